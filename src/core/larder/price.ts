@@ -1,0 +1,36 @@
+import { Decimal } from 'decimal.js';
+import { toGrams, type Amount, type Weighable } from '../quantity';
+import { fine, type Outcome } from '../trouble';
+
+/** A price for one pack of an article: the day it takes effect and the instant it was recorded. */
+export interface Quote {
+  /** Business day, YYYY-MM-DD. */
+  readonly on: string;
+  /** UTC instant, ISO 8601. */
+  readonly recordedAt: string;
+  /** Net of tax, per pack, in the kitchen's currency. */
+  readonly price: Decimal;
+}
+
+/**
+ * The quote in force on a day: the one that took effect last, and of two for one day the one
+ * recorded last. Later corrections count (the price *as corrected since*).
+ */
+export function quoteOn<Q extends Quote>(quotes: readonly Q[], day: string): Q | undefined {
+  let best: Q | undefined;
+  for (const quote of quotes) {
+    if (quote.on > day) continue;
+    if (!best || quote.on > best.on || (quote.on === best.on && quote.recordedAt > best.recordedAt)) best = quote;
+  }
+  return best;
+}
+
+/**
+ * As-purchased price per kg from the price of one pack.
+ * @returns trouble where the pack cannot be brought to grams (see `toGrams`)
+ */
+export function pricePerKg(packPrice: Decimal, pack: Amount, thing: Weighable): Outcome<{ perKg: Decimal; packG: number; via: string }> {
+  const weight = toGrams(pack, thing);
+  if (!weight.ok) return weight;
+  return fine({ perKg: packPrice.times(1000).div(weight.value.grams), packG: weight.value.grams, via: weight.value.via });
+}

@@ -1,0 +1,41 @@
+/** How hard a pot is driven, from a shiver to a wide pan on full heat. */
+export const HEATS = ['bare simmer', 'simmer', 'brisk boil', 'hard boil', 'wide pan'] as const;
+export type Heat = (typeof HEATS)[number];
+export const LIDS = ['off', 'ajar', 'on', 'paper'] as const;
+export type Lid = (typeof LIDS)[number];
+export const STRAINERS = ['colander', 'fine mesh', 'cone sieve', 'cloth'] as const;
+export type Strainer = (typeof STRAINERS)[number];
+export const DEFATS = ['ladle', 'jug', 'cold'] as const;
+export type Defat = (typeof DEFATS)[number];
+
+/**
+ * Everything the pot's physics takes as given. Values come from `reference/process.json`, each with
+ * its source and range; a kitchen's own measurements may replace any of them.
+ */
+export interface ProcessConstants {
+  /** Open evaporation in kg per m² and hour, and the liquid's temperature in °C. */
+  readonly heats: Readonly<Record<Heat, { readonly rate: number; readonly celsius: number }>>;
+  /** Share of the open evaporation that gets past the lid. */
+  readonly lids: Readonly<Record<Lid, number>>;
+  /** °C of what is added from the bench or the tap. */
+  readonly addedCelsius: number;
+  /** ml left on sieve and pot per pass. */
+  readonly strainers: Readonly<Record<Strainer, number>>;
+  /** ml per m² of wetted wall left in an emptied pot: thin liquids, and sauces that coat (body 1). */
+  readonly wallCling: { readonly thin: number; readonly coating: number };
+  /** Share of the floating fat left behind, and g of the rest that goes with each g of fat. */
+  readonly defat: Readonly<Record<Defat, { readonly left: number; readonly drag: number; readonly hours: number }>>;
+  /** g of the rest that go with each g of fat skimmed off the surface while it simmers. */
+  readonly skimDrag: number;
+  /** g of flour per litre, and % of gelatin, that coat a spoon: body 1. */
+  readonly coating: { readonly flourGPerL: number; readonly gelatinPct: number };
+  readonly oversaltedPct: number;
+  /** Hours in which half of a pool has passed. */
+  readonly halfLifeH: { readonly fat: number; readonly salt: number; readonly gives: number; readonly takes: number };
+  /** Ethanol left (share) by minutes stirred in and simmered, linear between. */
+  readonly ethanolByMinutes: readonly (readonly [number, number])[];
+  readonly boilOffExponent: number;
+  /** kJ per kg of water evaporated; kJ per kg and K for liquid and pieces. */
+  readonly latentKj: number;
+  readonly heatCapacity: { readonly liquid: number; readonly pieces: number };
+}

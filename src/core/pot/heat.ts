@@ -1,0 +1,105 @@
+import type { Lid, ProcessConstants } from './constants';
+import { liquidG, type EthanolSource } from './liquid';
+import { gelatinPassing, passBetween, passing, type Passing } from './piece';
+import { levelCm, piecesG, type PotState } from './state';
+import { openAreaM2 } from './vessel';
+
+/** Steps of at most a minute (docs/model.md, "Evaporation"). */
+export const MINUTE_H = 1 / 60;
+
+/** How a pot stands on the heat. `rate` is kg per m² and hour open, `lid` the share that gets past it. */
+export interface Fire {
+  readonly rate: number;
+  readonly celsius: number;
+  readonly lid: number;
+}
+
+export const fireOf = (c: ProcessConstants, heat: keyof ProcessConstants['heats'], lid: Lid): Fire => ({
+  ...c.heats[heat],
+  lid: c.lids[lid],
+});
+
+/** Share of an addition's ethanol left after some minutes at the heat, from the table, linear between. */
+export function ethanolLeftByMinutes(c: ProcessConstants, minutes: number): number {
+  let [m0, s0] = c.ethanolByMinutes[0] as readonly [number, number];
+  for (const [m1, s1] of c.ethanolByMinutes) {
+    if (minutes <= m1) return m1 === m0 ? s1 : s0 + ((s1 - s0) * (minutes - m0)) / (m1 - m0);
+    [m0, s0] = [m1, s1];
+  }
+  return s0;
+}
+
+/**
+ * Lets the pot stand on the heat for at most a minute: pools pass, then water and ethanol leave.
+ *
+ * Evaporation is rate × open area × lid × hours, never more than the hob can drive off and never
+ * more than is there. Ethanol's own loss is part of it, or all of it where the lid holds back less.
+ *
+ * @param by what passes in `hours`, made once for many minutes; gelatin shares come in `gelatin`
+ */
+export function heatFor(s: PotState, c: ProcessConstants, fire: Fire, hours: number, by: Passing, gelatin: readonly number[]): void {
+  const { liquid } = s;
+  for (let i = 0; i < s.pieces.length; i += 1) passBetween(s.pieces[i]!, liquid, by, gelatin[i]!);
+  const mass = liquidG(liquid);
+  if (mass > 0) {
+    let driven = fire.rate * openAreaM2(s.vessel, levelCm(s)) * fire.lid * hours * 1000;
+    if (s.hob.netKw !== null) driven = Math.min(driven, ((s.hob.netKw * hours * 3600) / c.latentKj) * 1000);
+    let ethanolThere = 0;
+    for (const source of liquid.sources) ethanolThere += source.left;
+    driven = Math.min(driven, liquid.water + ethanolThere);
+    let ethanolGone = 0;
+    for (const source of liquid.sources) ethanolGone += source.left - leftAfter(source, c, hours, 1 - driven / mass);
+    // What the vapour takes beyond the ethanol is water, as far as there is any.
+    const water = Math.min(Math.max(0, driven - ethanolGone), liquid.water);
+    for (const source of liquid.sources) {
+      source.left = leftAfter(source, c, hours, 1 - driven / mass);
+      source.minutes += hours * 60;
+      source.phi *= 1 - (water + ethanolGone) / mass;
+    }
+    liquid.water -= water;
+    s.lost.evaporated += water + ethanolGone;
+  }
+  s.hobHours += hours;
+  s.elapsedHours += hours;
+}
+
+function leftAfter(source: EthanolSource, c: ProcessConstants, hours: number, phiStep: number): number {
+  const byTime = ethanolLeftByMinutes(c, source.minutes + hours * 60);
+  const byBoiling = Math.max(0, source.phi * phiStep) ** c.boilOffExponent;
+  return Math.min(source.left, source.added * Math.min(byTime, byBoiling));
+}
+
+/** Prepares the shares that pass in one stretch of `hours`, for all pieces now in the pot. */
+export const stretch = (s: PotState, c: ProcessConstants, hours: number): { by: Passing; gelatin: number[] } => ({
+  by: passing(hours, c.halfLifeH),
+  gelatin: s.pieces.map((p) => gelatinPassing(p, hours)),
+});
+
+/** Heats for any time, minute by minute; the last stretch ends exactly. */
+export function heatForHours(s: PotState, c: ProcessConstants, fire: Fire, hours: number): void {
+  const whole = Math.floor(hours / MINUTE_H + 1e-9);
+  const minute = stretch(s, c, MINUTE_H);
+  for (let i = 0; i < whole; i += 1) heatFor(s, c, fire, MINUTE_H, minute.by, minute.gelatin);
+  const left = hours - whole * MINUTE_H;
+  if (left > 1e-12) {
+    const last = stretch(s, c, left);
+    heatFor(s, c, fire, left, last.by, last.gelatin);
+  }
+}
+
+/**
+ * Brings the pot to a temperature: Σ m·c·ΔT / net kW, in hours of hob. Cooling down takes none here.
+ * @returns the hours it took
+ */
+export function bringTo(s: PotState, c: ProcessConstants, celsius: number): number {
+  const rise = celsius - s.celsius;
+  let hours = 0;
+  if (rise > 0 && s.hob.netKw !== null) {
+    const kj = ((liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces) / 1000) * rise;
+    hours = kj / s.hob.netKw / 3600;
+  }
+  s.celsius = celsius;
+  s.hobHours += hours;
+  s.elapsedHours += hours;
+  return hours;
+}

@@ -1,0 +1,36 @@
+import { copyLiquid, liquidG, liquidMl, noLiquid, pourShare, type Liquid } from './liquid';
+import { copyPiece, pieceG, pieceMl, shareOfPiece, type Piece } from './piece';
+import type { PotState } from './state';
+
+/**
+ * What a recipe makes, as it leaves the pot. Used elsewhere it brings its composition, bound fat,
+ * binding, dissolved gelatin, pieces with their pools, alcohol and allergens, by mass.
+ */
+export interface Product {
+  readonly liquid: Liquid;
+  readonly pieces: readonly Piece[];
+  readonly allergens: readonly string[];
+  /** g of liquid and pieces. */
+  readonly g: number;
+  /** ml at 20 °C: where pieces are served, a litre means liquid plus pieces. */
+  readonly ml: number;
+}
+
+export function productOf(s: PotState): Product {
+  const sum = (of: (p: Piece) => number) => s.pieces.reduce((total, p) => total + of(p), 0);
+  return {
+    liquid: copyLiquid(s.liquid),
+    pieces: s.pieces.map(copyPiece),
+    allergens: [...s.allergens].sort(),
+    g: liquidG(s.liquid) + sum(pieceG),
+    ml: liquidMl(s.liquid) + sum(pieceMl),
+  };
+}
+
+/** A part of a product by mass, in g, as fresh matter that may be changed. */
+export function takeOf(product: Product, g: number): { liquid: Liquid; pieces: Piece[] } {
+  const k = g / product.g;
+  const liquid = noLiquid();
+  pourShare(liquid, product.liquid, k);
+  return { liquid, pieces: product.pieces.map((p) => shareOfPiece(p, k)) };
+}

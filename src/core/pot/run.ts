@@ -1,0 +1,98 @@
+import { liquidMl } from './liquid';
+import type { Trouble } from '../trouble';
+import type { ProcessConstants } from './constants';
+import { ledgerRow, roomAhead, type LedgerRow } from './ledger';
+import { productOf, type Product } from './product';
+import { emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
+import { litres, trouble, type PotStep, type StepReport, type StepRunner, type SupplyKey } from './step';
+import { brown } from './steps/brown';
+import { bring, cook } from './steps/cook';
+import { defat } from './steps/defat';
+import { add, water } from './steps/fill';
+import { mount, portion, season, seasonTo, thicken } from './steps/finish';
+import { into } from './steps/into';
+import { reduce } from './steps/reduce';
+import { skim } from './steps/skim';
+import { strain } from './steps/strain';
+import { capacityMl, type Vessel } from './vessel';
+
+/** A recipe ready to be run. */
+export interface Pot {
+  readonly vessel: Vessel;
+  readonly hob: Hob;
+  readonly steps: readonly PotStep[];
+}
+
+/** Everything that is true of a pot whatever things cost. */
+export interface PotRun {
+  /** One row for each step done. A refused step has none, nor has any after it. */
+  readonly rows: readonly LedgerRow[];
+  /** What came in, in order; a row's `inputsSoFar` counts into it. */
+  readonly inputs: readonly { readonly supply: SupplyKey; readonly name: string; readonly g: number; readonly step: number }[];
+  /** Lines that could not be read: the cost is incomplete while there are any. */
+  readonly unread: readonly { readonly step: number; readonly trouble: Trouble }[];
+  /** The step that cannot be done, if one cannot; there is then no product. */
+  readonly refused?: { readonly step: number; readonly trouble: Trouble };
+  readonly product?: Product;
+}
+
+const runners: { readonly [Do in Exclude<PotStep['do'], 'unread'>]: StepRunner<Do> } = {
+  add,
+  brown,
+  water,
+  bring,
+  cook,
+  skim,
+  strain,
+  into,
+  defat,
+  reduce,
+  thicken,
+  mount,
+  season,
+  'season to': seasonTo,
+  portion,
+};
+
+function runStep(pot: PotState, step: Exclude<PotStep, { do: 'unread' }>, c: ProcessConstants, report: StepReport): Trouble | undefined {
+  // One runner per verb, so the pairing is sound; the compiler cannot follow it through the union.
+  const runner = runners[step.do] as StepRunner<typeof step.do>;
+  return runner(pot, step as never, c, report);
+}
+
+/**
+ * Runs a pot from empty to product: the physics pass, in which money does not occur.
+ *
+ * Stops at the first step that cannot be done and says why; lines that could not be read are
+ * passed over and counted, so that whoever prices the pot knows that the list is not whole.
+ */
+export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun {
+  const pot = emptyPot(vessel, hob, c.addedCelsius);
+  const rows: LedgerRow[] = [];
+  const inputs: { supply: SupplyKey; name: string; g: number; step: number }[] = [];
+  const unread: { step: number; trouble: Trouble }[] = [];
+  let portioned = false;
+  for (const [index, step] of steps.entries()) {
+    const report: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0 };
+    const lostBefore = { ...pot.lost };
+    if (step.do === 'unread') unread.push({ step: index, trouble: step.why });
+    else {
+      const cannot = portioned
+        ? trouble('after-portion', 'Nothing can follow the portioning: it is the last step.', index + 1, index)
+        : (runStep(pot, step, c, report) ?? runsOver(pot));
+      if (cannot) return { rows: roomAhead(rows), inputs, unread, refused: { step: index, trouble: cannot } };
+      portioned = step.do === 'portion';
+    }
+    for (const input of report.inputs) inputs.push({ ...input, step: index });
+    rows.push(ledgerRow(pot, step, index, c, report, lostBefore, inputs.length));
+  }
+  const ahead = roomAhead(rows);
+  if (liquidMl(pot.liquid) === 0 && piecesG(pot) === 0) return { rows: ahead, inputs, unread };
+  return { rows: ahead, inputs, unread, product: productOf(pot) };
+}
+
+function runsOver(pot: PotState): Trouble | undefined {
+  if (overBrimMl(pot) <= 1e-6) return undefined;
+  const brim = capacityMl(pot.vessel);
+  return trouble('runs-over', `The pot would run over: ${litres(standingMl(pot))} in the ${pot.vessel.name}, which holds ${litres(brim)} to the brim.`, standingMl(pot), brim);
+}

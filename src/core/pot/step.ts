@@ -1,0 +1,91 @@
+import type { Stuff } from '../larder';
+import type { Trouble } from '../trouble';
+import type { Defat, Heat, Lid, ProcessConstants, Strainer } from './constants';
+import type { Product } from './product';
+import type { Hob, Loss, PotState } from './state';
+import type { Vessel } from './vessel';
+
+/** Which priced thing an addition came from: `usable:ID`, `trim:ID` or `product:ID`; `free` has no price. */
+export type SupplyKey = `usable:${string}` | `trim:${string}` | `product:${string}` | 'free';
+
+/** Something that can go into a pot: an ingredient, or another recipe's product. */
+export type Matter =
+  | { readonly is: 'stuff'; readonly supply: SupplyKey; readonly stuff: Stuff }
+  | { readonly is: 'product'; readonly supply: SupplyKey; readonly name: string; readonly product: Product };
+
+/** What a reduction is taken down (or up) to. Volumes at 20 °C, dips read hot, times in h. */
+export type ReduceTo =
+  | { readonly until: 'share'; readonly value: number }
+  | { readonly until: 'ml'; readonly value: number }
+  | { readonly until: 'dip'; readonly value: number }
+  | { readonly until: 'gelatin'; readonly value: number }
+  | { readonly until: 'salt'; readonly value: number }
+  | { readonly until: 'body'; readonly value: number }
+  | { readonly until: 'hours'; readonly value: number };
+
+export type WaterTo =
+  | { readonly by: 'ml'; readonly value: number }
+  | { readonly by: 'level'; readonly value: number }
+  | { readonly by: 'cover'; readonly value: number };
+
+/** A step ready to be run: every amount in base units, every name resolved. */
+export type PotStep =
+  | { readonly do: 'add'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'brown'; readonly vapour: number; readonly fatRunOff: number; readonly hours: number }
+  | { readonly do: 'water'; readonly to: WaterTo }
+  | { readonly do: 'bring'; readonly celsius: number }
+  | { readonly do: 'cook'; readonly heat: Heat; readonly hours: number; readonly lid: Lid }
+  | { readonly do: 'skim'; readonly ml: number; readonly from: 'body' | 'surface' }
+  | { readonly do: 'strain'; readonly pressed: boolean; readonly through: Strainer }
+  | { readonly do: 'into'; readonly vessel: Vessel; readonly hob: Hob; readonly clingMl?: number | undefined }
+  | { readonly do: 'defat'; readonly by: Defat }
+  | { readonly do: 'reduce'; readonly heat: Heat; readonly lid: Lid; readonly to: ReduceTo }
+  | { readonly do: 'thicken'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'mount'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'season'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'season to'; readonly what: Matter; readonly saltPct: number }
+  | { readonly do: 'portion'; readonly ml: number; readonly overfill: number }
+  | { readonly do: 'unread'; readonly said: string; readonly why: Trouble };
+
+export type StepOf<Do extends PotStep['do']> = Extract<PotStep, { do: Do }>;
+
+/** What a step reports besides the state it leaves behind. */
+export interface StepReport {
+  /** Things that came in, in the order they did. */
+  readonly inputs: { readonly supply: SupplyKey; readonly name: string; readonly g: number }[];
+  /** Shares of the pot's liquid that were lost, in order: they take their share of the running book. */
+  readonly shares: { readonly loss: Loss; readonly share: number }[];
+  /** Time at the heat itself, h; heating up not counted. */
+  heatHours: number;
+  /** Time to come up to the heat, h. */
+  upHours: number;
+  portions?: Portions;
+}
+
+export interface Portions {
+  readonly ml: number;
+  /** ml that really leave the ladle for one portion. */
+  readonly pouredMl: number;
+  readonly whole: number;
+  readonly remainderMl: number;
+}
+
+/** Runs one step on a pot, in place. Returns the trouble if it cannot be done. */
+export type StepRunner<Do extends PotStep['do']> = (
+  pot: PotState,
+  step: StepOf<Do>,
+  constants: ProcessConstants,
+  report: StepReport,
+) => Trouble | undefined;
+
+export const trouble = (code: string, message: string, value: number, limit: number): Trouble => ({
+  code,
+  path: '',
+  message,
+  numbers: { value, limit },
+});
+
+/** Figures as sentences carry them. */
+export const litres = (ml: number): string => `${(ml / 1000).toFixed(ml < 995 ? 2 : 1)} l`;
+export const kilos = (g: number): string => (g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`);
+export const percent = (pct: number): string => `${pct.toFixed(2)} %`;

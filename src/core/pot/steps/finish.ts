@@ -1,0 +1,71 @@
+import { liquidG, liquidMl } from '../liquid';
+import { piecesMl, saltPct } from '../state';
+import { kilos, percent, trouble, type Matter, type StepRunner } from '../step';
+import type { Trouble } from '../../trouble';
+import { putIn } from './fill';
+
+const nameOf = (what: Matter): string => (what.is === 'stuff' ? what.stuff.name : what.name);
+
+function mustJoin(verb: string, what: Matter, g: number): Trouble | undefined {
+  if (what.is === 'stuff' && what.stuff.role === 'piece')
+    return trouble('stays-a-piece', `${verb} with ${nameOf(what)}: it stays a piece and would not join the liquid.`, 0, 0);
+  if (!(g > 0)) return trouble('nothing-added', `${verb} needs more than 0 g; ${kilos(g)} was asked for.`, g, 0);
+  return undefined;
+}
+
+/** Roux, kneaded butter, slurry: joins the liquid, its fat held and its flour or starch binding. */
+export const thicken: StepRunner<'thicken'> = (pot, step, c, report) => {
+  const cannot = mustJoin('Thicken', step.what, step.g);
+  if (cannot) return cannot;
+  if (liquidG(pot.liquid) === 0) return trouble('empty', 'Thicken: there is no liquid in the pot.', 0, 0);
+  putIn(pot, step.what, step.g, c, report, true);
+  return undefined;
+};
+
+/** Butter whisked in off the heat: its fat is held and does not float. */
+export const mount: StepRunner<'mount'> = (pot, step, c, report) => {
+  const cannot = mustJoin('Mount', step.what, step.g);
+  if (cannot) return cannot;
+  if (liquidG(pot.liquid) === 0) return trouble('empty', 'Mount: there is no liquid in the pot.', 0, 0);
+  putIn(pot, step.what, step.g, c, report, true);
+  return undefined;
+};
+
+export const season: StepRunner<'season'> = (pot, step, c, report) => {
+  const cannot = mustJoin('Season', step.what, step.g);
+  if (cannot) return cannot;
+  putIn(pot, step.what, step.g, c, report);
+  return undefined;
+};
+
+/** Seasons to a salt share of the liquid's mass; the seasoning's own mass counts. */
+export const seasonTo: StepRunner<'season to'> = (pot, step, c, report) => {
+  const mass = liquidG(pot.liquid);
+  const there = saltPct(pot);
+  const goal = step.saltPct / 100;
+  if (mass === 0) return trouble('empty', 'Season: there is no liquid in the pot.', 0, 0);
+  const saltiness = saltShare(step.what);
+  if (saltiness <= goal)
+    return trouble('not-salty-enough', `Season to ${percent(step.saltPct)} with ${nameOf(step.what)}: it holds only ${percent(saltiness * 100)} salt itself.`, step.saltPct, saltiness * 100);
+  if (step.saltPct < there)
+    return trouble('already-saltier', `Season to ${percent(step.saltPct)} salt: the pot already holds ${percent(there)}.`, step.saltPct, there);
+  const g = (goal * mass - pot.liquid.salt) / (saltiness - goal);
+  if (g > 0) putIn(pot, step.what, g, c, report);
+  return undefined;
+};
+
+const saltShare = (what: Matter): number =>
+  what.is === 'stuff' ? what.stuff.parts.salt : what.product.liquid.salt / what.product.g;
+
+/** Portions what is in the pot, pieces and all; a remainder too small for a portion goes back to store. */
+export const portion: StepRunner<'portion'> = (pot, step, _c, report) => {
+  const there = liquidMl(pot.liquid) + piecesMl(pot);
+  const poured = step.ml * (1 + step.overfill);
+  if (!(step.ml > 0)) return trouble('portion-out-of-range', `A portion of ${step.ml.toFixed(0)} ml cannot be: it is above 0 ml.`, step.ml, 0);
+  if (poured > there)
+    return trouble('portion-too-large', `A portion of ${poured.toFixed(0)} ml: there are only ${there.toFixed(0)} ml in the pot.`, poured, there);
+  // A hair of rounding must not swallow the last whole portion.
+  const whole = Math.floor(there / poured + 1e-9);
+  report.portions = { ml: step.ml, pouredMl: poured, whole, remainderMl: Math.max(0, there - whole * poured) };
+  return undefined;
+};

@@ -1,0 +1,7 @@
+/** What people type and what it weighs: numbers, amounts, conversions, densities, money. */
+export { readNumber, type DecimalMark } from './number';
+export { type Kind } from './units';
+export { readAmount, readAmountOf, type Amount } from './amount';
+export { toGrams, type Weighable } from './convert';
+export { DENSITY, PARTS, expansion, noParts, partsG, partsMl, readingAt20, waterDensity, type Part, type Parts } from './density';
+export { MoneyError, shareOut, toCents, type Money } from './money';

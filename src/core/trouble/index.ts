@@ -1,0 +1,35 @@
+/**
+ * Expected trouble: something a person typed or a kitchen lacks, told as a sentence.
+ *
+ * A programmer's mistake throws; expected trouble is returned. `path` says where it is
+ * (`recipes[2].steps[4].amount`), `message` is what the person reads and always carries the
+ * number and the limit, and `numbers` holds the same figures for programs.
+ */
+export interface Trouble {
+  readonly code: string;
+  readonly path: string;
+  readonly message: string;
+  readonly numbers?: Readonly<Record<string, number>>;
+}
+
+/** Either a value or the trouble that stood in its way. */
+export type Outcome<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly trouble: Trouble };
+
+export const fine = <T>(value: T): Outcome<T> => ({ ok: true, value });
+
+export const refuse = (
+  code: string,
+  path: string,
+  message: string,
+  numbers?: Record<string, number>,
+): { ok: false; trouble: Trouble } => ({
+  ok: false,
+  trouble: numbers ? { code, path, message, numbers } : { code, path, message },
+});
+
+/** The same trouble, with the place it was found in put before its path. */
+export function under(place: string, trouble: Trouble): Trouble {
+  const join = trouble.path === '' || trouble.path.startsWith('[') ? '' : '.';
+  return { ...trouble, path: `${place}${join}${trouble.path}` };
+}
