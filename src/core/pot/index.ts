@@ -2,6 +2,7 @@
  * The pot: a recipe as a mass balance. Steps move grams between pieces, liquid, air, strainer and
  * plate. Read `run.ts` first, then `state.ts`, then any file in `steps/`. In words: docs/model.md.
  */
+export { cautionFor, kindOfStep } from './cautions';
 export { runPot, type Pot, type PotRun } from './run';
 export { type LedgerRow, type Warning } from './ledger';
 export { type Matter, type PotStep, type Portions, type ReduceTo, type SupplyKey, type WaterTo } from './step';

@@ -1,0 +1,14 @@
+'use client';
+
+/** What stands where a screen could not be shown. */
+export default function ScreenError({ reset }: { error: Error; reset: () => void }) {
+  return (
+    <div role="alert">
+      <h1>This screen could not be shown</h1>
+      <p>Something went wrong on our side; nothing you have kept is lost.</p>
+      <button type="button" className="btn btn-primary" onClick={reset}>
+        Try again
+      </button>
+    </div>
+  );
+}

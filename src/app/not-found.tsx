@@ -1,0 +1,12 @@
+import Link from 'next/link';
+
+export default function NotFound() {
+  return (
+    <main className="door">
+      <h1>There is nothing here</h1>
+      <p>
+        The thing this address stood for does not exist in this kitchen. <Link href="/">Back to the price book</Link>
+      </p>
+    </main>
+  );
+}

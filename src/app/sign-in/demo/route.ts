@@ -1,0 +1,10 @@
+import { NextResponse } from 'next/server';
+import { signInDemoManager } from '@/features/people/service';
+
+export const dynamic = 'force-dynamic';
+
+/** Opens the demo as its manager. Outside the demo there is nobody behind this address. */
+export async function GET(): Promise<Response> {
+  const opened = await signInDemoManager();
+  return new NextResponse(null, { status: 303, headers: { location: opened ? '/buy' : '/sign-in?out' } });
+}

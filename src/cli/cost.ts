@@ -1,0 +1,106 @@
+import { costKitchen, costOfPlate, costOfProduct, gapsOf, inputCosts, rowCosts, wentInCents, whereTheMoneyWent, type KitchenCosting } from '../core/costing';
+import { readKitchenText } from '../core/kitchen-file';
+import { LOSSES } from '../core/pot';
+import type { Money } from '../core/quantity';
+import { CONSTANTS } from '../core/reference';
+import { writeStep } from '../core/said';
+import type { Trouble } from '../core/trouble';
+
+/** What `halfpot cost FILE` answers, as data. Money is in the kitchen's currency, null while incomplete. */
+export interface CostReport {
+  readonly kitchen: string;
+  readonly day: string;
+  readonly currency: string;
+  readonly products: readonly ProductReport[];
+  readonly plates: readonly { id: string; name: string; cost: number | null; foodCostPct: number | null; incomplete: readonly Trouble[] }[];
+}
+
+interface ProductReport {
+  readonly id: string;
+  readonly name: string;
+  readonly litres: number;
+  readonly costPerLitre: number | null;
+  readonly portionMl: number | null;
+  readonly costPerPortion: number | null;
+  readonly total: number | null;
+  readonly lostKg: Readonly<Record<string, number>>;
+  /** Where the money went, to the cent, adding up to the total. */
+  readonly moneyWent: Readonly<Record<string, string>> | null;
+  readonly incomplete: readonly Trouble[];
+  readonly ledger?: readonly object[];
+}
+
+/** Costs the text of a kitchen file. Mistakes come back all at once and nothing is costed then. */
+export function costText(text: string, withLedger: boolean): { readonly mistakes: readonly Trouble[] } | { readonly report: CostReport; readonly costing: KitchenCosting } {
+  const read = readKitchenText(text);
+  if (!read.ok) return { mistakes: read.mistakes };
+  const costing = costKitchen(read.file, read.file.referenceDay, CONSTANTS);
+  const { file } = costing;
+  const report: CostReport = {
+    kitchen: file.kitchen.name,
+    day: costing.day,
+    currency: file.kitchen.currency,
+    products: file.recipes.map((r) => productReport(costing, r.id, withLedger)),
+    plates: file.plates.map((p) => {
+      const { cost, foodCostPct } = costOfPlate(costing, p.id);
+      return { id: p.id, name: p.name, cost, foodCostPct, incomplete: gapsOf(costing, `plate:${p.id}`) };
+    }),
+  };
+  return { report, costing };
+}
+
+function productReport(costing: KitchenCosting, id: string, withLedger: boolean): ProductReport {
+  const cost = costOfProduct(costing, id);
+  const recipe = costing.recipes.get(id);
+  const lostKg: Record<string, number> = {};
+  for (const row of recipe?.run.rows ?? []) for (const loss of LOSSES) if (row.lost[loss]) lostKg[loss] = (lostKg[loss] ?? 0) + row.lost[loss] / 1000;
+  return {
+    id,
+    name: recipe?.recipe.name ?? '',
+    litres: cost.ml / 1000,
+    costPerLitre: cost.perL,
+    portionMl: cost.portionMl,
+    costPerPortion: cost.perPortion,
+    total: cost.total,
+    lostKg,
+    moneyWent: moneyWent(costing, id),
+    incomplete: gapsOf(costing, `product:${id}`),
+    ...(withLedger ? { ledger: ledger(costing, id) } : {}),
+  };
+}
+
+function moneyWent(costing: KitchenCosting, id: string): Record<string, string> | null {
+  const went = whereTheMoneyWent(costing, id);
+  if (!went) return null;
+  const { trimmed, lost, left } = wentInCents(went);
+  return Object.fromEntries([['cut off before the pot', trimmed], ...Object.entries(lost), ['still in the product', left]].map(([name, cents]) => [name, (cents as Money).toFixed(2)]));
+}
+
+function ledger(costing: KitchenCosting, id: string): object[] {
+  const { run, recipe } = costing.recipes.get(id) as NonNullable<ReturnType<KitchenCosting['recipes']['get']>>;
+  const money = rowCosts(run.rows, inputCosts(costing, id), run.unread.map((u) => u.step));
+  return run.rows.map((row, i) => ({
+    step: row.step + 1,
+    said: writeStep(recipe.steps[row.step] as (typeof recipe.steps)[number], { ...costing.file }),
+    vessel: row.vessel.name,
+    litres: row.ml / 1000,
+    kg: row.g / 1000,
+    piecesKg: row.piecesG / 1000,
+    levelCm: row.levelCm,
+    dipCm: row.dipCm,
+    celsius: row.celsius,
+    hobHours: row.hobHours,
+    elapsedHours: row.elapsedHours,
+    cost: money[i]?.inPot ?? null,
+    costPerLitre: money[i]?.perL ?? null,
+    saltPct: row.saltPct,
+    gelatinPct: row.gelatinPct,
+    bindingGPerL: row.bindingGPerL,
+    body: row.body,
+    fatPct: row.fatPct,
+    ethanolPct: row.ethanolPct,
+    allergens: row.allergens,
+    lostKg: Object.fromEntries(Object.entries(row.lost).map(([loss, g]) => [loss, g / 1000])),
+    warnings: row.warnings.map((w) => w.message),
+  }));
+}

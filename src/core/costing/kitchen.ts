@@ -1,0 +1,154 @@
+import type { Stuff } from '../larder';
+import { runPot, type Matter, type Pot, type PotRun, type PotStep, type ProcessConstants } from '../pot';
+import { hobOf, inOrder, measuringDensity, stuffOf, vesselOf, type KitchenFile, type WrittenPlate, type WrittenRecipe } from '../kitchen-file';
+import { fine, refuse, type Outcome, type Trouble } from '../trouble';
+import { CostGraph, GraphError, type GraphNode } from './graph';
+import { matterOf, resolveStep, supplyOf, type Shelf } from './resolve';
+import { suppliesOn, type Supply } from './supplies';
+
+export interface RecipeCosting {
+  readonly recipe: WrittenRecipe;
+  readonly steps: readonly PotStep[];
+  readonly run: PotRun;
+}
+
+export interface PlateLine {
+  readonly written: WrittenPlate['lines'][number];
+  readonly resolved: Outcome<{ what: Matter; g: number }>;
+}
+
+export interface PlateCosting {
+  readonly plate: WrittenPlate;
+  readonly lines: readonly PlateLine[];
+}
+
+/** A whole kitchen costed on a day: physics once, then a graph that answers every price. */
+export interface KitchenCosting {
+  readonly file: KitchenFile;
+  readonly day: string;
+  readonly shelf: Shelf;
+  readonly supplies: ReadonlyMap<string, Supply>;
+  readonly recipes: ReadonlyMap<string, RecipeCosting>;
+  readonly plates: ReadonlyMap<string, PlateCosting>;
+  readonly graph: CostGraph;
+}
+
+/** Costs a kitchen as it is known now, with the prices and yields in force on `day`. */
+export function costKitchen(file: KitchenFile, day: string, constants: ProcessConstants): KitchenCosting {
+  const supplies = suppliesOn(file, day);
+  const recipes = new Map<string, RecipeCosting>();
+  const written = new Map(file.recipes.map((r) => [r.id, r]));
+  const shelf = shelfOf(file, recipes, written);
+  const order = inOrder(file.recipes).order;
+  for (const id of order) {
+    const recipe = written.get(id) as WrittenRecipe;
+    const pot = potOf(recipe, shelf);
+    recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
+  }
+  const plates = new Map(file.plates.map((plate) => [plate.id, { plate, lines: plate.lines.map((line) => ({ written: line, resolved: matterOf(line.of, line.amount, shelf) })) }]));
+  const graph = graphOf(supplies, order, recipes, plates);
+  graph.set(sourcePrices(supplies.values()));
+  return { file, day, shelf, supplies, recipes, plates, graph };
+}
+
+/** A recipe as the pot runs it. Also for a recipe being written, on a costed kitchen's shelf. */
+export function potOf(recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps'>, shelf: Shelf): Pot {
+  const vessel = shelf.vessel(recipe.vessel);
+  const hob = shelf.hob(recipe.hob);
+  if (!vessel || !hob) throw new GraphError('the recipe stands on a vessel or hob that the kitchen does not have');
+  return { vessel, hob, steps: recipe.steps.map((step) => resolveStep(step, shelf)) };
+}
+
+function shelfOf(file: KitchenFile, recipes: ReadonlyMap<string, RecipeCosting>, written: ReadonlyMap<string, WrittenRecipe>): Shelf {
+  const stuffs = new Map<string, { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined }>();
+  for (const ingredient of file.ingredients) {
+    const stuff = stuffOf(ingredient);
+    if (stuff.ok) stuffs.set(ingredient.id, { stuff: stuff.value, densityGPerMl: measuringDensity(ingredient, stuff.value), eachG: ingredient.eachG });
+  }
+  const vessels = new Map(file.vessels.map((v) => [v.id, vesselOf(v)]));
+  const hobs = new Map(file.hobs.map((h) => [h.id, hobOf(h)]));
+  return {
+    mark: file.kitchen.decimalMark,
+    stuff: (id) => stuffs.get(id),
+    vessel: (id) => vessels.get(id),
+    hob: (id) => hobs.get(id),
+    product(id) {
+      const name = written.get(id)?.name ?? 'A recipe';
+      const product = recipes.get(id)?.run.product;
+      return product ? fine({ name, product }) : refuse('no-product', 'of', `${name} cannot be made yet, so nothing can be taken from it.`);
+    },
+  };
+}
+
+function graphOf(supplies: ReadonlyMap<string, Supply>, order: readonly string[], recipes: ReadonlyMap<string, RecipeCosting>, plates: ReadonlyMap<string, PlateCosting>): CostGraph {
+  const nodes: GraphNode[] = [];
+  const place = new Map<string, number>();
+  const put = (node: GraphNode): void => {
+    place.set(node.key, nodes.length);
+    nodes.push(node);
+  };
+  for (const id of supplies.keys()) {
+    put({ key: `usable:${id}`, from: [], gaps: 0 });
+    put({ key: `trim:${id}`, from: [], gaps: 0 });
+  }
+  const weighed = (amounts: readonly { supply: string; g: number }[], per: number): [number, number][] => {
+    const sums = new Map<number, number>();
+    for (const { supply, g } of amounts) {
+      if (supply === 'free') continue;
+      const at = place.get(supply);
+      if (at === undefined) throw new GraphError(`${supply} is used before it is known`);
+      sums.set(at, (sums.get(at) ?? 0) + g / per);
+    }
+    return [...sums].sort((a, b) => a[0] - b[0]);
+  };
+  for (const id of order) {
+    const { run } = recipes.get(id) as RecipeCosting;
+    put({ key: `product:${id}`, from: weighed(run.inputs, run.product?.g ?? 1), gaps: run.unread.length + (run.product ? 0 : 1) });
+  }
+  for (const [id, { lines }] of plates) {
+    const known = lines.flatMap(({ resolved }) => (resolved.ok ? [{ supply: resolved.value.what.supply, g: resolved.value.g }] : []));
+    put({ key: `plate:${id}`, from: weighed(known, 1), gaps: lines.length - known.length });
+  }
+  return new CostGraph(nodes);
+}
+
+/** Prices per gram of the sources, as the graph takes them. */
+export function* sourcePrices(supplies: Iterable<Pick<Supply, 'usablePerKg' | 'trimPerKg'> & { readonly ingredient: { readonly id: string } }>): Generator<[string, number | null]> {
+  for (const { ingredient, usablePerKg, trimPerKg } of supplies) {
+    yield [`usable:${ingredient.id}`, usablePerKg === undefined ? null : usablePerKg / 1000];
+    yield [`trim:${ingredient.id}`, trimPerKg === undefined ? null : trimPerKg / 1000];
+  }
+}
+
+/** Why a cost is not whole: each gap it has or has inherited, a sentence each, once. */
+export function gapsOf(costing: KitchenCosting, key: string): Trouble[] {
+  const found = new Map<string, Trouble>();
+  const seen = new Set<string>();
+  const visit = (at: string): void => {
+    if (seen.has(at) || at === 'free') return;
+    seen.add(at);
+    if (costing.graph.has(at) && costing.graph.cost(at) !== null) return;
+    const [kind, id = ''] = at.split(':');
+    const say = (t: Trouble, place: string) => found.set(`${place}${t.path}${t.message}`, { ...t, path: place });
+    if (kind === 'usable' || kind === 'trim') {
+      const trouble = costing.supplies.get(id)?.trouble;
+      if (trouble) say(trouble, at);
+    } else if (kind === 'product') {
+      const recipe = costing.recipes.get(id);
+      if (!recipe) return;
+      const { run } = recipe;
+      for (const { step, trouble } of run.unread) say({ ...trouble, message: `${recipe.recipe.name}, step ${step + 1}: ${trouble.message}` }, `${at}.steps[${step}]`);
+      if (run.refused) say({ ...run.refused.trouble, message: `${recipe.recipe.name}, step ${run.refused.step + 1}: ${run.refused.trouble.message}` }, `${at}.steps[${run.refused.step}]`);
+      else if (!run.product) say(refuse('no-product', '', `${recipe.recipe.name} has no steps yet that make anything.`).trouble, at);
+      for (const input of run.inputs) visit(input.supply);
+      for (const step of recipe.recipe.steps) if ('of' in step) visit(supplyOf(step.of));
+    } else {
+      for (const [i, line] of (costing.plates.get(id)?.lines ?? []).entries()) {
+        if (!line.resolved.ok) say(line.resolved.trouble, `${at}.lines[${i}]`);
+        visit(supplyOf(line.written.of));
+      }
+    }
+  };
+  visit(key);
+  return [...found.values()];
+}

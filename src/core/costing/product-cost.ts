@@ -1,0 +1,106 @@
+import type { LedgerRow, Loss, PotRun, Product } from '../pot';
+import { runningBook } from './book';
+import type { KitchenCosting } from './kitchen';
+
+/** What a recipe's product costs. Money in currency units; null while anything it lives from is unknown. */
+export interface ProductCost {
+  readonly ml: number;
+  readonly g: number;
+  readonly total: number | null;
+  readonly perL: number | null;
+  readonly perKg: number | null;
+  /** One portion, at what really leaves the ladle, if the recipe portions. */
+  readonly perPortion: number | null;
+  readonly portionMl: number | null;
+}
+
+export function costOfProduct(costing: KitchenCosting, recipeId: string): ProductCost {
+  const run = costing.recipes.get(recipeId)?.run;
+  const product: Product | undefined = run?.product;
+  const perG = product ? costing.graph.cost(`product:${recipeId}`) : null;
+  const portions = run?.rows[run.rows.length - 1]?.portions;
+  if (!product || perG === null) return { ml: product?.ml ?? 0, g: product?.g ?? 0, total: null, perL: null, perKg: null, perPortion: null, portionMl: portions?.ml ?? null };
+  const total = perG * product.g;
+  const perL = (total / product.ml) * 1000;
+  return {
+    ml: product.ml,
+    g: product.g,
+    total,
+    perL,
+    perKg: perG * 1000,
+    perPortion: portions ? (perL * portions.pouredMl) / 1000 : null,
+    portionMl: portions?.ml ?? null,
+  };
+}
+
+/** Cost of each of a pot's inputs, in order; null where the price is unknown, 0 for water. */
+export function inputCosts(costing: KitchenCosting, recipeId: string): (number | null)[] {
+  const run = costing.recipes.get(recipeId)?.run;
+  return (run?.inputs ?? []).map(({ supply, g }) => {
+    if (supply === 'free') return 0;
+    const perG = costing.graph.cost(supply);
+    return perG === null ? null : perG * g;
+  });
+}
+
+/** Money of one ledger row: in the pot, and per litre of what is in it (liquid, or all of it once served). */
+export interface RowCost {
+  readonly inPot: number | null;
+  readonly perL: number | null;
+}
+
+/**
+ * Cost in the pot after each row: everything that has gone in. Per litre of liquid; on the last row
+ * pieces still in the pot are served with it and count.
+ */
+export function rowCosts(rows: readonly LedgerRow[], costs: readonly (number | null)[], unreadSteps: readonly number[]): RowCost[] {
+  return rows.map((row, i) => {
+    const paid = costs.slice(0, row.inputsSoFar);
+    const whole = !paid.includes(null) && !unreadSteps.some((step) => step <= row.step);
+    if (!whole) return { inPot: null, perL: null };
+    const inPot = paid.reduce<number>((sum, cost) => sum + (cost ?? 0), 0);
+    const last = i === rows.length - 1;
+    const ml = row.ml + (last ? row.piecesMl : 0);
+    // A spoonful of butter under a kilo of leeks is no litre of anything yet.
+    const isLiquid = row.ml > 1e-6 && (last || row.ml >= row.piecesMl);
+    return { inPot, perL: isLiquid ? (inPot / ml) * 1000 : null };
+  });
+}
+
+/** Where the money of one pot went, trim of its own ingredients included. `spent` = trimmed + Σ lost + left. */
+export interface MoneyWent {
+  readonly spent: number;
+  /** Paid for with the usable part but cut off before the pot. */
+  readonly trimmed: number;
+  readonly lost: Readonly<Partial<Record<Loss, number>>>;
+  readonly left: number;
+}
+
+/**
+ * The running book of a run. What its ingredients cost above their as-purchased price went with the
+ * trim; the rest follows the liquid.
+ *
+ * @param costs money of each input, in order
+ * @param asPurchased currency per gram as bought, for the supplies that have been trimmed
+ */
+export function moneyWentIn(run: PotRun, costs: readonly number[], asPurchased: (supply: string) => number | undefined): MoneyWent {
+  const bought = run.inputs.map(({ supply, g }, i) => {
+    const perG = asPurchased(supply);
+    return perG === undefined ? (costs[i] as number) : perG * g;
+  });
+  const trimmed = costs.reduce((sum, cost, i) => sum + cost - (bought[i] as number), 0);
+  const book = runningBook(run, bought);
+  return { spent: book.spent + trimmed, trimmed, lost: book.lost, left: book.left };
+}
+
+/** The running book of a recipe in the kitchen; null while a price is unknown or the recipe makes nothing. */
+export function whereTheMoneyWent(costing: KitchenCosting, recipeId: string): MoneyWent | null {
+  const run = costing.recipes.get(recipeId)?.run;
+  const costs = inputCosts(costing, recipeId);
+  if (!run?.product || costs.includes(null)) return null;
+  return moneyWentIn(run, costs as number[], (supply) => {
+    const [kind, id = ''] = supply.split(':');
+    const perKg = kind === 'usable' ? costing.supplies.get(id)?.price?.perKg.toNumber() : undefined;
+    return perKg === undefined ? undefined : perKg / 1000;
+  });
+}

@@ -1,0 +1,151 @@
+import { readAmount } from '../quantity';
+import type { KitchenCosting, RecipeCosting } from './kitchen';
+import { gapsOf } from './kitchen';
+import { costOfPlate } from './plate-cost';
+import { costOfProduct, inputCosts, whereTheMoneyWent } from './product-cost';
+import type { Supply } from './supplies';
+import { supplyOf } from './resolve';
+
+/** One row of an answer to *why*: a figure, the words for how it came about, and the rows behind it. */
+export interface Why {
+  readonly title: string;
+  /** The figure, in currency; null where it is not known. */
+  readonly money?: number | null | undefined;
+  /** What the money is per: `a litre`, `a kilo`, `in the pot`, `on the plate`, `a pack`. */
+  readonly per?: string | undefined;
+  readonly detail?: string | undefined;
+  readonly estimate?: boolean | undefined;
+  /** Where the figure can be changed: `recipe:ID`, `ingredient:ID` or `plate:ID`. */
+  readonly goTo?: string | undefined;
+  readonly rows: readonly Why[];
+}
+
+export type ShowMoney = (value: number) => string;
+
+const kg = (g: number): string => (g < 1000 ? `${g < 10 ? g.toFixed(1) : Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`);
+const litre = (ml: number): string => (ml < 1000 ? `${Math.round(ml)} ml` : `${(ml / 1000).toFixed(1)} l`);
+const pct = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
+
+/** Answers *why* for any key of the graph (`usable:`, `trim:`, `product:`, `plate:`), down to the purchase. */
+export function whyCost(costing: KitchenCosting, key: string, money: ShowMoney): Why {
+  const [kind, id = ''] = key.split(':');
+  if (kind === 'plate') return whyPlate(costing, id, money);
+  if (kind === 'product') return whyProduct(costing, id, money);
+  return whySupply(costing, id, kind === 'trim', money);
+}
+
+const missing = (costing: KitchenCosting, key: string): Why[] => gapsOf(costing, key).map((t) => ({ title: t.message, rows: [] }));
+
+function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
+  const cost = costOfPlate(costing, id);
+  const plate = costing.plates.get(id);
+  const rows = (plate?.lines ?? []).map(({ written, resolved }, i): Why => {
+    const behind = whyCost(costing, supplyOf(written.of), money);
+    const amount = resolved.ok && !written.amount.includes('g') ? `${written.amount}, ${kg(resolved.value.g)}` : written.amount;
+    return { title: behind.title, money: cost.lines[i], per: 'on the plate', detail: amount, rows: [behind] };
+  });
+  return { title: plate?.plate.name ?? 'Plate', money: cost.cost, per: 'a plate', detail: `${rows.length} things on it`, goTo: `plate:${id}`, rows: [...missing(costing, `plate:${id}`), ...rows] };
+}
+
+function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why {
+  const key = `product:${id}`;
+  const recipe = costing.recipes.get(id);
+  const cost = costOfProduct(costing, id);
+  const title = recipe?.recipe.name ?? 'Product';
+  if (!recipe || cost.total === null) return { title, money: null, per: 'a litre', detail: 'The cost is incomplete.', goTo: `recipe:${id}`, rows: missing(costing, key) };
+  const perInput = inputCosts(costing, id);
+  const inputs = recipe.run.inputs
+    .map((input, i): Why => {
+      const price = input.supply === 'free' ? undefined : whyCost(costing, input.supply, money);
+      const unit = input.supply === 'free' ? 'not charged' : `${money((costing.graph.cost(input.supply) ?? 0) * 1000)} a kilo`;
+      return { title: input.name, money: perInput[i] ?? null, per: 'in the pot', detail: `${kg(input.g)} · ${unit}`, estimate: price?.estimate, rows: price ? [price] : [] };
+    })
+    .filter((row) => row.rows.length > 0);
+  return {
+    title,
+    money: cost.perL,
+    per: 'a litre',
+    detail: `${money(cost.total)} in the pot ÷ ${litre(cost.ml)}`,
+    goTo: `recipe:${id}`,
+    estimate: inputs.some((row) => row.estimate),
+    rows: [
+      { title: 'What went in', money: cost.total, per: 'in the pot', rows: inputs },
+      { title: 'What became of the litres', detail: `${litre(cost.ml)} are left`, rows: whyLitres(costing, id) },
+      ...whyMoneyWent(costing, id),
+    ],
+  };
+}
+
+function whyLitres(costing: KitchenCosting, id: string): Why[] {
+  const { run } = costing.recipes.get(id) as RecipeCosting;
+  return run.rows
+    .filter((row) => Object.keys(row.lost).length > 0)
+    .map((row) => ({
+      title: `Step ${row.step + 1}, ${row.do}`,
+      detail: `${Object.entries(row.lost).map(([cause, g]) => `${kg(g)} ${cause}`).join(', ')} → ${litre(row.ml)} of liquid`,
+      rows: [],
+    }));
+}
+
+function whyMoneyWent(costing: KitchenCosting, id: string): Why[] {
+  const went = whereTheMoneyWent(costing, id);
+  if (!went) return [];
+  const lost = Object.entries(went.lost).map(([cause, value]): Why => ({ title: cause, money: value, per: 'in the pot', rows: [] }));
+  return [
+    {
+      title: 'Where the money went',
+      detail: 'Every loss of liquid takes its share of what was in the pot at that moment. The product carries all of it.',
+      rows: [
+        ...(Math.abs(went.trimmed) < 0.005 ? [] : [{ title: 'cut off before the pot', money: went.trimmed, per: 'in the pot', rows: [] }]),
+        ...lost,
+        { title: 'still in the product', money: went.left, per: 'in the pot', rows: [] },
+      ],
+    },
+  ];
+}
+
+function whySupply(costing: KitchenCosting, id: string, trim: boolean, money: ShowMoney): Why {
+  const supply = costing.supplies.get(id);
+  if (!supply) return { title: 'Ingredient', money: null, rows: [] };
+  const title = trim ? `${supply.ingredient.name}, stock trim` : supply.ingredient.name;
+  const value = trim ? supply.trimPerKg : supply.usablePerKg;
+  const goTo = `ingredient:${id}`;
+  if (value === undefined) return { title, money: null, per: 'a kilo', detail: supply.trouble?.message, goTo, rows: [] };
+  return { title, money: value, per: 'a kilo', detail: knifeWords(supply, trim, money), estimate: supply.yieldSource === 'estimate', goTo, rows: [whyYield(supply), ...whyPurchase(costing, supply, money)] };
+}
+
+function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
+  const p = money(s.price?.perKg.toNumber() ?? 0);
+  const taken = s.trimTaken && s.stockTrim > 0;
+  if (trim) {
+    if (s.school === 'free') return 'stock trim is free: the usable part carries all';
+    if (s.school === 'value') return `stock trim at its set value of ${money(s.setValuePerKg)} a kilo`;
+    return `${p} shared by weight: ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
+  }
+  if (!taken || s.school === 'free') return `${p} a kilo bought ÷ ${pct(s.usable)} usable`;
+  if (s.school === 'value') return `(${p} bought − ${money(s.setValuePerKg)} × ${pct(s.stockTrim)} stock trim) ÷ ${pct(s.usable)} usable`;
+  return `${p} a kilo bought ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
+}
+
+const whyYield = (s: Supply): Why => ({
+  title: `Usable yield ${pct(s.usable)}${s.stockTrim > 0 ? `, stock trim ${pct(s.stockTrim)}` : ''}`,
+  detail: `${s.yieldSource === 'estimate' ? 'an estimate' : 'measured'}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
+  estimate: s.yieldSource === 'estimate',
+  rows: [],
+});
+
+function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[] {
+  const { price } = s;
+  if (!price) return [];
+  const pack = readAmount(price.article.pack, costing.file.kitchen.decimalMark);
+  const weighed = pack.ok && pack.value.kind === 'mass' ? '' : `, ${kg(price.packG)}`;
+  return [
+    {
+      title: price.invoice ? `Invoice ${price.invoice}` : 'Quoted price',
+      money: price.packPrice.toNumber(),
+      per: 'a pack',
+      detail: `${price.article.name}, ${price.article.pack}${weighed} from ${price.supplier}, ${price.on} · ${money(price.perKg.toNumber())} a kilo`,
+      rows: [],
+    },
+  ];
+}

@@ -1,0 +1,46 @@
+import type { Of, WrittenRecipe, WrittenStep } from './schema';
+
+/** What a step takes from elsewhere, if it takes anything. */
+export const ofStep = (step: WrittenStep): Of | undefined => ('of' in step ? step.of : undefined);
+
+/** Ids of the recipes whose products a recipe uses. */
+export function usesOf(recipe: Pick<WrittenRecipe, 'steps'>): string[] {
+  const ids: string[] = [];
+  for (const step of recipe.steps) {
+    const of = ofStep(step);
+    if (of && 'product' in of) ids.push(of.product);
+  }
+  return ids;
+}
+
+/**
+ * Recipes in an order in which each comes after everything it uses; those in a loop come out apart,
+ * as the loop itself, first recipe repeated at its end.
+ */
+export function inOrder(recipes: readonly Pick<WrittenRecipe, 'id' | 'steps'>[]): { order: string[]; loops: string[][] } {
+  const byId = new Map(recipes.map((r) => [r.id, r]));
+  const state = new Map<string, 'open' | 'done'>();
+  const order: string[] = [];
+  const loops: string[][] = [];
+  const path: string[] = [];
+  const visit = (id: string): void => {
+    const recipe = byId.get(id);
+    if (!recipe || state.get(id) === 'done') return;
+    if (state.get(id) === 'open') {
+      loops.push([...path.slice(path.indexOf(id)), id]);
+      return;
+    }
+    state.set(id, 'open');
+    path.push(id);
+    for (const used of usesOf(recipe)) visit(used);
+    path.pop();
+    state.set(id, 'done');
+    order.push(id);
+  };
+  for (const recipe of recipes) visit(recipe.id);
+  return { order, loops };
+}
+
+/** The loop in words: "Game base uses Venison stock, which uses Game base". */
+export const loopSentence = (names: readonly string[]): string =>
+  `A recipe cannot live from itself: ${names.slice(1).reduce((said, name, i) => `${said}${i === 0 ? ' uses ' : ', which uses '}${name}`, names[0] ?? '')}.`;

@@ -1,0 +1,26 @@
+import type { KitchenFile } from './schema';
+
+const DAY_MS = 86_400_000;
+
+/** A business day moved by whole days. */
+export const shiftDay = (day: string, days: number): string =>
+  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+
+const shiftInstant = (instant: string, days: number): string => new Date(Date.parse(instant) + days * DAY_MS).toISOString();
+
+/** Days from one business day to another. */
+export const daysBetween = (from: string, to: string): number =>
+  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+
+/** The same kitchen as if it spoke from `today`: every day and instant moves by the same number of days. */
+export function shiftTo(file: KitchenFile, today: string): KitchenFile {
+  const days = daysBetween(file.referenceDay, today);
+  const dated = <T extends { on: string; recordedAt: string }>(x: T): T => ({ ...x, on: shiftDay(x.on, days), recordedAt: shiftInstant(x.recordedAt, days) });
+  return {
+    ...file,
+    referenceDay: today,
+    ingredients: file.ingredients.map((i) => ({ ...i, yields: i.yields.map(dated) })),
+    articles: file.articles.map((a) => ({ ...a, quotes: a.quotes.map(dated) })),
+    purchases: file.purchases.map(dated),
+  };
+}

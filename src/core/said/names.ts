@@ -1,0 +1,51 @@
+import type { Of } from '../kitchen-file';
+import { fine, refuse, type Outcome } from '../trouble';
+
+/** Names a step can say, and the ids behind them. */
+export interface Names {
+  readonly ingredients: readonly { readonly id: string; readonly name: string }[];
+  readonly recipes: readonly { readonly id: string; readonly name: string }[];
+  readonly vessels: readonly { readonly id: string; readonly name: string }[];
+  readonly hobs: readonly { readonly id: string; readonly name: string }[];
+}
+
+type Named = { readonly id: string; readonly name: string };
+
+const words = (text: string): string[] => text.toLowerCase().split(/[^\p{L}\p{N}]+/u).filter(Boolean);
+
+/**
+ * The one thing a text means: its whole name, or else the only one all of whose typed words begin
+ * some word of its name. Two that fit equally are asked, not guessed.
+ */
+export function findNamed<T extends Named>(text: string, things: readonly T[], kind: string): Outcome<T> {
+  const said = text.trim();
+  const exact = things.find((t) => t.name.toLowerCase() === said.toLowerCase());
+  if (exact) return fine(exact);
+  const typed = words(said);
+  const fits = typed.length === 0 ? [] : things.filter((t) => typed.every((w) => words(t.name).some((n) => n.startsWith(w))));
+  const [only, second] = fits;
+  if (only && !second) return fine(only);
+  if (only) return refuse('name-unclear', '', `“${said}” could be ${fits.slice(0, 4).map((t) => t.name).join(' or ')}: say which.`);
+  return refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
+}
+
+const STOCK_TRIM = /^(?:stock )?trim of\s+/i;
+
+/** What can go into a pot, by name: an ingredient, its stock trim, or another recipe's product. */
+export function findMatter(text: string, names: Names): Outcome<Of> {
+  if (STOCK_TRIM.test(text)) {
+    const found = findNamed(text.replace(STOCK_TRIM, ''), names.ingredients, 'ingredient');
+    return found.ok ? fine({ stockTrimOf: found.value.id }) : found;
+  }
+  const all = [...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })), ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of }))];
+  const found = findNamed(text, all, 'ingredient or recipe');
+  return found.ok ? fine(found.value.of) : found;
+}
+
+/** The words for a thing; its id in brackets where the name has gone. */
+export function nameMatter(of: Of, names: Names): string {
+  const name = (id: string, list: readonly Named[]): string => list.find((x) => x.id === id)?.name ?? `[${id}]`;
+  if ('product' in of) return name(of.product, names.recipes);
+  if ('stockTrimOf' in of) return `stock trim of ${name(of.stockTrimOf, names.ingredients)}`;
+  return name(of.ingredient, names.ingredients);
+}

@@ -1,0 +1,70 @@
+import type { Heat, Lid } from '../pot';
+import type { WrittenStep } from '../kitchen-file';
+import { nameMatter, type Names } from './names';
+
+const LID_WORDS: Readonly<Record<Lid, string>> = { off: '', ajar: ' lid ajar', on: ' lid on', paper: ' under paper' };
+const HEAT_WORDS: Readonly<Record<Heat, string>> = {
+  'bare simmer': ' at a bare simmer',
+  simmer: ' at a simmer',
+  'brisk boil': '',
+  'hard boil': ' at a hard boil',
+  'wide pan': ' in a wide pan',
+};
+/** Shares that are said rather than counted. */
+const SAID_SHARES: Readonly<Record<string, string>> = { '1/2': 'by half', '1/3': 'by two thirds', '1/4': 'to a quarter', '1/8': 'to an eighth' };
+
+/** Writes a step the way it is said in a kitchen. `readStep` understands every one of them. */
+export function writeStep(step: WrittenStep, names: Names): string {
+  switch (step.do) {
+    case 'unread':
+      return step.said;
+    case 'add':
+      return `${step.amount} ${nameMatter(step.of, names)}`;
+    case 'thicken':
+    case 'mount':
+    case 'season':
+      return `${step.do} with ${step.amount} ${nameMatter(step.of, names)}`;
+    case 'season to':
+      return `season to ${step.salt} with ${nameMatter(step.of, names)}`;
+    case 'brown':
+      return `brown ${step.loss}${step.fatRunOff ? `, fat run off ${step.fatRunOff}` : ''}${step.time ? `, takes ${step.time}` : ''}`;
+    case 'water':
+      if ('amount' in step) return `water ${step.amount}`;
+      return 'level' in step ? `water to ${step.level}` : `water to cover by ${step.cover}`;
+    case 'bring':
+      return `bring to ${step.to}`;
+    case 'cook':
+      return `${step.heat} ${step.time}${LID_WORDS[step.lid]}`;
+    case 'skim':
+      return `skim ${step.amount}${step.from === 'surface' ? ' off the surface' : ''}`;
+    case 'strain':
+      return `strain through a ${step.through}${step.pressed ? ', pressed' : ''}`;
+    case 'into':
+      return `into ${names.vessels.find((v) => v.id === step.vessel)?.name ?? `[${step.vessel}]`} on ${names.hobs.find((h) => h.id === step.hob)?.name ?? `[${step.hob}]`}`;
+    case 'defat':
+      return step.by === 'cold' ? 'chill and lift the fat' : `take off the fat with a ${step.by}`;
+    case 'reduce':
+      return `reduce ${targetWords(step)}${HEAT_WORDS[step.heat]}${LID_WORDS[step.lid]}`;
+    case 'portion':
+      return `portion ${step.size}${step.overfill ? `, ${step.overfill} over` : ''}`;
+  }
+}
+
+function targetWords(step: Extract<WrittenStep, { do: 'reduce' }>): string {
+  switch (step.until) {
+    case 'share':
+      return SAID_SHARES[step.to] ?? `to ${step.to} of it`;
+    case 'volume':
+      return `to ${step.to}`;
+    case 'dip':
+      return `to a dip of ${step.to}`;
+    case 'gelatin':
+      return `to ${step.to} gelatin`;
+    case 'salt':
+      return `to ${step.to} salt`;
+    case 'body':
+      return `to body ${step.to}`;
+    case 'time':
+      return `for ${step.to}`;
+  }
+}

@@ -1,0 +1,39 @@
+import path from 'node:path';
+import { createConnection, type RowDataPacket } from 'mysql2/promise';
+import Postgrator from 'postgrator';
+
+/** Thrown when another program has held the migration lock for longer than we wait. */
+export class MigrationLockError extends Error {}
+
+const LOCK_SECONDS = 60;
+
+/**
+ * Brings a database to the newest schema. Numbered, checksummed files; a landed one is never edited.
+ * Every statement is `IF NOT EXISTS`, so that a migration cut off in the middle is simply done again,
+ * and a named lock keeps two starts from migrating at once.
+ *
+ * @returns names of the migrations that ran
+ */
+export async function migrate(url: string, folder = path.join(process.cwd(), 'src/db/migrations')): Promise<string[]> {
+  const connection = await createConnection({ uri: url, multipleStatements: true, timezone: 'Z' });
+  try {
+    const [rows] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS got', ['halfpot-migrate', LOCK_SECONDS]);
+    if (rows[0]?.got !== 1) throw new MigrationLockError(`Another program has been migrating this database for more than ${LOCK_SECONDS} seconds.`);
+    const [names] = await connection.query<RowDataPacket[]>('SELECT DATABASE() AS name');
+    const postgrator = new Postgrator({
+      migrationPattern: path.join(folder, '*.sql'),
+      driver: 'mysql',
+      database: String(names[0]?.name),
+      schemaTable: 'schema_version',
+      validateChecksums: true,
+      execQuery: async (query) => {
+        const [result] = await connection.query(query);
+        return { rows: Array.isArray(result) ? result : [] };
+      },
+    });
+    const applied = await postgrator.migrate();
+    return applied.map((m) => m.filename ?? m.name);
+  } finally {
+    await connection.end();
+  }
+}

@@ -1,0 +1,26 @@
+import { readAmount, type DecimalMark } from '@/core/quantity';
+import type { Of, WrittenStep } from '@/core/kitchen-file';
+
+/** The amount a step states, if it states one, as typed. */
+export function typedAmount(step: WrittenStep): string | null {
+  if ('amount' in step) return step.amount;
+  if (step.do === 'cook') return step.time;
+  if (step.do === 'brown') return step.loss;
+  if (step.do === 'reduce' || step.do === 'bring') return step.to;
+  if (step.do === 'portion') return step.size;
+  if (step.do === 'season to') return step.salt;
+  if (step.do === 'water') return 'level' in step ? step.level : step.cover;
+  return null;
+}
+
+/** What an amount came to, kept beside what was typed; nulls where it cannot be read. */
+export function normalised(typed: string | null, mark: DecimalMark): { amount: string | null; kind: string | null } {
+  const read = typed === null ? undefined : readAmount(typed, mark);
+  return read?.ok ? { amount: read.value.value.toFixed(6), kind: read.value.kind } : { amount: null, kind: null };
+}
+
+/** The columns that point at what a line takes. */
+export const pointers = (of: Of | undefined): { ingredient: string | null; product: string | null } => ({
+  ingredient: of === undefined ? null : 'ingredient' in of ? of.ingredient : 'stockTrimOf' in of ? of.stockTrimOf : null,
+  product: of !== undefined && 'product' in of ? of.product : null,
+});

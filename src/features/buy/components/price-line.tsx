@@ -1,0 +1,144 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { checkShares, readPct, readPrice } from '@/core/larder';
+import type { DecimalMark } from '@/core/quantity';
+import { useFigures } from '@/ui/figures';
+import { TypedField } from '@/ui/typed-field';
+import { WhyFigure } from '@/ui/why-panel';
+import { editPrice, editYield, type PriceAnswer } from '../actions';
+import type { PriceRow } from '../queries';
+import { knifeOf, type Typed } from './use-answers';
+
+interface Props {
+  readonly row: PriceRow;
+  readonly mark: DecimalMark;
+  readonly mayEdit: boolean;
+  readonly onTyped: (row: PriceRow, typed: Typed) => void;
+  readonly keep: (row: PriceRow) => void;
+}
+
+interface Said {
+  readonly message: string;
+  readonly theirs?: PriceRow | undefined;
+}
+
+const fromRow = (row: PriceRow) => ({ price: row.article?.packPrice ?? '', usable: String(row.usablePct) });
+
+/** What was typed in a row as numbers, or what is wrong with it. */
+function understand(row: PriceRow, text: { price: string; usable: string }, mark: DecimalMark): { typed?: Typed; price?: string; usable?: string } {
+  const price = row.article ? readPrice(text.price, mark) : undefined;
+  const pct = readPct(text.usable, mark);
+  if (price && !price.ok) return { price: price.trouble.message };
+  if (!pct.ok) return { usable: pct.trouble.message };
+  const wrong = checkShares({ usable: pct.value / 100, stockTrim: row.stockTrimPct / 100 });
+  if (wrong) return { usable: wrong.trouble.message };
+  const typed = { packPrice: price?.value.toNumber(), usablePct: pct.value };
+  const knife = knifeOf(row, typed);
+  return knife.trouble ? { price: knife.trouble.message } : { typed };
+}
+
+/** One ingredient: its pack price and yield can be typed over, everything else follows. */
+export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
+  const [text, setText] = useState(fromRow(row));
+  const [refused, setRefused] = useState<Said | null>(null);
+  const [kept, setKept] = useState(false);
+  const troubleId = useId();
+  const { bare } = useFigures();
+  const understood = understand(row, text, mark);
+  const last = understood.typed ?? { packPrice: row.article ? Number(row.article.packPrice) : undefined, usablePct: row.usablePct };
+  const knife = knifeOf(row, last);
+
+  const type = (field: 'price' | 'usable', value: string): void => {
+    const next = { ...text, [field]: value };
+    setText(next);
+    setRefused(null);
+    setKept(false);
+    const read = understand(row, next, mark);
+    onTyped(row, read.typed ?? { packPrice: row.article ? Number(row.article.packPrice) : undefined, usablePct: row.usablePct });
+  };
+  const settle = (answer: PriceAnswer): void => {
+    if (!answer.ok) {
+      setRefused({ message: answer.message, theirs: answer.theirs });
+      return;
+    }
+    setKept(true);
+    keep(answer.row);
+    onTyped(answer.row, { packPrice: answer.row.article ? Number(answer.row.article.packPrice) : undefined, usablePct: answer.row.usablePct });
+  };
+  const save = async (field: 'price' | 'usable', value: string, from: PriceRow): Promise<void> => {
+    if (understood.price ?? understood.usable) return;
+    settle(field === 'price' && from.article ? await editPrice({ row: row.id, subject: from.article.id, seen: from.article.version, typed: value }) : await editYield({ row: row.id, subject: row.id, seen: from.version, typed: value }));
+  };
+  const takeTheirs = (theirs: PriceRow): void => {
+    keep(theirs);
+    setText(fromRow(theirs));
+    setRefused(null);
+    onTyped(theirs, { packPrice: theirs.article ? Number(theirs.article.packPrice) : undefined, usablePct: theirs.usablePct });
+  };
+  const keepMine = (theirs: PriceRow): void => {
+    keep(theirs);
+    setRefused(null);
+    const mine = fromRow(theirs).price !== text.price ? 'price' : 'usable';
+    void save(mine, text[mine], theirs);
+  };
+  const trouble = understood.price ?? understood.usable ?? refused?.message;
+
+  return (
+    <>
+      <tr id={row.id} className={trouble ? 'row-trouble' : ''}>
+        <th scope="row" className="left" style={{ fontWeight: 500, color: 'inherit', borderBottom: '1px solid var(--line)', fontSize: '1rem' }}>
+          {row.name}
+        </th>
+        <td className="left">
+          <div className="bought-as" title={row.article ? `${row.article.words}, price since ${row.article.since}` : undefined}>
+            {row.article ? row.article.words : 'not bought yet'}
+          </div>
+        </td>
+        <td>
+          {row.article && <TypedField label={`${row.name}, price of a pack`} value={row.article.packPrice} trouble={understood.price ?? (understood.usable ? undefined : refused?.message)} describedBy={troubleId} disabled={!mayEdit} onTyped={(t) => type('price', t)} onDone={(t) => void save('price', t, row)} />}
+        </td>
+        <td className="fig">{bare(knife.perKg)}</td>
+        <td>
+          <span className={row.estimate ? 'estimate' : ''} title={row.estimate ? 'An estimate: not measured here yet' : 'Measured here'}>
+            <TypedField narrow label={`${row.name}, usable per cent${row.estimate ? ', an estimate' : ', measured'}`} value={String(row.usablePct)} trouble={understood.usable} describedBy={troubleId} disabled={!mayEdit} onTyped={(t) => type('usable', t)} onDone={(t) => void save('usable', t, row)} />
+          </span>
+        </td>
+        <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
+        <td className="usable">
+          {knife.usablePerKg === undefined ? (
+            <span className="incomplete">no price</span>
+          ) : (
+            <WhyFigure of={`usable:${row.id}`} label={`${row.name}, a usable kilo`} className={row.estimate && row.usablePct < 100 ? 'estimate' : ''}>
+              {bare(knife.usablePerKg)}
+            </WhyFigure>
+          )}
+          {kept && (
+            <span className="visually-hidden" role="status">
+              kept
+            </span>
+          )}
+        </td>
+      </tr>
+      {trouble && (
+        <tr className="trouble-row">
+          <td colSpan={7}>
+            <span id={troubleId} role="alert" className="trouble">
+              {trouble}
+            </span>
+            {refused?.theirs && (
+              <span className="both-sides">
+                <button type="button" className="plain-button" onClick={() => keepMine(refused.theirs as PriceRow)}>
+                  Keep mine
+                </button>
+                <button type="button" className="plain-button" onClick={() => takeTheirs(refused.theirs as PriceRow)}>
+                  Take theirs ({refused.theirs.article?.packPrice ?? ''}, {refused.theirs.usablePct} %)
+                </button>
+              </span>
+            )}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}

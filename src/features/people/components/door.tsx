@@ -1,0 +1,55 @@
+'use client';
+
+import { useActionState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { PotMark } from '@/ui/pot-mark';
+import { signIn } from '../actions';
+
+interface Props {
+  readonly kitchen: string;
+  readonly people: readonly { readonly id: string; readonly name: string; readonly role: string }[];
+  readonly demo: boolean;
+}
+
+/** The sign-in page: choose a name, then a password, or the short PIN on the shared tablet. */
+export function Door({ kitchen, people, demo }: Props) {
+  const [trouble, act, waiting] = useActionState(signIn, null);
+  return (
+    <main className="door">
+      <h1>
+        <PotMark /> Half Pot
+      </h1>
+      <p className="lead-line">Who is at work at {kitchen}?</p>
+      <form action={act}>
+        <fieldset className="door-people">
+          <legend className="visually-hidden">Your name</legend>
+          {people.map((p, i) => (
+            <label key={p.id} className="door-person">
+              <input type="radio" name="person" value={p.id} defaultChecked={i === 0} />
+              <b>{p.name}</b>
+              <span className="quiet">{p.role}</span>
+            </label>
+          ))}
+        </fieldset>
+        <div className="door-secret">
+          <Form.Group controlId="secret">
+            <Form.Label>Password, or PIN on the shared tablet</Form.Label>
+            <Form.Control name="secret" type="password" autoComplete="current-password" aria-describedby="sign-in-trouble" isInvalid={trouble !== null} />
+          </Form.Group>
+          <Button type="submit" disabled={waiting}>
+            Sign in
+          </Button>
+        </div>
+        <p id="sign-in-trouble" role="alert" className={trouble ? 'trouble' : ''}>
+          {trouble}
+        </p>
+        {demo && (
+          <p className="quiet">
+            This is the demo: everybody’s password is <b>kestrel-weir</b>. <a href="/sign-in/demo">Open it as the manager</a>
+          </p>
+        )}
+      </form>
+    </main>
+  );
+}

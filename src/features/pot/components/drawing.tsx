@@ -1,0 +1,58 @@
+'use client';
+
+import { levelAt, type LedgerRow } from '@/core/pot';
+import { useFigures } from '@/ui/figures';
+import { PotSection, type TideMark } from '@/ui/pot-section';
+import type { LivePot } from './use-pot';
+
+interface Props {
+  readonly pot: LivePot;
+  readonly chosen: number;
+  readonly mayEdit: boolean;
+  readonly onDrag: (levelCm: number) => void;
+  readonly onDrop: (levelCm: number) => void;
+}
+
+/** The pot after the chosen step, with the marks it has left on that vessel's wall before. */
+export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop }: Props) {
+  const { litres } = useFigures();
+  const rows = pot.run.rows;
+  const row = rows[Math.min(chosen, rows.length - 1)];
+  if (!row) return <p className="drawing-title">The pot is empty. It is drawn here, to scale, as soon as something is in it.</p>;
+  const step = pot.steps[row.step];
+  const before = rows[row.step - 1];
+  const draggable = mayEdit && step?.do === 'reduce' && before !== undefined && row.step === chosen;
+  return (
+    <figure style={{ margin: 0 }}>
+      <figcaption className="drawing-title">
+        After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm down from the rim{row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
+        {draggable ? '. Drag the copper line to where it should stop.' : '.'}
+      </figcaption>
+      <PotSection
+        vessel={row.vessel}
+        levelCm={row.levelCm}
+        heapCm={row.heapCm}
+        nowWords={`now ${litres(row.ml)}`}
+        marks={marksFor(rows, row, litres)}
+        hot={row.celsius > 30}
+        drag={draggable ? { fromCm: before.vessel === row.vessel ? Math.max(before.levelCm, row.levelCm) : row.vessel.heightCm, move: onDrag, done: onDrop } : undefined}
+      />
+    </figure>
+  );
+}
+
+/** Filled, strained, half: where the liquid stood in this vessel, up to the chosen step. */
+function marksFor(rows: readonly LedgerRow[], row: LedgerRow, litres: (ml: number) => string): TideMark[] {
+  const here = rows.filter((r) => r.vessel === row.vessel && r.step < row.step && r.ml > 0);
+  const filled = here.reduce<LedgerRow | undefined>((most, r) => (!most || r.ml > most.ml ? r : most), undefined);
+  const strained = [...here].reverse().find((r) => r.do === 'strain');
+  const marks: TideMark[] = [];
+  if (filled && filled.ml > row.ml * 1.02) marks.push({ name: 'filled', levelCm: filled.levelCm, words: `filled · ${litres(filled.ml)}` });
+  if (strained && strained !== filled && strained.ml > row.ml * 1.02) marks.push({ name: 'strained', levelCm: strained.levelCm, words: `strained · ${litres(strained.ml)}` });
+  const start = strained ?? filled;
+  if (row.do === 'reduce' && start && row.ml < start.ml * 0.47) {
+    const half = start.ml / 2;
+    marks.push({ name: 'half', levelCm: levelAt(row.vessel, (start.standingMl - start.piecesMl) / 2 + row.piecesMl), words: `half · ${litres(half)}` });
+  }
+  return marks;
+}

@@ -1,0 +1,136 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { useFigures } from '@/ui/figures';
+import type { PotSheetData } from '../queries';
+import { StepRow } from './step-row';
+import type { LivePot } from './use-pot';
+
+interface Props {
+  readonly data: PotSheetData;
+  readonly lines: readonly string[];
+  readonly pot: LivePot;
+  readonly chosen: number;
+  readonly vessel: string;
+  readonly hob: string;
+  readonly refusal: { readonly message: string; readonly stale: boolean } | null;
+  readonly onStand: (vessel: string, hob: string) => void;
+  readonly onChoose: (i: number) => void;
+  readonly onTyped: (i: number, text: string) => void;
+  readonly onDone: (lines: readonly string[]) => void;
+}
+
+/** Steps as they are said, each with what the pot then holds and costs. */
+export function Ledger({ data, lines, pot, chosen, vessel, hob, refusal, onStand, onChoose, onTyped, onDone }: Props) {
+  const { currencySign } = useFigures();
+  const [next, setNext] = useState('');
+  const nextField = useRef<HTMLInputElement>(null);
+  const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
+  const addNext = (): void => {
+    if (next.trim() === '') return;
+    // A portioning stays last: what is added goes before it.
+    const last = pot.steps[pot.steps.length - 1]?.do === 'portion' ? lines.length - 1 : lines.length;
+    onDone([...lines.slice(0, last), next, ...lines.slice(last)]);
+    onChoose(last);
+    setNext('');
+    nextField.current?.focus();
+  };
+  return (
+    <>
+      <Standing data={data} vessel={vessel} hob={hob} onStand={onStand} />
+      <table className="sheet-table ledger">
+        <thead>
+          <tr>
+            <th scope="col">Step, as it is said</th>
+            <th scope="col">litres</th>
+            <th scope="col">dip cm</th>
+            <th scope="col">body</th>
+            <th scope="col">salt %</th>
+            <th scope="col">{currencySign} a litre</th>
+          </tr>
+        </thead>
+        <tbody>
+          {lines.map((text, i) => (
+            <StepRow
+              key={i}
+              index={i}
+              text={text}
+              step={pot.steps[i]}
+              row={pot.run.rows[i]}
+              before={pot.run.rows[i - 1]}
+              money={pot.money[i]}
+              trouble={pot.troubles.get(i)?.message}
+              most={most}
+              chosen={i === chosen}
+              mayEdit={data.mayEdit}
+              onChoose={() => onChoose(i)}
+              onTyped={(t) => onTyped(i, t)}
+              onDone={() => onDone(lines)}
+              onRemove={() => onDone(lines.filter((_, j) => j !== i))}
+              onMove={(by) => {
+                const order = [...lines];
+                const [moved = ''] = order.splice(i, 1);
+                order.splice(Math.max(0, i + by), 0, moved);
+                onDone(order);
+                onChoose(Math.min(order.length - 1, Math.max(0, i + by)));
+              }}
+            />
+          ))}
+        </tbody>
+      </table>
+      {lines.length === 0 && <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>}
+      {data.mayEdit && (
+        <div className="next-step">
+          <label htmlFor="next-step" className="visually-hidden">
+            Next step
+          </label>
+          <input
+            id="next-step"
+            ref={nextField}
+            className="step-input"
+            autoComplete="off"
+            placeholder="next step: say it, e.g. simmer 20 min, reduce by half, season to 0.6 %"
+            value={next}
+            onChange={(event) => setNext(event.target.value)}
+            onKeyDown={(event) => event.key === 'Enter' && addNext()}
+          />
+          <button type="button" className="plain-button" onClick={addNext} disabled={next.trim() === ''}>
+            Add
+          </button>
+        </div>
+      )}
+      {refusal && (
+        <p role="alert" className="trouble">
+          {refusal.message}{' '}
+          {refusal.stale && (
+            <button type="button" className="plain-button" onClick={() => window.location.reload()}>
+              Take theirs
+            </button>
+          )}
+        </p>
+      )}
+    </>
+  );
+}
+
+function Standing({ data, vessel, hob, onStand }: Pick<Props, 'data' | 'vessel' | 'hob' | 'onStand'>) {
+  return (
+    <div style={{ display: 'flex', gap: '0.6rem', marginBottom: '0.3rem' }}>
+      <Form.Select size="sm" aria-label="Starts in" value={vessel} disabled={!data.mayEdit} onChange={(event) => onStand(event.target.value, hob)} style={{ width: 'auto' }}>
+        {data.names.vessels.map((v) => (
+          <option key={v.id} value={v.id}>
+            {v.name}
+          </option>
+        ))}
+      </Form.Select>
+      <Form.Select size="sm" aria-label="Stands on" value={hob} disabled={!data.mayEdit} onChange={(event) => onStand(vessel, event.target.value)} style={{ width: 'auto' }}>
+        {data.names.hobs.map((h) => (
+          <option key={h.id} value={h.id}>
+            {h.name}
+          </option>
+        ))}
+      </Form.Select>
+    </div>
+  );
+}

@@ -1,0 +1,53 @@
+'use client';
+
+import { wentInCents } from '@/core/costing';
+import { LOSSES } from '@/core/pot';
+import { useFigures } from '@/ui/figures';
+import type { LivePot } from './use-pot';
+
+/** What was lost on the way, as weight and as money: the running book of the pot. */
+export function MoneyWentTable({ pot }: { pot: LivePot }) {
+  const { kilos, money } = useFigures();
+  const { run } = pot;
+  const book = pot.book && wentInCents(pot.book);
+  const g = new Map<string, number>();
+  for (const row of run.rows) for (const loss of LOSSES) if (row.lost[loss]) g.set(loss, (g.get(loss) ?? 0) + row.lost[loss]);
+  const rows = LOSSES.filter((loss) => (g.get(loss) ?? 0) > 0.5);
+  if (rows.length === 0 && !book) return null;
+  return (
+    <section className="went" aria-label="Where weight and money went">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Went on the way</th>
+            <th scope="col">weight</th>
+            <th scope="col">money</th>
+          </tr>
+        </thead>
+        <tbody>
+          {book && !book.trimmed.isZero() && (
+            <tr>
+              <td>cut off before the pot</td>
+              <td />
+              <td className="fig">{money(book.trimmed.toNumber())}</td>
+            </tr>
+          )}
+          {rows.map((loss) => (
+            <tr key={loss}>
+              <td>{loss}</td>
+              <td className="fig">{kilos(g.get(loss) ?? 0)}</td>
+              <td className="fig">{book?.lost[loss] ? money(book.lost[loss].toNumber()) : ''}</td>
+            </tr>
+          ))}
+          {book && run.product && (
+            <tr className="whole">
+              <td>in the product, of {money(book.spent.toNumber())}</td>
+              <td className="fig">{kilos(run.product.g)}</td>
+              <td className="fig">{money(book.left.toNumber())}</td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -1,0 +1,69 @@
+'use client';
+
+import Link from 'next/link';
+import { useFigures } from '@/ui/figures';
+import { WhyFigure } from '@/ui/why-panel';
+import type { PotSummary } from '../queries';
+
+/** Every pot of the book: what it gives and what a litre of it costs. */
+export function PotList({ pots }: { pots: readonly PotSummary[] }) {
+  const { money, bare, hours, currencySign } = useFigures();
+  const most = Math.max(1, ...pots.map((p) => p.mostMl));
+  return (
+    <>
+      <h1>Pots</h1>
+      <p className="lead-line">What happens to the litres, and to the money in them.</p>
+      {pots.length === 0 ? (
+        <p>There are no pot sheets yet: load a kitchen file to begin.</p>
+      ) : (
+        <table className="sheet-table list-table">
+          <thead>
+            <tr>
+              <th scope="col">Pot</th>
+              <th scope="col" className="left">
+                Lives from
+              </th>
+              <th scope="col" className="left">
+                Stands in
+              </th>
+              <th scope="col">litres, from the fullest</th>
+              <th scope="col">on the hob</th>
+              <th scope="col">{currencySign} a litre</th>
+            </tr>
+          </thead>
+          <tbody>
+            {pots.map((p) => (
+              <tr key={p.id}>
+                <td>
+                  <Link href={`/pot/${p.id}`}>{p.name}</Link>
+                </td>
+                <td className="left quiet">{p.from.length > 0 ? p.from.join(', ') : 'the larder'}</td>
+                <td className="left quiet">{p.vessel}</td>
+                <td className="bar-cell">
+                  <span className="fig">
+                    {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
+                  </span>
+                  <i style={{ width: `${(p.mostMl / most) * 100}%`, background: 'var(--enamel-shade)', marginLeft: 'auto' }}>
+                    <i style={{ width: `${p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0}%`, marginLeft: 'auto' }} />
+                  </i>
+                </td>
+                <td className="fig">{hours(p.hobHours)}</td>
+                <td className="fig strong" style={{ fontSize: '1.3rem' }}>
+                  {p.perL === null ? (
+                    <span className="incomplete" title={p.gaps.join(' ')}>
+                      incomplete
+                    </span>
+                  ) : (
+                    <WhyFigure of={`product:${p.id}`} label={`${p.name}, a litre`}>
+                      {money(p.perL)}
+                    </WhyFigure>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,110 @@
+'use client';
+
+import { ArrowDown, ArrowUp, X } from 'lucide-react';
+import { useId, useRef } from 'react';
+import type { RowCost } from '@/core/costing';
+import type { WrittenStep } from '@/core/kitchen-file';
+import { cautionFor, kindOfStep, type LedgerRow } from '@/core/pot';
+import { useFigures } from '@/ui/figures';
+
+interface Props {
+  readonly index: number;
+  readonly text: string;
+  readonly step: WrittenStep | undefined;
+  readonly row: LedgerRow | undefined;
+  readonly before: LedgerRow | undefined;
+  readonly money: RowCost | undefined;
+  readonly trouble: string | undefined;
+  readonly most: number;
+  readonly chosen: boolean;
+  readonly mayEdit: boolean;
+  readonly onChoose: () => void;
+  readonly onTyped: (text: string) => void;
+  readonly onDone: () => void;
+  readonly onRemove: () => void;
+  readonly onMove: (by: number) => void;
+}
+
+const KIND_WORDS = { in: 'something comes in', hot: 'on the heat', out: 'something leaves', unread: 'not understood' } as const;
+
+/** One step: typed over in place, with what the pot then holds. */
+export function StepRow({ index, text, step, row, before, money, trouble, most, chosen, mayEdit, onChoose, onTyped, onDone, onRemove, onMove }: Props) {
+  const { bare, hours } = useFigures();
+  const noteId = useId();
+  const settled = useRef(text);
+  const kind = kindOfStep(step?.do ?? 'unread');
+  const caution = row && cautionFor(row, before);
+  const took = row && row.do === 'reduce' ? `takes ${hours(row.heatHours)}` : undefined;
+  const up = row && row.upHours > 0.05 ? `${hours(row.upHours)} to come up to heat` : undefined;
+  const notes = [took, up].filter(Boolean).join(' · ');
+  const hasNote = trouble !== undefined || (row?.warnings.length ?? 0) > 0 || (chosen && (caution !== undefined || notes !== ''));
+  return (
+    <>
+      <tr className={`${chosen ? 'chosen' : ''}${row ? '' : ' after-refusal'}`} onClick={onChoose}>
+        <td>
+          <span className="step-cell">
+            <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
+            <input
+              className="step-input"
+              aria-label={`Step ${index + 1}`}
+              aria-invalid={trouble ? true : undefined}
+              aria-describedby={hasNote ? noteId : undefined}
+              autoComplete="off"
+              readOnly={!mayEdit}
+              value={text}
+              onFocus={() => {
+                settled.current = text;
+                onChoose();
+              }}
+              onChange={(event) => onTyped(event.target.value)}
+              onBlur={onDone}
+              onKeyDown={(event) => {
+                if (event.key === 'Enter') onDone();
+                if (event.key === 'Escape') onTyped(settled.current);
+              }}
+            />
+            {mayEdit && (
+              <span className="step-tools">
+                <button type="button" aria-label={`Move step ${index + 1} up`} onClick={() => onMove(-1)}>
+                  <ArrowUp size={15} aria-hidden="true" />
+                </button>
+                <button type="button" aria-label={`Move step ${index + 1} down`} onClick={() => onMove(1)}>
+                  <ArrowDown size={15} aria-hidden="true" />
+                </button>
+                <button type="button" aria-label={`Take step ${index + 1} out`} onClick={onRemove}>
+                  <X size={16} aria-hidden="true" />
+                </button>
+              </span>
+            )}
+          </span>
+        </td>
+        <td className="fig litre-cell">
+          {row && row.ml > 0.5 && <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />}
+          <span>{row && row.ml > 0.5 ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''}</span>
+        </td>
+        <td className="fig">{row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}</td>
+        <td className="fig">{row && row.ml > 0.5 ? bare(row.body, 2) : ''}</td>
+        <td className="fig">{row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}</td>
+        <td className="fig strong">{money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}</td>
+      </tr>
+      {hasNote && (
+        <tr className="note-row">
+          <td colSpan={6} id={noteId}>
+            {trouble !== undefined && (
+              <div role="alert" className="trouble">
+                {trouble}
+              </div>
+            )}
+            {row?.warnings.map((w) => (
+              <div key={w.code} className="warning">
+                {w.message}
+              </div>
+            ))}
+            {chosen && notes !== '' && <span className="quiet">{notes}</span>}
+            {chosen && caution !== undefined && <div className="caution">{caution}</div>}
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}

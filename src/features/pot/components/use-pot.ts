@@ -1,0 +1,70 @@
+import { useMemo } from 'react';
+import { moneyWentIn, potOf, rowCosts, type MoneyWent, type RowCost, type Shelf } from '@/core/costing';
+import { ofStep, type WrittenStep } from '@/core/kitchen-file';
+import { runPot, type PotRun } from '@/core/pot';
+import { readStep } from '@/core/said';
+import { fine, refuse, type Trouble } from '@/core/trouble';
+import type { PotSheetData } from '../queries';
+
+/** A pot sheet as it stands in its lines: run, priced, and with what is wrong beside each line. */
+export interface LivePot {
+  readonly steps: readonly WrittenStep[];
+  readonly run: PotRun;
+  readonly money: readonly RowCost[];
+  readonly inputMoney: readonly (number | null)[];
+  /** The running book, as-purchased money followed through the pot; null while a price is missing. */
+  readonly book: MoneyWent | null;
+  /** By line: what cannot be read, or cannot be done. */
+  readonly troubles: ReadonlyMap<number, Trouble>;
+  /** The first line that cannot be done at all: nothing is kept while there is one. */
+  readonly refusedAt: number | undefined;
+}
+
+export function shelfFrom(data: PotSheetData): Shelf {
+  const stuffs = new Map(data.stuffs);
+  const products = new Map(data.products.map((p) => [p.id, p]));
+  const vessels = new Map(data.vessels.map((v) => [v.id, v]));
+  const hobs = new Map(data.hobs.map((h) => [h.id, h]));
+  return {
+    mark: data.mark,
+    stuff: (id) => stuffs.get(id),
+    vessel: (id) => vessels.get(id),
+    hob: (id) => hobs.get(id),
+    product(id) {
+      const p = products.get(id);
+      return p?.product ? fine({ name: p.name, product: p.product }) : refuse('no-product', 'of', p?.trouble ?? 'This recipe is not in the book.');
+    },
+  };
+}
+
+/** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
+export function useLivePot(data: PotSheetData, lines: readonly string[], vessel: string, hob: string): LivePot {
+  const shelf = useMemo(() => shelfFrom(data), [data]);
+  const prices = useMemo(() => new Map(data.prices), [data]);
+  const asPurchased = useMemo(() => new Map(data.asPurchased), [data]);
+  const looping = useMemo(() => new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? ''])), [data]);
+  return useMemo(() => {
+    const troubles = new Map<number, Trouble>();
+    const steps = lines.map((text, i): WrittenStep => {
+      const read = readStep(text, data.names);
+      if (read.ok) return read.value;
+      troubles.set(i, read.trouble);
+      return { do: 'unread', said: text.slice(0, 200) };
+    });
+    const loopAt = steps.findIndex((step) => {
+      const of = ofStep(step);
+      return of !== undefined && 'product' in of && looping.has(of.product);
+    });
+    const run = runPot(potOf({ vessel, hob, steps: [...steps] }, shelf), data.constants);
+    for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
+    if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
+    const inputMoney = run.inputs.map(({ supply, g }) => {
+      const price = supply === 'free' ? 0 : prices.get(supply);
+      return price === null || price === undefined ? null : price * g;
+    });
+    const money = rowCosts(run.rows, inputMoney, run.unread.map((u) => u.step));
+    const whole = !inputMoney.includes(null) && run.unread.length === 0 && !run.refused;
+    const book = whole ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply)) : null;
+    return { steps, run, money, inputMoney, book, troubles, refusedAt: loopAt >= 0 ? loopAt : run.refused?.step };
+  }, [lines, vessel, hob, data, shelf, prices, asPurchased, looping]);
+}

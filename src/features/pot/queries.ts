@@ -1,0 +1,120 @@
+import 'server-only';
+import { notFound } from 'next/navigation';
+import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
+import { loopSentence, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+import type { Stuff } from '@/core/larder';
+import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
+import type { DecimalMark } from '@/core/quantity';
+import { CONSTANTS } from '@/core/reference';
+import type { Names } from '@/core/said';
+import { costedKitchen } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+
+/** One pot in the list. Litres made, money in currency, hours on the hob. */
+export interface PotSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly note?: string | undefined;
+  readonly vessel: string;
+  readonly steps: number;
+  readonly ml: number;
+  readonly mostMl: number;
+  readonly hobHours: number;
+  readonly perL: number | null;
+  readonly gaps: readonly string[];
+  readonly from: readonly string[];
+}
+
+export async function pots(who: Worker): Promise<PotSummary[]> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  const names = new Map(costing.file.recipes.map((r) => [r.id, r.name]));
+  const vessels = new Map(costing.file.vessels.map((v) => [v.id, v.name]));
+  return costing.file.recipes.map((r) => {
+    const rows = costing.recipes.get(r.id)?.run.rows ?? [];
+    const { ml, perL } = costOfProduct(costing, r.id);
+    return {
+      id: r.id,
+      name: r.name,
+      note: r.note,
+      vessel: vessels.get(r.vessel) ?? '',
+      steps: r.steps.length,
+      ml,
+      mostMl: Math.max(0, ...rows.map((row) => row.ml)),
+      hobHours: rows[rows.length - 1]?.hobHours ?? 0,
+      perL,
+      gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
+      from: [...new Set(usesOf(r))].map((id) => names.get(id) ?? ''),
+    };
+  });
+}
+
+type OnShelf = { readonly stuff: Stuff; readonly densityGPerMl?: number | undefined; readonly eachG?: number | undefined };
+
+/** Everything a pot sheet needs to answer by itself while it is typed in. */
+export interface PotSheetData {
+  readonly recipe: WrittenRecipe;
+  readonly version: number;
+  readonly mayEdit: boolean;
+  readonly mark: DecimalMark;
+  readonly names: Names;
+  readonly stuffs: readonly (readonly [string, OnShelf])[];
+  readonly products: readonly { readonly id: string; readonly name: string; readonly product?: Product | undefined; readonly trouble?: string | undefined; readonly loops: boolean }[];
+  readonly vessels: readonly Vessel[];
+  readonly hobs: readonly Hob[];
+  readonly constants: ProcessConstants;
+  /** Currency per gram of every supply; null where it is not known. */
+  readonly prices: readonly (readonly [string, number | null])[];
+  /** As-purchased currency per gram, for what was paid for but cut off. */
+  readonly asPurchased: readonly (readonly [string, number])[];
+  readonly estimates: readonly string[];
+  readonly usedBy: readonly { readonly name: string; readonly href: string }[];
+}
+
+export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
+  const { costing, versions } = await costedKitchen(who.kitchenId);
+  const { file, shelf, supplies, graph } = costing;
+  const recipe = file.recipes.find((r) => r.id === id);
+  if (!recipe) notFound();
+  const named = (list: readonly { id: string; name: string }[]) => list.map((x) => ({ id: x.id, name: x.name }));
+  const loops = livesFrom(costing, id);
+  return {
+    recipe,
+    version: versions.recipes.get(id) ?? 1,
+    mayEdit: may(who.role, 'manager'),
+    mark: file.kitchen.decimalMark,
+    names: { ingredients: named(file.ingredients), recipes: named(file.recipes), vessels: named(file.vessels), hobs: named(file.hobs) },
+    stuffs: file.ingredients.flatMap((i) => {
+      const found = shelf.stuff(i.id);
+      return found ? [[i.id, found] as const] : [];
+    }),
+    products: file.recipes.map((r) => {
+      const loop = loops.get(r.id);
+      const found = shelf.product(r.id);
+      return { id: r.id, name: r.name, product: found.ok && !loop ? found.value.product : undefined, trouble: loop ?? (found.ok ? undefined : found.trouble.message), loops: loop !== undefined };
+    }),
+    vessels: file.vessels.flatMap((v) => shelf.vessel(v.id) ?? []),
+    hobs: file.hobs.flatMap((h) => shelf.hob(h.id) ?? []),
+    constants: CONSTANTS,
+    prices: graph.nodes.filter((n) => !n.key.startsWith('plate:')).map((n) => [n.key, graph.cost(n.key)] as const),
+    asPurchased: [...supplies.values()].flatMap((s) => (s.price ? [[`usable:${s.ingredient.id}`, s.price.perKg.toNumber() / 1000] as const] : [])),
+    estimates: [...supplies.values()].flatMap((s) => (s.yieldSource === 'estimate' && s.usable < 1 ? [`usable:${s.ingredient.id}`, `trim:${s.ingredient.id}`] : [])),
+    usedBy: [
+      ...file.recipes.filter((r) => usesOf(r).includes(id)).map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
+      ...file.plates.filter((p) => p.lines.some((l) => 'product' in l.of && l.of.product === id)).map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
+    ],
+  };
+}
+
+/** Recipes that live from this one, itself included, each with the sentence of the loop it would close. */
+function livesFrom({ file }: KitchenCosting, id: string): Map<string, string> {
+  const nameOf = new Map(file.recipes.map((r) => [r.id, r.name]));
+  const found = new Map<string, string[]>([[id, [id]]]);
+  const queue = [id];
+  for (let at = queue.shift(); at !== undefined; at = queue.shift())
+    for (const r of file.recipes)
+      if (!found.has(r.id) && usesOf(r).includes(at)) {
+        found.set(r.id, [r.id, ...(found.get(at) ?? [])]);
+        queue.push(r.id);
+      }
+  return new Map([...found].map(([daughter, path]) => [daughter, loopSentence([id, ...path].map((x) => nameOf.get(x) ?? ''))]));
+}

@@ -1,0 +1,51 @@
+import { useRef, useState } from 'react';
+import { readPrice } from '@/core/larder';
+import { readAmountOf, toGrams } from '@/core/quantity';
+import { keepPlateAs, type PlateAnswer } from '../actions';
+import type { PlateData } from '../queries';
+
+export interface LiveLine {
+  readonly trouble: string | undefined;
+  readonly g: number | undefined;
+  readonly cost: number | null;
+}
+
+/** A plate as it is typed: priced at every keystroke, kept when a field is left. */
+export function usePlate(data: PlateData) {
+  const [amounts, setAmounts] = useState(data.lines.map((l) => l.amount));
+  const [menuPrice, setMenuPrice] = useState(data.plate.menuPrice ?? '');
+  const [answer, setAnswer] = useState<PlateAnswer | null>(null);
+  const version = useRef(data.version);
+
+  const lines = data.lines.map((line, i): LiveLine => {
+    const read = readAmountOf(['mass', 'volume', 'count'], amounts[i] ?? '', data.mark);
+    const grams = read.ok ? toGrams(read.value, line.weighable) : read;
+    if (!grams.ok) return { trouble: grams.trouble.message, g: undefined, cost: null };
+    return { trouble: undefined, g: grams.value.grams, cost: line.perG === null ? null : line.perG * grams.value.grams };
+  });
+  const price = menuPrice.trim() === '' ? undefined : readPrice(menuPrice, data.mark);
+  const cost = lines.reduce<number | null>((sum, l) => (sum === null || l.cost === null ? null : sum + l.cost), 0);
+  const net = price?.ok ? price.value.toNumber() / (1 + data.plate.taxPct / 100) : null;
+  const pct = cost === null || net === null || net === 0 ? null : (cost / net) * 100;
+
+  const keep = async (nextAmounts: readonly string[], nextPrice: string): Promise<void> => {
+    const done = await keepPlateAs({ id: data.plate.id, seen: version.current, amounts: [...nextAmounts], menuPrice: nextPrice }).catch(() => ({ ok: false as const, message: 'The kitchen’s computer does not answer; what you typed stands here.', path: '', stale: false }));
+    if (done.ok) version.current = done.version;
+    setAnswer(done);
+  };
+  return {
+    amounts,
+    menuPrice,
+    lines,
+    cost,
+    net,
+    pct,
+    answer,
+    priceTrouble: price && !price.ok ? price.trouble.message : undefined,
+    typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
+    typePrice: setMenuPrice,
+    keepAmount: (i: number, text: string) => void keep(amounts.map((a, j) => (j === i ? text : a)), menuPrice),
+    keepPrice: (text: string) => void keep(amounts, text),
+    keepMine: () => void keep(amounts, menuPrice),
+  };
+}

@@ -1,0 +1,73 @@
+import 'server-only';
+import { notFound } from 'next/navigation';
+import { costOfPlate, gapsOf, supplyOf } from '@/core/costing';
+import { measuringDensity, type Of, type WrittenPlate } from '@/core/kitchen-file';
+import type { DecimalMark, Weighable } from '@/core/quantity';
+import { nameMatter } from '@/core/said';
+import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+
+export interface PlateSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly menuPrice: string | undefined;
+  readonly cost: number | null;
+  readonly foodCostPct: number | null;
+  readonly target: number | undefined;
+  readonly gaps: readonly string[];
+}
+
+export async function plates(who: Worker): Promise<PlateSummary[]> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  return costing.file.plates.map((p) => {
+    const { cost, foodCostPct } = costOfPlate(costing, p.id);
+    return { id: p.id, name: p.name, menuPrice: p.menuPrice, cost, foodCostPct, target: p.targetFoodCostPct, gaps: gapsOf(costing, `plate:${p.id}`).map((t) => t.message) };
+  });
+}
+
+/** One line of a plate, with all it takes to price another amount of it. */
+export interface PlateLineData {
+  readonly of: Of;
+  readonly key: string;
+  readonly name: string;
+  readonly href: string;
+  readonly amount: string;
+  /** Currency per gram; null while it is not known. */
+  readonly perG: number | null;
+  readonly weighable: Weighable;
+}
+
+export interface PlateData {
+  readonly plate: WrittenPlate;
+  readonly version: number;
+  readonly mark: DecimalMark;
+  readonly mayEdit: boolean;
+  readonly lines: readonly PlateLineData[];
+}
+
+export async function plate(who: Worker, id: string): Promise<PlateData> {
+  const kitchen = await costedKitchen(who.kitchenId);
+  const found = kitchen.costing.file.plates.find((p) => p.id === id);
+  if (!found) notFound();
+  return {
+    plate: found,
+    version: kitchen.versions.plates.get(id) ?? 1,
+    mark: kitchen.costing.file.kitchen.decimalMark,
+    mayEdit: may(who.role, 'manager'),
+    lines: found.lines.map((line) => lineData(kitchen, line)),
+  };
+}
+
+function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['lines'][number]): PlateLineData {
+  const { file, shelf, graph } = costing;
+  const name = nameMatter(of, { ingredients: file.ingredients, recipes: file.recipes, vessels: [], hobs: [] });
+  const key = supplyOf(of);
+  if ('product' in of) {
+    const made = shelf.product(of.product);
+    return { of, key, name, amount, href: `/pot/${of.product}`, perG: graph.cost(key), weighable: { name, densityGPerMl: made.ok ? made.value.product.g / made.value.product.ml : undefined } };
+  }
+  const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;
+  const written = file.ingredients.find((i) => i.id === id);
+  const stuff = shelf.stuff(id)?.stuff;
+  return { of, key, name, amount, href: `/buy#${id}`, perG: graph.cost(key), weighable: { name, densityGPerMl: written && stuff ? measuringDensity(written, stuff) : undefined, eachG: 'ingredient' in of ? written?.eachG : undefined } };
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname, useRouter } from 'next/navigation';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { PotMark } from './pot-mark';
+import { STATIONS } from './stations';
+
+interface Props {
+  readonly kitchen: string;
+  readonly person: string;
+  readonly role: string;
+  readonly signOut: () => Promise<void>;
+}
+
+/** The bar every screen hangs from: the stations in the order of the work, and who is at work. */
+export function IronBar({ kitchen, person, role, signOut }: Props) {
+  const path = usePathname();
+  const router = useRouter();
+  const open = STATIONS.filter((s) => s.open);
+  useHotkeys(
+    open.map((s) => s.key),
+    (event) => {
+      const station = open.find((s) => s.key === event.key.toLowerCase());
+      if (station) router.push(`/${station.id}`);
+    },
+    { useKey: true },
+  );
+  return (
+    <header className="iron-bar">
+      <Link href="/" className="iron-name" title={`Half Pot at ${kitchen}`}>
+        <PotMark /> Half Pot
+      </Link>
+      <nav aria-label="Stations, in the order of the work" style={{ display: 'contents' }}>
+        <ol className="stations">
+          {STATIONS.map((s) => (
+            <li key={s.id}>
+              {s.open ? (
+                <Link href={`/${s.id}`} className={`station${path.startsWith(`/${s.id}`) ? ' station-here' : ''}`} aria-current={path.startsWith(`/${s.id}`) ? 'page' : undefined} aria-keyshortcuts={s.key}>
+                  <span>
+                    {s.name}
+                    <kbd aria-hidden="true">{s.key.toUpperCase()}</kbd>
+                  </span>
+                </Link>
+              ) : (
+                <span className="station station-later">
+                  {s.name}
+                  <small>not open yet</small>
+                </span>
+              )}
+            </li>
+          ))}
+        </ol>
+      </nav>
+      <div className="at-work">
+        <span>
+          {person}, {role}
+        </span>
+        <form action={signOut}>
+          <button type="submit">Sign out</button>
+        </form>
+      </div>
+    </header>
+  );
+}

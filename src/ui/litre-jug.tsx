@@ -1,0 +1,70 @@
+'use client';
+
+import { useFigures } from './figures';
+
+/** One layer of a litre: where part of its money came from. */
+export interface Stratum {
+  readonly name: string;
+  /** Currency per litre. */
+  readonly money: number;
+  readonly estimate: boolean;
+}
+
+const COLOURS = ['#6e3516', '#3b6a37', '#c4703a', '#5a656d', '#a98a4c', '#8c1d3a'];
+const BASE = 252;
+const HEIGHT = 196;
+const GAP = 33;
+const MOST = 6;
+const LEAST_SHARE = 0.02;
+
+/** The largest strata, the rest as one. Sorted with the largest at the bottom of the jug. */
+export function strataOf(all: readonly Stratum[]): Stratum[] {
+  const total = all.reduce((sum, s) => sum + s.money, 0);
+  const byName = new Map<string, Stratum>();
+  for (const s of all) {
+    const before = byName.get(s.name);
+    byName.set(s.name, { name: s.name, money: s.money + (before?.money ?? 0), estimate: s.estimate || (before?.estimate ?? false) });
+  }
+  const sorted = [...byName.values()].filter((s) => s.money > 0).sort((a, b) => b.money - a.money);
+  const shown = sorted.filter((s, i) => i < MOST - 1 && s.money / total >= LEAST_SHARE);
+  const rest = sorted.slice(shown.length);
+  if (rest.length === 0) return shown;
+  const one = rest[0] as Stratum;
+  return [...shown, rest.length === 1 ? one : { name: 'all else', money: rest.reduce((sum, s) => sum + s.money, 0), estimate: rest.some((s) => s.estimate) }];
+}
+
+/** One litre of the finished thing as a measuring jug whose strata are where its money came from. */
+export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
+  const { bare } = useFigures();
+  const total = strata.reduce((sum, s) => sum + s.money, 0);
+  let below = 0;
+  const layers = strata.map((s, i) => {
+    const height = total > 0 ? (s.money / total) * HEIGHT : 0;
+    const bottom = BASE - below;
+    below += height;
+    return { ...s, colour: COLOURS[i % COLOURS.length], y: bottom - height, height, label: bottom - height / 2 };
+  });
+  for (let i = 1; i < layers.length; i += 1) (layers[i] as { label: number }).label = Math.min((layers[i] as { label: number }).label, (layers[i - 1] as { label: number }).label - GAP);
+  const highest = Math.min(20, ...layers.map((l) => l.label - 16));
+  return (
+    <svg className="jug" viewBox={`0 ${highest} 220 ${268 - highest}`} role="img" aria-label={`One litre: ${strata.map((s) => `${s.name} ${bare(s.money)}`).join(', ')}`}>
+      {layers.map((l) => (
+        <g key={l.name}>
+          <rect x="14" y={l.y} width="72" height={Math.max(0, l.height - 1)} fill={l.colour} />
+          <path d={`M86 ${l.y + l.height / 2} L98 ${l.label}`} stroke="var(--steel)" fill="none" />
+          <text className="stratum-figure" x="101" y={l.label + 1}>
+            {l.estimate ? '≈ ' : ''}
+            {bare(l.money)}
+          </text>
+          <text x="101" y={l.label + 15}>
+            {l.name.length > 18 ? `${l.name.slice(0, 17)}…` : l.name}
+          </text>
+        </g>
+      ))}
+      <path d={`M2 ${BASE - HEIGHT - 22} L10 ${BASE - HEIGHT - 8} L10 ${BASE} Q10 ${BASE + 6} 16 ${BASE + 6} L84 ${BASE + 6} Q90 ${BASE + 6} 90 ${BASE} L90 ${BASE - HEIGHT - 14}`} fill="none" stroke="var(--iron)" strokeWidth="5" strokeLinejoin="round" strokeLinecap="round" />
+      {[0.25, 0.5, 0.75, 1].map((share) => (
+        <line key={share} x1="14" x2={share === 1 || share === 0.5 ? 28 : 22} y1={BASE - HEIGHT * share} y2={BASE - HEIGHT * share} stroke="var(--enamel-bright)" strokeWidth="1.5" />
+      ))}
+    </svg>
+  );
+}

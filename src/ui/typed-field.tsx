@@ -1,0 +1,62 @@
+'use client';
+
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+
+interface Props {
+  readonly label: string;
+  readonly value: string;
+  readonly trouble?: string | undefined;
+  readonly disabled?: boolean;
+  readonly narrow?: boolean;
+  /** At every keystroke: the consequence is shown while it is typed. */
+  readonly onTyped: (text: string) => void;
+  /** On Enter or when leaving the field, if it says something else than before. */
+  readonly onDone: (text: string) => void;
+  readonly unit?: ReactNode;
+  readonly describedBy?: string;
+}
+
+/** A field that keeps what was typed: Enter or leaving it keeps the change, Escape takes it back. */
+export function TypedField({ label, value, trouble, disabled, narrow, onTyped, onDone, unit, describedBy }: Props) {
+  const [text, setText] = useState(value);
+  const settled = useRef(value);
+  const id = useId();
+  useEffect(() => {
+    // A new value from outside replaces the text, but never under the fingers of somebody typing.
+    if (settled.current !== value) {
+      settled.current = value;
+      setText(value);
+    }
+  }, [value]);
+  const done = (): void => {
+    if (text.trim() !== settled.current.trim()) onDone(text);
+  };
+  return (
+    <>
+      <input
+        id={id}
+        className={`typed${narrow ? ' typed-narrow' : ''}`}
+        aria-label={label}
+        aria-invalid={trouble ? true : undefined}
+        aria-describedby={trouble ? describedBy : undefined}
+        autoComplete="off"
+        inputMode="text"
+        disabled={disabled}
+        value={text}
+        onChange={(event) => {
+          setText(event.target.value);
+          onTyped(event.target.value);
+        }}
+        onBlur={done}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') done();
+          if (event.key === 'Escape') {
+            setText(settled.current);
+            onTyped(settled.current);
+          }
+        }}
+      />
+      {unit !== undefined && <span className="typed-unit">{unit}</span>}
+    </>
+  );
+}

@@ -1,0 +1,47 @@
+import { parseArgs } from 'node:util';
+import { build, mustBeFree } from '../app';
+import { endLeftover, takePlace } from '../processes';
+import { startInstance } from '../instance';
+import { placeOf } from '../place';
+import { say, Stop } from '../stop';
+
+const PORT = 4180;
+const ZONE = 'Europe/Dublin';
+
+/** Today where the demo kitchen stands. */
+export const demoToday = (now: Date): string => new Intl.DateTimeFormat('en-CA', { timeZone: ZONE }).format(now);
+
+export function portFrom(args: readonly string[]): number {
+  const { values } = parseArgs({ args: [...args], options: { port: { type: 'string', default: String(PORT) } } });
+  const port = Number(values.port);
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`“${values.port}” is not a port: a whole number from 1 to 65535.`);
+  return port;
+}
+
+/** `halfpot demo`, and `halfpot dev`, which serves the source as it is edited. */
+export async function demo(args: readonly string[], how: 'start' | 'dev' = 'start'): Promise<number> {
+  const port = portFrom(args);
+  const place = placeOf('demo');
+  takePlace(place, how === 'dev' ? 'dev' : 'demo');
+  await endLeftover(place, 'app', 'next');
+  await mustBeFree(port);
+  if (how === 'start') build();
+  let stopping = false;
+  const instance = await startInstance(place, { port, today: demoToday(new Date()), how });
+  process.stdout.write(`Half Pot is at ${instance.address}\n`);
+  say('Ctrl-C stops it.');
+  const stopped = new Promise<number>((done) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
+      process.on(signal, () => {
+        stopping = true;
+        done(0);
+      });
+    void instance.ended.then(() => {
+      if (!stopping) say('The application has ended by itself; its log is in .halfpot/demo/app.log.');
+      done(1);
+    });
+  });
+  const code = await stopped;
+  await instance.stop();
+  return code;
+}

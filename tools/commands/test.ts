@@ -1,0 +1,1 @@
+export const test = (_a?: string[]): number => 0;

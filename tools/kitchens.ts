@@ -1,0 +1,45 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { shiftTo, readKitchenText, type KitchenFile } from '@/core/kitchen-file';
+import { loadKitchen, type Secrets } from '@/db/load-kitchen';
+import { migrate } from '@/db/migrate';
+import { firstKitchen } from '@/db/read-kitchen';
+import { openPool } from '@/db/sql';
+import { hashSecret } from '@/server/passwords';
+import { ROOT } from './place';
+import { say, Stop } from './stop';
+
+export const DEMO_FILE = path.join(ROOT, 'demo/kestrel-weir.json');
+
+/** Reads a kitchen file or stops with every mistake in it. */
+export function mustRead(file: string): KitchenFile {
+  const read = readKitchenText(fs.readFileSync(file, 'utf8'));
+  if (read.ok) return read.file;
+  throw new Stop([`${path.basename(file)} has ${read.mistakes.length} mistakes:`, ...read.mistakes.map((m) => `  ${m.path}: ${m.message}`)].join('\n'));
+}
+
+async function secretsOf(file: KitchenFile): Promise<Secrets> {
+  const secrets = new Map<string, { password: string | null; pin: string | null }>();
+  for (const p of file.people)
+    secrets.set(p.id, {
+      password: p.firstPassword === undefined ? null : await hashSecret(p.firstPassword),
+      pin: p.firstPin === undefined ? null : await hashSecret(p.firstPin),
+    });
+  return secrets;
+}
+
+/** Migrates a database and loads the demo kitchen, its days shifted to `today`, unless it is there already. */
+export async function prepareDemo(url: string, today: string): Promise<void> {
+  const ran = await migrate(url);
+  if (ran.length > 0) say(`Database brought up to date (${ran.length} steps).`);
+  const pool = openPool(url);
+  try {
+    const there = await firstKitchen(pool);
+    if (there) return;
+    const file = mustRead(DEMO_FILE);
+    await loadKitchen(pool, shiftTo(file, today), await secretsOf(file));
+    say(`Loaded the demo kitchen, ${file.kitchen.name}.`);
+  } finally {
+    await pool.end();
+  }
+}

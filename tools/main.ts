@@ -1,0 +1,42 @@
+import { say, sentenceFor, Stop } from './stop';
+
+const HELP = `Half Pot: what a litre costs before, while and after it cooks.
+
+  ./halfpot demo [--port N]               set everything up and start the demo kitchen
+  ./halfpot dev [--port N]                the same, serving the source as it is edited
+  ./halfpot cost FILE [--json] [--ledger] cost a kitchen file, no application or database needed
+  ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
+  ./halfpot test [PART]                   set everything up and run all checks and tests
+  ./halfpot screenshots                   make the pictures in docs/screenshots anew
+  ./halfpot bench                         measure, as ratios in one run
+  ./halfpot schema                        write docs/kitchen-file.schema.json from the schema`;
+
+/** Each command is loaded only when it is asked for, so that `cost` starts without the rest. */
+const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | number>> = {
+  demo: async (args) => (await import('./commands/demo')).demo(args),
+  dev: async (args) => (await import('./commands/demo')).demo(args, 'dev'),
+  cost: async (args) => (await import('./commands/cost')).cost(args),
+  export: async (args) => (await import('./commands/export')).exportKitchen(args),
+  test: async (args) => (await import('./commands/test')).test(args),
+  screenshots: async () => (await import('./commands/screenshots')).screenshots(),
+  bench: async () => (await import('./commands/bench')).bench(),
+  schema: async (args) => (await import('./commands/schema')).schema(args),
+};
+
+async function main([name = 'help', ...args]: string[]): Promise<number> {
+  if (name === 'help' || name === '--help' || name === '-h') {
+    process.stdout.write(`${HELP}\n`);
+    return 0;
+  }
+  const command = COMMANDS[name];
+  if (!command) throw new Stop(`There is no command “${name}”.\n\n${HELP}`);
+  return command(args);
+}
+
+main(process.argv.slice(2)).then(
+  (code) => process.exit(code),
+  (error: unknown) => {
+    say(sentenceFor(error) ?? (error instanceof Error ? (error.stack ?? error.message) : String(error)));
+    process.exit(1);
+  },
+);

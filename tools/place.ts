@@ -1,0 +1,43 @@
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { Stop } from './stop';
+
+/** Root of the project. */
+export const ROOT = path.resolve(import.meta.dirname, '..');
+
+/** Everything one running instance keeps for itself: its database, its secrets, its pids. */
+export interface Place {
+  readonly name: 'demo' | 'test' | 'pictures';
+  readonly folder: string;
+  readonly data: string;
+  readonly socket: string;
+}
+
+const LEAST_FREE = 600 * 1024 * 1024;
+/** A socket's whole path must stay under about 107 characters. */
+const LONGEST_SOCKET = 100;
+
+export function placeOf(name: Place['name']): Place {
+  const folder = path.join(ROOT, '.halfpot', name);
+  fs.mkdirSync(folder, { recursive: true });
+  const { bavail, bsize } = fs.statfsSync(folder);
+  if (bavail * bsize < LEAST_FREE)
+    throw new Stop(`Only ${Math.round((bavail * bsize) / 1e6)} MB are free on the disk; Half Pot wants ${LEAST_FREE / 1024 / 1024} MB. Free some space and start again.`);
+  const near = path.join(folder, 'db.sock');
+  const far = path.join(os.tmpdir(), `halfpot-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}.sock`);
+  return { name, folder, data: path.join(folder, 'data'), socket: near.length <= LONGEST_SOCKET ? near : far };
+}
+
+/** A secret that is made once and then kept, readable by its owner alone. */
+export function keptSecret(place: Place, name: string, make: () => string): string {
+  const file = path.join(place.folder, name);
+  if (fs.existsSync(file)) {
+    const kept = fs.readFileSync(file, 'utf8').trim();
+    if (kept !== '') return kept;
+  }
+  const value = make();
+  fs.writeFileSync(file, value, { mode: 0o600 });
+  return value;
+}
