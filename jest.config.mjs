@@ -1,15 +1,42 @@
 /** Core, database and command line in Node; no screens here: those are driven for real in tests/e2e. */
-const swc = ['@swc/jest', { jsc: { parser: { syntax: 'typescript', tsx: true }, target: 'es2022', transform: { react: { runtime: 'automatic' } } }, module: { type: 'commonjs' } }];
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      target: 'es2022',
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'commonjs' },
+  },
+];
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[cm]?[jt]sx?$': swc },
   transformIgnorePatterns: ['/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema)/)'],
-  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1', '^server-only$': '<rootDir>/tests/helpers/nothing.cjs' },
+  moduleNameMapper: {
+    '^@/(.*)$': '<rootDir>/src/$1',
+    '^server-only$': '<rootDir>/tests/helpers/nothing.cjs',
+  },
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.halfpot/'],
 };
-export default {
+const config = {
   projects: [
-    { ...common, displayName: 'core', testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/src/cli/**/*.test.ts', '<rootDir>/tools/**/*.test.ts'] },
-    { ...common, displayName: 'database', testMatch: ['<rootDir>/src/db/**/*.test.ts', '<rootDir>/src/features/**/*.test.ts'] },
+    {
+      ...common,
+      displayName: 'core',
+      testMatch: [
+        '<rootDir>/src/core/**/*.test.ts',
+        '<rootDir>/src/cli/**/*.test.ts',
+        '<rootDir>/tools/**/*.test.ts',
+      ],
+    },
+    {
+      ...common,
+      displayName: 'database',
+      testMatch: ['<rootDir>/src/db/**/*.test.ts', '<rootDir>/src/features/**/*.test.ts'],
+    },
   ],
 };
+
+export default config;

@@ -15,9 +15,11 @@ function sourceFingerprint(): string {
   const visit = (file: string): void => {
     const stat = fs.statSync(file);
     if (stat.isDirectory()) for (const name of fs.readdirSync(file).sort()) visit(path.join(file, name));
-    else if (!/\.test\.tsx?$/.test(file)) hash.update(path.relative(ROOT, file)).update(fs.readFileSync(file));
+    else if (!/\.test\.tsx?$/.test(file))
+      hash.update(path.relative(ROOT, file)).update(fs.readFileSync(file));
   };
-  for (const part of ['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json']) if (fs.existsSync(path.join(ROOT, part))) visit(path.join(ROOT, part));
+  for (const part of ['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])
+    if (fs.existsSync(path.join(ROOT, part))) visit(path.join(ROOT, part));
   return hash.digest('hex');
 }
 
@@ -27,8 +29,14 @@ export function build(): void {
   if (fs.existsSync(STAMP) && fs.readFileSync(STAMP, 'utf8') === want) return;
   say('Building the application (under a minute, once) …');
   fs.rmSync(STAMP, { force: true });
-  const done = spawnSync(process.execPath, [NEXT, 'build'], { cwd: ROOT, encoding: 'utf8', env: { ...process.env, NODE_ENV: 'production' }, maxBuffer: 1 << 26 });
-  if (done.status !== 0) throw new Stop(`The application could not be built:\n${done.stdout}\n${done.stderr}`);
+  const done = spawnSync(process.execPath, [NEXT, 'build'], {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env: { ...process.env, NODE_ENV: 'production' },
+    maxBuffer: 1 << 26,
+  });
+  if (done.status !== 0)
+    throw new Stop(`The application could not be built:\n${done.stdout}\n${done.stderr}`);
   fs.writeFileSync(STAMP, want);
 }
 
@@ -40,19 +48,33 @@ export interface Serving {
 }
 
 export async function mustBeFree(port: number): Promise<void> {
-  if (!(await isFree(port))) throw new Stop(`Port ${port} is taken by another program. Stop that program, or choose another port: ./halfpot demo --port ${port + 1}`);
+  if (!(await isFree(port)))
+    throw new Stop(
+      `Port ${port} is taken by another program. Stop that program, or choose another port: ./halfpot demo --port ${port + 1}`,
+    );
 }
 
 /** Serves the built application on a loopback port and waits until it answers. */
-export async function serve(place: Place, port: number, env: Readonly<Record<string, string>>, how: 'start' | 'dev' = 'start'): Promise<Serving> {
+export async function serve(
+  place: Place,
+  port: number,
+  env: Readonly<Record<string, string>>,
+  how: 'start' | 'dev' = 'start',
+): Promise<Serving> {
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);
-  const child = start(place, 'app', process.execPath, [NEXT, how, '-p', String(port), '-H', '127.0.0.1'], { ...process.env, ...env, NODE_ENV: how === 'dev' ? 'development' : 'production' });
+  const child = start(place, 'app', process.execPath, [NEXT, how, '-p', String(port), '-H', '127.0.0.1'], {
+    ...process.env,
+    ...env,
+    NODE_ENV: how === 'dev' ? 'development' : 'production',
+  });
   const ended = new Promise<number | null>((done) => child.once('exit', done));
   const address = `http://127.0.0.1:${port}`;
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (child.exitCode !== null) break;
-    const answer = await fetch(`${address}/health`, { signal: AbortSignal.timeout(5000) }).catch(() => undefined);
+    const answer = await fetch(`${address}/health`, { signal: AbortSignal.timeout(5000) }).catch(
+      () => undefined,
+    );
     if (answer?.ok)
       return {
         address,
@@ -65,6 +87,11 @@ export async function serve(place: Place, port: number, env: Readonly<Record<str
     await sleep(100);
   }
   if (child.pid !== undefined) await end(child.pid);
-  const log = fs.readFileSync(path.join(place.folder, 'app.log'), 'utf8').trim().split('\n').slice(-5).join('\n');
+  const log = fs
+    .readFileSync(path.join(place.folder, 'app.log'), 'utf8')
+    .trim()
+    .split('\n')
+    .slice(-5)
+    .join('\n');
   throw new Stop(`The application did not come up. It said:\n${log}`);
 }

@@ -15,7 +15,12 @@ export const DEMO_FILE = path.join(ROOT, 'demo/kestrel-weir.json');
 export function mustRead(file: string): KitchenFile {
   const read = readKitchenText(fs.readFileSync(file, 'utf8'));
   if (read.ok) return read.file;
-  throw new Stop([`${path.basename(file)} has ${read.mistakes.length} mistakes:`, ...read.mistakes.map((m) => `  ${m.path}: ${m.message}`)].join('\n'));
+  throw new Stop(
+    [
+      `${path.basename(file)} has ${read.mistakes.length} mistakes:`,
+      ...read.mistakes.map((m) => `  ${m.path}: ${m.message}`),
+    ].join('\n'),
+  );
 }
 
 async function secretsOf(file: KitchenFile): Promise<Secrets> {

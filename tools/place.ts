@@ -24,10 +24,20 @@ export function placeOf(name: Place['name']): Place {
   fs.mkdirSync(folder, { recursive: true });
   const { bavail, bsize } = fs.statfsSync(folder);
   if (bavail * bsize < LEAST_FREE)
-    throw new Stop(`Only ${Math.round((bavail * bsize) / 1e6)} MB are free on the disk; Half Pot wants ${LEAST_FREE / 1024 / 1024} MB. Free some space and start again.`);
+    throw new Stop(
+      `Only ${Math.round((bavail * bsize) / 1e6)} MB are free on the disk; Half Pot wants ${LEAST_FREE / 1024 / 1024} MB. Free some space and start again.`,
+    );
   const near = path.join(folder, 'db.sock');
-  const far = path.join(os.tmpdir(), `halfpot-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}.sock`);
-  return { name, folder, data: path.join(folder, 'data'), socket: near.length <= LONGEST_SOCKET ? near : far };
+  const far = path.join(
+    os.tmpdir(),
+    `halfpot-${createHash('sha256').update(folder).digest('hex').slice(0, 12)}.sock`,
+  );
+  return {
+    name,
+    folder,
+    data: path.join(folder, 'data'),
+    socket: near.length <= LONGEST_SOCKET ? near : far,
+  };
 }
 
 /** A secret that is made once and then kept, readable by its owner alone. */

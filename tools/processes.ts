@@ -37,7 +37,13 @@ export async function end(pid: number, patience = 15_000): Promise<void> {
 }
 
 /** Starts a process in a group of its own, so that Ctrl-C reaches us first and we stop it in order. */
-export function start(place: Place, name: string, command: string, args: readonly string[], env: NodeJS.ProcessEnv): ChildProcess {
+export function start(
+  place: Place,
+  name: string,
+  command: string,
+  args: readonly string[],
+  env: NodeJS.ProcessEnv,
+): ChildProcess {
   const log = fs.openSync(path.join(place.folder, `${name}.log`), 'w');
   const child = spawn(command, args, { cwd: ROOT, env, detached: true, stdio: ['ignore', log, log] });
   fs.closeSync(log);
@@ -60,7 +66,9 @@ export function takePlace(place: Place, what: string): void {
   if (fs.existsSync(file)) {
     const pid = Number(fs.readFileSync(file, 'utf8').split(' ')[0]);
     if (pid !== process.pid && isAlive(pid) && commandOf(pid).includes('tools/main.ts'))
-      throw new Stop(`Half Pot (${what}) is already running here as process ${pid}. Stop it with Ctrl-C where it runs, then start again.`);
+      throw new Stop(
+        `Half Pot (${what}) is already running here as process ${pid}. Stop it with Ctrl-C where it runs, then start again.`,
+      );
   }
   fs.writeFileSync(file, `${process.pid} ${what}`);
   process.once('exit', () => fs.rmSync(file, { force: true }));
@@ -80,6 +88,8 @@ export const freePort = (): Promise<number> =>
     probe.once('error', fail);
     probe.listen({ port: 0, host: '127.0.0.1' }, () => {
       const address = probe.address();
-      probe.close(() => (address && typeof address === 'object' ? answer(address.port) : fail(new Error('no port'))));
+      probe.close(() =>
+        address && typeof address === 'object' ? answer(address.port) : fail(new Error('no port')),
+      );
     });
   });

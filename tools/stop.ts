@@ -5,13 +5,20 @@ export class Stop extends Error {}
 export function sentenceFor(error: unknown): string | undefined {
   if (error instanceof Stop) return error.message;
   const { code, errno, message } = (error ?? {}) as { code?: string; errno?: number; message?: string };
-  if (code === 'ENOSPC' || /No space left/.test(message ?? '')) return 'The disk is full. Free some space and start again: nothing half done stays behind.';
-  if (code === 'EACCES' || code === 'EPERM') return `This user may not do that here (${message ?? code}). Check who owns the folder, or start as its owner.`;
-  if (code === 'ECONNREFUSED') return 'The database does not answer at its address. Is it running, and is the port right?';
-  if (errno === 1045) return 'The database refuses the user or the password of its address. Check DATABASE_URL.';
-  if (errno === 1049) return 'The database named in DATABASE_URL does not exist. Create it, or name one that does.';
-  if (errno === 1044 || errno === 1142) return 'The database user lacks rights on its database: it needs all of them there (GRANT ALL).';
-  if (code === 'ENOTFOUND' || code === 'ETIMEDOUT' || code === 'EAI_AGAIN') return `The database cannot be reached (${message ?? code}). Check the host in DATABASE_URL.`;
+  if (code === 'ENOSPC' || /No space left/.test(message ?? ''))
+    return 'The disk is full. Free some space and start again: nothing half done stays behind.';
+  if (code === 'EACCES' || code === 'EPERM')
+    return `This user may not do that here (${message ?? code}). Check who owns the folder, or start as its owner.`;
+  if (code === 'ECONNREFUSED')
+    return 'The database does not answer at its address. Is it running, and is the port right?';
+  if (errno === 1045)
+    return 'The database refuses the user or the password of its address. Check DATABASE_URL.';
+  if (errno === 1049)
+    return 'The database named in DATABASE_URL does not exist. Create it, or name one that does.';
+  if (errno === 1044 || errno === 1142)
+    return 'The database user lacks rights on its database: it needs all of them there (GRANT ALL).';
+  if (code === 'ENOTFOUND' || code === 'ETIMEDOUT' || code === 'EAI_AGAIN')
+    return `The database cannot be reached (${message ?? code}). Check the host in DATABASE_URL.`;
   return undefined;
 }
 

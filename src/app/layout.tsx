@@ -5,7 +5,10 @@ import '@fontsource-variable/sofia-sans-condensed';
 import '@fontsource-variable/literata';
 import '@/styles/main.scss';
 
-export const metadata: Metadata = { title: { default: 'Half Pot', template: '%s · Half Pot' }, description: 'What a litre costs before, while and after it cooks.' };
+export const metadata: Metadata = {
+  title: { default: 'Half Pot', template: '%s · Half Pot' },
+  description: 'What a litre costs before, while and after it cooks.',
+};
 export const dynamic = 'force-dynamic';
 
 export default function RootLayout({ children }: { children: ReactNode }) {

@@ -5,7 +5,8 @@ export default function NotFound() {
     <main className="door">
       <h1>There is nothing here</h1>
       <p>
-        The thing this address stood for does not exist in this kitchen. <Link href="/">Back to the price book</Link>
+        The thing this address stood for does not exist in this kitchen.{' '}
+        <Link href="/">Back to the price book</Link>
       </p>
     </main>
   );

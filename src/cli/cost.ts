@@ -1,4 +1,14 @@
-import { costKitchen, costOfPlate, costOfProduct, gapsOf, inputCosts, rowCosts, wentInCents, whereTheMoneyWent, type KitchenCosting } from '../core/costing';
+import {
+  costKitchen,
+  costOfPlate,
+  costOfProduct,
+  gapsOf,
+  inputCosts,
+  rowCosts,
+  wentInCents,
+  whereTheMoneyWent,
+  type KitchenCosting,
+} from '../core/costing';
 import { readKitchenText } from '../core/kitchen-file';
 import { LOSSES } from '../core/pot';
 import type { Money } from '../core/quantity';
@@ -12,7 +22,13 @@ export interface CostReport {
   readonly day: string;
   readonly currency: string;
   readonly products: readonly ProductReport[];
-  readonly plates: readonly { id: string; name: string; cost: number | null; foodCostPct: number | null; incomplete: readonly Trouble[] }[];
+  readonly plates: readonly {
+    id: string;
+    name: string;
+    cost: number | null;
+    foodCostPct: number | null;
+    incomplete: readonly Trouble[];
+  }[];
 }
 
 interface ProductReport {
@@ -31,7 +47,12 @@ interface ProductReport {
 }
 
 /** Costs the text of a kitchen file. Mistakes come back all at once and nothing is costed then. */
-export function costText(text: string, withLedger: boolean): { readonly mistakes: readonly Trouble[] } | { readonly report: CostReport; readonly costing: KitchenCosting } {
+export function costText(
+  text: string,
+  withLedger: boolean,
+):
+  | { readonly mistakes: readonly Trouble[] }
+  | { readonly report: CostReport; readonly costing: KitchenCosting } {
   const read = readKitchenText(text);
   if (!read.ok) return { mistakes: read.mistakes };
   const costing = costKitchen(read.file, read.file.referenceDay, CONSTANTS);
@@ -53,7 +74,8 @@ function productReport(costing: KitchenCosting, id: string, withLedger: boolean)
   const cost = costOfProduct(costing, id);
   const recipe = costing.recipes.get(id);
   const lostKg: Record<string, number> = {};
-  for (const row of recipe?.run.rows ?? []) for (const loss of LOSSES) if (row.lost[loss]) lostKg[loss] = (lostKg[loss] ?? 0) + row.lost[loss] / 1000;
+  for (const row of recipe?.run.rows ?? [])
+    for (const loss of LOSSES) if (row.lost[loss]) lostKg[loss] = (lostKg[loss] ?? 0) + row.lost[loss] / 1000;
   return {
     id,
     name: recipe?.recipe.name ?? '',
@@ -73,12 +95,22 @@ function moneyWent(costing: KitchenCosting, id: string): Record<string, string> 
   const went = whereTheMoneyWent(costing, id);
   if (!went) return null;
   const { trimmed, lost, left } = wentInCents(went);
-  return Object.fromEntries([['cut off before the pot', trimmed], ...Object.entries(lost), ['still in the product', left]].map(([name, cents]) => [name, (cents as Money).toFixed(2)]));
+  return Object.fromEntries(
+    [['cut off before the pot', trimmed], ...Object.entries(lost), ['still in the product', left]].map(
+      ([name, cents]) => [name, (cents as Money).toFixed(2)],
+    ),
+  );
 }
 
 function ledger(costing: KitchenCosting, id: string): object[] {
-  const { run, recipe } = costing.recipes.get(id) as NonNullable<ReturnType<KitchenCosting['recipes']['get']>>;
-  const money = rowCosts(run.rows, inputCosts(costing, id), run.unread.map((u) => u.step));
+  const { run, recipe } = costing.recipes.get(id) as NonNullable<
+    ReturnType<KitchenCosting['recipes']['get']>
+  >;
+  const money = rowCosts(
+    run.rows,
+    inputCosts(costing, id),
+    run.unread.map((u) => u.step),
+  );
   return run.rows.map((row, i) => ({
     step: row.step + 1,
     said: writeStep(recipe.steps[row.step] as (typeof recipe.steps)[number], { ...costing.file }),

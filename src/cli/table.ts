@@ -1,17 +1,25 @@
 import type { CostReport } from './cost';
 
-const pad = (text: string, width: number): string => (text.length > width ? `${text.slice(0, width - 1)}…` : text.padEnd(width));
-const num = (value: number | null | undefined, digits: number, width: number): string => (value === null || value === undefined ? '–' : value.toFixed(digits)).padStart(width);
+const pad = (text: string, width: number): string =>
+  text.length > width ? `${text.slice(0, width - 1)}…` : text.padEnd(width);
+const num = (value: number | null | undefined, digits: number, width: number): string =>
+  (value === null || value === undefined ? '–' : value.toFixed(digits)).padStart(width);
 
 /** The report as plain text for a terminal. */
 export function costTable(report: CostReport): string {
-  const lines = [`${report.kitchen}, costed for ${report.day} in ${report.currency}, ingredients only`, '', `${pad('Product', 30)}${'litres'.padStart(9)}${'a litre'.padStart(10)}${'a portion'.padStart(11)}   lost`];
+  const lines = [
+    `${report.kitchen}, costed for ${report.day} in ${report.currency}, ingredients only`,
+    '',
+    `${pad('Product', 30)}${'litres'.padStart(9)}${'a litre'.padStart(10)}${'a portion'.padStart(11)}   lost`,
+  ];
   for (const p of report.products) {
     const lost = Object.entries(p.lostKg)
       .filter(([, kg]) => kg >= 0.005)
       .map(([cause, kg]) => `${cause} ${kg.toFixed(2)} kg`)
       .join(', ');
-    lines.push(`${pad(p.name, 30)}${num(p.litres, 2, 9)}${p.incomplete.length > 0 ? 'incomplete'.padStart(10) : num(p.costPerLitre, 2, 10)}${num(p.costPerPortion, 3, 11)}   ${lost}`);
+    lines.push(
+      `${pad(p.name, 30)}${num(p.litres, 2, 9)}${p.incomplete.length > 0 ? 'incomplete'.padStart(10) : num(p.costPerLitre, 2, 10)}${num(p.costPerPortion, 3, 11)}   ${lost}`,
+    );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
     for (const row of (p.ledger ?? []) as LedgerLine[])
       lines.push(
@@ -20,7 +28,9 @@ export function costTable(report: CostReport): string {
   }
   lines.push('', `${pad('Plate', 49)}${'cost'.padStart(11)}${'food cost'.padStart(12)}`);
   for (const p of report.plates) {
-    lines.push(`${pad(p.name, 49)}${p.incomplete.length > 0 ? 'incomplete'.padStart(11) : num(p.cost, 3, 11)}${p.foodCostPct === null ? '–'.padStart(12) : `${p.foodCostPct.toFixed(1)} %`.padStart(12)}`);
+    lines.push(
+      `${pad(p.name, 49)}${p.incomplete.length > 0 ? 'incomplete'.padStart(11) : num(p.cost, 3, 11)}${p.foodCostPct === null ? '–'.padStart(12) : `${p.foodCostPct.toFixed(1)} %`.padStart(12)}`,
+    );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
   }
   return `${lines.join('\n')}\n`;

@@ -14,15 +14,19 @@ export interface Change {
 
 /** Writes who changed what, and moves the kitchen's revision, in the transaction of the change itself. */
 export async function recordChange(sql: Sql, c: Change): Promise<void> {
-  await run(sql, 'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value) VALUES (?,?,?,?,?,?,?,?)', [
-    c.kitchenId,
-    newId(),
-    c.at,
-    c.personId,
-    c.what,
-    c.subjectId,
-    JSON.stringify(c.before),
-    JSON.stringify(c.after),
-  ]);
+  await run(
+    sql,
+    'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value) VALUES (?,?,?,?,?,?,?,?)',
+    [
+      c.kitchenId,
+      newId(),
+      c.at,
+      c.personId,
+      c.what,
+      c.subjectId,
+      JSON.stringify(c.before),
+      JSON.stringify(c.after),
+    ],
+  );
   await run(sql, 'UPDATE kitchen SET revision = revision + 1 WHERE id = ?', [c.kitchenId]);
 }

@@ -14,13 +14,37 @@ export type Aggregate = 'ingredient' | 'supplier_article' | 'recipe' | 'plate';
  * The row stays locked until the transaction ends.
  * @returns false when somebody else was first, or the aggregate is gone
  */
-export async function takeVersion(sql: Sql, table: Aggregate, kitchenId: string, id: string, seen: number): Promise<boolean> {
-  return (await run(sql, `UPDATE ${table} SET version = version + 1 WHERE kitchen_id = ? AND id = ? AND version = ? AND archived_at IS NULL`, [kitchenId, id, seen])) === 1;
+export async function takeVersion(
+  sql: Sql,
+  table: Aggregate,
+  kitchenId: string,
+  id: string,
+  seen: number,
+): Promise<boolean> {
+  return (
+    (await run(
+      sql,
+      `UPDATE ${table} SET version = version + 1 WHERE kitchen_id = ? AND id = ? AND version = ? AND archived_at IS NULL`,
+      [kitchenId, id, seen],
+    )) === 1
+  );
 }
 
 /** Adds a dated quote; earlier ones stay. */
-export async function addQuote(sql: Sql, kitchenId: string, articleId: string, on: string, recordedAt: Date, typed: string, price: string): Promise<void> {
-  await run(sql, 'INSERT INTO price_quote (kitchen_id, id, article_id, effective_on, recorded_at, price_typed, price) VALUES (?,?,?,?,?,?,?)', [kitchenId, newId(), articleId, on, recordedAt, typed, price]);
+export async function addQuote(
+  sql: Sql,
+  kitchenId: string,
+  articleId: string,
+  on: string,
+  recordedAt: Date,
+  typed: string,
+  price: string,
+): Promise<void> {
+  await run(
+    sql,
+    'INSERT INTO price_quote (kitchen_id, id, article_id, effective_on, recorded_at, price_typed, price) VALUES (?,?,?,?,?,?,?)',
+    [kitchenId, newId(), articleId, on, recordedAt, typed, price],
+  );
 }
 
 /** Adds a dated yield; earlier ones stay. */
@@ -28,7 +52,14 @@ export async function addYield(
   sql: Sql,
   kitchenId: string,
   ingredientId: string,
-  y: { on: string; recordedAt: Date; usablePct: number; stockTrimPct: number; source: 'estimate' | 'measured'; basis: string },
+  y: {
+    on: string;
+    recordedAt: Date;
+    usablePct: number;
+    stockTrimPct: number;
+    source: 'estimate' | 'measured';
+    basis: string;
+  },
 ): Promise<void> {
   await run(
     sql,
@@ -38,26 +69,48 @@ export async function addYield(
 }
 
 /** Writes a recipe whose version has been taken: its head, its steps and the version whole. */
-export async function writeRecipe(sql: Sql, kitchenId: string, recipe: WrittenRecipe, version: number, on: string, recordedAt: Date, mark: DecimalMark): Promise<void> {
-  await run(sql, 'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ? WHERE kitchen_id = ? AND id = ?', [recipe.name, recipe.vessel, recipe.hob, recipe.note ?? null, kitchenId, recipe.id]);
+export async function writeRecipe(
+  sql: Sql,
+  kitchenId: string,
+  recipe: WrittenRecipe,
+  version: number,
+  on: string,
+  recordedAt: Date,
+  mark: DecimalMark,
+): Promise<void> {
+  await run(
+    sql,
+    'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ? WHERE kitchen_id = ? AND id = ?',
+    [recipe.name, recipe.vessel, recipe.hob, recipe.note ?? null, kitchenId, recipe.id],
+  );
   await replaceSteps(sql, kitchenId, recipe.id, recipe.steps, mark);
-  await run(sql, 'INSERT INTO recipe_version (kitchen_id, recipe_id, version, effective_on, recorded_at, body) VALUES (?,?,?,?,?,?)', [kitchenId, recipe.id, version, on, recordedAt, JSON.stringify(recipe)]);
+  await run(
+    sql,
+    'INSERT INTO recipe_version (kitchen_id, recipe_id, version, effective_on, recorded_at, body) VALUES (?,?,?,?,?,?)',
+    [kitchenId, recipe.id, version, on, recordedAt, JSON.stringify(recipe)],
+  );
 }
 
-export async function writePlate(sql: Sql, kitchenId: string, plate: WrittenPlate, mark: DecimalMark): Promise<void> {
-  await run(sql, 'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ? WHERE kitchen_id = ? AND id = ?', [
-    plate.name,
-    plate.menuPrice ?? null,
-    plate.taxPct,
-    plate.targetFoodCostPct ?? null,
-    kitchenId,
-    plate.id,
-  ]);
+export async function writePlate(
+  sql: Sql,
+  kitchenId: string,
+  plate: WrittenPlate,
+  mark: DecimalMark,
+): Promise<void> {
+  await run(
+    sql,
+    'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ? WHERE kitchen_id = ? AND id = ?',
+    [plate.name, plate.menuPrice ?? null, plate.taxPct, plate.targetFoodCostPct ?? null, kitchenId, plate.id],
+  );
   await replacePlateLines(sql, kitchenId, plate.id, plate.lines, mark);
 }
 
 /** The newest change of a thing and who made it: what a refused stale write tells. */
-export async function lastChangeOf(sql: Sql, kitchenId: string, subjectId: string): Promise<{ at: Date; who: string } | undefined> {
+export async function lastChangeOf(
+  sql: Sql,
+  kitchenId: string,
+  subjectId: string,
+): Promise<{ at: Date; who: string } | undefined> {
   return maybeOne(
     sql,
     z.object({ at: z.date(), who: z.string() }),

@@ -14,11 +14,20 @@ const LOCK_SECONDS = 60;
  *
  * @returns names of the migrations that ran
  */
-export async function migrate(url: string, folder = path.join(process.cwd(), 'src/db/migrations')): Promise<string[]> {
+export async function migrate(
+  url: string,
+  folder = path.join(process.cwd(), 'src/db/migrations'),
+): Promise<string[]> {
   const connection = await createConnection({ uri: url, multipleStatements: true, timezone: 'Z' });
   try {
-    const [rows] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS got', ['halfpot-migrate', LOCK_SECONDS]);
-    if (rows[0]?.got !== 1) throw new MigrationLockError(`Another program has been migrating this database for more than ${LOCK_SECONDS} seconds.`);
+    const [rows] = await connection.query<RowDataPacket[]>('SELECT GET_LOCK(?, ?) AS got', [
+      'halfpot-migrate',
+      LOCK_SECONDS,
+    ]);
+    if (rows[0]?.got !== 1)
+      throw new MigrationLockError(
+        `Another program has been migrating this database for more than ${LOCK_SECONDS} seconds.`,
+      );
     const [names] = await connection.query<RowDataPacket[]>('SELECT DATABASE() AS name');
     const postgrator = new Postgrator({
       migrationPattern: path.join(folder, '*.sql'),

@@ -9,11 +9,30 @@ export type Person = z.infer<typeof Person>;
 
 /** Everybody who can sign in, by role and name. */
 export const peopleOf = (sql: Sql, kitchenId: string): Promise<Person[]> =>
-  many(sql, Person, "SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY FIELD(role, 'manager', 'cook', 'reader'), name", [kitchenId]);
+  many(
+    sql,
+    Person,
+    "SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY FIELD(role, 'manager', 'cook', 'reader'), name",
+    [kitchenId],
+  );
 
 export const personOf = (sql: Sql, kitchenId: string, id: string): Promise<Person | undefined> =>
-  maybeOne(sql, Person, 'SELECT id, name, role FROM person WHERE kitchen_id = ? AND id = ? AND archived_at IS NULL', [kitchenId, id]);
+  maybeOne(
+    sql,
+    Person,
+    'SELECT id, name, role FROM person WHERE kitchen_id = ? AND id = ? AND archived_at IS NULL',
+    [kitchenId, id],
+  );
 
 /** The hashes somebody signs in against; null where they have no password or no PIN. */
-export const secretsOf = (sql: Sql, kitchenId: string, id: string): Promise<{ password: string | null; pin: string | null } | undefined> =>
-  maybeOne(sql, z.object({ password: z.string().nullable(), pin: z.string().nullable() }), 'SELECT password_hash AS password, pin_hash AS pin FROM person WHERE kitchen_id = ? AND id = ? AND archived_at IS NULL', [kitchenId, id]);
+export const secretsOf = (
+  sql: Sql,
+  kitchenId: string,
+  id: string,
+): Promise<{ password: string | null; pin: string | null } | undefined> =>
+  maybeOne(
+    sql,
+    z.object({ password: z.string().nullable(), pin: z.string().nullable() }),
+    'SELECT password_hash AS password, pin_hash AS pin FROM person WHERE kitchen_id = ? AND id = ? AND archived_at IS NULL',
+    [kitchenId, id],
+  );

@@ -4,22 +4,56 @@ import { insertAll, run, type Sql } from './sql';
 import { normalised, pointers, typedAmount } from './typed';
 
 /** Writes a recipe's steps in their order. */
-export async function insertSteps(sql: Sql, kitchenId: string, recipeId: string, steps: readonly WrittenStep[], mark: DecimalMark): Promise<void> {
+export async function insertSteps(
+  sql: Sql,
+  kitchenId: string,
+  recipeId: string,
+  steps: readonly WrittenStep[],
+  mark: DecimalMark,
+): Promise<void> {
   await insertAll(
     sql,
     'recipe_step',
-    ['kitchen_id', 'recipe_id', 'position', 'verb', 'body', 'ingredient_id', 'product_id', 'amount_typed', 'amount', 'amount_kind'],
+    [
+      'kitchen_id',
+      'recipe_id',
+      'position',
+      'verb',
+      'body',
+      'ingredient_id',
+      'product_id',
+      'amount_typed',
+      'amount',
+      'amount_kind',
+    ],
     steps.map((step, i) => {
       const typed = typedAmount(step);
       const { amount, kind } = normalised(typed, mark);
       const to = pointers(ofStep(step));
-      return [kitchenId, recipeId, i, step.do, JSON.stringify(step), to.ingredient, to.product, typed, amount, kind];
+      return [
+        kitchenId,
+        recipeId,
+        i,
+        step.do,
+        JSON.stringify(step),
+        to.ingredient,
+        to.product,
+        typed,
+        amount,
+        kind,
+      ];
     }),
   );
 }
 
 /** Puts other steps in the place of a recipe's steps. */
-export async function replaceSteps(sql: Sql, kitchenId: string, recipeId: string, steps: readonly WrittenStep[], mark: DecimalMark): Promise<void> {
+export async function replaceSteps(
+  sql: Sql,
+  kitchenId: string,
+  recipeId: string,
+  steps: readonly WrittenStep[],
+  mark: DecimalMark,
+): Promise<void> {
   await run(sql, 'DELETE FROM recipe_step WHERE kitchen_id = ? AND recipe_id = ?', [kitchenId, recipeId]);
   await insertSteps(sql, kitchenId, recipeId, steps, mark);
 }

@@ -22,12 +22,22 @@ export function openPool(url: string): Pool {
   });
 }
 
-export async function many<T>(sql: Sql, row: ZodType<T>, statement: string, values: Value[] = []): Promise<T[]> {
+export async function many<T>(
+  sql: Sql,
+  row: ZodType<T>,
+  statement: string,
+  values: Value[] = [],
+): Promise<T[]> {
   const [rows] = await sql.execute(statement, values);
   return (rows as unknown[]).map((r) => row.parse(r));
 }
 
-export async function maybeOne<T>(sql: Sql, row: ZodType<T>, statement: string, values: Value[] = []): Promise<T | undefined> {
+export async function maybeOne<T>(
+  sql: Sql,
+  row: ZodType<T>,
+  statement: string,
+  values: Value[] = [],
+): Promise<T | undefined> {
   const rows = await many(sql, row, statement, values);
   if (rows.length > 1) throw new RowCountError(`at most one row was expected, ${rows.length} came`);
   return rows[0];
@@ -46,7 +56,12 @@ export async function run(sql: Sql, statement: string, values: Value[] = []): Pr
 }
 
 /** Inserts many rows of one shape with one statement for each few hundred. */
-export async function insertAll(sql: Sql, table: string, columns: readonly string[], rows: readonly (readonly Value[])[]): Promise<void> {
+export async function insertAll(
+  sql: Sql,
+  table: string,
+  columns: readonly string[],
+  rows: readonly (readonly Value[])[],
+): Promise<void> {
   const CHUNK = 400;
   for (let i = 0; i < rows.length; i += CHUNK) {
     const part = rows.slice(i, i + CHUNK);
@@ -59,7 +74,9 @@ export async function insertAll(sql: Sql, table: string, columns: readonly strin
 export async function inTransaction<T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
   const connection = await pool.getConnection();
   try {
-    await connection.query("SET SESSION sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'");
+    await connection.query(
+      "SET SESSION sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'",
+    );
     await connection.beginTransaction();
     const result = await work(connection);
     await connection.commit();

@@ -14,13 +14,25 @@ export function typedAmount(step: WrittenStep): string | null {
 }
 
 /** What an amount came to, kept beside what was typed; nulls where it cannot be read. */
-export function normalised(typed: string | null, mark: DecimalMark): { amount: string | null; kind: string | null } {
+export function normalised(
+  typed: string | null,
+  mark: DecimalMark,
+): { amount: string | null; kind: string | null } {
   const read = typed === null ? undefined : readAmount(typed, mark);
-  return read?.ok ? { amount: read.value.value.toFixed(6), kind: read.value.kind } : { amount: null, kind: null };
+  return read?.ok
+    ? { amount: read.value.value.toFixed(6), kind: read.value.kind }
+    : { amount: null, kind: null };
 }
 
 /** The columns that point at what a line takes. */
 export const pointers = (of: Of | undefined): { ingredient: string | null; product: string | null } => ({
-  ingredient: of === undefined ? null : 'ingredient' in of ? of.ingredient : 'stockTrimOf' in of ? of.stockTrimOf : null,
+  ingredient:
+    of === undefined
+      ? null
+      : 'ingredient' in of
+        ? of.ingredient
+        : 'stockTrimOf' in of
+          ? of.stockTrimOf
+          : null,
   product: of !== undefined && 'product' in of ? of.product : null,
 });

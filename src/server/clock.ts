@@ -4,4 +4,5 @@ import { env } from './env';
 export const now = (): Date => new Date(env().HALFPOT_CLOCK ?? Date.now());
 
 /** Business day of an instant in a kitchen's zone, YYYY-MM-DD. */
-export const dayIn = (zone: string, at: Date): string => new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at);
+export const dayIn = (zone: string, at: Date): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at);

@@ -31,7 +31,8 @@ export const sessionOptions = () => ({
   cookieOptions: { httpOnly: true, sameSite: 'lax' as const, secure: false, path: '/' },
 });
 
-export const session = async (): Promise<IronSession<SessionData>> => getIronSession<SessionData>(await cookies(), sessionOptions());
+export const session = async (): Promise<IronSession<SessionData>> =>
+  getIronSession<SessionData>(await cookies(), sessionOptions());
 
 /** Whoever is signed in, as the database has them now; undefined when nobody is. */
 export async function worker(): Promise<Worker | undefined> {
@@ -50,7 +51,8 @@ export async function mustWork(): Promise<Worker> {
 }
 
 /** Whether a role may do what another role may. Services ask this; screens only follow. */
-export const may = (role: PersonRole, least: PersonRole): boolean => ROLES.indexOf(role) >= ROLES.indexOf(least);
+export const may = (role: PersonRole, least: PersonRole): boolean =>
+  ROLES.indexOf(role) >= ROLES.indexOf(least);
 
 /** The kitchen this database serves. */
 export async function kitchenHere(): Promise<{ id: string; name: string }> {

@@ -20,14 +20,25 @@ const DASH = '–';
 
 export function figuresFor({ locale, currency }: MoneyWords): Figures {
   const format = (digits: number, style: 'currency' | 'decimal') =>
-    new Intl.NumberFormat(locale, style === 'currency' ? { style, currency, minimumFractionDigits: digits, maximumFractionDigits: digits } : { minimumFractionDigits: digits, maximumFractionDigits: digits });
+    new Intl.NumberFormat(
+      locale,
+      style === 'currency'
+        ? { style, currency, minimumFractionDigits: digits, maximumFractionDigits: digits }
+        : { minimumFractionDigits: digits, maximumFractionDigits: digits },
+    );
   const money = format(2, 'currency');
   const finer = format(3, 'currency');
   const bares = [0, 1, 2, 3].map((digits) => format(digits, 'decimal'));
-  const bare = (value: number | null | undefined, digits = 2): string => (value === null || value === undefined || !Number.isFinite(value) ? DASH : (bares[digits] as Intl.NumberFormat).format(value));
+  const bare = (value: number | null | undefined, digits = 2): string =>
+    value === null || value === undefined || !Number.isFinite(value)
+      ? DASH
+      : (bares[digits] as Intl.NumberFormat).format(value);
   return {
     money: (value) => (value === null || value === undefined ? DASH : money.format(value)),
-    small: (value) => (value === null || value === undefined ? DASH : (Math.abs(value) < 0.1 && value !== 0 ? finer : money).format(value)),
+    small: (value) =>
+      value === null || value === undefined
+        ? DASH
+        : (Math.abs(value) < 0.1 && value !== 0 ? finer : money).format(value),
     bare,
     litres: (ml) => (ml < 995 ? `${bare(ml, 0)} ml` : `${bare(ml / 1000, 1)} l`),
     kilos: (g) => (g < 995 ? `${bare(g, 0)} g` : `${bare(g / 1000, 2)} kg`),

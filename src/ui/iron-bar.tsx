@@ -36,16 +36,21 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
           {STATIONS.map((s) => (
             <li key={s.id}>
               {s.open ? (
-                <Link href={`/${s.id}`} className={`station${path.startsWith(`/${s.id}`) ? ' station-here' : ''}`} aria-current={path.startsWith(`/${s.id}`) ? 'page' : undefined} aria-keyshortcuts={s.key}>
+                <Link
+                  href={`/${s.id}`}
+                  className={`station${path.startsWith(`/${s.id}`) ? ' station-here' : ''}`}
+                  aria-current={path.startsWith(`/${s.id}`) ? 'page' : undefined}
+                  aria-keyshortcuts={s.key}
+                >
                   <span>
                     {s.name}
                     <kbd aria-hidden="true">{s.key.toUpperCase()}</kbd>
                   </span>
                 </Link>
               ) : (
-                <span className="station station-later">
+                <span className="station station-later" title="Not open yet">
                   {s.name}
-                  <small>not open yet</small>
+                  <span className="visually-hidden">, not open yet</span>
                 </span>
               )}
             </li>

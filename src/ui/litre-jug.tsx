@@ -23,31 +23,68 @@ export function strataOf(all: readonly Stratum[]): Stratum[] {
   const byName = new Map<string, Stratum>();
   for (const s of all) {
     const before = byName.get(s.name);
-    byName.set(s.name, { name: s.name, money: s.money + (before?.money ?? 0), estimate: s.estimate || (before?.estimate ?? false) });
+    byName.set(s.name, {
+      name: s.name,
+      money: s.money + (before?.money ?? 0),
+      estimate: s.estimate || (before?.estimate ?? false),
+    });
   }
   const sorted = [...byName.values()].filter((s) => s.money > 0).sort((a, b) => b.money - a.money);
   const shown = sorted.filter((s, i) => i < MOST - 1 && s.money / total >= LEAST_SHARE);
   const rest = sorted.slice(shown.length);
   if (rest.length === 0) return shown;
   const one = rest[0] as Stratum;
-  return [...shown, rest.length === 1 ? one : { name: 'all else', money: rest.reduce((sum, s) => sum + s.money, 0), estimate: rest.some((s) => s.estimate) }];
+  return [
+    ...shown,
+    rest.length === 1
+      ? one
+      : {
+          name: 'all else',
+          money: rest.reduce((sum, s) => sum + s.money, 0),
+          estimate: rest.some((s) => s.estimate),
+        },
+  ];
+}
+
+interface Layer extends Stratum {
+  readonly colour: string;
+  readonly y: number;
+  readonly height: number;
+  /** Where its words stand: never closer than a line to the one below. */
+  readonly label: number;
+}
+
+function layersOf(strata: readonly Stratum[], total: number): Layer[] {
+  const layers: Layer[] = [];
+  for (const [i, s] of strata.entries()) {
+    const height = total > 0 ? (s.money / total) * HEIGHT : 0;
+    const under = layers[i - 1];
+    const y = (under?.y ?? BASE) - height;
+    const middle = y + height / 2;
+    layers.push({
+      ...s,
+      colour: COLOURS[i % COLOURS.length] as string,
+      y,
+      height,
+      label: under ? Math.min(middle, under.label - GAP) : middle,
+    });
+  }
+  return layers;
 }
 
 /** One litre of the finished thing as a measuring jug whose strata are where its money came from. */
 export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
   const { bare } = useFigures();
   const total = strata.reduce((sum, s) => sum + s.money, 0);
-  let below = 0;
-  const layers = strata.map((s, i) => {
-    const height = total > 0 ? (s.money / total) * HEIGHT : 0;
-    const bottom = BASE - below;
-    below += height;
-    return { ...s, colour: COLOURS[i % COLOURS.length], y: bottom - height, height, label: bottom - height / 2 };
-  });
-  for (let i = 1; i < layers.length; i += 1) (layers[i] as { label: number }).label = Math.min((layers[i] as { label: number }).label, (layers[i - 1] as { label: number }).label - GAP);
+  const layers = layersOf(strata, total);
   const highest = Math.min(20, ...layers.map((l) => l.label - 16));
   return (
-    <svg className="jug" viewBox={`0 ${highest} 220 ${268 - highest}`} role="img" aria-label={`One litre: ${strata.map((s) => `${s.name} ${bare(s.money)}`).join(', ')}`}>
+    <svg
+      className="jug"
+      viewBox={`0 ${highest} 220 ${268 - highest}`}
+      role="img"
+      aria-label={`One litre: ${strata.map((s) => `${s.name} ${bare(s.money)}`).join(', ')}`}
+    >
       {layers.map((l) => (
         <g key={l.name}>
           <rect x="14" y={l.y} width="72" height={Math.max(0, l.height - 1)} fill={l.colour} />
@@ -61,9 +98,24 @@ export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
           </text>
         </g>
       ))}
-      <path d={`M2 ${BASE - HEIGHT - 22} L10 ${BASE - HEIGHT - 8} L10 ${BASE} Q10 ${BASE + 6} 16 ${BASE + 6} L84 ${BASE + 6} Q90 ${BASE + 6} 90 ${BASE} L90 ${BASE - HEIGHT - 14}`} fill="none" stroke="var(--iron)" strokeWidth="5" strokeLinejoin="round" strokeLinecap="round" />
+      <path
+        d={`M2 ${BASE - HEIGHT - 22} L10 ${BASE - HEIGHT - 8} L10 ${BASE} Q10 ${BASE + 6} 16 ${BASE + 6} L84 ${BASE + 6} Q90 ${BASE + 6} 90 ${BASE} L90 ${BASE - HEIGHT - 14}`}
+        fill="none"
+        stroke="var(--iron)"
+        strokeWidth="5"
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      />
       {[0.25, 0.5, 0.75, 1].map((share) => (
-        <line key={share} x1="14" x2={share === 1 || share === 0.5 ? 28 : 22} y1={BASE - HEIGHT * share} y2={BASE - HEIGHT * share} stroke="var(--enamel-bright)" strokeWidth="1.5" />
+        <line
+          key={share}
+          x1="14"
+          x2={share === 1 || share === 0.5 ? 28 : 22}
+          y1={BASE - HEIGHT * share}
+          y2={BASE - HEIGHT * share}
+          stroke="var(--enamel-bright)"
+          strokeWidth="1.5"
+        />
       ))}
     </svg>
   );

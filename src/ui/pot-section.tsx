@@ -20,7 +20,13 @@ interface Props {
   readonly marks: readonly TideMark[];
   readonly hot: boolean;
   /** Given where the level now can be dragged: called with the level while it moves, and once when let go. */
-  readonly drag?: { readonly fromCm: number; readonly move: (levelCm: number) => void; readonly done: (levelCm: number) => void } | undefined;
+  readonly drag?:
+    | {
+        readonly fromCm: number;
+        readonly move: (levelCm: number) => void;
+        readonly done: (levelCm: number) => void;
+      }
+    | undefined;
 }
 
 const TOP = 34;
@@ -37,11 +43,18 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
   const floor = TOP + vessel.heightCm * scale;
   const y = (cm: number): number => floor - cm * scale;
   const half = (cm: number): number => halfWidthAt(vessel, cm) * scale;
-  const outline = (top: number): string => `M${centre - half(top)} ${y(top)} L${centre - half(0)} ${floor} L${centre + half(0)} ${floor} L${centre + half(top)} ${y(top)} Z`;
+  const outline = (top: number): string =>
+    `M${centre - half(top)} ${y(top)} L${centre - half(0)} ${floor} L${centre + half(0)} ${floor} L${centre + half(top)} ${y(top)} Z`;
   const rim = vessel.heightCm;
   const shownLevel = Math.min(levelCm, rim);
   const fill = vessel.maxFill < 1 ? levelAt(vessel, maxFillMl(vessel)) : undefined;
-  const labels = laidOut([...marks.map((m) => ({ at: y(m.levelCm), key: m.name, now: false })), { at: y(shownLevel), key: 'now', now: true }], floor);
+  const labels = laidOut(
+    [
+      ...marks.map((m) => ({ at: y(m.levelCm), key: m.name, now: false })),
+      { at: y(shownLevel), key: 'now', now: true },
+    ],
+    floor,
+  );
 
   const levelFrom = (event: PointerEvent): number => {
     const box = svg.current?.getBoundingClientRect();
@@ -58,16 +71,38 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
   };
 
   return (
-    <svg ref={svg} className="pot-drawing" viewBox={`0 0 372 ${floor + 26}`} role="group" aria-label={`${vessel.name} in section, liquid ${dipAt(vessel, levelCm).toFixed(1)} cm below the rim`}>
+    <svg
+      ref={svg}
+      className="pot-drawing"
+      viewBox={`0 0 372 ${floor + 26}`}
+      role="group"
+      aria-label={`${vessel.name} in section, liquid ${dipAt(vessel, levelCm).toFixed(1)} cm below the rim`}
+    >
       <clipPath id={clip}>
         <path d={outline(shownLevel)} />
       </clipPath>
       <path d={outline(shownLevel)} fill={hot ? '#e6cdb4' : '#e9e0d0'} />
-      {heapCm > 0 && <Heap clip={clip} left={centre - half(rim)} width={2 * half(rim)} top={y(Math.min(heapCm, rim))} floor={floor} />}
+      {heapCm > 0 && (
+        <Heap
+          clip={clip}
+          left={centre - half(rim)}
+          width={2 * half(rim)}
+          top={y(Math.min(heapCm, rim))}
+          floor={floor}
+        />
+      )}
       {heapCm > levelCm && <path d={outline(Math.min(heapCm, rim))} fill="#8d7a63" fillOpacity="0.35" />}
       {fill !== undefined && (
         <>
-          <line x1={centre - half(fill)} x2={centre + half(fill)} y1={y(fill)} y2={y(fill)} stroke="var(--claret)" strokeWidth="1.5" strokeDasharray="5 4" />
+          <line
+            x1={centre - half(fill)}
+            x2={centre + half(fill)}
+            y1={y(fill)}
+            y2={y(fill)}
+            stroke="var(--claret)"
+            strokeWidth="1.5"
+            strokeDasharray="5 4"
+          />
           <text x={centre - half(fill) + 8} y={y(fill) - 4} style={{ fill: 'var(--claret)' }}>
             fill no higher
           </text>
@@ -75,20 +110,47 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
       )}
       {marks.map((m) => (
         <g key={m.name}>
-          <line x1={centre - half(m.levelCm)} x2={centre + half(m.levelCm)} y1={y(m.levelCm)} y2={y(m.levelCm)} stroke="var(--iron)" strokeWidth="1" />
+          <line
+            x1={centre - half(m.levelCm)}
+            x2={centre + half(m.levelCm)}
+            y1={y(m.levelCm)}
+            y2={y(m.levelCm)}
+            stroke="var(--iron)"
+            strokeWidth="1"
+          />
           <text x={centre - half(m.levelCm) + 8} y={y(m.levelCm) - 4}>
             {m.words}
           </text>
         </g>
       ))}
-      <Wall d={`M${centre - half(rim) - 14} ${y(rim)} L${centre - half(rim) - 3} ${y(rim)} L${centre - half(0) - 3} ${floor + 3} L${centre + half(0) + 3} ${floor + 3} L${centre + half(rim) + 3} ${y(rim)} L${centre + half(rim) + 14} ${y(rim)}`} />
-      <line x1={centre - half(shownLevel)} x2={centre + half(shownLevel)} y1={y(shownLevel)} y2={y(shownLevel)} stroke="var(--copper)" strokeWidth="3" />
-      <text x={centre - half(shownLevel) + 8} y={y(shownLevel) + (y(shownLevel) > floor - 18 ? -6 : 16)} style={{ fontWeight: 700 }}>
+      <Wall
+        d={`M${centre - half(rim) - 14} ${y(rim)} L${centre - half(rim) - 3} ${y(rim)} L${centre - half(0) - 3} ${floor + 3} L${centre + half(0) + 3} ${floor + 3} L${centre + half(rim) + 3} ${y(rim)} L${centre + half(rim) + 14} ${y(rim)}`}
+      />
+      <line
+        x1={centre - half(shownLevel)}
+        x2={centre + half(shownLevel)}
+        y1={y(shownLevel)}
+        y2={y(shownLevel)}
+        stroke="var(--copper)"
+        strokeWidth="3"
+      />
+      <text
+        x={centre - half(shownLevel) + 8}
+        y={y(shownLevel) + (y(shownLevel) > floor - 18 ? -6 : 16)}
+        style={{ fontWeight: 700 }}
+      >
         {nowWords}
       </text>
       {labels.map((l) => (
         <g key={l.key}>
-          <line x1={centre + half(rim) + 5} x2={centre + half(rim) + 14} y1={l.at} y2={l.y} stroke={l.now ? 'var(--copper)' : 'var(--iron)'} strokeWidth="1" />
+          <line
+            x1={centre + half(rim) + 5}
+            x2={centre + half(rim) + 14}
+            y1={l.at}
+            y2={l.y}
+            stroke={l.now ? 'var(--copper)' : 'var(--iron)'}
+            strokeWidth="1"
+          />
           <text className={l.now ? 'dip-now' : 'dip'} x={centre + half(rim) + 17} y={l.y + (l.now ? 8 : 6)}>
             {dipAt(vessel, (floor - l.at) / scale).toFixed(1)} cm
           </text>
@@ -118,9 +180,27 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
             drag.done(levelFrom(event));
           }}
         >
-          <rect x={centre - half(rim)} y={y(shownLevel) - 14} width={2 * half(rim)} height="28" fill="transparent" />
-          <circle cx={centre} cy={y(shownLevel)} r="11" fill="var(--enamel-bright)" stroke="var(--copper)" strokeWidth="3" />
-          <path d={`M${centre - 4} ${y(shownLevel) - 2} l4 -4 l4 4 M${centre - 4} ${y(shownLevel) + 2} l4 4 l4 -4`} fill="none" stroke="var(--copper)" strokeWidth="2" />
+          <rect
+            x={centre - half(rim)}
+            y={y(shownLevel) - 14}
+            width={2 * half(rim)}
+            height="28"
+            fill="transparent"
+          />
+          <circle
+            cx={centre}
+            cy={y(shownLevel)}
+            r="11"
+            fill="var(--enamel-bright)"
+            stroke="var(--copper)"
+            strokeWidth="3"
+          />
+          <path
+            d={`M${centre - 4} ${y(shownLevel) - 2} l4 -4 l4 4 M${centre - 4} ${y(shownLevel) + 2} l4 4 l4 -4`}
+            fill="none"
+            stroke="var(--copper)"
+            strokeWidth="2"
+          />
         </g>
       )}
     </svg>
@@ -128,18 +208,46 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
 }
 
 /** Pieces lying in the liquid: a bed of short strokes up to the heap's level. */
-function Heap({ clip, left, width, top, floor }: { clip: string; left: number; width: number; top: number; floor: number }) {
+function Heap({
+  clip,
+  left,
+  width,
+  top,
+  floor,
+}: {
+  clip: string;
+  left: number;
+  width: number;
+  top: number;
+  floor: number;
+}) {
   const id = useId();
   return (
     <>
       <pattern id={id} width="18" height="12" patternUnits="userSpaceOnUse">
         <path d="M2 4 h7 M11 10 h6" stroke="#8d7a63" strokeWidth="4" strokeLinecap="round" />
       </pattern>
-      <rect x={left} y={top} width={width} height={Math.max(0, floor - top)} fill={`url(#${id})`} clipPath={`url(#${clip})`} />
+      <rect
+        x={left}
+        y={top}
+        width={width}
+        height={Math.max(0, floor - top)}
+        fill={`url(#${id})`}
+        clipPath={`url(#${clip})`}
+      />
     </>
   );
 }
 
 function Wall({ d }: { d: string }) {
-  return <path d={d} fill="none" stroke="var(--iron)" strokeWidth="6" strokeLinejoin="round" strokeLinecap="round" />;
+  return (
+    <path
+      d={d}
+      fill="none"
+      stroke="var(--iron)"
+      strokeWidth="6"
+      strokeLinejoin="round"
+      strokeLinecap="round"
+    />
+  );
 }

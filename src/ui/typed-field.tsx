@@ -17,7 +17,17 @@ interface Props {
 }
 
 /** A field that keeps what was typed: Enter or leaving it keeps the change, Escape takes it back. */
-export function TypedField({ label, value, trouble, disabled, narrow, onTyped, onDone, unit, describedBy }: Props) {
+export function TypedField({
+  label,
+  value,
+  trouble,
+  disabled,
+  narrow,
+  onTyped,
+  onDone,
+  unit,
+  describedBy,
+}: Props) {
   const [text, setText] = useState(value);
   const settled = useRef(value);
   const id = useId();

@@ -1,7 +1,15 @@
 'use client';
 
 import Link from 'next/link';
-import { createContext, useCallback, useContext, useMemo, useState, useTransition, type ReactNode } from 'react';
+import {
+  createContext,
+  useCallback,
+  useContext,
+  useMemo,
+  useState,
+  useTransition,
+  type ReactNode,
+} from 'react';
 import Offcanvas from 'react-bootstrap/Offcanvas';
 import type { Why } from '@/core/costing';
 import { useFigures } from './figures';
@@ -26,12 +34,22 @@ export function WhyProvider({ ask, children }: { ask: Ask; children: ReactNode }
   return (
     <Context value={value}>
       {children}
-      <Offcanvas show={open} onHide={() => setOpen(false)} placement="end" className="why-panel" aria-labelledby="why-title">
+      <Offcanvas
+        show={open}
+        onHide={() => setOpen(false)}
+        placement="end"
+        className="why-panel"
+        aria-labelledby="why-title"
+      >
         <Offcanvas.Header closeButton closeLabel="Close">
           <WhyHead why={why} />
         </Offcanvas.Header>
         <Offcanvas.Body>
-          {waiting || !why ? <p role="status">Looking it up …</p> : <WhyRows rows={why.rows} depth={0} close={() => setOpen(false)} />}
+          {waiting || !why ? (
+            <p role="status">Looking it up …</p>
+          ) : (
+            <WhyRows rows={why.rows} depth={0} close={() => setOpen(false)} />
+          )}
         </Offcanvas.Body>
       </Offcanvas>
     </Context>
@@ -61,11 +79,11 @@ function WhyRows({ rows, depth, close }: { rows: readonly Why[]; depth: number; 
       {rows.map((row, i) => (
         <li key={i}>
           {row.rows.length > 0 || row.goTo ? (
-            <details open={depth < 1 && i === 0}>
+            <details open={depth < 2 && i === 0}>
               <summary>
                 <WhyLine row={row} />
               </summary>
-              {row.goTo && <GoTo to={row.goTo} title={row.title} close={close} />}
+              {row.goTo && <GoTo to={row.goTo} close={close} />}
               <WhyRows rows={row.rows} depth={depth + 1} close={close} />
             </details>
           ) : (
@@ -83,7 +101,9 @@ function WhyLine({ row }: { row: Why }) {
     <span className="why-line">
       <span>{row.title}</span>
       <span>
-        {row.money !== undefined && <b className={`fig${row.estimate ? ' estimate' : ''}`}>{small(row.money)}</b>}
+        {row.money !== undefined && (
+          <b className={`fig${row.estimate ? ' estimate' : ''}`}>{small(row.money)}</b>
+        )}
         {row.money !== undefined && row.per && <span className="per">{row.per}</span>}
       </span>
       {row.detail && <span className="detail">{row.detail}</span>}
@@ -97,22 +117,43 @@ const PLACES: Readonly<Record<string, (id: string) => string>> = {
   plate: (id) => `/pour/${id}`,
 };
 
-function GoTo({ to, title, close }: { to: string; title: string; close: () => void }) {
+const GO_WORDS: Readonly<Record<string, string>> = {
+  recipe: 'Open the pot sheet',
+  ingredient: 'Find it in the price book',
+  plate: 'Open the plate',
+};
+
+function GoTo({ to, close }: { to: string; close: () => void }) {
   const [kind = '', id = ''] = to.split(':');
   const href = PLACES[kind]?.(id);
   if (!href) return null;
   return (
     <Link href={href} onClick={close}>
-      {kind === 'ingredient' ? `${title} in the price book` : `Open ${title}`}
+      {GO_WORDS[kind]}
     </Link>
   );
 }
 
 /** A figure that can be asked *why*. */
-export function WhyFigure({ of, children, label, className = '' }: { of: string; children: ReactNode; label: string; className?: string }) {
+export function WhyFigure({
+  of,
+  children,
+  label,
+  className = '',
+}: {
+  of: string;
+  children: ReactNode;
+  label: string;
+  className?: string;
+}) {
   const ask = useContext(Context);
   return (
-    <button type="button" className={`why-button fig ${className}`} onClick={() => ask(of)} aria-label={`${label}: why?`}>
+    <button
+      type="button"
+      className={`why-button fig ${className}`}
+      onClick={() => ask(of)}
+      aria-label={`${label}: why?`}
+    >
       {children}
     </button>
   );

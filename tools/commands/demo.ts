@@ -9,12 +9,17 @@ const PORT = 4180;
 const ZONE = 'Europe/Dublin';
 
 /** Today where the demo kitchen stands. */
-export const demoToday = (now: Date): string => new Intl.DateTimeFormat('en-CA', { timeZone: ZONE }).format(now);
+export const demoToday = (now: Date): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone: ZONE }).format(now);
 
 export function portFrom(args: readonly string[]): number {
-  const { values } = parseArgs({ args: [...args], options: { port: { type: 'string', default: String(PORT) } } });
+  const { values } = parseArgs({
+    args: [...args],
+    options: { port: { type: 'string', default: String(PORT) } },
+  });
   const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Stop(`“${values.port}” is not a port: a whole number from 1 to 65535.`);
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Stop(`“${values.port}” is not a port: a whole number from 1 to 65535.`);
   return port;
 }
 

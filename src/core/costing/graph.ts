@@ -67,22 +67,23 @@ export class CostGraph {
     return this.gap[i] === 0 ? (this.value[i] as number) : null;
   }
 
-  /** What is known of a cost that is not whole. */
-  knownPart(key: string): number {
-    return this.value[this.at(key)] as number;
-  }
-
   /**
    * Sets the prices of sources (null: unknown) and brings everything that lives from them up to date,
    * each node once, stopping where nothing changed.
    * @returns the keys whose cost changed, sources included, in graph order
    */
   set(prices: Iterable<readonly [string, number | null]>): string[] {
-    const dirty = new Set<number>();
+    const dirty = new Uint8Array(this.nodes.length);
     const changed: number[] = [];
-    const queue: number[] = [];
+    let waiting = 0;
+    let lowest = this.nodes.length;
     const mark = (i: number): void => {
-      for (const d of this.dependents[i] as number[]) if (!dirty.has(d)) (dirty.add(d), queue.push(d));
+      for (const d of this.dependents[i] as number[]) {
+        if (dirty[d]) continue;
+        dirty[d] = 1;
+        waiting += 1;
+        lowest = Math.min(lowest, d);
+      }
     };
     for (const [key, price] of prices) {
       const i = this.at(key);
@@ -95,17 +96,13 @@ export class CostGraph {
       changed.push(i);
       mark(i);
     }
-    // The lowest place first, so that a node is reached after everything it is made of.
-    while (queue.length > 0) {
-      let low = 0;
-      for (let q = 1; q < queue.length; q += 1) if ((queue[q] as number) < (queue[low] as number)) low = q;
-      const i = queue[low] as number;
-      queue[low] = queue[queue.length - 1] as number;
-      queue.pop();
-      if (this.recompute(i)) {
-        changed.push(i);
-        mark(i);
-      }
+    // Upwards from the lowest place, so that a node is reached after everything it is made of.
+    for (let i = lowest; waiting > 0; i += 1) {
+      if (!dirty[i]) continue;
+      waiting -= 1;
+      if (!this.recompute(i)) continue;
+      changed.push(i);
+      mark(i);
     }
     return changed.sort((a, b) => a - b).map((i) => (this.nodes[i] as GraphNode).key);
   }

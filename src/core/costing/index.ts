@@ -1,10 +1,26 @@
 /** Money: prices after the knife, the graph of what lives from what, and why each figure is what it is. */
-export { costKitchen, gapsOf, potOf, sourcePrices, type KitchenCosting, type PlateCosting, type RecipeCosting } from './kitchen';
+export {
+  costKitchen,
+  gapsOf,
+  potOf,
+  sourcePrices,
+  type KitchenCosting,
+  type PlateCosting,
+  type RecipeCosting,
+} from './kitchen';
 export { CostGraph, GraphError, type GraphNode } from './graph';
 export { afterTheKnife, suppliesOn, type Supply, type SupplyTerms } from './supplies';
 export { supplyOf, tryResolve, type Shelf } from './resolve';
-export { costOfProduct, inputCosts, moneyWentIn, rowCosts, whereTheMoneyWent, type MoneyWent, type ProductCost, type RowCost } from './product-cost';
+export {
+  costOfProduct,
+  inputCosts,
+  moneyWentIn,
+  rowCosts,
+  whereTheMoneyWent,
+  type MoneyWent,
+  type ProductCost,
+  type RowCost,
+} from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
-export { runningBook, type RunningBook } from './book';
 export { whyCost, type Why } from './why';

@@ -1,6 +1,15 @@
 import type { Stuff } from '../larder';
 import { runPot, type Matter, type Pot, type PotRun, type PotStep, type ProcessConstants } from '../pot';
-import { hobOf, inOrder, measuringDensity, stuffOf, vesselOf, type KitchenFile, type WrittenPlate, type WrittenRecipe } from '../kitchen-file';
+import {
+  hobOf,
+  inOrder,
+  measuringDensity,
+  stuffOf,
+  vesselOf,
+  type KitchenFile,
+  type WrittenPlate,
+  type WrittenRecipe,
+} from '../kitchen-file';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import { CostGraph, GraphError, type GraphNode } from './graph';
 import { matterOf, resolveStep, supplyOf, type Shelf } from './resolve';
@@ -45,7 +54,18 @@ export function costKitchen(file: KitchenFile, day: string, constants: ProcessCo
     const pot = potOf(recipe, shelf);
     recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
   }
-  const plates = new Map(file.plates.map((plate) => [plate.id, { plate, lines: plate.lines.map((line) => ({ written: line, resolved: matterOf(line.of, line.amount, shelf) })) }]));
+  const plates = new Map(
+    file.plates.map((plate) => [
+      plate.id,
+      {
+        plate,
+        lines: plate.lines.map((line) => ({
+          written: line,
+          resolved: matterOf(line.of, line.amount, shelf),
+        })),
+      },
+    ]),
+  );
   const graph = graphOf(supplies, order, recipes, plates);
   graph.set(sourcePrices(supplies.values()));
   return { file, day, shelf, supplies, recipes, plates, graph };
@@ -55,15 +75,28 @@ export function costKitchen(file: KitchenFile, day: string, constants: ProcessCo
 export function potOf(recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps'>, shelf: Shelf): Pot {
   const vessel = shelf.vessel(recipe.vessel);
   const hob = shelf.hob(recipe.hob);
-  if (!vessel || !hob) throw new GraphError('the recipe stands on a vessel or hob that the kitchen does not have');
+  if (!vessel || !hob)
+    throw new GraphError('the recipe stands on a vessel or hob that the kitchen does not have');
   return { vessel, hob, steps: recipe.steps.map((step) => resolveStep(step, shelf)) };
 }
 
-function shelfOf(file: KitchenFile, recipes: ReadonlyMap<string, RecipeCosting>, written: ReadonlyMap<string, WrittenRecipe>): Shelf {
-  const stuffs = new Map<string, { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined }>();
+function shelfOf(
+  file: KitchenFile,
+  recipes: ReadonlyMap<string, RecipeCosting>,
+  written: ReadonlyMap<string, WrittenRecipe>,
+): Shelf {
+  const stuffs = new Map<
+    string,
+    { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined }
+  >();
   for (const ingredient of file.ingredients) {
     const stuff = stuffOf(ingredient);
-    if (stuff.ok) stuffs.set(ingredient.id, { stuff: stuff.value, densityGPerMl: measuringDensity(ingredient, stuff.value), eachG: ingredient.eachG });
+    if (stuff.ok)
+      stuffs.set(ingredient.id, {
+        stuff: stuff.value,
+        densityGPerMl: measuringDensity(ingredient, stuff.value),
+        eachG: ingredient.eachG,
+      });
   }
   const vessels = new Map(file.vessels.map((v) => [v.id, vesselOf(v)]));
   const hobs = new Map(file.hobs.map((h) => [h.id, hobOf(h)]));
@@ -75,12 +108,19 @@ function shelfOf(file: KitchenFile, recipes: ReadonlyMap<string, RecipeCosting>,
     product(id) {
       const name = written.get(id)?.name ?? 'A recipe';
       const product = recipes.get(id)?.run.product;
-      return product ? fine({ name, product }) : refuse('no-product', 'of', `${name} cannot be made yet, so nothing can be taken from it.`);
+      return product
+        ? fine({ name, product })
+        : refuse('no-product', 'of', `${name} cannot be made yet, so nothing can be taken from it.`);
     },
   };
 }
 
-function graphOf(supplies: ReadonlyMap<string, Supply>, order: readonly string[], recipes: ReadonlyMap<string, RecipeCosting>, plates: ReadonlyMap<string, PlateCosting>): CostGraph {
+function graphOf(
+  supplies: ReadonlyMap<string, Supply>,
+  order: readonly string[],
+  recipes: ReadonlyMap<string, RecipeCosting>,
+  plates: ReadonlyMap<string, PlateCosting>,
+): CostGraph {
   const nodes: GraphNode[] = [];
   const place = new Map<string, number>();
   const put = (node: GraphNode): void => {
@@ -103,17 +143,27 @@ function graphOf(supplies: ReadonlyMap<string, Supply>, order: readonly string[]
   };
   for (const id of order) {
     const { run } = recipes.get(id) as RecipeCosting;
-    put({ key: `product:${id}`, from: weighed(run.inputs, run.product?.g ?? 1), gaps: run.unread.length + (run.product ? 0 : 1) });
+    put({
+      key: `product:${id}`,
+      from: weighed(run.inputs, run.product?.g ?? 1),
+      gaps: run.unread.length + (run.product ? 0 : 1),
+    });
   }
   for (const [id, { lines }] of plates) {
-    const known = lines.flatMap(({ resolved }) => (resolved.ok ? [{ supply: resolved.value.what.supply, g: resolved.value.g }] : []));
+    const known = lines.flatMap(({ resolved }) =>
+      resolved.ok ? [{ supply: resolved.value.what.supply, g: resolved.value.g }] : [],
+    );
     put({ key: `plate:${id}`, from: weighed(known, 1), gaps: lines.length - known.length });
   }
   return new CostGraph(nodes);
 }
 
 /** Prices per gram of the sources, as the graph takes them. */
-export function* sourcePrices(supplies: Iterable<Pick<Supply, 'usablePerKg' | 'trimPerKg'> & { readonly ingredient: { readonly id: string } }>): Generator<[string, number | null]> {
+export function* sourcePrices(
+  supplies: Iterable<
+    Pick<Supply, 'usablePerKg' | 'trimPerKg'> & { readonly ingredient: { readonly id: string } }
+  >,
+): Generator<[string, number | null]> {
   for (const { ingredient, usablePerKg, trimPerKg } of supplies) {
     yield [`usable:${ingredient.id}`, usablePerKg === undefined ? null : usablePerKg / 1000];
     yield [`trim:${ingredient.id}`, trimPerKg === undefined ? null : trimPerKg / 1000];
@@ -129,7 +179,8 @@ export function gapsOf(costing: KitchenCosting, key: string): Trouble[] {
     seen.add(at);
     if (costing.graph.has(at) && costing.graph.cost(at) !== null) return;
     const [kind, id = ''] = at.split(':');
-    const say = (t: Trouble, place: string) => found.set(`${place}${t.path}${t.message}`, { ...t, path: place });
+    const say = (t: Trouble, place: string) =>
+      found.set(`${place}${t.path}${t.message}`, { ...t, path: place });
     if (kind === 'usable' || kind === 'trim') {
       const trouble = costing.supplies.get(id)?.trouble;
       if (trouble) say(trouble, at);
@@ -137,9 +188,24 @@ export function gapsOf(costing: KitchenCosting, key: string): Trouble[] {
       const recipe = costing.recipes.get(id);
       if (!recipe) return;
       const { run } = recipe;
-      for (const { step, trouble } of run.unread) say({ ...trouble, message: `${recipe.recipe.name}, step ${step + 1}: ${trouble.message}` }, `${at}.steps[${step}]`);
-      if (run.refused) say({ ...run.refused.trouble, message: `${recipe.recipe.name}, step ${run.refused.step + 1}: ${run.refused.trouble.message}` }, `${at}.steps[${run.refused.step}]`);
-      else if (!run.product) say(refuse('no-product', '', `${recipe.recipe.name} has no steps yet that make anything.`).trouble, at);
+      for (const { step, trouble } of run.unread)
+        say(
+          { ...trouble, message: `${recipe.recipe.name}, step ${step + 1}: ${trouble.message}` },
+          `${at}.steps[${step}]`,
+        );
+      if (run.refused)
+        say(
+          {
+            ...run.refused.trouble,
+            message: `${recipe.recipe.name}, step ${run.refused.step + 1}: ${run.refused.trouble.message}`,
+          },
+          `${at}.steps[${run.refused.step}]`,
+        );
+      else if (!run.product)
+        say(
+          refuse('no-product', '', `${recipe.recipe.name} has no steps yet that make anything.`).trouble,
+          at,
+        );
       for (const input of run.inputs) visit(input.supply);
       for (const step of recipe.recipe.steps) if ('of' in step) visit(supplyOf(step.of));
     } else {

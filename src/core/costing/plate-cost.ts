@@ -21,8 +21,17 @@ export function costOfPlate(costing: KitchenCosting, plateId: string): PlateCost
     const perG = costing.graph.cost(what.supply);
     return perG === null ? null : perG * g;
   });
-  const netPrice = plate?.plate.menuPrice === undefined ? null : Number(plate.plate.menuPrice) / (1 + plate.plate.taxPct / 100);
+  const netPrice =
+    plate?.plate.menuPrice === undefined
+      ? null
+      : Number(plate.plate.menuPrice) / (1 + plate.plate.taxPct / 100);
   const foodCostPct = cost === null || netPrice === null || netPrice === 0 ? null : (cost / netPrice) * 100;
   const target = plate?.plate.targetFoodCostPct;
-  return { cost, lines, netPrice, foodCostPct, mostAllowed: netPrice === null || target === undefined ? null : (netPrice * target) / 100 };
+  return {
+    cost,
+    lines,
+    netPrice,
+    foodCostPct,
+    mostAllowed: netPrice === null || target === undefined ? null : (netPrice * target) / 100,
+  };
 }

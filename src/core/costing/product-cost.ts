@@ -19,7 +19,16 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string): Produc
   const product: Product | undefined = run?.product;
   const perG = product ? costing.graph.cost(`product:${recipeId}`) : null;
   const portions = run?.rows[run.rows.length - 1]?.portions;
-  if (!product || perG === null) return { ml: product?.ml ?? 0, g: product?.g ?? 0, total: null, perL: null, perKg: null, perPortion: null, portionMl: portions?.ml ?? null };
+  if (!product || perG === null)
+    return {
+      ml: product?.ml ?? 0,
+      g: product?.g ?? 0,
+      total: null,
+      perL: null,
+      perKg: null,
+      perPortion: null,
+      portionMl: portions?.ml ?? null,
+    };
   const total = perG * product.g;
   const perL = (total / product.ml) * 1000;
   return {
@@ -53,7 +62,11 @@ export interface RowCost {
  * Cost in the pot after each row: everything that has gone in. Per litre of liquid; on the last row
  * pieces still in the pot are served with it and count.
  */
-export function rowCosts(rows: readonly LedgerRow[], costs: readonly (number | null)[], unreadSteps: readonly number[]): RowCost[] {
+export function rowCosts(
+  rows: readonly LedgerRow[],
+  costs: readonly (number | null)[],
+  unreadSteps: readonly number[],
+): RowCost[] {
   return rows.map((row, i) => {
     const paid = costs.slice(0, row.inputsSoFar);
     const whole = !paid.includes(null) && !unreadSteps.some((step) => step <= row.step);
@@ -83,7 +96,11 @@ export interface MoneyWent {
  * @param costs money of each input, in order
  * @param asPurchased currency per gram as bought, for the supplies that have been trimmed
  */
-export function moneyWentIn(run: PotRun, costs: readonly number[], asPurchased: (supply: string) => number | undefined): MoneyWent {
+export function moneyWentIn(
+  run: PotRun,
+  costs: readonly number[],
+  asPurchased: (supply: string) => number | undefined,
+): MoneyWent {
   const bought = run.inputs.map(({ supply, g }, i) => {
     const perG = asPurchased(supply);
     return perG === undefined ? (costs[i] as number) : perG * g;

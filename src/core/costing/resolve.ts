@@ -7,7 +7,9 @@ import type { Of, WrittenStep } from '../kitchen-file';
 /** Where a written step's names and amounts are looked up. */
 export interface Shelf {
   readonly mark: DecimalMark;
-  stuff(id: string): { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined } | undefined;
+  stuff(
+    id: string,
+  ): { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined } | undefined;
   /** The product of another recipe; a refusal says why there is none. */
   product(id: string): Outcome<{ name: string; product: Product }>;
   vessel(id: string): Vessel | undefined;
@@ -16,7 +18,11 @@ export interface Shelf {
 
 /** The supply a thing is priced as. */
 export const supplyOf = (of: Of): SupplyKey =>
-  'product' in of ? `product:${of.product}` : 'ingredient' in of ? `usable:${of.ingredient}` : `trim:${of.stockTrimOf}`;
+  'product' in of
+    ? `product:${of.product}`
+    : 'ingredient' in of
+      ? `usable:${of.ingredient}`
+      : `trim:${of.stockTrimOf}`;
 
 /** A thing and how many grams an amount of it is. Litres of a product go by what that product weighs. */
 export function matterOf(of: Of, amount: string, shelf: Shelf): Outcome<{ what: Matter; g: number }> {
@@ -29,12 +35,21 @@ export function matterOf(of: Of, amount: string, shelf: Shelf): Outcome<{ what: 
   return fine({ what: thing.value.what, g: grams.value.grams });
 }
 
-function nameMatter(of: Of, shelf: Shelf): Outcome<{ what: Matter; weighable: { name: string; densityGPerMl?: number | undefined; eachG?: number | undefined } }> {
+function nameMatter(
+  of: Of,
+  shelf: Shelf,
+): Outcome<{
+  what: Matter;
+  weighable: { name: string; densityGPerMl?: number | undefined; eachG?: number | undefined };
+}> {
   if ('product' in of) {
     const found = shelf.product(of.product);
     if (!found.ok) return found;
     const { name, product } = found.value;
-    return fine({ what: { is: 'product', supply: supplyOf(of), name, product }, weighable: { name, densityGPerMl: product.g / product.ml } });
+    return fine({
+      what: { is: 'product', supply: supplyOf(of), name, product },
+      weighable: { name, densityGPerMl: product.g / product.ml },
+    });
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;
   const found = shelf.stuff(id);
@@ -42,7 +57,11 @@ function nameMatter(of: Of, shelf: Shelf): Outcome<{ what: Matter; weighable: { 
   const isTrim = 'stockTrimOf' in of;
   const stuff = isTrim ? { ...found.stuff, name: `${found.stuff.name}, stock trim` } : found.stuff;
   // A bunch or an each is the whole thing: trim is weighed or measured out.
-  const weighable = { name: stuff.name, densityGPerMl: found.densityGPerMl, eachG: isTrim ? undefined : found.eachG };
+  const weighable = {
+    name: stuff.name,
+    densityGPerMl: found.densityGPerMl,
+    eachG: isTrim ? undefined : found.eachG,
+  };
   return fine({ what: { is: 'stuff', supply: supplyOf(of), stuff }, weighable });
 }
 
@@ -62,10 +81,15 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     const read = readAmountOf([kind], typed, shelf.mark);
     return read.ok ? fine(read.value.value) : { ok: false, trouble: under(field, read.trouble) };
   };
-  const map = <T, U>(outcome: Outcome<T>, make: (t: T) => U): Outcome<U> => (outcome.ok ? fine(make(outcome.value)) : outcome);
+  const map = <T, U>(outcome: Outcome<T>, make: (t: T) => U): Outcome<U> =>
+    outcome.ok ? fine(make(outcome.value)) : outcome;
   switch (step.do) {
     case 'unread':
-      return refuse('unread', '', step.said.trim() === '' ? 'The line is empty.' : `“${step.said}” could not be read.`);
+      return refuse(
+        'unread',
+        '',
+        step.said.trim() === '' ? 'The line is empty.' : `“${step.said}” could not be read.`,
+      );
     case 'add':
     case 'thicken':
     case 'mount':
@@ -75,14 +99,23 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     case 'season to': {
       const thing = nameMatter(step.of, shelf);
       if (!thing.ok) return thing;
-      return map(value('share', step.salt, 'salt'), (share) => ({ do: 'season to', what: thing.value.what, saltPct: share * 100 }));
+      return map(value('share', step.salt, 'salt'), (share) => ({
+        do: 'season to',
+        what: thing.value.what,
+        saltPct: share * 100,
+      }));
     }
     case 'brown': {
       const loss = value('share', step.loss, 'loss');
       if (!loss.ok) return loss;
       const fat = step.fatRunOff === undefined ? fine(0) : value('share', step.fatRunOff, 'fatRunOff');
       if (!fat.ok) return fat;
-      return map(step.time === undefined ? fine(0) : value('time', step.time, 'time'), (hours) => ({ do: 'brown', vapour: loss.value, fatRunOff: fat.value, hours }));
+      return map(step.time === undefined ? fine(0) : value('time', step.time, 'time'), (hours) => ({
+        do: 'brown',
+        vapour: loss.value,
+        fatRunOff: fat.value,
+        hours,
+      }));
     }
     case 'water':
       if ('amount' in step) {
@@ -91,12 +124,24 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
         const ml = read.value.kind === 'mass' ? read.value.value / DENSITY.water : read.value.value;
         return fine({ do: 'water', to: { by: 'ml', value: ml } });
       }
-      if ('level' in step) return map(value('length', step.level, 'level'), (cm) => ({ do: 'water', to: { by: 'level', value: cm } }));
-      return map(value('length', step.cover, 'cover'), (cm) => ({ do: 'water', to: { by: 'cover', value: cm } }));
+      if ('level' in step)
+        return map(value('length', step.level, 'level'), (cm) => ({
+          do: 'water',
+          to: { by: 'level', value: cm },
+        }));
+      return map(value('length', step.cover, 'cover'), (cm) => ({
+        do: 'water',
+        to: { by: 'cover', value: cm },
+      }));
     case 'bring':
       return map(value('temperature', step.to, 'to'), (celsius) => ({ do: 'bring', celsius }));
     case 'cook':
-      return map(value('time', step.time, 'time'), (hours) => ({ do: 'cook', heat: step.heat, hours, lid: step.lid }));
+      return map(value('time', step.time, 'time'), (hours) => ({
+        do: 'cook',
+        heat: step.heat,
+        hours,
+        lid: step.lid,
+      }));
     case 'skim':
       return map(value('volume', step.amount, 'amount'), (ml) => ({ do: 'skim', ml, from: step.from }));
     case 'strain':
@@ -104,23 +149,39 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     case 'into': {
       const vessel = shelf.vessel(step.vessel);
       const hob = shelf.hob(step.hob);
-      if (!vessel || !hob) return refuse('unknown-vessel', 'vessel', 'The vessel or hob of this line is not known.');
+      if (!vessel || !hob)
+        return refuse('unknown-vessel', 'vessel', 'The vessel or hob of this line is not known.');
       return fine({ do: 'into', vessel, hob });
     }
     case 'defat':
       return fine({ do: 'defat', by: step.by });
     case 'reduce':
-      return map(reduceTarget(step.until, step.to, shelf.mark), (to) => ({ do: 'reduce', heat: step.heat, lid: step.lid, to }));
+      return map(reduceTarget(step.until, step.to, shelf.mark), (to) => ({
+        do: 'reduce',
+        heat: step.heat,
+        lid: step.lid,
+        to,
+      }));
     case 'portion': {
       const size = value('volume', step.size, 'size');
       if (!size.ok) return size;
-      return map(step.overfill === undefined ? fine(0) : value('share', step.overfill, 'overfill'), (overfill) => ({ do: 'portion', ml: size.value, overfill }));
+      return map(
+        step.overfill === undefined ? fine(0) : value('share', step.overfill, 'overfill'),
+        (overfill) => ({ do: 'portion', ml: size.value, overfill }),
+      );
     }
   }
 }
 
-function reduceTarget(until: Extract<WrittenStep, { do: 'reduce' }>['until'], to: string, mark: DecimalMark): Outcome<ReduceTo> {
-  const at = (trouble: Parameters<typeof under>[1]) => ({ ok: false as const, trouble: under('to', trouble) });
+function reduceTarget(
+  until: Extract<WrittenStep, { do: 'reduce' }>['until'],
+  to: string,
+  mark: DecimalMark,
+): Outcome<ReduceTo> {
+  const at = (trouble: Parameters<typeof under>[1]) => ({
+    ok: false as const,
+    trouble: under('to', trouble),
+  });
   const amount = (kind: Kind, make: (value: number) => ReduceTo): Outcome<ReduceTo> => {
     const read = readAmountOf([kind], to, mark);
     return read.ok ? fine(make(read.value.value)) : at(read.trouble);
@@ -137,7 +198,8 @@ function reduceTarget(until: Extract<WrittenStep, { do: 'reduce' }>['until'], to
       return amount('share', (value) => ({ until, value: value * 100 }));
     case 'share':
     case 'body': {
-      const share = until === 'share' && to.trim().endsWith('%') ? readAmountOf(['share'], to, mark) : undefined;
+      const share =
+        until === 'share' && to.trim().endsWith('%') ? readAmountOf(['share'], to, mark) : undefined;
       if (share) return share.ok ? fine({ until: 'share', value: share.value.value }) : at(share.trouble);
       const read = readNumber(to, mark);
       return read.ok ? fine({ until, value: read.value.toNumber() }) : at(read.trouble);

@@ -35,12 +35,27 @@ export interface Supply {
 }
 
 /** All prices of a kitchen's articles, quotes and invoice lines alike, by article. */
-function datedPrices(file: KitchenFile): Map<string, { on: string; recordedAt: string; price: Decimal; invoice?: string }[]> {
-  const prices = new Map(file.articles.map((a) => [a.id, a.quotes.map((q): { on: string; recordedAt: string; price: Decimal; invoice?: string } => ({ ...q, price: new Decimal(q.price) }))]));
+function datedPrices(
+  file: KitchenFile,
+): Map<string, { on: string; recordedAt: string; price: Decimal; invoice?: string }[]> {
+  const prices = new Map(
+    file.articles.map((a) => [
+      a.id,
+      a.quotes.map((q): { on: string; recordedAt: string; price: Decimal; invoice?: string } => ({
+        ...q,
+        price: new Decimal(q.price),
+      })),
+    ]),
+  );
   for (const purchase of file.purchases)
     for (const line of purchase.lines)
       if (line.is === 'goods')
-        prices.get(line.article)?.push({ on: purchase.on, recordedAt: purchase.recordedAt, price: new Decimal(line.packPrice), invoice: purchase.number });
+        prices.get(line.article)?.push({
+          on: purchase.on,
+          recordedAt: purchase.recordedAt,
+          price: new Decimal(line.packPrice),
+          invoice: purchase.number,
+        });
   return prices;
 }
 
@@ -56,7 +71,8 @@ export function pricesOn(file: KitchenFile, day: string): Map<string, PriceFound
     const written = ingredients.get(article.ingredient);
     if (!quote || !written) continue;
     const before = when.get(written.id);
-    if (before && (before.on > quote.on || (before.on === quote.on && before.recordedAt >= quote.recordedAt))) continue;
+    if (before && (before.on > quote.on || (before.on === quote.on && before.recordedAt >= quote.recordedAt)))
+      continue;
     when.set(written.id, quote);
     const stuff = stuffOf(written);
     const pack = readAmount(article.pack, file.kitchen.decimalMark);
@@ -64,11 +80,23 @@ export function pricesOn(file: KitchenFile, day: string): Map<string, PriceFound
       best.set(written.id, !stuff.ok ? stuff.trouble : (pack as { trouble: Trouble }).trouble);
       continue;
     }
-    const perKg = pricePerKg(quote.price, pack.value, { name: written.name, densityGPerMl: measuringDensity(written, stuff.value), eachG: written.eachG });
+    const perKg = pricePerKg(quote.price, pack.value, {
+      name: written.name,
+      densityGPerMl: measuringDensity(written, stuff.value),
+      eachG: written.eachG,
+    });
     best.set(
       written.id,
       perKg.ok
-        ? { article, supplier: suppliers.get(article.supplier) ?? '', on: quote.on, packPrice: quote.price, packG: perKg.value.packG, perKg: perKg.value.perKg, invoice: quote.invoice }
+        ? {
+            article,
+            supplier: suppliers.get(article.supplier) ?? '',
+            on: quote.on,
+            packPrice: quote.price,
+            packG: perKg.value.packG,
+            perKg: perKg.value.perKg,
+            invoice: quote.invoice,
+          }
         : perKg.trouble,
     );
   }
@@ -77,7 +105,9 @@ export function pricesOn(file: KitchenFile, day: string): Map<string, PriceFound
 
 /** The yield in force on a day: the latest to take effect, and of two the one recorded last. */
 export function yieldOn(written: WrittenIngredient, day: string): WrittenIngredient['yields'][number] {
-  const past = written.yields.filter((y) => y.on <= day).sort((a, b) => a.on.localeCompare(b.on) || a.recordedAt.localeCompare(b.recordedAt));
+  const past = written.yields
+    .filter((y) => y.on <= day)
+    .sort((a, b) => a.on.localeCompare(b.on) || a.recordedAt.localeCompare(b.recordedAt));
   // A kitchen that looks back before its first estimate still needs one: the earliest.
   return past[past.length - 1] ?? (written.yields[0] as WrittenIngredient['yields'][number]);
 }
@@ -92,10 +122,17 @@ export interface SupplyPrices {
 }
 
 /** Usable and stock trim per kg, from a price per kg as purchased and the two shares. */
-export function afterTheKnife(terms: Omit<SupplyTerms, 'ingredient'>, perKg: number | undefined, usable: number, stockTrim: number): SupplyPrices {
+export function afterTheKnife(
+  terms: Omit<SupplyTerms, 'ingredient'>,
+  perKg: number | undefined,
+  usable: number,
+  stockTrim: number,
+): SupplyPrices {
   if (perKg === undefined) return {};
   const prices = trimPrices({ usable, stockTrim }, perKg, terms.school, terms.setValuePerKg, terms.trimTaken);
-  return prices.ok ? { usablePerKg: prices.value.usable, trimPerKg: prices.value.stockTrim } : { trouble: prices.trouble };
+  return prices.ok
+    ? { usablePerKg: prices.value.usable, trimPerKg: prices.value.stockTrim }
+    : { trouble: prices.trouble };
 }
 
 /** Every ingredient of a kitchen with what it costs on a day. */
@@ -116,9 +153,26 @@ export function suppliesOn(file: KitchenFile, day: string): Map<string, Supply> 
       const usable = y.usablePct / 100;
       const stockTrim = y.stockTrimPct / 100;
       const knife = afterTheKnife(terms, price?.perKg.toNumber(), usable, stockTrim);
-      const noPrice = refuse('no-price', `ingredients.${ingredient.id}`, `${ingredient.name} has no price on ${day}.`).trouble;
+      const noPrice = refuse(
+        'no-price',
+        `ingredients.${ingredient.id}`,
+        `${ingredient.name} has no price on ${day}.`,
+      ).trouble;
       const trouble = found && !('perKg' in found) ? found : price ? knife.trouble : noPrice;
-      return [ingredient.id, { ...terms, price, usable, stockTrim, yieldSource: y.source, yieldOn: y.on, yieldBasis: y.basis, ...knife, trouble }];
+      return [
+        ingredient.id,
+        {
+          ...terms,
+          price,
+          usable,
+          stockTrim,
+          yieldSource: y.source,
+          yieldOn: y.on,
+          yieldBasis: y.basis,
+          ...knife,
+          trouble,
+        },
+      ];
     }),
   );
 }

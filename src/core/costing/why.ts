@@ -22,7 +22,8 @@ export interface Why {
 
 export type ShowMoney = (value: number) => string;
 
-const kg = (g: number): string => (g < 1000 ? `${g < 10 ? g.toFixed(1) : Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`);
+const kg = (g: number): string =>
+  g < 1000 ? `${g < 10 ? g.toFixed(1) : Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`;
 const litre = (ml: number): string => (ml < 1000 ? `${Math.round(ml)} ml` : `${(ml / 1000).toFixed(1)} l`);
 const pct = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
 
@@ -34,17 +35,34 @@ export function whyCost(costing: KitchenCosting, key: string, money: ShowMoney):
   return whySupply(costing, id, kind === 'trim', money);
 }
 
-const missing = (costing: KitchenCosting, key: string): Why[] => gapsOf(costing, key).map((t) => ({ title: t.message, rows: [] }));
+const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+
+const missing = (costing: KitchenCosting, key: string): Why[] =>
+  gapsOf(costing, key).map((t) => ({ title: t.message, rows: [] }));
 
 function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
   const cost = costOfPlate(costing, id);
   const plate = costing.plates.get(id);
   const rows = (plate?.lines ?? []).map(({ written, resolved }, i): Why => {
     const behind = whyCost(costing, supplyOf(written.of), money);
-    const amount = resolved.ok && !written.amount.includes('g') ? `${written.amount}, ${kg(resolved.value.g)}` : written.amount;
-    return { title: behind.title, money: cost.lines[i], per: 'on the plate', detail: amount, rows: [behind] };
+    const weighed = resolved.ok && !written.amount.includes('g') ? `, ${kg(resolved.value.g)},` : '';
+    return {
+      title: behind.title,
+      money: cost.lines[i],
+      per: 'on the plate',
+      detail: `${written.amount}${weighed} at ${money(behind.money ?? 0)} ${behind.per ?? ''}`,
+      estimate: behind.estimate,
+      rows: [{ ...behind, title: capital(behind.per ?? behind.title) }],
+    };
   });
-  return { title: plate?.plate.name ?? 'Plate', money: cost.cost, per: 'a plate', detail: `${rows.length} things on it`, goTo: `plate:${id}`, rows: [...missing(costing, `plate:${id}`), ...rows] };
+  return {
+    title: plate?.plate.name ?? 'Plate',
+    money: cost.cost,
+    per: 'a plate',
+    detail: `${rows.length} things on it`,
+    goTo: `plate:${id}`,
+    rows: [...missing(costing, `plate:${id}`), ...rows],
+  };
 }
 
 function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why {
@@ -52,15 +70,31 @@ function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why 
   const recipe = costing.recipes.get(id);
   const cost = costOfProduct(costing, id);
   const title = recipe?.recipe.name ?? 'Product';
-  if (!recipe || cost.total === null) return { title, money: null, per: 'a litre', detail: 'The cost is incomplete.', goTo: `recipe:${id}`, rows: missing(costing, key) };
+  if (!recipe || cost.total === null)
+    return {
+      title,
+      money: null,
+      per: 'a litre',
+      detail: 'The cost is incomplete.',
+      goTo: `recipe:${id}`,
+      rows: missing(costing, key),
+    };
   const perInput = inputCosts(costing, id);
   const inputs = recipe.run.inputs
-    .map((input, i): Why => {
-      const price = input.supply === 'free' ? undefined : whyCost(costing, input.supply, money);
-      const unit = input.supply === 'free' ? 'not charged' : `${money((costing.graph.cost(input.supply) ?? 0) * 1000)} a kilo`;
-      return { title: input.name, money: perInput[i] ?? null, per: 'in the pot', detail: `${kg(input.g)} · ${unit}`, estimate: price?.estimate, rows: price ? [price] : [] };
-    })
-    .filter((row) => row.rows.length > 0);
+    .map((input, i) => ({ input, paid: perInput[i] ?? null }))
+    .filter(({ input }) => input.supply !== 'free')
+    .map(({ input, paid }): Why => {
+      const price = whyCost(costing, input.supply, money);
+      const perKg = money((costing.graph.cost(input.supply) ?? 0) * 1000);
+      return {
+        title: input.name,
+        money: paid,
+        per: 'in the pot',
+        detail: `${kg(input.g)} at ${perKg} a kilo`,
+        estimate: price.estimate,
+        rows: [{ ...price, title: capital(price.per ?? price.title) }],
+      };
+    });
   return {
     title,
     money: cost.perL,
@@ -70,7 +104,11 @@ function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why 
     estimate: inputs.some((row) => row.estimate),
     rows: [
       { title: 'What went in', money: cost.total, per: 'in the pot', rows: inputs },
-      { title: 'What became of the litres', detail: `${litre(cost.ml)} are left`, rows: whyLitres(costing, id) },
+      {
+        title: 'What became of the litres',
+        detail: `${litre(cost.ml)} are left`,
+        rows: whyLitres(costing, id),
+      },
       ...whyMoneyWent(costing, id),
     ],
   };
@@ -82,7 +120,9 @@ function whyLitres(costing: KitchenCosting, id: string): Why[] {
     .filter((row) => Object.keys(row.lost).length > 0)
     .map((row) => ({
       title: `Step ${row.step + 1}, ${row.do}`,
-      detail: `${Object.entries(row.lost).map(([cause, g]) => `${kg(g)} ${cause}`).join(', ')} → ${litre(row.ml)} of liquid`,
+      detail: `${Object.entries(row.lost)
+        .map(([cause, g]) => `${kg(g)} ${cause}`)
+        .join(', ')} → ${litre(row.ml)} of liquid`,
       rows: [],
     }));
 }
@@ -90,13 +130,21 @@ function whyLitres(costing: KitchenCosting, id: string): Why[] {
 function whyMoneyWent(costing: KitchenCosting, id: string): Why[] {
   const went = whereTheMoneyWent(costing, id);
   if (!went) return [];
-  const lost = Object.entries(went.lost).map(([cause, value]): Why => ({ title: cause, money: value, per: 'in the pot', rows: [] }));
+  const lost = Object.entries(went.lost).map(([cause, value]): Why => ({
+    title: cause,
+    money: value,
+    per: 'in the pot',
+    rows: [],
+  }));
   return [
     {
       title: 'Where the money went',
-      detail: 'Every loss of liquid takes its share of what was in the pot at that moment. The product carries all of it.',
+      detail:
+        'Every loss of liquid takes its share of what was in the pot at that moment. The product carries all of it.',
       rows: [
-        ...(Math.abs(went.trimmed) < 0.005 ? [] : [{ title: 'cut off before the pot', money: went.trimmed, per: 'in the pot', rows: [] }]),
+        ...(Math.abs(went.trimmed) < 0.005
+          ? []
+          : [{ title: 'cut off before the pot', money: went.trimmed, per: 'in the pot', rows: [] }]),
         ...lost,
         { title: 'still in the product', money: went.left, per: 'in the pot', rows: [] },
       ],
@@ -110,8 +158,18 @@ function whySupply(costing: KitchenCosting, id: string, trim: boolean, money: Sh
   const title = trim ? `${supply.ingredient.name}, stock trim` : supply.ingredient.name;
   const value = trim ? supply.trimPerKg : supply.usablePerKg;
   const goTo = `ingredient:${id}`;
-  if (value === undefined) return { title, money: null, per: 'a kilo', detail: supply.trouble?.message, goTo, rows: [] };
-  return { title, money: value, per: 'a kilo', detail: knifeWords(supply, trim, money), estimate: supply.yieldSource === 'estimate', goTo, rows: [whyYield(supply), ...whyPurchase(costing, supply, money)] };
+  const per = trim ? 'a kilo of stock trim' : 'a usable kilo';
+  if (value === undefined)
+    return { title, money: null, per, detail: supply.trouble?.message, goTo, rows: [] };
+  return {
+    title,
+    money: value,
+    per,
+    detail: knifeWords(supply, trim, money),
+    estimate: supply.yieldSource === 'estimate',
+    goTo,
+    rows: [whyYield(supply), ...whyPurchase(costing, supply, money)],
+  };
 }
 
 function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
@@ -123,7 +181,8 @@ function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
     return `${p} shared by weight: ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
   }
   if (!taken || s.school === 'free') return `${p} a kilo bought ÷ ${pct(s.usable)} usable`;
-  if (s.school === 'value') return `(${p} bought − ${money(s.setValuePerKg)} × ${pct(s.stockTrim)} stock trim) ÷ ${pct(s.usable)} usable`;
+  if (s.school === 'value')
+    return `(${p} bought − ${money(s.setValuePerKg)} × ${pct(s.stockTrim)} stock trim) ÷ ${pct(s.usable)} usable`;
   return `${p} a kilo bought ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
 }
 

@@ -2,10 +2,7 @@
 export {
   FORMAT,
   FORMAT_VERSION,
-  Id,
   KitchenFile,
-  Plate as PlateSchema,
-  Recipe as RecipeSchema,
   WrittenStep,
   type Of,
   type WrittenIngredient,
@@ -13,7 +10,7 @@ export {
   type WrittenRecipe,
   type WrittenVessel,
 } from './schema';
-export { checkKitchen, readKitchen, readKitchenText, type FileRead } from './read';
+export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, loopSentence, ofStep, usesOf } from './loops';
 export { shiftDay, shiftTo } from './shift';
 export { hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';

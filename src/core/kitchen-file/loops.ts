@@ -17,7 +17,10 @@ export function usesOf(recipe: Pick<WrittenRecipe, 'steps'>): string[] {
  * Recipes in an order in which each comes after everything it uses; those in a loop come out apart,
  * as the loop itself, first recipe repeated at its end.
  */
-export function inOrder(recipes: readonly Pick<WrittenRecipe, 'id' | 'steps'>[]): { order: string[]; loops: string[][] } {
+export function inOrder(recipes: readonly Pick<WrittenRecipe, 'id' | 'steps'>[]): {
+  order: string[];
+  loops: string[][];
+} {
   const byId = new Map(recipes.map((r) => [r.id, r]));
   const state = new Map<string, 'open' | 'done'>();
   const order: string[] = [];

@@ -1,3 +1,4 @@
+import type { z } from 'zod';
 import { checkShares, checkStuff } from '../larder';
 import { readAmount, toGrams } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
@@ -6,14 +7,21 @@ import { KitchenFile, type Of } from './schema';
 import { measuringDensity, stuffOf } from './stuff';
 
 /** A kitchen file read whole, or every mistake in it: nothing is half loaded. */
-export type FileRead = { readonly ok: true; readonly file: KitchenFile } | { readonly ok: false; readonly mistakes: readonly Trouble[] };
+export type FileRead =
+  | { readonly ok: true; readonly file: KitchenFile }
+  | { readonly ok: false; readonly mistakes: readonly Trouble[] };
 
 const HUGE = 64 * 1024 * 1024;
 
 /** Reads the text of a kitchen file: JSON, then shape, then what the parts say of each other. */
 export function readKitchenText(text: string): FileRead {
   if (text.length > HUGE)
-    return { ok: false, mistakes: [refuse('too-large', '', `The file has ${text.length} characters; at most ${HUGE} are read.`).trouble] };
+    return {
+      ok: false,
+      mistakes: [
+        refuse('too-large', '', `The file has ${text.length} characters; at most ${HUGE} are read.`).trouble,
+      ],
+    };
   let json: unknown;
   try {
     json = JSON.parse(text.replace(/^\uFEFF/, ''));
@@ -26,12 +34,48 @@ export function readKitchenText(text: string): FileRead {
 
 export function readKitchen(json: unknown): FileRead {
   const parsed = KitchenFile.safeParse(json);
-  if (!parsed.success) return { ok: false, mistakes: parsed.error.issues.flatMap((issue) => shapeMistakes(issue, [])) };
-  const mistakes = checkKitchen(parsed.data);
-  return mistakes.length > 0 ? { ok: false, mistakes } : { ok: true, file: parsed.data };
+  if (parsed.success) {
+    const mistakes = checkKitchen(parsed.data);
+    return mistakes.length > 0 ? { ok: false, mistakes } : { ok: true, file: parsed.data };
+  }
+  const shape = parsed.error.issues.flatMap((issue) => shapeMistakes(issue, []));
+  return { ok: false, mistakes: [...shape, ...checkKitchen(sparse(json))] };
 }
 
-type Issue = { readonly code?: string | undefined; readonly path: readonly PropertyKey[]; readonly message: string; readonly errors?: readonly (readonly Issue[])[] };
+/** A kitchen some of whose things could not be read: those are left out, but their ids are known. */
+type Sparse = Pick<KitchenFile, 'kitchen'> & {
+  readonly [L in (typeof LISTS)[number]]: readonly (KitchenFile[L][number] | undefined)[];
+} & {
+  readonly ids?: { readonly [L in (typeof LISTS)[number]]: readonly string[] };
+};
+
+/** What is sound of a file with mistakes in its shape, so that what its parts say of each other is told too. */
+function sparse(json: unknown): Sparse {
+  const raw = (typeof json === 'object' && json !== null ? json : {}) as Record<string, unknown>;
+  const items = (list: string): unknown[] => (Array.isArray(raw[list]) ? (raw[list] as unknown[]) : []);
+  const idOf = (item: unknown): string => String((item as { id?: unknown } | null)?.id ?? '');
+  const shapes = KitchenFile.shape;
+  const kitchen = shapes.kitchen.safeParse(raw.kitchen);
+  const element = (list: (typeof LISTS)[number]): z.ZodType => {
+    const schema = shapes[list];
+    return ('removeDefault' in schema ? schema.removeDefault() : schema).element as z.ZodType;
+  };
+  const read = LISTS.map((list) => [list, items(list).map((item) => element(list).safeParse(item).data)]);
+  return {
+    ...(Object.fromEntries(read) as unknown as Sparse),
+    kitchen: kitchen.data ?? ({ decimalMark: '.' } as KitchenFile['kitchen']),
+    ids: Object.fromEntries(LISTS.map((list) => [list, items(list).map(idOf)])) as unknown as NonNullable<
+      Sparse['ids']
+    >,
+  };
+}
+
+type Issue = {
+  readonly code?: string | undefined;
+  readonly path: readonly PropertyKey[];
+  readonly message: string;
+  readonly errors?: readonly (readonly Issue[])[];
+};
 
 /**
  * One sentence for each thing that is wrong with the shape. Of alternatives that all fail, the one
@@ -48,50 +92,92 @@ function shapeMistakes(issue: Issue, before: readonly PropertyKey[]): Trouble[] 
 
 /** Alternatives whose discriminating word is wrong are further off than those with a wrong figure. */
 const wrongness = (issues: readonly Issue[]): number =>
-  issues.reduce((sum, i) => sum + (i.path.length === 1 && (i.path[0] === 'do' || i.path[0] === 'is' || i.path[0] === 'shape') ? 100 : 1), 0);
+  issues.reduce(
+    (sum, i) =>
+      sum +
+      (i.path.length === 1 && (i.path[0] === 'do' || i.path[0] === 'is' || i.path[0] === 'shape') ? 100 : 1),
+    0,
+  );
 
 const sentence = (message: string): string => {
-  const plain = message.replace(/^Invalid input: expected (\w+), received (\w+)$/, (_, want: string, got: string) => (got === 'undefined' ? `is missing (${want} is wanted)` : `should be ${want}, not ${got}`));
+  const plain = message.replace(
+    /^Invalid input: expected (\w+), received (\w+)$/,
+    (_, want: string, got: string) =>
+      got === 'undefined' ? `is missing (${want} is wanted)` : `should be ${want}, not ${got}`,
+  );
   return `${plain.charAt(0).toUpperCase()}${plain.slice(1)}${plain.endsWith('.') ? '' : '.'}`;
 };
 
-export const pathOf = (path: readonly PropertyKey[]): string =>
-  path.reduce<string>((said, key) => (typeof key === 'number' ? `${said}[${key}]` : said === '' ? String(key) : `${said}.${String(key)}`), '');
+const pathOf = (path: readonly PropertyKey[]): string =>
+  path.reduce<string>(
+    (said, key) =>
+      typeof key === 'number' ? `${said}[${key}]` : said === '' ? String(key) : `${said}.${String(key)}`,
+    '',
+  );
 
 /** What a shape cannot say: references, yields, compositions, packs, names twice, loops. */
-export function checkKitchen(file: KitchenFile): Trouble[] {
+function checkKitchen(file: Sparse): Trouble[] {
   return [...checkIds(file), ...checkIngredients(file), ...checkBuying(file), ...checkRecipes(file)];
 }
 
-const LISTS = ['people', 'suppliers', 'vessels', 'hobs', 'ingredients', 'articles', 'purchases', 'recipes', 'plates'] as const;
+const LISTS = [
+  'people',
+  'suppliers',
+  'vessels',
+  'hobs',
+  'ingredients',
+  'articles',
+  'purchases',
+  'recipes',
+  'plates',
+] as const;
 
-function checkIds(file: KitchenFile): Trouble[] {
+/** Things of a list that could be read, each with its place in the file. */
+function* sound<T>(list: readonly (T | undefined)[]): Generator<[number, T]> {
+  for (const [i, item] of list.entries()) if (item !== undefined) yield [i, item];
+}
+
+const idsIn = (file: Sparse, list: (typeof LISTS)[number]): Set<string> =>
+  new Set(file.ids?.[list] ?? [...sound<{ id: string }>(file[list])].map(([, x]) => x.id));
+
+function checkIds(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
   const seen = new Map<string, string>();
   for (const list of LISTS)
-    for (const [i, item] of file[list].entries()) {
+    for (const [i, item] of sound<{ id: string }>(file[list])) {
       const first = seen.get(item.id);
-      if (first) found.push(refuse('id-twice', `${list}[${i}].id`, `The id ${item.id} stands already at ${first}.`).trouble);
+      if (first)
+        found.push(
+          refuse('id-twice', `${list}[${i}].id`, `The id ${item.id} stands already at ${first}.`).trouble,
+        );
       else seen.set(item.id, `${list}[${i}]`);
     }
   const names = new Map<string, string>();
   for (const list of ['ingredients', 'recipes'] as const)
-    for (const [i, item] of file[list].entries()) {
+    for (const [i, item] of sound<{ name: string }>(file[list])) {
       const key = item.name.toLowerCase();
       const first = names.get(key);
-      if (first) found.push(refuse('name-twice', `${list}[${i}].name`, `“${item.name}” stands already at ${first}: recipe lines could mean either.`).trouble);
+      if (first)
+        found.push(
+          refuse(
+            'name-twice',
+            `${list}[${i}].name`,
+            `“${item.name}” stands already at ${first}: recipe lines could mean either.`,
+          ).trouble,
+        );
       else names.set(key, `${list}[${i}]`);
     }
   return found;
 }
 
-function checkIngredients(file: KitchenFile): Trouble[] {
+function checkIngredients(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
-  for (const [i, written] of file.ingredients.entries()) {
+  for (const [i, written] of sound(file.ingredients)) {
     const place = `ingredients[${i}]`;
     for (const [j, y] of written.yields.entries()) {
       const wrong = checkShares({ usable: y.usablePct / 100, stockTrim: y.stockTrimPct / 100 });
-      if (wrong) found.push(under(`${place}.yields[${j}]`, { ...wrong.trouble, path: `${wrong.trouble.path}Pct` }));
+      if (wrong)
+        found.push(under(`${place}.yields[${j}]`, { ...wrong.trouble, path: `${wrong.trouble.path}Pct` }));
     }
     const stuff = stuffOf(written);
     if (!stuff.ok) found.push(under(place, stuff.trouble));
@@ -100,52 +186,68 @@ function checkIngredients(file: KitchenFile): Trouble[] {
   return found;
 }
 
-function checkBuying(file: KitchenFile): Trouble[] {
+function checkBuying(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
-  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
-  const suppliers = new Set(file.suppliers.map((s) => s.id));
-  const articles = new Set(file.articles.map((a) => a.id));
-  const unknown = (path: string, what: string, id: string) => found.push(refuse('unknown-id', path, `There is no ${what} with the id ${id}.`).trouble);
-  for (const [i, article] of file.articles.entries()) {
+  const ingredients = new Map([...sound(file.ingredients)].map(([, i]) => [i.id, i]));
+  const known = {
+    supplier: idsIn(file, 'suppliers'),
+    ingredient: idsIn(file, 'ingredients'),
+    article: idsIn(file, 'articles'),
+  };
+  const want = (what: keyof typeof known, id: string, path: string): void => {
+    if (!known[what].has(id))
+      found.push(refuse('unknown-id', path, `There is no ${what} with the id ${id}.`).trouble);
+  };
+  for (const [i, article] of sound(file.articles)) {
     const place = `articles[${i}]`;
-    if (!suppliers.has(article.supplier)) unknown(`${place}.supplier`, 'supplier', article.supplier);
+    want('supplier', article.supplier, `${place}.supplier`);
+    want('ingredient', article.ingredient, `${place}.ingredient`);
     const written = ingredients.get(article.ingredient);
-    if (!written) {
-      unknown(`${place}.ingredient`, 'ingredient', article.ingredient);
-      continue;
-    }
-    const stuff = stuffOf(written);
-    if (!stuff.ok) continue;
+    const stuff = written && stuffOf(written);
+    if (!written || !stuff?.ok) continue;
     const pack = readAmount(article.pack, file.kitchen.decimalMark);
-    const weight = pack.ok ? toGrams(pack.value, { name: written.name, densityGPerMl: measuringDensity(written, stuff.value), eachG: written.eachG }) : pack;
+    const weight = pack.ok
+      ? toGrams(pack.value, {
+          name: written.name,
+          densityGPerMl: measuringDensity(written, stuff.value),
+          eachG: written.eachG,
+        })
+      : pack;
     if (!weight.ok) found.push(under(`${place}.pack`, weight.trouble));
-    else if (!(weight.value.grams > 0)) found.push(refuse('empty-pack', `${place}.pack`, `“${article.pack}” holds 0 g: a pack holds something.`, { value: 0, limit: 0 }).trouble);
+    else if (!(weight.value.grams > 0))
+      found.push(
+        refuse('empty-pack', `${place}.pack`, `“${article.pack}” holds 0 g: a pack holds something.`, {
+          value: 0,
+          limit: 0,
+        }).trouble,
+      );
   }
-  for (const [i, purchase] of file.purchases.entries()) {
-    if (!suppliers.has(purchase.supplier)) unknown(`purchases[${i}].supplier`, 'supplier', purchase.supplier);
+  for (const [i, purchase] of sound(file.purchases)) {
+    want('supplier', purchase.supplier, `purchases[${i}].supplier`);
     for (const [j, line] of purchase.lines.entries())
-      if (line.is === 'goods' && !articles.has(line.article)) unknown(`purchases[${i}].lines[${j}].article`, 'article', line.article);
+      if (line.is === 'goods') want('article', line.article, `purchases[${i}].lines[${j}].article`);
   }
   return found;
 }
 
-function checkRecipes(file: KitchenFile): Trouble[] {
+function checkRecipes(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
   const ids = {
-    ingredient: new Set(file.ingredients.map((x) => x.id)),
-    recipe: new Set(file.recipes.map((x) => x.id)),
-    vessel: new Set(file.vessels.map((x) => x.id)),
-    hob: new Set(file.hobs.map((x) => x.id)),
+    ingredient: idsIn(file, 'ingredients'),
+    recipe: idsIn(file, 'recipes'),
+    vessel: idsIn(file, 'vessels'),
+    hob: idsIn(file, 'hobs'),
   };
   const want = (kind: keyof typeof ids, id: string, path: string): void => {
-    if (!ids[kind].has(id)) found.push(refuse('unknown-id', path, `There is no ${kind} with the id ${id}.`).trouble);
+    if (!ids[kind].has(id))
+      found.push(refuse('unknown-id', path, `There is no ${kind} with the id ${id}.`).trouble);
   };
   const wantOf = (of: Of, path: string): void => {
     if ('product' in of) want('recipe', of.product, `${path}.product`);
     else if ('ingredient' in of) want('ingredient', of.ingredient, `${path}.ingredient`);
     else want('ingredient', of.stockTrimOf, `${path}.stockTrimOf`);
   };
-  for (const [i, recipe] of file.recipes.entries()) {
+  for (const [i, recipe] of sound(file.recipes)) {
     want('vessel', recipe.vessel, `recipes[${i}].vessel`);
     want('hob', recipe.hob, `recipes[${i}].hob`);
     for (const [j, step] of recipe.steps.entries()) {
@@ -158,11 +260,15 @@ function checkRecipes(file: KitchenFile): Trouble[] {
       }
     }
   }
-  for (const [i, plate] of file.plates.entries()) for (const [j, line] of plate.lines.entries()) wantOf(line.of, `plates[${i}].lines[${j}].of`);
-  const nameOf = new Map(file.recipes.map((r) => [r.id, r.name]));
-  for (const loop of inOrder(file.recipes).loops) {
-    const at = file.recipes.findIndex((r) => r.id === loop[0]);
-    found.push(refuse('recipe-loop', `recipes[${at}]`, loopSentence(loop.map((id) => nameOf.get(id) ?? id))).trouble);
+  for (const [i, plate] of sound(file.plates))
+    for (const [j, line] of plate.lines.entries()) wantOf(line.of, `plates[${i}].lines[${j}].of`);
+  const recipes = [...sound(file.recipes)];
+  const nameOf = new Map(recipes.map(([, r]) => [r.id, r.name]));
+  for (const loop of inOrder(recipes.map(([, r]) => r)).loops) {
+    const at = recipes.find(([, r]) => r.id === loop[0])?.[0] ?? 0;
+    found.push(
+      refuse('recipe-loop', `recipes[${at}]`, loopSentence(loop.map((id) => nameOf.get(id) ?? id))).trouble,
+    );
   }
   return found;
 }

@@ -13,21 +13,37 @@ export const FORMAT_VERSION = 1;
 
 export const Id = z
   .string()
-  .regex(/^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/, 'is not an id (a UUIDv7 in lower case)')
+  .regex(
+    /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/,
+    'is not an id (a UUIDv7 in lower case)',
+  )
   .describe('UUIDv7, the same in database, address and file');
 const Name = z.string().trim().min(1, 'a name is missing').max(120, 'a name has at most 120 characters');
 export const Day = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'is not a day (YYYY-MM-DD)')
-  .refine((day) => !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) && new Date(`${day}T00:00:00Z`).toISOString().startsWith(day), 'is not a day of the calendar')
+  .refine(
+    (day) =>
+      !Number.isNaN(Date.parse(`${day}T00:00:00Z`)) &&
+      new Date(`${day}T00:00:00Z`).toISOString().startsWith(day),
+    'is not a day of the calendar',
+  )
   .describe('business day, YYYY-MM-DD');
 const Instant = z.iso.datetime({ error: 'is not an instant (ISO 8601 in UTC, ending in Z)' });
 const Price = z
   .string()
-  .regex(/^\d{1,10}(\.\d{1,4})?$/, 'is not a price: digits with at most four decimals after a point, not negative')
+  .regex(
+    /^\d{1,10}(\.\d{1,4})?$/,
+    'is not a price: digits with at most four decimals after a point, not negative',
+  )
   .describe('net of tax, decimal string');
 const Percent = z.number().min(0, 'lies below 0 %').max(100, 'lies above 100 %');
-const Typed = z.string().trim().min(1, 'an amount is missing').max(80, 'an amount has at most 80 characters').describe('an amount as typed, e.g. "2 lb 4 oz"');
+const Typed = z
+  .string()
+  .trim()
+  .min(1, 'an amount is missing')
+  .max(80, 'an amount has at most 80 characters')
+  .describe('an amount as typed, e.g. "2 lb 4 oz"');
 
 export const Of = z.union([
   z.strictObject({ ingredient: Id }).describe('the usable part of an ingredient'),
@@ -37,7 +53,12 @@ export const Of = z.union([
 export type Of = z.infer<typeof Of>;
 
 const Add = z.strictObject({ do: z.literal('add'), of: Of, amount: Typed });
-const Brown = z.strictObject({ do: z.literal('brown'), loss: Typed, fatRunOff: Typed.optional(), time: Typed.optional() });
+const Brown = z.strictObject({
+  do: z.literal('brown'),
+  loss: Typed,
+  fatRunOff: Typed.optional(),
+  time: Typed.optional(),
+});
 const WaterAmount = z.strictObject({ do: z.literal('water'), amount: Typed });
 const WaterLevel = z.strictObject({ do: z.literal('water'), level: Typed });
 const WaterCover = z.strictObject({ do: z.literal('water'), cover: Typed });
@@ -59,19 +80,58 @@ const Mount = z.strictObject({ do: z.literal('mount'), of: Of, amount: Typed });
 const Season = z.strictObject({ do: z.literal('season'), of: Of, amount: Typed });
 const SeasonTo = z.strictObject({ do: z.literal('season to'), of: Of, salt: Typed });
 const Portion = z.strictObject({ do: z.literal('portion'), size: Typed, overfill: Typed.optional() });
-const Unread = z.strictObject({ do: z.literal('unread'), said: z.string().max(200) }).describe('a line nobody could read yet: it makes the cost incomplete');
+const Unread = z
+  .strictObject({ do: z.literal('unread'), said: z.string().max(200) })
+  .describe('a line nobody could read yet: it makes the cost incomplete');
 
 export const WrittenStep = z.union([
-  Add, Brown, WaterAmount, WaterLevel, WaterCover, Bring, Cook, Skim, Strain, Into, TakeFat, Reduce, Thicken, Mount, Season, SeasonTo, Portion, Unread,
+  Add,
+  Brown,
+  WaterAmount,
+  WaterLevel,
+  WaterCover,
+  Bring,
+  Cook,
+  Skim,
+  Strain,
+  Into,
+  TakeFat,
+  Reduce,
+  Thicken,
+  Mount,
+  Season,
+  SeasonTo,
+  Portion,
+  Unread,
 ]);
 export type WrittenStep = z.infer<typeof WrittenStep>;
 
 export const Vessel = z.union([
-  z.strictObject({ id: Id, name: Name, shape: z.literal('round'), baseCm: z.number().positive().max(500), topCm: z.number().positive().max(500), heightCm: z.number().positive().max(500), maxFillPct: z.number().min(1).max(100) }),
-  z.strictObject({ id: Id, name: Name, shape: z.literal('box'), lengthCm: z.number().positive().max(500), widthCm: z.number().positive().max(500), heightCm: z.number().positive().max(500), maxFillPct: z.number().min(1).max(100) }),
+  z.strictObject({
+    id: Id,
+    name: Name,
+    shape: z.literal('round'),
+    baseCm: z.number().positive().max(500),
+    topCm: z.number().positive().max(500),
+    heightCm: z.number().positive().max(500),
+    maxFillPct: z.number().min(1).max(100),
+  }),
+  z.strictObject({
+    id: Id,
+    name: Name,
+    shape: z.literal('box'),
+    lengthCm: z.number().positive().max(500),
+    widthCm: z.number().positive().max(500),
+    heightCm: z.number().positive().max(500),
+    maxFillPct: z.number().min(1).max(100),
+  }),
 ]);
 
-export const Hob = z.strictObject({ id: Id, name: Name, netKw: z.number().positive().max(200).nullable().describe('kW that reach the pot; null: no limit') });
+export const Hob = z.strictObject({
+  id: Id,
+  name: Name,
+  netKw: z.number().positive().max(200).nullable().describe('kW that reach the pot; null: no limit'),
+});
 
 /** A usable yield as it was on a day: measured by a test, or still an estimate. */
 export const Yield = z.strictObject({
@@ -87,18 +147,27 @@ export const Ingredient = z.strictObject({
   id: Id,
   name: Name,
   role: z.enum(['liquid', 'piece']),
-  composition: z.strictObject({
-    water: Percent,
-    fat: Percent.optional(),
-    salt: Percent.optional(),
-    sugar: Percent.optional(),
-    starch: Percent.optional(),
-    gelatin: Percent.optional(),
-    ethanolVolPct: Percent.optional(),
-  }).describe('g per 100 g of the usable part; the remainder is the rest'),
+  composition: z
+    .strictObject({
+      water: Percent,
+      fat: Percent.optional(),
+      salt: Percent.optional(),
+      sugar: Percent.optional(),
+      starch: Percent.optional(),
+      gelatin: Percent.optional(),
+      ethanolVolPct: Percent.optional(),
+    })
+    .describe('g per 100 g of the usable part; the remainder is the rest'),
   fat: z.enum(['free', 'bound']).default('free').describe('whether its fat floats'),
-  bindingGPerKg: z.number().min(0).max(3000).default(0).describe('flour equivalent, g per kg, of a thickener'),
-  gelatin: z.strictObject({ gPerKg: z.number().min(0).max(300), halfLifeH: z.number().positive().max(48) }).optional(),
+  bindingGPerKg: z
+    .number()
+    .min(0)
+    .max(3000)
+    .default(0)
+    .describe('flour equivalent, g per kg, of a thickener'),
+  gelatin: z
+    .strictObject({ gPerKg: z.number().min(0).max(300), halfLifeH: z.number().positive().max(48) })
+    .optional(),
   renderedFatPct: Percent.default(0),
   takesWaterGPerG: z.number().min(0).max(15).default(0),
   givesWaterGPerG: z.number().min(0).max(1).default(0),
@@ -109,7 +178,10 @@ export const Ingredient = z.strictObject({
   eachG: z.number().positive().max(100000).optional(),
   allergens: z.array(z.string().min(1).max(40)).default([]),
   yields: z.array(Yield).min(1, 'at least one yield is needed, be it an estimate'),
-  trim: z.strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.optional() }).optional().describe("overrides the kitchen's school"),
+  trim: z
+    .strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.optional() })
+    .optional()
+    .describe("overrides the kitchen's school"),
 });
 
 export const Quote = z.strictObject({ on: Day, recordedAt: Instant, price: Price });
@@ -124,10 +196,28 @@ export const Article = z.strictObject({
 });
 
 export const PurchaseLine = z.union([
-  z.strictObject({ is: z.literal('goods'), article: Id, packs: z.number().positive(), packPrice: Price, delivered: Typed.optional().describe('what really came, where it differs from packs × pack'), note: z.string().max(200).optional() }),
-  z.strictObject({ is: z.enum(['deposit', 'tax', 'delivery']), amount: Price, note: z.string().max(200).optional() }),
+  z.strictObject({
+    is: z.literal('goods'),
+    article: Id,
+    packs: z.number().positive(),
+    packPrice: Price,
+    delivered: Typed.optional().describe('what really came, where it differs from packs × pack'),
+    note: z.string().max(200).optional(),
+  }),
+  z.strictObject({
+    is: z.enum(['deposit', 'tax', 'delivery']),
+    amount: Price,
+    note: z.string().max(200).optional(),
+  }),
 ]);
-export const Purchase = z.strictObject({ id: Id, supplier: Id, on: Day, recordedAt: Instant, number: z.string().min(1).max(60), lines: z.array(PurchaseLine).min(1) });
+export const Purchase = z.strictObject({
+  id: Id,
+  supplier: Id,
+  on: Day,
+  recordedAt: Instant,
+  number: z.string().min(1).max(60),
+  lines: z.array(PurchaseLine).min(1),
+});
 
 export const Recipe = z.strictObject({
   id: Id,
@@ -151,8 +241,16 @@ export const Person = z.strictObject({
   id: Id,
   name: Name,
   role: z.enum(['manager', 'cook', 'reader']),
-  firstPassword: z.string().min(8).max(200).optional().describe('used once when the file is loaded; never written out'),
-  firstPin: z.string().regex(/^\d{4,6}$/, 'is not a PIN of four to six digits').optional(),
+  firstPassword: z
+    .string()
+    .min(8)
+    .max(200)
+    .optional()
+    .describe('used once when the file is loaded; never written out'),
+  firstPin: z
+    .string()
+    .regex(/^\d{4,6}$/, 'is not a PIN of four to six digits')
+    .optional(),
 });
 
 export const KitchenFile = z.strictObject({

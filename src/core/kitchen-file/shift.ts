@@ -6,7 +6,8 @@ const DAY_MS = 86_400_000;
 export const shiftDay = (day: string, days: number): string =>
   new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
 
-const shiftInstant = (instant: string, days: number): string => new Date(Date.parse(instant) + days * DAY_MS).toISOString();
+const shiftInstant = (instant: string, days: number): string =>
+  new Date(Date.parse(instant) + days * DAY_MS).toISOString();
 
 /** Days from one business day to another. */
 export const daysBetween = (from: string, to: string): number =>
@@ -15,7 +16,11 @@ export const daysBetween = (from: string, to: string): number =>
 /** The same kitchen as if it spoke from `today`: every day and instant moves by the same number of days. */
 export function shiftTo(file: KitchenFile, today: string): KitchenFile {
   const days = daysBetween(file.referenceDay, today);
-  const dated = <T extends { on: string; recordedAt: string }>(x: T): T => ({ ...x, on: shiftDay(x.on, days), recordedAt: shiftInstant(x.recordedAt, days) });
+  const dated = <T extends { on: string; recordedAt: string }>(x: T): T => ({
+    ...x,
+    on: shiftDay(x.on, days),
+    recordedAt: shiftInstant(x.recordedAt, days),
+  });
   return {
     ...file,
     referenceDay: today,

@@ -1,5 +1,12 @@
 /** What things are made of, what they cost as bought, and what they cost after the knife. */
 export { WATER, checkStuff, composition, type Role, type Stuff, type WrittenComposition } from './ingredient';
-export { TRIM_SCHOOLS, checkShares, trimPrices, type TrimPrices, type TrimSchool, type TrimShares } from './trim';
+export {
+  TRIM_SCHOOLS,
+  checkShares,
+  trimPrices,
+  type TrimPrices,
+  type TrimSchool,
+  type TrimShares,
+} from './trim';
 export { readPct, readPrice } from './typed';
 export { pricePerKg, quoteOn, type Quote } from './price';

@@ -58,7 +58,9 @@ export interface WrittenComposition {
  */
 export function composition(written: WrittenComposition): Outcome<Parts> {
   const parts = noParts();
-  for (const part of PARTS) if (part !== 'rest' && part !== 'ethanol') parts[part] = (written[part as Exclude<Part, 'rest' | 'ethanol'>] ?? 0) / 100;
+  for (const part of PARTS)
+    if (part !== 'rest' && part !== 'ethanol')
+      parts[part] = (written[part as Exclude<Part, 'rest' | 'ethanol'>] ?? 0) / 100;
   const vol = (written.ethanolVolPct ?? 0) / 100;
   const known = PARTS.reduce((sum, part) => sum + parts[part], 0);
   for (let round = 0; round < 3; round += 1) {
@@ -67,7 +69,12 @@ export function composition(written: WrittenComposition): Outcome<Parts> {
   }
   const sum = known + parts.ethanol;
   if (sum > 1 + 1e-9)
-    return refuse('composition-over-whole', 'composition', `The parts make ${(sum * 100).toFixed(1)} g in 100 g: at most 100.`, { value: sum * 100, limit: 100 });
+    return refuse(
+      'composition-over-whole',
+      'composition',
+      `The parts make ${(sum * 100).toFixed(1)} g in 100 g: at most 100.`,
+      { value: sum * 100, limit: 100 },
+    );
   parts.rest = Math.max(0, 1 - sum);
   return fine(parts);
 }
@@ -79,15 +86,45 @@ export function checkStuff(stuff: Stuff): Trouble[] {
     found.push({ code, path, message, numbers: { value, limit } });
   const per100 = (x: number) => Number((x * 100).toFixed(2));
   if (stuff.gelatinPool > stuff.parts.rest + 1e-9)
-    say('gelatin-over-rest', 'gelatin', `${stuff.name} can give ${per100(stuff.gelatinPool)} g gelatin per 100 g but has only ${per100(stuff.parts.rest)} g of protein and the like.`, stuff.gelatinPool, stuff.parts.rest);
+    say(
+      'gelatin-over-rest',
+      'gelatin',
+      `${stuff.name} can give ${per100(stuff.gelatinPool)} g gelatin per 100 g but has only ${per100(stuff.parts.rest)} g of protein and the like.`,
+      stuff.gelatinPool,
+      stuff.parts.rest,
+    );
   if (stuff.renderedFat > stuff.parts.fat + 1e-9)
-    say('render-over-fat', 'renderedFat', `${stuff.name} renders ${per100(stuff.renderedFat)} g fat per 100 g but has only ${per100(stuff.parts.fat)} g.`, stuff.renderedFat, stuff.parts.fat);
+    say(
+      'render-over-fat',
+      'renderedFat',
+      `${stuff.name} renders ${per100(stuff.renderedFat)} g fat per 100 g but has only ${per100(stuff.parts.fat)} g.`,
+      stuff.renderedFat,
+      stuff.parts.fat,
+    );
   if (stuff.givesWater > stuff.parts.water + 1e-9)
-    say('gives-over-water', 'givesWater', `${stuff.name} gives up ${per100(stuff.givesWater)} g water per 100 g but has only ${per100(stuff.parts.water)} g.`, stuff.givesWater, stuff.parts.water);
+    say(
+      'gives-over-water',
+      'givesWater',
+      `${stuff.name} gives up ${per100(stuff.givesWater)} g water per 100 g but has only ${per100(stuff.parts.water)} g.`,
+      stuff.givesWater,
+      stuff.parts.water,
+    );
   if (stuff.gelatinPool > 0 && !(stuff.gelatinHalfLifeH > 0))
-    say('no-half-life', 'gelatin.halfLifeH', `${stuff.name} gives gelatin, so it needs the hours in which half of it has come out.`, stuff.gelatinHalfLifeH, 0);
+    say(
+      'no-half-life',
+      'gelatin.halfLifeH',
+      `${stuff.name} gives gelatin, so it needs the hours in which half of it has come out.`,
+      stuff.gelatinHalfLifeH,
+      0,
+    );
   if (stuff.role === 'piece' && stuff.parts.ethanol > 0)
-    say('ethanol-in-piece', 'composition.ethanolVolPct', `${stuff.name} is a piece: alcohol is followed in liquids only.`, per100(stuff.parts.ethanol), 0);
+    say(
+      'ethanol-in-piece',
+      'composition.ethanolVolPct',
+      `${stuff.name} is a piece: alcohol is followed in liquids only.`,
+      per100(stuff.parts.ethanol),
+      0,
+    );
   return found;
 }
 

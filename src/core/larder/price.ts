@@ -1,4 +1,4 @@
-import { Decimal } from 'decimal.js';
+import type { Decimal } from 'decimal.js';
 import { toGrams, type Amount, type Weighable } from '../quantity';
 import { fine, type Outcome } from '../trouble';
 
@@ -20,7 +20,8 @@ export function quoteOn<Q extends Quote>(quotes: readonly Q[], day: string): Q |
   let best: Q | undefined;
   for (const quote of quotes) {
     if (quote.on > day) continue;
-    if (!best || quote.on > best.on || (quote.on === best.on && quote.recordedAt > best.recordedAt)) best = quote;
+    if (!best || quote.on > best.on || (quote.on === best.on && quote.recordedAt > best.recordedAt))
+      best = quote;
   }
   return best;
 }
@@ -29,8 +30,16 @@ export function quoteOn<Q extends Quote>(quotes: readonly Q[], day: string): Q |
  * As-purchased price per kg from the price of one pack.
  * @returns trouble where the pack cannot be brought to grams (see `toGrams`)
  */
-export function pricePerKg(packPrice: Decimal, pack: Amount, thing: Weighable): Outcome<{ perKg: Decimal; packG: number; via: string }> {
+export function pricePerKg(
+  packPrice: Decimal,
+  pack: Amount,
+  thing: Weighable,
+): Outcome<{ perKg: Decimal; packG: number; via: string }> {
   const weight = toGrams(pack, thing);
   if (!weight.ok) return weight;
-  return fine({ perKg: packPrice.times(1000).div(weight.value.grams), packG: weight.value.grams, via: weight.value.via });
+  return fine({
+    perKg: packPrice.times(1000).div(weight.value.grams),
+    packG: weight.value.grams,
+    via: weight.value.via,
+  });
 }

@@ -55,12 +55,22 @@ export function trimPrices(
 export function checkShares({ usable, stockTrim }: TrimShares): { ok: false; trouble: Trouble } | undefined {
   const pct = (x: number) => `${Number((x * 100).toFixed(2))} %`;
   if (!(usable > 0 && usable <= 1))
-    return refuse('yield-out-of-range', 'usable', `A usable yield of ${pct(usable)} cannot be: it lies above 0 and at most at 100 %.`, {
-      value: usable,
-      limit: usable > 1 ? 1 : 0,
-    });
+    return refuse(
+      'yield-out-of-range',
+      'usable',
+      `A usable yield of ${pct(usable)} cannot be: it lies above 0 and at most at 100 %.`,
+      {
+        value: usable,
+        limit: usable > 1 ? 1 : 0,
+      },
+    );
   if (!(stockTrim >= 0 && stockTrim <= 1))
-    return refuse('trim-out-of-range', 'stockTrim', `Stock trim of ${pct(stockTrim)} cannot be: it lies between 0 and 100 %.`, { value: stockTrim, limit: 1 });
+    return refuse(
+      'trim-out-of-range',
+      'stockTrim',
+      `Stock trim of ${pct(stockTrim)} cannot be: it lies between 0 and 100 %.`,
+      { value: stockTrim, limit: 1 },
+    );
   if (usable + stockTrim > 1 + 1e-9)
     return refuse(
       'trim-over-whole',

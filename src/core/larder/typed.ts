@@ -11,21 +11,53 @@ export const HIGHEST_PRICE = 1_000_000;
  */
 export function readPrice(typed: string, mark: DecimalMark): Outcome<Decimal> {
   const bare = typed.trim().replace(/^[€$£]\s*|\s*[€$£]$|^(?:EUR|USD|GBP)\s*|\s*(?:EUR|USD|GBP)$/gi, '');
-  if (bare === '') return refuse('no-price-typed', 'price', 'A price is missing: write a number such as 24.50.');
+  if (bare === '')
+    return refuse('no-price-typed', 'price', 'A price is missing: write a number such as 24.50.');
   const read = readNumber(bare, mark);
-  if (!read.ok) return refuse(read.trouble.code, 'price', read.trouble.code === 'not-a-number' ? `“${typed.trim()}” is not a price: write a number such as 24.50.` : read.trouble.message);
+  if (!read.ok)
+    return refuse(
+      read.trouble.code,
+      'price',
+      read.trouble.code === 'not-a-number'
+        ? `“${typed.trim()}” is not a price: write a number such as 24.50.`
+        : read.trouble.message,
+    );
   const price = read.value;
-  if (price.isNegative() && !price.isZero()) return refuse('negative-price', 'price', `A price of ${price.toString()} is below 0.`, { value: price.toNumber(), limit: 0 });
-  if (price.gt(HIGHEST_PRICE)) return refuse('price-too-high', 'price', `A price of ${price.toString()} is above ${HIGHEST_PRICE}: has a decimal mark slipped?`, { value: price.toNumber(), limit: HIGHEST_PRICE });
-  if (price.decimalPlaces() > 4) return refuse('too-many-decimals', 'price', `${price.toString()} has ${price.decimalPlaces()} decimals; a price has at most 4.`, { value: price.decimalPlaces(), limit: 4 });
+  if (price.isNegative() && !price.isZero())
+    return refuse('negative-price', 'price', `A price of ${price.toString()} is below 0.`, {
+      value: price.toNumber(),
+      limit: 0,
+    });
+  if (price.gt(HIGHEST_PRICE))
+    return refuse(
+      'price-too-high',
+      'price',
+      `A price of ${price.toString()} is above ${HIGHEST_PRICE}: has a decimal mark slipped?`,
+      { value: price.toNumber(), limit: HIGHEST_PRICE },
+    );
+  if (price.decimalPlaces() > 4)
+    return refuse(
+      'too-many-decimals',
+      'price',
+      `${price.toString()} has ${price.decimalPlaces()} decimals; a price has at most 4.`,
+      { value: price.decimalPlaces(), limit: 4 },
+    );
   return fine(price);
 }
 
 /** Reads a share in per cent as typed, sign allowed, to at most five decimals; its range is checked where it is used. */
 export function readPct(typed: string, mark: DecimalMark): Outcome<number> {
   const bare = typed.trim().replace(/\s*%$/, '');
-  if (bare === '') return refuse('no-share-typed', 'usable', 'A yield is missing: write a number such as 88.');
+  if (bare === '')
+    return refuse('no-share-typed', 'usable', 'A yield is missing: write a number such as 88.');
   const read = readNumber(bare, mark);
-  if (!read.ok) return refuse(read.trouble.code, 'usable', read.trouble.code === 'not-a-number' ? `“${typed.trim()}” is not a yield: write a number such as 88.` : read.trouble.message);
+  if (!read.ok)
+    return refuse(
+      read.trouble.code,
+      'usable',
+      read.trouble.code === 'not-a-number'
+        ? `“${typed.trim()}” is not a yield: write a number such as 88.`
+        : read.trouble.message,
+    );
   return fine(read.value.toDecimalPlaces(5).toNumber());
 }

@@ -8,10 +8,14 @@ const HEAVY_ML = 8000;
 /** The usual caution where a step can hurt somebody: one line, or none. It never says that a process is safe. */
 export function cautionFor(row: LedgerRow, before: LedgerRow | undefined): string | undefined {
   const hotMl = before && before.celsius > 60 ? before.standingMl : 0;
-  if ((row.do === 'strain' || row.do === 'into') && hotMl > HEAVY_ML) return `Hot and heavy, ${litres(hotMl)}: lift and pour with two people. ${FIRST}`;
-  if ((row.do === 'strain' || row.do === 'into') && hotMl > 0) return `Hot liquid: pour away from yourself. ${FIRST}`;
-  if (row.do === 'defat' && row.celsius < 10) return `Cool fast in shallow pans before it rests overnight, never deep on the bench. ${FIRST}`;
-  if (row.do === 'reduce' && before && before.ethanolPct > 5) return `Alcohol vapour over a flame: keep your face and sleeves away. ${FIRST}`;
+  if ((row.do === 'strain' || row.do === 'into') && hotMl > HEAVY_ML)
+    return `Hot and heavy, ${litres(hotMl)}: lift and pour with two people. ${FIRST}`;
+  if ((row.do === 'strain' || row.do === 'into') && hotMl > 0)
+    return `Hot liquid: pour away from yourself. ${FIRST}`;
+  if (row.do === 'defat' && row.celsius < 10)
+    return `Cool fast in shallow pans before it rests overnight, never deep on the bench. ${FIRST}`;
+  if (row.do === 'reduce' && before && before.ethanolPct > 5)
+    return `Alcohol vapour over a flame: keep your face and sleeves away. ${FIRST}`;
   return undefined;
 }
 
@@ -19,7 +23,7 @@ export function cautionFor(row: LedgerRow, before: LedgerRow | undefined): strin
 export function kindOfStep(verb: LedgerRow['do']): 'in' | 'hot' | 'out' | 'unread' {
   if (verb === 'unread') return 'unread';
   if (verb === 'brown' || verb === 'cook' || verb === 'reduce' || verb === 'bring') return 'hot';
-  if (verb === 'skim' || verb === 'strain' || verb === 'into' || verb === 'defat' || verb === 'portion') return 'out';
+  if (verb === 'skim' || verb === 'strain' || verb === 'into' || verb === 'defat' || verb === 'portion')
+    return 'out';
   return 'in';
 }
-

@@ -24,14 +24,21 @@ export interface ProcessConstants {
   /** ml per m² of wetted wall left in an emptied pot: thin liquids, and sauces that coat (body 1). */
   readonly wallCling: { readonly thin: number; readonly coating: number };
   /** Share of the floating fat left behind, and g of the rest that goes with each g of fat. */
-  readonly defat: Readonly<Record<Defat, { readonly left: number; readonly drag: number; readonly hours: number }>>;
+  readonly defat: Readonly<
+    Record<Defat, { readonly left: number; readonly drag: number; readonly hours: number }>
+  >;
   /** g of the rest that go with each g of fat skimmed off the surface while it simmers. */
   readonly skimDrag: number;
   /** g of flour per litre, and % of gelatin, that coat a spoon: body 1. */
   readonly coating: { readonly flourGPerL: number; readonly gelatinPct: number };
   readonly oversaltedPct: number;
   /** Hours in which half of a pool has passed. */
-  readonly halfLifeH: { readonly fat: number; readonly salt: number; readonly gives: number; readonly takes: number };
+  readonly halfLifeH: {
+    readonly fat: number;
+    readonly salt: number;
+    readonly gives: number;
+    readonly takes: number;
+  };
   /** Ethanol left (share) by minutes stirred in and simmered, linear between. */
   readonly ethanolByMinutes: readonly (readonly [number, number])[];
   readonly boilOffExponent: number;

@@ -37,7 +37,14 @@ export function ethanolLeftByMinutes(c: ProcessConstants, minutes: number): numb
  *
  * @param by what passes in `hours`, made once for many minutes; gelatin shares come in `gelatin`
  */
-export function heatFor(s: PotState, c: ProcessConstants, fire: Fire, hours: number, by: Passing, gelatin: readonly number[]): void {
+export function heatFor(
+  s: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  hours: number,
+  by: Passing,
+  gelatin: readonly number[],
+): void {
   const { liquid } = s;
   for (let i = 0; i < s.pieces.length; i += 1) passBetween(s.pieces[i]!, liquid, by, gelatin[i]!);
   const mass = liquidG(liquid);
@@ -48,7 +55,8 @@ export function heatFor(s: PotState, c: ProcessConstants, fire: Fire, hours: num
     for (const source of liquid.sources) ethanolThere += source.left;
     driven = Math.min(driven, liquid.water + ethanolThere);
     let ethanolGone = 0;
-    for (const source of liquid.sources) ethanolGone += source.left - leftAfter(source, c, hours, 1 - driven / mass);
+    for (const source of liquid.sources)
+      ethanolGone += source.left - leftAfter(source, c, hours, 1 - driven / mass);
     // What the vapour takes beyond the ethanol is water, as far as there is any.
     const water = Math.min(Math.max(0, driven - ethanolGone), liquid.water);
     for (const source of liquid.sources) {
@@ -70,7 +78,11 @@ function leftAfter(source: EthanolSource, c: ProcessConstants, hours: number, ph
 }
 
 /** Prepares the shares that pass in one stretch of `hours`, for all pieces now in the pot. */
-export const stretch = (s: PotState, c: ProcessConstants, hours: number): { by: Passing; gelatin: number[] } => ({
+export const stretch = (
+  s: PotState,
+  c: ProcessConstants,
+  hours: number,
+): { by: Passing; gelatin: number[] } => ({
   by: passing(hours, c.halfLifeH),
   gelatin: s.pieces.map((p) => gelatinPassing(p, hours)),
 });
@@ -95,7 +107,8 @@ export function bringTo(s: PotState, c: ProcessConstants, celsius: number): numb
   const rise = celsius - s.celsius;
   let hours = 0;
   if (rise > 0 && s.hob.netKw !== null) {
-    const kj = ((liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces) / 1000) * rise;
+    const kj =
+      ((liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces) / 1000) * rise;
     hours = kj / s.hob.netKw / 3600;
   }
   s.celsius = celsius;

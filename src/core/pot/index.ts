@@ -5,9 +5,36 @@
 export { cautionFor, kindOfStep } from './cautions';
 export { runPot, type Pot, type PotRun } from './run';
 export { type LedgerRow, type Warning } from './ledger';
-export { type Matter, type PotStep, type Portions, type ReduceTo, type SupplyKey, type WaterTo } from './step';
+export {
+  type Matter,
+  type PotStep,
+  type Portions,
+  type ReduceTo,
+  type SupplyKey,
+  type WaterTo,
+} from './step';
 export { type Product } from './product';
 export { liquidG, liquidMl, type Liquid } from './liquid';
 export { LOSSES, type Hob, type Loss } from './state';
-export { DEFATS, HEATS, LIDS, STRAINERS, type Defat, type Heat, type Lid, type ProcessConstants, type Strainer } from './constants';
-export { capacityMl, dipAt, levelAt, maxFillMl, openAreaM2, volumeAt, wettedAreaM2, type Vessel, type VesselShape } from './vessel';
+export {
+  DEFATS,
+  HEATS,
+  LIDS,
+  STRAINERS,
+  type Defat,
+  type Heat,
+  type Lid,
+  type ProcessConstants,
+  type Strainer,
+} from './constants';
+export {
+  capacityMl,
+  dipAt,
+  levelAt,
+  maxFillMl,
+  openAreaM2,
+  volumeAt,
+  wettedAreaM2,
+  type Vessel,
+  type VesselShape,
+} from './vessel';

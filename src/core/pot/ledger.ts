@@ -156,7 +156,9 @@ function warningsOf(pot: PotState, step: PotStep, c: ProcessConstants, level: nu
 export function roomAhead(rows: readonly LedgerRow[]): LedgerRow[] {
   return rows.map((row, i) => {
     if (row.do !== 'water' || row.warnings.some((w) => w.code === 'over-max-fill')) return row;
-    const until = rows.findIndex((later, j) => j > i && (later.vessel !== row.vessel || later.do === 'strain'));
+    const until = rows.findIndex(
+      (later, j) => j > i && (later.vessel !== row.vessel || later.do === 'strain'),
+    );
     const ahead = rows.slice(i + 1, until === -1 ? undefined : until);
     const worst = ahead.find((later) => later.warnings.some((w) => w.code === 'over-max-fill'));
     if (!worst) return row;

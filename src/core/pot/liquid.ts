@@ -114,5 +114,6 @@ export function addStuff(l: Liquid, stuff: Stuff, g: number, bindFat = false): v
   l.gelatin += parts.gelatin * g;
   l.rest += parts.rest * g;
   l.binding += stuff.binding * g;
-  if (parts.ethanol > 0) l.sources.push({ added: parts.ethanol * g, minutes: 0, phi: 1, left: parts.ethanol * g });
+  if (parts.ethanol > 0)
+    l.sources.push({ added: parts.ethanol * g, minutes: 0, phi: 1, left: parts.ethanol * g });
 }

@@ -70,7 +70,10 @@ export interface Passing {
 
 const passed = (hours: number, halfLife: number): number => 1 - 2 ** (-hours / halfLife);
 
-export const passing = (hours: number, h: { fat: number; salt: number; gives: number; takes: number }): Passing => ({
+export const passing = (
+  hours: number,
+  h: { fat: number; salt: number; gives: number; takes: number },
+): Passing => ({
   hours,
   fat: passed(hours, h.fat),
   salt: passed(hours, h.salt),

@@ -28,7 +28,12 @@ export interface PotRun {
   /** One row for each step done. A refused step has none, nor has any after it. */
   readonly rows: readonly LedgerRow[];
   /** What came in, in order; a row's `inputsSoFar` counts into it. */
-  readonly inputs: readonly { readonly supply: SupplyKey; readonly name: string; readonly g: number; readonly step: number }[];
+  readonly inputs: readonly {
+    readonly supply: SupplyKey;
+    readonly name: string;
+    readonly g: number;
+    readonly step: number;
+  }[];
   /** Lines that could not be read: the cost is incomplete while there are any. */
   readonly unread: readonly { readonly step: number; readonly trouble: Trouble }[];
   /** The step that cannot be done, if one cannot; there is then no product. */
@@ -54,7 +59,12 @@ const runners: { readonly [Do in Exclude<PotStep['do'], 'unread'>]: StepRunner<D
   portion,
 };
 
-function runStep(pot: PotState, step: Exclude<PotStep, { do: 'unread' }>, c: ProcessConstants, report: StepReport): Trouble | undefined {
+function runStep(
+  pot: PotState,
+  step: Exclude<PotStep, { do: 'unread' }>,
+  c: ProcessConstants,
+  report: StepReport,
+): Trouble | undefined {
   // One runner per verb, so the pairing is sound; the compiler cannot follow it through the union.
   const runner = runners[step.do] as StepRunner<typeof step.do>;
   return runner(pot, step as never, c, report);
@@ -78,7 +88,12 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
     if (step.do === 'unread') unread.push({ step: index, trouble: step.why });
     else {
       const cannot = portioned
-        ? trouble('after-portion', 'Nothing can follow the portioning: it is the last step.', index + 1, index)
+        ? trouble(
+            'after-portion',
+            'Nothing can follow the portioning: it is the last step.',
+            index + 1,
+            index,
+          )
         : (runStep(pot, step, c, report) ?? runsOver(pot));
       if (cannot) return { rows: roomAhead(rows), inputs, unread, refused: { step: index, trouble: cannot } };
       portioned = step.do === 'portion';
@@ -94,5 +109,10 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
 function runsOver(pot: PotState): Trouble | undefined {
   if (overBrimMl(pot) <= 1e-6) return undefined;
   const brim = capacityMl(pot.vessel);
-  return trouble('runs-over', `The pot would run over: ${litres(standingMl(pot))} in the ${pot.vessel.name}, which holds ${litres(brim)} to the brim.`, standingMl(pot), brim);
+  return trouble(
+    'runs-over',
+    `The pot would run over: ${litres(standingMl(pot))} in the ${pot.vessel.name}, which holds ${litres(brim)} to the brim.`,
+    standingMl(pot),
+    brim,
+  );
 }

@@ -102,7 +102,13 @@ export const body = (s: PotState, c: ProcessConstants): number =>
   bindingGPerL(s) / c.coating.flourGPerL + gelatinPct(s) / c.coating.gelatinPct;
 
 /** °C after putting something of another temperature in. */
-export function mixedCelsius(s: PotState, c: ProcessConstants, addedG: number, addedIs: 'liquid' | 'pieces', celsius: number): number {
+export function mixedCelsius(
+  s: PotState,
+  c: ProcessConstants,
+  addedG: number,
+  addedIs: 'liquid' | 'pieces',
+  celsius: number,
+): number {
   const there = liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces;
   const added = addedG * c.heatCapacity[addedIs];
   return there + added > 0 ? (there * s.celsius + added * celsius) / (there + added) : celsius;

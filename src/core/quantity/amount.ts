@@ -33,7 +33,8 @@ const wrapping = /^\s*(?:case|box|bag|tray|crate|sack|carton|tub|pack|jar)s?(?:\
  */
 export function readAmount(typed: string, mark: DecimalMark = '.'): Outcome<Amount> {
   const text = typed.trim();
-  if (text === '') return refuse('no-amount', '', 'An amount is missing: write a number and a unit, such as 2.5 kg.');
+  if (text === '')
+    return refuse('no-amount', '', 'An amount is missing: write a number and a unit, such as 2.5 kg.');
   let rest = text.replace(wrapping, '');
   let factor = 1;
   for (let many = times.exec(rest); many; many = times.exec(rest)) {
@@ -47,7 +48,12 @@ export function readAmount(typed: string, mark: DecimalMark = '.'): Outcome<Amou
   let shown: Unit | undefined;
   while (rest.trim() !== '') {
     const found = term.exec(rest);
-    if (!found) return refuse('not-an-amount', '', `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`);
+    if (!found)
+      return refuse(
+        'not-an-amount',
+        '',
+        `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`,
+      );
     const read = readNumber((found[1] ?? '').replace(/ an?$/i, ''), mark);
     if (!read.ok) return read;
     const unit = unitFor(found[2], kind, text);
@@ -60,7 +66,11 @@ export function readAmount(typed: string, mark: DecimalMark = '.'): Outcome<Amou
     rest = rest.slice(found[0].length);
   }
   if (kind === undefined || shown === undefined)
-    return refuse('not-an-amount', '', `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`);
+    return refuse(
+      'not-an-amount',
+      '',
+      `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`,
+    );
   const total = value * factor;
   if (total < 0 && kind !== 'temperature')
     return refuse('negative', '', `“${text}” is below 0.`, { value: total, limit: 0 });
@@ -73,7 +83,8 @@ function unitFor(wordTyped: string | undefined, soFar: Kind | undefined, text: s
     return refuse('no-unit', '', `“${text}” has no unit: write, for example, ${text} kg.`);
   }
   const doubt = doubtfulUnits[wordTyped.trim().toLowerCase()];
-  if (doubt) return refuse('doubtful-unit', '', `“${wordTyped.trim()}” differs between countries: write ${doubt}.`);
+  if (doubt)
+    return refuse('doubtful-unit', '', `“${wordTyped.trim()}” differs between countries: write ${doubt}.`);
   const unit = unitOf(wordTyped);
   return unit ? fine(unit) : refuse('unknown-unit', '', `“${wordTyped.trim()}” is not a unit known here.`);
 }
@@ -83,8 +94,16 @@ function toBase(value: number, unit: Unit): number {
 }
 
 /** Reads an amount that must be of one of the given kinds, saying which are wanted otherwise. */
-export function readAmountOf(kinds: readonly Kind[], typed: string, mark: DecimalMark = '.'): Outcome<Amount> {
+export function readAmountOf(
+  kinds: readonly Kind[],
+  typed: string,
+  mark: DecimalMark = '.',
+): Outcome<Amount> {
   const read = readAmount(typed, mark);
   if (!read.ok || kinds.includes(read.value.kind)) return read;
-  return refuse('wrong-kind', '', `“${typed.trim()}” is a ${read.value.kind}; a ${kinds.join(' or ')} is wanted here.`);
+  return refuse(
+    'wrong-kind',
+    '',
+    `“${typed.trim()}” is a ${read.value.kind}; a ${kinds.join(' or ')} is wanted here.`,
+  );
 }

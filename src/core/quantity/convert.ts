@@ -20,12 +20,23 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<{ grams: numb
   if (amount.kind === 'mass') return fine({ grams: amount.value, via: 'weighed' });
   if (amount.kind === 'volume') {
     if (thing.densityGPerMl === undefined)
-      return refuse('density-unknown', '', `${thing.name} is asked for by volume, but what a litre of it weighs is not known.`);
-    return fine({ grams: amount.value * thing.densityGPerMl, via: `${thing.densityGPerMl.toPrecision(4)} g per ml` });
+      return refuse(
+        'density-unknown',
+        '',
+        `${thing.name} is asked for by volume, but what a litre of it weighs is not known.`,
+      );
+    return fine({
+      grams: amount.value * thing.densityGPerMl,
+      via: `${thing.densityGPerMl.toPrecision(4)} g per ml`,
+    });
   }
   if (amount.kind === 'count') {
     if (thing.eachG === undefined)
-      return refuse('piece-weight-unknown', '', `${thing.name} is asked for by the piece, but what one weighs is not known.`);
+      return refuse(
+        'piece-weight-unknown',
+        '',
+        `${thing.name} is asked for by the piece, but what one weighs is not known.`,
+      );
     return fine({ grams: amount.value * thing.eachG, via: `${thing.eachG} g each` });
   }
   return refuse('wrong-kind', '', `“${amount.typed}” is not a mass, volume or count.`);

@@ -4,7 +4,16 @@ export type Part = (typeof PARTS)[number];
 /** Mass of each part: g in a portion of matter, or g per g in a composition. */
 export type Parts = Record<Part, number>;
 
-export const noParts = (): Parts => ({ water: 0, ethanol: 0, fat: 0, salt: 0, sugar: 0, starch: 0, gelatin: 0, rest: 0 });
+export const noParts = (): Parts => ({
+  water: 0,
+  ethanol: 0,
+  fat: 0,
+  salt: 0,
+  sugar: 0,
+  starch: 0,
+  gelatin: 0,
+  rest: 0,
+});
 
 /**
  * True density of each part, g/ml at 20 °C.

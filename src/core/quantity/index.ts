@@ -3,5 +3,16 @@ export { readNumber, type DecimalMark } from './number';
 export { type Kind } from './units';
 export { readAmount, readAmountOf, type Amount } from './amount';
 export { toGrams, type Weighable } from './convert';
-export { DENSITY, PARTS, expansion, noParts, partsG, partsMl, readingAt20, waterDensity, type Part, type Parts } from './density';
+export {
+  DENSITY,
+  PARTS,
+  expansion,
+  noParts,
+  partsG,
+  partsMl,
+  readingAt20,
+  waterDensity,
+  type Part,
+  type Parts,
+} from './density';
 export { MoneyError, shareOut, toCents, type Money } from './money';

@@ -4,7 +4,14 @@ import { fine, refuse, type Outcome } from '../trouble';
 /** Which mark a kitchen writes before the decimals. The other one then groups thousands. */
 export type DecimalMark = '.' | ',';
 
-const words: Record<string, string> = { half: '1/2', quarter: '1/4', third: '1/3', a: '1', an: '1', one: '1' };
+const words: Record<string, string> = {
+  half: '1/2',
+  quarter: '1/4',
+  third: '1/3',
+  a: '1',
+  an: '1',
+  one: '1',
+};
 
 /**
  * Reads one number as a person types it: `12`, `1.5`, `1,234.50`, `1 1/2`, `3/4`, `half`.

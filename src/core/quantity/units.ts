@@ -61,4 +61,5 @@ export const doubtfulUnits: Readonly<Record<string, string>> = {
 };
 
 /** The unit behind a word, in any case and with or without a full stop; undefined if there is none. */
-export const unitOf = (word: string): Unit | undefined => table.get(word.trim().toLowerCase().replace(/\.$/, ''));
+export const unitOf = (word: string): Unit | undefined =>
+  table.get(word.trim().toLowerCase().replace(/\.$/, ''));

@@ -36,7 +36,11 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
     return row.value;
   };
   const heat = (rate: string, celsius: string) => ({ rate: of(rate), celsius: of(celsius) });
-  const defat = (left: string, drag: string, hours: string) => ({ left: of(left) / 100, drag: of(drag), hours: of(hours) });
+  const defat = (left: string, drag: string, hours: string) => ({
+    left: of(left) / 100,
+    drag: of(drag),
+    hours: of(hours),
+  });
   return {
     heats: {
       'bare simmer': heat('evap_bare_simmer', 'temp_bare_simmer'),
@@ -45,7 +49,12 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
       'hard boil': heat('evap_hard_boil', 'temp_hard_boil'),
       'wide pan': heat('evap_wide_pan_reduction', 'temp_wide_pan'),
     },
-    lids: { off: 1, ajar: of('lid_factor_ajar'), on: of('lid_factor_closed'), paper: of('lid_factor_cartouche') },
+    lids: {
+      off: 1,
+      ajar: of('lid_factor_ajar'),
+      on: of('lid_factor_closed'),
+      paper: of('lid_factor_cartouche'),
+    },
     addedCelsius: of('temp_added'),
     strainers: {
       colander: of('cling_colander'),

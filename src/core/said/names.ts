@@ -11,7 +11,11 @@ export interface Names {
 
 type Named = { readonly id: string; readonly name: string };
 
-const words = (text: string): string[] => text.toLowerCase().split(/[^\p{L}\p{N}]+/u).filter(Boolean);
+const words = (text: string): string[] =>
+  text
+    .toLowerCase()
+    .split(/[^\p{L}\p{N}]+/u)
+    .filter(Boolean);
 
 /**
  * The one thing a text means: its whole name, or else the only one all of whose typed words begin
@@ -22,10 +26,21 @@ export function findNamed<T extends Named>(text: string, things: readonly T[], k
   const exact = things.find((t) => t.name.toLowerCase() === said.toLowerCase());
   if (exact) return fine(exact);
   const typed = words(said);
-  const fits = typed.length === 0 ? [] : things.filter((t) => typed.every((w) => words(t.name).some((n) => n.startsWith(w))));
+  const fits =
+    typed.length === 0
+      ? []
+      : things.filter((t) => typed.every((w) => words(t.name).some((n) => n.startsWith(w))));
   const [only, second] = fits;
   if (only && !second) return fine(only);
-  if (only) return refuse('name-unclear', '', `“${said}” could be ${fits.slice(0, 4).map((t) => t.name).join(' or ')}: say which.`);
+  if (only)
+    return refuse(
+      'name-unclear',
+      '',
+      `“${said}” could be ${fits
+        .slice(0, 4)
+        .map((t) => t.name)
+        .join(' or ')}: say which.`,
+    );
   return refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
 }
 
@@ -37,14 +52,22 @@ export function findMatter(text: string, names: Names): Outcome<Of> {
     const found = findNamed(text.replace(STOCK_TRIM, ''), names.ingredients, 'ingredient');
     return found.ok ? fine({ stockTrimOf: found.value.id }) : found;
   }
-  const all = [...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })), ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of }))];
+  const all = [
+    ...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })),
+    ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of })),
+  ];
   const found = findNamed(text, all, 'ingredient or recipe');
   return found.ok ? fine(found.value.of) : found;
 }
 
-/** The words for a thing; its id in brackets where the name has gone. */
+/** A name as it stands inside a sentence: “Venison bones” is said “venison bones”. Reading minds no case. */
+const inSentence = (name: string): string =>
+  /^\p{Lu}\p{Ll}/u.test(name) ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name;
+
+/** The words for a thing inside a step; its id in brackets where the name has gone. */
 export function nameMatter(of: Of, names: Names): string {
-  const name = (id: string, list: readonly Named[]): string => list.find((x) => x.id === id)?.name ?? `[${id}]`;
+  const name = (id: string, list: readonly Named[]): string =>
+    inSentence(list.find((x) => x.id === id)?.name ?? `[${id}]`);
   if ('product' in of) return name(of.product, names.recipes);
   if ('stockTrimOf' in of) return `stock trim of ${name(of.stockTrimOf, names.ingredients)}`;
   return name(of.ingredient, names.ingredients);

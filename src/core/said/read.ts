@@ -6,29 +6,71 @@ import { findMatter, findNamed, type Names } from './names';
 /** A number, fraction or several of them with units, up to where the name begins. */
 const AMOUNT = String.raw`(?:half an?|half|quarter|third|\d[\d.,'/⁄]*)(?:\s+\d+\s*[/⁄]\s*\d+)?(?:\s*[x×*]\s*\d[\d.,'/⁄]*)*`;
 const UNIT = String.raw`(?:(?:us|imp)\s+)?(?:fl oz|pints?|quarts?|gallons?|kg|kilos?|mg|g|grams?|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|each|ea|pieces?|pcs?|heads?|bunch(?:es)?|bottles?|cans?|tins?|bushels?)`;
-const ADD = new RegExp(String.raw`^((?:${AMOUNT})\s*(?:${UNIT})(?:\s+\d[\d.,'/⁄]*\s*${UNIT})*)(?![a-z])\s*(?:of\s+)?(.+)$`, 'i');
-const SHARE_OF: Readonly<Record<string, string>> = { 'by half': '1/2', 'to half': '1/2', 'to a half': '1/2', 'by two thirds': '1/3', 'to a third': '1/3', 'by three quarters': '1/4', 'to a quarter': '1/4', 'to an eighth': '1/8' };
+const ADD = new RegExp(
+  String.raw`^((?:${AMOUNT})\s*(?:${UNIT})(?:\s+\d[\d.,'/⁄]*\s*${UNIT})*)(?![a-z])\s*(?:of\s+)?(.+)$`,
+  'i',
+);
+const SHARE_OF: Readonly<Record<string, string>> = {
+  'by half': '1/2',
+  'to half': '1/2',
+  'to a half': '1/2',
+  'by two thirds': '1/3',
+  'to a third': '1/3',
+  'by three quarters': '1/4',
+  'to a quarter': '1/4',
+  'to an eighth': '1/8',
+};
 
 type Rule = readonly [RegExp, (m: RegExpExecArray, names: Names) => Outcome<WrittenStep>];
 const at = (m: RegExpExecArray, i: number): string => (m[i] ?? '').trim();
 const step = (s: WrittenStep): Outcome<WrittenStep> => fine(s);
 
 const RULES: readonly Rule[] = [
-  [/^brown\s+(.+?)(?:,\s*fat run off\s+(.+?))?(?:,\s*takes\s+(.+?))?$/i, (m) => step({ do: 'brown', loss: at(m, 1), ...(m[2] ? { fatRunOff: at(m, 2) } : {}), ...(m[3] ? { time: at(m, 3) } : {}) })],
+  [
+    /^brown\s+(.+?)(?:,\s*fat run off\s+(.+?))?(?:,\s*takes\s+(.+?))?$/i,
+    (m) =>
+      step({
+        do: 'brown',
+        loss: at(m, 1),
+        ...(m[2] ? { fatRunOff: at(m, 2) } : {}),
+        ...(m[3] ? { time: at(m, 3) } : {}),
+      }),
+  ],
   [/^water\s+to\s+cover(?:\s+by\s+(.+))?$/i, (m) => step({ do: 'water', cover: at(m, 1) || '0 cm' })],
   [/^water\s+to\s+(.+\b(?:cm|mm|in|inch|inches))$/i, (m) => step({ do: 'water', level: at(m, 1) })],
   [/^water\s+(.+)$/i, (m) => step({ do: 'water', amount: at(m, 1) })],
   [/^bring\s+to\s+(.+)$/i, (m) => step({ do: 'bring', to: at(m, 1) })],
-  [/^skim\s+(.+?)(\s+off the surface)?$/i, (m) => step({ do: 'skim', amount: at(m, 1), from: m[2] ? 'surface' : 'body' })],
-  [/^strain(?:\s+through\s+(?:a\s+)?(.+?))?(,\s*(?:not\s+)?pressed)?$/i, (m) => readStrain(at(m, 1), at(m, 2))],
+  [
+    /^skim\s+(.+?)(\s+off the surface)?$/i,
+    (m) => step({ do: 'skim', amount: at(m, 1), from: m[2] ? 'surface' : 'body' }),
+  ],
+  [
+    /^strain(?:\s+through\s+(?:a\s+)?(.+?))?(,\s*(?:not\s+)?pressed)?$/i,
+    (m) => readStrain(at(m, 1), at(m, 2)),
+  ],
   [/^into\s+(.+?)(?:\s+on\s+(.+))?$/i, (m, names) => readInto(at(m, 1), at(m, 2), names)],
   [/^(?:chill and lift the fat|take off the fat cold)$/i, () => step({ do: 'defat', by: 'cold' })],
-  [/^take off the fat with a (ladle|jug)$/i, (m) => step({ do: 'defat', by: at(m, 1).toLowerCase() as 'ladle' | 'jug' })],
+  [
+    /^take off the fat with a (ladle|jug)$/i,
+    (m) => step({ do: 'defat', by: at(m, 1).toLowerCase() as 'ladle' | 'jug' }),
+  ],
   [/^reduce\s+(.+)$/i, (m) => readReduce(at(m, 1))],
-  [/^(thicken|mount|season)\s+with\s+(.+)$/i, (m, names) => readWith(at(m, 1).toLowerCase() as 'thicken' | 'mount' | 'season', at(m, 2), names)],
-  [/^season\s+to\s+(.+?%)(?:\s+(?:salt\s*)?)?(?:with\s+(.+))?$/i, (m, names) => readSeasonTo(at(m, 1), at(m, 2), names)],
-  [/^portion\s+(.+?)(?:,\s*(.+?)\s+over)?$/i, (m) => step({ do: 'portion', size: at(m, 1), ...(m[2] ? { overfill: at(m, 2) } : {}) })],
-  [new RegExp(String.raw`^(${HEATS.join('|')})\s+(.+)$`, 'i'), (m) => readCook(at(m, 1).toLowerCase() as Heat, at(m, 2))],
+  [
+    /^(thicken|mount|season)\s+with\s+(.+)$/i,
+    (m, names) => readWith(at(m, 1).toLowerCase() as 'thicken' | 'mount' | 'season', at(m, 2), names),
+  ],
+  [
+    /^season\s+to\s+(.+?%)(?:\s+(?:salt\s*)?)?(?:with\s+(.+))?$/i,
+    (m, names) => readSeasonTo(at(m, 1), at(m, 2), names),
+  ],
+  [
+    /^portion\s+(.+?)(?:,\s*(.+?)\s+over)?$/i,
+    (m) => step({ do: 'portion', size: at(m, 1), ...(m[2] ? { overfill: at(m, 2) } : {}) }),
+  ],
+  [
+    new RegExp(String.raw`^(${HEATS.join('|')})\s+(.+)$`, 'i'),
+    (m) => readCook(at(m, 1).toLowerCase() as Heat, at(m, 2)),
+  ],
   [ADD, (m, names) => readAdd(at(m, 1), at(m, 2), names)],
 ];
 
@@ -46,7 +88,13 @@ export function readStep(text: string, names: Names): Outcome<WrittenStep> {
     const match = pattern.exec(said);
     if (match) return make(match, names);
   }
-  return refuse('not-understood', '', said === '' ? 'Say what happens, such as “8 kg venison bones” or “reduce by half”.' : `“${said}” is not understood: say it like “8 kg venison bones”, “simmer 4 h” or “reduce by half”.`);
+  return refuse(
+    'not-understood',
+    '',
+    said === ''
+      ? 'Say what happens, such as “8 kg venison bones” or “reduce by half”.'
+      : `“${said}” is not understood: say it like “8 kg venison bones”, “simmer 4 h” or “reduce by half”.`,
+  );
 }
 
 function readAdd(amount: string, name: string, names: Names): Outcome<WrittenStep> {
@@ -56,7 +104,12 @@ function readAdd(amount: string, name: string, names: Names): Outcome<WrittenSte
 
 function readWith(verb: 'thicken' | 'mount' | 'season', rest: string, names: Names): Outcome<WrittenStep> {
   const match = ADD.exec(rest);
-  if (!match) return refuse('not-understood', '', `“${verb} with ${rest}” needs an amount and a name, such as “${verb} with 80 g butter”.`);
+  if (!match)
+    return refuse(
+      'not-understood',
+      '',
+      `“${verb} with ${rest}” needs an amount and a name, such as “${verb} with 80 g butter”.`,
+    );
   const of = findMatter(at(match, 2), names);
   return of.ok ? step({ do: verb, of: of.value, amount: at(match, 1) }) : of;
 }
@@ -68,14 +121,20 @@ function readSeasonTo(salt: string, name: string, names: Names): Outcome<Written
 
 function readStrain(through: string, pressed: string): Outcome<WrittenStep> {
   const strainer = (through === '' ? 'cone sieve' : through.toLowerCase()) as Strainer;
-  if (!STRAINERS.includes(strainer)) return refuse('name-unknown', '', `“${through}” is not a strainer: ${STRAINERS.join(', ')}.`);
+  if (!STRAINERS.includes(strainer))
+    return refuse('name-unknown', '', `“${through}” is not a strainer: ${STRAINERS.join(', ')}.`);
   return step({ do: 'strain', pressed: pressed !== '' && !/not/i.test(pressed), through: strainer });
 }
 
 function readInto(vessel: string, hob: string, names: Names): Outcome<WrittenStep> {
   const v = findNamed(vessel, names.vessels, 'vessel');
   if (!v.ok) return v;
-  const h = hob === '' ? (names.hobs[0] ? fine(names.hobs[0]) : refuse('name-unknown', '', 'The kitchen has no hob.')) : findNamed(hob, names.hobs, 'hob');
+  const h =
+    hob === ''
+      ? names.hobs[0]
+        ? fine(names.hobs[0])
+        : refuse('name-unknown', '', 'The kitchen has no hob.')
+      : findNamed(hob, names.hobs, 'hob');
   return h.ok ? step({ do: 'into', vessel: v.value.id, hob: h.value.id }) : h;
 }
 
@@ -109,7 +168,8 @@ function readReduce(text: string): Outcome<WrittenStep> {
   const tail = HEAT_TAILS.find(([pattern]) => pattern.test(rest));
   const said = (tail ? rest.replace(tail[0], '') : rest).trim();
   const heat = tail?.[1] ?? 'brisk boil';
-  const to = (until: Extract<WrittenStep, { do: 'reduce' }>['until'], value: string): Outcome<WrittenStep> => step({ do: 'reduce', until, to: value.trim(), heat, lid });
+  const to = (until: Extract<WrittenStep, { do: 'reduce' }>['until'], value: string): Outcome<WrittenStep> =>
+    step({ do: 'reduce', until, to: value.trim(), heat, lid });
   const share = SHARE_OF[said.toLowerCase()];
   if (share) return to('share', share);
   const patterns: readonly (readonly [RegExp, Extract<WrittenStep, { do: 'reduce' }>['until']])[] = [
@@ -125,6 +185,9 @@ function readReduce(text: string): Outcome<WrittenStep> {
     const match = pattern.exec(said);
     if (match) return to(until, at(match, 1));
   }
-  return refuse('not-understood', '', `“reduce ${said}” needs a target: “by half”, “to 3 l”, “to a dip of 33 cm”, “to 8 % gelatin” or “for 20 min”.`);
+  return refuse(
+    'not-understood',
+    '',
+    `“reduce ${said}” needs a target: “by half”, “to 3 l”, “to a dip of 33 cm”, “to 8 % gelatin” or “for 20 min”.`,
+  );
 }
-

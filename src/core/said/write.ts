@@ -2,7 +2,12 @@ import type { Heat, Lid } from '../pot';
 import type { WrittenStep } from '../kitchen-file';
 import { nameMatter, type Names } from './names';
 
-const LID_WORDS: Readonly<Record<Lid, string>> = { off: '', ajar: ' lid ajar', on: ' lid on', paper: ' under paper' };
+const LID_WORDS: Readonly<Record<Lid, string>> = {
+  off: '',
+  ajar: ' lid ajar',
+  on: ' lid on',
+  paper: ' under paper',
+};
 const HEAT_WORDS: Readonly<Record<Heat, string>> = {
   'bare simmer': ' at a bare simmer',
   simmer: ' at a simmer',
@@ -11,7 +16,12 @@ const HEAT_WORDS: Readonly<Record<Heat, string>> = {
   'wide pan': ' in a wide pan',
 };
 /** Shares that are said rather than counted. */
-const SAID_SHARES: Readonly<Record<string, string>> = { '1/2': 'by half', '1/3': 'by two thirds', '1/4': 'to a quarter', '1/8': 'to an eighth' };
+const SAID_SHARES: Readonly<Record<string, string>> = {
+  '1/2': 'by half',
+  '1/3': 'by two thirds',
+  '1/4': 'to a quarter',
+  '1/8': 'to an eighth',
+};
 
 /** Writes a step the way it is said in a kitchen. `readStep` understands every one of them. */
 export function writeStep(step: WrittenStep, names: Names): string {

@@ -8,18 +8,34 @@ import type { Edited } from '@/server/write';
 import { priceRow, type PriceRow } from './queries';
 import { changePrice, changeYield } from './service';
 
-const Edit = z.object({ row: z.uuid(), subject: z.uuid(), seen: z.number().int().positive(), typed: z.string().max(80) });
+const Edit = z.object({
+  row: z.uuid(),
+  subject: z.uuid(),
+  seen: z.number().int().positive(),
+  typed: z.string().max(80),
+});
 export type PriceEdit = z.infer<typeof Edit>;
 
 /** What comes back to the price book: the row as it now stands, or why not, with theirs if it was stale. */
-export type PriceAnswer = { readonly ok: true; readonly row: PriceRow } | { readonly ok: false; readonly message: string; readonly theirs?: PriceRow };
+export type PriceAnswer =
+  | { readonly ok: true; readonly row: PriceRow }
+  | { readonly ok: false; readonly message: string; readonly theirs?: PriceRow };
 
-async function answer(input: PriceEdit, change: (subject: string, seen: number, typed: string) => Promise<Edited>): Promise<PriceAnswer> {
+async function answer(
+  input: PriceEdit,
+  change: (subject: string, seen: number, typed: string) => Promise<Edited>,
+): Promise<PriceAnswer> {
   const asked = Edit.safeParse(input);
-  if (!asked.success) return { ok: false, message: refuse('bad-edit', '', 'This edit could not be read: at most 80 characters are kept.').trouble.message };
+  if (!asked.success)
+    return {
+      ok: false,
+      message: refuse('bad-edit', '', 'This edit could not be read: at most 80 characters are kept.').trouble
+        .message,
+    };
   const { row, subject, seen, typed } = asked.data;
   const done = await change(subject, seen, typed);
-  if (!done.ok) return { ok: false, message: done.trouble.message, theirs: done.theirs as PriceRow | undefined };
+  if (!done.ok)
+    return { ok: false, message: done.trouble.message, theirs: done.theirs as PriceRow | undefined };
   const who = await worker();
   if (!who) return { ok: false, message: 'You are signed out.' };
   return { ok: true, row: await freshRow(who.kitchenId, row) };

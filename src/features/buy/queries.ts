@@ -10,7 +10,14 @@ export interface PriceRow {
   readonly id: string;
   readonly name: string;
   readonly version: number;
-  readonly article?: { readonly id: string; readonly version: number; readonly words: string; readonly packG: number; readonly packPrice: string; readonly since: string };
+  readonly article?: {
+    readonly id: string;
+    readonly version: number;
+    readonly words: string;
+    readonly packG: number;
+    readonly packPrice: string;
+    readonly since: string;
+  };
   readonly usablePct: number;
   readonly stockTrimPct: number;
   readonly estimate: boolean;
@@ -46,10 +53,22 @@ export async function priceBook(who: Worker): Promise<PriceBookData> {
     day: costing.day,
     mark: costing.file.kitchen.decimalMark,
     mayEdit: may(who.role, 'manager'),
-    rows: costing.file.ingredients.map((i) => priceRow(kitchen, i.id)).sort((a, b) => a.name.localeCompare(b.name)),
+    rows: costing.file.ingredients
+      .map((i) => priceRow(kitchen, i.id))
+      .sort((a, b) => a.name.localeCompare(b.name)),
     graph: costing.graph.nodes,
-    products: costing.file.recipes.map((r) => ({ key: `product:${r.id}`, name: r.name, href: `/pot/${r.id}`, weight: gramsPerLitre(costing, r.id) })),
-    plates: costing.file.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, href: `/pour/${p.id}`, weight: 1 })),
+    products: costing.file.recipes.map((r) => ({
+      key: `product:${r.id}`,
+      name: r.name,
+      href: `/pot/${r.id}`,
+      weight: gramsPerLitre(costing, r.id),
+    })),
+    plates: costing.file.plates.map((p) => ({
+      key: `plate:${p.id}`,
+      name: p.name,
+      href: `/pour/${p.id}`,
+      weight: 1,
+    })),
   };
 }
 

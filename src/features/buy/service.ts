@@ -23,12 +23,35 @@ export function changePrice(articleId: string, seen: number, typed: string): Pro
     const { kitchen: k } = kitchen.costing.file;
     const price = readPrice(typed, k.decimalMark);
     if (!price.ok) throw new Refused(price.trouble);
-    const knife = afterTheKnife(supply, price.value.times(1000).div(supply.price.packG).toNumber(), supply.usable, supply.stockTrim);
+    const knife = afterTheKnife(
+      supply,
+      price.value.times(1000).div(supply.price.packG).toNumber(),
+      supply.usable,
+      supply.stockTrim,
+    );
     if (knife.trouble) throw new Refused(knife.trouble);
-    await mustBeFresh(sql, who, 'supplier_article', articleId, seen, () => Promise.resolve(priceRow(kitchen, supply.ingredient.id)));
+    await mustBeFresh(sql, who, 'supplier_article', articleId, seen, () =>
+      Promise.resolve(priceRow(kitchen, supply.ingredient.id)),
+    );
     const at = now();
-    await addQuote(sql, who.kitchenId, articleId, dayIn(k.zone, at), at, typed.trim(), price.value.toFixed(4));
-    await recordChange(sql, { kitchenId: who.kitchenId, personId: who.person.id, at, what: 'price', subjectId: articleId, before: { price: supply.price.packPrice.toString() }, after: { price: price.value.toString(), typed } });
+    await addQuote(
+      sql,
+      who.kitchenId,
+      articleId,
+      dayIn(k.zone, at),
+      at,
+      typed.trim(),
+      price.value.toFixed(4),
+    );
+    await recordChange(sql, {
+      kitchenId: who.kitchenId,
+      personId: who.person.id,
+      at,
+      what: 'price',
+      subjectId: articleId,
+      before: { price: supply.price.packPrice.toString() },
+      after: { price: price.value.toString(), typed },
+    });
     return seen + 1;
   });
 }
@@ -44,11 +67,28 @@ export function changeYield(ingredientId: string, seen: number, typed: string): 
     if (!usable.ok) throw new Refused(usable.trouble);
     const wrong = checkShares({ usable: usable.value / 100, stockTrim: supply.stockTrim });
     if (wrong) throw new Refused(wrong.trouble);
-    await mustBeFresh(sql, who, 'ingredient', ingredientId, seen, () => Promise.resolve(priceRow(kitchen, ingredientId)));
+    await mustBeFresh(sql, who, 'ingredient', ingredientId, seen, () =>
+      Promise.resolve(priceRow(kitchen, ingredientId)),
+    );
     const at = now();
     const stockTrimPct = Number((supply.stockTrim * 100).toFixed(5));
-    await addYield(sql, who.kitchenId, ingredientId, { on: dayIn(k.zone, at), recordedAt: at, usablePct: usable.value, stockTrimPct, source: 'estimate', basis: `set by ${who.person.name}` });
-    await recordChange(sql, { kitchenId: who.kitchenId, personId: who.person.id, at, what: 'yield', subjectId: ingredientId, before: { usablePct: supply.usable * 100 }, after: { usablePct: usable.value, typed } });
+    await addYield(sql, who.kitchenId, ingredientId, {
+      on: dayIn(k.zone, at),
+      recordedAt: at,
+      usablePct: usable.value,
+      stockTrimPct,
+      source: 'estimate',
+      basis: `set by ${who.person.name}`,
+    });
+    await recordChange(sql, {
+      kitchenId: who.kitchenId,
+      personId: who.person.id,
+      at,
+      what: 'yield',
+      subjectId: ingredientId,
+      before: { usablePct: supply.usable * 100 },
+      after: { usablePct: usable.value, typed },
+    });
     return seen + 1;
   });
 }

@@ -20,13 +20,23 @@ export async function signInWith(personId: string, secret: string): Promise<Trou
     () => true,
     () => false,
   );
-  if (!allowed) return refuse('too-many-tries', 'secret', `${TRIES} wrong tries: this name opens again in ${MINUTES} minutes.`, { value: TRIES, limit: TRIES }).trouble;
+  if (!allowed)
+    return refuse(
+      'too-many-tries',
+      'secret',
+      `${TRIES} wrong tries: this name opens again in ${MINUTES} minutes.`,
+      { value: TRIES, limit: TRIES },
+    ).trouble;
   const kept = await secretsOf(database(), kitchen.id, personId);
   const byPin = /^\d{4,6}$/.test(secret);
   const hash = byPin ? kept?.pin : kept?.password;
   if (!hash || !(await isSecret(hash, secret))) {
     log.warn({ personId, byPin }, 'a sign-in was refused');
-    return refuse('wrong-secret', 'secret', byPin ? 'That is not the PIN of this name.' : 'That is not the password of this name.').trouble;
+    return refuse(
+      'wrong-secret',
+      'secret',
+      byPin ? 'That is not the PIN of this name.' : 'That is not the password of this name.',
+    ).trouble;
   }
   await tries.delete(personId);
   await open(kitchen.id, personId, byPin);

@@ -39,7 +39,7 @@ export async function pots(who: Worker): Promise<PotSummary[]> {
       vessel: vessels.get(r.vessel) ?? '',
       steps: r.steps.length,
       ml,
-      mostMl: Math.max(0, ...rows.map((row) => row.ml)),
+      mostMl: Math.max(ml, ...rows.map((row) => row.ml)),
       hobHours: rows[rows.length - 1]?.hobHours ?? 0,
       perL,
       gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
@@ -48,7 +48,11 @@ export async function pots(who: Worker): Promise<PotSummary[]> {
   });
 }
 
-type OnShelf = { readonly stuff: Stuff; readonly densityGPerMl?: number | undefined; readonly eachG?: number | undefined };
+type OnShelf = {
+  readonly stuff: Stuff;
+  readonly densityGPerMl?: number | undefined;
+  readonly eachG?: number | undefined;
+};
 
 /** Everything a pot sheet needs to answer by itself while it is typed in. */
 export interface PotSheetData {
@@ -58,7 +62,13 @@ export interface PotSheetData {
   readonly mark: DecimalMark;
   readonly names: Names;
   readonly stuffs: readonly (readonly [string, OnShelf])[];
-  readonly products: readonly { readonly id: string; readonly name: string; readonly product?: Product | undefined; readonly trouble?: string | undefined; readonly loops: boolean }[];
+  readonly products: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly product?: Product | undefined;
+    readonly trouble?: string | undefined;
+    readonly loops: boolean;
+  }[];
   readonly vessels: readonly Vessel[];
   readonly hobs: readonly Hob[];
   readonly constants: ProcessConstants;
@@ -75,14 +85,20 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
   const { file, shelf, supplies, graph } = costing;
   const recipe = file.recipes.find((r) => r.id === id);
   if (!recipe) notFound();
-  const named = (list: readonly { id: string; name: string }[]) => list.map((x) => ({ id: x.id, name: x.name }));
+  const named = (list: readonly { id: string; name: string }[]) =>
+    list.map((x) => ({ id: x.id, name: x.name }));
   const loops = livesFrom(costing, id);
   return {
     recipe,
     version: versions.recipes.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
     mark: file.kitchen.decimalMark,
-    names: { ingredients: named(file.ingredients), recipes: named(file.recipes), vessels: named(file.vessels), hobs: named(file.hobs) },
+    names: {
+      ingredients: named(file.ingredients),
+      recipes: named(file.recipes),
+      vessels: named(file.vessels),
+      hobs: named(file.hobs),
+    },
     stuffs: file.ingredients.flatMap((i) => {
       const found = shelf.stuff(i.id);
       return found ? [[i.id, found] as const] : [];
@@ -90,17 +106,35 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     products: file.recipes.map((r) => {
       const loop = loops.get(r.id);
       const found = shelf.product(r.id);
-      return { id: r.id, name: r.name, product: found.ok && !loop ? found.value.product : undefined, trouble: loop ?? (found.ok ? undefined : found.trouble.message), loops: loop !== undefined };
+      return {
+        id: r.id,
+        name: r.name,
+        product: found.ok && !loop ? found.value.product : undefined,
+        trouble: loop ?? (found.ok ? undefined : found.trouble.message),
+        loops: loop !== undefined,
+      };
     }),
     vessels: file.vessels.flatMap((v) => shelf.vessel(v.id) ?? []),
     hobs: file.hobs.flatMap((h) => shelf.hob(h.id) ?? []),
     constants: CONSTANTS,
-    prices: graph.nodes.filter((n) => !n.key.startsWith('plate:')).map((n) => [n.key, graph.cost(n.key)] as const),
-    asPurchased: [...supplies.values()].flatMap((s) => (s.price ? [[`usable:${s.ingredient.id}`, s.price.perKg.toNumber() / 1000] as const] : [])),
-    estimates: [...supplies.values()].flatMap((s) => (s.yieldSource === 'estimate' && s.usable < 1 ? [`usable:${s.ingredient.id}`, `trim:${s.ingredient.id}`] : [])),
+    prices: graph.nodes
+      .filter((n) => !n.key.startsWith('plate:'))
+      .map((n) => [n.key, graph.cost(n.key)] as const),
+    asPurchased: [...supplies.values()].flatMap((s) =>
+      s.price ? [[`usable:${s.ingredient.id}`, s.price.perKg.toNumber() / 1000] as const] : [],
+    ),
+    estimates: [...supplies.values()].flatMap((s) =>
+      s.yieldSource === 'estimate' && s.usable < 1
+        ? [`usable:${s.ingredient.id}`, `trim:${s.ingredient.id}`]
+        : [],
+    ),
     usedBy: [
-      ...file.recipes.filter((r) => usesOf(r).includes(id)).map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
-      ...file.plates.filter((p) => p.lines.some((l) => 'product' in l.of && l.of.product === id)).map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
+      ...file.recipes
+        .filter((r) => usesOf(r).includes(id))
+        .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
+      ...file.plates
+        .filter((p) => p.lines.some((l) => 'product' in l.of && l.of.product === id))
+        .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
     ],
   };
 }
@@ -116,5 +150,10 @@ function livesFrom({ file }: KitchenCosting, id: string): Map<string, string> {
         found.set(r.id, [r.id, ...(found.get(at) ?? [])]);
         queue.push(r.id);
       }
-  return new Map([...found].map(([daughter, path]) => [daughter, loopSentence([id, ...path].map((x) => nameOf.get(x) ?? ''))]));
+  return new Map(
+    [...found].map(([daughter, path]) => [
+      daughter,
+      loopSentence([id, ...path].map((x) => nameOf.get(x) ?? '')),
+    ]),
+  );
 }

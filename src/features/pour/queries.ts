@@ -3,7 +3,6 @@ import { notFound } from 'next/navigation';
 import { costOfPlate, gapsOf, supplyOf } from '@/core/costing';
 import { measuringDensity, type Of, type WrittenPlate } from '@/core/kitchen-file';
 import type { DecimalMark, Weighable } from '@/core/quantity';
-import { nameMatter } from '@/core/said';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 
@@ -21,7 +20,15 @@ export async function plates(who: Worker): Promise<PlateSummary[]> {
   const { costing } = await costedKitchen(who.kitchenId);
   return costing.file.plates.map((p) => {
     const { cost, foodCostPct } = costOfPlate(costing, p.id);
-    return { id: p.id, name: p.name, menuPrice: p.menuPrice, cost, foodCostPct, target: p.targetFoodCostPct, gaps: gapsOf(costing, `plate:${p.id}`).map((t) => t.message) };
+    return {
+      id: p.id,
+      name: p.name,
+      menuPrice: p.menuPrice,
+      cost,
+      foodCostPct,
+      target: p.targetFoodCostPct,
+      gaps: gapsOf(costing, `plate:${p.id}`).map((t) => t.message),
+    };
   });
 }
 
@@ -60,14 +67,41 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
 
 function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['lines'][number]): PlateLineData {
   const { file, shelf, graph } = costing;
-  const name = nameMatter(of, { ingredients: file.ingredients, recipes: file.recipes, vessels: [], hobs: [] });
+  const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
+    list.find((x) => x.id === id)?.name ?? '';
+  const name =
+    'product' in of
+      ? nameIn(file.recipes, of.product)
+      : 'ingredient' in of
+        ? nameIn(file.ingredients, of.ingredient)
+        : `${nameIn(file.ingredients, of.stockTrimOf)}, stock trim`;
   const key = supplyOf(of);
   if ('product' in of) {
     const made = shelf.product(of.product);
-    return { of, key, name, amount, href: `/pot/${of.product}`, perG: graph.cost(key), weighable: { name, densityGPerMl: made.ok ? made.value.product.g / made.value.product.ml : undefined } };
+    return {
+      of,
+      key,
+      name,
+      amount,
+      href: `/pot/${of.product}`,
+      perG: graph.cost(key),
+      weighable: { name, densityGPerMl: made.ok ? made.value.product.g / made.value.product.ml : undefined },
+    };
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;
   const written = file.ingredients.find((i) => i.id === id);
   const stuff = shelf.stuff(id)?.stuff;
-  return { of, key, name, amount, href: `/buy#${id}`, perG: graph.cost(key), weighable: { name, densityGPerMl: written && stuff ? measuringDensity(written, stuff) : undefined, eachG: 'ingredient' in of ? written?.eachG : undefined } };
+  return {
+    of,
+    key,
+    name,
+    amount,
+    href: `/buy#${id}`,
+    perG: graph.cost(key),
+    weighable: {
+      name,
+      densityGPerMl: written && stuff ? measuringDensity(written, stuff) : undefined,
+      eachG: 'ingredient' in of ? written?.eachG : undefined,
+    },
+  };
 }

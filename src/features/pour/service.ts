@@ -22,18 +22,35 @@ export function keepPlate(wanted: PlateEdit, seen: number): Promise<Edited<numbe
     const { costing } = await costedKitchen(who.kitchenId);
     const { file, shelf } = costing;
     const before = file.plates.find((p) => p.id === wanted.id);
-    if (before?.lines.length !== wanted.amounts.length) throw new Refused(refuse('gone', '', 'This plate is no longer as it was on the screen: load it again.').trouble);
+    if (before?.lines.length !== wanted.amounts.length)
+      throw new Refused(
+        refuse('gone', '', 'This plate is no longer as it was on the screen: load it again.').trouble,
+      );
     const lines = before.lines.map((line, i) => ({ ...line, amount: wanted.amounts[i] as string }));
     for (const [i, line] of lines.entries()) {
       const read = tryResolve({ do: 'add', ...line }, shelf);
-      if (!read.ok && read.trouble.code !== 'no-product') throw new Refused(under(`lines[${i}]`, read.trouble));
+      if (!read.ok && read.trouble.code !== 'no-product')
+        throw new Refused(under(`lines[${i}]`, read.trouble));
     }
-    const price = wanted.menuPrice.trim() === '' ? undefined : readPrice(wanted.menuPrice, file.kitchen.decimalMark);
+    const price =
+      wanted.menuPrice.trim() === '' ? undefined : readPrice(wanted.menuPrice, file.kitchen.decimalMark);
     if (price && !price.ok) throw new Refused(under('menuPrice', price.trouble));
     await mustBeFresh(sql, who, 'plate', before.id, seen, () => Promise.resolve(before));
-    const after: WrittenPlate = { ...before, lines, menuPrice: price?.value.toFixed(Math.max(2, price.value.decimalPlaces())) };
+    const after: WrittenPlate = {
+      ...before,
+      lines,
+      menuPrice: price?.value.toFixed(Math.max(2, price.value.decimalPlaces())),
+    };
     await writePlate(sql, who.kitchenId, after, file.kitchen.decimalMark);
-    await recordChange(sql, { kitchenId: who.kitchenId, personId: who.person.id, at: now(), what: 'plate', subjectId: before.id, before, after });
+    await recordChange(sql, {
+      kitchenId: who.kitchenId,
+      personId: who.person.id,
+      at: now(),
+      what: 'plate',
+      subjectId: before.id,
+      before,
+      after,
+    });
     return seen + 1;
   });
 }

@@ -4,14 +4,30 @@ import { CONSTANTS } from '../../reference';
 import worked from '../../testing/worked-examples.json';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { runningBook } from '../../costing/book';
-import { capacityMl, dipAt, levelAt, openAreaM2, runPot, type PotRun, type PotStep, type ProcessConstants, type Vessel } from '..';
+import {
+  capacityMl,
+  dipAt,
+  levelAt,
+  openAreaM2,
+  runPot,
+  type PotRun,
+  type PotStep,
+  type ProcessConstants,
+  type Vessel,
+} from '..';
 
 /* The examples state their own rates and take no account of temperature: every heat is at 20 °C. */
-const rates = (rate: Partial<Record<keyof ProcessConstants['heats'], number>>, more: Partial<ProcessConstants> = {}): ProcessConstants => ({
+const rates = (
+  rate: Partial<Record<keyof ProcessConstants['heats'], number>>,
+  more: Partial<ProcessConstants> = {},
+): ProcessConstants => ({
   ...CONSTANTS,
   addedCelsius: 20,
   heats: Object.fromEntries(
-    Object.keys(CONSTANTS.heats).map((heat) => [heat, { rate: rate[heat as keyof typeof rate] ?? 0, celsius: 20 }]),
+    Object.keys(CONSTANTS.heats).map((heat) => [
+      heat,
+      { rate: rate[heat as keyof typeof rate] ?? 0, celsius: 20 },
+    ]),
   ) as ProcessConstants['heats'],
   ...more,
 });
@@ -43,7 +59,8 @@ function matches(run: PotRun, expected: Case, cost: readonly number[]): void {
 const cylinder = (d: number, h: number): Vessel => round(d, d, h);
 const totals = (run: PotRun): Record<string, number> => {
   const sum: Record<string, number> = {};
-  for (const row of run.rows) for (const [cause, g] of Object.entries(row.lost)) sum[cause] = (sum[cause] ?? 0) + g;
+  for (const row of run.rows)
+    for (const [cause, g] of Object.entries(row.lost)) sum[cause] = (sum[cause] ?? 0) + g;
   return sum;
 };
 
@@ -51,7 +68,12 @@ describe('worked examples', () => {
   test('trim-schools', () => {
     const { given: g, expect: e } = example('trim-schools');
     for (const school of ['free', 'value', 'weight'] as const) {
-      const got = trimPrices({ usable: g.usable_yield, stockTrim: g.stock_trim }, g.price_per_kg, school, g.set_value_per_kg);
+      const got = trimPrices(
+        { usable: g.usable_yield, stockTrim: g.stock_trim },
+        g.price_per_kg,
+        school,
+        g.set_value_per_kg,
+      );
       expect(got.ok && got.value.usable).toBeCloseTo(e[school].usable_per_kg, 6);
       expect(got.ok && got.value.stockTrim).toBeCloseTo(e[school].stock_trim_per_kg, 6);
     }
@@ -70,12 +92,16 @@ describe('worked examples', () => {
 
   test('hot-reading', () => {
     const { given: g, expect: e } = example('hot-reading');
-    for (const [i, celsius] of g.celsius.entries()) near(readingAt20(g.read_ml, celsius), e.ml_at_20[i], 1e-6);
+    for (const [i, celsius] of g.celsius.entries())
+      near(readingAt20(g.read_ml, celsius), e.ml_at_20[i], 1e-6);
   });
 
   test('evaporation under three lids', () => {
     const { given: g, expect: e } = example('evaporation');
-    const c = rates({ simmer: g.rate }, { lids: { ...CONSTANTS.lids, off: 1, ajar: g.lid.ajar, on: g.lid.on } });
+    const c = rates(
+      { simmer: g.rate },
+      { lids: { ...CONSTANTS.lids, off: 1, ajar: g.lid.ajar, on: g.lid.on } },
+    );
     for (const lid of ['off', 'ajar', 'on'] as const) {
       const run = runPot(
         {
@@ -114,8 +140,18 @@ describe('worked examples', () => {
 
   test('bone-stock-to-a-quarter', () => {
     const { given: g, expect: e } = example('bone-stock-to-a-quarter');
-    const bones = stuff('bones', 'piece', { water: 0.55, fat: 0.12 }, { gelatinPool: 0.045, gelatinHalfLifeH: 3, renderedFat: 0.04, retention: 120 });
-    const vegetables = stuff('vegetables', 'piece', { water: 0.89, sugar: 0.05, salt: 0.001 }, { retention: 250 });
+    const bones = stuff(
+      'bones',
+      'piece',
+      { water: 0.55, fat: 0.12 },
+      { gelatinPool: 0.045, gelatinHalfLifeH: 3, renderedFat: 0.04, retention: 120 },
+    );
+    const vegetables = stuff(
+      'vegetables',
+      'piece',
+      { water: 0.89, sugar: 0.05, salt: 0.001 },
+      { retention: 250 },
+    );
     const steps: PotStep[] = [
       { do: 'add', what: of(bones), g: 8000 },
       { do: 'brown', vapour: 0.18, fatRunOff: 0, hours: 0 },
@@ -128,7 +164,13 @@ describe('worked examples', () => {
       { do: 'defat', by: 'cold' },
       { do: 'reduce', heat: 'brisk boil', lid: 'off', to: { until: 'share', value: 0.25 } },
     ];
-    const c = rates({ 'bare simmer': 4, 'brisk boil': 22 }, { defat: { ...CONSTANTS.defat, cold: { left: 0.05, drag: 0.25, hours: 0 } }, strainers: { ...CONSTANTS.strainers, cloth: 120 } });
+    const c = rates(
+      { 'bare simmer': 4, 'brisk boil': 22 },
+      {
+        defat: { ...CONSTANTS.defat, cold: { left: 0.05, drag: 0.25, hours: 0 } },
+        strainers: { ...CONSTANTS.strainers, cloth: 120 },
+      },
+    );
     const run = runPot({ vessel: cylinder(36, 36), hob: hob(), steps }, c);
     matches(run, e, [g.bone_cost, 0, g.vegetable_cost]);
     for (const [cause, grams] of Object.entries(e.lost_g)) near(totals(run)[cause] ?? 0, grams as number);
@@ -163,13 +205,27 @@ describe('worked examples', () => {
           vessel: cylinder(26, 18),
           hob: hob(),
           steps: [
-            { do: 'add', what: of(stuff('base', 'liquid', { water: 0.99 - base.gelatin - base.salt, gelatin: base.gelatin, salt: base.salt, rest: 0.01 })), g: 4000 },
+            {
+              do: 'add',
+              what: of(
+                stuff('base', 'liquid', {
+                  water: 0.99 - base.gelatin - base.salt,
+                  gelatin: base.gelatin,
+                  salt: base.salt,
+                  rest: 0.01,
+                }),
+              ),
+              g: 4000,
+            },
             { do: 'reduce', heat: 'brisk boil', lid: 'off', to },
           ],
         },
         rates({ 'brisk boil': 22 }),
       );
-    for (const [name, to] of [['rich', { until: 'gelatin', value: 8 }], ['thin', { until: 'gelatin', value: 8 }]] as const) {
+    for (const [name, to] of [
+      ['rich', { until: 'gelatin', value: 8 }],
+      ['thin', { until: 'gelatin', value: 8 }],
+    ] as const) {
       const row = reduced(g[name], to).rows[1];
       near(row?.ml ?? 0, e[name].ml);
       near(row?.saltPct ?? 0, e[name].salt_pct);
@@ -188,7 +244,17 @@ describe('worked examples', () => {
     const { expect: e } = example('multiplying-is-wrong');
     const broth = stuff('broth', 'liquid', { water: 0.985, gelatin: 0.01 });
     const simmered = (g: number, vessel: Vessel): number =>
-      runPot({ vessel, hob: hob(), steps: [{ do: 'add', what: of(broth), g }, { do: 'cook', heat: 'simmer', hours: 3, lid: 'off' }] }, rates({ simmer: 10 })).product?.ml ?? 0;
+      runPot(
+        {
+          vessel,
+          hob: hob(),
+          steps: [
+            { do: 'add', what: of(broth), g },
+            { do: 'cook', heat: 'simmer', hours: 3, lid: 'off' },
+          ],
+        },
+        rates({ simmer: 10 }),
+      ).product?.ml ?? 0;
     near(simmered(6000, cylinder(28, 20)), e.small_ml);
     near(simmered(48000, cylinder(50, 45)), e.multiplied_ml);
     near(simmered(6000 * e.right_factor, cylinder(50, 45)), e.eight_times_wanted_ml);
@@ -196,9 +262,24 @@ describe('worked examples', () => {
 
   test('cover-move-thicken, with its running book and portions', () => {
     const { given: g, expect: e } = example('cover-move-thicken');
-    const carcass = stuff('carcass', 'piece', { water: 0.62, fat: 0.12, salt: 0.002 }, { gelatinPool: 0.03, gelatinHalfLifeH: 1.7, renderedFat: 0.06, retentionPressed: 140, packing: 0.45 });
-    const vegetables = stuff('vegetables', 'piece', { water: 0.89, sugar: 0.05, salt: 0.001 }, { retentionPressed: 45, packing: 0.6 });
-    const roux = stuff('roux', 'liquid', { water: 0.1475, fat: 0.41, starch: 0.36 }, { fatBound: true, binding: 0.5 });
+    const carcass = stuff(
+      'carcass',
+      'piece',
+      { water: 0.62, fat: 0.12, salt: 0.002 },
+      { gelatinPool: 0.03, gelatinHalfLifeH: 1.7, renderedFat: 0.06, retentionPressed: 140, packing: 0.45 },
+    );
+    const vegetables = stuff(
+      'vegetables',
+      'piece',
+      { water: 0.89, sugar: 0.05, salt: 0.001 },
+      { retentionPressed: 45, packing: 0.6 },
+    );
+    const roux = stuff(
+      'roux',
+      'liquid',
+      { water: 0.1475, fat: 0.41, starch: 0.36 },
+      { fatBound: true, binding: 0.5 },
+    );
     const salt = stuff('salt', 'liquid', { salt: 1 });
     const steps: PotStep[] = [
       { do: 'add', what: of(carcass), g: 6000 },
@@ -214,9 +295,18 @@ describe('worked examples', () => {
       { do: 'season to', what: of(salt), saltPct: 0.9 },
       { do: 'portion', ml: e.portion_ml, overfill: 0 },
     ];
-    const c = rates({ 'bare simmer': 4, 'hard boil': 38, simmer: 10 }, { defat: { ...CONSTANTS.defat, ladle: { left: 0.12, drag: 1, hours: 0 } }, strainers: { ...CONSTANTS.strainers, 'fine mesh': 40 } });
+    const c = rates(
+      { 'bare simmer': 4, 'hard boil': 38, simmer: 10 },
+      {
+        defat: { ...CONSTANTS.defat, ladle: { left: 0.12, drag: 1, hours: 0 } },
+        strainers: { ...CONSTANTS.strainers, 'fine mesh': 40 },
+      },
+    );
     const run = runPot({ vessel: cylinder(34, 35), hob: hob(3), steps }, c);
-    const costs = run.inputs.map((i) => (g.cost as Record<string, number>)[i.name === 'carcass' ? 'carcasses' : i.name.toLowerCase()] ?? 0);
+    const costs = run.inputs.map(
+      (i) =>
+        (g.cost as Record<string, number>)[i.name === 'carcass' ? 'carcasses' : i.name.toLowerCase()] ?? 0,
+    );
     matches({ ...run, rows: run.rows.slice(0, -1) }, e, costs);
     near(run.rows[1]?.heapCm ?? 0, e.heap_level_cm);
     near(run.inputs[2]?.g ?? 0, e.water_g);
@@ -229,7 +319,8 @@ describe('worked examples', () => {
     expect(portions?.whole).toBe(e.whole_portions);
     expect(Math.abs((portions?.remainderMl ?? 0) - e.remainder_ml)).toBeLessThan(4083 * 0.002);
     const book = runningBook(run, costs);
-    for (const [cause, lost] of Object.entries(e.running_book.lost)) expect(book.lost[cause as 'clung'] ?? 0).toBeCloseTo(lost as number, 3);
+    for (const [cause, lost] of Object.entries(e.running_book.lost))
+      expect(book.lost[cause as 'clung'] ?? 0).toBeCloseTo(lost as number, 3);
     expect(book.left).toBeCloseTo(e.running_book.left_in_product, 3);
     near((10.45 / (last?.ml ?? 1)) * e.portion_ml, e.cost_per_portion);
   });

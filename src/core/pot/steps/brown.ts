@@ -7,17 +7,33 @@ import { kilos, trouble, type StepRunner } from '../step';
  */
 export const brown: StepRunner<'brown'> = (pot, step) => {
   const share = step.vapour + step.fatRunOff;
-  if (pot.pieces.length === 0) return trouble('nothing-to-brown', 'Brown: there are no pieces in the pot to brown.', 0, 0);
+  if (pot.pieces.length === 0)
+    return trouble('nothing-to-brown', 'Brown: there are no pieces in the pot to brown.', 0, 0);
   if (!(step.vapour >= 0 && step.fatRunOff >= 0 && share > 0 && share < 1))
-    return trouble('brown-out-of-range', `Brown ${(share * 100).toFixed(0)} % cannot be: the loss lies above 0 and below 100 % of the weight.`, share, 1);
+    return trouble(
+      'brown-out-of-range',
+      `Brown ${(share * 100).toFixed(0)} % cannot be: the loss lies above 0 and below 100 % of the weight.`,
+      share,
+      1,
+    );
   for (const piece of pot.pieces) {
     const g = pieceG(piece);
     const vapour = g * step.vapour;
     const fat = g * step.fatRunOff;
     if (vapour > piece.parts.water)
-      return trouble('brown-too-far', `Brown ${(step.vapour * 100).toFixed(0)} %: ${piece.stuff.name} would give off ${kilos(vapour)} of vapour but hold only ${kilos(piece.parts.water)} of water.`, vapour, piece.parts.water);
+      return trouble(
+        'brown-too-far',
+        `Brown ${(step.vapour * 100).toFixed(0)} %: ${piece.stuff.name} would give off ${kilos(vapour)} of vapour but hold only ${kilos(piece.parts.water)} of water.`,
+        vapour,
+        piece.parts.water,
+      );
     if (fat > piece.parts.fat)
-      return trouble('too-little-fat', `Brown, fat run off ${(step.fatRunOff * 100).toFixed(0)} %: ${piece.stuff.name} would lose ${kilos(fat)} but holds only ${kilos(piece.parts.fat)} of fat.`, fat, piece.parts.fat);
+      return trouble(
+        'too-little-fat',
+        `Brown, fat run off ${(step.fatRunOff * 100).toFixed(0)} %: ${piece.stuff.name} would lose ${kilos(fat)} but holds only ${kilos(piece.parts.fat)} of fat.`,
+        fat,
+        piece.parts.fat,
+      );
   }
   for (const piece of pot.pieces) {
     const g = pieceG(piece);

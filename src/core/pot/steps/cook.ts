@@ -7,9 +7,15 @@ import { trouble, type StepRunner } from '../step';
 export const LONGEST_H = 168;
 
 export const bring: StepRunner<'bring'> = (pot, step, c, report) => {
-  if (liquidG(pot.liquid) + piecesG(pot) === 0) return trouble('empty', 'Bring to heat: the pot is empty.', 0, 0);
+  if (liquidG(pot.liquid) + piecesG(pot) === 0)
+    return trouble('empty', 'Bring to heat: the pot is empty.', 0, 0);
   if (!(step.celsius > pot.celsius && step.celsius <= 100))
-    return trouble('bring-out-of-range', `Bring to ${step.celsius.toFixed(0)} °C: the pot is at ${pot.celsius.toFixed(0)} °C and boils at 100 °C.`, step.celsius, 100);
+    return trouble(
+      'bring-out-of-range',
+      `Bring to ${step.celsius.toFixed(0)} °C: the pot is at ${pot.celsius.toFixed(0)} °C and boils at 100 °C.`,
+      step.celsius,
+      100,
+    );
   report.upHours = bringTo(pot, c, step.celsius);
   return undefined;
 };
@@ -17,8 +23,14 @@ export const bring: StepRunner<'bring'> = (pot, step, c, report) => {
 /** Keeps the pot at a heat for some time; the minutes count from when the heat is reached. */
 export const cook: StepRunner<'cook'> = (pot, step, c, report) => {
   if (!(step.hours > 0 && step.hours <= LONGEST_H))
-    return trouble('time-out-of-range', `${step.heat} for ${step.hours.toFixed(1)} h: a step on the heat lasts above 0 and at most ${LONGEST_H} h.`, step.hours, LONGEST_H);
-  if (liquidG(pot.liquid) + piecesG(pot) === 0) return trouble('empty', `${step.heat}: the pot is empty.`, 0, 0);
+    return trouble(
+      'time-out-of-range',
+      `${step.heat} for ${step.hours.toFixed(1)} h: a step on the heat lasts above 0 and at most ${LONGEST_H} h.`,
+      step.hours,
+      LONGEST_H,
+    );
+  if (liquidG(pot.liquid) + piecesG(pot) === 0)
+    return trouble('empty', `${step.heat}: the pot is empty.`, 0, 0);
   const fire = fireOf(c, step.heat, step.lid);
   report.upHours = bringTo(pot, c, fire.celsius);
   heatForHours(pot, c, fire, step.hours);

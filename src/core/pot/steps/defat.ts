@@ -6,7 +6,8 @@ const COLD = 4;
 
 /** Takes the floating fat off; some of the rest goes with every gram of it. Bound fat stays. */
 export const defat: StepRunner<'defat'> = (pot, step, c, report) => {
-  if (liquidG(pot.liquid) === 0) return trouble('nothing-to-defat', 'Take off the fat: there is no liquid in the pot.', 0, 0);
+  if (liquidG(pot.liquid) === 0)
+    return trouble('nothing-to-defat', 'Take off the fat: there is no liquid in the pot.', 0, 0);
   const { left, drag, hours } = c.defat[step.by];
   const fat = pot.liquid.freeFat * (1 - left);
   const under = liquidG(pot.liquid) - pot.liquid.freeFat;

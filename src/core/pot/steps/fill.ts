@@ -12,7 +12,14 @@ import type { ProcessConstants } from '../constants';
  * Puts matter into the pot: liquids join the liquid, pieces stay pieces, products bring both.
  * `bindFat` holds the fat that comes in (roux, mounted butter).
  */
-export function putIn(pot: PotState, what: Matter, g: number, c: ProcessConstants, report: StepReport, bindFat = false): void {
+export function putIn(
+  pot: PotState,
+  what: Matter,
+  g: number,
+  c: ProcessConstants,
+  report: StepReport,
+  bindFat = false,
+): void {
   report.inputs.push({ supply: what.supply, name: what.is === 'stuff' ? what.stuff.name : what.name, g });
   if (what.is === 'stuff') {
     const piece = what.stuff.role === 'piece';
@@ -39,7 +46,8 @@ function holdFat(l: Liquid): void {
 }
 
 export const add: StepRunner<'add'> = (pot, step, c, report) => {
-  if (!(step.g > 0)) return trouble('nothing-added', `Add needs more than 0 g; ${kilos(step.g)} was asked for.`, step.g, 0);
+  if (!(step.g > 0))
+    return trouble('nothing-added', `Add needs more than 0 g; ${kilos(step.g)} was asked for.`, step.g, 0);
   putIn(pot, step.what, step.g, c, report);
   return undefined;
 };
@@ -49,20 +57,41 @@ export const water: StepRunner<'water'> = (pot, step, c, report) => {
   const { to } = step;
   const into = (g: number): void => putIn(pot, { is: 'stuff', supply: 'free', stuff: WATER }, g, c, report);
   if (to.by === 'ml') {
-    if (!(to.value > 0)) return trouble('nothing-added', `Water needs more than 0 l; ${litres(to.value)} was asked for.`, to.value, 0);
+    if (!(to.value > 0))
+      return trouble(
+        'nothing-added',
+        `Water needs more than 0 l; ${litres(to.value)} was asked for.`,
+        to.value,
+        0,
+      );
     into(to.value * DENSITY.water);
     return undefined;
   }
   if (to.by === 'cover' && pot.pieces.length === 0)
-    return trouble('nothing-to-cover', 'Water to cover: there are no bones or vegetables in the pot to cover.', 0, 0);
+    return trouble(
+      'nothing-to-cover',
+      'Water to cover: there are no bones or vegetables in the pot to cover.',
+      0,
+      0,
+    );
   const target = to.by === 'level' ? to.value : heapLevelCm(pot) + to.value;
   const wanted = to.by === 'level' ? `to ${to.value.toFixed(1)} cm` : `to cover by ${to.value.toFixed(1)} cm`;
   const height = pot.vessel.heightCm;
   if (target > height)
-    return trouble('over-rim', `Water ${wanted} would stand at ${target.toFixed(1)} cm; the ${pot.vessel.name} is ${height.toFixed(1)} cm high (${litres(capacityMl(pot.vessel))}).`, target, height);
+    return trouble(
+      'over-rim',
+      `Water ${wanted} would stand at ${target.toFixed(1)} cm; the ${pot.vessel.name} is ${height.toFixed(1)} cm high (${litres(capacityMl(pot.vessel))}).`,
+      target,
+      height,
+    );
   const now = levelCm(pot);
   if (target <= now)
-    return trouble('already-higher', `Water ${wanted} means a level of ${target.toFixed(1)} cm; the pot already stands at ${now.toFixed(1)} cm.`, target, now);
+    return trouble(
+      'already-higher',
+      `Water ${wanted} means a level of ${target.toFixed(1)} cm; the pot already stands at ${now.toFixed(1)} cm.`,
+      target,
+      now,
+    );
   into(waterToReach(pot, c, volumeAt(pot.vessel, target)));
   return undefined;
 };

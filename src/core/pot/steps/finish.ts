@@ -8,8 +8,14 @@ const nameOf = (what: Matter): string => (what.is === 'stuff' ? what.stuff.name 
 
 function mustJoin(verb: string, what: Matter, g: number): Trouble | undefined {
   if (what.is === 'stuff' && what.stuff.role === 'piece')
-    return trouble('stays-a-piece', `${verb} with ${nameOf(what)}: it stays a piece and would not join the liquid.`, 0, 0);
-  if (!(g > 0)) return trouble('nothing-added', `${verb} needs more than 0 g; ${kilos(g)} was asked for.`, g, 0);
+    return trouble(
+      'stays-a-piece',
+      `${verb} with ${nameOf(what)}: it stays a piece and would not join the liquid.`,
+      0,
+      0,
+    );
+  if (!(g > 0))
+    return trouble('nothing-added', `${verb} needs more than 0 g; ${kilos(g)} was asked for.`, g, 0);
   return undefined;
 }
 
@@ -46,9 +52,19 @@ export const seasonTo: StepRunner<'season to'> = (pot, step, c, report) => {
   if (mass === 0) return trouble('empty', 'Season: there is no liquid in the pot.', 0, 0);
   const saltiness = saltShare(step.what);
   if (saltiness <= goal)
-    return trouble('not-salty-enough', `Season to ${percent(step.saltPct)} with ${nameOf(step.what)}: it holds only ${percent(saltiness * 100)} salt itself.`, step.saltPct, saltiness * 100);
+    return trouble(
+      'not-salty-enough',
+      `Season to ${percent(step.saltPct)} with ${nameOf(step.what)}: it holds only ${percent(saltiness * 100)} salt itself.`,
+      step.saltPct,
+      saltiness * 100,
+    );
   if (step.saltPct < there)
-    return trouble('already-saltier', `Season to ${percent(step.saltPct)} salt: the pot already holds ${percent(there)}.`, step.saltPct, there);
+    return trouble(
+      'already-saltier',
+      `Season to ${percent(step.saltPct)} salt: the pot already holds ${percent(there)}.`,
+      step.saltPct,
+      there,
+    );
   const g = (goal * mass - pot.liquid.salt) / (saltiness - goal);
   if (g > 0) putIn(pot, step.what, g, c, report);
   return undefined;
@@ -61,11 +77,27 @@ const saltShare = (what: Matter): number =>
 export const portion: StepRunner<'portion'> = (pot, step, _c, report) => {
   const there = liquidMl(pot.liquid) + piecesMl(pot);
   const poured = step.ml * (1 + step.overfill);
-  if (!(step.ml > 0)) return trouble('portion-out-of-range', `A portion of ${step.ml.toFixed(0)} ml cannot be: it is above 0 ml.`, step.ml, 0);
+  if (!(step.ml > 0))
+    return trouble(
+      'portion-out-of-range',
+      `A portion of ${step.ml.toFixed(0)} ml cannot be: it is above 0 ml.`,
+      step.ml,
+      0,
+    );
   if (poured > there)
-    return trouble('portion-too-large', `A portion of ${poured.toFixed(0)} ml: there are only ${there.toFixed(0)} ml in the pot.`, poured, there);
+    return trouble(
+      'portion-too-large',
+      `A portion of ${poured.toFixed(0)} ml: there are only ${there.toFixed(0)} ml in the pot.`,
+      poured,
+      there,
+    );
   // A hair of rounding must not swallow the last whole portion.
   const whole = Math.floor(there / poured + 1e-9);
-  report.portions = { ml: step.ml, pouredMl: poured, whole, remainderMl: Math.max(0, there - whole * poured) };
+  report.portions = {
+    ml: step.ml,
+    pouredMl: poured,
+    whole,
+    remainderMl: Math.max(0, there - whole * poured),
+  };
   return undefined;
 };

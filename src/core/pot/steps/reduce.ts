@@ -21,7 +21,8 @@ interface Target {
  * How long it took is in the report. Out of reach is refused with what boiling dry would give.
  */
 export const reduce: StepRunner<'reduce'> = (pot, step, c, report) => {
-  if (liquidMl(pot.liquid) === 0) return trouble('nothing-to-reduce', 'Reduce: there is no liquid in the pot.', 0, 0);
+  if (liquidMl(pot.liquid) === 0)
+    return trouble('nothing-to-reduce', 'Reduce: there is no liquid in the pot.', 0, 0);
   const fire = fireOf(c, step.heat, step.lid);
   if (step.to.until === 'hours') return reduceForHours(pot, c, fire, step.to.value, report);
   const startMl = liquidMl(pot.liquid);
@@ -33,22 +34,43 @@ export const reduce: StepRunner<'reduce'> = (pot, step, c, report) => {
   if (target.left(pot) <= 0) {
     const there = target.shown(pot);
     becomePot(pot, before);
-    return trouble('already-there', `${target.said}: the pot already stands at ${there}.`, target.value, target.at(before));
+    return trouble(
+      'already-there',
+      `${target.said}: the pot already stands at ${there}.`,
+      target.value,
+      target.at(before),
+    );
   }
   const hours = heatUntil(pot, c, fire, (p) => target.left(p) <= 0);
   if (hours === undefined) {
     const dry = target.shown(pot);
     const at = target.at(pot);
     becomePot(pot, before);
-    return trouble('out-of-reach', `${target.said}: even boiled dry the pot would stand at ${dry}.`, target.value, at);
+    return trouble(
+      'out-of-reach',
+      `${target.said}: even boiled dry the pot would stand at ${dry}.`,
+      target.value,
+      at,
+    );
   }
   report.heatHours = hours;
   return undefined;
 };
 
-function reduceForHours(pot: PotState, c: ProcessConstants, fire: Fire, hours: number, report: { heatHours: number; upHours: number }): Trouble | undefined {
+function reduceForHours(
+  pot: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  hours: number,
+  report: { heatHours: number; upHours: number },
+): Trouble | undefined {
   if (!(hours > 0 && hours <= LONGEST_H))
-    return trouble('time-out-of-range', `Reduce for ${hours.toFixed(1)} h: above 0 and at most ${LONGEST_H} h.`, hours, LONGEST_H);
+    return trouble(
+      'time-out-of-range',
+      `Reduce for ${hours.toFixed(1)} h: above 0 and at most ${LONGEST_H} h.`,
+      hours,
+      LONGEST_H,
+    );
   report.upHours = bringTo(pot, c, fire.celsius);
   heatForHours(pot, c, fire, hours);
   report.heatHours = hours;
@@ -56,7 +78,12 @@ function reduceForHours(pot: PotState, c: ProcessConstants, fire: Fire, hours: n
 }
 
 /** Heats until `done`, ending inside a minute exactly; undefined when the pot boils dry or a week passes first. */
-export function heatUntil(pot: PotState, c: ProcessConstants, fire: Fire, done: (pot: PotState) => boolean): number | undefined {
+export function heatUntil(
+  pot: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  done: (pot: PotState) => boolean,
+): number | undefined {
   const minute = stretch(pot, c, MINUTE_H);
   for (let minutes = 0; minutes < LONGEST_H * 60; minutes += 1) {
     const before = copyPot(pot);
@@ -71,7 +98,12 @@ export function heatUntil(pot: PotState, c: ProcessConstants, fire: Fire, done: 
   return undefined;
 }
 
-function withinMinute(before: PotState, c: ProcessConstants, fire: Fire, done: (pot: PotState) => boolean): { pot: PotState; hours: number } {
+function withinMinute(
+  before: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  done: (pot: PotState) => boolean,
+): { pot: PotState; hours: number } {
   const after = (hours: number): PotState => {
     const tried = copyPot(before);
     const { by, gelatin } = stretch(tried, c, hours);
@@ -91,10 +123,26 @@ function withinMinute(before: PotState, c: ProcessConstants, fire: Fire, done: (
 /** Targets no pot could have, refused before it goes on the heat. */
 function impossible(to: ReduceTo, startMl: number): Trouble | undefined {
   if (to.until === 'share' && !(to.value > 0 && to.value < 1))
-    return trouble('share-out-of-range', `Reduce to ${(to.value * 100).toFixed(0)} %: a reduction leaves above 0 and less than 100 % of the ${litres(startMl)} there are.`, to.value, 1);
+    return trouble(
+      'share-out-of-range',
+      `Reduce to ${(to.value * 100).toFixed(0)} %: a reduction leaves above 0 and less than 100 % of the ${litres(startMl)} there are.`,
+      to.value,
+      1,
+    );
   if (to.until === 'ml' && to.value >= startMl)
-    return trouble('reduce-to-more', `Reduce to ${litres(to.value)}: there are only ${litres(startMl)} in the pot.`, to.value, startMl);
-  if (!(to.value > 0)) return trouble('target-out-of-range', `A reduction needs a target above 0; it says ${to.value}.`, to.value, 0);
+    return trouble(
+      'reduce-to-more',
+      `Reduce to ${litres(to.value)}: there are only ${litres(startMl)} in the pot.`,
+      to.value,
+      startMl,
+    );
+  if (!(to.value > 0))
+    return trouble(
+      'target-out-of-range',
+      `A reduction needs a target above 0; it says ${to.value}.`,
+      to.value,
+      0,
+    );
   return undefined;
 }
 
@@ -107,10 +155,20 @@ function targetOf(to: ReduceTo, startMl: number, c: ProcessConstants): Target {
     case 'salt':
       return rising(saltPct, goal, `Reduce to ${percent(goal)} salt`, percent);
     case 'body':
-      return rising((p) => body(p, c), goal, `Reduce to body ${goal.toFixed(2)}`, (x) => `body ${x.toFixed(2)}`);
+      return rising(
+        (p) => body(p, c),
+        goal,
+        `Reduce to body ${goal.toFixed(2)}`,
+        (x) => `body ${x.toFixed(2)}`,
+      );
     case 'dip': {
       const dip = (p: PotState) => dipAt(p.vessel, levelCm(p));
-      return rising(dip, goal, `Reduce to a dip of ${goal.toFixed(1)} cm`, (x) => `${x.toFixed(1)} cm from the rim`);
+      return rising(
+        dip,
+        goal,
+        `Reduce to a dip of ${goal.toFixed(1)} cm`,
+        (x) => `${x.toFixed(1)} cm from the rim`,
+      );
     }
     default:
       return {
@@ -123,7 +181,12 @@ function targetOf(to: ReduceTo, startMl: number, c: ProcessConstants): Target {
   }
 }
 
-const rising = (at: (p: PotState) => number, goal: number, said: string, show: (x: number) => string): Target => ({
+const rising = (
+  at: (p: PotState) => number,
+  goal: number,
+  said: string,
+  show: (x: number) => string,
+): Target => ({
   left: (p) => goal - at(p),
   said,
   shown: (p) => show(at(p)),

@@ -8,9 +8,15 @@ import { litres, trouble, type StepRunner } from '../step';
  */
 export const skim: StepRunner<'skim'> = (pot, step, c, report) => {
   const there = liquidMl(pot.liquid);
-  if (!(step.ml > 0)) return trouble('nothing-skimmed', `Skim needs more than 0 ml; ${step.ml} ml was asked for.`, step.ml, 0);
+  if (!(step.ml > 0))
+    return trouble('nothing-skimmed', `Skim needs more than 0 ml; ${step.ml} ml was asked for.`, step.ml, 0);
   if (step.ml >= there)
-    return trouble('skim-too-much', `Skim ${litres(step.ml)}: there are only ${litres(there)} of liquid in the pot.`, step.ml, there);
+    return trouble(
+      'skim-too-much',
+      `Skim ${litres(step.ml)}: there are only ${litres(there)} of liquid in the pot.`,
+      step.ml,
+      there,
+    );
   const before = liquidG(pot.liquid);
   if (step.from === 'body') {
     const share = step.ml / there;

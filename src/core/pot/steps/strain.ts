@@ -20,7 +20,8 @@ export function loseMl(pot: PotState, ml: number, loss: Loss, report: StepReport
 
 /** Strains: the pieces leave, keep their share of the liquid, and the strainer keeps its cling. */
 export const strain: StepRunner<'strain'> = (pot, step, c, report) => {
-  if (liquidG(pot.liquid) === 0) return trouble('nothing-to-strain', 'Strain: there is no liquid in the pot.', 0, 0);
+  if (liquidG(pot.liquid) === 0)
+    return trouble('nothing-to-strain', 'Strain: there is no liquid in the pot.', 0, 0);
   const held = pot.pieces.reduce((ml, p) => ml + heldBackMl(p, step.pressed), 0);
   loseMl(pot, held, 'held in solids', report);
   pot.lost['solids discarded'] += pot.pieces.reduce((g, p) => g + pieceG(p), 0);

@@ -22,7 +22,17 @@ export function Answers({ data, graph, before }: Props) {
   );
 }
 
-function Group({ title, rows, graph, before }: { title: string; rows: readonly Answer[]; graph: CostGraph; before: Props['before'] }) {
+function Group({
+  title,
+  rows,
+  graph,
+  before,
+}: {
+  title: string;
+  rows: readonly Answer[];
+  graph: CostGraph;
+  before: Props['before'];
+}) {
   return (
     <>
       <h2>{title}</h2>

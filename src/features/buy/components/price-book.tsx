@@ -27,9 +27,18 @@ export function PriceBook({ data }: { data: PriceBookData }) {
       <div className="price-book-head">
         <div>
           <h1>Price book</h1>
-          <p className="lead-line">What a kilo costs once it is fit for the pot. Type a price or a yield and see who lives from it; Enter keeps it.</p>
+          <p className="lead-line">
+            What a kilo costs once it is fit for the pot. Type a price or a yield and see who lives from it;
+            Enter keeps it.
+          </p>
         </div>
-        <Form.Control type="search" placeholder="Find an ingredient" aria-label="Find an ingredient" value={wanted} onChange={(event) => setWanted(event.target.value)} />
+        <Form.Control
+          type="search"
+          placeholder="Find an ingredient"
+          aria-label="Find an ingredient"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+        />
       </div>
       <div className="price-book">
         <div>
@@ -49,11 +58,24 @@ export function PriceBook({ data }: { data: PriceBookData }) {
             </thead>
             <tbody>
               {shown.map((row) => (
-                <PriceLine key={row.id} row={row} mark={data.mark} mayEdit={data.mayEdit} onTyped={answers.set} keep={keep} />
+                <PriceLine
+                  key={row.id}
+                  row={row}
+                  mark={data.mark}
+                  mayEdit={data.mayEdit}
+                  onTyped={answers.set}
+                  keep={keep}
+                />
               ))}
             </tbody>
           </table>
-          {shown.length === 0 && <p className="quiet">{rows.length === 0 ? 'There are no ingredients yet: load a kitchen file to begin.' : `Nothing in the price book fits “${wanted}”.`}</p>}
+          {shown.length === 0 && (
+            <p className="quiet">
+              {rows.length === 0
+                ? 'There are no ingredients yet: load a kitchen file to begin.'
+                : `Nothing in the price book fits “${wanted}”.`}
+            </p>
+          )}
         </div>
         <Answers data={data} graph={answers.graph} before={answers.before} />
       </div>

@@ -26,7 +26,11 @@ interface Said {
 const fromRow = (row: PriceRow) => ({ price: row.article?.packPrice ?? '', usable: String(row.usablePct) });
 
 /** What was typed in a row as numbers, or what is wrong with it. */
-function understand(row: PriceRow, text: { price: string; usable: string }, mark: DecimalMark): { typed?: Typed; price?: string; usable?: string } {
+function understand(
+  row: PriceRow,
+  text: { price: string; usable: string },
+  mark: DecimalMark,
+): { typed?: Typed; price?: string; usable?: string } {
   const price = row.article ? readPrice(text.price, mark) : undefined;
   const pct = readPct(text.usable, mark);
   if (price && !price.ok) return { price: price.trouble.message };
@@ -46,8 +50,12 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
   const troubleId = useId();
   const { bare } = useFigures();
   const understood = understand(row, text, mark);
-  const last = understood.typed ?? { packPrice: row.article ? Number(row.article.packPrice) : undefined, usablePct: row.usablePct };
+  const last = understood.typed ?? {
+    packPrice: row.article ? Number(row.article.packPrice) : undefined,
+    usablePct: row.usablePct,
+  };
   const knife = knifeOf(row, last);
+  const guess = row.estimate && row.usablePct < 100;
 
   const type = (field: 'price' | 'usable', value: string): void => {
     const next = { ...text, [field]: value };
@@ -55,7 +63,13 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
     setRefused(null);
     setKept(false);
     const read = understand(row, next, mark);
-    onTyped(row, read.typed ?? { packPrice: row.article ? Number(row.article.packPrice) : undefined, usablePct: row.usablePct });
+    onTyped(
+      row,
+      read.typed ?? {
+        packPrice: row.article ? Number(row.article.packPrice) : undefined,
+        usablePct: row.usablePct,
+      },
+    );
   };
   const settle = (answer: PriceAnswer): void => {
     if (!answer.ok) {
@@ -64,17 +78,27 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
     }
     setKept(true);
     keep(answer.row);
-    onTyped(answer.row, { packPrice: answer.row.article ? Number(answer.row.article.packPrice) : undefined, usablePct: answer.row.usablePct });
+    onTyped(answer.row, {
+      packPrice: answer.row.article ? Number(answer.row.article.packPrice) : undefined,
+      usablePct: answer.row.usablePct,
+    });
   };
   const save = async (field: 'price' | 'usable', value: string, from: PriceRow): Promise<void> => {
     if (understood.price ?? understood.usable) return;
-    settle(field === 'price' && from.article ? await editPrice({ row: row.id, subject: from.article.id, seen: from.article.version, typed: value }) : await editYield({ row: row.id, subject: row.id, seen: from.version, typed: value }));
+    settle(
+      field === 'price' && from.article
+        ? await editPrice({ row: row.id, subject: from.article.id, seen: from.article.version, typed: value })
+        : await editYield({ row: row.id, subject: row.id, seen: from.version, typed: value }),
+    );
   };
   const takeTheirs = (theirs: PriceRow): void => {
     keep(theirs);
     setText(fromRow(theirs));
     setRefused(null);
-    onTyped(theirs, { packPrice: theirs.article ? Number(theirs.article.packPrice) : undefined, usablePct: theirs.usablePct });
+    onTyped(theirs, {
+      packPrice: theirs.article ? Number(theirs.article.packPrice) : undefined,
+      usablePct: theirs.usablePct,
+    });
   };
   const keepMine = (theirs: PriceRow): void => {
     keep(theirs);
@@ -87,21 +111,44 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
   return (
     <>
       <tr id={row.id} className={trouble ? 'row-trouble' : ''}>
-        <th scope="row" className="left" style={{ fontWeight: 500, color: 'inherit', borderBottom: '1px solid var(--line)', fontSize: '1rem' }}>
-          {row.name}
-        </th>
+        <th scope="row">{row.name}</th>
         <td className="left">
-          <div className="bought-as" title={row.article ? `${row.article.words}, price since ${row.article.since}` : undefined}>
+          <div
+            className="bought-as"
+            title={row.article ? `${row.article.words}, price since ${row.article.since}` : undefined}
+          >
             {row.article ? row.article.words : 'not bought yet'}
           </div>
         </td>
         <td>
-          {row.article && <TypedField label={`${row.name}, price of a pack`} value={row.article.packPrice} trouble={understood.price ?? (understood.usable ? undefined : refused?.message)} describedBy={troubleId} disabled={!mayEdit} onTyped={(t) => type('price', t)} onDone={(t) => void save('price', t, row)} />}
+          {row.article && (
+            <TypedField
+              label={`${row.name}, price of a pack`}
+              value={row.article.packPrice}
+              trouble={understood.price ?? (understood.usable ? undefined : refused?.message)}
+              describedBy={troubleId}
+              disabled={!mayEdit}
+              onTyped={(t) => type('price', t)}
+              onDone={(t) => void save('price', t, row)}
+            />
+          )}
         </td>
         <td className="fig">{bare(knife.perKg)}</td>
         <td>
-          <span className={row.estimate ? 'estimate' : ''} title={row.estimate ? 'An estimate: not measured here yet' : 'Measured here'}>
-            <TypedField narrow label={`${row.name}, usable per cent${row.estimate ? ', an estimate' : ', measured'}`} value={String(row.usablePct)} trouble={understood.usable} describedBy={troubleId} disabled={!mayEdit} onTyped={(t) => type('usable', t)} onDone={(t) => void save('usable', t, row)} />
+          <span
+            className={`yield-cell${guess ? ' estimate' : ''}`}
+            title={guess ? 'An estimate: not measured here yet' : 'Measured here, or nothing comes off'}
+          >
+            <TypedField
+              narrow
+              label={`${row.name}, usable per cent${guess ? ', an estimate' : ''}`}
+              value={String(row.usablePct)}
+              trouble={understood.usable}
+              describedBy={troubleId}
+              disabled={!mayEdit}
+              onTyped={(t) => type('usable', t)}
+              onDone={(t) => void save('usable', t, row)}
+            />
           </span>
         </td>
         <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
@@ -109,7 +156,11 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
           {knife.usablePerKg === undefined ? (
             <span className="incomplete">no price</span>
           ) : (
-            <WhyFigure of={`usable:${row.id}`} label={`${row.name}, a usable kilo`} className={row.estimate && row.usablePct < 100 ? 'estimate' : ''}>
+            <WhyFigure
+              of={`usable:${row.id}`}
+              label={`${row.name}, a usable kilo`}
+              className={guess ? 'estimate' : ''}
+            >
               {bare(knife.usablePerKg)}
             </WhyFigure>
           )}
@@ -128,10 +179,18 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
             </span>
             {refused?.theirs && (
               <span className="both-sides">
-                <button type="button" className="plain-button" onClick={() => keepMine(refused.theirs as PriceRow)}>
+                <button
+                  type="button"
+                  className="plain-button"
+                  onClick={() => keepMine(refused.theirs as PriceRow)}
+                >
                   Keep mine
                 </button>
-                <button type="button" className="plain-button" onClick={() => takeTheirs(refused.theirs as PriceRow)}>
+                <button
+                  type="button"
+                  className="plain-button"
+                  onClick={() => takeTheirs(refused.theirs as PriceRow)}
+                >
                   Take theirs ({refused.theirs.article?.packPrice ?? ''}, {refused.theirs.usablePct} %)
                 </button>
               </span>

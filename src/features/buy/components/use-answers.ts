@@ -1,4 +1,4 @@
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { afterTheKnife, CostGraph, sourcePrices } from '@/core/costing';
 import type { PriceBookData, PriceRow } from '../queries';
 
@@ -10,12 +10,23 @@ export interface Typed {
 
 /** Price per kg after the knife, for a row as it is typed. */
 export function knifeOf(row: PriceRow, typed: Typed) {
-  const perKg = row.article && typed.packPrice !== undefined ? (typed.packPrice * 1000) / row.article.packG : undefined;
+  const perKg =
+    row.article && typed.packPrice !== undefined ? (typed.packPrice * 1000) / row.article.packG : undefined;
   return { perKg, ...afterTheKnife(row, perKg, typed.usablePct / 100, row.stockTrimPct / 100) };
 }
 
-const pricesOf = (row: PriceRow, typed: Typed) => sourcePrices([{ ingredient: { id: row.id }, ...knifeOf(row, typed) }]);
-const saved = (row: PriceRow): Typed => ({ packPrice: row.article ? Number(row.article.packPrice) : undefined, usablePct: row.usablePct });
+const pricesOf = (row: PriceRow, typed: Typed) =>
+  sourcePrices([{ ingredient: { id: row.id }, ...knifeOf(row, typed) }]);
+const saved = (row: PriceRow): Typed => ({
+  packPrice: row.article ? Number(row.article.packPrice) : undefined,
+  usablePct: row.usablePct,
+});
+
+function opened({ graph: nodes, rows, products, plates }: PriceBookData) {
+  const graph = new CostGraph(nodes);
+  for (const row of rows) graph.set(pricesOf(row, saved(row)));
+  return { graph, before: new Map([...products, ...plates].map((a) => [a.key, graph.cost(a.key)])) };
+}
 
 /**
  * The kitchen's cost graph in the browser: a price being typed moves every product and plate at once.
@@ -23,18 +34,12 @@ const saved = (row: PriceRow): Typed => ({ packPrice: row.article ? Number(row.a
  */
 export function useAnswers(data: PriceBookData) {
   const [, redraw] = useState(0);
-  const first = useRef(data);
-  const graph = useMemo(() => {
-    const made = new CostGraph(first.current.graph);
-    for (const row of first.current.rows) made.set(pricesOf(row, saved(row)));
-    return made;
-  }, []);
-  const before = useMemo(() => new Map([...first.current.products, ...first.current.plates].map((a) => [a.key, graph.cost(a.key)])), [graph]);
+  const [{ graph, before }] = useState(() => opened(data));
   const set = useCallback(
     (row: PriceRow, typed: Typed) => {
       if (graph.set(pricesOf(row, typed)).length > 0) redraw((n) => n + 1);
     },
     [graph],
   );
-  return { graph, before, set, saved };
+  return { graph, before, set };
 }

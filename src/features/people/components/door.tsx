@@ -35,7 +35,13 @@ export function Door({ kitchen, people, demo }: Props) {
         <div className="door-secret">
           <Form.Group controlId="secret">
             <Form.Label>Password, or PIN on the shared tablet</Form.Label>
-            <Form.Control name="secret" type="password" autoComplete="current-password" aria-describedby="sign-in-trouble" isInvalid={trouble !== null} />
+            <Form.Control
+              name="secret"
+              type="password"
+              autoComplete="current-password"
+              aria-describedby="sign-in-trouble"
+              isInvalid={trouble !== null}
+            />
           </Form.Group>
           <Button type="submit" disabled={waiting}>
             Sign in
@@ -46,7 +52,8 @@ export function Door({ kitchen, people, demo }: Props) {
         </p>
         {demo && (
           <p className="quiet">
-            This is the demo: everybody’s password is <b>kestrel-weir</b>. <a href="/sign-in/demo">Open it as the manager</a>
+            This is the demo: everybody’s password is <b>kestrel-weir</b>.{' '}
+            <a href="/sign-in/demo">Open it as the manager</a>
           </p>
         )}
       </form>

@@ -22,7 +22,19 @@ interface Props {
 }
 
 /** Steps as they are said, each with what the pot then holds and costs. */
-export function Ledger({ data, lines, pot, chosen, vessel, hob, refusal, onStand, onChoose, onTyped, onDone }: Props) {
+export function Ledger({
+  data,
+  lines,
+  pot,
+  chosen,
+  vessel,
+  hob,
+  refusal,
+  onStand,
+  onChoose,
+  onTyped,
+  onDone,
+}: Props) {
   const { currencySign } = useFigures();
   const [next, setNext] = useState('');
   const nextField = useRef<HTMLInputElement>(null);
@@ -79,7 +91,9 @@ export function Ledger({ data, lines, pot, chosen, vessel, hob, refusal, onStand
           ))}
         </tbody>
       </table>
-      {lines.length === 0 && <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>}
+      {lines.length === 0 && (
+        <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>
+      )}
       {data.mayEdit && (
         <div className="next-step">
           <label htmlFor="next-step" className="visually-hidden">
@@ -117,14 +131,28 @@ export function Ledger({ data, lines, pot, chosen, vessel, hob, refusal, onStand
 function Standing({ data, vessel, hob, onStand }: Pick<Props, 'data' | 'vessel' | 'hob' | 'onStand'>) {
   return (
     <div style={{ display: 'flex', gap: '0.6rem', marginBottom: '0.3rem' }}>
-      <Form.Select size="sm" aria-label="Starts in" value={vessel} disabled={!data.mayEdit} onChange={(event) => onStand(event.target.value, hob)} style={{ width: 'auto' }}>
+      <Form.Select
+        size="sm"
+        aria-label="Starts in"
+        value={vessel}
+        disabled={!data.mayEdit}
+        onChange={(event) => onStand(event.target.value, hob)}
+        style={{ width: 'auto' }}
+      >
         {data.names.vessels.map((v) => (
           <option key={v.id} value={v.id}>
             {v.name}
           </option>
         ))}
       </Form.Select>
-      <Form.Select size="sm" aria-label="Stands on" value={hob} disabled={!data.mayEdit} onChange={(event) => onStand(vessel, event.target.value)} style={{ width: 'auto' }}>
+      <Form.Select
+        size="sm"
+        aria-label="Stands on"
+        value={hob}
+        disabled={!data.mayEdit}
+        onChange={(event) => onStand(vessel, event.target.value)}
+        style={{ width: 'auto' }}
+      >
         {data.names.hobs.map((h) => (
           <option key={h.id} value={h.id}>
             {h.name}

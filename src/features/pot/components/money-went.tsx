@@ -11,7 +11,8 @@ export function MoneyWentTable({ pot }: { pot: LivePot }) {
   const { run } = pot;
   const book = pot.book && wentInCents(pot.book);
   const g = new Map<string, number>();
-  for (const row of run.rows) for (const loss of LOSSES) if (row.lost[loss]) g.set(loss, (g.get(loss) ?? 0) + row.lost[loss]);
+  for (const row of run.rows)
+    for (const loss of LOSSES) if (row.lost[loss]) g.set(loss, (g.get(loss) ?? 0) + row.lost[loss]);
   const rows = LOSSES.filter((loss) => (g.get(loss) ?? 0) > 0.5);
   if (rows.length === 0 && !book) return null;
   return (

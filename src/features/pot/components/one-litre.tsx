@@ -10,9 +10,16 @@ export function OneLitre({ data, pot }: { data: PotSheetData; pot: LivePot }) {
   const { money } = useFigures();
   const { run } = pot;
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
-  if (perL === null || !run.product) return <p className="drawing-title">One litre is drawn here once its cost is whole.</p>;
+  if (perL === null || !run.product)
+    return <p className="drawing-title">One litre is drawn here once its cost is whole.</p>;
   const litres = run.product.ml / 1000;
-  const strata = strataOf(run.inputs.map((input, i) => ({ name: input.name, money: (pot.inputMoney[i] ?? 0) / litres, estimate: data.estimates.includes(input.supply) })));
+  const strata = strataOf(
+    run.inputs.map((input, i) => ({
+      name: input.name,
+      money: (pot.inputMoney[i] ?? 0) / litres,
+      estimate: data.estimates.includes(input.supply),
+    })),
+  );
   return (
     <section aria-label="One litre">
       <p className="drawing-title">

@@ -26,7 +26,7 @@ export function PotList({ pots }: { pots: readonly PotSummary[] }) {
               <th scope="col" className="left">
                 Stands in
               </th>
-              <th scope="col">litres, from the fullest</th>
+              <th scope="col">litres, of the most it held</th>
               <th scope="col">on the hob</th>
               <th scope="col">{currencySign} a litre</th>
             </tr>
@@ -43,8 +43,19 @@ export function PotList({ pots }: { pots: readonly PotSummary[] }) {
                   <span className="fig">
                     {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
                   </span>
-                  <i style={{ width: `${(p.mostMl / most) * 100}%`, background: 'var(--enamel-shade)', marginLeft: 'auto' }}>
-                    <i style={{ width: `${p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0}%`, marginLeft: 'auto' }} />
+                  <i
+                    style={{
+                      width: `${(p.mostMl / most) * 100}%`,
+                      background: 'var(--enamel-shade)',
+                      marginLeft: 'auto',
+                    }}
+                  >
+                    <i
+                      style={{
+                        width: `${p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0}%`,
+                        marginLeft: 'auto',
+                      }}
+                    />
                   </i>
                 </td>
                 <td className="fig">{hours(p.hobHours)}</td>

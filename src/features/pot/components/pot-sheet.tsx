@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { dipAt } from '@/core/pot';
 import { writeStep } from '@/core/said';
 import type { PotSheetData } from '../queries';
+import { Carries } from './carries';
 import { Drawing } from './drawing';
 import { Ledger } from './ledger';
 import { MoneyWentTable } from './money-went';
@@ -17,11 +18,17 @@ export function PotSheet({ data }: { data: PotSheetData }) {
   const [lines, setLines] = useState(() => data.recipe.steps.map((s) => writeStep(s, data.names)));
   const [vessel, setVessel] = useState(data.recipe.vessel);
   const [hob, setHob] = useState(data.recipe.hob);
-  const [chosen, setChosen] = useState(Math.max(0, data.recipe.steps.findLastIndex((s) => s.do !== 'portion')));
+  const [chosen, setChosen] = useState(
+    Math.max(
+      0,
+      data.recipe.steps.findLastIndex((s) => s.do !== 'portion'),
+    ),
+  );
   const pot = useLivePot(data, lines, vessel, hob);
   const keeping = useKeeping(data, lines, vessel, hob);
 
-  const typed = (i: number, text: string): void => setLines((all) => all.map((line, j) => (j === i ? text : line)));
+  const typed = (i: number, text: string): void =>
+    setLines((all) => all.map((line, j) => (j === i ? text : line)));
   const done = (next: readonly string[]): void => {
     setLines([...next]);
     keeping.wish(next, vessel, hob);
@@ -30,7 +37,10 @@ export function PotSheet({ data }: { data: PotSheetData }) {
     const step = pot.steps[chosen];
     const row = pot.run.rows[chosen];
     if (step?.do !== 'reduce' || !row) return lines[chosen] ?? '';
-    return writeStep({ ...step, until: 'dip', to: `${dipAt(row.vessel, levelCm).toFixed(1)} cm` }, data.names);
+    return writeStep(
+      { ...step, until: 'dip', to: `${dipAt(row.vessel, levelCm).toFixed(1)} cm` },
+      data.names,
+    );
   };
   const withLine = (text: string): string[] => lines.map((line, j) => (j === chosen ? text : line));
 
@@ -59,14 +69,25 @@ export function PotSheet({ data }: { data: PotSheetData }) {
           <p className="save-state" role="status">
             {keeping.state === 'keeping' && <span className="quiet">keeping …</span>}
             {keeping.state === 'kept' && <span className="kept">✓ kept</span>}
-            {keeping.state === 'held' && <span className="quiet">not kept until the line marked above can be done</span>}
+            {keeping.state === 'held' && (
+              <span className="quiet">not kept until the line marked above can be done</span>
+            )}
           </p>
         </div>
         <div>
-          <Drawing pot={pot} chosen={chosen} mayEdit={data.mayEdit} onDrag={(cm) => typed(chosen, setDip(cm))} onDrop={(cm) => done(withLine(setDip(cm)))} />
+          <Drawing
+            pot={pot}
+            chosen={chosen}
+            mayEdit={data.mayEdit}
+            onDrag={(cm) => typed(chosen, setDip(cm))}
+            onDrop={(cm) => done(withLine(setDip(cm)))}
+          />
           <MoneyWentTable pot={pot} />
         </div>
-        <OneLitre data={data} pot={pot} />
+        <div>
+          <OneLitre data={data} pot={pot} />
+          <Carries pot={pot} />
+        </div>
       </div>
     </>
   );

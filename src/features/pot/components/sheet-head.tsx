@@ -12,15 +12,20 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
   const { run } = pot;
   const last = run.rows[run.rows.length - 1];
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
-  const most = Math.max(0, ...run.rows.map((r) => r.ml));
-  const estimates = new Set(run.inputs.filter((i) => data.estimates.includes(i.supply)).map((i) => i.supply)).size;
+  const most = Math.max(run.product?.ml ?? 0, ...run.rows.map((r) => r.ml));
+  const estimates = new Set(run.inputs.filter((i) => data.estimates.includes(i.supply)).map((i) => i.supply))
+    .size;
   const portions = last?.portions;
   return (
     <div className="pot-head">
       <div>
         <h1>{data.recipe.name}</h1>
         <p className="lead-line">
-          {estimates > 0 && <span className="estimate">{estimates === 1 ? 'one yield is an estimate' : `${estimates} yields are estimates`}</span>}
+          {estimates > 0 && (
+            <span className="estimate">
+              {estimates === 1 ? 'one yield is an estimate' : `${estimates} yields are estimates`}
+            </span>
+          )}
           {estimates > 0 && ' · '}
           {data.usedBy.length === 0 ? 'nothing lives from it yet' : 'gives '}
           {data.usedBy.map((u, i) => (
@@ -32,21 +37,33 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
         </p>
       </div>
       <div className="pot-head-figures">
-        <Figure value={run.product ? `${bare(run.product.ml / 1000, 1)} l` : '–'} label={`of ${bare(most / 1000, 1)} l at the fullest`} />
+        <Figure
+          value={run.product ? `${bare(run.product.ml / 1000, 1)} l` : '–'}
+          label={`of ${bare(most / 1000, 1)} l at the fullest`}
+        />
         <Figure value={last ? hours(last.hobHours) : '–'} label="on the hob" />
         <div>
           <span className="fig-large hot">
             {perL === null ? (
               <span className="incomplete">incomplete</span>
             ) : (
-              <WhyFigure of={`product:${data.recipe.id}`} label={`${data.recipe.name}, a litre`} className="hot">
+              <WhyFigure
+                of={`product:${data.recipe.id}`}
+                label={`${data.recipe.name}, a litre`}
+                className="hot"
+              >
                 {money(perL)}
               </WhyFigure>
             )}
           </span>
           <span className="fig-label">a litre, ingredients</span>
         </div>
-        {portions && <Figure value={perL === null ? '–' : small((perL * portions.pouredMl) / 1000)} label={`a portion of ${bare(portions.ml, 0)} ml, ${portions.whole} of them`} />}
+        {portions && (
+          <Figure
+            value={perL === null ? '–' : small((perL * portions.pouredMl) / 1000)}
+            label={`a portion of ${bare(portions.ml, 0)} ml, ${portions.whole} of them`}
+          />
+        )}
       </div>
     </div>
   );

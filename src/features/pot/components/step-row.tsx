@@ -25,10 +25,31 @@ interface Props {
   readonly onMove: (by: number) => void;
 }
 
-const KIND_WORDS = { in: 'something comes in', hot: 'on the heat', out: 'something leaves', unread: 'not understood' } as const;
+const KIND_WORDS = {
+  in: 'something comes in',
+  hot: 'on the heat',
+  out: 'something leaves',
+  unread: 'not understood',
+} as const;
 
 /** One step: typed over in place, with what the pot then holds. */
-export function StepRow({ index, text, step, row, before, money, trouble, most, chosen, mayEdit, onChoose, onTyped, onDone, onRemove, onMove }: Props) {
+export function StepRow({
+  index,
+  text,
+  step,
+  row,
+  before,
+  money,
+  trouble,
+  most,
+  chosen,
+  mayEdit,
+  onChoose,
+  onTyped,
+  onDone,
+  onRemove,
+  onMove,
+}: Props) {
   const { bare, hours } = useFigures();
   const noteId = useId();
   const settled = useRef(text);
@@ -37,7 +58,10 @@ export function StepRow({ index, text, step, row, before, money, trouble, most, 
   const took = row && row.do === 'reduce' ? `takes ${hours(row.heatHours)}` : undefined;
   const up = row && row.upHours > 0.05 ? `${hours(row.upHours)} to come up to heat` : undefined;
   const notes = [took, up].filter(Boolean).join(' · ');
-  const hasNote = trouble !== undefined || (row?.warnings.length ?? 0) > 0 || (chosen && (caution !== undefined || notes !== ''));
+  const hasNote =
+    trouble !== undefined ||
+    (row?.warnings.length ?? 0) > 0 ||
+    (chosen && (caution !== undefined || notes !== ''));
   return (
     <>
       <tr className={`${chosen ? 'chosen' : ''}${row ? '' : ' after-refusal'}`} onClick={onChoose}>
@@ -85,7 +109,9 @@ export function StepRow({ index, text, step, row, before, money, trouble, most, 
         <td className="fig">{row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}</td>
         <td className="fig">{row && row.ml > 0.5 ? bare(row.body, 2) : ''}</td>
         <td className="fig">{row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}</td>
-        <td className="fig strong">{money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}</td>
+        <td className="fig strong">
+          {money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}
+        </td>
       </tr>
       {hasNote && (
         <tr className="note-row">

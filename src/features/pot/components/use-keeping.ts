@@ -18,9 +18,24 @@ const stepsFrom = (lines: readonly string[], data: PotSheetData): WrittenStep[] 
 /** Whether a sheet can be kept: no loop and no step that cannot be done. Unread lines can. */
 function canBeKept(steps: readonly WrittenStep[], vessel: string, hob: string, data: PotSheetData): boolean {
   const looping = new Set(data.products.filter((p) => p.loops).map((p) => p.id));
-  if (steps.some((s) => { const of = ofStep(s); return of !== undefined && 'product' in of && looping.has(of.product); })) return false;
-  return runPot(potOf({ vessel, hob, steps: [...steps] }, shelfFrom(data)), data.constants).refused === undefined;
+  if (
+    steps.some((s) => {
+      const of = ofStep(s);
+      return of !== undefined && 'product' in of && looping.has(of.product);
+    })
+  )
+    return false;
+  return (
+    runPot(potOf({ vessel, hob, steps: [...steps] }, shelfFrom(data)), data.constants).refused === undefined
+  );
 }
+
+const NO_ANSWER = {
+  ok: false,
+  message: 'The kitchen’s computer does not answer; what you typed stands here and can be kept again.',
+  path: '',
+  stale: false,
+} as const;
 
 /**
  * Keeps the sheet as it is edited, one write after the other: a wish that comes while one is under
@@ -35,23 +50,21 @@ export function useKeeping(data: PotSheetData, lines: readonly string[], vessel:
   const kept = useRef(JSON.stringify([lines, vessel, hob]));
 
   const send = useCallback(async (): Promise<void> => {
-    if (busy.current || !next.current) return;
+    if (busy.current) return;
     busy.current = true;
-    const wanted = next.current;
-    next.current = null;
     setState('keeping');
-    const answer = await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted }).catch(() => ({ ok: false as const, message: 'The kitchen’s computer does not answer; what you typed stands here and can be kept again.', path: '', stale: false }));
-    busy.current = false;
-    if (answer.ok) {
-      version.current = answer.version;
-      setRefusal(null);
-      setState('kept');
-    } else {
-      kept.current = '';
-      setRefusal({ message: answer.message, stale: answer.stale });
-      setState('held');
+    while (next.current) {
+      const wanted = next.current;
+      next.current = null;
+      const answer = await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted }).catch(
+        () => NO_ANSWER,
+      );
+      if (answer.ok) version.current = answer.version;
+      else kept.current = '';
+      setRefusal(answer.ok ? null : { message: answer.message, stale: answer.stale });
+      setState(answer.ok ? 'kept' : 'held');
     }
-    if (next.current) await send();
+    busy.current = false;
   }, [data.recipe.id]);
 
   const wish = useCallback(

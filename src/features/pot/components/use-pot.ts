@@ -32,17 +32,27 @@ export function shelfFrom(data: PotSheetData): Shelf {
     hob: (id) => hobs.get(id),
     product(id) {
       const p = products.get(id);
-      return p?.product ? fine({ name: p.name, product: p.product }) : refuse('no-product', 'of', p?.trouble ?? 'This recipe is not in the book.');
+      return p?.product
+        ? fine({ name: p.name, product: p.product })
+        : refuse('no-product', 'of', p?.trouble ?? 'This recipe is not in the book.');
     },
   };
 }
 
 /** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
-export function useLivePot(data: PotSheetData, lines: readonly string[], vessel: string, hob: string): LivePot {
+export function useLivePot(
+  data: PotSheetData,
+  lines: readonly string[],
+  vessel: string,
+  hob: string,
+): LivePot {
   const shelf = useMemo(() => shelfFrom(data), [data]);
   const prices = useMemo(() => new Map(data.prices), [data]);
   const asPurchased = useMemo(() => new Map(data.asPurchased), [data]);
-  const looping = useMemo(() => new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? ''])), [data]);
+  const looping = useMemo(
+    () => new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? ''])),
+    [data],
+  );
   return useMemo(() => {
     const troubles = new Map<number, Trouble>();
     const steps = lines.map((text, i): WrittenStep => {
@@ -62,9 +72,21 @@ export function useLivePot(data: PotSheetData, lines: readonly string[], vessel:
       const price = supply === 'free' ? 0 : prices.get(supply);
       return price === null || price === undefined ? null : price * g;
     });
-    const money = rowCosts(run.rows, inputMoney, run.unread.map((u) => u.step));
+    const money = rowCosts(
+      run.rows,
+      inputMoney,
+      run.unread.map((u) => u.step),
+    );
     const whole = !inputMoney.includes(null) && run.unread.length === 0 && !run.refused;
     const book = whole ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply)) : null;
-    return { steps, run, money, inputMoney, book, troubles, refusedAt: loopAt >= 0 ? loopAt : run.refused?.step };
+    return {
+      steps,
+      run,
+      money,
+      inputMoney,
+      book,
+      troubles,
+      refusedAt: loopAt >= 0 ? loopAt : run.refused?.step,
+    };
   }, [lines, vessel, hob, data, shelf, prices, asPurchased, looping]);
 }

@@ -61,5 +61,9 @@ export function Verdict({ pct, target }: { pct: number | null; target: number | 
   const { bare } = useFigures();
   if (target === undefined) return <span className="quiet">none set</span>;
   if (pct === null) return <span className="quiet">{bare(target, 0)} %</span>;
-  return pct <= target ? <span className="cheaper">keeps {bare(target, 0)} %</span> : <span className="dearer">▲ over {bare(target, 0)} %</span>;
+  return pct <= target ? (
+    <span className="cheaper">keeps {bare(target, 0)} %</span>
+  ) : (
+    <span className="dearer">▲ over {bare(target, 0)} %</span>
+  );
 }

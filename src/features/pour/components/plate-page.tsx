@@ -46,7 +46,15 @@ export function PlatePage({ data }: { data: PlateData }) {
                     )}
                   </td>
                   <td>
-                    <TypedField label={`${line.name}, portion`} value={line.amount} trouble={live?.trouble} describedBy={`${ids}-${i}`} disabled={!data.mayEdit} onTyped={(t) => plate.typeAmount(i, t)} onDone={(t) => plate.keepAmount(i, t)} />
+                    <TypedField
+                      label={`${line.name}, portion`}
+                      value={line.amount}
+                      trouble={live?.trouble}
+                      describedBy={`${ids}-${i}`}
+                      disabled={!data.mayEdit}
+                      onTyped={(t) => plate.typeAmount(i, t)}
+                      onDone={(t) => plate.keepAmount(i, t)}
+                    />
                   </td>
                   <td className="fig">{live?.g === undefined ? '–' : kilos(live.g)}</td>
                   <td className="bar-cell">
@@ -80,7 +88,15 @@ export function PlatePage({ data }: { data: PlateData }) {
           <dl>
             <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
             <dd>
-              <TypedField label="Price on the menu" value={data.plate.menuPrice ?? ''} trouble={plate.priceTrouble} describedBy={`${ids}-price`} disabled={!data.mayEdit} onTyped={plate.typePrice} onDone={plate.keepPrice} />
+              <TypedField
+                label="Price on the menu"
+                value={data.plate.menuPrice ?? ''}
+                trouble={plate.priceTrouble}
+                describedBy={`${ids}-price`}
+                disabled={!data.mayEdit}
+                onTyped={plate.typePrice}
+                onDone={plate.keepPrice}
+              />
             </dd>
             <dt>Net of tax</dt>
             <dd className="fig">{money(plate.net)}</dd>
@@ -91,7 +107,9 @@ export function PlatePage({ data }: { data: PlateData }) {
               <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
             </dd>
             <dt>Left after ingredients</dt>
-            <dd className="fig">{plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}</dd>
+            <dd className="fig">
+              {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
+            </dd>
           </dl>
           {plate.priceTrouble && (
             <p id={`${ids}-price`} role="alert" className="trouble">

@@ -21,15 +21,32 @@ export function usePlate(data: PlateData) {
     const read = readAmountOf(['mass', 'volume', 'count'], amounts[i] ?? '', data.mark);
     const grams = read.ok ? toGrams(read.value, line.weighable) : read;
     if (!grams.ok) return { trouble: grams.trouble.message, g: undefined, cost: null };
-    return { trouble: undefined, g: grams.value.grams, cost: line.perG === null ? null : line.perG * grams.value.grams };
+    return {
+      trouble: undefined,
+      g: grams.value.grams,
+      cost: line.perG === null ? null : line.perG * grams.value.grams,
+    };
   });
   const price = menuPrice.trim() === '' ? undefined : readPrice(menuPrice, data.mark);
-  const cost = lines.reduce<number | null>((sum, l) => (sum === null || l.cost === null ? null : sum + l.cost), 0);
+  const cost = lines.reduce<number | null>(
+    (sum, l) => (sum === null || l.cost === null ? null : sum + l.cost),
+    0,
+  );
   const net = price?.ok ? price.value.toNumber() / (1 + data.plate.taxPct / 100) : null;
   const pct = cost === null || net === null || net === 0 ? null : (cost / net) * 100;
 
   const keep = async (nextAmounts: readonly string[], nextPrice: string): Promise<void> => {
-    const done = await keepPlateAs({ id: data.plate.id, seen: version.current, amounts: [...nextAmounts], menuPrice: nextPrice }).catch(() => ({ ok: false as const, message: 'The kitchen’s computer does not answer; what you typed stands here.', path: '', stale: false }));
+    const done = await keepPlateAs({
+      id: data.plate.id,
+      seen: version.current,
+      amounts: [...nextAmounts],
+      menuPrice: nextPrice,
+    }).catch(() => ({
+      ok: false as const,
+      message: 'The kitchen’s computer does not answer; what you typed stands here.',
+      path: '',
+      stale: false,
+    }));
     if (done.ok) version.current = done.version;
     setAnswer(done);
   };
@@ -44,7 +61,11 @@ export function usePlate(data: PlateData) {
     priceTrouble: price && !price.ok ? price.trouble.message : undefined,
     typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
     typePrice: setMenuPrice,
-    keepAmount: (i: number, text: string) => void keep(amounts.map((a, j) => (j === i ? text : a)), menuPrice),
+    keepAmount: (i: number, text: string) =>
+      void keep(
+        amounts.map((a, j) => (j === i ? text : a)),
+        menuPrice,
+      ),
     keepPrice: (text: string) => void keep(amounts, text),
     keepMine: () => void keep(amounts, menuPrice),
   };

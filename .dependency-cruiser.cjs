@@ -1,0 +1,59 @@
+/** Imports run one way: app → features → server → db, core. `halfpot test` plants a violation to see that this bites. */
+const only = (name, from, to) => ({ name, severity: 'error', from, to });
+module.exports = {
+  forbidden: [
+    only(
+      'core-is-pure',
+      { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/testing/)' },
+      { pathNot: ['^src/core/', '^node_modules/(zod|decimal\\.js)/'] },
+    ),
+    only(
+      'core-folders-have-one-door',
+      { path: '^src/core/([^/]+)/', pathNot: '\\.test\\.ts$' },
+      { path: '^src/core/([^/]+)/(?!index\\.ts$)', pathNot: ['^src/core/$1/', '\\.json$'] },
+    ),
+    only(
+      'one-door-from-outside',
+      { path: '^(src/(?!core/)|tools/)' },
+      { path: '^src/core/[^/]+/(?!index\\.ts$)' },
+    ),
+    only(
+      'db-knows-only-core',
+      { path: '^src/db/', pathNot: '\\.test\\.ts$' },
+      { path: '^src/', pathNot: '^src/(db|core)/' },
+    ),
+    only(
+      'sql-only-in-db',
+      { path: '^src/', pathNot: '^src/(db|server/database)' },
+      { path: '^node_modules/(mysql2|postgrator)/', dependencyTypesNot: ['type-only'] },
+    ),
+    only('server-knows-no-screens', { path: '^src/server/' }, { path: '^src/(app|features|ui|cli)/' }),
+    only(
+      'features-stand-alone',
+      { path: '^src/features/([^/]+)/' },
+      { path: '^src/features/([^/]+)/', pathNot: '^src/features/$1/' },
+    ),
+    only('ui-knows-no-station', { path: '^src/ui/' }, { path: '^src/(app|features|db|server|cli)/' }),
+    only(
+      'screens-never-reach-the-database',
+      { path: '^src/features/[^/]+/components/' },
+      {
+        path: ['^src/(db|server)/', '^src/features/[^/]+/(service|queries)\\.ts$'],
+        dependencyTypesNot: ['type-only'],
+      },
+    ),
+    only('routes-only-compose', { path: '^src/app/' }, { path: '^src/db/' }),
+    only('no-circles', {}, { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } }),
+    only('nothing-unresolved', {}, { couldNotResolve: true }),
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '^(\\.next|\\.halfpot)/' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'require', 'node', 'default', 'types'],
+    },
+  },
+};

@@ -1,0 +1,54 @@
+import next from 'eslint-config-next/core-web-vitals';
+import nextTypescript from 'eslint-config-next/typescript';
+import prettier from 'eslint-config-prettier/flat';
+
+/** What the core must not know: chance and time are arguments. */
+const pure = [
+  {
+    selector: "MemberExpression[object.name='Math'][property.name='random']",
+    message: 'Chance is an argument in core.',
+  },
+  {
+    selector: "MemberExpression[object.name='Date'][property.name='now']",
+    message: 'Time is an argument in core.',
+  },
+  {
+    selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+    message: 'Time is an argument in core.',
+  },
+];
+
+const config = [
+  {
+    ignores: [
+      '.next/**',
+      '.halfpot/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'docs/**',
+      'playwright-report/**',
+      'test-results/**',
+    ],
+  },
+  ...next,
+  ...nextTypescript,
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: { attributes: false } }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-explicit-any': 'error',
+    },
+  },
+  { files: ['src/core/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...pure] } },
+  prettier,
+];
+
+export default config;

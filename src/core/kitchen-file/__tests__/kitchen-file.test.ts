@@ -1,0 +1,182 @@
+import demo from '../../../../demo/kestrel-weir.json';
+import { demoKitchen } from '../../testing/demo';
+import {
+  inOrder,
+  loopSentence,
+  readKitchen,
+  readKitchenText,
+  shiftDay,
+  shiftTo,
+  usesOf,
+  type KitchenFile,
+} from '..';
+
+type Loose = { [key: string]: Loose } & Loose[];
+/** The demo with one thing made wrong, and what is then said of it. */
+function mistakes(spoil: (file: Loose) => void): { path: string; message: string }[] {
+  const file = structuredClone(demo) as unknown as Loose;
+  spoil(file);
+  const read = readKitchen(file);
+  return read.ok ? [] : read.mistakes.map(({ path, message }) => ({ path, message }));
+}
+const set = (target: Loose | undefined, key: string, value: unknown): void => {
+  (target as unknown as Record<string, unknown>)[key] = value;
+};
+
+describe('reading a kitchen file', () => {
+  test('the demo kitchen is without a mistake', () => expect(mistakes(() => undefined)).toEqual([]));
+
+  test.each<[string, (f: Loose) => void, string, RegExp]>([
+    [
+      'a yield of 0',
+      (f) => set(f.ingredients?.[3]?.yields?.[0], 'usablePct', 0),
+      'ingredients[3].yields[0].usablePct',
+      /0 % cannot be/,
+    ],
+    [
+      'a yield of 130',
+      (f) => set(f.ingredients?.[3]?.yields?.[0], 'usablePct', 130),
+      'ingredients[3].yields[0].usablePct',
+      /130 %.*100 %/,
+    ],
+    [
+      'a price in words',
+      (f) => set(f.articles?.[0]?.quotes?.[0], 'price', 'twenty'),
+      'articles[0].quotes[0].price',
+      /not a price/,
+    ],
+    [
+      'a negative price',
+      (f) => set(f.articles?.[0]?.quotes?.[0], 'price', '-3.00'),
+      'articles[0].quotes[0].price',
+      /not a price/,
+    ],
+    [
+      'a day that is none',
+      (f) => set(f.articles?.[0]?.quotes?.[0], 'on', '2026-02-30'),
+      'articles[0].quotes[0].on',
+      /calendar/,
+    ],
+    ['an empty pack', (f) => set(f.articles?.[0], 'pack', '0 kg'), 'articles[0].pack', /0 g/],
+    ['a pack without a unit', (f) => set(f.articles?.[0], 'pack', '10'), 'articles[0].pack', /no unit/],
+    ['a missing name', (f) => set(f.recipes?.[0], 'name', ' '), 'recipes[0].name', /name is missing/],
+    ['a misspelt field', (f) => set(f.recipes?.[0], 'vesel', 'x'), 'recipes[0]', /vesel/],
+    [
+      'a verb nobody knows',
+      (f) => set(f.recipes?.[0]?.steps?.[0], 'do', 'flambé'),
+      'recipes[0].steps[0].do',
+      /./,
+    ],
+    [
+      'a wrong lid',
+      (f) => set(f.recipes?.[0]?.steps?.[4], 'lid', 'sideways'),
+      'recipes[0].steps[4].lid',
+      /off.*ajar/,
+    ],
+    [
+      'a vessel that is not there',
+      (f) => set(f.recipes?.[0], 'vessel', '019cabd9-ffff-7fff-bfff-ffffffffffff'),
+      'recipes[0].vessel',
+      /no vessel/,
+    ],
+    [
+      'an ingredient that is not there',
+      (f) => set(f.plates?.[0]?.lines?.[0]?.of, 'ingredient', '019cabd9-ffff-7fff-bfff-ffffffffffff'),
+      'plates[0].lines[0].of.ingredient',
+      /no ingredient/,
+    ],
+    [
+      'an id twice',
+      (f) => set(f.recipes?.[1], 'id', (f.recipes?.[0] as unknown as { id: string }).id),
+      'recipes[1].id',
+      /already at recipes\[0\]/,
+    ],
+    [
+      'a name twice',
+      (f) => set(f.recipes?.[1], 'name', 'VENISON bones'),
+      'recipes[1].name',
+      /already at ingredients/,
+    ],
+    [
+      'parts over the whole',
+      (f) => set(f.ingredients?.[0]?.composition, 'fat', 99),
+      'ingredients[0].composition',
+      /at most 100/,
+    ],
+    [
+      'more gelatin than protein',
+      (f) => set(f.ingredients?.[0]?.composition, 'water', 94),
+      'ingredients[0].gelatin',
+      /gelatin/,
+    ],
+    ['a newer format', (f) => set(f, 'version', 2), 'version', /./],
+  ])('%s', (_, spoil, path, words) => {
+    const found = mistakes(spoil);
+    expect(found.map((m) => m.path)).toContain(path);
+    expect(found.find((m) => m.path === path)?.message).toMatch(words);
+  });
+
+  test('every mistake is told at once', () => {
+    const found = mistakes((f) => {
+      set(f.articles?.[0]?.quotes?.[0], 'price', 'x');
+      set(f.recipes?.[0], 'name', '');
+      set(f.ingredients?.[2], 'role', 'gas');
+    });
+    expect(found.map((m) => m.path).sort()).toEqual([
+      'articles[0].quotes[0].price',
+      'ingredients[2].role',
+      'recipes[0].name',
+    ]);
+  });
+
+  test('a loop of recipes is named', () => {
+    const found = mistakes((f) => {
+      const [stock, base] = [f.recipes?.[0], f.recipes?.[1]];
+      (stock?.steps as unknown as unknown[]).push({
+        do: 'add',
+        of: { product: (base as unknown as { id: string }).id },
+        amount: '1 l',
+      });
+    });
+    expect(found).toEqual([
+      {
+        path: 'recipes[0]',
+        message:
+          'A recipe cannot live from itself: Venison bone stock uses Reduced game base, which uses Venison bone stock.',
+      },
+    ]);
+  });
+
+  test('what is not JSON is said to be none, a byte order mark does not matter', () => {
+    expect(readKitchenText('{').ok).toBe(false);
+    expect(readKitchenText('[]').ok).toBe(false);
+    expect(readKitchenText(`\uFEFF${JSON.stringify(demo)}`).ok).toBe(true);
+  });
+});
+
+describe('order, loops and days', () => {
+  test('every recipe comes after all it uses', () => {
+    const file = demoKitchen();
+    const { order, loops } = inOrder([...file.recipes].reverse());
+    expect(loops).toEqual([]);
+    expect(new Set(order).size).toBe(file.recipes.length);
+    for (const r of file.recipes)
+      for (const used of usesOf(r)) expect(order.indexOf(used)).toBeLessThan(order.indexOf(r.id));
+  });
+  test('a recipe that uses itself is a loop too', () => {
+    const self: KitchenFile['recipes'][number] = {
+      ...(demoKitchen().recipes[0] as KitchenFile['recipes'][number]),
+      steps: [],
+    };
+    self.steps.push({ do: 'add', of: { product: self.id }, amount: '1 l' });
+    expect(inOrder([self]).loops).toEqual([[self.id, self.id]]);
+    expect(loopSentence(['A', 'A'])).toBe('A recipe cannot live from itself: A uses A.');
+  });
+  test('a shifted kitchen keeps every distance between its days, and shifting back gives it again', () => {
+    const file = demoKitchen();
+    const later = shiftTo(file, '2031-12-25');
+    expect(later.referenceDay).toBe('2031-12-25');
+    expect(shiftTo(later, file.referenceDay)).toEqual(file);
+    expect(shiftDay('2024-02-28', 2)).toBe('2024-03-01');
+  });
+});

@@ -1,0 +1,249 @@
+import fc from 'fast-check';
+import { runningBook } from '../../costing/book';
+import { CONSTANTS } from '../../reference';
+import { randomPot } from '../../testing/random-pot';
+import { hob, of, round, stuff } from '../../testing/stuff';
+import { WATER } from '../../larder';
+import {
+  levelAt,
+  liquidG,
+  liquidMl,
+  LOSSES,
+  openAreaM2,
+  runPot,
+  volumeAt,
+  wettedAreaM2,
+  type Pot,
+  type PotRun,
+  type PotStep,
+} from '..';
+
+const run = (pot: Pot): PotRun => runPot(pot, CONSTANTS);
+const g = (r: PotRun): number =>
+  (r.rows[r.rows.length - 1]?.g ?? 0) + (r.rows[r.rows.length - 1]?.piecesG ?? 0);
+const inputsUpTo = (r: PotRun): number =>
+  r.inputs.slice(0, r.rows[r.rows.length - 1]?.inputsSoFar ?? 0).reduce((sum, i) => sum + i.g, 0);
+const lost = (r: PotRun): number =>
+  r.rows.reduce((sum, row) => sum + LOSSES.reduce((s, loss) => s + (row.lost[loss] ?? 0), 0), 0);
+
+/** Every run says its seed when it fails; many pots each time, other ones each day the suite runs. */
+const many = { numRuns: 1000 };
+
+describe('mass is never lost', () => {
+  test('what came in is what is there and what is booked as lost, after every random pot', () => {
+    fc.assert(
+      fc.property(randomPot(), (pot) => {
+        const r = run(pot);
+        const came = inputsUpTo(r);
+        expect(Math.abs(came - g(r) - lost(r))).toBeLessThanOrEqual(1e-9 * Math.max(1, came));
+      }),
+      many,
+    );
+  });
+
+  test('nothing is ever negative, above the brim, or not a number', () => {
+    fc.assert(
+      fc.property(randomPot(), (pot) => {
+        for (const row of run(pot).rows) {
+          for (const figure of [
+            row.ml,
+            row.g,
+            row.piecesG,
+            row.levelCm,
+            row.saltPct,
+            row.gelatinPct,
+            row.ethanolPct,
+            row.body,
+          ])
+            expect(figure).toBeGreaterThanOrEqual(0);
+          expect(row.dipCm).toBeGreaterThanOrEqual(-1e-6);
+          for (const { share } of row.shares) expect(share >= 0 && share <= 1).toBe(true);
+        }
+      }),
+      many,
+    );
+  });
+
+  test('a product carries exactly what the pot holds at the end', () => {
+    fc.assert(
+      fc.property(randomPot(), (pot) => {
+        const r = run(pot);
+        fc.pre(r.product !== undefined);
+        expect(r.product?.g).toBeCloseTo(g(r), 6);
+        expect(liquidG((r.product as NonNullable<PotRun['product']>).liquid)).toBeCloseTo(
+          r.rows[r.rows.length - 1]?.g ?? 0,
+          6,
+        );
+      }),
+      { numRuns: 300 },
+    );
+  });
+});
+
+describe('money is never lost', () => {
+  test('the running book adds up for every random pot and any prices', () => {
+    fc.assert(
+      fc.property(
+        randomPot(),
+        fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 25, maxLength: 25 }),
+        (pot, prices) => {
+          const r = run(pot);
+          const costs = r.inputs.map((_, i) => prices[i % prices.length] as number);
+          const book = runningBook(r, costs);
+          const parts = Object.values(book.lost).reduce((a, b) => a + b, 0) + book.left;
+          expect(Math.abs(parts - book.spent)).toBeLessThan(1e-9 * Math.max(1, book.spent));
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+});
+
+describe('laws of the pot', () => {
+  const bones = (retention = 110) =>
+    stuff(
+      'bones',
+      'piece',
+      { water: 0.5, fat: 0.08 },
+      {
+        gelatinPool: 0.04,
+        gelatinHalfLifeH: 3,
+        renderedFat: 0.03,
+        retention,
+        retentionPressed: retention * 0.8,
+        packing: 0.55,
+      },
+    );
+  const stock = (retention: number, pressed: boolean, hours: number): PotRun =>
+    run({
+      vessel: round(36, 36, 36),
+      hob: hob(),
+      steps: [
+        { do: 'add', what: of(bones(retention)), g: 8000 },
+        { do: 'water', to: { by: 'ml', value: 16000 } },
+        { do: 'cook', heat: 'bare simmer', hours, lid: 'off' },
+        { do: 'strain', pressed, through: 'cone sieve' },
+      ],
+    });
+  const num = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+  test('longer open cooking never raises liquid and pieces by mass', () => {
+    fc.assert(
+      fc.property(randomPot(8), num(0.1, 4), num(0.1, 4), (pot, a, b) => {
+        const cooked = (hours: number) =>
+          run({ ...pot, steps: [...pot.steps, { do: 'cook', heat: 'simmer', hours, lid: 'off' }] });
+        const [short, long] = [cooked(Math.min(a, b)), cooked(Math.max(a, b))];
+        fc.pre(!short.refused && !long.refused);
+        expect(g(long)).toBeLessThanOrEqual(g(short) + 1e-9);
+      }),
+      { numRuns: 300 },
+    );
+  });
+
+  test('pressing never lowers the litres, and more retention never raises them', () => {
+    fc.assert(
+      fc.property(num(0, 400), num(0, 400), num(0.5, 8), (a, b, hours) => {
+        const litres = (r: PotRun): number => r.product?.ml ?? 0;
+        expect(litres(stock(a, true, hours))).toBeGreaterThanOrEqual(litres(stock(a, false, hours)) - 1e-9);
+        expect(litres(stock(Math.max(a, b), false, hours))).toBeLessThanOrEqual(
+          litres(stock(Math.min(a, b), false, hours)) + 1e-9,
+        );
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('a reduction ends exactly on its target, and two halves are a quarter', () => {
+    fc.assert(
+      fc.property(num(0.15, 0.9), num(500, 5000), (share, start) => {
+        const broth = stuff('broth', 'liquid', { water: 0.97, gelatin: 0.01 });
+        const pot = (to: PotStep[]): PotRun =>
+          run({
+            vessel: round(24, 30, 20),
+            hob: hob(2),
+            steps: [{ do: 'add', what: of(broth), g: start }, ...to],
+          });
+        const half = (value: number): PotStep => ({
+          do: 'reduce',
+          heat: 'brisk boil',
+          lid: 'off',
+          to: { until: 'share', value },
+        });
+        const once = pot([half(share * share)]);
+        const twice = pot([half(share), half(share)]);
+        fc.pre(!once.refused && !twice.refused);
+        expect(once.product?.ml).toBeCloseTo((once.rows[0]?.ml ?? 0) * share * share, 5);
+        expect(twice.product?.ml).toBeCloseTo(once.product?.ml ?? 0, 4);
+        expect((twice.rows[1]?.heatHours ?? 0) + (twice.rows[2]?.heatHours ?? 0)).toBeCloseTo(
+          once.rows[1]?.heatHours ?? 0,
+          3,
+        );
+      }),
+      { numRuns: 80 },
+    );
+  });
+
+  test('a lid never makes more steam, and alcohol never comes back', () => {
+    const wine = stuff('wine', 'liquid', { water: 0.885, ethanol: 0.1 });
+    const cooked = (lid: 'off' | 'ajar' | 'on', hours: number) =>
+      run({
+        vessel: round(28, 28, 20),
+        hob: hob(),
+        steps: [
+          { do: 'add', what: of(wine), g: 4000 },
+          { do: 'cook', heat: 'simmer', hours, lid },
+        ],
+      }).rows[1];
+    for (const hours of [0.1, 0.5, 1.5]) {
+      const [off, ajar, on] = [cooked('off', hours), cooked('ajar', hours), cooked('on', hours)];
+      expect(off?.lost.evaporated).toBeGreaterThanOrEqual(ajar?.lost.evaporated ?? Infinity);
+      expect(ajar?.lost.evaporated).toBeGreaterThanOrEqual(on?.lost.evaporated ?? Infinity);
+      expect(cooked('on', hours + 1)?.ethanolPct).toBeLessThan(on?.ethanolPct ?? 0);
+    }
+  });
+
+  test('a kept product used whole is the same liquid again', () => {
+    const r = stock(110, false, 3);
+    const product = r.product as NonNullable<PotRun['product']>;
+    const again = run({
+      vessel: round(36, 36, 36),
+      hob: hob(),
+      steps: [
+        { do: 'add', what: { is: 'product', supply: 'product:x', name: 'stock', product }, g: product.g },
+      ],
+    });
+    expect(again.product?.ml).toBeCloseTo(product.ml, 8);
+    expect(again.rows[0]?.gelatinPct).toBeCloseTo(r.rows[3]?.gelatinPct ?? 0, 10);
+    expect(liquidMl((again.product as NonNullable<PotRun['product']>).liquid)).toBeCloseTo(
+      liquidMl(product.liquid),
+      8,
+    );
+  });
+
+  test('level and volume are inverse in every vessel; area and wetted wall grow upwards', () => {
+    fc.assert(
+      fc.property(num(10, 60), num(10, 60), num(5, 60), num(0.01, 0.99), (base, top, height, share) => {
+        const v = round(base, top, height);
+        const cm = height * share;
+        expect(levelAt(v, volumeAt(v, cm))).toBeCloseTo(cm, 6);
+        expect(wettedAreaM2(v, cm)).toBeGreaterThan(wettedAreaM2(v, cm / 2));
+        if (top > base + 0.01) expect(openAreaM2(v, cm)).toBeGreaterThan(openAreaM2(v, cm / 2));
+      }),
+    );
+  });
+
+  test('water to cover stands where it was asked for, and heating up is energy over power', () => {
+    const r = run({
+      vessel: round(36, 36, 36),
+      hob: hob(5),
+      steps: [
+        { do: 'add', what: of(bones()), g: 8000 },
+        { do: 'water', to: { by: 'cover', value: 3 } },
+        { do: 'bring', celsius: 90 },
+      ],
+    });
+    expect(r.rows[1]?.levelCm).toBeCloseTo((r.rows[0]?.heapCm ?? 0) + 3, 6);
+    const kj = ((r.rows[1]?.g ?? 0) * 4.186 + 8000 * 3.3) / 1000;
+    expect(r.rows[2]?.upHours).toBeCloseTo((kj * (90 - 15)) / 5 / 3600, 9);
+  });
+});

@@ -1,0 +1,168 @@
+import fc from 'fast-check';
+import { DEFATS, HEATS, LIDS, STRAINERS } from '../../pot';
+import type { WrittenStep } from '../../kitchen-file';
+import { demoKitchen } from '../../testing/demo';
+import { readStep, writeStep, type Names } from '..';
+
+const file = demoKitchen();
+const names: Names = file;
+const id = (name: string): string =>
+  file.ingredients.find((i) => i.name === name)?.id ??
+  file.recipes.find((r) => r.name === name)?.id ??
+  `no ${name}`;
+const read = (said: string): WrittenStep | string => {
+  const got = readStep(said, names);
+  return got.ok ? got.value : got.trouble.code;
+};
+
+describe('steps as they are said', () => {
+  const bones = { ingredient: id('Venison bones') };
+  test.each<[string, WrittenStep]>([
+    ['8 kg venison bones', { do: 'add', of: bones, amount: '8 kg' }],
+    ['2 lb 4 oz of Venison Bones', { do: 'add', of: bones, amount: '2 lb 4 oz' }],
+    ['500 g stock trim of leek', { do: 'add', of: { stockTrimOf: id('Leek') }, amount: '500 g' }],
+    ['2.4 l reduced game base', { do: 'add', of: { product: id('Reduced game base') }, amount: '2.4 l' }],
+    ['half bottle red wine', { do: 'add', of: { ingredient: id('Red wine') }, amount: 'half bottle' }],
+    ['brown 18 %', { do: 'brown', loss: '18 %' }],
+    ['brown 18 %, fat run off 2 %, takes 1 h', { do: 'brown', loss: '18 %', fatRunOff: '2 %', time: '1 h' }],
+    ['water 16 l', { do: 'water', amount: '16 l' }],
+    ['water to 20 cm', { do: 'water', level: '20 cm' }],
+    ['water to cover by 3 cm', { do: 'water', cover: '3 cm' }],
+    ['water to cover', { do: 'water', cover: '0 cm' }],
+    ['simmer 4 h lid ajar', { do: 'cook', heat: 'simmer', time: '4 h', lid: 'ajar' }],
+    ['Bare simmer for 1 h 30', { do: 'cook', heat: 'bare simmer', time: '1 h 30', lid: 'off' }],
+    ['strain, pressed', { do: 'strain', pressed: true, through: 'cone sieve' }],
+    ['strain, not pressed', { do: 'strain', pressed: false, through: 'cone sieve' }],
+    ['strain through cloth', { do: 'strain', pressed: false, through: 'cloth' }],
+    ['reduce by half', { do: 'reduce', until: 'share', to: '1/2', heat: 'brisk boil', lid: 'off' }],
+    [
+      'reduce to a quarter at a hard boil',
+      { do: 'reduce', until: 'share', to: '1/4', heat: 'hard boil', lid: 'off' },
+    ],
+    ['reduce to 3 l', { do: 'reduce', until: 'volume', to: '3 l', heat: 'brisk boil', lid: 'off' }],
+    ['reduce to a dip of 33 cm', { do: 'reduce', until: 'dip', to: '33 cm', heat: 'brisk boil', lid: 'off' }],
+    [
+      'reduce to body 1 in a wide pan',
+      { do: 'reduce', until: 'body', to: '1', heat: 'wide pan', lid: 'off' },
+    ],
+    ['season to 0.6 %', { do: 'season to', of: { ingredient: id('Salt') }, salt: '0.6 %' }],
+    ['mount with 80 g butter', { do: 'mount', of: { ingredient: id('Butter') }, amount: '80 g' }],
+    ['take off the fat with a ladle', { do: 'defat', by: 'ladle' }],
+    [
+      'into rondeau 40 on induction',
+      {
+        do: 'into',
+        vessel: file.vessels.find((v) => v.name === 'Rondeau 40 cm')?.id ?? '',
+        hob: file.hobs.find((h) => h.name === 'Induction')?.id ?? '',
+      },
+    ],
+    ['portion 60 ml, 5 % over', { do: 'portion', size: '60 ml', overfill: '5 %' }],
+  ])('%s', (said, want) => expect(read(said)).toEqual(want));
+
+  test.each([
+    ['', 'not-understood'],
+    ['fiddle about', 'not-understood'],
+    ['8 kg unicorn bones', 'name-unknown'],
+    ['1 kg venison', 'name-unclear'],
+    ['reduce', 'not-understood'],
+    ['reduce somewhat', 'not-understood'],
+    ['strain through a hat', 'name-unknown'],
+    ['mount with butter', 'not-understood'],
+    ['into the bath', 'name-unknown'],
+  ])('“%s” is not guessed', (said, code) => expect(read(said)).toBe(code));
+
+  const amount = fc.constantFrom(
+    '8 kg',
+    '2 lb 4 oz',
+    '1 1/2 l',
+    '750 ml',
+    '3 each',
+    '2 bunches',
+    '0.5 l',
+    '6 x 250 g',
+    'half bottle',
+  );
+  const of = fc.oneof(
+    fc.constantFrom(...file.ingredients.map((i) => ({ ingredient: i.id }))),
+    fc.constantFrom(...file.ingredients.map((i) => ({ stockTrimOf: i.id }))),
+    fc.constantFrom(...file.recipes.map((r) => ({ product: r.id }))),
+  );
+  const heat = fc.constantFrom(...HEATS);
+  const lid = fc.constantFrom(...LIDS);
+  const time = fc.constantFrom('4 h', '1 h 30', '20 min');
+  const share = fc.constantFrom('18 %', '0.6 %', '2 %');
+  const step: fc.Arbitrary<WrittenStep> = fc.oneof(
+    fc.record({ do: fc.constantFrom('add' as const, 'thicken' as const, 'mount' as const), of, amount }),
+    fc.record({ do: fc.constant('season' as const), of, amount }),
+    fc.record({ do: fc.constant('season to' as const), of, salt: share }),
+    fc.record(
+      { do: fc.constant('brown' as const), loss: share, fatRunOff: share, time },
+      { requiredKeys: ['do', 'loss'] },
+    ),
+    fc.constantFrom<WrittenStep>(
+      { do: 'water', amount: '16 l' },
+      { do: 'water', level: '20.5 cm' },
+      { do: 'water', cover: '3 cm' },
+      { do: 'bring', to: '92 °C' },
+    ),
+    fc.record({ do: fc.constant('cook' as const), heat, time, lid }),
+    fc.record({
+      do: fc.constant('skim' as const),
+      amount: fc.constantFrom('200 ml', '1 1/2 l'),
+      from: fc.constantFrom('body' as const, 'surface' as const),
+    }),
+    fc.record({
+      do: fc.constant('strain' as const),
+      pressed: fc.boolean(),
+      through: fc.constantFrom(...STRAINERS),
+    }),
+    fc.record({
+      do: fc.constant('into' as const),
+      vessel: fc.constantFrom(...file.vessels.map((v) => v.id)),
+      hob: fc.constantFrom(...file.hobs.map((h) => h.id)),
+    }),
+    fc.record({ do: fc.constant('defat' as const), by: fc.constantFrom(...DEFATS) }),
+    fc
+      .tuple(
+        fc.constantFrom(
+          ['share', '1/2'],
+          ['share', '1/3'],
+          ['share', '0.6'],
+          ['share', '35 %'],
+          ['volume', '3 l'],
+          ['dip', '33.1 cm'],
+          ['gelatin', '8 %'],
+          ['salt', '1.2 %'],
+          ['body', '0.85'],
+          ['time', '20 min'],
+        ),
+        heat,
+        lid,
+      )
+      .map(([[until, to], h, l]): WrittenStep => ({
+        do: 'reduce',
+        until: until as 'share',
+        to: to as string,
+        heat: h,
+        lid: l,
+      })),
+    fc.record(
+      { do: fc.constant('portion' as const), size: fc.constantFrom('60 ml', '0.3 l'), overfill: share },
+      { requiredKeys: ['do', 'size'] },
+    ),
+  );
+
+  test('read∘write is identity over all steps', () => {
+    fc.assert(
+      fc.property(step, (written) => {
+        expect(read(writeStep(written, names))).toEqual(written);
+      }),
+      { numRuns: 2000 },
+    );
+  });
+
+  test('every step of the demo book is said and read back', () => {
+    for (const recipe of file.recipes)
+      for (const s of recipe.steps) expect(read(writeStep(s, names))).toEqual(s);
+  });
+});

@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import { WATER, type Stuff } from '../larder';
+import { DEFATS, HEATS, LIDS, STRAINERS, type Matter, type Pot, type PotStep } from '../pot';
+import { hob, of, round, stuff } from './stuff';
+
+/** Ingredients that between them have every property a pot follows. */
+const STUFFS: readonly Stuff[] = [
+  stuff(
+    'bones',
+    'piece',
+    { water: 0.5, fat: 0.08, salt: 0.003 },
+    {
+      gelatinPool: 0.04,
+      gelatinHalfLifeH: 3,
+      renderedFat: 0.03,
+      retention: 110,
+      retentionPressed: 90,
+      packing: 0.55,
+    },
+  ),
+  stuff(
+    'leaves',
+    'piece',
+    { water: 0.92, sugar: 0.01, salt: 0.002 },
+    { givesWater: 0.3, retention: 200, retentionPressed: 60, packing: 0.12, allergens: ['celery'] },
+  ),
+  stuff(
+    'grain',
+    'piece',
+    { water: 0.11, starch: 0.6, sugar: 0.02 },
+    { takesWater: 1.9, retention: 100, retentionPressed: 80, allergens: ['gluten'] },
+  ),
+  stuff('wine', 'liquid', { water: 0.885, ethanol: 0.1, sugar: 0.005 }, { allergens: ['sulphites'] }),
+  stuff(
+    'cream',
+    'liquid',
+    { water: 0.6, fat: 0.35, salt: 0.001, sugar: 0.03 },
+    { fatBound: true, allergens: ['milk'] },
+  ),
+  stuff('oil', 'liquid', { fat: 1 }),
+  stuff('roux', 'liquid', { water: 0.14, fat: 0.41, starch: 0.36 }, { fatBound: true, binding: 0.5 }),
+  stuff('salt', 'liquid', { salt: 1 }),
+  WATER,
+];
+const pick = <T>(...all: readonly T[]): fc.Arbitrary<T> => fc.constantFrom(...all);
+const num = (min: number, max: number): fc.Arbitrary<number> =>
+  fc.double({ min, max, noNaN: true, noDefaultInfinity: true });
+
+const matter: fc.Arbitrary<Matter> = pick(...STUFFS).map(of);
+const pans = [
+  round(36, 36, 36),
+  round(24, 30, 20),
+  round(40, 40, 16),
+  { ...round(1, 1, 1), shape: 'box' as const, lengthCm: 50, widthCm: 30, heightCm: 14 },
+];
+const hobs = [hob(), hob(3), hob(0.8)];
+
+/** One step, as likely to make sense as not: what cannot be done is refused, and that is part of the test. */
+const step: fc.Arbitrary<PotStep> = fc.oneof(
+  { weight: 5, arbitrary: fc.record({ do: fc.constant('add' as const), what: matter, g: num(1, 4000) }) },
+  {
+    weight: 2,
+    arbitrary: num(100, 9000).map((value): PotStep => ({ do: 'water', to: { by: 'ml', value } })),
+  },
+  num(0.1, 5).map((value): PotStep => ({ do: 'water', to: { by: 'cover', value } })),
+  fc.record({
+    do: fc.constant('brown' as const),
+    vapour: num(0.01, 0.3),
+    fatRunOff: num(0, 0.02),
+    hours: num(0, 1),
+  }),
+  {
+    weight: 4,
+    arbitrary: fc.record({
+      do: fc.constant('cook' as const),
+      heat: pick(...HEATS),
+      hours: num(0.01, 3),
+      lid: pick(...LIDS),
+    }),
+  },
+  fc.record({
+    do: fc.constant('skim' as const),
+    ml: num(1, 400),
+    from: pick('body' as const, 'surface' as const),
+  }),
+  fc.record({ do: fc.constant('strain' as const), pressed: fc.boolean(), through: pick(...STRAINERS) }),
+  fc.record({ do: fc.constant('into' as const), vessel: pick(...pans), hob: pick(...hobs) }),
+  fc.record({ do: fc.constant('defat' as const), by: pick(...DEFATS) }),
+  {
+    weight: 3,
+    arbitrary: fc
+      .tuple(
+        pick(...HEATS),
+        fc.oneof(
+          num(0.1, 0.95).map((value) => ({ until: 'share' as const, value })),
+          num(0.2, 8).map((value) => ({ until: 'gelatin' as const, value })),
+          num(0.05, 3).map((value) => ({ until: 'salt' as const, value })),
+          num(0.05, 1).map((value) => ({ until: 'hours' as const, value })),
+        ),
+      )
+      .map(([heat, to]): PotStep => ({ do: 'reduce', heat, lid: 'off', to })),
+  },
+  fc.record({
+    do: fc.constant('thicken' as const),
+    what: fc.constant(of(STUFFS[6] as Stuff)),
+    g: num(1, 300),
+  }),
+  fc.record({
+    do: fc.constant('season to' as const),
+    what: fc.constant(of(STUFFS[7] as Stuff)),
+    saltPct: num(0.1, 2),
+  }),
+);
+
+/** Pots of up to `most` steps that begin with something in them. */
+export const randomPot = (most = 20): fc.Arbitrary<Pot> =>
+  fc
+    .tuple(
+      pick(...pans),
+      pick(...hobs),
+      num(200, 6000),
+      matter,
+      fc.array(step, { minLength: 1, maxLength: most }),
+    )
+    .map(([vessel, on, g, what, steps]) => ({ vessel, hob: on, steps: [{ do: 'add', what, g }, ...steps] }));
