@@ -15,7 +15,8 @@ interface Wishes {
   readonly today: string;
   readonly clock?: string;
   readonly how?: 'start' | 'dev';
-  readonly database?: string;
+  /** A database that is already there; otherwise the place's own, or the one DATABASE_URL names. */
+  readonly databaseUrl?: string;
 }
 
 /** Checks the form of a DATABASE_URL before anything is tried with it. */
@@ -37,14 +38,14 @@ export function checkedUrl(url: string): string {
 
 /** Database, demo kitchen and application, up in this order and down in the other. */
 export async function startInstance(place: Place, wishes: Wishes): Promise<Instance> {
-  const given = place.name === 'demo' ? process.env.DATABASE_URL : undefined;
+  const given = wishes.databaseUrl ?? process.env.DATABASE_URL;
   const own = given === undefined ? await startDatabase(place) : undefined;
   const stopAll = async (app?: Serving): Promise<void> => {
     await app?.stop();
     await own?.stop();
   };
   try {
-    const databaseUrl = own ? own.url(wishes.database ?? 'halfpot') : checkedUrl(given as string);
+    const databaseUrl = own ? own.url('halfpot') : checkedUrl(given as string);
     await prepareDemo(databaseUrl, wishes.today);
     const app = await serve(
       place,

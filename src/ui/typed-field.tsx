@@ -30,16 +30,21 @@ export function TypedField({
 }: Props) {
   const [text, setText] = useState(value);
   const settled = useRef(value);
+  const sent = useRef<string | null>(null);
   const id = useId();
   useEffect(() => {
     // A new value from outside replaces the text, but never under the fingers of somebody typing.
     if (settled.current !== value) {
       settled.current = value;
+      sent.current = null;
       setText(value);
     }
   }, [value]);
-  const done = (): void => {
-    if (text.trim() !== settled.current.trim()) onDone(text);
+  // Leaving the field sends what Enter has not sent already; Enter may send the same again.
+  const done = (again: boolean): void => {
+    if (text.trim() === settled.current.trim() || (!again && text === sent.current)) return;
+    sent.current = text;
+    onDone(text);
   };
   return (
     <>
@@ -57,9 +62,9 @@ export function TypedField({
           setText(event.target.value);
           onTyped(event.target.value);
         }}
-        onBlur={done}
+        onBlur={() => done(false)}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') done();
+          if (event.key === 'Enter') done(true);
           if (event.key === 'Escape') {
             setText(settled.current);
             onTyped(settled.current);

@@ -1,1 +1,92 @@
-export const test = (_a?: string[]): number => 0;
+import { build } from '../app';
+import { importRules, jest, playwright, report, whole, type Verdict } from '../checks';
+import { ensure, NEEDS } from '../debian';
+import { startInstance } from '../instance';
+import { startDatabase } from '../mariadb';
+import { placeOf } from '../place';
+import { endLeftover, freePort, takePlace } from '../processes';
+import { Stop } from '../stop';
+
+/** The instant every browser test lives in; the demo is loaded for its day. */
+export const HELD_CLOCK = '2026-03-14T12:00:00.000Z';
+export const HELD_DAY = HELD_CLOCK.slice(0, 10);
+
+const STATIC = (): Verdict[] => [
+  report(whole('format', 'prettier', ['--check', '--log-level=warn', '.'])),
+  report(whole('lint', 'eslint', ['--max-warnings=0', '.'])),
+  report(whole('types', 'tsc', ['--noEmit'])),
+  report(whole('types of the core, without browser or Node', 'tsc', ['-p', 'tsconfig.core.json'])),
+  ...importRules().map(report),
+  report(whole('unused code', 'knip', ['--no-progress'])),
+  report(
+    whole('schema in docs is current', process.execPath, [
+      '--import',
+      'tsx',
+      'tools/main.ts',
+      'schema',
+      '--check',
+    ]),
+  ),
+];
+
+/** `halfpot test [static|unit|browser]`: everything, or one part. The demo's data is never touched. */
+export async function test(args: readonly string[]): Promise<number> {
+  const [part] = args;
+  if (part !== undefined && !['static', 'unit', 'browser'].includes(part))
+    throw new Stop(`There is no part “${part}”: static, unit or browser.`);
+  const wants = (name: string): boolean => part === undefined || part === name;
+  const place = placeOf('test');
+  takePlace(place, 'test');
+  const verdicts: Verdict[] = wants('static') ? STATIC() : [];
+  if (wants('unit') || wants('browser')) verdicts.push(...(await withDatabase(wants)));
+  const passed = verdicts.reduce((sum, v) => sum + v.passed, 0);
+  const failed = verdicts.reduce((sum, v) => sum + v.failed, 0);
+  process.stdout.write(`${passed} passed, ${failed} failed\n`);
+  return failed === 0 && passed > 0 ? 0 : 1;
+}
+
+async function withDatabase(wants: (part: string) => boolean): Promise<Verdict[]> {
+  const place = placeOf('test');
+  ensure(NEEDS.database);
+  ensure(NEEDS.browser);
+  const verdicts: Verdict[] = [];
+  const own = await startDatabase(place);
+  try {
+    if (wants('unit'))
+      verdicts.push(
+        report(
+          jest(place.folder, {
+            ...process.env,
+            HALFPOT_TEST_SERVER: own.url('halfpot_test'),
+            NODE_ENV: 'test',
+          }),
+        ),
+      );
+    if (wants('browser')) verdicts.push(report(await inBrowser(own.fresh('halfpot_browser'))));
+  } finally {
+    await own.stop();
+  }
+  return verdicts;
+}
+
+async function inBrowser(databaseUrl: string): Promise<Verdict> {
+  const place = placeOf('test');
+  await endLeftover(place, 'app', 'next');
+  build();
+  const instance = await startInstance(place, {
+    port: await freePort(),
+    today: HELD_DAY,
+    clock: HELD_CLOCK,
+    databaseUrl,
+  });
+  try {
+    return playwright(place.folder, {
+      ...process.env,
+      HALFPOT_ADDRESS: instance.address,
+      HALFPOT_TEST_DATABASE: databaseUrl,
+      HALFPOT_TEST_DAY: HELD_DAY,
+    });
+  } finally {
+    await instance.stop();
+  }
+}

@@ -14,13 +14,13 @@ export interface Quote {
 
 /**
  * The quote in force on a day: the one that took effect last, and of two for one day the one
- * recorded last. Later corrections count (the price *as corrected since*).
+ * recorded last (the later in the list, if even the instants agree). Later corrections count (the price *as corrected since*).
  */
 export function quoteOn<Q extends Quote>(quotes: readonly Q[], day: string): Q | undefined {
   let best: Q | undefined;
   for (const quote of quotes) {
     if (quote.on > day) continue;
-    if (!best || quote.on > best.on || (quote.on === best.on && quote.recordedAt > best.recordedAt))
+    if (!best || quote.on > best.on || (quote.on === best.on && quote.recordedAt >= best.recordedAt))
       best = quote;
   }
   return best;

@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { WrittenStep } from '@/core/kitchen-file';
-import { keepRecipe } from './service';
+import { keepRecipe, type KeptRecipe } from './service';
 
 const Keep = z.object({
   id: z.uuid(),
@@ -13,7 +13,7 @@ const Keep = z.object({
 });
 
 export type KeepAnswer =
-  | { readonly ok: true; readonly version: number }
+  | ({ readonly ok: true } & KeptRecipe)
   | { readonly ok: false; readonly message: string; readonly path: string; readonly stale: boolean };
 
 export async function keepPotSheet(input: z.infer<typeof Keep>): Promise<KeepAnswer> {
@@ -28,7 +28,7 @@ export async function keepPotSheet(input: z.infer<typeof Keep>): Promise<KeepAns
   const { seen, ...recipe } = asked.data;
   const done = await keepRecipe(recipe, seen);
   return done.ok
-    ? { ok: true, version: done.value }
+    ? { ok: true, ...done.value }
     : {
         ok: false,
         message: done.trouble.message,

@@ -1,5 +1,5 @@
 import 'server-only';
-import { potOf } from '@/core/costing';
+import { costKitchen, gapsOf, potOf, type KitchenCosting } from '@/core/costing';
 import { inOrder, loopSentence, type WrittenRecipe } from '@/core/kitchen-file';
 import { runPot } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
@@ -10,15 +10,39 @@ import { dayIn, now } from '@/server/clock';
 import { costedKitchen } from '@/server/kitchen';
 import { edit, mustBeFresh, Refused, type Edited } from '@/server/write';
 
+/** A recipe or plate that could be costed before a change and cannot after it, with the reason. */
+export interface Broken {
+  readonly name: string;
+  readonly why: string;
+}
+
+export interface KeptRecipe {
+  readonly version: number;
+  readonly broken: readonly Broken[];
+}
+
+/** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
+function brokenBy(before: KitchenCosting, recipe: WrittenRecipe): Broken[] {
+  const file = { ...before.file, recipes: before.file.recipes.map((r) => (r.id === recipe.id ? recipe : r)) };
+  const after = costKitchen(file, before.day, CONSTANTS);
+  return file.recipes
+    .filter((r) => r.id !== recipe.id)
+    .filter(
+      (r) => before.graph.cost(`product:${r.id}`) !== null && after.graph.cost(`product:${r.id}`) === null,
+    )
+    .filter((r) => after.recipes.get(r.id)?.run.refused !== undefined)
+    .map((r) => ({ name: r.name, why: gapsOf(after, `product:${r.id}`)[0]?.message ?? '' }));
+}
+
 /**
  * Keeps a pot sheet: vessel, hob and steps. Refuses a loop, a vessel or ingredient the kitchen does
  * not have, and a step that cannot be done; a line nobody can read is kept and leaves the cost incomplete.
- * @returns the new version
+ * @returns the new version, and what can no longer be made from it
  */
 export function keepRecipe(
   next: Pick<WrittenRecipe, 'id' | 'vessel' | 'hob' | 'steps'>,
   seen: number,
-): Promise<Edited<number>> {
+): Promise<Edited<KeptRecipe>> {
   return edit('manager', async (sql, who) => {
     const { costing } = await costedKitchen(who.kitchenId);
     const { file } = costing;
@@ -60,6 +84,6 @@ export function keepRecipe(
       before,
       after: recipe,
     });
-    return seen + 1;
+    return { version: seen + 1, broken: brokenBy(costing, recipe) };
   });
 }

@@ -77,6 +77,7 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
       return;
     }
     setKept(true);
+    setRefused(null);
     keep(answer.row);
     onTyped(answer.row, {
       packPrice: answer.row.article ? Number(answer.row.article.packPrice) : undefined,

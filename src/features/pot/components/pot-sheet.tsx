@@ -73,6 +73,11 @@ export function PotSheet({ data }: { data: PotSheetData }) {
               <span className="quiet">not kept until the line marked above can be done</span>
             )}
           </p>
+          {keeping.broken.map((b) => (
+            <p key={b.name} role="alert" className="warning">
+              This leaves {b.name} undone. {b.why}
+            </p>
+          ))}
         </div>
         <div>
           <Drawing

@@ -88,7 +88,7 @@ export function StepRow({
               }}
             />
             {mayEdit && (
-              <span className="step-tools">
+              <span className="step-tools" onClick={(event) => event.stopPropagation()}>
                 <button type="button" aria-label={`Move step ${index + 1} up`} onClick={() => onMove(-1)}>
                   <ArrowUp size={15} aria-hidden="true" />
                 </button>

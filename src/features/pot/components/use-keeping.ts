@@ -5,6 +5,7 @@ import { ofStep, type WrittenStep } from '@/core/kitchen-file';
 import { readStep } from '@/core/said';
 import { keepPotSheet } from '../actions';
 import type { PotSheetData } from '../queries';
+import type { Broken } from '../service';
 import { shelfFrom } from './use-pot';
 
 type State = 'idle' | 'keeping' | 'kept' | 'held';
@@ -44,6 +45,7 @@ const NO_ANSWER = {
 export function useKeeping(data: PotSheetData, lines: readonly string[], vessel: string, hob: string) {
   const [state, setState] = useState<State>('idle');
   const [refusal, setRefusal] = useState<{ readonly message: string; readonly stale: boolean } | null>(null);
+  const [broken, setBroken] = useState<readonly Broken[]>([]);
   const version = useRef(data.version);
   const busy = useRef(false);
   const next = useRef<{ steps: WrittenStep[]; vessel: string; hob: string } | null>(null);
@@ -59,8 +61,10 @@ export function useKeeping(data: PotSheetData, lines: readonly string[], vessel:
       const answer = await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted }).catch(
         () => NO_ANSWER,
       );
-      if (answer.ok) version.current = answer.version;
-      else kept.current = '';
+      if (answer.ok) {
+        version.current = answer.version;
+        setBroken(answer.broken);
+      } else kept.current = '';
       setRefusal(answer.ok ? null : { message: answer.message, stale: answer.stale });
       setState(answer.ok ? 'kept' : 'held');
     }
@@ -83,5 +87,5 @@ export function useKeeping(data: PotSheetData, lines: readonly string[], vessel:
     },
     [data, send],
   );
-  return { state, refusal, wish };
+  return { state, refusal, broken, wish };
 }

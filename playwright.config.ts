@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+/** The real interface in Debian's Chromium, against the instance `halfpot test` has started. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  workers: 1,
+  timeout: 30_000,
+  forbidOnly: true,
+  reporter: [['line'], ['json']],
+  outputDir: '.halfpot/test/browser',
+  use: {
+    baseURL: process.env.HALFPOT_ADDRESS,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-IE',
+    timezoneId: 'Europe/Dublin',
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

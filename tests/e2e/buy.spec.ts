@@ -1,0 +1,126 @@
+import { answer, expect, figure, keeps, open, test } from './kitchen';
+
+const bones = 'Venison bones, price of a pack';
+
+test('a dearer bone moves every plate at once, is kept, and is there in another browser', async ({
+  page,
+  browser,
+}) => {
+  await open(page, '/buy');
+  const plate = answer(page, 'Venison loin, juniper sauce, celeriac');
+  const [before, soup] = [await figure(plate), await figure(answer(page, 'Trout-frame fumet'))];
+  const stock = await figure(answer(page, 'Venison bone stock'));
+  await page.getByLabel(bones).fill('48');
+  // Still only typed: everything has answered already.
+  await expect.poll(() => figure(plate)).toBeGreaterThan(before);
+  expect(await figure(answer(page, 'Venison bone stock'))).toBeGreaterThan(stock * 1.5);
+  expect(await figure(answer(page, 'Trout-frame fumet'))).toBe(soup);
+  await expect(page.getByRole('row', { name: /^Juniper sauce/ })).toContainText('dearer by');
+  await page.getByLabel(bones).press('Enter');
+  await expect(page.getByLabel(bones)).toHaveValue('48.00');
+  const now = await figure(plate);
+
+  const other = await browser.newContext();
+  const elsewhere = await other.newPage();
+  await open(elsewhere, '/buy');
+  await expect(elsewhere.getByLabel(bones)).toHaveValue('48.00');
+  expect(await figure(answer(elsewhere, 'Venison loin, juniper sauce, celeriac'))).toBe(now);
+  await other.close();
+});
+
+test('a worse yield makes the usable kilo dearer and stays an estimate', async ({ page }) => {
+  await open(page, '/buy');
+  const row = page.getByRole('row', { name: /^Shallot/ });
+  const before = await figure(row.getByRole('button', { name: /usable kilo/ }));
+  await page.getByLabel(/^Shallot, usable per cent/).fill('68');
+  await page.keyboard.press('Tab');
+  await expect
+    .poll(() => figure(row.getByRole('button', { name: /usable kilo/ })))
+    .toBeCloseTo((before * 85) / 68, 1);
+  await page.reload();
+  await expect(page.getByLabel('Shallot, usable per cent, an estimate')).toHaveValue('68');
+});
+
+const refusals = [
+  {
+    field: /^Onion, usable per cent/,
+    typed: '0',
+    words: 'A usable yield of 0 % cannot be: it lies above 0 and at most at 100 %.',
+  },
+  {
+    field: /^Onion, usable per cent/,
+    typed: '130',
+    words: 'A usable yield of 130 % cannot be: it lies above 0 and at most at 100 %.',
+  },
+  {
+    field: /^Onion, usable per cent/,
+    typed: '95',
+    words: 'Usable 95 % and stock trim 9 % make 104 %: together they cannot be more than 100 %.',
+  },
+  {
+    field: /^Onion, price of a pack/,
+    typed: 'ten fifty',
+    words: '“ten fifty” is not a price: write a number such as 24.50.',
+  },
+  { field: /^Onion, price of a pack/, typed: '-3', words: 'A price of -3 is below 0.' },
+  {
+    field: /^Onion, price of a pack/,
+    typed: '1.500',
+    words: '“1.500” can mean 1.5 or 1500: write one of these.',
+  },
+];
+for (const { field, typed, words } of refusals)
+  test(`“${typed}” in ${field.source} is refused beside the field, keeps what was typed and changes nothing`, async ({
+    page,
+  }) => {
+    await open(page, '/buy');
+    const before = await page.getByLabel(field).inputValue();
+    await page.getByLabel(field).fill(typed);
+    await page.getByLabel(field).press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
+    await expect(page.getByLabel(field)).toHaveValue(typed);
+    await expect(page.getByLabel(field)).toHaveAttribute('aria-invalid', 'true');
+    await page.getByLabel(field).press('Escape');
+    await expect(page.getByLabel(field)).toHaveValue(before);
+    await page.reload();
+    await expect(page.getByLabel(field)).toHaveValue(before);
+  });
+
+test('a stale edit is refused with both sides; theirs can be taken, mine can be kept', async ({
+  page,
+  browser,
+}) => {
+  const field = 'Cream, price of a pack'.replace('Cream', 'Whipping cream');
+  await open(page, '/buy');
+  const other = await browser.newContext();
+  const elsewhere = await other.newPage();
+  await open(elsewhere, '/buy');
+  await elsewhere.getByLabel(field).fill('30');
+  await elsewhere.getByLabel(field).press('Enter');
+  await expect(elsewhere.getByLabel(field)).toHaveValue('30.00');
+
+  await page.getByLabel(field).fill('29');
+  await page.getByLabel(field).press('Enter');
+  const alert = page.getByRole('alert').filter({ hasText: 'Maren Holt changed this' });
+  await expect(alert).toBeVisible();
+  await expect(page.getByLabel(field)).toHaveValue('29');
+  await expect(page.getByRole('button', { name: /Take theirs \(30\.00/ })).toBeVisible();
+  await keeps(page, () => page.getByRole('button', { name: 'Keep mine' }).click());
+  await expect(alert).toBeHidden();
+  await page.reload();
+  await expect(page.getByLabel(field)).toHaveValue('29.00');
+
+  await elsewhere.getByLabel(field).fill('31');
+  await elsewhere.getByLabel(field).press('Enter');
+  await elsewhere.getByRole('button', { name: /Take theirs/ }).click();
+  await expect(elsewhere.getByLabel(field)).toHaveValue('29.00');
+  await other.close();
+});
+
+test('an ingredient is found by any of its words, or it is said that none fits', async ({ page }) => {
+  await open(page, '/buy');
+  await page.getByLabel('Find an ingredient').fill('wine bracken');
+  await expect(page.getByText('Nothing in the price book fits “wine bracken”.')).toBeVisible();
+  await page.getByLabel('Find an ingredient').fill('brack wine');
+  await expect(page.getByLabel(/price of a pack/)).toHaveCount(3);
+});

@@ -1,0 +1,55 @@
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { resetKitchen } from '../helpers/reset';
+
+/** Every test begins in the demo kitchen as loaded, and fails on an error in the browser's console or in a page's own code. */
+export const test = base.extend<{ page: Page; kitchen: void }>({
+  kitchen: [
+    async ({}, use) => {
+      await resetKitchen(process.env.HALFPOT_TEST_DATABASE ?? '', process.env.HALFPOT_TEST_DAY ?? '');
+      await use();
+    },
+    { auto: true },
+  ],
+  page: async ({ page }, use) => {
+    const errors: string[] = [];
+    page.on('pageerror', (error) => errors.push(error.message));
+    page.on('console', (message) => {
+      // A page that is meant not to exist says so; anything else that is missing is a mistake.
+      if (message.type() === 'error' && !message.location().url.endsWith('/nowhere'))
+        errors.push(message.text());
+    });
+    await use(page);
+    expect(errors).toEqual([]);
+  },
+});
+export { expect };
+
+/** Opens the demo as its manager, at a station. */
+export async function open(page: Page, path: string): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Price book' })).toBeVisible();
+  if (path !== '/buy') await page.goto(path);
+}
+
+export async function openPot(page: Page, name: string): Promise<void> {
+  await open(page, '/pot');
+  await page.getByRole('link', { name, exact: true }).click();
+  await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+}
+
+/** Does something that is kept, and waits until the server has answered. */
+export async function keeps(page: Page, act: () => Promise<void>): Promise<void> {
+  const answered = page.waitForResponse((r) => r.request().method() === 'POST' && r.ok());
+  await act();
+  await answered;
+}
+
+/** A figure on the screen as a number: “€16.48” is 16.48, “2.2 l” is 2.2. */
+export const figure = async (of: Locator): Promise<number> =>
+  Number(((await of.innerText()).match(/\d[\d,]*(?:\.\d+)?/)?.[0] ?? 'NaN').replaceAll(',', ''));
+
+/** What a product or plate costs, as the price book's answers have it. */
+export const answer = (page: Page, name: string): Locator =>
+  page
+    .getByRole('complementary', { name: 'Who lives from these prices' })
+    .getByRole('button', { name: `${name}: why?` });

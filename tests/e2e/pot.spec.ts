@@ -1,0 +1,189 @@
+import { expect, figure, keeps, open, openPot, test } from './kitchen';
+import type { Page } from '@playwright/test';
+
+const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
+const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
+const kept = (page: Page) => page.getByText('✓ kept');
+
+test('a longer reduction gives fewer litres at more a litre, and is kept for everybody', async ({
+  page,
+  browser,
+}) => {
+  await openPot(page, 'Trout velouté');
+  const before = await figure(cost(page));
+  await step(page, 2).fill('reduce by half');
+  await expect.poll(() => figure(cost(page))).toBeGreaterThan(before * 1.1);
+  await expect(
+    page
+      .getByRole('row')
+      .filter({ has: step(page, 2) })
+      .getByRole('cell')
+      .nth(1),
+  ).toHaveText('2.0');
+  await keeps(page, () => step(page, 2).press('Enter'));
+  await expect(kept(page)).toBeVisible();
+
+  const other = await browser.newContext();
+  const elsewhere = await other.newPage();
+  await openPot(elsewhere, 'Trout velouté');
+  await expect(step(elsewhere, 2)).toHaveValue('reduce by half');
+  expect(await figure(cost(elsewhere))).toBe(await figure(cost(page)));
+
+  // The other browser's change is there here after a reload; the stale sheet is refused before.
+  await step(elsewhere, 2).fill('reduce to 2.4 l');
+  await keeps(elsewhere, () => step(elsewhere, 2).press('Enter'));
+  await expect(kept(elsewhere)).toBeVisible();
+  await step(page, 2).fill('reduce to 2.2 l');
+  await step(page, 2).press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Maren Holt changed this' })).toBeVisible();
+  await expect(step(page, 2)).toHaveValue('reduce to 2.2 l');
+  await page.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(step(page, 2)).toHaveValue('reduce to 2.4 l');
+  await other.close();
+});
+
+test('a change that leaves a daughter undone says which and why', async ({ page }) => {
+  await openPot(page, 'Reduced game base');
+  await step(page, 2).fill('reduce to 2 l');
+  await step(page, 2).press('Enter');
+  await expect(
+    page
+      .getByRole('alert')
+      .filter({
+        hasText:
+          'This leaves Juniper sauce undone. Juniper sauce, step 12: Reduce to body 0.85: the pot already stands at body 1',
+      }),
+  ).toBeVisible();
+  await step(page, 2).fill('reduce by two thirds');
+  await step(page, 2).press('Enter');
+  await expect(page.getByText('This leaves Juniper sauce undone')).toBeHidden();
+});
+
+const refusals = [
+  {
+    pot: 'Trout velouté',
+    n: 2,
+    typed: 'reduce to 9 l',
+    words: 'Reduce to 9.0 l: there are only 4.0 l in the pot.',
+  },
+  {
+    pot: 'Trout velouté',
+    n: 1,
+    typed: '40 l trout-frame fumet',
+    words: /The pot would run over: .* in the Sloping saucepan 28 cm, which holds 7\.\d l to the brim/,
+  },
+  {
+    pot: 'Trout velouté',
+    n: 2,
+    typed: 'reduce to 60 % gelatin',
+    words: /even boiled dry the pot would stand at/,
+  },
+  {
+    pot: 'Trout-frame fumet',
+    n: 1,
+    typed: '2 l sorrel sauce',
+    words:
+      'A recipe cannot live from itself: Trout-frame fumet uses Sorrel sauce, which uses Trout velouté, which uses Trout-frame fumet.',
+  },
+];
+for (const { pot, n, typed, words } of refusals)
+  test(`“${typed}” is refused beside the step, keeps what was typed and changes nothing`, async ({
+    page,
+  }) => {
+    await openPot(page, pot);
+    const before = await step(page, n).inputValue();
+    await step(page, n).fill(typed);
+    await step(page, n).press('Enter');
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
+    await expect(step(page, n)).toHaveValue(typed);
+    await expect(page.getByText('not kept until the line marked above can be done')).toBeVisible();
+    await page.reload();
+    await expect(step(page, n)).toHaveValue(before);
+  });
+
+test('a mistyped line is flagged and the cost is incomplete, never lower, down to the plate', async ({
+  page,
+}) => {
+  await openPot(page, 'Sorrel sauce');
+  const before = await step(page, 2).inputValue();
+  await step(page, 2).fill('400 mll whipping cream');
+  await step(page, 2).press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'not understood' })).toBeVisible();
+  await expect(page.locator('.pot-head').getByText('incomplete')).toBeVisible();
+  await expect(kept(page)).toBeVisible();
+  await page.goto('/pour');
+  await expect(page.getByRole('row', { name: /^River trout/ })).toContainText('incomplete');
+  await openPot(page, 'Sorrel sauce');
+  await expect(step(page, 2)).toHaveValue('400 mll whipping cream');
+  await step(page, 2).fill(before);
+  await keeps(page, () => step(page, 2).press('Enter'));
+  await expect(kept(page)).toBeVisible();
+  await expect(cost(page)).toBeVisible();
+});
+
+test('the drawing follows the chosen step; the copper line is dragged down and litres, salt and cost answer', async ({
+  page,
+}) => {
+  await openPot(page, 'Juniper sauce');
+  await step(page, 5).click();
+  await expect(page.getByText('After step 5 in the Sloping saucepan 28 cm')).toBeVisible();
+  await step(page, 12).click();
+  const before = await figure(cost(page));
+  const handle = page.getByRole('slider');
+  const dip = Number(await handle.getAttribute('aria-valuenow'));
+  const box = await handle.locator('circle').boundingBox();
+  if (!box) throw new Error('the handle is not there');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 4, { steps: 4 });
+  await expect.poll(() => figure(cost(page))).toBeGreaterThan(before);
+  await page.mouse.up();
+  await expect(step(page, 12)).toHaveValue(/^reduce to a dip of \d+\.\d cm$/);
+  expect(Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(dip);
+  await expect(kept(page)).toBeVisible();
+  const lower = await figure(cost(page));
+  await handle.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect.poll(() => figure(cost(page))).toBeLessThan(lower);
+});
+
+test('a step is added, moved and taken out', async ({ page }) => {
+  await openPot(page, 'White roux');
+  await page.getByLabel('Next step').fill('simmer 4 min');
+  await keeps(page, () => page.getByLabel('Next step').press('Enter'));
+  await expect(step(page, 4)).toHaveValue('simmer 4 min');
+  await step(page, 4).click();
+  await keeps(page, () => page.getByRole('button', { name: 'Move step 4 up' }).click());
+  await expect(step(page, 3)).toHaveValue('simmer 4 min');
+  await keeps(page, () => page.getByRole('button', { name: 'Take step 3 out' }).click());
+  await expect(page.getByLabel(/^Step \d/)).toHaveCount(3);
+  await expect(kept(page)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel(/^Step \d/)).toHaveCount(3);
+});
+
+test('another vessel changes what boils away', async ({ page }) => {
+  await openPot(page, 'Trout-frame fumet');
+  const before = await figure(cost(page));
+  await page.getByLabel('Starts in').selectOption({ label: 'Stockpot 36 l' });
+  await expect.poll(() => figure(cost(page))).not.toBe(before);
+  await expect(page.locator('.verb-unread')).toHaveCount(0);
+  await page.getByLabel('Starts in').selectOption({ label: 'Stockpot 20 l' });
+  await expect.poll(() => figure(cost(page))).toBe(before);
+});
+
+test('where the money went adds up to the cent on the screen', async ({ page }) => {
+  await open(page, '/pot');
+  for (const name of ['Venison bone stock', 'Juniper sauce', 'Smoked trout and spelt soup']) {
+    await openPot(page, name);
+    const cells = await page
+      .getByRole('region', { name: 'Where weight and money went' })
+      .locator('tr td:nth-child(3)')
+      .allInnerTexts();
+    const cents = cells
+      .filter((c) => c.trim() !== '')
+      .map((c) => Math.round(Number(c.replace(/[^\d.]/g, '')) * 100));
+    const whole = page.getByText(/^in the product, of/);
+    expect(cents.reduce((a, b) => a + b, 0)).toBe(Math.round((await figure(whole)) * 100));
+  }
+});

@@ -1,0 +1,87 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, figure, open, openPot, test } from './kitchen';
+
+test('by keyboard alone: a price is changed, a pot opened, its cost read and asked why', async ({ page }) => {
+  await open(page, '/buy');
+  const tabTo = async (label: string): Promise<void> => {
+    for (let i = 0; i < 120; i += 1) {
+      await page.keyboard.press('Tab');
+      const name = await page.evaluate(
+        () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+      );
+      if (name === label) return;
+    }
+    throw new Error(`${label} was never reached`);
+  };
+  await tabTo('Butter, price of a pack');
+  await page.keyboard.press('Control+A');
+  await page.keyboard.type('80');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Butter, price of a pack')).toHaveValue('80.00');
+  // A station's key is not a key while somebody types: leave the field first.
+  await page.keyboard.press('Tab');
+  await page.evaluate(() => (document.activeElement as HTMLElement).blur());
+  await page.keyboard.press('p');
+  await expect(page.getByRole('heading', { name: 'Pots' })).toBeVisible();
+  await tabTo('White roux');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'White roux', level: 1 })).toBeVisible();
+  const cost = page.getByRole('button', { name: 'White roux, a litre: why?' });
+  expect(await figure(cost)).toBeGreaterThan(4);
+  await tabTo('White roux, a litre: why?');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toContainText('Why €');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+});
+
+test('axe finds nothing on any screen', async ({ page }) => {
+  const clean = async (): Promise<void> => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze();
+    expect(
+      violations.map((v) => `${page.url()} ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`),
+    ).toEqual([]);
+  };
+  await page.goto('/sign-in?out');
+  await clean();
+  await open(page, '/buy');
+  await clean();
+  await page.getByLabel(/^Onion, usable per cent/).fill('130');
+  await clean();
+  await page.goto('/pot');
+  await clean();
+  await openPot(page, 'Juniper sauce');
+  await page.getByLabel('Step 12', { exact: true }).click();
+  await clean();
+  await page.getByRole('button', { name: /, a litre: why\?$/ }).click();
+  await expect(page.getByRole('dialog')).toContainText('Why €');
+  await page.waitForTimeout(400);
+  await clean();
+  await page.goto('/pour');
+  await clean();
+  await page.getByRole('link', { name: /^Venison loin/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Venison loin');
+  await clean();
+  await page.goto('/nowhere');
+  await clean();
+});
+
+test('the main question of each screen is answered at 1280 by 800 without scrolling', async ({ page }) => {
+  await openPot(page, 'Venison bone stock');
+  await expect(page.getByRole('button', { name: /, a litre: why\?$/ })).toBeInViewport({ ratio: 1 });
+  await expect(page.getByLabel('Step 13', { exact: true })).toBeInViewport({ ratio: 1 });
+  await expect(page.locator('.pot-drawing')).toBeInViewport({ ratio: 1 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+});
+
+test('nothing is asked of anything but this server', async ({ page }) => {
+  const elsewhere: string[] = [];
+  page.on('request', (r) => {
+    if (new URL(r.url()).hostname !== '127.0.0.1' && !r.url().startsWith('data:')) elsewhere.push(r.url());
+  });
+  await openPot(page, 'Juniper sauce');
+  await page.goto('/pour');
+  expect(elsewhere).toEqual([]);
+});

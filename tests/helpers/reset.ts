@@ -1,0 +1,40 @@
+import { createConnection, type RowDataPacket } from 'mysql2/promise';
+import { shiftTo, readKitchenText } from '../../src/core/kitchen-file';
+import { loadKitchen, type Secrets } from '../../src/db/load-kitchen';
+import { openPool } from '../../src/db/sql';
+import { hashSecret } from '../../src/server/passwords';
+import fs from 'node:fs';
+import path from 'node:path';
+
+let secrets: Secrets | undefined;
+
+/** Puts the demo kitchen back as it was loaded: every browser test begins in the same kitchen. */
+export async function resetKitchen(url: string, day: string): Promise<void> {
+  const read = readKitchenText(fs.readFileSync(path.join(process.cwd(), 'demo/kestrel-weir.json'), 'utf8'));
+  if (!read.ok) throw new Error('the demo kitchen has mistakes');
+  if (!secrets) {
+    const hashed = await Promise.all(
+      read.file.people.map(
+        async (p) =>
+          [
+            p.id,
+            {
+              password: p.firstPassword ? await hashSecret(p.firstPassword) : null,
+              pin: p.firstPin ? await hashSecret(p.firstPin) : null,
+            },
+          ] as const,
+      ),
+    );
+    secrets = new Map(hashed);
+  }
+  const connection = await createConnection({ uri: url });
+  const [tables] = await connection.query<RowDataPacket[]>(
+    "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'schema_version'",
+  );
+  await connection.query('SET FOREIGN_KEY_CHECKS = 0');
+  for (const { name } of tables) await connection.query(`DELETE FROM \`${String(name)}\``);
+  await connection.end();
+  const pool = openPool(url);
+  await loadKitchen(pool, shiftTo(read.file, day), secrets);
+  await pool.end();
+}

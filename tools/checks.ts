@@ -1,0 +1,108 @@
+import { spawnSync } from 'node:child_process';
+import fs from 'node:fs';
+import path from 'node:path';
+import { ROOT } from './place';
+import { say } from './stop';
+
+/** One thing the test command looks at: how many it counted as right and as wrong. */
+export interface Verdict {
+  readonly name: string;
+  readonly passed: number;
+  readonly failed: number;
+  readonly output: string;
+}
+
+export function execute(
+  command: string,
+  args: readonly string[],
+  env: NodeJS.ProcessEnv = process.env,
+): { ok: boolean; output: string } {
+  const bin = path.join(ROOT, 'node_modules/.bin', command);
+  const done = spawnSync(fs.existsSync(bin) ? bin : command, args, {
+    cwd: ROOT,
+    encoding: 'utf8',
+    env,
+    maxBuffer: 1 << 28,
+  });
+  return {
+    ok: done.status === 0,
+    output: `${done.stdout ?? ''}${done.stderr ?? ''}${done.error ? String(done.error) : ''}`,
+  };
+}
+
+/** A check that is right or wrong as a whole. */
+export function whole(name: string, command: string, args: readonly string[]): Verdict {
+  const { ok, output } = execute(command, args);
+  return { name, passed: ok ? 1 : 0, failed: ok ? 0 : 1, output };
+}
+
+const RULES = '.dependency-cruiser.cjs';
+
+/** The import rules hold; and a file planted against them is noticed, so that no rule matches nothing. */
+export function importRules(): Verdict[] {
+  const rules = whole('import rules', 'depcruise', ['src', 'tools', '--config', RULES]);
+  const planted = path.join(ROOT, 'src/core/pot/planted-violation.ts');
+  fs.writeFileSync(
+    planted,
+    "import fs from 'node:fs';\nimport { openPool } from '../../db/sql';\nexport const wrong = [fs, openPool];\n",
+  );
+  try {
+    const { ok, output } = execute('depcruise', ['src/core/pot', '--config', RULES]);
+    const noticed = !ok && /core-is-pure/.test(output) && /planted-violation/.test(output);
+    return [
+      rules,
+      {
+        name: 'import rules notice a planted violation',
+        passed: noticed ? 1 : 0,
+        failed: noticed ? 0 : 1,
+        output,
+      },
+    ];
+  } finally {
+    fs.rmSync(planted, { force: true });
+  }
+}
+
+interface JestSummary {
+  readonly numPassedTests: number;
+  readonly numFailedTests: number;
+  readonly numRuntimeErrorTestSuites: number;
+}
+
+/** Unit tests, counted one by one. A suite that could not start counts as one failure. */
+export function jest(place: string, env: NodeJS.ProcessEnv): Verdict {
+  const file = path.join(place, 'jest.json');
+  fs.rmSync(file, { force: true });
+  const { output } = execute('jest', ['--json', `--outputFile=${file}`, '--silent=false'], env);
+  if (!fs.existsSync(file)) return { name: 'unit tests', passed: 0, failed: 1, output };
+  const sum = JSON.parse(fs.readFileSync(file, 'utf8')) as JestSummary;
+  return {
+    name: 'unit tests',
+    passed: sum.numPassedTests,
+    failed: sum.numFailedTests + sum.numRuntimeErrorTestSuites,
+    output,
+  };
+}
+
+interface PlaywrightSummary {
+  readonly stats: { readonly expected: number; readonly unexpected: number; readonly flaky: number };
+}
+
+/** Browser tests, counted one by one. A flaky one is a failed one. */
+export function playwright(place: string, env: NodeJS.ProcessEnv): Verdict {
+  const file = path.join(place, 'playwright.json');
+  fs.rmSync(file, { force: true });
+  const { ok, output } = execute('playwright', ['test'], { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+  if (!fs.existsSync(file)) return { name: 'browser tests', passed: 0, failed: 1, output };
+  const { stats } = JSON.parse(fs.readFileSync(file, 'utf8')) as PlaywrightSummary;
+  const failed = stats.unexpected + stats.flaky;
+  return { name: 'browser tests', passed: stats.expected, failed: failed === 0 && !ok ? 1 : failed, output };
+}
+
+export function report(verdict: Verdict): Verdict {
+  say(
+    `${verdict.failed === 0 ? '✓' : '✗'} ${verdict.name}${verdict.passed + verdict.failed > 1 ? `: ${verdict.passed} passed, ${verdict.failed} failed` : ''}`,
+  );
+  if (verdict.failed > 0) say(verdict.output.trim());
+  return verdict;
+}
