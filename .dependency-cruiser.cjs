@@ -14,7 +14,7 @@ module.exports = {
     ),
     only(
       'one-door-from-outside',
-      { path: '^(src/(?!core/)|tools/)' },
+      { path: '^(src/(?!core/)|tools/)', pathNot: '\\.test\\.tsx?$' },
       { path: '^src/core/[^/]+/(?!index\\.ts$)' },
     ),
     only(

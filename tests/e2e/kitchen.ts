@@ -4,13 +4,13 @@ import { resetKitchen } from '../helpers/reset';
 /** Every test begins in the demo kitchen as loaded, and fails on an error in the browser's console or in a page's own code. */
 export const test = base.extend<{ page: Page; kitchen: void }>({
   kitchen: [
-    async ({}, use) => {
+    async ({}, provide) => {
       await resetKitchen(process.env.HALFPOT_TEST_DATABASE ?? '', process.env.HALFPOT_TEST_DAY ?? '');
-      await use();
+      await provide();
     },
     { auto: true },
   ],
-  page: async ({ page }, use) => {
+  page: async ({ page }, provide) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {
@@ -18,7 +18,7 @@ export const test = base.extend<{ page: Page; kitchen: void }>({
       if (message.type() === 'error' && !message.location().url.endsWith('/nowhere'))
         errors.push(message.text());
     });
-    await use(page);
+    await provide(page);
     expect(errors).toEqual([]);
   },
 });

@@ -47,12 +47,10 @@ test('a change that leaves a daughter undone says which and why', async ({ page 
   await step(page, 2).fill('reduce to 2 l');
   await step(page, 2).press('Enter');
   await expect(
-    page
-      .getByRole('alert')
-      .filter({
-        hasText:
-          'This leaves Juniper sauce undone. Juniper sauce, step 12: Reduce to body 0.85: the pot already stands at body 1',
-      }),
+    page.getByRole('alert').filter({
+      hasText:
+        'This leaves Juniper sauce undone. Juniper sauce, step 12: Reduce to body 0.85: the pot already stands at body 1',
+    }),
   ).toBeVisible();
   await step(page, 2).fill('reduce by two thirds');
   await step(page, 2).press('Enter');

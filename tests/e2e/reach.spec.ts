@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, figure, open, openPot, test } from './kitchen';
+import type { Page } from '@playwright/test';
 
 test('by keyboard alone: a price is changed, a pot opened, its cost read and asked why', async ({ page }) => {
   await open(page, '/buy');
@@ -35,38 +36,55 @@ test('by keyboard alone: a price is changed, a pot opened, its cost read and ask
   await expect(page.getByRole('dialog')).toBeHidden();
 });
 
-test('axe finds nothing on any screen', async ({ page }) => {
-  const clean = async (): Promise<void> => {
+const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
+  ['the door', async (page) => void (await page.goto('/sign-in?out'))],
+  ['the price book', (page) => open(page, '/buy')],
+  [
+    'a refused yield',
+    async (page) => {
+      await open(page, '/buy');
+      await page.getByLabel(/^Onion, usable per cent/).fill('130');
+      await expect(page.getByRole('alert').filter({ hasText: '130 %' })).toBeVisible();
+    },
+  ],
+  ['the pots', (page) => open(page, '/pot')],
+  [
+    'a pot sheet',
+    async (page) => {
+      await openPot(page, 'Juniper sauce');
+      await page.getByLabel('Step 12', { exact: true }).click();
+    },
+  ],
+  [
+    'an answer to why',
+    async (page) => {
+      await openPot(page, 'White roux');
+      await page.getByRole('button', { name: /, a litre: why\?$/ }).click();
+      await expect(page.getByRole('dialog')).toContainText('Why €');
+      await page.waitForTimeout(400);
+    },
+  ],
+  ['the plates', (page) => open(page, '/pour')],
+  [
+    'a plate',
+    async (page) => {
+      await open(page, '/pour');
+      await page.getByRole('link', { name: /^Venison loin/ }).click();
+      await expect(page.getByRole('heading', { level: 1 })).toContainText('Venison loin');
+    },
+  ],
+  ['nowhere', async (page) => void (await page.goto('/nowhere'))],
+];
+for (const [name, go] of screens)
+  test(`axe finds nothing at ${name}`, async ({ page }) => {
+    await go(page);
     const { violations } = await new AxeBuilder({ page })
       .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
       .analyze();
-    expect(
-      violations.map((v) => `${page.url()} ${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`),
-    ).toEqual([]);
-  };
-  await page.goto('/sign-in?out');
-  await clean();
-  await open(page, '/buy');
-  await clean();
-  await page.getByLabel(/^Onion, usable per cent/).fill('130');
-  await clean();
-  await page.goto('/pot');
-  await clean();
-  await openPot(page, 'Juniper sauce');
-  await page.getByLabel('Step 12', { exact: true }).click();
-  await clean();
-  await page.getByRole('button', { name: /, a litre: why\?$/ }).click();
-  await expect(page.getByRole('dialog')).toContainText('Why €');
-  await page.waitForTimeout(400);
-  await clean();
-  await page.goto('/pour');
-  await clean();
-  await page.getByRole('link', { name: /^Venison loin/ }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('Venison loin');
-  await clean();
-  await page.goto('/nowhere');
-  await clean();
-});
+    expect(violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual(
+      [],
+    );
+  });
 
 test('the main question of each screen is answered at 1280 by 800 without scrolling', async ({ page }) => {
   await openPot(page, 'Venison bone stock');

@@ -3,7 +3,6 @@ import { runningBook } from '../../costing/book';
 import { CONSTANTS } from '../../reference';
 import { randomPot } from '../../testing/random-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
-import { WATER } from '../../larder';
 import {
   levelAt,
   liquidG,
