@@ -5,6 +5,7 @@ export class Stop extends Error {}
 export function sentenceFor(error: unknown): string | undefined {
   if (error instanceof Stop) return error.message;
   const { code, errno, message } = (error ?? {}) as { code?: string; errno?: number; message?: string };
+  if (code?.startsWith('ERR_PARSE_ARGS')) return `${message ?? code}. ./halfpot alone lists what there is.`;
   if (code === 'ENOSPC' || /No space left/.test(message ?? ''))
     return 'The disk is full. Free some space and start again: nothing half done stays behind.';
   if (code === 'EACCES' || code === 'EPERM')
