@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
-import type { DecimalMark } from '@/core/quantity';
+import type { Manner } from '@/core/quantity';
 import { newId } from './ids';
 import { replacePlateLines } from './plate-lines';
 import { replaceSteps } from './recipe-steps';
@@ -76,14 +76,14 @@ export async function writeRecipe(
   version: number,
   on: string,
   recordedAt: Date,
-  mark: DecimalMark,
+  manner: Manner,
 ): Promise<void> {
   await run(
     sql,
     'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ? WHERE kitchen_id = ? AND id = ?',
     [recipe.name, recipe.vessel, recipe.hob, recipe.note ?? null, kitchenId, recipe.id],
   );
-  await replaceSteps(sql, kitchenId, recipe.id, recipe.steps, mark);
+  await replaceSteps(sql, kitchenId, recipe.id, recipe.steps, manner);
   await run(
     sql,
     'INSERT INTO recipe_version (kitchen_id, recipe_id, version, effective_on, recorded_at, body) VALUES (?,?,?,?,?,?)',
@@ -95,14 +95,14 @@ export async function writePlate(
   sql: Sql,
   kitchenId: string,
   plate: WrittenPlate,
-  mark: DecimalMark,
+  manner: Manner,
 ): Promise<void> {
   await run(
     sql,
     'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ? WHERE kitchen_id = ? AND id = ?',
     [plate.name, plate.menuPrice ?? null, plate.taxPct, plate.targetFoodCostPct ?? null, kitchenId, plate.id],
   );
-  await replacePlateLines(sql, kitchenId, plate.id, plate.lines, mark);
+  await replacePlateLines(sql, kitchenId, plate.id, plate.lines, manner);
 }
 
 /** The newest change of a thing and who made it: what a refused stale write tells. */

@@ -1,11 +1,21 @@
 import type { Pool } from 'mysql2/promise';
-import { measuringDensity, stuffOf, type KitchenFile } from '@/core/kitchen-file';
-import { readAmount, toGrams, type Amount } from '@/core/quantity';
-import { fine, type Outcome } from '@/core/trouble';
+import {
+  mannerIn,
+  mergeTargets,
+  packOn,
+  receivedOn,
+  weigh,
+  type KitchenFile,
+  type Pack,
+  type WrittenArticle,
+  type WrittenIngredient,
+} from '@/core/kitchen-file';
+import type { Outcome } from '@/core/trouble';
 import { newId } from './ids';
 import { inTransaction, insertAll, run, type Sql } from './sql';
 import { insertSteps } from './recipe-steps';
 import { insertPlateLines } from './plate-lines';
+import { insertPurchases, type BookedPurchase } from './purchases';
 
 /** Hashes of what people sign in with, by person; made outside because hashing takes its time. */
 export type Secrets = ReadonlyMap<string, { readonly password: string | null; readonly pin: string | null }>;
@@ -14,6 +24,7 @@ export type Secrets = ReadonlyMap<string, { readonly password: string | null; re
 export class LoadError extends Error {}
 
 const at = (instant: string): Date => new Date(instant);
+const jsonOrNull = (value: unknown): string | null => (value === undefined ? null : JSON.stringify(value));
 const must = <T>(outcome: Outcome<T>): T => {
   if (!outcome.ok) throw new LoadError(outcome.trouble.message);
   return outcome.value;
@@ -28,7 +39,7 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     const k = file.kitchen;
     await run(
       sql,
-      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, reference_day) VALUES (?,?,?,?,?,?,?,?,?)',
+      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?)',
       [
         k.id,
         k.name,
@@ -38,6 +49,7 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
         k.decimalMark,
         k.trim.school,
         k.trim.setValuePerKg,
+        JSON.stringify(k.priceBasis),
         file.referenceDay,
       ],
     );
@@ -57,8 +69,14 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     await insertAll(
       sql,
       'supplier',
-      ['kitchen_id', 'id', 'name'],
-      file.suppliers.map((s) => [k.id, s.id, s.name]),
+      ['kitchen_id', 'id', 'name', 'price_list', 'list_columns'],
+      file.suppliers.map((s) => [k.id, s.id, s.name, s.priceList ?? null, jsonOrNull(s.columns)]),
+    );
+    await insertAll(
+      sql,
+      'house_measure',
+      ['kitchen_id', 'id', 'name', 'amount_typed'],
+      file.measures.map((m) => [k.id, m.id, m.name, m.amount]),
     );
     await insertAll(
       sql,
@@ -102,23 +120,69 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
   });
 }
 
-async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
-  const k = file.kitchen.id;
+/** Writes ingredients with their yields; also for those taken from the reference later. */
+export async function insertIngredients(
+  sql: Sql,
+  kitchenId: string,
+  ingredients: KitchenFile['ingredients'],
+  firstPosition = 0,
+): Promise<void> {
   await insertAll(
     sql,
     'ingredient',
-    ['kitchen_id', 'id', 'name', 'role', 'physics', 'trim_school', 'trim_set_value', 'position'],
-    file.ingredients.map(({ id, name, role, yields: _yields, trim, ...physics }, i) => [
-      k,
-      id,
-      name,
-      role,
-      JSON.stringify(physics),
-      trim?.school ?? null,
-      trim?.setValuePerKg ?? null,
-      i,
-    ]),
+    [
+      'kitchen_id',
+      'id',
+      'name',
+      'role',
+      'physics',
+      'trim_school',
+      'trim_set_value',
+      'reference_id',
+      'price_basis',
+      'bought_as',
+      'part_pack',
+      'position',
+    ],
+    ingredients.map(
+      (
+        {
+          id,
+          name,
+          role,
+          yields: _y,
+          trim,
+          reference,
+          mergedInto: _m,
+          priceBasis,
+          boughtAs,
+          partPack,
+          ...physics
+        },
+        i,
+      ) => [
+        kitchenId,
+        id,
+        name,
+        role,
+        JSON.stringify(physics),
+        trim?.school ?? null,
+        trim?.setValuePerKg ?? null,
+        reference ?? null,
+        jsonOrNull(priceBasis),
+        boughtAs ?? null,
+        partPack,
+        firstPosition + i,
+      ],
+    ),
   );
+  for (const { id, mergedInto } of ingredients)
+    if (mergedInto !== undefined)
+      await run(sql, 'UPDATE ingredient SET merged_into = ? WHERE kitchen_id = ? AND id = ?', [
+        mergedInto,
+        kitchenId,
+        id,
+      ]);
   await insertAll(
     sql,
     'ingredient_yield',
@@ -131,11 +195,13 @@ async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
       'usable_pct',
       'stock_trim_pct',
       'source',
+      'low_pct',
+      'high_pct',
       'basis',
     ],
-    file.ingredients.flatMap((i) =>
+    ingredients.flatMap((i) =>
       i.yields.map((y) => [
-        k,
+        kitchenId,
         newId(),
         i.id,
         y.on,
@@ -143,11 +209,27 @@ async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
         y.usablePct,
         y.stockTrimPct,
         y.source,
+        y.low ?? null,
+        y.high ?? null,
         y.basis ?? null,
       ]),
     ),
   );
-  const packs = new Map(file.articles.map((a) => [a.id, must(packOf(file, a))]));
+}
+
+/** An article with what its pack came to. */
+export interface ArticleRow {
+  readonly article: WrittenArticle;
+  readonly pack: Pack;
+}
+
+/** Writes articles; their quotes and weighings are written apart. */
+export async function insertArticles(
+  sql: Sql,
+  kitchenId: string,
+  rows: readonly ArticleRow[],
+  firstPosition = 0,
+): Promise<void> {
   await insertAll(
     sql,
     'supplier_article',
@@ -163,25 +245,43 @@ async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
       'pack_kind',
       'pack_g',
       'pack_via',
+      'label',
       'position',
     ],
-    file.articles.map((a, i) => {
-      const { amount, grams, via } = packs.get(a.id) as { amount: Amount; grams: number; via: string };
-      return [
-        k,
-        a.id,
-        a.supplier,
-        a.ingredient,
-        a.name,
-        a.code ?? null,
-        a.pack,
-        amount.value.toFixed(6),
-        amount.kind,
-        grams.toFixed(6),
-        via,
-        i,
-      ];
-    }),
+    rows.map(({ article: a, pack }, i) => [
+      kitchenId,
+      a.id,
+      a.supplier,
+      a.ingredient,
+      a.name,
+      a.code ?? null,
+      a.pack,
+      pack.amount.toFixed(6),
+      pack.kind,
+      pack.nominalG.toFixed(6),
+      pack.via,
+      jsonOrNull(a.label),
+      firstPosition + i,
+    ]),
+  );
+}
+
+async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
+  const k = file.kitchen.id;
+  const manner = mannerIn(file);
+  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
+  await insertIngredients(sql, k, file.ingredients);
+  const rows = file.articles.map((article) => ({
+    article,
+    ingredient: ingredients.get(article.ingredient) as WrittenIngredient,
+  }));
+  await insertArticles(
+    sql,
+    k,
+    rows.map(({ article, ingredient }) => ({
+      article,
+      pack: must(packOn({ ...article, weighings: [] }, ingredient, '', manner)),
+    })),
   );
   await insertAll(
     sql,
@@ -191,98 +291,61 @@ async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
       a.quotes.map((q) => [k, newId(), a.id, q.on, at(q.recordedAt), q.price, q.price]),
     ),
   );
-}
-
-/** What a pack, or any typed amount of an article, weighs. */
-export function packOf(
-  file: Pick<KitchenFile, 'ingredients' | 'kitchen'>,
-  article: { ingredient: string; pack: string },
-): Outcome<{ amount: Amount; grams: number; via: string }> {
-  const ingredient = file.ingredients.find((i) => i.id === article.ingredient);
-  if (!ingredient) throw new LoadError(`the ingredient ${article.ingredient} is not in the file`);
-  const stuff = stuffOf(ingredient);
-  if (!stuff.ok) return stuff;
-  const amount = readAmount(article.pack, file.kitchen.decimalMark);
-  if (!amount.ok) return amount;
-  const grams = toGrams(amount.value, {
-    name: ingredient.name,
-    densityGPerMl: measuringDensity(ingredient, stuff.value),
-    eachG: ingredient.eachG,
-  });
-  return grams.ok ? fine({ amount: amount.value, ...grams.value }) : grams;
+  await insertAll(
+    sql,
+    'pack_weighing',
+    ['kitchen_id', 'id', 'article_id', 'effective_on', 'recorded_at', 'held_typed', 'held_g'],
+    rows.flatMap(({ article, ingredient }) =>
+      article.weighings.map((w) => [
+        k,
+        newId(),
+        article.id,
+        w.on,
+        at(w.recordedAt),
+        w.held,
+        must(weigh(w.held, ingredient, manner)).toFixed(6),
+      ]),
+    ),
+  );
 }
 
 async function loadBuying(sql: Sql, file: KitchenFile): Promise<void> {
   const k = file.kitchen.id;
-  await insertAll(
-    sql,
-    'purchase',
-    ['kitchen_id', 'id', 'supplier_id', 'effective_on', 'recorded_at', 'number'],
-    file.purchases.map((p) => [k, p.id, p.supplier, p.on, at(p.recordedAt), p.number]),
-  );
-  await insertAll(
-    sql,
-    'purchase_line',
-    [
-      'kitchen_id',
-      'purchase_id',
-      'position',
-      'kind',
-      'article_id',
-      'packs',
-      'pack_price',
-      'delivered_typed',
-      'amount',
-      'note',
-    ],
-    file.purchases.flatMap((p) =>
-      p.lines.map((l, i) =>
-        l.is === 'goods'
-          ? [k, p.id, i, l.is, l.article, l.packs, l.packPrice, l.delivered ?? null, null, l.note ?? null]
-          : [k, p.id, i, l.is, null, null, null, null, l.amount, l.note ?? null],
-      ),
-    ),
-  );
+  const manner = mannerIn(file);
+  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
   const articles = new Map(file.articles.map((a) => [a.id, a]));
-  const receipts = file.purchases.flatMap((p) =>
-    p.lines.flatMap((l) => {
-      const article = l.is === 'goods' ? articles.get(l.article) : undefined;
-      if (l.is !== 'goods' || !article) return [];
-      const typed = l.delivered ?? `${l.packs} x ${article.pack}`;
-      const { grams, via } = must(packOf(file, { ...article, pack: l.delivered ?? article.pack }));
-      return [
-        {
-          purchase: p,
-          lot: newId(),
-          ingredient: article.ingredient,
-          typed: typed.slice(0, 80),
-          via,
-          g: l.delivered ? grams : grams * l.packs,
-        },
-      ];
+  const into = mergeTargets(file);
+  const booked = file.purchases.map((purchase): BookedPurchase => ({
+    purchase,
+    goods: purchase.lines.map((line) => {
+      if (line.is !== 'goods') return undefined;
+      const article = articles.get(line.article) as WrittenArticle;
+      const ingredient = ingredients.get(article.ingredient) as WrittenIngredient;
+      const came = must(receivedOn(purchase, line, article, ingredient, manner));
+      return {
+        line,
+        ingredientId: into(ingredient.id),
+        pack: article.pack,
+        acceptedG: came.acceptedG,
+        money: came.money.toFixed(4),
+        via: came.via,
+      };
     }),
-  );
+  }));
+  // An invoice stands before the credit note that corrects it.
+  await insertPurchases(sql, k, booked);
   await insertAll(
     sql,
-    'lot',
-    ['kitchen_id', 'id', 'ingredient_id', 'made_on'],
-    receipts.map((r) => [k, r.lot, r.ingredient, r.purchase.on]),
-  );
-  await insertAll(
-    sql,
-    'stock_movement',
-    ['kitchen_id', 'id', 'lot_id', 'kind', 'effective_on', 'recorded_at', 'g', 'typed', 'via', 'purchase_id'],
-    receipts.map((r) => [
+    'stock_count',
+    ['kitchen_id', 'id', 'ingredient_id', 'effective_on', 'recorded_at', 'typed', 'g'],
+    file.counts.map((c) => [
       k,
       newId(),
-      r.lot,
-      'receipt',
-      r.purchase.on,
-      at(r.purchase.recordedAt),
-      r.g.toFixed(6),
-      r.typed,
-      r.via,
-      r.purchase.id,
+      c.ingredient,
+      c.on,
+      at(c.recordedAt),
+      c.amount,
+      must(weigh(c.amount, ingredients.get(c.ingredient) as WrittenIngredient, manner)).toFixed(6),
     ]),
   );
 }
@@ -295,7 +358,7 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
     ['kitchen_id', 'id', 'name', 'vessel_id', 'hob_id', 'note', 'position'],
     file.recipes.map((r, i) => [k.id, r.id, r.name, r.vessel, r.hob, r.note ?? null, i]),
   );
-  for (const r of file.recipes) await insertSteps(sql, k.id, r.id, r.steps, k.decimalMark);
+  for (const r of file.recipes) await insertSteps(sql, k.id, r.id, r.steps, mannerIn(file));
   await insertAll(
     sql,
     'recipe_version',
@@ -323,5 +386,5 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
       i,
     ]),
   );
-  for (const p of file.plates) await insertPlateLines(sql, k.id, p.id, p.lines, k.decimalMark);
+  for (const p of file.plates) await insertPlateLines(sql, k.id, p.id, p.lines, mannerIn(file));
 }

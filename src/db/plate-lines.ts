@@ -1,5 +1,5 @@
 import type { WrittenPlate } from '@/core/kitchen-file';
-import type { DecimalMark } from '@/core/quantity';
+import type { Manner } from '@/core/quantity';
 import { insertAll, run, type Sql } from './sql';
 import { normalised, pointers } from './typed';
 
@@ -9,7 +9,7 @@ export async function insertPlateLines(
   kitchenId: string,
   plateId: string,
   lines: WrittenPlate['lines'],
-  mark: DecimalMark,
+  manner: Manner,
 ): Promise<void> {
   await insertAll(
     sql,
@@ -24,12 +24,13 @@ export async function insertPlateLines(
       'amount_typed',
       'amount',
       'amount_kind',
+      'amount_unit',
     ],
     lines.map((line, i) => {
-      const { amount, kind } = normalised(line.amount, mark);
+      const { amount, kind, unit } = normalised(line.amount, manner);
       const to = pointers(line.of);
       const part = 'product' in line.of ? 'product' : 'stockTrimOf' in line.of ? 'stock trim' : 'usable';
-      return [kitchenId, plateId, i, part, to.ingredient, to.product, line.amount, amount, kind];
+      return [kitchenId, plateId, i, part, to.ingredient, to.product, line.amount, amount, kind, unit];
     }),
   );
 }
@@ -39,8 +40,8 @@ export async function replacePlateLines(
   kitchenId: string,
   plateId: string,
   lines: WrittenPlate['lines'],
-  mark: DecimalMark,
+  manner: Manner,
 ): Promise<void> {
   await run(sql, 'DELETE FROM plate_line WHERE kitchen_id = ? AND plate_id = ?', [kitchenId, plateId]);
-  await insertPlateLines(sql, kitchenId, plateId, lines, mark);
+  await insertPlateLines(sql, kitchenId, plateId, lines, manner);
 }

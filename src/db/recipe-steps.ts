@@ -1,5 +1,5 @@
 import { ofStep, type WrittenStep } from '@/core/kitchen-file';
-import type { DecimalMark } from '@/core/quantity';
+import type { Manner } from '@/core/quantity';
 import { insertAll, run, type Sql } from './sql';
 import { normalised, pointers, typedAmount } from './typed';
 
@@ -9,7 +9,7 @@ export async function insertSteps(
   kitchenId: string,
   recipeId: string,
   steps: readonly WrittenStep[],
-  mark: DecimalMark,
+  manner: Manner,
 ): Promise<void> {
   await insertAll(
     sql,
@@ -25,10 +25,11 @@ export async function insertSteps(
       'amount_typed',
       'amount',
       'amount_kind',
+      'amount_unit',
     ],
     steps.map((step, i) => {
       const typed = typedAmount(step);
-      const { amount, kind } = normalised(typed, mark);
+      const { amount, kind, unit } = normalised(typed, manner);
       const to = pointers(ofStep(step));
       return [
         kitchenId,
@@ -41,6 +42,7 @@ export async function insertSteps(
         typed,
         amount,
         kind,
+        unit,
       ];
     }),
   );
@@ -52,8 +54,8 @@ export async function replaceSteps(
   kitchenId: string,
   recipeId: string,
   steps: readonly WrittenStep[],
-  mark: DecimalMark,
+  manner: Manner,
 ): Promise<void> {
   await run(sql, 'DELETE FROM recipe_step WHERE kitchen_id = ? AND recipe_id = ?', [kitchenId, recipeId]);
-  await insertSteps(sql, kitchenId, recipeId, steps, mark);
+  await insertSteps(sql, kitchenId, recipeId, steps, manner);
 }

@@ -1,4 +1,4 @@
-import { readAmount, type DecimalMark } from '@/core/quantity';
+import { readAmount, type Manner } from '@/core/quantity';
 import type { Of, WrittenStep } from '@/core/kitchen-file';
 
 /** The amount a step states, if it states one, as typed. */
@@ -16,12 +16,12 @@ export function typedAmount(step: WrittenStep): string | null {
 /** What an amount came to, kept beside what was typed; nulls where it cannot be read. */
 export function normalised(
   typed: string | null,
-  mark: DecimalMark,
-): { amount: string | null; kind: string | null } {
-  const read = typed === null ? undefined : readAmount(typed, mark);
+  manner: Manner,
+): { amount: string | null; kind: string | null; unit: string | null } {
+  const read = typed === null ? undefined : readAmount(typed, manner);
   return read?.ok
-    ? { amount: read.value.value.toFixed(6), kind: read.value.kind }
-    : { amount: null, kind: null };
+    ? { amount: read.value.value.toFixed(6), kind: read.value.kind, unit: read.value.unit }
+    : { amount: null, kind: null, unit: null };
 }
 
 /** The columns that point at what a line takes. */

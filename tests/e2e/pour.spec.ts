@@ -40,7 +40,12 @@ test('why a plate costs what it costs: opened down to the invoice, the yield tes
     // What stands first is open already.
     if ((await row.locator('..').getAttribute('open')) === null) await row.click();
   }
-  await expect(panel.getByText(/held in solids/).filter({ visible: true }).first()).toBeVisible();
+  await expect(
+    panel
+      .getByText(/held in solids/)
+      .filter({ visible: true })
+      .first(),
+  ).toBeVisible();
   await panel.getByRole('link', { name: 'Open the pot sheet' }).first().click();
   await expect(page.getByRole('heading', { name: 'Juniper sauce', level: 1 })).toBeVisible();
 });

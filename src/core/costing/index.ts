@@ -11,6 +11,8 @@ export {
 export { CostGraph, GraphError, type GraphNode } from './graph';
 export { afterTheKnife, suppliesOn, type Supply, type SupplyTerms } from './supplies';
 export { supplyOf, tryResolve, type Shelf } from './resolve';
+export { chargeFactors, opened, type Opened } from './opened';
+export { historyIn, type ArticleHistory, type HistoryOf, type PriceFound, type PricePoint } from './prices';
 export {
   costOfProduct,
   inputCosts,
@@ -23,4 +25,4 @@ export {
 } from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
-export { whyCost, type Why } from './why';
+export { basisWords, whyCost, type Why } from './why';

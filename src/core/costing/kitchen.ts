@@ -3,9 +3,11 @@ import { runPot, type Matter, type Pot, type PotRun, type PotStep, type ProcessC
 import {
   hobOf,
   inOrder,
+  mannerIn,
   measuringDensity,
   stuffOf,
   vesselOf,
+  withoutMerged,
   type KitchenFile,
   type WrittenPlate,
   type WrittenRecipe,
@@ -13,6 +15,8 @@ import {
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import { CostGraph, GraphError, type GraphNode } from './graph';
 import { matterOf, resolveStep, supplyOf, type Shelf } from './resolve';
+import { chargeFactors } from './opened';
+import type { HistoryOf } from './prices';
 import { suppliesOn, type Supply } from './supplies';
 
 export interface RecipeCosting {
@@ -42,15 +46,24 @@ export interface KitchenCosting {
   readonly graph: CostGraph;
 }
 
-/** Costs a kitchen as it is known now, with the prices and yields in force on `day`. */
-export function costKitchen(file: KitchenFile, day: string, constants: ProcessConstants): KitchenCosting {
-  const supplies = suppliesOn(file, day);
+/**
+ * Costs a kitchen with the prices and yields in force on `day`, today's recipes and plates.
+ * @param history what the past says of prices; the file's own unless given
+ */
+export function costKitchen(
+  written: KitchenFile,
+  day: string,
+  constants: ProcessConstants,
+  history?: HistoryOf,
+): KitchenCosting {
+  const file = withoutMerged(written);
+  const supplies = suppliesOn(file, day, history);
   const recipes = new Map<string, RecipeCosting>();
-  const written = new Map(file.recipes.map((r) => [r.id, r]));
-  const shelf = shelfOf(file, recipes, written);
+  const byId = new Map(file.recipes.map((r) => [r.id, r]));
+  const shelf = shelfOf(file, recipes, byId);
   const order = inOrder(file.recipes).order;
   for (const id of order) {
-    const recipe = written.get(id) as WrittenRecipe;
+    const recipe = byId.get(id) as WrittenRecipe;
     const pot = potOf(recipe, shelf);
     recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
   }
@@ -101,7 +114,7 @@ function shelfOf(
   const vessels = new Map(file.vessels.map((v) => [v.id, vesselOf(v)]));
   const hobs = new Map(file.hobs.map((h) => [h.id, hobOf(h)]));
   return {
-    mark: file.kitchen.decimalMark,
+    manner: mannerIn(file),
     stuff: (id) => stuffs.get(id),
     vessel: (id) => vessels.get(id),
     hob: (id) => hobs.get(id),
@@ -143,9 +156,13 @@ function graphOf(
   };
   for (const id of order) {
     const { run } = recipes.get(id) as RecipeCosting;
+    const factors = chargeFactors(run.inputs, (key) => supplies.get(key)?.opens);
     put({
       key: `product:${id}`,
-      from: weighed(run.inputs, run.product?.g ?? 1),
+      from: weighed(
+        run.inputs.map(({ supply, g }) => ({ supply, g: g * (factors.get(supply) ?? 1) })),
+        run.product?.g ?? 1,
+      ),
       gaps: run.unread.length + (run.product ? 0 : 1),
     });
   }

@@ -1,6 +1,7 @@
 import type { LedgerRow, Loss, PotRun, Product } from '../pot';
 import { runningBook } from './book';
 import type { KitchenCosting } from './kitchen';
+import { chargeFactors } from './opened';
 
 /** What a recipe's product costs. Money in currency units; null while anything it lives from is unknown. */
 export interface ProductCost {
@@ -42,13 +43,14 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string): Produc
   };
 }
 
-/** Cost of each of a pot's inputs, in order; null where the price is unknown, 0 for water. */
+/** Cost of each of a pot's inputs, in order, whole packs where they are charged whole; null where the price is unknown, 0 for water. */
 export function inputCosts(costing: KitchenCosting, recipeId: string): (number | null)[] {
-  const run = costing.recipes.get(recipeId)?.run;
-  return (run?.inputs ?? []).map(({ supply, g }) => {
+  const inputs = costing.recipes.get(recipeId)?.run.inputs ?? [];
+  const factors = chargeFactors(inputs, (id) => costing.supplies.get(id)?.opens);
+  return inputs.map(({ supply, g }) => {
     if (supply === 'free') return 0;
     const perG = costing.graph.cost(supply);
-    return perG === null ? null : perG * g;
+    return perG === null ? null : perG * g * (factors.get(supply) ?? 1);
   });
 }
 
@@ -95,15 +97,17 @@ export interface MoneyWent {
  *
  * @param costs money of each input, in order
  * @param asPurchased currency per gram as bought, for the supplies that have been trimmed
+ * @param factors for supplies whose opened packs are charged whole
  */
 export function moneyWentIn(
   run: PotRun,
   costs: readonly number[],
   asPurchased: (supply: string) => number | undefined,
+  factors?: ReadonlyMap<string, number>,
 ): MoneyWent {
   const bought = run.inputs.map(({ supply, g }, i) => {
     const perG = asPurchased(supply);
-    return perG === undefined ? (costs[i] as number) : perG * g;
+    return perG === undefined ? (costs[i] as number) : perG * g * (factors?.get(supply) ?? 1);
   });
   const trimmed = costs.reduce((sum, cost, i) => sum + cost - (bought[i] as number), 0);
   const book = runningBook(run, bought);
@@ -115,9 +119,11 @@ export function whereTheMoneyWent(costing: KitchenCosting, recipeId: string): Mo
   const run = costing.recipes.get(recipeId)?.run;
   const costs = inputCosts(costing, recipeId);
   if (!run?.product || costs.includes(null)) return null;
-  return moneyWentIn(run, costs as number[], (supply) => {
+  const asPurchased = (supply: string): number | undefined => {
     const [kind, id = ''] = supply.split(':');
     const perKg = kind === 'usable' ? costing.supplies.get(id)?.price?.perKg.toNumber() : undefined;
     return perKg === undefined ? undefined : perKg / 1000;
-  });
+  };
+  const factors = chargeFactors(run.inputs, (id) => costing.supplies.get(id)?.opens);
+  return moneyWentIn(run, costs as number[], asPurchased, factors);
 }

@@ -1,12 +1,12 @@
 import type { Stuff } from '../larder';
 import type { Hob, Matter, PotStep, Product, ReduceTo, SupplyKey, Vessel } from '../pot';
-import { DENSITY, readAmountOf, readNumber, toGrams, type DecimalMark, type Kind } from '../quantity';
+import { DENSITY, readAmountOf, readNumber, toGrams, type Kind, type Manner } from '../quantity';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import type { Of, WrittenStep } from '../kitchen-file';
 
 /** Where a written step's names and amounts are looked up. */
 export interface Shelf {
-  readonly mark: DecimalMark;
+  readonly manner: Manner;
   stuff(
     id: string,
   ): { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined } | undefined;
@@ -28,7 +28,7 @@ export const supplyOf = (of: Of): SupplyKey =>
 export function matterOf(of: Of, amount: string, shelf: Shelf): Outcome<{ what: Matter; g: number }> {
   const thing = nameMatter(of, shelf);
   if (!thing.ok) return thing;
-  const read = readAmountOf(['mass', 'volume', 'count'], amount, shelf.mark);
+  const read = readAmountOf(['mass', 'volume', 'count'], amount, shelf.manner);
   if (!read.ok) return { ok: false, trouble: under('amount', read.trouble) };
   const grams = toGrams(read.value, thing.value.weighable);
   if (!grams.ok) return { ok: false, trouble: under('amount', grams.trouble) };
@@ -78,7 +78,7 @@ export function resolveStep(step: WrittenStep, shelf: Shelf): PotStep {
 /** The same, with the trouble handed back instead of a flagged line. */
 export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
   const value = (kind: Kind, typed: string, field: string): Outcome<number> => {
-    const read = readAmountOf([kind], typed, shelf.mark);
+    const read = readAmountOf([kind], typed, shelf.manner);
     return read.ok ? fine(read.value.value) : { ok: false, trouble: under(field, read.trouble) };
   };
   const map = <T, U>(outcome: Outcome<T>, make: (t: T) => U): Outcome<U> =>
@@ -119,7 +119,7 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     }
     case 'water':
       if ('amount' in step) {
-        const read = readAmountOf(['volume', 'mass'], step.amount, shelf.mark);
+        const read = readAmountOf(['volume', 'mass'], step.amount, shelf.manner);
         if (!read.ok) return { ok: false, trouble: under('amount', read.trouble) };
         const ml = read.value.kind === 'mass' ? read.value.value / DENSITY.water : read.value.value;
         return fine({ do: 'water', to: { by: 'ml', value: ml } });
@@ -156,7 +156,7 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     case 'defat':
       return fine({ do: 'defat', by: step.by });
     case 'reduce':
-      return map(reduceTarget(step.until, step.to, shelf.mark), (to) => ({
+      return map(reduceTarget(step.until, step.to, shelf.manner), (to) => ({
         do: 'reduce',
         heat: step.heat,
         lid: step.lid,
@@ -176,14 +176,14 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
 function reduceTarget(
   until: Extract<WrittenStep, { do: 'reduce' }>['until'],
   to: string,
-  mark: DecimalMark,
+  manner: Manner,
 ): Outcome<ReduceTo> {
   const at = (trouble: Parameters<typeof under>[1]) => ({
     ok: false as const,
     trouble: under('to', trouble),
   });
   const amount = (kind: Kind, make: (value: number) => ReduceTo): Outcome<ReduceTo> => {
-    const read = readAmountOf([kind], to, mark);
+    const read = readAmountOf([kind], to, manner);
     return read.ok ? fine(make(read.value.value)) : at(read.trouble);
   };
   switch (until) {
@@ -199,9 +199,9 @@ function reduceTarget(
     case 'share':
     case 'body': {
       const share =
-        until === 'share' && to.trim().endsWith('%') ? readAmountOf(['share'], to, mark) : undefined;
+        until === 'share' && to.trim().endsWith('%') ? readAmountOf(['share'], to, manner) : undefined;
       if (share) return share.ok ? fine({ until: 'share', value: share.value.value }) : at(share.trouble);
-      const read = readNumber(to, mark);
+      const read = readNumber(to, manner.mark);
       return read.ok ? fine({ until, value: read.value.toNumber() }) : at(read.trouble);
     }
   }

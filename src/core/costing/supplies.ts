@@ -1,19 +1,7 @@
-import { Decimal } from 'decimal.js';
-import { pricePerKg, quoteOn, trimPrices, type TrimSchool } from '../larder';
-import { readAmount } from '../quantity';
-import { measuringDensity, stuffOf, type KitchenFile, type WrittenIngredient } from '../kitchen-file';
+import { trimPrices, type OpenPack, type TrimSchool } from '../larder';
+import type { KitchenFile, WrittenIngredient } from '../kitchen-file';
 import { refuse, type Trouble } from '../trouble';
-
-export interface PriceFound {
-  readonly article: KitchenFile['articles'][number];
-  readonly supplier: string;
-  readonly on: string;
-  readonly packPrice: Decimal;
-  readonly packG: number;
-  readonly perKg: Decimal;
-  /** The invoice it came from; absent for a quote. */
-  readonly invoice?: string | undefined;
-}
+import { pricesOn, type HistoryOf, type PriceFound } from './prices';
 
 /** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. */
 export interface Supply {
@@ -24,83 +12,18 @@ export interface Supply {
   readonly yieldSource: 'estimate' | 'measured';
   readonly yieldOn: string;
   readonly yieldBasis?: string | undefined;
+  /** 90 % range of an estimated yield, %. */
+  readonly yieldRange?: readonly [number, number] | undefined;
   readonly school: TrimSchool;
   readonly setValuePerKg: number;
   /** Whether any pot takes its stock trim. */
   readonly trimTaken: boolean;
+  /** What is opened when a recipe needs some; undefined while it is not bought. */
+  readonly opens?: OpenPack | undefined;
   /** Currency per kg; undefined while there is no price or the trim school cannot be followed. */
   readonly usablePerKg?: number | undefined;
   readonly trimPerKg?: number | undefined;
   readonly trouble?: Trouble | undefined;
-}
-
-/** All prices of a kitchen's articles, quotes and invoice lines alike, by article. */
-function datedPrices(
-  file: KitchenFile,
-): Map<string, { on: string; recordedAt: string; price: Decimal; invoice?: string }[]> {
-  const prices = new Map(
-    file.articles.map((a) => [
-      a.id,
-      a.quotes.map((q): { on: string; recordedAt: string; price: Decimal; invoice?: string } => ({
-        ...q,
-        price: new Decimal(q.price),
-      })),
-    ]),
-  );
-  for (const purchase of file.purchases)
-    for (const line of purchase.lines)
-      if (line.is === 'goods')
-        prices.get(line.article)?.push({
-          on: purchase.on,
-          recordedAt: purchase.recordedAt,
-          price: new Decimal(line.packPrice),
-          invoice: purchase.number,
-        });
-  return prices;
-}
-
-/** Prices as purchased, latest basis, for every ingredient on a day. */
-export function pricesOn(file: KitchenFile, day: string): Map<string, PriceFound | Trouble> {
-  const dated = datedPrices(file);
-  const suppliers = new Map(file.suppliers.map((s) => [s.id, s.name]));
-  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
-  const best = new Map<string, PriceFound | Trouble>();
-  const when = new Map<string, { on: string; recordedAt: string }>();
-  for (const article of file.articles) {
-    const quote = quoteOn(dated.get(article.id) ?? [], day);
-    const written = ingredients.get(article.ingredient);
-    if (!quote || !written) continue;
-    const before = when.get(written.id);
-    if (before && (before.on > quote.on || (before.on === quote.on && before.recordedAt >= quote.recordedAt)))
-      continue;
-    when.set(written.id, quote);
-    const stuff = stuffOf(written);
-    const pack = readAmount(article.pack, file.kitchen.decimalMark);
-    if (!stuff.ok || !pack.ok) {
-      best.set(written.id, !stuff.ok ? stuff.trouble : (pack as { trouble: Trouble }).trouble);
-      continue;
-    }
-    const perKg = pricePerKg(quote.price, pack.value, {
-      name: written.name,
-      densityGPerMl: measuringDensity(written, stuff.value),
-      eachG: written.eachG,
-    });
-    best.set(
-      written.id,
-      perKg.ok
-        ? {
-            article,
-            supplier: suppliers.get(article.supplier) ?? '',
-            on: quote.on,
-            packPrice: quote.price,
-            packG: perKg.value.packG,
-            perKg: perKg.value.perKg,
-            invoice: quote.invoice,
-          }
-        : perKg.trouble,
-    );
-  }
-  return best;
 }
 
 /** The yield in force on a day: the latest to take effect, and of two the one recorded last. */
@@ -136,8 +59,8 @@ export function afterTheKnife(
 }
 
 /** Every ingredient of a kitchen with what it costs on a day. */
-export function suppliesOn(file: KitchenFile, day: string): Map<string, Supply> {
-  const prices = pricesOn(file, day);
+export function suppliesOn(file: KitchenFile, day: string, history?: HistoryOf): Map<string, Supply> {
+  const prices = pricesOn(file, day, history);
   const taken = trimTakers(file);
   return new Map(
     file.ingredients.map((ingredient) => {
@@ -169,6 +92,8 @@ export function suppliesOn(file: KitchenFile, day: string): Map<string, Supply> 
           yieldSource: y.source,
           yieldOn: y.on,
           yieldBasis: y.basis,
+          yieldRange: y.low === undefined || y.high === undefined ? undefined : [y.low, y.high],
+          opens: price && { g: price.pack.innerG, usable, charged: ingredient.partPack },
           ...knife,
           trouble,
         },

@@ -1,6 +1,7 @@
-import { readAmount } from '../quantity';
+import type { Basis } from '../kitchen-file';
 import type { KitchenCosting, RecipeCosting } from './kitchen';
 import { gapsOf } from './kitchen';
+import { opened } from './opened';
 import { costOfPlate } from './plate-cost';
 import { costOfProduct, inputCosts, whereTheMoneyWent } from './product-cost';
 import type { Supply } from './supplies';
@@ -90,7 +91,7 @@ function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why 
         title: input.name,
         money: paid,
         per: 'in the pot',
-        detail: `${kg(input.g)} at ${perKg} a kilo`,
+        detail: `${kg(input.g)} at ${perKg} a kilo${wholePacks(recipe, costing, input.supply)}`,
         estimate: price.estimate,
         rows: [{ ...price, title: capital(price.per ?? price.title) }],
       };
@@ -112,6 +113,16 @@ function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why 
       ...whyMoneyWent(costing, id),
     ],
   };
+}
+
+/** Says so where opened packs are charged whole. */
+function wholePacks(recipe: RecipeCosting, costing: KitchenCosting, supply: string): string {
+  const found = opened(recipe.run.inputs, (id) => costing.supplies.get(id)?.opens).find(
+    (o) => o.supply === supply && o.factor !== 1,
+  );
+  return found
+    ? `, charged as ${found.packs} whole ${found.packs === 1 ? 'pack' : 'packs'} of ${kg(found.pack.g)}`
+    : '';
 }
 
 function whyLitres(costing: KitchenCosting, id: string): Why[] {
@@ -188,7 +199,7 @@ function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
 
 const whyYield = (s: Supply): Why => ({
   title: `Usable yield ${pct(s.usable)}${s.stockTrim > 0 ? `, stock trim ${pct(s.stockTrim)}` : ''}`,
-  detail: `${s.yieldSource === 'estimate' ? 'an estimate' : 'measured'}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
+  detail: `${s.yieldSource === 'estimate' ? `an estimate${s.yieldRange ? `, likely ${s.yieldRange[0]} to ${s.yieldRange[1]} %` : ''}` : 'measured'}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
   estimate: s.yieldSource === 'estimate',
   rows: [],
 });
@@ -196,15 +207,50 @@ const whyYield = (s: Supply): Why => ({
 function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[] {
   const { price } = s;
   if (!price) return [];
-  const pack = readAmount(price.article.pack, costing.file.kitchen.decimalMark);
-  const weighed = pack.ok && pack.value.kind === 'mass' ? '' : `, ${kg(price.packG)}`;
+  const { pack } = price;
+  const weighed =
+    pack.weighedOn !== undefined
+      ? `, ${kg(pack.g)} as weighed on ${pack.weighedOn}`
+      : pack.kind === 'mass'
+        ? ''
+        : `, ${kg(pack.g)}`;
+  const latest: Why = {
+    title: price.invoice ? `Invoice ${price.invoice}` : 'Quoted price',
+    money: price.packPrice.toNumber(),
+    per: 'a pack',
+    detail: `${price.article.name}, ${price.article.pack}${weighed} from ${price.supplier}, ${price.on} · ${money(price.packPrice.times(1000).div(pack.g).toNumber())} a kilo`,
+    rows: [],
+  };
+  if (price.basis.by === 'latest')
+    return price.note === undefined ? [latest] : [latest, { title: price.note, rows: [] }];
   return [
     {
-      title: price.invoice ? `Invoice ${price.invoice}` : 'Quoted price',
-      money: price.packPrice.toNumber(),
-      per: 'a pack',
-      detail: `${price.article.name}, ${price.article.pack}${weighed} from ${price.supplier}, ${price.on} · ${money(price.perKg.toNumber())} a kilo`,
-      rows: [],
+      title: capital(basisWords(price.basis, money)),
+      money: price.perKg.toNumber(),
+      per: 'a kilo',
+      detail: price.note,
+      rows: price.layers.map((l): Why => ({
+        title: `Invoice ${l.receipt.invoice}`,
+        money: l.money.toNumber(),
+        per: 'paid',
+        detail: `${kg(l.g)}${l.g === l.receipt.g ? '' : ` of ${kg(l.receipt.g)}`} on ${l.receipt.on}`,
+        rows: [],
+      })),
     },
+    { ...latest, title: `For comparison: ${latest.title.charAt(0).toLowerCase()}${latest.title.slice(1)}` },
   ];
+}
+
+/** A basis in words: what a price of an ingredient is the price of. */
+export function basisWords(basis: Basis, money: ShowMoney): string {
+  switch (basis.by) {
+    case 'latest':
+      return 'the latest price';
+    case 'average':
+      return `the average of ${basis.days} days, by weight`;
+    case 'stock':
+      return 'what the stock last counted was bought at, first in first out';
+    case 'fixed':
+      return `a fixed price of ${money(Number(basis.price))} for ${basis.per}`;
+  }
 }

@@ -1,9 +1,10 @@
 import { checkShares, checkStuff } from '../larder';
-import { readAmount, toGrams } from '../quantity';
+import { measureUnit } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
 import { inOrder, loopSentence, ofStep } from './loops';
-import type { KitchenFile, Of } from './schema';
-import { measuringDensity, stuffOf } from './stuff';
+import { mannerIn, packOn, receivedOn, weigh } from './packs';
+import type { KitchenFile, Of, WrittenIngredient } from './schema';
+import { stuffOf } from './stuff';
 
 /** The lists of a kitchen file whose things have ids. */
 export const LISTS = [
@@ -20,6 +21,9 @@ export const LISTS = [
 
 /** A kitchen some of whose things could not be read: those are left out, but their ids are known. */
 export type Sparse = Pick<KitchenFile, 'kitchen'> & {
+  readonly measures?: KitchenFile['measures'];
+  readonly counts?: KitchenFile['counts'];
+} & {
   readonly [L in (typeof LISTS)[number]]: readonly (KitchenFile[L][number] | undefined)[];
 } & {
   readonly ids?: { readonly [L in (typeof LISTS)[number]]: readonly string[] };
@@ -27,7 +31,13 @@ export type Sparse = Pick<KitchenFile, 'kitchen'> & {
 
 /** What a shape cannot say: references, yields, compositions, packs, names twice, loops. */
 export function checkKitchen(file: Sparse): Trouble[] {
-  return [...checkIds(file), ...checkIngredients(file), ...checkBuying(file), ...checkRecipes(file)];
+  return [
+    ...checkIds(file),
+    ...checkMeasures(file),
+    ...checkIngredients(file),
+    ...checkBuying(file),
+    ...checkRecipes(file),
+  ];
 }
 
 /** Things of a list that could be read, each with its place in the file. */
@@ -84,48 +94,92 @@ function checkIngredients(file: Sparse): Trouble[] {
   return found;
 }
 
+function checkMeasures(file: Sparse): Trouble[] {
+  const found: Trouble[] = [];
+  const seen = new Set<string>();
+  for (const [i, measure] of (file.measures ?? []).entries()) {
+    const unit = measureUnit(measure, file.kitchen.decimalMark);
+    if (!unit.ok) found.push(under(`measures[${i}]`, unit.trouble));
+    const name = measure.name.toLowerCase();
+    if (seen.has(name))
+      found.push(
+        refuse('name-twice', `measures[${i}].name`, `There are two measures called “${name}”.`).trouble,
+      );
+    seen.add(name);
+  }
+  return found;
+}
+
 function checkBuying(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
+  const manner = mannerIn({ kitchen: file.kitchen, measures: file.measures ?? [] });
   const ingredients = new Map([...sound(file.ingredients)].map(([, i]) => [i.id, i]));
+  const articles = new Map([...sound(file.articles)].map(([, a]) => [a.id, a]));
   const known = {
     supplier: idsIn(file, 'suppliers'),
     ingredient: idsIn(file, 'ingredients'),
     article: idsIn(file, 'articles'),
+    invoice: idsIn(file, 'purchases'),
   };
-  const want = (what: keyof typeof known, id: string, path: string): void => {
-    if (!known[what].has(id))
+  const want = (what: keyof typeof known, id: string | undefined, path: string): void => {
+    if (id !== undefined && !known[what].has(id))
       found.push(refuse('unknown-id', path, `There is no ${what} with the id ${id}.`).trouble);
   };
+  for (const [i, ingredient] of sound(file.ingredients)) {
+    want('ingredient', ingredient.mergedInto, `ingredients[${i}].mergedInto`);
+    want('article', ingredient.boughtAs, `ingredients[${i}].boughtAs`);
+    if (mergesInCircle(ingredient.id, ingredients))
+      found.push(
+        refuse('merge-loop', `ingredients[${i}].mergedInto`, `${ingredient.name} is merged into itself.`)
+          .trouble,
+      );
+  }
   for (const [i, article] of sound(file.articles)) {
     const place = `articles[${i}]`;
     want('supplier', article.supplier, `${place}.supplier`);
     want('ingredient', article.ingredient, `${place}.ingredient`);
     const written = ingredients.get(article.ingredient);
-    const stuff = written && stuffOf(written);
-    if (!written || !stuff?.ok) continue;
-    const pack = readAmount(article.pack, file.kitchen.decimalMark);
-    const weight = pack.ok
-      ? toGrams(pack.value, {
-          name: written.name,
-          densityGPerMl: measuringDensity(written, stuff.value),
-          eachG: written.eachG,
-        })
-      : pack;
-    if (!weight.ok) found.push(under(`${place}.pack`, weight.trouble));
-    else if (!(weight.value.grams > 0))
-      found.push(
-        refuse('empty-pack', `${place}.pack`, `“${article.pack}” holds 0 g: a pack holds something.`, {
-          value: 0,
-          limit: 0,
-        }).trouble,
-      );
+    if (!written || !stuffOf(written).ok) continue;
+    for (const [j, { held }] of article.weighings.entries()) {
+      const weighed = packOn({ pack: held, weighings: [] }, written, '', manner);
+      if (!weighed.ok) found.push(under(`${place}.weighings[${j}].held`, weighed.trouble));
+    }
+    const pack = packOn(article, written, '9999-12-31', manner);
+    if (!pack.ok) found.push(under(`${place}.pack`, pack.trouble));
   }
   for (const [i, purchase] of sound(file.purchases)) {
     want('supplier', purchase.supplier, `purchases[${i}].supplier`);
-    for (const [j, line] of purchase.lines.entries())
-      if (line.is === 'goods') want('article', line.article, `purchases[${i}].lines[${j}].article`);
+    want('invoice', purchase.corrects, `purchases[${i}].corrects`);
+    for (const [j, line] of purchase.lines.entries()) {
+      if (line.is !== 'goods') continue;
+      const place = `purchases[${i}].lines[${j}]`;
+      want('article', line.article, `${place}.article`);
+      want('article', line.inPlaceOf, `${place}.inPlaceOf`);
+      const article = articles.get(line.article);
+      const written = article && ingredients.get(article.ingredient);
+      if (!article || !written) continue;
+      const came = receivedOn(purchase, line, article, written, manner);
+      // A pack that cannot be read has been told at its article.
+      if (!came.ok && !came.trouble.path.startsWith('pack')) found.push(under(place, came.trouble));
+    }
+  }
+  for (const [i, count] of (file.counts ?? []).entries()) {
+    want('ingredient', count.ingredient, `counts[${i}].ingredient`);
+    const written = ingredients.get(count.ingredient);
+    const amount = written && weigh(count.amount, written, manner);
+    if (amount && !amount.ok) found.push(under(`counts[${i}].amount`, amount.trouble));
   }
   return found;
+}
+
+/** Follows a merge until it ends; true where it comes back to where it began. */
+function mergesInCircle(id: string, ingredients: ReadonlyMap<string, WrittenIngredient>): boolean {
+  let at = ingredients.get(id)?.mergedInto;
+  for (let i = 0; at !== undefined && i <= ingredients.size; i += 1) {
+    if (at === id) return true;
+    at = ingredients.get(at)?.mergedInto;
+  }
+  return false;
 }
 
 function checkRecipes(file: Sparse): Trouble[] {

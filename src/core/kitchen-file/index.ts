@@ -2,15 +2,23 @@
 export {
   FORMAT,
   FORMAT_VERSION,
+  Ingredient,
   KitchenFile,
   WrittenStep,
+  type Basis,
+  type GoodsLine,
   type Of,
+  type WrittenArticle,
   type WrittenIngredient,
+  type WrittenLine,
   type WrittenPlate,
+  type WrittenPurchase,
   type WrittenRecipe,
   type WrittenVessel,
 } from './schema';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, loopSentence, ofStep, usesOf } from './loops';
 export { shiftDay, shiftTo } from './shift';
+export { mannerIn, packOn, receivedOn, weigh, weighableOf, type Pack } from './packs';
 export { hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
+export { mergeTargets, withoutMerged } from './merges';

@@ -54,6 +54,8 @@ function sparse(json: unknown): Sparse {
   return {
     ...(Object.fromEntries(read) as unknown as Sparse),
     kitchen: kitchen.data ?? ({ decimalMark: '.' } as KitchenFile['kitchen']),
+    measures: shapes.measures.safeParse(raw.measures ?? []).data ?? [],
+    counts: shapes.counts.safeParse(raw.counts ?? []).data ?? [],
     ids: Object.fromEntries(LISTS.map((list) => [list, items(list).map(idOf)])) as unknown as NonNullable<
       Sparse['ids']
     >,

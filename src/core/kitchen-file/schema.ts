@@ -133,6 +133,19 @@ export const Hob = z.strictObject({
   netKw: z.number().positive().max(200).nullable().describe('kW that reach the pot; null: no limit'),
 });
 
+/** Which price an ingredient is costed at. */
+export const Basis = z.union([
+  z.strictObject({ by: z.literal('latest') }).describe('the newest quote or invoice in force'),
+  z
+    .strictObject({ by: z.literal('average'), days: z.number().int().min(1).max(730) })
+    .describe('money over kilos of all purchases in so many days'),
+  z
+    .strictObject({ by: z.literal('stock') })
+    .describe('first in, first out: what the newest purchases paid for the quantity last counted'),
+  z.strictObject({ by: z.literal('fixed'), price: Price, per: Typed }).describe('a price agreed on'),
+]);
+export type Basis = z.infer<typeof Basis>;
+
 /** A usable yield as it was on a day: measured by a test, or still an estimate. */
 export const Yield = z.strictObject({
   on: Day,
@@ -140,24 +153,30 @@ export const Yield = z.strictObject({
   usablePct: z.number().describe('usable share of the as-purchased weight, %'),
   stockTrimPct: z.number(),
   source: z.enum(['estimate', 'measured']),
+  low: z.number().optional().describe('5 % point of an estimate, %'),
+  high: z.number().optional().describe('95 % point of an estimate, %'),
   basis: z.string().max(200).optional(),
 });
+
+export const Composition = z
+  .strictObject({
+    water: Percent,
+    fat: Percent.optional(),
+    salt: Percent.optional(),
+    sugar: Percent.optional(),
+    starch: Percent.optional(),
+    gelatin: Percent.optional(),
+    ethanolVolPct: Percent.optional(),
+  })
+  .describe('g per 100 g of the usable part; the remainder is the rest');
 
 export const Ingredient = z.strictObject({
   id: Id,
   name: Name,
+  reference: Id.optional().describe('the reference ingredient it was taken from'),
+  mergedInto: Id.optional().describe('another spelling of that ingredient: all its history counts there'),
   role: z.enum(['liquid', 'piece']),
-  composition: z
-    .strictObject({
-      water: Percent,
-      fat: Percent.optional(),
-      salt: Percent.optional(),
-      sugar: Percent.optional(),
-      starch: Percent.optional(),
-      gelatin: Percent.optional(),
-      ethanolVolPct: Percent.optional(),
-    })
-    .describe('g per 100 g of the usable part; the remainder is the rest'),
+  composition: Composition,
   fat: z.enum(['free', 'bound']).default('free').describe('whether its fat floats'),
   bindingGPerKg: z
     .number()
@@ -182,6 +201,12 @@ export const Ingredient = z.strictObject({
     .strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.optional() })
     .optional()
     .describe("overrides the kitchen's school"),
+  priceBasis: Basis.optional().describe("overrides the kitchen's basis"),
+  boughtAs: Id.optional().describe('the article it is costed from; else the one with the newest price'),
+  partPack: z
+    .enum(['part', 'whole'])
+    .default('part')
+    .describe('an opened pack is charged by the part used, or whole'),
 });
 
 export const Quote = z.strictObject({ on: Day, recordedAt: Instant, price: Price });
@@ -192,6 +217,18 @@ export const Article = z.strictObject({
   name: Name,
   code: z.string().max(40).optional(),
   pack: Typed,
+  weighings: z
+    .array(z.strictObject({ on: Day, recordedAt: Instant, held: Typed }))
+    .default([])
+    .describe('what a pack really held when somebody weighed it'),
+  label: z
+    .strictObject({
+      allergens: z.array(z.string().min(1).max(40)).optional(),
+      saltPct: Percent.optional(),
+      gelatinPct: Percent.optional(),
+    })
+    .optional()
+    .describe("what this supplier's label says, where it differs from the ingredient"),
   quotes: z.array(Quote).default([]),
 });
 
@@ -199,25 +236,58 @@ export const PurchaseLine = z.union([
   z.strictObject({
     is: z.literal('goods'),
     article: Id,
-    packs: z.number().positive(),
+    packs: z.number().positive().describe('invoiced; for catch weight the article is a pack of 1 kg'),
     packPrice: Price,
-    delivered: Typed.optional().describe('what really came, where it differs from packs × pack'),
+    delivered: Typed.optional().describe(
+      'what really came, where it differs from packs × pack; on a credit note: what went back',
+    ),
+    rejected: Typed.optional().describe('of what came, what was sent back at the door'),
+    inPlaceOf: Id.optional().describe('the article that was ordered'),
     note: z.string().max(200).optional(),
   }),
   z.strictObject({
-    is: z.enum(['deposit', 'tax', 'delivery']),
+    is: z.enum(['deposit', 'tax', 'delivery', 'discount']),
     amount: Price,
     note: z.string().max(200).optional(),
   }),
 ]);
 export const Purchase = z.strictObject({
   id: Id,
+  kind: z.enum(['invoice', 'credit note']).default('invoice'),
+  corrects: Id.optional().describe('the invoice a credit note belongs to'),
   supplier: Id,
   on: Day,
   recordedAt: Instant,
   number: z.string().min(1).max(60),
   lines: z.array(PurchaseLine).min(1),
 });
+
+export const Count = z
+  .strictObject({ ingredient: Id, on: Day, recordedAt: Instant, amount: Typed })
+  .describe('how much of an ingredient was there when somebody counted');
+
+/** Where a supplier's list has its columns: the words at their heads. */
+export const Columns = z.strictObject({
+  code: z.string().max(80).optional(),
+  name: z.string().max(80).optional(),
+  pack: z.string().max(80).optional(),
+  unit: z.string().max(80).optional(),
+  price: z.string().max(80),
+  mark: z.enum(['.', ',']).optional().describe("the list's decimal mark, where the file does not show it"),
+});
+
+export const Supplier = z.strictObject({
+  id: Id,
+  name: Name,
+  priceList: z
+    .url({ protocol: /^https?$/ })
+    .max(300)
+    .optional()
+    .describe('where its price list is fetched'),
+  columns: Columns.optional(),
+});
+
+export const Measure = z.strictObject({ id: Id, name: Name, amount: Typed });
 
 export const Recipe = z.strictObject({
   id: Id,
@@ -265,14 +335,17 @@ export const KitchenFile = z.strictObject({
     zone: z.string().min(3).max(60).describe('IANA time zone'),
     decimalMark: z.enum(['.', ',']).default('.'),
     trim: z.strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.default('0') }),
+    priceBasis: Basis.default({ by: 'latest' }),
   }),
+  measures: z.array(Measure).default([]).describe("the house's own measures"),
   people: z.array(Person).default([]),
-  suppliers: z.array(z.strictObject({ id: Id, name: Name })).default([]),
+  suppliers: z.array(Supplier).default([]),
   vessels: z.array(Vessel).min(1, 'a kitchen needs at least one vessel'),
   hobs: z.array(Hob).min(1, 'a kitchen needs at least one hob'),
   ingredients: z.array(Ingredient).default([]),
   articles: z.array(Article).default([]),
   purchases: z.array(Purchase).default([]),
+  counts: z.array(Count).default([]),
   recipes: z.array(Recipe).default([]),
   plates: z.array(Plate).default([]),
 });
@@ -280,4 +353,8 @@ export type KitchenFile = z.infer<typeof KitchenFile>;
 export type WrittenIngredient = KitchenFile['ingredients'][number];
 export type WrittenRecipe = KitchenFile['recipes'][number];
 export type WrittenPlate = KitchenFile['plates'][number];
+export type WrittenArticle = KitchenFile['articles'][number];
+export type WrittenPurchase = KitchenFile['purchases'][number];
+export type WrittenLine = WrittenPurchase['lines'][number];
+export type GoodsLine = Extract<WrittenLine, { is: 'goods' }>;
 export type WrittenVessel = KitchenFile['vessels'][number];

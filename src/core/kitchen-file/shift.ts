@@ -25,7 +25,12 @@ export function shiftTo(file: KitchenFile, today: string): KitchenFile {
     ...file,
     referenceDay: today,
     ingredients: file.ingredients.map((i) => ({ ...i, yields: i.yields.map(dated) })),
-    articles: file.articles.map((a) => ({ ...a, quotes: a.quotes.map(dated) })),
+    articles: file.articles.map((a) => ({
+      ...a,
+      quotes: a.quotes.map(dated),
+      weighings: a.weighings.map(dated),
+    })),
     purchases: file.purchases.map(dated),
+    counts: file.counts.map(dated),
   };
 }

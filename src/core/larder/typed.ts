@@ -1,5 +1,5 @@
 import type { Decimal } from 'decimal.js';
-import { readNumber, type DecimalMark } from '../quantity';
+import { calculate, type DecimalMark } from '../quantity';
 import { fine, refuse, type Outcome } from '../trouble';
 
 /** The dearest pack anybody has to write down; beyond it a mark has slipped. */
@@ -13,7 +13,7 @@ export function readPrice(typed: string, mark: DecimalMark): Outcome<Decimal> {
   const bare = typed.trim().replace(/^[€$£]\s*|\s*[€$£]$|^(?:EUR|USD|GBP)\s*|\s*(?:EUR|USD|GBP)$/gi, '');
   if (bare === '')
     return refuse('no-price-typed', 'price', 'A price is missing: write a number such as 24.50.');
-  const read = readNumber(bare, mark);
+  const read = calculate(bare, mark);
   if (!read.ok)
     return refuse(
       read.trouble.code,
@@ -50,7 +50,7 @@ export function readPct(typed: string, mark: DecimalMark): Outcome<number> {
   const bare = typed.trim().replace(/\s*%$/, '');
   if (bare === '')
     return refuse('no-share-typed', 'usable', 'A yield is missing: write a number such as 88.');
-  const read = readNumber(bare, mark);
+  const read = calculate(bare, mark);
   if (!read.ok)
     return refuse(
       read.trouble.code,

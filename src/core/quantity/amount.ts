@@ -1,4 +1,5 @@
 import { fine, refuse, type Outcome } from '../trouble';
+import { calculate } from './arithmetic';
 import { readNumber, type DecimalMark } from './number';
 import { doubtfulUnits, unitOf, type Kind, type Unit } from './units';
 
@@ -13,17 +14,28 @@ export interface Amount {
   readonly value: number;
   /** The unit it was typed in, e.g. `lb`. */
   readonly unit: string;
+  /** One of what it is packed in: 750 ml of `6 x 750 ml`. Absent where it is one piece. */
+  readonly inner?: number | undefined;
+}
+
+/** How a kitchen writes amounts: its decimal mark, and its own measures by name in lower case. */
+export interface Manner {
+  readonly mark: DecimalMark;
+  readonly measures?: ReadonlyMap<string, Unit> | undefined;
 }
 
 const number = String.raw`\d+\s+\d+\s*[/⁄]\s*\d+|\d+\s*[/⁄]\s*\d+|[+-]?\d[\d.,']*|half(?: an?)?|quarter|third`;
-const word = String.raw`(?:us |imp |fl )*[a-zA-Z°%][a-zA-Z]*`;
-const term = new RegExp(String.raw`^\s*(${number})\s*(${word})?\s*`, 'i');
-const times = new RegExp(String.raw`^\s*(${number})\s*(?:x|×|\*)\s*`, 'i');
-const wrapping = /^\s*(?:case|box|bag|tray|crate|sack|carton|tub|pack|jar)s?(?:\s+of)?\s+(?=\d)/i;
+const word = String.raw`(?:us |imp |fl )*[\p{L}°%][\p{L}]*`;
+const term = new RegExp(String.raw`^\s*(${number})\s*(${word})?\s*`, 'iu');
+const times = new RegExp(String.raw`^\s*(${number})\s*(?:x(?![\p{L}])|×|\*)\s*`, 'iu');
+const wrapping =
+  /^\s*(?:a\s+)?(?:case|box|bag|tray|crate|sack|carton|tub|pack|jar|bunch|net|punnet)s?(?:\s+of)?\s+(?=\d)/i;
+const BRACKETS = /\(([^()]+)\)/;
 
 /**
  * Reads an amount as people write it on invoices and sheets: `8 kg`, `2 lb 4 oz`, `1 1/2 l`,
- * `1 h 30`, `6 x 2.5 kg`, `case 12 x 750 ml`, `half bottle`, `18 %`, `92 °C`.
+ * `1 h 30`, `6 x 2.5 kg`, `case 12 x 750 ml`, `bunch of 12`, `half bottle`, `18 %`, `92 °C`; or works
+ * it out: `3*2.5kg`, `2 kg + 300 g`, `10 kg / 4`.
  *
  * Several terms of one kind add up; a bare number after hours means minutes.
  *
@@ -31,14 +43,61 @@ const wrapping = /^\s*(?:case|box|bag|tray|crate|sack|carton|tub|pack|jar)s?(?:\
  *   `not-an-amount`, `negative`, and everything `readNumber` returns.
  * @example readAmount('2 lb 4 oz') // 1020.58 g
  */
-export function readAmount(typed: string, mark: DecimalMark = '.'): Outcome<Amount> {
+export function readAmount(typed: string, manner: DecimalMark | Manner = '.'): Outcome<Amount> {
+  const how = typeof manner === 'string' ? { mark: manner } : manner;
   const text = typed.trim();
   if (text === '')
     return refuse('no-amount', '', 'An amount is missing: write a number and a unit, such as 2.5 kg.');
-  let rest = text.replace(wrapping, '');
+  const plain = withoutBrackets(text, how.mark);
+  if (!plain.ok) return plain;
+  // Plus and minus between amounts; a hyphen inside a word or at the front is none of these.
+  const parts = plain.value.split(/(?<=[\p{L}%\d.])\s*([+−]|(?<=\s)-(?=\s)|-(?=\s))\s*(?=\d|half|quarter)/iu);
+  let total: Amount | undefined;
+  for (let i = 0; i < parts.length; i += 2) {
+    const read = readTerm(parts[i] ?? '', text, how);
+    if (!read.ok) return read;
+    const sign = i === 0 || parts[i - 1] === '+' ? 1 : -1;
+    if (total && total.kind !== read.value.kind)
+      return refuse('mixed-units', '', `“${text}” mixes ${total.kind} and ${read.value.kind}.`);
+    total = total ? { ...total, inner: undefined, value: total.value + sign * read.value.value } : read.value;
+  }
+  if (!total) return notAnAmount(text);
+  if (total.value < 0 && total.kind !== 'temperature')
+    return refuse('negative', '', `“${text}” is below 0.`, { value: total.value, limit: 0 });
+  return fine({ ...total, typed: text });
+}
+
+const notAnAmount = (text: string) =>
+  refuse('not-an-amount', '', `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`);
+
+/** Works out what stands in brackets, innermost first. */
+function withoutBrackets(text: string, mark: DecimalMark): Outcome<string> {
+  let rest = text;
+  for (let found = BRACKETS.exec(rest); found; found = BRACKETS.exec(rest)) {
+    const inside = calculate(found[1] ?? '', mark);
+    if (!inside.ok) return inside;
+    // Written back with the kitchen's own mark and few enough decimals not to be taken for thousands.
+    rest = rest.replace(found[0], inside.value.toFixed(6).replace('.', mark));
+  }
+  return fine(rest);
+}
+
+/** One amount, perhaps multiplied in front (`6 x`) or behind (`/ 4`, `* 3`). */
+function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
+  let rest = part.replace(wrapping, '');
+  const packed = rest !== part;
+  const behind = /(?<=[\p{L}%])\s*([/÷*×])\s*(\d[\d.,]*)\s*$/u.exec(rest);
+  let divided = 1;
+  if (behind) {
+    const by = readNumber(behind[2] ?? '', how.mark);
+    if (!by.ok) return by;
+    if (by.value.isZero()) return refuse('divides-by-zero', '', `“${whole}” divides by 0.`);
+    divided = '/÷'.includes(behind[1] ?? '') ? 1 / by.value.toNumber() : by.value.toNumber();
+    rest = rest.slice(0, behind.index);
+  }
   let factor = 1;
   for (let many = times.exec(rest); many; many = times.exec(rest)) {
-    const count = readNumber(many[1] ?? '', mark);
+    const count = readNumber(many[1] ?? '', how.mark);
     if (!count.ok) return count;
     factor *= count.value.toNumber();
     rest = rest.slice(many[0].length);
@@ -48,41 +107,45 @@ export function readAmount(typed: string, mark: DecimalMark = '.'): Outcome<Amou
   let shown: Unit | undefined;
   while (rest.trim() !== '') {
     const found = term.exec(rest);
-    if (!found)
-      return refuse(
-        'not-an-amount',
-        '',
-        `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`,
-      );
-    const read = readNumber((found[1] ?? '').replace(/ an?$/i, ''), mark);
+    if (!found) return notAnAmount(whole);
+    const read = readNumber((found[1] ?? '').replace(/ an?$/i, ''), how.mark);
     if (!read.ok) return read;
-    const unit = unitFor(found[2], kind, text);
+    const unit = unitFor(found[2], kind, whole, packed, how);
     if (!unit.ok) return unit;
     if (kind !== undefined && unit.value.kind !== kind)
-      return refuse('mixed-units', '', `“${text}” mixes ${kind} and ${unit.value.kind}.`);
+      return refuse('mixed-units', '', `“${whole}” mixes ${kind} and ${unit.value.kind}.`);
     kind = unit.value.kind;
     shown ??= unit.value;
     value += toBase(read.value.toNumber(), unit.value);
     rest = rest.slice(found[0].length);
   }
-  if (kind === undefined || shown === undefined)
-    return refuse(
-      'not-an-amount',
-      '',
-      `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`,
-    );
-  const total = value * factor;
-  if (total < 0 && kind !== 'temperature')
-    return refuse('negative', '', `“${text}” is below 0.`, { value: total, limit: 0 });
-  return fine({ typed: text, kind, value: total, unit: shown.name });
+  if (kind === undefined || shown === undefined) return notAnAmount(whole);
+  return fine({
+    typed: whole,
+    kind,
+    value: value * factor * divided,
+    unit: shown.name,
+    inner: factor > 1 && divided === 1 ? value : undefined,
+  });
 }
 
-function unitFor(wordTyped: string | undefined, soFar: Kind | undefined, text: string): Outcome<Unit> {
+function unitFor(
+  wordTyped: string | undefined,
+  soFar: Kind | undefined,
+  text: string,
+  packed: boolean,
+  how: Manner,
+): Outcome<Unit> {
   if (wordTyped === undefined) {
     if (soFar === 'time') return fine({ kind: 'time', name: 'min', factor: 1 / 60 });
+    // “A bunch of 12”, “case of 24”: so many pieces.
+    if (packed && soFar === undefined) return fine({ kind: 'count', name: 'each', factor: 1 });
     return refuse('no-unit', '', `“${text}” has no unit: write, for example, ${text} kg.`);
   }
-  const doubt = doubtfulUnits[wordTyped.trim().toLowerCase()];
+  const said = wordTyped.trim().toLowerCase();
+  const own = how.measures?.get(said) ?? how.measures?.get(said.replace(/s$/, ''));
+  if (own) return fine(own);
+  const doubt = doubtfulUnits[said];
   if (doubt)
     return refuse('doubtful-unit', '', `“${wordTyped.trim()}” differs between countries: write ${doubt}.`);
   const unit = unitOf(wordTyped);
@@ -97,9 +160,9 @@ function toBase(value: number, unit: Unit): number {
 export function readAmountOf(
   kinds: readonly Kind[],
   typed: string,
-  mark: DecimalMark = '.',
+  manner: DecimalMark | Manner = '.',
 ): Outcome<Amount> {
-  const read = readAmount(typed, mark);
+  const read = readAmount(typed, manner);
   if (!read.ok || kinds.includes(read.value.kind)) return read;
   return refuse(
     'wrong-kind',

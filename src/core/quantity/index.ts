@@ -1,7 +1,9 @@
 /** What people type and what it weighs: numbers, amounts, conversions, densities, money. */
 export { readNumber, type DecimalMark } from './number';
-export { type Kind } from './units';
-export { readAmount, readAmountOf, type Amount } from './amount';
+export { calculate } from './arithmetic';
+export { type Kind, type Unit } from './units';
+export { readAmount, readAmountOf, type Amount, type Manner } from './amount';
+export { mannerOf, measureUnit, type HouseMeasure } from './measures';
 export { toGrams, type Weighable } from './convert';
 export {
   DENSITY,

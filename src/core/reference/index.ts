@@ -91,3 +91,5 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
 /** The shipped table, checked once when the program starts. */
 export const REFERENCE = readReference(table);
 export const CONSTANTS: ProcessConstants = processConstants(REFERENCE);
+
+export { adopted, readReferenceLarder, referenceLarder, type ReferenceIngredient } from './ingredients';

@@ -7,6 +7,8 @@ export interface Names {
   readonly recipes: readonly { readonly id: string; readonly name: string }[];
   readonly vessels: readonly { readonly id: string; readonly name: string }[];
   readonly hobs: readonly { readonly id: string; readonly name: string }[];
+  /** Names of the house's own measures: single words. */
+  readonly measures?: readonly { readonly name: string }[] | undefined;
 }
 
 type Named = { readonly id: string; readonly name: string };

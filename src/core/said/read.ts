@@ -6,10 +6,24 @@ import { findMatter, findNamed, type Names } from './names';
 /** A number, fraction or several of them with units, up to where the name begins. */
 const AMOUNT = String.raw`(?:half an?|half|quarter|third|\d[\d.,'/⁄]*)(?:\s+\d+\s*[/⁄]\s*\d+)?(?:\s*[x×*]\s*\d[\d.,'/⁄]*)*`;
 const UNIT = String.raw`(?:(?:us|imp)\s+)?(?:fl oz|pints?|quarts?|gallons?|kg|kilos?|mg|g|grams?|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|each|ea|pieces?|pcs?|heads?|bunch(?:es)?|bottles?|cans?|tins?|bushels?)`;
-const ADD = new RegExp(
-  String.raw`^((?:${AMOUNT})\s*(?:${UNIT})(?:\s+\d[\d.,'/⁄]*\s*${UNIT})*)(?![a-z])\s*(?:of\s+)?(.+)$`,
-  'i',
-);
+const addWith = (units: string): RegExp => {
+  const unit = `(?:${units})`;
+  return new RegExp(
+    String.raw`^((?:${AMOUNT})\s*${unit}(?:\s+\d[\d.,'/⁄]*\s*${unit})*)(?![a-z])\s*(?:of\s+)?(.+)$`,
+    'i',
+  );
+};
+const ADD = addWith(UNIT);
+const withMeasures = new WeakMap<Names, RegExp>();
+
+/** The form of an addition, the kitchen's own measures among its units. */
+function addFor(names: Names): RegExp {
+  if (!names.measures?.length) return ADD;
+  const made =
+    withMeasures.get(names) ?? addWith(`(?:${names.measures.map((m) => m.name).join('|')})s?|${UNIT}`);
+  withMeasures.set(names, made);
+  return made;
+}
 const SHARE_OF: Readonly<Record<string, string>> = {
   'by half': '1/2',
   'to half': '1/2',
@@ -71,7 +85,6 @@ const RULES: readonly Rule[] = [
     new RegExp(String.raw`^(${HEATS.join('|')})\s+(.+)$`, 'i'),
     (m) => readCook(at(m, 1).toLowerCase() as Heat, at(m, 2)),
   ],
-  [ADD, (m, names) => readAdd(at(m, 1), at(m, 2), names)],
 ];
 
 /**
@@ -88,6 +101,8 @@ export function readStep(text: string, names: Names): Outcome<WrittenStep> {
     const match = pattern.exec(said);
     if (match) return make(match, names);
   }
+  const added = addFor(names).exec(said);
+  if (added) return readAdd(at(added, 1), at(added, 2), names);
   return refuse(
     'not-understood',
     '',
@@ -103,7 +118,7 @@ function readAdd(amount: string, name: string, names: Names): Outcome<WrittenSte
 }
 
 function readWith(verb: 'thicken' | 'mount' | 'season', rest: string, names: Names): Outcome<WrittenStep> {
-  const match = ADD.exec(rest);
+  const match = addFor(names).exec(rest);
   if (!match)
     return refuse(
       'not-understood',

@@ -1,6 +1,6 @@
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
-import { costKitchen } from '@/core/costing';
+import { costKitchen, historyIn, suppliesOn } from '@/core/costing';
 import type { KitchenFile } from '@/core/kitchen-file';
 import { CONSTANTS } from '@/core/reference';
 import { demoKitchen } from '@/core/testing/demo';
@@ -10,7 +10,7 @@ import { addQuote, addYield, lastChangeOf, takeVersion, writePlate, writeRecipe 
 import { loadKitchen } from '../load-kitchen';
 import { migrate } from '../migrate';
 import { peopleOf, secretsOf } from '../people';
-import { firstKitchen, kitchenRevision, readKitchenFrom } from '../read-kitchen';
+import { firstKitchen, kitchenRevision, readKitchenForDay, readKitchenFrom } from '../read-kitchen';
 import { inTransaction, many, one, openPool, RowCountError, run } from '../sql';
 
 const file = demoKitchen();
@@ -43,7 +43,7 @@ afterAll(async () => {
 describe('the schema', () => {
   test('is brought up to date once, and again after a migration that was cut off before it was booked', async () => {
     expect(await migrate(url)).toEqual([]);
-    await run(pool, 'DELETE FROM schema_version WHERE version = 5');
+    await run(pool, 'DELETE FROM schema_version WHERE version = 6');
     expect(await migrate(url)).toHaveLength(1);
     expect(await migrate(url)).toEqual([]);
   });
@@ -51,7 +51,7 @@ describe('the schema', () => {
   test('two starts at once migrate one after the other', async () => {
     const other = await freshDatabase();
     const ran = await Promise.all([migrate(other.url), migrate(other.url)]);
-    expect(ran.map((r) => r.length).sort()).toEqual([0, 5]);
+    expect(ran.map((r) => r.length).sort()).toEqual([0, 6]);
     await other.drop();
   });
 
@@ -69,15 +69,15 @@ describe('the schema', () => {
   test.each([
     [
       'a yield of 0',
-      "INSERT INTO ingredient_yield SELECT kitchen_id, UUID(), ingredient_id, effective_on, recorded_at, 0, 0, 'estimate', NULL FROM ingredient_yield LIMIT 1",
+      "INSERT INTO ingredient_yield SELECT kitchen_id, UUID(), ingredient_id, effective_on, recorded_at, 0, 0, 'estimate', NULL, NULL, NULL FROM ingredient_yield LIMIT 1",
     ],
     [
       'a yield and trim above the whole',
-      "INSERT INTO ingredient_yield SELECT kitchen_id, UUID(), ingredient_id, effective_on, recorded_at, 80, 30, 'estimate', NULL FROM ingredient_yield LIMIT 1",
+      "INSERT INTO ingredient_yield SELECT kitchen_id, UUID(), ingredient_id, effective_on, recorded_at, 80, 30, 'estimate', NULL, NULL, NULL FROM ingredient_yield LIMIT 1",
     ],
     [
       'a negative price',
-      "INSERT INTO price_quote SELECT kitchen_id, UUID(), article_id, effective_on, recorded_at, '-1', -1 FROM price_quote LIMIT 1",
+      "INSERT INTO price_quote SELECT kitchen_id, UUID(), article_id, effective_on, recorded_at, '-1', -1, NULL, NULL, NULL FROM price_quote LIMIT 1",
     ],
     [
       'waste without a reason',
@@ -97,7 +97,9 @@ describe('a kitchen in and out', () => {
   });
 
   test('purchases write their receipts, short deliveries as they came', async () => {
-    const goods = file.purchases.flatMap((p) => p.lines.filter((l) => l.is === 'goods'));
+    const goods = file.purchases
+      .filter((p) => p.kind === 'invoice')
+      .flatMap((p) => p.lines.filter((l) => l.is === 'goods'));
     const receipts = await one(
       pool,
       count,
@@ -108,7 +110,7 @@ describe('a kitchen in and out', () => {
     const loin = await one(
       pool,
       z.object({ g: z.string(), typed: z.string() }),
-      "SELECT m.g, m.typed FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id JOIN ingredient i ON i.kitchen_id = l.kitchen_id AND i.id = l.ingredient_id WHERE m.kitchen_id = ? AND i.name = 'Venison loin'",
+      "SELECT m.g, m.typed FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id JOIN ingredient i ON i.kitchen_id = l.kitchen_id AND i.id = l.ingredient_id WHERE m.kitchen_id = ? AND i.name = 'Venison loin' AND m.effective_on = '2026-03-09'",
       [K],
     );
     expect(loin).toEqual({ g: '7050.000000', typed: '7.05 kg' });
@@ -122,6 +124,18 @@ describe('a kitchen in and out', () => {
       [K],
     );
     expect(row).toEqual({ typed: '8 kg', amount: '8000.000000', kind: 'mass' });
+  });
+
+  test('what one day needs of the past gives the same prices as all of it, on any day, as known then or since', async () => {
+    for (const day of ['2025-09-20', '2025-12-01', '2026-03-04', '2026-03-14'])
+      for (const knownBy of [undefined, `${day}T00:00:00.000Z`]) {
+        const slim = await readKitchenForDay(pool, K, day, knownBy ? new Date(knownBy) : undefined);
+        expect(slim.file.purchases).toEqual([]);
+        const part = suppliesOn(slim.file, day, slim.history);
+        const whole = suppliesOn(file, day, historyIn(file, knownBy));
+        for (const [id, s] of whole)
+          expect([id, part.get(id)?.price?.perKg.toFixed(8)]).toEqual([id, s.price?.perKg.toFixed(8)]);
+      }
   });
 
   test('is loaded whole or not at all', async () => {
@@ -204,8 +218,8 @@ describe('edits', () => {
     };
     const plate = { ...(file.plates[0] as KitchenFile['plates'][number]), menuPrice: undefined };
     await inTransaction(pool, async (sql) => {
-      await writeRecipe(sql, K, recipe, 2, '2026-03-14', AT, '.');
-      await writePlate(sql, K, plate, '.');
+      await writeRecipe(sql, K, recipe, 2, '2026-03-14', AT, { mark: '.' });
+      await writePlate(sql, K, plate, { mark: '.' });
     });
     const { file: read } = await readKitchenFrom(pool, K);
     expect(read.recipes[3]).toEqual(recipe);

@@ -8,6 +8,7 @@ CREATE TABLE IF NOT EXISTS kitchen (
   decimal_mark CHAR(1) NOT NULL CHECK (decimal_mark IN ('.', ',')),
   trim_school ENUM('free','value','weight') NOT NULL,
   trim_set_value DECIMAL(14,4) NOT NULL CHECK (trim_set_value >= 0),
+  price_basis JSON NOT NULL,
   reference_day DATE NOT NULL,
   version INT UNSIGNED NOT NULL DEFAULT 1,
   -- Counts every write anywhere in the kitchen: what has been computed for a revision stays true for it.
@@ -31,6 +32,10 @@ CREATE TABLE IF NOT EXISTS supplier (
   kitchen_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   name VARCHAR(120) NOT NULL,
+  -- Where its price list is fetched, and where that list has its columns.
+  price_list VARCHAR(300) NULL,
+  list_columns JSON NULL,
+  version INT UNSIGNED NOT NULL DEFAULT 1,
   archived_at DATETIME(3) NULL,
   PRIMARY KEY (kitchen_id, id),
   FOREIGN KEY (kitchen_id) REFERENCES kitchen (id)
@@ -61,6 +66,17 @@ CREATE TABLE IF NOT EXISTS hob (
   name VARCHAR(120) NOT NULL,
   net_kw DECIMAL(8,3) NULL CHECK (net_kw > 0),
   position INT NOT NULL,
+  version INT UNSIGNED NOT NULL DEFAULT 1,
+  archived_at DATETIME(3) NULL,
+  PRIMARY KEY (kitchen_id, id),
+  FOREIGN KEY (kitchen_id) REFERENCES kitchen (id)
+) ENGINE=InnoDB;
+
+CREATE TABLE IF NOT EXISTS house_measure (
+  kitchen_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  name VARCHAR(120) NOT NULL,
+  amount_typed VARCHAR(80) NOT NULL,
   version INT UNSIGNED NOT NULL DEFAULT 1,
   archived_at DATETIME(3) NULL,
   PRIMARY KEY (kitchen_id, id),

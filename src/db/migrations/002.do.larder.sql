@@ -8,11 +8,18 @@ CREATE TABLE IF NOT EXISTS ingredient (
   physics JSON NOT NULL,
   trim_school ENUM('free','value','weight') NULL,
   trim_set_value DECIMAL(14,4) NULL,
+  reference_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
+  -- Another spelling of that one: all its history counts there; the row stays, so that it can be taken apart again.
+  merged_into CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
+  price_basis JSON NULL,
+  bought_as CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
+  part_pack ENUM('part','whole') NOT NULL DEFAULT 'part',
   position INT NOT NULL,
   version INT UNSIGNED NOT NULL DEFAULT 1,
   archived_at DATETIME(3) NULL,
   PRIMARY KEY (kitchen_id, id),
-  FOREIGN KEY (kitchen_id) REFERENCES kitchen (id)
+  FOREIGN KEY (kitchen_id) REFERENCES kitchen (id),
+  FOREIGN KEY (kitchen_id, merged_into) REFERENCES ingredient (kitchen_id, id)
 ) ENGINE=InnoDB;
 
 CREATE TABLE IF NOT EXISTS ingredient_yield (
@@ -24,6 +31,8 @@ CREATE TABLE IF NOT EXISTS ingredient_yield (
   usable_pct DECIMAL(9,5) NOT NULL CHECK (usable_pct > 0 AND usable_pct <= 100),
   stock_trim_pct DECIMAL(9,5) NOT NULL CHECK (stock_trim_pct >= 0 AND stock_trim_pct <= 100),
   source ENUM('estimate','measured') NOT NULL,
+  low_pct DECIMAL(9,5) NULL,
+  high_pct DECIMAL(9,5) NULL,
   basis VARCHAR(200) NULL,
   PRIMARY KEY (kitchen_id, id),
   KEY yield_in_time (kitchen_id, ingredient_id, effective_on, recorded_at),
@@ -44,8 +53,8 @@ CREATE TABLE IF NOT EXISTS supplier_article (
   pack_kind ENUM('mass','volume','count') NOT NULL,
   pack_g DECIMAL(18,6) NOT NULL CHECK (pack_g > 0),
   pack_via VARCHAR(60) NOT NULL,
-  label_allergens JSON NULL,
-  label_composition JSON NULL,
+  -- What this supplier's label says, where it differs from the ingredient.
+  label JSON NULL,
   position INT NOT NULL,
   version INT UNSIGNED NOT NULL DEFAULT 1,
   archived_at DATETIME(3) NULL,
@@ -54,6 +63,19 @@ CREATE TABLE IF NOT EXISTS supplier_article (
   FOREIGN KEY (kitchen_id, ingredient_id) REFERENCES ingredient (kitchen_id, id)
 ) ENGINE=InnoDB;
 
+CREATE TABLE IF NOT EXISTS pack_weighing (
+  kitchen_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  article_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  effective_on DATE NOT NULL,
+  recorded_at DATETIME(3) NOT NULL,
+  held_typed VARCHAR(80) NOT NULL,
+  held_g DECIMAL(18,6) NOT NULL CHECK (held_g > 0),
+  PRIMARY KEY (kitchen_id, id),
+  FOREIGN KEY (kitchen_id, article_id) REFERENCES supplier_article (kitchen_id, id)
+) ENGINE=InnoDB;
+
+-- Every dated price of a pack: quotes, and the lines of invoices (purchase_id), which change only by a correction.
 CREATE TABLE IF NOT EXISTS price_quote (
   kitchen_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
@@ -62,7 +84,12 @@ CREATE TABLE IF NOT EXISTS price_quote (
   recorded_at DATETIME(3) NOT NULL,
   price_typed VARCHAR(80) NOT NULL,
   price DECIMAL(14,4) NOT NULL CHECK (price >= 0),
+  purchase_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
+  import_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NULL,
+  -- A quote that came with an import which was undone.
+  withdrawn_at DATETIME(3) NULL,
   PRIMARY KEY (kitchen_id, id),
+  KEY by_import (kitchen_id, import_id),
   KEY quote_in_time (kitchen_id, article_id, effective_on, recorded_at),
   FOREIGN KEY (kitchen_id, article_id) REFERENCES supplier_article (kitchen_id, id)
 ) ENGINE=InnoDB;

@@ -89,7 +89,7 @@ export function priceRow({ costing, versions }: CostedKitchen, ingredientId: str
       id: price.article.id,
       version: versions.articles.get(price.article.id) ?? 1,
       words: `${price.article.pack}, ${price.supplier}`,
-      packG: price.packG,
+      packG: price.pack.g,
       packPrice: price.packPrice.toFixed(Math.max(2, price.packPrice.decimalPlaces())),
       since: price.invoice ? `${price.on}, invoice ${price.invoice}` : price.on,
     },

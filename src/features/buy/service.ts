@@ -25,7 +25,7 @@ export function changePrice(articleId: string, seen: number, typed: string): Pro
     if (!price.ok) throw new Refused(price.trouble);
     const knife = afterTheKnife(
       supply,
-      price.value.times(1000).div(supply.price.packG).toNumber(),
+      price.value.times(1000).div(supply.price.pack.g).toNumber(),
       supply.usable,
       supply.stockTrim,
     );

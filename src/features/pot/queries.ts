@@ -2,9 +2,9 @@ import 'server-only';
 import { notFound } from 'next/navigation';
 import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
 import { loopSentence, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
-import type { Stuff } from '@/core/larder';
+import type { OpenPack, Stuff } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
-import type { DecimalMark } from '@/core/quantity';
+import type { DecimalMark, HouseMeasure } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
 import type { Names } from '@/core/said';
 import { costedKitchen } from '@/server/kitchen';
@@ -60,6 +60,9 @@ export interface PotSheetData {
   readonly version: number;
   readonly mayEdit: boolean;
   readonly mark: DecimalMark;
+  readonly measures: readonly HouseMeasure[];
+  /** What is opened when some of an ingredient is needed, by its id. */
+  readonly opens: readonly (readonly [string, OpenPack])[];
   readonly names: Names;
   readonly stuffs: readonly (readonly [string, OnShelf])[];
   readonly products: readonly {
@@ -93,7 +96,10 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     version: versions.recipes.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
     mark: file.kitchen.decimalMark,
+    measures: file.measures,
+    opens: [...supplies].flatMap(([at, s]) => (s.opens ? [[at, s.opens] as const] : [])),
     names: {
+      measures: file.measures,
       ingredients: named(file.ingredients),
       recipes: named(file.recipes),
       vessels: named(file.vessels),

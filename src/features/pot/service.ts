@@ -1,6 +1,6 @@
 import 'server-only';
 import { costKitchen, gapsOf, potOf, type KitchenCosting } from '@/core/costing';
-import { inOrder, loopSentence, type WrittenRecipe } from '@/core/kitchen-file';
+import { inOrder, loopSentence, mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
 import { runPot } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
 import { refuse, under } from '@/core/trouble';
@@ -66,15 +66,7 @@ export function keepRecipe(
     if (run.refused) throw new Refused(under(`steps[${run.refused.step}]`, run.refused.trouble));
     await mustBeFresh(sql, who, 'recipe', recipe.id, seen, () => Promise.resolve({ steps: before.steps }));
     const at = now();
-    await writeRecipe(
-      sql,
-      who.kitchenId,
-      recipe,
-      seen + 1,
-      dayIn(file.kitchen.zone, at),
-      at,
-      file.kitchen.decimalMark,
-    );
+    await writeRecipe(sql, who.kitchenId, recipe, seen + 1, dayIn(file.kitchen.zone, at), at, mannerIn(file));
     await recordChange(sql, {
       kitchenId: who.kitchenId,
       personId: who.person.id,

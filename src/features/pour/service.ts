@@ -2,7 +2,7 @@ import 'server-only';
 import { tryResolve } from '@/core/costing';
 import { readPrice } from '@/core/larder';
 import { refuse, under } from '@/core/trouble';
-import type { WrittenPlate } from '@/core/kitchen-file';
+import { mannerIn, type WrittenPlate } from '@/core/kitchen-file';
 import { recordChange } from '@/db/changes';
 import { writePlate } from '@/db/edits';
 import { now } from '@/server/clock';
@@ -41,7 +41,7 @@ export function keepPlate(wanted: PlateEdit, seen: number): Promise<Edited<numbe
       lines,
       menuPrice: price?.value.toFixed(Math.max(2, price.value.decimalPlaces())),
     };
-    await writePlate(sql, who.kitchenId, after, file.kitchen.decimalMark);
+    await writePlate(sql, who.kitchenId, after, mannerIn(file));
     await recordChange(sql, {
       kitchenId: who.kitchenId,
       personId: who.person.id,

@@ -1,7 +1,10 @@
 import { Decimal } from 'decimal.js';
 import fc from 'fast-check';
 import {
+  calculate,
   expansion,
+  mannerOf,
+  measureUnit,
   MoneyError,
   readAmount,
   readAmountOf,
@@ -82,7 +85,20 @@ describe('amounts as people type them', () => {
     ['4 cm', 4],
     ['half bushel', 17619.5352],
     ['1 us gallon', 3785.411784],
-    ['bunch of 12', 'not-an-amount'],
+    ['bunch of 12', 12],
+    ['case of 24', 24],
+    ['half dozen', 6],
+    ['3*2.5kg', 7500],
+    ['2 kg + 300 g', 2300],
+    ['10 kg - 1.5 kg', 8500],
+    ['10 kg / 4', 2500],
+    ['(2+3) kg', 5000],
+    ['(1.5 * 2) x 2 kg', 6000],
+    ['6 x 2 x 250 g', 3000],
+    ['2 kg + 3 l', 'mixed-units'],
+    ['2 kg - 3 kg', 'negative'],
+    ['2 kg / 0', 'divides-by-zero'],
+    ['2 kg + ham', 'not-an-amount'],
     ['3', 'no-unit'],
     ['3 stone', 'unknown-unit'],
     ['2 pints', 'doubtful-unit'],
@@ -155,7 +171,10 @@ describe('money is shared without losing a cent', () => {
     fc.assert(
       fc.property(
         amount,
-        fc.array(fc.double({ min: 0, max: 1000, noNaN: true }), { minLength: 1, maxLength: 12 }),
+        fc.array(fc.oneof(fc.constant(0), fc.double({ min: 1e-9, max: 1000, noNaN: true })), {
+          minLength: 1,
+          maxLength: 12,
+        }),
         (total, weights) => {
           const sum = weights.reduce((a, b) => a + b, 0);
           fc.pre(sum > 0);
@@ -181,5 +200,67 @@ describe('money is shared without losing a cent', () => {
     expect(() => shareOut(new Decimal(5), [0, 0])).toThrow(MoneyError);
     expect(() => shareOut(new Decimal(5), [-1, 2])).toThrow(MoneyError);
     expect(shareOut(new Decimal(0), [0, 0]).map(String)).toEqual(['0', '0']);
+  });
+});
+
+describe('arithmetic in number fields', () => {
+  const worked = (typed: string, mark: '.' | ',' = '.'): string => {
+    const read = calculate(typed, mark);
+    return read.ok ? read.value.toString() : read.trouble.code;
+  };
+  test.each([
+    ['3*12.50', '37.5'],
+    ['24.50/2', '12.25'],
+    ['(7 + 5) x 1.20', '14.4'],
+    ['2+3*4', '14'],
+    ['10 - 2 - 3', '5'],
+    ['1 1/2 * 2', '3'],
+    ['3/4', '0.75'],
+    ['-2 + 5', '3'],
+    ['1.500 + 1', 'two-meanings'],
+    ['2 * ', 'not-a-sum'],
+    ['2 + (3', 'not-a-sum'],
+    ['4 / (2 - 2)', 'divides-by-zero'],
+    ['ham', 'not-a-number'],
+    [`${'('.repeat(50)}1${')'.repeat(50)}`, 'not-a-sum'],
+  ])('%s', (typed, want) => expect(worked(typed)).toBe(want));
+
+  test('says what plain arithmetic says, whatever the numbers', () => {
+    const n = fc.integer({ min: 1, max: 9999 }).map((x) => (x / 10).toFixed(1));
+    fc.assert(
+      fc.property(n, n, n, (a, b, c) => {
+        expect(worked(`${a} + ${b}*${c}`)).toBe(new Decimal(b).times(c).plus(a).toString());
+        expect(worked(`(${a}-${b}) x ${c}`)).toBe(new Decimal(a).minus(b).times(c).toString());
+      }),
+    );
+  });
+});
+
+describe('the house’s own measures', () => {
+  const house = mannerOf('.', [
+    { name: 'ladle', amount: '120 ml' },
+    { name: 'crate', amount: '6 kg' },
+    { name: 'pint', amount: '568 ml' },
+    { name: 'two words', amount: '1 l' },
+  ]);
+  test('are units like any other, in one and in many', () => {
+    const of = (typed: string) => {
+      const read = readAmount(typed, house);
+      return read.ok ? read.value.value : read.trouble.code;
+    };
+    expect(of('3 ladles')).toBe(360);
+    expect(of('1 1/2 crates')).toBe(9000);
+    expect(of('1 pint')).toBe(568);
+    expect(of('1 bucket')).toBe('unknown-unit');
+  });
+  test.each([
+    ['kg', '5 kg', 'measure-taken'],
+    ['two words', '1 l', 'measure-name'],
+    ['ladle', '0 ml', 'empty-measure'],
+    ['ladle', '2 h', 'wrong-kind'],
+    ['ladle', 'some', 'not-an-amount'],
+  ])('%s = %s is refused', (name, amount, code) => {
+    const unit = measureUnit({ name, amount }, '.');
+    expect(!unit.ok && unit.trouble.code).toBe(code);
   });
 });

@@ -1,7 +1,17 @@
 import { useMemo } from 'react';
-import { moneyWentIn, potOf, rowCosts, type MoneyWent, type RowCost, type Shelf } from '@/core/costing';
+import {
+  moneyWentIn,
+  opened,
+  potOf,
+  rowCosts,
+  type MoneyWent,
+  type Opened,
+  type RowCost,
+  type Shelf,
+} from '@/core/costing';
 import { ofStep, type WrittenStep } from '@/core/kitchen-file';
 import { runPot, type PotRun } from '@/core/pot';
+import { mannerOf } from '@/core/quantity';
 import { readStep } from '@/core/said';
 import { fine, refuse, type Trouble } from '@/core/trouble';
 import type { PotSheetData } from '../queries';
@@ -14,6 +24,8 @@ export interface LivePot {
   readonly inputMoney: readonly (number | null)[];
   /** The running book, as-purchased money followed through the pot; null while a price is missing. */
   readonly book: MoneyWent | null;
+  /** Packs it opens, and what is left of each. */
+  readonly packs: readonly Opened[];
   /** By line: what cannot be read, or cannot be done. */
   readonly troubles: ReadonlyMap<number, Trouble>;
   /** The first line that cannot be done at all: nothing is kept while there is one. */
@@ -26,7 +38,7 @@ export function shelfFrom(data: PotSheetData): Shelf {
   const vessels = new Map(data.vessels.map((v) => [v.id, v]));
   const hobs = new Map(data.hobs.map((h) => [h.id, h]));
   return {
-    mark: data.mark,
+    manner: mannerOf(data.mark, data.measures),
     stuff: (id) => stuffs.get(id),
     vessel: (id) => vessels.get(id),
     hob: (id) => hobs.get(id),
@@ -48,6 +60,7 @@ export function useLivePot(
 ): LivePot {
   const shelf = useMemo(() => shelfFrom(data), [data]);
   const prices = useMemo(() => new Map(data.prices), [data]);
+  const opens = useMemo(() => new Map(data.opens), [data]);
   const asPurchased = useMemo(() => new Map(data.asPurchased), [data]);
   const looping = useMemo(
     () => new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? ''])),
@@ -68,9 +81,11 @@ export function useLivePot(
     const run = runPot(potOf({ vessel, hob, steps: [...steps] }, shelf), data.constants);
     for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
     if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
+    const packs = opened(run.inputs, (id) => opens.get(id));
+    const factors = new Map(packs.map((o) => [o.supply, o.factor]));
     const inputMoney = run.inputs.map(({ supply, g }) => {
       const price = supply === 'free' ? 0 : prices.get(supply);
-      return price === null || price === undefined ? null : price * g;
+      return price === null || price === undefined ? null : price * g * (factors.get(supply) ?? 1);
     });
     const money = rowCosts(
       run.rows,
@@ -78,15 +93,18 @@ export function useLivePot(
       run.unread.map((u) => u.step),
     );
     const whole = !inputMoney.includes(null) && run.unread.length === 0 && !run.refused;
-    const book = whole ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply)) : null;
+    const book = whole
+      ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply), factors)
+      : null;
     return {
       steps,
       run,
       money,
       inputMoney,
       book,
+      packs,
       troubles,
       refusedAt: loopAt >= 0 ? loopAt : run.refused?.step,
     };
-  }, [lines, vessel, hob, data, shelf, prices, asPurchased, looping]);
+  }, [lines, vessel, hob, data, shelf, prices, opens, asPurchased, looping]);
 }

@@ -1,0 +1,41 @@
+import type { KitchenFile, Of } from './schema';
+
+/** Where an ingredient's history counts: itself, or the one it was merged into, followed to its end. */
+export function mergeTargets(file: Pick<KitchenFile, 'ingredients'>): (id: string) => string {
+  const to = new Map(
+    file.ingredients.flatMap((i) => (i.mergedInto === undefined ? [] : [[i.id, i.mergedInto] as const])),
+  );
+  return (id) => {
+    const seen = new Set<string>();
+    let at = id;
+    for (let next = to.get(at); next !== undefined && !seen.has(at); next = to.get(at)) {
+      seen.add(at);
+      at = next;
+    }
+    return at;
+  };
+}
+
+/**
+ * The kitchen as it is reckoned with: a merged ingredient is gone, and everything that named it (articles
+ * and so their purchases, counts, recipe lines, plates) names the one it was merged into. The file itself keeps both, so a merge can be undone.
+ */
+export function withoutMerged(file: KitchenFile): KitchenFile {
+  if (!file.ingredients.some((i) => i.mergedInto !== undefined)) return file;
+  const into = mergeTargets(file);
+  const moved = (of: Of): Of => {
+    if ('ingredient' in of) return { ingredient: into(of.ingredient) };
+    return 'stockTrimOf' in of ? { stockTrimOf: into(of.stockTrimOf) } : of;
+  };
+  return {
+    ...file,
+    ingredients: file.ingredients.filter((i) => into(i.id) === i.id),
+    articles: file.articles.map((a) => ({ ...a, ingredient: into(a.ingredient) })),
+    counts: file.counts.map((c) => ({ ...c, ingredient: into(c.ingredient) })),
+    recipes: file.recipes.map((r) => ({
+      ...r,
+      steps: r.steps.map((s) => ('of' in s ? { ...s, of: moved(s.of) } : s)),
+    })),
+    plates: file.plates.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, of: moved(l.of) })) })),
+  };
+}

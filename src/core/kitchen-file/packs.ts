@@ -1,0 +1,105 @@
+import { mannerOf, readAmountOf, toGrams, type Manner, type Weighable } from '../quantity';
+import { received, type Received } from '../larder';
+import { fine, refuse, under, type Outcome } from '../trouble';
+import { measuringDensity, stuffOf } from './stuff';
+import type { GoodsLine, KitchenFile, WrittenArticle, WrittenIngredient, WrittenPurchase } from './schema';
+
+/** How a kitchen writes amounts: its decimal mark and its own measures. */
+export const mannerIn = (file: Pick<KitchenFile, 'kitchen' | 'measures'>): Manner =>
+  mannerOf(file.kitchen.decimalMark, file.measures);
+
+/** What has to be known of an ingredient before litres or pieces of it become grams. */
+export function weighableOf(ingredient: WrittenIngredient): Outcome<Weighable> {
+  const stuff = stuffOf(ingredient);
+  return stuff.ok
+    ? fine({
+        name: ingredient.name,
+        densityGPerMl: measuringDensity(ingredient, stuff.value),
+        eachG: ingredient.eachG,
+      })
+    : stuff;
+}
+
+/**
+ * Grams of an ingredient for an amount as typed.
+ * @returns trouble where it cannot be read, or what the ingredient weighs is not known
+ */
+export function weigh(typed: string, ingredient: WrittenIngredient, manner: Manner): Outcome<number> {
+  const thing = weighableOf(ingredient);
+  if (!thing.ok) return thing;
+  const amount = readAmountOf(['mass', 'volume', 'count'], typed, manner);
+  if (!amount.ok) return amount;
+  const grams = toGrams(amount.value, thing.value);
+  return grams.ok ? fine(grams.value.grams) : grams;
+}
+
+/** What a pack of an article holds. */
+export interface Pack {
+  readonly g: number;
+  /** As its text says; other than `g` where somebody weighed it. */
+  readonly nominalG: number;
+  /** g of one of what it is packed in: a bottle of a case; the pack itself where it is one piece. */
+  readonly innerG: number;
+  /** What was understood of it: amount and unit kind. */
+  readonly amount: number;
+  readonly kind: 'mass' | 'volume' | 'count';
+  readonly via: string;
+  /** The day it was weighed, if it was. */
+  readonly weighedOn?: string | undefined;
+}
+
+/**
+ * What a pack of an article holds on a day: as its text says, or as it was last weighed.
+ * @returns trouble where the text cannot be read or brought to grams, or holds nothing
+ */
+export function packOn(
+  article: Pick<WrittenArticle, 'pack' | 'weighings'>,
+  ingredient: WrittenIngredient,
+  day: string,
+  manner: Manner,
+): Outcome<Pack> {
+  const thing = weighableOf(ingredient);
+  if (!thing.ok) return thing;
+  const amount = readAmountOf(['mass', 'volume', 'count'], article.pack, manner);
+  if (!amount.ok) return amount;
+  const said = toGrams(amount.value, thing.value);
+  if (!said.ok) return said;
+  const nominalG = said.value.grams;
+  if (!(nominalG > 0))
+    return refuse('empty-pack', '', `“${article.pack}” holds 0 g: a pack holds something.`, {
+      value: 0,
+      limit: 0,
+    });
+  const weighed = [...article.weighings]
+    .filter((w) => w.on <= day)
+    .sort((a, b) => a.on.localeCompare(b.on) || a.recordedAt.localeCompare(b.recordedAt))
+    .at(-1);
+  const held = weighed && weigh(weighed.held, ingredient, manner);
+  const g = held?.ok && held.value > 0 ? held.value : nominalG;
+  const inner = amount.value.inner;
+  return fine({
+    g,
+    nominalG,
+    innerG: inner === undefined ? g : (g * inner) / amount.value.value,
+    amount: amount.value.value,
+    kind: amount.value.kind as Pack['kind'],
+    via: said.value.via,
+    weighedOn: g === nominalG ? undefined : weighed?.on,
+  });
+}
+
+/** What one goods line of a purchase brought and cost. */
+export function receivedOn(
+  purchase: Pick<WrittenPurchase, 'on' | 'kind'>,
+  line: GoodsLine,
+  article: WrittenArticle,
+  ingredient: WrittenIngredient,
+  manner: Manner,
+): Outcome<Received & { readonly via: string }> {
+  const pack = packOn(article, ingredient, purchase.on, manner);
+  if (!pack.ok) return { ok: false, trouble: under('pack', pack.trouble) };
+  const thing = weighableOf(ingredient);
+  if (!thing.ok) return thing;
+  const came = received(line, pack.value.g, thing.value, manner, purchase.kind);
+  return came.ok ? fine({ ...came.value, via: pack.value.via }) : came;
+}

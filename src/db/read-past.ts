@@ -1,0 +1,165 @@
+import { Decimal } from 'decimal.js';
+import { z } from 'zod';
+import type { ArticleHistory, HistoryOf, PricePoint } from '@/core/costing';
+import type { KitchenFile } from '@/core/kitchen-file';
+import type { Receipt } from '@/core/larder';
+import { figure, groupBy, id, instant, maybe, maybeFigure, money, type Reader } from './rows';
+import { many, type Sql } from './sql';
+
+/** Every quote and every purchase of a kitchen, as the kitchen file has them. */
+export async function readPast(of: Reader) {
+  const quotes = await of(
+    z.object({ article_id: id, on: z.string(), recordedAt: instant, price: money }),
+    'SELECT article_id, effective_on AS `on`, recorded_at AS recordedAt, price FROM price_quote WHERE kitchen_id = ? AND purchase_id IS NULL AND withdrawn_at IS NULL ORDER BY effective_on, recorded_at, id',
+  );
+  const purchases = await of(
+    z.object({
+      id,
+      kind: z.string(),
+      corrects: maybe(id),
+      supplier: id,
+      on: z.string(),
+      recordedAt: instant,
+      number: z.string(),
+    }),
+    'SELECT id, kind, corrects_id AS corrects, supplier_id AS supplier, effective_on AS `on`, recorded_at AS recordedAt, number FROM purchase WHERE kitchen_id = ? ORDER BY recorded_at, id',
+  );
+  const lines = await of(
+    z.object({
+      purchase_id: id,
+      is: z.string(),
+      article: maybe(id),
+      packs: maybeFigure,
+      packPrice: maybe(money),
+      delivered: maybe(z.string()),
+      rejected: maybe(z.string()),
+      inPlaceOf: maybe(id),
+      amount: maybe(money),
+      note: maybe(z.string()),
+    }),
+    'SELECT purchase_id, kind AS `is`, article_id AS article, packs, pack_price AS packPrice, delivered_typed AS delivered, rejected_typed AS rejected, in_place_of AS inPlaceOf, amount, note FROM purchase_line WHERE kitchen_id = ? ORDER BY purchase_id, position',
+  );
+  const linesOf = groupBy(lines, (l) => l.purchase_id);
+  const plainQuotes = groupBy(quotes, (q) => q.article_id);
+  return {
+    quotesOf: new Map([...plainQuotes].map(([a, list]) => [a, list.map(({ article_id: _a, ...q }) => q)])),
+    purchases: purchases.map((p) => ({
+      ...p,
+      lines: (linesOf.get(p.id) ?? []).map(({ purchase_id: _p, ...l }) => l),
+    })),
+  };
+}
+
+const point = z.object({
+  article_id: id,
+  on: z.string(),
+  recordedAt: instant,
+  price: z.string(),
+  invoice: maybe(z.string()),
+});
+
+/**
+ * As much of the past as the prices of one day need: of each article the quote in force, and the
+ * receipts of those whose basis is an average or the stock.
+ */
+export async function readHistory(
+  sql: Sql,
+  kitchenId: string,
+  file: KitchenFile,
+  day: string,
+  knownBy: Date | undefined,
+): Promise<HistoryOf> {
+  const until = knownBy ?? new Date('9999-12-31T00:00:00Z');
+  // One dive into the index for each article, whatever its past is long.
+  const points = await many(
+    sql,
+    point,
+    `SELECT q.article_id, q.effective_on AS \`on\`, q.recorded_at AS recordedAt, q.price, p.number AS invoice
+       FROM supplier_article a
+       JOIN price_quote q ON q.kitchen_id = a.kitchen_id AND q.id = (
+         SELECT n.id FROM price_quote n
+          WHERE n.kitchen_id = a.kitchen_id AND n.article_id = a.id AND n.effective_on <= ?
+            AND n.withdrawn_at IS NULL AND n.recorded_at <= ?
+          ORDER BY n.effective_on DESC, n.recorded_at DESC, n.id DESC LIMIT 1)
+       LEFT JOIN purchase p ON p.kitchen_id = q.kitchen_id AND p.id = q.purchase_id
+      WHERE a.kitchen_id = ? AND a.archived_at IS NULL`,
+    [day, until, kitchenId],
+  );
+  const receipts = await receiptsOf(sql, kitchenId, articlesByReceipts(file), day, until);
+  const past = new Map<string, ArticleHistory>(
+    points.map(({ article_id, price, ...p }): [string, ArticleHistory] => [
+      article_id,
+      { points: [{ ...p, price: new Decimal(price) }], receipts: receipts.get(article_id) ?? [] },
+    ]),
+  );
+  return (article) => past.get(article) ?? { points: [], receipts: [] };
+}
+
+/** Articles whose price stands on what was bought rather than on the newest quote. */
+function articlesByReceipts(file: KitchenFile): string[] {
+  const into = new Map(file.ingredients.map((i) => [i.id, i.mergedInto ?? i.id]));
+  const basis = new Map(file.ingredients.map((i) => [i.id, (i.priceBasis ?? file.kitchen.priceBasis).by]));
+  return file.articles
+    .filter((a) => ['average', 'stock'].includes(basis.get(into.get(a.ingredient) ?? '') ?? 'latest'))
+    .map((a) => a.id);
+}
+
+/** What came in of some articles up to a day, by article, oldest first. */
+export async function receiptsOf(
+  sql: Sql,
+  kitchenId: string,
+  articles: readonly string[],
+  day: string,
+  until: Date,
+): Promise<Map<string, Receipt[]>> {
+  if (articles.length === 0) return new Map();
+  const rows = await many(
+    sql,
+    z.object({
+      article_id: id,
+      on: z.string(),
+      recordedAt: instant,
+      invoice: z.string(),
+      g: figure,
+      money: z.string(),
+    }),
+    `SELECT l.article_id, p.effective_on AS \`on\`, p.recorded_at AS recordedAt, p.number AS invoice, l.accepted_g AS g, l.money
+       FROM purchase_line l JOIN purchase p ON p.kitchen_id = l.kitchen_id AND p.id = l.purchase_id
+      WHERE l.kitchen_id = ? AND l.article_id IN (${articles.map(() => '?').join(',')})
+        AND l.kind = 'goods' AND p.effective_on <= ? AND p.recorded_at <= ?
+      ORDER BY p.effective_on, p.recorded_at, p.id, l.position`,
+    [kitchenId, ...articles, day, until],
+  );
+  const groups = groupBy(rows, (r) => r.article_id);
+  return new Map(
+    [...groups].map(([a, list]) => [
+      a,
+      list.map(({ article_id: _a, money: paid, ...r }): Receipt => ({ ...r, money: new Decimal(paid) })),
+    ]),
+  );
+}
+
+/** Every dated price of some articles, oldest first: what a chart of movement draws. */
+export async function pointsOf(
+  sql: Sql,
+  kitchenId: string,
+  articles: readonly string[],
+): Promise<Map<string, PricePoint[]>> {
+  if (articles.length === 0) return new Map();
+  const rows = await many(
+    sql,
+    point,
+    `SELECT q.article_id, q.effective_on AS \`on\`, q.recorded_at AS recordedAt, q.price, p.number AS invoice
+       FROM price_quote q LEFT JOIN purchase p ON p.kitchen_id = q.kitchen_id AND p.id = q.purchase_id
+      WHERE q.kitchen_id = ? AND q.article_id IN (${articles.map(() => '?').join(',')}) AND q.withdrawn_at IS NULL
+      ORDER BY q.effective_on, q.recorded_at, q.id`,
+    [kitchenId, ...articles],
+  );
+  const groups = groupBy(rows, (r) => r.article_id);
+  return new Map(
+    [...groups].map(([a, list]) => [
+      a,
+      list.map(({ article_id: _a, price, ...p }): PricePoint => ({ ...p, price: new Decimal(price) })),
+    ]),
+  );
+}

@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { many, type Sql } from './sql';
+
+export const id = z.string();
+export const figure = z.union([z.string(), z.number()]).transform(Number);
+export const maybeFigure = z
+  .union([z.string(), z.number(), z.null()])
+  .transform((x) => (x === null ? undefined : Number(x)));
+/** DECIMAL(14,4) back to the shortest decimal string with at least two places: 24.0000 is 24.00. */
+export const money = z.string().transform((x) => x.replace(/(\.\d\d\d*?)0+$/, '$1'));
+export const instant = z.date().transform((d) => d.toISOString());
+export const maybe = <T>(schema: z.ZodType<T>) => schema.nullable().transform((x) => x ?? undefined);
+// Some servers hand JSON over as text.
+export const json = z.union([
+  z.string().transform((text): unknown => JSON.parse(text)),
+  z.record(z.string(), z.unknown()),
+]);
+
+/** Reads all rows of a statement whose one value is the kitchen. */
+export type Reader = <T>(row: z.ZodType<T>, statement: string) => Promise<T[]>;
+
+export const readerOf =
+  (sql: Sql, kitchenId: string): Reader =>
+  (row, statement) =>
+    many(sql, row, statement, [kitchenId]);
+
+export const versionsOf = (rows: readonly { id: string; version: number }[]): Map<string, number> =>
+  new Map(rows.map((r) => [r.id, r.version]));
+
+export function groupBy<T>(rows: readonly T[], key: (row: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const group = groups.get(key(row));
+    if (group) group.push(row);
+    else groups.set(key(row), [row]);
+  }
+  return groups;
+}
