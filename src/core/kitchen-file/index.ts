@@ -1,5 +1,6 @@
 /** The open format: its schema, reading with every mistake told, and moving it in time. */
 export {
+  Day,
   FORMAT,
   FORMAT_VERSION,
   Ingredient,

@@ -1,11 +1,12 @@
 'use server';
 
 import { z } from 'zod';
+import { Day } from '@/core/kitchen-file';
 import { refuse } from '@/core/trouble';
 import { costedKitchen } from '@/server/kitchen';
 import { worker } from '@/server/session';
 import type { Edited } from '@/server/write';
-import { priceRow, type PriceRow } from './queries';
+import { ORDERS, priceRow, priceRows, type PriceBookAsked, type PriceRow } from './queries';
 import { changePrice, changeYield } from './service';
 
 const Edit = z.object({
@@ -48,3 +49,20 @@ async function freshRow(kitchenId: string, rowId: string): Promise<PriceRow> {
 
 export const editPrice = async (input: PriceEdit): Promise<PriceAnswer> => answer(input, changePrice);
 export const editYield = async (input: PriceEdit): Promise<PriceAnswer> => answer(input, changeYield);
+
+const Rows = z.object({
+  ids: z.array(z.uuid()).max(200),
+  asked: z.object({
+    on: Day.optional(),
+    known: z.enum(['since', 'then']).optional(),
+    since: Day.optional(),
+    order: z.enum(ORDERS).optional(),
+  }),
+});
+
+/** Rows of a price book that did not come with the page. */
+export async function moreRows(ids: string[], asked: PriceBookAsked): Promise<PriceRow[]> {
+  const who = await worker();
+  const wanted = Rows.safeParse({ ids, asked });
+  return who && wanted.success ? priceRows(who, wanted.data.ids, wanted.data.asked) : [];
+}

@@ -1,9 +1,11 @@
 import 'server-only';
-import { costOfProduct, type GraphNode, type KitchenCosting, type Supply } from '@/core/costing';
+import { basisWords, costOfProduct, type GraphNode, type KitchenCosting, type Supply } from '@/core/costing';
+import { shiftDay } from '@/core/kitchen-file';
 import type { TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
-import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
+import { costedKitchen, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { figuresFor } from '@/ui/figure-words';
 
 /** One line of the price book. Money per kg in currency, shares in %. */
 export interface PriceRow {
@@ -25,6 +27,11 @@ export interface PriceRow {
   readonly setValuePerKg: number;
   readonly trimTaken: boolean;
   readonly trouble?: string;
+  /** As-purchased price per kg where its basis is not the latest price; typing a pack price then moves nothing. */
+  readonly basisPerKg?: number;
+  readonly basis?: string;
+  /** Share its usable kilo has moved by since the day compared with; undefined where either is unknown. */
+  readonly moved?: number;
 }
 
 /** Who answers a price: a product per litre or a plate, each `weight` grams of its graph node. */
@@ -37,26 +44,76 @@ export interface Answer {
 }
 
 export interface PriceBookData {
+  /** The day the figures are for, and whether it is today: only then can they be edited. */
   readonly day: string;
+  readonly today: string;
+  readonly known: AsOf['known'];
+  /** The day movement is counted from. */
+  readonly since: string;
+  readonly order: Order;
   readonly mark: DecimalMark;
   readonly mayEdit: boolean;
+  /** All there is, in order: what is searched. */
+  readonly index: readonly PriceIndex[];
+  /** The first rows of it; the others are asked for when they are wanted. */
   readonly rows: readonly PriceRow[];
   readonly graph: readonly GraphNode[];
+  /** Currency per gram of the graph's sources. */
+  readonly prices: readonly (readonly [string, number | null])[];
   readonly products: readonly Answer[];
   readonly plates: readonly Answer[];
 }
 
-export async function priceBook(who: Worker): Promise<PriceBookData> {
-  const kitchen = await costedKitchen(who.kitchenId);
+export interface PriceIndex {
+  readonly id: string;
+  readonly name: string;
+  readonly words: string;
+}
+
+export const ORDERS = ['name', 'moved', 'cost'] as const;
+export type Order = (typeof ORDERS)[number];
+
+/** What of the price book is asked for; everything has a usual value. */
+export interface PriceBookAsked {
+  readonly on?: string | undefined;
+  readonly known?: AsOf['known'] | undefined;
+  readonly since?: string | undefined;
+  readonly order?: Order | undefined;
+}
+
+/** Rows that come with the page: more than a screen, fewer than a larder. */
+const AT_ONCE = 120;
+const USUAL_LOOK_BACK = 28;
+
+async function bothDays(who: Worker, asked: PriceBookAsked) {
+  const today = await todayIn(who.kitchenId);
+  const day = asked.on ?? today;
+  const known = asked.known ?? 'since';
+  const since = asked.since ?? shiftDay(day, -USUAL_LOOK_BACK);
+  const kitchen = await costedKitchen(
+    who.kitchenId,
+    day === today && known === 'since' ? undefined : { day, known },
+  );
+  const before = await costedKitchen(who.kitchenId, { day: since, known: 'since' });
+  return { today, day, known, since, kitchen, before };
+}
+
+export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promise<PriceBookData> {
+  const { today, day, known, since, kitchen, before } = await bothDays(who, asked);
   const { costing } = kitchen;
+  const order = asked.order ?? 'name';
+  const sorted = inOrderOf(order, costing, before.costing);
   return {
-    day: costing.day,
+    day,
+    today,
+    known,
+    since,
+    order,
     mark: costing.file.kitchen.decimalMark,
-    mayEdit: may(who.role, 'manager'),
-    rows: costing.file.ingredients
-      .map((i) => priceRow(kitchen, i.id))
-      .sort((a, b) => a.name.localeCompare(b.name)),
-    graph: costing.graph.nodes,
+    mayEdit: may(who.role, 'manager') && day === today && known === 'since',
+    index: sorted.map((s) => ({ id: s.ingredient.id, name: s.ingredient.name, words: wordsOf(s) })),
+    rows: sorted.slice(0, AT_ONCE).map((s) => priceRow(kitchen, s.ingredient.id, before.costing)),
+    ...usedGraph(costing),
     products: costing.file.recipes.map((r) => ({
       key: `product:${r.id}`,
       name: r.name,
@@ -72,15 +129,74 @@ export async function priceBook(who: Worker): Promise<PriceBookData> {
   };
 }
 
+/** Rows of the price book by their ids, for a search in a larger one than comes at once. */
+export async function priceRows(
+  who: Worker,
+  ids: readonly string[],
+  asked: PriceBookAsked,
+): Promise<PriceRow[]> {
+  const { kitchen, before } = await bothDays(who, asked);
+  return ids
+    .filter((id) => kitchen.costing.supplies.has(id))
+    .map((id) => priceRow(kitchen, id, before.costing));
+}
+
+const wordsOf = (s: Supply): string =>
+  s.price ? `${s.price.article.name} ${s.price.article.pack}, ${s.price.supplier}` : '';
+
+function inOrderOf(order: Order, now: KitchenCosting, before: KitchenCosting): Supply[] {
+  const all = [...now.supplies.values()];
+  const byName = (a: Supply, b: Supply): number => a.ingredient.name.localeCompare(b.ingredient.name);
+  if (order === 'name') return all.sort(byName);
+  const value = (s: Supply): number =>
+    order === 'cost'
+      ? (s.usablePerKg ?? -1)
+      : Math.abs(movedSince(s, before.supplies.get(s.ingredient.id)) ?? -1);
+  return all.sort((a, b) => value(b) - value(a) || byName(a, b));
+}
+
+const movedSince = (now: Supply, before: Supply | undefined): number | undefined =>
+  now.usablePerKg === undefined || !before?.usablePerKg
+    ? undefined
+    : now.usablePerKg / before.usablePerKg - 1;
+
+/** The graph without the sources nothing lives from. */
+function usedGraph({ graph }: KitchenCosting): Pick<PriceBookData, 'graph' | 'prices'> {
+  const used = new Set<number>();
+  graph.nodes.forEach((node, i) => {
+    if (!/^(usable|trim):/.test(node.key)) {
+      used.add(i);
+      for (const [j] of node.from) used.add(j);
+    }
+  });
+  const place = new Map([...used].sort((a, b) => a - b).map((old, now) => [old, now]));
+  const kept = [...place.keys()].map((i) => graph.nodes[i] as GraphNode);
+  return {
+    graph: kept.map((node) => ({
+      ...node,
+      from: node.from.map(([j, w]) => [place.get(j) as number, w] as const),
+    })),
+    prices: kept
+      .filter((n) => n.from.length === 0 && /^(usable|trim):/.test(n.key))
+      .map((n) => [n.key, graph.cost(n.key)]),
+  };
+}
+
 const gramsPerLitre = (costing: KitchenCosting, recipeId: string): number => {
   const { g, ml } = costOfProduct(costing, recipeId);
   return ml > 0 ? (g / ml) * 1000 : 0;
 };
 
 /** One ingredient as the price book shows it. */
-export function priceRow({ costing, versions }: CostedKitchen, ingredientId: string): PriceRow {
+export function priceRow(
+  { costing, versions }: CostedKitchen,
+  ingredientId: string,
+  before?: KitchenCosting,
+): PriceRow {
   const s = costing.supplies.get(ingredientId) as Supply;
   const { price } = s;
+  const { locale, currency } = costing.file.kitchen;
+  const own = price && price.basis.by !== 'latest' ? price : undefined;
   return {
     id: ingredientId,
     name: s.ingredient.name,
@@ -100,5 +216,8 @@ export function priceRow({ costing, versions }: CostedKitchen, ingredientId: str
     setValuePerKg: s.setValuePerKg,
     trimTaken: s.trimTaken,
     trouble: s.trouble?.message,
+    basisPerKg: own?.perKg.toNumber(),
+    basis: own && basisWords(own.basis, figuresFor({ locale, currency }).small),
+    moved: before && movedSince(s, before.supplies.get(ingredientId)),
   };
 }

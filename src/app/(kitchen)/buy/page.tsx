@@ -1,9 +1,21 @@
+import { z } from 'zod';
+import { Day } from '@/core/kitchen-file';
 import { PriceBook } from '@/features/buy/components/price-book';
-import { priceBook } from '@/features/buy/queries';
+import { ORDERS, priceBook } from '@/features/buy/queries';
 import { mustWork } from '@/server/session';
 
 export const metadata = { title: 'Price book' };
 
-export default async function Buy() {
-  return <PriceBook data={await priceBook(await mustWork())} />;
+/** What the address asks for; what it cannot mean is passed over. */
+const Asked = z.object({
+  on: Day.optional().catch(undefined),
+  known: z.enum(['since', 'then']).optional().catch(undefined),
+  since: Day.optional().catch(undefined),
+  order: z.enum(ORDERS).optional().catch(undefined),
+});
+
+export default async function Buy({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
+  const asked = Asked.parse(await searchParams);
+  const data = await priceBook(await mustWork(), asked);
+  return <PriceBook key={`${data.day} ${data.known} ${data.since} ${data.order}`} data={data} />;
 }

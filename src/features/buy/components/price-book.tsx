@@ -1,27 +1,55 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
-import type { PriceBookData, PriceRow } from '../queries';
+import { searcher } from '@/ui/search';
+import { moreRows } from '../actions';
+import type { PriceBookAsked, PriceBookData, PriceRow } from '../queries';
 import { Answers } from './answers';
+import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
 import { useAnswers } from './use-answers';
 
-const fits = (row: PriceRow, wanted: string): boolean =>
-  wanted
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => `${row.name} ${row.article?.words ?? ''}`.toLowerCase().includes(word));
+const ON_SCREEN = 120;
 
 /** The price book: what everything costs usable, and at once who lives from it. */
 export function PriceBook({ data }: { data: PriceBookData }) {
-  const [rows, setRows] = useState(data.rows);
+  const [known, setKnown] = useState(() => new Map(data.rows.map((r) => [r.id, r])));
   const [wanted, setWanted] = useState('');
+  const [most, setMost] = useState(ON_SCREEN);
   const answers = useAnswers(data);
+  const router = useRouter();
   const { currencySign } = useFigures();
-  const shown = useMemo(() => rows.filter((row) => fits(row, wanted)), [rows, wanted]);
-  const keep = (row: PriceRow): void => setRows((all) => all.map((r) => (r.id === row.id ? row : r)));
+  const search = useMemo(() => searcher(data.index), [data.index]);
+  const hits = useMemo(() => search(wanted), [search, wanted]);
+  const shown = useMemo(() => hits.slice(0, most), [hits, most]);
+  const asked = useMemo(
+    (): PriceBookAsked => ({ on: data.day, known: data.known, since: data.since, order: data.order }),
+    [data],
+  );
+  useEffect(() => {
+    const missing = shown.filter((s) => !known.has(s.id)).map((s) => s.id);
+    if (missing.length === 0) return;
+    let here = true;
+    void moreRows(missing, asked).then((rows) => {
+      if (here) setKnown((all) => new Map([...all, ...rows.map((r) => [r.id, r] as const)]));
+    });
+    return () => {
+      here = false;
+    };
+  }, [shown, known, asked]);
+  const keep = (row: PriceRow): void => setKnown((all) => new Map(all).set(row.id, row));
+  const go = (next: PriceBookAsked): void => {
+    const to = new URLSearchParams();
+    const all = { ...asked, ...next };
+    if (all.on && all.on !== data.today) to.set('on', all.on);
+    if (all.known === 'then') to.set('known', 'then');
+    if (all.since) to.set('since', all.since);
+    if (all.order && all.order !== 'name') to.set('order', all.order);
+    router.push(`/buy?${to.toString()}`);
+  };
   return (
     <>
       <div className="price-book-head">
@@ -37,9 +65,13 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           placeholder="Find an ingredient"
           aria-label="Find an ingredient"
           value={wanted}
-          onChange={(event) => setWanted(event.target.value)}
+          onChange={(event) => {
+            setWanted(event.target.value);
+            setMost(ON_SCREEN);
+          }}
         />
       </div>
+      <AsOfBar data={data} go={go} />
       <div className="price-book">
         <div>
           <table className="sheet-table">
@@ -52,27 +84,38 @@ export function PriceBook({ data }: { data: PriceBookData }) {
                 <th scope="col">{currencySign} a pack</th>
                 <th scope="col">{currencySign} a kilo</th>
                 <th scope="col">usable %</th>
-                <th scope="col">stock trim %</th>
+                <th scope="col">trim %</th>
+                <th scope="col">moved</th>
                 <th scope="col">{currencySign} a usable kilo</th>
               </tr>
             </thead>
             <tbody>
-              {shown.map((row) => (
-                <PriceLine
-                  key={row.id}
-                  row={row}
-                  mark={data.mark}
-                  mayEdit={data.mayEdit}
-                  onTyped={answers.set}
-                  keep={keep}
-                />
-              ))}
+              {shown.flatMap(({ id }) => {
+                const row = known.get(id);
+                return row
+                  ? [
+                      <PriceLine
+                        key={id}
+                        row={row}
+                        mark={data.mark}
+                        mayEdit={data.mayEdit}
+                        onTyped={answers.set}
+                        keep={keep}
+                      />,
+                    ]
+                  : [];
+              })}
             </tbody>
           </table>
-          {shown.length === 0 && (
+          {hits.length > shown.length && (
+            <button type="button" className="plain-button more" onClick={() => setMost((n) => n + ON_SCREEN)}>
+              Show {Math.min(ON_SCREEN, hits.length - shown.length)} more of {hits.length}
+            </button>
+          )}
+          {hits.length === 0 && (
             <p className="quiet">
-              {rows.length === 0
-                ? 'There are no ingredients yet: load a kitchen file to begin.'
+              {data.index.length === 0
+                ? 'There are no ingredients yet: take some from the larder, or write the first invoice.'
                 : `Nothing in the price book fits “${wanted}”.`}
             </p>
           )}

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useId, useState } from 'react';
 import { checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
@@ -41,6 +42,10 @@ function understand(
   const knife = knifeOf(row, typed);
   return knife.trouble ? { price: knife.trouble.message } : { typed };
 }
+
+/** The one word for a basis that is not the latest price. */
+const basisMark = (words: string): string =>
+  words.startsWith('the average') ? 'average' : words.startsWith('a fixed') ? 'fixed' : 'stock';
 
 /** One ingredient: its pack price and yield can be typed over, everything else follows. */
 export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
@@ -112,7 +117,9 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
   return (
     <>
       <tr id={row.id} className={trouble ? 'row-trouble' : ''}>
-        <th scope="row">{row.name}</th>
+        <th scope="row">
+          <Link href={`/buy/${row.id}`}>{row.name}</Link>
+        </th>
         <td className="left">
           <div
             className="bought-as"
@@ -134,7 +141,10 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
             />
           )}
         </td>
-        <td className="fig">{bare(knife.perKg)}</td>
+        <td className="fig" title={row.basis}>
+          {bare(knife.perKg)}
+          {row.basis && <div className="basis-mark">{basisMark(row.basis)}</div>}
+        </td>
         <td>
           <span
             className={`yield-cell${guess ? ' estimate' : ''}`}
@@ -153,6 +163,15 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
           </span>
         </td>
         <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
+        <td className="moved fig">
+          {row.moved !== undefined && Math.abs(row.moved) >= 0.005 && (
+            <span className={row.moved > 0 ? 'dearer' : 'cheaper'}>
+              <span aria-hidden="true">{row.moved > 0 ? '▲ ' : '▼ '}</span>
+              <span className="visually-hidden">{row.moved > 0 ? 'dearer by ' : 'cheaper by '}</span>
+              {bare(Math.abs(row.moved) * 100, 0)} %
+            </span>
+          )}
+        </td>
         <td className="usable">
           {knife.usablePerKg === undefined ? (
             <span className="incomplete">no price</span>
@@ -174,7 +193,7 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
       </tr>
       {trouble && (
         <tr className="trouble-row">
-          <td colSpan={7}>
+          <td colSpan={8}>
             <span id={troubleId} role="alert" className="trouble">
               {trouble}
             </span>

@@ -10,21 +10,18 @@ export interface Typed {
 
 /** Price per kg after the knife, for a row as it is typed. */
 export function knifeOf(row: PriceRow, typed: Typed) {
-  const perKg =
+  const latest =
     row.article && typed.packPrice !== undefined ? (typed.packPrice * 1000) / row.article.packG : undefined;
+  const perKg = latest === undefined ? undefined : (row.basisPerKg ?? latest);
   return { perKg, ...afterTheKnife(row, perKg, typed.usablePct / 100, row.stockTrimPct / 100) };
 }
 
 const pricesOf = (row: PriceRow, typed: Typed) =>
   sourcePrices([{ ingredient: { id: row.id }, ...knifeOf(row, typed) }]);
-const saved = (row: PriceRow): Typed => ({
-  packPrice: row.article ? Number(row.article.packPrice) : undefined,
-  usablePct: row.usablePct,
-});
 
-function opened({ graph: nodes, rows, products, plates }: PriceBookData) {
+function opened({ graph: nodes, prices, products, plates }: PriceBookData) {
   const graph = new CostGraph(nodes);
-  for (const row of rows) graph.set(pricesOf(row, saved(row)));
+  graph.set(prices);
   return { graph, before: new Map([...products, ...plates].map((a) => [a.key, graph.cost(a.key)])) };
 }
 
@@ -37,7 +34,9 @@ export function useAnswers(data: PriceBookData) {
   const [{ graph, before }] = useState(() => opened(data));
   const set = useCallback(
     (row: PriceRow, typed: Typed) => {
-      if (graph.set(pricesOf(row, typed)).length > 0) redraw((n) => n + 1);
+      // A source nothing lives from is not in this graph.
+      const known = [...pricesOf(row, typed)].filter(([key]) => graph.has(key));
+      if (graph.set(known).length > 0) redraw((n) => n + 1);
     },
     [graph],
   );

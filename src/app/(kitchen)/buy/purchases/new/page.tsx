@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { NewPurchase } from '@/features/buy/purchases/components/new-purchase';
+import { purchaseForm } from '@/features/buy/purchases/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'Write an invoice down' };
+
+const Asked = z.object({ corrects: z.uuid().optional().catch(undefined) });
+
+export default async function WritePurchase({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string>>;
+}) {
+  const { corrects } = Asked.parse(await searchParams);
+  return <NewPurchase key={corrects ?? ''} form={await purchaseForm(await mustWork(), corrects)} />;
+}

@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { Day } from '@/core/kitchen-file';
+import { PurchaseListView } from '@/features/buy/purchases/components/purchase-list-view';
+import { purchaseList } from '@/features/buy/purchases/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'Purchases' };
+
+const Asked = z.object({
+  supplier: z.uuid().optional().catch(undefined),
+  on: Day.optional().catch(undefined),
+  id: z.uuid().optional().catch(undefined),
+});
+
+export default async function Purchases({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
+  const { supplier, on, id } = Asked.parse(await searchParams);
+  const list = await purchaseList(await mustWork(), { supplier, before: on && id ? { on, id } : undefined });
+  return <PurchaseListView list={list} />;
+}

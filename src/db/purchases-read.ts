@@ -1,0 +1,119 @@
+import { z } from 'zod';
+import { figure, id, instant, maybe, maybeFigure, money } from './rows';
+import { many, maybeOne, type Sql } from './sql';
+
+export interface PurchaseRow {
+  readonly id: string;
+  readonly kind: 'invoice' | 'credit note';
+  readonly on: string;
+  readonly number: string;
+  readonly supplier: string;
+  /** Goods, net; negative on a credit note. */
+  readonly goods: number;
+  readonly extras: number;
+  readonly lines: number;
+  /** Lines where something else came than was invoiced. */
+  readonly odd: number;
+}
+
+/** Purchases, newest first, a page at a time: `before` is the last of the page before. */
+export const purchasesOf = (
+  sql: Sql,
+  kitchenId: string,
+  asked: { supplier?: string | undefined; before?: { on: string; id: string } | undefined; most: number },
+): Promise<PurchaseRow[]> =>
+  many(
+    sql,
+    z.object({
+      id,
+      kind: z.enum(['invoice', 'credit note']),
+      on: z.string(),
+      number: z.string(),
+      supplier: z.string(),
+      goods: figure,
+      extras: figure,
+      lines: figure,
+      odd: figure,
+    }),
+    `SELECT p.id, p.kind, p.effective_on AS \`on\`, p.number, s.name AS supplier,
+            COALESCE(SUM(l.money), 0) AS goods,
+            COALESCE(SUM(CASE l.kind WHEN 'discount' THEN -l.amount ELSE l.amount END), 0) AS extras,
+            COUNT(*) AS \`lines\`,
+            SUM(l.delivered_typed IS NOT NULL OR l.rejected_typed IS NOT NULL OR l.in_place_of IS NOT NULL) AS odd
+       FROM (SELECT * FROM purchase WHERE kitchen_id = ? ${asked.supplier ? 'AND supplier_id = ?' : ''}
+             ${asked.before ? 'AND (effective_on < ? OR (effective_on = ? AND id < ?))' : ''}
+             ORDER BY effective_on DESC, id DESC LIMIT ${Math.min(200, Math.floor(asked.most))}) p
+       JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id
+       JOIN purchase_line l ON l.kitchen_id = p.kitchen_id AND l.purchase_id = p.id
+      GROUP BY p.id, p.kind, p.effective_on, p.number, s.name
+      ORDER BY p.effective_on DESC, p.id DESC`,
+    [
+      kitchenId,
+      ...(asked.supplier ? [asked.supplier] : []),
+      ...(asked.before ? [asked.before.on, asked.before.on, asked.before.id] : []),
+    ],
+  );
+
+/** One purchase with its lines as typed and as they came to. */
+export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: string) {
+  const head = await maybeOne(
+    sql,
+    z.object({
+      id,
+      kind: z.enum(['invoice', 'credit note']),
+      corrects: maybe(id),
+      correctsNumber: maybe(z.string()),
+      supplier: id,
+      supplierName: z.string(),
+      on: z.string(),
+      recordedAt: instant,
+      number: z.string(),
+    }),
+    `SELECT p.id, p.kind, p.corrects_id AS corrects, c.number AS correctsNumber, p.supplier_id AS supplier, s.name AS supplierName,
+            p.effective_on AS \`on\`, p.recorded_at AS recordedAt, p.number
+       FROM purchase p JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id
+       LEFT JOIN purchase c ON c.kitchen_id = p.kitchen_id AND c.id = p.corrects_id
+      WHERE p.kitchen_id = ? AND p.id = ?`,
+    [kitchenId, purchaseId],
+  );
+  if (!head) return undefined;
+  const lines = await many(
+    sql,
+    z.object({
+      is: z.enum(['goods', 'deposit', 'tax', 'delivery', 'discount']),
+      article: maybe(id),
+      packs: maybeFigure,
+      packPrice: maybe(money),
+      delivered: maybe(z.string()),
+      rejected: maybe(z.string()),
+      inPlaceOf: maybe(id),
+      acceptedG: maybeFigure,
+      money: maybe(money),
+      amount: maybe(money),
+      note: maybe(z.string()),
+    }),
+    'SELECT kind AS `is`, article_id AS article, packs, pack_price AS packPrice, delivered_typed AS delivered, rejected_typed AS rejected, in_place_of AS inPlaceOf, accepted_g AS acceptedG, money, amount, note FROM purchase_line WHERE kitchen_id = ? AND purchase_id = ? ORDER BY position',
+    [kitchenId, purchaseId],
+  );
+  const credits = await many(
+    sql,
+    z.object({ id, number: z.string(), on: z.string() }),
+    'SELECT id, number, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND corrects_id = ? ORDER BY effective_on, id',
+    [kitchenId, purchaseId],
+  );
+  return { ...head, lines, credits };
+}
+
+/** A purchase of that number from that supplier, if it is written down already. */
+export const sameInvoice = (
+  sql: Sql,
+  kitchenId: string,
+  supplierId: string,
+  number: string,
+): Promise<{ id: string; on: string } | undefined> =>
+  maybeOne(
+    sql,
+    z.object({ id, on: z.string() }),
+    'SELECT id, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND supplier_id = ? AND number = ?',
+    [kitchenId, supplierId, number],
+  );

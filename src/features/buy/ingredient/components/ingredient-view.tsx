@@ -1,0 +1,115 @@
+'use client';
+
+import Link from 'next/link';
+import { useFigures } from '@/ui/figures';
+import { MovementChart } from '@/ui/movement-chart';
+import { WhyFigure } from '@/ui/why-panel';
+import type { IngredientPage } from '../queries';
+import { AnotherInstead } from './another-instead';
+import { Sellers } from './sellers';
+import { WhichPrice } from './which-price';
+
+/** One ingredient: who sells it at what per usable kilo, how that moved, and which price counts. */
+export function IngredientView({ page }: { page: IngredientPage }) {
+  const { money } = useFigures();
+  return (
+    <>
+      <div className="pot-head">
+        <div>
+          <h1>{page.name}</h1>
+          <p className="lead-line">
+            Costed at {page.basisWords}
+            {page.note && <span className="dearer"> · {page.note}</span>}
+            {page.usedBy.length > 0 && ' · used by '}
+            {page.usedBy.slice(0, 5).map((u, i) => (
+              <span key={u.href}>
+                {i > 0 && ', '}
+                <Link href={u.href}>{u.name}</Link>
+              </span>
+            ))}
+            {page.usedBy.length > 5 && ` and ${page.usedBy.length - 5} more`}
+          </p>
+        </div>
+        <div className="pot-head-figures">
+          <div>
+            <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
+            <span className="fig-label">a kilo as bought</span>
+          </div>
+          <div>
+            <span className={`fig-large${page.estimate ? ' estimate' : ''}`}>{page.usablePct} %</span>
+            <span className="fig-label">{page.estimate ? 'usable, an estimate' : 'usable'}</span>
+          </div>
+          <div>
+            <span className="fig-large hot">
+              {page.usablePerKg === null ? (
+                <span className="incomplete">{page.trouble ?? 'no price'}</span>
+              ) : (
+                <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`} className="hot">
+                  {money(page.usablePerKg)}
+                </WhyFigure>
+              )}
+            </span>
+            <span className="fig-label">a usable kilo</span>
+          </div>
+        </div>
+      </div>
+      <div className="ingredient-page">
+        <div>
+          <h2>What a kilo cost as bought</h2>
+          {page.sellers.some((s) => s.movement.length > 0) ? (
+            <MovementChart
+              label={`Price of a kilo of ${page.name} over time, ${page.sellers.map((s) => `${s.supplier} now ${money(s.perKg)}`).join(', ')}`}
+              lines={page.sellers.map((s) => ({ name: `${s.supplier}, ${s.pack}`, points: s.movement }))}
+              until={page.today}
+              height={230}
+            />
+          ) : (
+            <p className="quiet">
+              It has not been bought yet: write an invoice under{' '}
+              <Link href="/buy/purchases/new">Purchases</Link> and its price is drawn here.
+            </p>
+          )}
+          <Sellers page={page} />
+        </div>
+        <aside className="ingredient-side">
+          <WhichPrice page={page} />
+          <AnotherInstead page={page} />
+          <Facts page={page} />
+        </aside>
+      </div>
+    </>
+  );
+}
+
+function Facts({ page }: { page: IngredientPage }) {
+  return (
+    <section>
+      <h2>What is known of it</h2>
+      <dl className="facts">
+        <dt>Carries</dt>
+        <dd>
+          {page.allergens.length > 0
+            ? page.allergens.join(', ')
+            : 'no allergen written down; the label decides'}
+        </dd>
+        {page.reference && (
+          <>
+            <dt>Starting point</dt>
+            <dd>
+              {page.reference.name}: usable {page.reference.usable} ({page.reference.confidence} confidence).
+              Here: {page.reference.own}.
+            </dd>
+          </>
+        )}
+        {page.spellings.length > 0 && (
+          <>
+            <dt>Also written</dt>
+            <dd>
+              {page.spellings.map((s) => s.name).join(', ')} (<Link href="/buy/larder">take apart</Link>)
+            </dd>
+          </>
+        )}
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,164 @@
+'use client';
+
+import { useState } from 'react';
+import { useFigures } from '@/ui/figures';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import { keepSetting, keepWeighing } from '../actions';
+import type { IngredientPage, SellerRow } from '../queries';
+
+/** Who sells it, the cheapest usable kilo first. */
+export function Sellers({ page }: { page: IngredientPage }) {
+  const { currencySign } = useFigures();
+  const [keep, state] = useKept();
+  const cheapest = page.sellers.find((s) => s.usablePerKg !== null)?.id;
+  if (page.sellers.length === 0) return null;
+  const costFrom = (boughtAs: string | null): void =>
+    void keep(() => keepSetting({ id: page.id, seen: page.version, boughtAs }));
+  return (
+    <section>
+      <h2 id="sellers">Who sells it</h2>
+      <table className="sheet-table sellers" aria-labelledby="sellers">
+        <thead>
+          <tr>
+            <th scope="col">Costed from</th>
+            <th scope="col" className="left">
+              Article
+            </th>
+            <th scope="col" className="left">
+              Pack
+            </th>
+            <th scope="col">{currencySign} a pack</th>
+            <th scope="col">{currencySign} a kilo</th>
+            <th scope="col">{currencySign} a usable kilo</th>
+          </tr>
+        </thead>
+        <tbody>
+          {page.sellers.map((s) => (
+            <tr key={s.id} className={s.costedFrom ? 'chosen' : ''}>
+              <td>
+                <input
+                  type="radio"
+                  name="costed-from"
+                  className="radio-large"
+                  checked={s.costedFrom}
+                  disabled={!page.mayEdit || state.busy || s.perKg === null}
+                  aria-label={`Cost ${page.name} from ${s.name}, ${s.supplier}`}
+                  onChange={() => costFrom(s.id)}
+                />
+              </td>
+              <td className="left">
+                {s.name}
+                <div className="quiet small-line">
+                  {s.supplier}
+                  {s.code ? ` · ${s.code}` : ''}
+                  {s.allergens ? ` · label: ${s.allergens.join(', ') || 'no allergens'}` : ''}
+                </div>
+              </td>
+              <td className="left">
+                <PackWeighing page={page} seller={s} />
+              </td>
+              <td className="fig">
+                <Price seller={s} />
+              </td>
+              <td className="fig">
+                <Money value={s.perKg} />
+              </td>
+              <td className="fig strong">
+                {s.id === cheapest && page.sellers.length > 1 && (
+                  <span className="cheaper small-line">cheapest </span>
+                )}
+                <Money value={s.usablePerKg} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="small-line">
+        {page.boughtAs ? (
+          <>
+            Stays with the article chosen.{' '}
+            {page.mayEdit && (
+              <button type="button" className="plain-button" onClick={() => costFrom(null)}>
+                Follow whichever was priced last
+              </button>
+            )}
+          </>
+        ) : (
+          <span className="quiet">Follows whichever article was priced last, until one is chosen.</span>
+        )}
+      </p>
+      {state.message && (
+        <p role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Money({ value }: { value: number | null }) {
+  const { bare } = useFigures();
+  return <>{bare(value)}</>;
+}
+
+function Price({ seller: s }: { seller: SellerRow }) {
+  const { bare } = useFigures();
+  return (
+    <>
+      {bare(s.packPrice)}
+      {s.since && <div className="quiet small-line">{s.invoice ? `${s.since}, ${s.invoice}` : s.since}</div>}
+    </>
+  );
+}
+
+/** What a pack says it holds, and what one really held. */
+function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: SellerRow }) {
+  const { kilos } = useFigures();
+  const [keep, state] = useKept();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <span className="fig">{s.pack}</span>{' '}
+      <span className="quiet small-line">
+        {s.weighedOn
+          ? `held ${kilos(s.packG)} on ${s.weighedOn}`
+          : !s.byWeight && `reckoned at ${kilos(s.packG)}`}
+      </span>
+      {page.mayEdit && !open && (
+        <>
+          {' '}
+          <button
+            type="button"
+            className="link-button"
+            aria-label={`Weigh a pack of ${s.name}`}
+            onClick={() => setOpen(true)}
+          >
+            weigh one
+          </button>
+        </>
+      )}
+      {open && (
+        <div>
+          <TypedField
+            label={`What a pack of ${s.name} held`}
+            value=""
+            trouble={state.message}
+            describedBy={`weigh-${s.id}`}
+            onTyped={() => undefined}
+            onDone={(typed) =>
+              void keep(() => keepWeighing({ id: page.id, seen: page.version, article: s.id, typed })).then(
+                (ok) => ok && setOpen(false),
+              )
+            }
+          />
+          {state.message && (
+            <div id={`weigh-${s.id}`} role="alert" className="trouble">
+              {state.message}
+            </div>
+          )}
+        </div>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,155 @@
+'use client';
+
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import { keepBasis, keepCount, keepSetting } from '../actions';
+import type { IngredientPage } from '../queries';
+
+const WORDS = {
+  kitchen: 'the kitchen’s usual: see below',
+  latest: 'the latest price',
+  average: 'the average of some days, by weight',
+  stock: 'what the stock on hand was bought at',
+  fixed: 'a price agreed on',
+} as const;
+type By = keyof typeof WORDS;
+
+/** Which price counts, what is on hand for it to stand on, and what becomes of an opened pack. */
+export function WhichPrice({ page }: { page: IngredientPage }) {
+  const [keep, state] = useKept();
+  const [by, setBy] = useState<By>(page.ownBasis ? page.basis.by : 'kitchen');
+  const [days, setDays] = useState(page.basis.by === 'average' ? String(page.basis.days) : '28');
+  const [price, setPrice] = useState(page.basis.by === 'fixed' ? page.basis.price : '');
+  const [per, setPer] = useState(page.basis.by === 'fixed' ? page.basis.per : '1 kg');
+  const send = (next: Partial<{ by: By; days: string; price: string; per: string }>): void => {
+    const wanted = { by, days, price, per, ...next };
+    if (wanted.by === 'fixed' && wanted.price.trim() === '') return;
+    void keep(() => keepBasis({ id: page.id, seen: page.version, ...wanted }));
+  };
+  return (
+    <section>
+      <h2>Which price counts</h2>
+      <Form.Select
+        aria-label="Which price counts"
+        value={by}
+        disabled={!page.mayEdit}
+        onChange={(event) => {
+          setBy(event.target.value as By);
+          send({ by: event.target.value as By });
+        }}
+      >
+        {(Object.keys(WORDS) as By[]).map((key) => (
+          <option key={key} value={key}>
+            {key === 'kitchen' && !page.ownBasis
+              ? `the kitchen’s usual (${WORDS[page.basis.by]})`
+              : WORDS[key]}
+          </option>
+        ))}
+      </Form.Select>
+      {by === 'average' && (
+        <p className="field-line">
+          over{' '}
+          <TypedField
+            narrow
+            label="Days of the average"
+            value={days}
+            trouble={state.message}
+            describedBy="basis-trouble"
+            disabled={!page.mayEdit}
+            onTyped={setDays}
+            onDone={(typed) => send({ days: typed })}
+          />{' '}
+          days
+        </p>
+      )}
+      {by === 'fixed' && (
+        <p className="field-line">
+          <TypedField
+            narrow
+            label="Fixed price"
+            value={price}
+            trouble={state.message}
+            describedBy="basis-trouble"
+            disabled={!page.mayEdit}
+            onTyped={setPrice}
+            onDone={(typed) => send({ price: typed })}
+          />{' '}
+          for{' '}
+          <TypedField
+            narrow
+            label="What the fixed price is for"
+            value={per}
+            disabled={!page.mayEdit}
+            onTyped={setPer}
+            onDone={(typed) => send({ per: typed })}
+          />
+        </p>
+      )}
+      {state.message && (
+        <p id="basis-trouble" role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+      <Count page={page} />
+      <OpenedPack page={page} />
+    </section>
+  );
+}
+
+function Count({ page }: { page: IngredientPage }) {
+  const [keep, state] = useKept();
+  return (
+    <>
+      <p className="field-line">
+        On hand{' '}
+        <TypedField
+          label="Counted on hand"
+          value={page.lastCount?.amount ?? ''}
+          trouble={state.message}
+          describedBy="count-trouble"
+          disabled={!page.mayEdit}
+          onTyped={() => undefined}
+          onDone={(typed) => void keep(() => keepCount({ id: page.id, seen: page.version, typed }))}
+        />{' '}
+        <span className="quiet small-line">
+          {page.lastCount ? `counted ${page.lastCount.on}` : 'not counted yet'}
+        </span>
+      </p>
+      {state.message && (
+        <p id="count-trouble" role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+    </>
+  );
+}
+
+function OpenedPack({ page }: { page: IngredientPage }) {
+  const [keep, state] = useKept();
+  return (
+    <fieldset className="opened-pack" disabled={!page.mayEdit || state.busy}>
+      <legend>An opened pack is charged</legend>
+      {(['part', 'whole'] as const).map((partPack) => (
+        <label key={partPack}>
+          <input
+            type="radio"
+            name="part-pack"
+            className="radio-large"
+            checked={page.partPack === partPack}
+            onChange={() => void keep(() => keepSetting({ id: page.id, seen: page.version, partPack }))}
+          />
+          {partPack === 'part'
+            ? 'by the part used, the rest back on the shelf'
+            : 'whole, the rest is lost to it'}
+        </label>
+      ))}
+      {state.message && (
+        <p role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+    </fieldset>
+  );
+}

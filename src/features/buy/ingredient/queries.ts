@@ -1,0 +1,253 @@
+import 'server-only';
+import { notFound } from 'next/navigation';
+import {
+  basisWords,
+  costOfPlate,
+  costOfProduct,
+  type KitchenCosting,
+  type PricePoint,
+  type Supply,
+} from '@/core/costing';
+import { mannerIn, packOn, type Basis, type WrittenArticle } from '@/core/kitchen-file';
+import { differences, type Comparable } from '@/core/larder';
+import { referenceLarder } from '@/core/reference';
+import { pointsOf } from '@/db/read-past';
+import { lastCountOf, spellingsOf } from '@/db/larder';
+import { database } from '@/server/database';
+import { costedKitchen, todayIn } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+import { figuresFor } from '@/ui/figure-words';
+
+/** One article an ingredient can be bought as. Money per kg. */
+export interface SellerRow {
+  readonly id: string;
+  readonly version: number;
+  readonly name: string;
+  readonly code?: string | undefined;
+  readonly supplier: string;
+  readonly pack: string;
+  readonly packG: number;
+  /** Whether the pack's text is a weight already. */
+  readonly byWeight: boolean;
+  readonly weighedOn?: string | undefined;
+  readonly packPrice: number | null;
+  readonly since?: string | undefined;
+  readonly invoice?: string | undefined;
+  readonly perKg: number | null;
+  readonly usablePerKg: number | null;
+  readonly costedFrom: boolean;
+  readonly allergens?: readonly string[] | undefined;
+  /** What it cost a kilo over time: [day, per kg]. */
+  readonly movement: readonly (readonly [string, number])[];
+}
+
+export interface IngredientPage {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
+  readonly mayEdit: boolean;
+  readonly today: string;
+  readonly usablePerKg: number | null;
+  readonly trouble?: string | undefined;
+  readonly estimate: boolean;
+  readonly usablePct: number;
+  readonly basis: Basis;
+  readonly ownBasis: boolean;
+  readonly basisWords: string;
+  readonly note?: string | undefined;
+  readonly perKg: number | null;
+  readonly boughtAs?: string | undefined;
+  readonly partPack: 'part' | 'whole';
+  readonly sellers: readonly SellerRow[];
+  readonly lastCount?: { readonly on: string; readonly amount: string } | undefined;
+  readonly reference?:
+    | {
+        readonly name: string;
+        readonly usable: string;
+        readonly own: string;
+        readonly confidence: string;
+        readonly basis: string;
+      }
+    | undefined;
+  readonly allergens: readonly string[];
+  readonly spellings: readonly { readonly id: string; readonly name: string }[];
+  readonly usedBy: readonly { readonly name: string; readonly href: string }[];
+  readonly others: readonly { readonly id: string; readonly name: string }[];
+}
+
+export async function ingredientPage(who: Worker, id: string): Promise<IngredientPage> {
+  const { costing, versions } = await costedKitchen(who.kitchenId);
+  const supply = costing.supplies.get(id);
+  if (!supply) notFound();
+  const { file } = costing;
+  const today = await todayIn(who.kitchenId);
+  const articles = file.articles.filter((a) => a.ingredient === id);
+  const [past, count, spellings] = await Promise.all([
+    pointsOf(
+      database(),
+      who.kitchenId,
+      articles.map((a) => a.id),
+    ),
+    lastCountOf(database(), who.kitchenId, id),
+    spellingsOf(database(), who.kitchenId, id),
+  ]);
+  const ref = supply.ingredient.reference ? referenceLarder().get(supply.ingredient.reference) : undefined;
+  const { locale, currency } = file.kitchen;
+  const money = figuresFor({ locale, currency }).money;
+  const wanted = supply.ingredient.priceBasis ?? file.kitchen.priceBasis;
+  return {
+    id,
+    name: supply.ingredient.name,
+    version: versions.ingredients.get(id) ?? 1,
+    mayEdit: may(who.role, 'manager'),
+    today,
+    usablePerKg: supply.usablePerKg ?? null,
+    trouble: supply.trouble?.message,
+    estimate: supply.yieldSource === 'estimate' && supply.usable < 1,
+    usablePct: Number((supply.usable * 100).toFixed(2)),
+    basis: wanted,
+    ownBasis: supply.ingredient.priceBasis !== undefined,
+    basisWords: basisWords(supply.price?.basis ?? wanted, money),
+    note: supply.price?.note,
+    perKg: supply.price?.perKg.toNumber() ?? null,
+    boughtAs: supply.ingredient.boughtAs,
+    partPack: supply.ingredient.partPack,
+    sellers: articles
+      .map((a) =>
+        sellerRow(costing, supply, a, past.get(a.id) ?? [], versions.articles.get(a.id) ?? 1, today),
+      )
+      .sort((a, b) => (a.usablePerKg ?? Infinity) - (b.usablePerKg ?? Infinity)),
+    lastCount: count,
+    reference: ref && {
+      name: ref.name,
+      usable:
+        ref.usable.low === ref.usable.high
+          ? `${ref.usable.pct} %`
+          : `${ref.usable.pct} %, likely ${ref.usable.low} to ${ref.usable.high}`,
+      own: `${Number((supply.usable * 100).toFixed(1))} %`,
+      confidence: ref.confidence,
+      basis: ref.basis,
+    },
+    allergens: supply.ingredient.allergens,
+    spellings,
+    usedBy: usersOf(costing, id),
+    others: file.ingredients.filter((i) => i.id !== id).map((i) => ({ id: i.id, name: i.name })),
+  };
+}
+
+function sellerRow(
+  { file }: KitchenCosting,
+  supply: Supply,
+  article: WrittenArticle,
+  points: readonly PricePoint[],
+  version: number,
+  today: string,
+): SellerRow {
+  const manner = mannerIn(file);
+  const pack = packOn(article, supply.ingredient, today, manner);
+  const inForce = [...points].reverse().find((p) => p.on <= today);
+  const perKg = inForce && pack.ok ? inForce.price.times(1000).div(pack.value.g).toNumber() : null;
+  // Each day's price by what a pack held on that day.
+  const movement = points.flatMap((p): [string, number][] => {
+    const then = packOn(article, supply.ingredient, p.on, manner);
+    return then.ok ? [[p.on, p.price.times(1000).div(then.value.g).toNumber()]] : [];
+  });
+  return {
+    id: article.id,
+    version,
+    name: article.name,
+    code: article.code,
+    supplier: file.suppliers.find((s) => s.id === article.supplier)?.name ?? '',
+    pack: article.pack,
+    packG: pack.ok ? pack.value.g : 0,
+    byWeight: pack.ok && pack.value.kind === 'mass',
+    weighedOn: pack.ok ? pack.value.weighedOn : undefined,
+    packPrice: inForce?.price.toNumber() ?? null,
+    since: inForce?.on,
+    invoice: inForce?.invoice,
+    perKg,
+    usablePerKg: perKg === null ? null : perKg / supply.usable,
+    costedFrom: supply.price?.article.id === article.id,
+    allergens: article.label?.allergens,
+    movement,
+  };
+}
+
+function usersOf({ file }: KitchenCosting, id: string): { name: string; href: string }[] {
+  const names = (of: object): boolean =>
+    ('ingredient' in of && of.ingredient === id) || ('stockTrimOf' in of && of.stockTrimOf === id);
+  return [
+    ...file.recipes
+      .filter((r) => r.steps.some((s) => 'of' in s && names(s.of)))
+      .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
+    ...file.plates
+      .filter((p) => p.lines.some((l) => names(l.of)))
+      .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
+  ];
+}
+
+/** What changes when another ingredient is used in this one's place, and what every plate would then cost. */
+export interface Instead {
+  readonly name: string;
+  readonly differences: readonly {
+    readonly what: string;
+    readonly message: string;
+    readonly grave: boolean;
+  }[];
+  readonly moved: readonly {
+    readonly name: string;
+    readonly per: string;
+    readonly before: number | null;
+    readonly after: number | null;
+  }[];
+}
+
+/** What an article's label or else its ingredient says of it, to be laid beside another. */
+export function comparable(
+  costing: KitchenCosting,
+  ingredientId: string,
+  article?: WrittenArticle,
+): Comparable {
+  const s = costing.supplies.get(ingredientId);
+  const stuff = costing.shelf.stuff(ingredientId)?.stuff;
+  const label = article?.label;
+  return {
+    name: article?.name ?? s?.ingredient.name ?? '',
+    allergens: label?.allergens ?? s?.ingredient.allergens ?? [],
+    saltPct: label?.saltPct ?? (stuff?.parts.salt ?? 0) * 100,
+    gelatinPct: label?.gelatinPct ?? ((stuff?.parts.gelatin ?? 0) + (stuff?.gelatinPool ?? 0)) * 100,
+    usablePerKg: s?.usablePerKg,
+  };
+}
+
+export async function insteadOf(who: Worker, id: string, other: string): Promise<Instead | null> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  const [usual, used] = [costing.supplies.get(id), costing.supplies.get(other)];
+  if (!usual || !used) return null;
+  const { locale, currency } = costing.file.kitchen;
+  const article = (s: Supply) => s.price?.article;
+  const found = differences(
+    { ...comparable(costing, id, article(usual)), name: usual.ingredient.name },
+    { ...comparable(costing, other, article(used)), name: used.ingredient.name },
+    figuresFor({ locale, currency }).money,
+  );
+  // The same weight of the other, at its price: what a buyer asks first. A recipe changed for it says more.
+  const keys = [
+    ...costing.file.recipes.map((r) => ({ key: `product:${r.id}`, name: r.name, per: 'a litre', id: r.id })),
+    ...costing.file.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'a plate', id: p.id })),
+  ];
+  const read = (k: (typeof keys)[number]): number | null =>
+    k.per === 'a plate' ? costOfPlate(costing, k.id).cost : costOfProduct(costing, k.id).perL;
+  const before = keys.map(read);
+  const was = costing.graph.cost(`usable:${id}`);
+  costing.graph.set([[`usable:${id}`, costing.graph.cost(`usable:${other}`)]]);
+  const after = keys.map(read);
+  costing.graph.set([[`usable:${id}`, was]]);
+  return {
+    name: used.ingredient.name,
+    differences: found,
+    moved: keys
+      .map((k, i) => ({ name: k.name, per: k.per, before: before[i] ?? null, after: after[i] ?? null }))
+      .filter((m) => m.before !== m.after),
+  };
+}

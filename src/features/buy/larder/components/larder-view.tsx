@@ -1,0 +1,161 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { searcher } from '@/ui/search';
+import { useKept } from '@/ui/use-kept';
+import { keepTaken } from '../actions';
+import type { LarderPage, LarderRow } from '../queries';
+import { Measures } from './measures';
+import { Merges } from './merges';
+
+const MOST = 60;
+
+/** What the kitchen has, and the starting points it can take from. */
+export function LarderView({ page }: { page: LarderPage }) {
+  const [wanted, setWanted] = useState('');
+  const search = useMemo(() => searcher(page.rows), [page.rows]);
+  const hits = useMemo(
+    // A starting point that has been taken stands there as the kitchen's own.
+    () => search(wanted).filter((r) => r.own || !r.taken),
+    [search, wanted],
+  );
+  const own = page.rows.filter((r) => r.own).length;
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>Larder</h1>
+          <p className="lead-line">
+            {own} of the kitchen’s own, and {page.rows.length - own} starting points to take from: estimates
+            with their range, until this kitchen has weighed.
+          </p>
+        </div>
+        <Form.Control
+          type="search"
+          placeholder="Find by any word"
+          aria-label="Find in the larder"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+        />
+      </div>
+      <div className="two-columns">
+        <div>
+          <table className="sheet-table">
+            <thead>
+              <tr>
+                <th scope="col">Ingredient</th>
+                <th scope="col" className="left">
+                  Carries
+                </th>
+                <th scope="col" className="left">
+                  usable
+                </th>
+                <th scope="col" className="left">
+                  how sure
+                </th>
+                <th scope="col">
+                  <span className="visually-hidden">Take it</span>
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {hits.slice(0, MOST).map((r) => (
+                <Row key={r.id} row={r} mayEdit={page.mayEdit} />
+              ))}
+            </tbody>
+          </table>
+          {hits.length > MOST && (
+            <p className="quiet">{hits.length - MOST} more: type a word of what you are looking for.</p>
+          )}
+          {hits.length === 0 && <p className="quiet">Nothing in the larder fits “{wanted}”.</p>}
+        </div>
+        <aside>
+          <Merges page={page} />
+          <Measures page={page} />
+        </aside>
+      </div>
+    </>
+  );
+}
+
+function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
+  const [taking, setTaking] = useState(false);
+  return (
+    <>
+      <tr className="larder-row">
+        <td>
+          {row.own ? (
+            <Link href={`/buy/${row.id}`}>{row.name}</Link>
+          ) : (
+            <span className="quiet">{row.name}</span>
+          )}
+          {row.from && row.from !== row.name && <div className="quiet small-line">taken from {row.from}</div>}
+        </td>
+        <td className="left small-line">{row.carries}</td>
+        <td className="left">
+          <span className={row.estimate ? 'estimate' : ''}>{row.usable}</span>
+        </td>
+        <td className="left small-line" title={row.basis}>
+          {row.own ? 'in the kitchen' : `${row.confidence} confidence`}
+        </td>
+        <td>
+          {!row.own && mayEdit && !taking && (
+            <button
+              type="button"
+              className="plain-button"
+              aria-label={`Take ${row.name} into the kitchen`}
+              onClick={() => setTaking(true)}
+            >
+              Take
+            </button>
+          )}
+        </td>
+      </tr>
+      {taking && (
+        <tr className="note-row">
+          <td colSpan={5} className="left">
+            <Take row={row} close={() => setTaking(false)} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function Take({ row, close }: { row: LarderRow; close: () => void }) {
+  const [name, setName] = useState(row.name);
+  const [keep, state] = useKept();
+  return (
+    <form
+      className="new-article"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep(() => keepTaken(row.id, name)).then((ok) => ok && close());
+      }}
+    >
+      <label>
+        Called here
+        <input
+          className="typed typed-wide"
+          aria-label={`Name of ${row.name} in this kitchen`}
+          aria-invalid={state.message ? true : undefined}
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button type="submit" className="plain-button" disabled={state.busy}>
+        Take it into the kitchen
+      </button>
+      <button type="button" className="plain-button" onClick={close}>
+        Leave it
+      </button>
+      {state.message && (
+        <span role="alert" className="trouble">
+          {state.message}
+        </span>
+      )}
+    </form>
+  );
+}

@@ -1,0 +1,100 @@
+'use client';
+
+import Link from 'next/link';
+import { useFigures } from '@/ui/figures';
+import type { PurchaseView, PurchaseViewLine } from '../queries';
+
+/** One invoice or credit note: what came, what it cost, and what was odd about it. */
+export function PurchasePage({ view }: { view: PurchaseView }) {
+  const { money, currencySign } = useFigures();
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>
+            {view.kind === 'invoice' ? 'Invoice' : 'Credit note'} {view.number}
+          </h1>
+          <p className="lead-line">
+            {view.supplier}, {view.on}, written down {view.recordedAt.slice(0, 10)}
+            {view.corrects && (
+              <>
+                {' · corrects '}
+                <Link href={`/buy/purchases/${view.corrects.id}`}>{view.corrects.number}</Link>
+              </>
+            )}
+            {view.credits.map((c) => (
+              <span key={c.id}>
+                {' · credited by '}
+                <Link href={`/buy/purchases/${c.id}`}>{c.number}</Link>
+              </span>
+            ))}
+          </p>
+        </div>
+        {view.mayEdit && view.kind === 'invoice' && (
+          <Link href={`/buy/purchases/new?corrects=${view.id}`} className="btn btn-outline-primary">
+            Write a credit note for it
+          </Link>
+        )}
+      </div>
+      <table className="sheet-table invoice-lines">
+        <thead>
+          <tr>
+            <th scope="col">On it</th>
+            <th scope="col" className="left">
+              Pack
+            </th>
+            <th scope="col">packs</th>
+            <th scope="col">{currencySign} a pack</th>
+            <th scope="col">on the shelf</th>
+            <th scope="col">{currencySign} a kilo kept</th>
+            <th scope="col">{currencySign} net</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.lines.map((l, i) => (
+            <Line key={i} line={l} />
+          ))}
+          <tr>
+            <td colSpan={6} className="strong">
+              Together
+            </td>
+            <td className="fig strong">{money(view.total)}</td>
+          </tr>
+        </tbody>
+      </table>
+    </>
+  );
+}
+
+function Line({ line: l }: { line: PurchaseViewLine }) {
+  const { bare, kilos } = useFigures();
+  const words = [...l.words, ...(l.note ? [l.note] : [])];
+  return (
+    <tr>
+      <td>
+        {l.href ? <Link href={l.href}>{l.name}</Link> : l.name}
+        {words.length > 0 && (
+          <div className={l.words.length > 0 ? 'warning' : 'understood'}>{words.join(' ')}</div>
+        )}
+        {l.instead && (
+          <div>
+            <span className="warning">Came in place of {l.instead.of}.</span>
+            <ul>
+              {l.instead.differences.map((d) => (
+                <li key={d.message} className={d.grave ? 'dearer' : ''}>
+                  {d.message}
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
+      </td>
+      <td className="left">{l.pack}</td>
+      <td className="fig">{l.packs === undefined ? '' : bare(l.packs, Number.isInteger(l.packs) ? 0 : 2)}</td>
+      <td className="fig">{l.packPrice}</td>
+      <td className="fig">{l.acceptedG === undefined || l.acceptedG === 0 ? '' : kilos(l.acceptedG)}</td>
+      <td className="fig">{l.perKg === undefined ? '' : bare(l.perKg)}</td>
+      <td className="fig strong">{bare(l.money)}</td>
+    </tr>
+  );
+}
