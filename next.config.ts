@@ -5,7 +5,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   // Types are checked by the test command, not again at every start.
   typescript: { ignoreBuildErrors: true },
-  serverExternalPackages: ['@node-rs/argon2', 'mysql2', 'pino', 'postgrator'],
+  experimental: { serverActions: { bodySizeLimit: '17mb' } },
+  serverExternalPackages: ['exceljs', '@node-rs/argon2', 'mysql2', 'pino', 'postgrator'],
   sassOptions: {
     quietDeps: true,
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { ROOT } from './place';
@@ -88,11 +88,31 @@ interface PlaywrightSummary {
   readonly stats: { readonly expected: number; readonly unexpected: number; readonly flaky: number };
 }
 
+/** The same without standing still: for tests that ask this process something while they run. */
+function executeBeside(
+  command: string,
+  args: readonly string[],
+  env: NodeJS.ProcessEnv,
+): Promise<{ ok: boolean; output: string }> {
+  return new Promise((done) => {
+    const child = spawn(path.join(ROOT, 'node_modules/.bin', command), args, { cwd: ROOT, env });
+    let output = '';
+    const hear = (part: Buffer): void => void (output += part.toString());
+    child.stdout.on('data', hear);
+    child.stderr.on('data', hear);
+    child.once('error', (error) => done({ ok: false, output: String(error) }));
+    child.once('close', (code) => done({ ok: code === 0, output }));
+  });
+}
+
 /** Browser tests, counted one by one. A flaky one is a failed one. */
-export function playwright(place: string, env: NodeJS.ProcessEnv): Verdict {
+export async function playwright(place: string, env: NodeJS.ProcessEnv): Promise<Verdict> {
   const file = path.join(place, 'playwright.json');
   fs.rmSync(file, { force: true });
-  const { ok, output } = execute('playwright', ['test'], { ...env, PLAYWRIGHT_JSON_OUTPUT_NAME: file });
+  const { ok, output } = await executeBeside('playwright', ['test'], {
+    ...env,
+    PLAYWRIGHT_JSON_OUTPUT_NAME: file,
+  });
   if (!fs.existsSync(file)) return { name: 'browser tests', passed: 0, failed: 1, output };
   const { stats } = JSON.parse(fs.readFileSync(file, 'utf8')) as PlaywrightSummary;
   const failed = stats.unexpected + stats.flaky;

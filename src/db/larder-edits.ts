@@ -1,4 +1,5 @@
 import type { Basis } from '@/core/kitchen-file';
+import type { CountUnit } from '@/core/quantity';
 import { newId } from './ids';
 import { run, type Sql } from './sql';
 
@@ -8,8 +9,8 @@ export interface IngredientSettings {
   readonly boughtAs?: string | null | undefined;
   readonly partPack?: 'part' | 'whole' | undefined;
   readonly mergedInto?: string | null | undefined;
-  /** Weight of one piece, g, and of a measured millilitre, g: what a purchase asked for. */
-  readonly eachG?: number | undefined;
+  /** Weight of one bunch, bottle, piece …, g, and of a measured millilitre, g: what a purchase asked for. */
+  readonly piece?: { readonly unit: CountUnit; readonly g: number } | undefined;
   readonly densityGPerMl?: number | undefined;
 }
 
@@ -26,7 +27,11 @@ export async function setIngredient(
   if (s.boughtAs !== undefined) sets.push(['bought_as = ?', s.boughtAs]);
   if (s.partPack !== undefined) sets.push(['part_pack = ?', s.partPack]);
   if (s.mergedInto !== undefined) sets.push(['merged_into = ?', s.mergedInto]);
-  if (s.eachG !== undefined) sets.push(["physics = JSON_SET(physics, '$.eachG', ?)", s.eachG]);
+  if (s.piece !== undefined)
+    sets.push([
+      "physics = JSON_MERGE_PATCH(physics, JSON_OBJECT('pieceG', JSON_COMPACT(?)))",
+      JSON.stringify({ [s.piece.unit]: s.piece.g }),
+    ]);
   if (s.densityGPerMl !== undefined)
     sets.push(["physics = JSON_SET(physics, '$.densityGPerMl', ?)", s.densityGPerMl]);
   if (sets.length === 0) return;

@@ -20,6 +20,7 @@ export class Refused extends Error {
     readonly theirs?: unknown,
   ) {
     super(trouble.message);
+    this.name = 'Refused';
   }
 }
 

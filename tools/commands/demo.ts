@@ -2,8 +2,10 @@ import { parseArgs } from 'node:util';
 import { build, mustBeFree } from '../app';
 import { endLeftover, takePlace } from '../processes';
 import { startInstance } from '../instance';
+import { DEMO_FILE, mustRead } from '../kitchens';
 import { placeOf } from '../place';
 import { say, Stop } from '../stop';
+import { startPriceLists, STAND_IN_PORT, type StandIn } from '../../stand-ins/price-list';
 
 const PORT = 4180;
 const ZONE = 'Europe/Dublin';
@@ -33,6 +35,7 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   if (how === 'start') build();
   let stopping = false;
   const instance = await startInstance(place, { port, today: demoToday(new Date()), how });
+  const lists = await suppliersLists();
   process.stdout.write(`Half Pot is at ${instance.address}\n`);
   say('Ctrl-C stops it.');
   const stopped = new Promise<number>((done) => {
@@ -47,6 +50,17 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
     });
   });
   const code = await stopped;
+  await lists?.stop();
   await instance.stop();
   return code;
+}
+
+/** The suppliers' computers the demo fetches its price lists from; the demo runs without them, too. */
+async function suppliersLists(): Promise<StandIn | undefined> {
+  try {
+    return await startPriceLists(mustRead(DEMO_FILE), STAND_IN_PORT, () => new Date());
+  } catch {
+    say(`Port ${STAND_IN_PORT} is taken: the suppliers' price lists cannot be fetched in this demo.`);
+    return undefined;
+  }
 }

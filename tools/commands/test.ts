@@ -5,7 +5,9 @@ import { startInstance } from '../instance';
 import { startDatabase } from '../mariadb';
 import { placeOf } from '../place';
 import { endLeftover, freePort, takePlace } from '../processes';
+import { DEMO_FILE, mustRead } from '../kitchens';
 import { Stop } from '../stop';
+import { startPriceLists } from '../../stand-ins/price-list';
 
 /** The instant every browser test lives in; the demo is loaded for its day. */
 export const HELD_CLOCK = '2026-03-14T12:00:00.000Z';
@@ -79,14 +81,17 @@ async function inBrowser(databaseUrl: string): Promise<Verdict> {
     clock: HELD_CLOCK,
     databaseUrl,
   });
+  const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
   try {
-    return playwright(place.folder, {
+    return await playwright(place.folder, {
+      HALFPOT_TEST_LISTS: String(lists.port),
       ...process.env,
       HALFPOT_ADDRESS: instance.address,
       HALFPOT_TEST_DATABASE: databaseUrl,
       HALFPOT_TEST_DAY: HELD_DAY,
     });
   } finally {
+    await lists.stop();
     await instance.stop();
   }
 }

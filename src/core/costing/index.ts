@@ -10,8 +10,8 @@ export {
 } from './kitchen';
 export { CostGraph, GraphError, type GraphNode } from './graph';
 export { afterTheKnife, suppliesOn, type Supply, type SupplyTerms } from './supplies';
-export { supplyOf, tryResolve, type Shelf } from './resolve';
-export { chargeFactors, opened, type Opened } from './opened';
+export { supplyOf, tryResolve, type OnShelf, type Shelf } from './resolve';
+export { opened, type Opened } from './opened';
 export { historyIn, type ArticleHistory, type HistoryOf, type PriceFound, type PricePoint } from './prices';
 export {
   costOfProduct,

@@ -1,4 +1,3 @@
-import type { Stuff } from '../larder';
 import { runPot, type Matter, type Pot, type PotRun, type PotStep, type ProcessConstants } from '../pot';
 import {
   hobOf,
@@ -14,7 +13,7 @@ import {
 } from '../kitchen-file';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import { CostGraph, GraphError, type GraphNode } from './graph';
-import { matterOf, resolveStep, supplyOf, type Shelf } from './resolve';
+import { matterOf, resolveStep, supplyOf, type OnShelf, type Shelf } from './resolve';
 import { chargeFactors } from './opened';
 import type { HistoryOf } from './prices';
 import { suppliesOn, type Supply } from './supplies';
@@ -98,10 +97,7 @@ function shelfOf(
   recipes: ReadonlyMap<string, RecipeCosting>,
   written: ReadonlyMap<string, WrittenRecipe>,
 ): Shelf {
-  const stuffs = new Map<
-    string,
-    { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined }
-  >();
+  const stuffs = new Map<string, OnShelf>();
   for (const ingredient of file.ingredients) {
     const stuff = stuffOf(ingredient);
     if (stuff.ok)
@@ -109,6 +105,8 @@ function shelfOf(
         stuff: stuff.value,
         densityGPerMl: measuringDensity(ingredient, stuff.value),
         eachG: ingredient.eachG,
+        eachUnit: ingredient.eachUnit,
+        pieceG: ingredient.pieceG,
       });
   }
   const vessels = new Map(file.vessels.map((v) => [v.id, vesselOf(v)]));

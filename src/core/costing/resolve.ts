@@ -1,15 +1,26 @@
 import type { Stuff } from '../larder';
 import type { Hob, Matter, PotStep, Product, ReduceTo, SupplyKey, Vessel } from '../pot';
-import { DENSITY, readAmountOf, readNumber, toGrams, type Kind, type Manner } from '../quantity';
+import {
+  DENSITY,
+  readAmountOf,
+  readNumber,
+  toGrams,
+  type Kind,
+  type Manner,
+  type Weighable,
+} from '../quantity';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import type { Of, WrittenStep } from '../kitchen-file';
+
+/** An ingredient as the pot reads it, with what is known of its measuring and counting. */
+export interface OnShelf extends Omit<Weighable, 'name'> {
+  readonly stuff: Stuff;
+}
 
 /** Where a written step's names and amounts are looked up. */
 export interface Shelf {
   readonly manner: Manner;
-  stuff(
-    id: string,
-  ): { stuff: Stuff; densityGPerMl?: number | undefined; eachG?: number | undefined } | undefined;
+  stuff(id: string): OnShelf | undefined;
   /** The product of another recipe; a refusal says why there is none. */
   product(id: string): Outcome<{ name: string; product: Product }>;
   vessel(id: string): Vessel | undefined;
@@ -40,7 +51,7 @@ function nameMatter(
   shelf: Shelf,
 ): Outcome<{
   what: Matter;
-  weighable: { name: string; densityGPerMl?: number | undefined; eachG?: number | undefined };
+  weighable: Weighable;
 }> {
   if ('product' in of) {
     const found = shelf.product(of.product);
@@ -57,11 +68,8 @@ function nameMatter(
   const isTrim = 'stockTrimOf' in of;
   const stuff = isTrim ? { ...found.stuff, name: `${found.stuff.name}, stock trim` } : found.stuff;
   // A bunch or an each is the whole thing: trim is weighed or measured out.
-  const weighable = {
-    name: stuff.name,
-    densityGPerMl: found.densityGPerMl,
-    eachG: isTrim ? undefined : found.eachG,
-  };
+  const { stuff: _s, densityGPerMl, ...pieces } = found;
+  const weighable = { name: stuff.name, densityGPerMl, ...(isTrim ? {} : pieces) };
   return fine({ what: { is: 'stuff', supply: supplyOf(of), stuff }, weighable });
 }
 

@@ -16,6 +16,8 @@ export function weighableOf(ingredient: WrittenIngredient): Outcome<Weighable> {
         name: ingredient.name,
         densityGPerMl: measuringDensity(ingredient, stuff.value),
         eachG: ingredient.eachG,
+        eachUnit: ingredient.eachUnit,
+        pieceG: ingredient.pieceG,
       })
     : stuff;
 }

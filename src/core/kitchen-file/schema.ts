@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DEFATS, HEATS, LIDS, STRAINERS } from '../pot';
 import { TRIM_SCHOOLS } from '../larder';
+import { COUNT_UNITS } from '../quantity';
 
 /**
  * The kitchen file, version 1: a whole kitchen as one JSON document. In words: docs/formats.md; as a
@@ -194,7 +195,15 @@ export const Ingredient = z.strictObject({
   retentionPressedMlPerKg: z.number().min(0).max(5000).default(0),
   packing: z.number().min(0.05).max(1).default(0.6),
   densityGPerMl: z.number().min(0.02).max(3).optional().describe('as measured out by volume'),
-  eachG: z.number().positive().max(100000).optional(),
+  eachG: z.number().positive().max(100000).optional().describe('what one weighs, g'),
+  eachUnit: z
+    .enum(COUNT_UNITS)
+    .optional()
+    .describe('one what: a bunch is no single carrot; left out, the weight stands for whatever is counted'),
+  pieceG: z
+    .partialRecord(z.enum(COUNT_UNITS), z.number().positive().max(100000))
+    .optional()
+    .describe('what one weighs in other units it is counted in, g'),
   allergens: z.array(z.string().min(1).max(40)).default([]),
   yields: z.array(Yield).min(1, 'at least one yield is needed, be it an estimate'),
   trim: z

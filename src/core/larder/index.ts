@@ -9,7 +9,7 @@ export {
   type TrimShares,
 } from './trim';
 export { readPct, readPrice } from './typed';
-export { pricePerKg, quoteOn, type Quote } from './price';
+export { quoteOn, type Quote } from './price';
 export { averagePrice, stockPrice, type BasisPrice, type PriceLayer, type Receipt } from './basis';
 export { deliveryWords, received, type Received } from './received';
 export { packsOpened, type OpenPack, type PacksOpened } from './open-pack';

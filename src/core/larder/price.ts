@@ -1,6 +1,4 @@
 import type { Decimal } from 'decimal.js';
-import { toGrams, type Amount, type Weighable } from '../quantity';
-import { fine, type Outcome } from '../trouble';
 
 /** A price for one pack of an article: the day it takes effect and the instant it was recorded. */
 export interface Quote {
@@ -24,22 +22,4 @@ export function quoteOn<Q extends Quote>(quotes: readonly Q[], day: string): Q |
       best = quote;
   }
   return best;
-}
-
-/**
- * As-purchased price per kg from the price of one pack.
- * @returns trouble where the pack cannot be brought to grams (see `toGrams`)
- */
-export function pricePerKg(
-  packPrice: Decimal,
-  pack: Amount,
-  thing: Weighable,
-): Outcome<{ perKg: Decimal; packG: number; via: string }> {
-  const weight = toGrams(pack, thing);
-  if (!weight.ok) return weight;
-  return fine({
-    perKg: packPrice.times(1000).div(weight.value.grams),
-    packG: weight.value.grams,
-    via: weight.value.via,
-  });
 }

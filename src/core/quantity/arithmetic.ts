@@ -1,4 +1,4 @@
-import { Decimal } from 'decimal.js';
+import type { Decimal } from 'decimal.js';
 import { fine, refuse, type Outcome } from '../trouble';
 import { readNumber, type DecimalMark } from './number';
 

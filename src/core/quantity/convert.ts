@@ -1,13 +1,17 @@
 import { fine, refuse, type Outcome } from '../trouble';
 import type { Amount } from './amount';
+import { COUNT_UNITS, type CountUnit } from './units';
 
 /** What one thing needs to be known before litres or pieces of it become grams. */
 export interface Weighable {
   readonly name: string;
   /** g per ml as it is measured (bulk density for a heap of leaves, true density for a liquid). */
   readonly densityGPerMl?: number | undefined;
-  /** g of one each, bunch, bottle or can. */
+  /** g of one, counted in `eachUnit`; in whatever unit where that is left out. */
   readonly eachG?: number | undefined;
+  readonly eachUnit?: CountUnit | undefined;
+  /** g of one in other units it is counted in. */
+  readonly pieceG?: Partial<Record<CountUnit, number>> | undefined;
 }
 
 /**
@@ -31,13 +35,26 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<{ grams: numb
     });
   }
   if (amount.kind === 'count') {
-    if (thing.eachG === undefined)
+    const unit = countUnitOf(amount.unit);
+    const one = pieceWeight(thing, unit);
+    if (one === undefined)
       return refuse(
         'piece-weight-unknown',
         '',
-        `${thing.name} is asked for by the piece, but what one weighs is not known.`,
+        unit === 'each'
+          ? `${thing.name} is asked for by the piece, but what one weighs is not known.`
+          : `${thing.name} is asked for by the ${unit}, but what a ${unit} of it weighs is not known.`,
       );
-    return fine({ grams: amount.value * thing.eachG, via: `${thing.eachG} g each` });
+    return fine({ grams: amount.value * one, via: `${one} g ${unit === 'each' ? 'each' : `a ${unit}`}` });
   }
   return refuse('wrong-kind', '', `“${amount.typed}” is not a mass, volume or count.`);
+}
+
+/** What an amount is counted in; a dozen, or a measure of the house's own, counts single pieces. */
+export const countUnitOf = (unit: string): CountUnit => COUNT_UNITS.find((u) => u === unit) ?? 'each';
+
+function pieceWeight(thing: Weighable, unit: CountUnit): number | undefined {
+  const own = thing.pieceG?.[unit];
+  if (own !== undefined) return own;
+  return thing.eachUnit === undefined || thing.eachUnit === unit ? thing.eachG : undefined;
 }

@@ -1,10 +1,10 @@
 /** What people type and what it weighs: numbers, amounts, conversions, densities, money. */
 export { readNumber, type DecimalMark } from './number';
 export { calculate } from './arithmetic';
-export { type Kind, type Unit } from './units';
+export { COUNT_UNITS, type CountUnit, type Kind, type Unit } from './units';
 export { readAmount, readAmountOf, type Amount, type Manner } from './amount';
 export { mannerOf, measureUnit, type HouseMeasure } from './measures';
-export { toGrams, type Weighable } from './convert';
+export { countUnitOf, toGrams, type Weighable } from './convert';
 export {
   DENSITY,
   PARTS,

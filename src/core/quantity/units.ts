@@ -1,6 +1,10 @@
 /** What a unit measures; amounts of different kinds meet only through a density or a piece weight. */
 export type Kind = 'mass' | 'volume' | 'count' | 'length' | 'time' | 'share' | 'temperature';
 
+/** What things are counted in; each may weigh something else. */
+export const COUNT_UNITS = ['each', 'bunch', 'bottle', 'can', 'box'] as const;
+export type CountUnit = (typeof COUNT_UNITS)[number];
+
 export interface Unit {
   readonly kind: Kind;
   /** The word written back. */

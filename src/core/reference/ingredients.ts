@@ -20,6 +20,7 @@ const physics = Ingredient.pick({
   packing: true,
   densityGPerMl: true,
   eachG: true,
+  eachUnit: true,
   allergens: true,
 });
 const Row = physics.extend({

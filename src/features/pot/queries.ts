@@ -1,8 +1,8 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
+import { costOfProduct, gapsOf, type KitchenCosting, type OnShelf } from '@/core/costing';
 import { loopSentence, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
-import type { OpenPack, Stuff } from '@/core/larder';
+import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
@@ -47,12 +47,6 @@ export async function pots(who: Worker): Promise<PotSummary[]> {
     };
   });
 }
-
-type OnShelf = {
-  readonly stuff: Stuff;
-  readonly densityGPerMl?: number | undefined;
-  readonly eachG?: number | undefined;
-};
 
 /** Everything a pot sheet needs to answer by itself while it is typed in. */
 export interface PotSheetData {

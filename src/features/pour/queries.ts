@@ -101,7 +101,9 @@ function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['line
     weighable: {
       name,
       densityGPerMl: written && stuff ? measuringDensity(written, stuff) : undefined,
-      eachG: 'ingredient' in of ? written?.eachG : undefined,
+      ...('ingredient' in of
+        ? { eachG: written?.eachG, eachUnit: written?.eachUnit, pieceG: written?.pieceG }
+        : {}),
     },
   };
 }

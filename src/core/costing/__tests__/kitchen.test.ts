@@ -227,3 +227,52 @@ describe('why', () => {
     }
   });
 });
+
+describe('prices with a past', () => {
+  const k = cost();
+  const bought = (f: KitchenFile, name: string) => suppliesOn(f, DAY).get(ingredient(f, name).id)?.price;
+  test('each basis says where its price comes from', () => {
+    expect(bought(k.file, 'Onion')?.basis).toEqual({ by: 'average', days: 28 });
+    expect(bought(k.file, 'Onion')?.layers.length).toBeGreaterThan(2);
+    expect(bought(k.file, 'Butter')?.basis.by).toBe('stock');
+    expect(bought(k.file, 'Salt')?.perKg.toNumber()).toBe(0.6);
+    expect(bought(k.file, 'Carrot')?.basis.by).toBe('latest');
+    const uncounted = cost((f) => (f.counts = []));
+    expect(bought(uncounted.file, 'Butter')).toMatchObject({
+      basis: { by: 'latest' },
+      note: 'Nobody has counted it yet: the latest price counts.',
+    });
+  });
+
+  test('an article that is chosen stays, however newly another was priced', () => {
+    const chosen = cost((f) => {
+      const onion = ingredient(f, 'Onion');
+      onion.boughtAs = f.articles.find((a) => a.code === 'OP')?.id;
+      onion.priceBasis = { by: 'latest' };
+    });
+    expect(bought(chosen.file, 'Onion')?.article.code).toBe('OP');
+  });
+
+  test('a bottle charged whole costs the sauce the whole bottle, and every account of it agrees', () => {
+    const part = cost((f) => (ingredient(f, 'Fortified red wine').partPack = 'part'));
+    expect(perL(k, 'Juniper sauce')).toBeGreaterThan(perL(part, 'Juniper sauce'));
+    const sauce = k.file.recipes.find((r) => r.name === 'Juniper sauce')?.id ?? '';
+    const paid = inputCosts(k, sauce).reduce<number>((sum, c) => sum + (c ?? 0), 0);
+    expect(paid).toBeCloseTo(costOfProduct(k, sauce).total ?? 0, 9);
+    const went = whereTheMoneyWent(k, sauce);
+    expect(went?.spent).toBeCloseTo(paid, 9);
+  });
+
+  test('a merged spelling brings its articles, prices and uses along, and nothing is left of it', () => {
+    const whole = cost((f) => {
+      const other = ingredient(f, 'Shallots, banana');
+      const line = f.recipes.find((r) => r.name === 'Juniper sauce')?.steps[1];
+      if (line && 'of' in line) line.of = { ingredient: other.id };
+      other.mergedInto = ingredient(f, 'Shallot').id;
+    });
+    expect(whole.file.ingredients.some((i) => i.name === 'Shallots, banana')).toBe(false);
+    expect(perL(whole, 'Juniper sauce')).toBeCloseTo(perL(k, 'Juniper sauce'), 9);
+    const shallot = ingredient(whole.file, 'Shallot').id;
+    expect(whole.file.articles.filter((a) => a.ingredient === shallot)).toHaveLength(2);
+  });
+});

@@ -8,11 +8,11 @@ import {
   type WrittenIngredient,
 } from '@/core/kitchen-file';
 import { readPrice } from '@/core/larder';
-import { readAmountOf, type Manner } from '@/core/quantity';
+import { countUnitOf, readAmountOf, type Manner } from '@/core/quantity';
 import { refuse, under, type Trouble } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
 import { newId } from '@/db/ids';
-import { setIngredient } from '@/db/larder-edits';
+import { setIngredient, type IngredientSettings } from '@/db/larder-edits';
 import { insertArticles, type ArticleRow } from '@/db/load-kitchen';
 import { insertPurchases, type BookedLine } from '@/db/purchases';
 import { sameInvoice } from '@/db/purchases-read';
@@ -136,11 +136,14 @@ function headMistakes(wanted: PurchaseWanted, file: KitchenFile, today: string):
   return found;
 }
 
+/** What a purchase asked for and was told of an ingredient's weight. */
+type Weights = Pick<IngredientSettings, 'piece' | 'densityGPerMl'>;
+
 /** Turns typed lines into written and booked ones, and gathers every mistake on the way. */
 class Maker {
   readonly mistakes: Trouble[] = [];
   readonly articles: ArticleRow[] = [];
-  readonly weights = new Map<string, { eachG?: number; densityGPerMl?: number }>();
+  readonly weights = new Map<string, Weights>();
   private readonly manner: Manner;
   private readonly known: Map<string, WrittenArticle>;
   private readonly ingredients: Map<string, WrittenIngredient>;
@@ -223,7 +226,12 @@ class Maker {
       return say(refuse('no-name', 'newArticle.name', 'What does the supplier call it?').trouble);
     const weights = this.weightsOf(typed, say);
     if (!weights) return undefined;
-    const ingredient: WrittenIngredient = { ...found, ...weights };
+    const { piece, densityGPerMl = found.densityGPerMl } = weights;
+    const ingredient: WrittenIngredient = {
+      ...found,
+      densityGPerMl,
+      pieceG: piece ? { ...found.pieceG, [piece.unit]: piece.g } : found.pieceG,
+    };
     const article: WrittenArticle = {
       id: newId(),
       supplier: this.wanted.supplier,
@@ -242,10 +250,7 @@ class Maker {
     return article;
   }
 
-  private weightsOf(
-    typed: NewArticle,
-    say: (trouble: Trouble) => undefined,
-  ): { eachG?: number; densityGPerMl?: number } | undefined {
+  private weightsOf(typed: NewArticle, say: (trouble: Trouble) => undefined): Weights | undefined {
     const grams = (text: string, field: string): number | undefined | null => {
       if (text.trim() === '') return null;
       const read = readAmountOf(['mass'], text, this.manner);
@@ -263,8 +268,10 @@ class Maker {
     const each = grams(typed.eachWeighs, 'eachWeighs');
     const litre = grams(typed.litreWeighs, 'litreWeighs');
     if (each === undefined || litre === undefined) return undefined;
+    const pack = readAmountOf(['count'], typed.pack, this.manner);
+    const unit = pack.ok ? countUnitOf(pack.value.unit) : 'each';
     return {
-      ...(each === null ? {} : { eachG: each }),
+      ...(each === null ? {} : { piece: { unit, g: each } }),
       ...(litre === null ? {} : { densityGPerMl: litre / 1000 }),
     };
   }

@@ -9,6 +9,7 @@ import { Drawing } from './drawing';
 import { Ledger } from './ledger';
 import { MoneyWentTable } from './money-went';
 import { OneLitre } from './one-litre';
+import { Opens } from './opens';
 import { SheetHead } from './sheet-head';
 import { useKeeping } from './use-keeping';
 import { useLivePot } from './use-pot';
@@ -92,6 +93,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
         <div>
           <OneLitre data={data} pot={pot} />
           <Carries pot={pot} />
+          <Opens pot={pot} />
         </div>
       </div>
     </>

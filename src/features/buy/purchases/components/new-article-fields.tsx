@@ -1,7 +1,7 @@
 'use client';
 
 import Form from 'react-bootstrap/Form';
-import { readAmountOf, toGrams, type Manner, type Weighable } from '@/core/quantity';
+import { countUnitOf, readAmountOf, toGrams, type Manner, type Weighable } from '@/core/quantity';
 import type { NewArticle } from '../service';
 import type { PurchaseForm } from '../queries';
 import type { ArticleFacts } from '../understand';
@@ -16,9 +16,14 @@ function thingOf(typed: NewArticle, form: PurchaseForm, manner: Manner): Weighab
     return read?.ok && read.value.value > 0 ? read.value.value : undefined;
   };
   const litre = grams(typed.litreWeighs);
+  const pack = readAmountOf(['count'], typed.pack, manner);
+  const each = grams(typed.eachWeighs);
   return {
     ...known,
-    eachG: grams(typed.eachWeighs) ?? known.eachG,
+    pieceG:
+      each === undefined || !pack.ok
+        ? known.pieceG
+        : { ...known.pieceG, [countUnitOf(pack.value.unit)]: each },
     densityGPerMl: litre === undefined ? known.densityGPerMl : litre / 1000,
   };
 }

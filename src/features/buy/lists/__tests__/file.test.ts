@@ -1,0 +1,90 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import ExcelJS from 'exceljs';
+import { readTable } from '../file';
+
+const lists = path.join(process.cwd(), 'demo/price-lists');
+const demo = (name: string): Buffer => fs.readFileSync(path.join(lists, name));
+const table = async (bytes: Buffer) => {
+  const read = await readTable(bytes);
+  if (!read.ok) throw new Error(read.trouble.message);
+  return read.value;
+};
+const text = (s: string, coding: BufferEncoding = 'utf8'): Buffer => Buffer.from(s, coding);
+
+describe('a price list’s file', () => {
+  test('Latin-1 with semicolons and the supplier’s own headings', async () => {
+    const t = await table(demo('weirside-game-latin1.csv'));
+    expect(t.heads).toEqual(['Bestellnr.', 'Ware', 'Gebinde', 'Preis netto €']);
+    expect(t.how).toBe('text between semicolons, Latin-1');
+    expect(t.rows[0]).toEqual(['VB10', 'Venison bones, chopped', '10 kg', '25,50']);
+    expect(t.firstLine).toBe(5);
+    expect(t.rows.flat().join()).toContain('défaite');
+  });
+  test('UTF-8 with its mark, tabs, columns in another order', async () => {
+    const t = await table(demo('brackwater-tabs.txt'));
+    expect(t.heads).toEqual(['Net EUR', 'UoM', 'Size', 'SKU', 'Article']);
+    expect(t.how).toBe('text between tabs, UTF-8');
+  });
+  test('Excel: a merged title is passed over, numbers are numbers, a formula is seen as one', async () => {
+    const t = await table(demo('low-meadow-week-11.xlsx'));
+    expect(t.heads).toEqual(['Description', 'Art.', 'Packed', 'Was', 'Price EUR']);
+    expect(t.rows[0]).toEqual(['Onions, brown, net', 'ON10', '10 kg', '10.2', '10.6']);
+    expect(t.rows[6]?.[4]).toBe('=D9*0.95');
+  });
+  test('UTF-16, commas inside quotes, heads that stand twice, no heads at all', async () => {
+    const wide = Buffer.concat([Buffer.from([0xff, 0xfe]), text('Name,Price\r\nCrème,3.20', 'utf16le')]);
+    expect((await table(wide)).rows).toEqual([['Crème', '3.20']]);
+    expect((await table(text('Name,Price\n"Leeks, washed",3.20'))).rows).toEqual([['Leeks, washed', '3.20']]);
+    expect((await table(text('Name,Price,Price\na,1,2'))).heads).toEqual(['Name', 'Price', 'Price (2)']);
+    expect(await table(text('Leeks;12.50\nKale;3.20'))).toMatchObject({
+      heads: ['column A', 'column B'],
+      rows: [
+        ['Leeks', '12.50'],
+        ['Kale', '3.20'],
+      ],
+      firstLine: 1,
+    });
+  });
+  test.each([
+    ['nothing', Buffer.alloc(0), 'The file is empty.'],
+    [
+      'a picture',
+      demo('../../docs/screenshots/plate.png'),
+      'The file is a picture (PNG), not a list: CSV and Excel (.xlsx) are read.',
+    ],
+    [
+      'a program',
+      Buffer.from([0x7f, 0x45, 0x4c, 0x46, 0, 0, 0, 1]),
+      'The file is no text: CSV and Excel (.xlsx) are read.',
+    ],
+    [
+      'a broken Excel file',
+      Buffer.from('PK\u0003\u0004 but no more'),
+      'The file looks like Excel but cannot be opened: save it anew as .xlsx or CSV.',
+    ],
+    [
+      'prose',
+      text('no table in here\nonly words\n'),
+      'There is no table in the file: no line has two cells.',
+    ],
+    ['too long a file', Buffer.alloc(17 * 1024 * 1024, 'a'), 'The file has 17.0 MB; at most 16 MB are read.'],
+    [
+      'a million rows',
+      text('a;1\n'.repeat(1_000_000)),
+      'The list has 1000001 rows; at most 100000 are read.',
+    ],
+  ])('%s is refused in words', async (_, bytes, words) => {
+    const read = await readTable(bytes);
+    expect(!read.ok && read.trouble.message).toBe(words);
+  });
+  test('Excel with more rows than are read', async () => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('long');
+    sheet.getCell('A1').value = 'Name';
+    sheet.getCell('B1').value = 'Price';
+    sheet.getCell('A200000').value = 'Leeks';
+    const read = await readTable(Buffer.from(await book.xlsx.writeBuffer()));
+    expect(!read.ok && read.trouble.message).toBe('The list has 200000 rows; at most 100000 are read.');
+  });
+});

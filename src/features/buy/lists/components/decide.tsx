@@ -1,0 +1,128 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import Button from 'react-bootstrap/Button';
+import type { Verdict } from '@/core/price-list';
+import { useKept } from '@/ui/use-kept';
+import { accept, dropList, keepWanted } from '../actions';
+import type { ListPage } from '../queries';
+import { ListRow } from './list-row';
+import { TakeBack } from './take-back';
+
+export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
+  moved: 'moved',
+  odd: 'odd: look twice',
+  ask: 'not known: what is it?',
+  refused: 'cannot be read',
+  same: 'as before',
+};
+
+/** What would change, what is odd, what is asked and what is refused; then the decision. */
+export function Decide({ page }: { page: ListPage }) {
+  const router = useRouter();
+  const [keep, state] = useKept();
+  const { list } = page;
+  const open = list.state === 'preview';
+  const wanted = page.counts.reduce((sum, c) => sum + c.wanted, 0);
+  const decidable = open && page.mayEdit && ['moved', 'odd'].includes(page.verdict);
+  const at = (verdict: Verdict, from = 0): string =>
+    `/buy/lists/${list.id}?verdict=${verdict}${from > 0 ? `&from=${from}` : ''}`;
+  return (
+    <>
+      {list.state === 'undone' && (
+        <p className="warning">This list was taken back: its prices no longer count.</p>
+      )}
+      {list.state === 'accepted' && <TakeBack page={page} />}
+      <div className="verdict-tabs" role="group" aria-label="Rows by what becomes of them">
+        {page.counts.map((c) => (
+          <button
+            key={c.verdict}
+            type="button"
+            aria-pressed={c.verdict === page.verdict}
+            onClick={() => router.push(at(c.verdict))}
+          >
+            <b>{c.rows}</b>
+            {VERDICT_WORDS[c.verdict]}
+          </button>
+        ))}
+        {open && page.mayEdit && (
+          <span className="invoice-total" style={{ display: 'flex', gap: '0.8rem' }}>
+            <button
+              type="button"
+              className="plain-button"
+              onClick={() => void keep(() => dropList(list.id)).then((ok) => ok && router.push('/buy/lists'))}
+            >
+              Put it away
+            </button>
+            <Button disabled={state.busy || wanted === 0} onClick={() => void keep(() => accept(list.id))}>
+              Write {wanted} {wanted === 1 ? 'price' : 'prices'} into the book
+            </Button>
+          </span>
+        )}
+      </div>
+      {state.message && (
+        <p role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+      {decidable && page.rows.length > 0 && (
+        <p className="small-line">
+          {page.verdict === 'odd'
+            ? 'Odd rows are written only if you take them. '
+            : 'These are written unless you leave them out. '}
+          <button
+            type="button"
+            className="plain-button"
+            onClick={() => void keep(() => keepWanted(list.id, { verdict: page.verdict }, true))}
+          >
+            Take all
+          </button>{' '}
+          <button
+            type="button"
+            className="plain-button"
+            onClick={() => void keep(() => keepWanted(list.id, { verdict: page.verdict }, false))}
+          >
+            Leave all out
+          </button>
+        </p>
+      )}
+      {page.rows.length === 0 ? (
+        <p className="quiet">No rows here.</p>
+      ) : (
+        <table className="sheet-table invoice-lines">
+          <thead>
+            <tr>
+              <th scope="col">Line, code, what</th>
+              <th scope="col" className="left">
+                Packed
+              </th>
+              <th scope="col">before</th>
+              <th scope="col">now</th>
+              <th scope="col" className="left">
+                {page.verdict === 'ask' ? 'What is it?' : 'Why'}
+              </th>
+              <th scope="col">
+                {open && page.verdict !== 'same' && page.verdict !== 'refused' ? 'take' : ''}
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {page.rows.map((row) => (
+              <ListRow
+                key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`}
+                row={row}
+                page={page}
+                open={open}
+              />
+            ))}
+          </tbody>
+        </table>
+      )}
+      <p className="more">
+        {page.from > 0 && <Link href={at(page.verdict, Math.max(0, page.from - 50))}>Earlier rows</Link>}{' '}
+        {page.more && <Link href={at(page.verdict, page.from + page.rows.length)}>More rows</Link>}
+      </p>
+    </>
+  );
+}

@@ -1,0 +1,31 @@
+'use client';
+
+import Link from 'next/link';
+import type { ListPage } from '../queries';
+import { ChooseColumns } from './choose-columns';
+import { Decide } from './decide';
+import { Working } from './working';
+
+/** One price list on its way into the book, or what became of it. */
+export function ListView({ page }: { page: ListPage }) {
+  const { list } = page;
+  return (
+    <>
+      <h1>{list.fileName}</h1>
+      <p className="lead-line">
+        {list.supplierName}, read {list.startedAt.slice(0, 10)}
+        {list.on && `, prices from ${list.on}`}
+        {page.columns && ` · ${page.columns.rows} rows, ${page.columns.how}`}
+        {list.state === 'preview' && !page.columns && (
+          <>
+            {' · '}
+            <Link href={`/buy/lists/${list.id}?columns=1`}>columns and day</Link>
+          </>
+        )}
+      </p>
+      <Working id={list.id} working={page.working} />
+      {page.columns && <ChooseColumns page={page} asked={page.columns} />}
+      {!page.columns && !page.working && <Decide page={page} />}
+    </>
+  );
+}

@@ -1,0 +1,55 @@
+import 'server-only';
+import { refuse, type Outcome } from '@/core/trouble';
+import { MOST_BYTES } from './file';
+
+const PATIENCE_MS = 10_000;
+
+/**
+ * Fetches a supplier's price list from its address.
+ * @returns trouble `no-answer`, `too-slow`, `answered-otherwise`, `file-too-large`
+ */
+export async function fetchList(address: string): Promise<Outcome<{ bytes: Buffer; name: string }>> {
+  try {
+    const answer = await fetch(address, {
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      redirect: 'error',
+      cache: 'no-store',
+    });
+    if (!answer.ok)
+      return refuse(
+        'answered-otherwise',
+        '',
+        `The supplier's computer answered with ${answer.status} instead of a list: try later, or take a file.`,
+        { value: answer.status, limit: 200 },
+      );
+    const parts: Uint8Array[] = [];
+    let size = 0;
+    for await (const part of answer.body ?? []) {
+      size += part.length;
+      if (size > MOST_BYTES)
+        return refuse(
+          'file-too-large',
+          '',
+          `The list is longer than ${MOST_BYTES / 1024 / 1024} MB: it was not read further.`,
+        );
+      parts.push(part);
+    }
+    return {
+      ok: true,
+      value: { bytes: Buffer.concat(parts), name: new URL(address).pathname.split('/').pop() || 'list' },
+    };
+  } catch (error) {
+    const slow = error instanceof Error && (error.name === 'TimeoutError' || error.name === 'AbortError');
+    return slow
+      ? refuse(
+          'too-slow',
+          '',
+          `The supplier's computer did not send the list within ${PATIENCE_MS / 1000} seconds: try later, or take a file.`,
+        )
+      : refuse(
+          'no-answer',
+          '',
+          "The supplier's computer does not answer, or broke off: try later, or take a file.",
+        );
+  }
+}

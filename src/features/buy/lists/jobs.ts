@@ -1,0 +1,61 @@
+import 'server-only';
+import { log } from '@/server/log';
+
+/** Long work on one import: how far it is, and whether it has been asked to stop. */
+export interface Job {
+  readonly stage: 'looking' | 'writing';
+  done: number;
+  total: number;
+  stop: boolean;
+  /** What it ended with, if it could not be done. */
+  trouble?: string;
+  ended: boolean;
+}
+
+/** Thrown inside a job that has been asked to stop. */
+export class Stopped extends Error {}
+
+const kept = globalThis as typeof globalThis & { halfPotJobs?: Map<string, Job> };
+const jobs = (kept.halfPotJobs ??= new Map<string, Job>());
+
+export const jobOf = (importId: string): Job | undefined => jobs.get(importId);
+
+/** Lets others have their turn, and ends here if the job has been asked to stop. */
+export async function breathe(job: Job): Promise<void> {
+  await new Promise((done) => setImmediate(done));
+  if (job.stop) throw new Stopped();
+}
+
+/**
+ * Starts long work on an import, one at a time for each.
+ * @returns false when some is under way already
+ */
+export function startJob(
+  importId: string,
+  stage: Job['stage'],
+  work: (job: Job) => Promise<void>,
+  stopped: () => Promise<void>,
+): boolean {
+  const before = jobs.get(importId);
+  if (before && !before.ended) return false;
+  const job: Job = { stage, done: 0, total: 0, stop: false, ended: false };
+  jobs.set(importId, job);
+  void work(job)
+    .catch(async (error: unknown) => {
+      if (error instanceof Stopped) {
+        job.trouble = 'Stopped: nothing was written.';
+        await stopped();
+        return;
+      }
+      job.trouble =
+        error instanceof Error && error.name === 'Refused'
+          ? error.message
+          : 'This could not be done: something went wrong on our side. Nothing was written; try again.';
+      log.error({ err: error, importId }, 'a price list job failed');
+      await stopped();
+    })
+    .finally(() => {
+      job.ended = true;
+    });
+  return true;
+}

@@ -1,0 +1,97 @@
+import 'server-only';
+import { notFound } from 'next/navigation';
+import { VERDICTS, type Verdict } from '@/core/price-list';
+import {
+  importById,
+  importsOf,
+  rowsOf,
+  verdictCounts,
+  type ImportRow,
+  type PriceImport,
+} from '@/db/price-lists';
+import { database } from '@/server/database';
+import { costedKitchen, todayIn } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+import { editedAfter } from './accept';
+import { jobOf } from './jobs';
+import { columnsAsked, type ColumnsAsked } from './service';
+
+export interface ListsPage {
+  readonly imports: readonly PriceImport[];
+  readonly suppliers: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly priceList?: string | undefined;
+  }[];
+  readonly mayEdit: boolean;
+}
+
+export async function listsPage(who: Worker): Promise<ListsPage> {
+  const { file } = (await costedKitchen(who.kitchenId)).costing;
+  return {
+    imports: await importsOf(database(), who.kitchenId),
+    suppliers: file.suppliers.map(({ id, name, priceList }) => ({ id, name, priceList })),
+    mayEdit: may(who.role, 'manager'),
+  };
+}
+
+const A_PAGE = 50;
+
+export interface ListPage {
+  readonly list: PriceImport;
+  readonly today: string;
+  readonly mayEdit: boolean;
+  readonly working: boolean;
+  readonly columns?: ColumnsAsked | undefined;
+  readonly counts: readonly { readonly verdict: Verdict; readonly rows: number; readonly wanted: number }[];
+  readonly verdict: Verdict;
+  readonly rows: readonly ImportRow[];
+  readonly from: number;
+  readonly more: boolean;
+  readonly articles: readonly { readonly id: string; readonly name: string; readonly pack: string }[];
+  readonly ingredients: readonly { readonly id: string; readonly name: string }[];
+  /** Of an accepted list: what somebody has edited since. */
+  readonly edited: readonly { readonly article: string; readonly name: string; readonly price: string }[];
+}
+
+export async function listPage(
+  who: Worker,
+  id: string,
+  asked: { verdict?: Verdict | undefined; from?: number | undefined; columns?: boolean | undefined },
+): Promise<ListPage> {
+  const list = await importById(database(), who.kitchenId, id);
+  if (!list || list.state === 'dropped') notFound();
+  const job = jobOf(id);
+  const working = job !== undefined && !job.ended;
+  const { file } = (await costedKitchen(who.kitchenId)).costing;
+  const choosing =
+    !working && (list.state === 'columns' || (list.state === 'preview' && asked.columns === true));
+  const table = choosing ? await columnsAsked(who.kitchenId, id) : undefined;
+  const counts = choosing || working ? new Map() : await verdictCounts(database(), who.kitchenId, id);
+  const first = VERDICTS.find((v) => counts.has(v)) ?? 'moved';
+  const verdict = asked.verdict ?? first;
+  const from = Math.max(0, asked.from ?? 0);
+  const rows =
+    choosing || working ? [] : await rowsOf(database(), who.kitchenId, id, verdict, from, A_PAGE + 1);
+  return {
+    list,
+    today: await todayIn(who.kitchenId),
+    mayEdit: may(who.role, 'manager'),
+    working,
+    columns: table?.ok ? table.value : undefined,
+    counts: VERDICTS.map((v) => ({
+      verdict: v,
+      rows: counts.get(v)?.rows ?? 0,
+      wanted: counts.get(v)?.wanted ?? 0,
+    })),
+    verdict,
+    rows: rows.slice(0, A_PAGE),
+    from,
+    more: rows.length > A_PAGE,
+    articles: file.articles
+      .filter((a) => a.supplier === list.supplier)
+      .map(({ id: at, name, pack }) => ({ id: at, name, pack })),
+    ingredients: file.ingredients.map(({ id: at, name }) => ({ id: at, name })),
+    edited: list.state === 'accepted' ? await editedAfter(who.kitchenId, id) : [],
+  };
+}

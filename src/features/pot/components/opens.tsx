@@ -1,0 +1,35 @@
+'use client';
+
+import { useFigures } from '@/ui/figures';
+import type { LivePot } from './use-pot';
+
+/** The packs this pot opens, and what is left of the last of each. */
+export function Opens({ pot }: { pot: LivePot }) {
+  const { kilos } = useFigures();
+  const opened = pot.packs.filter((o) => o.leftG > 0.5);
+  if (opened.length === 0) return null;
+  const whole = opened.filter((o) => o.pack.charged === 'whole');
+  return (
+    <details className="opens" open={whole.length > 0}>
+      <summary>
+        Leaves {opened.length} opened {opened.length === 1 ? 'pack' : 'packs'}
+        {whole.length > 0 && `, ${whole.length} charged whole`}
+      </summary>
+      <table>
+        <tbody>
+          {[...whole, ...opened.filter((o) => !whole.includes(o))].map((o) => (
+            <tr key={o.supply}>
+              <td>
+                {o.name}
+                {o.pack.charged === 'whole' && <b> charged whole</b>}
+              </td>
+              <td className="fig">
+                {kilos(o.leftG)} of {kilos(o.pack.g)} left
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}
