@@ -106,10 +106,14 @@ function executeBeside(
 }
 
 /** Browser tests, counted one by one. A flaky one is a failed one. */
-export async function playwright(place: string, env: NodeJS.ProcessEnv): Promise<Verdict> {
+export async function playwright(
+  place: string,
+  env: NodeJS.ProcessEnv,
+  only: readonly string[],
+): Promise<Verdict> {
   const file = path.join(place, 'playwright.json');
   fs.rmSync(file, { force: true });
-  const { ok, output } = await executeBeside('playwright', ['test'], {
+  const { ok, output } = await executeBeside('playwright', ['test', ...only], {
     ...env,
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,
   });

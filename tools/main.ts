@@ -8,7 +8,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
-  ./halfpot bench                         measure, as ratios in one run
+  ./halfpot bench [buy]                   measure, as ratios in one run
   ./halfpot schema                        write docs/kitchen-file.schema.json from the schema`;
 
 /** Each command is loaded only when it is asked for, so that `cost` starts without the rest. */
@@ -19,7 +19,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   export: async (args) => (await import('./commands/export')).exportKitchen(args),
   test: async (args) => (await import('./commands/test')).test(args),
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),
-  bench: async () => (await import('./commands/bench')).bench(),
+  bench: async (args) => (await import('./commands/bench')).bench(args),
   schema: async (args) => (await import('./commands/schema')).schema(args),
 };
 

@@ -2,6 +2,7 @@ import type { Pool } from 'mysql2/promise';
 import {
   mannerIn,
   mergeTargets,
+  packFacts,
   packOn,
   receivedOn,
   weigh,
@@ -315,13 +316,14 @@ async function loadBuying(sql: Sql, file: KitchenFile): Promise<void> {
   const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
   const articles = new Map(file.articles.map((a) => [a.id, a]));
   const into = mergeTargets(file);
+  const facts = packFacts(manner);
   const booked = file.purchases.map((purchase): BookedPurchase => ({
     purchase,
     goods: purchase.lines.map((line) => {
       if (line.is !== 'goods') return undefined;
       const article = articles.get(line.article) as WrittenArticle;
       const ingredient = ingredients.get(article.ingredient) as WrittenIngredient;
-      const came = must(receivedOn(purchase, line, article, ingredient, manner));
+      const came = must(receivedOn(purchase, line, article, ingredient, manner, facts));
       return {
         line,
         ingredientId: into(ingredient.id),

@@ -368,7 +368,7 @@ export const editedSince = (
        JOIN supplier_article a ON a.kitchen_id = q.kitchen_id AND a.id = q.article_id
       WHERE q.kitchen_id = ? AND q.import_id = ? AND q.withdrawn_at IS NULL
         AND EXISTS (SELECT 1 FROM price_quote l WHERE l.kitchen_id = q.kitchen_id AND l.article_id = q.article_id
-                     AND l.withdrawn_at IS NULL AND (l.import_id IS NULL OR l.import_id <> q.import_id) AND l.recorded_at > q.recorded_at)
+                     AND l.withdrawn_at IS NULL AND (l.import_id IS NULL OR l.import_id <> q.import_id) AND (l.recorded_at > q.recorded_at OR (l.recorded_at = q.recorded_at AND l.id > q.id)))
       ORDER BY a.name`,
     [kitchenId, importId],
   );

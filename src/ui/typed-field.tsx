@@ -14,6 +14,8 @@ interface Props {
   readonly onDone: (text: string) => void;
   readonly unit?: ReactNode;
   readonly describedBy?: string;
+  /** What the text comes to, where it does not say so itself: shown beside it while it is typed. */
+  readonly understood?: ((text: string) => string | undefined) | undefined;
 }
 
 /** A field that keeps what was typed: Enter or leaving it keeps the change, Escape takes it back. */
@@ -27,6 +29,7 @@ export function TypedField({
   onDone,
   unit,
   describedBy,
+  understood,
 }: Props) {
   const [text, setText] = useState(value);
   const settled = useRef(value);
@@ -71,6 +74,11 @@ export function TypedField({
           }
         }}
       />
+      {understood && text.trim() !== settled.current.trim() && (
+        <span className="typed-understood" role="status">
+          {understood(text)}
+        </span>
+      )}
       {unit !== undefined && <span className="typed-unit">{unit}</span>}
     </>
   );

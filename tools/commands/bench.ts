@@ -6,6 +6,7 @@ import { noParts } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
 import { WATER, type Stuff } from '@/core/larder';
 import { DEMO_FILE, mustRead } from '../kitchens';
+import { Stop } from '../stop';
 
 /** Median ms of many runs of `work`, after as many to warm up. */
 function median(work: () => unknown, runs: number): number {
@@ -62,14 +63,21 @@ const TEN_STEPS: readonly PotStep[] = [
   { do: 'portion', ml: 1000, overfill: 0 },
 ];
 
-/** `halfpot bench`: each figure in ms and as a multiple of the yardstick of the same run. */
-export function bench(): number {
+/** `halfpot bench [buy]`: each figure in ms and as a multiple of the yardstick of the same run. */
+export async function bench(args: readonly string[]): Promise<number> {
+  const [part] = args;
+  if (part !== undefined && part !== 'buy')
+    throw new Stop(`There is no benchmark “${part}”: buy, or none for the core.`);
   const unit = median(yardstick, 200);
   const line = (name: string, ms: number, note = ''): void =>
     void process.stdout.write(
       `${name.padEnd(58)}${ms.toFixed(3).padStart(9)} ms ${(ms / unit).toFixed(2).padStart(8)} ×   ${note}\n`,
     );
   line('yardstick: 100,000 roots', unit);
+  if (part === 'buy') {
+    await (await import('./bench-buy')).benchBuy(line);
+    return 0;
+  }
 
   const vessel = {
     id: 'v',

@@ -2,6 +2,7 @@ import { chromium, type Page } from '@playwright/test';
 import fs from 'node:fs';
 import path from 'node:path';
 import { build } from '../app';
+import { CHROMIUM } from '../chromium';
 import { ensure, NEEDS } from '../debian';
 import { startInstance } from '../instance';
 import { startDatabase } from '../mariadb';
@@ -10,17 +11,6 @@ import { freePort, takePlace } from '../processes';
 import { HELD_CLOCK, HELD_DAY } from './test';
 
 const FOLDER = path.join(ROOT, 'docs/screenshots');
-const CHROMIUM = [
-  '--headless',
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--no-first-run',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
-
 /** One picture: where it is taken, and what is done before it. */
 interface Shot {
   readonly name: string;

@@ -31,23 +31,23 @@ const STATIC = (): Verdict[] => [
   ),
 ];
 
-/** `halfpot test [static|unit|browser]`: everything, or one part. The demo's data is never touched. */
+/** `halfpot test [static|unit|browser [FILE …]]`: everything, or one part. The demo's data is never touched. */
 export async function test(args: readonly string[]): Promise<number> {
-  const [part] = args;
+  const [part, ...only] = args;
   if (part !== undefined && !['static', 'unit', 'browser'].includes(part))
     throw new Stop(`There is no part “${part}”: static, unit or browser.`);
   const wants = (name: string): boolean => part === undefined || part === name;
   const place = placeOf('test');
   takePlace(place, 'test');
   const verdicts: Verdict[] = wants('static') ? STATIC() : [];
-  if (wants('unit') || wants('browser')) verdicts.push(...(await withDatabase(wants)));
+  if (wants('unit') || wants('browser')) verdicts.push(...(await withDatabase(wants, only)));
   const passed = verdicts.reduce((sum, v) => sum + v.passed, 0);
   const failed = verdicts.reduce((sum, v) => sum + v.failed, 0);
   process.stdout.write(`${passed} passed, ${failed} failed\n`);
   return failed === 0 && passed > 0 ? 0 : 1;
 }
 
-async function withDatabase(wants: (part: string) => boolean): Promise<Verdict[]> {
+async function withDatabase(wants: (part: string) => boolean, only: readonly string[]): Promise<Verdict[]> {
   const place = placeOf('test');
   ensure(NEEDS.database);
   ensure(NEEDS.browser);
@@ -64,14 +64,14 @@ async function withDatabase(wants: (part: string) => boolean): Promise<Verdict[]
           }),
         ),
       );
-    if (wants('browser')) verdicts.push(report(await inBrowser(own.fresh('halfpot_browser'))));
+    if (wants('browser')) verdicts.push(report(await inBrowser(own.fresh('halfpot_browser'), only)));
   } finally {
     await own.stop();
   }
   return verdicts;
 }
 
-async function inBrowser(databaseUrl: string): Promise<Verdict> {
+async function inBrowser(databaseUrl: string, only: readonly string[]): Promise<Verdict> {
   const place = placeOf('test');
   await endLeftover(place, 'app', 'next');
   build();
@@ -83,13 +83,17 @@ async function inBrowser(databaseUrl: string): Promise<Verdict> {
   });
   const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
   try {
-    return await playwright(place.folder, {
-      HALFPOT_TEST_LISTS: String(lists.port),
-      ...process.env,
-      HALFPOT_ADDRESS: instance.address,
-      HALFPOT_TEST_DATABASE: databaseUrl,
-      HALFPOT_TEST_DAY: HELD_DAY,
-    });
+    return await playwright(
+      place.folder,
+      {
+        HALFPOT_TEST_LISTS: String(lists.port),
+        ...process.env,
+        HALFPOT_ADDRESS: instance.address,
+        HALFPOT_TEST_DATABASE: databaseUrl,
+        HALFPOT_TEST_DAY: HELD_DAY,
+      },
+      only,
+    );
   } finally {
     await lists.stop();
     await instance.stop();

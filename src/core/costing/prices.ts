@@ -10,6 +10,7 @@ import {
 } from '../larder';
 import {
   mannerIn,
+  packFacts,
   packOn,
   receivedOn,
   weigh,
@@ -19,6 +20,7 @@ import {
   type WrittenArticle,
   type WrittenIngredient,
 } from '../kitchen-file';
+import type { Manner } from '../quantity';
 import { refuse, type Trouble } from '../trouble';
 
 /** A dated price of a pack; where it stands on an invoice, its number. */
@@ -56,6 +58,7 @@ const NOTHING: ArticleHistory = { points: [], receipts: [] };
 /** The past as a whole kitchen file tells it; `knownBy` leaves out what was recorded later. */
 export function historyIn(file: KitchenFile, knownBy?: string): HistoryOf {
   const manner = mannerIn(file);
+  const facts = packFacts(manner);
   const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
   const articles = new Map(file.articles.map((a) => [a.id, a]));
   const known = (at: string): boolean => knownBy === undefined || at <= knownBy;
@@ -79,7 +82,7 @@ export function historyIn(file: KitchenFile, knownBy?: string): HistoryOf {
       const at = { on: purchase.on, recordedAt: purchase.recordedAt, invoice: purchase.number };
       const own = past.get(article.id);
       if (purchase.kind === 'invoice') own?.points.push({ ...at, price: new Decimal(line.packPrice) });
-      const came = receivedOn(purchase, line, article, ingredient, manner);
+      const came = receivedOn(purchase, line, article, ingredient, manner, facts);
       if (came.ok) own?.receipts.push({ ...at, g: came.value.acceptedG, money: came.value.money });
     }
   }
@@ -99,10 +102,20 @@ export function pricesOn(
     if (list) list.push(article);
     else sold.set(article.ingredient, [article]);
   }
-  const counts = lastCounts(file, day);
+  const manner = mannerIn(file);
+  const counts = lastCounts(file, day, manner);
   const found = new Map<string, PriceFound | Trouble>();
   for (const ingredient of file.ingredients) {
-    const price = priceOf(file, ingredient, sold.get(ingredient.id) ?? [], day, history, suppliers, counts);
+    const price = priceOf(
+      file,
+      ingredient,
+      sold.get(ingredient.id) ?? [],
+      day,
+      history,
+      suppliers,
+      counts,
+      manner,
+    );
     if (price) found.set(ingredient.id, price);
   }
   return found;
@@ -116,11 +129,12 @@ function priceOf(
   history: HistoryOf,
   suppliers: ReadonlyMap<string, string>,
   counts: ReadonlyMap<string, { on: string; g: number }>,
+  manner: Manner,
 ): PriceFound | Trouble | undefined {
   const newest = newestOf(articles, ingredient.boughtAs, day, history);
   if (!newest) return undefined;
   const { article, point } = newest;
-  const pack = packOn(article, ingredient, day, mannerIn(file));
+  const pack = packOn(article, ingredient, day, manner);
   if (!pack.ok) return pack.trouble;
   const wanted = ingredient.priceBasis ?? file.kitchen.priceBasis;
   const base = {
@@ -139,7 +153,7 @@ function priceOf(
   };
   if (wanted.by === 'latest') return latest;
   if (wanted.by === 'fixed') {
-    const perKg = fixedPerKg(file, ingredient, wanted);
+    const perKg = fixedPerKg(ingredient, wanted, manner);
     return 'perKg' in perKg ? { ...latest, basis: wanted, perKg: perKg.perKg } : perKg;
   }
   const receipts = articles.flatMap((a) => history(a.id).receipts);
@@ -186,11 +200,11 @@ function newestOf(
 }
 
 function fixedPerKg(
-  file: KitchenFile,
   ingredient: WrittenIngredient,
   basis: Extract<Basis, { by: 'fixed' }>,
+  manner: Manner,
 ): { perKg: Decimal } | Trouble {
-  const g = weigh(basis.per, ingredient, mannerIn(file));
+  const g = weigh(basis.per, ingredient, manner);
   if (!g.ok) return g.trouble;
   if (!(g.value > 0))
     return refuse('empty-pack', 'priceBasis.per', `“${basis.per}” holds 0 g: a price is for something.`)
@@ -199,7 +213,11 @@ function fixedPerKg(
 }
 
 /** Grams last counted of each ingredient, on or before a day. */
-function lastCounts(file: KitchenFile, day: string): Map<string, { on: string; g: number; at: string }> {
+function lastCounts(
+  file: KitchenFile,
+  day: string,
+  manner: Manner,
+): Map<string, { on: string; g: number; at: string }> {
   const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
   const last = new Map<string, { on: string; g: number; at: string }>();
   for (const count of file.counts) {
@@ -209,7 +227,7 @@ function lastCounts(file: KitchenFile, day: string): Map<string, { on: string; g
     if (!ingredient || count.on > day) continue;
     if (before && (before.on > count.on || (before.on === count.on && before.at > count.recordedAt)))
       continue;
-    const g = weigh(count.amount, ingredient, mannerIn(file));
+    const g = weigh(count.amount, ingredient, manner);
     if (g.ok) last.set(id, { on: count.on, g: g.value, at: count.recordedAt });
   }
   return last;

@@ -2,7 +2,7 @@ import { checkShares, checkStuff } from '../larder';
 import { measureUnit } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
 import { inOrder, loopSentence, ofStep } from './loops';
-import { mannerIn, packOn, receivedOn, weigh } from './packs';
+import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
 import type { KitchenFile, Of, WrittenIngredient } from './schema';
 import { stuffOf } from './stuff';
 
@@ -113,6 +113,7 @@ function checkMeasures(file: Sparse): Trouble[] {
 function checkBuying(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
   const manner = mannerIn({ kitchen: file.kitchen, measures: file.measures ?? [] });
+  const facts = packFacts(manner);
   const ingredients = new Map([...sound(file.ingredients)].map(([, i]) => [i.id, i]));
   const articles = new Map([...sound(file.articles)].map(([, a]) => [a.id, a]));
   const known = {
@@ -158,7 +159,7 @@ function checkBuying(file: Sparse): Trouble[] {
       const article = articles.get(line.article);
       const written = article && ingredients.get(article.ingredient);
       if (!article || !written) continue;
-      const came = receivedOn(purchase, line, article, written, manner);
+      const came = receivedOn(purchase, line, article, written, manner, facts);
       // A pack that cannot be read has been told at its article.
       if (!came.ok && !came.trouble.path.startsWith('pack')) found.push(under(place, came.trouble));
     }

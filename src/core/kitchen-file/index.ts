@@ -20,6 +20,6 @@ export {
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, loopSentence, ofStep, usesOf } from './loops';
 export { shiftDay, shiftTo } from './shift';
-export { mannerIn, packOn, receivedOn, weigh, weighableOf, type Pack } from './packs';
+export { mannerIn, packFacts, packOn, receivedOn, weigh, weighableOf, type Pack } from './packs';
 export { hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
 export { mergeTargets, withoutMerged } from './merges';

@@ -90,6 +90,30 @@ export function packOn(
   });
 }
 
+/** Pack and weights of an article on a day. */
+export type PackFacts = (
+  article: WrittenArticle,
+  ingredient: WrittenIngredient,
+  day: string,
+) => Outcome<{ readonly pack: Pack; readonly thing: Weighable }>;
+
+/** Looks packs up and remembers those that no weighing changes: for going through years of invoices. */
+export function packFacts(manner: Manner): PackFacts {
+  const known = new Map<WrittenArticle, ReturnType<PackFacts>>();
+  const find: PackFacts = (article, ingredient, day) => {
+    const pack = packOn(article, ingredient, day, manner);
+    if (!pack.ok) return { ok: false, trouble: under('pack', pack.trouble) };
+    const thing = weighableOf(ingredient);
+    return thing.ok ? fine({ pack: pack.value, thing: thing.value }) : thing;
+  };
+  return (article, ingredient, day) => {
+    if (article.weighings.length > 0) return find(article, ingredient, day);
+    const facts = known.get(article) ?? find(article, ingredient, day);
+    known.set(article, facts);
+    return facts;
+  };
+}
+
 /** What one goods line of a purchase brought and cost. */
 export function receivedOn(
   purchase: Pick<WrittenPurchase, 'on' | 'kind'>,
@@ -97,11 +121,11 @@ export function receivedOn(
   article: WrittenArticle,
   ingredient: WrittenIngredient,
   manner: Manner,
+  factsOf: PackFacts = packFacts(manner),
 ): Outcome<Received & { readonly via: string }> {
-  const pack = packOn(article, ingredient, purchase.on, manner);
-  if (!pack.ok) return { ok: false, trouble: under('pack', pack.trouble) };
-  const thing = weighableOf(ingredient);
-  if (!thing.ok) return thing;
-  const came = received(line, pack.value.g, thing.value, manner, purchase.kind);
-  return came.ok ? fine({ ...came.value, via: pack.value.via }) : came;
+  const facts = factsOf(article, ingredient, purchase.on);
+  if (!facts.ok) return facts;
+  const { pack, thing } = facts.value;
+  const came = received(line, pack.g, thing, manner, purchase.kind);
+  return came.ok ? fine({ ...came.value, via: pack.via }) : came;
 }

@@ -17,6 +17,7 @@ export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBoo
       <label>
         Costs as of
         <Form.Control
+          aria-label="Costs as of"
           type="date"
           value={data.day}
           max={data.today}
@@ -26,6 +27,7 @@ export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBoo
       <label>
         Moved since
         <Form.Control
+          aria-label="Moved since"
           type="date"
           value={data.since}
           max={data.day}
@@ -34,7 +36,11 @@ export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBoo
       </label>
       <label>
         Order
-        <Form.Select value={data.order} onChange={(event) => go({ order: event.target.value as Order })}>
+        <Form.Select
+          aria-label="Order of the rows"
+          value={data.order}
+          onChange={(event) => go({ order: event.target.value as Order })}
+        >
           {(Object.keys(ORDER_WORDS) as Order[]).map((key) => (
             <option key={key} value={key}>
               {ORDER_WORDS[key]}

@@ -43,6 +43,12 @@ function understand(
   return knife.trouble ? { price: knife.trouble.message } : { typed };
 }
 
+/** What arithmetic in a price comes to; nothing for a plain figure. */
+function workedOut(text: string, mark: DecimalMark): string | undefined {
+  const price = /[-+*/x×(]/.test(text.trim().slice(1)) ? readPrice(text, mark) : undefined;
+  return price?.ok ? `= ${price.value.toFixed(2)}` : undefined;
+}
+
 /** The one word for a basis that is not the latest price. */
 const basisMark = (words: string): string =>
   words.startsWith('the average') ? 'average' : words.startsWith('a fixed') ? 'fixed' : 'stock';
@@ -136,6 +142,7 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
               trouble={understood.price ?? (understood.usable ? undefined : refused?.message)}
               describedBy={troubleId}
               disabled={!mayEdit}
+              understood={(t) => workedOut(t, mark)}
               onTyped={(t) => type('price', t)}
               onDone={(t) => void save('price', t, row)}
             />

@@ -8,8 +8,9 @@ import {
   type PricePoint,
   type Supply,
 } from '@/core/costing';
-import { mannerIn, packOn, type Basis, type WrittenArticle } from '@/core/kitchen-file';
+import { mannerIn, packOn, weighableOf, type Basis, type WrittenArticle } from '@/core/kitchen-file';
 import { differences, type Comparable } from '@/core/larder';
+import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
 import { pointsOf } from '@/db/read-past';
 import { lastCountOf, spellingsOf } from '@/db/larder';
@@ -47,6 +48,9 @@ export interface IngredientPage {
   readonly version: number;
   readonly mayEdit: boolean;
   readonly today: string;
+  readonly mark: DecimalMark;
+  readonly measures: readonly HouseMeasure[];
+  readonly thing: Weighable;
   readonly usablePerKg: number | null;
   readonly trouble?: string | undefined;
   readonly estimate: boolean;
@@ -81,6 +85,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
   if (!supply) notFound();
   const { file } = costing;
   const today = await todayIn(who.kitchenId);
+  const thing = weighableOf(supply.ingredient);
   const articles = file.articles.filter((a) => a.ingredient === id);
   const [past, count, spellings] = await Promise.all([
     pointsOf(
@@ -101,6 +106,9 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     version: versions.ingredients.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
     today,
+    mark: file.kitchen.decimalMark,
+    measures: file.measures,
+    thing: thing.ok ? thing.value : { name: supply.ingredient.name },
     usablePerKg: supply.usablePerKg ?? null,
     trouble: supply.trouble?.message,
     estimate: supply.yieldSource === 'estimate' && supply.usable < 1,

@@ -8,10 +8,13 @@ const PATIENCE_MS = 10_000;
  * Fetches a supplier's price list from its address.
  * @returns trouble `no-answer`, `too-slow`, `answered-otherwise`, `file-too-large`
  */
-export async function fetchList(address: string): Promise<Outcome<{ bytes: Buffer; name: string }>> {
+export async function fetchList(
+  address: string,
+  patienceMs = PATIENCE_MS,
+): Promise<Outcome<{ bytes: Buffer; name: string }>> {
   try {
     const answer = await fetch(address, {
-      signal: AbortSignal.timeout(PATIENCE_MS),
+      signal: AbortSignal.timeout(patienceMs),
       redirect: 'error',
       cache: 'no-store',
     });
@@ -19,7 +22,7 @@ export async function fetchList(address: string): Promise<Outcome<{ bytes: Buffe
       return refuse(
         'answered-otherwise',
         '',
-        `The supplier's computer answered with ${answer.status} instead of a list: try later, or take a file.`,
+        `The supplier’s computer answered with ${answer.status} instead of a list: try later, or take a file.`,
         { value: answer.status, limit: 200 },
       );
     const parts: Uint8Array[] = [];
@@ -39,17 +42,18 @@ export async function fetchList(address: string): Promise<Outcome<{ bytes: Buffe
       value: { bytes: Buffer.concat(parts), name: new URL(address).pathname.split('/').pop() || 'list' },
     };
   } catch (error) {
-    const slow = error instanceof Error && (error.name === 'TimeoutError' || error.name === 'AbortError');
+    const { name } = (error ?? {}) as { name?: string };
+    const slow = name === 'TimeoutError' || name === 'AbortError';
     return slow
       ? refuse(
           'too-slow',
           '',
-          `The supplier's computer did not send the list within ${PATIENCE_MS / 1000} seconds: try later, or take a file.`,
+          `The supplier’s computer did not send the list within ${patienceMs / 1000} seconds: try later, or take a file.`,
         )
       : refuse(
           'no-answer',
           '',
-          "The supplier's computer does not answer, or broke off: try later, or take a file.",
+          'The supplier’s computer does not answer, or broke off: try later, or take a file.',
         );
   }
 }

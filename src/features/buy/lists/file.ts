@@ -1,6 +1,7 @@
 import 'server-only';
 import { parse } from 'csv-parse/sync';
 import ExcelJS from 'exceljs';
+import iconv from 'iconv-lite';
 import { guessColumns } from '@/core/price-list';
 import { fine, refuse, type Outcome } from '@/core/trouble';
 
@@ -122,7 +123,8 @@ function decode(bytes: Buffer): { text: string | undefined; coding: string } {
   try {
     return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), coding: 'UTF-8' };
   } catch {
-    return { text: new TextDecoder('windows-1252').decode(bytes), coding: 'Latin-1' };
+    // Node's own decoder takes windows-1252 for bare Latin-1 and loses the euro sign.
+    return { text: iconv.decode(bytes, 'win1252'), coding: 'Latin-1' };
   }
 }
 

@@ -6,6 +6,7 @@ import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
 import { keepSetting, keepWeighing } from '../actions';
 import type { IngredientPage, SellerRow } from '../queries';
+import { useWeighed } from './use-weighed';
 
 /** Who sells it, the cheapest usable kilo first. */
 export function Sellers({ page }: { page: IngredientPage }) {
@@ -13,8 +14,14 @@ export function Sellers({ page }: { page: IngredientPage }) {
   const [keep, state] = useKept();
   const cheapest = page.sellers.find((s) => s.usablePerKg !== null)?.id;
   if (page.sellers.length === 0) return null;
-  const costFrom = (boughtAs: string | null): void =>
-    void keep(() => keepSetting({ id: page.id, seen: page.version, boughtAs }));
+  const now = page.sellers.find((s) => s.costedFrom)?.id;
+  const [chosen, choose] = useState(now);
+  const costFrom = (boughtAs: string | null): void => {
+    choose(boughtAs ?? now);
+    void keep(() => keepSetting({ id: page.id, seen: page.version, boughtAs })).then((ok) => {
+      if (!ok) choose(now);
+    });
+  };
   return (
     <section>
       <h2 id="sellers">Who sells it</h2>
@@ -41,8 +48,8 @@ export function Sellers({ page }: { page: IngredientPage }) {
                   type="radio"
                   name="costed-from"
                   className="radio-large"
-                  checked={s.costedFrom}
-                  disabled={!page.mayEdit || state.busy || s.perKg === null}
+                  checked={s.id === chosen}
+                  disabled={!page.mayEdit || s.perKg === null}
                   aria-label={`Cost ${page.name} from ${s.name}, ${s.supplier}`}
                   onChange={() => costFrom(s.id)}
                 />
@@ -117,6 +124,7 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
   const { kilos } = useFigures();
   const [keep, state] = useKept();
   const [open, setOpen] = useState(false);
+  const weighed = useWeighed(page);
   return (
     <>
       <span className="fig">{s.pack}</span>{' '}
@@ -143,6 +151,7 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
           <TypedField
             label={`What a pack of ${s.name} held`}
             value=""
+            understood={weighed}
             trouble={state.message}
             describedBy={`weigh-${s.id}`}
             onTyped={() => undefined}

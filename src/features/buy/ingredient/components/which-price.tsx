@@ -6,6 +6,7 @@ import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
 import { keepBasis, keepCount, keepSetting } from '../actions';
 import type { IngredientPage } from '../queries';
+import { useWeighed } from './use-weighed';
 
 const WORDS = {
   kitchen: 'the kitchen’s usual: see below',
@@ -20,9 +21,15 @@ type By = keyof typeof WORDS;
 export function WhichPrice({ page }: { page: IngredientPage }) {
   const [keep, state] = useKept();
   const [by, setBy] = useState<By>(page.ownBasis ? page.basis.by : 'kitchen');
-  const [days, setDays] = useState(page.basis.by === 'average' ? String(page.basis.days) : '28');
-  const [price, setPrice] = useState(page.basis.by === 'fixed' ? page.basis.price : '');
-  const [per, setPer] = useState(page.basis.by === 'fixed' ? page.basis.per : '1 kg');
+  // What stands there before anybody types; a field compares itself with it.
+  const first = {
+    days: page.basis.by === 'average' ? String(page.basis.days) : '28',
+    price: page.basis.by === 'fixed' ? page.basis.price : '',
+    per: page.basis.by === 'fixed' ? page.basis.per : '1 kg',
+  };
+  const [days, setDays] = useState(first.days);
+  const [price, setPrice] = useState(first.price);
+  const [per, setPer] = useState(first.per);
   const send = (next: Partial<{ by: By; days: string; price: string; per: string }>): void => {
     const wanted = { by, days, price, per, ...next };
     if (wanted.by === 'fixed' && wanted.price.trim() === '') return;
@@ -54,7 +61,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
           <TypedField
             narrow
             label="Days of the average"
-            value={days}
+            value={first.days}
             trouble={state.message}
             describedBy="basis-trouble"
             disabled={!page.mayEdit}
@@ -69,7 +76,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
           <TypedField
             narrow
             label="Fixed price"
-            value={price}
+            value={first.price}
             trouble={state.message}
             describedBy="basis-trouble"
             disabled={!page.mayEdit}
@@ -80,7 +87,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
           <TypedField
             narrow
             label="What the fixed price is for"
-            value={per}
+            value={first.per}
             disabled={!page.mayEdit}
             onTyped={setPer}
             onDone={(typed) => send({ per: typed })}
@@ -100,12 +107,14 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
 
 function Count({ page }: { page: IngredientPage }) {
   const [keep, state] = useKept();
+  const weighed = useWeighed(page);
   return (
     <>
       <p className="field-line">
         On hand{' '}
         <TypedField
           label="Counted on hand"
+          understood={weighed}
           value={page.lastCount?.amount ?? ''}
           trouble={state.message}
           describedBy="count-trouble"
@@ -128,8 +137,15 @@ function Count({ page }: { page: IngredientPage }) {
 
 function OpenedPack({ page }: { page: IngredientPage }) {
   const [keep, state] = useKept();
+  const [chosen, choose] = useState(page.partPack);
+  const set = (partPack: typeof chosen): void => {
+    choose(partPack);
+    void keep(() => keepSetting({ id: page.id, seen: page.version, partPack })).then((ok) => {
+      if (!ok) choose(page.partPack);
+    });
+  };
   return (
-    <fieldset className="opened-pack" disabled={!page.mayEdit || state.busy}>
+    <fieldset className="opened-pack" disabled={!page.mayEdit}>
       <legend>An opened pack is charged</legend>
       {(['part', 'whole'] as const).map((partPack) => (
         <label key={partPack}>
@@ -137,8 +153,8 @@ function OpenedPack({ page }: { page: IngredientPage }) {
             type="radio"
             name="part-pack"
             className="radio-large"
-            checked={page.partPack === partPack}
-            onChange={() => void keep(() => keepSetting({ id: page.id, seen: page.version, partPack }))}
+            checked={chosen === partPack}
+            onChange={() => set(partPack)}
           />
           {partPack === 'part'
             ? 'by the part used, the rest back on the shelf'

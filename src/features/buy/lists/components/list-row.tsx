@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { ImportRow } from '@/db/price-lists';
 import { useFigures } from '@/ui/figures';
@@ -11,7 +12,13 @@ import type { ListPage } from '../queries';
 export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; open: boolean }) {
   const { bare } = useFigures();
   const [keep, state] = useKept();
-  const taken = row.wanted ?? row.verdict === 'moved';
+  const [taken, setTaken] = useState(row.wanted ?? row.verdict === 'moved');
+  const toggle = (): void => {
+    setTaken(!taken);
+    void keep(() => keepWanted(page.list.id, { line: row.line }, !taken)).then((ok) => {
+      if (!ok) setTaken(taken);
+    });
+  };
   const mayTake =
     open &&
     page.mayEdit &&
@@ -86,8 +93,7 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
             className="radio-large"
             aria-label={`Take ${name}`}
             checked={taken}
-            disabled={state.busy}
-            onChange={() => void keep(() => keepWanted(page.list.id, { line: row.line }, !taken))}
+            onChange={toggle}
           />
         )}
       </td>

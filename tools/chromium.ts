@@ -1,0 +1,11 @@
+/** How Debian's Chromium is started here: without a screen, and without asking anybody outside for anything. */
+export const CHROMIUM = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
