@@ -74,7 +74,7 @@ export function TypedField({
           }
         }}
       />
-      {understood && text.trim() !== settled.current.trim() && (
+      {understood && text.trim() !== value.trim() && (
         <span className="typed-understood" role="status">
           {understood(text)}
         </span>

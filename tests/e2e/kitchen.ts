@@ -53,3 +53,15 @@ export const answer = (page: Page, name: string): Locator =>
   page
     .getByRole('complementary', { name: 'Who lives from these prices' })
     .getByRole('button', { name: `${name}: why?` });
+
+/** Presses Tab until the thing of that name has the focus. */
+export async function tabTo(page: Page, label: string): Promise<void> {
+  for (let i = 0; i < 260; i += 1) {
+    await page.keyboard.press('Tab');
+    const name = await page.evaluate(
+      () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
+    );
+    if (name === label) return;
+  }
+  throw new Error(`${label} was never reached`);
+}

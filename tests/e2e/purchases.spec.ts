@@ -1,4 +1,4 @@
-import { expect, figure, keeps, open, test } from './kitchen';
+import { expect, figure, keeps, open, tabTo, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 const line = (page: Page, n: number, field: string) => page.getByLabel(`Line ${n}, ${field}`);
@@ -133,21 +133,34 @@ test('a delivery in place of another says what that changes', async ({ page }) =
   await expect(page.getByText(/^Less gelatin: .* instead of 3\.5 %\.$/)).toBeVisible();
 });
 
-test('by keyboard alone: an invoice is written down', async ({ page }) => {
-  await open(page, '/buy/purchases/new');
-  await page.getByLabel('Supplier', { exact: true }).focus();
+test('by keyboard alone: an invoice is written down and its price asked why', async ({ page }) => {
+  await open(page, '/pot');
+  await page.keyboard.press('b');
+  await expect(page.getByRole('heading', { name: 'Price book' })).toBeVisible();
+  await tabTo(page, 'Purchases');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Purchases' })).toBeVisible();
+  await tabTo(page, 'Write an invoice down');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Write an invoice down' })).toBeVisible();
+  await tabTo(page, 'Supplier');
   await page.keyboard.type('Tarn');
   await page.keyboard.press('Tab');
   await page.keyboard.type('TH/9100');
-  await line(page, 1, 'article').focus();
+  await tabTo(page, 'Line 1, article');
   await page.keyboard.type('Trout frames');
   await page.keyboard.press('Tab');
   await page.keyboard.type('2');
   await page.keyboard.press('Tab');
   await page.keyboard.type('7.10');
-  await write(page).focus();
+  await tabTo(page, 'Write it down');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Invoice TH/9100' })).toBeVisible();
+  await tabTo(page, 'Trout frames');
+  await page.keyboard.press('Enter');
+  await tabTo(page, 'Trout frames, a usable kilo: why?');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog')).toContainText('Invoice TH/9100');
 });
 
 test('one ingredient: which price counts, a pack weighed, a count, an opened pack, another in its place', async ({

@@ -1,20 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, figure, open, openPot, test } from './kitchen';
+import { expect, figure, open, openPot, tabTo, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 test('by keyboard alone: a price is changed, a pot opened, its cost read and asked why', async ({ page }) => {
   await open(page, '/buy');
-  const tabTo = async (label: string): Promise<void> => {
-    for (let i = 0; i < 120; i += 1) {
-      await page.keyboard.press('Tab');
-      const name = await page.evaluate(
-        () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent ?? '',
-      );
-      if (name === label) return;
-    }
-    throw new Error(`${label} was never reached`);
-  };
-  await tabTo('Butter, price of a pack');
+  await tabTo(page, 'Butter, price of a pack');
   await page.keyboard.press('Control+A');
   await page.keyboard.type('80');
   await page.keyboard.press('Enter');
@@ -24,12 +14,12 @@ test('by keyboard alone: a price is changed, a pot opened, its cost read and ask
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.keyboard.press('p');
   await expect(page.getByRole('heading', { name: 'Pots' })).toBeVisible();
-  await tabTo('White roux');
+  await tabTo(page, 'White roux');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'White roux', level: 1 })).toBeVisible();
   const cost = page.getByRole('button', { name: 'White roux, a litre: why?' });
   expect(await figure(cost)).toBeGreaterThan(4);
-  await tabTo('White roux, a litre: why?');
+  await tabTo(page, 'White roux, a litre: why?');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toContainText('Why €');
   await page.keyboard.press('Escape');
@@ -73,6 +63,46 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
       await expect(page.getByRole('heading', { level: 1 })).toContainText('Venison loin');
     },
   ],
+  [
+    'an ingredient',
+    async (page) => {
+      await open(page, '/buy');
+      await page.getByRole('link', { name: 'Onion', exact: true }).click();
+      await expect(page.locator('.apexcharts-svg')).toBeVisible();
+      await page.getByLabel('Use in place of Onion').selectOption({ label: 'Celery' });
+      await expect(page.getByText(/^Brings celery/)).toBeVisible();
+    },
+  ],
+  ['the purchases', (page) => open(page, '/buy/purchases')],
+  [
+    'an invoice being written',
+    async (page) => {
+      await open(page, '/buy/purchases/new');
+      await page.getByLabel('Line 1, article').selectOption('new');
+      await page.getByRole('button', { name: 'Deposit' }).click();
+      await page.getByRole('button', { name: 'Write it down' }).click();
+      await expect(page.getByText(/^Nothing is written down yet/)).toBeVisible();
+    },
+  ],
+  [
+    'a list’s columns',
+    async (page) => {
+      await open(page, '/buy/lists');
+      await page.getByLabel('Price list file').setInputFiles('demo/price-lists/weirside-game-latin1.csv');
+      await expect(page.getByText('Which column is what?')).toBeVisible();
+    },
+  ],
+  [
+    'a list’s preview',
+    async (page) => {
+      await open(page, '/buy/lists');
+      await page.getByLabel('Price list file').setInputFiles('demo/price-lists/weirside-game-latin1.csv');
+      await page.getByRole('button', { name: 'Look it through' }).click();
+      await page.getByRole('button', { name: /not known/ }).click();
+      await expect(page.getByLabel(/^What is Pheasant/)).toBeVisible();
+    },
+  ],
+  ['the larder', (page) => open(page, '/buy/larder')],
   ['nowhere', async (page) => void (await page.goto('/nowhere'))],
 ];
 for (const [name, go] of screens)

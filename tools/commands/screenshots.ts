@@ -35,6 +35,50 @@ const SHOTS: readonly Shot[] = [
       await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
+  { name: 'ingredient', path: '/buy', before: follow('Onion') },
+  {
+    name: 'invoice',
+    path: '/buy/purchases/new',
+    before: async (page) => {
+      await page.getByLabel('Supplier', { exact: true }).selectOption({ label: 'Low Meadow Growers' });
+      await page.getByLabel('Invoice number').fill('LMG 5703');
+      const write = async (line: number, article: string, packs: string, price: string): Promise<void> => {
+        await page.getByLabel(`Line ${line}, article`).selectOption({ label: article });
+        await page.getByLabel(`Line ${line}, packs`).fill(packs);
+        await page.getByLabel(`Line ${line}, net price of a pack`).fill(price);
+      };
+      await write(1, 'Leeks, 5 kg', '3', '15.30');
+      await page.getByLabel('Line 1, what came').fill('12 kg');
+      await page.getByRole('button', { name: 'Another line' }).click();
+      await write(2, 'Onions, brown, net, 10 kg', '2', '2*5.20');
+      await page.getByRole('button', { name: 'Another line' }).click();
+      await page.getByLabel('Line 3, article').selectOption('new');
+      await page.getByLabel('Line 3, ingredient').selectOption({ label: 'Carrot' });
+      await page.getByLabel('Line 3, called on the invoice').fill('Carrots with their green');
+      await page.getByLabel('Line 3, packed as').fill('crate 12 bunches');
+      await page.getByRole('button', { name: 'Deposit' }).click();
+      await page.getByLabel('Line 4, Deposit').fill('4.50');
+    },
+  },
+  {
+    name: 'price-list',
+    path: '/buy/lists',
+    before: async (page) => {
+      await page
+        .getByLabel('Price list file')
+        .setInputFiles(path.join(ROOT, 'demo/price-lists/weirside-game-latin1.csv'));
+      await page.getByRole('button', { name: 'Look it through' }).click();
+      await page.getByRole('button', { name: /odd: look twice/ }).click();
+      await page.getByText('Packed as 8 kg').waitFor();
+    },
+  },
+  {
+    name: 'larder',
+    path: '/buy/larder',
+    before: async (page) => {
+      await page.getByLabel('Find in the larder').fill('stok');
+    },
+  },
   { name: 'pots', path: '/pot' },
   { name: 'pot-sheet-stock', path: '/pot', before: follow('Venison bone stock') },
   {

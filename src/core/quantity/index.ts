@@ -3,6 +3,7 @@ export { readNumber, type DecimalMark } from './number';
 export { calculate } from './arithmetic';
 export { COUNT_UNITS, type CountUnit, type Kind, type Unit } from './units';
 export { readAmount, readAmountOf, type Amount, type Manner } from './amount';
+export { writeAmount } from './format';
 export { mannerOf, measureUnit, type HouseMeasure } from './measures';
 export { countUnitOf, toGrams, type Weighable } from './convert';
 export {

@@ -2,7 +2,7 @@ import 'server-only';
 import { notFound } from 'next/navigation';
 import { costOfPlate, gapsOf, supplyOf } from '@/core/costing';
 import { measuringDensity, type Of, type WrittenPlate } from '@/core/kitchen-file';
-import type { DecimalMark, Weighable } from '@/core/quantity';
+import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 
@@ -48,6 +48,7 @@ export interface PlateData {
   readonly plate: WrittenPlate;
   readonly version: number;
   readonly mark: DecimalMark;
+  readonly measures: readonly HouseMeasure[];
   readonly mayEdit: boolean;
   readonly lines: readonly PlateLineData[];
 }
@@ -60,6 +61,7 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
     plate: found,
     version: kitchen.versions.plates.get(id) ?? 1,
     mark: kitchen.costing.file.kitchen.decimalMark,
+    measures: kitchen.costing.file.measures,
     mayEdit: may(who.role, 'manager'),
     lines: found.lines.map((line) => lineData(kitchen, line)),
   };

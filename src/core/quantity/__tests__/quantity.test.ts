@@ -13,6 +13,7 @@ import {
   shareOut,
   toGrams,
   waterDensity,
+  writeAmount,
 } from '..';
 
 const value = (typed: string, mark: '.' | ',' = '.'): number | string => {
@@ -262,5 +263,63 @@ describe('the house’s own measures', () => {
   ])('%s = %s is refused', (name, amount, code) => {
     const unit = measureUnit({ name, amount }, '.');
     expect(!unit.ok && unit.trouble.code).toBe(code);
+  });
+});
+
+describe('writing an amount back', () => {
+  test('what is written is read as the same amount, in any unit and with either mark', () => {
+    const units = [
+      'g',
+      'kg',
+      'mg',
+      'lb',
+      'oz',
+      'ml',
+      'cl',
+      'l',
+      'us pint',
+      'imp gallon',
+      'bushel',
+      'each',
+      'dozen',
+      'bunch',
+      'cm',
+      'in',
+      'h',
+      'min',
+      '%',
+    ];
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...units),
+        fc.constantFrom<'.' | ','>('.', ','),
+        fc.integer({ min: 0, max: 9_999_999 }),
+        fc.integer({ min: 0, max: 4 }),
+        (unit, mark, digits, places) => {
+          const typed =
+            `${new Decimal(digits).div(10 ** places).toFixed(places === 3 ? 4 : places)} ${unit}`.replace(
+              '.',
+              mark,
+            );
+          const read = readAmount(typed, mark);
+          if (!read.ok) throw new Error(`${typed}: ${read.trouble.message}`);
+          const again = readAmount(writeAmount(read.value, mark), mark);
+          expect(again.ok && again.value.unit).toBe(read.value.unit);
+          expect(again.ok && Math.abs(again.value.value - read.value.value)).toBeLessThanOrEqual(
+            1e-9 * Math.max(1, read.value.value),
+          );
+        },
+      ),
+    );
+  });
+  test.each([
+    ['3*2.5kg', '7.5 kg'],
+    ['2 lb 8 oz', '2.5 lb'],
+    ['1/2 l + 100 ml', '0.6 l'],
+    ['1250 g / 1000', '1.25 g'],
+    ['212 °F', '212 °F'],
+  ])('%s is %s', (typed, written) => {
+    const read = readAmount(typed);
+    expect(read.ok && writeAmount(read.value)).toBe(written);
   });
 });

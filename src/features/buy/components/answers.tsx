@@ -53,7 +53,9 @@ function AnswerRow({ row, now, was }: { row: Answer; now: number | null; was: nu
   return (
     <tr>
       <th scope="row">
-        <Link href={row.href}>{row.name}</Link>
+        <Link prefetch={false} href={row.href}>
+          {row.name}
+        </Link>
       </th>
       <td className={`moved fig ${moved > 0 ? 'dearer' : 'cheaper'}`}>
         {Math.abs(moved) >= 0.0005 && (

@@ -124,7 +124,9 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
     <>
       <tr id={row.id} className={trouble ? 'row-trouble' : ''}>
         <th scope="row">
-          <Link href={`/buy/${row.id}`}>{row.name}</Link>
+          <Link prefetch={false} href={`/buy/${row.id}`}>
+            {row.name}
+          </Link>
         </th>
         <td className="left">
           <div

@@ -35,7 +35,9 @@ export function PotList({ pots }: { pots: readonly PotSummary[] }) {
             {pots.map((p) => (
               <tr key={p.id}>
                 <td>
-                  <Link href={`/pot/${p.id}`}>{p.name}</Link>
+                  <Link prefetch={false} href={`/pot/${p.id}`}>
+                    {p.name}
+                  </Link>
                 </td>
                 <td className="left quiet">{p.from.length > 0 ? p.from.join(', ') : 'the larder'}</td>
                 <td className="left quiet">{p.vessel}</td>

@@ -31,7 +31,9 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
           {data.usedBy.map((u, i) => (
             <span key={u.href}>
               {i > 0 && ', '}
-              <Link href={u.href}>{u.name}</Link>
+              <Link prefetch={false} href={u.href}>
+                {u.name}
+              </Link>
             </span>
           ))}
         </p>

@@ -29,7 +29,9 @@ export function PlateList({ plates }: { plates: readonly PlateSummary[] }) {
             {plates.map((p) => (
               <tr key={p.id}>
                 <td>
-                  <Link href={`/pour/${p.id}`}>{p.name}</Link>
+                  <Link prefetch={false} href={`/pour/${p.id}`}>
+                    {p.name}
+                  </Link>
                 </td>
                 <td className="fig">{p.menuPrice === undefined ? '–' : money(Number(p.menuPrice))}</td>
                 <td className="fig">{p.foodCostPct === null ? '–' : `${bare(p.foodCostPct, 1)} %`}</td>

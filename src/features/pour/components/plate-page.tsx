@@ -2,12 +2,19 @@
 
 import Link from 'next/link';
 import { useId } from 'react';
+import { readAmount, writeAmount, type Manner } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { WhyFigure } from '@/ui/why-panel';
 import type { PlateData } from '../queries';
 import { Verdict } from './plate-list';
 import { usePlate } from './use-plate';
+
+/** What arithmetic in a portion comes to; nothing for a plain amount. */
+function workedOut(text: string, manner: Manner): string | undefined {
+  const read = /[-+*/×(]/.test(text) ? readAmount(text, manner) : undefined;
+  return read?.ok ? `= ${writeAmount(read.value, manner.mark, manner.measures)}` : undefined;
+}
 
 /** A plate: what stands on it, in which portions, and what that costs. */
 export function PlatePage({ data }: { data: PlateData }) {
@@ -38,7 +45,9 @@ export function PlatePage({ data }: { data: PlateData }) {
               return (
                 <tr key={i}>
                   <td>
-                    <Link href={line.href}>{line.name}</Link>
+                    <Link prefetch={false} href={line.href}>
+                      {line.name}
+                    </Link>
                     {live?.trouble && (
                       <div id={`${ids}-${i}`} role="alert" className="trouble">
                         {live.trouble}
@@ -49,6 +58,7 @@ export function PlatePage({ data }: { data: PlateData }) {
                     <TypedField
                       label={`${line.name}, portion`}
                       value={line.amount}
+                      understood={(t) => workedOut(t, plate.manner)}
                       trouble={live?.trouble}
                       describedBy={`${ids}-${i}`}
                       disabled={!data.mayEdit}

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { readPrice } from '@/core/larder';
-import { readAmountOf, toGrams } from '@/core/quantity';
+import { mannerOf, readAmountOf, toGrams } from '@/core/quantity';
 import { keepPlateAs, type PlateAnswer } from '../actions';
 import type { PlateData } from '../queries';
 
@@ -17,8 +17,9 @@ export function usePlate(data: PlateData) {
   const [answer, setAnswer] = useState<PlateAnswer | null>(null);
   const version = useRef(data.version);
 
+  const manner = mannerOf(data.mark, data.measures);
   const lines = data.lines.map((line, i): LiveLine => {
-    const read = readAmountOf(['mass', 'volume', 'count'], amounts[i] ?? '', data.mark);
+    const read = readAmountOf(['mass', 'volume', 'count'], amounts[i] ?? '', manner);
     const grams = read.ok ? toGrams(read.value, line.weighable) : read;
     if (!grams.ok) return { trouble: grams.trouble.message, g: undefined, cost: null };
     return {
@@ -51,6 +52,7 @@ export function usePlate(data: PlateData) {
     setAnswer(done);
   };
   return {
+    manner,
     amounts,
     menuPrice,
     lines,

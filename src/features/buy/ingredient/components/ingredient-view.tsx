@@ -24,7 +24,9 @@ export function IngredientView({ page }: { page: IngredientPage }) {
             {page.usedBy.slice(0, 5).map((u, i) => (
               <span key={u.href}>
                 {i > 0 && ', '}
-                <Link href={u.href}>{u.name}</Link>
+                <Link prefetch={false} href={u.href}>
+                  {u.name}
+                </Link>
               </span>
             ))}
             {page.usedBy.length > 5 && ` and ${page.usedBy.length - 5} more`}
@@ -66,7 +68,10 @@ export function IngredientView({ page }: { page: IngredientPage }) {
           ) : (
             <p className="quiet">
               It has not been bought yet: write an invoice under{' '}
-              <Link href="/buy/purchases/new">Purchases</Link> and its price is drawn here.
+              <Link prefetch={false} href="/buy/purchases/new">
+                Purchases
+              </Link>{' '}
+              and its price is drawn here.
             </p>
           )}
           <Sellers page={page} />
@@ -105,7 +110,11 @@ function Facts({ page }: { page: IngredientPage }) {
           <>
             <dt>Also written</dt>
             <dd>
-              {page.spellings.map((s) => s.name).join(', ')} (<Link href="/buy/larder">take apart</Link>)
+              {page.spellings.map((s) => s.name).join(', ')} (
+              <Link prefetch={false} href="/buy/larder">
+                take apart
+              </Link>
+              )
             </dd>
           </>
         )}

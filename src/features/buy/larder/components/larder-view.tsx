@@ -87,11 +87,16 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
       <tr className="larder-row">
         <td>
           {row.own ? (
-            <Link href={`/buy/${row.id}`}>{row.name}</Link>
+            <Link prefetch={false} href={`/buy/${row.id}`}>
+              {row.name}
+            </Link>
           ) : (
             <span className="quiet">{row.name}</span>
           )}
-          {row.from && row.from !== row.name && <div className="quiet small-line">taken from {row.from}</div>}
+          <div className="quiet small-line">
+            {row.role === 'liquid' ? 'joins the liquid' : 'stays a piece'}
+            {row.from && row.from !== row.name && ` · taken from ${row.from}`}
+          </div>
         </td>
         <td className="left small-line">{row.carries}</td>
         <td className="left">

@@ -120,8 +120,16 @@ export function Decide({ page }: { page: ListPage }) {
         </table>
       )}
       <p className="more">
-        {page.from > 0 && <Link href={at(page.verdict, Math.max(0, page.from - 50))}>Earlier rows</Link>}{' '}
-        {page.more && <Link href={at(page.verdict, page.from + page.rows.length)}>More rows</Link>}
+        {page.from > 0 && (
+          <Link prefetch={false} href={at(page.verdict, Math.max(0, page.from - 50))}>
+            Earlier rows
+          </Link>
+        )}{' '}
+        {page.more && (
+          <Link prefetch={false} href={at(page.verdict, page.from + page.rows.length)}>
+            More rows
+          </Link>
+        )}
       </p>
     </>
   );

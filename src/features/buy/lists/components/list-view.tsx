@@ -19,7 +19,9 @@ export function ListView({ page }: { page: ListPage }) {
         {list.state === 'preview' && !page.columns && (
           <>
             {' · '}
-            <Link href={`/buy/lists/${list.id}?columns=1`}>columns and day</Link>
+            <Link prefetch={false} href={`/buy/lists/${list.id}?columns=1`}>
+              columns and day
+            </Link>
           </>
         )}
       </p>

@@ -144,7 +144,9 @@ export function ListsView({ page }: { page: ListsPage }) {
             {page.imports.map((i) => (
               <tr key={i.id}>
                 <td>
-                  <Link href={`/buy/lists/${i.id}`}>{i.fileName}</Link>
+                  <Link prefetch={false} href={`/buy/lists/${i.id}`}>
+                    {i.fileName}
+                  </Link>
                 </td>
                 <td className="left">{i.supplierName}</td>
                 <td className="left fig">{i.startedAt.slice(0, 10)}</td>

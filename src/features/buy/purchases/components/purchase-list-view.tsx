@@ -37,7 +37,7 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
           ))}
         </Form.Select>
         {list.mayEdit && (
-          <Link href="/buy/purchases/new" className="btn btn-primary">
+          <Link prefetch={false} href="/buy/purchases/new" className="btn btn-primary">
             Write an invoice down
           </Link>
         )}
@@ -68,7 +68,9 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
               <tr key={p.id}>
                 <td>{p.supplier}</td>
                 <td className="left">
-                  <Link href={`/buy/purchases/${p.id}`}>{p.number}</Link>
+                  <Link prefetch={false} href={`/buy/purchases/${p.id}`}>
+                    {p.number}
+                  </Link>
                   {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
                 </td>
                 <td className="left fig">{p.on}</td>
@@ -90,6 +92,7 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
       {list.more && (
         <p className="more">
           <Link
+            prefetch={false}
             href={`/buy/purchases?${new URLSearchParams({ ...(list.supplier ? { supplier: list.supplier } : {}), on: list.more.on, id: list.more.id }).toString()}`}
           >
             Older ones

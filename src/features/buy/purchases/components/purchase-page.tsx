@@ -19,19 +19,27 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
             {view.corrects && (
               <>
                 {' · corrects '}
-                <Link href={`/buy/purchases/${view.corrects.id}`}>{view.corrects.number}</Link>
+                <Link prefetch={false} href={`/buy/purchases/${view.corrects.id}`}>
+                  {view.corrects.number}
+                </Link>
               </>
             )}
             {view.credits.map((c) => (
               <span key={c.id}>
                 {' · credited by '}
-                <Link href={`/buy/purchases/${c.id}`}>{c.number}</Link>
+                <Link prefetch={false} href={`/buy/purchases/${c.id}`}>
+                  {c.number}
+                </Link>
               </span>
             ))}
           </p>
         </div>
         {view.mayEdit && view.kind === 'invoice' && (
-          <Link href={`/buy/purchases/new?corrects=${view.id}`} className="btn btn-outline-primary">
+          <Link
+            prefetch={false}
+            href={`/buy/purchases/new?corrects=${view.id}`}
+            className="btn btn-outline-primary"
+          >
             Write a credit note for it
           </Link>
         )}
@@ -72,7 +80,13 @@ function Line({ line: l }: { line: PurchaseViewLine }) {
   return (
     <tr>
       <td>
-        {l.href ? <Link href={l.href}>{l.name}</Link> : l.name}
+        {l.href ? (
+          <Link prefetch={false} href={l.href}>
+            {l.name}
+          </Link>
+        ) : (
+          l.name
+        )}
         {words.length > 0 && (
           <div className={l.words.length > 0 ? 'warning' : 'understood'}>{words.join(' ')}</div>
         )}
