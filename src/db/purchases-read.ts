@@ -35,7 +35,8 @@ export const purchasesOf = (
       lines: figure,
       odd: figure,
     }),
-    `SELECT p.id, p.kind, p.effective_on AS \`on\`, p.number, s.name AS supplier,
+    // In this order whatever the statistics say: one page of purchases, then their own lines.
+    `SELECT STRAIGHT_JOIN p.id, p.kind, p.effective_on AS \`on\`, p.number, s.name AS supplier,
             COALESCE(SUM(l.money), 0) AS goods,
             COALESCE(SUM(CASE l.kind WHEN 'discount' THEN -l.amount ELSE l.amount END), 0) AS extras,
             COUNT(*) AS \`lines\`,
@@ -69,7 +70,8 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
       recordedAt: instant,
       number: z.string(),
     }),
-    `SELECT p.id, p.kind, p.corrects_id AS corrects, c.number AS correctsNumber, p.supplier_id AS supplier, s.name AS supplierName,
+    // In this order whatever the statistics say: one page of purchases, then their own lines.
+    `SELECT STRAIGHT_JOIN p.id, p.kind, p.corrects_id AS corrects, c.number AS correctsNumber, p.supplier_id AS supplier, s.name AS supplierName,
             p.effective_on AS \`on\`, p.recorded_at AS recordedAt, p.number
        FROM purchase p JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id
        LEFT JOIN purchase c ON c.kitchen_id = p.kitchen_id AND c.id = p.corrects_id

@@ -58,7 +58,13 @@ export async function readKitchenFrom(
   kitchenId: string,
 ): Promise<{ file: KitchenFile; versions: Versions }> {
   const past = await readPast(readerOf(sql, kitchenId));
-  return readWith(sql, kitchenId, (article) => past.quotesOf.get(article) ?? [], past.purchases);
+  const { file, versions } = await readWith(
+    sql,
+    kitchenId,
+    (article) => past.quotesOf.get(article) ?? [],
+    past.purchases,
+  );
+  return { file: KitchenFile.parse(withoutUndefined(file)), versions };
 }
 
 /** A kitchen with as much of its past as the prices of one day need. */
@@ -79,9 +85,15 @@ export async function readKitchenForDay(
   day: string,
   knownBy?: Date,
 ): Promise<KitchenForDay> {
-  const { file, versions } = await readWith(sql, kitchenId, () => [], []);
+  const { file, versions } = await readKitchenState(sql, kitchenId);
   return { file, versions, history: await readHistory(sql, kitchenId, file, day, knownBy) };
 }
+
+/** What stands in a kitchen now, without quotes and purchases: what any day's costing starts from. */
+export const readKitchenState = (
+  sql: Sql,
+  kitchenId: string,
+): Promise<{ file: KitchenFile; versions: Versions }> => readWith(sql, kitchenId, () => [], []);
 
 async function readWith(
   sql: Sql,
@@ -143,31 +155,30 @@ async function readWith(
   );
   const larder = await readLarder(of, quotesOf);
   const cooking = await readCooking(of);
-  const file = KitchenFile.parse(
-    withoutUndefined({
-      format: FORMAT,
-      version: FORMAT_VERSION,
-      referenceDay: k.reference_day,
-      kitchen: {
-        id: k.id,
-        name: k.name,
-        currency: k.currency,
-        locale: k.locale,
-        zone: k.zone,
-        decimalMark: k.decimal_mark,
-        trim: { school: k.trim_school, setValuePerKg: k.trim_set_value },
-        priceBasis: k.price_basis,
-      },
-      measures,
-      people,
-      suppliers,
-      vessels,
-      hobs,
-      ...larder.lists,
-      purchases,
-      ...cooking.lists,
-    }),
-  );
+  // Every row has been parsed on its way in; the whole is checked again where it is written out.
+  const file = {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    referenceDay: k.reference_day,
+    kitchen: {
+      id: k.id,
+      name: k.name,
+      currency: k.currency,
+      locale: k.locale,
+      zone: k.zone,
+      decimalMark: k.decimal_mark,
+      trim: { school: k.trim_school, setValuePerKg: k.trim_set_value },
+      priceBasis: k.price_basis,
+    },
+    measures,
+    people,
+    suppliers,
+    vessels,
+    hobs,
+    ...larder.lists,
+    purchases,
+    ...cooking.lists,
+  } as unknown as KitchenFile;
   return { file, versions: { ...larder.versions, ...cooking.versions } };
 }
 

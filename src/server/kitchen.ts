@@ -1,8 +1,9 @@
 import 'server-only';
-import { costKitchen, type KitchenCosting } from '@/core/costing';
-import { shiftDay } from '@/core/kitchen-file';
+import { costKitchen, suppliesOn, type KitchenCosting, type Supply } from '@/core/costing';
+import { shiftDay, withoutMerged } from '@/core/kitchen-file';
 import { CONSTANTS } from '@/core/reference';
-import { kitchenRevision, kitchenZone, readKitchenForDay, type Versions } from '@/db/read-kitchen';
+import { kitchenRevision, kitchenZone, readKitchenState, type Versions } from '@/db/read-kitchen';
+import { readHistory } from '@/db/read-past';
 import { database } from './database';
 import { dayIn, now } from './clock';
 
@@ -58,7 +59,44 @@ async function costAnew(
   day: string,
   known: AsOf['known'],
 ): Promise<CostedKitchen> {
-  const knownBy = known === 'then' ? new Date(`${shiftDay(day, 1)}T00:00:00Z`) : undefined;
-  const { file, history, versions } = await readKitchenForDay(database(), kitchenId, day, knownBy);
+  const { file, versions } = await stateOf(kitchenId, revision);
+  const history = await readHistory(database(), kitchenId, file, day, knownBy(day, known));
   return { costing: costKitchen(file, day, CONSTANTS, history), versions, revision };
+}
+
+const knownBy = (day: string, known: AsOf['known']): Date | undefined =>
+  known === 'then' ? new Date(`${shiftDay(day, 1)}T00:00:00Z`) : undefined;
+
+const states = new Map<string, { revision: number; read: ReturnType<typeof readKitchenState> }>();
+
+/** What stands in the kitchen at a revision, read once whatever days it is costed for. */
+async function stateOf(kitchenId: string, revision: number): ReturnType<typeof readKitchenState> {
+  const before = states.get(kitchenId);
+  if (before?.revision === revision) return before.read;
+  const read = readKitchenState(database(), kitchenId);
+  states.set(kitchenId, { revision, read });
+  read.catch(() => states.delete(kitchenId));
+  return read;
+}
+
+const pricedOn = new Map<string, { revision: number; made: Promise<Map<string, Supply>> }>();
+
+/** Only what ingredients cost on a day, for comparing: no pot is run for it. */
+export async function suppliesAsOf(kitchenId: string, { day, known }: AsOf): Promise<Map<string, Supply>> {
+  const revision = await kitchenRevision(database(), kitchenId);
+  const key = `${kitchenId} ${day} ${known}`;
+  const before = pricedOn.get(key);
+  if (before?.revision === revision) return before.made;
+  const made = stateOf(kitchenId, revision).then(async ({ file }) =>
+    suppliesOn(
+      withoutMerged(file),
+      day,
+      await readHistory(database(), kitchenId, file, day, knownBy(day, known)),
+    ),
+  );
+  pricedOn.delete(key);
+  pricedOn.set(key, { revision, made });
+  if (pricedOn.size > MOST_KEPT) pricedOn.delete(pricedOn.keys().next().value as string);
+  made.catch(() => pricedOn.delete(key));
+  return made;
 }

@@ -22,10 +22,16 @@ export function searcher<
     },
   });
   index.addAll(things as T[]);
-  return (wanted) =>
-    wanted.trim() === ''
-      ? [...things]
-      : (index.search(wanted) as unknown as Found[]).flatMap(({ id }) => byId.get(id) ?? []);
+  const beginnings = things.map(
+    (t) => ` ${plain(`${t.name} ${t.words ?? ''}`).replace(/[^\p{L}\p{N}]+/gu, ' ')}`,
+  );
+  return (wanted) => {
+    const typed = plain(wanted.trim());
+    if (typed === '') return [...things];
+    // One or two letters begin a word of half the larder: no need to weigh those against each other.
+    if (typed.length < 3) return things.filter((_, i) => beginnings[i]?.includes(` ${typed}`));
+    return (index.search(wanted) as unknown as Found[]).flatMap(({ id }) => byId.get(id) ?? []);
+  };
 }
 
 /** Lower case, without accents: crème is found by creme. */

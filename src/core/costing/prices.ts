@@ -11,12 +11,12 @@ import {
 import {
   mannerIn,
   packFacts,
-  packOn,
   receivedOn,
   weigh,
   type Basis,
   type KitchenFile,
   type Pack,
+  type PackFacts,
   type WrittenArticle,
   type WrittenIngredient,
 } from '../kitchen-file';
@@ -104,6 +104,7 @@ export function pricesOn(
   }
   const manner = mannerIn(file);
   const counts = lastCounts(file, day, manner);
+  const facts = packFacts(manner);
   const found = new Map<string, PriceFound | Trouble>();
   for (const ingredient of file.ingredients) {
     const price = priceOf(
@@ -115,6 +116,7 @@ export function pricesOn(
       suppliers,
       counts,
       manner,
+      facts,
     );
     if (price) found.set(ingredient.id, price);
   }
@@ -130,12 +132,14 @@ function priceOf(
   suppliers: ReadonlyMap<string, string>,
   counts: ReadonlyMap<string, { on: string; g: number }>,
   manner: Manner,
+  factsOf: PackFacts,
 ): PriceFound | Trouble | undefined {
   const newest = newestOf(articles, ingredient.boughtAs, day, history);
   if (!newest) return undefined;
   const { article, point } = newest;
-  const pack = packOn(article, ingredient, day, manner);
-  if (!pack.ok) return pack.trouble;
+  const facts = factsOf(article, ingredient, day);
+  if (!facts.ok) return facts.trouble;
+  const { pack } = facts.value;
   const wanted = ingredient.priceBasis ?? file.kitchen.priceBasis;
   const base = {
     article,
@@ -143,13 +147,13 @@ function priceOf(
     on: point.on,
     packPrice: point.price,
     invoice: point.invoice,
-    pack: pack.value,
+    pack,
   };
   const latest: PriceFound = {
     ...base,
     basis: { by: 'latest' },
     layers: [],
-    perKg: point.price.times(1000).div(pack.value.g),
+    perKg: point.price.times(1000).div(pack.g),
   };
   if (wanted.by === 'latest') return latest;
   if (wanted.by === 'fixed') {

@@ -28,11 +28,12 @@ export interface Supply {
 
 /** The yield in force on a day: the latest to take effect, and of two the one recorded last. */
 export function yieldOn(written: WrittenIngredient, day: string): WrittenIngredient['yields'][number] {
-  const past = written.yields
-    .filter((y) => y.on <= day)
-    .sort((a, b) => a.on.localeCompare(b.on) || a.recordedAt.localeCompare(b.recordedAt));
+  let best: WrittenIngredient['yields'][number] | undefined;
+  for (const y of written.yields)
+    if (y.on <= day && (!best || y.on > best.on || (y.on === best.on && y.recordedAt >= best.recordedAt)))
+      best = y;
   // A kitchen that looks back before its first estimate still needs one: the earliest.
-  return past[past.length - 1] ?? (written.yields[0] as WrittenIngredient['yields'][number]);
+  return best ?? (written.yields[0] as WrittenIngredient['yields'][number]);
 }
 
 /** What is asked of a supply to price it: everything but the price and the yield, which people change. */

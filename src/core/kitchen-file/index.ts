@@ -20,6 +20,15 @@ export {
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, loopSentence, ofStep, usesOf } from './loops';
 export { shiftDay, shiftTo } from './shift';
-export { mannerIn, packFacts, packOn, receivedOn, weigh, weighableOf, type Pack } from './packs';
+export {
+  mannerIn,
+  packFacts,
+  packOn,
+  receivedOn,
+  weigh,
+  weighableOf,
+  type Pack,
+  type PackFacts,
+} from './packs';
 export { hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
 export { mergeTargets, withoutMerged } from './merges';

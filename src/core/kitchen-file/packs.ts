@@ -1,4 +1,4 @@
-import { mannerOf, readAmountOf, toGrams, type Manner, type Weighable } from '../quantity';
+import { mannerOf, readAmountOf, toGrams, type Amount, type Manner, type Weighable } from '../quantity';
 import { received, type Received } from '../larder';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import { measuringDensity, stuffOf } from './stuff';
@@ -35,6 +35,8 @@ export function weigh(typed: string, ingredient: WrittenIngredient, manner: Mann
   return grams.ok ? fine(grams.value.grams) : grams;
 }
 
+const PACKED = ['mass', 'volume', 'count'] as const;
+
 /** What a pack of an article holds. */
 export interface Pack {
   readonly g: number;
@@ -59,10 +61,11 @@ export function packOn(
   ingredient: WrittenIngredient,
   day: string,
   manner: Manner,
+  read: (text: string) => Outcome<Amount> = (text) => readAmountOf(PACKED, text, manner),
 ): Outcome<Pack> {
   const thing = weighableOf(ingredient);
   if (!thing.ok) return thing;
-  const amount = readAmountOf(['mass', 'volume', 'count'], article.pack, manner);
+  const amount = read(article.pack);
   if (!amount.ok) return amount;
   const said = toGrams(amount.value, thing.value);
   if (!said.ok) return said;
@@ -100,8 +103,15 @@ export type PackFacts = (
 /** Looks packs up and remembers those that no weighing changes: for going through years of invoices. */
 export function packFacts(manner: Manner): PackFacts {
   const known = new Map<WrittenArticle, ReturnType<PackFacts>>();
+  // Thousands of articles are packed in a few dozen ways.
+  const texts = new Map<string, Outcome<Amount>>();
+  const read = (text: string): Outcome<Amount> => {
+    const amount = texts.get(text) ?? readAmountOf(PACKED, text, manner);
+    texts.set(text, amount);
+    return amount;
+  };
   const find: PackFacts = (article, ingredient, day) => {
-    const pack = packOn(article, ingredient, day, manner);
+    const pack = packOn(article, ingredient, day, manner, read);
     if (!pack.ok) return { ok: false, trouble: under('pack', pack.trouble) };
     const thing = weighableOf(ingredient);
     return thing.ok ? fine({ pack: pack.value, thing: thing.value }) : thing;

@@ -6,7 +6,15 @@ import { refuse } from '@/core/trouble';
 import { costedKitchen } from '@/server/kitchen';
 import { worker } from '@/server/session';
 import type { Edited } from '@/server/write';
-import { ORDERS, priceRow, priceRows, type PriceBookAsked, type PriceRow } from './queries';
+import {
+  ORDERS,
+  priceIndex,
+  priceRow,
+  priceRows,
+  type PriceBookAsked,
+  type PriceIndex,
+  type PriceRow,
+} from './queries';
 import { changePrice, changeYield } from './service';
 
 const Edit = z.object({
@@ -50,19 +58,24 @@ async function freshRow(kitchenId: string, rowId: string): Promise<PriceRow> {
 export const editPrice = async (input: PriceEdit): Promise<PriceAnswer> => answer(input, changePrice);
 export const editYield = async (input: PriceEdit): Promise<PriceAnswer> => answer(input, changeYield);
 
-const Rows = z.object({
-  ids: z.array(z.uuid()).max(200),
-  asked: z.object({
-    on: Day.optional(),
-    known: z.enum(['since', 'then']).optional(),
-    since: Day.optional(),
-    order: z.enum(ORDERS).optional(),
-  }),
+const Asked = z.object({
+  on: Day.optional(),
+  known: z.enum(['since', 'then']).optional(),
+  since: Day.optional(),
+  order: z.enum(ORDERS).optional(),
 });
+const Ids = z.array(z.uuid()).max(200);
 
 /** Rows of a price book that did not come with the page. */
 export async function moreRows(ids: string[], asked: PriceBookAsked): Promise<PriceRow[]> {
   const who = await worker();
-  const wanted = Rows.safeParse({ ids, asked });
-  return who && wanted.success ? priceRows(who, wanted.data.ids, wanted.data.asked) : [];
+  const wanted = z.tuple([Ids, Asked]).safeParse([ids, asked]);
+  return who && wanted.success ? priceRows(who, ...wanted.data) : [];
+}
+
+/** Everything in a price book, by name and article: what is searched. */
+export async function wholeIndex(asked: PriceBookAsked): Promise<PriceIndex[]> {
+  const who = await worker();
+  const wanted = Asked.safeParse(asked);
+  return who && wanted.success ? priceIndex(who, wanted.data) : [];
 }

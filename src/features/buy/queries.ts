@@ -3,7 +3,7 @@ import { basisWords, costOfProduct, type GraphNode, type KitchenCosting, type Su
 import { shiftDay } from '@/core/kitchen-file';
 import type { TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
-import { costedKitchen, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
+import { costedKitchen, suppliesAsOf, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { figuresFor } from '@/ui/figure-words';
 
@@ -53,9 +53,8 @@ export interface PriceBookData {
   readonly order: Order;
   readonly mark: DecimalMark;
   readonly mayEdit: boolean;
-  /** All there is, in order: what is searched. */
-  readonly index: readonly PriceIndex[];
-  /** The first rows of it; the others are asked for when they are wanted. */
+  /** How many ingredients there are; `rows` are the first of them, the others are asked for when they are wanted. */
+  readonly total: number;
   readonly rows: readonly PriceRow[];
   readonly graph: readonly GraphNode[];
   /** Currency per gram of the graph's sources. */
@@ -82,7 +81,7 @@ export interface PriceBookAsked {
 }
 
 /** Rows that come with the page: more than a screen, fewer than a larder. */
-const AT_ONCE = 120;
+const AT_ONCE = 60;
 const USUAL_LOOK_BACK = 28;
 
 async function bothDays(who: Worker, asked: PriceBookAsked) {
@@ -94,7 +93,7 @@ async function bothDays(who: Worker, asked: PriceBookAsked) {
     who.kitchenId,
     day === today && known === 'since' ? undefined : { day, known },
   );
-  const before = await costedKitchen(who.kitchenId, { day: since, known: 'since' });
+  const before = await suppliesAsOf(who.kitchenId, { day: since, known: 'since' });
   return { today, day, known, since, kitchen, before };
 }
 
@@ -102,7 +101,7 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
   const { today, day, known, since, kitchen, before } = await bothDays(who, asked);
   const { costing } = kitchen;
   const order = asked.order ?? 'name';
-  const sorted = inOrderOf(order, costing, before.costing);
+  const sorted = inOrderOf(order, costing, before);
   return {
     day,
     today,
@@ -111,8 +110,8 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
     order,
     mark: costing.file.kitchen.decimalMark,
     mayEdit: may(who.role, 'manager') && day === today && known === 'since',
-    index: sorted.map((s) => ({ id: s.ingredient.id, name: s.ingredient.name, words: wordsOf(s) })),
-    rows: sorted.slice(0, AT_ONCE).map((s) => priceRow(kitchen, s.ingredient.id, before.costing)),
+    total: sorted.length,
+    rows: sorted.slice(0, AT_ONCE).map((s) => priceRow(kitchen, s.ingredient.id, before)),
     ...usedGraph(costing),
     products: costing.file.recipes.map((r) => ({
       key: `product:${r.id}`,
@@ -129,6 +128,16 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
   };
 }
 
+/** All there is in the price book, in order: what is searched, asked for when somebody begins to. */
+export async function priceIndex(who: Worker, asked: PriceBookAsked): Promise<PriceIndex[]> {
+  const { kitchen, before } = await bothDays(who, asked);
+  return inOrderOf(asked.order ?? 'name', kitchen.costing, before).map((s) => ({
+    id: s.ingredient.id,
+    name: s.ingredient.name,
+    words: wordsOf(s),
+  }));
+}
+
 /** Rows of the price book by their ids, for a search in a larger one than comes at once. */
 export async function priceRows(
   who: Worker,
@@ -136,23 +145,24 @@ export async function priceRows(
   asked: PriceBookAsked,
 ): Promise<PriceRow[]> {
   const { kitchen, before } = await bothDays(who, asked);
-  return ids
-    .filter((id) => kitchen.costing.supplies.has(id))
-    .map((id) => priceRow(kitchen, id, before.costing));
+  return ids.filter((id) => kitchen.costing.supplies.has(id)).map((id) => priceRow(kitchen, id, before));
 }
+
+/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
+const byWords = new Intl.Collator('en');
 
 const wordsOf = (s: Supply): string =>
   s.price ? `${s.price.article.name} ${s.price.article.pack}, ${s.price.supplier}` : '';
 
-function inOrderOf(order: Order, now: KitchenCosting, before: KitchenCosting): Supply[] {
-  const all = [...now.supplies.values()];
-  const byName = (a: Supply, b: Supply): number => a.ingredient.name.localeCompare(b.ingredient.name);
-  if (order === 'name') return all.sort(byName);
+function inOrderOf(order: Order, now: KitchenCosting, before: ReadonlyMap<string, Supply>): Supply[] {
+  const byName = (a: Supply, b: Supply): number => byWords.compare(a.ingredient.name, b.ingredient.name);
+  const named = sortedByName.get(now) ?? [...now.supplies.values()].sort(byName);
+  sortedByName.set(now, named);
+  if (order === 'name') return named;
   const value = (s: Supply): number =>
-    order === 'cost'
-      ? (s.usablePerKg ?? -1)
-      : Math.abs(movedSince(s, before.supplies.get(s.ingredient.id)) ?? -1);
-  return all.sort((a, b) => value(b) - value(a) || byName(a, b));
+    order === 'cost' ? (s.usablePerKg ?? -1) : Math.abs(movedSince(s, before.get(s.ingredient.id)) ?? -1);
+  // Sorting is stable: what is equal stays by name.
+  return [...named].sort((a, b) => value(b) - value(a));
 }
 
 const movedSince = (now: Supply, before: Supply | undefined): number | undefined =>
@@ -160,8 +170,18 @@ const movedSince = (now: Supply, before: Supply | undefined): number | undefined
     ? undefined
     : now.usablePerKg / before.usablePerKg - 1;
 
+/** Worked out once for each costing: a costing never changes. */
+const sortedByName = new WeakMap<KitchenCosting, Supply[]>();
+const usedGraphs = new WeakMap<KitchenCosting, Pick<PriceBookData, 'graph' | 'prices'>>();
+
 /** The graph without the sources nothing lives from. */
-function usedGraph({ graph }: KitchenCosting): Pick<PriceBookData, 'graph' | 'prices'> {
+function usedGraph(costing: KitchenCosting): Pick<PriceBookData, 'graph' | 'prices'> {
+  const known = usedGraphs.get(costing) ?? cutGraph(costing);
+  usedGraphs.set(costing, known);
+  return known;
+}
+
+function cutGraph({ graph }: KitchenCosting): Pick<PriceBookData, 'graph' | 'prices'> {
   const used = new Set<number>();
   graph.nodes.forEach((node, i) => {
     if (!/^(usable|trim):/.test(node.key)) {
@@ -191,7 +211,7 @@ const gramsPerLitre = (costing: KitchenCosting, recipeId: string): number => {
 export function priceRow(
   { costing, versions }: CostedKitchen,
   ingredientId: string,
-  before?: KitchenCosting,
+  before?: ReadonlyMap<string, Supply>,
 ): PriceRow {
   const s = costing.supplies.get(ingredientId) as Supply;
   const { price } = s;
@@ -218,6 +238,6 @@ export function priceRow(
     trouble: s.trouble?.message,
     basisPerKg: own?.perKg.toNumber(),
     basis: own && basisWords(own.basis, figuresFor({ locale, currency }).small),
-    moved: before && movedSince(s, before.supplies.get(ingredientId)),
+    moved: before && movedSince(s, before.get(ingredientId)),
   };
 }

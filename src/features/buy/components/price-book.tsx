@@ -5,14 +5,14 @@ import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import { searcher } from '@/ui/search';
-import { moreRows } from '../actions';
-import type { PriceBookAsked, PriceBookData, PriceRow } from '../queries';
+import { moreRows, wholeIndex } from '../actions';
+import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow } from '../queries';
 import { Answers } from './answers';
 import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
 import { useAnswers } from './use-answers';
 
-const ON_SCREEN = 120;
+const ON_SCREEN = 60;
 
 /** The price book: what everything costs usable, and at once who lives from it. */
 export function PriceBook({ data }: { data: PriceBookData }) {
@@ -22,7 +22,10 @@ export function PriceBook({ data }: { data: PriceBookData }) {
   const answers = useAnswers(data);
   const router = useRouter();
   const { currencySign } = useFigures();
-  const search = useMemo(() => searcher(data.index), [data.index]);
+  const [index, setIndex] = useState<readonly PriceIndex[]>(() =>
+    data.rows.map((r) => ({ id: r.id, name: r.name, words: r.article?.words ?? '' })),
+  );
+  const search = useMemo(() => searcher(index), [index]);
   const hits = useMemo(() => search(wanted), [search, wanted]);
   const shown = useMemo(() => hits.slice(0, most), [hits, most]);
   const asked = useMemo(
@@ -40,6 +43,10 @@ export function PriceBook({ data }: { data: PriceBookData }) {
       here = false;
     };
   }, [shown, known, asked]);
+  // Of a large larder only the first rows came with the page; the rest is fetched by whoever looks for it.
+  const fetchAll = (): void => {
+    if (index.length < data.total) void wholeIndex(asked).then((all) => all.length > 0 && setIndex(all));
+  };
   const keep = (row: PriceRow): void => setKnown((all) => new Map(all).set(row.id, row));
   const go = (next: PriceBookAsked): void => {
     const to = new URLSearchParams();
@@ -65,7 +72,9 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           placeholder="Find an ingredient"
           aria-label="Find an ingredient"
           value={wanted}
+          onFocus={fetchAll}
           onChange={(event) => {
+            fetchAll();
             setWanted(event.target.value);
             setMost(ON_SCREEN);
           }}
@@ -114,7 +123,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           )}
           {hits.length === 0 && (
             <p className="quiet">
-              {data.index.length === 0
+              {data.total === 0
                 ? 'There are no ingredients yet: take some from the larder, or write the first invoice.'
                 : `Nothing in the price book fits “${wanted}”.`}
             </p>
