@@ -13,7 +13,9 @@ const swc = [
 const common = {
   testEnvironment: 'node',
   transform: { '^.+\\.[cm]?[jt]sx?$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema|csv-parse|minisearch)/)',
+  ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
     '^server-only$': '<rootDir>/tests/helpers/nothing.cjs',
@@ -28,6 +30,8 @@ const config = {
       testMatch: [
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/src/cli/**/*.test.ts',
+        '<rootDir>/src/ui/**/*.test.ts',
+        '<rootDir>/stand-ins/**/*.test.ts',
         '<rootDir>/tools/**/*.test.ts',
       ],
     },

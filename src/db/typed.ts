@@ -36,3 +36,6 @@ export const pointers = (of: Of | undefined): { ingredient: string | null; produ
           : null,
   product: of !== undefined && 'product' in of ? of.product : null,
 });
+
+export const jsonOrNull = (value: unknown): string | null =>
+  value === undefined ? null : JSON.stringify(value);

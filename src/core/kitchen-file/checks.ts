@@ -3,7 +3,8 @@ import { measureUnit } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
 import { inOrder, loopSentence, ofStep } from './loops';
 import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
-import type { KitchenFile, Of, WrittenIngredient } from './schema';
+import type { KitchenFile, WrittenIngredient } from './schema';
+import type { Of } from './schema-steps';
 import { stuffOf } from './stuff';
 
 /** The lists of a kitchen file whose things have ids. */

@@ -1,14 +1,9 @@
 /** The open format: its schema, reading with every mistake told, and moving it in time. */
 export {
-  Day,
   FORMAT,
   FORMAT_VERSION,
-  Ingredient,
   KitchenFile,
-  WrittenStep,
-  type Basis,
   type GoodsLine,
-  type Of,
   type WrittenArticle,
   type WrittenIngredient,
   type WrittenLine,
@@ -17,6 +12,9 @@ export {
   type WrittenRecipe,
   type WrittenVessel,
 } from './schema';
+export { Day } from './schema-parts';
+export { Ingredient, type Basis } from './schema-larder';
+export { WrittenStep, type Of } from './schema-steps';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, loopSentence, ofStep, usesOf } from './loops';
 export { shiftDay, shiftTo } from './shift';

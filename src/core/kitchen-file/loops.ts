@@ -1,4 +1,5 @@
-import type { Of, WrittenRecipe, WrittenStep } from './schema';
+import type { WrittenRecipe } from './schema';
+import type { Of, WrittenStep } from './schema-steps';
 
 /** What a step takes from elsewhere, if it takes anything. */
 export const ofStep = (step: WrittenStep): Of | undefined => ('of' in step ? step.of : undefined);

@@ -1,4 +1,5 @@
-import type { KitchenFile, Of } from './schema';
+import type { KitchenFile } from './schema';
+import type { Of } from './schema-steps';
 
 /** Where an ingredient's history counts: itself, or the one it was merged into, followed to its end. */
 export function mergeTargets(file: Pick<KitchenFile, 'ingredients'>): (id: string) => string {

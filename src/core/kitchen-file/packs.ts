@@ -81,7 +81,8 @@ export function packOn(
     .at(-1);
   const held = weighed && weigh(weighed.held, ingredient, manner);
   const g = held?.ok && held.value > 0 ? held.value : nominalG;
-  const inner = amount.value.inner;
+  // Of what is counted one is taken at a time: a head of celery out of the case, a bunch out of twelve.
+  const inner = amount.value.inner ?? (amount.value.kind === 'count' ? 1 : undefined);
   return fine({
     g,
     nominalG,

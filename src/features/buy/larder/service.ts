@@ -6,7 +6,7 @@ import { recordChange } from '@/db/changes';
 import { newId } from '@/db/ids';
 import { mergesOf } from '@/db/larder';
 import { addMeasure, archiveMeasure, setIngredient } from '@/db/larder-edits';
-import { insertIngredients } from '@/db/load-kitchen';
+import { insertIngredients } from '@/db/larder-rows';
 import { dayIn, now } from '@/server/clock';
 import { costedKitchen } from '@/server/kitchen';
 import { edit, mustBeFresh, Refused, type Edited } from '@/server/write';

@@ -13,20 +13,17 @@ import { refuse } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
 import { newId } from '@/db/ids';
 import { setIngredient } from '@/db/larder-edits';
-import { insertArticles, type ArticleRow } from '@/db/load-kitchen';
+import { insertArticles, type ArticleRow } from '@/db/larder-rows';
 import {
   archiveArticles,
   archivedAt,
   articlesWithoutPrice,
   editedSince,
-  importById,
   insertImportQuotes,
-  samePrice,
-  setImport,
-  wantedRows,
   withdrawQuotes,
-  type ImportRow,
-} from '@/db/price-lists';
+} from '@/db/price-list-quotes';
+import { importById, setImport } from '@/db/price-lists';
+import { samePrice, wantedRows, type ImportRow } from '@/db/price-list-rows';
 import { readKitchenForDay } from '@/db/read-kitchen';
 import { inTransaction } from '@/db/sql';
 import { now } from '@/server/clock';

@@ -4,7 +4,7 @@ import { quoteOn } from '@/core/larder';
 import { judge, matcher, readRow, type Current, type Places } from '@/core/price-list';
 import type { DecimalMark, Manner } from '@/core/quantity';
 import type { KitchenForDay } from '@/db/read-kitchen';
-import type { ImportRow } from '@/db/price-lists';
+import type { ImportRow } from '@/db/price-list-rows';
 import type { ListTable } from './file';
 
 /** Everything a list's rows are judged by. */

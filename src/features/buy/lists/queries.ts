@@ -1,14 +1,8 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import { VERDICTS, type Verdict } from '@/core/price-list';
-import {
-  importById,
-  importsOf,
-  rowsOf,
-  verdictCounts,
-  type ImportRow,
-  type PriceImport,
-} from '@/db/price-lists';
+import { importById, importsOf, type PriceImport } from '@/db/price-lists';
+import { rowsOf, verdictCounts, type ImportRow } from '@/db/price-list-rows';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';

@@ -8,18 +8,14 @@ import { recordChange } from '@/db/changes';
 import { newId } from '@/db/ids';
 import {
   acceptedTwin,
-  clearRows,
   importBody,
   importById,
   insertImport,
-  insertRows,
   rememberColumns,
-  replaceRow,
-  rowAt,
   setImport,
-  setWanted,
   type PriceImport,
 } from '@/db/price-lists';
+import { clearRows, insertRows, replaceRow, rowAt, setWanted } from '@/db/price-list-rows';
 import { readKitchenForDay } from '@/db/read-kitchen';
 import { dayIn, now } from '@/server/clock';
 import { database } from '@/server/database';

@@ -13,7 +13,7 @@ import { refuse, under, type Trouble } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
 import { newId } from '@/db/ids';
 import { setIngredient, type IngredientSettings } from '@/db/larder-edits';
-import { insertArticles, type ArticleRow } from '@/db/load-kitchen';
+import { insertArticles, type ArticleRow } from '@/db/larder-rows';
 import { insertPurchases, type BookedLine } from '@/db/purchases';
 import { sameInvoice } from '@/db/purchases-read';
 import { dayIn, now } from '@/server/clock';

@@ -13,7 +13,6 @@ export function Sellers({ page }: { page: IngredientPage }) {
   const { currencySign } = useFigures();
   const [keep, state] = useKept();
   const cheapest = page.sellers.find((s) => s.usablePerKg !== null)?.id;
-  if (page.sellers.length === 0) return null;
   const now = page.sellers.find((s) => s.costedFrom)?.id;
   const [chosen, choose] = useState(now);
   const costFrom = (boughtAs: string | null): void => {
@@ -22,6 +21,7 @@ export function Sellers({ page }: { page: IngredientPage }) {
       if (!ok) choose(now);
     });
   };
+  if (page.sellers.length === 0) return null;
   return (
     <section>
       <h2 id="sellers">Who sells it</h2>

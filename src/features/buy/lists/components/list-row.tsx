@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import type { ImportRow } from '@/db/price-lists';
+import type { ImportRow } from '@/db/price-list-rows';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
 import { keepAssigned, keepWanted } from '../actions';

@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { DEFATS, HEATS, LIDS, STRAINERS } from '../pot';
+import { Id, Typed } from './schema-parts';
+
+/** What a line takes: an ingredient's usable part, its stock trim, or another recipe's product. */
+export const Of = z.union([
+  z.strictObject({ ingredient: Id }).describe('the usable part of an ingredient'),
+  z.strictObject({ stockTrimOf: Id }).describe('the stock trim of an ingredient'),
+  z.strictObject({ product: Id }).describe('what another recipe makes'),
+]);
+export type Of = z.infer<typeof Of>;
+
+const Add = z.strictObject({ do: z.literal('add'), of: Of, amount: Typed });
+const Brown = z.strictObject({
+  do: z.literal('brown'),
+  loss: Typed,
+  fatRunOff: Typed.optional(),
+  time: Typed.optional(),
+});
+const WaterAmount = z.strictObject({ do: z.literal('water'), amount: Typed });
+const WaterLevel = z.strictObject({ do: z.literal('water'), level: Typed });
+const WaterCover = z.strictObject({ do: z.literal('water'), cover: Typed });
+const Bring = z.strictObject({ do: z.literal('bring'), to: Typed });
+const Cook = z.strictObject({ do: z.literal('cook'), heat: z.enum(HEATS), time: Typed, lid: z.enum(LIDS) });
+const Skim = z.strictObject({ do: z.literal('skim'), amount: Typed, from: z.enum(['body', 'surface']) });
+const Strain = z.strictObject({ do: z.literal('strain'), pressed: z.boolean(), through: z.enum(STRAINERS) });
+const Into = z.strictObject({ do: z.literal('into'), vessel: Id, hob: Id });
+const TakeFat = z.strictObject({ do: z.literal('defat'), by: z.enum(DEFATS) });
+const Reduce = z.strictObject({
+  do: z.literal('reduce'),
+  until: z.enum(['share', 'volume', 'dip', 'gelatin', 'salt', 'body', 'time']),
+  to: Typed.describe('what is left: "1/4", "3 l", "33 cm" from the rim, "8 %", "1" (body), "20 min"'),
+  heat: z.enum(HEATS),
+  lid: z.enum(LIDS),
+});
+const Thicken = z.strictObject({ do: z.literal('thicken'), of: Of, amount: Typed });
+const Mount = z.strictObject({ do: z.literal('mount'), of: Of, amount: Typed });
+const Season = z.strictObject({ do: z.literal('season'), of: Of, amount: Typed });
+const SeasonTo = z.strictObject({ do: z.literal('season to'), of: Of, salt: Typed });
+const Portion = z.strictObject({ do: z.literal('portion'), size: Typed, overfill: Typed.optional() });
+const Unread = z
+  .strictObject({ do: z.literal('unread'), said: z.string().max(200) })
+  .describe('a line nobody could read yet: it makes the cost incomplete');
+
+export const WrittenStep = z.union([
+  Add,
+  Brown,
+  WaterAmount,
+  WaterLevel,
+  WaterCover,
+  Bring,
+  Cook,
+  Skim,
+  Strain,
+  Into,
+  TakeFat,
+  Reduce,
+  Thicken,
+  Mount,
+  Season,
+  SeasonTo,
+  Portion,
+  Unread,
+]);
+export type WrittenStep = z.infer<typeof WrittenStep>;
