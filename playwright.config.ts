@@ -5,7 +5,9 @@ import { CHROMIUM } from './tools/chromium';
 export default defineConfig({
   testDir: 'tests/e2e',
   workers: 1,
-  timeout: 30_000,
+  timeout: 60_000,
+  // A busy machine is slow, not wrong.
+  expect: { timeout: 15_000 },
   forbidOnly: true,
   reporter: [['line'], ['json']],
   outputDir: '.halfpot/test/browser',

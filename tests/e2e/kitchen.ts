@@ -16,7 +16,7 @@ export const test = base.extend<{ page: Page; kitchen: void }>({
     page.on('console', (message) => {
       // A page that is meant not to exist says so; anything else that is missing is a mistake.
       if (message.type() === 'error' && !message.location().url.endsWith('/nowhere'))
-        errors.push(message.text());
+        errors.push(`${message.text()} ${message.location().url}`);
     });
     await provide(page);
     expect(errors).toEqual([]);

@@ -3,6 +3,7 @@ import {
   hobOf,
   inOrder,
   mannerIn,
+  mergeTargets,
   measuringDensity,
   stuffOf,
   vesselOf,
@@ -37,6 +38,8 @@ export interface PlateCosting {
 /** A whole kitchen costed on a day: physics once, then a graph that answers every price. */
 export interface KitchenCosting {
   readonly file: KitchenFile;
+  /** Other spellings of ingredients: what was merged, with the id of what it counts as. */
+  readonly spellings: readonly { readonly id: string; readonly name: string }[];
   readonly day: string;
   readonly shelf: Shelf;
   readonly supplies: ReadonlyMap<string, Supply>;
@@ -80,7 +83,11 @@ export function costKitchen(
   );
   const graph = graphOf(supplies, order, recipes, plates);
   graph.set(sourcePrices(supplies.values()));
-  return { file, day, shelf, supplies, recipes, plates, graph };
+  const into = mergeTargets(written);
+  const spellings = written.ingredients
+    .filter((i) => i.mergedInto !== undefined)
+    .map((i) => ({ id: into(i.id), name: i.name }));
+  return { file, spellings, day, shelf, supplies, recipes, plates, graph };
 }
 
 /** A recipe as the pot runs it. Also for a recipe being written, on a costed kitchen's shelf. */

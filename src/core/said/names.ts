@@ -31,7 +31,7 @@ export function findNamed<T extends Named>(text: string, things: readonly T[], k
   const fits =
     typed.length === 0
       ? []
-      : things.filter((t) => typed.every((w) => words(t.name).some((n) => n.startsWith(w))));
+      : onceEach(things.filter((t) => typed.every((w) => words(t.name).some((n) => n.startsWith(w)))));
   const [only, second] = fits;
   if (only && !second) return fine(only);
   if (only)
@@ -45,6 +45,10 @@ export function findNamed<T extends Named>(text: string, things: readonly T[], k
     );
   return refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
 }
+
+/** Two spellings of one thing are one thing. */
+const onceEach = <T extends Named>(things: readonly T[]): T[] =>
+  things.filter((t, i) => things.findIndex((other) => other.id === t.id) === i);
 
 const STOCK_TRIM = /^(?:stock )?trim of\s+/i;
 

@@ -94,7 +94,8 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     opens: [...supplies].flatMap(([at, s]) => (s.opens ? [[at, s.opens] as const] : [])),
     names: {
       measures: file.measures,
-      ingredients: named(file.ingredients),
+      // An old spelling is still understood; what is written back is the one it counts as.
+      ingredients: [...named(file.ingredients), ...costing.spellings],
       recipes: named(file.recipes),
       vessels: named(file.vessels),
       hobs: named(file.hobs),

@@ -166,3 +166,25 @@ describe('steps as they are said', () => {
       for (const s of recipe.steps) expect(read(writeStep(s, names))).toEqual(s);
   });
 });
+
+test('an old spelling of a merged ingredient is understood as the one it counts as', () => {
+  const id = '019cabd8-0000-7000-8000-000000000001';
+  const names = {
+    ingredients: [
+      { id, name: 'Shallot' },
+      { id, name: 'Shallots, banana' },
+    ],
+    recipes: [],
+    vessels: [],
+    hobs: [],
+    measures: [{ name: 'crate' }],
+  };
+  for (const said of ['2 kg shallots, banana', '2 kg shall', '2 kg shallot']) {
+    const step = readStep(said, names);
+    expect(step.ok && step.value).toEqual({ do: 'add', of: { ingredient: id }, amount: '2 kg' });
+  }
+  const crates = readStep('1 1/2 crates shallot', names);
+  if (!crates.ok) throw new Error(crates.trouble.message);
+  expect(crates.value).toEqual({ do: 'add', of: { ingredient: id }, amount: '1 1/2 crates' });
+  expect(writeStep(crates.value, names)).toBe('1 1/2 crates shallot');
+});

@@ -25,6 +25,10 @@ const UNREAD: KeptAnswer = { ok: false, message: 'This could not be read: load t
 
 /** Takes a file in. */
 export async function takeFile(form: FormData): Promise<ListAnswer> {
+  // Asked before the file is read: reading a long one is work.
+  const who = await worker();
+  if (!who || !may(who.role, 'manager'))
+    return { ok: false, message: 'Only a manager may bring price lists in.' };
   const file = form.get('list');
   const supplier = z.uuid().safeParse(form.get('supplier'));
   if (!supplier.success) return { ok: false, message: 'Whose list is it? Choose the supplier.' };

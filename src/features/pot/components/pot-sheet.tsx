@@ -89,11 +89,11 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             onDrop={(cm) => done(withLine(setDip(cm)))}
           />
           <MoneyWentTable pot={pot} />
+          <Opens pot={pot} />
         </div>
         <div>
           <OneLitre data={data} pot={pot} />
           <Carries pot={pot} />
-          <Opens pot={pot} />
         </div>
       </div>
     </>
