@@ -100,3 +100,22 @@ export async function archiveMeasure(sql: Sql, kitchenId: string, id: string, at
     )) === 1
   );
 }
+
+/**
+ * Sets the basis that counts where an ingredient has none of its own.
+ * @returns false when somebody changed the kitchen since `seen`
+ */
+export async function setKitchenBasis(
+  sql: Sql,
+  kitchenId: string,
+  basis: Basis,
+  seen: number,
+): Promise<boolean> {
+  return (
+    (await run(
+      sql,
+      'UPDATE kitchen SET price_basis = ?, version = version + 1 WHERE id = ? AND version = ?',
+      [JSON.stringify(basis), kitchenId, seen],
+    )) === 1
+  );
+}

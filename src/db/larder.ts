@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { id } from './rows';
-import { many, maybeOne, type Sql } from './sql';
+import { figure, id } from './rows';
+import { many, maybeOne, one, type Sql } from './sql';
 
 /** The last count of an ingredient. */
 export const lastCountOf = (
@@ -39,3 +39,8 @@ export const mergesOf = (
     'SELECT f.id, f.version, f.name, t.name AS `into` FROM ingredient f JOIN ingredient t ON t.kitchen_id = f.kitchen_id AND t.id = f.merged_into WHERE f.kitchen_id = ? ORDER BY f.name',
     [kitchenId],
   );
+
+/** The version of the kitchen's own settings. */
+export const kitchenVersion = async (sql: Sql, kitchenId: string): Promise<number> =>
+  (await one(sql, z.object({ version: figure }), 'SELECT version FROM kitchen WHERE id = ?', [kitchenId]))
+    .version;

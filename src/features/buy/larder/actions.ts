@@ -3,7 +3,14 @@
 import { z } from 'zod';
 import type { Edited } from '@/server/write';
 import type { KeptAnswer } from '@/ui/use-kept';
-import { defineMeasure, dropMeasure, mergeIngredients, takeApart, takeIngredient } from './service';
+import {
+  defineMeasure,
+  dropMeasure,
+  mergeIngredients,
+  setUsualBasis,
+  takeApart,
+  takeIngredient,
+} from './service';
 
 const Id = z.uuid();
 const Seen = z.number().int().positive();
@@ -28,3 +35,11 @@ export const keepMeasure = async (name: string, amount: string): Promise<KeptAns
   answer(fits([Text, name], [Text, amount]), () => defineMeasure(name, amount));
 export const keepNoMeasure = async (id: string): Promise<KeptAnswer> =>
   answer(fits([Id, id]), () => dropMeasure(id));
+
+const UsualBy = z.enum(['latest', 'average', 'stock']);
+export const keepUsualBasis = async (
+  by: z.infer<typeof UsualBy>,
+  days: string,
+  seen: number,
+): Promise<KeptAnswer> =>
+  answer(fits([UsualBy, by], [Text, days], [Seen, seen]), () => setUsualBasis(by, days, seen));

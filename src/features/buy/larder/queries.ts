@@ -1,7 +1,8 @@
 import 'server-only';
+import type { Basis } from '@/core/kitchen-file';
 import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
-import { mergesOf } from '@/db/larder';
+import { kitchenVersion, mergesOf } from '@/db/larder';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -36,6 +37,9 @@ export interface LarderPage {
   }[];
   readonly measures: readonly (HouseMeasure & { readonly id: string })[];
   readonly mayEdit: boolean;
+  /** Which price counts where an ingredient does not say otherwise. */
+  readonly basis: Basis;
+  readonly kitchenVersion: number;
 }
 
 export async function larderPage(who: Worker): Promise<LarderPage> {
@@ -76,5 +80,7 @@ export async function larderPage(who: Worker): Promise<LarderPage> {
     merges: await mergesOf(database(), who.kitchenId),
     measures: costing.file.measures,
     mayEdit: may(who.role, 'manager'),
+    basis: costing.file.kitchen.priceBasis,
+    kitchenVersion: await kitchenVersion(database(), who.kitchenId),
   };
 }

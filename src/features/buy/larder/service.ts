@@ -1,11 +1,12 @@
 import 'server-only';
+import type { Basis } from '@/core/kitchen-file';
 import { measureUnit } from '@/core/quantity';
 import { adopted, referenceLarder } from '@/core/reference';
 import { refuse } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
 import { newId } from '@/db/ids';
 import { mergesOf } from '@/db/larder';
-import { addMeasure, archiveMeasure, setIngredient } from '@/db/larder-edits';
+import { addMeasure, archiveMeasure, setIngredient, setKitchenBasis } from '@/db/larder-edits';
 import { insertIngredients } from '@/db/larder-rows';
 import { dayIn, now } from '@/server/clock';
 import { costedKitchen } from '@/server/kitchen';
@@ -146,6 +147,38 @@ export function dropMeasure(id: string): Promise<Edited> {
       subjectId: id,
       before: { name: measure.name, amount: measure.amount },
       after: null,
+    });
+  });
+}
+
+const MOST_DAYS = 730;
+
+/** Sets which price counts for every ingredient that does not say otherwise. */
+export function setUsualBasis(
+  by: 'latest' | 'average' | 'stock',
+  days: string,
+  seen: number,
+): Promise<Edited> {
+  return edit('manager', async (sql, who) => {
+    const { file } = (await costedKitchen(who.kitchenId)).costing;
+    const n = Number(days.trim());
+    if (by === 'average' && (!Number.isInteger(n) || n < 1 || n > MOST_DAYS))
+      throw refused(
+        'days-out-of-range',
+        'days',
+        `An average over “${days.trim()}” days cannot be: a whole number from 1 to ${MOST_DAYS}.`,
+      );
+    const basis: Basis = by === 'average' ? { by, days: n } : { by };
+    if (!(await setKitchenBasis(sql, who.kitchenId, basis, seen)))
+      throw refused('stale', '', 'Somebody changed this while you were at it: load the page again.');
+    await recordChange(sql, {
+      kitchenId: who.kitchenId,
+      personId: who.person.id,
+      at: now(),
+      what: 'usual price basis',
+      subjectId: who.kitchenId,
+      before: file.kitchen.priceBasis,
+      after: basis,
     });
   });
 }

@@ -9,6 +9,7 @@ import { keepTaken } from '../actions';
 import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
 import { Merges } from './merges';
+import { UsualBasis } from './usual-basis';
 
 const MOST = 60;
 
@@ -74,6 +75,7 @@ export function LarderView({ page }: { page: LarderPage }) {
         <aside>
           <Merges page={page} />
           <Measures page={page} />
+          <UsualBasis page={page} />
         </aside>
       </div>
     </>

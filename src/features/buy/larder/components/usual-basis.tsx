@@ -1,0 +1,67 @@
+'use client';
+
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import { keepUsualBasis } from '../actions';
+import type { LarderPage } from '../queries';
+
+const WORDS = {
+  latest: 'the latest price',
+  average: 'the average of some days, by weight',
+  stock: 'what the stock on hand was bought at',
+} as const;
+type By = keyof typeof WORDS;
+
+/** Which price counts for every ingredient that does not say otherwise. */
+export function UsualBasis({ page }: { page: LarderPage }) {
+  const [keep, state] = useKept();
+  const { basis } = page;
+  const [by, setBy] = useState<By>(basis.by === 'fixed' ? 'latest' : basis.by);
+  const days = basis.by === 'average' ? String(basis.days) : '28';
+  const send = (next: By, typed: string): void =>
+    void keep(() => keepUsualBasis(next, typed, page.kitchenVersion));
+  return (
+    <section className="side-box" aria-labelledby="usual-basis">
+      <h2 id="usual-basis">Which price usually counts</h2>
+      <Form.Select
+        aria-label="Which price usually counts"
+        value={by}
+        disabled={!page.mayEdit}
+        onChange={(event) => {
+          setBy(event.target.value as By);
+          send(event.target.value as By, days);
+        }}
+      >
+        {(Object.keys(WORDS) as By[]).map((key) => (
+          <option key={key} value={key}>
+            {WORDS[key]}
+          </option>
+        ))}
+      </Form.Select>
+      {by === 'average' && (
+        <p className="field-line">
+          over{' '}
+          <TypedField
+            narrow
+            label="Days of the usual average"
+            value={days}
+            trouble={state.message}
+            describedBy="usual-trouble"
+            disabled={!page.mayEdit}
+            onTyped={() => undefined}
+            onDone={(typed) => send(by, typed)}
+          />{' '}
+          days
+        </p>
+      )}
+      {state.message && (
+        <p id="usual-trouble" role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+      <p className="quiet small-line">An ingredient may have a basis of its own: open it to set that.</p>
+    </section>
+  );
+}
