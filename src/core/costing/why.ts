@@ -177,7 +177,7 @@ function whySupply(costing: KitchenCosting, id: string, trim: boolean, money: Sh
     money: value,
     per,
     detail: knifeWords(supply, trim, money),
-    estimate: supply.yieldSource === 'estimate',
+    estimate: isGuess(supply),
     goTo,
     rows: [whyYield(supply), ...whyPurchase(costing, supply, money)],
   };
@@ -197,10 +197,13 @@ function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
   return `${p} a kilo bought ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
 }
 
+/** A yield nobody has measured; where nothing comes off there is nothing to measure. */
+const isGuess = (s: Supply): boolean => s.yieldSource === 'estimate' && s.usable < 1;
+
 const whyYield = (s: Supply): Why => ({
   title: `Usable yield ${pct(s.usable)}${s.stockTrim > 0 ? `, stock trim ${pct(s.stockTrim)}` : ''}`,
   detail: `${s.yieldSource === 'estimate' ? `an estimate${s.yieldRange ? `, likely ${s.yieldRange[0]} to ${s.yieldRange[1]} %` : ''}` : 'measured'}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
-  estimate: s.yieldSource === 'estimate',
+  estimate: isGuess(s),
   rows: [],
 });
 

@@ -17,6 +17,9 @@ export interface PacksOpened {
   readonly factor: number;
 }
 
+/** Two bottles by weight may be a little more than two by volume: so much of a pack does not open another. */
+const SLACK = 0.01;
+
 /**
  * How many packs some usable grams take, and what is left of the last.
  * @example packsOpened(500, { g: 750, usable: 1, charged: 'whole' }) // 1 pack, 250 g left, factor 1.5
@@ -24,11 +27,10 @@ export interface PacksOpened {
 export function packsOpened(usableG: number, pack: OpenPack): PacksOpened {
   if (!(usableG > 0)) return { packs: 0, leftG: 0, factor: 1 };
   const asPurchased = usableG / pack.usable;
-  // A hair of rounding must not open another bottle.
-  const packs = Math.ceil(asPurchased / pack.g - 1e-9);
+  const packs = Math.max(1, Math.ceil(asPurchased / pack.g - SLACK));
   return {
     packs,
     leftG: Math.max(0, packs * pack.g - asPurchased),
-    factor: pack.charged === 'whole' ? (packs * pack.g) / asPurchased : 1,
+    factor: pack.charged === 'whole' ? Math.max(1, (packs * pack.g) / asPurchased) : 1,
   };
 }

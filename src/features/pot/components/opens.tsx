@@ -3,10 +3,15 @@
 import { useFigures } from '@/ui/figures';
 import type { LivePot } from './use-pot';
 
+const LEAST_LEFT = 0.95;
+
 /** The packs this pot opens, and what is left of the last of each. */
 export function Opens({ pot }: { pot: LivePot }) {
   const { kilos } = useFigures();
-  const opened = pot.packs.filter((o) => o.leftG > 0.5);
+  // A pinch out of a sack of salt leaves no part pack worth a word.
+  const opened = pot.packs.filter(
+    (o) => o.leftG > 0.5 && (o.pack.charged === 'whole' || o.packs > 1 || o.leftG < o.pack.g * LEAST_LEFT),
+  );
   if (opened.length === 0) return null;
   const whole = opened.filter((o) => o.pack.charged === 'whole');
   return (
