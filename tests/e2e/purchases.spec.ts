@@ -213,6 +213,8 @@ test('an opened bottle is charged whole or by the part, and the sauce answers', 
 test('costs as of a day, as corrected since or as known then, and what moved most', async ({ page }) => {
   await open(page, '/buy');
   const today = await figure(page.getByRole('button', { name: 'Venison bone stock: why?' }));
+  // A date put in before the page has come alive would be nobody's.
+  await page.waitForLoadState('networkidle');
   await page.getByLabel('Costs as of').fill('2025-11-03');
   await expect(
     page.getByText(/Prices and yields of 2025-11-03, as corrected since; recipes as they are today/),
@@ -293,7 +295,8 @@ test('which price usually counts moves every ingredient that does not say otherw
   await page.goto('/buy/larder');
   await keeps(
     page,
-    async () => void (await page.getByLabel('Which price usually counts').selectOption('average')),
+    async () =>
+      void (await page.getByRole('combobox', { name: 'Which price usually counts' }).selectOption('average')),
   );
   await page.getByLabel('Days of the usual average').fill('0');
   await page.getByLabel('Days of the usual average').press('Enter');
