@@ -8,7 +8,7 @@ export {
   type TrimSchool,
   type TrimShares,
 } from './trim';
-export { readPct, readPrice } from './typed';
+export { readDays, readPct, readPrice } from './typed';
 export { quoteOn, type Quote } from './price';
 export { averagePrice, stockPrice, type BasisPrice, type PriceLayer, type Receipt } from './basis';
 export { deliveryWords, received, type Received } from './received';

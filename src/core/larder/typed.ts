@@ -61,3 +61,21 @@ export function readPct(typed: string, mark: DecimalMark): Outcome<number> {
     );
   return fine(read.value.toDecimalPlaces(5).toNumber());
 }
+
+/** The longest stretch an average price is taken over: two years. */
+const MOST_DAYS = 730;
+
+/**
+ * Reads how many days a price is averaged over.
+ * @returns trouble `days-out-of-range` for anything but a whole number from 1 to 730
+ */
+export function readDays(typed: string): Outcome<number> {
+  const days = Number(typed.trim());
+  if (Number.isInteger(days) && days >= 1 && days <= MOST_DAYS) return fine(days);
+  return refuse(
+    'days-out-of-range',
+    'days',
+    `An average over “${typed.trim()}” days cannot be: a whole number from 1 to ${MOST_DAYS}.`,
+    { value: days, limit: MOST_DAYS },
+  );
+}

@@ -5,6 +5,7 @@ import {
   deliveryWords,
   differences,
   packsOpened,
+  readDays,
   received,
   stockPrice,
   type Comparable,
@@ -200,3 +201,12 @@ describe('another in its place', () => {
     ]);
   });
 });
+
+test.each(['0', '731', '2.5', '-1', 'many', ''])(
+  'an average over “%s” days is refused, one of 28 is not',
+  (typed) => {
+    const wrong = readDays(typed);
+    expect(!wrong.ok && wrong.trouble.message).toContain('a whole number from 1 to 730');
+    expect(readDays(' 28 ')).toEqual({ ok: true, value: 28 });
+  },
+);

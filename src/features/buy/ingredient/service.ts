@@ -2,7 +2,7 @@ import 'server-only';
 import type { PoolConnection } from 'mysql2/promise';
 import type { Supply } from '@/core/costing';
 import { mannerIn, weigh, type Basis } from '@/core/kitchen-file';
-import { readPrice } from '@/core/larder';
+import { readDays, readPrice } from '@/core/larder';
 import { readAmountOf } from '@/core/quantity';
 import { refuse, under } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
@@ -75,21 +75,11 @@ export function setBasis(id: string, seen: number, wanted: BasisWanted): Promise
   });
 }
 
-const MOST_DAYS = 730;
-
 function understood(wanted: BasisWanted, mark: '.' | ','): Basis {
   if (wanted.by === 'average') {
-    const days = Number(wanted.days.trim());
-    if (!Number.isInteger(days) || days < 1 || days > MOST_DAYS)
-      throw new Refused(
-        refuse(
-          'days-out-of-range',
-          'days',
-          `An average over “${wanted.days.trim()}” days cannot be: a whole number from 1 to ${MOST_DAYS}.`,
-          { value: days, limit: MOST_DAYS },
-        ).trouble,
-      );
-    return { by: 'average', days };
+    const days = readDays(wanted.days);
+    if (!days.ok) throw new Refused(days.trouble);
+    return { by: 'average', days: days.value };
   }
   if (wanted.by === 'fixed') {
     const price = readPrice(wanted.price, mark);

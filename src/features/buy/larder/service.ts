@@ -1,5 +1,6 @@
 import 'server-only';
 import type { Basis } from '@/core/kitchen-file';
+import { readDays } from '@/core/larder';
 import { measureUnit } from '@/core/quantity';
 import { adopted, referenceLarder } from '@/core/reference';
 import { refuse } from '@/core/trouble';
@@ -151,8 +152,6 @@ export function dropMeasure(id: string): Promise<Edited> {
   });
 }
 
-const MOST_DAYS = 730;
-
 /** Sets which price counts for every ingredient that does not say otherwise. */
 export function setUsualBasis(
   by: 'latest' | 'average' | 'stock',
@@ -161,14 +160,10 @@ export function setUsualBasis(
 ): Promise<Edited> {
   return edit('manager', async (sql, who) => {
     const { file } = (await costedKitchen(who.kitchenId)).costing;
-    const n = Number(days.trim());
-    if (by === 'average' && (!Number.isInteger(n) || n < 1 || n > MOST_DAYS))
-      throw refused(
-        'days-out-of-range',
-        'days',
-        `An average over “${days.trim()}” days cannot be: a whole number from 1 to ${MOST_DAYS}.`,
-      );
-    const basis: Basis = by === 'average' ? { by, days: n } : { by };
+    const n = readDays(days);
+    if (by === 'average' && !n.ok) throw new Refused(n.trouble);
+    const basis: Basis =
+      by === 'average' && n.ok ? { by, days: n.value } : { by: by === 'stock' ? 'stock' : 'latest' };
     if (!(await setKitchenBasis(sql, who.kitchenId, basis, seen)))
       throw refused('stale', '', 'Somebody changed this while you were at it: load the page again.');
     await recordChange(sql, {
