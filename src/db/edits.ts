@@ -2,12 +2,13 @@ import { z } from 'zod';
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { newId } from './ids';
+import { insertByProducts } from './larder-rows';
 import { replacePlateLines } from './plate-lines';
 import { replaceSteps } from './recipe-steps';
 import { maybeOne, run, type Sql } from './sql';
 
 /** What people edit as one, each with a version of its own. */
-export type Aggregate = 'ingredient' | 'supplier_article' | 'recipe' | 'plate';
+export type Aggregate = 'ingredient' | 'supplier_article' | 'recipe' | 'plate' | 'yield_test';
 
 /**
  * Takes the next version of an aggregate if it still stands at the one the editor saw.
@@ -57,15 +58,32 @@ export async function addYield(
     recordedAt: Date;
     usablePct: number;
     stockTrimPct: number;
+    byProducts: Parameters<typeof insertByProducts>[3];
     source: 'estimate' | 'measured';
+    low?: number | undefined;
+    high?: number | undefined;
     basis: string;
   },
 ): Promise<void> {
+  const id = newId();
   await run(
     sql,
-    'INSERT INTO ingredient_yield (kitchen_id, id, ingredient_id, effective_on, recorded_at, usable_pct, stock_trim_pct, source, basis) VALUES (?,?,?,?,?,?,?,?,?)',
-    [kitchenId, newId(), ingredientId, y.on, y.recordedAt, y.usablePct, y.stockTrimPct, y.source, y.basis],
+    'INSERT INTO ingredient_yield (kitchen_id, id, ingredient_id, effective_on, recorded_at, usable_pct, stock_trim_pct, source, low_pct, high_pct, basis) VALUES (?,?,?,?,?,?,?,?,?,?,?)',
+    [
+      kitchenId,
+      id,
+      ingredientId,
+      y.on,
+      y.recordedAt,
+      y.usablePct,
+      y.stockTrimPct,
+      y.source,
+      y.low ?? null,
+      y.high ?? null,
+      y.basis,
+    ],
   );
+  await insertByProducts(sql, kitchenId, id, y.byProducts);
 }
 
 /** Writes a recipe whose version has been taken: its head, its steps and the version whole. */

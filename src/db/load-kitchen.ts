@@ -18,6 +18,8 @@ import { jsonOrNull } from './typed';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
 import { insertPurchases, type BookedPurchase } from './purchases';
+import { bookWaste } from './wastes';
+import { insertTests } from './yield-tests';
 
 /** Hashes of what people sign in with, by person; made outside because hashing takes its time. */
 export type Secrets = ReadonlyMap<string, { readonly password: string | null; readonly pin: string | null }>;
@@ -40,7 +42,7 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     const k = file.kitchen;
     await run(
       sql,
-      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?)',
+      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, scale_address, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?)',
       [
         k.id,
         k.name,
@@ -51,6 +53,9 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
         k.trim.school,
         k.trim.setValuePerKg,
         JSON.stringify(k.priceBasis),
+        k.learning,
+        k.wagePerHour ?? null,
+        k.scale ?? null,
         file.referenceDay,
       ],
     );
@@ -118,6 +123,7 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     await loadLarder(sql, file);
     await loadBuying(sql, file);
     await loadCooking(sql, file);
+    await loadBench(sql, file);
   });
 }
 
@@ -211,8 +217,8 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
   await insertAll(
     sql,
     'recipe',
-    ['kitchen_id', 'id', 'name', 'vessel_id', 'hob_id', 'note', 'position'],
-    file.recipes.map((r, i) => [k.id, r.id, r.name, r.vessel, r.hob, r.note ?? null, i]),
+    ['kitchen_id', 'id', 'name', 'vessel_id', 'hob_id', 'note', 'batches_a_week', 'position'],
+    file.recipes.map((r, i) => [k.id, r.id, r.name, r.vessel, r.hob, r.note ?? null, r.batchesAWeek, i]),
   );
   for (const r of file.recipes) await insertSteps(sql, k.id, r.id, r.steps, mannerIn(file));
   await insertAll(
@@ -243,4 +249,16 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
     ]),
   );
   for (const p of file.plates) await insertPlateLines(sql, k.id, p.id, p.lines, mannerIn(file));
+}
+
+/** Tests, and what was thrown away: after the purchases, whose lots it leaves. */
+async function loadBench(sql: Sql, file: KitchenFile): Promise<void> {
+  const manner = mannerIn(file);
+  const into = mergeTargets(file);
+  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
+  await insertTests(sql, file.kitchen.id, file.tests, manner);
+  for (const waste of file.wastes) {
+    const g = must(weigh(waste.amount, ingredients.get(waste.ingredient) as WrittenIngredient, manner));
+    await bookWaste(sql, file.kitchen.id, { ...waste, ingredient: into(waste.ingredient) }, g, 'as written');
+  }
 }

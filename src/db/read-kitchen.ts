@@ -3,6 +3,8 @@ import type { HistoryOf } from '@/core/costing';
 import { FORMAT, FORMAT_VERSION, KitchenFile } from '@/core/kitchen-file';
 import { readHistory, readPast } from './read-past';
 import { readLarder } from './read-larder';
+import { readWastes } from './wastes';
+import { readTests } from './yield-tests';
 import {
   figure,
   groupBy,
@@ -57,19 +59,22 @@ export async function readKitchenFrom(
   sql: Sql,
   kitchenId: string,
 ): Promise<{ file: KitchenFile; versions: Versions }> {
-  const past = await readPast(readerOf(sql, kitchenId));
+  const of = readerOf(sql, kitchenId);
+  const past = await readPast(of);
+  const { tests } = await readTests(of);
+  const wastes = await readWastes(of);
   const { file, versions } = await readWith(
     sql,
     kitchenId,
     (article) => past.quotesOf.get(article) ?? [],
     past.purchases,
   );
-  return { file: KitchenFile.parse(withoutUndefined(file)), versions };
+  return { file: KitchenFile.parse(withoutUndefined({ ...file, tests, wastes })), versions };
 }
 
 /** A kitchen with as much of its past as the prices of one day need. */
 export interface KitchenForDay {
-  /** Without quotes and purchases: those are in `history`. */
+  /** Without quotes and purchases, which are in `history`, and without tests and waste. */
   readonly file: KitchenFile;
   readonly history: HistoryOf;
   readonly versions: Versions;
@@ -89,7 +94,7 @@ export async function readKitchenForDay(
   return { file, versions, history: await readHistory(sql, kitchenId, file, day, knownBy) };
 }
 
-/** What stands in a kitchen now, without quotes and purchases: what any day's costing starts from. */
+/** What stands in a kitchen now, without quotes, purchases, tests and waste: what any day's costing starts from. */
 export const readKitchenState = (
   sql: Sql,
   kitchenId: string,
@@ -113,9 +118,12 @@ async function readWith(
       trim_school: z.enum(['free', 'value', 'weight']),
       trim_set_value: money,
       price_basis: json,
+      learning: z.string(),
+      wagePerHour: maybe(money),
+      scale: maybe(z.string()),
       reference_day: z.string(),
     }),
-    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, reference_day FROM kitchen WHERE id = ?',
+    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, scale_address AS scale, reference_day FROM kitchen WHERE id = ?',
     [kitchenId],
   );
   const of = readerOf(sql, kitchenId);
@@ -169,6 +177,9 @@ async function readWith(
       decimalMark: k.decimal_mark,
       trim: { school: k.trim_school, setValuePerKg: k.trim_set_value },
       priceBasis: k.price_basis,
+      learning: k.learning,
+      wagePerHour: k.wagePerHour,
+      scale: k.scale,
     },
     measures,
     people,
@@ -177,6 +188,8 @@ async function readWith(
     hobs,
     ...larder.lists,
     purchases,
+    tests: [],
+    wastes: [],
     ...cooking.lists,
   } as unknown as KitchenFile;
   return { file, versions: { ...larder.versions, ...cooking.versions } };
@@ -184,8 +197,16 @@ async function readWith(
 
 async function readCooking(of: Reader) {
   const recipes = await of(
-    z.object({ id, name: z.string(), vessel: id, hob: id, note: maybe(z.string()), version: figure }),
-    'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    z.object({
+      id,
+      name: z.string(),
+      vessel: id,
+      hob: id,
+      note: maybe(z.string()),
+      batchesAWeek: figure,
+      version: figure,
+    }),
+    'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const steps = await of(
     z.object({ recipe_id: id, body: json }),

@@ -22,6 +22,13 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
       physics: json,
       trim_school: maybe(z.string()),
       trim_set_value: maybe(money),
+      trim_taken_pct: maybeFigure,
+      comes_off_id: maybe(id),
+      comes_off_value: maybe(money),
+      comes_off_sold: figure,
+      comes_off_taken_pct: maybeFigure,
+      learn_season: maybe(z.string()),
+      learn_supplier_id: maybe(id),
       reference: maybe(id),
       mergedInto: maybe(id),
       priceBasis: maybe(json),
@@ -29,10 +36,11 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
       partPack: z.string(),
       version: figure,
     }),
-    'SELECT id, name, role, physics, trim_school, trim_set_value, reference_id AS reference, merged_into AS mergedInto, price_basis AS priceBasis, bought_as AS boughtAs, part_pack AS partPack, version FROM ingredient WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, role, physics, trim_school, trim_set_value, trim_taken_pct, comes_off_id, comes_off_value, comes_off_sold, comes_off_taken_pct, learn_season, learn_supplier_id, reference_id AS reference, merged_into AS mergedInto, price_basis AS priceBasis, bought_as AS boughtAs, part_pack AS partPack, version FROM ingredient WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const yields = await of(
     z.object({
+      id,
       ingredient_id: id,
       on: z.string(),
       recordedAt: instant,
@@ -43,7 +51,25 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
       high: maybeFigure,
       basis: maybe(z.string()),
     }),
-    'SELECT ingredient_id, effective_on AS `on`, recorded_at AS recordedAt, usable_pct AS usablePct, stock_trim_pct AS stockTrimPct, source, low_pct AS low, high_pct AS high, basis FROM ingredient_yield WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+    'SELECT id, ingredient_id, effective_on AS `on`, recorded_at AS recordedAt, usable_pct AS usablePct, stock_trim_pct AS stockTrimPct, source, low_pct AS low, high_pct AS high, basis FROM ingredient_yield WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+  );
+  const byProducts = await of(
+    z.object({ yield_id: id, ingredient: id, pct: figure }),
+    'SELECT yield_id, ingredient_id AS ingredient, pct FROM yield_by_product WHERE kitchen_id = ? ORDER BY yield_id, position',
+  );
+  const cooked = await of(
+    z.object({
+      ingredient_id: id,
+      figure: z.string(),
+      on: z.string(),
+      recordedAt: instant,
+      value: figure,
+      low: maybeFigure,
+      high: maybeFigure,
+      source: z.string(),
+      basis: maybe(z.string()),
+    }),
+    'SELECT ingredient_id, figure, effective_on AS `on`, recorded_at AS recordedAt, value, low, high, source, basis FROM cooked_figure WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
   );
   const articles = await of(
     z.object({
@@ -67,14 +93,18 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
     'SELECT ingredient_id AS ingredient, effective_on AS `on`, recorded_at AS recordedAt, typed AS amount FROM stock_count WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
   );
   const yieldsOf = groupBy(yields, (y) => y.ingredient_id);
+  const byProductsOf = groupBy(byProducts, (b) => b.yield_id);
+  const cookedOf = groupBy(cooked, (c) => c.ingredient_id);
   const weighingsOf = groupBy(weighings, (w) => w.article_id);
   return {
     lists: {
-      ingredients: ingredients.map(({ physics, trim_school, trim_set_value, version: _v, ...i }) => ({
-        ...i,
-        ...(physics as object),
-        yields: (yieldsOf.get(i.id) ?? []).map(({ ingredient_id: _i, ...y }) => y),
-        trim: trim_school === undefined ? undefined : { school: trim_school, setValuePerKg: trim_set_value },
+      ingredients: ingredients.map((row) => ({
+        ...own(row),
+        yields: (yieldsOf.get(row.id) ?? []).map(({ ingredient_id: _i, id: yieldId, ...y }) => ({
+          ...y,
+          byProducts: (byProductsOf.get(yieldId) ?? []).map(({ yield_id: _y, ...b }) => b),
+        })),
+        cooked: (cookedOf.get(row.id) ?? []).map(({ ingredient_id: _i, ...c }) => c),
       })),
       articles: articles.map(({ version: _v, ...a }) => ({
         ...a,
@@ -84,5 +114,53 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
       counts,
     },
     versions: { ingredients: versionsOf(ingredients), articles: versionsOf(articles) },
+  };
+}
+
+interface IngredientRow {
+  readonly physics: unknown;
+  readonly trim_school: string | undefined;
+  readonly trim_set_value: string | undefined;
+  readonly trim_taken_pct: number | undefined;
+  readonly comes_off_id: string | undefined;
+  readonly comes_off_value: string | undefined;
+  readonly comes_off_sold: number;
+  readonly comes_off_taken_pct: number | undefined;
+  readonly learn_season: string | undefined;
+  readonly learn_supplier_id: string | undefined;
+  readonly version: number;
+}
+
+/** An ingredient's own row as the kitchen file has it: columns that belong together, together. */
+function own<T extends IngredientRow>(row: T) {
+  const {
+    physics,
+    trim_school: school,
+    trim_set_value: setValuePerKg,
+    trim_taken_pct: takenPct,
+    comes_off_id: comesOff,
+    comes_off_value,
+    comes_off_sold,
+    comes_off_taken_pct,
+    learn_season: season,
+    learn_supplier_id: supplier,
+    version: _v,
+    ...i
+  } = row;
+  const any = (...values: unknown[]): boolean => values.some((v) => v !== undefined);
+  return {
+    ...i,
+    ...(physics as object),
+    trim: any(school, setValuePerKg, takenPct) ? { school, setValuePerKg, takenPct } : undefined,
+    comesOff:
+      comesOff === undefined
+        ? undefined
+        : {
+            ingredient: comesOff,
+            setValuePerKg: comes_off_value,
+            sold: comes_off_sold === 1,
+            takenPct: comes_off_taken_pct,
+          },
+    learnFrom: any(season, supplier) ? { season, supplier } : undefined,
   };
 }

@@ -9,7 +9,8 @@ export {
   type RecipeCosting,
 } from './kitchen';
 export { CostGraph, GraphError, type GraphNode } from './graph';
-export { afterTheKnife, suppliesOn, type Supply, type SupplyTerms } from './supplies';
+export { beforeTheKnife, isGuess, suppliesOn, yieldOn, type Supply } from './supplies';
+export { afterTheKnife, comesOffShare, type Knife } from './knife';
 export { supplyOf, tryResolve, type OnShelf, type Shelf } from './resolve';
 export { opened, type Opened } from './opened';
 export { historyIn, type ArticleHistory, type HistoryOf, type PriceFound, type PricePoint } from './prices';
@@ -26,3 +27,7 @@ export {
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
 export { basisWords, whyCost, type Why } from './why';
+export { valuesOf, type Figure } from './test-values';
+export { taught, type Taught, type TaughtTerms, type TaughtTest } from './taught';
+export { proposalOf, whatMoved, withProposal, type Moved, type Proposal } from './proposal';
+export { trimFlow, type TrimFlow } from './trim-flow';

@@ -62,7 +62,7 @@ export function costKitchen(
   const supplies = suppliesOn(file, day, history);
   const recipes = new Map<string, RecipeCosting>();
   const byId = new Map(file.recipes.map((r) => [r.id, r]));
-  const shelf = shelfOf(file, recipes, byId);
+  const shelf = shelfOf(file, day, recipes, byId);
   const order = inOrder(file.recipes).order;
   for (const id of order) {
     const recipe = byId.get(id) as WrittenRecipe;
@@ -101,12 +101,13 @@ export function potOf(recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps'>, s
 
 function shelfOf(
   file: KitchenFile,
+  day: string,
   recipes: ReadonlyMap<string, RecipeCosting>,
   written: ReadonlyMap<string, WrittenRecipe>,
 ): Shelf {
   const stuffs = new Map<string, OnShelf>();
   for (const ingredient of file.ingredients) {
-    const stuff = stuffOf(ingredient);
+    const stuff = stuffOf(ingredient, day);
     if (stuff.ok)
       stuffs.set(ingredient.id, {
         stuff: stuff.value,

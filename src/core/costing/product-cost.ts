@@ -2,6 +2,7 @@ import type { LedgerRow, Loss, PotRun, Product } from '../pot';
 import { runningBook } from './book';
 import type { KitchenCosting } from './kitchen';
 import { chargeFactors } from './opened';
+import { beforeTheKnife } from './supplies';
 
 /** What a recipe's product costs. Money in currency units; null while anything it lives from is unknown. */
 export interface ProductCost {
@@ -121,7 +122,8 @@ export function whereTheMoneyWent(costing: KitchenCosting, recipeId: string): Mo
   if (!run?.product || costs.includes(null)) return null;
   const asPurchased = (supply: string): number | undefined => {
     const [kind, id = ''] = supply.split(':');
-    const perKg = kind === 'usable' ? costing.supplies.get(id)?.price?.perKg.toNumber() : undefined;
+    const found = kind === 'usable' ? costing.supplies.get(id) : undefined;
+    const perKg = found && beforeTheKnife(found);
     return perKg === undefined ? undefined : perKg / 1000;
   };
   const factors = chargeFactors(run.inputs, (id) => costing.supplies.get(id)?.opens);

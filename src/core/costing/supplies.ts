@@ -1,30 +1,35 @@
-import { trimPrices, type OpenPack, type TrimSchool } from '../larder';
+import type { OpenPack } from '../larder';
 import type { KitchenFile, WrittenIngredient } from '../kitchen-file';
 import { refuse, type Trouble } from '../trouble';
+import { afterTheKnife, knivesOf, type Knife, type SupplyPrices } from './knife';
 import { pricesOn, type HistoryOf, type PriceFound } from './prices';
 
-/** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. */
-export interface Supply {
+/** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. Money per kg. */
+export interface Supply extends SupplyPrices {
   readonly ingredient: WrittenIngredient;
+  /** As bought; undefined for what comes off another ingredient, and where nothing has a price. */
   readonly price?: PriceFound | undefined;
+  /** For a by-product: what it comes off, and what a kilo of it as it comes off costs by that one's school. */
+  readonly comesOff?: { readonly of: string; readonly perKg?: number | undefined } | undefined;
   readonly usable: number;
   readonly stockTrim: number;
   readonly yieldSource: 'estimate' | 'measured';
   readonly yieldOn: string;
   readonly yieldBasis?: string | undefined;
-  /** 90 % range of an estimated yield, %. */
+  /** 90 % range of the yield, %. */
   readonly yieldRange?: readonly [number, number] | undefined;
-  readonly school: TrimSchool;
-  readonly setValuePerKg: number;
-  /** Whether any pot takes its stock trim. */
-  readonly trimTaken: boolean;
+  readonly knife: Knife;
   /** What is opened when a recipe needs some; undefined while it is not bought. */
   readonly opens?: OpenPack | undefined;
-  /** Currency per kg; undefined while there is no price or the trim school cannot be followed. */
-  readonly usablePerKg?: number | undefined;
-  readonly trimPerKg?: number | undefined;
   readonly trouble?: Trouble | undefined;
 }
+
+/** What a kilo costs before the knife: as purchased, or as it comes off another ingredient. */
+export const beforeTheKnife = (s: Supply): number | undefined =>
+  s.comesOff ? s.comesOff.perKg : s.price?.perKg.toNumber();
+
+/** Whether its yield is one that nobody has measured; where nothing comes off there is nothing to measure. */
+export const isGuess = (s: Supply): boolean => s.yieldSource === 'estimate' && s.usable < 1;
 
 /** The yield in force on a day: the latest to take effect, and of two the one recorded last. */
 export function yieldOn(written: WrittenIngredient, day: string): WrittenIngredient['yields'][number] {
@@ -36,77 +41,69 @@ export function yieldOn(written: WrittenIngredient, day: string): WrittenIngredi
   return best ?? (written.yields[0] as WrittenIngredient['yields'][number]);
 }
 
-/** What is asked of a supply to price it: everything but the price and the yield, which people change. */
-export type SupplyTerms = Pick<Supply, 'ingredient' | 'school' | 'setValuePerKg' | 'trimTaken'>;
-
-export interface SupplyPrices {
-  readonly usablePerKg?: number | undefined;
-  readonly trimPerKg?: number | undefined;
-  readonly trouble?: Trouble | undefined;
-}
-
-/** Usable and stock trim per kg, from a price per kg as purchased and the two shares. */
-export function afterTheKnife(
-  terms: Omit<SupplyTerms, 'ingredient'>,
-  perKg: number | undefined,
-  usable: number,
-  stockTrim: number,
-): SupplyPrices {
-  if (perKg === undefined) return {};
-  const prices = trimPrices({ usable, stockTrim }, perKg, terms.school, terms.setValuePerKg, terms.trimTaken);
-  return prices.ok
-    ? { usablePerKg: prices.value.usable, trimPerKg: prices.value.stockTrim }
-    : { trouble: prices.trouble };
-}
-
-/** Every ingredient of a kitchen with what it costs on a day. */
+/** Every ingredient of a kitchen with what it costs on a day. What comes off another is priced by that one's school. */
 export function suppliesOn(file: KitchenFile, day: string, history?: HistoryOf): Map<string, Supply> {
   const prices = pricesOn(file, day, history);
-  const taken = trimTakers(file);
-  return new Map(
-    file.ingredients.map((ingredient) => {
-      const found = prices.get(ingredient.id);
-      const price = found && 'perKg' in found ? found : undefined;
-      const y = yieldOn(ingredient, day);
-      const terms = {
-        ingredient,
-        school: ingredient.trim?.school ?? file.kitchen.trim.school,
-        setValuePerKg: Number(ingredient.trim?.setValuePerKg ?? file.kitchen.trim.setValuePerKg),
-        trimTaken: taken.has(ingredient.id),
-      };
-      const usable = y.usablePct / 100;
-      const stockTrim = y.stockTrimPct / 100;
-      const knife = afterTheKnife(terms, price?.perKg.toNumber(), usable, stockTrim);
-      const noPrice = refuse(
+  const knifeOf = knivesOf(file, (i) => yieldOn(i, day));
+  const supplies = new Map<string, Supply>();
+  const byId = new Map(file.ingredients.map((i) => [i.id, i]));
+  const put = (
+    ingredient: WrittenIngredient,
+    more: Pick<Supply, 'price' | 'comesOff' | 'opens'> & SupplyPrices,
+  ) => {
+    const y = yieldOn(ingredient, day);
+    supplies.set(ingredient.id, {
+      ingredient,
+      usable: y.usablePct / 100,
+      stockTrim: y.stockTrimPct / 100,
+      yieldSource: y.source,
+      yieldOn: y.on,
+      yieldBasis: y.basis,
+      yieldRange: y.low === undefined || y.high === undefined ? undefined : [y.low, y.high],
+      knife: knifeOf(ingredient),
+      ...more,
+    });
+  };
+  // In the file's order, so that a graph has its nodes where they were.
+  for (const ingredient of file.ingredients) put(ingredient, {});
+  for (const ingredient of file.ingredients) {
+    if (ingredient.comesOff) continue;
+    const found = prices.get(ingredient.id);
+    const price = found && 'perKg' in found ? found : undefined;
+    const y = yieldOn(ingredient, day);
+    const [usable, stockTrim] = [y.usablePct / 100, y.stockTrimPct / 100];
+    const { cameOff, ...own } = afterTheKnife(
+      knifeOf(ingredient),
+      price?.perKg.toNumber(),
+      usable,
+      stockTrim,
+    );
+    const noPrice = refuse(
+      'no-price',
+      `ingredients.${ingredient.id}`,
+      `${ingredient.name} has no price on ${day}.`,
+    ).trouble;
+    const trouble = found && !('perKg' in found) ? found : price ? own.trouble : noPrice;
+    put(ingredient, {
+      price,
+      opens: price && { g: price.pack.innerG, usable, charged: ingredient.partPack },
+      ...own,
+      trouble,
+    });
+    for (const { id, perKg, usablePerKg, trimPerKg, trouble: below } of cameOff) {
+      const child = byId.get(id) as WrittenIngredient;
+      const lacking = refuse(
         'no-price',
-        `ingredients.${ingredient.id}`,
-        `${ingredient.name} has no price on ${day}.`,
+        `ingredients.${id}`,
+        `${child.name} comes off ${byId.get(child.comesOff?.ingredient ?? '')?.name ?? 'another ingredient'}, which has no cost on ${day}.`,
       ).trouble;
-      const trouble = found && !('perKg' in found) ? found : price ? knife.trouble : noPrice;
-      return [
-        ingredient.id,
-        {
-          ...terms,
-          price,
-          usable,
-          stockTrim,
-          yieldSource: y.source,
-          yieldOn: y.on,
-          yieldBasis: y.basis,
-          yieldRange: y.low === undefined || y.high === undefined ? undefined : [y.low, y.high],
-          opens: price && { g: price.pack.innerG, usable, charged: ingredient.partPack },
-          ...knife,
-          trouble,
-        },
-      ];
-    }),
-  );
-}
-
-/** Ingredients whose stock trim some pot or plate takes: only they can let it carry money away. */
-function trimTakers(file: KitchenFile): Set<string> {
-  const taken = new Set<string>();
-  for (const list of [...file.recipes.map((r) => r.steps), ...file.plates.map((p) => p.lines)])
-    for (const line of list) if ('of' in line && 'stockTrimOf' in line.of) taken.add(line.of.stockTrimOf);
-  return taken;
+      put(child, {
+        comesOff: { of: child.comesOff?.ingredient ?? '', perKg },
+        usablePerKg,
+        trimPerKg,
+        trouble: below ?? (usablePerKg === undefined ? lacking : undefined),
+      });
+    }
+  }
+  return supplies;
 }

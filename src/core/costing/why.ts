@@ -4,7 +4,7 @@ import { gapsOf } from './kitchen';
 import { opened } from './opened';
 import { costOfPlate } from './plate-cost';
 import { costOfProduct, inputCosts, whereTheMoneyWent } from './product-cost';
-import type { Supply } from './supplies';
+import { beforeTheKnife, isGuess, type Supply } from './supplies';
 import { supplyOf } from './resolve';
 
 /** One row of an answer to *why*: a figure, the words for how it came about, and the rows behind it. */
@@ -179,33 +179,88 @@ function whySupply(costing: KitchenCosting, id: string, trim: boolean, money: Sh
     detail: knifeWords(supply, trim, money),
     estimate: isGuess(supply),
     goTo,
-    rows: [whyYield(supply), ...whyPurchase(costing, supply, money)],
+    rows: [
+      whyYield(supply),
+      ...(supply.comesOff ? [whyCameOff(costing, supply, money)] : whyPurchase(costing, supply, money)),
+    ],
+  };
+}
+
+/** What comes off and carries money away, in words: `0.60 × 28 % stock trim`. */
+function carriers(s: Supply, money: ShowMoney): { credits: string[]; shares: string[]; idle: string[] } {
+  const others = [
+    {
+      name: 'stock trim',
+      share: s.stockTrim,
+      setValue: s.knife.setValuePerKg,
+      taken: s.knife.trimTaken,
+      sold: false,
+    },
+    ...s.knife.byProducts.map((b) => ({
+      name: b.knife.name,
+      share: b.share,
+      setValue: b.setValuePerKg,
+      taken: b.taken,
+      sold: b.sold,
+    })),
+  ].filter((o) => o.share > 0);
+  const part = (o: (typeof others)[number]): string =>
+    `${pct(o.share)} ${o.name}${o.taken < 1 ? `, ${pct(o.taken)} of it taken` : ''}`;
+  const carrying = others.filter((o) => o.taken > 0);
+  return {
+    credits: carrying
+      .filter((o) => o.sold || s.knife.school === 'value')
+      .map((o) => `${money(o.setValue)} × ${part(o)}`),
+    shares: carrying.filter((o) => !o.sold && s.knife.school === 'weight').map(part),
+    idle: others.filter((o) => o.taken <= 0).map((o) => `${pct(o.share)} ${o.name}`),
   };
 }
 
 function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
-  const p = money(s.price?.perKg.toNumber() ?? 0);
-  const taken = s.trimTaken && s.stockTrim > 0;
+  const p = money(beforeTheKnife(s) ?? 0);
+  const came = s.comesOff ? 'as it comes off' : 'bought';
+  const { credits, shares, idle } = carriers(s, money);
   if (trim) {
-    if (s.school === 'free') return 'stock trim is free: the usable part carries all';
-    if (s.school === 'value') return `stock trim at its set value of ${money(s.setValuePerKg)} a kilo`;
-    return `${p} shared by weight: ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
+    if (s.knife.school === 'free') return 'stock trim is free: the usable part carries all';
+    if (s.knife.school === 'value')
+      return `stock trim at its set value of ${money(s.knife.setValuePerKg)} a kilo`;
+    return `${p} shared by weight: ÷ (${[`${pct(s.usable)} usable`, ...shares].join(' + ')})`;
   }
-  if (!taken || s.school === 'free') return `${p} a kilo bought ÷ ${pct(s.usable)} usable`;
-  if (s.school === 'value')
-    return `(${p} bought − ${money(s.setValuePerKg)} × ${pct(s.stockTrim)} stock trim) ÷ ${pct(s.usable)} usable`;
-  return `${p} a kilo bought ÷ (${pct(s.usable)} usable + ${pct(s.stockTrim)} stock trim)`;
+  const paid = credits.length === 0 ? `${p} a kilo ${came}` : `(${[`${p} ${came}`, ...credits].join(' − ')})`;
+  const over =
+    shares.length === 0
+      ? `${pct(s.usable)} usable`
+      : `(${[`${pct(s.usable)} usable`, ...shares].join(' + ')})`;
+  const nobody = idle.length === 0 ? '' : ` · no pot takes ${idle.join(', ')}: the usable part carries it`;
+  return `${paid} ÷ ${over}${nobody}`;
 }
-
-/** A yield nobody has measured; where nothing comes off there is nothing to measure. */
-const isGuess = (s: Supply): boolean => s.yieldSource === 'estimate' && s.usable < 1;
 
 const whyYield = (s: Supply): Why => ({
   title: `Usable yield ${pct(s.usable)}${s.stockTrim > 0 ? `, stock trim ${pct(s.stockTrim)}` : ''}`,
-  detail: `${s.yieldSource === 'estimate' ? `an estimate${s.yieldRange ? `, likely ${s.yieldRange[0]} to ${s.yieldRange[1]} %` : ''}` : 'measured'}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
+  detail: `${s.yieldSource === 'estimate' ? 'an estimate' : 'measured'}${s.yieldRange ? `, likely ${s.yieldRange[0]} to ${s.yieldRange[1]} %` : ''}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
   estimate: isGuess(s),
   rows: [],
 });
+
+/** What a by-product costs as it comes off, by the school of what it comes off. */
+function whyCameOff(costing: KitchenCosting, s: Supply, money: ShowMoney): Why {
+  const mother = costing.supplies.get(s.comesOff?.of ?? '');
+  const byProduct = mother?.knife.byProducts.find((b) => b.knife.id === s.ingredient.id);
+  const how =
+    byProduct?.sold || mother?.knife.school === 'value'
+      ? `at its set value of ${money(byProduct?.setValuePerKg ?? 0)} a kilo`
+      : mother?.knife.school === 'weight'
+        ? 'sharing the price by weight'
+        : 'free: the usable part carries all';
+  return {
+    title: `Comes off ${mother?.ingredient.name ?? 'another ingredient'}`,
+    money: s.comesOff?.perKg,
+    per: 'a kilo as it comes off',
+    detail: how,
+    goTo: `ingredient:${s.comesOff?.of ?? ''}`,
+    rows: mother ? [whySupply(costing, mother.ingredient.id, false, money)] : [],
+  };
+}
 
 function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[] {
   const { price } = s;

@@ -6,6 +6,7 @@ import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
 import type { KitchenFile, WrittenIngredient } from './schema';
 import type { Of } from './schema-steps';
 import { stuffOf } from './stuff';
+import { drainedIn, isDrained, weighTestIn } from './tests';
 
 /** The lists of a kitchen file whose things have ids. */
 export const LISTS = [
@@ -18,6 +19,8 @@ export const LISTS = [
   'purchases',
   'recipes',
   'plates',
+  'tests',
+  'wastes',
 ] as const;
 
 /** A kitchen some of whose things could not be read: those are left out, but their ids are known. */
@@ -38,6 +41,7 @@ export function checkKitchen(file: Sparse): Trouble[] {
     ...checkIngredients(file),
     ...checkBuying(file),
     ...checkRecipes(file),
+    ...checkTests(file),
   ];
 }
 
@@ -84,7 +88,8 @@ function checkIngredients(file: Sparse): Trouble[] {
   for (const [i, written] of sound(file.ingredients)) {
     const place = `ingredients[${i}]`;
     for (const [j, y] of written.yields.entries()) {
-      const wrong = checkShares({ usable: y.usablePct / 100, stockTrim: y.stockTrimPct / 100 });
+      const off = y.byProducts.reduce((sum, b) => sum + b.pct, y.stockTrimPct);
+      const wrong = checkShares({ usable: y.usablePct / 100, stockTrim: off / 100 });
       if (wrong)
         found.push(under(`${place}.yields[${j}]`, { ...wrong.trouble, path: `${wrong.trouble.path}Pct` }));
     }
@@ -130,7 +135,7 @@ function checkBuying(file: Sparse): Trouble[] {
   for (const [i, ingredient] of sound(file.ingredients)) {
     want('ingredient', ingredient.mergedInto, `ingredients[${i}].mergedInto`);
     want('article', ingredient.boughtAs, `ingredients[${i}].boughtAs`);
-    if (mergesInCircle(ingredient.id, ingredients))
+    if (inCircle(ingredient.id, ingredients, (x) => x?.mergedInto))
       found.push(
         refuse('merge-loop', `ingredients[${i}].mergedInto`, `${ingredient.name} is merged into itself.`)
           .trouble,
@@ -174,14 +179,81 @@ function checkBuying(file: Sparse): Trouble[] {
   return found;
 }
 
-/** Follows a merge until it ends; true where it comes back to where it began. */
-function mergesInCircle(id: string, ingredients: ReadonlyMap<string, WrittenIngredient>): boolean {
-  let at = ingredients.get(id)?.mergedInto;
+/** Follows pointers from one ingredient to another; true where they come back to where they began. */
+function inCircle(
+  id: string,
+  ingredients: ReadonlyMap<string, WrittenIngredient>,
+  next: (i: WrittenIngredient | undefined) => string | undefined,
+): boolean {
+  let at = next(ingredients.get(id));
   for (let i = 0; at !== undefined && i <= ingredients.size; i += 1) {
     if (at === id) return true;
-    at = ingredients.get(at)?.mergedInto;
+    at = next(ingredients.get(at));
   }
   return false;
+}
+
+function checkTests(file: Sparse): Trouble[] {
+  const found: Trouble[] = [];
+  const manner = mannerIn({ kitchen: file.kitchen, measures: file.measures ?? [] });
+  const ingredients = new Map([...sound(file.ingredients)].map(([, i]) => [i.id, i]));
+  const known = {
+    ingredient: idsIn(file, 'ingredients'),
+    person: idsIn(file, 'people'),
+    invoice: idsIn(file, 'purchases'),
+    supplier: idsIn(file, 'suppliers'),
+  };
+  const want = (what: keyof typeof known, id: string | undefined, path: string): void => {
+    if (id !== undefined && !known[what].has(id))
+      found.push(refuse('unknown-id', path, `There is no ${what} with the id ${id}.`).trouble);
+  };
+  for (const [i, ingredient] of sound(file.ingredients)) {
+    const place = `ingredients[${i}]`;
+    want('ingredient', ingredient.comesOff?.ingredient, `${place}.comesOff.ingredient`);
+    want('supplier', ingredient.learnFrom?.supplier, `${place}.learnFrom.supplier`);
+    if (inCircle(ingredient.id, ingredients, (x) => x?.comesOff?.ingredient))
+      found.push(
+        refuse('comes-off-loop', `${place}.comesOff`, `${ingredient.name} would come off itself.`).trouble,
+      );
+    for (const [j, y] of ingredient.yields.entries())
+      for (const [k, b] of y.byProducts.entries()) {
+        const path = `${place}.yields[${j}].byProducts[${k}].ingredient`;
+        want('ingredient', b.ingredient, path);
+        const product = ingredients.get(b.ingredient);
+        if (product && product.comesOff?.ingredient !== ingredient.id)
+          found.push(
+            refuse(
+              'not-a-by-product',
+              path,
+              `${product.name} does not say that it comes off ${ingredient.name}.`,
+            ).trouble,
+          );
+      }
+  }
+  for (const [i, test] of sound(file.tests)) {
+    const place = `tests[${i}]`;
+    want('ingredient', test.ingredient, `${place}.ingredient`);
+    want('person', test.by, `${place}.by`);
+    want('person', test.leftOut?.by, `${place}.leftOut.by`);
+    want('invoice', test.purchase, `${place}.purchase`);
+    want('supplier', test.supplier, `${place}.supplier`);
+    for (const [j, part] of test.parts.entries())
+      want('ingredient', part.product, `${place}.parts[${j}].product`);
+    for (const [j, part] of (test.second?.parts ?? []).entries())
+      want('ingredient', part.product, `${place}.second.parts[${j}].product`);
+    // One still being weighed may say anything.
+    if (test.state === 'open') continue;
+    const read = isDrained(test.kind) ? drainedIn(test, manner) : weighTestIn(test, manner);
+    if (!read.ok) found.push(under(place, read.trouble));
+  }
+  for (const [i, waste] of sound(file.wastes)) {
+    want('ingredient', waste.ingredient, `wastes[${i}].ingredient`);
+    want('person', waste.by, `wastes[${i}].by`);
+    const written = ingredients.get(waste.ingredient);
+    const g = written && weigh(waste.amount, written, manner);
+    if (g && !g.ok) found.push(under(`wastes[${i}].amount`, g.trouble));
+  }
+  return found;
 }
 
 function checkRecipes(file: Sparse): Trouble[] {

@@ -10,14 +10,16 @@ export {
   type WrittenPlate,
   type WrittenPurchase,
   type WrittenRecipe,
+  type WrittenTest,
   type WrittenVessel,
+  type WrittenWaste,
 } from './schema';
 export { Day } from './schema-parts';
 export { Ingredient, type Basis } from './schema-larder';
 export { WrittenStep, type Of } from './schema-steps';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, loopSentence, ofStep, usesOf } from './loops';
-export { shiftDay, shiftTo } from './shift';
+export { daysBetween, shiftDay, shiftTo } from './shift';
 export {
   mannerIn,
   packFacts,
@@ -28,5 +30,7 @@ export {
   type Pack,
   type PackFacts,
 } from './packs';
-export { hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
+export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
+export { drainedIn, hoursIn, isDrained, weighTestIn, type TestAsTyped } from './tests';
+export { Test } from './schema-tests';
 export { mergeTargets, withoutMerged } from './merges';

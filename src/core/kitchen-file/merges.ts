@@ -30,13 +30,25 @@ export function withoutMerged(file: KitchenFile): KitchenFile {
   };
   return {
     ...file,
-    ingredients: file.ingredients.filter((i) => into(i.id) === i.id),
+    ingredients: file.ingredients
+      .filter((i) => into(i.id) === i.id)
+      .map((i) => ({
+        ...i,
+        ...(i.comesOff ? { comesOff: { ...i.comesOff, ingredient: into(i.comesOff.ingredient) } } : {}),
+        yields: i.yields.map((y) =>
+          y.byProducts.length === 0
+            ? y
+            : { ...y, byProducts: y.byProducts.map((b) => ({ ...b, ingredient: into(b.ingredient) })) },
+        ),
+      })),
     articles: file.articles.map((a) => ({ ...a, ingredient: into(a.ingredient) })),
     counts: file.counts.map((c) => ({ ...c, ingredient: into(c.ingredient) })),
     recipes: file.recipes.map((r) => ({
       ...r,
       steps: r.steps.map((s) => ('of' in s ? { ...s, of: moved(s.of) } : s)),
     })),
+    tests: file.tests.map((t) => ({ ...t, ingredient: into(t.ingredient) })),
+    wastes: file.wastes.map((w) => ({ ...w, ingredient: into(w.ingredient) })),
     plates: file.plates.map((p) => ({ ...p, lines: p.lines.map((l) => ({ ...l, of: moved(l.of) })) })),
   };
 }

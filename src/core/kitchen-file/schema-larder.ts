@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
+import { COOKED, SEASONS } from '../learning';
 import { COUNT_UNITS } from '../quantity';
 import { Day, Id, Instant, Name, Percent, Price, Typed } from './schema-parts';
 
@@ -22,9 +23,27 @@ export const Yield = z.strictObject({
   recordedAt: Instant,
   usablePct: z.number().describe('usable share of the as-purchased weight, %'),
   stockTrimPct: z.number(),
+  byProducts: z
+    .array(z.strictObject({ ingredient: Id, pct: Percent }))
+    .default([])
+    .describe(
+      'what else of use comes off: an ingredient of its own, and its share of the as-purchased weight',
+    ),
   source: z.enum(['estimate', 'measured']),
-  low: z.number().optional().describe('5 % point of an estimate, %'),
-  high: z.number().optional().describe('95 % point of an estimate, %'),
+  low: z.number().optional().describe('5 % point of the usable share, %'),
+  high: z.number().optional().describe('95 % point of the usable share, %'),
+  basis: z.string().max(200).optional(),
+});
+
+/** What own cooking tests have taught, as it was accepted on a day. */
+export const CookedFigure = z.strictObject({
+  figure: z.enum(COOKED),
+  on: Day,
+  recordedAt: Instant,
+  value: z.number().min(0).max(5000).describe('% of the raw weight; of retention ml per kg raw'),
+  source: z.enum(['estimate', 'measured']).default('measured'),
+  low: z.number().optional(),
+  high: z.number().optional(),
   basis: z.string().max(200).optional(),
 });
 
@@ -75,10 +94,31 @@ export const Ingredient = z.strictObject({
     .describe('what one weighs in other units it is counted in, g'),
   allergens: z.array(z.string().min(1).max(40)).default([]),
   yields: z.array(Yield).min(1, 'at least one yield is needed, be it an estimate'),
+  cooked: z.array(CookedFigure).default([]),
   trim: z
-    .strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.optional() })
+    .strictObject({
+      school: z.enum(TRIM_SCHOOLS).optional(),
+      setValuePerKg: Price.optional(),
+      takenPct: Percent.optional().describe('how much of the trim the pots take; left out, all of it'),
+    })
     .optional()
-    .describe("overrides the kitchen's school"),
+    .describe("overrides the kitchen's school and set value"),
+  comesOff: z
+    .strictObject({
+      ingredient: Id,
+      setValuePerKg: Price.optional().describe("where it differs from the kitchen's set value"),
+      sold: z
+        .boolean()
+        .default(false)
+        .describe('has a buyer: what he pays is money back, whatever the school'),
+      takenPct: Percent.optional().describe('how much of it the pots take; left out, all of it'),
+    })
+    .optional()
+    .describe('a by-product: it is not bought but comes off another ingredient'),
+  learnFrom: z
+    .strictObject({ season: z.enum([...SEASONS, 'now']).optional(), supplier: Id.optional() })
+    .optional()
+    .describe('which own tests count; left out, all of them'),
   priceBasis: Basis.optional().describe("overrides the kitchen's basis"),
   boughtAs: Id.optional().describe('the article it is costed from; else the one with the newest price'),
   partPack: z

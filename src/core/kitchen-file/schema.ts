@@ -4,6 +4,7 @@ import { Article, Count, Measure, Purchase, Supplier } from './schema-buying';
 import { Basis, Ingredient } from './schema-larder';
 import { Day, Id, Name, Percent, Price, Typed } from './schema-parts';
 import { Of, WrittenStep } from './schema-steps';
+import { Test, Waste } from './schema-tests';
 
 /**
  * The kitchen file, version 1: a whole kitchen as one JSON document. In words: docs/formats.md; as a
@@ -47,6 +48,7 @@ export const Recipe = z.strictObject({
   vessel: Id,
   hob: Id,
   note: z.string().max(400).optional(),
+  batchesAWeek: z.number().min(0).max(500).default(1).describe('how often it is usually cooked'),
   steps: z.array(WrittenStep).max(200),
 });
 
@@ -88,6 +90,16 @@ export const KitchenFile = z.strictObject({
     decimalMark: z.enum(['.', ',']).default('.'),
     trim: z.strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.default('0') }),
     priceBasis: Basis.default({ by: 'latest' }),
+    learning: z
+      .enum(['ask', 'at once'])
+      .default('ask')
+      .describe('whether what tests have taught waits until a manager accepts it'),
+    wagePerHour: Price.optional().describe('an hour of hands'),
+    scale: z
+      .url({ protocol: /^https?$/ })
+      .max(300)
+      .optional()
+      .describe('where the bench scale answers'),
   }),
   measures: z.array(Measure).default([]).describe("the house's own measures"),
   people: z.array(Person).default([]),
@@ -98,6 +110,8 @@ export const KitchenFile = z.strictObject({
   articles: z.array(Article).default([]),
   purchases: z.array(Purchase).default([]),
   counts: z.array(Count).default([]),
+  tests: z.array(Test).default([]),
+  wastes: z.array(Waste).default([]),
   recipes: z.array(Recipe).default([]),
   plates: z.array(Plate).default([]),
 });
@@ -109,4 +123,6 @@ export type WrittenArticle = KitchenFile['articles'][number];
 export type WrittenPurchase = KitchenFile['purchases'][number];
 export type WrittenLine = WrittenPurchase['lines'][number];
 export type GoodsLine = Extract<WrittenLine, { is: 'goods' }>;
+export type WrittenTest = KitchenFile['tests'][number];
+export type WrittenWaste = KitchenFile['wastes'][number];
 export type WrittenVessel = KitchenFile['vessels'][number];

@@ -24,7 +24,11 @@ export function shiftTo(file: KitchenFile, today: string): KitchenFile {
   return {
     ...file,
     referenceDay: today,
-    ingredients: file.ingredients.map((i) => ({ ...i, yields: i.yields.map(dated) })),
+    ingredients: file.ingredients.map((i) => ({
+      ...i,
+      yields: i.yields.map(dated),
+      cooked: i.cooked.map(dated),
+    })),
     articles: file.articles.map((a) => ({
       ...a,
       quotes: a.quotes.map(dated),
@@ -32,5 +36,10 @@ export function shiftTo(file: KitchenFile, today: string): KitchenFile {
     })),
     purchases: file.purchases.map(dated),
     counts: file.counts.map(dated),
+    tests: file.tests.map((t) => ({
+      ...dated(t),
+      ...(t.leftOut ? { leftOut: { ...t.leftOut, at: shiftInstant(t.leftOut.at, days) } } : {}),
+    })),
+    wastes: file.wastes.map(dated),
   };
 }

@@ -1,11 +1,34 @@
 import { partsMl } from '../quantity';
 import { composition, type Stuff } from '../larder';
+import type { Cooked } from '../learning';
 import { fine, type Outcome } from '../trouble';
 import type { Hob, Vessel } from '../pot';
 import type { KitchenFile, WrittenIngredient, WrittenVessel } from './schema';
 
-/** The physics of an ingredient as the pot reads it, out of how a person wrote it down. */
-export function stuffOf(written: WrittenIngredient): Outcome<Stuff> {
+/** What own cooking tests say of a figure on a day: the latest accepted to take effect, of two the one recorded last. */
+export function cookedOn(
+  written: WrittenIngredient,
+  figure: Cooked,
+  day: string,
+): WrittenIngredient['cooked'][number] | undefined {
+  let best: WrittenIngredient['cooked'][number] | undefined;
+  for (const c of written.cooked)
+    if (
+      c.figure === figure &&
+      c.on <= day &&
+      (!best || c.on > best.on || (c.on === best.on && c.recordedAt >= best.recordedAt))
+    )
+      best = c;
+  return best;
+}
+
+/**
+ * The physics of an ingredient as the pot reads it, out of how a person wrote it down and what own cooking tests have
+ * taught by a day: retention, and the water it gives up when it wilts.
+ */
+export function stuffOf(written: WrittenIngredient, day = '9999-12-31'): Outcome<Stuff> {
+  const tested = (figure: Cooked): number | undefined => cookedOn(written, figure, day)?.value;
+  const wilted = tested('wilted off');
   const parts = composition(written.composition);
   if (!parts.ok) return parts;
   return fine({
@@ -19,9 +42,10 @@ export function stuffOf(written: WrittenIngredient): Outcome<Stuff> {
     gelatinHalfLifeH: written.gelatin?.halfLifeH ?? 0,
     renderedFat: written.renderedFatPct / 100,
     takesWater: written.takesWaterGPerG,
-    givesWater: written.givesWaterGPerG,
-    retention: written.retentionMlPerKg,
-    retentionPressed: written.retentionPressedMlPerKg,
+    // More water than it has cannot be given up, whatever the scale said.
+    givesWater: wilted === undefined ? written.givesWaterGPerG : Math.min(wilted / 100, parts.value.water),
+    retention: tested('retention') ?? written.retentionMlPerKg,
+    retentionPressed: tested('retention pressed') ?? written.retentionPressedMlPerKg,
     packing: written.packing,
     allergens: written.allergens,
   });

@@ -3,8 +3,9 @@ export { WATER, checkStuff, composition, type Role, type Stuff, type WrittenComp
 export {
   TRIM_SCHOOLS,
   checkShares,
-  trimPrices,
-  type TrimPrices,
+  sharePrice,
+  type ComesOff,
+  type KnifePrices,
   type TrimSchool,
   type TrimShares,
 } from './trim';

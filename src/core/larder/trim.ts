@@ -2,8 +2,8 @@ import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 
 /**
  * Who pays for what came off (docs/model.md, "Trim"):
- * `free`: the usable part carries all; `value`: stock trim is charged at a set value per kilo;
- * `weight`: usable part and stock trim share the price by weight.
+ * `free`: the usable part carries all; `value`: what comes off is charged at a set value per kilo;
+ * `weight`: usable part and what comes off share the price by weight.
  */
 export const TRIM_SCHOOLS = ['free', 'value', 'weight'] as const;
 export type TrimSchool = (typeof TRIM_SCHOOLS)[number];
@@ -15,40 +15,76 @@ export interface TrimShares {
   readonly stockTrim: number;
 }
 
-export interface TrimPrices {
+/** Something of use that comes off beside the usable part: stock trim, or a by-product. */
+export interface ComesOff {
+  /** In a sentence: `Stock trim`, `Trout frames`. */
+  readonly name: string;
+  /** Share of the as-purchased mass. */
+  readonly share: number;
+  /** Per kilo, same unit as the price; what a buyer pays where it is sold. */
+  readonly setValue: number;
+  /** How much of it is taken, 0 to 1: what nobody takes carries no money away. */
+  readonly taken: number;
+  /** Has a buyer: what he pays is money back, whatever the school. */
+  readonly sold?: boolean | undefined;
+}
+
+export interface KnifePrices {
   readonly usable: number;
-  readonly stockTrim: number;
+  /** Of each thing that comes off, in order. */
+  readonly others: readonly number[];
 }
 
 /**
- * Price of the usable part and of the stock trim, in the unit `price` is in (per kg, per g).
+ * Shares a purchase price out over the usable part and what comes off:
+ * Σ share × taken × price = price, exactly the money that was paid.
+ *
+ * What is sold brings its set value first. Of the remainder P: *free* P/y and 0; *value* (P − Σ vᵢ·qᵢ)/y and vᵢ;
+ * *weight* P/(y + Σ qᵢ) for all, each qᵢ counted by what is taken of it.
  *
  * @param price as-purchased
- * @param setValue what a kilo of stock trim is charged under school `value`, same unit as `price`
- * @param taken whether any pot takes the trim; trim nobody takes carries no money away
- * @returns trouble `yield-out-of-range`, `trim-over-whole`, `set-value-too-high`
- * @example trimPrices({usable: .62, stockTrim: .28}, 2.8, 'value', .9) // usable 4.1097, stock trim 0.90
+ * @returns trouble `yield-out-of-range`, `trim-out-of-range`, `trim-over-whole`, `set-value-too-high`
+ * @example sharePrice(.62, [{name: 'Stock trim', share: .28, setValue: .9, taken: 1}], 2.8, 'value')
+ *   // usable 4.1097, stock trim 0.90
  */
-export function trimPrices(
-  shares: TrimShares,
+export function sharePrice(
+  usable: number,
+  others: readonly ComesOff[],
   price: number,
   school: TrimSchool,
-  setValue = 0,
-  taken = true,
-): Outcome<TrimPrices> {
-  const trouble = checkShares(shares);
+): Outcome<KnifePrices> {
+  const trouble = checkShares({ usable, stockTrim: others.reduce((sum, o) => sum + o.share, 0) });
   if (trouble) return trouble;
-  const { usable: y, stockTrim: q } = shares;
-  if (!taken || school === 'free') return fine({ usable: price / y, stockTrim: 0 });
-  if (school === 'weight') return fine({ usable: price / (y + q), stockTrim: price / (y + q) });
-  if (setValue * q > price)
-    return refuse(
-      'set-value-too-high',
-      'setValue',
-      `Stock trim at ${setValue.toFixed(2)} a kilo would be credited with more (${(setValue * q).toFixed(2)}) than the whole cost (${price.toFixed(2)}): the most it can bear is ${(price / q).toFixed(2)}.`,
-      { value: setValue, limit: price / q },
-    );
-  return fine({ usable: (price - setValue * q) / y, stockTrim: setValue });
+  const charged = others.filter((o) => o.sold || school === 'value');
+  const credit = charged.reduce((sum, o) => sum + o.setValue * o.share * o.taken, 0);
+  // A few parts in 10^12 over are rounding of the most it can bear, not more than that.
+  if (credit > price * (1 + 1e-12)) return tooHigh(charged, credit, price);
+  const left = Math.max(0, price - credit);
+  const byWeight = others.filter((o) => !o.sold && school === 'weight');
+  const kilos = byWeight.reduce((sum, o) => sum + o.share * o.taken, usable);
+  const perKilo = left / kilos;
+  return fine({
+    usable: perKilo,
+    others: others.map((o) => {
+      if (o.taken <= 0) return 0;
+      if (o.sold || school === 'value') return o.setValue;
+      return school === 'weight' ? perKilo : 0;
+    }),
+  });
+}
+
+function tooHigh(charged: readonly ComesOff[], credit: number, price: number) {
+  const largest = charged.reduce((a, b) =>
+    b.setValue * b.share * b.taken > a.setValue * a.share * a.taken ? b : a,
+  );
+  const rest = credit - largest.setValue * largest.share * largest.taken;
+  const most = Math.max(0, price - rest) / (largest.share * largest.taken);
+  return refuse(
+    'set-value-too-high',
+    'setValue',
+    `${largest.name} at ${largest.setValue.toFixed(2)} a kilo would be credited with more (${credit.toFixed(2)}) than the whole cost (${price.toFixed(2)}): the most it can bear is ${most.toFixed(2)}.`,
+    { value: largest.setValue, limit: most },
+  );
 }
 
 /** Refuses shares that cannot be: a usable yield of 0 or 130 %, parts that outweigh the whole. */

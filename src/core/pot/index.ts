@@ -14,6 +14,7 @@ export {
   type WaterTo,
 } from './step';
 export { type Product } from './product';
+export { retentionFrom } from './spent';
 export { liquidG, liquidMl, type Liquid } from './liquid';
 export { LOSSES, type Hob, type Loss } from './state';
 export {

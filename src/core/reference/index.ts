@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { LearningConstants } from '../learning';
 import type { ProcessConstants } from '../pot';
 import table from './process.json';
 
@@ -91,5 +92,17 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
 /** The shipped table, checked once when the program starts. */
 export const REFERENCE = readReference(table);
 export const CONSTANTS: ProcessConstants = processConstants(REFERENCE);
+
+const rowOf = (key: string): number => {
+  const row = REFERENCE.get(key);
+  if (!row) throw new ReferenceError(`the constant ${key} is missing`);
+  return row.value;
+};
+
+/** How tests fade, and how sure an estimate without a range is of itself. */
+export const LEARNING: LearningConstants = {
+  fadeHalfLifeDays: rowOf('test_fade_half_life'),
+  bareRange: rowOf('range_of_bare_estimate') / 100,
+};
 
 export { adopted, readReferenceLarder, referenceLarder, type ReferenceIngredient } from './ingredients';

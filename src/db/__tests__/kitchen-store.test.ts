@@ -43,7 +43,7 @@ afterAll(async () => {
 describe('the schema', () => {
   test('is brought up to date once, and again after a migration that was cut off before it was booked', async () => {
     expect(await migrate(url)).toEqual([]);
-    await run(pool, 'DELETE FROM schema_version WHERE version = 6');
+    await run(pool, 'DELETE FROM schema_version WHERE version = 7');
     expect(await migrate(url)).toHaveLength(1);
     expect(await migrate(url)).toEqual([]);
   });
@@ -51,7 +51,7 @@ describe('the schema', () => {
   test('two starts at once migrate one after the other', async () => {
     const other = await freshDatabase();
     const ran = await Promise.all([migrate(other.url), migrate(other.url)]);
-    expect(ran.map((r) => r.length).sort()).toEqual([0, 6]);
+    expect(ran.map((r) => r.length).sort()).toEqual([0, 7]);
     await other.drop();
   });
 
@@ -202,6 +202,7 @@ describe('edits', () => {
         recordedAt: AT,
         usablePct: 50,
         stockTrimPct: 0,
+        byProducts: [],
         source: 'estimate',
         basis: 'x',
       });

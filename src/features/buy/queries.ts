@@ -1,7 +1,13 @@
 import 'server-only';
-import { basisWords, costOfProduct, type GraphNode, type KitchenCosting, type Supply } from '@/core/costing';
+import {
+  basisWords,
+  costOfProduct,
+  type GraphNode,
+  type KitchenCosting,
+  type Knife,
+  type Supply,
+} from '@/core/costing';
 import { shiftDay } from '@/core/kitchen-file';
-import type { TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { costedKitchen, suppliesAsOf, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -23,9 +29,9 @@ export interface PriceRow {
   readonly usablePct: number;
   readonly stockTrimPct: number;
   readonly estimate: boolean;
-  readonly school: TrimSchool;
-  readonly setValuePerKg: number;
-  readonly trimTaken: boolean;
+  readonly knife: Knife;
+  /** For what is not bought: what it comes off, and per kg as it comes off. */
+  readonly comesOff?: { readonly of: string; readonly perKg: number | undefined } | undefined;
   readonly trouble?: string;
   /** As-purchased price per kg where its basis is not the latest price; typing a pack price then moves nothing. */
   readonly basisPerKg?: number;
@@ -232,9 +238,11 @@ export function priceRow(
     usablePct: Number((s.usable * 100).toFixed(5)),
     stockTrimPct: Number((s.stockTrim * 100).toFixed(5)),
     estimate: s.yieldSource === 'estimate',
-    school: s.school,
-    setValuePerKg: s.setValuePerKg,
-    trimTaken: s.trimTaken,
+    knife: s.knife,
+    comesOff: s.comesOff && {
+      of: costing.supplies.get(s.comesOff.of)?.ingredient.name ?? '',
+      perKg: s.comesOff.perKg,
+    },
     trouble: s.trouble?.message,
     basisPerKg: own?.perKg.toNumber(),
     basis: own && basisWords(own.basis, figuresFor({ locale, currency }).small),

@@ -1,5 +1,5 @@
 import 'server-only';
-import { afterTheKnife, type Supply } from '@/core/costing';
+import { afterTheKnife, comesOffShare, yieldOn, type Supply } from '@/core/costing';
 import { checkShares, readPct, readPrice } from '@/core/larder';
 import { refuse } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
@@ -24,7 +24,7 @@ export function changePrice(articleId: string, seen: number, typed: string): Pro
     const price = readPrice(typed, k.decimalMark);
     if (!price.ok) throw new Refused(price.trouble);
     const knife = afterTheKnife(
-      supply,
+      supply.knife,
       price.value.times(1000).div(supply.price.pack.g).toNumber(),
       supply.usable,
       supply.stockTrim,
@@ -65,7 +65,10 @@ export function changeYield(ingredientId: string, seen: number, typed: string): 
     const { kitchen: k } = kitchen.costing.file;
     const usable = readPct(typed, k.decimalMark);
     if (!usable.ok) throw new Refused(usable.trouble);
-    const wrong = checkShares({ usable: usable.value / 100, stockTrim: supply.stockTrim });
+    const wrong = checkShares({
+      usable: usable.value / 100,
+      stockTrim: comesOffShare(supply.stockTrim, supply.knife),
+    });
     if (wrong) throw new Refused(wrong.trouble);
     await mustBeFresh(sql, who, 'ingredient', ingredientId, seen, () =>
       Promise.resolve(priceRow(kitchen, ingredientId)),
@@ -77,6 +80,7 @@ export function changeYield(ingredientId: string, seen: number, typed: string): 
       recordedAt: at,
       usablePct: usable.value,
       stockTrimPct,
+      byProducts: yieldOn(supply.ingredient, dayIn(k.zone, at)).byProducts,
       source: 'estimate',
       basis: `set by ${who.person.name}`,
     });

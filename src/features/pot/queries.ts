@@ -1,6 +1,13 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfProduct, gapsOf, type KitchenCosting, type OnShelf } from '@/core/costing';
+import {
+  beforeTheKnife,
+  costOfProduct,
+  gapsOf,
+  isGuess,
+  type KitchenCosting,
+  type OnShelf,
+} from '@/core/costing';
 import { loopSentence, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
@@ -121,13 +128,12 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     prices: graph.nodes
       .filter((n) => !n.key.startsWith('plate:'))
       .map((n) => [n.key, graph.cost(n.key)] as const),
-    asPurchased: [...supplies.values()].flatMap((s) =>
-      s.price ? [[`usable:${s.ingredient.id}`, s.price.perKg.toNumber() / 1000] as const] : [],
-    ),
+    asPurchased: [...supplies.values()].flatMap((s) => {
+      const perKg = beforeTheKnife(s);
+      return perKg === undefined ? [] : [[`usable:${s.ingredient.id}`, perKg / 1000] as const];
+    }),
     estimates: [...supplies.values()].flatMap((s) =>
-      s.yieldSource === 'estimate' && s.usable < 1
-        ? [`usable:${s.ingredient.id}`, `trim:${s.ingredient.id}`]
-        : [],
+      isGuess(s) ? [`usable:${s.ingredient.id}`, `trim:${s.ingredient.id}`] : [],
     ),
     usedBy: [
       ...file.recipes

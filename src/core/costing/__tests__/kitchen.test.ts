@@ -119,7 +119,7 @@ describe('a kitchen costed', () => {
   test('trim that a pot takes is charged there and relieves the usable part', () => {
     const { id } = ingredient(k.file, 'Leek');
     const leek = k.supplies.get(id);
-    expect(leek?.trimTaken).toBe(true);
+    expect(leek?.knife.trimTaken).toBe(1);
     expect(leek?.trimPerKg).toBe(0.6);
     // A box of 5 kg that held 4.86 kg when somebody weighed it.
     const bought = leek?.price?.perKg.toNumber() ?? 0;
@@ -195,7 +195,9 @@ describe('why', () => {
   test('a plate’s cost opens down to the purchase, the yield test and the strainer', () => {
     const words = said(whyCost(k, `plate:${k.file.plates[0]?.id}`, (n) => n.toFixed(2)));
     expect(words).toMatch(/Invoice WG-20418 Venison bones, chopped, 10 kg from Weirside Game, 2026-03-09/);
-    expect(words).toMatch(/Usable yield 71 %, stock trim 16 % measured, since 2026-03-05 · peeled by hand/);
+    expect(words).toMatch(
+      /Usable yield 71 %, stock trim 16 % measured, likely 69.1 to 72.9 %, since 2026-03-05 · 2 own tests/,
+    );
     expect(words).toMatch(/held in solids/);
   });
 

@@ -57,6 +57,51 @@ describe('reading a kitchen file', () => {
       'articles[0].quotes[0].on',
       /calendar/,
     ],
+    [
+      'a kept test without a weight',
+      (f) => set(f.tests?.[0], 'start', ''),
+      'tests[0].start',
+      /weight is missing/,
+    ],
+    [
+      'parts that outweigh the start',
+      (f) => set(f.tests?.[0], 'start', '4 kg'),
+      'tests[0].parts',
+      /4\.79 kg, 19\.8 % more than the start of 4\.00 kg/,
+    ],
+    [
+      'a by-product that says nothing of coming off',
+      (f) =>
+        set(
+          f.ingredients?.find((i) => String(i.name) === 'Crab shells, picked'),
+          'comesOff',
+          undefined,
+        ),
+      'ingredients[38].yields[0].byProducts[0].ingredient',
+      /does not say that it comes off Brown crab, live/,
+    ],
+    [
+      'a thing that comes off itself',
+      (f) => {
+        const trout = f.ingredients?.find((i) => String(i.name) === 'River trout, whole');
+        const frames = f.ingredients?.find((i) => String(i.name) === 'Frames off whole trout');
+        set(trout, 'comesOff', { ingredient: frames?.id });
+      },
+      'ingredients[5].comesOff',
+      /River trout, whole would come off itself/,
+    ],
+    [
+      'waste without a reason',
+      (f) => set(f.wastes?.[0], 'reason', ' '),
+      'wastes[0].reason',
+      /needs a reason/,
+    ],
+    [
+      'a test by nobody',
+      (f) => set(f.tests?.[0], 'by', '019cabd9-0000-7000-8000-000000000000'),
+      'tests[0].by',
+      /no person with the id/,
+    ],
     ['an empty pack', (f) => set(f.articles?.[0], 'pack', '0 kg'), 'articles[0].pack', /0 g/],
     ['a pack without a unit', (f) => set(f.articles?.[0], 'pack', '10'), 'articles[0].pack', /no unit/],
     ['a missing name', (f) => set(f.recipes?.[0], 'name', ' '), 'recipes[0].name', /name is missing/],

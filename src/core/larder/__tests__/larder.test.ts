@@ -1,49 +1,99 @@
 import { Decimal } from 'decimal.js';
 import fc from 'fast-check';
 import { partsG, partsMl } from '../../quantity';
-import { checkShares, checkStuff, composition, quoteOn, readPct, readPrice, trimPrices } from '..';
+import {
+  checkShares,
+  checkStuff,
+  composition,
+  quoteOn,
+  readPct,
+  readPrice,
+  sharePrice,
+  type TrimSchool,
+} from '..';
 import { stuff } from '../../testing/stuff';
 
-const shares = fc
-  .tuple(fc.double({ min: 0.05, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }))
-  .map(([usable, part]) => ({ usable, stockTrim: part < 0.01 ? 0 : (1 - usable) * part }));
 const prices = fc.double({ min: 0.01, max: 200, noNaN: true });
 
+const trim = (share: number, setValue = 0, taken = 1, sold = false) => ({
+  name: 'Stock trim',
+  share,
+  setValue,
+  taken,
+  sold,
+});
+/** Up to three things that come off, beside a usable share, none of them valued above what is paid. */
+const whole = fc
+  .tuple(
+    fc.double({ min: 0.05, max: 1, noNaN: true }),
+    prices,
+    fc.array(
+      fc.tuple(
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.constantFrom(0, 0.4, 1),
+        fc.boolean(),
+      ),
+      { maxLength: 3 },
+    ),
+  )
+  .map(([usable, price, raw]) => {
+    const n = Math.max(1, raw.length);
+    const others = raw.map(([part, value, taken, sold], i) => {
+      const share = part < 0.01 ? 0 : ((1 - usable) * part) / n;
+      const most = share * taken > 1e-6 ? price / (share * taken) / n : price;
+      return { name: `part ${i}`, share, taken, sold, setValue: most * value * 0.999 };
+    });
+    return { usable, price, others };
+  });
+const schools = fc.constantFrom<TrimSchool>('free', 'value', 'weight');
+
 describe('trim schools', () => {
-  test('each conserves money: usable and trim together cost the purchase', () => {
+  test('each conserves money: usable part and everything taken of what comes off cost the purchase, to a thousandth of a cent', () => {
     fc.assert(
-      fc.property(shares, prices, fc.double({ min: 0, max: 0.999, noNaN: true }), (s, price, part) => {
-        const setValue = s.stockTrim > 1e-6 ? (price / s.stockTrim) * part : 0;
-        for (const school of ['free', 'value', 'weight'] as const) {
-          const got = trimPrices(s, price, school, setValue);
-          expect(got.ok).toBe(true);
-          if (got.ok)
-            expect(got.value.usable * s.usable + got.value.stockTrim * s.stockTrim).toBeCloseTo(price, 8);
-        }
+      fc.property(whole, schools, ({ usable, price, others }, school) => {
+        const got = sharePrice(usable, others, price, school);
+        if (!got.ok) throw new Error(got.trouble.message);
+        const back = others.reduce(
+          (sum, o, i) => sum + o.share * o.taken * (got.value.others[i] as number),
+          got.value.usable * usable,
+        );
+        expect(back).toBeCloseTo(price, 6);
       }),
     );
   });
 
   test('a lower usable yield never lowers the cost of a usable kilo', () => {
     fc.assert(
-      fc.property(shares, prices, fc.double({ min: 0.3, max: 1, noNaN: true }), (s, price, less) => {
-        for (const school of ['free', 'weight'] as const) {
-          const [more, fewer] = [
-            trimPrices(s, price, school),
-            trimPrices({ ...s, usable: s.usable * less }, price, school),
-          ];
-          if (more.ok && fewer.ok)
-            expect(fewer.value.usable).toBeGreaterThanOrEqual(more.value.usable - 1e-9);
-        }
+      fc.property(whole, schools, fc.double({ min: 0.3, max: 1, noNaN: true }), (w, school, less) => {
+        const [more, fewer] = [
+          sharePrice(w.usable, w.others, w.price, school),
+          sharePrice(w.usable * less, w.others, w.price, school),
+        ];
+        if (!more.ok || !fewer.ok) throw new Error('refused');
+        expect(fewer.value.usable).toBeGreaterThanOrEqual(more.value.usable - 1e-9);
       }),
     );
   });
 
-  test('trim no pot takes carries no money away', () => {
-    expect(trimPrices({ usable: 0.6, stockTrim: 0.3 }, 2, 'weight', 0, false)).toEqual({
+  test('what nobody takes carries no money away; what half is taken of carries half', () => {
+    expect(sharePrice(0.6, [trim(0.3, 1, 0)], 2, 'weight')).toEqual({
       ok: true,
-      value: { usable: 2 / 0.6, stockTrim: 0 },
+      value: { usable: 2 / 0.6, others: [0] },
     });
+    expect(sharePrice(0.6, [trim(0.3, 1, 0.5)], 2, 'value')).toEqual({
+      ok: true,
+      value: { usable: (2 - 0.15) / 0.6, others: [1] },
+    });
+  });
+
+  test('what is sold brings its set value in every school, and only the rest is shared', () => {
+    for (const school of ['free', 'value', 'weight'] as const) {
+      const got = sharePrice(0.5, [trim(0.2, 0.5), { ...trim(0.1, 3, 1, true), name: 'fat' }], 2, school);
+      expect(got.ok && got.value.others[1]).toBe(3);
+      const left = { free: 1.7 / 0.5, value: (1.7 - 0.1) / 0.5, weight: 1.7 / 0.7 }[school];
+      expect(got.ok && got.value.usable).toBeCloseTo(left, 12);
+    }
   });
 
   test.each([
@@ -59,8 +109,10 @@ describe('trim schools', () => {
   });
 
   test('a set value the purchase cannot bear is refused with the most it can', () => {
-    const got = trimPrices({ usable: 0.6, stockTrim: 0.4 }, 1, 'value', 3);
+    const got = sharePrice(0.6, [trim(0.4, 3)], 1, 'value');
     expect(!got.ok && got.trouble.message).toMatch(/3\.00.*1\.20.*1\.00.*2\.50/);
+    const two = sharePrice(0.5, [trim(0.1, 1), { ...trim(0.2, 6, 1, true), name: 'Roe' }], 1, 'value');
+    expect(!two.ok && two.trouble.message).toMatch(/^Roe at 6\.00.*\(1\.30\).*1\.00.*4\.50/);
   });
 });
 

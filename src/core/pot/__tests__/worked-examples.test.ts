@@ -1,4 +1,4 @@
-import { trimPrices, WATER } from '../../larder';
+import { sharePrice, WATER } from '../../larder';
 import { readingAt20 } from '../../quantity';
 import { CONSTANTS } from '../../reference';
 import worked from '../../testing/worked-examples.json';
@@ -68,14 +68,14 @@ describe('worked examples', () => {
   test('trim-schools', () => {
     const { given: g, expect: e } = example('trim-schools');
     for (const school of ['free', 'value', 'weight'] as const) {
-      const got = trimPrices(
-        { usable: g.usable_yield, stockTrim: g.stock_trim },
+      const got = sharePrice(
+        g.usable_yield,
+        [{ name: 'Stock trim', share: g.stock_trim, setValue: g.set_value_per_kg, taken: 1 }],
         g.price_per_kg,
         school,
-        g.set_value_per_kg,
       );
       expect(got.ok && got.value.usable).toBeCloseTo(e[school].usable_per_kg, 6);
-      expect(got.ok && got.value.stockTrim).toBeCloseTo(e[school].stock_trim_per_kg, 6);
+      expect(got.ok && got.value.others[0]).toBeCloseTo(e[school].stock_trim_per_kg, 6);
     }
   });
 

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useId, useState } from 'react';
+import { comesOffShare } from '@/core/costing';
 import { checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
@@ -36,7 +37,7 @@ function understand(
   const pct = readPct(text.usable, mark);
   if (price && !price.ok) return { price: price.trouble.message };
   if (!pct.ok) return { usable: pct.trouble.message };
-  const wrong = checkShares({ usable: pct.value / 100, stockTrim: row.stockTrimPct / 100 });
+  const wrong = checkShares({ usable: pct.value / 100, stockTrim: comesOffShare(row.stockTrimPct / 100, row.knife) });
   if (wrong) return { usable: wrong.trouble.message };
   const typed = { packPrice: price?.value.toNumber(), usablePct: pct.value };
   const knife = knifeOf(row, typed);
@@ -133,11 +134,11 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
             className="bought-as"
             title={row.article ? `${row.article.words}, price since ${row.article.since}` : undefined}
           >
-            {row.article ? row.article.words : 'not bought yet'}
+            {row.comesOff ? `comes off ${row.comesOff.of}` : row.article ? row.article.words : 'not bought yet'}
           </div>
         </td>
         <td>
-          {row.article && (
+          {row.article && !row.comesOff && (
             <TypedField
               label={`${row.name}, price of a pack`}
               value={row.article.packPrice}

@@ -12,12 +12,19 @@ export interface Typed {
 export function knifeOf(row: PriceRow, typed: Typed) {
   const latest =
     row.article && typed.packPrice !== undefined ? (typed.packPrice * 1000) / row.article.packG : undefined;
-  const perKg = latest === undefined ? undefined : (row.basisPerKg ?? latest);
-  return { perKg, ...afterTheKnife(row, perKg, typed.usablePct / 100, row.stockTrimPct / 100) };
+  const bought = latest === undefined ? undefined : (row.basisPerKg ?? latest);
+  const perKg = row.comesOff ? row.comesOff.perKg : bought;
+  return { perKg, ...afterTheKnife(row.knife, perKg, typed.usablePct / 100, row.stockTrimPct / 100) };
 }
 
-const pricesOf = (row: PriceRow, typed: Typed) =>
-  sourcePrices([{ ingredient: { id: row.id }, ...knifeOf(row, typed) }]);
+/** The sources a row's price moves: its own, and what comes off it. */
+function* pricesOf(row: PriceRow, typed: Typed) {
+  const { cameOff, ...own } = knifeOf(row, typed);
+  yield* sourcePrices([
+    { ingredient: { id: row.id }, ...own },
+    ...cameOff.map(({ id, ...prices }) => ({ ingredient: { id }, ...prices })),
+  ]);
+}
 
 function opened({ graph: nodes, prices, products, plates }: PriceBookData) {
   const graph = new CostGraph(nodes);

@@ -1,4 +1,5 @@
 import 'server-only';
+import { isGuess } from '@/core/costing';
 import type { Basis } from '@/core/kitchen-file';
 import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
@@ -57,7 +58,7 @@ export async function larderPage(who: Worker): Promise<LarderPage> {
     version: versions.ingredients.get(s.ingredient.id),
     from: s.ingredient.reference ? reference.get(s.ingredient.reference)?.name : undefined,
     usable: `${Number((s.usable * 100).toFixed(1))} %${s.yieldRange && s.yieldSource === 'estimate' && s.yieldRange[0] !== s.yieldRange[1] ? `, ${s.yieldRange[0]}–${s.yieldRange[1]}` : ''}`,
-    estimate: s.yieldSource === 'estimate' && s.usable < 1,
+    estimate: isGuess(s),
     role: s.ingredient.role,
     carries: s.ingredient.allergens.join(', '),
     taken: true,

@@ -1,0 +1,15 @@
+/** What own weighings teach: a test weighed up, what tests together say beside the reference, a scale that has settled. */
+export { weighTest, FATES, type Fate, type TestPart, type TestPass, type TestWeighed } from './weigh-test';
+export {
+  learn,
+  outliers,
+  typicalSd,
+  type Learned,
+  type LearningConstants,
+  type Prior,
+  type Sample,
+} from './learn';
+export { worthOf, type SecondPassWorth } from './second-pass';
+export { SEASONS, seasonOf, type Season } from './season';
+export { settled, type Reading, type Settled } from './settled';
+export { COOKED, TEST_KINDS, unitOf, type Cooked, type TestKind } from './figures';
