@@ -36,9 +36,9 @@ module.exports = {
     only('ui-knows-no-station', { path: '^src/ui/' }, { path: '^src/(app|features|db|server|cli)/' }),
     only(
       'screens-never-reach-the-database',
-      { path: '^src/features/[^/]+/components/' },
+      { path: '^src/features/.+/components/' },
       {
-        path: ['^src/(db|server)/', '^src/features/[^/]+/(service|queries)\\.ts$'],
+        path: ['^src/(db|server)/', '^src/features/.+/(service|queries)\\.ts$'],
         dependencyTypesNot: ['type-only'],
       },
     ),

@@ -12,8 +12,11 @@ export interface Change {
   readonly after: unknown;
 }
 
-/** Writes who changed what, and moves the kitchen's revision, in the transaction of the change itself. */
-export async function recordChange(sql: Sql, c: Change): Promise<void> {
+/**
+ * Writes who changed what, and moves the kitchen's revision, in the transaction of the change itself.
+ * @param costs whether any cost can be another for it: what cannot need not have everything costed anew
+ */
+export async function recordChange(sql: Sql, c: Change, costs = true): Promise<void> {
   await run(
     sql,
     'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value) VALUES (?,?,?,?,?,?,?,?)',
@@ -28,5 +31,5 @@ export async function recordChange(sql: Sql, c: Change): Promise<void> {
       JSON.stringify(c.after),
     ],
   );
-  await run(sql, 'UPDATE kitchen SET revision = revision + 1 WHERE id = ?', [c.kitchenId]);
+  if (costs) await run(sql, 'UPDATE kitchen SET revision = revision + 1 WHERE id = ?', [c.kitchenId]);
 }

@@ -136,3 +136,16 @@ export async function lastChangeOf(
     [kitchenId, subjectId],
   );
 }
+
+/** How often a recipe whose version has been taken is usually cooked in a week. */
+export const setBatchesAWeek = (
+  sql: Sql,
+  kitchenId: string,
+  recipeId: string,
+  batches: number,
+): Promise<number> =>
+  run(sql, 'UPDATE recipe SET batches_a_week = ? WHERE kitchen_id = ? AND id = ?', [
+    batches.toFixed(3),
+    kitchenId,
+    recipeId,
+  ]);

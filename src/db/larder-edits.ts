@@ -1,4 +1,5 @@
 import type { Basis } from '@/core/kitchen-file';
+import type { TrimSchool } from '@/core/larder';
 import type { CountUnit } from '@/core/quantity';
 import { newId } from './ids';
 import { run, type Sql } from './sql';
@@ -12,6 +13,19 @@ export interface IngredientSettings {
   /** Weight of one bunch, bottle, piece …, g, and of a measured millilitre, g: what a purchase asked for. */
   readonly piece?: { readonly unit: CountUnit; readonly g: number } | undefined;
   readonly densityGPerMl?: number | undefined;
+  /** Who pays for its trim; null goes back to the kitchen's. */
+  readonly trim?:
+    | {
+        readonly school: TrimSchool | null;
+        readonly setValuePerKg: string | null;
+        readonly takenPct: number | null;
+      }
+    | undefined;
+  /** What a by-product is charged at; null for the kitchen's set value. */
+  readonly comesOff?: { readonly setValuePerKg: string | null; readonly sold: boolean } | undefined;
+  /** How much of a by-product is taken, %; null for all of it. */
+  readonly comesOffTakenPct?: number | null | undefined;
+  readonly learnFrom?: { readonly season: string | null; readonly supplier: string | null } | undefined;
 }
 
 /** Writes settings of an ingredient whose version has been taken. */
@@ -34,6 +48,20 @@ export async function setIngredient(
     ]);
   if (s.densityGPerMl !== undefined)
     sets.push(["physics = JSON_SET(physics, '$.densityGPerMl', ?)", s.densityGPerMl]);
+  if (s.trim !== undefined)
+    sets.push(
+      ['trim_school = ?', s.trim.school],
+      ['trim_set_value = ?', s.trim.setValuePerKg],
+      ['trim_taken_pct = ?', s.trim.takenPct],
+    );
+  if (s.comesOff !== undefined)
+    sets.push(
+      ['comes_off_value = ?', s.comesOff.setValuePerKg],
+      ['comes_off_sold = ?', s.comesOff.sold ? 1 : 0],
+    );
+  if (s.comesOffTakenPct !== undefined) sets.push(['comes_off_taken_pct = ?', s.comesOffTakenPct]);
+  if (s.learnFrom !== undefined)
+    sets.push(['learn_season = ?', s.learnFrom.season], ['learn_supplier_id = ?', s.learnFrom.supplier]);
   if (sets.length === 0) return;
   await run(
     sql,
@@ -116,6 +144,31 @@ export async function setKitchenBasis(
       sql,
       'UPDATE kitchen SET price_basis = ?, version = version + 1 WHERE id = ? AND version = ?',
       [JSON.stringify(basis), kitchenId, seen],
+    )) === 1
+  );
+}
+
+/**
+ * Sets how a kitchen trims and learns.
+ * @returns false when somebody changed the kitchen since `seen`
+ */
+export async function setKitchenTrim(
+  sql: Sql,
+  kitchenId: string,
+  t: {
+    readonly school: TrimSchool;
+    readonly setValuePerKg: string;
+    readonly wagePerHour: string | null;
+    readonly learning: 'ask' | 'at once';
+    readonly scale: string | null;
+  },
+  seen: number,
+): Promise<boolean> {
+  return (
+    (await run(
+      sql,
+      'UPDATE kitchen SET trim_school = ?, trim_set_value = ?, wage_per_hour = ?, learning = ?, scale_address = ?, version = version + 1 WHERE id = ? AND version = ?',
+      [t.school, t.setValuePerKg, t.wagePerHour, t.learning, t.scale, kitchenId, seen],
     )) === 1
   );
 }

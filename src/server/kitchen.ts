@@ -1,6 +1,6 @@
 import 'server-only';
 import { costKitchen, suppliesOn, type KitchenCosting, type Supply } from '@/core/costing';
-import { shiftDay, withoutMerged } from '@/core/kitchen-file';
+import { shiftDay, withoutMerged, type KitchenFile } from '@/core/kitchen-file';
 import { CONSTANTS } from '@/core/reference';
 import { kitchenRevision, kitchenZone, readKitchenState, type Versions } from '@/db/read-kitchen';
 import { readHistory } from '@/db/read-past';
@@ -62,6 +62,16 @@ async function costAnew(
   const { file, versions } = await stateOf(kitchenId, revision);
   const history = await readHistory(database(), kitchenId, file, day, knownBy(day, known));
   return { costing: costKitchen(file, day, CONSTANTS, history), versions, revision };
+}
+
+/** What a kitchen would cost today with something about it changed: nothing is written, nothing kept. */
+export async function costedWith(
+  { costing }: CostedKitchen,
+  change: (file: KitchenFile) => KitchenFile,
+): Promise<KitchenCosting> {
+  const { file, day } = costing;
+  const history = await readHistory(database(), file.kitchen.id, file, day, undefined);
+  return costKitchen(change(file), day, CONSTANTS, history);
 }
 
 const knownBy = (day: string, known: AsOf['known']): Date | undefined =>

@@ -1,7 +1,7 @@
 /** The stations in the order of the work, each with the question it answers and its key. */
 export const STATIONS = [
   { id: 'buy', name: 'Buy', key: 'b', open: true },
-  { id: 'trim', name: 'Trim', key: 't', open: false },
+  { id: 'trim', name: 'Trim', key: 't', open: true },
   { id: 'pot', name: 'Pot', key: 'p', open: true },
   { id: 'pour', name: 'Pour', key: 'o', open: true },
   { id: 'weigh', name: 'Weigh up', key: 'w', open: false },

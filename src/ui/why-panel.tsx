@@ -115,12 +115,14 @@ const PLACES: Readonly<Record<string, (id: string) => string>> = {
   recipe: (id) => `/pot/${id}`,
   ingredient: (id) => `/buy#${id}`,
   plate: (id) => `/pour/${id}`,
+  tests: (id) => `/trim/${id}`,
 };
 
 const GO_WORDS: Readonly<Record<string, string>> = {
   recipe: 'Open the pot sheet',
   ingredient: 'Find it in the price book',
   plate: 'Open the plate',
+  tests: 'See the tests it was learned from',
 };
 
 function GoTo({ to, close }: { to: string; close: () => void }) {

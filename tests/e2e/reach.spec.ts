@@ -103,6 +103,28 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   ['the larder', (page) => open(page, '/buy/larder')],
+  ['the bench', (page) => open(page, '/trim')],
+  [
+    'a test being weighed',
+    async (page) => {
+      await open(page, '/trim');
+      await page.getByRole('link', { name: /^Fennel.*Go on weighing/ }).click();
+      await page.getByLabel('Part 2, weight', { exact: true }).fill('4 kg');
+      await expect(page.getByText(/more than the start of 3\.10 kg/).first()).toBeVisible();
+      await page.getByRole('button', { name: 'A second pass of the waste (mill, press)' }).click();
+    },
+  ],
+  [
+    'what tests have taught',
+    async (page) => {
+      await open(page, '/trim');
+      await page.getByRole('link', { name: 'Leek', exact: true }).click();
+      await page.getByRole('button', { name: 'Leave the test of 2026-03-12 out' }).click();
+      await expect(page.getByLabel('Why it does not count')).toBeVisible();
+    },
+  ],
+  ['where trim goes', (page) => open(page, '/trim/flow')],
+  ['who pays', (page) => open(page, '/trim/schools')],
   ['nowhere', async (page) => void (await page.goto('/nowhere'))],
 ];
 for (const [name, go] of screens)

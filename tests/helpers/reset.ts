@@ -11,8 +11,12 @@ let secrets: Secrets | undefined;
 /** Puts the demo kitchen back as it was loaded: every browser test begins in the same kitchen. */
 export async function resetKitchen(url: string, day: string): Promise<void> {
   const text = fs.readFileSync(path.join(process.cwd(), 'demo/kestrel-weir.json'), 'utf8');
-  // The suppliers' computers stand on another port while tests run.
-  const read = readKitchenText(text.replaceAll(':4190/', `:${process.env.HALFPOT_TEST_LISTS ?? '4190'}/`));
+  // The suppliers' computers and the scale stand on other ports while tests run.
+  const read = readKitchenText(
+    text
+      .replaceAll(':4190/', `:${process.env.HALFPOT_TEST_LISTS ?? '4190'}/`)
+      .replaceAll(':4191/', `:${process.env.HALFPOT_TEST_SCALE ?? '4191'}/`),
+  );
   if (!read.ok) throw new Error('the demo kitchen has mistakes');
   if (!secrets) {
     const hashed = await Promise.all(

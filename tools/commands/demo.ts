@@ -6,6 +6,7 @@ import { DEMO_FILE, mustRead } from '../kitchens';
 import { placeOf } from '../place';
 import { say, Stop } from '../stop';
 import { startPriceLists, STAND_IN_PORT, type StandIn } from '../../stand-ins/price-list';
+import { SCALE_PORT, startScale } from '../../stand-ins/scale';
 
 const PORT = 4180;
 const ZONE = 'Europe/Dublin';
@@ -35,8 +36,15 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   if (how === 'start') build();
   let stopping = false;
   const instance = await startInstance(place, { port, today: demoToday(new Date()), how });
-  const lists = await suppliersLists();
+  const standIns = [
+    await standIn(STAND_IN_PORT, "the suppliers' price lists cannot be fetched", () =>
+      startPriceLists(mustRead(DEMO_FILE), STAND_IN_PORT, () => new Date()),
+    ),
+    await standIn(SCALE_PORT, 'there is no scale on the bench', () => startScale(SCALE_PORT)),
+  ];
   process.stdout.write(`Half Pot is at ${instance.address}\n`);
+  if (standIns[1])
+    say(`The scale on the bench is simulated: put something on it at http://127.0.0.1:${SCALE_PORT}/`);
   say('Ctrl-C stops it.');
   const stopped = new Promise<number>((done) => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
@@ -50,17 +58,21 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
     });
   });
   const code = await stopped;
-  await lists?.stop();
+  for (const s of standIns) await s?.stop();
   await instance.stop();
   return code;
 }
 
-/** The suppliers' computers the demo fetches its price lists from; the demo runs without them, too. */
-async function suppliersLists(): Promise<StandIn | undefined> {
+/** What stands in for other machines: the suppliers' computers, the scale. The demo runs without them, too. */
+async function standIn(
+  port: number,
+  without: string,
+  begin: () => Promise<StandIn>,
+): Promise<StandIn | undefined> {
   try {
-    return await startPriceLists(mustRead(DEMO_FILE), STAND_IN_PORT, () => new Date());
+    return await begin();
   } catch {
-    say(`Port ${STAND_IN_PORT} is taken: the suppliers' price lists cannot be fetched in this demo.`);
+    say(`Port ${port} is taken: ${without} in this demo.`);
     return undefined;
   }
 }

@@ -8,6 +8,7 @@ import { endLeftover, freePort, takePlace } from '../processes';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { Stop } from '../stop';
 import { startPriceLists } from '../../stand-ins/price-list';
+import { startScale } from '../../stand-ins/scale';
 
 /** The instant every browser test lives in; the demo is loaded for its day. */
 export const HELD_CLOCK = '2026-03-14T12:00:00.000Z';
@@ -82,11 +83,13 @@ async function inBrowser(databaseUrl: string, only: readonly string[]): Promise<
     databaseUrl,
   });
   const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
+  const scale = await startScale(0);
   try {
     return await playwright(
       place.folder,
       {
         HALFPOT_TEST_LISTS: String(lists.port),
+        HALFPOT_TEST_SCALE: String(scale.port),
         ...process.env,
         HALFPOT_ADDRESS: instance.address,
         HALFPOT_TEST_DATABASE: databaseUrl,
@@ -95,6 +98,7 @@ async function inBrowser(databaseUrl: string, only: readonly string[]): Promise<
       only,
     );
   } finally {
+    await scale.stop();
     await lists.stop();
     await instance.stop();
   }

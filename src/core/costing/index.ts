@@ -30,4 +30,5 @@ export { basisWords, whyCost, type Why } from './why';
 export { valuesOf, type Figure } from './test-values';
 export { taught, type Taught, type TaughtTerms, type TaughtTest } from './taught';
 export { proposalOf, whatMoved, withProposal, type Moved, type Proposal } from './proposal';
+export { standsOn, type StandsOn } from './stands-on';
 export { trimFlow, type TrimFlow } from './trim-flow';

@@ -40,6 +40,8 @@ export interface KitchenCosting {
   readonly file: KitchenFile;
   /** Other spellings of ingredients: what was merged, with the id of what it counts as. */
   readonly spellings: readonly { readonly id: string; readonly name: string }[];
+  /** The ingredient that one counts as: itself, or what it was merged into. */
+  readonly countsAs: (ingredientId: string) => string;
   readonly day: string;
   readonly shelf: Shelf;
   readonly supplies: ReadonlyMap<string, Supply>;
@@ -87,7 +89,7 @@ export function costKitchen(
   const spellings = written.ingredients
     .filter((i) => i.mergedInto !== undefined)
     .map((i) => ({ id: into(i.id), name: i.name }));
-  return { file, spellings, day, shelf, supplies, recipes, plates, graph };
+  return { file, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph };
 }
 
 /** A recipe as the pot runs it. Also for a recipe being written, on a costed kitchen's shelf. */

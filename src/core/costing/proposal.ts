@@ -42,9 +42,12 @@ const counted = (t: Taught): number => t.tests.filter((x) => x.not === undefined
 function basisOf(t: Taught): string {
   const used = t.tests.filter((x) => x.not === undefined);
   if (used.length === 0) return 'back to the estimate: no own test counts';
-  const days = used.map((x) => x.test.on).sort();
-  const span = days.length === 1 ? `of ${days[0]}` : `of ${days[0]} to ${days[days.length - 1]}`;
-  return `${used.length === 1 ? '1 own test' : `${used.length} own tests`} ${span}`;
+  const tests = used.length === 1 ? '1 own test' : `${used.length} own tests`;
+  const only = [
+    t.tests.some((x) => x.not === 'another season') ? 'of one season' : '',
+    t.tests.some((x) => x.not === 'another supplier') ? 'of one supplier' : '',
+  ].filter(Boolean);
+  return [tests, ...only].join(' ');
 }
 
 function yieldFrom(trimming: readonly Taught[]): Proposal['yields'] {

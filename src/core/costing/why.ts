@@ -16,7 +16,7 @@ export interface Why {
   readonly per?: string | undefined;
   readonly detail?: string | undefined;
   readonly estimate?: boolean | undefined;
-  /** Where the figure can be changed: `recipe:ID`, `ingredient:ID` or `plate:ID`. */
+  /** Where the figure can be changed: `recipe:ID`, `ingredient:ID`, `plate:ID`, or the tests of an ingredient, `tests:ID`. */
   readonly goTo?: string | undefined;
   readonly rows: readonly Why[];
 }
@@ -239,6 +239,7 @@ const whyYield = (s: Supply): Why => ({
   title: `Usable yield ${pct(s.usable)}${s.stockTrim > 0 ? `, stock trim ${pct(s.stockTrim)}` : ''}`,
   detail: `${s.yieldSource === 'estimate' ? 'an estimate' : 'measured'}${s.yieldRange ? `, likely ${s.yieldRange[0]} to ${s.yieldRange[1]} %` : ''}, since ${s.yieldOn}${s.yieldBasis ? ` · ${s.yieldBasis}` : ''}`,
   estimate: isGuess(s),
+  goTo: `tests:${s.ingredient.id}`,
   rows: [],
 });
 

@@ -31,6 +31,15 @@ export {
   type PackFacts,
 } from './packs';
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
-export { drainedIn, hoursIn, isDrained, weighTestIn, type TestAsTyped } from './tests';
+export {
+  drainedIn,
+  hoursIn,
+  isDrained,
+  weighLive,
+  weighTestIn,
+  type LiveTest,
+  type LiveWeight,
+  type TestAsTyped,
+} from './tests';
 export { Test } from './schema-tests';
 export { mergeTargets, withoutMerged } from './merges';

@@ -1,3 +1,4 @@
+import { SEASONS, seasonOf, type Season } from '../learning';
 import type { KitchenFile } from './schema';
 
 const DAY_MS = 86_400_000;
@@ -12,6 +13,13 @@ const shiftInstant = (instant: string, days: number): string =>
 /** Days from one business day to another. */
 export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
+
+/** A season moved with its day, by as many seasons as the day has moved. */
+const seasonMoved = (season: Season, from: string, to: string): Season => {
+  const place = (s: Season): number => SEASONS.indexOf(s);
+  const moved = place(season) + place(seasonOf(to)) - place(seasonOf(from));
+  return SEASONS[(moved + SEASONS.length) % SEASONS.length] as Season;
+};
 
 /** The same kitchen as if it spoke from `today`: every day and instant moves by the same number of days. */
 export function shiftTo(file: KitchenFile, today: string): KitchenFile {
@@ -38,6 +46,7 @@ export function shiftTo(file: KitchenFile, today: string): KitchenFile {
     counts: file.counts.map(dated),
     tests: file.tests.map((t) => ({
       ...dated(t),
+      season: seasonMoved(t.season, t.on, shiftDay(t.on, days)),
       ...(t.leftOut ? { leftOut: { ...t.leftOut, at: shiftInstant(t.leftOut.at, days) } } : {}),
     })),
     wastes: file.wastes.map(dated),

@@ -113,3 +113,31 @@ export function weighTestIn(test: TestAsTyped, manner: Manner): Outcome<TestWeig
   if (second && !second.ok) return second;
   return weighTest(first.value, second?.value);
 }
+
+/** A weight while it is being typed: what it comes to, or what is wrong with it; neither while the field is empty. */
+export interface LiveWeight {
+  readonly g?: number | undefined;
+  readonly wrong?: string | undefined;
+}
+
+/** Every weight of a test as far as it can be read, for showing while it is typed. */
+export interface LiveTest {
+  readonly start: LiveWeight;
+  readonly parts: readonly LiveWeight[];
+  readonly secondStart: LiveWeight;
+  readonly secondParts: readonly LiveWeight[];
+}
+
+export function weighLive(test: TestAsTyped, manner: Manner): LiveTest {
+  const live = (typed: string): LiveWeight => {
+    if (typed.trim() === '') return {};
+    const read = grams(typed, manner, '');
+    return read.ok ? { g: read.value } : { wrong: read.trouble.message };
+  };
+  return {
+    start: live(test.start),
+    parts: test.parts.map((p) => live(p.amount)),
+    secondStart: live(test.second?.start ?? ''),
+    secondParts: (test.second?.parts ?? []).map((p) => live(p.amount)),
+  };
+}

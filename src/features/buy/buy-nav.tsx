@@ -1,7 +1,6 @@
 'use client';
 
-import Link from 'next/link';
-import { usePathname } from 'next/navigation';
+import { StationNav } from '@/ui/station-nav';
 
 const PAGES = [
   ['/buy', 'Price book'],
@@ -11,16 +10,4 @@ const PAGES = [
 ] as const;
 
 /** The pages of the buying station. */
-export function BuyNav() {
-  const path = usePathname();
-  const here = PAGES.findLast(([href]) => path === href || path.startsWith(`${href}/`))?.[0];
-  return (
-    <nav aria-label="Buying" className="buy-nav">
-      {PAGES.map(([href, name]) => (
-        <Link key={href} href={href} aria-current={here === href ? 'page' : undefined}>
-          {name}
-        </Link>
-      ))}
-    </nav>
-  );
-}
+export const BuyNav = () => <StationNav label="Buying" pages={PAGES} />;

@@ -5,8 +5,10 @@ import {
   costOfProduct,
   gapsOf,
   isGuess,
+  standsOn,
   type KitchenCosting,
   type OnShelf,
+  type StandsOn,
 } from '@/core/costing';
 import { loopSentence, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
@@ -81,6 +83,8 @@ export interface PotSheetData {
   /** As-purchased currency per gram, for what was paid for but cut off. */
   readonly asPurchased: readonly (readonly [string, number])[];
   readonly estimates: readonly string[];
+  /** Of every ingredient: the numbers it is reckoned with, and whether they were measured. */
+  readonly standsOn: readonly StandsOn[];
   readonly usedBy: readonly { readonly name: string; readonly href: string }[];
 }
 
@@ -135,6 +139,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     estimates: [...supplies.values()].flatMap((s) =>
       isGuess(s) ? [`usable:${s.ingredient.id}`, `trim:${s.ingredient.id}`] : [],
     ),
+    standsOn: [...supplies.values()].map((s) => standsOn(s, costing.day)),
     usedBy: [
       ...file.recipes
         .filter((r) => usesOf(r).includes(id))

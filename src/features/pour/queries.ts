@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfPlate, gapsOf, supplyOf } from '@/core/costing';
+import { costOfPlate, gapsOf, isGuess, supplyOf } from '@/core/costing';
 import { measuringDensity, type Of, type WrittenPlate } from '@/core/kitchen-file';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
@@ -42,6 +42,9 @@ export interface PlateLineData {
   /** Currency per gram; null while it is not known. */
   readonly perG: number | null;
   readonly weighable: Weighable;
+  /** Of an ingredient something is cut off: the yield it is reckoned with, %, and whether anybody has measured it. */
+  readonly yield?:
+    { readonly pct: number; readonly guess: boolean; readonly basis?: string | undefined } | undefined;
 }
 
 export interface PlateData {
@@ -92,6 +95,7 @@ function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['line
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;
   const written = file.ingredients.find((i) => i.id === id);
+  const supply = costing.supplies.get(id);
   const stuff = shelf.stuff(id)?.stuff;
   return {
     of,
@@ -100,6 +104,10 @@ function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['line
     amount,
     href: `/buy#${id}`,
     perG: graph.cost(key),
+    yield:
+      supply && supply.usable < 1
+        ? { pct: supply.usable * 100, guess: isGuess(supply), basis: supply.yieldBasis }
+        : undefined,
     weighable: {
       name,
       densityGPerMl: written && stuff ? measuringDensity(written, stuff) : undefined,

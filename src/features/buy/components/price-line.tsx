@@ -37,7 +37,10 @@ function understand(
   const pct = readPct(text.usable, mark);
   if (price && !price.ok) return { price: price.trouble.message };
   if (!pct.ok) return { usable: pct.trouble.message };
-  const wrong = checkShares({ usable: pct.value / 100, stockTrim: comesOffShare(row.stockTrimPct / 100, row.knife) });
+  const wrong = checkShares({
+    usable: pct.value / 100,
+    stockTrim: comesOffShare(row.stockTrimPct / 100, row.knife),
+  });
   if (wrong) return { usable: wrong.trouble.message };
   const typed = { packPrice: price?.value.toNumber(), usablePct: pct.value };
   const knife = knifeOf(row, typed);
@@ -134,7 +137,11 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
             className="bought-as"
             title={row.article ? `${row.article.words}, price since ${row.article.since}` : undefined}
           >
-            {row.comesOff ? `comes off ${row.comesOff.of}` : row.article ? row.article.words : 'not bought yet'}
+            {row.comesOff
+              ? `comes off ${row.comesOff.of}`
+              : row.article
+                ? row.article.words
+                : 'not bought yet'}
           </div>
         </td>
         <td>

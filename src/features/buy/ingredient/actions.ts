@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import type { Edited } from '@/server/write';
+import { kept } from '@/server/kept';
 import { worker } from '@/server/session';
 import type { KeptAnswer } from '@/ui/use-kept';
 import { insteadOf, type Instead } from './queries';
@@ -24,26 +24,14 @@ const SettingInput = z.object({
 const CountInput = z.object({ ...At, typed: Typed });
 const WeighInput = z.object({ ...At, article: z.uuid(), typed: Typed });
 
-async function answer<T>(
-  schema: z.ZodType<T>,
-  input: unknown,
-  change: (asked: T) => Promise<Edited>,
-): Promise<KeptAnswer> {
-  const asked = schema.safeParse(input);
-  if (!asked.success)
-    return { ok: false, message: asked.error.issues[0]?.message ?? 'This could not be read.' };
-  const done = await change(asked.data);
-  return done.ok ? { ok: true } : { ok: false, message: done.trouble.message };
-}
-
 export const keepBasis = async (input: z.infer<typeof BasisInput>): Promise<KeptAnswer> =>
-  answer(BasisInput, input, ({ id, seen, ...wanted }) => setBasis(id, seen, wanted));
+  kept(BasisInput, input, ({ id, seen, ...wanted }) => setBasis(id, seen, wanted));
 export const keepSetting = async (input: z.infer<typeof SettingInput>): Promise<KeptAnswer> =>
-  answer(SettingInput, input, ({ id, seen, ...setting }) => setSetting(id, seen, setting));
+  kept(SettingInput, input, ({ id, seen, ...setting }) => setSetting(id, seen, setting));
 export const keepCount = async (input: z.infer<typeof CountInput>): Promise<KeptAnswer> =>
-  answer(CountInput, input, ({ id, seen, typed }) => countIngredient(id, seen, typed));
+  kept(CountInput, input, ({ id, seen, typed }) => countIngredient(id, seen, typed));
 export const keepWeighing = async (input: z.infer<typeof WeighInput>): Promise<KeptAnswer> =>
-  answer(WeighInput, input, ({ id, seen, article, typed }) => weighPack(id, seen, article, typed));
+  kept(WeighInput, input, ({ id, seen, article, typed }) => weighPack(id, seen, article, typed));
 
 /** What changes when another ingredient is used in this one's place. */
 export async function askInstead(id: string, other: string): Promise<Instead | null> {

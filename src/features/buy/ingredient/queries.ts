@@ -2,6 +2,7 @@ import 'server-only';
 import { notFound } from 'next/navigation';
 import {
   basisWords,
+  beforeTheKnife,
   costOfPlate,
   costOfProduct,
   isGuess,
@@ -61,6 +62,8 @@ export interface IngredientPage {
   readonly basisWords: string;
   readonly note?: string | undefined;
   readonly perKg: number | null;
+  /** For what is not bought: what it comes off. */
+  readonly comesOff?: { readonly id: string; readonly name: string } | undefined;
   readonly boughtAs?: string | undefined;
   readonly partPack: 'part' | 'whole';
   readonly sellers: readonly SellerRow[];
@@ -118,7 +121,11 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     ownBasis: supply.ingredient.priceBasis !== undefined,
     basisWords: basisWords(supply.price?.basis ?? wanted, money),
     note: supply.price?.note,
-    perKg: supply.price?.perKg.toNumber() ?? null,
+    perKg: beforeTheKnife(supply) ?? null,
+    comesOff: supply.comesOff && {
+      id: supply.comesOff.of,
+      name: costing.supplies.get(supply.comesOff.of)?.ingredient.name ?? '',
+    },
     boughtAs: supply.ingredient.boughtAs,
     partPack: supply.ingredient.partPack,
     sellers: articles

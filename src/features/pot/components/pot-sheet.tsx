@@ -11,6 +11,7 @@ import { MoneyWentTable } from './money-went';
 import { OneLitre } from './one-litre';
 import { Opens } from './opens';
 import { SheetHead } from './sheet-head';
+import { StandsOnList } from './stands-on';
 import { useKeeping } from './use-keeping';
 import { useLivePot } from './use-pot';
 
@@ -89,6 +90,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             onDrop={(cm) => done(withLine(setDip(cm)))}
           />
           <MoneyWentTable pot={pot} />
+          <StandsOnList data={data} pot={pot} />
           <Opens pot={pot} />
         </div>
         <div>

@@ -48,6 +48,14 @@ export function PlatePage({ data }: { data: PlateData }) {
                     <Link prefetch={false} href={line.href}>
                       {line.name}
                     </Link>
+                    {line.yield && (
+                      <div className="quiet small-line">
+                        <span className={line.yield.guess ? 'estimate' : ''}>
+                          {bare(line.yield.pct, 1)} %
+                        </span>{' '}
+                        usable, {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
+                      </div>
+                    )}
                     {live?.trouble && (
                       <div id={`${ids}-${i}`} role="alert" className="trouble">
                         {live.trouble}
@@ -74,7 +82,11 @@ export function PlatePage({ data }: { data: PlateData }) {
                     {live?.cost === null || live === undefined ? (
                       <span className="incomplete">incomplete</span>
                     ) : (
-                      <WhyFigure of={line.key} label={`${line.name} on the plate`}>
+                      <WhyFigure
+                        of={line.key}
+                        label={`${line.name} on the plate`}
+                        className={line.yield?.guess ? 'estimate' : ''}
+                      >
                         {small(live.cost)}
                       </WhyFigure>
                     )}

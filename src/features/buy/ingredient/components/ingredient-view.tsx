@@ -35,11 +35,13 @@ export function IngredientView({ page }: { page: IngredientPage }) {
         <div className="pot-head-figures">
           <div>
             <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
-            <span className="fig-label">a kilo as bought</span>
+            <span className="fig-label">{page.comesOff ? 'a kilo as it comes off' : 'a kilo as bought'}</span>
           </div>
           <div>
             <span className={`fig-large${page.estimate ? ' estimate' : ''}`}>{page.usablePct} %</span>
-            <span className="fig-label">{page.estimate ? 'usable, an estimate' : 'usable'}</span>
+            <Link prefetch={false} className="fig-label" href={`/trim/${page.id}`}>
+              {page.estimate ? 'usable, an estimate' : 'usable: its tests'}
+            </Link>
           </div>
           <div>
             <span className="fig-large hot">
@@ -67,11 +69,23 @@ export function IngredientView({ page }: { page: IngredientPage }) {
             />
           ) : (
             <p className="quiet">
-              It has not been bought yet: write an invoice under{' '}
-              <Link prefetch={false} href="/buy/purchases/new">
-                Purchases
-              </Link>{' '}
-              and its price is drawn here.
+              {page.comesOff ? (
+                <>
+                  It comes off{' '}
+                  <Link prefetch={false} href={`/trim/${page.comesOff.id}`}>
+                    {page.comesOff.name}
+                  </Link>
+                  , and costs what that one’s school charges for it.
+                </>
+              ) : (
+                <>
+                  It has not been bought yet: write an invoice under{' '}
+                  <Link prefetch={false} href="/buy/purchases/new">
+                    Purchases
+                  </Link>{' '}
+                  and its price is drawn here.
+                </>
+              )}
             </p>
           )}
           <Sellers page={page} />

@@ -1,0 +1,15 @@
+import { TaughtView } from '@/features/trim/taught/components/taught-view';
+import { taughtPage } from '@/features/trim/taught/queries';
+import { mustWork } from '@/server/session';
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<{ after?: string }>;
+}
+
+export const metadata = { title: 'What tests have taught' };
+
+export default async function Taught({ params, searchParams }: Props) {
+  const page = await taughtPage(await mustWork(), (await params).id);
+  return <TaughtView key={page.id} page={page} after={(await searchParams).after} />;
+}

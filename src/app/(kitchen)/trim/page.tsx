@@ -1,0 +1,9 @@
+import { BenchIndexView } from '@/features/trim/bench/components/bench-index-view';
+import { benchIndex } from '@/features/trim/bench/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'The bench' };
+
+export default async function Bench() {
+  return <BenchIndexView index={await benchIndex(await mustWork())} />;
+}

@@ -1,0 +1,10 @@
+import { SchoolsView } from '@/features/trim/schools/components/schools-view';
+import { schoolsPage } from '@/features/trim/schools/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'Who pays for what comes off' };
+
+export default async function Schools() {
+  const page = await schoolsPage(await mustWork());
+  return <SchoolsView page={page} />;
+}

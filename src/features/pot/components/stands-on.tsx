@@ -1,0 +1,60 @@
+'use client';
+
+import Link from 'next/link';
+import { useFigures } from '@/ui/figures';
+import type { PotSheetData } from '../queries';
+import type { LivePot } from './use-pot';
+
+/** The numbers this pot is reckoned with that a scale can check: yields, what the strainer keeps, what browning takes. */
+export function StandsOnList({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
+  const { bare } = useFigures();
+  const used = new Set(pot.run.inputs.map((i) => i.supply.slice(i.supply.indexOf(':') + 1)));
+  const strains = new Set(pot.steps.flatMap((s) => (s.do === 'strain' ? [s.pressed] : [])));
+  const browns = pot.steps.some((s) => s.do === 'brown');
+  const rows = data.standsOn.flatMap((s) => {
+    if (!used.has(s.id)) return [];
+    const kept =
+      s.retention && strains.size > 0 ? s.retention[strains.has(false) ? 'drained' : 'pressed'] : undefined;
+    const shown = kept && kept.value > 0 ? kept : undefined;
+    return s.usablePct < 100 || shown || (browns && s.browned) ? [{ ...s, kept: shown }] : [];
+  });
+  if (rows.length === 0) return null;
+  const guesses = rows.filter((r) => (r.guess && r.usablePct < 100) || r.kept?.guess).length;
+  return (
+    <details className="opens stands-on">
+      <summary>
+        What it stands on: {rows.length} {rows.length === 1 ? 'ingredient' : 'ingredients'}
+        {guesses > 0 ? `, ${guesses} with an estimate in it` : ', all measured'}
+      </summary>
+      <table>
+        <tbody>
+          {rows.map((r) => (
+            <tr key={r.id}>
+              <td>
+                <Link prefetch={false} href={`/trim/${r.id}`}>
+                  {r.name}
+                </Link>
+                <div className="quiet small-line">{r.guess ? 'an estimate' : (r.basis ?? 'measured')}</div>
+              </td>
+              <td className="fig">
+                <span className={r.guess ? 'estimate' : ''}>{bare(r.usablePct, 1)} %</span> usable
+                {r.kept && (
+                  <div className="small-line">
+                    keeps <span className={r.kept.guess ? 'estimate' : ''}>{bare(r.kept.value, 0)}</span>{' '}
+                    ml/kg
+                  </div>
+                )}
+                {browns && r.browned && (
+                  <div className="small-line">
+                    own browning {bare(r.browned.vapourPct, 1)} %
+                    {r.browned.fatPct > 0.05 && `, fat ${bare(r.browned.fatPct, 1)} %`}
+                  </div>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
+  );
+}

@@ -1,0 +1,170 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { useFigures } from '@/ui/figures';
+import { KIND_WORDS } from '../../words';
+import { findForBench, putOnBench } from '../actions';
+import type { BenchIndex, BenchRow } from '../queries';
+
+/** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
+export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
+  const { currencySign } = useFigures();
+  const [wanted, setWanted] = useState('');
+  const [hits, setHits] = useState<{ readonly of: string; readonly rows: readonly BenchRow[] } | null>(null);
+  const [message, setMessage] = useState<string>();
+  const router = useRouter();
+  useEffect(() => {
+    const typed = wanted.trim();
+    if (typed === '') return;
+    let here = true;
+    void findForBench(typed).then((rows) => here && setHits({ of: typed, rows }));
+    return () => {
+      here = false;
+    };
+  }, [wanted]);
+  const searching = wanted.trim() !== '';
+  const rows = searching ? (hits?.rows ?? []) : index.rows;
+  const begin = async (ingredient: string): Promise<void> => {
+    const answer = await putOnBench({ ingredient }).catch(() => ({
+      ok: false as const,
+      message: 'The kitchen’s computer does not answer; try again.',
+    }));
+    if (answer.ok) router.push(`/trim/bench/${answer.value.id}`);
+    else setMessage(answer.message);
+  };
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>The bench</h1>
+          <p className="lead-line">
+            What is left when the knife is done. Weigh what money hangs on; what tests have taught waits until
+            it is accepted.
+          </p>
+        </div>
+        <Form.Control
+          type="search"
+          placeholder="What is to be weighed?"
+          aria-label="What is to be weighed?"
+          value={wanted}
+          onChange={(event) => setWanted(event.target.value)}
+        />
+      </div>
+      {message && (
+        <p role="alert" className="trouble">
+          {message}
+        </p>
+      )}
+      {index.open.length > 0 && !searching && (
+        <section className="on-bench" aria-label="On the bench now">
+          {index.open.map((t) => (
+            <Link key={t.id} prefetch={false} href={`/trim/bench/${t.id}`}>
+              <b>{t.ingredient}</b>
+              <span>
+                {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {t.on}
+              </span>
+              <span className="go-on">Go on weighing</span>
+            </Link>
+          ))}
+        </section>
+      )}
+      <table className="sheet-table bench-index">
+        <thead>
+          <tr>
+            <th scope="col">Ingredient</th>
+            <th scope="col">usable now</th>
+            <th scope="col" className="left">
+              likely
+            </th>
+            <th scope="col">own tests</th>
+            <th scope="col" className="left">
+              last
+            </th>
+            <th scope="col">{currencySign} in doubt a week</th>
+            <th scope="col" className="left">
+              <span className="visually-hidden">What waits</span>
+            </th>
+            {index.mayTest && (
+              <th scope="col">
+                <span className="visually-hidden">Put it on the bench</span>
+              </th>
+            )}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <Row key={row.id} row={row} begin={index.mayTest ? begin : undefined} />
+          ))}
+        </tbody>
+      </table>
+      {searching && hits?.of === wanted.trim() && rows.length === 0 && (
+        <p className="quiet">Nothing in the larder fits “{wanted.trim()}”.</p>
+      )}
+      {!searching && index.total === 0 && (
+        <p className="quiet">There are no ingredients yet: take some from the larder first.</p>
+      )}
+    </>
+  );
+}
+
+function Row({
+  row,
+  begin,
+}: {
+  readonly row: BenchRow;
+  readonly begin: ((ingredient: string) => Promise<void>) | undefined;
+}) {
+  const { bare } = useFigures();
+  return (
+    <tr>
+      <th scope="row">
+        <Link prefetch={false} href={`/trim/${row.id}`}>
+          {row.name}
+        </Link>
+      </th>
+      <td className="fig">
+        <span
+          className={row.guess ? 'estimate' : ''}
+          title={row.guess ? 'An estimate: not measured here yet' : 'Measured here, or nothing comes off'}
+        >
+          {bare(row.usablePct, 1)} %
+        </span>
+      </td>
+      <td className="left fig quiet">
+        {row.range ? `${bare(row.range[0], 0)} – ${bare(row.range[1], 0)}` : ''}
+      </td>
+      <td className="fig">{row.tests === 0 ? '' : row.tests}</td>
+      <td className="left fig quiet">{row.lastOn ?? ''}</td>
+      <td className="fig strong">{row.inDoubt >= 0.005 ? `± ${bare(row.inDoubt)}` : ''}</td>
+      <td className="left">
+        {row.waits.length > 0 && (
+          <Link prefetch={false} className="waits-mark" href={`/trim/${row.id}`}>
+            tests say {row.waits[0]}
+            {row.waits.length > 1 && ` and ${row.waits.length - 1} more`}
+          </Link>
+        )}
+        {row.outliers > 0 && (
+          <span className="warning small-line far-mark">
+            {' '}
+            {row.outliers === 1 ? 'one test' : `${row.outliers} tests`} far off
+          </span>
+        )}
+      </td>
+      {begin && (
+        <td>
+          <button
+            type="button"
+            className="plain-button"
+            aria-label={`Put ${row.name} on the bench`}
+            onClick={() => void begin(row.id)}
+          >
+            Weigh it
+          </button>
+        </td>
+      )}
+    </tr>
+  );
+}

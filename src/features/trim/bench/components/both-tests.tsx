@@ -1,0 +1,87 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { keepApart } from '../actions';
+import type { TestTyped, TheirTest } from '../service';
+import { FATE_WORDS } from '../../words';
+
+const rowsOf = (t: Pick<TestTyped, 'start' | 'parts' | 'second'>): [string, string][] => [
+  ['went in', t.start],
+  ...t.parts
+    .filter((p) => p.amount !== '')
+    .map((p): [string, string] => [p.name || FATE_WORDS[p.fate], p.amount]),
+  ...(t.second?.start
+    ? [
+        ['went through again', t.second.start] as [string, string],
+        ...t.second.parts.map((p): [string, string] => [p.name, p.amount]),
+      ]
+    : []),
+];
+
+/** Two people at one test: what both say, and which of them is kept. Nothing is thrown away unasked. */
+export function BothTests({
+  mine,
+  theirs,
+  testId,
+  takeTheirs,
+  keepMine,
+}: {
+  readonly mine: TestTyped;
+  readonly theirs: TheirTest;
+  readonly testId: string;
+  readonly takeTheirs: (theirs: TheirTest) => void;
+  readonly keepMine: (theirs: TheirTest) => void;
+}) {
+  const router = useRouter();
+  const [message, setMessage] = useState<string>();
+  const finished = theirs.test.state === 'kept';
+  const apart = async (): Promise<void> => {
+    const answer = await keepApart({ of: testId, typed: mine }).catch(() => ({
+      ok: false as const,
+      message: 'The kitchen’s computer does not answer; what you weighed still stands here.',
+    }));
+    if (answer.ok) router.push(`/trim/bench/${answer.value.id}`);
+    else setMessage(answer.message);
+  };
+  const list = (title: string, rows: [string, string][]) => (
+    <div>
+      <h3>{title}</h3>
+      <table>
+        <tbody>
+          {rows.map(([what, weight], i) => (
+            <tr key={i}>
+              <th scope="row">{what}</th>
+              <td className="fig">{weight || '–'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+  return (
+    <div className="both-tests">
+      {list('Yours, not kept', rowsOf(mine))}
+      {list(finished ? 'Theirs, finished' : 'Theirs', rowsOf(theirs.test))}
+      <div className="both-sides">
+        {finished ? (
+          <button type="button" className="plain-button" onClick={() => void apart()}>
+            Keep mine as a test of its own
+          </button>
+        ) : (
+          <button type="button" className="plain-button" onClick={() => keepMine(theirs)}>
+            Keep mine
+          </button>
+        )}
+        <button type="button" className="plain-button" onClick={() => takeTheirs(theirs)}>
+          Take theirs
+        </button>
+      </div>
+      {message && (
+        <p role="alert" className="trouble">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+'use client';
+
+import { useId, useState } from 'react';
+import { newByProduct } from '../actions';
+
+/** Names a by-product that is not in the kitchen yet, and what it is reckoned as. */
+export function NewByProduct({
+  of,
+  likes,
+  onMade,
+  onLeave,
+}: {
+  readonly of: string;
+  readonly likes: readonly string[];
+  readonly onMade: (product: { id: string; name: string }) => void;
+  readonly onLeave: () => void;
+}) {
+  const [name, setName] = useState('');
+  const [like, setLike] = useState('');
+  const [message, setMessage] = useState<string>();
+  const list = useId();
+  const make = async (): Promise<void> => {
+    const answer = await newByProduct({ of, name, like }).catch(() => ({
+      ok: false as const,
+      message: 'The kitchen’s computer does not answer; try again.',
+    }));
+    if (answer.ok) onMade({ id: answer.value.id, name: name.trim() });
+    else setMessage(answer.message);
+  };
+  return (
+    <div className="new-article" role="group" aria-label="A new by-product">
+      <label>
+        called
+        <input
+          className="typed typed-text"
+          aria-label="New by-product, its name"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <label>
+        in the pot it is like (empty: like what it comes off)
+        <input
+          className="typed typed-text"
+          aria-label="New by-product, what it is like"
+          list={list}
+          value={like}
+          onChange={(event) => setLike(event.target.value)}
+        />
+      </label>
+      <datalist id={list}>
+        {likes.map((l) => (
+          <option key={l} value={l} />
+        ))}
+      </datalist>
+      <button type="button" className="plain-button" onClick={() => void make()}>
+        Make it
+      </button>
+      <button type="button" className="plain-button" onClick={onLeave}>
+        Leave it
+      </button>
+      {message && (
+        <p role="alert" className="trouble">
+          {message}
+        </p>
+      )}
+    </div>
+  );
+}

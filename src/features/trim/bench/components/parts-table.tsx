@@ -1,0 +1,170 @@
+'use client';
+
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { FATES, type Fate } from '@/core/learning';
+import type { LiveTest } from '@/core/kitchen-file';
+import { useFigures } from '@/ui/figures';
+import { FATE_WORDS, fateClass } from '../../words';
+import type { TestPage } from '../queries';
+import type { TestTyped } from '../service';
+import { NewByProduct } from './new-by-product';
+import type { useScale } from './use-scale';
+import { WeightField } from './weight-field';
+
+interface Props {
+  readonly page: TestPage;
+  readonly typed: TestTyped;
+  readonly live: LiveTest;
+  readonly troubleAt: (path: string) => string | undefined;
+  readonly scale: ReturnType<typeof useScale> | undefined;
+  readonly change: (typed: TestTyped) => void;
+  readonly keep: (typed: TestTyped) => void;
+}
+
+/** Each part as it comes off, with its fate and its weight. */
+export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }: Props) {
+  const { bare } = useFigures();
+  const [made, setMade] = useState<readonly { id: string; name: string }[]>([]);
+  const [asking, setAsking] = useState<number | null>(null);
+  const products = [...page.products, ...made];
+  const start = live.start.g ?? 0;
+  const parts = typed.parts;
+  const withPart = (i: number, part: Partial<(typeof parts)[number]>): TestTyped => ({
+    ...typed,
+    parts: parts.map((p, j) => (j === i ? { ...p, ...part } : p)),
+  });
+  const both = (next: TestTyped): void => {
+    change(next);
+    keep(next);
+  };
+  return (
+    <>
+      <table className="sheet-table parts-table">
+        <thead>
+          <tr>
+            <th scope="col">What becomes of it</th>
+            <th scope="col" className="left">
+              What it is
+            </th>
+            <th scope="col" className="left">
+              Weight
+            </th>
+            <th scope="col">% of it all</th>
+            <th scope="col">
+              <span className="visually-hidden">Take the line out</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {parts.map((part, i) => (
+            <tr key={i}>
+              <td>
+                <span className={`swatch ${fateClass(part.fate)}`} aria-hidden="true" />
+                <select
+                  className="form-select"
+                  aria-label={`Part ${i + 1}, what becomes of it`}
+                  value={part.fate}
+                  onChange={(event) => {
+                    const fate = event.target.value as Fate;
+                    const { product: _p, ...rest } = part;
+                    const next = fate === 'by-product' && products[0] ? { product: products[0].id } : {};
+                    both({
+                      ...typed,
+                      parts: parts.map((p, j) => (j === i ? { ...rest, fate, ...next } : p)),
+                    });
+                    if (fate === 'by-product' && products.length === 0) setAsking(i);
+                  }}
+                >
+                  {FATES.map((fate) => (
+                    <option key={fate} value={fate}>
+                      {FATE_WORDS[fate]}
+                    </option>
+                  ))}
+                </select>
+              </td>
+              <td className="left">
+                {part.fate === 'by-product' && (
+                  <select
+                    className="form-select"
+                    aria-label={`Part ${i + 1}, product`}
+                    value={part.product ?? ''}
+                    onChange={(event) => {
+                      if (event.target.value === 'new') setAsking(i);
+                      else both(withPart(i, { product: event.target.value || undefined }));
+                    }}
+                  >
+                    <option value="">which product?</option>
+                    {products.map((p) => (
+                      <option key={p.id} value={p.id}>
+                        {p.name}
+                      </option>
+                    ))}
+                    <option value="new">a new one …</option>
+                  </select>
+                )}
+                <input
+                  className="typed typed-text"
+                  aria-label={`Part ${i + 1}, what it is`}
+                  placeholder={part.fate === 'usable' ? 'trimmed' : 'peel, roots …'}
+                  value={part.name}
+                  onChange={(event) => change(withPart(i, { name: event.target.value }))}
+                  onBlur={() => keep(typed)}
+                />
+              </td>
+              <td className="left">
+                <WeightField
+                  label={`Part ${i + 1}, weight`}
+                  field={`parts.${i}`}
+                  value={part.amount}
+                  live={live.parts[i] ?? {}}
+                  trouble={troubleAt(`parts[${i}]`)}
+                  scale={scale}
+                  onTyped={(amount) => change(withPart(i, { amount }))}
+                  onDone={(amount) => keep(withPart(i, { amount }))}
+                />
+              </td>
+              <td className="fig">
+                {live.parts[i]?.g !== undefined && start > 0 ? bare((live.parts[i].g / start) * 100, 1) : ''}
+              </td>
+              <td>
+                <button
+                  type="button"
+                  className="row-tool"
+                  aria-label={`Take part ${i + 1} out`}
+                  onClick={() => both({ ...typed, parts: parts.filter((_, j) => j !== i) })}
+                >
+                  <X size={16} aria-hidden="true" />
+                </button>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {asking !== null && (
+        <NewByProduct
+          of={page.test.ingredient}
+          likes={page.likes}
+          onLeave={() => setAsking(null)}
+          onMade={(product) => {
+            setMade((all) => [...all, product]);
+            both(withPart(asking, { product: product.id }));
+            setAsking(null);
+          }}
+        />
+      )}
+      {troubleAt('parts') && (
+        <p role="alert" className="trouble">
+          {troubleAt('parts')}
+        </p>
+      )}
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() => both({ ...typed, parts: [...parts, { name: '', fate: 'waste', amount: '' }] })}
+      >
+        <Plus size={15} aria-hidden="true" /> Another part
+      </button>
+    </>
+  );
+}

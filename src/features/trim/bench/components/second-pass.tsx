@@ -1,0 +1,124 @@
+'use client';
+
+import { X } from 'lucide-react';
+import type { LiveTest } from '@/core/kitchen-file';
+import type { SecondPassWorth } from '@/core/learning';
+import { useFigures } from '@/ui/figures';
+import type { TestTyped } from '../service';
+import type { useScale } from './use-scale';
+import { WeightField } from './weight-field';
+
+interface Props {
+  readonly typed: TestTyped;
+  readonly live: LiveTest;
+  readonly worth: SecondPassWorth | undefined;
+  readonly troubleAt: (path: string) => string | undefined;
+  readonly scale: ReturnType<typeof useScale> | undefined;
+  readonly change: (typed: TestTyped) => void;
+  readonly keep: (typed: TestTyped) => void;
+}
+
+export const emptySecond = (): NonNullable<TestTyped['second']> => ({
+  how: 'mill',
+  start: '',
+  time: '',
+  parts: [{ name: 'second pass', fate: 'usable', amount: '' }],
+});
+
+/** A second pass of the waste (a mill, a press) as a row of its own, with what its extra kilos cost. */
+export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep }: Props) {
+  const second = typed.second;
+  if (!second) return null;
+  const usableAt = Math.max(
+    0,
+    second.parts.findIndex((p) => p.fate === 'usable'),
+  );
+  const put = (next: Partial<typeof second>): TestTyped => ({ ...typed, second: { ...second, ...next } });
+  const withUsable = (amount: string): TestTyped =>
+    put({ parts: second.parts.map((p, i) => (i === usableAt ? { ...p, amount } : p)) });
+  const field = (name: 'how' | 'time', label: string, placeholder: string) => (
+    <label>
+      {label}
+      <input
+        className="typed typed-text"
+        aria-label={`Second pass: ${label}`}
+        placeholder={placeholder}
+        value={second[name] ?? ''}
+        onChange={(event) => change(put({ [name]: event.target.value }))}
+        onBlur={() => keep(typed)}
+      />
+    </label>
+  );
+  return (
+    <section className="second-pass" aria-label="A second pass">
+      <h2>Second pass of the waste</h2>
+      <button
+        type="button"
+        className="plain-button remove"
+        aria-label="No second pass"
+        onClick={() => {
+          const { second: _s, ...rest } = typed;
+          change({ ...rest, second: undefined });
+          keep({ ...rest, second: undefined });
+        }}
+      >
+        <X size={16} aria-hidden="true" />
+      </button>
+      <div className="second-fields">
+        {field('how', 'with the', 'mill, press')}
+        <label>
+          went through again
+          <WeightField
+            label="What went through again"
+            field="second.start"
+            value={second.start}
+            live={live.secondStart}
+            trouble={troubleAt('second.start')}
+            scale={scale}
+            onTyped={(start) => change(put({ start }))}
+            onDone={(start) => keep(put({ start }))}
+          />
+        </label>
+        <label>
+          usable of it
+          <WeightField
+            label="Usable of the second pass"
+            field={`second.parts.${usableAt}`}
+            value={second.parts[usableAt]?.amount ?? ''}
+            live={live.secondParts[usableAt] ?? {}}
+            trouble={troubleAt('second.parts')}
+            scale={scale}
+            onTyped={(amount) => change(withUsable(amount))}
+            onDone={(amount) => keep(withUsable(amount))}
+          />
+        </label>
+        {field('time', 'hands it took', '10 min')}
+      </div>
+      <Worth worth={worth} />
+    </section>
+  );
+}
+
+/** Whether a second pass pays: what its kilos would have cost, against the hands it took. */
+export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }) {
+  const { money, kilos } = useFigures();
+  if (!worth || !(worth.extraG > 0)) return null;
+  return (
+    <p className="worth" role="status">
+      <b>{kilos(worth.extraG)} more</b>, which would cost {money(worth.saved)} to buy.{' '}
+      {worth.hands !== undefined ? (
+        <>
+          It takes {money(worth.hands)} of hands, {money(worth.handsPerKg)} a kilo:{' '}
+          <b className={worth.hands < worth.saved ? 'cheaper' : 'dearer'}>
+            {worth.hands < worth.saved ? 'it pays' : 'it does not pay'}
+          </b>
+          .
+        </>
+      ) : worth.savedPerHour !== undefined ? (
+        <>It pays while an hour of hands costs less than {money(worth.savedPerHour)}.</>
+      ) : (
+        <>Write down how long it took to see whether it pays.</>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,71 @@
+'use client';
+
+import { afterTheKnife, type Knife } from '@/core/costing';
+import { TRIM_SCHOOLS } from '@/core/larder';
+import type { TestWeighed } from '@/core/learning';
+import { useFigures } from '@/ui/figures';
+import { SCHOOL_WORDS } from '../../words';
+
+/** An ingredient's knife with the shares a test has just weighed. */
+export const knifeWith = (knife: Knife, test: TestWeighed): Knife => ({
+  ...knife,
+  byProducts: knife.byProducts.map((b) => ({ ...b, share: test.byProducts.get(b.knife.id) ?? 0 })),
+});
+
+/** What a usable kilo of this test costs under each school, side by side; the kitchen's own is marked. */
+export function ThreeSchools({
+  knife,
+  test,
+  perKg,
+}: {
+  readonly knife: Knife;
+  readonly test: TestWeighed;
+  readonly perKg: number;
+}) {
+  const { bare, currencySign } = useFigures();
+  const tested = knifeWith(knife, test);
+  const off = test.stockTrim + [...test.byProducts.values()].reduce((a, b) => a + b, 0);
+  const taken = tested.trimTaken > 0 || tested.byProducts.some((b) => b.taken > 0 && b.share > 0);
+  return (
+    <section aria-label="A usable kilo under the three schools">
+      <h2>{currencySign} a usable kilo, by who pays for what came off</h2>
+      <table className="three-schools">
+        <tbody>
+          {TRIM_SCHOOLS.map((school) => {
+            const prices = afterTheKnife({ ...tested, school }, perKg, test.usable, test.stockTrim);
+            const here = school === knife.school;
+            return (
+              <tr key={school} className={here ? 'here' : ''} aria-current={here ? 'true' : undefined}>
+                <th scope="row">
+                  {SCHOOL_WORDS[school].name}
+                  <span className="quiet small-line">
+                    {here ? 'as this kitchen costs it' : SCHOOL_WORDS[school].says}
+                  </span>
+                </th>
+                <td className="fig">
+                  {prices.trouble ? <span className="incomplete">cannot be</span> : bare(prices.usablePerKg)}
+                </td>
+                <td className="fig quiet">
+                  {!prices.trouble && test.stockTrim > 0 && `trim ${bare(prices.trimPerKg)}`}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {TRIM_SCHOOLS.map((school) => {
+        const { trouble } = afterTheKnife({ ...tested, school }, perKg, test.usable, test.stockTrim);
+        return trouble ? (
+          <p key={school} className="trouble">
+            {SCHOOL_WORDS[school].name}: {trouble.message}
+          </p>
+        ) : null;
+      })}
+      {off > 0 && !taken && (
+        <p className="quiet small-line">
+          No pot takes what comes off: it carries no money away, so all three cost the same.
+        </p>
+      )}
+    </section>
+  );
+}

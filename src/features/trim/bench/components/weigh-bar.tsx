@@ -1,0 +1,90 @@
+'use client';
+
+import type { LiveTest } from '@/core/kitchen-file';
+import type { Fate } from '@/core/learning';
+import { useFigures } from '@/ui/figures';
+import { FATE_WORDS, fateClass } from '../../words';
+import type { TestTyped } from '../service';
+
+interface Segment {
+  readonly key: string;
+  readonly words: string;
+  readonly g: number;
+  readonly className: string;
+}
+
+/** Parts of a test as lengths of a bar: what a second pass won back is taken out of the waste it came from. */
+function segmentsOf(typed: TestTyped, live: LiveTest): Segment[] {
+  const seconds = (typed.second?.parts ?? []).map((p, i) => ({ ...p, g: live.secondParts[i]?.g ?? 0 }));
+  const again = Math.min(live.secondStart.g ?? 0, sumOf(typed, live, 'waste'));
+  let left = again;
+  const first = typed.parts.map((p, i) => {
+    const g = live.parts[i]?.g ?? 0;
+    const gone = p.fate === 'waste' ? Math.min(left, g) : 0;
+    left -= gone;
+    return { key: `1 ${i}`, words: p.name || FATE_WORDS[p.fate], g: g - gone, className: fateClass(p.fate) };
+  });
+  const second = seconds.map((p, i) => ({
+    key: `2 ${i}`,
+    words: p.name || FATE_WORDS[p.fate],
+    g: p.g,
+    className: `${fateClass(p.fate)} fate-second`,
+  }));
+  const lostAgain = again - seconds.reduce((sum, p) => sum + p.g, 0);
+  return [
+    ...first,
+    ...second,
+    ...(lostAgain > 0
+      ? [{ key: 'lost', words: 'lost in the second pass', g: lostAgain, className: 'fate-lost' }]
+      : []),
+  ].filter((s) => s.g > 0);
+}
+
+const sumOf = (typed: TestTyped, live: LiveTest, fate: Fate): number =>
+  typed.parts.reduce((sum, p, i) => sum + (p.fate === fate ? (live.parts[i]?.g ?? 0) : 0), 0);
+
+/** What went in as a bar that fills with what came off; the open end is unaccounted for. */
+export function WeighBar({ typed, live }: { readonly typed: TestTyped; readonly live: LiveTest }) {
+  const { kilos, bare } = useFigures();
+  const start = live.start.g ?? 0;
+  const segments = segmentsOf(typed, live);
+  const found = segments.reduce((sum, s) => sum + s.g, 0);
+  const whole = Math.max(start, found);
+  const open = start - found;
+  const pct = (g: number): string => `${bare((g / whole) * 100, 1)} %`;
+  if (!(whole > 0))
+    return <div className="weigh-bar weigh-empty">Weigh in first: the bar is as long as what went in.</div>;
+  const words = [
+    ...segments.map((s) => `${s.words} ${kilos(s.g)}`),
+    open > 0 ? `unaccounted for ${kilos(open)}` : '',
+  ].filter(Boolean);
+  return (
+    <div className="weigh-bar-frame">
+      <div className="weigh-bar" role="img" aria-label={`${kilos(start)} went in: ${words.join(', ')}`}>
+        {segments.map((s) => (
+          <div
+            key={s.key}
+            className={s.className}
+            style={{ flexGrow: s.g }}
+            title={`${s.words}, ${kilos(s.g)}`}
+          >
+            {s.g / whole > 0.07 && (
+              <span>
+                <b>{pct(s.g)}</b>
+                {s.g / whole > 0.15 && s.words}
+              </span>
+            )}
+          </div>
+        ))}
+        {open > 0 && <div className="weigh-open" style={{ flexGrow: open }} />}
+      </div>
+      <p className={`weigh-rest${open < -start * 0.01 ? ' trouble' : ''}`} role="status">
+        {start <= 0
+          ? 'Not weighed in yet.'
+          : open >= 0
+            ? `${kilos(open)} unaccounted for, ${pct(open)} of what went in`
+            : `${kilos(-open)} more than went in`}
+      </p>
+    </div>
+  );
+}

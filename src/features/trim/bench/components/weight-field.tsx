@@ -1,0 +1,85 @@
+'use client';
+
+import { Scale } from 'lucide-react';
+import { useId } from 'react';
+import { useFigures } from '@/ui/figures';
+import type { LiveWeight } from '@/core/kitchen-file';
+import type { useScale } from './use-scale';
+
+interface Props {
+  readonly label: string;
+  /** Where it stands in the test: also what a taken weight is for. */
+  readonly field: string;
+  readonly value: string;
+  readonly live: LiveWeight;
+  readonly trouble?: string | undefined;
+  readonly scale: ReturnType<typeof useScale> | undefined;
+  readonly large?: boolean;
+  readonly onTyped: (text: string) => void;
+  /** Leaving the field, Enter, or a weight taken off the scale. */
+  readonly onDone: (text: string) => void;
+}
+
+/** A scale's grams as they are written down: never three decimals, which could mean thousands. */
+const written = (g: number): string => `${Math.round(g)} g`;
+
+/** A weight: typed, worked out, or taken off the scale, which is waited for until it is steady. */
+export function WeightField({ label, field, value, live, trouble, scale, large, onTyped, onDone }: Props) {
+  const { kilos } = useFigures();
+  const id = useId();
+  const taking = scale?.taking?.field === field ? scale.taking : undefined;
+  const wrong = trouble ?? live.wrong ?? taking?.trouble;
+  const understood = live.g !== undefined && !value.trim().endsWith('kg') ? `= ${kilos(live.g)}` : undefined;
+  const use = (g: number): void => {
+    onTyped(written(g));
+    onDone(written(g));
+  };
+  return (
+    <div className={`weight-field${large ? ' weight-large' : ''}`}>
+      <input
+        className="typed"
+        aria-label={label}
+        aria-invalid={wrong ? true : undefined}
+        aria-describedby={wrong ? id : undefined}
+        autoComplete="off"
+        placeholder={large ? '5.2 kg' : ''}
+        value={taking?.reading && taking.g !== undefined ? written(taking.g) : value}
+        readOnly={taking?.reading}
+        onChange={(event) => onTyped(event.target.value)}
+        onBlur={() => onDone(value)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') onDone(value);
+        }}
+      />
+      {scale && (
+        <button
+          type="button"
+          className="plain-button take"
+          aria-label={taking?.reading ? `Stop waiting for ${label}` : `Take ${label} off the scale`}
+          onClick={() => (taking?.reading ? scale.give() : void scale.take(field, use))}
+        >
+          <Scale size={17} aria-hidden="true" />
+          {taking?.reading ? 'settling …' : 'Take'}
+        </button>
+      )}
+      {understood && !taking && <span className="typed-understood">{understood}</span>}
+      {wrong && (
+        <div id={id} role="alert" className="trouble">
+          {wrong}
+          {taking?.asItStands !== undefined && (
+            <button
+              type="button"
+              className="plain-button"
+              onClick={() => {
+                scale?.give();
+                use(taking.asItStands as number);
+              }}
+            >
+              Take {written(taking.asItStands)} as it stands
+            </button>
+          )}
+        </div>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import 'server-only';
+import { z } from 'zod';
+import type { Reading } from '@/core/learning';
+import { refuse, type Outcome } from '@/core/trouble';
+
+const Weight = z.union([
+  z.object({ overload: z.literal(true) }),
+  z.object({ grams: z.number().finite(), overload: z.literal(false).optional() }),
+]);
+
+/** A scale answers at once or not at all. */
+const PATIENCE_MS = 1500;
+
+const gone = () =>
+  refuse(
+    'no-scale',
+    '',
+    'The scale does not answer: is it plugged in? The weight can be typed into the field.',
+  );
+
+/**
+ * One reading of the bench scale.
+ * @returns trouble `no-scale` where it does not answer, `odd-scale` where it answers something else than a weight
+ */
+export async function readScale(address: string): Promise<Outcome<Omit<Reading, 'atMs'>>> {
+  try {
+    const answer = await fetch(new URL('/weight', address), {
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      cache: 'no-store',
+      redirect: 'error',
+    });
+    const read = Weight.safeParse(answer.ok ? await answer.json() : undefined);
+    if (!read.success)
+      return refuse(
+        'odd-scale',
+        '',
+        'What answers at the scale’s address shows no weight: type the weight into the field.',
+      );
+    return read.data.overload
+      ? { ok: true, value: { overload: true } }
+      : { ok: true, value: { g: (read.data as { grams: number }).grams } };
+  } catch {
+    return gone();
+  }
+}
+
+/** Makes what lies on the scale nothing. */
+export async function tareScale(address: string): Promise<Outcome<true>> {
+  try {
+    const answer = await fetch(new URL('/tare', address), {
+      method: 'POST',
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      cache: 'no-store',
+      redirect: 'error',
+    });
+    return answer.ok ? { ok: true, value: true } : gone();
+  } catch {
+    return gone();
+  }
+}

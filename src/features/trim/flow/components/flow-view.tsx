@@ -1,0 +1,238 @@
+'use client';
+
+import Link from 'next/link';
+import { Fragment } from 'react';
+import { useFigures } from '@/ui/figures';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import { keepBatches, keepTaken } from '../actions';
+import type { FlowPage } from '../queries';
+import { ThrownAway } from './thrown-away';
+
+type Flow = FlowPage['flows'][number];
+
+/** What a week's trimming gives against what the pots ask for, whose cost returns to the usable part, and what was thrown away. */
+export function FlowView({ page }: { readonly page: FlowPage }) {
+  const most = Math.max(1, ...page.flows.map((f) => Math.max(f.givesG, f.asksG)));
+  const asked = page.flows.filter((f) => f.asks.length > 0 || f.plates.length > 0 || f.sold);
+  const idle = page.flows.filter((f) => !asked.includes(f));
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>Where trim goes</h1>
+          <p className="lead-line">
+            What comes off from {page.from} to {page.until}
+            {page.weeks === 4 && ', a week of it'}, against what the pots ask for.
+          </p>
+        </div>
+        <nav className="weeks" aria-label="Which week">
+          <Link href="/trim/flow" aria-current={page.weeks === 4 ? 'page' : undefined}>
+            an average week
+          </Link>
+          <Link href="/trim/flow?weeks=1" aria-current={page.weeks === 1 ? 'page' : undefined}>
+            the last seven days
+          </Link>
+        </nav>
+      </div>
+      <div className="flow-page">
+        <div>
+          <table className="sheet-table flow-table">
+            <thead>
+              <tr>
+                <th scope="col">What comes off</th>
+                <th scope="col" className="left">
+                  gives / asked for, a week
+                </th>
+                <th scope="col" className="left">
+                  who asks
+                </th>
+                <th scope="col" className="left">
+                  what it means
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              {asked.map((f) => (
+                <FlowRow key={f.supply} flow={f} page={page} most={most} />
+              ))}
+            </tbody>
+          </table>
+          {asked.length === 0 && (
+            <p className="quiet">
+              No pot takes any trim yet. Write it on a pot sheet: “700 g stock trim of leek”.
+            </p>
+          )}
+          {idle.length > 0 && (
+            <section className="idle-trim">
+              <h2>Nobody takes it: the usable part carries all of its cost</h2>
+              <p>
+                {idle.map((f, i) => (
+                  <Fragment key={f.supply}>
+                    {i > 0 && ' · '}
+                    <Idle flow={f} />
+                  </Fragment>
+                ))}
+              </p>
+            </section>
+          )}
+        </div>
+        <ThrownAway page={page} />
+      </div>
+    </>
+  );
+}
+
+function Idle({ flow: f }: { readonly flow: Flow }) {
+  const { kilos } = useFigures();
+  return (
+    <span className="idle">
+      <Link prefetch={false} href={`/trim/${f.of.id}`}>
+        {f.name}
+      </Link>{' '}
+      <span className="fig">{kilos(f.givesG)}</span>
+    </span>
+  );
+}
+
+function FlowRow({
+  flow: f,
+  page,
+  most,
+}: {
+  readonly flow: Flow;
+  readonly page: FlowPage;
+  readonly most: number;
+}) {
+  const { bare, kilos } = useFigures();
+  const bar = (g: number, className: string, words: string) => (
+    <div className="flow-bar">
+      <i className={className} style={{ width: `${(g / most) * 100}%` }} />
+      <span className="fig">
+        {kilos(g)} {words}
+      </span>
+    </div>
+  );
+  return (
+    <tr>
+      <th scope="row">
+        <Link prefetch={false} href={`/trim/${f.of.id}`}>
+          {f.name}
+        </Link>
+        <div className="quiet small-line">
+          <span className={f.guess ? 'estimate' : ''}>{bare(f.share * 100, 0)} %</span> of {kilos(f.boughtG)}{' '}
+          bought
+        </div>
+      </th>
+      <td className="left flow-bars">
+        {bar(f.givesG, 'flow-gives', 'comes off')}
+        {bar(f.asksG, f.asksG > f.givesG ? 'flow-short' : 'flow-asks', 'asked for')}
+      </td>
+      <td className="left">
+        {f.asks.map((a) => (
+          <AskLine key={a.recipe} ask={a} page={page} />
+        ))}
+        {f.plates.map((name) => (
+          <div key={name} className="small-line">
+            {name}, as it is sold
+          </div>
+        ))}
+        {f.sold && <div className="small-line">somebody buys it</div>}
+      </td>
+      <td className="left">
+        <Meaning flow={f} mayEdit={page.mayEdit} />
+      </td>
+    </tr>
+  );
+}
+
+function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly page: FlowPage }) {
+  const { kilos } = useFigures();
+  const [keep, state] = useKept();
+  return (
+    <div className="ask-line">
+      <Link prefetch={false} href={`/pot/${ask.recipe}`}>
+        {ask.name}
+      </Link>
+      <span className="quiet small-line">
+        {' '}
+        {kilos(ask.perBatchG)} ×{' '}
+        <TypedField
+          narrow
+          label={`${ask.name}, batches a week`}
+          value={String(ask.batches)}
+          trouble={state.message}
+          describedBy={`batches-${ask.recipe}`}
+          disabled={!page.mayEdit}
+          onTyped={() => undefined}
+          onDone={(typed) =>
+            void keep(() =>
+              keepBatches({ id: ask.recipe, seen: page.recipeVersions[ask.recipe] ?? 1, typed }),
+            )
+          }
+          unit="a week"
+        />
+      </span>
+      {state.message && (
+        <div id={`batches-${ask.recipe}`} role="alert" className="trouble">
+          {state.message}
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** Short, enough, or left over: and what becomes of the cost of what is left over. */
+function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: boolean }) {
+  const { kilos, bare, money } = useFigures();
+  const [keep, state] = useKept();
+  const over = f.givesG - f.asksG;
+  const pct = Math.round(f.reallyTaken * 100);
+  const set = (to: number): void =>
+    void keep(() => keepTaken({ supply: f.supply, seen: f.version, pct: to }));
+  const counted = Math.round(f.taken * 100);
+  return (
+    <>
+      {f.sold || f.plates.length > 0 ? (
+        <div>taken</div>
+      ) : over < 0 ? (
+        <div>
+          <b className="dearer">{kilos(-over)} short</b> a week: the rest has to be bought or left out
+        </div>
+      ) : (
+        <div>
+          <b>{kilos(over)} left over</b> a week: {pct} % is taken
+        </div>
+      )}
+      {f.perKg !== undefined && f.perKg > 0 && over > 0 && counted > pct && (
+        <div className="small-line">
+          Its cost counts as taken by {counted} %. Counting {pct} %, {money((over / 1000) * f.perKg)} a week
+          returns to the usable part: {money(f.usableThen)} a usable kilo instead of {money(f.usablePerKg)}.{' '}
+          {mayEdit && (
+            <button type="button" className="link-button" onClick={() => set(pct)}>
+              Count {pct} %
+            </button>
+          )}
+        </div>
+      )}
+      {counted < 100 && (
+        <div className="small-line">
+          {bare(100 - counted, 0)} % of its cost returns to the usable part.{' '}
+          {mayEdit && (
+            <button type="button" className="link-button" onClick={() => set(100)}>
+              Count all of it as taken
+            </button>
+          )}
+        </div>
+      )}
+      {f.perKg === 0 && over > 0 && (
+        <div className="quiet small-line">It is free, so nothing of it is lost with it.</div>
+      )}
+      {state.message && (
+        <div role="alert" className="trouble">
+          {state.message}
+        </div>
+      )}
+    </>
+  );
+}

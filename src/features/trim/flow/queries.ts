@@ -1,0 +1,88 @@
+import 'server-only';
+import { beforeTheKnife, trimFlow, type TrimFlow } from '@/core/costing';
+import { shiftDay } from '@/core/kitchen-file';
+import type { DecimalMark } from '@/core/quantity';
+import { boughtBetween, wastesSince } from '@/db/wastes';
+import { database } from '@/server/database';
+import { costedKitchen } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+
+/** Something thrown away, with what it had cost. */
+export interface WastePage {
+  readonly id: string;
+  readonly name: string;
+  readonly on: string;
+  readonly who?: string | undefined;
+  readonly amount: string;
+  readonly g: number;
+  readonly reason: string;
+  readonly money: number | null;
+}
+
+export interface FlowPage {
+  readonly weeks: 1 | 4;
+  readonly from: string;
+  readonly until: string;
+  readonly mayEdit: boolean;
+  readonly mayWaste: boolean;
+  readonly mark: DecimalMark;
+  /** Per week. */
+  readonly flows: readonly (TrimFlow & { readonly version: number })[];
+  readonly recipeVersions: Readonly<Record<string, number>>;
+  readonly wastes: readonly WastePage[];
+  /** What can be thrown away, by name. */
+  readonly things: readonly { readonly id: string; readonly name: string; readonly trims: boolean }[];
+}
+
+const WASTE_DAYS = 28;
+
+/** How much a week's trimming gives against how much the pots ask for; and what was thrown away. */
+export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
+  const { costing, versions } = await costedKitchen(who.kitchenId);
+  const { day, file, supplies } = costing;
+  const from = shiftDay(day, 1 - 7 * weeks);
+  const [bought, wastes] = await Promise.all([
+    boughtBetween(database(), who.kitchenId, from, day),
+    wastesSince(database(), who.kitchenId, shiftDay(day, 1 - WASTE_DAYS)),
+  ]);
+  return {
+    weeks,
+    from,
+    until: day,
+    mayEdit: may(who.role, 'manager'),
+    mayWaste: may(who.role, 'cook'),
+    mark: file.kitchen.decimalMark,
+    flows: trimFlow(costing, (id) => (bought.get(id) ?? 0) / weeks)
+      .filter((f) => f.givesG > 0 || f.asksG > 0)
+      .map((f) => ({
+        ...f,
+        version:
+          versions.ingredients.get(
+            f.supply.startsWith('trim:') ? f.of.id : f.supply.slice('usable:'.length),
+          ) ?? 1,
+      }))
+      // What somebody asks for first, then what most is left over of.
+      .sort(
+        (a, b) =>
+          Number(b.asks.length > 0) - Number(a.asks.length > 0) || b.givesG - b.asksG - (a.givesG - a.asksG),
+      ),
+    recipeVersions: Object.fromEntries(versions.recipes),
+    wastes: wastes.map((w) => {
+      const supply = supplies.get(costing.countsAs(w.ingredient));
+      const perKg = w.part === 'stock trim' ? supply?.trimPerKg : supply && beforeTheKnife(supply);
+      return {
+        id: w.id,
+        name: `${supply?.ingredient.name ?? 'Something'}${w.part === 'stock trim' ? ', stock trim' : ''}`,
+        on: w.on,
+        who: w.who,
+        amount: w.amount,
+        g: w.g,
+        reason: w.reason,
+        money: perKg === undefined ? null : (perKg * w.g) / 1000,
+      };
+    }),
+    things: [...supplies.values()]
+      .map((s) => ({ id: s.ingredient.id, name: s.ingredient.name, trims: s.stockTrim > 0 }))
+      .sort((a, b) => a.name.localeCompare(b.name, 'en')),
+  };
+}

@@ -1,0 +1,72 @@
+'use client';
+
+import { SEASONS } from '@/core/learning';
+import { useKept } from '@/ui/use-kept';
+import { learnFrom } from '../actions';
+import type { TaughtPage } from '../queries';
+
+/** Which own tests are listened to: all of them, one season's, one supplier's. */
+export function LearnFrom({ page }: { readonly page: TaughtPage }) {
+  const [keep, state] = useKept();
+  const { season, supplier } = page.learnFrom;
+  const send = (next: Partial<TaughtPage['learnFrom']>): void => {
+    const wanted = { season, supplier, ...next };
+    void keep(() =>
+      learnFrom({
+        id: page.id,
+        seen: page.version,
+        season: wanted.season ?? null,
+        supplier: wanted.supplier ?? null,
+      }),
+    );
+  };
+  return (
+    <section>
+      <h2>Which tests count</h2>
+      <div className="learn-from">
+        <label>
+          season
+          <select
+            className="form-select"
+            aria-label="Learn from tests of which season"
+            value={season ?? ''}
+            disabled={!page.mayEdit}
+            onChange={(event) =>
+              send({ season: (event.target.value || undefined) as TaughtPage['learnFrom']['season'] })
+            }
+          >
+            <option value="">of all seasons</option>
+            <option value="now">of the season it is now</option>
+            {SEASONS.map((s) => (
+              <option key={s} value={s}>
+                of {s} only
+              </option>
+            ))}
+          </select>
+        </label>
+        <label>
+          supplier
+          <select
+            className="form-select"
+            aria-label="Learn from tests of which supplier"
+            value={supplier ?? ''}
+            disabled={!page.mayEdit}
+            onChange={(event) => send({ supplier: event.target.value || undefined })}
+          >
+            <option value="">of all suppliers</option>
+            {page.suppliers.map((s) => (
+              <option key={s.id} value={s.id}>
+                of {s.name} only
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {state.message && (
+        <p role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+'use client';
+
+import type { Moved } from '@/core/costing';
+import { useFigures } from '@/ui/figures';
+
+/** What moves, from what to what: largest share first. */
+export function MovedList({ moved, when }: { readonly moved: readonly Moved[]; readonly when: string }) {
+  const { bare, money } = useFigures();
+  if (moved.length === 0)
+    return <p className="quiet">No cost {when}: nothing that is cooked lives from it yet.</p>;
+  const share = (m: Moved): number => (m.before && m.after ? m.after / m.before - 1 : 0);
+  return (
+    <table className="moved-list">
+      <tbody>
+        {moved.map((m) => (
+          <tr key={m.key}>
+            <th scope="row">{m.name}</th>
+            <td className="quiet">{m.per}</td>
+            <td className="fig">
+              {money(m.before)} → <b>{money(m.after)}</b>
+            </td>
+            <td className={`fig ${share(m) > 0 ? 'dearer' : 'cheaper'}`}>
+              {share(m) !== 0 && (
+                <>
+                  <span aria-hidden="true">{share(m) > 0 ? '▲ ' : '▼ '}</span>
+                  <span className="visually-hidden">{share(m) > 0 ? 'dearer by ' : 'cheaper by '}</span>
+                  {bare(Math.abs(share(m)) * 100, 1)} %
+                </>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

@@ -1,0 +1,172 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { useFigures } from '@/ui/figures';
+import { useKept } from '@/ui/use-kept';
+import { WhyFigure } from '@/ui/why-panel';
+import { putOnBench } from '../../bench/actions';
+import { accept } from '../actions';
+import type { FigurePage, TaughtPage } from '../queries';
+import { Dots } from './dots';
+import { LearnFrom } from './learn-from';
+import { MovedList } from './moved-list';
+import { TestsTable } from './tests-table';
+import { WhoPaysHere } from './who-pays-here';
+
+/** What own tests have taught of one ingredient, what of it waits, and who pays for what comes off. */
+export function TaughtView({
+  page,
+  after,
+}: {
+  readonly page: TaughtPage;
+  readonly after?: string | undefined;
+}) {
+  const { bare, currencySign } = useFigures();
+  const router = useRouter();
+  const [keep, state] = useKept();
+  const [accepted, setAccepted] = useState<TaughtPage['moved']>(null);
+  const waits = page.figures.filter((f) => f.waits);
+  const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
+  const take = async (): Promise<void> => {
+    const moved = page.moved;
+    const ok = await keep(() => accept({ id: page.id, seen: page.version, proposed: page.proposed }));
+    if (ok) setAccepted(moved);
+  };
+  const weigh = async (): Promise<void> => {
+    const answer = await putOnBench({ ingredient: page.id }).catch(() => undefined);
+    if (answer?.ok) router.push(`/trim/bench/${answer.value.id}`);
+  };
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>{page.name}</h1>
+          <p className="lead-line">
+            {page.guess ? 'Reckoned with an estimate: not measured here yet.' : page.basis}, since{' '}
+            {page.since}.{page.usedBy.length > 0 && ' Used in '}
+            {page.usedBy.slice(0, 4).map((u, i) => (
+              <span key={u.href}>
+                {i > 0 && ', '}
+                <Link prefetch={false} href={u.href}>
+                  {u.name}
+                </Link>
+              </span>
+            ))}
+            {page.usedBy.length > 4 && ` and ${page.usedBy.length - 4} more`}
+          </p>
+        </div>
+        <div className="head-figures">
+          <div>
+            <span className={`fig-large${page.guess ? ' estimate' : ''}`}>
+              {bare(page.usable * 100, 1)} %
+            </span>
+            <span className="fig-label">usable</span>
+          </div>
+          <div>
+            <span className="fig-large">
+              {page.usablePerKg === null ? (
+                <span className="incomplete">no cost</span>
+              ) : (
+                <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`}>
+                  {bare(page.usablePerKg)}
+                </WhyFigure>
+              )}
+            </span>
+            <span className="fig-label">{currencySign} a usable kilo</span>
+          </div>
+          {page.mayTest && (
+            <Button variant="outline-primary" onClick={() => void weigh()}>
+              Weigh it again
+            </Button>
+          )}
+        </div>
+      </div>
+      {page.trouble && <p className="trouble">{page.trouble}</p>}
+      <div className="taught">
+        <div>
+          {waits.length > 0 && (
+            <section className="waiting" aria-label="What waits to be accepted">
+              <h2>The tests say {waits.map((f) => saysWords(f, bare)).join(' · ')}</h2>
+              {odd > 0 && (
+                <p className="warning">
+                  {odd === 1 ? 'One test is' : `${odd} tests are`} far from what the others say: look at it
+                  before you accept.
+                </p>
+              )}
+              <MovedList moved={page.moved ?? []} when="would move" />
+              {page.mayEdit ? (
+                <Button onClick={() => void take()} disabled={state.busy}>
+                  Reckon with it from today
+                </Button>
+              ) : (
+                <p className="quiet small-line">It is held back until a manager accepts it.</p>
+              )}
+              <p className="quiet small-line">Until then everything is reckoned as before.</p>
+            </section>
+          )}
+          {state.message && (
+            <p role="alert" className="trouble">
+              {state.message}
+            </p>
+          )}
+          {accepted && (
+            <section className="accepted" aria-label="What moved">
+              <h2>
+                <span role="status">✓ Accepted: this is what moved</span>
+              </h2>
+              <MovedList moved={accepted} when="moved" />
+            </section>
+          )}
+          {after !== undefined && waits.length === 0 && !accepted && (
+            <p role="status" className="kept">
+              ✓ The test is kept.{' '}
+              {page.asks ? 'It changes nothing that is reckoned with.' : 'What it taught is reckoned with.'}
+            </p>
+          )}
+          {page.figures.length === 0 && (
+            <p className="quiet">
+              Nobody has weighed {page.name} here yet. One test says more than any table: put it on the bench.
+            </p>
+          )}
+          {page.figures.map((f) => (
+            <section key={f.figure} className="figure-taught" aria-label={f.title}>
+              <h2>
+                {f.title}
+                <span className="fig">
+                  {f.learned && f.dots.some((d) => d.not === undefined)
+                    ? `${bare(f.learned.mean, 1)} ${f.unit}, likely ${bare(f.learned.low, 1)} to ${bare(f.learned.high, 1)}`
+                    : 'no test counts'}
+                </span>
+              </h2>
+              <Dots figure={f} />
+            </section>
+          ))}
+          <TestsTable page={page} />
+        </div>
+        <aside className="ingredient-side" aria-label="How it is reckoned">
+          <LearnFrom page={page} />
+          <WhoPaysHere page={page} />
+          <section>
+            <h2>What was reckoned with</h2>
+            <ul className="past-yields">
+              {page.past.map((y) => (
+                <li key={`${y.on} ${y.words}`}>
+                  <span className="fig">{y.on}</span>{' '}
+                  <span className={y.guess ? 'estimate' : ''}>{y.words}</span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        </aside>
+      </div>
+    </>
+  );
+}
+
+const saysWords = (f: FigurePage, bare: (v: number, digits: number) => string): string =>
+  `${f.title.charAt(0).toLowerCase()}${f.title.slice(1)} ${bare(f.learned?.mean ?? 0, 1)} ${f.unit}${
+    f.inForce === undefined ? '' : ` instead of ${bare(f.inForce, 1)}`
+  }`;

@@ -1,0 +1,147 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { useFigures } from '@/ui/figures';
+import { useKept } from '@/ui/use-kept';
+import { KIND_WORDS } from '../../words';
+import { leaveOutTest } from '../actions';
+import type { Dot, TaughtPage } from '../queries';
+
+interface Row extends Dot {
+  /** Its figures in words. */
+  readonly says: string;
+}
+
+/** One row for each test, whatever it weighed, newest first. */
+function rowsOf(page: TaughtPage, bare: (v: number, digits: number) => string): Row[] {
+  const rows = new Map<string, Row>();
+  for (const f of page.figures)
+    for (const d of f.dots) {
+      const said = `${f.title.split(':').at(-1)?.trim().toLowerCase()} ${bare(d.value, 1)} ${f.unit}`;
+      const before = rows.get(d.id);
+      rows.set(d.id, {
+        ...d,
+        outlier: d.outlier || (before?.outlier ?? false),
+        says: before ? `${before.says} · ${said}` : said,
+      });
+    }
+  return [...rows.values()].sort((a, b) => b.on.localeCompare(a.on));
+}
+
+/** Every own test; one that is far off is flagged, and left out only by a person who says why. */
+export function TestsTable({ page }: { readonly page: TaughtPage }) {
+  const { bare } = useFigures();
+  const rows = rowsOf(page, bare);
+  if (rows.length === 0) return null;
+  return (
+    <table className="sheet-table tests-table">
+      <thead>
+        <tr>
+          <th scope="col">Own tests</th>
+          <th scope="col" className="left">
+            what they said
+          </th>
+          <th scope="col" className="left">
+            of
+          </th>
+          <th scope="col" className="left">
+            counts
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <TestRow key={row.id} row={row} page={page} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }) {
+  const [keep, state] = useKept();
+  const [asking, setAsking] = useState(false);
+  const [why, setWhy] = useState(row.outlier ? (row.note ?? '') : '');
+  return (
+    <tr className={row.outlier ? 'row-far' : row.not ? 'row-not' : ''}>
+      <th scope="row">
+        <Link prefetch={false} href={`/trim/bench/${row.id}`}>
+          {row.on}
+        </Link>
+        <div className="quiet small-line">
+          {KIND_WORDS[row.kind]}
+          {row.by ? `, ${row.by}` : ''}
+        </div>
+      </th>
+      <td className="left">
+        <span className="fig">{row.says}</span>
+        {row.note && <div className="quiet small-line">“{row.note}”</div>}
+      </td>
+      <td className="left">
+        {row.supplier ?? ''}
+        <div className="quiet small-line">{row.season}</div>
+      </td>
+      <td className="left">
+        {row.outlier && <span className="warning small-line">far from what the others say</span>}
+        {row.not === 'left out' ? (
+          <>
+            <span className="small-line">left out: {row.why}</span>{' '}
+            {page.mayEdit && (
+              <button
+                type="button"
+                className="link-button"
+                onClick={() => void keep(() => leaveOutTest({ test: row.id, why: null }))}
+              >
+                let it count again
+              </button>
+            )}
+          </>
+        ) : row.not ? (
+          <span className="quiet small-line">no: {row.not}</span>
+        ) : (
+          <>
+            {row.weight < 0.95 && (
+              <span className="quiet small-line">by {Math.round(row.weight * 100)} %, it fades </span>
+            )}
+            {page.mayEdit && !asking && (
+              <button
+                type="button"
+                className="link-button"
+                aria-label={`Leave the test of ${row.on} out`}
+                onClick={() => setAsking(true)}
+              >
+                leave out
+              </button>
+            )}
+            {asking && (
+              <form
+                className="why-out"
+                onSubmit={(event) => {
+                  event.preventDefault();
+                  void keep(() => leaveOutTest({ test: row.id, why })).then((ok) => ok && setAsking(false));
+                }}
+              >
+                <input
+                  className="typed typed-text"
+                  aria-label="Why it does not count"
+                  placeholder="why?"
+                  value={why}
+                  onChange={(event) => setWhy(event.target.value)}
+                />
+                <button type="submit" className="plain-button">
+                  Leave it out
+                </button>
+              </form>
+            )}
+          </>
+        )}
+        {state.message && (
+          <div role="alert" className="trouble">
+            {state.message}
+          </div>
+        )}
+      </td>
+    </tr>
+  );
+}

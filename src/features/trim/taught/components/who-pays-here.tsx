@@ -1,0 +1,154 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
+import { useFigures } from '@/ui/figures';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import { SCHOOL_WORDS } from '../../words';
+import { keepComesOff, keepTrim } from '../actions';
+import type { TaughtPage } from '../queries';
+
+/** Who pays for what comes off this ingredient: the kitchen's school, or one of its own. */
+export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
+  const [keep, state] = useKept();
+  const { currencySign } = useFigures();
+  const { trim } = page;
+  const [typed, setTyped] = useState({ setValue: trim.setValue, takenPct: String(trim.takenPct) });
+  const school = trim.own ?? trim.kitchens;
+  const send = (next: Partial<{ school: TrimSchool | null; setValue: string; takenPct: string }>): void => {
+    const value = next.setValue ?? typed.setValue;
+    const taken = next.takenPct ?? typed.takenPct;
+    void keep(() =>
+      keepTrim({
+        id: page.id,
+        seen: page.version,
+        school: next.school === undefined ? (trim.own ?? null) : next.school,
+        setValue: value.trim() === '' ? null : next.setValue !== undefined || trim.ownValue ? value : null,
+        takenPct: taken.trim() === '' || taken.trim() === '100' ? null : taken,
+      }),
+    );
+  };
+  if (page.comesOff) return <ComesOff page={page} />;
+  return (
+    <section>
+      <h2>Who pays for what comes off</h2>
+      <select
+        className="form-select"
+        aria-label="Who pays for what comes off"
+        value={trim.own ?? ''}
+        disabled={!page.mayEdit}
+        onChange={(event) => send({ school: (event.target.value || null) as TrimSchool | null })}
+      >
+        <option value="">as the kitchen does: {SCHOOL_WORDS[trim.kitchens].name.toLowerCase()}</option>
+        {TRIM_SCHOOLS.map((s) => (
+          <option key={s} value={s}>
+            {SCHOOL_WORDS[s].name}: {SCHOOL_WORDS[s].says}
+          </option>
+        ))}
+      </select>
+      {school === 'value' && (
+        <p className="field-line">
+          Stock trim at{' '}
+          <TypedField
+            narrow
+            label="Stock trim, set value a kilo"
+            value={trim.setValue}
+            trouble={state.message}
+            describedBy="trim-trouble"
+            disabled={!page.mayEdit}
+            onTyped={(setValue) => setTyped((all) => ({ ...all, setValue }))}
+            onDone={(setValue) => send({ setValue })}
+            unit={`${currencySign} a kilo${trim.ownValue ? ', its own' : ', the kitchen’s'}`}
+          />
+        </p>
+      )}
+      {school !== 'free' && (
+        <p className="field-line">
+          The pots take{' '}
+          <TypedField
+            narrow
+            label="How much of the trim the pots take, per cent"
+            value={String(trim.takenPct)}
+            disabled={!page.mayEdit}
+            onTyped={(takenPct) => setTyped((all) => ({ ...all, takenPct }))}
+            onDone={(takenPct) => send({ takenPct })}
+            unit={
+              <>
+                % of it, see <Link href="/trim/flow">where trim goes</Link>
+              </>
+            }
+          />
+        </p>
+      )}
+      {state.message && (
+        <p id="trim-trouble" role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** A by-product is not bought: what it costs is what it comes off charges for it. */
+function ComesOff({ page }: { readonly page: TaughtPage }) {
+  const [keep, state] = useKept();
+  const { money, currencySign } = useFigures();
+  const off = page.comesOff;
+  if (!off) return null;
+  const send = (next: { setValue?: string; sold?: boolean }): void => {
+    const value = next.setValue ?? (off.ownValue ? off.setValue : '');
+    void keep(() =>
+      keepComesOff({
+        id: page.id,
+        seen: page.version,
+        setValue: value.trim() === '' ? null : value,
+        sold: next.sold ?? off.sold,
+      }),
+    );
+  };
+  return (
+    <section>
+      <h2>
+        Comes off{' '}
+        <Link prefetch={false} href={`/trim/${off.of.id}`}>
+          {off.of.name}
+        </Link>
+      </h2>
+      <p className="small-line">
+        Costs {money(off.perKg)} a kilo as it comes off, by the school of {off.of.name}. Invoices of it are
+        not counted.
+      </p>
+      <p className="field-line">
+        Set value{' '}
+        <TypedField
+          narrow
+          label="By-product, set value a kilo"
+          value={off.setValue}
+          trouble={state.message}
+          describedBy="off-trouble"
+          disabled={!page.mayEdit}
+          onTyped={() => undefined}
+          onDone={(setValue) => send({ setValue })}
+          unit={`${currencySign} a kilo`}
+        />
+      </p>
+      <label className="field-line">
+        <input
+          type="checkbox"
+          className="radio-large"
+          checked={off.sold}
+          disabled={!page.mayEdit}
+          onChange={(event) => send({ sold: event.target.checked })}
+        />{' '}
+        somebody buys it at that: money back, whatever the school
+      </label>
+      {state.message && (
+        <p id="off-trouble" role="alert" className="trouble">
+          {state.message}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,25 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+
+/** The pages of one station; the first one's address is the station's own, and counts for everything below it. */
+export function StationNav({
+  label,
+  pages,
+}: {
+  readonly label: string;
+  readonly pages: readonly (readonly [href: string, name: string])[];
+}) {
+  const path = usePathname();
+  const here = pages.findLast(([href]) => path === href || path.startsWith(`${href}/`))?.[0];
+  return (
+    <nav aria-label={label} className="station-nav">
+      {pages.map(([href, name]) => (
+        <Link key={href} href={href} aria-current={here === href ? 'page' : undefined}>
+          {name}
+        </Link>
+      ))}
+    </nav>
+  );
+}
