@@ -79,6 +79,31 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Find in the larder').fill('stok');
     },
   },
+  { name: 'bench', path: '/trim' },
+  {
+    name: 'yield-test',
+    path: '/trim',
+    before: async (page) => {
+      await page.getByRole('button', { name: 'Put River trout, whole on the bench' }).click();
+      await page.getByRole('heading', { name: 'River trout, whole', level: 1 }).waitFor();
+      await page.waitForLoadState('networkidle');
+      const write = async (what: string, text: string): Promise<void> => {
+        await page.getByLabel(what, { exact: true }).fill(text);
+        await page.getByLabel(what, { exact: true }).blur();
+      };
+      await write('Weight that went in', '5.24 kg');
+      await write('Part 1, what it is', 'fillets');
+      await write('Part 1, weight', '3.14 kg');
+      await write('Part 3, what it is', 'guts, fins');
+      await write('Part 3, weight', '380 g');
+      await write('Part 4, weight', '1.66 kg');
+      await page.getByRole('button', { name: 'Take part 2 out' }).click();
+      await page.getByText('✓ every weight is kept').waitFor();
+    },
+  },
+  { name: 'taught', path: '/trim', before: follow('Leek') },
+  { name: 'trim-flow', path: '/trim/flow' },
+  { name: 'trim-schools', path: '/trim/schools' },
   { name: 'pots', path: '/pot' },
   { name: 'pot-sheet-stock', path: '/pot', before: follow('Venison bone stock') },
   {

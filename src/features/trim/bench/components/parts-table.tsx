@@ -84,7 +84,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
                 </select>
               </td>
               <td className="left">
-                {part.fate === 'by-product' && (
+                {part.fate === 'by-product' ? (
                   <select
                     className="form-select"
                     aria-label={`Part ${i + 1}, product`}
@@ -102,15 +102,16 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
                     ))}
                     <option value="new">a new one …</option>
                   </select>
+                ) : (
+                  <input
+                    className="typed typed-text"
+                    aria-label={`Part ${i + 1}, what it is`}
+                    placeholder={part.fate === 'usable' ? 'trimmed' : 'peel, roots …'}
+                    value={part.name}
+                    onChange={(event) => change(withPart(i, { name: event.target.value }))}
+                    onBlur={() => keep(typed)}
+                  />
                 )}
-                <input
-                  className="typed typed-text"
-                  aria-label={`Part ${i + 1}, what it is`}
-                  placeholder={part.fate === 'usable' ? 'trimmed' : 'peel, roots …'}
-                  value={part.name}
-                  onChange={(event) => change(withPart(i, { name: event.target.value }))}
-                  onBlur={() => keep(typed)}
-                />
               </td>
               <td className="left">
                 <WeightField

@@ -215,7 +215,7 @@ export function TestView({ page }: { readonly page: TestPage }) {
             </div>
           )}
         </div>
-        {!drained && <WeighBar typed={typed} live={weighed.live} />}
+        {!drained && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
         <PartsTable
           page={page}
           typed={typed}
@@ -309,7 +309,7 @@ function KeptTest({ page }: { readonly page: TestPage }) {
         </p>
         {test.leftOut && <p className="warning">Left out: {test.leftOut.why}</p>}
         <p className="weigh-in fig">{kilos(weighed.live.start.g ?? 0)} weighed in</p>
-        {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} />}
+        {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
         <table className="sheet-table kept-parts">
           <tbody>
             {[

@@ -14,7 +14,13 @@ interface Segment {
 }
 
 /** Parts of a test as lengths of a bar: what a second pass won back is taken out of the waste it came from. */
-function segmentsOf(typed: TestTyped, live: LiveTest): Segment[] {
+function segmentsOf(
+  typed: TestTyped,
+  live: LiveTest,
+  products: readonly { readonly id: string; readonly name: string }[],
+): Segment[] {
+  const nameOf = (p: TestTyped['parts'][number]): string =>
+    p.name || products.find((x) => x.id === p.product)?.name || FATE_WORDS[p.fate];
   const seconds = (typed.second?.parts ?? []).map((p, i) => ({ ...p, g: live.secondParts[i]?.g ?? 0 }));
   const again = Math.min(live.secondStart.g ?? 0, sumOf(typed, live, 'waste'));
   let left = again;
@@ -22,11 +28,11 @@ function segmentsOf(typed: TestTyped, live: LiveTest): Segment[] {
     const g = live.parts[i]?.g ?? 0;
     const gone = p.fate === 'waste' ? Math.min(left, g) : 0;
     left -= gone;
-    return { key: `1 ${i}`, words: p.name || FATE_WORDS[p.fate], g: g - gone, className: fateClass(p.fate) };
+    return { key: `1 ${i}`, words: nameOf(p), g: g - gone, className: fateClass(p.fate) };
   });
   const second = seconds.map((p, i) => ({
     key: `2 ${i}`,
-    words: p.name || FATE_WORDS[p.fate],
+    words: nameOf(p),
     g: p.g,
     className: `${fateClass(p.fate)} fate-second`,
   }));
@@ -44,10 +50,18 @@ const sumOf = (typed: TestTyped, live: LiveTest, fate: Fate): number =>
   typed.parts.reduce((sum, p, i) => sum + (p.fate === fate ? (live.parts[i]?.g ?? 0) : 0), 0);
 
 /** What went in as a bar that fills with what came off; the open end is unaccounted for. */
-export function WeighBar({ typed, live }: { readonly typed: TestTyped; readonly live: LiveTest }) {
+export function WeighBar({
+  typed,
+  live,
+  products,
+}: {
+  readonly typed: TestTyped;
+  readonly live: LiveTest;
+  readonly products: readonly { readonly id: string; readonly name: string }[];
+}) {
   const { kilos, bare } = useFigures();
   const start = live.start.g ?? 0;
-  const segments = segmentsOf(typed, live);
+  const segments = segmentsOf(typed, live, products);
   const found = segments.reduce((sum, s) => sum + s.g, 0);
   const whole = Math.max(start, found);
   const open = start - found;

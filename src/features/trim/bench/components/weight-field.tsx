@@ -29,7 +29,9 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
   const id = useId();
   const taking = scale?.taking?.field === field ? scale.taking : undefined;
   const wrong = trouble ?? live.wrong ?? taking?.trouble;
-  const understood = live.g !== undefined && !value.trim().endsWith('kg') ? `= ${kilos(live.g)}` : undefined;
+  // A plain weight says itself what it comes to; arithmetic and pounds do not.
+  const plain = /^\d+([.,]\d+)?\s*(g|kg)$/.test(value.trim());
+  const understood = live.g !== undefined && !plain ? `= ${kilos(live.g)}` : undefined;
   const use = (g: number): void => {
     onTyped(written(g));
     onDone(written(g));
