@@ -88,7 +88,7 @@ export function taught(
   const figures = new Set(own.flatMap(({ values }) => [...values.keys()]));
   // A part that no test has found weighs nothing in it: a fish without roe is a test of roe.
   const trimmed = [...figures].filter((f) => f.startsWith('by-product:'));
-  const spreads = spreadsIn(file, tests, terms);
+  const spreads = spreadsOnce(file, tests, terms);
   const group = terms.referenceOf(ingredient)?.group ?? WHOLE_LARDER;
   return [...figures].map((figure): Taught => {
     const bearing = own.flatMap(({ test, values }) => {
@@ -144,12 +144,21 @@ const faded = (on: string, day: string, { fadeHalfLifeDays }: LearningConstants)
 const typicalWithoutTests = (prior: Prior | undefined, value: number): number =>
   prior && prior.high > prior.low ? (prior.high - prior.low) / 3.29 : Math.abs(value) * 0.05;
 
+type Spreads = (figure: Figure, group: string) => number | undefined;
+
+/** Worked out once for one list of tests in one kitchen: a page asks for every ingredient in turn, and neither ever changes. */
+const known = new WeakMap<readonly WrittenTest[], WeakMap<KitchenFile, Spreads>>();
+
+function spreadsOnce(file: KitchenFile, tests: readonly WrittenTest[], terms: TaughtTerms): Spreads {
+  const here = known.get(tests) ?? new WeakMap<KitchenFile, Spreads>();
+  known.set(tests, here);
+  const spreads = here.get(file) ?? spreadsIn(file, tests, terms);
+  here.set(file, spreads);
+  return spreads;
+}
+
 /** How far single tests of a figure lie apart in this kitchen: in a group of the larder, or else anywhere. */
-function spreadsIn(
-  file: KitchenFile,
-  tests: readonly WrittenTest[],
-  terms: TaughtTerms,
-): (figure: Figure, group: string) => number | undefined {
+function spreadsIn(file: KitchenFile, tests: readonly WrittenTest[], terms: TaughtTerms): Spreads {
   const byId = new Map(file.ingredients.map((i) => [i.id, i]));
   const manner = mannerIn(file);
   const groups = new Map<string, Map<string, number[]>>();
