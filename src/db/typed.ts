@@ -4,9 +4,12 @@ import type { Of, WrittenStep } from '@/core/kitchen-file';
 /** The amount a step states, if it states one, as typed. */
 export function typedAmount(step: WrittenStep): string | null {
   if ('amount' in step) return step.amount;
-  if (step.do === 'cook') return step.time;
+  if ('time' in step && step.time !== undefined && step.do !== 'brown') return step.time;
+  if (step.do === 'to taste') return step.usual;
+  if (step.do === 'second pass') return step.back;
+  if (step.do === 'puree' || step.do === 'sieve') return step.loss ?? null;
   if (step.do === 'brown') return step.loss;
-  if (step.do === 'reduce' || step.do === 'bring') return step.to;
+  if (step.do === 'reduce' || step.do === 'bring' || step.do === 'chill') return step.to;
   if (step.do === 'portion') return step.size;
   if (step.do === 'season to') return step.salt;
   if (step.do === 'water') return 'level' in step ? step.level : step.cover;

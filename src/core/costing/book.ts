@@ -21,13 +21,16 @@ export function runningBook(run: PotRun, costs: readonly number[]): RunningBook 
   let spent = 0;
   let balance = 0;
   let paid = 0;
+  /** What the last loss of each kind took: a second pass brings its share of that back. */
+  const last = new Map<Loss, number>();
   for (const row of run.rows) {
     for (; paid < row.inputsSoFar; paid += 1) {
       spent += costs[paid] ?? 0;
       balance += costs[paid] ?? 0;
     }
     for (const { loss, share } of row.shares) {
-      const money = balance * share;
+      const money = share >= 0 ? balance * share : share * (last.get(loss) ?? 0);
+      last.set(loss, share >= 0 ? money : (last.get(loss) ?? 0) + money);
       lost[loss] = (lost[loss] ?? 0) + money;
       balance -= money;
     }

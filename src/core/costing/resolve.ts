@@ -89,6 +89,8 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     const read = readAmountOf([kind], typed, shelf.manner);
     return read.ok ? fine(read.value.value) : { ok: false, trouble: under(field, read.trouble) };
   };
+  const maybe = (kind: Kind, typed: string | undefined, field: string): Outcome<number | undefined> =>
+    typed === undefined ? fine(undefined) : value(kind, typed, field);
   const map = <T, U>(outcome: Outcome<T>, make: (t: T) => U): Outcome<U> =>
     outcome.ok ? fine(make(outcome.value)) : outcome;
   switch (step.do) {
@@ -99,9 +101,44 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
         step.said.trim() === '' ? 'The line is empty.' : `“${step.said}” could not be read.`,
       );
     case 'add':
+    case 'deglaze':
     case 'thicken':
+    case 'loosen':
+    case 'enrich':
     case 'mount':
       return map(matterOf(step.of, step.amount, shelf), (m) => ({ do: step.do, ...m }));
+    case 'to taste':
+      return map(matterOf(step.of, step.usual, shelf), (m) => ({ do: 'to taste', ...m }));
+    case 'thicken to':
+    case 'loosen to':
+      return map(nameMatter(step.of, shelf), ({ what }) => ({ do: step.do, what, band: step.band }));
+    case 'top up':
+      return fine({ do: 'top up' });
+    case 'roux':
+      return map(step.time === undefined ? fine(0) : value('time', step.time, 'time'), (hours) => ({
+        do: 'roux',
+        to: step.to,
+        hours,
+      }));
+    case 'puree':
+    case 'sieve':
+      return map(maybe('share', step.loss, 'loss'), (loss) => ({ do: step.do, loss }));
+    case 'second pass':
+      return map(value('share', step.back, 'back'), (share) => ({ do: 'second pass', share }));
+    case 'chill': {
+      const to = value('temperature', step.to, 'to');
+      if (!to.ok) return to;
+      return map(maybe('time', step.time, 'time'), (hours) => ({ do: 'chill', celsius: to.value, hours }));
+    }
+    case 'hold': {
+      const time = value('time', step.time, 'time');
+      if (!time.ok) return time;
+      return map(maybe('share', step.loss, 'loss'), (lossPerHour) => ({
+        do: 'hold',
+        hours: time.value,
+        lossPerHour,
+      }));
+    }
     case 'season':
       return map(matterOf(step.of, step.amount, shelf), (m) => ({ do: 'season', ...m }));
     case 'season to': {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DEFATS, HEATS, LIDS, STRAINERS } from '../pot';
+import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS } from '../pot';
 import { Id, Typed } from './schema-parts';
 
 /** What a line takes: an ingredient's usable part, its stock trim, or another recipe's product. */
@@ -34,6 +34,30 @@ const Reduce = z.strictObject({
   lid: z.enum(LIDS),
 });
 const Thicken = z.strictObject({ do: z.literal('thicken'), of: Of, amount: Typed });
+const Deglaze = z.strictObject({ do: z.literal('deglaze'), of: Of, amount: Typed });
+const ToTaste = z.strictObject({
+  do: z.literal('to taste'),
+  of: Of,
+  usual: Typed.describe('what it usually comes to: to taste still costs something'),
+});
+const TopUp = z.strictObject({ do: z.literal('top up') }).describe('to the litres before the heat');
+const ThickenTo = z.strictObject({ do: z.literal('thicken to'), of: Of, band: z.enum(BANDS) });
+const RouxOf = z.strictObject({ do: z.literal('roux'), to: z.enum(ROUX), time: Typed.optional() });
+const Loosen = z.strictObject({ do: z.literal('loosen'), of: Of, amount: Typed });
+const LoosenTo = z.strictObject({ do: z.literal('loosen to'), of: Of, band: z.enum(BANDS) });
+const Enrich = z.strictObject({ do: z.literal('enrich'), of: Of, amount: Typed });
+const Puree = z.strictObject({ do: z.literal('puree'), loss: Typed.optional() });
+const Sieve = z.strictObject({ do: z.literal('sieve'), loss: Typed.optional() });
+const SecondPass = z.strictObject({
+  do: z.literal('second pass'),
+  back: Typed.describe('share of what the sieve kept that comes back'),
+});
+const Chill = z.strictObject({ do: z.literal('chill'), to: Typed, time: Typed.optional() });
+const Hold = z.strictObject({
+  do: z.literal('hold'),
+  time: Typed,
+  loss: Typed.optional().describe('share of its water that leaves in an hour'),
+});
 const Mount = z.strictObject({ do: z.literal('mount'), of: Of, amount: Typed });
 const Season = z.strictObject({ do: z.literal('season'), of: Of, amount: Typed });
 const SeasonTo = z.strictObject({ do: z.literal('season to'), of: Of, salt: Typed });
@@ -55,6 +79,19 @@ export const WrittenStep = z.union([
   Into,
   TakeFat,
   Reduce,
+  Deglaze,
+  ToTaste,
+  TopUp,
+  ThickenTo,
+  RouxOf,
+  Loosen,
+  LoosenTo,
+  Enrich,
+  Puree,
+  Sieve,
+  SecondPass,
+  Chill,
+  Hold,
   Thicken,
   Mount,
   Season,

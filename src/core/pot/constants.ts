@@ -5,6 +5,12 @@ export const LIDS = ['off', 'ajar', 'on', 'paper'] as const;
 export type Lid = (typeof LIDS)[number];
 export const STRAINERS = ['colander', 'fine mesh', 'cone sieve', 'cloth'] as const;
 export type Strainer = (typeof STRAINERS)[number];
+/** How thick something is: what a spoon says. */
+export const BANDS = ['soup', 'pouring', 'coating', 'binding'] as const;
+export type Band = (typeof BANDS)[number];
+/** What becomes of flour and butter: the longer in the heat, the weaker. */
+export const ROUX = ['white', 'blond', 'brown', 'dark', 'kneaded'] as const;
+export type Roux = (typeof ROUX)[number];
 export const DEFATS = ['ladle', 'jug', 'cold'] as const;
 export type Defat = (typeof DEFATS)[number];
 
@@ -42,6 +48,18 @@ export interface ProcessConstants {
   /** Ethanol left (share) by minutes stirred in and simmered, linear between. */
   readonly ethanolByMinutes: readonly (readonly [number, number])[];
   readonly boilOffExponent: number;
+  /** Flour equivalent, g per litre, at which a liquid is of a thickness: its edges and its middle. */
+  readonly bands: Readonly<
+    Record<Band, { readonly low: number; readonly middle: number; readonly high: number }>
+  >;
+  /** How much of its flour's power a roux keeps. */
+  readonly roux: Readonly<Record<Roux, number>>;
+  /** Share left in the blender, and flour equivalent of a gram of starch that the blade lets out. */
+  readonly puree: { readonly loss: number; readonly starchBinding: number };
+  readonly sieveLoss: number;
+  readonly chillHours: number;
+  /** Share of its water that leaves in an hour of being kept warm. */
+  readonly holdLossPerHour: number;
   /** kJ per kg of water evaporated; kJ per kg and K for liquid and pieces. */
   readonly latentKj: number;
   readonly heatCapacity: { readonly liquid: number; readonly pieces: number };

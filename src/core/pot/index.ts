@@ -18,14 +18,18 @@ export { retentionFrom } from './spent';
 export { liquidG, liquidMl, type Liquid } from './liquid';
 export { LOSSES, type Hob, type Loss } from './state';
 export {
+  BANDS,
   DEFATS,
   HEATS,
   LIDS,
+  ROUX,
   STRAINERS,
+  type Band,
   type Defat,
   type Heat,
   type Lid,
   type ProcessConstants,
+  type Roux,
   type Strainer,
 } from './constants';
 export {

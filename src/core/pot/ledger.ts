@@ -55,9 +55,9 @@ export interface LedgerRow {
   readonly bindingGPerL: number;
   readonly body: number;
   readonly allergens: readonly string[];
-  /** g lost in this step, by cause; causes that lost nothing are left out. */
+  /** g lost in this step, by cause; below 0 where a second pass won some back. Causes that lost nothing are left out. */
   readonly lost: Readonly<Partial<Record<Loss, number>>>;
-  /** Shares of the liquid lost in this step, in order (for the running book). */
+  /** Shares of the liquid lost in this step, in order (for the running book); below 0 for a share of the last such loss that came back. */
   readonly shares: StepReport['shares'];
   /** How many of the pot's inputs have gone in up to here. */
   readonly inputsSoFar: number;
@@ -75,7 +75,7 @@ export function ledgerRow(
   inputsSoFar: number,
 ): LedgerRow {
   const lost: Partial<Record<Loss, number>> = {};
-  for (const loss of LOSSES) if (pot.lost[loss] > before[loss]) lost[loss] = pot.lost[loss] - before[loss];
+  for (const loss of LOSSES) if (pot.lost[loss] !== before[loss]) lost[loss] = pot.lost[loss] - before[loss];
   const ml = liquidMl(pot.liquid);
   const solidMl = piecesMl(pot);
   const level = levelCm(pot);

@@ -8,10 +8,13 @@ import { litres, trouble, type PotStep, type StepReport, type StepRunner, type S
 import { brown } from './steps/brown';
 import { bring, cook } from './steps/cook';
 import { defat } from './steps/defat';
-import { add, water } from './steps/fill';
-import { mount, portion, season, seasonTo, thicken } from './steps/finish';
+import { loosenTo, thickenTo } from './steps/bands';
+import { add, topUp, water } from './steps/fill';
+import { enrich, loosen, mount, portion, roux, season, seasonTo, thicken } from './steps/finish';
 import { into } from './steps/into';
+import { chill, hold } from './steps/keep';
 import { reduce } from './steps/reduce';
+import { puree, secondPass, sieve } from './steps/refine';
 import { skim } from './steps/skim';
 import { strain } from './steps/strain';
 import { capacityMl, type Vessel } from './vessel';
@@ -43,8 +46,12 @@ export interface PotRun {
 
 const runners: { readonly [Do in Exclude<PotStep['do'], 'unread'>]: StepRunner<Do> } = {
   add,
+  // What lifts the pan's sediment, and what goes in by the spoon, come in like anything else.
+  deglaze: (pot, step, c, report) => add(pot, { ...step, do: 'add' }, c, report),
+  'to taste': (pot, step, c, report) => add(pot, { ...step, do: 'add' }, c, report),
   brown,
   water,
+  'top up': topUp,
   bring,
   cook,
   skim,
@@ -53,11 +60,23 @@ const runners: { readonly [Do in Exclude<PotStep['do'], 'unread'>]: StepRunner<D
   defat,
   reduce,
   thicken,
+  'thicken to': thickenTo,
+  roux,
+  loosen,
+  'loosen to': loosenTo,
+  enrich,
+  puree,
+  sieve,
+  'second pass': secondPass,
+  chill,
+  hold,
   mount,
   season,
   'season to': seasonTo,
   portion,
 };
+
+const onHeat = (verb: PotStep['do']): boolean => verb === 'bring' || verb === 'cook' || verb === 'reduce';
 
 function runStep(
   pot: PotState,
@@ -67,7 +86,11 @@ function runStep(
 ): Trouble | undefined {
   // One runner per verb, so the pairing is sound; the compiler cannot follow it through the union.
   const runner = runners[step.do] as StepRunner<typeof step.do>;
-  return runner(pot, step as never, c, report);
+  const before = onHeat(step.do) ? liquidMl(pot.liquid) : undefined;
+  const cannot = runner(pot, step as never, c, report);
+  // Several heats one after the other are topped up together, to where the first of them began.
+  if (!cannot) pot.beforeHeatMl = before === undefined ? undefined : (pot.beforeHeatMl ?? before);
+  return cannot;
 }
 
 /**

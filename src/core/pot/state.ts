@@ -22,6 +22,8 @@ export const LOSSES = [
   'solids discarded',
   'fat lifted',
   'dragged with fat',
+  'left in the blender',
+  'left in the sieve',
 ] as const;
 export type Loss = (typeof LOSSES)[number];
 
@@ -37,6 +39,10 @@ export interface PotState {
   /** g lost so far, by cause. */
   lost: Record<Loss, number>;
   allergens: Set<string>;
+  /** ml it held when it was last put on the heat after something else: what it is topped up to. */
+  beforeHeatMl: number | undefined;
+  /** What the last sieve kept, for a second pass of it. */
+  inSieve: Liquid | undefined;
 }
 
 export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
@@ -50,6 +56,8 @@ export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
     elapsedHours: 0,
     lost: Object.fromEntries(LOSSES.map((loss) => [loss, 0])) as Record<Loss, number>,
     allergens: new Set(),
+    beforeHeatMl: undefined,
+    inSieve: undefined,
   };
 }
 
@@ -60,6 +68,7 @@ export function copyPot(s: PotState): PotState {
     pieces: s.pieces.map(copyPiece),
     lost: { ...s.lost },
     allergens: new Set(s.allergens),
+    inSieve: s.inSieve && copyLiquid(s.inSieve),
   };
 }
 

@@ -1,6 +1,6 @@
 import type { Stuff } from '../larder';
 import type { Trouble } from '../trouble';
-import type { Defat, Heat, Lid, ProcessConstants, Strainer } from './constants';
+import type { Band, Defat, Heat, Lid, ProcessConstants, Roux, Strainer } from './constants';
 import type { Product } from './product';
 import type { Hob, Loss, PotState } from './state';
 import type { Vessel } from './vessel';
@@ -31,8 +31,11 @@ export type WaterTo =
 /** A step ready to be run: every amount in base units, every name resolved. */
 export type PotStep =
   | { readonly do: 'add'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'deglaze'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'to taste'; readonly what: Matter; readonly g: number }
   | { readonly do: 'brown'; readonly vapour: number; readonly fatRunOff: number; readonly hours: number }
   | { readonly do: 'water'; readonly to: WaterTo }
+  | { readonly do: 'top up' }
   | { readonly do: 'bring'; readonly celsius: number }
   | { readonly do: 'cook'; readonly heat: Heat; readonly hours: number; readonly lid: Lid }
   | { readonly do: 'skim'; readonly ml: number; readonly from: 'body' | 'surface' }
@@ -41,6 +44,16 @@ export type PotStep =
   | { readonly do: 'defat'; readonly by: Defat }
   | { readonly do: 'reduce'; readonly heat: Heat; readonly lid: Lid; readonly to: ReduceTo }
   | { readonly do: 'thicken'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'thicken to'; readonly what: Matter; readonly band: Band }
+  | { readonly do: 'roux'; readonly to: Roux; readonly hours: number }
+  | { readonly do: 'loosen'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'loosen to'; readonly what: Matter; readonly band: Band }
+  | { readonly do: 'enrich'; readonly what: Matter; readonly g: number }
+  | { readonly do: 'puree'; readonly loss?: number | undefined }
+  | { readonly do: 'sieve'; readonly loss?: number | undefined }
+  | { readonly do: 'second pass'; readonly share: number }
+  | { readonly do: 'chill'; readonly celsius: number; readonly hours?: number | undefined }
+  | { readonly do: 'hold'; readonly hours: number; readonly lossPerHour?: number | undefined }
   | { readonly do: 'mount'; readonly what: Matter; readonly g: number }
   | { readonly do: 'season'; readonly what: Matter; readonly g: number }
   | { readonly do: 'season to'; readonly what: Matter; readonly saltPct: number }
@@ -53,7 +66,10 @@ export type StepOf<Do extends PotStep['do']> = Extract<PotStep, { do: Do }>;
 export interface StepReport {
   /** Things that came in, in the order they did. */
   readonly inputs: { readonly supply: SupplyKey; readonly name: string; readonly g: number }[];
-  /** Shares of the pot's liquid that were lost, in order: they take their share of the running book. */
+  /**
+   * Shares of the pot's liquid that were lost, in order: they take their share of the running book. Below 0: so much of the last
+   * loss of that kind came back, money and all.
+   */
   readonly shares: { readonly loss: Loss; readonly share: number }[];
   /** Time at the heat itself, h; heating up not counted. */
   heatHours: number;

@@ -36,6 +36,12 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
     if (!row) throw new ReferenceError(`the constant ${key} is missing`);
     return row.value;
   };
+  // The edges of a band are the range in which most would still call it that.
+  const band = (key: string) => {
+    const row = rows.get(key);
+    if (!row) throw new ReferenceError(`the constant ${key} is missing`);
+    return { low: row.low, middle: row.value, high: row.high };
+  };
   const heat = (rate: string, celsius: string) => ({ rate: of(rate), celsius: of(celsius) });
   const defat = (left: string, drag: string, hours: string) => ({
     left: of(left) / 100,
@@ -84,6 +90,23 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
       [150, of('alcohol_left_150min') / 100],
     ],
     boilOffExponent: of('alcohol_boil_off_exponent'),
+    bands: {
+      soup: band('flour_eq_soup'),
+      pouring: band('flour_eq_pouring'),
+      coating: band('flour_eq_coating'),
+      binding: band('flour_eq_binding'),
+    },
+    roux: {
+      white: of('thick_white_roux'),
+      blond: of('thick_blond_roux'),
+      brown: of('thick_brown_roux'),
+      dark: of('thick_dark_roux'),
+      kneaded: of('thick_beurre_manie'),
+    },
+    puree: { loss: of('puree_loss_blender_pass') / 100, starchBinding: of('puree_starch_binding') },
+    sieveLoss: of('puree_loss_fine_sieve') / 100,
+    chillHours: of('hours_chill'),
+    holdLossPerHour: of('hold_water_loss') / 100,
     latentKj: of('latent_heat_100c'),
     heatCapacity: { liquid: of('specific_heat_water'), pieces: of('specific_heat_pieces') },
   };

@@ -1,4 +1,4 @@
-import { HEATS, STRAINERS, type Heat, type Lid, type Strainer } from '../pot';
+import { HEATS, STRAINERS, type Band, type Heat, type Lid, type Roux, type Strainer } from '../pot';
 import type { WrittenStep } from '../kitchen-file';
 import { fine, refuse, type Outcome } from '../trouble';
 import { findMatter, findNamed, type Names } from './names';
@@ -40,6 +40,8 @@ const at = (m: RegExpExecArray, i: number): string => (m[i] ?? '').trim();
 const step = (s: WrittenStep): Outcome<WrittenStep> => fine(s);
 
 const RULES: readonly Rule[] = [
+  // Before the verbs: “brown crab to taste” browns nothing.
+  [/^(.+?)\s+to taste,\s*usually\s+(.+)$/i, (m, names) => readToTaste(at(m, 1), at(m, 2), names)],
   [
     /^brown\s+(.+?)(?:,\s*fat run off\s+(.+?))?(?:,\s*takes\s+(.+?))?$/i,
     (m) =>
@@ -70,8 +72,44 @@ const RULES: readonly Rule[] = [
   ],
   [/^reduce\s+(.+)$/i, (m) => readReduce(at(m, 1))],
   [
-    /^(thicken|mount|season)\s+with\s+(.+)$/i,
-    (m, names) => readWith(at(m, 1).toLowerCase() as 'thicken' | 'mount' | 'season', at(m, 2), names),
+    /^(thicken|loosen)\s+to\s+(?:a\s+)?(soup|pouring|coating|binding)(?:\s+consistency)?\s+with\s+(.+)$/i,
+    (m, names) =>
+      readBand(
+        at(m, 1).toLowerCase() as 'thicken' | 'loosen',
+        at(m, 2).toLowerCase() as Band,
+        at(m, 3),
+        names,
+      ),
+  ],
+  [/^top up$/i, () => step({ do: 'top up' })],
+  [
+    /^cook the roux (white|blond|brown|dark)(?:\s+(?:for\s+)?(.+))?$/i,
+    (m) => step({ do: 'roux', to: at(m, 1).toLowerCase() as Roux, ...(m[2] ? { time: at(m, 2) } : {}) }),
+  ],
+  [
+    /^knead(?:\s+(?:for\s+)?(.+))?$/i,
+    (m) => step({ do: 'roux', to: 'kneaded', ...(m[1] ? { time: at(m, 1) } : {}) }),
+  ],
+  [
+    /^(pur[ée]e|blend|sieve)(?:,\s*(.+?)\s+lost)?$/i,
+    (m) =>
+      step({
+        do: at(m, 1).toLowerCase() === 'sieve' ? 'sieve' : 'puree',
+        ...(m[2] ? { loss: at(m, 2) } : {}),
+      }),
+  ],
+  [/^second pass,\s*(.+?)\s+back$/i, (m) => step({ do: 'second pass', back: at(m, 1) })],
+  [
+    /^chill\s+to\s+(.+?)(?:,\s*takes\s+(.+))?$/i,
+    (m) => step({ do: 'chill', to: at(m, 1), ...(m[2] ? { time: at(m, 2) } : {}) }),
+  ],
+  [
+    /^hold\s+(?:for\s+)?(.+?)(?:,\s*(.+?)\s+an hour lost)?$/i,
+    (m) => step({ do: 'hold', time: at(m, 1), ...(m[2] ? { loss: at(m, 2) } : {}) }),
+  ],
+  [
+    /^(thicken|loosen|enrich|deglaze|mount|season)\s+with\s+(.+)$/i,
+    (m, names) => readWith(at(m, 1).toLowerCase() as With, at(m, 2), names),
   ],
   [
     /^season\s+to\s+(.+?%)(?:\s+(?:salt\s*)?)?(?:with\s+(.+))?$/i,
@@ -117,7 +155,9 @@ function readAdd(amount: string, name: string, names: Names): Outcome<WrittenSte
   return of.ok ? step({ do: 'add', of: of.value, amount }) : of;
 }
 
-function readWith(verb: 'thicken' | 'mount' | 'season', rest: string, names: Names): Outcome<WrittenStep> {
+type With = 'thicken' | 'loosen' | 'enrich' | 'deglaze' | 'mount' | 'season';
+
+function readWith(verb: With, rest: string, names: Names): Outcome<WrittenStep> {
   const match = addFor(names).exec(rest);
   if (!match)
     return refuse(
@@ -127,6 +167,16 @@ function readWith(verb: 'thicken' | 'mount' | 'season', rest: string, names: Nam
     );
   const of = findMatter(at(match, 2), names);
   return of.ok ? step({ do: verb, of: of.value, amount: at(match, 1) }) : of;
+}
+
+function readBand(verb: 'thicken' | 'loosen', band: Band, name: string, names: Names): Outcome<WrittenStep> {
+  const of = findMatter(name, names);
+  return of.ok ? step({ do: `${verb} to`, of: of.value, band }) : of;
+}
+
+function readToTaste(name: string, usual: string, names: Names): Outcome<WrittenStep> {
+  const of = findMatter(name, names);
+  return of.ok ? step({ do: 'to taste', of: of.value, usual }) : of;
 }
 
 function readSeasonTo(salt: string, name: string, names: Names): Outcome<WrittenStep> {

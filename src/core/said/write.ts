@@ -31,9 +31,31 @@ export function writeStep(step: WrittenStep, names: Names): string {
     case 'add':
       return `${step.amount} ${nameMatter(step.of, names)}`;
     case 'thicken':
+    case 'loosen':
+    case 'enrich':
+    case 'deglaze':
     case 'mount':
     case 'season':
       return `${step.do} with ${step.amount} ${nameMatter(step.of, names)}`;
+    case 'to taste':
+      return `${nameMatter(step.of, names)} to taste, usually ${step.usual}`;
+    case 'thicken to':
+    case 'loosen to':
+      return `${step.do} ${step.band} with ${nameMatter(step.of, names)}`;
+    case 'top up':
+      return 'top up';
+    case 'roux':
+      return `${step.to === 'kneaded' ? 'knead' : `cook the roux ${step.to}`}${step.time ? ` ${step.time}` : ''}`;
+    case 'puree':
+      return `purée${step.loss ? `, ${step.loss} lost` : ''}`;
+    case 'sieve':
+      return `sieve${step.loss ? `, ${step.loss} lost` : ''}`;
+    case 'second pass':
+      return `second pass, ${step.back} back`;
+    case 'chill':
+      return `chill to ${step.to}${step.time ? `, takes ${step.time}` : ''}`;
+    case 'hold':
+      return `hold ${step.time}${step.loss ? `, ${step.loss} an hour lost` : ''}`;
     case 'season to':
       return `season to ${step.salt} with ${nameMatter(step.of, names)}`;
     case 'brown':

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { WATER, type Stuff } from '../larder';
-import { DEFATS, HEATS, LIDS, STRAINERS, type Matter, type Pot, type PotStep } from '../pot';
+import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS, type Matter, type Pot, type PotStep } from '../pot';
 import { hob, of, round, stuff } from './stuff';
 
 /** Ingredients that between them have every property a pot follows. */
@@ -105,6 +105,27 @@ const step: fc.Arbitrary<PotStep> = fc.oneof(
     what: fc.constant(of(STUFFS[6] as Stuff)),
     g: num(1, 300),
   }),
+  fc.record({
+    do: pick('deglaze' as const, 'to taste' as const, 'loosen' as const, 'enrich' as const),
+    what: pick(of(STUFFS[3] as Stuff), of(STUFFS[4] as Stuff), of(WATER)),
+    g: num(1, 800),
+  }),
+  fc.record({
+    do: fc.constant('thicken to' as const),
+    what: fc.constant(of(STUFFS[6] as Stuff)),
+    band: pick(...BANDS),
+  }),
+  fc.record({
+    do: fc.constant('loosen to' as const),
+    what: pick(of(STUFFS[4] as Stuff), of(WATER)),
+    band: pick(...BANDS),
+  }),
+  fc.constant<PotStep>({ do: 'top up' }),
+  fc.record({ do: fc.constant('roux' as const), to: pick(...ROUX), hours: num(0, 0.5) }),
+  fc.record({ do: pick('puree' as const, 'sieve' as const), loss: num(0, 0.3) }),
+  fc.record({ do: fc.constant('second pass' as const), share: num(0.05, 1) }),
+  fc.record({ do: fc.constant('chill' as const), celsius: num(0, 60), hours: num(0, 4) }),
+  fc.record({ do: fc.constant('hold' as const), hours: num(0.1, 5), lossPerHour: num(0, 0.1) }),
   fc.record({
     do: fc.constant('season to' as const),
     what: fc.constant(of(STUFFS[7] as Stuff)),

@@ -52,6 +52,28 @@ export const add: StepRunner<'add'> = (pot, step, c, report) => {
   return undefined;
 };
 
+/** Water up to the litres it held before it was put on the heat. */
+export const topUp: StepRunner<'top up'> = (pot, _step, c, report) => {
+  const before = pot.beforeHeatMl;
+  if (before === undefined)
+    return trouble(
+      'nothing-to-top-up',
+      'Top up: the pot has not been on the heat, so nothing has boiled away.',
+      0,
+      0,
+    );
+  const now = liquidMl(pot.liquid);
+  if (now >= before - 1e-6)
+    return trouble(
+      'already-higher',
+      `Top up to ${litres(before)}: there are already ${litres(now)} in the pot.`,
+      before,
+      now,
+    );
+  putIn(pot, { is: 'stuff', supply: 'free', stuff: WATER }, (before - now) * DENSITY.water, c, report);
+  return undefined;
+};
+
 /** Water to an amount, to a level, or until it stands some cm over the heap of pieces. */
 export const water: StepRunner<'water'> = (pot, step, c, report) => {
   const { to } = step;

@@ -2,11 +2,16 @@ import { liquidG, liquidMl } from '../liquid';
 import { piecesMl, saltPct } from '../state';
 import { kilos, percent, trouble, type Matter, type StepRunner } from '../step';
 import type { Trouble } from '../../trouble';
+import { LONGEST_H } from './cook';
 import { putIn } from './fill';
 
-const nameOf = (what: Matter): string => (what.is === 'stuff' ? what.stuff.name : what.name);
+/** Butter and flour hold about a sixth of water; twice that is no roux any more. */
+const WET = 0.35;
 
-function mustJoin(verb: string, what: Matter, g: number): Trouble | undefined {
+export const nameOf = (what: Matter): string => (what.is === 'stuff' ? what.stuff.name : what.name);
+
+/** Refuses what would stay a piece, and nothing at all. */
+export function mustJoin(verb: string, what: Matter, g: number): Trouble | undefined {
   if (what.is === 'stuff' && what.stuff.role === 'piece')
     return trouble(
       'stays-a-piece',
@@ -34,6 +39,50 @@ export const mount: StepRunner<'mount'> = (pot, step, c, report) => {
   if (cannot) return cannot;
   if (liquidG(pot.liquid) === 0) return trouble('empty', 'Mount: there is no liquid in the pot.', 0, 0);
   putIn(pot, step.what, step.g, c, report, true);
+  return undefined;
+};
+
+/** Cream, yolk, cheese: joins the liquid, its fat held. */
+export const enrich: StepRunner<'enrich'> = (pot, step, c, report) => {
+  const cannot = mustJoin('Enrich', step.what, step.g);
+  if (cannot) return cannot;
+  if (liquidG(pot.liquid) === 0) return trouble('empty', 'Enrich: there is no liquid in the pot.', 0, 0);
+  putIn(pot, step.what, step.g, c, report, true);
+  return undefined;
+};
+
+/** Milk, stock, cooking water: thins what is there. */
+export const loosen: StepRunner<'loosen'> = (pot, step, c, report) => {
+  const cannot = mustJoin('Loosen', step.what, step.g);
+  if (cannot) return cannot;
+  if (liquidG(pot.liquid) === 0) return trouble('empty', 'Loosen: there is no liquid in the pot.', 0, 0);
+  putIn(pot, step.what, step.g, c, report);
+  return undefined;
+};
+
+/** Flour cooked in its fat, or kneaded with it cold: the browner, the less of its power is left. */
+export const roux: StepRunner<'roux'> = (pot, step, c) => {
+  if (!(pot.liquid.binding > 0))
+    return trouble('no-flour', `Roux, ${step.to}: there is no flour or starch in the pot.`, 0, 0);
+  const water = pot.liquid.water;
+  const most = liquidG(pot.liquid) * WET;
+  if (water > most)
+    return trouble(
+      'too-wet-for-roux',
+      `Roux, ${step.to}: there are ${kilos(water)} of water in ${kilos(liquidG(pot.liquid))}: flour is cooked in fat, before the liquid goes in.`,
+      water,
+      most,
+    );
+  if (!(step.hours >= 0 && step.hours <= LONGEST_H))
+    return trouble(
+      'time-out-of-range',
+      `Roux: ${step.hours.toFixed(1)} h cannot be: from 0 to ${LONGEST_H} h.`,
+      step.hours,
+      LONGEST_H,
+    );
+  pot.liquid.binding *= c.roux[step.to];
+  pot.hobHours += step.to === 'kneaded' ? 0 : step.hours;
+  pot.elapsedHours += step.hours;
   return undefined;
 };
 

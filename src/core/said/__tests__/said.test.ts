@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { DEFATS, HEATS, LIDS, STRAINERS } from '../../pot';
+import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS } from '../../pot';
 import type { WrittenStep } from '../../kitchen-file';
 import { demoKitchen } from '../../testing/demo';
 import { readStep, writeStep, type Names } from '..';
@@ -47,6 +47,28 @@ describe('steps as they are said', () => {
     ],
     ['season to 0.6 %', { do: 'season to', of: { ingredient: id('Salt') }, salt: '0.6 %' }],
     ['mount with 80 g butter', { do: 'mount', of: { ingredient: id('Butter') }, amount: '80 g' }],
+    [
+      'thicken to coating with white roux',
+      { do: 'thicken to', of: { product: id('White roux') }, band: 'coating' },
+    ],
+    [
+      'loosen to a soup consistency with whole milk',
+      { do: 'loosen to', of: { ingredient: id('Whole milk') }, band: 'soup' },
+    ],
+    ['deglaze with 1 lb red wine', { do: 'deglaze', of: { ingredient: id('Red wine') }, amount: '1 lb' }],
+    [
+      'lemon juice to taste, usually 20 ml',
+      { do: 'to taste', of: { ingredient: id('Lemon juice') }, usual: '20 ml' },
+    ],
+    ['cook the roux blond for 8 min', { do: 'roux', to: 'blond', time: '8 min' }],
+    ['knead', { do: 'roux', to: 'kneaded' }],
+    ['purée', { do: 'puree' }],
+    ['blend, 5 % lost', { do: 'puree', loss: '5 %' }],
+    ['sieve, 7 % lost', { do: 'sieve', loss: '7 %' }],
+    ['second pass, 40 % back', { do: 'second pass', back: '40 %' }],
+    ['chill to 4 °C', { do: 'chill', to: '4 °C' }],
+    ['hold for 2 h, 3 % an hour lost', { do: 'hold', time: '2 h', loss: '3 %' }],
+    ['top up', { do: 'top up' }],
     ['take off the fat with a ladle', { do: 'defat', by: 'ladle' }],
     [
       'into rondeau 40 on induction',
@@ -93,7 +115,32 @@ describe('steps as they are said', () => {
   const share = fc.constantFrom('18 %', '0.6 %', '2 %');
   const step: fc.Arbitrary<WrittenStep> = fc.oneof(
     fc.record({ do: fc.constantFrom('add' as const, 'thicken' as const, 'mount' as const), of, amount }),
-    fc.record({ do: fc.constant('season' as const), of, amount }),
+    fc.record({
+      do: fc.constantFrom('season' as const, 'deglaze' as const, 'loosen' as const, 'enrich' as const),
+      of,
+      amount,
+    }),
+    fc.record({ do: fc.constant('to taste' as const), of, usual: amount }),
+    fc.record({
+      do: fc.constantFrom('thicken to' as const, 'loosen to' as const),
+      of,
+      band: fc.constantFrom(...BANDS),
+    }),
+    fc.record(
+      { do: fc.constant('roux' as const), to: fc.constantFrom(...ROUX), time },
+      { requiredKeys: ['do', 'to'] },
+    ),
+    fc.record(
+      { do: fc.constantFrom('puree' as const, 'sieve' as const), loss: share },
+      { requiredKeys: ['do'] },
+    ),
+    fc.record({ do: fc.constant('second pass' as const), back: share }),
+    fc.record(
+      { do: fc.constant('chill' as const), to: fc.constantFrom('4 °C', '20 °C'), time },
+      { requiredKeys: ['do', 'to'] },
+    ),
+    fc.record({ do: fc.constant('hold' as const), time, loss: share }, { requiredKeys: ['do', 'time'] }),
+    fc.constant<WrittenStep>({ do: 'top up' }),
     fc.record({ do: fc.constant('season to' as const), of, salt: share }),
     fc.record(
       { do: fc.constant('brown' as const), loss: share, fatRunOff: share, time },
