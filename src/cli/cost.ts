@@ -42,8 +42,17 @@ interface ProductReport {
   readonly lostKg: Readonly<Record<string, number>>;
   /** Where the money went, to the cent, adding up to the total. */
   readonly moneyWent: Readonly<Record<string, string>> | null;
+  /** What parts from it. */
+  readonly parts: readonly PartReport[];
   readonly incomplete: readonly Trouble[];
   readonly ledger?: readonly object[];
+}
+
+interface PartReport {
+  readonly name: string;
+  readonly kg: number;
+  readonly litres: number;
+  readonly costPerKg: number | null;
 }
 
 /** Costs the text of a kitchen file. Mistakes come back all at once and nothing is costed then. */
@@ -86,19 +95,36 @@ function productReport(costing: KitchenCosting, id: string, withLedger: boolean)
     total: cost.total,
     lostKg,
     moneyWent: moneyWent(costing, id),
+    parts: parts(costing, id),
     incomplete: gapsOf(costing, `product:${id}`),
     ...(withLedger ? { ledger: ledger(costing, id) } : {}),
   };
 }
 
+/** What parts from a recipe, each with its own cost. */
+function parts(costing: KitchenCosting, id: string): PartReport[] {
+  const rows = costing.recipes.get(id)?.run.rows ?? [];
+  return rows
+    .flatMap((row) => row.parted)
+    .map(({ name, product }) => ({
+      name,
+      kg: product.g / 1000,
+      litres: product.ml / 1000,
+      costPerKg: costOfProduct(costing, id, name).perKg,
+    }));
+}
+
 function moneyWent(costing: KitchenCosting, id: string): Record<string, string> | null {
   const went = whereTheMoneyWent(costing, id);
   if (!went) return null;
-  const { trimmed, lost, left } = wentInCents(went);
+  const { trimmed, lost, parted, left } = wentInCents(went);
   return Object.fromEntries(
-    [['cut off before the pot', trimmed], ...Object.entries(lost), ['still in the product', left]].map(
-      ([name, cents]) => [name, (cents as Money).toFixed(2)],
-    ),
+    [
+      ['cut off before the pot', trimmed],
+      ...Object.entries(lost),
+      ...Object.entries(parted),
+      ['still in the product', left],
+    ].map(([name, cents]) => [name, (cents as Money).toFixed(2)]),
   );
 }
 

@@ -21,6 +21,7 @@ export async function insertPlateLines(
       'part',
       'ingredient_id',
       'product_id',
+      'product_part',
       'amount_typed',
       'amount',
       'amount_kind',
@@ -30,7 +31,8 @@ export async function insertPlateLines(
       const { amount, kind, unit } = normalised(line.amount, manner);
       const to = pointers(line.of);
       const part = 'product' in line.of ? 'product' : 'stockTrimOf' in line.of ? 'stock trim' : 'usable';
-      return [kitchenId, plateId, i, part, to.ingredient, to.product, line.amount, amount, kind, unit];
+      const joint = 'product' in line.of ? (line.of.part ?? null) : null;
+      return [kitchenId, plateId, i, part, to.ingredient, to.product, joint, line.amount, amount, kind, unit];
     }),
   );
 }

@@ -229,9 +229,10 @@ async function readCooking(of: Reader) {
       part: z.enum(['usable', 'stock trim', 'product']),
       ingredient_id: maybe(id),
       product_id: maybe(id),
+      product_part: maybe(z.string()),
       amount: z.string(),
     }),
-    'SELECT plate_id, part, ingredient_id, product_id, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
+    'SELECT plate_id, part, ingredient_id, product_id, product_part, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
   );
   const stepsOf = groupBy(steps, (s) => s.recipe_id);
   const linesOf = groupBy(lines, (l) => l.plate_id);
@@ -246,7 +247,7 @@ async function readCooking(of: Reader) {
         lines: (linesOf.get(p.id) ?? []).map((l) => ({
           of:
             l.part === 'product'
-              ? { product: l.product_id }
+              ? { product: l.product_id, part: l.product_part }
               : l.part === 'usable'
                 ? { ingredient: l.ingredient_id }
                 : { stockTrimOf: l.ingredient_id },

@@ -8,6 +8,10 @@ export interface GraphNode {
   readonly from: readonly (readonly [number, number])[];
   /** Reasons of its own why its cost is not whole (unread lines, a step that cannot be done). */
   readonly gaps: number;
+  /** A part of its cost that no price moves: a set value. */
+  readonly plus?: number | undefined;
+  /** Whether a cost below 0 is a gap: credits can take away no more than there is. */
+  readonly notBelow0?: boolean | undefined;
 }
 
 /** Thrown when a program asks for a node that is not there, or builds a graph out of order. */
@@ -38,13 +42,16 @@ export class CostGraph {
 
   private recompute(i: number): boolean {
     const node = this.nodes[i] as GraphNode;
-    if (node.from.length === 0 && node.gaps === 0) return false;
-    let value = node.from.length === 0 ? (this.value[i] as number) : 0;
+    if (node.from.length === 0 && node.gaps === 0 && node.plus === undefined) return false;
+    let value =
+      node.from.length === 0 && node.plus === undefined ? (this.value[i] as number) : (node.plus ?? 0);
     let gap = node.gaps;
     for (const [j, weight] of node.from) {
       value += weight * (this.value[j] as number);
       gap += this.gap[j] as number;
     }
+    // A hair below 0 is rounding.
+    if (node.notBelow0 && value < -1e-9) gap += 1;
     const changed = value !== this.value[i] || gap !== this.gap[i];
     this.value[i] = value;
     this.gap[i] = gap;

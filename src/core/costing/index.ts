@@ -2,6 +2,7 @@
 export {
   costKitchen,
   gapsOf,
+  jointOf,
   potOf,
   sourcePrices,
   type KitchenCosting,

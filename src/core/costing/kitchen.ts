@@ -1,10 +1,19 @@
-import { runPot, type Matter, type Pot, type PotRun, type PotStep, type ProcessConstants } from '../pot';
+import {
+  runPot,
+  type Matter,
+  type Pot,
+  type PotRun,
+  type PotStep,
+  type ProcessConstants,
+  type Product,
+} from '../pot';
 import {
   hobOf,
   inOrder,
   mannerIn,
   mergeTargets,
   measuringDensity,
+  ofStep,
   stuffOf,
   vesselOf,
   withoutMerged,
@@ -16,6 +25,7 @@ import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import { CostGraph, GraphError, type GraphNode } from './graph';
 import { matterOf, resolveStep, supplyOf, type OnShelf, type Shelf } from './resolve';
 import { chargeFactors } from './opened';
+import { partingsOf } from './parting';
 import type { HistoryOf } from './prices';
 import { suppliesOn, type Supply } from './supplies';
 
@@ -101,6 +111,10 @@ export function potOf(recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps'>, s
   return { vessel, hob, steps: recipe.steps.map((step) => resolveStep(step, shelf)) };
 }
 
+/** A joint product of a run, by the name it parts under. */
+export const jointOf = (run: PotRun | undefined, part: string): Product | undefined =>
+  run?.rows.flatMap((row) => row.parted).find((j) => j.name === part)?.product;
+
 function shelfOf(
   file: KitchenFile,
   day: string,
@@ -126,12 +140,18 @@ function shelfOf(
     stuff: (id) => stuffs.get(id),
     vessel: (id) => vessels.get(id),
     hob: (id) => hobs.get(id),
-    product(id) {
-      const name = written.get(id)?.name ?? 'A recipe';
-      const product = recipes.get(id)?.run.product;
+    product(id, part) {
+      const recipe = written.get(id)?.name ?? 'A recipe';
+      const run = recipes.get(id)?.run;
+      const name = part === undefined ? recipe : `${part} of ${recipe}`;
+      const product = part === undefined ? run?.product : jointOf(run, part);
       return product
         ? fine({ name, product })
-        : refuse('no-product', 'of', `${name} cannot be made yet, so nothing can be taken from it.`);
+        : refuse(
+            'no-product',
+            'of',
+            `${recipe} cannot be made yet, so ${part ?? 'nothing'} ${part === undefined ? 'can' : 'cannot'} be taken from it.`,
+          );
     },
   };
 }
@@ -165,12 +185,33 @@ function graphOf(
   for (const id of order) {
     const { run } = recipes.get(id) as RecipeCosting;
     const factors = chargeFactors(run.inputs, (key) => supplies.get(key)?.opens);
+    const paid = run.inputs.map(({ supply, g }) => ({ supply, g: g * (factors.get(supply) ?? 1) }));
+    let before: [number, number][] = [];
+    let done = 0;
+    for (const [k, { inputs, parts }] of partingsOf(run.rows).entries()) {
+      const credits = parts.reduce((sum, p) => sum + (p.credit ?? 0), 0);
+      // What there is to share at this point, credits off; each part then takes its share of that.
+      put({
+        key: `stage:${id}/${k}`,
+        from: [...before, ...weighed(paid.slice(done, inputs), 1)],
+        gaps: run.unread.filter((u) => u.step <= (parts[0]?.row ?? 0)).length,
+        plus: -credits,
+        notBelow0: true,
+      });
+      const stage = place.get(`stage:${id}/${k}`) as number;
+      for (const p of parts)
+        put(
+          p.credit === undefined
+            ? { key: `product:${id}#${p.name}`, from: [[stage, p.share / p.g]], gaps: 0 }
+            : { key: `product:${id}#${p.name}`, from: [], gaps: 0, plus: p.credit / p.g },
+        );
+      before = [[stage, 1 - parts.reduce((sum, p) => sum + p.share, 0)]];
+      done = inputs;
+    }
+    const g = run.product?.g ?? 1;
     put({
       key: `product:${id}`,
-      from: weighed(
-        run.inputs.map(({ supply, g }) => ({ supply, g: g * (factors.get(supply) ?? 1) })),
-        run.product?.g ?? 1,
-      ),
+      from: [...before.map(([at, w]): [number, number] => [at, w / g]), ...weighed(paid.slice(done), g)],
       gaps: run.unread.length + (run.product ? 0 : 1),
     });
   }
@@ -210,7 +251,7 @@ export function gapsOf(costing: KitchenCosting, key: string): Trouble[] {
       const trouble = costing.supplies.get(id)?.trouble;
       if (trouble) say(trouble, at);
     } else if (kind === 'product') {
-      const recipe = costing.recipes.get(id);
+      const recipe = costing.recipes.get(id.split('#')[0] ?? '');
       if (!recipe) return;
       const { run } = recipe;
       for (const { step, trouble } of run.unread)
@@ -232,7 +273,20 @@ export function gapsOf(costing: KitchenCosting, key: string): Trouble[] {
           at,
         );
       for (const input of run.inputs) visit(input.supply);
-      for (const step of recipe.recipe.steps) if ('of' in step) visit(supplyOf(step.of));
+      for (const step of recipe.recipe.steps) {
+        const of = ofStep(step);
+        if (of) visit(supplyOf(of));
+      }
+      // Everything has its cost, and still there is none: what parts takes more than there is.
+      if (found.size === 0)
+        say(
+          refuse(
+            'credit-over-cost',
+            '',
+            `${recipe.recipe.name}: what parts from it is credited with more than it all has cost up to there. Lower a set value.`,
+          ).trouble,
+          at,
+        );
     } else {
       for (const [i, line] of (costing.plates.get(id)?.lines ?? []).entries()) {
         if (!line.resolved.ok) say(line.resolved.trouble, `${at}.lines[${i}]`);

@@ -1,7 +1,8 @@
 import type { LedgerRow, Loss, PotRun, Product } from '../pot';
 import { runningBook } from './book';
-import type { KitchenCosting } from './kitchen';
+import { jointOf, type KitchenCosting } from './kitchen';
 import { chargeFactors } from './opened';
+import { partingsOf } from './parting';
 import { beforeTheKnife } from './supplies';
 
 /** What a recipe's product costs. Money in currency units; null while anything it lives from is unknown. */
@@ -16,11 +17,14 @@ export interface ProductCost {
   readonly portionMl: number | null;
 }
 
-export function costOfProduct(costing: KitchenCosting, recipeId: string): ProductCost {
+/** @param part a joint product of it, by name; what stays in the pot where it is left out */
+export function costOfProduct(costing: KitchenCosting, recipeId: string, part?: string): ProductCost {
   const run = costing.recipes.get(recipeId)?.run;
-  const product: Product | undefined = run?.product;
-  const perG = product ? costing.graph.cost(`product:${recipeId}`) : null;
-  const portions = run?.rows[run.rows.length - 1]?.portions;
+  const product: Product | undefined = part === undefined ? run?.product : jointOf(run, part);
+  const perG = product
+    ? costing.graph.cost(`product:${recipeId}${part === undefined ? '' : `#${part}`}`)
+    : null;
+  const portions = part === undefined ? run?.rows[run.rows.length - 1]?.portions : undefined;
   if (!product || perG === null)
     return {
       ml: product?.ml ?? 0,
@@ -70,11 +74,12 @@ export function rowCosts(
   costs: readonly (number | null)[],
   unreadSteps: readonly number[],
 ): RowCost[] {
+  const parted = partedMoney(rows, costs);
   return rows.map((row, i) => {
     const paid = costs.slice(0, row.inputsSoFar);
     const whole = !paid.includes(null) && !unreadSteps.some((step) => step <= row.step);
     if (!whole) return { inPot: null, perL: null };
-    const inPot = paid.reduce<number>((sum, cost) => sum + (cost ?? 0), 0);
+    const inPot = paid.reduce<number>((sum, cost) => sum + (cost ?? 0), 0) - (parted[i] as number);
     const last = i === rows.length - 1;
     const ml = row.ml + (last ? row.piecesMl : 0);
     // A spoonful of butter under a kilo of leeks is no litre of anything yet.
@@ -83,12 +88,44 @@ export function rowCosts(
   });
 }
 
-/** Where the money of one pot went, trim of its own ingredients included. `spent` = trimmed + Σ lost + left. */
+/** Money that has left with joint products by each row; with a price missing it counts as 0 and nobody reads it. */
+function partedMoney(rows: readonly LedgerRow[], costs: readonly (number | null)[]): number[] {
+  const gone = rows.map(() => 0);
+  for (const { row, money } of partsCost(rows, costs))
+    for (let i = row; i < rows.length; i += 1) gone[i] = (gone[i] as number) + money;
+  return gone;
+}
+
+/** What each joint product of a run carries away: its credit, or its share of what is there once the credits are off. */
+export function partsCost(
+  rows: readonly LedgerRow[],
+  costs: readonly (number | null)[],
+): { readonly name: string; readonly row: number; readonly g: number; readonly money: number }[] {
+  let left = 0;
+  let done = 0;
+  return partingsOf(rows).flatMap(({ inputs, parts }) => {
+    left += costs.slice(done, inputs).reduce<number>((sum, cost) => sum + (cost ?? 0), 0);
+    done = inputs;
+    const open = left - parts.reduce((sum, p) => sum + (p.credit ?? 0), 0);
+    const priced = parts.map((p) => ({
+      name: p.name,
+      row: p.row,
+      g: p.g,
+      money: p.credit ?? open * p.share,
+    }));
+    left -= priced.reduce((sum, p) => sum + p.money, 0);
+    return priced;
+  });
+}
+
+/** Where the money of one pot went, trim of its own ingredients included. `spent` = trimmed + Σ lost + Σ parted + left. */
 export interface MoneyWent {
   readonly spent: number;
   /** Paid for with the usable part but cut off before the pot. */
   readonly trimmed: number;
   readonly lost: Readonly<Partial<Record<Loss, number>>>;
+  /** What of it has stayed in joint products. */
+  readonly parted: Readonly<Record<string, number>>;
   readonly left: number;
 }
 
@@ -111,8 +148,8 @@ export function moneyWentIn(
     return perG === undefined ? (costs[i] as number) : perG * g * (factors?.get(supply) ?? 1);
   });
   const trimmed = costs.reduce((sum, cost, i) => sum + cost - (bought[i] as number), 0);
-  const book = runningBook(run, bought);
-  return { spent: book.spent + trimmed, trimmed, lost: book.lost, left: book.left };
+  const book = runningBook(run, bought, partsCost(run.rows, bought));
+  return { spent: book.spent + trimmed, trimmed, lost: book.lost, parted: book.parted, left: book.left };
 }
 
 /** The running book of a recipe in the kitchen; null while a price is unknown or the recipe makes nothing. */

@@ -1,5 +1,5 @@
 import type { Stuff } from '../larder';
-import type { Hob, Matter, PotStep, Product, ReduceTo, SupplyKey, Vessel } from '../pot';
+import type { Hob, JointCost, Matter, PotStep, Product, ReduceTo, SupplyKey, Vessel } from '../pot';
 import {
   DENSITY,
   readAmountOf,
@@ -10,7 +10,7 @@ import {
   type Weighable,
 } from '../quantity';
 import { fine, refuse, under, type Outcome } from '../trouble';
-import type { Of, WrittenStep } from '../kitchen-file';
+import type { Of, WrittenCost, WrittenStep } from '../kitchen-file';
 
 /** An ingredient as the pot reads it, with what is known of its measuring and counting. */
 export interface OnShelf extends Omit<Weighable, 'name'> {
@@ -22,7 +22,7 @@ export interface Shelf {
   readonly manner: Manner;
   stuff(id: string): OnShelf | undefined;
   /** The product of another recipe; a refusal says why there is none. */
-  product(id: string): Outcome<{ name: string; product: Product }>;
+  product(id: string, part?: string): Outcome<{ name: string; product: Product }>;
   vessel(id: string): Vessel | undefined;
   hob(id: string): Hob | undefined;
 }
@@ -30,7 +30,7 @@ export interface Shelf {
 /** The supply a thing is priced as. */
 export const supplyOf = (of: Of): SupplyKey =>
   'product' in of
-    ? `product:${of.product}`
+    ? (`product:${of.product}${of.part === undefined ? '' : `#${of.part}`}` as const)
     : 'ingredient' in of
       ? `usable:${of.ingredient}`
       : `trim:${of.stockTrimOf}`;
@@ -54,7 +54,7 @@ function nameMatter(
   weighable: Weighable;
 }> {
   if ('product' in of) {
-    const found = shelf.product(of.product);
+    const found = shelf.product(of.product, of.part);
     if (!found.ok) return found;
     const { name, product } = found.value;
     return fine({
@@ -190,7 +190,25 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     case 'skim':
       return map(value('volume', step.amount, 'amount'), (ml) => ({ do: 'skim', ml, from: step.from }));
     case 'strain':
-      return fine({ do: 'strain', pressed: step.pressed, through: step.through });
+      return fine({ do: 'strain', pressed: step.pressed, through: step.through, keep: step.keep });
+    case 'pick':
+      return map(value('share', step.share, 'share'), (share) => ({
+        do: 'pick',
+        share,
+        of: step.piece,
+        as: step.as,
+        cost: jointCost(step.cost),
+      }));
+    case 'second wash':
+      return fine({ do: 'second wash', as: step.as, cost: jointCost(step.cost) });
+    case 'draw off':
+      return map(value('volume', step.amount, 'amount'), (ml) => ({
+        do: 'draw off',
+        ml,
+        as: step.as,
+        liquidOnly: step.liquidOnly,
+        cost: jointCost(step.cost),
+      }));
     case 'into': {
       const vessel = shelf.vessel(step.vessel);
       const hob = shelf.hob(step.hob);
@@ -216,6 +234,14 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
       );
     }
   }
+}
+
+function jointCost(cost: WrittenCost): JointCost {
+  if (cost.by === 'weight') return cost;
+  const perG = Number(cost.perKg) / 1000;
+  return cost.by === 'credit'
+    ? { by: 'credit', perG }
+    : { by: 'market', perG, restPerG: Number(cost.restPerKg) / 1000 };
 }
 
 function reduceTarget(

@@ -8,6 +8,7 @@ export interface WentCents {
   readonly spent: Money;
   readonly trimmed: Money;
   readonly lost: Readonly<Partial<Record<Loss, Money>>>;
+  readonly parted: Readonly<Record<string, Money>>;
   readonly left: Money;
 }
 
@@ -19,12 +20,19 @@ export function wentInCents(went: MoneyWent): WentCents {
   const spent = toCents(went.spent);
   const credit = went.trimmed < 0 ? toCents(went.trimmed) : new Decimal(0);
   const losses = LOSSES.filter((loss) => went.lost[loss] !== undefined);
-  const weights = [Math.max(0, went.trimmed), ...losses.map((loss) => went.lost[loss] as number), went.left];
+  const names = Object.keys(went.parted);
+  const weights = [
+    Math.max(0, went.trimmed),
+    ...losses.map((loss) => went.lost[loss] as number),
+    ...names.map((name) => went.parted[name] as number),
+    went.left,
+  ];
   const cents = shareOut(spent.minus(credit), weights);
   return {
     spent,
     trimmed: went.trimmed < 0 ? credit : (cents[0] as Money),
     lost: Object.fromEntries(losses.map((loss, i) => [loss, cents[i + 1] as Money])),
+    parted: Object.fromEntries(names.map((name, i) => [name, cents[losses.length + i + 1] as Money])),
     left: cents[cents.length - 1] as Money,
   };
 }

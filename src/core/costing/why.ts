@@ -3,7 +3,7 @@ import type { KitchenCosting, RecipeCosting } from './kitchen';
 import { gapsOf } from './kitchen';
 import { opened } from './opened';
 import { costOfPlate } from './plate-cost';
-import { costOfProduct, inputCosts, whereTheMoneyWent } from './product-cost';
+import { costOfProduct, inputCosts, partsCost, whereTheMoneyWent } from './product-cost';
 import { beforeTheKnife, isGuess, type Supply } from './supplies';
 import { supplyOf } from './resolve';
 
@@ -32,7 +32,10 @@ const pct = (share: number): string => `${Number((share * 100).toFixed(1))} %`;
 export function whyCost(costing: KitchenCosting, key: string, money: ShowMoney): Why {
   const [kind, id = ''] = key.split(':');
   if (kind === 'plate') return whyPlate(costing, id, money);
-  if (kind === 'product') return whyProduct(costing, id, money);
+  if (kind === 'product') {
+    const [recipe = '', part] = id.split('#');
+    return part === undefined ? whyProduct(costing, recipe, money) : whyPart(costing, recipe, part, money);
+  }
   return whySupply(costing, id, kind === 'trim', money);
 }
 
@@ -63,6 +66,27 @@ function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
     detail: `${rows.length} things on it`,
     goTo: `plate:${id}`,
     rows: [...missing(costing, `plate:${id}`), ...rows],
+  };
+}
+
+/** A joint product: how it shares the cost of the pot it parts from, and that pot behind it. */
+function whyPart(costing: KitchenCosting, id: string, part: string, money: ShowMoney): Why {
+  const cost = costOfProduct(costing, id, part);
+  const recipe = costing.recipes.get(id);
+  const joint = recipe?.run.rows.flatMap((row) => row.parted).find((j) => j.name === part);
+  const how =
+    joint?.cost.by === 'credit'
+      ? `credited at ${money(joint.cost.perG * 1000)} a kilo`
+      : joint?.cost.by === 'market'
+        ? `by what it would fetch, ${money(joint.cost.perG * 1000)} a kilo against ${money(joint.cost.restPerG * 1000)} for what stays`
+        : 'sharing the cost by weight';
+  return {
+    title: `${capital(part)} of ${recipe?.recipe.name ?? 'a pot'}`,
+    money: cost.perKg,
+    per: 'a kilo',
+    detail: `${kg(cost.g)} of it, ${how}`,
+    goTo: `recipe:${id}`,
+    rows: [whyProduct(costing, id, money)],
   };
 }
 
@@ -104,7 +128,13 @@ function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why 
     goTo: `recipe:${id}`,
     estimate: inputs.some((row) => row.estimate),
     rows: [
-      { title: 'What went in', money: cost.total, per: 'in the pot', rows: inputs },
+      {
+        title: 'What went in',
+        money: perInput.reduce<number>((sum, paid) => sum + (paid ?? 0), 0),
+        per: 'in the pot',
+        rows: inputs,
+      },
+      ...whyParted(costing, recipe, perInput, money),
       {
         title: 'What became of the litres',
         detail: `${litre(cost.ml)} are left`,
@@ -113,6 +143,31 @@ function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney): Why 
       ...whyMoneyWent(costing, id),
     ],
   };
+}
+
+/** What left the pot for another use, and the part of the cost it took along. */
+function whyParted(
+  costing: KitchenCosting,
+  { run, recipe }: RecipeCosting,
+  costs: readonly (number | null)[],
+  money: ShowMoney,
+): Why[] {
+  const parts = partsCost(run.rows, costs);
+  if (parts.length === 0) return [];
+  return [
+    {
+      title: 'What parted from it',
+      money: -parts.reduce((sum, p) => sum + p.money, 0),
+      per: 'in the pot',
+      rows: parts.map((p) => ({
+        title: p.name,
+        money: -p.money,
+        per: 'in the pot',
+        detail: `${kg(p.g)} at ${money((costing.graph.cost(`product:${recipe.id}#${p.name}`) ?? 0) * 1000)} a kilo`,
+        rows: [],
+      })),
+    },
+  ];
 }
 
 /** Says so where opened packs are charged whole. */
@@ -141,6 +196,12 @@ function whyLitres(costing: KitchenCosting, id: string): Why[] {
 function whyMoneyWent(costing: KitchenCosting, id: string): Why[] {
   const went = whereTheMoneyWent(costing, id);
   if (!went) return [];
+  const parted = Object.entries(went.parted).map(([name, value]): Why => ({
+    title: name,
+    money: value,
+    per: 'in the pot',
+    rows: [],
+  }));
   const lost = Object.entries(went.lost).map(([cause, value]): Why => ({
     title: cause,
     money: value,
@@ -157,6 +218,7 @@ function whyMoneyWent(costing: KitchenCosting, id: string): Why[] {
           ? []
           : [{ title: 'cut off before the pot', money: went.trimmed, per: 'in the pot', rows: [] }]),
         ...lost,
+        ...parted,
         { title: 'still in the product', money: went.left, per: 'in the pot', rows: [] },
       ],
     },

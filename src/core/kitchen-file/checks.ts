@@ -1,7 +1,7 @@
 import { checkShares, checkStuff } from '../larder';
 import { measureUnit } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
-import { inOrder, loopSentence, ofStep } from './loops';
+import { inOrder, loopSentence, ofStep, partsOf } from './loops';
 import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
 import type { KitchenFile, WrittenIngredient } from './schema';
 import type { Of } from './schema-steps';
@@ -269,8 +269,15 @@ function checkRecipes(file: Sparse): Trouble[] {
       found.push(refuse('unknown-id', path, `There is no ${kind} with the id ${id}.`).trouble);
   };
   const wantOf = (of: Of, path: string): void => {
-    if ('product' in of) want('recipe', of.product, `${path}.product`);
-    else if ('ingredient' in of) want('ingredient', of.ingredient, `${path}.ingredient`);
+    if ('product' in of) {
+      want('recipe', of.product, `${path}.product`);
+      const from = [...sound(file.recipes)].find(([, r]) => r.id === of.product)?.[1];
+      if (of.part !== undefined && from && !partsOf(from).includes(of.part))
+        found.push(
+          refuse('unknown-part', `${path}.part`, `Nothing called “${of.part}” parts from ${from.name}.`)
+            .trouble,
+        );
+    } else if ('ingredient' in of) want('ingredient', of.ingredient, `${path}.ingredient`);
     else want('ingredient', of.stockTrimOf, `${path}.stockTrimOf`);
   };
   for (const [i, recipe] of sound(file.recipes)) {
@@ -280,6 +287,21 @@ function checkRecipes(file: Sparse): Trouble[] {
       const place = `recipes[${i}].steps[${j}]`;
       const of = ofStep(step);
       if (of) wantOf(of, `${place}.of`);
+      if (step.do === 'pick' && step.piece !== undefined) want('ingredient', step.piece, `${place}.piece`);
+      if (step.do === 'strain')
+        for (const [k, id] of (step.keep ?? []).entries()) want('ingredient', id, `${place}.keep[${k}]`);
+      if (
+        'as' in step &&
+        step.as !== undefined &&
+        partsOf(recipe).indexOf(step.as) !== partsOf(recipe).lastIndexOf(step.as)
+      )
+        found.push(
+          refuse(
+            'part-twice',
+            `${place}.as`,
+            `Two things part from ${recipe.name} as “${step.as}”: call one of them otherwise.`,
+          ).trouble,
+        );
       if (step.do === 'into') {
         want('vessel', step.vessel, `${place}.vessel`);
         want('hob', step.hob, `${place}.hob`);

@@ -16,9 +16,9 @@ export {
 } from './schema';
 export { Day } from './schema-parts';
 export { Ingredient, type Basis } from './schema-larder';
-export { WrittenStep, type Of } from './schema-steps';
+export { WrittenStep, type Of, type WrittenCost } from './schema-steps';
 export { readKitchen, readKitchenText, type FileRead } from './read';
-export { inOrder, loopSentence, ofStep, usesOf } from './loops';
+export { inOrder, loopSentence, ofStep, partsOf, usesOf } from './loops';
 export { daysBetween, shiftDay, shiftTo } from './shift';
 export {
   mannerIn,

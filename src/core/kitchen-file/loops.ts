@@ -4,6 +4,10 @@ import type { Of, WrittenStep } from './schema-steps';
 /** What a step takes from elsewhere, if it takes anything. */
 export const ofStep = (step: WrittenStep): Of | undefined => ('of' in step ? step.of : undefined);
 
+/** Names of the joint products that part from a recipe. */
+export const partsOf = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
+  recipe.steps.flatMap((s) => ('as' in s && s.as !== undefined ? [s.as] : []));
+
 /** Ids of the recipes whose products a recipe uses. */
 export function usesOf(recipe: Pick<WrittenRecipe, 'steps'>): string[] {
   const ids: string[] = [];

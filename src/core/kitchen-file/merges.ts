@@ -45,7 +45,11 @@ export function withoutMerged(file: KitchenFile): KitchenFile {
     counts: file.counts.map((c) => ({ ...c, ingredient: into(c.ingredient) })),
     recipes: file.recipes.map((r) => ({
       ...r,
-      steps: r.steps.map((s) => ('of' in s ? { ...s, of: moved(s.of) } : s)),
+      steps: r.steps.map((s) => {
+        if (s.do === 'pick') return s.piece === undefined ? s : { ...s, piece: into(s.piece) };
+        if (s.do === 'strain') return s.keep ? { ...s, keep: s.keep.map(into) } : s;
+        return 'of' in s ? { ...s, of: moved(s.of) } : s;
+      }),
     })),
     tests: file.tests.map((t) => ({ ...t, ingredient: into(t.ingredient) })),
     wastes: file.wastes.map((w) => ({ ...w, ingredient: into(w.ingredient) })),

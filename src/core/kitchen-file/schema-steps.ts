@@ -1,12 +1,17 @@
 import { z } from 'zod';
 import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS } from '../pot';
-import { Id, Typed } from './schema-parts';
+import { Id, Name, Price, Typed } from './schema-parts';
 
 /** What a line takes: an ingredient's usable part, its stock trim, or another recipe's product. */
 export const Of = z.union([
   z.strictObject({ ingredient: Id }).describe('the usable part of an ingredient'),
   z.strictObject({ stockTrimOf: Id }).describe('the stock trim of an ingredient'),
-  z.strictObject({ product: Id }).describe('what another recipe makes'),
+  z
+    .strictObject({
+      product: Id,
+      part: Name.optional().describe('a joint product of it, by the name it parts under'),
+    })
+    .describe('what another recipe makes'),
 ]);
 export type Of = z.infer<typeof Of>;
 
@@ -23,7 +28,41 @@ const WaterCover = z.strictObject({ do: z.literal('water'), cover: Typed });
 const Bring = z.strictObject({ do: z.literal('bring'), to: Typed });
 const Cook = z.strictObject({ do: z.literal('cook'), heat: z.enum(HEATS), time: Typed, lid: z.enum(LIDS) });
 const Skim = z.strictObject({ do: z.literal('skim'), amount: Typed, from: z.enum(['body', 'surface']) });
-const Strain = z.strictObject({ do: z.literal('strain'), pressed: z.boolean(), through: z.enum(STRAINERS) });
+const Strain = z.strictObject({
+  do: z.literal('strain'),
+  pressed: z.boolean(),
+  through: z.enum(STRAINERS),
+  keep: z.array(Id).max(10).optional().describe('ingredients whose pieces stay in the pot'),
+});
+
+/** How a joint product shares the cost up to where it parts. */
+const Cost = z.union([
+  z.strictObject({ by: z.literal('credit'), perKg: Price }).describe('a credit at a set value'),
+  z.strictObject({ by: z.literal('weight') }),
+  z
+    .strictObject({ by: z.literal('market'), perKg: Price, restPerKg: Price })
+    .describe('by what it and what stays would fetch'),
+]);
+export type WrittenCost = z.infer<typeof Cost>;
+const Pick = z.strictObject({
+  do: z.literal('pick'),
+  piece: Id.optional().describe('the one ingredient picked; else all the strainer holds'),
+  share: Typed,
+  as: Name.optional().describe('a joint product of that name; left out, it goes back into the pot'),
+  cost: Cost.default({ by: 'weight' }),
+});
+const SecondWash = z.strictObject({
+  do: z.literal('second wash'),
+  as: Name.describe('what the strainer still holds, for another pot'),
+  cost: Cost.default({ by: 'credit', perKg: '0' }),
+});
+const DrawOff = z.strictObject({
+  do: z.literal('draw off'),
+  amount: Typed,
+  as: Name,
+  liquidOnly: z.boolean().default(false),
+  cost: Cost.default({ by: 'weight' }),
+});
 const Into = z.strictObject({ do: z.literal('into'), vessel: Id, hob: Id });
 const TakeFat = z.strictObject({ do: z.literal('defat'), by: z.enum(DEFATS) });
 const Reduce = z.strictObject({
@@ -76,6 +115,9 @@ export const WrittenStep = z.union([
   Cook,
   Skim,
   Strain,
+  Pick,
+  SecondWash,
+  DrawOff,
   Into,
   TakeFat,
   Reduce,

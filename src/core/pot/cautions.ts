@@ -29,6 +29,9 @@ const HOT: readonly LedgerRow['do'][] = ['brown', 'cook', 'reduce', 'bring', 'ro
 const OUT: readonly LedgerRow['do'][] = [
   'skim',
   'strain',
+  'pick',
+  'second wash',
+  'draw off',
   'into',
   'defat',
   'puree',

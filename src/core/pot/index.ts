@@ -6,6 +6,8 @@ export { cautionFor, kindOfStep } from './cautions';
 export { runPot, type Pot, type PotRun } from './run';
 export { type LedgerRow, type Warning } from './ledger';
 export {
+  type Joint,
+  type JointCost,
   type Matter,
   type PotStep,
   type Portions,

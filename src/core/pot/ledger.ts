@@ -16,7 +16,7 @@ import {
   type Loss,
   type PotState,
 } from './state';
-import { litres, percent, type Portions, type PotStep, type StepReport } from './step';
+import { litres, percent, type Joint, type Portions, type PotStep, type StepReport } from './step';
 import { dipAt, levelAt, maxFillMl, type Vessel } from './vessel';
 
 /** Something a cook should know about a step that can nevertheless be done. */
@@ -62,6 +62,8 @@ export interface LedgerRow {
   /** How many of the pot's inputs have gone in up to here. */
   readonly inputsSoFar: number;
   readonly portions?: Portions | undefined;
+  /** What left for another use in this step. */
+  readonly parted: readonly Joint[];
   readonly warnings: readonly Warning[];
 }
 
@@ -108,6 +110,7 @@ export function ledgerRow(
     shares: report.shares,
     inputsSoFar,
     portions: report.portions,
+    parted: report.joints,
     warnings: warningsOf(pot, step, c, level),
   };
 }

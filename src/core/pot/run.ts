@@ -12,6 +12,7 @@ import { loosenTo, thickenTo } from './steps/bands';
 import { add, topUp, water } from './steps/fill';
 import { enrich, loosen, mount, portion, roux, season, seasonTo, thicken } from './steps/finish';
 import { into } from './steps/into';
+import { drawOff, pick, secondWash } from './steps/part';
 import { chill, hold } from './steps/keep';
 import { reduce } from './steps/reduce';
 import { puree, secondPass, sieve } from './steps/refine';
@@ -56,6 +57,9 @@ const runners: { readonly [Do in Exclude<PotStep['do'], 'unread'>]: StepRunner<D
   cook,
   skim,
   strain,
+  pick,
+  'second wash': secondWash,
+  'draw off': drawOff,
   into,
   defat,
   reduce,
@@ -106,7 +110,7 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
   const unread: { step: number; trouble: Trouble }[] = [];
   let portioned = false;
   for (const [index, step] of steps.entries()) {
-    const report: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0 };
+    const report: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0, joints: [] };
     const lostBefore = { ...pot.lost };
     if (step.do === 'unread') unread.push({ step: index, trouble: step.why });
     else {

@@ -43,6 +43,10 @@ export interface PotState {
   beforeHeatMl: number | undefined;
   /** What the last sieve kept, for a second pass of it. */
   inSieve: Liquid | undefined;
+  /** What the last strainer holds, and the liquid it keeps: to be picked, or washed a second time. */
+  inStrainer: { pieces: Piece[]; liquid: Liquid } | undefined;
+  /** g that have left as joint products. */
+  partedG: number;
 }
 
 export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
@@ -58,6 +62,8 @@ export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
     allergens: new Set(),
     beforeHeatMl: undefined,
     inSieve: undefined,
+    inStrainer: undefined,
+    partedG: 0,
   };
 }
 
@@ -69,6 +75,10 @@ export function copyPot(s: PotState): PotState {
     lost: { ...s.lost },
     allergens: new Set(s.allergens),
     inSieve: s.inSieve && copyLiquid(s.inSieve),
+    inStrainer: s.inStrainer && {
+      pieces: s.inStrainer.pieces.map(copyPiece),
+      liquid: copyLiquid(s.inStrainer.liquid),
+    },
   };
 }
 

@@ -13,6 +13,22 @@ export type Matter =
   | { readonly is: 'stuff'; readonly supply: SupplyKey; readonly stuff: Stuff }
   | { readonly is: 'product'; readonly supply: SupplyKey; readonly name: string; readonly product: Product };
 
+/**
+ * How a joint product shares the cost up to where it parts: a credit at a set value, by weight, or by market value beside what
+ * stays in the pot. Money per g.
+ */
+export type JointCost =
+  | { readonly by: 'credit'; readonly perG: number }
+  | { readonly by: 'weight' }
+  | { readonly by: 'market'; readonly perG: number; readonly restPerG: number };
+
+/** Something that has left a pot for another use. */
+export interface Joint {
+  readonly name: string;
+  readonly product: Product;
+  readonly cost: JointCost;
+}
+
 /** What a reduction is taken down (or up) to. Volumes at 20 °C, dips read hot, times in h. */
 export type ReduceTo =
   | { readonly until: 'share'; readonly value: number }
@@ -39,7 +55,32 @@ export type PotStep =
   | { readonly do: 'bring'; readonly celsius: number }
   | { readonly do: 'cook'; readonly heat: Heat; readonly hours: number; readonly lid: Lid }
   | { readonly do: 'skim'; readonly ml: number; readonly from: 'body' | 'surface' }
-  | { readonly do: 'strain'; readonly pressed: boolean; readonly through: Strainer }
+  | {
+      readonly do: 'strain';
+      readonly pressed: boolean;
+      readonly through: Strainer;
+      /** Ids of what stays in the pot. */
+      readonly keep?: readonly string[] | undefined;
+    }
+  /** A share of what the strainer holds: back into the pot, or a joint product of its own. */
+  | {
+      readonly do: 'pick';
+      readonly share: number;
+      /** Id of the one thing picked; everything in the strainer where it is left out. */
+      readonly of?: string | undefined;
+      readonly as?: string | undefined;
+      readonly cost: JointCost;
+    }
+  /** What the strainer still holds, wet as it is, goes on to another pot. */
+  | { readonly do: 'second wash'; readonly as: string; readonly cost: JointCost }
+  /** Some of what is in the pot leaves it as a joint product. */
+  | {
+      readonly do: 'draw off';
+      readonly ml: number;
+      readonly as: string;
+      readonly liquidOnly: boolean;
+      readonly cost: JointCost;
+    }
   | { readonly do: 'into'; readonly vessel: Vessel; readonly hob: Hob; readonly clingMl?: number | undefined }
   | { readonly do: 'defat'; readonly by: Defat }
   | { readonly do: 'reduce'; readonly heat: Heat; readonly lid: Lid; readonly to: ReduceTo }
@@ -76,6 +117,7 @@ export interface StepReport {
   /** Time to come up to the heat, h. */
   upHours: number;
   portions?: Portions;
+  readonly joints: Joint[];
 }
 
 export interface Portions {

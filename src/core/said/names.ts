@@ -5,6 +5,8 @@ import { fine, refuse, type Outcome } from '../trouble';
 export interface Names {
   readonly ingredients: readonly { readonly id: string; readonly name: string }[];
   readonly recipes: readonly { readonly id: string; readonly name: string }[];
+  /** What parts from recipes: `picked mutton` of the recipe with that id. */
+  readonly parts?: readonly { readonly id: string; readonly part: string }[] | undefined;
   readonly vessels: readonly { readonly id: string; readonly name: string }[];
   readonly hobs: readonly { readonly id: string; readonly name: string }[];
   /** Names of the house's own measures: single words. */
@@ -62,6 +64,12 @@ export function findMatter(text: string, names: Names): Outcome<Of> {
     ...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })),
     ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of })),
   ];
+  // A part is said with where it comes from, and then it is meant.
+  for (const { id, part } of names.parts ?? []) {
+    const recipe = names.recipes.find((r) => r.id === id)?.name ?? '';
+    if (text.trim().toLowerCase() === `${part} of ${recipe}`.toLowerCase())
+      return fine({ product: id, part });
+  }
   const found = findNamed(text, all, 'ingredient or recipe');
   return found.ok ? fine(found.value.of) : found;
 }
@@ -74,7 +82,10 @@ const inSentence = (name: string): string =>
 export function nameMatter(of: Of, names: Names): string {
   const name = (id: string, list: readonly Named[]): string =>
     inSentence(list.find((x) => x.id === id)?.name ?? `[${id}]`);
-  if ('product' in of) return name(of.product, names.recipes);
+  if ('product' in of)
+    return of.part === undefined
+      ? name(of.product, names.recipes)
+      : `${of.part} of ${name(of.product, names.recipes)}`;
   if ('stockTrimOf' in of) return `stock trim of ${name(of.stockTrimOf, names.ingredients)}`;
   return name(of.ingredient, names.ingredients);
 }

@@ -1,5 +1,5 @@
 import { HEATS, STRAINERS, type Band, type Heat, type Lid, type Roux, type Strainer } from '../pot';
-import type { WrittenStep } from '../kitchen-file';
+import type { WrittenCost, WrittenStep } from '../kitchen-file';
 import { fine, refuse, type Outcome } from '../trouble';
 import { findMatter, findNamed, type Names } from './names';
 
@@ -61,8 +61,28 @@ const RULES: readonly Rule[] = [
     (m) => step({ do: 'skim', amount: at(m, 1), from: m[2] ? 'surface' : 'body' }),
   ],
   [
-    /^strain(?:\s+through\s+(?:a\s+)?(.+?))?(,\s*(?:not\s+)?pressed)?$/i,
-    (m) => readStrain(at(m, 1), at(m, 2)),
+    /^strain(?:\s+through\s+(?:a\s+)?([^,]+?))?(,\s*(?:not\s+)?pressed)?(?:,\s*keep\s+(?:the\s+)?(.+))?$/i,
+    (m, names) => readStrain(at(m, 1), at(m, 2), at(m, 3), names),
+  ],
+  [
+    /^pick\s+(\S+(?:\s*%)?)(?:\s+of the\s+(.+?))?(?:\s+(back)|\s+as\s+(.+?))(,\s*(?:by weight|at .+ a kilo|market .+ a kilo))?$/i,
+    (m, names) => readPick(at(m, 1), at(m, 2), at(m, 3) === '' ? at(m, 4) : undefined, at(m, 5), names),
+  ],
+  [
+    /^keep for a second wash as\s+(.+?)(,\s*(?:by weight|at .+ a kilo|market .+ a kilo))?$/i,
+    (m) =>
+      withCost(at(m, 2), { by: 'credit', perKg: '0' }, (cost) => ({ do: 'second wash', as: at(m, 1), cost })),
+  ],
+  [
+    /^draw off\s+(.+?)(\s+of the liquid)?\s+as\s+(.+?)(,\s*(?:by weight|at .+ a kilo|market .+ a kilo))?$/i,
+    (m) =>
+      withCost(at(m, 4), { by: 'weight' }, (cost) => ({
+        do: 'draw off',
+        amount: at(m, 1),
+        as: at(m, 3),
+        liquidOnly: m[2] !== undefined,
+        cost,
+      })),
   ],
   [/^into\s+(.+?)(?:\s+on\s+(.+))?$/i, (m, names) => readInto(at(m, 1), at(m, 2), names)],
   [/^(?:chill and lift the fat|take off the fat cold)$/i, () => step({ do: 'defat', by: 'cold' })],
@@ -184,11 +204,60 @@ function readSeasonTo(salt: string, name: string, names: Names): Outcome<Written
   return of.ok ? step({ do: 'season to', of: of.value, salt }) : of;
 }
 
-function readStrain(through: string, pressed: string): Outcome<WrittenStep> {
+function readPick(
+  share: string,
+  piece: string,
+  as: string | undefined,
+  cost: string,
+  names: Names,
+): Outcome<WrittenStep> {
+  const found = piece === '' ? undefined : findNamed(piece, names.ingredients, 'ingredient');
+  if (found && !found.ok) return found;
+  return withCost(cost, { by: 'weight' }, (how) => ({
+    do: 'pick',
+    share,
+    ...(found ? { piece: found.value.id } : {}),
+    ...(as === undefined ? {} : { as }),
+    cost: how,
+  }));
+}
+
+/** How a joint product shares the cost, as it is said behind a comma; the usual way where nothing is said. */
+function withCost(
+  said: string,
+  usual: WrittenCost,
+  make: (cost: WrittenCost) => WrittenStep,
+): Outcome<WrittenStep> {
+  const words = said.replace(/^,\s*/, '');
+  if (words === '') return step(make(usual));
+  if (/^by weight$/i.test(words)) return step(make({ by: 'weight' }));
+  const credit = /^at (\d+(?:\.\d{1,4})?) a kilo$/i.exec(words);
+  if (credit) return step(make({ by: 'credit', perKg: at(credit, 1) }));
+  const market = /^market (\d+(?:\.\d{1,4})?) to (\d+(?:\.\d{1,4})?) a kilo$/i.exec(words);
+  if (market) return step(make({ by: 'market', perKg: at(market, 1), restPerKg: at(market, 2) }));
+  return refuse(
+    'not-understood',
+    '',
+    `“${words}” is no way to share a cost: “by weight”, “at 12.00 a kilo” or “market 38.00 to 2.00 a kilo”.`,
+  );
+}
+
+function readStrain(through: string, pressed: string, kept: string, names: Names): Outcome<WrittenStep> {
   const strainer = (through === '' ? 'cone sieve' : through.toLowerCase()) as Strainer;
   if (!STRAINERS.includes(strainer))
     return refuse('name-unknown', '', `“${through}” is not a strainer: ${STRAINERS.join(', ')}.`);
-  return step({ do: 'strain', pressed: pressed !== '' && !/not/i.test(pressed), through: strainer });
+  const keep: string[] = [];
+  for (const name of kept === '' ? [] : kept.split(/\s+and\s+(?:the\s+)?/i)) {
+    const found = findNamed(name, names.ingredients, 'ingredient');
+    if (!found.ok) return found;
+    keep.push(found.value.id);
+  }
+  return step({
+    do: 'strain',
+    pressed: pressed !== '' && !/not/i.test(pressed),
+    through: strainer,
+    ...(keep.length > 0 ? { keep } : {}),
+  });
 }
 
 function readInto(vessel: string, hob: string, names: Names): Outcome<WrittenStep> {

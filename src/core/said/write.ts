@@ -1,5 +1,5 @@
 import type { Heat, Lid } from '../pot';
-import type { WrittenStep } from '../kitchen-file';
+import type { WrittenCost, WrittenStep } from '../kitchen-file';
 import { nameMatter, type Names } from './names';
 
 const LID_WORDS: Readonly<Record<Lid, string>> = {
@@ -70,7 +70,13 @@ export function writeStep(step: WrittenStep, names: Names): string {
     case 'skim':
       return `skim ${step.amount}${step.from === 'surface' ? ' off the surface' : ''}`;
     case 'strain':
-      return `strain through a ${step.through}${step.pressed ? ', pressed' : ''}`;
+      return `strain through a ${step.through}${step.pressed ? ', pressed' : ''}${step.keep ? `, keep ${step.keep.map((id) => nameMatter({ ingredient: id }, names)).join(' and ')}` : ''}`;
+    case 'pick':
+      return `pick ${step.share}${step.piece === undefined ? '' : ` of the ${nameMatter({ ingredient: step.piece }, names)}`}${step.as === undefined ? ' back' : ` as ${step.as}`}${costWords(step.cost, 'weight')}`;
+    case 'second wash':
+      return `keep for a second wash as ${step.as}${costWords(step.cost, 'credit')}`;
+    case 'draw off':
+      return `draw off ${step.amount}${step.liquidOnly ? ' of the liquid' : ''} as ${step.as}${costWords(step.cost, 'weight')}`;
     case 'into':
       return `into ${names.vessels.find((v) => v.id === step.vessel)?.name ?? `[${step.vessel}]`} on ${names.hobs.find((h) => h.id === step.hob)?.name ?? `[${step.hob}]`}`;
     case 'defat':
@@ -80,6 +86,13 @@ export function writeStep(step: WrittenStep, names: Names): string {
     case 'portion':
       return `portion ${step.size}${step.overfill ? `, ${step.overfill} over` : ''}`;
   }
+}
+
+/** How it is costed, where that is not the usual way. */
+function costWords(cost: WrittenCost, usual: 'weight' | 'credit'): string {
+  if (cost.by === 'market') return `, market ${cost.perKg} to ${cost.restPerKg} a kilo`;
+  if (cost.by === 'weight') return usual === 'weight' ? '' : ', by weight';
+  return usual === 'credit' && cost.perKg === '0' ? '' : `, at ${cost.perKg} a kilo`;
 }
 
 function targetWords(step: Extract<WrittenStep, { do: 'reduce' }>): string {

@@ -1,6 +1,17 @@
 import fc from 'fast-check';
 import { WATER, type Stuff } from '../larder';
-import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS, type Matter, type Pot, type PotStep } from '../pot';
+import {
+  BANDS,
+  DEFATS,
+  HEATS,
+  LIDS,
+  ROUX,
+  STRAINERS,
+  type JointCost,
+  type Matter,
+  type Pot,
+  type PotStep,
+} from '../pot';
 import { hob, of, round, stuff } from './stuff';
 
 /** Ingredients that between them have every property a pot follows. */
@@ -54,6 +65,12 @@ const pans = [
   { ...round(1, 1, 1), shape: 'box' as const, lengthCm: 50, widthCm: 30, heightCm: 14 },
 ];
 const hobs = [hob(), hob(3), hob(0.8)];
+
+const jointCost: fc.Arbitrary<JointCost> = fc.oneof(
+  fc.constant<JointCost>({ by: 'weight' }),
+  num(0, 0.0005).map((perG): JointCost => ({ by: 'credit', perG })),
+  fc.record({ by: fc.constant('market' as const), perG: num(0, 0.05), restPerG: num(0, 0.05) }),
+);
 
 /** One step, as likely to make sense as not: what cannot be done is refused, and that is part of the test. */
 const step: fc.Arbitrary<PotStep> = fc.oneof(
@@ -121,6 +138,20 @@ const step: fc.Arbitrary<PotStep> = fc.oneof(
     band: pick(...BANDS),
   }),
   fc.constant<PotStep>({ do: 'top up' }),
+  fc.record({
+    do: fc.constant('pick' as const),
+    share: num(0.05, 1),
+    as: pick(undefined, 'picked', 'meat'),
+    cost: jointCost,
+  }),
+  fc.record({ do: fc.constant('second wash' as const), as: fc.constant('spent'), cost: jointCost }),
+  fc.record({
+    do: fc.constant('draw off' as const),
+    ml: num(50, 3000),
+    as: fc.constant('drawn'),
+    liquidOnly: fc.boolean(),
+    cost: jointCost,
+  }),
   fc.record({ do: fc.constant('roux' as const), to: pick(...ROUX), hours: num(0, 0.5) }),
   fc.record({ do: pick('puree' as const, 'sieve' as const), loss: num(0, 0.3) }),
   fc.record({ do: fc.constant('second pass' as const), share: num(0.05, 1) }),

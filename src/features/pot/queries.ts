@@ -5,12 +5,13 @@ import {
   costOfProduct,
   gapsOf,
   isGuess,
+  jointOf,
   standsOn,
   type KitchenCosting,
   type OnShelf,
   type StandsOn,
 } from '@/core/costing';
-import { loopSentence, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+import { loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -72,6 +73,8 @@ export interface PotSheetData {
     readonly id: string;
     readonly name: string;
     readonly product?: Product | undefined;
+    /** What parts from it, by name. */
+    readonly parts: readonly { readonly part: string; readonly product: Product }[];
     readonly trouble?: string | undefined;
     readonly loops: boolean;
   }[];
@@ -108,6 +111,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
       // An old spelling is still understood; what is written back is the one it counts as.
       ingredients: [...named(file.ingredients), ...costing.spellings],
       recipes: named(file.recipes),
+      parts: file.recipes.flatMap((r) => partsOf(r).map((part) => ({ id: r.id, part }))),
       vessels: named(file.vessels),
       hobs: named(file.hobs),
     },
@@ -122,6 +126,12 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
         id: r.id,
         name: r.name,
         product: found.ok && !loop ? found.value.product : undefined,
+        parts: loop
+          ? []
+          : partsOf(r).flatMap((part) => {
+              const joint = jointOf(costing.recipes.get(r.id)?.run, part);
+              return joint ? [{ part, product: joint }] : [];
+            }),
         trouble: loop ?? (found.ok ? undefined : found.trouble.message),
         loops: loop !== undefined,
       };

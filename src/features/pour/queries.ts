@@ -76,13 +76,13 @@ function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['line
     list.find((x) => x.id === id)?.name ?? '';
   const name =
     'product' in of
-      ? nameIn(file.recipes, of.product)
+      ? `${of.part === undefined ? '' : `${of.part} of `}${nameIn(file.recipes, of.product)}`
       : 'ingredient' in of
         ? nameIn(file.ingredients, of.ingredient)
         : `${nameIn(file.ingredients, of.stockTrimOf)}, stock trim`;
   const key = supplyOf(of);
   if ('product' in of) {
-    const made = shelf.product(of.product);
+    const made = shelf.product(of.product, of.part);
     return {
       of,
       key,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { runningBook } from '../../costing/book';
+import { partsCost, rowCosts } from '../../costing/product-cost';
 import { CONSTANTS } from '../../reference';
 import { randomPot } from '../../testing/random-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
@@ -22,6 +23,8 @@ const g = (r: PotRun): number =>
   (r.rows[r.rows.length - 1]?.g ?? 0) + (r.rows[r.rows.length - 1]?.piecesG ?? 0);
 const inputsUpTo = (r: PotRun): number =>
   r.inputs.slice(0, r.rows[r.rows.length - 1]?.inputsSoFar ?? 0).reduce((sum, i) => sum + i.g, 0);
+const parted = (r: PotRun): number =>
+  r.rows.reduce((sum, row) => sum + row.parted.reduce((all, j) => all + j.product.g, 0), 0);
 const lost = (r: PotRun): number =>
   r.rows.reduce((sum, row) => sum + LOSSES.reduce((s, loss) => s + (row.lost[loss] ?? 0), 0), 0);
 
@@ -29,12 +32,12 @@ const lost = (r: PotRun): number =>
 const many = { numRuns: 1000, endOnFailure: true };
 
 describe('mass is never lost', () => {
-  test('what came in is what is there and what is booked as lost, after every random pot', () => {
+  test('what came in is what is there, what parted and what is booked as lost, after every random pot', () => {
     fc.assert(
       fc.property(randomPot(40), (pot) => {
         const r = run(pot);
         const came = inputsUpTo(r);
-        expect(Math.abs(came - g(r) - lost(r))).toBeLessThanOrEqual(1e-9 * Math.max(1, came));
+        expect(Math.abs(came - g(r) - lost(r) - parted(r))).toBeLessThanOrEqual(1e-9 * Math.max(1, came));
       }),
       many,
     );
@@ -89,9 +92,16 @@ describe('money is never lost', () => {
         (pot, prices) => {
           const r = run(pot);
           const costs = r.inputs.map((_, i) => prices[i % prices.length] as number);
-          const book = runningBook(r, costs);
-          const parts = Object.values(book.lost).reduce((a, b) => a + b, 0) + book.left;
-          expect(Math.abs(parts - book.spent)).toBeLessThan(1e-9 * Math.max(1, book.spent));
+          const sum = (of: object): number => Object.values(of).reduce((a: number, b: number) => a + b, 0);
+          const parts = partsCost(r.rows, costs);
+          const book = runningBook(r, costs, parts);
+          const all = sum(book.lost) + sum(book.parted) + book.left;
+          expect(Math.abs(all - book.spent)).toBeLessThan(1e-9 * Math.max(1, book.spent));
+          // What the product absorbs and what the parts carry away is every cent that was spent.
+          const inPot = rowCosts(r.rows, costs, []).at(-1)?.inPot ?? 0;
+          const away = parts.reduce((a, p) => a + p.money, 0);
+          const paid = costs.slice(0, r.rows.at(-1)?.inputsSoFar).reduce((a, b) => a + b, 0);
+          expect(Math.abs(inPot + away - paid)).toBeLessThan(1e-9 * Math.max(1, paid));
         },
       ),
       { numRuns: 500, endOnFailure: true },

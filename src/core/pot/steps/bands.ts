@@ -13,7 +13,7 @@ const bodies = (c: ProcessConstants, band: Band) => {
   return { low: low / coat, middle: middle / coat, high: high / coat };
 };
 
-const NOTHING: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0 };
+const NOTHING: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0, joints: [] };
 
 /** Body with some grams more in the pot; the litres they bring counted. */
 function bodyWith(pot: PotState, what: Matter, g: number, c: ProcessConstants, bindFat: boolean): number {

@@ -1,4 +1,4 @@
-import { liquidG, liquidMl, scaleLiquid } from '../liquid';
+import { liquidG, liquidMl, noLiquid, pourShare, scaleLiquid } from '../liquid';
 import { pieceG, type Piece } from '../piece';
 import type { Loss, PotState } from '../state';
 import { trouble, type StepReport, type StepRunner } from '../step';
@@ -22,10 +22,24 @@ export function loseMl(pot: PotState, ml: number, loss: Loss, report: StepReport
 export const strain: StepRunner<'strain'> = (pot, step, c, report) => {
   if (liquidG(pot.liquid) === 0)
     return trouble('nothing-to-strain', 'Strain: there is no liquid in the pot.', 0, 0);
-  const held = pot.pieces.reduce((ml, p) => ml + heldBackMl(p, step.pressed), 0);
+  const keep = new Set(step.keep ?? []);
+  const unknown = [...keep].find((id) => !pot.pieces.some((p) => p.stuff.id === id));
+  if (unknown !== undefined)
+    return trouble(
+      'nothing-to-keep',
+      'Strain: what should stay in the pot is not among the pieces in it.',
+      0,
+      0,
+    );
+  const leaving = pot.pieces.filter((p) => !keep.has(p.stuff.id));
+  const held = leaving.reduce((ml, p) => ml + heldBackMl(p, step.pressed), 0);
+  const wet = noLiquid();
+  const there = liquidMl(pot.liquid);
+  pourShare(wet, pot.liquid, there > 0 ? Math.min(1, held / there) : 0);
   loseMl(pot, held, 'held in solids', report);
-  pot.lost['solids discarded'] += pot.pieces.reduce((g, p) => g + pieceG(p), 0);
-  pot.pieces = [];
+  pot.lost['solids discarded'] += leaving.reduce((g, p) => g + pieceG(p), 0);
+  pot.inStrainer = { pieces: leaving, liquid: wet };
+  pot.pieces = pot.pieces.filter((p) => keep.has(p.stuff.id));
   loseMl(pot, c.strainers[step.through], 'clung', report);
   return undefined;
 };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS } from '../../pot';
-import type { WrittenStep } from '../../kitchen-file';
+import type { WrittenCost, WrittenStep } from '../../kitchen-file';
 import { demoKitchen } from '../../testing/demo';
 import { readStep, writeStep, type Names } from '..';
 
@@ -113,6 +113,12 @@ describe('steps as they are said', () => {
   const lid = fc.constantFrom(...LIDS);
   const time = fc.constantFrom('4 h', '1 h 30', '20 min');
   const share = fc.constantFrom('18 %', '0.6 %', '2 %');
+  const cost: fc.Arbitrary<WrittenCost> = fc.constantFrom<WrittenCost>(
+    { by: 'weight' },
+    { by: 'credit', perKg: '0' },
+    { by: 'credit', perKg: '12.50' },
+    { by: 'market', perKg: '38.00', restPerKg: '2' },
+  );
   const step: fc.Arbitrary<WrittenStep> = fc.oneof(
     fc.record({ do: fc.constantFrom('add' as const, 'thicken' as const, 'mount' as const), of, amount }),
     fc.record({
@@ -141,6 +147,31 @@ describe('steps as they are said', () => {
     ),
     fc.record({ do: fc.constant('hold' as const), time, loss: share }, { requiredKeys: ['do', 'time'] }),
     fc.constant<WrittenStep>({ do: 'top up' }),
+    fc
+      .record(
+        {
+          do: fc.constant('pick' as const),
+          share: fc.constantFrom('55 %', '1/2'),
+          piece: fc.constantFrom(...file.ingredients.map((i) => i.id)),
+          as: fc.constantFrom('picked meat', 'brown meat'),
+          cost,
+        },
+        { requiredKeys: ['do', 'share', 'cost'] },
+      )
+      // What goes back has no cost of its own to share.
+      .map((s): WrittenStep => ('as' in s ? s : { ...s, cost: { by: 'weight' } })),
+    fc.record({
+      do: fc.constant('second wash' as const),
+      as: fc.constantFrom('spent bones', 'pomace'),
+      cost,
+    }),
+    fc.record({
+      do: fc.constant('draw off' as const),
+      amount: fc.constantFrom('2 l', '500 ml'),
+      as: fc.constantFrom('first stock', 'clear part'),
+      liquidOnly: fc.boolean(),
+      cost,
+    }),
     fc.record({ do: fc.constant('season to' as const), of, salt: share }),
     fc.record(
       { do: fc.constant('brown' as const), loss: share, fatRunOff: share, time },
@@ -162,6 +193,15 @@ describe('steps as they are said', () => {
       do: fc.constant('strain' as const),
       pressed: fc.boolean(),
       through: fc.constantFrom(...STRAINERS),
+    }),
+    fc.record({
+      do: fc.constant('strain' as const),
+      pressed: fc.boolean(),
+      through: fc.constantFrom(...STRAINERS),
+      keep: fc.uniqueArray(fc.constantFrom(...file.ingredients.map((i) => i.id)), {
+        minLength: 1,
+        maxLength: 2,
+      }),
     }),
     fc.record({
       do: fc.constant('into' as const),

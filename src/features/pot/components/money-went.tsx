@@ -40,6 +40,19 @@ export function MoneyWentTable({ pot }: { pot: LivePot }) {
               <td className="fig">{book?.lost[loss] ? money(book.lost[loss].toNumber()) : ''}</td>
             </tr>
           ))}
+          {run.rows
+            .flatMap((row) => row.parted)
+            .map((joint) => (
+              <tr key={joint.name}>
+                <td>
+                  <b>{joint.name}</b>
+                </td>
+                <td className="fig">{kilos(joint.product.g)}</td>
+                <td className="fig">
+                  {book?.parted[joint.name] ? money(book.parted[joint.name]?.toNumber()) : ''}
+                </td>
+              </tr>
+            ))}
           {book && run.product && (
             <tr className="whole">
               <td>in the product, of {money(book.spent.toNumber())}</td>

@@ -42,10 +42,11 @@ export function shelfFrom(data: PotSheetData): Shelf {
     stuff: (id) => stuffs.get(id),
     vessel: (id) => vessels.get(id),
     hob: (id) => hobs.get(id),
-    product(id) {
+    product(id, part) {
       const p = products.get(id);
-      return p?.product
-        ? fine({ name: p.name, product: p.product })
+      const product = part === undefined ? p?.product : p?.parts.find((x) => x.part === part)?.product;
+      return p && product
+        ? fine({ name: part === undefined ? p.name : `${part} of ${p.name}`, product })
         : refuse('no-product', 'of', p?.trouble ?? 'This recipe is not in the book.');
     },
   };
