@@ -9,6 +9,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy]                   measure, as ratios in one run
+  ./halfpot book                          write docs/demo-book.md from the demo kitchen
   ./halfpot schema                        write docs/kitchen-file.schema.json from the schema`;
 
 /** Each command is loaded only when it is asked for, so that `cost` starts without the rest. */
@@ -20,6 +21,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   test: async (args) => (await import('./commands/test')).test(args),
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),
   bench: async (args) => (await import('./commands/bench')).bench(args),
+  book: async (args) => (await import('./commands/book')).book(args),
   schema: async (args) => (await import('./commands/schema')).schema(args),
 };
 

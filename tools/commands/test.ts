@@ -30,6 +30,15 @@ const STATIC = (): Verdict[] => [
       '--check',
     ]),
   ),
+  report(
+    whole('the demo book in docs is current', process.execPath, [
+      '--import',
+      'tsx',
+      'tools/main.ts',
+      'book',
+      '--check',
+    ]),
+  ),
 ];
 
 /** `halfpot test [static|unit|browser [FILE …]]`: everything, or one part. The demo's data is never touched. */

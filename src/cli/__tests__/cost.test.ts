@@ -16,7 +16,8 @@ describe('halfpot cost', () => {
         (sum, cents) => sum + Math.round(Number(cents) * 100),
         0,
       );
-      expect(went).toBe(Math.round((p.total ?? 0) * 100));
+      const away = p.parts.reduce((sum, part) => sum + (part.costPerKg ?? NaN) * part.kg, 0);
+      expect(went).toBe(Math.round(((p.total ?? 0) + away) * 100));
     }
     const table = costTable(report);
     for (const p of report.products) expect(table).toContain(p.name.slice(0, 29));

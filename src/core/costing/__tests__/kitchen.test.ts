@@ -1,7 +1,7 @@
 import { Decimal } from 'decimal.js';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import type { KitchenFile } from '../../kitchen-file';
+import { partsOf, type KitchenFile } from '../../kitchen-file';
 import {
   costKitchen,
   costOfPlate,
@@ -45,13 +45,14 @@ describe('a kitchen costed', () => {
     for (const p of k.file.plates) expect(costOfPlate(k, p.id).cost).toBeGreaterThan(0);
   });
 
-  test('money in is money in the product: the graph says what the inputs add up to', () => {
+  test('money in is money in the product and in what parts from it: the graph says what the inputs add up to', () => {
     for (const r of k.file.recipes) {
       const spent = inputCosts(k, r.id).reduce<number>((sum, c) => sum + (c ?? NaN), 0);
-      expect(costOfProduct(k, r.id).total).toBeCloseTo(spent, 9);
+      const away = partsOf(r).reduce((sum, p) => sum + (costOfProduct(k, r.id, p).total ?? NaN), 0);
+      expect((costOfProduct(k, r.id).total ?? NaN) + away).toBeCloseTo(spent, 9);
       const run = k.recipes.get(r.id)?.run;
       const rows = rowCosts(run?.rows ?? [], inputCosts(k, r.id), []);
-      expect(rows[rows.length - 1]?.inPot).toBeCloseTo(spent, 9);
+      expect((rows[rows.length - 1]?.inPot ?? NaN) + away).toBeCloseTo(spent, 9);
     }
   });
 
@@ -60,10 +61,12 @@ describe('a kitchen costed', () => {
       const went = whereTheMoneyWent(k, r.id);
       expect(went).not.toBeNull();
       const cents = wentInCents(went as NonNullable<typeof went>);
-      const sum = [cents.trimmed, cents.left, ...Object.values(cents.lost)].reduce(
-        (a, b) => a.plus(b),
-        new Decimal(0),
-      );
+      const sum = [
+        cents.trimmed,
+        cents.left,
+        ...Object.values(cents.lost),
+        ...Object.values(cents.parted),
+      ].reduce((a, b) => a.plus(b), new Decimal(0));
       expect(sum.toString()).toBe(cents.spent.toString());
     }
   });

@@ -54,24 +54,21 @@ describe('what comes off has a price of its own', () => {
     },
   );
 
-  test('frames no pot takes carry no money away; shells of the crab do not yet', () => {
-    const k = kitchen((f) =>
-      f.recipes.forEach(
-        (r) =>
-          (r.steps = r.steps.filter(
-            (s) =>
-              !(
-                'of' in s &&
-                'ingredient' in s.of &&
-                s.of.ingredient === named(f, 'Frames off whole trout').id
-              ),
-          )),
-      ),
-    );
-    const trout = k.supplies.get(named(k.file, 'River trout, whole').id);
-    expect(trout?.usablePerKg).toBeCloseTo((trout?.price?.perKg.toNumber() ?? NaN) / 0.5231, 9);
-    const crab = k.supplies.get(named(k.file, 'Brown crab, live').id);
-    expect(crab?.usablePerKg).toBeCloseTo((crab?.price?.perKg.toNumber() ?? NaN) / 0.32, 9);
+  test('frames and shells that no pot takes carry no money away, and why says who pays', () => {
+    const k = kitchen((f) => {
+      const off = [named(f, 'Frames off whole trout').id, named(f, 'Crab shells, picked').id];
+      for (const r of f.recipes)
+        r.steps = r.steps.filter(
+          (s) => !('of' in s && 'ingredient' in s.of && off.includes(s.of.ingredient)),
+        );
+    });
+    for (const [name, usable] of [
+      ['River trout, whole', 0.5231],
+      ['Brown crab, live', 0.32],
+    ] as const) {
+      const supply = k.supplies.get(named(k.file, name).id);
+      expect(supply?.usablePerKg).toBeCloseTo((supply?.price?.perKg.toNumber() ?? NaN) / usable, 9);
+    }
     expect(said(whyCost(k, `usable:${named(k.file, 'Brown crab, live').id}`, (n) => n.toFixed(2)))).toContain(
       'no pot takes 45 % Crab shells, picked: the usable part carries it',
     );
@@ -284,12 +281,18 @@ describe('the flow of trim', () => {
     const k = kitchen();
     const leek = week(k, { Leek: 10_000 }).find((f) => f.supply === `trim:${named(k.file, 'Leek').id}`);
     expect(leek?.givesG).toBeCloseTo(2800, 6);
-    expect(leek?.asks).toMatchObject([{ name: 'Trout-frame fumet', batches: 2, perBatchG: 700 }]);
-    expect(leek?.asksG).toBeCloseTo(1400, 6);
+    expect(leek?.asks).toMatchObject([
+      { name: 'Trout-frame fumet', batches: 2, perBatchG: 700 },
+      { name: 'Trim broth', batches: 1, perBatchG: 400 },
+    ]);
+    expect(leek?.asksG).toBeCloseTo(1800, 6);
     expect(leek?.taken).toBe(1);
-    expect(leek?.reallyTaken).toBeCloseTo(0.5, 6);
-    // Half of 28 % at 0.60 goes back onto 62 %.
-    expect((leek?.usableThen ?? NaN) - (leek?.usablePerKg ?? NaN)).toBeCloseTo((0.5 * 0.28 * 0.6) / 0.62, 9);
+    expect(leek?.reallyTaken).toBeCloseTo(1800 / 2800, 6);
+    // What nobody takes of 28 % at 0.60 goes back onto 62 %.
+    expect((leek?.usableThen ?? NaN) - (leek?.usablePerKg ?? NaN)).toBeCloseTo(
+      ((1 - 1800 / 2800) * 0.28 * 0.6) / 0.62,
+      9,
+    );
   });
 
   test('a share counted as taken is a share of the price carried away', () => {
@@ -305,6 +308,7 @@ describe('the flow of trim', () => {
     expect(frames?.givesG).toBeCloseTo(3044, 6);
     expect(frames?.asksG).toBeCloseTo((2 * 1400) / 0.94, 6);
     const shells = week(k, { 'Brown crab, live': 9000 }).find((f) => f.name === 'Crab shells, picked');
-    expect(shells).toMatchObject({ asks: [], taken: 0, reallyTaken: 0 });
+    expect(shells?.asks).toMatchObject([{ name: 'Crab shell stock', perBatchG: expect.closeTo(3000, 6) }]);
+    expect(shells?.givesG).toBeCloseTo(9000 * 0.45, 6);
   });
 });

@@ -1,11 +1,14 @@
 import fc from 'fast-check';
 import { BANDS, DEFATS, HEATS, LIDS, ROUX, STRAINERS } from '../../pot';
-import type { WrittenCost, WrittenStep } from '../../kitchen-file';
+import { partsOf, type WrittenCost, type WrittenStep } from '../../kitchen-file';
 import { demoKitchen } from '../../testing/demo';
 import { readStep, writeStep, type Names } from '..';
 
 const file = demoKitchen();
-const names: Names = file;
+const names: Names = {
+  ...file,
+  parts: file.recipes.flatMap((r) => partsOf(r).map((part) => ({ id: r.id, part }))),
+};
 const id = (name: string): string =>
   file.ingredients.find((i) => i.name === name)?.id ??
   file.recipes.find((r) => r.name === name)?.id ??

@@ -1,0 +1,107 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { costKitchen, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import { LOSSES } from '@/core/pot';
+import { CONSTANTS } from '@/core/reference';
+import { writeStep } from '@/core/said';
+import { DEMO_FILE, mustRead } from '../kitchens';
+import { ROOT } from '../place';
+import { say, Stop } from '../stop';
+
+const FILE = path.join(ROOT, 'docs/demo-book.md');
+
+const hours = (h: number): string => {
+  const minutes = Math.round(h * 60);
+  return minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${minutes % 60}`}`;
+};
+const kilos = (g: number): string =>
+  Math.abs(g) < 995 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`;
+const money = (value: number | null, digits = 2): string =>
+  value === null ? 'incomplete' : value.toFixed(digits);
+
+/** One pot: its steps as they are said, and what it then is. */
+function potPage(costing: KitchenCosting, id: string): string {
+  const { recipe, run } = costing.recipes.get(id) as NonNullable<
+    ReturnType<KitchenCosting['recipes']['get']>
+  >;
+  const cost = costOfProduct(costing, id);
+  const last = run.rows[run.rows.length - 1];
+  const lost = LOSSES.map((loss) => [loss, run.rows.reduce((g, r) => g + (r.lost[loss] ?? 0), 0)] as const)
+    .filter(([, g]) => g > 0.5)
+    .map(([loss, g]) => `${kilos(g)} ${loss}`);
+  const parted = run.rows
+    .flatMap((row) => row.parted)
+    .map(
+      (j) => `${kilos(j.product.g)} ${j.name} at ${money(costOfProduct(costing, id, j.name).perKg)} a kilo`,
+    );
+  const facts = [
+    `**${((cost.ml || 0) / 1000).toFixed(2)} l** at **${money(cost.perL)}** a litre`,
+    ...(cost.perPortion === null || !last?.portions
+      ? []
+      : [`${last.portions.whole} portions of ${last.portions.ml} ml at ${money(cost.perPortion, 3)}`]),
+  ];
+  const inside = last && [
+    `salt ${last.saltPct.toFixed(2)} %`,
+    `gelatin ${last.gelatinPct.toFixed(2)} %`,
+    `body ${last.body.toFixed(2)}`,
+    `fat ${last.fatPct.toFixed(1)} %`,
+    ...(last.ethanolPct >= 0.005 ? [`alcohol left ${last.ethanolPct.toFixed(2)} %`] : []),
+    `hob ${hours(last.hobHours)}`,
+    `in all ${hours(last.elapsedHours)}`,
+  ];
+  const warnings = run.rows.flatMap((row) => row.warnings.map((w) => `- Step ${row.step + 1}: ${w.message}`));
+  const vessel = costing.shelf.vessel(recipe.vessel)?.name ?? '';
+  return [
+    `## ${recipe.name}`,
+    '',
+    ...(recipe.note ? [recipe.note, ''] : []),
+    `${vessel}. ${facts.join('; ')}.`,
+    '',
+    ...recipe.steps.map((s, i) => `${i + 1}. ${writeStep(s, costing.file)}`),
+    '',
+    ...(inside ? [`Then: ${inside.join(' · ')}.`, ''] : []),
+    `Lost: ${lost.join(' · ') || 'nothing'}.${parted.length > 0 ? ` Parted: ${parted.join(' · ')}.` : ''}`,
+    '',
+    ...(last && last.allergens.length > 0 ? [`Carries ${last.allergens.join(', ')}.`, ''] : []),
+    ...(warnings.length > 0 ? [...warnings, ''] : []),
+  ].join('\n');
+}
+
+/** The demo's pots and plates on one page, to be read with a chef's eye. */
+export function bookText(): string {
+  const file = mustRead(DEMO_FILE);
+  const costing = costKitchen(file, file.referenceDay, CONSTANTS);
+  const plates = file.plates.map((p) => {
+    const { cost, foodCostPct } = costOfPlate(costing, p.id);
+    return `| ${p.name} | ${p.menuPrice ?? ''} | ${money(cost)} | ${foodCostPct === null ? '' : `${foodCostPct.toFixed(1)} %`} |`;
+  });
+  return `${[
+    `# ${file.kitchen.name}: the book`,
+    '',
+    `Every pot of the demo kitchen as it is costed on ${file.referenceDay}, in ${file.kitchen.currency}, ingredients only. Written by`,
+    '`./halfpot book` from `demo/kestrel-weir.json`; figures are of the model, to be read with a chef’s eye. No line says that a',
+    'process is safe: local food code, the site’s own food-safety plan and licensed practice come first.',
+    '',
+    ...file.recipes.map((r) => potPage(costing, r.id)),
+    '## Plates',
+    '',
+    '| plate | on the menu | costs | food cost |',
+    '|---|---|---|---|',
+    ...plates,
+    '',
+  ].join('\n')}`;
+}
+
+/** `halfpot book [--check]`: writes docs/demo-book.md, or says whether it is what the demo says. */
+export function book(args: readonly string[]): number {
+  const text = bookText();
+  if (args.includes('--check')) {
+    if (fs.existsSync(FILE) && fs.readFileSync(FILE, 'utf8') === text) return 0;
+    throw new Stop('docs/demo-book.md is not what the demo kitchen says: run ./halfpot book.');
+  }
+  fs.writeFileSync(FILE, text);
+  say('Wrote docs/demo-book.md.');
+  return 0;
+}
