@@ -5,6 +5,8 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot demo [--port N]               set everything up and start the demo kitchen
   ./halfpot dev [--port N]                the same, serving the source as it is edited
   ./halfpot cost FILE [--json] [--ledger] cost a kitchen file, no application or database needed
+  ./halfpot scale FILE RECIPE AMOUNT [--in VESSEL]
+                                          the same recipe for another amount: factor, batches, vessels
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
@@ -17,6 +19,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   demo: async (args) => (await import('./commands/demo')).demo(args),
   dev: async (args) => (await import('./commands/demo')).demo(args, 'dev'),
   cost: async (args) => (await import('./commands/cost')).cost(args),
+  scale: async (args) => (await import('./commands/scale')).scale(args),
   export: async (args) => (await import('./commands/export')).exportKitchen(args),
   test: async (args) => (await import('./commands/test')).test(args),
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),

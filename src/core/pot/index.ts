@@ -16,6 +16,7 @@ export {
   type WaterTo,
 } from './step';
 export { type Product } from './product';
+export { scaledSteps, scaleTo, vesselsFor, type Scaled } from './scale';
 export { retentionFrom } from './spent';
 export { liquidG, liquidMl, type Liquid } from './liquid';
 export { LOSSES, type Hob, type Loss } from './state';

@@ -1,4 +1,4 @@
 /** Steps as they are said in a kitchen: read into the written form and written back in the same words. */
 export { readStep } from './read';
 export { writeStep } from './write';
-export { type Names } from './names';
+export { findNamed, type Names } from './names';

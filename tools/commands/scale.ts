@@ -1,0 +1,25 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import { scaleTable, scaleText } from '@/cli/scale';
+import { Stop } from '../stop';
+
+const USAGE = 'Use: ./halfpot scale FILE "RECIPE" "40 l" [--in "VESSEL"]';
+
+/** `halfpot scale FILE RECIPE AMOUNT [--in VESSEL]`: the right factor, the batches, and what plain multiplication gets wrong. */
+export function scale(args: readonly string[]): number {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    allowPositionals: true,
+    options: { in: { type: 'string' } },
+  });
+  const [file, recipe, amount] = positionals;
+  if (file === undefined || recipe === undefined || amount === undefined) throw new Stop(USAGE);
+  const at = path.resolve(process.env.HALFPOT_FROM ?? '.', file);
+  if (!fs.existsSync(at)) throw new Stop(`There is no file ${file}.`);
+  const answer = scaleText(fs.readFileSync(at, 'utf8'), recipe, amount, values.in);
+  if ('mistakes' in answer) throw new Stop(answer.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
+  if (!answer.ok) throw new Stop(answer.trouble.message);
+  process.stdout.write(`${scaleTable(answer.value)}\n`);
+  return 0;
+}
