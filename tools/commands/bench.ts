@@ -63,11 +63,11 @@ const TEN_STEPS: readonly PotStep[] = [
   { do: 'portion', ml: 1000, overfill: 0 },
 ];
 
-/** `halfpot bench [buy]`: each figure in ms and as a multiple of the yardstick of the same run. */
+/** `halfpot bench [buy|pot]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
-  if (part !== undefined && part !== 'buy')
-    throw new Stop(`There is no benchmark “${part}”: buy, or none for the core.`);
+  if (part !== undefined && part !== 'buy' && part !== 'pot')
+    throw new Stop(`There is no benchmark “${part}”: buy, pot, or none for the core.`);
   const unit = median(yardstick, 200);
   const line = (name: string, ms: number, note = ''): void =>
     void process.stdout.write(
@@ -89,6 +89,10 @@ export async function bench(args: readonly string[]): Promise<number> {
     maxFill: 0.85,
   } as const;
   const hob = { id: 'h', name: 'Hob', netKw: 5 };
+  if (part === 'pot') {
+    (await import('./bench-pot')).benchPot({ vessel, hob, steps: TEN_STEPS }, median, line);
+    return 0;
+  }
   line(
     'a ten-step pot, six hours of simmering',
     median(() => runPot({ vessel, hob, steps: TEN_STEPS }, CONSTANTS), 200),
