@@ -59,6 +59,8 @@ export const secondWash: StepRunner<'second wash'> = (pot, step, _c, report) => 
   if (!held || held.pieces.length === 0) return noStrainer('Second wash');
   pot.lost['solids discarded'] -= held.pieces.reduce((g, p) => g + pieceG(p), 0);
   pot.lost['held in solids'] -= liquidG(held.liquid);
+  // The liquid they keep was no loss after all, nor was its money.
+  if (liquidG(held.liquid) > 0) report.shares.push({ loss: 'held in solids', share: -1 });
   pot.inStrainer = undefined;
   partWith(pot, step, productFrom(pot, held.liquid, held.pieces), report);
   return undefined;
