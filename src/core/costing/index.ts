@@ -18,6 +18,7 @@ export { historyIn, type ArticleHistory, type HistoryOf, type PriceFound, type P
 export {
   costOfProduct,
   inputCosts,
+  moneyStaying,
   moneyWentIn,
   rowCosts,
   whereTheMoneyWent,

@@ -118,6 +118,23 @@ export function partsCost(
   });
 }
 
+/**
+ * What of each input's money is still in the pot at its end: what parts takes its share of everything that had gone in by then.
+ * Adds up to the cost in the pot on the last row.
+ */
+export function moneyStaying(rows: readonly LedgerRow[], costs: readonly (number | null)[]): number[] {
+  const staying = costs.map((cost) => cost ?? 0);
+  const parts = partsCost(rows, costs);
+  for (const { inputs, parts: here } of partingsOf(rows)) {
+    const there = staying.slice(0, inputs).reduce((a, b) => a + b, 0);
+    const away = parts
+      .filter((p) => here.some((h) => h.row === p.row && h.name === p.name))
+      .reduce((sum, p) => sum + p.money, 0);
+    for (let i = 0; there > 0 && i < inputs; i += 1) staying[i] = (staying[i] as number) * (1 - away / there);
+  }
+  return staying;
+}
+
 /** Where the money of one pot went, trim of its own ingredients included. `spent` = trimmed + Σ lost + Σ parted + left. */
 export interface MoneyWent {
   readonly spent: number;

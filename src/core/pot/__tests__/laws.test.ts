@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { runningBook } from '../../costing/book';
-import { partsCost, rowCosts } from '../../costing/product-cost';
+import { moneyStaying, partsCost, rowCosts } from '../../costing/product-cost';
 import { CONSTANTS } from '../../reference';
 import { randomPot } from '../../testing/random-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
@@ -101,6 +101,8 @@ describe('money is never lost', () => {
           expect(Math.abs(all - book.spent)).toBeLessThan(1e-9 * Math.max(1, book.spent));
           // What the product absorbs and what the parts carry away is every cent that was spent.
           const inPot = rowCosts(r.rows, costs, []).at(-1)?.inPot ?? 0;
+          const staying = moneyStaying(r.rows, costs.slice(0, r.rows.at(-1)?.inputsSoFar));
+          expect(Math.abs(sum(staying) - inPot)).toBeLessThan(1e-9 * Math.max(1, book.spent));
           const away = parts.reduce((a, p) => a + p.money, 0);
           const paid = costs.slice(0, r.rows.at(-1)?.inputsSoFar).reduce((a, b) => a + b, 0);
           expect(Math.abs(inPot + away - paid)).toBeLessThan(1e-9 * Math.max(1, paid));

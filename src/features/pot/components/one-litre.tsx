@@ -1,5 +1,6 @@
 'use client';
 
+import { moneyStaying } from '@/core/costing';
 import { useFigures } from '@/ui/figures';
 import { LitreJug, strataOf } from '@/ui/litre-jug';
 import type { PotSheetData } from '../queries';
@@ -13,10 +14,11 @@ export function OneLitre({ data, pot }: { data: PotSheetData; pot: LivePot }) {
   if (perL === null || !run.product)
     return <p className="drawing-title">One litre is drawn here once its cost is whole.</p>;
   const litres = run.product.ml / 1000;
+  const staying = moneyStaying(run.rows, pot.inputMoney);
   const strata = strataOf(
     run.inputs.map((input, i) => ({
       name: input.name,
-      money: (pot.inputMoney[i] ?? 0) / litres,
+      money: (staying[i] ?? 0) / litres,
       estimate: data.estimates.includes(input.supply),
     })),
   );
