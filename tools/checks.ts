@@ -73,7 +73,9 @@ interface JestSummary {
 export function jest(place: string, env: NodeJS.ProcessEnv): Verdict {
   const file = path.join(place, 'jest.json');
   fs.rmSync(file, { force: true });
-  const { output } = execute('jest', ['--json', `--outputFile=${file}`, '--silent=false'], env);
+  // A slow machine is no mistake; and a failed suite that leaves a connection open must not hold up the rest.
+  const manner = ['--testTimeout=60000', '--forceExit'];
+  const { output } = execute('jest', ['--json', `--outputFile=${file}`, '--silent=false', ...manner], env);
   if (!fs.existsSync(file)) return { name: 'unit tests', passed: 0, failed: 1, output };
   const sum = JSON.parse(fs.readFileSync(file, 'utf8')) as JestSummary;
   return {

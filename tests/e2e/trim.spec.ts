@@ -422,6 +422,7 @@ test('a reader may look at a test but weighs nothing', async ({ page }) => {
     .getByRole('link', { name: /^Fennel/ })
     .first()
     .click();
+  await expect(page.getByLabel('Weight that went in', { exact: true })).toBeDisabled();
   await expect(page.getByRole('button', { name: 'Finish the test' })).toHaveCount(0);
   await page.goto('/trim');
   await page.getByRole('link', { name: 'Leek', exact: true }).click();

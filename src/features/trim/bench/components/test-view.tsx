@@ -52,10 +52,18 @@ export function TestView({ page }: { readonly page: TestPage }) {
     const answer = await dropIt({ id: page.test.id, seen: bench.version.current }).catch(() => undefined);
     if (answer?.ok) router.push('/trim');
   };
-  if (finished && !refusal) return <KeptTest page={page} />;
+  // Once it is finished it is shown as it was kept; until that has been read, only that it is.
+  if (finished && !refusal)
+    return page.test.state === 'kept' ? (
+      <KeptTest page={page} />
+    ) : (
+      <p role="status" className="kept">
+        ✓ Finished: what it taught is being worked out.
+      </p>
+    );
   return (
     <div className="bench">
-      <div className="bench-work">
+      <fieldset className="bench-work" disabled={!page.mayTest}>
         <div className="bench-head">
           <h1>{page.name}</h1>
           <label>
@@ -64,7 +72,6 @@ export function TestView({ page }: { readonly page: TestPage }) {
               className="form-select"
               aria-label="What is tested"
               value={typed.kind}
-              disabled={!page.mayTest}
               onChange={(event) => {
                 const kind = event.target.value as TestKind;
                 const blank = typed.parts.every((p) => p.amount.trim() === '');
@@ -94,7 +101,6 @@ export function TestView({ page }: { readonly page: TestPage }) {
               className="form-select"
               aria-label="Delivery"
               value={typed.purchase ?? ''}
-              disabled={!page.mayTest}
               onChange={(event) => {
                 const next = { ...typed, purchase: event.target.value || null };
                 setTyped(next);
@@ -115,7 +121,6 @@ export function TestView({ page }: { readonly page: TestPage }) {
               className="form-select"
               aria-label="Season"
               value={typed.season}
-              disabled={!page.mayTest}
               onChange={(event) => {
                 const next = { ...typed, season: event.target.value as Season };
                 setTyped(next);
@@ -137,7 +142,10 @@ export function TestView({ page }: { readonly page: TestPage }) {
               mine={typed}
               theirs={refusal.theirs}
               testId={page.test.id}
-              takeTheirs={bench.takeTheirs}
+              takeTheirs={(theirs) => {
+                bench.takeTheirs(theirs);
+                router.refresh();
+              }}
               keepMine={bench.keepMine}
             />
           </div>
@@ -245,7 +253,7 @@ export function TestView({ page }: { readonly page: TestPage }) {
               A second pass of the waste (mill, press)
             </button>
           ))}
-      </div>
+      </fieldset>
       <aside className="bench-answer" aria-label="What this test says">
         <TestResult page={page} weighed={weighed} />
         <label className="bench-note">
