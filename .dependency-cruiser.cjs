@@ -15,7 +15,13 @@ module.exports = {
     only(
       'one-door-from-outside',
       { path: '^(src/(?!core/)|tools/)', pathNot: '\\.test\\.tsx?$' },
-      { path: '^src/core/[^/]+/(?!index\\.ts$)' },
+      { path: '^src/core/[^/]+/(?!index\\.ts$)', pathNot: '^src/core/testing/' },
+    ),
+    // Tests and benchmarks share what makes random pots; nothing that is shipped does.
+    only(
+      'testing-is-not-shipped',
+      { path: '^src/', pathNot: '(\\.test\\.tsx?$|^src/core/testing/)' },
+      { path: '^src/core/testing/' },
     ),
     only(
       'db-knows-only-core',
