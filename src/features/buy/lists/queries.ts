@@ -53,10 +53,11 @@ export async function listPage(
   id: string,
   asked: { verdict?: Verdict | undefined; from?: number | undefined; columns?: boolean | undefined },
 ): Promise<ListPage> {
-  const list = await importById(database(), who.kitchenId, id);
-  if (!list || list.state === 'dropped') notFound();
+  // Asked before the list is read: work that ends in between is then looked at again, not missed.
   const job = jobOf(id);
   const working = job !== undefined && !job.ended;
+  const list = await importById(database(), who.kitchenId, id);
+  if (!list || list.state === 'dropped') notFound();
   const { file } = (await costedKitchen(who.kitchenId)).costing;
   const choosing =
     !working && (list.state === 'columns' || (list.state === 'preview' && asked.columns === true));
