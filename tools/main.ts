@@ -4,7 +4,8 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
 
   ./halfpot demo [--port N]               set everything up and start the demo kitchen
   ./halfpot dev [--port N]                the same, serving the source as it is edited
-  ./halfpot cost FILE [--json] [--ledger] cost a kitchen file, no application or database needed
+  ./halfpot cost FILE [--json] [--ledger] [--layers all]
+                                          cost a kitchen file, no application or database needed
   ./halfpot scale FILE RECIPE AMOUNT [--in VESSEL]
                                           the same recipe for another amount: factor, batches, vessels
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file

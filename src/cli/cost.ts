@@ -1,13 +1,16 @@
 import {
+  costByLayer,
   costKitchen,
   costOfPlate,
   costOfProduct,
   gapsOf,
   inputCosts,
+  LAYERS,
   rowCosts,
   wentInCents,
   whereTheMoneyWent,
   type KitchenCosting,
+  type Layer,
 } from '../core/costing';
 import { readKitchenText } from '../core/kitchen-file';
 import { LOSSES } from '../core/pot';
@@ -26,6 +29,7 @@ export interface CostReport {
     id: string;
     name: string;
     cost: number | null;
+    layers: Readonly<Record<Layer, number | null>>;
     foodCostPct: number | null;
     incomplete: readonly Trouble[];
   }[];
@@ -36,7 +40,10 @@ interface ProductReport {
   readonly name: string;
   readonly litres: number;
   readonly costPerLitre: number | null;
+  /** A litre in each layer, which add up; null where a layer is not whole. */
+  readonly layersPerLitre: Readonly<Record<Layer, number | null>>;
   readonly portionMl: number | null;
+  readonly pouredMl: number | null;
   readonly costPerPortion: number | null;
   readonly total: number | null;
   readonly lostKg: Readonly<Record<string, number>>;
@@ -73,7 +80,15 @@ export function costText(
     products: file.recipes.map((r) => productReport(costing, r.id, withLedger)),
     plates: file.plates.map((p) => {
       const { cost, foodCostPct } = costOfPlate(costing, p.id);
-      return { id: p.id, name: p.name, cost, foodCostPct, incomplete: gapsOf(costing, `plate:${p.id}`) };
+      const layers = costByLayer(costing, `plate:${p.id}`);
+      return {
+        id: p.id,
+        name: p.name,
+        cost,
+        layers,
+        foodCostPct,
+        incomplete: gapsOf(costing, `plate:${p.id}`),
+      };
     }),
   };
   return { report, costing };
@@ -90,7 +105,9 @@ function productReport(costing: KitchenCosting, id: string, withLedger: boolean)
     name: recipe?.recipe.name ?? '',
     litres: cost.ml / 1000,
     costPerLitre: cost.perL,
+    layersPerLitre: layersPerLitre(costing, id),
     portionMl: cost.portionMl,
+    pouredMl: cost.pouredMl,
     costPerPortion: cost.perPortion,
     total: cost.total,
     lostKg,
@@ -99,6 +116,17 @@ function productReport(costing: KitchenCosting, id: string, withLedger: boolean)
     incomplete: gapsOf(costing, `product:${id}`),
     ...(withLedger ? { ledger: ledger(costing, id) } : {}),
   };
+}
+
+function layersPerLitre(costing: KitchenCosting, id: string): Record<Layer, number | null> {
+  const { g, ml } = costOfProduct(costing, id);
+  const layers = costByLayer(costing, `product:${id}`);
+  return Object.fromEntries(
+    LAYERS.map((name) => {
+      const perG = layers[name];
+      return [name, perG === null || ml === 0 ? null : (perG * g * 1000) / ml];
+    }),
+  ) as Record<Layer, number | null>;
 }
 
 /** What parts from a recipe, each with its own cost. */
@@ -159,6 +187,6 @@ function ledger(costing: KitchenCosting, id: string): object[] {
     ethanolPct: row.ethanolPct,
     allergens: row.allergens,
     lostKg: Object.fromEntries(Object.entries(row.lost).map(([loss, g]) => [loss, g / 1000])),
-    warnings: row.warnings.map((w) => w.message),
+    warnings: row.warnings.map(({ cure, ...w }) => ({ ...w, cure: { ...cure } })),
   }));
 }

@@ -1,3 +1,5 @@
+import { LAYERS, layerWords, type Layer } from '../core/costing';
+import { warningWords, type Warning } from '../core/pot';
 import type { CostReport } from './cost';
 
 const pad = (text: string, width: number): string =>
@@ -6,9 +8,9 @@ const num = (value: number | null | undefined, digits: number, width: number): s
   (value === null || value === undefined ? '–' : value.toFixed(digits)).padStart(width);
 
 /** The report as plain text for a terminal. */
-export function costTable(report: CostReport): string {
+export function costTable(report: CostReport, layers: readonly Layer[] = ['ingredients']): string {
   const lines = [
-    `${report.kitchen}, costed for ${report.day} in ${report.currency}, ingredients only`,
+    `${report.kitchen}, costed for ${report.day} in ${report.currency}, ${layerWords(layers)}`,
     '',
     `${pad('Product', 30)}${'litres'.padStart(9)}${'a litre'.padStart(10)}${'a portion'.padStart(11)}   lost`,
   ];
@@ -18,22 +20,45 @@ export function costTable(report: CostReport): string {
       .map(([cause, kg]) => `${cause} ${kg.toFixed(2)} kg`)
       .join(', ');
     lines.push(
-      `${pad(p.name, 30)}${num(p.litres, 2, 9)}${p.incomplete.length > 0 ? 'incomplete'.padStart(10) : num(p.costPerLitre, 2, 10)}${num(p.costPerPortion, 3, 11)}   ${lost}`,
+      `${pad(p.name, 30)}${num(p.litres, 2, 9)}${p.incomplete.length > 0 ? 'incomplete'.padStart(10) : num(sumOf(p.layersPerLitre, layers), 2, 10)}${num(portionOf(p, layers), 3, 11)}   ${lost}`,
     );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
     for (const row of (p.ledger ?? []) as LedgerLine[])
       lines.push(
-        `${' '.repeat(4)}${String(row.step).padStart(2)} ${pad(row.said, 46)}${num(row.litres, 2, 8)} l${num(row.piecesKg, 2, 8)} kg${num(row.dipCm, 1, 7)} cm${num(row.saltPct, 2, 7)} % salt${num(row.gelatinPct, 2, 7)} % gel.${num(row.body, 2, 6)} body${num(row.costPerLitre, 2, 8)} /l${row.warnings.map((w) => `\n${' '.repeat(8)}! ${w}`).join('')}`,
+        `${' '.repeat(4)}${String(row.step).padStart(2)} ${pad(row.said, 46)}${num(row.litres, 2, 8)} l${num(row.piecesKg, 2, 8)} kg${num(row.dipCm, 1, 7)} cm${num(row.saltPct, 2, 7)} % salt${num(row.gelatinPct, 2, 7)} % gel.${num(row.body, 2, 6)} body${num(row.costPerLitre, 2, 8)} /l${row.warnings.map((w) => `\n${' '.repeat(8)}! ${warningWords(w)}`).join('')}`,
       );
   }
   lines.push('', `${pad('Plate', 49)}${'cost'.padStart(11)}${'food cost'.padStart(12)}`);
   for (const p of report.plates) {
     lines.push(
-      `${pad(p.name, 49)}${p.incomplete.length > 0 ? 'incomplete'.padStart(11) : num(p.cost, 3, 11)}${p.foodCostPct === null ? '–'.padStart(12) : `${p.foodCostPct.toFixed(1)} %`.padStart(12)}`,
+      `${pad(p.name, 49)}${p.incomplete.length > 0 ? 'incomplete'.padStart(11) : num(sumOf(p.layers, layers), 3, 11)}${p.foodCostPct === null ? '–'.padStart(12) : `${p.foodCostPct.toFixed(1)} %`.padStart(12)}`,
     );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
   }
   return `${lines.join('\n')}\n`;
+}
+
+/** The layers asked for, added up; null while one of them is not whole. */
+function sumOf(costs: Readonly<Record<Layer, number | null>>, layers: readonly Layer[]): number | null {
+  return layers.reduce<number | null>((sum, name) => {
+    const one = costs[name];
+    return sum === null || one === null ? null : sum + one;
+  }, 0);
+}
+
+/** A portion is so much of a litre, its own jar and all. */
+function portionOf(p: CostReport['products'][number], layers: readonly Layer[]): number | null {
+  const litre = sumOf(p.layersPerLitre, layers);
+  return litre === null || p.pouredMl === null ? null : (litre * p.pouredMl) / 1000;
+}
+
+/** Layers as they are typed: `ingredients,energy` or `all`; undefined where one is not a layer. */
+export function layersFrom(typed: string): Layer[] | undefined {
+  if (typed === 'all') return [...LAYERS];
+  const names = typed.split(',').map((name) => name.trim());
+  return names.every((name) => (LAYERS as readonly string[]).includes(name))
+    ? LAYERS.filter((name) => names.includes(name))
+    : undefined;
 }
 
 interface LedgerLine {
@@ -46,5 +71,5 @@ interface LedgerLine {
   readonly gelatinPct: number;
   readonly body: number;
   readonly costPerLitre: number | null;
-  readonly warnings: readonly string[];
+  readonly warnings: readonly Warning[];
 }

@@ -42,7 +42,7 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     const k = file.kitchen;
     await run(
       sql,
-      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, scale_address, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?)',
+      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, scale_address, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
       [
         k.id,
         k.name,
@@ -55,6 +55,8 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
         JSON.stringify(k.priceBasis),
         k.learning,
         k.wagePerHour ?? null,
+        k.energyPerKwh.electricity ?? null,
+        k.energyPerKwh.gas ?? null,
         k.scale ?? null,
         file.referenceDay,
       ],
@@ -117,8 +119,8 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     await insertAll(
       sql,
       'hob',
-      ['kitchen_id', 'id', 'name', 'net_kw', 'position'],
-      file.hobs.map((h, i) => [k.id, h.id, h.name, h.netKw, i]),
+      ['kitchen_id', 'id', 'name', 'net_kw', 'fuel', 'efficiency_pct', 'position'],
+      file.hobs.map((h, i) => [k.id, h.id, h.name, h.netKw, h.fuel, h.efficiencyPct ?? null, i]),
     );
     await loadLarder(sql, file);
     await loadBuying(sql, file);

@@ -1,3 +1,4 @@
+import { FUELS } from '@/core/pot';
 import { z } from 'zod';
 import type { HistoryOf } from '@/core/costing';
 import { FORMAT, FORMAT_VERSION, KitchenFile } from '@/core/kitchen-file';
@@ -120,10 +121,12 @@ async function readWith(
       price_basis: json,
       learning: z.string(),
       wagePerHour: maybe(money),
+      electricity: maybe(money),
+      gas: maybe(money),
       scale: maybe(z.string()),
       reference_day: z.string(),
     }),
-    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, scale_address AS scale, reference_day FROM kitchen WHERE id = ?',
+    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, scale_address AS scale, reference_day FROM kitchen WHERE id = ?',
     [kitchenId],
   );
   const of = readerOf(sql, kitchenId);
@@ -154,8 +157,10 @@ async function readWith(
       id,
       name: z.string(),
       netKw: z.union([z.string(), z.null()]).transform((x) => (x === null ? null : Number(x))),
+      fuel: z.enum(FUELS),
+      efficiencyPct: maybeFigure,
     }),
-    'SELECT id, name, net_kw AS netKw FROM hob WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, net_kw AS netKw, fuel, efficiency_pct AS efficiencyPct FROM hob WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const measures = await of(
     z.object({ id, name: z.string(), amount: z.string() }),
@@ -179,6 +184,10 @@ async function readWith(
       priceBasis: k.price_basis,
       learning: k.learning,
       wagePerHour: k.wagePerHour,
+      energyPerKwh: {
+        ...(k.electricity === undefined ? {} : { electricity: k.electricity }),
+        ...(k.gas === undefined ? {} : { gas: k.gas }),
+      },
       scale: k.scale,
     },
     measures,

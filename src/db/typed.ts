@@ -37,7 +37,8 @@ export const pointers = (of: Of | undefined): { ingredient: string | null; produ
         : 'stockTrimOf' in of
           ? of.stockTrimOf
           : null,
-  product: of !== undefined && 'product' in of ? of.product : null,
+  product:
+    of === undefined ? null : 'product' in of ? of.product : 'lastBatchOf' in of ? of.lastBatchOf : null,
 });
 
 export const jsonOrNull = (value: unknown): string | null =>

@@ -88,7 +88,7 @@ export async function bench(args: readonly string[]): Promise<number> {
     heightCm: 36,
     maxFill: 0.85,
   } as const;
-  const hob = { id: 'h', name: 'Hob', netKw: 5 };
+  const hob = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
   if (part === 'pot') {
     (await import('./bench-pot')).benchPot({ vessel, hob, steps: TEN_STEPS }, median, line);
     return 0;

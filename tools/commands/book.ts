@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { costKitchen, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
-import { LOSSES } from '@/core/pot';
+import { costByLayer, costKitchen, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import { LOSSES, warningWords } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
 import { writeStep } from '@/core/said';
 import { DEMO_FILE, mustRead } from '../kitchens';
@@ -20,6 +20,17 @@ const kilos = (g: number): string =>
   Math.abs(g) < 995 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`;
 const money = (value: number | null, digits = 2): string =>
   value === null ? 'incomplete' : value.toFixed(digits);
+
+/** What the layers beside the ingredients come to, each named. */
+function layersOnTop(costing: KitchenCosting, id: string): string {
+  const { g, ml } = costOfProduct(costing, id);
+  const layers = costByLayer(costing, `product:${id}`);
+  const perL = (perG: number | null): string => money(perG === null ? null : (perG * g * 1000) / ml);
+  return (['packaging', 'energy', 'hands'] as const)
+    .filter((name) => name !== 'packaging' || layers.packaging !== 0)
+    .map((name) => `${name} ${perL(layers[name])}`)
+    .join(' · ');
+}
 
 /** One pot: its steps as they are said, and what it then is. */
 function potPage(costing: KitchenCosting, id: string): string {
@@ -51,7 +62,9 @@ function potPage(costing: KitchenCosting, id: string): string {
     `hob ${hours(last.hobHours)}`,
     `in all ${hours(last.elapsedHours)}`,
   ];
-  const warnings = run.rows.flatMap((row) => row.warnings.map((w) => `- Step ${row.step + 1}: ${w.message}`));
+  const warnings = run.rows.flatMap((row) =>
+    row.warnings.map((w) => `- Step ${row.step + 1}: ${warningWords(w)}`),
+  );
   const vessel = costing.shelf.vessel(recipe.vessel)?.name ?? '';
   return [
     `## ${recipe.name}`,
@@ -60,6 +73,8 @@ function potPage(costing: KitchenCosting, id: string): string {
     `${vessel}. ${facts.join('; ')}.`,
     '',
     ...recipe.steps.map((s, i) => `${i + 1}. ${writeStep(s, costing.file)}`),
+    '',
+    `On top of the ingredients, a litre: ${layersOnTop(costing, id)}.`,
     '',
     ...(inside ? [`Then: ${inside.join(' · ')}.`, ''] : []),
     `Lost: ${lost.join(' · ') || 'nothing'}.${parted.length > 0 ? ` Parted: ${parted.join(' · ')}.` : ''}`,
@@ -80,7 +95,7 @@ export function bookText(): string {
   return `${[
     `# ${file.kitchen.name}: the book`,
     '',
-    `Every pot of the demo kitchen as it is costed on ${file.referenceDay}, in ${file.kitchen.currency}, ingredients only. Written by`,
+    `Every pot of the demo kitchen as it is costed on ${file.referenceDay}, in ${file.kitchen.currency}; costs are of the ingredients unless another layer is named. Written by`,
     '`./halfpot book` from `demo/kestrel-weir.json`; figures are of the model, to be read with a chef’s eye. No line says that a',
     'process is safe: local food code, the site’s own food-safety plan and licensed practice come first.',
     '',

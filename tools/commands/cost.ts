@@ -1,21 +1,26 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { parseArgs } from 'node:util';
 import { costText, type CostReport } from '@/cli/cost';
-import { costTable } from '@/cli/table';
+import { costTable, layersFrom } from '@/cli/table';
+import { LAYERS } from '@/core/costing';
 import { Stop } from '../stop';
 
-/** `halfpot cost FILE [--json] [--ledger]`: 0 costed, 1 something is incomplete, 2 the file was refused. */
+const USAGE =
+  'Say which file: ./halfpot cost FILE [--json] [--ledger] [--layers all|ingredients,packaging,energy,hands]';
+
+/** `halfpot cost FILE [--json] [--ledger] [--layers …]`: 0 costed, 1 something is incomplete, 2 the file was refused. */
 export function cost(args: readonly string[]): number {
-  const file = args.find((a) => !a.startsWith('--'));
-  const unknown = args.find((a) => a.startsWith('--') && a !== '--json' && a !== '--ledger');
-  if (unknown || file === undefined)
-    throw new Stop('Say which file: ./halfpot cost FILE [--json] [--ledger]');
+  const { values, positionals } = options(args);
+  const [file] = positionals;
+  if (file === undefined || positionals.length > 1) throw new Stop(USAGE);
+  const layers = layersFrom(values.layers);
+  if (!layers) throw new Stop(`There is no layer “${values.layers}”: all, or some of ${LAYERS.join(', ')}.`);
   const at = path.resolve(process.env.HALFPOT_FROM ?? '.', file);
   if (!fs.existsSync(at)) throw new Stop(`There is no file ${file}.`);
-  const answer = costText(fs.readFileSync(at, 'utf8'), args.includes('--ledger'));
+  const answer = costText(fs.readFileSync(at, 'utf8'), values.ledger);
   if ('mistakes' in answer) {
-    if (args.includes('--json'))
-      process.stdout.write(`${JSON.stringify({ mistakes: answer.mistakes }, null, 2)}\n`);
+    if (values.json) process.stdout.write(`${JSON.stringify({ mistakes: answer.mistakes }, null, 2)}\n`);
     else
       process.stderr.write(
         `${[`${file} has ${answer.mistakes.length === 1 ? 'a mistake' : `${answer.mistakes.length} mistakes`}; nothing was costed.`, ...answer.mistakes.map((m) => `  ${m.path || '(file)'}: ${m.message}`)].join('\n')}\n`,
@@ -23,9 +28,25 @@ export function cost(args: readonly string[]): number {
     return 2;
   }
   process.stdout.write(
-    args.includes('--json') ? `${JSON.stringify(answer.report, null, 2)}\n` : costTable(answer.report),
+    values.json ? `${JSON.stringify(answer.report, null, 2)}\n` : costTable(answer.report, layers),
   );
   return isWhole(answer.report) ? 0 : 1;
+}
+
+function options(args: readonly string[]) {
+  try {
+    return parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: {
+        json: { type: 'boolean', default: false },
+        ledger: { type: 'boolean', default: false },
+        layers: { type: 'string', default: 'ingredients' },
+      },
+    });
+  } catch {
+    throw new Stop(USAGE);
+  }
 }
 
 const isWhole = (report: CostReport): boolean =>

@@ -21,7 +21,7 @@ describe('halfpot cost', () => {
     }
     const table = costTable(report);
     for (const p of report.products) expect(table).toContain(p.name.slice(0, 29));
-    expect(table).toMatch(/water 16 l .* 16\.00 l/);
+    expect(table).toMatch(/water 14\.2 l .* 16\.00 l/);
   });
 
   test('a file with mistakes is not costed at all', () => {

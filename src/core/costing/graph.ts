@@ -12,7 +12,15 @@ export interface GraphNode {
   readonly plus?: number | undefined;
   /** Whether a cost below 0 is a gap: credits can take away no more than there is. */
   readonly notBelow0?: boolean | undefined;
+  /**
+   * A later node whose cost this one repeats: what the last batch cost is what this batch costs, once batch after batch cost
+   * the same. No edge, so it closes no loop.
+   */
+  readonly follows?: string | undefined;
 }
+
+/** Rounds after which nodes that follow each other must have come to rest. */
+const MOST_ROUNDS = 2000;
 
 /** Thrown when a program asks for a node that is not there, or builds a graph out of order. */
 export class GraphError extends Error {}
@@ -23,6 +31,8 @@ export class CostGraph {
   /** How many gaps a node's cost has, its own and those of all it lives from; a source without price has one. */
   private readonly gap: Float64Array;
   private readonly dependents: number[][];
+  /** Places of nodes that follow another, with the place of that one. */
+  private readonly followers: (readonly [number, number])[];
 
   /** Nodes stand after everything they are the sum of. */
   constructor(readonly nodes: readonly GraphNode[]) {
@@ -37,6 +47,9 @@ export class CostGraph {
         this.dependents[j]?.push(i);
       }
     }
+    this.followers = nodes.flatMap(({ follows }, i) =>
+      follows === undefined ? [] : [[i, this.at(follows)] as const],
+    );
     for (let i = 0; i < nodes.length; i += 1) this.recompute(i);
   }
 
@@ -80,11 +93,34 @@ export class CostGraph {
    * @returns the keys whose cost changed, sources included, in graph order
    */
   set(prices: Iterable<readonly [string, number | null]>): string[] {
+    const before = new Map<number, readonly [number, number]>();
+    const wanted: [number, number, number][] = [];
+    for (const [key, price] of prices) {
+      const i = this.at(key);
+      const node = this.nodes[i] as GraphNode;
+      if (node.from.length > 0 || node.follows !== undefined)
+        throw new GraphError(`${key} has no price of its own`);
+      wanted.push([i, price ?? 0, node.gaps + (price === null ? 1 : 0)]);
+    }
+    this.propagate(wanted, before);
+    if (this.followers.length > 0) this.settle(before);
+    return [...before]
+      .filter(([i, [value, gap]]) => this.value[i] !== value || this.gap[i] !== gap)
+      .map(([i]) => i)
+      .sort((a, b) => a - b)
+      .map((i) => (this.nodes[i] as GraphNode).key);
+  }
+
+  /** Gives sources their values and gaps, and follows them up; what stood there before is noted. */
+  private propagate(
+    sources: readonly (readonly [place: number, value: number, gap: number])[],
+    before: Map<number, readonly [number, number]>,
+  ): void {
     const dirty = new Uint8Array(this.nodes.length);
-    const changed: number[] = [];
     let waiting = 0;
     let lowest = this.nodes.length;
-    const mark = (i: number): void => {
+    const changed = (i: number, value: number, gap: number): void => {
+      if (!before.has(i)) before.set(i, [value, gap]);
       for (const d of this.dependents[i] as number[]) {
         if (dirty[d]) continue;
         dirty[d] = 1;
@@ -92,25 +128,44 @@ export class CostGraph {
         lowest = Math.min(lowest, d);
       }
     };
-    for (const [key, price] of prices) {
-      const i = this.at(key);
-      const node = this.nodes[i] as GraphNode;
-      if (node.from.length > 0) throw new GraphError(`${key} has no price of its own`);
-      const gap = node.gaps + (price === null ? 1 : 0);
-      if (this.value[i] === (price ?? 0) && this.gap[i] === gap) continue;
-      this.value[i] = price ?? 0;
+    for (const [i, value, gap] of sources) {
+      const [oldValue, oldGap] = [this.value[i] as number, this.gap[i] as number];
+      if (oldValue === value && oldGap === gap) continue;
+      this.value[i] = value;
       this.gap[i] = gap;
-      changed.push(i);
-      mark(i);
+      changed(i, oldValue, oldGap);
     }
     // Upwards from the lowest place, so that a node is reached after everything it is made of.
     for (let i = lowest; waiting > 0; i += 1) {
       if (!dirty[i]) continue;
       waiting -= 1;
-      if (!this.recompute(i)) continue;
-      changed.push(i);
-      mark(i);
+      const [value, gap] = [this.value[i] as number, this.gap[i] as number];
+      if (this.recompute(i)) changed(i, value, gap);
     }
-    return changed.sort((a, b) => a - b).map((i) => (this.nodes[i] as GraphNode).key);
+  }
+
+  /**
+   * Lets what follows come to rest: each round is one batch after the other. A gap is taken for none until the node
+   * followed has one, or two batches could keep each other unknown for ever.
+   */
+  private settle(before: Map<number, readonly [number, number]>): void {
+    this.propagate(
+      this.followers.map(([i]) => [i, this.value[i] as number, 0]),
+      before,
+    );
+    for (let round = 0; round < MOST_ROUNDS; round += 1) {
+      const moved = this.followers.flatMap(([i, to]): [number, number, number][] => {
+        const [value, gap] = [this.value[to] as number, (this.gap[to] as number) > 0 ? 1 : 0];
+        const still = Math.abs(value - (this.value[i] as number)) <= 1e-13 * Math.abs(value) + 1e-18;
+        return still && gap === this.gap[i] ? [] : [[i, value, gap]];
+      });
+      if (moved.length === 0) return;
+      this.propagate(moved, before);
+    }
+    // Batches that take more of the last than they make never come to rest: nobody can say what they cost.
+    this.propagate(
+      this.followers.map(([i]) => [i, 0, 1]),
+      before,
+    );
   }
 }

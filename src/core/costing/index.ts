@@ -10,12 +10,15 @@ export {
   type RecipeCosting,
 } from './kitchen';
 export { CostGraph, GraphError, type GraphNode } from './graph';
+export { LAYERS, layerWords, type Layer } from './layers';
+export { layerMoney } from './layer-money';
 export { beforeTheKnife, isGuess, suppliesOn, yieldOn, type Supply } from './supplies';
 export { afterTheKnife, comesOffShare, type Knife } from './knife';
 export { supplyOf, tryResolve, type OnShelf, type Shelf } from './resolve';
 export { opened, type Opened } from './opened';
 export { historyIn, type ArticleHistory, type HistoryOf, type PriceFound, type PricePoint } from './prices';
 export {
+  costByLayer,
   costOfProduct,
   inputCosts,
   moneyStaying,
@@ -28,6 +31,7 @@ export {
 } from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
+export { overdrawn } from './last-batch';
 export { basisWords, whyCost, type Why } from './why';
 export { valuesOf, type Figure } from './test-values';
 export { taught, type Taught, type TaughtTerms, type TaughtTest } from './taught';

@@ -1,4 +1,6 @@
+import { DENSITY } from '../quantity';
 import {
+  noLiquid,
   runPot,
   type Matter,
   type Pot,
@@ -18,15 +20,17 @@ import {
   vesselOf,
   withoutMerged,
   type KitchenFile,
+  type Of,
   type WrittenPlate,
   type WrittenRecipe,
 } from '../kitchen-file';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
-import { CostGraph, GraphError, type GraphNode } from './graph';
-import { matterOf, resolveStep, supplyOf, type OnShelf, type Shelf } from './resolve';
-import { chargeFactors } from './opened';
-import { partingsOf } from './parting';
+import { graphOf, type LastBatch } from './build-graph';
+import { GraphError, type CostGraph } from './graph';
+import { feedsItself, livesFromLast, overdrawn, settleBatches } from './last-batch';
+import { layerPrices, type Layer } from './layers';
 import type { HistoryOf } from './prices';
+import { matterOf, partOf, resolveStep, supplyOf, type OnShelf, type Shelf } from './resolve';
 import { suppliesOn, type Supply } from './supplies';
 
 export interface RecipeCosting {
@@ -57,7 +61,9 @@ export interface KitchenCosting {
   readonly supplies: ReadonlyMap<string, Supply>;
   readonly recipes: ReadonlyMap<string, RecipeCosting>;
   readonly plates: ReadonlyMap<string, PlateCosting>;
+  /** Of the ingredients; of another layer by its name. */
   readonly graph: CostGraph;
+  readonly layer: (layer: Layer) => CostGraph;
 }
 
 /**
@@ -72,15 +78,12 @@ export function costKitchen(
 ): KitchenCosting {
   const file = withoutMerged(written);
   const supplies = suppliesOn(file, day, history);
-  const recipes = new Map<string, RecipeCosting>();
   const byId = new Map(file.recipes.map((r) => [r.id, r]));
-  const shelf = shelfOf(file, day, recipes, byId);
+  const recipes = new Map<string, RecipeCosting>();
+  const lefts = new Map<string, Product>();
+  const shelf = shelfOf(file, day, recipes, byId, lefts);
   const order = inOrder(file.recipes).order;
-  for (const id of order) {
-    const recipe = byId.get(id) as WrittenRecipe;
-    const pot = potOf(recipe, shelf);
-    recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
-  }
+  cookAll(file, order, constants, recipes, shelf, lefts);
   const plates = new Map(
     file.plates.map((plate) => [
       plate.id,
@@ -93,13 +96,112 @@ export function costKitchen(
       },
     ]),
   );
-  const graph = graphOf(supplies, order, recipes, plates);
-  graph.set(sourcePrices(supplies.values()));
+  const parts = { supplies, order, recipes, plates, lastBatches: lastBatchesOf(recipes, lefts) };
+  const graphs = new Map<Layer, CostGraph>();
+  const layer = (name: Layer): CostGraph => {
+    const made = graphs.get(name) ?? graphOf(name, parts);
+    if (!graphs.has(name)) {
+      graphs.set(name, made);
+      made.set([...sourcePrices(supplies.values()), ...layerPrices(file)].filter(([key]) => made.has(key)));
+    }
+    return made;
+  };
   const into = mergeTargets(written);
   const spellings = written.ingredients
     .filter((i) => i.mergedInto !== undefined)
     .map((i) => ({ id: into(i.id), name: i.name }));
-  return { file, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph };
+  const graph = layer('ingredients');
+  return { file, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer };
+}
+
+/** Runs every pot, each after what it lives from, and those that take of a last batch until batch after batch is the same. */
+function cookAll(
+  file: KitchenFile,
+  order: readonly string[],
+  constants: ProcessConstants,
+  recipes: Map<string, RecipeCosting>,
+  shelf: Shelf,
+  lefts: Map<string, Product>,
+): void {
+  const byId = new Map(file.recipes.map((r) => [r.id, r]));
+  const cook = (id: string): void => {
+    const recipe = byId.get(id) as WrittenRecipe;
+    const pot = potOf(recipe, shelf);
+    recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
+  };
+  const again = livesFromLast(file.recipes, order);
+  const keys = [...new Set(file.recipes.flatMap((r) => r.steps.flatMap((s) => lastKey(ofStep(s)) ?? [])))];
+  for (const id of order) if (!again.includes(id)) cook(id);
+  if (again.length === 0) return;
+  // The first batch of all begins with water in the place of what is not there yet.
+  for (const key of keys) lefts.set(key, WATER_INSTEAD);
+  const rested = settleBatches((left, first) => {
+    if (!first) lefts.clear();
+    for (const [key, product] of left) lefts.set(key, product);
+    for (const id of again) cook(id);
+    return new Map(
+      keys.flatMap((key) => {
+        const [id = '', part] = key.split('#');
+        const run = recipes.get(id)?.run;
+        const product = part === undefined ? run?.product : jointOf(run, part);
+        return product ? [[key, product] as const] : [];
+      }),
+    );
+  });
+  for (const id of again) {
+    const costing = recipes.get(id) as RecipeCosting;
+    const over = keys.flatMap((key) => {
+      const [from = ''] = key.split('#');
+      const left = lefts.get(key);
+      const eats = left && overdrawn(costing.run, `last:${key}`, left.g);
+      return eats && feedsItself(file.recipes, id, from) ? [eats] : [];
+    });
+    const restless = rested ? [] : [{ step: 0, trouble: RESTLESS }];
+    if (over.length + restless.length > 0)
+      recipes.set(id, {
+        ...costing,
+        run: { ...costing.run, unread: [...costing.run.unread, ...over, ...restless] },
+      });
+  }
+}
+
+const RESTLESS: Trouble = {
+  code: 'does-not-settle',
+  path: '',
+  message: 'One batch goes into the next, but batch after batch never comes to be the same.',
+};
+
+const WATER_INSTEAD: Product = {
+  liquid: { ...noLiquid(), water: 1000 },
+  pieces: [],
+  allergens: [],
+  g: 1000,
+  ml: 1000 / DENSITY.water,
+};
+
+const lastKey = (of: Of | undefined): string | undefined =>
+  of && 'lastBatchOf' in of ? partOf(of.lastBatchOf, of.part) : undefined;
+
+/** The last batches that recipes take of, with what each is worth. */
+function lastBatchesOf(
+  recipes: ReadonlyMap<string, RecipeCosting>,
+  lefts: ReadonlyMap<string, Product>,
+): LastBatch[] {
+  const found = new Map<string, LastBatch>();
+  for (const { recipe } of recipes.values())
+    for (const step of recipe.steps) {
+      const of = ofStep(step);
+      const product = lefts.get(lastKey(of) ?? '');
+      // One that cannot be made is an unread line, and asks for no price.
+      if (!of || !('lastBatchOf' in of) || !product) continue;
+      const key = supplyOf(of);
+      found.set(key, {
+        key,
+        follows: `product:${partOf(of.lastBatchOf, of.part)}`,
+        perG: of.perLitre === undefined ? undefined : (Number(of.perLitre) / 1000) * (product.ml / product.g),
+      });
+    }
+  return [...found.values()];
 }
 
 /** A recipe as the pot runs it. Also for a recipe being written, on a costed kitchen's shelf. */
@@ -120,6 +222,7 @@ function shelfOf(
   day: string,
   recipes: ReadonlyMap<string, RecipeCosting>,
   written: ReadonlyMap<string, WrittenRecipe>,
+  lefts: ReadonlyMap<string, Product>,
 ): Shelf {
   const stuffs = new Map<string, OnShelf>();
   for (const ingredient of file.ingredients) {
@@ -153,75 +256,14 @@ function shelfOf(
             `${recipe} cannot be made yet, so ${part ?? 'nothing'} ${part === undefined ? 'can' : 'cannot'} be taken from it.`,
           );
     },
+    lastBatch(id, part) {
+      const recipe = written.get(id)?.name ?? 'a recipe';
+      const product = lefts.get(partOf(id, part));
+      return product
+        ? fine({ name: `last batch of ${part === undefined ? recipe : `${part} of ${recipe}`}`, product })
+        : refuse('no-product', 'of', `No batch of ${recipe} can be made yet, so none has left anything.`);
+    },
   };
-}
-
-function graphOf(
-  supplies: ReadonlyMap<string, Supply>,
-  order: readonly string[],
-  recipes: ReadonlyMap<string, RecipeCosting>,
-  plates: ReadonlyMap<string, PlateCosting>,
-): CostGraph {
-  const nodes: GraphNode[] = [];
-  const place = new Map<string, number>();
-  const put = (node: GraphNode): void => {
-    place.set(node.key, nodes.length);
-    nodes.push(node);
-  };
-  for (const id of supplies.keys()) {
-    put({ key: `usable:${id}`, from: [], gaps: 0 });
-    put({ key: `trim:${id}`, from: [], gaps: 0 });
-  }
-  const weighed = (amounts: readonly { supply: string; g: number }[], per: number): [number, number][] => {
-    const sums = new Map<number, number>();
-    for (const { supply, g } of amounts) {
-      if (supply === 'free') continue;
-      const at = place.get(supply);
-      if (at === undefined) throw new GraphError(`${supply} is used before it is known`);
-      sums.set(at, (sums.get(at) ?? 0) + g / per);
-    }
-    return [...sums].sort((a, b) => a[0] - b[0]);
-  };
-  for (const id of order) {
-    const { run } = recipes.get(id) as RecipeCosting;
-    const factors = chargeFactors(run.inputs, (key) => supplies.get(key)?.opens);
-    const paid = run.inputs.map(({ supply, g }) => ({ supply, g: g * (factors.get(supply) ?? 1) }));
-    let before: [number, number][] = [];
-    let done = 0;
-    for (const [k, { inputs, parts }] of partingsOf(run.rows).entries()) {
-      const credits = parts.reduce((sum, p) => sum + (p.credit ?? 0), 0);
-      // What there is to share at this point, credits off; each part then takes its share of that.
-      put({
-        key: `stage:${id}/${k}`,
-        from: [...before, ...weighed(paid.slice(done, inputs), 1)],
-        gaps: run.unread.filter((u) => u.step <= (parts[0]?.row ?? 0)).length,
-        plus: -credits,
-        notBelow0: true,
-      });
-      const stage = place.get(`stage:${id}/${k}`) as number;
-      for (const p of parts)
-        put(
-          p.credit === undefined
-            ? { key: `product:${id}#${p.name}`, from: [[stage, p.share / p.g]], gaps: 0 }
-            : { key: `product:${id}#${p.name}`, from: [], gaps: 0, plus: p.credit / p.g },
-        );
-      before = [[stage, 1 - parts.reduce((sum, p) => sum + p.share, 0)]];
-      done = inputs;
-    }
-    const g = run.product?.g ?? 1;
-    put({
-      key: `product:${id}`,
-      from: [...before.map(([at, w]): [number, number] => [at, w / g]), ...weighed(paid.slice(done), g)],
-      gaps: run.unread.length + (run.product ? 0 : 1),
-    });
-  }
-  for (const [id, { lines }] of plates) {
-    const known = lines.flatMap(({ resolved }) =>
-      resolved.ok ? [{ supply: resolved.value.what.supply, g: resolved.value.g }] : [],
-    );
-    put({ key: `plate:${id}`, from: weighed(known, 1), gaps: lines.length - known.length });
-  }
-  return new CostGraph(nodes);
 }
 
 /** Prices per gram of the sources, as the graph takes them. */
@@ -250,7 +292,8 @@ export function gapsOf(costing: KitchenCosting, key: string): Trouble[] {
     if (kind === 'usable' || kind === 'trim') {
       const trouble = costing.supplies.get(id)?.trouble;
       if (trouble) say(trouble, at);
-    } else if (kind === 'product') {
+    } else if (kind === 'last') visit(`product:${id.split('@')[0] ?? ''}`);
+    else if (kind === 'product') {
       const recipe = costing.recipes.get(id.split('#')[0] ?? '');
       if (!recipe) return;
       const { run } = recipe;

@@ -16,6 +16,8 @@ export interface Part {
 export interface Parting {
   /** How many inputs have gone in by then. */
   readonly inputs: number;
+  /** The last row of the point. */
+  readonly row: number;
   readonly parts: readonly Part[];
 }
 
@@ -55,9 +57,10 @@ export function partingsOf(rowsOf: readonly LedgerRow[]): Parting[] {
     const joints = rows.flatMap((row, k) => row.parted.map((joint) => ({ joint, row: i + k })));
     const end = rows[rows.length - 1] as (typeof rows)[number];
     const weighed = joints.map(({ joint }) => ({ g: joint.product.g, cost: joint.cost }));
-    const shares = sharesAt(weighed, end.g + end.piecesG);
+    const shares = sharesAt(weighed, end.g + end.piecesG + end.aside.g);
     found.push({
       inputs: end.inputsSoFar,
+      row: last,
       parts: joints.map(({ joint, row }, k) => ({
         name: joint.name,
         g: joint.product.g,

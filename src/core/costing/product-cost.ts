@@ -1,6 +1,7 @@
 import type { LedgerRow, Loss, PotRun, Product } from '../pot';
 import { runningBook } from './book';
 import { jointOf, type KitchenCosting } from './kitchen';
+import { LAYERS, type Layer } from './layers';
 import { chargeFactors } from './opened';
 import { partingsOf } from './parting';
 import { beforeTheKnife } from './supplies';
@@ -15,6 +16,8 @@ export interface ProductCost {
   /** One portion, at what really leaves the ladle, if the recipe portions. */
   readonly perPortion: number | null;
   readonly portionMl: number | null;
+  /** What leaves the ladle for one portion. */
+  readonly pouredMl: number | null;
 }
 
 /** @param part a joint product of it, by name; what stays in the pot where it is left out */
@@ -34,6 +37,7 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string, part?: 
       perKg: null,
       perPortion: null,
       portionMl: portions?.ml ?? null,
+      pouredMl: portions?.pouredMl ?? null,
     };
   const total = perG * product.g;
   const perL = (total / product.ml) * 1000;
@@ -45,8 +49,19 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string, part?: 
     perKg: perG * 1000,
     perPortion: portions ? (perL * portions.pouredMl) / 1000 : null,
     portionMl: portions?.ml ?? null,
+    pouredMl: portions?.pouredMl ?? null,
   };
 }
+
+/**
+ * What a node of the graph costs in each layer, per gram (per plate for a plate): null where that layer is not whole.
+ * They add up; what is shown says which of them stand in it.
+ */
+export const costByLayer = (costing: KitchenCosting, key: string): Readonly<Record<Layer, number | null>> =>
+  Object.fromEntries(LAYERS.map((name) => [name, costing.layer(name).cost(key)])) as Record<
+    Layer,
+    number | null
+  >;
 
 /** Cost of each of a pot's inputs, in order, whole packs where they are charged whole; null where the price is unknown, 0 for water. */
 export function inputCosts(costing: KitchenCosting, recipeId: string): (number | null)[] {
@@ -81,7 +96,8 @@ export function rowCosts(
     if (!whole) return { inPot: null, perL: null };
     const inPot = paid.reduce<number>((sum, cost) => sum + (cost ?? 0), 0) - (parted[i] as number);
     const last = i === rows.length - 1;
-    const ml = row.ml + (last ? row.piecesMl : 0);
+    // The money is spread over everything, in whatever vessel it stands.
+    const ml = row.ml + (last ? row.piecesMl + row.aside.ml : row.aside.liquidMl);
     // A spoonful of butter under a kilo of leeks is no litre of anything yet.
     const isLiquid = row.ml > 1e-6 && (last || row.ml >= row.piecesMl);
     return { inPot, perL: isLiquid ? (inPot / ml) * 1000 : null };

@@ -23,17 +23,22 @@ export interface Shelf {
   stuff(id: string): OnShelf | undefined;
   /** The product of another recipe; a refusal says why there is none. */
   product(id: string, part?: string): Outcome<{ name: string; product: Product }>;
+  /** What the last batch of a recipe left. */
+  lastBatch(id: string, part?: string): Outcome<{ name: string; product: Product }>;
   vessel(id: string): Vessel | undefined;
   hob(id: string): Hob | undefined;
 }
 
-/** The supply a thing is priced as. */
-export const supplyOf = (of: Of): SupplyKey =>
-  'product' in of
-    ? (`product:${of.product}${of.part === undefined ? '' : `#${of.part}`}` as const)
-    : 'ingredient' in of
-      ? `usable:${of.ingredient}`
-      : `trim:${of.stockTrimOf}`;
+export const partOf = (id: string, part: string | undefined): string =>
+  part === undefined ? id : `${id}#${part}`;
+
+/** The supply a thing is priced as. What the last batch left stands apart for each fixed value it is given. */
+export function supplyOf(of: Of): SupplyKey {
+  if ('ingredient' in of) return `usable:${of.ingredient}`;
+  if ('stockTrimOf' in of) return `trim:${of.stockTrimOf}`;
+  if ('product' in of) return `product:${partOf(of.product, of.part)}`;
+  return `last:${partOf(of.lastBatchOf, of.part)}${of.perLitre === undefined ? '' : `@${of.perLitre}`}`;
+}
 
 /** A thing and how many grams an amount of it is. Litres of a product go by what that product weighs. */
 export function matterOf(of: Of, amount: string, shelf: Shelf): Outcome<{ what: Matter; g: number }> {
@@ -41,9 +46,10 @@ export function matterOf(of: Of, amount: string, shelf: Shelf): Outcome<{ what: 
   if (!thing.ok) return thing;
   const read = readAmountOf(['mass', 'volume', 'count'], amount, shelf.manner);
   if (!read.ok) return { ok: false, trouble: under('amount', read.trouble) };
-  const grams = toGrams(read.value, thing.value.weighable);
+  const { what, weighable } = thing.value;
+  const grams = toGrams(read.value, weighable);
   if (!grams.ok) return { ok: false, trouble: under('amount', grams.trouble) };
-  return fine({ what: thing.value.what, g: grams.value.grams });
+  return fine({ what, g: grams.value.grams });
 }
 
 function nameMatter(
@@ -53,8 +59,9 @@ function nameMatter(
   what: Matter;
   weighable: Weighable;
 }> {
-  if ('product' in of) {
-    const found = shelf.product(of.product, of.part);
+  if ('product' in of || 'lastBatchOf' in of) {
+    const found =
+      'product' in of ? shelf.product(of.product, of.part) : shelf.lastBatch(of.lastBatchOf, of.part);
     if (!found.ok) return found;
     const { name, product } = found.value;
     return fine({
@@ -85,6 +92,14 @@ export function resolveStep(step: WrittenStep, shelf: Shelf): PotStep {
 
 /** The same, with the trouble handed back instead of a flagged line. */
 export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
+  const resolved = resolveDoing(step, shelf);
+  if (!resolved.ok || step.do === 'unread' || step.hands === undefined) return resolved;
+  const hands = readAmountOf(['time'], step.hands, shelf.manner);
+  if (!hands.ok) return { ok: false, trouble: under('hands', hands.trouble) };
+  return fine({ ...resolved.value, hands: hands.value.value });
+}
+
+function resolveDoing(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
   const value = (kind: Kind, typed: string, field: string): Outcome<number> => {
     const read = readAmountOf([kind], typed, shelf.manner);
     return read.ok ? fine(read.value.value) : { ok: false, trouble: under(field, read.trouble) };
@@ -160,6 +175,9 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
         vapour: loss.value,
         fatRunOff: fat.value,
         hours,
+        fatKept: step.fatKept,
+        as: step.as,
+        cost: step.cost && jointCost(step.cost),
       }));
     }
     case 'water':
@@ -212,12 +230,28 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     case 'into': {
       const vessel = shelf.vessel(step.vessel);
       const hob = shelf.hob(step.hob);
-      if (!vessel || !hob)
-        return refuse('unknown-vessel', 'vessel', 'The vessel or hob of this line is not known.');
+      if (!vessel || !hob) return noVessel();
       return fine({ do: 'into', vessel, hob });
     }
     case 'defat':
-      return fine({ do: 'defat', by: step.by });
+      return fine({ do: 'defat', by: step.by, as: step.as, cost: step.cost && jointCost(step.cost) });
+    case 'split': {
+      const vessel = shelf.vessel(step.vessel);
+      const hob = shelf.hob(step.hob);
+      if (!vessel || !hob) return noVessel();
+      return map(splitPart(step.amount, shelf.manner), (part) => ({
+        do: 'split',
+        part,
+        liquidOnly: step.liquidOnly,
+        vessel,
+        hob,
+      }));
+    }
+    case 'turn to':
+    case 'combine': {
+      const vessel = shelf.vessel(step.vessel);
+      return vessel ? fine({ do: step.do, vessel }) : noVessel();
+    }
     case 'reduce':
       return map(reduceTarget(step.until, step.to, shelf.manner), (to) => ({
         do: 'reduce',
@@ -228,12 +262,40 @@ export function tryResolve(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
     case 'portion': {
       const size = value('volume', step.size, 'size');
       if (!size.ok) return size;
+      const container = step.container === undefined ? fine(undefined) : containerOf(step.container, shelf);
+      if (!container.ok) return container;
       return map(
         step.overfill === undefined ? fine(0) : value('share', step.overfill, 'overfill'),
-        (overfill) => ({ do: 'portion', ml: size.value, overfill }),
+        (overfill) => ({ do: 'portion', ml: size.value, overfill, container: container.value }),
       );
     }
   }
+}
+
+const noVessel = () => refuse('unknown-vessel', 'vessel', 'The vessel or hob of this line is not known.');
+
+/** What is split off: a share (`1/3`, `40 %`), or a volume. */
+function splitPart(amount: string, manner: Manner): Outcome<Extract<PotStep, { do: 'split' }>['part']> {
+  const bare = readNumber(amount, manner.mark);
+  if (bare.ok) return fine({ by: 'share', value: bare.value.toNumber() });
+  const read = readAmountOf(['share', 'volume'], amount, manner);
+  if (!read.ok) return { ok: false, trouble: under('amount', read.trouble) };
+  return fine({ by: read.value.kind === 'share' ? 'share' : 'ml', value: read.value.value });
+}
+
+/** A jar, tub or carton: what one of it weighs carries its price. */
+function containerOf(id: string, shelf: Shelf): Outcome<Extract<PotStep, { do: 'portion' }>['container']> {
+  const found = shelf.stuff(id);
+  if (!found) return refuse('unknown-ingredient', 'container', 'What this is packed in is not known.');
+  const { name } = found.stuff;
+  const g = found.pieceG?.each ?? found.eachG;
+  if (g === undefined)
+    return refuse(
+      'each-unknown',
+      'container',
+      `What one ${name} weighs is not known: it cannot be counted out.`,
+    );
+  return fine({ supply: `usable:${id}`, name, g });
 }
 
 function jointCost(cost: WrittenCost): JointCost {

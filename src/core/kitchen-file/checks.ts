@@ -269,9 +269,10 @@ function checkRecipes(file: Sparse): Trouble[] {
       found.push(refuse('unknown-id', path, `There is no ${kind} with the id ${id}.`).trouble);
   };
   const wantOf = (of: Of, path: string): void => {
-    if ('product' in of) {
-      want('recipe', of.product, `${path}.product`);
-      const from = [...sound(file.recipes)].find(([, r]) => r.id === of.product)?.[1];
+    if ('product' in of || 'lastBatchOf' in of) {
+      const [id, key] = 'product' in of ? [of.product, 'product'] : [of.lastBatchOf, 'lastBatchOf'];
+      want('recipe', id, `${path}.${key}`);
+      const from = [...sound(file.recipes)].find(([, r]) => r.id === id)?.[1];
       if (of.part !== undefined && from && !partsOf(from).includes(of.part))
         found.push(
           refuse('unknown-part', `${path}.part`, `Nothing called “${of.part}” parts from ${from.name}.`)
@@ -286,7 +287,7 @@ function checkRecipes(file: Sparse): Trouble[] {
     for (const [j, step] of recipe.steps.entries()) {
       const place = `recipes[${i}].steps[${j}]`;
       const of = ofStep(step);
-      if (of) wantOf(of, `${place}.of`);
+      if (of) wantOf(of, 'of' in step ? `${place}.of` : place);
       if (step.do === 'pick' && step.piece !== undefined) want('ingredient', step.piece, `${place}.piece`);
       if (step.do === 'strain')
         for (const [k, id] of (step.keep ?? []).entries()) want('ingredient', id, `${place}.keep[${k}]`);
@@ -302,10 +303,8 @@ function checkRecipes(file: Sparse): Trouble[] {
             `Two things part from ${recipe.name} as “${step.as}”: call one of them otherwise.`,
           ).trouble,
         );
-      if (step.do === 'into') {
-        want('vessel', step.vessel, `${place}.vessel`);
-        want('hob', step.hob, `${place}.hob`);
-      }
+      if ('vessel' in step) want('vessel', step.vessel, `${place}.vessel`);
+      if ('hob' in step) want('hob', step.hob, `${place}.hob`);
     }
   }
   for (const [i, plate] of sound(file.plates))

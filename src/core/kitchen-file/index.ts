@@ -18,7 +18,7 @@ export { Day } from './schema-parts';
 export { Ingredient, type Basis } from './schema-larder';
 export { WrittenStep, type Of, type WrittenCost } from './schema-steps';
 export { readKitchen, readKitchenText, type FileRead } from './read';
-export { inOrder, loopSentence, ofStep, partsOf, usesOf } from './loops';
+export { inOrder, lastBatchesIn, loopSentence, ofStep, partsOf, usesOf } from './loops';
 export { daysBetween, shiftDay, shiftTo } from './shift';
 export {
   mannerIn,

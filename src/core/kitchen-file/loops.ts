@@ -1,14 +1,24 @@
 import type { WrittenRecipe } from './schema';
 import type { Of, WrittenStep } from './schema-steps';
 
-/** What a step takes from elsewhere, if it takes anything. */
-export const ofStep = (step: WrittenStep): Of | undefined => ('of' in step ? step.of : undefined);
+/** What a step takes from elsewhere, if it takes anything: into the pot, or around a portion. */
+export function ofStep(step: WrittenStep): Of | undefined {
+  if ('of' in step) return step.of;
+  return step.do === 'portion' && step.container !== undefined ? { ingredient: step.container } : undefined;
+}
 
 /** Names of the joint products that part from a recipe. */
 export const partsOf = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
   recipe.steps.flatMap((s) => ('as' in s && s.as !== undefined ? [s.as] : []));
 
-/** Ids of the recipes whose products a recipe uses. */
+/** Ids of the recipes whose last batch a recipe takes some of. */
+export const lastBatchesIn = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
+  recipe.steps.flatMap((step) => {
+    const of = ofStep(step);
+    return of && 'lastBatchOf' in of ? [of.lastBatchOf] : [];
+  });
+
+/** Ids of the recipes whose products a recipe uses; a last batch is there already, so it is no such use. */
 export function usesOf(recipe: Pick<WrittenRecipe, 'steps'>): string[] {
   const ids: string[] = [];
   for (const step of recipe.steps) {

@@ -24,9 +24,9 @@ export function mergeTargets(file: Pick<KitchenFile, 'ingredients'>): (id: strin
 export function withoutMerged(file: KitchenFile): KitchenFile {
   if (!file.ingredients.some((i) => i.mergedInto !== undefined)) return file;
   const into = mergeTargets(file);
-  const moved = (of: Of): Of => {
-    if ('ingredient' in of) return { ingredient: into(of.ingredient) };
-    return 'stockTrimOf' in of ? { stockTrimOf: into(of.stockTrimOf) } : of;
+  const moved = <T extends Of>(of: T): T => {
+    if ('ingredient' in of) return { ...of, ingredient: into(of.ingredient) };
+    return 'stockTrimOf' in of ? { ...of, stockTrimOf: into(of.stockTrimOf) } : of;
   };
   return {
     ...file,
@@ -48,6 +48,7 @@ export function withoutMerged(file: KitchenFile): KitchenFile {
       steps: r.steps.map((s) => {
         if (s.do === 'pick') return s.piece === undefined ? s : { ...s, piece: into(s.piece) };
         if (s.do === 'strain') return s.keep ? { ...s, keep: s.keep.map(into) } : s;
+        if (s.do === 'portion' && s.container !== undefined) return { ...s, container: into(s.container) };
         return 'of' in s ? { ...s, of: moved(s.of) } : s;
       }),
     })),

@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
+import { FUELS } from '../pot';
 import { Article, Count, Measure, Purchase, Supplier } from './schema-buying';
 import { Basis, Ingredient } from './schema-larder';
 import { Day, Id, Name, Percent, Price, Typed } from './schema-parts';
-import { Of, WrittenStep } from './schema-steps';
+import { PlateOf, WrittenStep } from './schema-steps';
 import { Test, Waste } from './schema-tests';
 
 /**
@@ -40,6 +41,13 @@ export const Hob = z.strictObject({
   id: Id,
   name: Name,
   netKw: z.number().positive().max(200).nullable().describe('kW that reach the pot; null: no limit'),
+  fuel: z.enum(FUELS).default('electricity'),
+  efficiencyPct: z
+    .number()
+    .min(5)
+    .max(100)
+    .optional()
+    .describe('share of the fuel that reaches the pot; left out, what is usual for the fuel'),
 });
 
 export const Recipe = z.strictObject({
@@ -58,7 +66,7 @@ export const Plate = z.strictObject({
   menuPrice: Price.describe('as on the menu, tax included').optional(),
   taxPct: Percent.default(0),
   targetFoodCostPct: Percent.optional(),
-  lines: z.array(z.strictObject({ of: Of, amount: Typed })).max(60),
+  lines: z.array(z.strictObject({ of: PlateOf, amount: Typed })).max(60),
 });
 
 export const Person = z.strictObject({
@@ -95,6 +103,10 @@ export const KitchenFile = z.strictObject({
       .default('ask')
       .describe('whether what tests have taught waits until a manager accepts it'),
     wagePerHour: Price.optional().describe('an hour of hands'),
+    energyPerKwh: z
+      .partialRecord(z.enum(FUELS), Price)
+      .default({})
+      .describe('what a kilowatt hour of a fuel costs'),
     scale: z
       .url({ protocol: /^https?$/ })
       .max(300)

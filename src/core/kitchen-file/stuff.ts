@@ -62,4 +62,7 @@ export const vesselOf = (written: WrittenVessel): Vessel => {
   return { ...shape, maxFill: maxFillPct / 100 };
 };
 
-export const hobOf = (written: KitchenFile['hobs'][number]): Hob => written;
+export const hobOf = ({ efficiencyPct, ...hob }: KitchenFile['hobs'][number]): Hob => ({
+  ...hob,
+  efficiency: efficiencyPct === undefined ? undefined : efficiencyPct / 100,
+});

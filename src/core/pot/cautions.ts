@@ -33,6 +33,7 @@ const OUT: readonly LedgerRow['do'][] = [
   'second wash',
   'draw off',
   'into',
+  'split',
   'defat',
   'puree',
   'sieve',

@@ -8,6 +8,8 @@ export type Strainer = (typeof STRAINERS)[number];
 /** How thick something is: what a spoon says. */
 export const BANDS = ['soup', 'pouring', 'coating', 'binding'] as const;
 export type Band = (typeof BANDS)[number];
+export const FUELS = ['electricity', 'gas'] as const;
+export type Fuel = (typeof FUELS)[number];
 /** What becomes of flour and butter: the longer in the heat, the weaker. */
 export const ROUX = ['white', 'blond', 'brown', 'dark', 'kneaded'] as const;
 export type Roux = (typeof ROUX)[number];
@@ -62,5 +64,11 @@ export interface ProcessConstants {
   readonly holdLossPerHour: number;
   /** kJ per kg of water evaporated; kJ per kg and K for liquid and pieces. */
   readonly latentKj: number;
+  /** kW that a hot vessel gives to the air, per m² of its wetted wall and base. */
+  readonly wallLossKwPerM2: number;
+  /** Share of the fuel's energy that reaches the pot, where a hob does not say. */
+  readonly efficiency: Readonly<Record<Fuel, number>>;
+  /** h of active work that a step of this kind takes, where it does not say. */
+  readonly hands: Readonly<Record<string, number>>;
   readonly heatCapacity: { readonly liquid: number; readonly pieces: number };
 }

@@ -2,7 +2,7 @@ import type { Lid, ProcessConstants } from './constants';
 import { liquidG, type EthanolSource } from './liquid';
 import { gelatinPassing, passBetween, passing, type Passing } from './piece';
 import { levelCm, piecesG, type PotState } from './state';
-import { openAreaM2 } from './vessel';
+import { openAreaM2, wettedAreaM2 } from './vessel';
 
 /** Steps of at most a minute (docs/model.md, "Evaporation"). */
 export const MINUTE_H = 1 / 60;
@@ -66,7 +66,9 @@ export function heatFor(
     }
     liquid.water -= water;
     s.lost.evaporated += water + ethanolGone;
+    s.netKj += ((water + ethanolGone) / 1000) * c.latentKj;
   }
+  loseThroughWall(s, c, hours);
   s.hobHours += hours;
   s.elapsedHours += hours;
 }
@@ -75,6 +77,11 @@ function leftAfter(source: EthanolSource, c: ProcessConstants, hours: number, ph
   const byTime = ethanolLeftByMinutes(c, source.minutes + hours * 60);
   const byBoiling = Math.max(0, source.phi * phiStep) ** c.boilOffExponent;
   return Math.min(source.left, source.added * Math.min(byTime, byBoiling));
+}
+
+/** Books what a hot vessel gives to the air through its wetted wall and base: kW per m² of it. */
+export function loseThroughWall(s: PotState, c: ProcessConstants, hours: number): void {
+  s.netKj += c.wallLossKwPerM2 * wettedAreaM2(s.vessel, levelCm(s)) * hours * 3600;
 }
 
 /** Prepares the shares that pass in one stretch of `hours`, for all pieces now in the pot. */
@@ -87,16 +94,36 @@ export const stretch = (
   gelatin: s.pieces.map((p) => gelatinPassing(p, hours)),
 });
 
-/** Heats for any time, minute by minute; the last stretch ends exactly. */
-export function heatForHours(s: PotState, c: ProcessConstants, fire: Fire, hours: number): void {
+const canBoil = (s: PotState): boolean =>
+  s.liquid.water > 1e-9 || s.liquid.sources.some((e) => e.left > 1e-9);
+
+/**
+ * Heats for any time, minute by minute; the last stretch ends exactly.
+ * @returns the hours after which nothing was left to evaporate, if that came to pass
+ */
+export function heatForHours(
+  s: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  hours: number,
+): number | undefined {
   const whole = Math.floor(hours / MINUTE_H + 1e-9);
   const minute = stretch(s, c, MINUTE_H);
-  for (let i = 0; i < whole; i += 1) heatFor(s, c, fire, MINUTE_H, minute.by, minute.gelatin);
+  let wet = canBoil(s);
+  let dryAfter: number | undefined;
+  for (let i = 0; i < whole; i += 1) {
+    heatFor(s, c, fire, MINUTE_H, minute.by, minute.gelatin);
+    if (!wet || canBoil(s)) continue;
+    wet = false;
+    dryAfter = (i + 1) * MINUTE_H;
+  }
   const left = hours - whole * MINUTE_H;
   if (left > 1e-12) {
     const last = stretch(s, c, left);
     heatFor(s, c, fire, left, last.by, last.gelatin);
+    if (wet && !canBoil(s)) dryAfter = hours;
   }
+  return dryAfter;
 }
 
 /**
@@ -104,13 +131,10 @@ export function heatForHours(s: PotState, c: ProcessConstants, fire: Fire, hours
  * @returns the hours it took
  */
 export function bringTo(s: PotState, c: ProcessConstants, celsius: number): number {
-  const rise = celsius - s.celsius;
-  let hours = 0;
-  if (rise > 0 && s.hob.netKw !== null) {
-    const kj =
-      ((liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces) / 1000) * rise;
-    hours = kj / s.hob.netKw / 3600;
-  }
+  const rise = Math.max(0, celsius - s.celsius);
+  const kj = ((liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces) / 1000) * rise;
+  const hours = s.hob.netKw === null ? 0 : kj / s.hob.netKw / 3600;
+  s.netKj += kj;
   s.celsius = celsius;
   s.hobHours += hours;
   s.elapsedHours += hours;

@@ -4,7 +4,8 @@
  */
 export { cautionFor, kindOfStep } from './cautions';
 export { runPot, type Pot, type PotRun } from './run';
-export { type LedgerRow, type Warning } from './ledger';
+export { type LedgerRow } from './ledger';
+export { warningWords, type Cure, type Warning } from './warnings';
 export {
   type Joint,
   type JointCost,
@@ -18,17 +19,19 @@ export {
 export { type Product } from './product';
 export { scaledSteps, scaleTo, vesselsFor, type Scaled } from './scale';
 export { retentionFrom } from './spent';
-export { liquidG, liquidMl, type Liquid } from './liquid';
+export { liquidG, liquidMl, noLiquid, type Liquid } from './liquid';
 export { LOSSES, type Hob, type Loss } from './state';
 export {
   BANDS,
   DEFATS,
+  FUELS,
   HEATS,
   LIDS,
   ROUX,
   STRAINERS,
   type Band,
   type Defat,
+  type Fuel,
   type Heat,
   type Lid,
   type ProcessConstants,

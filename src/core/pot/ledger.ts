@@ -1,4 +1,4 @@
-import type { ProcessConstants } from './constants';
+import type { Fuel, ProcessConstants } from './constants';
 import { liquidG, liquidMl } from './liquid';
 import {
   bindingGPerL,
@@ -16,16 +16,10 @@ import {
   type Loss,
   type PotState,
 } from './state';
-import { litres, percent, type Joint, type Portions, type PotStep, type StepReport } from './step';
-import { dipAt, levelAt, maxFillMl, type Vessel } from './vessel';
-
-/** Something a cook should know about a step that can nevertheless be done. */
-export interface Warning {
-  readonly code: 'over-max-fill' | 'no-room-ahead' | 'not-covered' | 'oversalted' | 'water-stops-browning';
-  readonly message: string;
-  readonly value: number;
-  readonly limit: number;
-}
+import type { Joint, Portions, PotStep, StepReport } from './step';
+import { asideOf } from './steps/split';
+import { dipAt, levelAt, type Vessel } from './vessel';
+import { warningsOf, type Warning } from './warnings';
 
 /** The pot after a step. Masses g, volumes ml at 20 °C, levels cm, shares in %, times h. */
 export interface LedgerRow {
@@ -62,6 +56,12 @@ export interface LedgerRow {
   /** How many of the pot's inputs have gone in up to here. */
   readonly inputsSoFar: number;
   readonly portions?: Portions | undefined;
+  /** What stands aside in other vessels: g and ml of liquid and pieces, and ml of the liquid alone. */
+  readonly aside: { readonly g: number; readonly ml: number; readonly liquidMl: number };
+  /** What this step takes off the meter: kWh of a fuel, the hob's own losses counted. */
+  readonly energy: { readonly fuel: Fuel; readonly kWh: number };
+  /** h of active work in this step. */
+  readonly handsHours: number;
   /** What left for another use in this step. */
   readonly parted: readonly Joint[];
   readonly warnings: readonly Warning[];
@@ -73,11 +73,12 @@ export function ledgerRow(
   index: number,
   c: ProcessConstants,
   report: StepReport,
-  before: Readonly<Record<Loss, number>>,
+  before: { readonly lost: Readonly<Record<Loss, number>>; readonly netKj: number },
   inputsSoFar: number,
 ): LedgerRow {
   const lost: Partial<Record<Loss, number>> = {};
-  for (const loss of LOSSES) if (pot.lost[loss] !== before[loss]) lost[loss] = pot.lost[loss] - before[loss];
+  for (const loss of LOSSES)
+    if (pot.lost[loss] !== before.lost[loss]) lost[loss] = pot.lost[loss] - before.lost[loss];
   const ml = liquidMl(pot.liquid);
   const solidMl = piecesMl(pot);
   const level = levelCm(pot);
@@ -110,69 +111,18 @@ export function ledgerRow(
     shares: report.shares,
     inputsSoFar,
     portions: report.portions,
+    aside: asideOf(pot),
+    energy: {
+      fuel: pot.hob.fuel,
+      kWh: (pot.netKj - before.netKj) / 3600 / (pot.hob.efficiency ?? c.efficiency[pot.hob.fuel]),
+    },
+    handsHours: step.hands ?? handsFor(step, c),
     parted: report.joints,
-    warnings: warningsOf(pot, step, c, level),
+    warnings: warningsOf(pot, step, c, report),
   };
 }
 
-function warningsOf(pot: PotState, step: PotStep, c: ProcessConstants, level: number): Warning[] {
-  const found: Warning[] = [];
-  const standing = standingMl(pot);
-  const most = maxFillMl(pot.vessel);
-  if (standing > most * (1 + 1e-9))
-    found.push({
-      code: 'over-max-fill',
-      message: `Stands at ${litres(standing)}, ${litres(standing - most)} above the ${litres(most)} to which the ${pot.vessel.name} should be filled: it cannot be stirred or skimmed.`,
-      value: standing,
-      limit: most,
-    });
-  const heap = pot.pieces.length > 0 ? heapLevelCm(pot) : 0;
-  if (step.do === 'cook' && heap > level + 0.05)
-    found.push({
-      code: 'not-covered',
-      message: `The pieces stand ${(heap - level).toFixed(1)} cm out of the liquid at ${level.toFixed(1)} cm: top up with ${litres(((heap - level) / level) * standing)} or use a narrower pot.`,
-      value: heap,
-      limit: level,
-    });
-  const salt = saltPct(pot);
-  if (salt > c.oversaltedPct)
-    found.push({
-      code: 'oversalted',
-      message: `Salt ${percent(salt)}: above ${percent(c.oversaltedPct)} most tasters call it too salty.`,
-      value: salt,
-      limit: c.oversaltedPct,
-    });
-  if (step.do === 'brown' && pot.liquid.water > piecesG(pot) * 0.25)
-    found.push({
-      code: 'water-stops-browning',
-      message: `There are ${litres(pot.liquid.water)} of water with the pieces: water stops browning.`,
-      value: pot.liquid.water,
-      limit: piecesG(pot) * 0.25,
-    });
-  return found;
-}
-
-/**
- * Looks ahead from every filling: where what follows in the same vessel will stand above the
- * maximum fill, the step that filled it says so while something can still be done.
- */
-export function roomAhead(rows: readonly LedgerRow[]): LedgerRow[] {
-  return rows.map((row, i) => {
-    if (row.do !== 'water' || row.warnings.some((w) => w.code === 'over-max-fill')) return row;
-    const until = rows.findIndex(
-      (later, j) => j > i && (later.vessel !== row.vessel || later.do === 'strain'),
-    );
-    const ahead = rows.slice(i + 1, until === -1 ? undefined : until);
-    const worst = ahead.find((later) => later.warnings.some((w) => w.code === 'over-max-fill'));
-    if (!worst) return row;
-    const most = maxFillMl(row.vessel);
-    const over = worst.standingMl - most;
-    const warning: Warning = {
-      code: 'no-room-ahead',
-      message: `Leaves no room for step ${worst.step + 1}, which will stand ${litres(over)} above the maximum fill: fill ${litres(over)} less here.`,
-      value: worst.standingMl,
-      limit: most,
-    };
-    return { ...row, warnings: [...row.warnings, warning] };
-  });
+/** The usual active work of a step; a roux is stirred for as long as it is cooked. */
+function handsFor(step: PotStep, c: ProcessConstants): number {
+  return (c.hands[step.do] ?? 0) + (step.do === 'roux' ? step.hours : 0);
 }

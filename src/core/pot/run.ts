@@ -1,10 +1,18 @@
 import { liquidMl } from './liquid';
 import type { Trouble } from '../trouble';
 import type { ProcessConstants } from './constants';
-import { ledgerRow, roomAhead, type LedgerRow } from './ledger';
+import { ledgerRow, type LedgerRow } from './ledger';
 import { productOf, type Product } from './product';
 import { emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
-import { litres, trouble, type PotStep, type StepReport, type StepRunner, type SupplyKey } from './step';
+import {
+  litres,
+  noReport,
+  trouble,
+  type PotStep,
+  type StepReport,
+  type StepRunner,
+  type SupplyKey,
+} from './step';
 import { brown } from './steps/brown';
 import { bring, cook } from './steps/cook';
 import { defat } from './steps/defat';
@@ -17,8 +25,10 @@ import { chill, hold } from './steps/keep';
 import { reduce } from './steps/reduce';
 import { puree, secondPass, sieve } from './steps/refine';
 import { skim } from './steps/skim';
+import { combine, gathered, split, turnTo } from './steps/split';
 import { strain } from './steps/strain';
 import { capacityMl, type Vessel } from './vessel';
+import { lookAhead } from './warnings';
 
 /** A recipe ready to be run. */
 export interface Pot {
@@ -38,6 +48,8 @@ export interface PotRun {
     readonly g: number;
     readonly step: number;
   }[];
+  /** What was packed around portions: bought, but no part of what is eaten. */
+  readonly packed: readonly { readonly supply: SupplyKey; readonly name: string; readonly g: number }[];
   /** Lines that could not be read: the cost is incomplete while there are any. */
   readonly unread: readonly { readonly step: number; readonly trouble: Trouble }[];
   /** The step that cannot be done, if one cannot; there is then no product. */
@@ -61,6 +73,9 @@ const runners: { readonly [Do in Exclude<PotStep['do'], 'unread'>]: StepRunner<D
   'second wash': secondWash,
   'draw off': drawOff,
   into,
+  split,
+  'turn to': turnTo,
+  combine,
   defat,
   reduce,
   thicken,
@@ -108,10 +123,11 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
   const rows: LedgerRow[] = [];
   const inputs: { supply: SupplyKey; name: string; g: number; step: number }[] = [];
   const unread: { step: number; trouble: Trouble }[] = [];
+  const packed: { supply: SupplyKey; name: string; g: number }[] = [];
   let portioned = false;
   for (const [index, step] of steps.entries()) {
-    const report: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0, joints: [] };
-    const lostBefore = { ...pot.lost };
+    const report = noReport();
+    const before = { lost: { ...pot.lost }, netKj: pot.netKj };
     if (step.do === 'unread') unread.push({ step: index, trouble: step.why });
     else {
       const cannot = portioned
@@ -122,15 +138,18 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
             index,
           )
         : (runStep(pot, step, c, report) ?? runsOver(pot));
-      if (cannot) return { rows: roomAhead(rows), inputs, unread, refused: { step: index, trouble: cannot } };
+      if (cannot)
+        return { rows: lookAhead(rows), inputs, packed, unread, refused: { step: index, trouble: cannot } };
       portioned = step.do === 'portion';
     }
     for (const input of report.inputs) inputs.push({ ...input, step: index });
-    rows.push(ledgerRow(pot, step, index, c, report, lostBefore, inputs.length));
+    packed.push(...report.packed);
+    rows.push(ledgerRow(pot, step, index, c, report, before, inputs.length));
   }
-  const ahead = roomAhead(rows);
-  if (liquidMl(pot.liquid) === 0 && piecesG(pot) === 0) return { rows: ahead, inputs, unread };
-  return { rows: ahead, inputs, unread, product: productOf(pot) };
+  const ahead = lookAhead(rows, pot);
+  gathered(pot);
+  if (liquidMl(pot.liquid) === 0 && piecesG(pot) === 0) return { rows: ahead, inputs, packed, unread };
+  return { rows: ahead, inputs, packed, unread, product: productOf(pot) };
 }
 
 function runsOver(pot: PotState): Trouble | undefined {

@@ -26,6 +26,10 @@ export function scaledSteps(steps: readonly PotStep[], factor: number): PotStep[
       case 'skim':
       case 'draw off':
         return { ...step, ml: step.ml * factor };
+      case 'split':
+        return step.part.by === 'ml'
+          ? { ...step, part: { by: 'ml', value: step.part.value * factor } }
+          : step;
       case 'reduce':
         return step.to.until === 'ml'
           ? { ...step, to: { until: 'ml', value: step.to.value * factor } }

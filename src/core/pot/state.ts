@@ -1,7 +1,8 @@
 import { expansion } from '../quantity';
 import { copyLiquid, fatG, ethanolG, liquidG, liquidMl, noLiquid, type Liquid } from './liquid';
+import type { StepReport } from './step';
 import { copyPiece, heapMl, pieceG, pieceMl, type Piece } from './piece';
-import type { ProcessConstants } from './constants';
+import type { Fuel, ProcessConstants } from './constants';
 import { capacityMl, levelAt, type Vessel } from './vessel';
 
 /** A heat source: kW that reach the pot; null where no limit is to be set. */
@@ -9,6 +10,9 @@ export interface Hob {
   readonly id: string;
   readonly name: string;
   readonly netKw: number | null;
+  readonly fuel: Fuel;
+  /** Share of the fuel's energy that reaches the pot; the fuel's usual one where it is not known. */
+  readonly efficiency?: number | undefined;
 }
 
 /** Where mass goes when it leaves the pot without being a product. */
@@ -27,24 +31,33 @@ export const LOSSES = [
 ] as const;
 export type Loss = (typeof LOSSES)[number];
 
-/** A pot at one moment. Masses g, hours h, temperature °C. */
-export interface PotState {
+/** What stands in one vessel. Masses g, hours h, temperature °C. */
+export interface Standing {
   vessel: Vessel;
   hob: Hob;
   liquid: Liquid;
   pieces: Piece[];
   celsius: number;
-  hobHours: number;
+  /** Since the first step; vessels stand on their hobs at the same time. */
   elapsedHours: number;
-  /** g lost so far, by cause. */
-  lost: Record<Loss, number>;
-  allergens: Set<string>;
   /** ml it held when it was last put on the heat after something else: what it is topped up to. */
   beforeHeatMl: number | undefined;
   /** What the last sieve kept, for a second pass of it. */
   inSieve: Liquid | undefined;
   /** What the last strainer holds, and the liquid it keeps: to be picked, or washed a second time. */
   inStrainer: { pieces: Piece[]; liquid: Liquid } | undefined;
+}
+
+/** A pot at one moment: the vessel at work, and others that stand aside after a split. */
+export interface PotState extends Standing {
+  aside: Standing[];
+  /** Of all vessels together. */
+  hobHours: number;
+  /** kJ that have gone into pot and air so far, the hob's own losses not counted. */
+  netKj: number;
+  /** g lost so far, by cause. */
+  lost: Record<Loss, number>;
+  allergens: Set<string>;
   /** g that have left as joint products. */
   partedG: number;
 }
@@ -56,7 +69,9 @@ export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
     liquid: noLiquid(),
     pieces: [],
     celsius,
+    aside: [],
     hobHours: 0,
+    netKj: 0,
     elapsedHours: 0,
     lost: Object.fromEntries(LOSSES.map((loss) => [loss, 0])) as Record<Loss, number>,
     allergens: new Set(),
@@ -67,25 +82,49 @@ export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
   };
 }
 
-export function copyPot(s: PotState): PotState {
-  return {
-    ...s,
-    liquid: copyLiquid(s.liquid),
-    pieces: s.pieces.map(copyPiece),
-    lost: { ...s.lost },
-    allergens: new Set(s.allergens),
-    inSieve: s.inSieve && copyLiquid(s.inSieve),
-    inStrainer: s.inStrainer && {
-      pieces: s.inStrainer.pieces.map(copyPiece),
-      liquid: copyLiquid(s.inStrainer.liquid),
-    },
-  };
-}
+const copyStanding = <S extends Standing>(s: S): S => ({
+  ...s,
+  liquid: copyLiquid(s.liquid),
+  pieces: s.pieces.map(copyPiece),
+  inSieve: s.inSieve && copyLiquid(s.inSieve),
+  inStrainer: s.inStrainer && {
+    pieces: s.inStrainer.pieces.map(copyPiece),
+    liquid: copyLiquid(s.inStrainer.liquid),
+  },
+});
+
+export const copyPot = (s: PotState): PotState => ({
+  ...copyStanding(s),
+  aside: s.aside.map(copyStanding),
+  lost: { ...s.lost },
+  allergens: new Set(s.allergens),
+});
 
 /** Takes over everything of another state: how a tentative minute is kept or thrown away. */
 export function becomePot(s: PotState, other: PotState): void {
   Object.assign(s, other);
 }
+
+/** What stands in the vessel at work, apart from the rest of the pot. */
+export const standingOf = ({
+  vessel,
+  hob,
+  liquid,
+  pieces,
+  celsius,
+  elapsedHours,
+  ...s
+}: Standing): Standing => ({
+  vessel,
+  hob,
+  liquid,
+  pieces,
+  celsius,
+  elapsedHours,
+  beforeHeatMl: s.beforeHeatMl,
+  inSieve: s.inSieve,
+  inStrainer: s.inStrainer,
+});
 
 const sum = (pieces: readonly Piece[], of: (p: Piece) => number): number => {
   let total = 0;
@@ -93,31 +132,31 @@ const sum = (pieces: readonly Piece[], of: (p: Piece) => number): number => {
   return total;
 };
 
-export const piecesG = (s: PotState): number => sum(s.pieces, pieceG);
-export const piecesMl = (s: PotState): number => sum(s.pieces, pieceMl);
-export const heapLevelCm = (s: PotState): number => levelAt(s.vessel, sum(s.pieces, heapMl));
+export const piecesG = (s: Standing): number => sum(s.pieces, pieceG);
+export const piecesMl = (s: Standing): number => sum(s.pieces, pieceMl);
+export const heapLevelCm = (s: Standing): number => levelAt(s.vessel, sum(s.pieces, heapMl));
 
 /** ml that liquid and pieces take up in the vessel at its temperature: hot liquid stands higher. */
-export const standingMl = (s: PotState): number => liquidMl(s.liquid) * expansion(s.celsius) + piecesMl(s);
-export const levelCm = (s: PotState): number => levelAt(s.vessel, standingMl(s));
-export const overBrimMl = (s: PotState): number => standingMl(s) - capacityMl(s.vessel);
+export const standingMl = (s: Standing): number => liquidMl(s.liquid) * expansion(s.celsius) + piecesMl(s);
+export const levelCm = (s: Standing): number => levelAt(s.vessel, standingMl(s));
+export const overBrimMl = (s: Standing): number => standingMl(s) - capacityMl(s.vessel);
 
 /** % of the liquid's mass; 0 in an empty pot. */
-const pct = (g: number, s: PotState): number => {
+const pct = (g: number, s: Standing): number => {
   const all = liquidG(s.liquid);
   return all > 0 ? (g / all) * 100 : 0;
 };
-export const saltPct = (s: PotState): number => pct(s.liquid.salt, s);
-export const gelatinPct = (s: PotState): number => pct(s.liquid.gelatin, s);
-export const fatPct = (s: PotState): number => pct(fatG(s.liquid), s);
-export const ethanolPct = (s: PotState): number => pct(ethanolG(s.liquid), s);
+export const saltPct = (s: Standing): number => pct(s.liquid.salt, s);
+export const gelatinPct = (s: Standing): number => pct(s.liquid.gelatin, s);
+export const fatPct = (s: Standing): number => pct(fatG(s.liquid), s);
+export const ethanolPct = (s: Standing): number => pct(ethanolG(s.liquid), s);
 /** Flour equivalent, g per litre of liquid. */
-export function bindingGPerL(s: PotState): number {
+export function bindingGPerL(s: Standing): number {
   const ml = liquidMl(s.liquid);
   return ml > 0 ? (s.liquid.binding / ml) * 1000 : 0;
 }
 /** 1 coats a spoon, whatever made it: starch or gelatin. */
-export const body = (s: PotState, c: ProcessConstants): number =>
+export const body = (s: Standing, c: ProcessConstants): number =>
   bindingGPerL(s) / c.coating.flourGPerL + gelatinPct(s) / c.coating.gelatinPct;
 
 /** °C after putting something of another temperature in. */
@@ -131,4 +170,15 @@ export function mixedCelsius(
   const there = liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces;
   const added = addedG * c.heatCapacity[addedIs];
   return there + added > 0 ? (there * s.celsius + added * celsius) / (there + added) : celsius;
+}
+
+/**
+ * Books that a share of the liquid at work is about to be lost, as a share of the liquid in all vessels: the money is
+ * spread over all of it. To be called before the liquid goes.
+ */
+export function bookLoss(s: PotState, report: StepReport, loss: Loss, share: number): void {
+  let aside = 0;
+  for (const other of s.aside) aside += liquidG(other.liquid);
+  const here = liquidG(s.liquid);
+  report.shares.push({ loss, share: aside > 0 ? (share * here) / (here + aside) : share });
 }

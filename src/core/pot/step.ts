@@ -6,7 +6,8 @@ import type { Hob, Loss, PotState } from './state';
 import type { Vessel } from './vessel';
 
 /** Which priced thing an addition came from: `usable:ID`, `trim:ID` or `product:ID`; `free` has no price. */
-export type SupplyKey = `usable:${string}` | `trim:${string}` | `product:${string}` | 'free';
+export type SupplyKey =
+  `usable:${string}` | `trim:${string}` | `product:${string}` | `last:${string}` | 'free';
 
 /** Something that can go into a pot: an ingredient, or another recipe's product. */
 export type Matter =
@@ -44,12 +45,20 @@ export type WaterTo =
   | { readonly by: 'level'; readonly value: number }
   | { readonly by: 'cover'; readonly value: number };
 
-/** A step ready to be run: every amount in base units, every name resolved. */
-export type PotStep =
+type Doing =
   | { readonly do: 'add'; readonly what: Matter; readonly g: number }
   | { readonly do: 'deglaze'; readonly what: Matter; readonly g: number }
   | { readonly do: 'to taste'; readonly what: Matter; readonly g: number }
-  | { readonly do: 'brown'; readonly vapour: number; readonly fatRunOff: number; readonly hours: number }
+  | {
+      readonly do: 'brown';
+      readonly vapour: number;
+      readonly fatRunOff: number;
+      readonly hours: number;
+      /** Whether the fat that runs off stays in the pot; else it is poured off, for another use where it has a name. */
+      readonly fatKept?: boolean | undefined;
+      readonly as?: string | undefined;
+      readonly cost?: JointCost | undefined;
+    }
   | { readonly do: 'water'; readonly to: WaterTo }
   | { readonly do: 'top up' }
   | { readonly do: 'bring'; readonly celsius: number }
@@ -82,7 +91,25 @@ export type PotStep =
       readonly cost: JointCost;
     }
   | { readonly do: 'into'; readonly vessel: Vessel; readonly hob: Hob; readonly clingMl?: number | undefined }
-  | { readonly do: 'defat'; readonly by: Defat }
+  | {
+      readonly do: 'defat';
+      readonly by: Defat;
+      /** The name under which the fat goes on to another use. */
+      readonly as?: string | undefined;
+      readonly cost?: JointCost | undefined;
+    }
+  /** Some of the pot goes into another vessel and stands there. */
+  | {
+      readonly do: 'split';
+      readonly part: { readonly by: 'share' | 'ml'; readonly value: number };
+      readonly liquidOnly: boolean;
+      readonly vessel: Vessel;
+      readonly hob: Hob;
+    }
+  /** What follows is done in a vessel that stands aside; the one at work stands aside for it. */
+  | { readonly do: 'turn to'; readonly vessel: Vessel }
+  /** What stands aside in a vessel comes back into the pot. */
+  | { readonly do: 'combine'; readonly vessel: Vessel }
   | { readonly do: 'reduce'; readonly heat: Heat; readonly lid: Lid; readonly to: ReduceTo }
   | { readonly do: 'thicken'; readonly what: Matter; readonly g: number }
   | { readonly do: 'thicken to'; readonly what: Matter; readonly band: Band }
@@ -98,8 +125,18 @@ export type PotStep =
   | { readonly do: 'mount'; readonly what: Matter; readonly g: number }
   | { readonly do: 'season'; readonly what: Matter; readonly g: number }
   | { readonly do: 'season to'; readonly what: Matter; readonly saltPct: number }
-  | { readonly do: 'portion'; readonly ml: number; readonly overfill: number }
+  | {
+      readonly do: 'portion';
+      readonly ml: number;
+      readonly overfill: number;
+      /** What each portion is packed in, and what one of them weighs. */
+      readonly container?:
+        { readonly supply: SupplyKey; readonly name: string; readonly g: number } | undefined;
+    }
   | { readonly do: 'unread'; readonly said: string; readonly why: Trouble };
+
+/** A step ready to be run: every amount in base units, every name resolved. `hands`: h of active work, where they are told. */
+export type PotStep = Doing & { readonly hands?: number | undefined };
 
 export type StepOf<Do extends PotStep['do']> = Extract<PotStep, { do: Do }>;
 
@@ -107,6 +144,8 @@ export type StepOf<Do extends PotStep['do']> = Extract<PotStep, { do: Do }>;
 export interface StepReport {
   /** Things that came in, in the order they did. */
   readonly inputs: { readonly supply: SupplyKey; readonly name: string; readonly g: number }[];
+  /** What was packed around portions: bought, but no part of what is eaten. */
+  readonly packed: { readonly supply: SupplyKey; readonly name: string; readonly g: number }[];
   /**
    * Shares of the pot's liquid that were lost, in order: they take their share of the running book. Below 0: so much of the last
    * loss of that kind came back, money and all.
@@ -118,6 +157,8 @@ export interface StepReport {
   upHours: number;
   portions?: Portions;
   readonly joints: Joint[];
+  /** Hours at the heat after which nothing was left to evaporate, where that came to pass. */
+  dryAfterHours?: number | undefined;
 }
 
 export interface Portions {
@@ -147,3 +188,12 @@ export const trouble = (code: string, message: string, value: number, limit: num
 export const litres = (ml: number): string => `${(ml / 1000).toFixed(ml < 995 ? 2 : 1)} l`;
 export const kilos = (g: number): string => (g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(2)} kg`);
 export const percent = (pct: number): string => `${pct.toFixed(2)} %`;
+
+export const noReport = (): StepReport => ({
+  inputs: [],
+  packed: [],
+  shares: [],
+  heatHours: 0,
+  upHours: 0,
+  joints: [],
+});

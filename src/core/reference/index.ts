@@ -107,6 +107,13 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
     sieveLoss: of('puree_loss_fine_sieve') / 100,
     chillHours: of('hours_chill'),
     holdLossPerHour: of('hold_water_loss') / 100,
+    wallLossKwPerM2: of('wall_loss_kw_per_m2'),
+    efficiency: { electricity: of('eff_electric_plate'), gas: of('eff_gas_open') },
+    hands: Object.fromEntries(
+      [...rows.values()]
+        .filter((row) => row.key.startsWith('hands_'))
+        .map((row) => [row.key.slice('hands_'.length).replaceAll('_', ' '), row.value / 60]),
+    ),
     latentKj: of('latent_heat_100c'),
     heatCapacity: { liquid: of('specific_heat_water'), pieces: of('specific_heat_pieces') },
   };

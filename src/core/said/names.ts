@@ -52,10 +52,13 @@ export function findNamed<T extends Named>(text: string, things: readonly T[], k
 const onceEach = <T extends Named>(things: readonly T[]): T[] =>
   things.filter((t, i) => things.findIndex((other) => other.id === t.id) === i);
 
+const LAST_BATCH = /^(?:the )?last batch of\s+(?:the )?(.+?)(?:,\s*at\s+(\d+(?:\.\d{1,4})?)\s+a litre)?$/i;
 const STOCK_TRIM = /^(?:stock )?trim of\s+/i;
 
-/** What can go into a pot, by name: an ingredient, its stock trim, or another recipe's product. */
+/** What can go into a pot, by name: an ingredient, its stock trim, another recipe's product, or what a last batch left. */
 export function findMatter(text: string, names: Names): Outcome<Of> {
+  const last = LAST_BATCH.exec(text.trim());
+  if (last) return findLastBatch(last[1] ?? '', last[2], names);
   if (STOCK_TRIM.test(text)) {
     const found = findNamed(text.replace(STOCK_TRIM, ''), names.ingredients, 'ingredient');
     return found.ok ? fine({ stockTrimOf: found.value.id }) : found;
@@ -64,14 +67,25 @@ export function findMatter(text: string, names: Names): Outcome<Of> {
     ...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })),
     ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of })),
   ];
-  // A part is said with where it comes from, and then it is meant.
-  for (const { id, part } of names.parts ?? []) {
-    const recipe = names.recipes.find((r) => r.id === id)?.name ?? '';
-    if (text.trim().toLowerCase() === `${part} of ${recipe}`.toLowerCase())
-      return fine({ product: id, part });
-  }
+  const part = findPart(text, names);
+  if (part) return fine({ product: part.id, part: part.part });
   const found = findNamed(text, all, 'ingredient or recipe');
   return found.ok ? fine(found.value.of) : found;
+}
+
+/** A part is said with where it comes from, and then it is meant. */
+const findPart = (text: string, names: Names): { id: string; part: string } | undefined =>
+  names.parts?.find(({ id, part }) => {
+    const recipe = names.recipes.find((r) => r.id === id)?.name ?? '';
+    return text.trim().toLowerCase() === `${part} of ${recipe}`.toLowerCase();
+  });
+
+function findLastBatch(text: string, perLitre: string | undefined, names: Names): Outcome<Of> {
+  const value = perLitre === undefined ? {} : { perLitre };
+  const part = findPart(text, names);
+  if (part) return fine({ lastBatchOf: part.id, part: part.part, ...value });
+  const found = findNamed(text, names.recipes, 'recipe');
+  return found.ok ? fine({ lastBatchOf: found.value.id, ...value }) : found;
 }
 
 /** A name as it stands inside a sentence: “Venison bones” is said “venison bones”. Reading minds no case. */
@@ -82,10 +96,11 @@ const inSentence = (name: string): string =>
 export function nameMatter(of: Of, names: Names): string {
   const name = (id: string, list: readonly Named[]): string =>
     inSentence(list.find((x) => x.id === id)?.name ?? `[${id}]`);
-  if ('product' in of)
-    return of.part === undefined
-      ? name(of.product, names.recipes)
-      : `${of.part} of ${name(of.product, names.recipes)}`;
+  const made = (id: string, part: string | undefined): string =>
+    `${part === undefined ? '' : `${part} of `}${name(id, names.recipes)}`;
+  if ('product' in of) return made(of.product, of.part);
+  if ('lastBatchOf' in of)
+    return `last batch of ${made(of.lastBatchOf, of.part)}${of.perLitre === undefined ? '' : `, at ${of.perLitre} a litre`}`;
   if ('stockTrimOf' in of) return `stock trim of ${name(of.stockTrimOf, names.ingredients)}`;
   return name(of.ingredient, names.ingredients);
 }

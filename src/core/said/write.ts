@@ -24,7 +24,10 @@ const SAID_SHARES: Readonly<Record<string, string>> = {
 };
 
 /** Writes a step the way it is said in a kitchen. `readStep` understands every one of them. */
-export function writeStep(step: WrittenStep, names: Names): string {
+export const writeStep = (step: WrittenStep, names: Names): string =>
+  `${doingWords(step, names)}${step.do === 'unread' || step.hands === undefined ? '' : `, ${step.hands} of hands`}`;
+
+function doingWords(step: WrittenStep, names: Names): string {
   switch (step.do) {
     case 'unread':
       return step.said;
@@ -59,7 +62,7 @@ export function writeStep(step: WrittenStep, names: Names): string {
     case 'season to':
       return `season to ${step.salt} with ${nameMatter(step.of, names)}`;
     case 'brown':
-      return `brown ${step.loss}${step.fatRunOff ? `, fat run off ${step.fatRunOff}` : ''}${step.time ? `, takes ${step.time}` : ''}`;
+      return `brown ${step.loss}${step.fatRunOff ? `, fat run off ${step.fatRunOff}${step.fatKept ? ' kept in the pot' : fatWords(step)}` : ''}${step.time ? `, takes ${step.time}` : ''}`;
     case 'water':
       if ('amount' in step) return `water ${step.amount}`;
       return 'level' in step ? `water to ${step.level}` : `water to cover by ${step.cover}`;
@@ -78,18 +81,31 @@ export function writeStep(step: WrittenStep, names: Names): string {
     case 'draw off':
       return `draw off ${step.amount}${step.liquidOnly ? ' of the liquid' : ''} as ${step.as}${costWords(step.cost, 'weight')}`;
     case 'into':
-      return `into ${names.vessels.find((v) => v.id === step.vessel)?.name ?? `[${step.vessel}]`} on ${names.hobs.find((h) => h.id === step.hob)?.name ?? `[${step.hob}]`}`;
+      return `into ${vesselName(step.vessel, names)} on ${hobName(step.hob, names)}`;
+    case 'split':
+      return `split ${step.amount}${step.liquidOnly ? ' of the liquid' : ''} into ${vesselName(step.vessel, names)} on ${hobName(step.hob, names)}`;
+    case 'turn to':
+    case 'combine':
+      return `${step.do === 'combine' ? 'combine with' : 'turn to'} ${vesselName(step.vessel, names)}`;
     case 'defat':
-      return step.by === 'cold' ? 'chill and lift the fat' : `take off the fat with a ${step.by}`;
+      return `${step.by === 'cold' ? 'chill and lift the fat' : `take off the fat with a ${step.by}`}${fatWords(step)}`;
     case 'reduce':
       return `reduce ${targetWords(step)}${HEAT_WORDS[step.heat]}${LID_WORDS[step.lid]}`;
     case 'portion':
-      return `portion ${step.size}${step.overfill ? `, ${step.overfill} over` : ''}`;
+      return `portion ${step.size}${step.overfill ? `, ${step.overfill} over` : ''}${step.container === undefined ? '' : `, in ${nameMatter({ ingredient: step.container }, names)}`}`;
   }
 }
 
+const vesselName = (id: string, names: Names): string =>
+  names.vessels.find((v) => v.id === id)?.name ?? `[${id}]`;
+const hobName = (id: string, names: Names): string => names.hobs.find((h) => h.id === id)?.name ?? `[${id}]`;
+
+/** Where fat goes that is taken off: to another use under its name. */
+const fatWords = (step: { as?: string | undefined; cost?: WrittenCost | undefined }): string =>
+  step.as === undefined ? '' : ` as ${step.as}${step.cost ? costWords(step.cost, 'none') : ''}`;
+
 /** How it is costed, where that is not the usual way. */
-function costWords(cost: WrittenCost, usual: 'weight' | 'credit'): string {
+function costWords(cost: WrittenCost, usual: 'weight' | 'credit' | 'none'): string {
   if (cost.by === 'market') return `, market ${cost.perKg} to ${cost.restPerKg} a kilo`;
   if (cost.by === 'weight') return usual === 'weight' ? '' : ', by weight';
   return usual === 'credit' && cost.perKg === '0' ? '' : `, at ${cost.perKg} a kilo`;

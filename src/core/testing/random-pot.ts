@@ -85,6 +85,9 @@ const step: fc.Arbitrary<PotStep> = fc.oneof(
     vapour: num(0.01, 0.3),
     fatRunOff: num(0, 0.02),
     hours: num(0, 1),
+    fatKept: fc.boolean(),
+    as: pick(undefined, 'dripping'),
+    cost: jointCost,
   }),
   {
     weight: 4,
@@ -102,7 +105,29 @@ const step: fc.Arbitrary<PotStep> = fc.oneof(
   }),
   fc.record({ do: fc.constant('strain' as const), pressed: fc.boolean(), through: pick(...STRAINERS) }),
   fc.record({ do: fc.constant('into' as const), vessel: pick(...pans), hob: pick(...hobs) }),
-  fc.record({ do: fc.constant('defat' as const), by: pick(...DEFATS) }),
+  fc.record({
+    do: fc.constant('defat' as const),
+    by: pick(...DEFATS),
+    as: pick(undefined, 'lifted fat'),
+    cost: jointCost,
+  }),
+  {
+    weight: 2,
+    arbitrary: fc.record({
+      do: fc.constant('split' as const),
+      part: fc.oneof(
+        num(0.05, 0.95).map((value) => ({ by: 'share' as const, value })),
+        num(50, 4000).map((value) => ({ by: 'ml' as const, value })),
+      ),
+      liquidOnly: fc.boolean(),
+      vessel: pick(...pans),
+      hob: pick(...hobs),
+    }),
+  },
+  {
+    weight: 2,
+    arbitrary: fc.record({ do: pick('turn to' as const, 'combine' as const), vessel: pick(...pans) }),
+  },
   {
     weight: 3,
     arbitrary: fc

@@ -38,4 +38,9 @@ export const round = (baseCm: number, topCm: number, heightCm: number, maxFill =
   maxFill,
 });
 
-export const hob = (netKw: number | null = null): Hob => ({ id: 'hob', name: 'hob', netKw });
+export const hob = (netKw: number | null = null): Hob => ({
+  id: 'hob',
+  name: 'hob',
+  netKw,
+  fuel: 'electricity',
+});

@@ -8,6 +8,7 @@ import {
   jointOf,
   standsOn,
   type KitchenCosting,
+  type Layer,
   type OnShelf,
   type StandsOn,
 } from '@/core/costing';
@@ -58,6 +59,8 @@ export async function pots(who: Worker): Promise<PotSummary[]> {
   });
 }
 
+export type ExtraLayer = Exclude<Layer, 'ingredients'>;
+
 /** Everything a pot sheet needs to answer by itself while it is typed in. */
 export interface PotSheetData {
   readonly recipe: WrittenRecipe;
@@ -73,6 +76,8 @@ export interface PotSheetData {
     readonly id: string;
     readonly name: string;
     readonly product?: Product | undefined;
+    /** What its last batch left: there is one however the recipes loop. */
+    readonly last?: Product | undefined;
     /** What parts from it, by name. */
     readonly parts: readonly { readonly part: string; readonly product: Product }[];
     readonly trouble?: string | undefined;
@@ -83,6 +88,8 @@ export interface PotSheetData {
   readonly constants: ProcessConstants;
   /** Currency per gram of every supply; null where it is not known. */
   readonly prices: readonly (readonly [string, number | null])[];
+  /** What the layers beside the ingredients cost: currency per gram, kWh or hour of each supply, null where it is not known. */
+  readonly layers: Readonly<Record<ExtraLayer, readonly (readonly [string, number | null])[]>>;
   /** As-purchased currency per gram, for what was paid for but cut off. */
   readonly asPurchased: readonly (readonly [string, number])[];
   readonly estimates: readonly string[];
@@ -99,6 +106,12 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
   const named = (list: readonly { id: string; name: string }[]) =>
     list.map((x) => ({ id: x.id, name: x.name }));
   const loops = livesFrom(costing, id);
+  const layerPrices = (layer: ExtraLayer) => {
+    const of = costing.layer(layer);
+    return of.nodes
+      .filter((n) => !n.key.startsWith('plate:') && !n.key.startsWith('stage:'))
+      .map((n) => [n.key, of.cost(n.key)] as const);
+  };
   return {
     recipe,
     version: versions.recipes.get(id) ?? 1,
@@ -126,12 +139,11 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
         id: r.id,
         name: r.name,
         product: found.ok && !loop ? found.value.product : undefined,
-        parts: loop
-          ? []
-          : partsOf(r).flatMap((part) => {
-              const joint = jointOf(costing.recipes.get(r.id)?.run, part);
-              return joint ? [{ part, product: joint }] : [];
-            }),
+        last: found.ok ? found.value.product : undefined,
+        parts: partsOf(r).flatMap((part) => {
+          const joint = jointOf(costing.recipes.get(r.id)?.run, part);
+          return joint ? [{ part, product: joint }] : [];
+        }),
         trouble: loop ?? (found.ok ? undefined : found.trouble.message),
         loops: loop !== undefined,
       };
@@ -142,6 +154,11 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     prices: graph.nodes
       .filter((n) => !n.key.startsWith('plate:'))
       .map((n) => [n.key, graph.cost(n.key)] as const),
+    layers: {
+      packaging: layerPrices('packaging'),
+      energy: layerPrices('energy'),
+      hands: layerPrices('hands'),
+    },
     asPurchased: [...supplies.values()].flatMap((s) => {
       const perKg = beforeTheKnife(s);
       return perKg === undefined ? [] : [[`usable:${s.ingredient.id}`, perKg / 1000] as const];

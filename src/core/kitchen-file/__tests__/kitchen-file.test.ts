@@ -114,8 +114,8 @@ describe('reading a kitchen file', () => {
     ],
     [
       'a wrong lid',
-      (f) => set(f.recipes?.[0]?.steps?.[4], 'lid', 'sideways'),
-      'recipes[0].steps[4].lid',
+      (f) => set(f.recipes?.[0]?.steps?.[5], 'lid', 'sideways'),
+      'recipes[0].steps[5].lid',
       /off.*ajar/,
     ],
     [

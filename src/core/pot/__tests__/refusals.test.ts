@@ -57,6 +57,110 @@ const cases: readonly (readonly [string, PotStep[], string, RegExp])[] = [
   ['reduce an empty pot', [reduce({ until: 'share', value: 0.5 })], 'nothing-to-reduce', /no liquid/],
   ['brown nothing', [{ do: 'brown', vapour: 0.2, fatRunOff: 0, hours: 0 }], 'nothing-to-brown', /no pieces/],
   [
+    'split into the vessel at work',
+    [
+      add(4000),
+      {
+        do: 'split',
+        part: { by: 'share', value: 0.5 },
+        liquidOnly: false,
+        vessel: round(28, 28, 20),
+        hob: hob(),
+      },
+    ],
+    'vessel-in-use',
+    /28 cm pot: the pot stands in it already/,
+  ],
+  [
+    'split off more than there is',
+    [
+      add(1000),
+      {
+        do: 'split',
+        part: { by: 'ml', value: 5000 },
+        liquidOnly: false,
+        vessel: round(20, 20, 20),
+        hob: hob(),
+      },
+    ],
+    'splits-too-much',
+    /5\.0 l: .*less than the 0\.99 l|5\.0 l: .*less than the \d/,
+  ],
+  [
+    'split all of it off',
+    [
+      add(1000),
+      {
+        do: 'split',
+        part: { by: 'share', value: 1 },
+        liquidOnly: false,
+        vessel: round(20, 20, 20),
+        hob: hob(),
+      },
+    ],
+    'share-out-of-range',
+    /100\.00 %: above 0 and below 100 %/,
+  ],
+  [
+    'split into a vessel too small for it',
+    [
+      add(4000),
+      {
+        do: 'split',
+        part: { by: 'share', value: 0.5 },
+        liquidOnly: false,
+        vessel: round(10, 10, 5),
+        hob: hob(),
+      },
+    ],
+    'runs-over',
+    /10 cm pot holds 0\.39 l/,
+  ],
+  [
+    'turn to a vessel nothing stands in',
+    [add(4000), { do: 'turn to', vessel: round(20, 20, 20) }],
+    'not-aside',
+    /20 cm pot: nothing of this pot/,
+  ],
+  [
+    'combine with the vessel at work',
+    [add(4000), { do: 'combine', vessel: round(28, 28, 20) }],
+    'not-aside',
+    /it is the one at work/,
+  ],
+  [
+    'pour into a vessel in which some stands aside',
+    [
+      add(4000),
+      {
+        do: 'split',
+        part: { by: 'ml', value: 500 },
+        liquidOnly: false,
+        vessel: round(20, 20, 20),
+        hob: hob(),
+      },
+      { do: 'into', vessel: round(20, 20, 20), hob: hob() },
+    ],
+    'vessel-in-use',
+    /0\.50 l of this pot stand in it: combine/,
+  ],
+  [
+    'portion what stands in two vessels',
+    [
+      add(4000),
+      {
+        do: 'split',
+        part: { by: 'ml', value: 500 },
+        liquidOnly: false,
+        vessel: round(20, 20, 20),
+        hob: hob(),
+      },
+      { do: 'portion', ml: 100, overfill: 0 },
+    ],
+    'stands-aside',
+    /0\.50 l stand in the 20 cm pot: combine/,
+  ],
+  [
     'brown off more water than they hold',
     [add(1000, bones), { do: 'brown', vapour: 0.6, fatRunOff: 0, hours: 0 }],
     'brown-too-far',
@@ -167,21 +271,104 @@ describe('what can be done but should be known', () => {
     const r = pot({ do: 'water', to: { by: 'ml', value: 9500 } }, add(2000, bones));
     expect(codes(r, 1)).toContain('over-max-fill');
     expect(codes(r, 0)).toEqual(['no-room-ahead']);
-    expect(r.rows[0]?.warnings[0]?.message).toMatch(/step 2.*fill \d/);
+    expect(r.rows[0]?.warnings[0]?.message).toMatch(/step 2.*above the maximum fill/);
   });
 
-  test('pieces out of the liquid, too much salt, browning in water', () => {
-    expect(
+  test('pieces out of an open liquid are told; under a lid, or where hardly anything is wet, they are not', () => {
+    const short = (ml: number, lid: 'on' | 'off') =>
       codes(
         pot(
           add(3000, bones),
-          { do: 'water', to: { by: 'ml', value: 500 } },
-          { do: 'cook', heat: 'bare simmer', hours: 0.1, lid: 'on' },
+          { do: 'water', to: { by: 'ml', value: ml } },
+          { do: 'cook', heat: 'bare simmer', hours: 0.1, lid },
         ),
         2,
-      ),
-    ).toContain('not-covered');
-    expect(codes(pot(add(1000), add(20, salt)), 1)).toContain('oversalted');
+      );
+    expect(short(1500, 'off')).toContain('not-covered');
+    expect(short(1500, 'on')).not.toContain('not-covered');
+    expect(short(100, 'off')).not.toContain('not-covered');
+    expect(short(6000, 'off')).not.toContain('not-covered');
+  });
+
+  test('topping up by what the cure says covers the heap', () => {
+    const steps: PotStep[] = [
+      add(3000, bones),
+      { do: 'water', to: { by: 'ml', value: 2000 } },
+      { do: 'cook', heat: 'bare simmer', hours: 0.1, lid: 'off' },
+    ];
+    const row = pot(...steps).rows[2];
+    const cure = row?.warnings.find((w) => w.code === 'not-covered')?.cure;
+    // In a straight pot level goes with volume: what is missing is the same share of both.
+    expect((row?.levelCm ?? 0) * (1 + (cure?.value ?? 0) / (row?.standingMl ?? 1))).toBeCloseTo(
+      row?.heapCm ?? 0,
+      6,
+    );
+  });
+
+  test('too much salt is told once, where it begins, and not where a later step thins it', () => {
+    const loosened = pot(add(1000), add(20, salt), add(500), add(3000, WATER));
+    expect(loosened.rows.flatMap((r) => r.warnings)).toEqual([]);
+    const salted = pot(add(1000), add(20, salt), add(100));
+    expect(codes(salted, 1)).toEqual(['oversalted']);
+    expect(codes(salted, 2)).toEqual([]);
+    // The cure, done, brings it to the limit exactly: unsalted liquid in, or salt left out.
+    const cure = salted.rows[1]?.warnings[0]?.cure;
+    expect(cure?.do).toBe('loosen');
+    const seasoned = pot(add(1000), { do: 'season', what: of(salt), g: 20 });
+    const out = seasoned.rows[1]?.warnings[0]?.cure;
+    expect(out?.do).toBe('leave salt out');
+    const mended = pot(add(1000), { do: 'season', what: of(salt), g: 20 - (out?.value ?? 0) });
+    expect(mended.rows[1]?.saltPct).toBeCloseTo(CONSTANTS.oversaltedPct, 9);
+  });
+
+  test('bones that boil, a pot that boils dry, a burner too weak for its heat', () => {
+    const boiled = (heat: 'hard boil' | 'bare simmer', hours: number) =>
+      codes(pot(add(500, bones), add(3000, WATER), { do: 'cook', heat, hours, lid: 'off' }), 2);
+    expect(boiled('hard boil', 1)).toContain('boiled-with-bones');
+    expect(boiled('hard boil', 0.1)).not.toContain('boiled-with-bones');
+    expect(boiled('bare simmer', 1)).not.toContain('boiled-with-bones');
+    const dry = pot(add(500, WATER), { do: 'cook', heat: 'simmer', hours: 2, lid: 'off' });
+    // 11 kg/(m² h) from 0.0616 m²: 0.5 kg are gone after 44 min.
+    expect(dry.rows[1]?.warnings[0]).toMatchObject({ code: 'boils-dry', value: 2 });
+    expect(dry.rows[1]?.warnings[0]?.limit).toBeCloseTo(45 / 60, 1);
+    const weak = runPot(
+      {
+        vessel: round(50, 50, 30),
+        hob: hob(1),
+        steps: [add(8000, WATER), { do: 'cook', heat: 'hard boil', hours: 0.2, lid: 'off' }],
+      },
+      CONSTANTS,
+    );
+    // 40 kg/(m² h) over 0.196 m² against 1 kW ÷ 0.627 kWh/kg.
+    expect(weak.rows[1]?.warnings[0]).toMatchObject({ code: 'burner-limits' });
+    expect(weak.rows[1]?.warnings[0]?.value).toBeCloseTo(40 * 0.19635, 2);
+    expect(weak.rows[1]?.warnings[0]?.limit).toBeCloseTo(3600 / 2257, 4);
+  });
+
+  test('every warning says what cures it, with a number', () => {
+    const found = [
+      pot({ do: 'water', to: { by: 'ml', value: 9500 } }, add(2000, bones)),
+      pot(add(1000), add(20, salt)),
+      pot(add(1000, bones), add(1000), { do: 'brown', vapour: 0.1, fatRunOff: 0, hours: 0 }),
+      pot(add(4000), {
+        do: 'split',
+        part: { by: 'ml', value: 500 },
+        liquidOnly: false,
+        vessel: round(20, 20, 15),
+        hob: hob(),
+      }),
+    ].flatMap((r) => r.rows.flatMap((row) => row.warnings));
+    expect(new Set(found.map((w) => w.code))).toEqual(
+      new Set(['over-max-fill', 'no-room-ahead', 'oversalted', 'water-stops-browning', 'stands-aside']),
+    );
+    for (const w of found) {
+      expect(w.message).toMatch(/\d/);
+      expect(w.cure.message).toMatch(/^[A-Z0-9].*\.$/);
+      expect(w.cure.value).toBeGreaterThan(0);
+    }
+  });
+
+  test('browning in water', () => {
     expect(
       codes(pot(add(1000, bones), add(1000), { do: 'brown', vapour: 0.1, fatRunOff: 0, hours: 0 }), 2),
     ).toContain('water-stops-browning');

@@ -1,7 +1,7 @@
 import type { Band, ProcessConstants } from '../constants';
 import { liquidG } from '../liquid';
 import { becomePot, body, copyPot, type PotState } from '../state';
-import { kilos, trouble, type Matter, type StepReport, type StepRunner } from '../step';
+import { kilos, noReport, trouble, type Matter, type StepRunner } from '../step';
 import type { Trouble } from '../../trouble';
 import { putIn } from './fill';
 import { mustJoin, nameOf } from './finish';
@@ -13,12 +13,10 @@ const bodies = (c: ProcessConstants, band: Band) => {
   return { low: low / coat, middle: middle / coat, high: high / coat };
 };
 
-const NOTHING: StepReport = { inputs: [], shares: [], heatHours: 0, upHours: 0, joints: [] };
-
 /** Body with some grams more in the pot; the litres they bring counted. */
 function bodyWith(pot: PotState, what: Matter, g: number, c: ProcessConstants, bindFat: boolean): number {
   const tried = copyPot(pot);
-  putIn(tried, what, g, c, { ...NOTHING, inputs: [] }, bindFat);
+  putIn(tried, what, g, c, noReport(), bindFat);
   return body(tried, c);
 }
 

@@ -1,11 +1,16 @@
 import { pieceG } from '../piece';
 import { kilos, trouble, type StepRunner } from '../step';
+import { partFat } from './part';
+
+/** °C at which water leaves what browns: the least heat that goes into it. */
+const BROWNING = 100;
 
 /**
  * Browns the pieces in the pot: `vapour` and `fatRunOff` are shares of their current mass. Vapour is
- * all water; pools stay as they are, so browning costs no gelatin.
+ * all water; pools stay as they are, so browning costs no gelatin. The fat is poured off, kept in the pot, or a product
+ * of its own.
  */
-export const brown: StepRunner<'brown'> = (pot, step) => {
+export const brown: StepRunner<'brown'> = (pot, step, c, report) => {
   const share = step.vapour + step.fatRunOff;
   if (pot.pieces.length === 0)
     return trouble('nothing-to-brown', 'Brown: there are no pieces in the pot to brown.', 0, 0);
@@ -35,13 +40,21 @@ export const brown: StepRunner<'brown'> = (pot, step) => {
         piece.parts.fat,
       );
   }
+  let vapour = 0;
+  let fat = 0;
   for (const piece of pot.pieces) {
     const g = pieceG(piece);
     piece.parts.water -= g * step.vapour;
     piece.parts.fat -= g * step.fatRunOff;
-    pot.lost['browned off'] += g * step.vapour;
-    pot.lost['fat run off'] += g * step.fatRunOff;
+    vapour += g * step.vapour;
+    fat += g * step.fatRunOff;
+    pot.netKj += (g / 1000) * c.heatCapacity.pieces * Math.max(0, BROWNING - pot.celsius);
   }
+  pot.lost['browned off'] += vapour;
+  pot.netKj += (vapour / 1000) * c.latentKj;
+  if (step.fatKept) pot.liquid.freeFat += fat;
+  else if (step.as !== undefined) partFat(pot, step, fat, report);
+  else pot.lost['fat run off'] += fat;
   pot.elapsedHours += step.hours;
   return undefined;
 };

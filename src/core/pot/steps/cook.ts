@@ -33,7 +33,7 @@ export const cook: StepRunner<'cook'> = (pot, step, c, report) => {
     return trouble('empty', `${step.heat}: the pot is empty.`, 0, 0);
   const fire = fireOf(c, step.heat, step.lid);
   report.upHours = bringTo(pot, c, fire.celsius);
-  heatForHours(pot, c, fire, step.hours);
+  report.dryAfterHours = heatForHours(pot, c, fire, step.hours);
   report.heatHours = step.hours;
   return undefined;
 };

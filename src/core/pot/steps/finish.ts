@@ -1,7 +1,8 @@
 import { liquidG, liquidMl } from '../liquid';
-import { piecesMl, saltPct } from '../state';
-import { kilos, percent, trouble, type Matter, type StepRunner } from '../step';
+import { piecesMl, saltPct, standingMl } from '../state';
+import { kilos, litres, percent, trouble, type Matter, type StepRunner } from '../step';
 import type { Trouble } from '../../trouble';
+import { loseThroughWall } from '../heat';
 import { LONGEST_H } from './cook';
 import { putIn } from './fill';
 
@@ -81,7 +82,10 @@ export const roux: StepRunner<'roux'> = (pot, step, c) => {
       LONGEST_H,
     );
   pot.liquid.binding *= c.roux[step.to];
-  pot.hobHours += step.to === 'kneaded' ? 0 : step.hours;
+  if (step.to !== 'kneaded') {
+    pot.hobHours += step.hours;
+    loseThroughWall(pot, c, step.hours);
+  }
   pot.elapsedHours += step.hours;
   return undefined;
 };
@@ -140,6 +144,13 @@ export const portion: StepRunner<'portion'> = (pot, step, _c, report) => {
       poured,
       there,
     );
+  if (pot.aside.length > 0)
+    return trouble(
+      'stands-aside',
+      `Portion: ${pot.aside.map((s) => `${litres(standingMl(s))} stand in the ${s.vessel.name}`).join(' and ')}: combine them first.`,
+      pot.aside.length,
+      0,
+    );
   // A hair of rounding must not swallow the last whole portion.
   const whole = Math.floor(there / poured + 1e-9);
   report.portions = {
@@ -148,5 +159,6 @@ export const portion: StepRunner<'portion'> = (pot, step, _c, report) => {
     whole,
     remainderMl: Math.max(0, there - whole * poured),
   };
+  if (step.container) report.packed.push({ ...step.container, g: step.container.g * whole });
   return undefined;
 };

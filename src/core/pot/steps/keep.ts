@@ -1,6 +1,7 @@
 import { liquidG } from '../liquid';
 import { piecesG } from '../state';
 import { percent, trouble, type StepRunner } from '../step';
+import { loseThroughWall } from '../heat';
 import { LONGEST_H } from './cook';
 
 /** Cools the pot down; it takes its time, and nothing leaves. */
@@ -47,6 +48,8 @@ export const hold: StepRunner<'hold'> = (pot, step, c) => {
   const gone = pot.liquid.water * (1 - (1 - perHour) ** step.hours);
   pot.liquid.water -= gone;
   pot.lost.evaporated += gone;
+  pot.netKj += (gone / 1000) * c.latentKj;
+  loseThroughWall(pot, c, step.hours);
   pot.elapsedHours += step.hours;
   return undefined;
 };

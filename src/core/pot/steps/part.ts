@@ -2,7 +2,15 @@ import { copyLiquid, liquidG, liquidMl, noLiquid, scaleLiquid, type Liquid } fro
 import { pieceG, pieceMl, shareOfPiece, type Piece } from '../piece';
 import type { Product } from '../product';
 import { piecesMl, type PotState } from '../state';
-import { litres, percent, trouble, type StepReport, type StepRunner, type StepOf } from '../step';
+import {
+  litres,
+  percent,
+  trouble,
+  type JointCost,
+  type StepReport,
+  type StepRunner,
+  type StepOf,
+} from '../step';
 
 /** Something out of the pot as a product of its own, with the pot's allergens: nobody can say which of them stayed behind. */
 function productFrom(pot: PotState, liquid: Liquid, pieces: readonly Piece[]): Product {
@@ -18,12 +26,22 @@ function productFrom(pot: PotState, liquid: Liquid, pieces: readonly Piece[]): P
 
 function partWith(
   pot: PotState,
-  step: StepOf<'pick' | 'second wash' | 'draw off'>,
+  step: { readonly as?: string | undefined; readonly cost?: JointCost | undefined },
   product: Product,
   report: StepReport,
 ): void {
   pot.partedG += product.g;
-  report.joints.push({ name: step.as ?? '', product, cost: step.cost });
+  report.joints.push({ name: step.as ?? '', product, cost: step.cost ?? { by: 'credit', perG: 0 } });
+}
+
+/** Fat that has been taken off goes on to another use; credited with nothing unless it is told. */
+export function partFat(
+  pot: PotState,
+  step: StepOf<'brown' | 'defat'>,
+  fatG: number,
+  report: StepReport,
+): void {
+  if (fatG > 0) partWith(pot, step, productFrom(pot, { ...noLiquid(), freeFat: fatG }, []), report);
 }
 
 const noStrainer = (verb: string) =>

@@ -3,7 +3,7 @@ import type { ProcessConstants } from '../constants';
 import { bringTo, fireOf, heatFor, heatForHours, MINUTE_H, stretch, type Fire } from '../heat';
 import { liquidMl } from '../liquid';
 import { becomePot, body, copyPot, gelatinPct, levelCm, saltPct, type PotState } from '../state';
-import { litres, percent, trouble, type ReduceTo, type StepRunner } from '../step';
+import { litres, percent, trouble, type ReduceTo, type StepReport, type StepRunner } from '../step';
 import { dipAt } from '../vessel';
 import { LONGEST_H } from './cook';
 
@@ -62,7 +62,7 @@ function reduceForHours(
   c: ProcessConstants,
   fire: Fire,
   hours: number,
-  report: { heatHours: number; upHours: number },
+  report: StepReport,
 ): Trouble | undefined {
   if (!(hours > 0 && hours <= LONGEST_H))
     return trouble(
@@ -72,7 +72,7 @@ function reduceForHours(
       LONGEST_H,
     );
   report.upHours = bringTo(pot, c, fire.celsius);
-  heatForHours(pot, c, fire, hours);
+  report.dryAfterHours = heatForHours(pot, c, fire, hours);
   report.heatHours = hours;
   return undefined;
 }

@@ -1,17 +1,17 @@
 import { copyLiquid, liquidG, liquidMl, noLiquid, pourShare, scaleLiquid } from '../liquid';
 import { pieceG } from '../piece';
-import type { Loss, PotState } from '../state';
+import { bookLoss, type Loss, type PotState } from '../state';
 import { percent, trouble, type StepReport, type StepRunner } from '../step';
 
 /** Takes a share of everything liquid away to where it can be scraped out again. */
 function leaveBehind(pot: PotState, share: number, loss: Loss, report: StepReport): void {
   const g = liquidG(pot.liquid) * share;
+  bookLoss(pot, report, loss, share);
   const left = copyLiquid(pot.liquid);
   scaleLiquid(left, share);
   scaleLiquid(pot.liquid, 1 - share);
   pot.lost[loss] += g;
   if (loss === 'left in the sieve') pot.inSieve = left;
-  report.shares.push({ loss, share });
 }
 
 const outOfRange = (verb: string, share: number) =>

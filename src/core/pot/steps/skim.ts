@@ -1,5 +1,6 @@
 import { DENSITY } from '../../quantity';
 import { liquidG, liquidMl, scaleLiquid, scaleUnderFat } from '../liquid';
+import { bookLoss } from '../state';
 import { litres, trouble, type StepRunner } from '../step';
 
 /**
@@ -20,8 +21,8 @@ export const skim: StepRunner<'skim'> = (pot, step, c, report) => {
   const before = liquidG(pot.liquid);
   if (step.from === 'body') {
     const share = step.ml / there;
+    bookLoss(pot, report, 'skimmed', share);
     scaleLiquid(pot.liquid, 1 - share);
-    report.shares.push({ loss: 'skimmed', share });
   } else {
     const underG = before - pot.liquid.freeFat;
     const underMl = there - pot.liquid.freeFat / DENSITY.fat;
@@ -29,9 +30,9 @@ export const skim: StepRunner<'skim'> = (pot, step, c, report) => {
     const fat = Math.min(pot.liquid.freeFat, step.ml / mlPerFatG);
     const restMl = step.ml - fat / DENSITY.fat;
     const share = Math.min(1, restMl / underMl);
+    bookLoss(pot, report, 'skimmed', share);
     scaleUnderFat(pot.liquid, 1 - share);
     pot.liquid.freeFat -= fat;
-    report.shares.push({ loss: 'skimmed', share });
   }
   pot.lost.skimmed += before - liquidG(pot.liquid);
   return undefined;

@@ -1,6 +1,6 @@
 import { liquidG, liquidMl, noLiquid, pourShare, scaleLiquid } from '../liquid';
 import { pieceG, type Piece } from '../piece';
-import type { Loss, PotState } from '../state';
+import { bookLoss, type Loss, type PotState } from '../state';
 import { trouble, type StepReport, type StepRunner } from '../step';
 
 /** ml a piece keeps back in the strainer: its retention on the raw kilo, less the water it took up. */
@@ -13,9 +13,9 @@ export function loseMl(pot: PotState, ml: number, loss: Loss, report: StepReport
   if (there <= 0 || ml <= 0) return;
   const share = Math.min(1, ml / there);
   const g = liquidG(pot.liquid) * share;
+  bookLoss(pot, report, loss, share);
   scaleLiquid(pot.liquid, 1 - share);
   pot.lost[loss] += g;
-  report.shares.push({ loss, share });
 }
 
 /** Strains: the pieces leave, keep their share of the liquid, and the strainer keeps its cling. */

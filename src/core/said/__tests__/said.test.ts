@@ -13,6 +13,8 @@ const id = (name: string): string =>
   file.ingredients.find((i) => i.name === name)?.id ??
   file.recipes.find((r) => r.name === name)?.id ??
   `no ${name}`;
+const vessel = (name: string): string => file.vessels.find((v) => v.name === name)?.id ?? '';
+const hob = (name: string): string => file.hobs.find((h) => h.name === name)?.id ?? '';
 const read = (said: string): WrittenStep | string => {
   const got = readStep(said, names);
   return got.ok ? got.value : got.trouble.code;
@@ -77,11 +79,52 @@ describe('steps as they are said', () => {
       'into rondeau 40 on induction',
       {
         do: 'into',
-        vessel: file.vessels.find((v) => v.name === 'Rondeau 40 cm')?.id ?? '',
-        hob: file.hobs.find((h) => h.name === 'Induction')?.id ?? '',
+        vessel: vessel('Rondeau 40 cm'),
+        hob: hob('Induction'),
       },
     ],
     ['portion 60 ml, 5 % over', { do: 'portion', size: '60 ml', overfill: '5 %' }],
+    ['portion 500 ml, in a whole milk', { do: 'portion', size: '500 ml', container: id('Whole milk') }],
+    [
+      '2 l last batch of second venison stock',
+      { do: 'add', of: { lastBatchOf: id('Second venison stock') }, amount: '2 l' },
+    ],
+    [
+      '2 l of the last batch of second venison stock, at 1.20 a litre',
+      { do: 'add', of: { lastBatchOf: id('Second venison stock'), perLitre: '1.20' }, amount: '2 l' },
+    ],
+    [
+      'brown 18 %, fat run off 7 % as duck fat, at 4.00 a kilo, takes 1 h',
+      {
+        do: 'brown',
+        loss: '18 %',
+        fatRunOff: '7 %',
+        as: 'duck fat',
+        cost: { by: 'credit', perKg: '4.00' },
+        time: '1 h',
+      },
+    ],
+    [
+      'brown 18 %, fat run off 7 % kept in the pot',
+      { do: 'brown', loss: '18 %', fatRunOff: '7 %', fatKept: true },
+    ],
+    ['chill and lift the fat as dripping', { do: 'defat', by: 'cold', as: 'dripping' }],
+    [
+      'split 1/3 of the liquid into rondeau 40 on induction',
+      {
+        do: 'split',
+        amount: '1/3',
+        liquidOnly: true,
+        vessel: vessel('Rondeau 40 cm'),
+        hob: hob('Induction'),
+      },
+    ],
+    ['turn to the rondeau 40', { do: 'turn to', vessel: vessel('Rondeau 40 cm') }],
+    ['combine with rondeau 40 cm', { do: 'combine', vessel: vessel('Rondeau 40 cm') }],
+    [
+      'simmer 4 h lid ajar, 12 min of hands',
+      { do: 'cook', heat: 'simmer', time: '4 h', lid: 'ajar', hands: '12 min' },
+    ],
   ])('%s', (said, want) => expect(read(said)).toEqual(want));
 
   test.each([
@@ -111,6 +154,14 @@ describe('steps as they are said', () => {
     fc.constantFrom(...file.ingredients.map((i) => ({ ingredient: i.id }))),
     fc.constantFrom(...file.ingredients.map((i) => ({ stockTrimOf: i.id }))),
     fc.constantFrom(...file.recipes.map((r) => ({ product: r.id }))),
+    fc.record(
+      {
+        lastBatchOf: fc.constantFrom(...file.recipes.map((r) => r.id)),
+        perLitre: fc.constantFrom('0', '1.20'),
+      },
+      { requiredKeys: ['lastBatchOf'] },
+    ),
+    fc.constantFrom(...(names.parts ?? []).map((p) => ({ lastBatchOf: p.id, part: p.part }))),
   );
   const heat = fc.constantFrom(...HEATS);
   const lid = fc.constantFrom(...LIDS);
@@ -180,6 +231,43 @@ describe('steps as they are said', () => {
       { do: fc.constant('brown' as const), loss: share, fatRunOff: share, time },
       { requiredKeys: ['do', 'loss'] },
     ),
+    fc.record(
+      {
+        do: fc.constant('brown' as const),
+        loss: share,
+        fatRunOff: share,
+        as: fc.constantFrom('duck fat', 'dripping'),
+        cost,
+        time,
+      },
+      { requiredKeys: ['do', 'loss', 'fatRunOff', 'as'] },
+    ),
+    fc.record({
+      do: fc.constant('brown' as const),
+      loss: share,
+      fatRunOff: share,
+      fatKept: fc.constant(true),
+    }),
+    fc.record(
+      {
+        do: fc.constant('defat' as const),
+        by: fc.constantFrom(...DEFATS),
+        as: fc.constantFrom('duck fat', 'dripping'),
+        cost,
+      },
+      { requiredKeys: ['do', 'by', 'as'] },
+    ),
+    fc.record({
+      do: fc.constant('split' as const),
+      amount: fc.constantFrom('2 l', '1/3', '40 %'),
+      liquidOnly: fc.boolean(),
+      vessel: fc.constantFrom(...file.vessels.map((v) => v.id)),
+      hob: fc.constantFrom(...file.hobs.map((h) => h.id)),
+    }),
+    fc.record({
+      do: fc.constantFrom('turn to' as const, 'combine' as const),
+      vessel: fc.constantFrom(...file.vessels.map((v) => v.id)),
+    }),
     fc.constantFrom<WrittenStep>(
       { do: 'water', amount: '16 l' },
       { do: 'water', level: '20.5 cm' },
@@ -237,17 +325,26 @@ describe('steps as they are said', () => {
         lid: l,
       })),
     fc.record(
-      { do: fc.constant('portion' as const), size: fc.constantFrom('60 ml', '0.3 l'), overfill: share },
+      {
+        do: fc.constant('portion' as const),
+        size: fc.constantFrom('60 ml', '0.3 l'),
+        overfill: share,
+        container: fc.constantFrom(...file.ingredients.map((i) => i.id)),
+      },
       { requiredKeys: ['do', 'size'] },
     ),
   );
+  /** Any step may say what it takes of hands. */
+  const withHands = fc
+    .tuple(step, fc.constantFrom(undefined, '10 min', '1 h 30'))
+    .map(([s, hands]): WrittenStep => (hands === undefined || s.do === 'unread' ? s : { ...s, hands }));
 
   test('read∘write is identity over all steps', () => {
     fc.assert(
-      fc.property(step, (written) => {
+      fc.property(withHands, (written) => {
         expect(read(writeStep(written, names))).toEqual(written);
       }),
-      { numRuns: 2000 },
+      { numRuns: 4000 },
     );
   });
 

@@ -123,7 +123,7 @@ export function StepRow({
             )}
             {row?.warnings.map((w) => (
               <div key={w.code} className="warning">
-                {w.message}
+                {w.message} <span className="cure">{w.cure.message}</span>
               </div>
             ))}
             {chosen && notes !== '' && <span className="quiet">{notes}</span>}

@@ -1,7 +1,9 @@
 import { useMemo } from 'react';
 import {
+  layerMoney,
   moneyWentIn,
   opened,
+  overdrawn,
   potOf,
   rowCosts,
   type MoneyWent,
@@ -14,7 +16,9 @@ import { runPot, type PotRun } from '@/core/pot';
 import { mannerOf } from '@/core/quantity';
 import { readStep } from '@/core/said';
 import { fine, refuse, type Trouble } from '@/core/trouble';
-import type { PotSheetData } from '../queries';
+import type { ExtraLayer, PotSheetData } from '../queries';
+
+const EXTRA_LAYERS: readonly ExtraLayer[] = ['packaging', 'energy', 'hands'];
 
 /** A pot sheet as it stands in its lines: run, priced, and with what is wrong beside each line. */
 export interface LivePot {
@@ -24,6 +28,8 @@ export interface LivePot {
   readonly inputMoney: readonly (number | null)[];
   /** The running book, as-purchased money followed through the pot; null while a price is missing. */
   readonly book: MoneyWent | null;
+  /** What the layers beside the ingredients come to in the pot; null where one is not known. */
+  readonly layers: readonly (readonly [ExtraLayer, number | null])[];
   /** Packs it opens, and what is left of each. */
   readonly packs: readonly Opened[];
   /** By line: what cannot be read, or cannot be done. */
@@ -45,10 +51,34 @@ export function shelfFrom(data: PotSheetData): Shelf {
     product(id, part) {
       const p = products.get(id);
       const product = part === undefined ? p?.product : p?.parts.find((x) => x.part === part)?.product;
-      return p && product
+      return p && product && !p.loops
         ? fine({ name: part === undefined ? p.name : `${part} of ${p.name}`, product })
         : refuse('no-product', 'of', p?.trouble ?? 'This recipe is not in the book.');
     },
+    // What the book as it was kept last leaves: the batch before this one.
+    lastBatch(id, part) {
+      const p = products.get(id);
+      const product = part === undefined ? p?.last : p?.parts.find((x) => x.part === part)?.product;
+      return p && product
+        ? fine({ name: `last batch of ${part === undefined ? p.name : `${part} of ${p.name}`}`, product })
+        : refuse('no-product', 'of', 'No batch of it can be made yet, so none has left anything.');
+    },
+  };
+}
+
+/** Currency per unit of a supply; what a last batch left goes by its fixed value, or by what the batch costs as it was kept. */
+function pricesFrom(list: readonly (readonly [string, number | null])[], shelf: Shelf, set: boolean) {
+  const prices = new Map(list);
+  return (supply: string): number | null => {
+    if (supply === 'free') return 0;
+    const known = prices.get(supply);
+    if (known !== undefined || !supply.startsWith('last:')) return known ?? null;
+    const [key = '', perLitre] = supply.slice('last:'.length).split('@');
+    if (perLitre === undefined) return prices.get(`product:${key}`) ?? null;
+    const [id = '', part] = key.split('#');
+    const last = shelf.lastBatch(id, part);
+    if (!last.ok) return null;
+    return set ? (Number(perLitre) / 1000) * (last.value.product.ml / last.value.product.g) : 0;
   };
 }
 
@@ -60,7 +90,11 @@ export function useLivePot(
   hob: string,
 ): LivePot {
   const shelf = useMemo(() => shelfFrom(data), [data]);
-  const prices = useMemo(() => new Map(data.prices), [data]);
+  const price = useMemo(() => pricesFrom(data.prices, shelf, true), [data, shelf]);
+  const layerPrices = useMemo(
+    () => EXTRA_LAYERS.map((name) => [name, pricesFrom(data.layers[name], shelf, false)] as const),
+    [data, shelf],
+  );
   const opens = useMemo(() => new Map(data.opens), [data]);
   const asPurchased = useMemo(() => new Map(data.asPurchased), [data]);
   const looping = useMemo(
@@ -81,19 +115,21 @@ export function useLivePot(
     });
     const run = runPot(potOf({ vessel, hob, steps: [...steps] }, shelf), data.constants);
     for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
+    const eats = overdrawn(run, `last:${data.recipe.id}`, run.product?.g ?? Infinity);
+    if (eats) troubles.set(eats.step, eats.trouble);
     if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
     const packs = opened(run.inputs, (id) => opens.get(id));
     const factors = new Map(packs.map((o) => [o.supply, o.factor]));
     const inputMoney = run.inputs.map(({ supply, g }) => {
-      const price = supply === 'free' ? 0 : prices.get(supply);
-      return price === null || price === undefined ? null : price * g * (factors.get(supply) ?? 1);
+      const perG = price(supply);
+      return perG === null ? null : perG * g * (factors.get(supply) ?? 1);
     });
     const money = rowCosts(
       run.rows,
       inputMoney,
-      run.unread.map((u) => u.step),
+      [...run.unread, ...(eats ? [eats] : [])].map((u) => u.step),
     );
-    const whole = !inputMoney.includes(null) && run.unread.length === 0 && !run.refused;
+    const whole = !inputMoney.includes(null) && run.unread.length === 0 && !run.refused && !eats;
     const book = whole
       ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply), factors)
       : null;
@@ -103,9 +139,10 @@ export function useLivePot(
       money,
       inputMoney,
       book,
+      layers: layerPrices.map(([name, of]) => [name, layerMoney(run, name, of)] as const),
       packs,
       troubles,
       refusedAt: loopAt >= 0 ? loopAt : run.refused?.step,
     };
-  }, [lines, vessel, hob, data, shelf, prices, opens, asPurchased, looping]);
+  }, [lines, vessel, hob, data, shelf, price, layerPrices, opens, asPurchased, looping]);
 }
