@@ -75,13 +75,22 @@ export function jest(place: string, env: NodeJS.ProcessEnv): Verdict {
   fs.rmSync(file, { force: true });
   // A slow machine is no mistake; and a failed suite that leaves a connection open must not hold up the rest.
   const manner = ['--testTimeout=60000', '--forceExit'];
-  const { output } = execute('jest', ['--json', `--outputFile=${file}`, '--silent=false', ...manner], env);
+  const seed = env.HALFPOT_SEED ?? String(Date.now() % 2 ** 31);
+  const { output } = execute('jest', ['--json', `--outputFile=${file}`, '--silent=false', ...manner], {
+    ...env,
+    HALFPOT_SEED: seed,
+  });
   if (!fs.existsSync(file)) return { name: 'unit tests', passed: 0, failed: 1, output };
   const sum = JSON.parse(fs.readFileSync(file, 'utf8')) as JestSummary;
+  const failed = sum.numFailedTests + sum.numRuntimeErrorTestSuites;
+  fs.appendFileSync(
+    path.join(place, 'seeds.txt'),
+    `${new Date().toISOString()} seed ${seed}: ${sum.numPassedTests} passed, ${failed} failed\n`,
+  );
   return {
-    name: 'unit tests',
+    name: `unit tests (random cases with seed ${seed})`,
     passed: sum.numPassedTests,
-    failed: sum.numFailedTests + sum.numRuntimeErrorTestSuites,
+    failed,
     output,
   };
 }

@@ -7,13 +7,13 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot cost FILE [--json] [--ledger] [--layers all]
                                           cost a kitchen file, no application or database needed
   ./halfpot scale FILE RECIPE AMOUNT [--in VESSEL]
-                                          the same recipe for another amount: factor, batches, vessels
+                                          the same recipe for another amount, or a plate for "120 covers"
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot]               measure, as ratios in one run
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
-  ./halfpot schema                        write docs/kitchen-file.schema.json from the schema`;
+  ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md`;
 
 /** Each command is loaded only when it is asked for, so that `cost` starts without the rest. */
 const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | number>> = {

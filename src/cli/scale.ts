@@ -1,5 +1,6 @@
 import { costKitchen, potOf } from '../core/costing';
 import { mannerIn, readKitchenText, vesselOf } from '../core/kitchen-file';
+import { forCovers, type ForCovers } from '../core/planner';
 import { scaleTo, vesselsFor, type Scaled } from '../core/pot';
 import { readAmountOf } from '../core/quantity';
 import { CONSTANTS } from '../core/reference';
@@ -46,15 +47,53 @@ export function scaleText(
   return scaled.ok ? { ok: true, value: { recipe: recipe.value.name, ml, ways: [scaled.value] } } : scaled;
 }
 
+/**
+ * A plate of a kitchen file for so many covers: everything it lives from.
+ * @param covers as typed: `120 covers`
+ */
+export function coversText(
+  text: string,
+  plateName: string,
+  covers: number,
+): { readonly mistakes: readonly Trouble[] } | Outcome<ForCovers> {
+  const read = readKitchenText(text);
+  if (!read.ok) return { mistakes: read.mistakes };
+  const plate = findNamed(plateName, read.file.plates, 'plate');
+  if (!plate.ok) return plate;
+  const costing = costKitchen(read.file, read.file.referenceDay, CONSTANTS);
+  return forCovers(costing, plate.value.id, covers, CONSTANTS);
+}
+
+const off = ({ multiplied }: Scaled): string =>
+  multiplied.offBy === undefined
+    ? 'cannot be done'
+    : `${multiplied.offBy >= 0 ? '+' : '−'}${Math.abs(multiplied.offBy * 100).toFixed(1)} %`;
+const hobHours = ({ run, batches }: Scaled): number =>
+  (run.rows[run.rows.length - 1]?.hobHours ?? 0) * batches;
+
+/** What has to be cooked and bought for the covers, mothers first. */
+export function coversTable({ plate, covers, makings, buy, troubles }: ForCovers): string {
+  const rows = makings.map(({ name, ml, scaled, own, perL, sheetPerL }) => {
+    const ownBatches = own && own.vessel.id !== scaled.vessel.id ? ` (${own.batches} in its own)` : '';
+    return `${name.padEnd(24)}${(ml / 1000).toFixed(2).padStart(8)} l  ${`${scaled.batches} × ${scaled.vessel.name}${ownBatches}`.padEnd(42)}${`× ${scaled.factor.toFixed(3)}`.padStart(9)}${hobHours(scaled).toFixed(1).padStart(8)}${(perL?.toFixed(2) ?? '–').padStart(9)}${(sheetPerL?.toFixed(2) ?? '–').padStart(9)}   ${off(scaled)}`;
+  });
+  return [
+    `${plate}, ${covers} covers`,
+    '',
+    `${'Cook'.padEnd(24)}${'make'.padStart(10)}  ${'in'.padEnd(42)}${'list'.padStart(9)}${'hob h'.padStart(8)}${'a litre'.padStart(9)}${'sheet'.padStart(9)}   plain multiplication is off by`,
+    ...rows,
+    '',
+    'Buy, trimmed and ready',
+    ...buy.map((b) => `${b.name.padEnd(40)}${(b.g / 1000).toFixed(2).padStart(9)} kg`),
+    ...troubles.map((t) => `! ${t.message}`),
+  ].join('\n');
+}
+
 /** The ways as a table, best first. */
 export function scaleTable({ recipe, ml, ways }: ScaleReport): string {
-  const rows = ways.map(({ vessel, batches, factor, run, multiplied }) => {
-    const hours = (run.rows[run.rows.length - 1]?.hobHours ?? 0) * batches;
-    const off =
-      multiplied.offBy === undefined
-        ? 'cannot be done'
-        : `${multiplied.offBy >= 0 ? '+' : '−'}${Math.abs(multiplied.offBy * 100).toFixed(1)} %`;
-    return `${vessel.name.padEnd(24)}${String(batches).padStart(8)}${factor.toFixed(3).padStart(12)}${hours.toFixed(1).padStart(10)}   ${`× ${multiplied.factor.toFixed(3)}`.padEnd(10)} ${off}`;
+  const rows = ways.map((way) => {
+    const { vessel, batches, factor, multiplied } = way;
+    return `${vessel.name.padEnd(24)}${String(batches).padStart(8)}${factor.toFixed(3).padStart(12)}${hobHours(way).toFixed(1).padStart(10)}   ${`× ${multiplied.factor.toFixed(3)}`.padEnd(10)} ${off(way)}`;
   });
   return [
     `${recipe}, ${(ml / 1000).toFixed(2)} l`,

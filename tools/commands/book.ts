@@ -1,14 +1,10 @@
-import fs from 'node:fs';
-import path from 'node:path';
 import { costByLayer, costKitchen, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
 import { LOSSES, warningWords } from '@/core/pot';
+import { forCovers } from '@/core/planner';
 import { CONSTANTS } from '@/core/reference';
 import { writeStep } from '@/core/said';
 import { DEMO_FILE, mustRead } from '../kitchens';
-import { ROOT } from '../place';
-import { say, Stop } from '../stop';
-
-const FILE = path.join(ROOT, 'docs/demo-book.md');
+import { keepPage } from '../generated';
 
 const hours = (h: number): string => {
   const minutes = Math.round(h * 60);
@@ -84,8 +80,29 @@ function potPage(costing: KitchenCosting, id: string): string {
   ].join('\n');
 }
 
+const BANQUET = { plate: 'Venison loin', covers: 120 };
+
+/** The venison for a hundred and twenty: what is cooked, in what, and what multiplying the lists would give. */
+function banquet(costing: KitchenCosting): string[] {
+  const plate = costing.file.plates.find((p) => p.name.startsWith(BANQUET.plate));
+  const found = forCovers(costing, plate?.id ?? '', BANQUET.covers, CONSTANTS);
+  if (!found.ok) throw new Error(found.trouble.message);
+  return [
+    `## ${found.value.plate}: ${BANQUET.covers} covers`,
+    '',
+    '| cook | litres | in | in its own vessel | list times | hob | a litre | plain multiplication is off by |',
+    '|---|---|---|---|---|---|---|---|',
+    ...found.value.makings.map(({ name, ml, scaled, own, perL }) => {
+      const hob = (scaled.run.rows[scaled.run.rows.length - 1]?.hobHours ?? 0) * scaled.batches;
+      const off = scaled.multiplied.offBy;
+      return `| ${name} | ${(ml / 1000).toFixed(1)} | ${scaled.batches} × ${scaled.vessel.name} | ${own ? `${own.batches} × ${own.vessel.name}` : 'cannot be done'} | ${scaled.factor.toFixed(2)} | ${hours(hob)} | ${money(perL)} | ${off === undefined ? 'cannot be done' : `${(off * 100).toFixed(1)} %`} |`;
+    }),
+    '',
+  ];
+}
+
 /** The demo's pots and plates on one page, to be read with a chef's eye. */
-export function bookText(): string {
+function bookText(): string {
   const file = mustRead(DEMO_FILE);
   const costing = costKitchen(file, file.referenceDay, CONSTANTS);
   const plates = file.plates.map((p) => {
@@ -106,17 +123,12 @@ export function bookText(): string {
     '|---|---|---|---|',
     ...plates,
     '',
+    ...banquet(costing),
   ].join('\n')}`;
 }
 
 /** `halfpot book [--check]`: writes docs/demo-book.md, or says whether it is what the demo says. */
 export function book(args: readonly string[]): number {
-  const text = bookText();
-  if (args.includes('--check')) {
-    if (fs.existsSync(FILE) && fs.readFileSync(FILE, 'utf8') === text) return 0;
-    throw new Stop('docs/demo-book.md is not what the demo kitchen says: run ./halfpot book.');
-  }
-  fs.writeFileSync(FILE, text);
-  say('Wrote docs/demo-book.md.');
+  keepPage('demo-book.md', bookText(), args, 'book');
   return 0;
 }

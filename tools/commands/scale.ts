@@ -1,12 +1,13 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import { scaleTable, scaleText } from '@/cli/scale';
+import { coversTable, coversText, scaleTable, scaleText } from '@/cli/scale';
 import { Stop } from '../stop';
 
-const USAGE = 'Use: ./halfpot scale FILE "RECIPE" "40 l" [--in "VESSEL"]';
+const USAGE =
+  'Use: ./halfpot scale FILE "RECIPE" "40 l" [--in "VESSEL"], or ./halfpot scale FILE "PLATE" "120 covers"';
 
-/** `halfpot scale FILE RECIPE AMOUNT [--in VESSEL]`: the right factor, the batches, and what plain multiplication gets wrong. */
+/** `halfpot scale FILE RECIPE AMOUNT [--in VESSEL]`, or a plate and `120 covers`: the right factor, the batches, and what plain multiplication gets wrong. */
 export function scale(args: readonly string[]): number {
   const { values, positionals } = parseArgs({
     args: [...args],
@@ -17,6 +18,15 @@ export function scale(args: readonly string[]): number {
   if (file === undefined || recipe === undefined || amount === undefined) throw new Stop(USAGE);
   const at = path.resolve(process.env.HALFPOT_FROM ?? '.', file);
   if (!fs.existsSync(at)) throw new Stop(`There is no file ${file}.`);
+  const covers = /^(\d+)\s*covers?$/.exec(amount.trim());
+  if (covers) {
+    const plates = coversText(fs.readFileSync(at, 'utf8'), recipe, Number(covers[1]));
+    if ('mistakes' in plates)
+      throw new Stop(plates.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
+    if (!plates.ok) throw new Stop(plates.trouble.message);
+    process.stdout.write(`${coversTable(plates.value)}\n`);
+    return 0;
+  }
   const answer = scaleText(fs.readFileSync(at, 'utf8'), recipe, amount, values.in);
   if ('mistakes' in answer) throw new Stop(answer.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
   if (!answer.ok) throw new Stop(answer.trouble.message);

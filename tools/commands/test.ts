@@ -22,7 +22,7 @@ const STATIC = (): Verdict[] => [
   ...importRules().map(report),
   report(whole('unused code', 'knip', ['--no-progress'])),
   report(
-    whole('schema in docs is current', process.execPath, [
+    whole('schema and constants in docs are current', process.execPath, [
       '--import',
       'tsx',
       'tools/main.ts',

@@ -15,7 +15,7 @@ export { layerMoney } from './layer-money';
 export { beforeTheKnife, isGuess, suppliesOn, yieldOn, type Supply } from './supplies';
 export { afterTheKnife, comesOffShare, type Knife } from './knife';
 export { supplyOf, tryResolve, type OnShelf, type Shelf } from './resolve';
-export { opened, type Opened } from './opened';
+export { chargeFactors, opened, type Opened } from './opened';
 export { historyIn, type ArticleHistory, type HistoryOf, type PriceFound, type PricePoint } from './prices';
 export {
   costByLayer,

@@ -64,6 +64,8 @@ export interface ProcessConstants {
   readonly holdLossPerHour: number;
   /** kJ per kg of water evaporated; kJ per kg and K for liquid and pieces. */
   readonly latentKj: number;
+  /** cm of liquid under which a pot scorches. */
+  readonly leastDepthCm: number;
   /** kW that a hot vessel gives to the air, per m² of its wetted wall and base. */
   readonly wallLossKwPerM2: number;
   /** Share of the fuel's energy that reaches the pot, where a hob does not say. */

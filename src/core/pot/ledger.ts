@@ -57,7 +57,12 @@ export interface LedgerRow {
   readonly inputsSoFar: number;
   readonly portions?: Portions | undefined;
   /** What stands aside in other vessels: g and ml of liquid and pieces, and ml of the liquid alone. */
-  readonly aside: { readonly g: number; readonly ml: number; readonly liquidMl: number };
+  readonly aside: {
+    readonly g: number;
+    readonly ml: number;
+    readonly liquidMl: number;
+    readonly vessels: readonly { readonly vessel: Vessel; readonly standingMl: number }[];
+  };
   /** What this step takes off the meter: kWh of a fuel, the hob's own losses counted. */
   readonly energy: { readonly fuel: Fuel; readonly kWh: number };
   /** h of active work in this step. */

@@ -64,29 +64,65 @@ const LARGEST = 1000;
 
 const mlOf = (run: PotRun): number | undefined => (run.refused ? undefined : run.product?.ml);
 
-/** Whether a run stands above a maximum fill anywhere. */
-const overfilled = (run: PotRun): boolean =>
-  run.rows.some((row) => row.standingMl > maxFillMl(row.vessel) * (1 + 1e-9));
+/** How full the fullest vessel of a run ever is, as a share of its maximum fill; infinite where it runs over. */
+function fullness(run: PotRun): number {
+  if (run.refused?.trouble.code === 'runs-over') return Infinity;
+  return Math.max(
+    0,
+    ...run.rows.flatMap((row) => [row, ...row.aside.vessels].map((s) => s.standingMl / maxFillMl(s.vessel))),
+  );
+}
 
-/** Halvings of a factor: finer than any scale. */
-const HALVINGS = 44;
+/** Closeness, as a share, at which a factor is found. */
+const CLOSE = 1e-9;
+const MOST_TRIES = 120;
 
-/** The largest factor, of those looked at, for which something holds that larger ones break; undefined where the smallest breaks it. */
-function largest(holds: (factor: number) => boolean): number | undefined {
-  if (!holds(SMALLEST)) return undefined;
-  let low = SMALLEST;
-  let high = SMALLEST;
-  while (high < LARGEST && holds(high)) {
+/**
+ * The largest factor at which something that rises with it stays at or below 0, by false position (Illinois), which costs a
+ * run or six where halving costs forty: litres go nearly straight with the factor.
+ *
+ * @param low where it is at or below 0
+ * @param high where it is above 0, or infinite
+ * @param scale what a share of is close enough
+ */
+function lastBelow(rising: (factor: number) => number, low: number, high: number, scale: number): number {
+  let [a, fa] = [low, rising(low)];
+  let [b, fb] = [high, rising(high)];
+  if (fb <= 0) return high;
+  let side = 0;
+  for (let i = 0; i < MOST_TRIES && b - a > b * 1e-14 && fa < -scale * CLOSE; i += 1) {
+    const between = (a * fb - b * fa) / (fb - fa);
+    const mid = Number.isFinite(between) && between > a && between < b ? between : (a + b) / 2;
+    const f = rising(mid);
+    // Just above is as good as just below to find it, but only below may be taken.
+    if (f > 0) {
+      [b, fb] = [mid, f];
+      if (side === 1) fa /= 2;
+      side = 1;
+    } else {
+      [a, fa] = [mid, f];
+      if (side === -1) fb /= 2;
+      side = -1;
+    }
+  }
+  return a;
+}
+
+/** The largest factor at which no vessel stands above its maximum fill; undefined where none is small enough. */
+function fullestFactor(run: (factor: number) => PotRun): number | undefined {
+  const over = (factor: number): number => fullness(run(factor)) - 1;
+  let low = 1;
+  while (over(low) > 0) {
+    low /= 2;
+    if (low < SMALLEST) return undefined;
+  }
+  let high = low * 2;
+  while (over(high) <= 0) {
     low = high;
     high *= 2;
+    if (high > LARGEST) return low;
   }
-  if (high >= LARGEST) return low;
-  for (let i = 0; i < HALVINGS; i += 1) {
-    const mid = (low + high) / 2;
-    if (holds(mid)) low = mid;
-    else high = mid;
-  }
-  return low;
+  return lastBelow(over, low, high, 1);
 }
 
 /**
@@ -124,17 +160,12 @@ export function scaleTo(
     offBy: plainMl === undefined ? undefined : plainMl / ml - 1,
   };
   // As much as one pot can take; what is asked for is then so many equal pots, each a little less full.
-  const fullest = largest((factor) => {
-    const tried = run(factor);
-    return tried.refused?.trouble.code !== 'runs-over' && !overfilled(tried);
-  });
+  const fullest = fullestFactor(run);
   const most = fullest === undefined ? 0 : (mlOf(run(fullest)) ?? 0);
   const batches = most > 0 ? Math.ceil(ml / most - 1e-6) : Infinity;
-  if (batches <= MOST_BATCHES) {
-    const factor = Math.min(
-      fullest as number,
-      largest((f) => (mlOf(run(f)) ?? 0) <= ml / batches) ?? SMALLEST,
-    );
+  if (fullest !== undefined && batches <= MOST_BATCHES) {
+    const each = ml / batches;
+    const factor = lastBelow((f) => (mlOf(run(f)) ?? 0) - each, SMALLEST, fullest, each);
     const found = run(factor);
     if (Math.abs((mlOf(found) ?? 0) - ml / batches) <= (ml / batches) * 1e-6)
       return fine({ vessel, batches, factor, run: found, multiplied });
@@ -151,7 +182,7 @@ export function scaleTo(
 }
 
 /**
- * The vessels of a kitchen for an amount, best first: fewest batches, then least time on the hob, then the fuller pot, which
+ * The vessels of a kitchen for an amount, best first: those in which it stands deep enough, then fewest batches, then least time on the hob, then the fuller pot, which
  * loses less to the air.
  */
 export function vesselsFor(
@@ -162,6 +193,10 @@ export function vesselsFor(
   hob: Hob = pot.hob,
 ): Scaled[] {
   const hours = (s: Scaled): number => (s.run.rows[s.run.rows.length - 1]?.hobHours ?? 0) * s.batches;
+  const shallow = (s: Scaled): number => {
+    const last = s.run.rows.findLast((r) => r.vessel === s.vessel && r.ml > 0);
+    return last && last.levelCm < c.leastDepthCm ? 1 : 0;
+  };
   const fill = (s: Scaled): number =>
     Math.max(...s.run.rows.filter((r) => r.vessel === s.vessel).map((r) => r.standingMl)) /
     maxFillMl(s.vessel);
@@ -170,5 +205,7 @@ export function vesselsFor(
       const scaled = scaleTo(pot, ml, c, vessel, hob);
       return scaled.ok ? [scaled.value] : [];
     })
-    .sort((a, b) => a.batches - b.batches || hours(a) - hours(b) || fill(b) - fill(a));
+    .sort(
+      (a, b) => shallow(a) - shallow(b) || a.batches - b.batches || hours(a) - hours(b) || fill(b) - fill(a),
+    );
 }

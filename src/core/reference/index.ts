@@ -107,6 +107,7 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
     sieveLoss: of('puree_loss_fine_sieve') / 100,
     chillHours: of('hours_chill'),
     holdLossPerHour: of('hold_water_loss') / 100,
+    leastDepthCm: of('least_depth'),
     wallLossKwPerM2: of('wall_loss_kw_per_m2'),
     efficiency: { electricity: of('eff_electric_plate'), gas: of('eff_gas_open') },
     hands: Object.fromEntries(

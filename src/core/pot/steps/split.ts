@@ -12,6 +12,7 @@ import {
 } from '../state';
 import { litres, percent, trouble, type StepRunner } from '../step';
 import { capacityMl, type Vessel } from '../vessel';
+import type { LedgerRow } from '../ledger';
 import { asideIn, mustBeFree, wallCling } from './into';
 
 const notAside = (verb: string, pot: PotState, vessel: Vessel) =>
@@ -112,13 +113,14 @@ export function gathered(pot: PotState): void {
   pot.aside = [];
 }
 
-/** g of liquid and pieces that stand aside, and ml of them at 20 °C. */
-export function asideOf(pot: PotState): { g: number; ml: number; liquidMl: number } {
+/** What stands aside: g of liquid and pieces, ml of them at 20 °C, and how full each vessel is. */
+export function asideOf(pot: PotState): LedgerRow['aside'] {
   let [g, ml, liquid] = [0, 0, 0];
   for (const s of pot.aside) {
     g += liquidG(s.liquid) + s.pieces.reduce((sum, p) => sum + pieceG(p), 0);
     liquid += liquidMl(s.liquid);
     ml += liquidMl(s.liquid) + piecesMl(s);
   }
-  return { g, ml, liquidMl: liquid };
+  const vessels = pot.aside.map((s) => ({ vessel: s.vessel, standingMl: standingMl(s) }));
+  return { g, ml, liquidMl: liquid, vessels };
 }

@@ -1,0 +1,115 @@
+import { chargeFactors, costOfProduct, moneyStaying, type KitchenCosting } from '../costing';
+import { inOrder } from '../kitchen-file';
+import { vesselsFor, type ProcessConstants, type Scaled, type SupplyKey } from '../pot';
+import { fine, refuse, type Outcome, type Trouble } from '../trouble';
+
+/** What one recipe must make, in what, and what it then costs. */
+export interface Making {
+  readonly recipeId: string;
+  readonly name: string;
+  readonly ml: number;
+  /** The vessel that suits best of those the kitchen owns, and the batches in it. */
+  readonly scaled: Scaled;
+  /** Of the vessels owned, the recipe's own if it can be used. */
+  readonly own: Scaled | undefined;
+  /** Currency a litre as it is made here, and as the sheet says: another pot loses another share to the air. */
+  readonly perL: number | null;
+  readonly sheetPerL: number | null;
+}
+
+export interface ForCovers {
+  readonly plate: string;
+  readonly covers: number;
+  /** Mothers first: in the order in which they are cooked. */
+  readonly makings: readonly Making[];
+  /** g of everything bought, in the order of first use. */
+  readonly buy: readonly { readonly supply: SupplyKey; readonly name: string; readonly g: number }[];
+  /** What cannot be made, and why; the rest stands. */
+  readonly troubles: readonly Trouble[];
+}
+
+/**
+ * What it takes to put a plate on so many tables: each recipe it lives from scaled by solving, through all generations, each in
+ * the best vessel the kitchen owns. Joint products and last batches are taken as there.
+ * @returns trouble `no-plate`, or `covers-out-of-range`
+ */
+export function forCovers(
+  costing: KitchenCosting,
+  plateId: string,
+  covers: number,
+  c: ProcessConstants,
+): Outcome<ForCovers> {
+  const plate = costing.plates.get(plateId);
+  if (!plate) return refuse('no-plate', '', 'There is no such plate.');
+  if (!(covers >= 1 && covers <= 100_000))
+    return refuse('covers-out-of-range', '', `${covers} covers: from 1 to 100000.`, {
+      value: covers,
+      limit: 100_000,
+    });
+  const need = new Map<string, number>();
+  const names = new Map<string, string>();
+  const ask = (supply: string, name: string, g: number): void => {
+    need.set(supply, (need.get(supply) ?? 0) + g);
+    names.set(supply, name);
+  };
+  const troubles: Trouble[] = [];
+  for (const { resolved } of plate.lines)
+    if (resolved.ok) {
+      const { what, g } = resolved.value;
+      ask(what.supply, what.is === 'stuff' ? what.stuff.name : what.name, g * covers);
+    } else troubles.push(resolved.trouble);
+  const makings: Making[] = [];
+  const vessels = costing.file.vessels.flatMap((v) => costing.shelf.vessel(v.id) ?? []);
+  for (const id of inOrder(costing.file.recipes).order.reverse()) {
+    const g = need.get(`product:${id}`);
+    const recipe = costing.recipes.get(id);
+    if (g === undefined || !recipe) continue;
+    need.delete(`product:${id}`);
+    const product = recipe.run.product;
+    const vessel = costing.shelf.vessel(recipe.recipe.vessel);
+    const hob = costing.shelf.hob(recipe.recipe.hob);
+    if (!product || !vessel || !hob) {
+      troubles.push(refuse('no-product', '', `${recipe.recipe.name} cannot be made.`).trouble);
+      continue;
+    }
+    const ml = (g * product.ml) / product.g;
+    const ways = vesselsFor({ vessel, hob, steps: recipe.steps }, ml, c, vessels);
+    const [best] = ways;
+    if (!best) {
+      troubles.push(
+        refuse(
+          'no-vessel',
+          '',
+          `None of the vessels can make ${(ml / 1000).toFixed(1)} l of ${recipe.recipe.name}.`,
+        ).trouble,
+      );
+      continue;
+    }
+    for (const input of best.run.inputs) ask(input.supply, input.name, input.g * best.batches);
+    makings.push({
+      recipeId: id,
+      name: recipe.recipe.name,
+      ml,
+      scaled: best,
+      own: ways.find((w) => w.vessel.id === vessel.id),
+      perL: perLitre(costing, best),
+      sheetPerL: costOfProduct(costing, id).perL,
+    });
+  }
+  const buy = [...need].flatMap(([supply, g]) =>
+    supply === 'free' ? [] : [{ supply: supply as SupplyKey, name: names.get(supply) ?? supply, g }],
+  );
+  return fine({ plate: plate.plate.name, covers, makings: makings.reverse(), buy, troubles });
+}
+
+/** Ingredients in a litre of what is made, at the kitchen's prices; packs are opened for all batches together. */
+function perLitre(costing: KitchenCosting, { run, batches }: Scaled): number | null {
+  const all = run.inputs.map((input) => ({ ...input, g: input.g * batches }));
+  const factors = chargeFactors(all, (id) => costing.supplies.get(id)?.opens);
+  const costs = run.inputs.map(({ supply, g }) => {
+    const perG = supply === 'free' ? 0 : costing.graph.cost(supply);
+    return perG === null ? null : perG * g * (factors.get(supply) ?? 1);
+  });
+  if (costs.includes(null) || !run.product) return null;
+  return (moneyStaying(run.rows, costs).reduce((a, b) => a + b, 0) / run.product.ml) * 1000;
+}
