@@ -12,7 +12,7 @@ const swc = [
 ];
 const common = {
   testEnvironment: 'node',
-  setupFiles: ['<rootDir>/tests/helpers/seed.cjs'],
+  setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
   transform: { '^.+\\.[cm]?[jt]sx?$': swc },
   transformIgnorePatterns: [
     '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema|csv-parse|minisearch)/)',

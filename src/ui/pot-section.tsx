@@ -33,6 +33,8 @@ const TOP = 34;
 const STEP_CM = 0.1;
 const PAGE_CM = 1;
 const LEAST_CM = 0.2;
+/** Height of two lines of words in the drawing. */
+const TWO_LINES = 34;
 
 /** The pot in section, to scale: pieces, liquid, the level now, tide-marks with their dips, the maximum fill. */
 export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag }: Props) {
@@ -69,6 +71,11 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
     event.preventDefault();
     drag.done(Math.min(drag.fromCm, Math.max(LEAST_CM, levelCm + by)));
   };
+
+  // Words stand under the line, unless the floor or another mark's words are there.
+  const nowAbove =
+    y(shownLevel) > floor - 18 ||
+    marks.some((m) => y(m.levelCm) > y(shownLevel) && y(m.levelCm) - y(shownLevel) < TWO_LINES);
 
   return (
     <svg
@@ -136,7 +143,7 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
       />
       <text
         x={centre - half(shownLevel) + 8}
-        y={y(shownLevel) + (y(shownLevel) > floor - 18 ? -6 : 16)}
+        y={y(shownLevel) + (nowAbove ? -6 : 16)}
         style={{ fontWeight: 700 }}
       >
         {nowWords}

@@ -185,3 +185,75 @@ test('where the money went adds up to the cent on the screen', async ({ page }) 
     expect(cents.reduce((a, b) => a + b, 0)).toBe(Math.round((await figure(whole)) * 100));
   }
 });
+
+const layer = (page: Page, name: string) =>
+  page.getByRole('region', { name: 'A litre in layers' }).locator(`dt:text-is("${name}") + dd`);
+
+test('a litre stands in its layers, which add up; longer on the hob is dearer in energy alone', async ({
+  page,
+}) => {
+  await openPot(page, 'Trout-frame fumet');
+  const all = ['ingredients', 'energy', 'hands'];
+  const read = () => Promise.all(all.map((name) => figure(layer(page, name))));
+  const before = await read();
+  expect(before[0]).toBe(await figure(cost(page)));
+  expect(await figure(layer(page, 'a litre with all of it'))).toBeCloseTo(
+    before.reduce((a, b) => a + b, 0),
+    9,
+  );
+  const at = 10;
+  await expect(step(page, at)).toHaveValue(/^bare simmer/);
+  await step(page, at).fill('bare simmer 4 h lid on');
+  await expect.poll(async () => (await read())[1]).toBeGreaterThan(before[1] ?? 0);
+  // Hands that are told count as told.
+  await step(page, at).fill('bare simmer 4 h lid on, 2 h of hands');
+  await expect.poll(async () => (await read())[2]).toBeGreaterThan((before[2] ?? 0) * 2);
+  await openPot(page, 'Pepper passata');
+  expect(await figure(layer(page, 'packaging'))).toBeGreaterThan(1);
+});
+
+test('a stock takes what its own last batch left: no loop, and its cost is asked at that sheet', async ({
+  page,
+}) => {
+  await openPot(page, 'Trim broth');
+  const before = await figure(cost(page));
+  const next = page.getByLabel('Next step');
+  await next.fill('1 l last batch of trim broth, at 9 a litre');
+  await next.press('Enter');
+  await expect.poll(() => figure(cost(page))).toBeGreaterThan(before + 0.5);
+  await expect(kept(page)).toBeVisible();
+  await page.reload();
+  await cost(page).click();
+  const why = page.getByRole('dialog');
+  await expect(why).toContainText('at a fixed value of €9.00 a litre');
+  // More than a batch leaves is refused beside the line, and what was typed stands.
+  await openPot(page, 'Trim broth');
+  await next.fill('draw off 6 l as sold');
+  await next.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'it would eat itself up' })).toBeVisible();
+  await expect(page.getByText('incomplete').first()).toBeVisible();
+});
+
+test('one pot in two vessels: split, turned to and combined, and the drawing says what stands beside', async ({
+  page,
+}) => {
+  await openPot(page, 'Smoked trout and spelt soup');
+  await step(page, 10).focus();
+  await expect(
+    page.getByText(/After step 10 in the Saucepan 24 cm.*Beside it, 5\.\d l in the Stockpot 20 l/),
+  ).toBeVisible();
+  // Left out, the grain stays in its saucepan: that cannot be portioned, and nothing is kept.
+  await step(page, 12).focus();
+  await page.getByRole('button', { name: 'Take step 12 out' }).click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /stand in the Saucepan 24 cm: combine them first/ }),
+  ).toBeVisible();
+  await expect(page.getByText('not kept until the line marked above can be done')).toBeVisible();
+  // Without the portioning it can be kept: counted with the soup, and told with what cures it.
+  await step(page, 16).focus();
+  await page.getByRole('button', { name: 'Take step 16 out' }).click();
+  await expect(
+    page.getByText(/1\.\d l still stand in the Saucepan 24 cm.*Combine with the Saucepan 24 cm\./),
+  ).toBeVisible();
+  await expect(kept(page)).toBeVisible();
+});

@@ -36,6 +36,7 @@ export function whyCost(costing: KitchenCosting, key: string, money: ShowMoney):
     const [recipe = '', part] = id.split('#');
     return part === undefined ? whyProduct(costing, recipe, money) : whyPart(costing, recipe, part, money);
   }
+  if (kind === 'last') return whyLast(costing, id, money);
   return whySupply(costing, id, kind === 'trim', money);
 }
 
@@ -87,6 +88,25 @@ function whyPart(costing: KitchenCosting, id: string, part: string, money: ShowM
     detail: `${kg(cost.g)} of it, ${how}`,
     goTo: `recipe:${id}`,
     rows: [whyProduct(costing, id, money)],
+  };
+}
+
+/** What the last batch left. What that one cost is asked at its own sheet: two that feed each other have no last why. */
+function whyLast(costing: KitchenCosting, id: string, money: ShowMoney): Why {
+  const [made = '', perLitre] = id.split('@');
+  const [recipe = '', part] = made.split('#');
+  const name = costing.recipes.get(recipe)?.recipe.name ?? 'a pot';
+  const perG = costing.graph.has(`last:${id}`) ? costing.graph.cost(`last:${id}`) : null;
+  return {
+    title: `Last batch of ${part === undefined ? name : `${part} of ${name}`}`,
+    money: perG === null ? null : perG * 1000,
+    per: 'a kilo',
+    detail:
+      perLitre === undefined
+        ? 'at what a batch of it costs, batch after batch'
+        : `at a fixed value of ${money(Number(perLitre))} a litre`,
+    goTo: `recipe:${recipe}`,
+    rows: [],
   };
 }
 

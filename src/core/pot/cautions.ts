@@ -34,6 +34,7 @@ const OUT: readonly LedgerRow['do'][] = [
   'draw off',
   'into',
   'split',
+  'turn to',
   'defat',
   'puree',
   'sieve',

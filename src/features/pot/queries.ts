@@ -12,7 +12,7 @@ import {
   type OnShelf,
   type StandsOn,
 } from '@/core/costing';
-import { loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+import { lastBatchesIn, loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -171,6 +171,9 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
       ...file.recipes
         .filter((r) => usesOf(r).includes(id))
         .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
+      ...file.recipes
+        .filter((r) => lastBatchesIn(r).includes(id))
+        .map((r) => ({ name: `the next ${r.name}`, href: `/pot/${r.id}` })),
       ...file.plates
         .filter((p) => p.lines.some((l) => 'product' in l.of && l.of.product === id))
         .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),

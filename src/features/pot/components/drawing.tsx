@@ -33,6 +33,12 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop }: Props) {
         After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm down from the rim
         {row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
         {draggable ? '. Drag the copper line to where it should stop.' : '.'}
+        {row.aside.vessels.map((s) => (
+          <span key={s.vessel.id}>
+            {' '}
+            Beside it, {litres(s.standingMl)} in the <b>{s.vessel.name}</b>.
+          </span>
+        ))}
       </figcaption>
       <PotSection
         vessel={row.vessel}

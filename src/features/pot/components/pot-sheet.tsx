@@ -6,6 +6,7 @@ import { writeStep } from '@/core/said';
 import type { PotSheetData } from '../queries';
 import { Carries } from './carries';
 import { Drawing } from './drawing';
+import { Layers } from './layers';
 import { Ledger } from './ledger';
 import { MoneyWentTable } from './money-went';
 import { OneLitre } from './one-litre';
@@ -95,6 +96,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
         </div>
         <div>
           <OneLitre data={data} pot={pot} />
+          <Layers pot={pot} />
           <Carries pot={pot} />
         </div>
       </div>

@@ -60,7 +60,6 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
           </span>
           <span className="fig-label">a litre, ingredients</span>
         </div>
-        <Layers pot={pot} perL={perL} />
         {portions && (
           <Figure
             value={perL === null ? '–' : small((perL * portions.pouredMl) / 1000)}
@@ -68,27 +67,6 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
           />
         )}
       </div>
-    </div>
-  );
-}
-
-/** What a litre comes to with the other layers on top, each named; a layer without a price is said to be missing. */
-function Layers({ pot, perL }: { pot: LivePot; perL: number | null }) {
-  const { money } = useFigures();
-  const ml = pot.run.product?.ml ?? 0;
-  if (perL === null || ml === 0) return null;
-  const known = pot.layers.flatMap(([name, all]) =>
-    all === null || all < 0.0005 ? [] : [{ name, perL: (all / ml) * 1000 }],
-  );
-  const missing = pot.layers.flatMap(([name, all]) => (all === null ? [name] : []));
-  if (known.length === 0) return null;
-  return (
-    <div>
-      <span className="fig-large">{money(known.reduce((sum, l) => sum + l.perL, perL))}</span>
-      <span className="fig-label">
-        a litre with {known.map((l) => `${l.name} ${money(l.perL)}`).join(', ')}
-        {missing.length > 0 && ` (no price of ${missing.join(' or ')})`}
-      </span>
     </div>
   );
 }

@@ -1,0 +1,38 @@
+'use client';
+
+import { useFigures } from '@/ui/figures';
+import type { LivePot } from './use-pot';
+
+const inCents = (money: number): number => Math.round(money * 100) / 100;
+
+/** A litre in each of its layers, and with all that are known: never one figure without saying what is in it. */
+export function Layers({ pot }: { pot: LivePot }) {
+  const { money } = useFigures();
+  const perL = pot.run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
+  const ml = pot.run.product?.ml ?? 0;
+  if (perL === null || ml === 0) return null;
+  const rows = pot.layers
+    .map(([name, all]) => ({ name, perL: all === null ? null : inCents((all / ml) * 1000) }))
+    .filter((row) => row.name !== 'packaging' || (row.perL ?? 0) > 0);
+  // What is read adds up: the sum is that of the figures shown.
+  const all = rows.reduce((sum, row) => sum + (row.perL ?? 0), inCents(perL));
+  const missing = rows.some((row) => row.perL === null);
+  return (
+    <section className="layers" aria-label="A litre in layers">
+      <dl>
+        <dt>ingredients</dt>
+        <dd className="fig">{money(perL)}</dd>
+        {rows.map((row) => (
+          <div key={row.name} style={{ display: 'contents' }}>
+            <dt>{row.name}</dt>
+            <dd className="fig">
+              {row.perL === null ? <span className="quiet">no price</span> : money(row.perL)}
+            </dd>
+          </div>
+        ))}
+        <dt className="sum">{missing ? 'a litre, what is known of it' : 'a litre with all of it'}</dt>
+        <dd className="fig sum">{money(all)}</dd>
+      </dl>
+    </section>
+  );
+}

@@ -1,4 +1,0 @@
-// Random cases of a whole run share one seed, which the run says and keeps: HALFPOT_SEED=… repeats it.
-const { configureGlobal } = require('fast-check');
-
-if (process.env.HALFPOT_SEED) configureGlobal({ seed: Number(process.env.HALFPOT_SEED) });
