@@ -119,8 +119,17 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
     await insertAll(
       sql,
       'hob',
-      ['kitchen_id', 'id', 'name', 'net_kw', 'fuel', 'efficiency_pct', 'position'],
-      file.hobs.map((h, i) => [k.id, h.id, h.name, h.netKw, h.fuel, h.efficiencyPct ?? null, i]),
+      ['kitchen_id', 'id', 'name', 'net_kw', 'fuel', 'efficiency_pct', 'draught', 'position'],
+      file.hobs.map((h, i) => [
+        k.id,
+        h.id,
+        h.name,
+        h.netKw,
+        h.fuel,
+        h.efficiencyPct ?? null,
+        h.draught ? 1 : 0,
+        i,
+      ]),
     );
     await loadLarder(sql, file);
     await loadBuying(sql, file);

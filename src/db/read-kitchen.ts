@@ -159,8 +159,9 @@ async function readWith(
       netKw: z.union([z.string(), z.null()]).transform((x) => (x === null ? null : Number(x))),
       fuel: z.enum(FUELS),
       efficiencyPct: maybeFigure,
+      draught: z.number().transform((x) => (x === 1 ? true : undefined)),
     }),
-    'SELECT id, name, net_kw AS netKw, fuel, efficiency_pct AS efficiencyPct FROM hob WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, net_kw AS netKw, fuel, efficiency_pct AS efficiencyPct, draught FROM hob WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const measures = await of(
     z.object({ id, name: z.string(), amount: z.string() }),

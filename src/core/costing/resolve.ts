@@ -204,6 +204,7 @@ function resolveDoing(step: WrittenStep, shelf: Shelf): Outcome<PotStep> {
         heat: step.heat,
         hours,
         lid: step.lid,
+        underFat: step.underFat,
       }));
     case 'skim':
       return map(value('volume', step.amount, 'amount'), (ml) => ({ do: 'skim', ml, from: step.from }));

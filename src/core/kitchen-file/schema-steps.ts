@@ -60,7 +60,12 @@ const WaterAmount = doing('water', { amount: Typed });
 const WaterLevel = doing('water', { level: Typed });
 const WaterCover = doing('water', { cover: Typed });
 const Bring = doing('bring', { to: Typed });
-const Cook = doing('cook', { heat: z.enum(HEATS), time: Typed, lid: z.enum(LIDS) });
+const Cook = doing('cook', {
+  heat: z.enum(HEATS),
+  time: Typed,
+  lid: z.enum(LIDS),
+  underFat: z.boolean().optional().describe('under the layer of its own fat, which slows what boils away'),
+});
 const Skim = doing('skim', { amount: Typed, from: z.enum(['body', 'surface']) });
 const Strain = doing('strain', {
   pressed: z.boolean(),

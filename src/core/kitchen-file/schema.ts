@@ -48,6 +48,7 @@ export const Hob = z.strictObject({
     .max(100)
     .optional()
     .describe('share of the fuel that reaches the pot; left out, what is usual for the fuel'),
+  draught: z.boolean().optional().describe('it stands under a hood that pulls the steam away'),
 });
 
 export const Recipe = z.strictObject({

@@ -25,6 +25,8 @@ export interface ProcessConstants {
   readonly heats: Readonly<Record<Heat, { readonly rate: number; readonly celsius: number }>>;
   /** Share of the open evaporation that gets past the lid. */
   readonly lids: Readonly<Record<Lid, number>>;
+  /** What a layer of fat leaves of the evaporation below the boil, and what a strong hood makes of it; only where chosen. */
+  readonly factors: { readonly fatLayer: number; readonly draught: number };
   /** °C of what is added from the bench or the tap. */
   readonly addedCelsius: number;
   /** ml left on sieve and pot per pass. */

@@ -49,7 +49,8 @@ export function heatFor(
   for (let i = 0; i < s.pieces.length; i += 1) passBetween(s.pieces[i]!, liquid, by, gelatin[i]!);
   const mass = liquidG(liquid);
   if (mass > 0) {
-    let driven = fire.rate * openAreaM2(s.vessel, levelCm(s)) * fire.lid * hours * 1000;
+    const draught = s.hob.draught ? c.factors.draught : 1;
+    let driven = fire.rate * draught * openAreaM2(s.vessel, levelCm(s)) * fire.lid * hours * 1000;
     if (s.hob.netKw !== null) driven = Math.min(driven, ((s.hob.netKw * hours * 3600) / c.latentKj) * 1000);
     let ethanolThere = 0;
     for (const source of liquid.sources) ethanolThere += source.left;

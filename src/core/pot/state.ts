@@ -13,6 +13,8 @@ export interface Hob {
   readonly fuel: Fuel;
   /** Share of the fuel's energy that reaches the pot; the fuel's usual one where it is not known. */
   readonly efficiency?: number | undefined;
+  /** Whether it stands under a hood that pulls the steam away. */
+  readonly draught?: boolean | undefined;
 }
 
 /** Where mass goes when it leaves the pot without being a product. */

@@ -62,7 +62,14 @@ type Doing =
   | { readonly do: 'water'; readonly to: WaterTo }
   | { readonly do: 'top up' }
   | { readonly do: 'bring'; readonly celsius: number }
-  | { readonly do: 'cook'; readonly heat: Heat; readonly hours: number; readonly lid: Lid }
+  | {
+      readonly do: 'cook';
+      readonly heat: Heat;
+      readonly hours: number;
+      readonly lid: Lid;
+      /** Under the layer of its own fat, which slows what boils away. */
+      readonly underFat?: boolean | undefined;
+    }
   | { readonly do: 'skim'; readonly ml: number; readonly from: 'body' | 'surface' }
   | {
       readonly do: 'strain';

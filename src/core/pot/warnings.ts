@@ -247,15 +247,27 @@ export function lookAhead(rows: readonly LedgerRow[], pot?: PotState): LedgerRow
   return standsAside(saltThatStays(roomAhead(rows)), pot);
 }
 
+const FILLS: readonly LedgerRow['do'][] = ['water', 'add', 'top up', 'deglaze', 'loosen', 'combine'];
+
 /** Where what follows in the same vessel will stand above the maximum fill, the step that filled it says so while something can still be done. */
 function roomAhead(rows: readonly LedgerRow[]): LedgerRow[] {
-  return rows.map((row, i) => {
-    if (row.do !== 'water' || row.warnings.some((w) => w.code === 'over-max-fill')) return row;
-    const until = rows.findIndex(
-      (later, j) => j > i && (later.vessel !== row.vessel || later.do === 'strain'),
-    );
-    const ahead = rows.slice(i + 1, until === -1 ? undefined : until);
-    const worst = ahead.find((later) => later.warnings.some((w) => w.code === 'over-max-fill'));
+  const isOver = (row: LedgerRow | undefined): boolean =>
+    row?.warnings.some((w) => w.code === 'over-max-fill') ?? false;
+  const filledFor = new Map<LedgerRow, LedgerRow>();
+  for (const [i, worst] of rows.entries()) {
+    if (!isOver(worst) || (isOver(rows[i - 1]) && rows[i - 1]?.vessel === worst.vessel)) continue;
+    // Back through the same filling, to the last step that put in as much liquid as there will be too much.
+    for (let j = i - 1; j >= 0; j -= 1) {
+      const [row, before] = [rows[j] as LedgerRow, rows[j - 1]];
+      if (row.vessel !== worst.vessel || row.do === 'strain') break;
+      const poured = row.ml - (before?.vessel === row.vessel ? before.ml : 0);
+      if (!FILLS.includes(row.do) || poured < worst.standingMl - maxFillMl(row.vessel)) continue;
+      filledFor.set(row, worst);
+      break;
+    }
+  }
+  return rows.map((row) => {
+    const worst = filledFor.get(row);
     if (!worst) return row;
     const most = maxFillMl(row.vessel);
     const over = worst.standingMl - most;

@@ -62,6 +62,7 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
       on: of('lid_factor_closed'),
       paper: of('lid_factor_cartouche'),
     },
+    factors: { fatLayer: of('surface_fat_layer_factor'), draught: of('extractor_draught_factor') },
     addedCelsius: of('temp_added'),
     strainers: {
       colander: of('cling_colander'),

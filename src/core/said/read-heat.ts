@@ -28,8 +28,15 @@ function takeLid(text: string): { rest: string; lid: Lid } {
 
 /** `simmer 4 h lid ajar`, from behind the heat. */
 export function readCook(heat: Heat, text: string): Outcome<WrittenStep> {
-  const { rest, lid } = takeLid(text);
-  return step({ do: 'cook', heat, time: rest.replace(/^,?\s*for\s+/i, '').trim(), lid });
+  const fat = /,?\s*under its fat$/i;
+  const { rest, lid } = takeLid(text.replace(fat, ''));
+  return step({
+    do: 'cook',
+    heat,
+    time: rest.replace(/^,?\s*for\s+/i, '').trim(),
+    lid,
+    ...(fat.test(text) ? { underFat: true } : {}),
+  });
 }
 
 const HEAT_TAILS: readonly (readonly [RegExp, Heat])[] = [

@@ -69,7 +69,7 @@ function doingWords(step: WrittenStep, names: Names): string {
     case 'bring':
       return `bring to ${step.to}`;
     case 'cook':
-      return `${step.heat} ${step.time}${LID_WORDS[step.lid]}`;
+      return `${step.heat} ${step.time}${LID_WORDS[step.lid]}${step.underFat ? ' under its fat' : ''}`;
     case 'skim':
       return `skim ${step.amount}${step.from === 'surface' ? ' off the surface' : ''}`;
     case 'strain':

@@ -64,7 +64,7 @@ const pans = [
   round(40, 40, 16),
   { ...round(1, 1, 1), shape: 'box' as const, lengthCm: 50, widthCm: 30, heightCm: 14 },
 ];
-const hobs = [hob(), hob(3), hob(0.8)];
+const hobs = [hob(), { ...hob(3), draught: true }, hob(0.8)];
 
 const jointCost: fc.Arbitrary<JointCost> = fc.oneof(
   fc.constant<JointCost>({ by: 'weight' }),
@@ -96,6 +96,7 @@ const step: fc.Arbitrary<PotStep> = fc.oneof(
       heat: pick(...HEATS),
       hours: num(0.01, 3),
       lid: pick(...LIDS),
+      underFat: pick(undefined, undefined, true),
     }),
   },
   fc.record({

@@ -274,6 +274,28 @@ describe('what can be done but should be known', () => {
     expect(r.rows[0]?.warnings[0]?.message).toMatch(/step 2.*above the maximum fill/);
   });
 
+  test('the filling that leaves no room is the last one large enough, whatever it filled with', () => {
+    const r = pot(add(500, WATER), add(8500), add(300, WATER), add(2000, bones));
+    expect([0, 1, 2, 3].map((i) => codes(r, i))).toEqual([[], ['no-room-ahead'], [], ['over-max-fill']]);
+    // Filled so much less, the last row stands at the maximum and not above it.
+    const poured = (r.rows[1]?.ml ?? 0) - (r.rows[0]?.ml ?? 0);
+    const filled = (over: number): PotRun =>
+      pot(
+        add(500, WATER),
+        add(8500 * (1 - ((r.rows[1]?.warnings[0]?.cure.value ?? 0) * over) / poured)),
+        add(300, WATER),
+        add(2000, bones),
+      );
+    expect(codes(filled(1.01), 3)).toEqual([]);
+    expect(codes(filled(0.99), 3)).toEqual(['over-max-fill']);
+  });
+
+  test('heat counts: what fits cold and rises above the line hot is told at its filling', () => {
+    const cooked = (g: number) => pot(add(g, WATER), { do: 'cook', heat: 'simmer', hours: 0.1, lid: 'on' });
+    expect(codes(cooked(10_200), 0)).toEqual(['no-room-ahead']);
+    expect(codes(cooked(9_900), 0)).toEqual([]);
+  });
+
   test('pieces out of an open liquid are told; under a lid, or where hardly anything is wet, they are not', () => {
     const short = (ml: number, lid: 'on' | 'off') =>
       codes(

@@ -31,7 +31,15 @@ export const cook: StepRunner<'cook'> = (pot, step, c, report) => {
     );
   if (liquidG(pot.liquid) + piecesG(pot) === 0)
     return trouble('empty', `${step.heat}: the pot is empty.`, 0, 0);
-  const fire = fireOf(c, step.heat, step.lid);
+  const open = fireOf(c, step.heat, step.lid);
+  if (step.underFat && open.celsius > c.heats.simmer.celsius)
+    return trouble(
+      'fat-layer-broken',
+      `${step.heat} under its fat: above ${c.heats.simmer.celsius.toFixed(0)} °C the layer breaks; ${step.heat} is ${open.celsius.toFixed(0)} °C.`,
+      open.celsius,
+      c.heats.simmer.celsius,
+    );
+  const fire = step.underFat ? { ...open, rate: open.rate * c.factors.fatLayer } : open;
   report.upHours = bringTo(pot, c, fire.celsius);
   report.dryAfterHours = heatForHours(pot, c, fire, step.hours);
   report.heatHours = step.hours;

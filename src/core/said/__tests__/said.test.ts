@@ -274,7 +274,10 @@ describe('steps as they are said', () => {
       { do: 'water', cover: '3 cm' },
       { do: 'bring', to: '92 °C' },
     ),
-    fc.record({ do: fc.constant('cook' as const), heat, time, lid }),
+    fc.record(
+      { do: fc.constant('cook' as const), heat, time, lid, underFat: fc.constant(true) },
+      { requiredKeys: ['do', 'heat', 'time', 'lid'] },
+    ),
     fc.record({
       do: fc.constant('skim' as const),
       amount: fc.constantFrom('200 ml', '1 1/2 l'),
