@@ -1,13 +1,9 @@
 import http from 'node:http';
+import { listen, type StandIn } from './listen';
 import type { KitchenFile } from '../src/core/kitchen-file';
 
 /** Where the demo's suppliers say their lists are. */
 export const STAND_IN_PORT = 4190;
-
-export interface StandIn {
-  readonly port: number;
-  stop(): Promise<void>;
-}
 
 const WEEK_MS = 7 * 86_400_000;
 
@@ -85,18 +81,5 @@ export function startPriceLists(file: KitchenFile, port: number, now: () => Date
       response.end(bytes);
     })();
   });
-  return new Promise((ready, fail) => {
-    server.once('error', fail);
-    server.listen(port, '127.0.0.1', () => {
-      const at = server.address();
-      ready({
-        port: typeof at === 'object' && at ? at.port : port,
-        stop: () =>
-          new Promise((done) => {
-            server.closeAllConnections();
-            server.close(() => done());
-          }),
-      });
-    });
-  });
+  return listen(server, port);
 }

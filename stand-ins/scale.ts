@@ -1,5 +1,5 @@
 import http from 'node:http';
-import type { StandIn } from './price-list';
+import { listen, type StandIn } from './listen';
 
 /** Where the demo's bench scale answers. */
 export const SCALE_PORT = 4191;
@@ -93,18 +93,5 @@ export function startScale(port: number): Promise<StandIn> {
       json({ tare: bench.tareG });
     } else response.writeHead(404).end();
   });
-  return new Promise((ready, fail) => {
-    server.once('error', fail);
-    server.listen(port, '127.0.0.1', () => {
-      const at = server.address();
-      ready({
-        port: typeof at === 'object' && at ? at.port : port,
-        stop: () =>
-          new Promise((done) => {
-            server.closeAllConnections();
-            server.close(() => done());
-          }),
-      });
-    });
-  });
+  return listen(server, port);
 }

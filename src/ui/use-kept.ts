@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
+import { STILL_TYPED } from './no-answer';
 
 /** What an action answers: kept, or a sentence that says why not. */
 export type KeptAnswer = { readonly ok: true } | { readonly ok: false; readonly message: string };
@@ -24,7 +25,7 @@ export function useKept(): [(act: () => Promise<KeptAnswer>) => Promise<boolean>
       setState({ busy: true, kept: false, message: undefined });
       const answer = await act().catch(() => ({
         ok: false as const,
-        message: 'The kitchen’s computer does not answer; what you typed stands here and can be kept again.',
+        message: STILL_TYPED,
       }));
       setState({ busy: false, kept: answer.ok, message: answer.ok ? undefined : answer.message });
       if (answer.ok) router.refresh();

@@ -5,7 +5,8 @@ import { startInstance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { placeOf } from '../place';
 import { say, Stop } from '../stop';
-import { startPriceLists, STAND_IN_PORT, type StandIn } from '../../stand-ins/price-list';
+import type { StandIn } from '../../stand-ins/listen';
+import { startPriceLists, STAND_IN_PORT } from '../../stand-ins/price-list';
 import { SCALE_PORT, startScale } from '../../stand-ins/scale';
 
 const PORT = 4180;

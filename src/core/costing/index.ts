@@ -1,14 +1,13 @@
 /** Money: prices after the knife, the graph of what lives from what, and why each figure is what it is. */
 export {
   costKitchen,
-  gapsOf,
-  jointOf,
-  potOf,
   sourcePrices,
   type KitchenCosting,
   type PlateCosting,
   type RecipeCosting,
 } from './kitchen';
+export { gapsOf } from './gaps';
+export { jointOf, potOf } from './shelf';
 export { CostGraph, GraphError, type GraphNode } from './graph';
 export { LAYERS, layerWords, type Layer } from './layers';
 export { layerMoney } from './layer-money';
@@ -32,7 +31,9 @@ export {
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
 export { overdrawn } from './last-batch';
-export { basisWords, whyCost, type Why } from './why';
+export { whyCost } from './why';
+export { basisWords } from './why-bought';
+export type { Why } from './why-row';
 export { valuesOf, type Figure } from './test-values';
 export { taught, type Taught, type TaughtTerms, type TaughtTest } from './taught';
 export { proposalOf, whatMoved, withProposal, type Moved, type Proposal } from './proposal';

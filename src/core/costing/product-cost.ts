@@ -1,6 +1,7 @@
 import type { LedgerRow, Loss, PotRun, Product } from '../pot';
 import { runningBook } from './book';
-import { jointOf, type KitchenCosting } from './kitchen';
+import type { KitchenCosting } from './kitchen';
+import { jointOf } from './shelf';
 import { LAYERS, type Layer } from './layers';
 import { chargeFactors } from './opened';
 import { partingsOf } from './parting';

@@ -28,7 +28,7 @@ import { skim } from './steps/skim';
 import { combine, gathered, split, turnTo } from './steps/split';
 import { strain } from './steps/strain';
 import { capacityMl, type Vessel } from './vessel';
-import { lookAhead } from './warnings';
+import { lookAhead } from './look-ahead';
 
 /** A recipe ready to be run. */
 export interface Pot {

@@ -12,7 +12,7 @@ import {
   type OnShelf,
   type StandsOn,
 } from '@/core/costing';
-import { lastBatchesIn, loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+import { loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -20,6 +20,7 @@ import { CONSTANTS } from '@/core/reference';
 import type { Names } from '@/core/said';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { usedBy } from '@/server/used-by';
 
 /** One pot in the list. Litres made, money in currency, hours on the hob. */
 export interface PotSummary {
@@ -168,15 +169,11 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     ),
     standsOn: [...supplies.values()].map((s) => standsOn(s, costing.day)),
     usedBy: [
-      ...file.recipes
-        .filter((r) => usesOf(r).includes(id))
-        .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
-      ...file.recipes
-        .filter((r) => lastBatchesIn(r).includes(id))
-        .map((r) => ({ name: `the next ${r.name}`, href: `/pot/${r.id}` })),
-      ...file.plates
-        .filter((p) => p.lines.some((l) => 'product' in l.of && l.of.product === id))
-        .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
+      ...usedBy(file, (of) => 'product' in of && of.product === id),
+      ...usedBy(file, (of) => 'lastBatchOf' in of && of.lastBatchOf === id).map((u) => ({
+        ...u,
+        name: `the next ${u.name}`,
+      })),
     ],
   };
 }

@@ -19,6 +19,7 @@ import { lastCountOf, spellingsOf } from '@/db/larder';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { takesIngredient, usedBy } from '@/server/used-by';
 import { figuresFor } from '@/ui/figure-words';
 
 /** One article an ingredient can be bought as. Money per kg. */
@@ -146,7 +147,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     },
     allergens: supply.ingredient.allergens,
     spellings,
-    usedBy: usersOf(costing, id),
+    usedBy: usedBy(file, takesIngredient(id)),
     others: file.ingredients.filter((i) => i.id !== id).map((i) => ({ id: i.id, name: i.name })),
   };
 }
@@ -187,19 +188,6 @@ function sellerRow(
     allergens: article.label?.allergens,
     movement,
   };
-}
-
-function usersOf({ file }: KitchenCosting, id: string): { name: string; href: string }[] {
-  const names = (of: object): boolean =>
-    ('ingredient' in of && of.ingredient === id) || ('stockTrimOf' in of && of.stockTrimOf === id);
-  return [
-    ...file.recipes
-      .filter((r) => r.steps.some((s) => 'of' in s && names(s.of)))
-      .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
-    ...file.plates
-      .filter((p) => p.lines.some((l) => names(l.of)))
-      .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
-  ];
 }
 
 /** What changes when another ingredient is used in this one's place, and what every plate would then cost. */

@@ -1,7 +1,7 @@
 'use client';
 
-import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
+import { UsedBy } from '@/ui/used-by';
 import { WhyFigure } from '@/ui/why-panel';
 import type { PotSheetData } from '../queries';
 import type { LivePot } from './use-pot';
@@ -27,15 +27,7 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
             </span>
           )}
           {estimates > 0 && ' · '}
-          {data.usedBy.length === 0 ? 'nothing lives from it yet' : 'gives '}
-          {data.usedBy.map((u, i) => (
-            <span key={u.href}>
-              {i > 0 && ', '}
-              <Link prefetch={false} href={u.href}>
-                {u.name}
-              </Link>
-            </span>
-          ))}
+          {data.usedBy.length === 0 ? 'nothing lives from it yet' : <UsedBy by={data.usedBy} lead="gives " />}
         </p>
       </div>
       <div className="pot-head-figures">

@@ -7,6 +7,7 @@ import { keepPotSheet } from '../actions';
 import type { PotSheetData } from '../queries';
 import type { Broken } from '../service';
 import { shelfFrom } from './use-pot';
+import { STILL_TYPED } from '@/ui/no-answer';
 
 type State = 'idle' | 'keeping' | 'kept' | 'held';
 
@@ -33,7 +34,7 @@ function canBeKept(steps: readonly WrittenStep[], vessel: string, hob: string, d
 
 const NO_ANSWER = {
   ok: false,
-  message: 'The kitchen’s computer does not answer; what you typed stands here and can be kept again.',
+  message: STILL_TYPED,
   path: '',
   stale: false,
 } as const;

@@ -3,6 +3,7 @@ import { readPrice } from '@/core/larder';
 import { mannerOf, readAmountOf, toGrams } from '@/core/quantity';
 import { keepPlateAs, type PlateAnswer } from '../actions';
 import type { PlateData } from '../queries';
+import { noAnswer } from '@/ui/no-answer';
 
 export interface LiveLine {
   readonly trouble: string | undefined;
@@ -44,7 +45,7 @@ export function usePlate(data: PlateData) {
       menuPrice: nextPrice,
     }).catch(() => ({
       ok: false as const,
-      message: 'The kitchen’s computer does not answer; what you typed stands here.',
+      message: noAnswer('what you typed stands here'),
       path: '',
       stale: false,
     }));

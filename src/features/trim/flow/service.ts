@@ -59,14 +59,15 @@ export function setTaken(supply: string, seen: number, pct: number): Promise<Edi
     const id = supply.slice(supply.indexOf(':') + 1);
     const found = costing.supplies.get(id);
     if (!found) throw refused('gone', '', 'This ingredient is no longer in the larder.');
-    const { trim } = found.ingredient;
+    const { trim, comesOff } = found.ingredient;
+    const ofTrim = supply.startsWith('trim:');
     await mustBeFresh(sql, who, 'ingredient', id, seen, () => Promise.resolve(undefined));
     const takenPct = pct >= 100 ? null : pct;
     await setIngredient(
       sql,
       who.kitchenId,
       id,
-      supply.startsWith('trim:')
+      ofTrim
         ? {
             trim: {
               school: trim?.school ?? null,
@@ -82,7 +83,7 @@ export function setTaken(supply: string, seen: number, pct: number): Promise<Edi
       at: now(),
       what: 'trim taken',
       subjectId: id,
-      before: trim?.takenPct ?? 100,
+      before: (ofTrim ? trim : comesOff)?.takenPct ?? 100,
       after: pct,
     });
     return seen + 1;

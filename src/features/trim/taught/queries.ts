@@ -15,6 +15,7 @@ import type { TrimSchool } from '@/core/larder';
 import type { WrittenTest } from '@/core/kitchen-file';
 import { peopleOf } from '@/db/people';
 import { database } from '@/server/database';
+import { takesIngredient, usedBy } from '@/server/used-by';
 import { costedKitchen, costedWith } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { TERMS, testsOf } from '../read';
@@ -167,19 +168,9 @@ export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
         guess: y.source === 'estimate',
         words: `${y.usablePct} %${y.stockTrimPct > 0 ? `, trim ${y.stockTrimPct} %` : ''}${y.basis ? ` · ${y.basis}` : ''}`,
       })),
-    usedBy: [
-      ...file.recipes
-        .filter((r) => r.steps.some((s) => 'of' in s && takes(s.of, id)))
-        .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
-      ...file.plates
-        .filter((p) => p.lines.some((l) => takes(l.of, id)))
-        .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
-    ],
+    usedBy: usedBy(file, takesIngredient(id)),
   };
 }
-
-const takes = (of: object, id: string): boolean =>
-  ('ingredient' in of && of.ingredient === id) || ('stockTrimOf' in of && of.stockTrimOf === id);
 
 /** Stock trim that no test has found and nobody expected is not worth a picture. */
 const saysSomething = (t: Taught): boolean =>

@@ -1,7 +1,7 @@
 import 'server-only';
 import type { PoolConnection } from 'mysql2/promise';
 import { afterTheKnife, beforeTheKnife, proposalOf, taught, type Supply } from '@/core/costing';
-import { seasonOf, type Season } from '@/core/learning';
+import type { Season } from '@/core/learning';
 import { readPct, readPrice, type TrimSchool } from '@/core/larder';
 import { refuse, under } from '@/core/trouble';
 import { recordChange } from '@/db/changes';
@@ -89,10 +89,9 @@ export function setLearnFrom(
     await set(sql, who, asked, 'learn from', { learnFrom });
     if (costing.file.kitchen.learning === 'ask') return;
     const { tests } = await testsOf(who.kitchenId, costing, sql);
-    const season = learnFrom.season === 'now' ? seasonOf(costing.day) : (learnFrom.season ?? undefined);
     const ingredient = {
       ...asked.supply.ingredient,
-      learnFrom: { season, supplier: learnFrom.supplier ?? undefined },
+      learnFrom: { season: learnFrom.season ?? undefined, supplier: learnFrom.supplier ?? undefined },
     };
     const proposal = proposalOf(taught(costing.file, ingredient, tests, costing.day, TERMS));
     if (proposal) await writeProposal(sql, who, costing, id, proposal, asked.at);

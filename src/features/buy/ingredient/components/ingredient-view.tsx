@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
 import { MovementChart } from '@/ui/movement-chart';
 import { WhyFigure } from '@/ui/why-panel';
+import { UsedBy } from '@/ui/used-by';
 import type { IngredientPage } from '../queries';
 import { AnotherInstead } from './another-instead';
 import { Sellers } from './sellers';
@@ -20,16 +21,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
           <p className="lead-line">
             Costed at {page.basisWords}
             {page.note && <span className="dearer"> · {page.note}</span>}
-            {page.usedBy.length > 0 && ' · used by '}
-            {page.usedBy.slice(0, 5).map((u, i) => (
-              <span key={u.href}>
-                {i > 0 && ', '}
-                <Link prefetch={false} href={u.href}>
-                  {u.name}
-                </Link>
-              </span>
-            ))}
-            {page.usedBy.length > 5 && ` and ${page.usedBy.length - 5} more`}
+            <UsedBy by={page.usedBy} lead=" · used by " />
           </p>
         </div>
         <div className="pot-head-figures">

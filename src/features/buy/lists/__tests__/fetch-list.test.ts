@@ -1,5 +1,6 @@
 import { demoKitchen } from '@/core/testing/demo';
-import { listOf, priceInWeek, startPriceLists, type StandIn } from '../../../../../stand-ins/price-list';
+import type { StandIn } from '../../../../../stand-ins/listen';
+import { listOf, priceInWeek, startPriceLists } from '../../../../../stand-ins/price-list';
 import { readTable } from '../file';
 import { fetchList } from '../fetch-list';
 

@@ -13,6 +13,7 @@ import { understandGoods } from '../understand';
 import { GoodsRow } from './goods-row';
 import { MoneyRow } from './money-row';
 import { emptyGoods, useDraft, type DraftLine } from './use-draft';
+import { noAnswer } from '@/ui/no-answer';
 
 type Mistakes = ReadonlyMap<string, string>;
 const EXTRAS = ['deposit', 'tax', 'delivery', 'discount'] as const;
@@ -61,7 +62,7 @@ export function NewPurchase({ form }: { form: PurchaseForm }) {
       mistakes: [
         {
           path: '',
-          message: 'The kitchen’s computer does not answer; what you typed stands here and in this browser.',
+          message: noAnswer('what you typed stands here and in this browser'),
         },
       ],
     }));

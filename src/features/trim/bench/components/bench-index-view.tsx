@@ -8,6 +8,7 @@ import { useFigures } from '@/ui/figures';
 import { KIND_WORDS } from '../../words';
 import { findForBench, putOnBench } from '../actions';
 import type { BenchIndex, BenchRow } from '../queries';
+import { TRY_AGAIN } from '@/ui/no-answer';
 
 /** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
 export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
@@ -30,7 +31,7 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
   const begin = async (ingredient: string): Promise<void> => {
     const answer = await putOnBench({ ingredient }).catch(() => ({
       ok: false as const,
-      message: 'The kitchen’s computer does not answer; try again.',
+      message: TRY_AGAIN,
     }));
     if (answer.ok) router.push(`/trim/bench/${answer.value.id}`);
     else setMessage(answer.message);

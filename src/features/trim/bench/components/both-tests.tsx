@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { keepApart } from '../actions';
 import type { TestTyped, TheirTest } from '../service';
 import { FATE_WORDS } from '../../words';
+import { noAnswer } from '@/ui/no-answer';
 
 const rowsOf = (t: Pick<TestTyped, 'start' | 'parts' | 'second'>): [string, string][] => [
   ['went in', t.start],
@@ -39,7 +40,7 @@ export function BothTests({
   const apart = async (): Promise<void> => {
     const answer = await keepApart({ of: testId, typed: mine }).catch(() => ({
       ok: false as const,
-      message: 'The kitchen’s computer does not answer; what you weighed still stands here.',
+      message: noAnswer('what you weighed still stands here'),
     }));
     if (answer.ok) router.push(`/trim/bench/${answer.value.id}`);
     else setMessage(answer.message);

@@ -2,6 +2,7 @@
 
 import { useId, useState } from 'react';
 import { newByProduct } from '../actions';
+import { TRY_AGAIN } from '@/ui/no-answer';
 
 /** Names a by-product that is not in the kitchen yet, and what it is reckoned as. */
 export function NewByProduct({
@@ -22,7 +23,7 @@ export function NewByProduct({
   const make = async (): Promise<void> => {
     const answer = await newByProduct({ of, name, like }).catch(() => ({
       ok: false as const,
-      message: 'The kitchen’s computer does not answer; try again.',
+      message: TRY_AGAIN,
     }));
     if (answer.ok) onMade({ id: answer.value.id, name: name.trim() });
     else setMessage(answer.message);

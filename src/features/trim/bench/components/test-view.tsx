@@ -1,18 +1,17 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { isDrained } from '@/core/kitchen-file';
 import { SEASONS, TEST_KINDS, type Season, type TestKind } from '@/core/learning';
-import { useFigures } from '@/ui/figures';
-import { FATE_WORDS, FIRST_PARTS, KIND_WORDS } from '../../words';
+import { FIRST_PARTS, KIND_WORDS } from '../../words';
 import { dropIt, tare } from '../actions';
 import type { TestPage } from '../queries';
 import { BothTests } from './both-tests';
+import { KeptTest } from './kept-test';
 import { PartsTable } from './parts-table';
-import { emptySecond, SecondPass, Worth } from './second-pass';
+import { emptySecond, SecondPass } from './second-pass';
 import { TestResult } from './test-result';
 import { useScale } from './use-scale';
 import { useTest } from './use-test';
@@ -287,67 +286,6 @@ export function TestView({ page }: { readonly page: TestPage }) {
             {trouble.message}
           </p>
         )}
-      </aside>
-    </div>
-  );
-}
-
-/** A finished test as it was weighed: it is not changed any more. */
-function KeptTest({ page }: { readonly page: TestPage }) {
-  const { kilos } = useFigures();
-  const { test } = page;
-  const typed = { ...test, purchase: test.purchase ?? null };
-  const weighed = useWeighed(page, typed);
-  const delivery = page.deliveries.find((d) => d.purchase === test.purchase);
-  return (
-    <div className="bench">
-      <div className="bench-work">
-        <div className="bench-head">
-          <h1>
-            <Link prefetch={false} href={`/trim/${test.ingredient}`}>
-              {page.name}
-            </Link>
-          </h1>
-          <span className="bench-kind">{KIND_WORDS[test.kind]}</span>
-        </div>
-        <p className="lead-line">
-          Finished {test.on}
-          {page.by ? ` by ${page.by}` : ''}, {test.season}
-          {delivery ? `, of ${delivery.words}` : ''}. {test.note ? `“${test.note}”` : ''}
-        </p>
-        {test.leftOut && <p className="warning">Left out: {test.leftOut.why}</p>}
-        <p className="weigh-in fig">{kilos(weighed.live.start.g ?? 0)} weighed in</p>
-        {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
-        <table className="sheet-table kept-parts">
-          <tbody>
-            {[
-              ...test.parts.map((p, i) => ({ ...p, g: weighed.live.parts[i]?.g, pass: '' })),
-              ...(test.second?.parts ?? []).map((p, i) => ({
-                ...p,
-                g: weighed.live.secondParts[i]?.g,
-                pass: `, ${test.second?.how ?? ''}`,
-              })),
-            ].map((p, i) => (
-              <tr key={i}>
-                <th scope="row">{p.name || FATE_WORDS[p.fate]}</th>
-                <td className="left">
-                  {FATE_WORDS[p.fate]}
-                  {p.pass}
-                </td>
-                <td className="fig">{p.amount}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        {test.second && (
-          <>
-            <h2 className="second-head">The second pass, with the {test.second.how}</h2>
-            <Worth worth={weighed.worth} />
-          </>
-        )}
-      </div>
-      <aside className="bench-answer" aria-label="What this test says">
-        <TestResult page={page} weighed={weighed} />
       </aside>
     </div>
   );

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { settled, type Reading } from '@/core/learning';
+import { noAnswer } from '@/ui/no-answer';
 
 /** How taking a weight goes: reading, with what it shows; or why it took none, with what could be taken all the same. */
 export interface Taking {
@@ -65,8 +66,7 @@ export function useScale() {
       if (!own.signal.aborted) fail(NOT_STEADY, readings.at(-1)?.g);
     } catch {
       // Somebody gave up waiting, or the kitchen's computer is gone: only the second is worth a word.
-      if (!own.signal.aborted)
-        fail('The kitchen’s computer does not answer: type the weight into the field.');
+      if (!own.signal.aborted) fail(noAnswer('type the weight into the field'));
     }
   }, []);
   return { taking, take, give };

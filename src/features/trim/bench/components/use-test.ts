@@ -3,12 +3,13 @@ import type { WrittenTest } from '@/core/kitchen-file';
 import { keepTest, keepWeighing, type BenchAnswer } from '../actions';
 import type { TestPage } from '../queries';
 import type { TestTyped, TheirTest } from '../service';
+import { noAnswer } from '@/ui/no-answer';
 
 const NO_ANSWER = {
   ok: false,
   code: 'no-answer',
   path: '',
-  message: 'The kitchen’s computer does not answer; what you weighed stands here and can be kept again.',
+  message: noAnswer('what you weighed stands here and can be kept again'),
 } as const;
 
 /** What of a test is typed, out of how it is kept. */

@@ -1,10 +1,10 @@
 'use client';
 
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useFigures } from '@/ui/figures';
+import { UsedBy } from '@/ui/used-by';
 import { useKept } from '@/ui/use-kept';
 import { WhyFigure } from '@/ui/why-panel';
 import { putOnBench } from '../../bench/actions';
@@ -46,16 +46,8 @@ export function TaughtView({
           <h1>{page.name}</h1>
           <p className="lead-line">
             {page.guess ? 'Reckoned with an estimate: not measured here yet.' : page.basis}, since{' '}
-            {page.since}.{page.usedBy.length > 0 && ' Used in '}
-            {page.usedBy.slice(0, 4).map((u, i) => (
-              <span key={u.href}>
-                {i > 0 && ', '}
-                <Link prefetch={false} href={u.href}>
-                  {u.name}
-                </Link>
-              </span>
-            ))}
-            {page.usedBy.length > 4 && ` and ${page.usedBy.length - 4} more`}
+            {page.since}.
+            <UsedBy by={page.usedBy} lead=" Used in " most={4} />
           </p>
         </div>
         <div className="head-figures">
