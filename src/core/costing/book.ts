@@ -47,7 +47,7 @@ export function runningBook(
     }
     for (const { name, money } of parts.filter((p) => p.row === i)) {
       // It pays its part of all that was spent; what of that has been lost on the way stands among the losses.
-      const kept = absorbed > 0 ? (money / absorbed) * balance : 0;
+      const kept = absorbed > 0 ? Math.min(1, money / absorbed) * balance : 0;
       parted[name] = (parted[name] ?? 0) + kept;
       balance -= kept;
       absorbed -= money;

@@ -54,14 +54,17 @@ export function heatFor(
     if (s.hob.netKw !== null) driven = Math.min(driven, ((s.hob.netKw * hours * 3600) / c.latentKj) * 1000);
     let ethanolThere = 0;
     for (const source of liquid.sources) ethanolThere += source.left;
+    // What boils dry loses all of its alcohol too: the table is of a liquid that still stands.
+    const dry = driven >= liquid.water + ethanolThere;
     driven = Math.min(driven, liquid.water + ethanolThere);
+    const leftOf = (source: EthanolSource): number =>
+      dry ? 0 : leftAfter(source, c, hours, 1 - driven / mass);
     let ethanolGone = 0;
-    for (const source of liquid.sources)
-      ethanolGone += source.left - leftAfter(source, c, hours, 1 - driven / mass);
+    for (const source of liquid.sources) ethanolGone += source.left - leftOf(source);
     // What the vapour takes beyond the ethanol is water, as far as there is any.
     const water = Math.min(Math.max(0, driven - ethanolGone), liquid.water);
     for (const source of liquid.sources) {
-      source.left = leftAfter(source, c, hours, 1 - driven / mass);
+      source.left = leftOf(source);
       source.minutes += hours * 60;
       source.phi *= 1 - (water + ethanolGone) / mass;
     }

@@ -14,7 +14,7 @@ import {
   type SupplyKey,
 } from './step';
 import { brown } from './steps/brown';
-import { bring, cook } from './steps/cook';
+import { bring, cook, LONGEST_H } from './steps/cook';
 import { defat } from './steps/defat';
 import { loosenTo, thickenTo } from './steps/bands';
 import { add, topUp, water } from './steps/fill';
@@ -137,7 +137,7 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
             index + 1,
             index,
           )
-        : (runStep(pot, step, c, report) ?? runsOver(pot));
+        : (handsRefused(step.hands) ?? runStep(pot, step, c, report) ?? runsOver(pot));
       if (cannot)
         return { rows: lookAhead(rows), inputs, packed, unread, refused: { step: index, trouble: cannot } };
       portioned = step.do === 'portion';
@@ -150,6 +150,16 @@ export function runPot({ vessel, hob, steps }: Pot, c: ProcessConstants): PotRun
   gathered(pot);
   if (liquidMl(pot.liquid) === 0 && piecesG(pot) === 0) return { rows: ahead, inputs, packed, unread };
   return { rows: ahead, inputs, packed, unread, product: productOf(pot) };
+}
+
+function handsRefused(hands: number | undefined): Trouble | undefined {
+  if (hands === undefined || (hands >= 0 && hands <= LONGEST_H)) return undefined;
+  return trouble(
+    'hands-out-of-range',
+    `${hands.toFixed(1)} h of hands cannot be: from 0 to ${LONGEST_H} h for one step.`,
+    hands,
+    LONGEST_H,
+  );
 }
 
 function runsOver(pot: PotState): Trouble | undefined {

@@ -17,7 +17,8 @@ const unit = (kind: Kind, name: string, factor: number, ...others: string[]): [s
   [name, ...others].map((word) => [word.toLowerCase(), { kind, name, factor }]);
 
 /**
- * Definitions, exact: pound 453.59237 g, US gallon 231 cubic inches, imperial gallon 4.54609 l,
+ * Definitions, exact: pound 453.59237 g, US gallon 231 cubic inches, imperial gallon 4.54609 l; quarts, pints, cups and spoons are
+ * parts of their gallon,
  * US bushel 35.2390704 l, inch 2.54 cm. Plain pints, quarts, gallons and fluid ounces differ
  * between countries and are left out on purpose: they are asked for (see `doubtfulUnits`).
  */
@@ -32,12 +33,16 @@ const table = new Map<string, Unit>([
   ...unit('volume', 'dl', 100),
   ...unit('volume', 'l', 1000, 'litre', 'litres', 'liter', 'liters', 'lt', 'ltr'),
   ...unit('volume', 'us fl oz', 29.5735295625),
-  ...unit('volume', 'us pint', 473.176473, 'us pints'),
-  ...unit('volume', 'us quart', 946.352946, 'us quarts'),
-  ...unit('volume', 'us gallon', 3785.411784, 'us gallons'),
+  ...unit('volume', 'us pint', 473.176473, 'us pints', 'us pt'),
+  ...unit('volume', 'us quart', 946.352946, 'us quarts', 'us qt', 'us qts'),
+  ...unit('volume', 'us gallon', 3785.411784, 'us gallons', 'us gal', 'us gals'),
+  ...unit('volume', 'us cup', 236.5882365, 'us cups'),
+  ...unit('volume', 'us tbsp', 14.78676478125),
+  ...unit('volume', 'us tsp', 4.92892159375),
   ...unit('volume', 'imp fl oz', 28.4130625),
-  ...unit('volume', 'imp pint', 568.26125, 'imp pints'),
-  ...unit('volume', 'imp gallon', 4546.09, 'imp gallons'),
+  ...unit('volume', 'imp pint', 568.26125, 'imp pints', 'imp pt'),
+  ...unit('volume', 'imp quart', 1136.5225, 'imp quarts', 'imp qt'),
+  ...unit('volume', 'imp gallon', 4546.09, 'imp gallons', 'imp gal'),
   ...unit('volume', 'bushel', 35239.0704, 'bushels', 'us bushel'),
   ...unit('count', 'each', 1, 'ea', 'piece', 'pieces', 'pc', 'pcs', 'head', 'heads'),
   ...unit('count', 'dozen', 12, 'dozens'),
@@ -59,8 +64,15 @@ const table = new Map<string, Unit>([
 export const doubtfulUnits: Readonly<Record<string, string>> = {
   pint: 'us pint (473 ml) or imp pint (568 ml)',
   pints: 'us pints (473 ml) or imp pints (568 ml)',
-  quart: 'us quart (946 ml)',
-  quarts: 'us quarts (946 ml)',
+  pt: 'us pt (473 ml) or imp pt (568 ml)',
+  quart: 'us quart (946 ml) or imp quart (1.137 l)',
+  quarts: 'us quarts (946 ml) or imp quarts (1.137 l)',
+  qt: 'us qt (946 ml) or imp qt (1.137 l)',
+  gal: 'us gal (3.785 l) or imp gal (4.546 l)',
+  cup: 'us cup (237 ml) or 250 ml',
+  cups: 'us cups (237 ml) or 250 ml each',
+  tbsp: 'us tbsp (14.8 ml) or 15 ml',
+  tsp: 'us tsp (4.9 ml) or 5 ml',
   gallon: 'us gallon (3.785 l) or imp gallon (4.546 l)',
   gallons: 'us gallons (3.785 l) or imp gallons (4.546 l)',
   'fl oz': 'us fl oz (29.6 ml) or imp fl oz (28.4 ml)',

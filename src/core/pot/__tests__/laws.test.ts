@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { runningBook } from '../../costing/book';
 import { moneyStaying, partsCost, rowCosts } from '../../costing/product-cost';
 import { CONSTANTS } from '../../reference';
-import { randomPot } from '../../testing/random-pot';
+import { anyPot, workingPot } from '../../testing/random-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import {
   levelAt,
@@ -33,13 +33,51 @@ const BACK = ['left in the sieve', 'held in solids'];
 const lost = (r: PotRun): number =>
   r.rows.reduce((sum, row) => sum + LOSSES.reduce((s, loss) => s + (row.lost[loss] ?? 0), 0), 0);
 
+/** Verbs that random pots are made of: all but those that only end a pot or cannot be read. */
+const VERBS = [
+  'add',
+  'deglaze',
+  'to taste',
+  'brown',
+  'water',
+  'top up',
+  'cook',
+  'skim',
+  'strain',
+  'pick',
+  'second wash',
+  'draw off',
+  'into',
+  'split',
+  'turn to',
+  'combine',
+  'defat',
+  'reduce',
+  'thicken',
+  'thicken to',
+  'roux',
+  'loosen',
+  'loosen to',
+  'enrich',
+  'puree',
+  'sieve',
+  'second pass',
+  'chill',
+  'hold',
+  'season to',
+  'mount',
+  'season',
+  'bring',
+  'portion',
+] as const satisfies readonly PotStep['do'][];
+
 /** Every run says its seed when it fails; many pots each time, other ones each day the suite runs. */
 const many = { numRuns: 4000, endOnFailure: true };
 
 describe('mass is never lost', () => {
   test('what came in is what is there, what parted and what is booked as lost, after every random pot', () => {
     fc.assert(
-      fc.property(randomPot(40), (pot) => {
+      fc.property(anyPot(40), (pot) => {
         const r = run(pot);
         const came = inputsUpTo(r);
         expect(Math.abs(came - g(r) - lost(r) - parted(r))).toBeLessThanOrEqual(1e-9 * Math.max(1, came));
@@ -48,9 +86,22 @@ describe('mass is never lost', () => {
     );
   });
 
+  test('random pots do every verb there is, and stand in several vessels', () => {
+    const done = new Map<string, number>();
+    let aside = 0;
+    for (const pot of fc.sample(workingPot(40), 1000))
+      for (const row of run(pot).rows) {
+        done.set(row.do, (done.get(row.do) ?? 0) + 1);
+        if (row.aside.vessels.length > 0 && row.do === 'cook') aside += 1;
+      }
+    const never = VERBS.filter((verb) => (done.get(verb) ?? 0) < 5);
+    expect(never).toEqual([]);
+    expect(aside).toBeGreaterThan(50);
+  });
+
   test('nothing is ever negative, above the brim, or not a number', () => {
     fc.assert(
-      fc.property(randomPot(), (pot) => {
+      fc.property(anyPot(), (pot) => {
         const wrong = run(pot).rows.flatMap((row) => {
           const { ml, g: liquid, piecesG, levelCm, saltPct, gelatinPct, ethanolPct, body } = row;
           const figures = [ml, liquid, piecesG, levelCm, saltPct, gelatinPct, ethanolPct, body];
@@ -69,7 +120,7 @@ describe('mass is never lost', () => {
 
   test('a product carries exactly what the pot holds at the end', () => {
     fc.assert(
-      fc.property(randomPot(), (pot) => {
+      fc.property(anyPot(), (pot) => {
         const r = run(pot);
         fc.pre(r.product !== undefined);
         expect(r.product?.g).toBeCloseTo(g(r), 6);
@@ -86,7 +137,7 @@ describe('money is never lost', () => {
   test('the running book adds up for every random pot and any prices', () => {
     fc.assert(
       fc.property(
-        randomPot(),
+        anyPot(),
         fc.array(fc.double({ min: 0, max: 500, noNaN: true }), { minLength: 25, maxLength: 25 }),
         (pot, prices) => {
           const r = run(pot);
@@ -140,7 +191,7 @@ describe('laws of the pot', () => {
 
   test('longer open cooking never raises liquid and pieces by mass', () => {
     fc.assert(
-      fc.property(randomPot(8), num(0.1, 4), num(0.1, 4), (pot, a, b) => {
+      fc.property(anyPot(8), num(0.1, 4), num(0.1, 4), (pot, a, b) => {
         const cooked = (hours: number) =>
           run({ ...pot, steps: [...pot.steps, { do: 'cook', heat: 'simmer', hours, lid: 'off' }] });
         const [short, long] = [cooked(Math.min(a, b)), cooked(Math.max(a, b))];

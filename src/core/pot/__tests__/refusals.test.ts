@@ -57,6 +57,39 @@ const cases: readonly (readonly [string, PotStep[], string, RegExp])[] = [
   ['reduce an empty pot', [reduce({ until: 'share', value: 0.5 })], 'nothing-to-reduce', /no liquid/],
   ['brown nothing', [{ do: 'brown', vapour: 0.2, fatRunOff: 0, hours: 0 }], 'nothing-to-brown', /no pieces/],
   [
+    'a boil under a layer of fat',
+    [add(4000), { do: 'cook', heat: 'hard boil', hours: 1, lid: 'off', underFat: true }],
+    'fat-layer-broken',
+    /above 96 °C the layer breaks; hard boil is 100 °C/,
+  ],
+  ['skim nothing', [add(4000), { do: 'skim', ml: 0, from: 'body' }], 'nothing-skimmed', /0 ml was asked/],
+  ['take the fat off an empty pot', [{ do: 'defat', by: 'jug' }], 'nothing-to-defat', /no liquid/],
+  ['portions of nothing', [add(4000), { do: 'portion', ml: 0, overfill: 0 }], 'portion-out-of-range', /0 ml/],
+  [
+    'portions ladled to three times their size',
+    [add(4000), { do: 'portion', ml: 100, overfill: 2 }],
+    'overfill-out-of-range',
+    /200\.00 % over cannot be: from 0 to 100 %/,
+  ],
+  [
+    'portions that pour nothing',
+    [add(4000), { do: 'portion', ml: 100, overfill: -1 }],
+    'overfill-out-of-range',
+    /-100\.00 %/,
+  ],
+  [
+    'a fortnight of hands in one step',
+    [{ ...add(4000), hands: 336 }],
+    'hands-out-of-range',
+    /336\.0 h of hands cannot be: from 0 to 168 h/,
+  ],
+  [
+    'reduce to no salt at all',
+    [add(4000), reduce({ until: 'salt', value: 0 })],
+    'target-out-of-range',
+    /above 0; it says 0/,
+  ],
+  [
     'split into the vessel at work',
     [
       add(4000),

@@ -126,6 +126,9 @@ export const seasonTo: StepRunner<'season to'> = (pot, step, c, report) => {
 const saltShare = (what: Matter): number =>
   what.is === 'stuff' ? what.stuff.parts.salt : what.product.liquid.salt / what.product.g;
 
+/** No ladle pours more than this share beyond what it is meant to. */
+const MOST_OVER = 1;
+
 /** Portions what is in the pot, pieces and all; a remainder too small for a portion goes back to store. */
 export const portion: StepRunner<'portion'> = (pot, step, _c, report) => {
   const there = liquidMl(pot.liquid) + piecesMl(pot);
@@ -136,6 +139,13 @@ export const portion: StepRunner<'portion'> = (pot, step, _c, report) => {
       `A portion of ${step.ml.toFixed(0)} ml cannot be: it is above 0 ml.`,
       step.ml,
       0,
+    );
+  if (!(step.overfill >= 0 && step.overfill <= MOST_OVER))
+    return trouble(
+      'overfill-out-of-range',
+      `Portion: ${percent(step.overfill * 100)} over cannot be: from 0 to ${MOST_OVER * 100} %.`,
+      step.overfill * 100,
+      MOST_OVER * 100,
     );
   if (poured > there)
     return trouble(
