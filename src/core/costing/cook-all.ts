@@ -4,7 +4,7 @@ import { DENSITY } from '../quantity';
 import type { Trouble } from '../trouble';
 import type { LastBatch } from './build-graph';
 import type { RecipeCosting } from './kitchen';
-import { feedsItself, livesFromLast, overdrawn, settleBatches } from './last-batch';
+import { feedsALast, feedsItself, livesFromLast, overdrawn, settleBatches } from './last-batch';
 import { partOf, supplyOf, type Shelf } from './resolve';
 import { jointOf, potOf } from './shelf';
 
@@ -24,6 +24,7 @@ export function cookAll(
     recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
   };
   const again = livesFromLast(file.recipes, order);
+  const feeding = again.filter((id) => feedsALast(file.recipes, id));
   const keys = [...new Set(file.recipes.flatMap((r) => r.steps.flatMap((s) => lastKey(ofStep(s)) ?? [])))];
   for (const id of order) if (!again.includes(id)) cook(id);
   if (again.length === 0) return;
@@ -32,7 +33,7 @@ export function cookAll(
   const rested = settleBatches((left, first) => {
     if (!first) lefts.clear();
     for (const [key, product] of left) lefts.set(key, product);
-    for (const id of again) cook(id);
+    for (const id of feeding) cook(id);
     return new Map(
       keys.flatMap((key) => {
         const [id = '', part] = key.split('#');
@@ -42,6 +43,8 @@ export function cookAll(
       }),
     );
   });
+  // Those that only live from them are cooked once, when nothing moves any more.
+  for (const id of again) if (!feeding.includes(id)) cook(id);
   for (const id of again) {
     const costing = recipes.get(id) as RecipeCosting;
     const over = keys.flatMap((key) => {

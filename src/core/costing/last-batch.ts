@@ -22,6 +22,20 @@ export function livesFromLast(recipes: readonly WrittenRecipe[], order: readonly
   return [...found];
 }
 
+/** Whether what a recipe makes, or something that lives from it, is taken of as a last batch. */
+export function feedsALast(recipes: readonly WrittenRecipe[], id: string): boolean {
+  const taken = new Set(recipes.flatMap(lastBatchesIn));
+  const seen = new Set<string>();
+  const queue = [id];
+  for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
+    if (taken.has(at)) return true;
+    if (seen.has(at)) continue;
+    seen.add(at);
+    for (const r of recipes) if (usesOf(r).includes(at)) queue.push(r.id);
+  }
+  return false;
+}
+
 const contents = (p: Product): number[] => {
   const { sources, ...liquid } = p.liquid;
   const ethanol = sources.reduce((g, s) => g + s.left, 0);

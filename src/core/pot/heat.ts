@@ -48,9 +48,10 @@ export function heatFor(
   const { liquid } = s;
   for (let i = 0; i < s.pieces.length; i += 1) passBetween(s.pieces[i]!, liquid, by, gelatin[i]!);
   const mass = liquidG(liquid);
+  const level = levelCm(s);
   if (mass > 0) {
     const draught = s.hob.draught ? c.factors.draught : 1;
-    let driven = fire.rate * draught * openAreaM2(s.vessel, levelCm(s)) * fire.lid * hours * 1000;
+    let driven = fire.rate * draught * openAreaM2(s.vessel, level) * fire.lid * hours * 1000;
     if (s.hob.netKw !== null) driven = Math.min(driven, ((s.hob.netKw * hours * 3600) / c.latentKj) * 1000);
     let ethanolThere = 0;
     for (const source of liquid.sources) ethanolThere += source.left;
@@ -72,7 +73,7 @@ export function heatFor(
     s.lost.evaporated += water + ethanolGone;
     s.netKj += ((water + ethanolGone) / 1000) * c.latentKj;
   }
-  loseThroughWall(s, c, hours);
+  loseThroughWall(s, c, hours, level);
   s.hobHours += hours;
   s.elapsedHours += hours;
 }
@@ -84,8 +85,8 @@ function leftAfter(source: EthanolSource, c: ProcessConstants, hours: number, ph
 }
 
 /** Books what a hot vessel gives to the air through its wetted wall and base: kW per m² of it. */
-export function loseThroughWall(s: PotState, c: ProcessConstants, hours: number): void {
-  s.netKj += c.wallLossKwPerM2 * wettedAreaM2(s.vessel, levelCm(s)) * hours * 3600;
+export function loseThroughWall(s: PotState, c: ProcessConstants, hours: number, level = levelCm(s)): void {
+  s.netKj += c.wallLossKwPerM2 * wettedAreaM2(s.vessel, level) * hours * 3600;
 }
 
 /** Prepares the shares that pass in one stretch of `hours`, for all pieces now in the pot. */

@@ -102,6 +102,14 @@ export const copyPot = (s: PotState): PotState => ({
   allergens: new Set(s.allergens),
 });
 
+/** A copy of what heat changes; the rest is shared with the original, so nothing but heat may be done to either. */
+export const copyForHeat = (s: PotState): PotState => ({
+  ...s,
+  liquid: copyLiquid(s.liquid),
+  pieces: s.pieces.map(copyPiece),
+  lost: { ...s.lost },
+});
+
 /** Takes over everything of another state: how a tentative minute is kept or thrown away. */
 export function becomePot(s: PotState, other: PotState): void {
   Object.assign(s, other);

@@ -2,7 +2,7 @@ import type { Trouble } from '../../trouble';
 import type { ProcessConstants } from '../constants';
 import { bringTo, fireOf, heatFor, heatForHours, MINUTE_H, stretch, type Fire } from '../heat';
 import { liquidMl } from '../liquid';
-import { becomePot, body, copyPot, gelatinPct, levelCm, saltPct, type PotState } from '../state';
+import { becomePot, body, copyForHeat, copyPot, gelatinPct, levelCm, saltPct, type PotState } from '../state';
 import { litres, percent, trouble, type ReduceTo, type StepReport, type StepRunner } from '../step';
 import { dipAt } from '../vessel';
 import { LONGEST_H } from './cook';
@@ -86,7 +86,7 @@ export function heatUntil(
 ): number | undefined {
   const minute = stretch(pot, c, MINUTE_H);
   for (let minutes = 0; minutes < LONGEST_H * 60; minutes += 1) {
-    const before = copyPot(pot);
+    const before = copyForHeat(pot);
     heatFor(pot, c, fire, MINUTE_H, minute.by, minute.gelatin);
     if (done(pot)) {
       const part = withinMinute(before, c, fire, done);
@@ -105,7 +105,7 @@ function withinMinute(
   done: (pot: PotState) => boolean,
 ): { pot: PotState; hours: number } {
   const after = (hours: number): PotState => {
-    const tried = copyPot(before);
+    const tried = copyForHeat(before);
     const { by, gelatin } = stretch(tried, c, hours);
     heatFor(tried, c, fire, hours, by, gelatin);
     return tried;
