@@ -12,7 +12,7 @@ import {
   type OnShelf,
   type StandsOn,
 } from '@/core/costing';
-import { loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+import { lastBatchesIn, loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -55,7 +55,10 @@ export async function pots(who: Worker): Promise<PotSummary[]> {
       hobHours: rows[rows.length - 1]?.hobHours ?? 0,
       perL,
       gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
-      from: [...new Set(usesOf(r))].map((id) => names.get(id) ?? ''),
+      from: [
+        ...new Set(usesOf(r).map((id) => names.get(id) ?? '')),
+        ...new Set(lastBatchesIn(r).map((id) => `the last ${names.get(id) ?? ''}`)),
+      ],
     };
   });
 }

@@ -17,6 +17,9 @@ export function Layers({ pot }: { pot: LivePot }) {
   // What is read adds up: the sum is that of the figures shown.
   const all = rows.reduce((sum, row) => sum + (row.perL ?? 0), inCents(perL));
   const missing = rows.some((row) => row.perL === null);
+  // No meter has read this pot; hands are as sure as the steps that say theirs.
+  const told = pot.steps.every((step) => step.do === 'unread' || step.hands !== undefined);
+  const guessed = (name: string): boolean => name === 'energy' || (name === 'hands' && !told);
   return (
     <section className="layers" aria-label="A litre in layers">
       <dl>
@@ -26,12 +29,18 @@ export function Layers({ pot }: { pot: LivePot }) {
           <div key={row.name} style={{ display: 'contents' }}>
             <dt>{row.name}</dt>
             <dd className="fig">
-              {row.perL === null ? <span className="quiet">no price</span> : money(row.perL)}
+              {row.perL === null ? (
+                <span className="quiet">no price</span>
+              ) : (
+                <span className={guessed(row.name) ? 'estimate' : ''}>{money(row.perL)}</span>
+              )}
             </dd>
           </div>
         ))}
         <dt className="sum">{missing ? 'a litre, what is known of it' : 'a litre with all of it'}</dt>
-        <dd className="fig sum">{money(all)}</dd>
+        <dd className="fig sum">
+          <span className={rows.some((row) => guessed(row.name)) ? 'estimate' : ''}>{money(all)}</span>
+        </dd>
       </dl>
     </section>
   );
