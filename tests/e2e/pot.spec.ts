@@ -257,3 +257,28 @@ test('one pot in two vessels: split, turned to and combined, and the drawing say
   ).toBeVisible();
   await expect(kept(page)).toBeVisible();
 });
+
+test('fat that is poured off goes on under its name, and its value is off the pot', async ({ page }) => {
+  await openPot(page, 'Duck broth');
+  const went = page.getByRole('row', { name: /^duck fat 630 g/ });
+  await expect(went).toBeVisible();
+  const before = await figure(cost(page));
+  await step(page, 2).fill('brown 18 %, fat run off 7 %, takes 1 h');
+  await expect(page.getByRole('row', { name: /^fat run off 630 g/ })).toBeVisible();
+  await expect.poll(() => figure(cost(page))).toBeGreaterThan(before + 0.4);
+  // Kept in the pot it floats, and the cold takes it off with the rest.
+  await step(page, 2).fill('brown 18 %, fat run off 7 % kept in the pot, takes 1 h');
+  await expect(page.getByRole('row', { name: /^lifted duck fat 1\.\d\d kg/ })).toBeVisible();
+});
+
+test('a warning says the number, the limit and what cures it; done, it is gone', async ({ page }) => {
+  await openPot(page, 'Second venison stock');
+  const warning = page.getByText(/The pieces stand 0\.\d cm out of the liquid.*Top up with 0\.\d\d l/);
+  await expect(warning).toBeVisible();
+  await step(page, 2).fill('water to cover by 3 cm');
+  await expect(warning).toBeHidden();
+  await step(page, 4).fill('hard boil 4 h');
+  await expect(
+    page.getByText(/above 96 °C scum and fat are beaten back in.*Keep it at a bare simmer, 90 °C/),
+  ).toBeVisible();
+});
