@@ -159,6 +159,8 @@ export async function setKitchenTrim(
     readonly school: TrimSchool;
     readonly setValuePerKg: string;
     readonly wagePerHour: string | null;
+    readonly electricityPerKwh: string | null;
+    readonly gasPerKwh: string | null;
     readonly learning: 'ask' | 'at once';
     readonly scale: string | null;
   },
@@ -167,8 +169,18 @@ export async function setKitchenTrim(
   return (
     (await run(
       sql,
-      'UPDATE kitchen SET trim_school = ?, trim_set_value = ?, wage_per_hour = ?, learning = ?, scale_address = ?, version = version + 1 WHERE id = ? AND version = ?',
-      [t.school, t.setValuePerKg, t.wagePerHour, t.learning, t.scale, kitchenId, seen],
+      'UPDATE kitchen SET trim_school = ?, trim_set_value = ?, wage_per_hour = ?, electricity_per_kwh = ?, gas_per_kwh = ?, learning = ?, scale_address = ?, version = version + 1 WHERE id = ? AND version = ?',
+      [
+        t.school,
+        t.setValuePerKg,
+        t.wagePerHour,
+        t.electricityPerKwh,
+        t.gasPerKwh,
+        t.learning,
+        t.scale,
+        kitchenId,
+        seen,
+      ],
     )) === 1
   );
 }

@@ -428,3 +428,32 @@ test('a reader may look at a test but weighs nothing', async ({ page }) => {
   await page.getByRole('link', { name: 'Leek', exact: true }).click();
   await expect(page.getByText('It is held back until a manager accepts it.')).toBeVisible();
 });
+
+test('a dearer kilowatt hour stands in every litre, and a wrong one is refused beside what was typed', async ({
+  page,
+}) => {
+  const energy = page.getByRole('region', { name: 'A litre in layers' }).locator('dt:text-is("energy") + dd');
+  await openPot(page, 'Mutton broth');
+  const before = await figure(energy);
+  await open(page, '/trim/schools');
+  const field = page.getByLabel('A kilowatt hour of electricity costs');
+  const gas = page.getByLabel('A kilowatt hour of gas costs');
+  await field.fill('a lot');
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: '“a lot” is not' })).toBeVisible();
+  await expect(field).toHaveValue('a lot');
+  await field.fill('0.29*3');
+  await gas.fill('0.11*3');
+  await keeps(page, () => page.getByRole('button', { name: 'Keep it' }).click());
+  await expect(page.getByText('✓ kept')).toBeVisible();
+  await openPot(page, 'Mutton broth');
+  await expect.poll(() => figure(energy)).toBeGreaterThan(before * 2.5);
+  // Nobody has said: it is then no part of the sum, and not nothing.
+  await open(page, '/trim/schools');
+  await field.fill('');
+  await gas.fill('');
+  await keeps(page, () => page.getByRole('button', { name: 'Keep it' }).click());
+  await openPot(page, 'Mutton broth');
+  await expect(energy).toHaveText('no price');
+  await expect(page.getByText('a litre, what is known of it')).toBeVisible();
+});

@@ -62,7 +62,10 @@ export function benchPot(
   const pots = fc.sample(workingPot(40), { numRuns: RANDOM, seed: SEED });
   const start = performance.now();
   for (const pot of pots) runPot(pot, CONSTANTS);
-  line(`${RANDOM} random pots of up to 40 steps cooked to their end, seed ${SEED}`, performance.now() - start);
+  line(
+    `${RANDOM} random pots of up to 40 steps cooked to their end, seed ${SEED}`,
+    performance.now() - start,
+  );
   const text = fs.readFileSync(DEMO_FILE, 'utf8');
   line(
     'the whole demo book costed from file',

@@ -159,6 +159,8 @@ describe('what was learned', () => {
       school: 'weight' as const,
       setValuePerKg: '0.75',
       wagePerHour: null,
+      electricityPerKwh: '0.315',
+      gasPerKwh: null,
       learning: 'at once' as const,
       scale: null,
     };
@@ -180,6 +182,7 @@ describe('what was learned', () => {
       learning: 'at once',
     });
     expect([back.kitchen.scale, back.kitchen.wagePerHour]).toEqual([undefined, undefined]);
+    expect(back.kitchen.energyPerKwh).toEqual({ electricity: '0.315' });
   });
 });
 

@@ -12,6 +12,8 @@ const Wanted = z.object({
   school: z.enum(TRIM_SCHOOLS),
   setValue: Typed,
   wage: Typed,
+  electricity: Typed,
+  gas: Typed,
   learning: z.enum(['ask', 'at once']),
   scale: z.string().max(400),
 });

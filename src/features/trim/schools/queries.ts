@@ -32,6 +32,9 @@ export interface SchoolsPage {
   readonly school: TrimSchool;
   readonly setValue: string;
   readonly wage: string;
+  /** A kWh of each fuel; empty where nobody has said. */
+  readonly electricity: string;
+  readonly gas: string;
   readonly learning: 'ask' | 'at once';
   readonly scale: string;
   readonly version: number;
@@ -57,6 +60,8 @@ export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
     school: kitchen.trim.school,
     setValue: kitchen.trim.setValuePerKg,
     wage: kitchen.wagePerHour ?? '',
+    electricity: kitchen.energyPerKwh.electricity ?? '',
+    gas: kitchen.energyPerKwh.gas ?? '',
     learning: kitchen.learning,
     scale: kitchen.scale ?? '',
     version: await kitchenVersion(database(), who.kitchenId),

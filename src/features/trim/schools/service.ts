@@ -15,6 +15,9 @@ export interface TrimmingWanted {
   readonly setValue: string;
   /** An hour of hands; empty where it is not counted. */
   readonly wage: string;
+  /** A kWh of each fuel; empty where energy is not counted. */
+  readonly electricity: string;
+  readonly gas: string;
   readonly learning: 'ask' | 'at once';
   /** Where the bench scale answers; empty where there is none. */
   readonly scale: string;
@@ -27,8 +30,15 @@ export function setTrimming(seen: number, wanted: TrimmingWanted): Promise<Edite
     const { kitchen } = costing.file;
     const setValue = readPrice(wanted.setValue, kitchen.decimalMark);
     if (!setValue.ok) throw new Refused(under('setValue', setValue.trouble));
-    const wage = wanted.wage.trim() === '' ? null : readPrice(wanted.wage, kitchen.decimalMark);
-    if (wage && !wage.ok) throw new Refused(under('wage', wage.trouble));
+    const maybe = (typed: string, field: string): string | null => {
+      if (typed.trim() === '') return null;
+      const read = readPrice(typed, kitchen.decimalMark);
+      if (!read.ok) throw new Refused(under(field, read.trouble));
+      return priceText(read.value);
+    };
+    const wage = maybe(wanted.wage, 'wage');
+    const electricity = maybe(wanted.electricity, 'electricity');
+    const gas = maybe(wanted.gas, 'gas');
     const scale = wanted.scale.trim() === '' ? null : scaleAt(wanted.scale.trim());
     for (const row of schoolRows(costing)) {
       const knife = {
@@ -40,11 +50,12 @@ export function setTrimming(seen: number, wanted: TrimmingWanted): Promise<Edite
       if (trouble)
         throw new Refused({ ...trouble, message: `${row.name} cannot bear it. ${trouble.message}` });
     }
-    const text = (price: typeof setValue.value): string => price.toFixed(Math.max(2, price.decimalPlaces()));
     const after = {
       school: wanted.school,
-      setValuePerKg: text(setValue.value),
-      wagePerHour: wage ? text(wage.value) : null,
+      setValuePerKg: priceText(setValue.value),
+      wagePerHour: wage,
+      electricityPerKwh: electricity,
+      gasPerKwh: gas,
       learning: wanted.learning,
       scale,
     };
@@ -65,6 +76,7 @@ export function setTrimming(seen: number, wanted: TrimmingWanted): Promise<Edite
       before: {
         trim: kitchen.trim,
         wage: kitchen.wagePerHour,
+        energy: kitchen.energyPerKwh,
         learning: kitchen.learning,
         scale: kitchen.scale,
       },
@@ -73,6 +85,10 @@ export function setTrimming(seen: number, wanted: TrimmingWanted): Promise<Edite
     return seen + 1;
   });
 }
+
+/** A price as the file writes it: at least two decimals. */
+const priceText = (price: { toFixed(places: number): string; decimalPlaces(): number }): string =>
+  price.toFixed(Math.max(2, price.decimalPlaces()));
 
 function scaleAt(typed: string): string {
   const wrong = (): Refused =>

@@ -19,6 +19,8 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
   const [school, setSchool] = useState<TrimSchool>(page.school);
   const [setValue, setSetValue] = useState(page.setValue);
   const [wage, setWage] = useState(page.wage);
+  const [electricity, setElectricity] = useState(page.electricity);
+  const [gas, setGas] = useState(page.gas);
   const [learning, setLearning] = useState(page.learning);
   const [scale, setScale] = useState(page.scale);
   const [keep, state] = useKept();
@@ -32,12 +34,10 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
       .map((p) => p.id),
   );
   const shown = chosen.flatMap((id) => plates.find((p) => p.id === id) ?? []);
-  const changed =
-    school !== page.school ||
-    setValue !== page.setValue ||
-    wage !== page.wage ||
-    learning !== page.learning ||
-    scale !== page.scale;
+  const form = { school, setValue, wage, electricity, gas, learning, scale };
+  // What was kept as it was typed: a price may be worked out, and then reads otherwise on the page.
+  const [asKept, setAsKept] = useState(() => JSON.stringify(form));
+  const changed = JSON.stringify(form) !== asKept;
   return (
     <>
       <div className="price-book-head">
@@ -154,7 +154,9 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
             className="trimming-form"
             onSubmit={(event) => {
               event.preventDefault();
-              void keep(() => keepTrimming({ seen: page.version, school, setValue, wage, learning, scale }));
+              void keep(() => keepTrimming({ seen: page.version, ...form })).then(
+                (ok) => ok && setAsKept(JSON.stringify(form)),
+              );
             }}
           >
             <h2>This kitchen</h2>
@@ -175,13 +177,33 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
               </p>
             )}
             <label>
-              An hour of hands, to judge a second pass
+              An hour of hands
               <input
                 className="typed"
                 aria-label="An hour of hands costs"
                 disabled={!page.mayEdit}
                 value={wage}
                 onChange={(event) => setWage(event.target.value)}
+              />
+            </label>
+            <label>
+              A kilowatt hour of electricity
+              <input
+                className="typed"
+                aria-label="A kilowatt hour of electricity costs"
+                disabled={!page.mayEdit}
+                value={electricity}
+                onChange={(event) => setElectricity(event.target.value)}
+              />
+            </label>
+            <label>
+              … and of gas
+              <input
+                className="typed"
+                aria-label="A kilowatt hour of gas costs"
+                disabled={!page.mayEdit}
+                value={gas}
+                onChange={(event) => setGas(event.target.value)}
               />
             </label>
             <label>
@@ -226,7 +248,8 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
               </p>
             )}
             <p className="quiet small-line">
-              {money(value)} a kilo counts where an ingredient has no set value of its own.
+              {money(value)} a kilo counts where an ingredient has no set value of its own. Hands judge a
+              second pass; hands and energy stand beside the ingredients of every litre.
             </p>
           </form>
         </aside>
