@@ -147,7 +147,10 @@ export function moneyStaying(rows: readonly LedgerRow[], costs: readonly (number
     const away = parts
       .filter((p) => here.some((h) => h.row === p.row && h.name === p.name))
       .reduce((sum, p) => sum + p.money, 0);
-    for (let i = 0; there > 0 && i < inputs; i += 1) staying[i] = (staying[i] as number) * (1 - away / there);
+    for (let i = 0; there > 0 && i < inputs; i += 1) {
+      const own = staying[i] as number;
+      staying[i] = own - away * (own / there);
+    }
   }
   return staying;
 }

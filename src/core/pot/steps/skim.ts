@@ -26,10 +26,11 @@ export const skim: StepRunner<'skim'> = (pot, step, c, report) => {
   } else {
     const underG = before - pot.liquid.freeFat;
     const underMl = there - pot.liquid.freeFat / DENSITY.fat;
-    const mlPerFatG = 1 / DENSITY.fat + (c.skimDrag * underMl) / underG;
+    // Nothing but fat has nothing to drag along.
+    const mlPerFatG = 1 / DENSITY.fat + (underG > 0 ? (c.skimDrag * underMl) / underG : 0);
     const fat = Math.min(pot.liquid.freeFat, step.ml / mlPerFatG);
     const restMl = step.ml - fat / DENSITY.fat;
-    const share = Math.min(1, restMl / underMl);
+    const share = underMl > 0 ? Math.min(1, restMl / underMl) : 0;
     bookLoss(pot, report, 'skimmed', share);
     scaleUnderFat(pot.liquid, 1 - share);
     pot.liquid.freeFat -= fat;
