@@ -119,3 +119,26 @@ test('what cannot be scaled is refused with number and limit', () => {
     /5000\.0 l cannot be made in the 28 cm pot, 12\.3 l.*40 batches/,
   );
 });
+
+test('in a pot too small for any of it nothing can be made', () => {
+  // Water to a level is not scaled: in a pot lower than that level nothing can be made.
+  const levelled: Pot = {
+    vessel: small,
+    hob: hob(),
+    steps: [
+      { do: 'add', what: of(broth), g: 500 },
+      { do: 'water', to: { by: 'level', value: 15 } },
+    ],
+  };
+  expect(scaleTo(levelled, 2000, CONSTANTS, round(28, 28, 10))).toMatchObject({
+    ok: false,
+    trouble: { code: 'too-many-batches' },
+  });
+});
+
+test('a thin layer in a wide vessel comes after one that stands deep enough', () => {
+  const sauce: Pot = { vessel: round(16, 16, 12), hob: hob(), steps: steps(600, 0.2) };
+  const ways = vesselsFor(sauce, 600, CONSTANTS, [round(60, 60, 20), round(16, 16, 12), round(14, 14, 12)]);
+  expect(ways.at(-1)?.vessel.name).toBe('60 cm pot');
+  expect(ways).toHaveLength(3);
+});
