@@ -1,7 +1,7 @@
 import { checkShares, checkStuff } from '../larder';
 import { measureUnit } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
-import { inOrder, loopSentence, ofStep, partsOf } from './loops';
+import { inOrder, loopSentence, partsOf } from './loops';
 import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
 import type { KitchenFile, WrittenIngredient } from './schema';
 import type { Of } from './schema-steps';
@@ -286,8 +286,9 @@ function checkRecipes(file: Sparse): Trouble[] {
     want('hob', recipe.hob, `recipes[${i}].hob`);
     for (const [j, step] of recipe.steps.entries()) {
       const place = `recipes[${i}].steps[${j}]`;
-      const of = ofStep(step);
-      if (of) wantOf(of, 'of' in step ? `${place}.of` : place);
+      if ('of' in step) wantOf(step.of, `${place}.of`);
+      if (step.do === 'portion' && step.container !== undefined)
+        want('ingredient', step.container, `${place}.container`);
       if (step.do === 'pick' && step.piece !== undefined) want('ingredient', step.piece, `${place}.piece`);
       if (step.do === 'strain')
         for (const [k, id] of (step.keep ?? []).entries()) want('ingredient', id, `${place}.keep[${k}]`);
@@ -303,6 +304,15 @@ function checkRecipes(file: Sparse): Trouble[] {
             `Two things part from ${recipe.name} as “${step.as}”: call one of them otherwise.`,
           ).trouble,
         );
+      if (step.do === 'brown' && (step.as !== undefined || step.fatKept)) {
+        const wrong =
+          step.fatRunOff === undefined
+            ? `${recipe.name}, step ${j + 1}: no fat runs off that could be kept.`
+            : step.as !== undefined && step.fatKept
+              ? `${recipe.name}, step ${j + 1}: the fat cannot stay in the pot and go on as “${step.as}” as well.`
+              : undefined;
+        if (wrong) found.push(refuse('fat-nowhere', `${place}.fatRunOff`, wrong).trouble);
+      }
       if ('vessel' in step) want('vessel', step.vessel, `${place}.vessel`);
       if ('hob' in step) want('hob', step.hob, `${place}.hob`);
     }

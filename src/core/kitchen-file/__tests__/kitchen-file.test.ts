@@ -113,6 +113,38 @@ describe('reading a kitchen file', () => {
       /./,
     ],
     [
+      'fat kept that never ran off',
+      (f) =>
+        set(f.recipes?.[0]?.steps?.[2], 'fatRunOff', undefined) ??
+        set(f.recipes?.[0]?.steps?.[2], 'fatKept', true),
+      'recipes[0].steps[2].fatRunOff',
+      /step 3: no fat runs off/,
+    ],
+    [
+      'fat that stays and goes on as well',
+      (f) => {
+        set(f.recipes?.[0]?.steps?.[2], 'fatKept', true);
+        set(f.recipes?.[0]?.steps?.[2], 'as', 'venison fat');
+      },
+      'recipes[0].steps[2].fatRunOff',
+      /cannot stay in the pot and go on as “venison fat”/,
+    ],
+    [
+      'a last batch of a recipe that is not there',
+      (f) => set(f.recipes?.[0]?.steps?.[3]?.of, 'lastBatchOf', '019cabd8-0000-7000-8000-000000000009'),
+      'recipes[0].steps[3].of.lastBatchOf',
+      /no recipe with the id/,
+    ],
+    [
+      'a jar that is not there',
+      (f) => {
+        const passata = [...(f.recipes ?? [])].find((r) => (r.name as unknown) === 'Pepper passata');
+        set([...(passata?.steps ?? [])].at(-1), 'container', '019cabd8-0000-7000-8000-000000000009');
+      },
+      'recipes[16].steps[9].container',
+      /no ingredient with the id/,
+    ],
+    [
       'a wrong lid',
       (f) => set(f.recipes?.[0]?.steps?.[5], 'lid', 'sideways'),
       'recipes[0].steps[5].lid',
