@@ -187,6 +187,6 @@ function ledger(costing: KitchenCosting, id: string): object[] {
     ethanolPct: row.ethanolPct,
     allergens: row.allergens,
     lostKg: Object.fromEntries(Object.entries(row.lost).map(([loss, g]) => [loss, g / 1000])),
-    warnings: row.warnings.map(({ cure, ...w }) => ({ ...w, cure: { ...cure } })),
+    warnings: row.warnings,
   }));
 }

@@ -83,7 +83,7 @@ export function coversTable({ plate, covers, makings, buy, troubles }: ForCovers
     `${'Cook'.padEnd(24)}${'make'.padStart(10)}  ${'in'.padEnd(42)}${'list'.padStart(9)}${'hob h'.padStart(8)}${'a litre'.padStart(9)}${'sheet'.padStart(9)}   plain multiplication is off by`,
     ...rows,
     '',
-    'Buy, trimmed and ready',
+    'Have ready, trimmed',
     ...buy.map((b) => `${b.name.padEnd(40)}${(b.g / 1000).toFixed(2).padStart(9)} kg`),
     ...troubles.map((t) => `! ${t.message}`),
   ].join('\n');
