@@ -15,7 +15,7 @@ const common = {
   setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
   transform: { '^.+\\.[cm]?[jt]sx?$': swc },
   transformIgnorePatterns: [
-    '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema|csv-parse|minisearch)/)',
+    '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema|csv-parse|minisearch|get-port)/)',
   ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
@@ -39,7 +39,7 @@ const config = {
     {
       ...common,
       displayName: 'database',
-      testMatch: ['<rootDir>/src/db/**/*.test.ts', '<rootDir>/src/features/**/*.test.ts'],
+      testMatch: ['db', 'server', 'features', 'wire'].map((room) => `<rootDir>/src/${room}/**/*.test.ts`),
     },
   ],
 };

@@ -2,6 +2,8 @@ import type { NextConfig } from 'next';
 
 const config: NextConfig = {
   poweredByHeader: false,
+  // The development server takes a page at this address for another site's, and that page then reloads for ever.
+  allowedDevOrigins: ['127.0.0.1'],
   reactStrictMode: true,
   // Types are checked by the test command, not again at every start.
   typescript: { ignoreBuildErrors: true },

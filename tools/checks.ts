@@ -70,16 +70,20 @@ interface JestSummary {
 }
 
 /** Unit tests, counted one by one. A suite that could not start counts as one failure. */
-export function jest(place: string, env: NodeJS.ProcessEnv): Verdict {
+export function jest(place: string, env: NodeJS.ProcessEnv, only: readonly string[] = []): Verdict {
   const file = path.join(place, 'jest.json');
   fs.rmSync(file, { force: true });
   // A slow machine is no mistake; and a failed suite that leaves a connection open must not hold up the rest.
   const manner = ['--testTimeout=60000', '--forceExit'];
   const seed = env.HALFPOT_SEED ?? String(Date.now() % 2 ** 31);
-  const { output } = execute('jest', ['--json', `--outputFile=${file}`, '--silent=false', ...manner], {
-    ...env,
-    HALFPOT_SEED: seed,
-  });
+  const { output } = execute(
+    'jest',
+    ['--json', `--outputFile=${file}`, '--silent=false', ...manner, ...only],
+    {
+      ...env,
+      HALFPOT_SEED: seed,
+    },
+  );
   if (!fs.existsSync(file)) return { name: 'unit tests', passed: 0, failed: 1, output };
   const sum = JSON.parse(fs.readFileSync(file, 'utf8')) as JestSummary;
   const failed = sum.numFailedTests + sum.numRuntimeErrorTestSuites;

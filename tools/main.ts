@@ -13,7 +13,10 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot]               measure, as ratios in one run
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
-  ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md`;
+  ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md
+  ./halfpot notices                       write docs/notices.md from the parts that are shipped
+  ./halfpot mutate [FOLDER] [--sample N] [--seed S]
+                                          plant mistakes in the core and see which ones the tests notice`;
 
 /** Each command is loaded only when it is asked for, so that `cost` starts without the rest. */
 const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | number>> = {
@@ -27,6 +30,8 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   bench: async (args) => (await import('./commands/bench')).bench(args),
   book: async (args) => (await import('./commands/book')).book(args),
   schema: async (args) => (await import('./commands/schema')).schema(args),
+  notices: async (args) => (await import('./commands/notices')).notices(args),
+  mutate: async (args) => (await import('./commands/mutate')).mutate(args),
 };
 
 async function main([name = 'help', ...args]: string[]): Promise<number> {

@@ -1,11 +1,12 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import fs from 'node:fs';
-import net from 'node:net';
 import path from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import getPort, { clearLockedPorts, portNumbers } from 'get-port';
 import { ROOT, type Place } from './place';
 import { Stop } from './stop';
 
-export const sleep = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
+export { sleep };
 
 export function isAlive(pid: number): boolean {
   try {
@@ -36,6 +37,19 @@ export async function end(pid: number, patience = 15_000): Promise<void> {
   if (isAlive(pid)) process.kill(pid, 'SIGKILL');
 }
 
+/** Bytes from which a log is turned over at the next start, and how many turned ones are kept. */
+const LOG_FULL = 5 * 1024 * 1024;
+const LOGS_KEPT = 3;
+
+/** A log goes on where it was; a full one is put aside under a number, and the oldest of those goes. */
+export function turnOver(file: string, full = LOG_FULL): void {
+  if (!fs.existsSync(file) || fs.statSync(file).size < full) return;
+  for (let i = LOGS_KEPT; i > 0; i -= 1) {
+    const older = i === 1 ? file : `${file}.${i - 1}`;
+    if (fs.existsSync(older)) fs.renameSync(older, `${file}.${i}`);
+  }
+}
+
 /** Starts a process in a group of its own, so that Ctrl-C reaches us first and we stop it in order. */
 export function start(
   place: Place,
@@ -44,7 +58,10 @@ export function start(
   args: readonly string[],
   env: NodeJS.ProcessEnv,
 ): ChildProcess {
-  const log = fs.openSync(path.join(place.folder, `${name}.log`), 'w');
+  const file = path.join(place.folder, `${name}.log`);
+  turnOver(file);
+  const log = fs.openSync(file, 'a');
+  fs.writeSync(log, `${JSON.stringify({ time: Date.now(), msg: `${name} started` })}\n`);
   const child = spawn(command, args, { cwd: ROOT, env, detached: true, stdio: ['ignore', log, log] });
   fs.closeSync(log);
   if (child.pid !== undefined) fs.writeFileSync(path.join(place.folder, `${name}.pid`), String(child.pid));
@@ -74,22 +91,20 @@ export function takePlace(place: Place, what: string): void {
   process.once('exit', () => fs.rmSync(file, { force: true }));
 }
 
-/** Whether a loopback port can be listened on. */
-export const isFree = (port: number): Promise<boolean> =>
-  new Promise((answer) => {
-    const probe = net.createServer();
-    probe.once('error', () => answer(false));
-    probe.listen({ port, host: '127.0.0.1', exclusive: true }, () => probe.close(() => answer(true)));
-  });
+const LOOPBACK = '127.0.0.1';
 
+/** Whether a loopback port can be listened on. */
+export async function isFree(port: number): Promise<boolean> {
+  // get-port holds back for a while what it has handed out: whoever was given a port may ask about it, and a question takes nothing.
+  clearLockedPorts();
+  const got = await getPort({ port, host: LOOPBACK });
+  clearLockedPorts();
+  return got === port;
+}
+
+/**
+ * A port for a server that listens a little later. Taken below those that the system hands to outgoing connections (from 32768): one of
+ * these may be gone again by then. Two runs at once begin to look in different places.
+ */
 export const freePort = (): Promise<number> =>
-  new Promise((answer, fail) => {
-    const probe = net.createServer();
-    probe.once('error', fail);
-    probe.listen({ port: 0, host: '127.0.0.1' }, () => {
-      const address = probe.address();
-      probe.close(() =>
-        address && typeof address === 'object' ? answer(address.port) : fail(new Error('no port')),
-      );
-    });
-  });
+  getPort({ host: LOOPBACK, port: portNumbers(20_000 + ((process.pid * 61) % 10_000), 32_000) });

@@ -1,22 +1,20 @@
 import {
   costByLayer,
-  costKitchen,
+  costFile,
   costOfPlate,
   costOfProduct,
   gapsOf,
   inputCosts,
-  LAYERS,
-  rowCosts,
   wentInCents,
   whereTheMoneyWent,
   type KitchenCosting,
-  type Layer,
 } from '../core/costing';
-import { readKitchenText } from '../core/kitchen-file';
+import { LAYERS, rowCosts, type Layer } from '../core/layers';
+import { writeStep } from '../core/verbs';
+import { readKitchenText, namesIn } from '../core/kitchen-file';
 import { LOSSES } from '../core/pot';
 import type { Money } from '../core/quantity';
 import { CONSTANTS } from '../core/reference';
-import { writeStep } from '../core/said';
 import type { Trouble } from '../core/trouble';
 
 /** What `halfpot cost FILE` answers, as data. Money is in the kitchen's currency, null while incomplete. */
@@ -71,14 +69,14 @@ export function costText(
   | { readonly report: CostReport; readonly costing: KitchenCosting } {
   const read = readKitchenText(text);
   if (!read.ok) return { mistakes: read.mistakes };
-  const costing = costKitchen(read.file, read.file.referenceDay, CONSTANTS);
-  const { file } = costing;
+  const costing = costFile(read.file, read.file.referenceDay, CONSTANTS);
+  const { state } = costing;
   const report: CostReport = {
-    kitchen: file.kitchen.name,
+    kitchen: state.kitchen.name,
     day: costing.day,
-    currency: file.kitchen.currency,
-    products: file.recipes.map((r) => productReport(costing, r.id, withLedger)),
-    plates: file.plates.map((p) => {
+    currency: state.kitchen.currency,
+    products: state.recipes.map((r) => productReport(costing, r.id, withLedger)),
+    plates: state.plates.map((p) => {
       const { cost, foodCostPct } = costOfPlate(costing, p.id);
       const layers = costByLayer(costing, `plate:${p.id}`);
       return {
@@ -157,6 +155,7 @@ function moneyWent(costing: KitchenCosting, id: string): Record<string, string> 
 }
 
 function ledger(costing: KitchenCosting, id: string): object[] {
+  const names = namesIn(costing.state);
   const { run, recipe } = costing.recipes.get(id) as NonNullable<
     ReturnType<KitchenCosting['recipes']['get']>
   >;
@@ -167,7 +166,7 @@ function ledger(costing: KitchenCosting, id: string): object[] {
   );
   return run.rows.map((row, i) => ({
     step: row.step + 1,
-    said: writeStep(recipe.steps[row.step] as (typeof recipe.steps)[number], { ...costing.file }),
+    said: writeStep(recipe.steps[row.step] as (typeof recipe.steps)[number], names),
     vessel: row.vessel.name,
     litres: row.ml / 1000,
     kg: row.g / 1000,

@@ -1,7 +1,9 @@
-import { costKitchen, potOf } from '../core/costing';
+import { costFile } from '../core/costing';
+import { potOf } from '../core/shelf';
+import { scaleTo, vesselsFor } from '../core/verbs';
 import { mannerIn, readKitchenText, vesselOf } from '../core/kitchen-file';
 import { forCovers, type ForCovers } from '../core/planner';
-import { scaleTo, vesselsFor, type Scaled } from '../core/pot';
+import { type Scaled } from '../core/pot';
 import { readAmountOf } from '../core/quantity';
 import { CONSTANTS } from '../core/reference';
 import { findNamed } from '../core/said';
@@ -32,7 +34,7 @@ export function scaleText(
   if (!recipe.ok) return recipe;
   const amount = readAmountOf(['volume'], wanted, mannerIn(file));
   if (!amount.ok) return amount;
-  const { shelf } = costKitchen(file, file.referenceDay, CONSTANTS);
+  const { shelf } = costFile(file, file.referenceDay, CONSTANTS);
   const pot = potOf(recipe.value, shelf);
   const ml = amount.value.value;
   if (inVessel === undefined) {
@@ -60,7 +62,7 @@ export function coversText(
   if (!read.ok) return { mistakes: read.mistakes };
   const plate = findNamed(plateName, read.file.plates, 'plate');
   if (!plate.ok) return plate;
-  const costing = costKitchen(read.file, read.file.referenceDay, CONSTANTS);
+  const costing = costFile(read.file, read.file.referenceDay, CONSTANTS);
   return forCovers(costing, plate.value.id, covers, CONSTANTS);
 }
 

@@ -1,4 +1,4 @@
-import { LAYERS, layerWords, type Layer } from '../core/costing';
+import { LAYERS, layerWords, type Layer } from '../core/layers';
 import { warningWords, type Warning } from '../core/pot';
 import type { CostReport } from './cost';
 

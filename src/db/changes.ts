@@ -12,11 +12,8 @@ export interface Change {
   readonly after: unknown;
 }
 
-/**
- * Writes who changed what, and moves the kitchen's revision, in the transaction of the change itself.
- * @param costs whether any cost can be another for it: what cannot need not have everything costed anew
- */
-export async function recordChange(sql: Sql, c: Change, costs = true): Promise<void> {
+/** Writes who changed what, with both sides, in the transaction of the change itself. */
+export async function recordChange(sql: Sql, c: Change): Promise<void> {
   await run(
     sql,
     'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value) VALUES (?,?,?,?,?,?,?,?)',
@@ -27,9 +24,12 @@ export async function recordChange(sql: Sql, c: Change, costs = true): Promise<v
       c.personId,
       c.what,
       c.subjectId,
-      JSON.stringify(c.before),
-      JSON.stringify(c.after),
+      JSON.stringify(c.before ?? null),
+      JSON.stringify(c.after ?? null),
     ],
   );
-  if (costs) await run(sql, 'UPDATE kitchen SET revision = revision + 1 WHERE id = ?', [c.kitchenId]);
 }
+
+/** Moves the kitchen's revision: whatever was computed for the one before is computed anew when it is asked for. */
+export const moveRevision = (sql: Sql, kitchenId: string): Promise<number> =>
+  run(sql, 'UPDATE kitchen SET revision = revision + 1 WHERE id = ?', [kitchenId]);

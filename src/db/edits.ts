@@ -2,13 +2,14 @@ import { z } from 'zod';
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { newId } from './ids';
+import { RECIPE } from './json-columns';
 import { insertByProducts } from './larder-rows';
 import { replacePlateLines } from './plate-lines';
-import { replaceSteps } from './recipe-steps';
+import { replaceSteps, withIds } from './recipe-steps';
 import { maybeOne, run, type Sql } from './sql';
 
 /** What people edit as one, each with a version of its own. */
-export type Aggregate = 'ingredient' | 'supplier_article' | 'recipe' | 'plate' | 'yield_test';
+export type Aggregate = 'kitchen' | 'ingredient' | 'supplier_article' | 'recipe' | 'plate' | 'yield_test';
 
 /**
  * Takes the next version of an aggregate if it still stands at the one the editor saw.
@@ -22,6 +23,13 @@ export async function takeVersion(
   id: string,
   seen: number,
 ): Promise<boolean> {
+  if (table === 'kitchen')
+    return (
+      (await run(sql, 'UPDATE kitchen SET version = version + 1 WHERE id = ? AND version = ?', [
+        kitchenId,
+        seen,
+      ])) === 1
+    );
   return (
     (await run(
       sql,
@@ -101,11 +109,12 @@ export async function writeRecipe(
     'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ? WHERE kitchen_id = ? AND id = ?',
     [recipe.name, recipe.vessel, recipe.hob, recipe.note ?? null, kitchenId, recipe.id],
   );
-  await replaceSteps(sql, kitchenId, recipe.id, recipe.steps, manner);
+  const kept = { ...recipe, steps: withIds(recipe.steps) };
+  await replaceSteps(sql, kitchenId, recipe.id, kept.steps, manner);
   await run(
     sql,
     'INSERT INTO recipe_version (kitchen_id, recipe_id, version, effective_on, recorded_at, body) VALUES (?,?,?,?,?,?)',
-    [kitchenId, recipe.id, version, on, recordedAt, JSON.stringify(recipe)],
+    [kitchenId, recipe.id, version, on, recordedAt, RECIPE.write(kept)],
   );
 }
 

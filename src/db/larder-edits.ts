@@ -2,7 +2,12 @@ import type { Basis } from '@/core/kitchen-file';
 import type { TrimSchool } from '@/core/larder';
 import type { CountUnit } from '@/core/quantity';
 import { newId } from './ids';
+import { PHYSICS, PRICE_BASIS } from './json-columns';
 import { run, type Sql } from './sql';
+import { maybeJson } from './typed';
+
+/** The physics as it is stored now; what stands bare from before versions were written down gets its own. */
+const VERSIONED = `IF(JSON_EXISTS(physics, '$.v'), physics, JSON_OBJECT('v', ${PHYSICS.version}, 'is', JSON_COMPACT(physics)))`;
 
 /** What of an ingredient can be set apart from its name: null takes an own setting away. */
 export interface IngredientSettings {
@@ -36,18 +41,17 @@ export async function setIngredient(
   s: IngredientSettings,
 ): Promise<void> {
   const sets: [string, string | number | null][] = [];
-  if (s.priceBasis !== undefined)
-    sets.push(['price_basis = ?', s.priceBasis === null ? null : JSON.stringify(s.priceBasis)]);
+  if (s.priceBasis !== undefined) sets.push(['price_basis = ?', maybeJson(PRICE_BASIS, s.priceBasis)]);
   if (s.boughtAs !== undefined) sets.push(['bought_as = ?', s.boughtAs]);
   if (s.partPack !== undefined) sets.push(['part_pack = ?', s.partPack]);
   if (s.mergedInto !== undefined) sets.push(['merged_into = ?', s.mergedInto]);
   if (s.piece !== undefined)
     sets.push([
-      "physics = JSON_MERGE_PATCH(physics, JSON_OBJECT('pieceG', JSON_COMPACT(?)))",
+      `physics = JSON_MERGE_PATCH(${VERSIONED}, JSON_OBJECT('is', JSON_OBJECT('pieceG', JSON_COMPACT(?))))`,
       JSON.stringify({ [s.piece.unit]: s.piece.g }),
     ]);
   if (s.densityGPerMl !== undefined)
-    sets.push(["physics = JSON_SET(physics, '$.densityGPerMl', ?)", s.densityGPerMl]);
+    sets.push([`physics = JSON_SET(${VERSIONED}, '$.is.densityGPerMl', ?)`, s.densityGPerMl]);
   if (s.trim !== undefined)
     sets.push(
       ['trim_school = ?', s.trim.school],
@@ -129,30 +133,12 @@ export async function archiveMeasure(sql: Sql, kitchenId: string, id: string, at
   );
 }
 
-/**
- * Sets the basis that counts where an ingredient has none of its own.
- * @returns false when somebody changed the kitchen since `seen`
- */
-export async function setKitchenBasis(
-  sql: Sql,
-  kitchenId: string,
-  basis: Basis,
-  seen: number,
-): Promise<boolean> {
-  return (
-    (await run(
-      sql,
-      'UPDATE kitchen SET price_basis = ?, version = version + 1 WHERE id = ? AND version = ?',
-      [JSON.stringify(basis), kitchenId, seen],
-    )) === 1
-  );
-}
+/** Sets the basis that counts where an ingredient has none of its own, of a kitchen whose version has been taken. */
+export const setKitchenBasis = (sql: Sql, kitchenId: string, basis: Basis): Promise<number> =>
+  run(sql, 'UPDATE kitchen SET price_basis = ? WHERE id = ?', [PRICE_BASIS.write(basis), kitchenId]);
 
-/**
- * Sets how a kitchen trims and learns.
- * @returns false when somebody changed the kitchen since `seen`
- */
-export async function setKitchenTrim(
+/** Sets how a kitchen trims and learns, and what hands and energy cost it; its version has been taken. */
+export const setKitchenTrim = (
   sql: Sql,
   kitchenId: string,
   t: {
@@ -164,23 +150,18 @@ export async function setKitchenTrim(
     readonly learning: 'ask' | 'at once';
     readonly scale: string | null;
   },
-  seen: number,
-): Promise<boolean> {
-  return (
-    (await run(
-      sql,
-      'UPDATE kitchen SET trim_school = ?, trim_set_value = ?, wage_per_hour = ?, electricity_per_kwh = ?, gas_per_kwh = ?, learning = ?, scale_address = ?, version = version + 1 WHERE id = ? AND version = ?',
-      [
-        t.school,
-        t.setValuePerKg,
-        t.wagePerHour,
-        t.electricityPerKwh,
-        t.gasPerKwh,
-        t.learning,
-        t.scale,
-        kitchenId,
-        seen,
-      ],
-    )) === 1
+): Promise<number> =>
+  run(
+    sql,
+    'UPDATE kitchen SET trim_school = ?, trim_set_value = ?, wage_per_hour = ?, electricity_per_kwh = ?, gas_per_kwh = ?, learning = ?, scale_address = ? WHERE id = ?',
+    [
+      t.school,
+      t.setValuePerKg,
+      t.wagePerHour,
+      t.electricityPerKwh,
+      t.gasPerKwh,
+      t.learning,
+      t.scale,
+      kitchenId,
+    ],
   );
-}

@@ -1,38 +1,39 @@
-import type { KitchenFile, Pack, WrittenArticle } from '@/core/kitchen-file';
+import type { KitchenFile, Pack } from '@/core/kitchen-file';
+import type { StateArticle } from '@/core/kitchen-state';
 import { newId } from './ids';
-import { insertAll, run, type Sql } from './sql';
-import { jsonOrNull } from './typed';
+import { run, type Sql, insertRows } from './sql';
+import { LABEL, PHYSICS, PRICE_BASIS } from './json-columns';
+import { maybeJson } from './typed';
 
-/** Writes ingredients with their yields; also for those taken from the reference later. */
+/** Writes ingredients with their yields; also for those taken from the reference later. The article one is costed from is set when that is there. */
 export async function insertIngredients(
   sql: Sql,
   kitchenId: string,
   ingredients: KitchenFile['ingredients'],
   firstPosition = 0,
 ): Promise<void> {
-  await insertAll(
+  await insertOwn(sql, kitchenId, ingredients, firstPosition);
+  for (const { id, mergedInto, comesOff } of ingredients)
+    if (mergedInto !== undefined || comesOff !== undefined)
+      await run(
+        sql,
+        'UPDATE ingredient SET merged_into = ?, comes_off_id = ? WHERE kitchen_id = ? AND id = ?',
+        [mergedInto ?? null, comesOff?.ingredient ?? null, kitchenId, id],
+      );
+  await insertYields(sql, kitchenId, ingredients);
+  for (const i of ingredients) await insertCooked(sql, kitchenId, i.id, i.cooked);
+}
+
+/** What an ingredient says of itself: no other ingredient need be there yet. */
+const insertOwn = (
+  sql: Sql,
+  kitchenId: string,
+  ingredients: KitchenFile['ingredients'],
+  firstPosition: number,
+): Promise<void> =>
+  insertRows(
     sql,
     'ingredient',
-    [
-      'kitchen_id',
-      'id',
-      'name',
-      'role',
-      'physics',
-      'trim_school',
-      'trim_set_value',
-      'trim_taken_pct',
-      'reference_id',
-      'price_basis',
-      'bought_as',
-      'part_pack',
-      'comes_off_value',
-      'comes_off_sold',
-      'comes_off_taken_pct',
-      'learn_season',
-      'learn_supplier_id',
-      'position',
-    ],
     ingredients.map(
       (
         {
@@ -47,73 +48,57 @@ export async function insertIngredients(
           reference,
           mergedInto: _m,
           priceBasis,
-          boughtAs,
+          boughtAs: _b,
           partPack,
           ...physics
         },
         i,
-      ) => [
-        kitchenId,
+      ) => ({
+        kitchen_id: kitchenId,
         id,
         name,
         role,
-        JSON.stringify(physics),
-        trim?.school ?? null,
-        trim?.setValuePerKg ?? null,
-        trim?.takenPct ?? null,
-        reference ?? null,
-        jsonOrNull(priceBasis),
-        boughtAs ?? null,
-        partPack,
-        comesOff?.setValuePerKg ?? null,
-        comesOff?.sold ? 1 : 0,
-        comesOff?.takenPct ?? null,
-        learnFrom?.season ?? null,
-        learnFrom?.supplier ?? null,
-        firstPosition + i,
-      ],
+        physics: PHYSICS.write(physics),
+        trim_school: trim?.school ?? null,
+        trim_set_value: trim?.setValuePerKg ?? null,
+        trim_taken_pct: trim?.takenPct ?? null,
+        reference_id: reference ?? null,
+        price_basis: maybeJson(PRICE_BASIS, priceBasis),
+        part_pack: partPack,
+        comes_off_value: comesOff?.setValuePerKg ?? null,
+        comes_off_sold: comesOff?.sold ? 1 : 0,
+        comes_off_taken_pct: comesOff?.takenPct ?? null,
+        learn_season: learnFrom?.season ?? null,
+        learn_supplier_id: learnFrom?.supplier ?? null,
+        position: firstPosition + i,
+      }),
     ),
   );
-  for (const { id, mergedInto, comesOff } of ingredients)
-    if (mergedInto !== undefined || comesOff !== undefined)
-      await run(
-        sql,
-        'UPDATE ingredient SET merged_into = ?, comes_off_id = ? WHERE kitchen_id = ? AND id = ?',
-        [mergedInto ?? null, comesOff?.ingredient ?? null, kitchenId, id],
-      );
+
+async function insertYields(
+  sql: Sql,
+  kitchenId: string,
+  ingredients: KitchenFile['ingredients'],
+): Promise<void> {
   const yields = ingredients.flatMap((i) => i.yields.map((y) => ({ ...y, id: newId(), of: i.id })));
-  await insertAll(
+  await insertRows(
     sql,
     'ingredient_yield',
-    [
-      'kitchen_id',
-      'id',
-      'ingredient_id',
-      'effective_on',
-      'recorded_at',
-      'usable_pct',
-      'stock_trim_pct',
-      'source',
-      'low_pct',
-      'high_pct',
-      'basis',
-    ],
-    yields.map((y) => [
-      kitchenId,
-      y.id,
-      y.of,
-      y.on,
-      new Date(y.recordedAt),
-      y.usablePct,
-      y.stockTrimPct,
-      y.source,
-      y.low ?? null,
-      y.high ?? null,
-      y.basis ?? null,
-    ]),
+    yields.map((y) => ({
+      kitchen_id: kitchenId,
+      id: y.id,
+      ingredient_id: y.of,
+      effective_on: y.on,
+      recorded_at: new Date(y.recordedAt),
+      usable_pct: y.usablePct,
+      stock_trim_pct: y.stockTrimPct,
+      source: y.source,
+      low_pct: y.low ?? null,
+      high_pct: y.high ?? null,
+      basis: y.basis ?? null,
+    })),
   );
   for (const y of yields) await insertByProducts(sql, kitchenId, y.id, y.byProducts);
-  for (const i of ingredients) await insertCooked(sql, kitchenId, i.id, i.cooked);
 }
 
 /** What else comes off, of a yield that has just been written. */
@@ -123,11 +108,16 @@ export const insertByProducts = (
   yieldId: string,
   byProducts: KitchenFile['ingredients'][number]['yields'][number]['byProducts'],
 ): Promise<void> =>
-  insertAll(
+  insertRows(
     sql,
     'yield_by_product',
-    ['kitchen_id', 'yield_id', 'position', 'ingredient_id', 'pct'],
-    byProducts.map((b, i) => [kitchenId, yieldId, i, b.ingredient, b.pct]),
+    byProducts.map((b, i) => ({
+      kitchen_id: kitchenId,
+      yield_id: yieldId,
+      position: i,
+      ingredient_id: b.ingredient,
+      pct: b.pct,
+    })),
   );
 
 /** Adds accepted figures of cooking tests; earlier ones stay. */
@@ -137,40 +127,27 @@ export const insertCooked = (
   ingredientId: string,
   cooked: KitchenFile['ingredients'][number]['cooked'],
 ): Promise<void> =>
-  insertAll(
+  insertRows(
     sql,
     'cooked_figure',
-    [
-      'kitchen_id',
-      'id',
-      'ingredient_id',
-      'figure',
-      'effective_on',
-      'recorded_at',
-      'value',
-      'low',
-      'high',
-      'source',
-      'basis',
-    ],
-    cooked.map((c) => [
-      kitchenId,
-      newId(),
-      ingredientId,
-      c.figure,
-      c.on,
-      new Date(c.recordedAt),
-      c.value,
-      c.low ?? null,
-      c.high ?? null,
-      c.source,
-      c.basis ?? null,
-    ]),
+    cooked.map((c) => ({
+      kitchen_id: kitchenId,
+      id: newId(),
+      ingredient_id: ingredientId,
+      figure: c.figure,
+      effective_on: c.on,
+      recorded_at: new Date(c.recordedAt),
+      value: c.value,
+      low: c.low ?? null,
+      high: c.high ?? null,
+      source: c.source,
+      basis: c.basis ?? null,
+    })),
   );
 
 /** An article with what its pack came to. */
 export interface ArticleRow {
-  readonly article: WrittenArticle;
+  readonly article: StateArticle;
   readonly pack: Pack;
 }
 
@@ -181,38 +158,23 @@ export async function insertArticles(
   rows: readonly ArticleRow[],
   firstPosition = 0,
 ): Promise<void> {
-  await insertAll(
+  await insertRows(
     sql,
     'supplier_article',
-    [
-      'kitchen_id',
-      'id',
-      'supplier_id',
-      'ingredient_id',
-      'name',
-      'code',
-      'pack_typed',
-      'pack_amount',
-      'pack_kind',
-      'pack_g',
-      'pack_via',
-      'label',
-      'position',
-    ],
-    rows.map(({ article: a, pack }, i) => [
-      kitchenId,
-      a.id,
-      a.supplier,
-      a.ingredient,
-      a.name,
-      a.code ?? null,
-      a.pack,
-      pack.amount.toFixed(6),
-      pack.kind,
-      pack.nominalG.toFixed(6),
-      pack.via,
-      jsonOrNull(a.label),
-      firstPosition + i,
-    ]),
+    rows.map(({ article: a, pack }, i) => ({
+      kitchen_id: kitchenId,
+      id: a.id,
+      supplier_id: a.supplier,
+      ingredient_id: a.ingredient,
+      name: a.name,
+      code: a.code ?? null,
+      pack_typed: a.pack,
+      pack_amount: pack.amount.toFixed(6),
+      pack_kind: pack.kind,
+      pack_g: pack.nominalG.toFixed(6),
+      pack_via: pack.via,
+      label: maybeJson(LABEL, a.label),
+      position: firstPosition + i,
+    })),
   );
 }

@@ -1,7 +1,6 @@
 import type { Pool } from 'mysql2/promise';
 import {
   mannerIn,
-  mergeTargets,
   packFacts,
   packOn,
   receivedOn,
@@ -10,11 +9,14 @@ import {
   type WrittenArticle,
   type WrittenIngredient,
 } from '@/core/kitchen-file';
+import { mergeTargets } from '@/core/kitchen-state';
 import type { Outcome } from '@/core/trouble';
 import { newId } from './ids';
-import { inTransaction, insertAll, run, type Sql } from './sql';
-import { insertSteps } from './recipe-steps';
-import { jsonOrNull } from './typed';
+import { setIngredient } from './larder-edits';
+import { inTransaction, run, type Sql, insertRows } from './sql';
+import { insertSteps, withIds } from './recipe-steps';
+import { LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
+import { maybeJson } from './typed';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
 import { insertPurchases, type BookedPurchase } from './purchases';
@@ -52,7 +54,7 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
         k.decimalMark,
         k.trim.school,
         k.trim.setValuePerKg,
-        JSON.stringify(k.priceBasis),
+        PRICE_BASIS.write(k.priceBasis),
         k.learning,
         k.wagePerHour ?? null,
         k.energyPerKwh.electricity ?? null,
@@ -61,81 +63,82 @@ export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secret
         file.referenceDay,
       ],
     );
-    await insertAll(
-      sql,
-      'person',
-      ['kitchen_id', 'id', 'name', 'role', 'password_hash', 'pin_hash'],
-      file.people.map((p) => [
-        k.id,
-        p.id,
-        p.name,
-        p.role,
-        secrets.get(p.id)?.password ?? null,
-        secrets.get(p.id)?.pin ?? null,
-      ]),
-    );
-    await insertAll(
-      sql,
-      'supplier',
-      ['kitchen_id', 'id', 'name', 'price_list', 'list_columns'],
-      file.suppliers.map((s) => [k.id, s.id, s.name, s.priceList ?? null, jsonOrNull(s.columns)]),
-    );
-    await insertAll(
-      sql,
-      'house_measure',
-      ['kitchen_id', 'id', 'name', 'amount_typed'],
-      file.measures.map((m) => [k.id, m.id, m.name, m.amount]),
-    );
-    await insertAll(
-      sql,
-      'vessel',
-      [
-        'kitchen_id',
-        'id',
-        'name',
-        'shape',
-        'base_cm',
-        'top_cm',
-        'length_cm',
-        'width_cm',
-        'height_cm',
-        'max_fill_pct',
-        'position',
-      ],
-      file.vessels.map((v, i) => [
-        k.id,
-        v.id,
-        v.name,
-        v.shape,
-        v.shape === 'round' ? v.baseCm : null,
-        v.shape === 'round' ? v.topCm : null,
-        v.shape === 'box' ? v.lengthCm : null,
-        v.shape === 'box' ? v.widthCm : null,
-        v.heightCm,
-        v.maxFillPct,
-        i,
-      ]),
-    );
-    await insertAll(
-      sql,
-      'hob',
-      ['kitchen_id', 'id', 'name', 'net_kw', 'fuel', 'efficiency_pct', 'draught', 'position'],
-      file.hobs.map((h, i) => [
-        k.id,
-        h.id,
-        h.name,
-        h.netKw,
-        h.fuel,
-        h.efficiencyPct ?? null,
-        h.draught ? 1 : 0,
-        i,
-      ]),
-    );
+    await loadHouse(sql, file, secrets);
     await loadLarder(sql, file);
     await loadBuying(sql, file);
     await loadCooking(sql, file);
     await loadBench(sql, file);
   });
+}
+
+/** Who works there, who sells to it, its measures; and what stands on the stove. */
+async function loadHouse(sql: Sql, file: KitchenFile, secrets: Secrets): Promise<void> {
+  const k = file.kitchen;
+  await insertRows(
+    sql,
+    'person',
+    file.people.map((p) => ({
+      kitchen_id: k.id,
+      id: p.id,
+      name: p.name,
+      role: p.role,
+      password_hash: secrets.get(p.id)?.password ?? null,
+      pin_hash: secrets.get(p.id)?.pin ?? null,
+    })),
+  );
+  await insertRows(
+    sql,
+    'supplier',
+    file.suppliers.map((s) => ({
+      kitchen_id: k.id,
+      id: s.id,
+      name: s.name,
+      price_list: s.priceList ?? null,
+      list_columns: maybeJson(LIST_COLUMNS, s.columns),
+    })),
+  );
+  await insertRows(
+    sql,
+    'house_measure',
+    file.measures.map((m) => ({ kitchen_id: k.id, id: m.id, name: m.name, amount_typed: m.amount })),
+  );
+  await loadStove(sql, file);
+}
+
+/** Vessels and hobs. */
+async function loadStove(sql: Sql, file: KitchenFile): Promise<void> {
+  const k = file.kitchen;
+  await insertRows(
+    sql,
+    'vessel',
+    file.vessels.map((v, i) => ({
+      kitchen_id: k.id,
+      id: v.id,
+      name: v.name,
+      shape: v.shape,
+      base_cm: v.shape === 'round' ? v.baseCm : null,
+      top_cm: v.shape === 'round' ? v.topCm : null,
+      length_cm: v.shape === 'box' ? v.lengthCm : null,
+      width_cm: v.shape === 'box' ? v.widthCm : null,
+      height_cm: v.heightCm,
+      max_fill_pct: v.maxFillPct,
+      position: i,
+    })),
+  );
+  await insertRows(
+    sql,
+    'hob',
+    file.hobs.map((h, i) => ({
+      kitchen_id: k.id,
+      id: h.id,
+      name: h.name,
+      net_kw: h.netKw,
+      fuel: h.fuel,
+      efficiency_pct: h.efficiencyPct ?? null,
+      draught: h.draught ? 1 : 0,
+      position: i,
+    })),
+  );
 }
 
 async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
@@ -155,28 +158,36 @@ async function loadLarder(sql: Sql, file: KitchenFile): Promise<void> {
       pack: must(packOn({ ...article, weighings: [] }, ingredient, '', manner)),
     })),
   );
-  await insertAll(
+  for (const { id, boughtAs } of file.ingredients)
+    if (boughtAs !== undefined) await setIngredient(sql, k, id, { boughtAs });
+  await insertRows(
     sql,
     'price_quote',
-    ['kitchen_id', 'id', 'article_id', 'effective_on', 'recorded_at', 'price_typed', 'price'],
     file.articles.flatMap((a) =>
-      a.quotes.map((q) => [k, newId(), a.id, q.on, at(q.recordedAt), q.price, q.price]),
+      a.quotes.map((q) => ({
+        kitchen_id: k,
+        id: newId(),
+        article_id: a.id,
+        effective_on: q.on,
+        recorded_at: at(q.recordedAt),
+        price_typed: q.price,
+        price: q.price,
+      })),
     ),
   );
-  await insertAll(
+  await insertRows(
     sql,
     'pack_weighing',
-    ['kitchen_id', 'id', 'article_id', 'effective_on', 'recorded_at', 'held_typed', 'held_g'],
     rows.flatMap(({ article, ingredient }) =>
-      article.weighings.map((w) => [
-        k,
-        newId(),
-        article.id,
-        w.on,
-        at(w.recordedAt),
-        w.held,
-        must(weigh(w.held, ingredient, manner)).toFixed(6),
-      ]),
+      article.weighings.map((w) => ({
+        kitchen_id: k,
+        id: newId(),
+        article_id: article.id,
+        effective_on: w.on,
+        recorded_at: at(w.recordedAt),
+        held_typed: w.held,
+        held_g: must(weigh(w.held, ingredient, manner)).toFixed(6),
+      })),
     ),
   );
 }
@@ -207,57 +218,63 @@ async function loadBuying(sql: Sql, file: KitchenFile): Promise<void> {
   }));
   // An invoice stands before the credit note that corrects it.
   await insertPurchases(sql, k, booked);
-  await insertAll(
+  await insertRows(
     sql,
     'stock_count',
-    ['kitchen_id', 'id', 'ingredient_id', 'effective_on', 'recorded_at', 'typed', 'g'],
-    file.counts.map((c) => [
-      k,
-      newId(),
-      c.ingredient,
-      c.on,
-      at(c.recordedAt),
-      c.amount,
-      must(weigh(c.amount, ingredients.get(c.ingredient) as WrittenIngredient, manner)).toFixed(6),
-    ]),
+    file.counts.map((c) => ({
+      kitchen_id: k,
+      id: newId(),
+      ingredient_id: c.ingredient,
+      effective_on: c.on,
+      recorded_at: at(c.recordedAt),
+      typed: c.amount,
+      g: must(weigh(c.amount, ingredients.get(c.ingredient) as WrittenIngredient, manner)).toFixed(6),
+    })),
   );
 }
 
 async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
   const k = file.kitchen;
-  await insertAll(
+  await insertRows(
     sql,
     'recipe',
-    ['kitchen_id', 'id', 'name', 'vessel_id', 'hob_id', 'note', 'batches_a_week', 'position'],
-    file.recipes.map((r, i) => [k.id, r.id, r.name, r.vessel, r.hob, r.note ?? null, r.batchesAWeek, i]),
+    file.recipes.map((r, i) => ({
+      kitchen_id: k.id,
+      id: r.id,
+      name: r.name,
+      vessel_id: r.vessel,
+      hob_id: r.hob,
+      note: r.note ?? null,
+      batches_a_week: r.batchesAWeek,
+      position: i,
+    })),
   );
-  for (const r of file.recipes) await insertSteps(sql, k.id, r.id, r.steps, mannerIn(file));
-  await insertAll(
+  const recipes = file.recipes.map((r) => ({ ...r, steps: withIds(r.steps) }));
+  for (const r of recipes) await insertSteps(sql, k.id, r.id, r.steps, mannerIn(file));
+  await insertRows(
     sql,
     'recipe_version',
-    ['kitchen_id', 'recipe_id', 'version', 'effective_on', 'recorded_at', 'body'],
-    file.recipes.map((r) => [
-      k.id,
-      r.id,
-      1,
-      file.referenceDay,
-      at(`${file.referenceDay}T00:00:00.000Z`),
-      JSON.stringify(r),
-    ]),
+    recipes.map((r) => ({
+      kitchen_id: k.id,
+      recipe_id: r.id,
+      version: 1,
+      effective_on: file.referenceDay,
+      recorded_at: at(`${file.referenceDay}T00:00:00.000Z`),
+      body: RECIPE.write(r),
+    })),
   );
-  await insertAll(
+  await insertRows(
     sql,
     'plate',
-    ['kitchen_id', 'id', 'name', 'menu_price', 'tax_pct', 'target_food_cost_pct', 'position'],
-    file.plates.map((p, i) => [
-      k.id,
-      p.id,
-      p.name,
-      p.menuPrice ?? null,
-      p.taxPct,
-      p.targetFoodCostPct ?? null,
-      i,
-    ]),
+    file.plates.map((p, i) => ({
+      kitchen_id: k.id,
+      id: p.id,
+      name: p.name,
+      menu_price: p.menuPrice ?? null,
+      tax_pct: p.taxPct,
+      target_food_cost_pct: p.targetFoodCostPct ?? null,
+      position: i,
+    })),
   );
   for (const p of file.plates) await insertPlateLines(sql, k.id, p.id, p.lines, mannerIn(file));
 }

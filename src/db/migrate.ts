@@ -6,6 +6,8 @@ import Postgrator from 'postgrator';
 export class MigrationLockError extends Error {}
 
 const LOCK_SECONDS = 60;
+/** The one collation of everything people write: case and accents make no other name. Ids and hashes are ascii_bin. */
+export const COLLATION = 'utf8mb4_unicode_ci';
 
 /**
  * Brings a database to the newest schema. Numbered, checksummed files; a landed one is never edited.
@@ -29,6 +31,10 @@ export async function migrate(
         `Another program has been migrating this database for more than ${LOCK_SECONDS} seconds.`,
       );
     const [names] = await connection.query<RowDataPacket[]>('SELECT DATABASE() AS name');
+    // A database of somebody else's may have another default; tables take what stands here.
+    await connection.query(
+      `ALTER DATABASE \`${String(names[0]?.name)}\` CHARACTER SET utf8mb4 COLLATE ${COLLATION}`,
+    );
     const postgrator = new Postgrator({
       migrationPattern: path.join(folder, '*.sql'),
       driver: 'mysql',

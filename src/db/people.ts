@@ -16,11 +16,16 @@ export const peopleOf = (sql: Sql, kitchenId: string): Promise<Person[]> =>
     [kitchenId],
   );
 
-export const personOf = (sql: Sql, kitchenId: string, id: string): Promise<Person | undefined> =>
+/** Somebody who works in a kitchen, and the zone it lies in. */
+export const personOf = (
+  sql: Sql,
+  kitchenId: string,
+  id: string,
+): Promise<(Person & { zone: string }) | undefined> =>
   maybeOne(
     sql,
-    Person,
-    'SELECT id, name, role FROM person WHERE kitchen_id = ? AND id = ? AND archived_at IS NULL',
+    Person.extend({ zone: z.string() }),
+    'SELECT p.id, p.name, p.role, k.zone FROM person p JOIN kitchen k ON k.id = p.kitchen_id WHERE p.kitchen_id = ? AND p.id = ? AND p.archived_at IS NULL',
     [kitchenId, id],
   );
 

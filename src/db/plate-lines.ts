@@ -1,42 +1,48 @@
 import type { WrittenPlate } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
+import { withIds } from './recipe-steps';
 import { insertAll, run, type Sql } from './sql';
 import { normalised, pointers } from './typed';
 
+const COLUMNS = [
+  'kitchen_id',
+  'id',
+  'plate_id',
+  'position',
+  'part',
+  'ingredient_id',
+  'product_id',
+  'product_part',
+  'amount_typed',
+  'amount',
+  'amount_kind',
+  'amount_unit',
+] as const;
+
+const rowsOf = (
+  kitchenId: string,
+  plateId: string,
+  lines: WrittenPlate['lines'],
+  manner: Manner,
+): (string | number | null)[][] =>
+  withIds(lines).map(({ id, of, amount: typed }, i) => {
+    const { amount, kind, unit } = normalised(typed, manner);
+    const to = pointers(of);
+    const part = 'product' in of ? 'product' : 'stockTrimOf' in of ? 'stock trim' : 'usable';
+    const joint = 'product' in of ? (of.part ?? null) : null;
+    return [kitchenId, id, plateId, i, part, to.ingredient, to.product, joint, typed, amount, kind, unit];
+  });
+
 /** Writes what stands on a plate, in its order. */
-export async function insertPlateLines(
+export const insertPlateLines = (
   sql: Sql,
   kitchenId: string,
   plateId: string,
   lines: WrittenPlate['lines'],
   manner: Manner,
-): Promise<void> {
-  await insertAll(
-    sql,
-    'plate_line',
-    [
-      'kitchen_id',
-      'plate_id',
-      'position',
-      'part',
-      'ingredient_id',
-      'product_id',
-      'product_part',
-      'amount_typed',
-      'amount',
-      'amount_kind',
-      'amount_unit',
-    ],
-    lines.map((line, i) => {
-      const { amount, kind, unit } = normalised(line.amount, manner);
-      const to = pointers(line.of);
-      const part = 'product' in line.of ? 'product' : 'stockTrimOf' in line.of ? 'stock trim' : 'usable';
-      const joint = 'product' in line.of ? (line.of.part ?? null) : null;
-      return [kitchenId, plateId, i, part, to.ingredient, to.product, joint, line.amount, amount, kind, unit];
-    }),
-  );
-}
+): Promise<void> => insertAll(sql, 'plate_line', COLUMNS, rowsOf(kitchenId, plateId, lines, manner));
 
+/** Makes a plate's lines these: rows stay with their ids, whatever is changed or moved about them. */
 export async function replacePlateLines(
   sql: Sql,
   kitchenId: string,
@@ -44,6 +50,12 @@ export async function replacePlateLines(
   lines: WrittenPlate['lines'],
   manner: Manner,
 ): Promise<void> {
-  await run(sql, 'DELETE FROM plate_line WHERE kitchen_id = ? AND plate_id = ?', [kitchenId, plateId]);
-  await insertPlateLines(sql, kitchenId, plateId, lines, manner);
+  const rows = rowsOf(kitchenId, plateId, lines, manner);
+  const ids = rows.map((row) => String(row[1]));
+  await run(
+    sql,
+    `DELETE FROM plate_line WHERE kitchen_id = ? AND plate_id = ?${ids.length > 0 ? ` AND id NOT IN (${ids.map(() => '?').join(',')})` : ''}`,
+    [kitchenId, plateId, ...ids],
+  );
+  await insertAll(sql, 'plate_line', COLUMNS, rows, COLUMNS.slice(3));
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { newId } from './ids';
 import { id, money } from './rows';
-import { insertAll, many, run, type Sql } from './sql';
+import { many, run, type Sql, insertRows } from './sql';
 
 /** Dated prices that came with an import. */
 export async function insertImportQuotes(
@@ -12,11 +12,19 @@ export async function insertImportQuotes(
   at: Date,
   quotes: readonly { article: string; typed: string; price: string }[],
 ): Promise<void> {
-  await insertAll(
+  await insertRows(
     sql,
     'price_quote',
-    ['kitchen_id', 'id', 'article_id', 'effective_on', 'recorded_at', 'price_typed', 'price', 'import_id'],
-    quotes.map((q) => [kitchenId, newId(), q.article, on, at, q.typed.slice(0, 80), q.price, importId]),
+    quotes.map((q) => ({
+      kitchen_id: kitchenId,
+      id: newId(),
+      article_id: q.article,
+      effective_on: on,
+      recorded_at: at,
+      price_typed: q.typed.slice(0, 80),
+      price: q.price,
+      import_id: importId,
+    })),
   );
 }
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { ListColumns } from '@/core/price-list';
-import { figure, id, instant, json, maybe } from './rows';
+import { LIST_COLUMNS } from './json-columns';
+import { figure, id, instant, maybe } from './rows';
 import { many, maybeOne, one, run, type Sql } from './sql';
 
 export const IMPORT_STATES = ['columns', 'preview', 'accepted', 'undone', 'dropped'] as const;
@@ -30,7 +31,7 @@ const head = z.object({
   startedAt: instant,
   state: z.enum(IMPORT_STATES),
   on: maybe(z.string()),
-  columns: maybe(json).transform((c) => c as ListColumns | undefined),
+  columns: maybe(LIST_COLUMNS.read),
   oddShare: figure,
   acceptedAt: maybe(instant),
   version: figure,
@@ -112,7 +113,7 @@ export async function setImport(
   const sets: [string, string | number | Date][] = [];
   if (part.state) sets.push(['state = ?', part.state]);
   if (part.on) sets.push(['effective_on = ?', part.on]);
-  if (part.columns) sets.push(['list_columns = ?', JSON.stringify(part.columns)]);
+  if (part.columns) sets.push(['list_columns = ?', LIST_COLUMNS.write(part.columns)]);
   if (part.oddShare !== undefined) sets.push(['odd_share = ?', part.oddShare]);
   if (part.acceptedAt) sets.push(['accepted_at = ?', part.acceptedAt]);
   if (part.undoneAt) sets.push(['undone_at = ?', part.undoneAt]);
@@ -132,6 +133,6 @@ export async function rememberColumns(
   await run(
     sql,
     'UPDATE supplier SET list_columns = ?, version = version + 1 WHERE kitchen_id = ? AND id = ?',
-    [JSON.stringify(columns), kitchenId, supplier],
+    [LIST_COLUMNS.write(columns), kitchenId, supplier],
   );
 }

@@ -106,16 +106,17 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
   return { ...head, lines, credits };
 }
 
-/** A purchase of that number from that supplier, if it is written down already. */
+/** A purchase of that number from that supplier in the year of a day, if it is written down already: numbers begin anew each year. */
 export const sameInvoice = (
   sql: Sql,
   kitchenId: string,
   supplierId: string,
   number: string,
+  on: string,
 ): Promise<{ id: string; on: string } | undefined> =>
   maybeOne(
     sql,
     z.object({ id, on: z.string() }),
-    'SELECT id, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND supplier_id = ? AND number = ?',
-    [kitchenId, supplierId, number],
+    'SELECT id, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND supplier_id = ? AND number = ? AND number_year = ?',
+    [kitchenId, supplierId, number, Number(on.slice(0, 4)) || 0],
   );

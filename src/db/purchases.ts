@@ -1,6 +1,6 @@
-import type { GoodsLine, WrittenPurchase } from '@/core/kitchen-file';
+import type { GoodsLine, WrittenLine, WrittenPurchase } from '@/core/kitchen-file';
 import { newId } from './ids';
-import { insertAll, type Sql } from './sql';
+import { insertAll, run, type Sql, insertRows } from './sql';
 
 /** A goods line with what it came to. */
 export interface BookedLine {
@@ -20,6 +20,8 @@ export interface BookedPurchase {
   readonly goods: readonly (BookedLine | undefined)[];
 }
 
+type Booked = BookedLine & { readonly purchase: WrittenPurchase };
+
 /**
  * Writes purchases: their lines, a dated price for each goods line of an invoice, and a stock movement
  * for each that brought something (or took something back).
@@ -30,23 +32,22 @@ export async function insertPurchases(
   purchases: readonly BookedPurchase[],
   personId: string | null = null,
 ): Promise<void> {
-  await insertAll(
+  await insertRows(
     sql,
     'purchase',
-    ['kitchen_id', 'id', 'supplier_id', 'effective_on', 'recorded_at', 'kind', 'number'],
-    purchases.map(({ purchase: p }) => [
-      kitchenId,
-      p.id,
-      p.supplier,
-      p.on,
-      new Date(p.recordedAt),
-      p.kind,
-      p.number,
-    ]),
+    purchases.map(({ purchase: p }) => ({
+      kitchen_id: kitchenId,
+      id: p.id,
+      supplier_id: p.supplier,
+      effective_on: p.on,
+      recorded_at: new Date(p.recordedAt),
+      kind: p.kind,
+      number: p.number,
+    })),
   );
   for (const { purchase: p } of purchases)
     if (p.corrects !== undefined)
-      await sql.execute('UPDATE purchase SET corrects_id = ? WHERE kitchen_id = ? AND id = ?', [
+      await run(sql, 'UPDATE purchase SET corrects_id = ? WHERE kitchen_id = ? AND id = ?', [
         p.corrects,
         kitchenId,
         p.id,
@@ -56,6 +57,7 @@ export async function insertPurchases(
     'purchase_line',
     [
       'kitchen_id',
+      'id',
       'purchase_id',
       'position',
       'kind',
@@ -71,107 +73,86 @@ export async function insertPurchases(
       'note',
     ],
     purchases.flatMap(({ purchase: p, goods }) =>
-      p.lines.map((l, i) =>
-        l.is === 'goods'
-          ? [
-              kitchenId,
-              p.id,
-              i,
-              l.is,
-              l.article,
-              l.packs,
-              l.packPrice,
-              l.delivered ?? null,
-              l.rejected ?? null,
-              l.inPlaceOf ?? null,
-              goods[i]?.acceptedG.toFixed(6) ?? null,
-              goods[i]?.money ?? null,
-              null,
-              l.note ?? null,
-            ]
-          : [
-              kitchenId,
-              p.id,
-              i,
-              l.is,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              null,
-              l.amount,
-              l.note ?? null,
-            ],
-      ),
+      p.lines.map((line, i) => [kitchenId, line.id ?? newId(), p.id, i, ...lineValues(line, goods[i])]),
     ),
   );
   const booked = purchases.flatMap(({ purchase, goods }) =>
     goods.flatMap((g) => (g ? [{ purchase, ...g }] : [])),
   );
-  await insertAll(
+  await insertQuotes(sql, kitchenId, booked);
+  await insertMovements(sql, kitchenId, booked, personId);
+}
+
+/** What an invoice says a pack costs is a dated price; a credit note says none. */
+const insertQuotes = (sql: Sql, kitchenId: string, booked: readonly Booked[]): Promise<void> =>
+  insertRows(
     sql,
     'price_quote',
-    ['kitchen_id', 'id', 'article_id', 'effective_on', 'recorded_at', 'price_typed', 'price', 'purchase_id'],
     booked
       .filter(({ purchase }) => purchase.kind === 'invoice')
-      .map(({ purchase: p, line }) => [
-        kitchenId,
-        newId(),
-        line.article,
-        p.on,
-        new Date(p.recordedAt),
-        line.packPrice,
-        line.packPrice,
-        p.id,
-      ]),
+      .map(({ purchase: p, line }) => ({
+        kitchen_id: kitchenId,
+        id: newId(),
+        article_id: line.article,
+        effective_on: p.on,
+        recorded_at: new Date(p.recordedAt),
+        price_typed: line.packPrice,
+        price: line.packPrice,
+        purchase_id: p.id,
+      })),
   );
-  await insertMovements(sql, kitchenId, booked, personId);
+
+/** What stands in a line's row after its place, in the order of the columns above. */
+function lineValues(l: WrittenLine, came: BookedLine | undefined) {
+  const note = l.note ?? null;
+  if (l.is !== 'goods') return [l.is, null, null, null, null, null, null, null, null, l.amount, note];
+  return [
+    l.is,
+    l.article,
+    l.packs,
+    l.packPrice,
+    l.delivered ?? null,
+    l.rejected ?? null,
+    l.inPlaceOf ?? null,
+    came?.acceptedG.toFixed(6) ?? null,
+    came?.money ?? null,
+    null,
+    note,
+  ];
 }
 
 async function insertMovements(
   sql: Sql,
   kitchenId: string,
-  booked: readonly (BookedLine & { readonly purchase: WrittenPurchase })[],
+  booked: readonly Booked[],
   personId: string | null,
 ): Promise<void> {
   const moved = booked.filter((b) => b.acceptedG !== 0).map((b) => ({ ...b, lot: newId() }));
-  await insertAll(
+  await insertRows(
     sql,
     'lot',
-    ['kitchen_id', 'id', 'ingredient_id', 'made_on'],
-    moved.map((m) => [kitchenId, m.lot, m.ingredientId, m.purchase.on]),
+    moved.map((m) => ({
+      kitchen_id: kitchenId,
+      id: m.lot,
+      ingredient_id: m.ingredientId,
+      made_on: m.purchase.on,
+    })),
   );
-  await insertAll(
+  await insertRows(
     sql,
     'stock_movement',
-    [
-      'kitchen_id',
-      'id',
-      'lot_id',
-      'kind',
-      'effective_on',
-      'recorded_at',
-      'person_id',
-      'g',
-      'typed',
-      'via',
-      'purchase_id',
-    ],
-    moved.map(({ purchase: p, line, ...m }) => [
-      kitchenId,
-      newId(),
-      m.lot,
-      m.acceptedG > 0 ? 'receipt' : 'return',
-      p.on,
-      new Date(p.recordedAt),
-      personId,
-      m.acceptedG.toFixed(6),
-      (line.delivered ?? `${line.packs} x ${m.pack}`).slice(0, 80),
-      m.via,
-      p.id,
-    ]),
+    moved.map(({ purchase: p, line, ...m }) => ({
+      kitchen_id: kitchenId,
+      id: newId(),
+      lot_id: m.lot,
+      kind: m.acceptedG > 0 ? 'receipt' : 'return',
+      effective_on: p.on,
+      recorded_at: new Date(p.recordedAt),
+      person_id: personId,
+      g: m.acceptedG.toFixed(6),
+      typed: (line.delivered ?? `${line.packs} x ${m.pack}`).slice(0, 80),
+      via: m.via,
+      purchase_id: p.id,
+    })),
   );
 }

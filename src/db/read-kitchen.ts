@@ -1,24 +1,14 @@
-import { FUELS } from '@/core/pot';
 import { z } from 'zod';
-import type { HistoryOf } from '@/core/costing';
 import { FORMAT, FORMAT_VERSION, KitchenFile } from '@/core/kitchen-file';
-import { readHistory, readPast } from './read-past';
+import type { History, KitchenState } from '@/core/kitchen-state';
+import { FUELS } from '@/core/pot';
+import { LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
+import { readHistory, readPast } from './read-past';
+import { figure, groupBy, id, maybe, maybeFigure, money, readerOf, versionsOf, type Reader } from './rows';
+import { many, one, type Sql } from './sql';
 import { readWastes } from './wastes';
 import { readTests } from './yield-tests';
-import {
-  figure,
-  groupBy,
-  id,
-  json,
-  maybe,
-  maybeFigure,
-  money,
-  readerOf,
-  versionsOf,
-  type Reader,
-} from './rows';
-import { many, one, type Sql } from './sql';
 
 /** Versions of the aggregates people edit, as they were when the kitchen was read. */
 export interface Versions {
@@ -61,23 +51,28 @@ export async function readKitchenFrom(
   kitchenId: string,
 ): Promise<{ file: KitchenFile; versions: Versions }> {
   const of = readerOf(sql, kitchenId);
+  const { state, versions } = await readKitchenState(sql, kitchenId);
   const past = await readPast(of);
   const { tests } = await readTests(of);
-  const wastes = await readWastes(of);
-  const { file, versions } = await readWith(
-    sql,
-    kitchenId,
-    (article) => past.quotesOf.get(article) ?? [],
-    past.purchases,
-  );
-  return { file: KitchenFile.parse(withoutUndefined({ ...file, tests, wastes })), versions };
+  const file = {
+    format: FORMAT,
+    version: FORMAT_VERSION,
+    referenceDay: await referenceDay(sql, kitchenId),
+    ...state,
+    people: await peopleIn(of),
+    articles: state.articles.map((a) => ({ ...a, quotes: past.quotesOf.get(a.id) ?? [] })),
+    purchases: past.purchases,
+    counts: past.counts,
+    tests,
+    wastes: await readWastes(of),
+  };
+  return { file: KitchenFile.parse(withoutUndefined(file)), versions };
 }
 
 /** A kitchen with as much of its past as the prices of one day need. */
 export interface KitchenForDay {
-  /** Without quotes and purchases, which are in `history`, and without tests and waste. */
-  readonly file: KitchenFile;
-  readonly history: HistoryOf;
+  readonly state: KitchenState;
+  readonly history: History;
   readonly versions: Versions;
 }
 
@@ -91,22 +86,42 @@ export async function readKitchenForDay(
   day: string,
   knownBy?: Date,
 ): Promise<KitchenForDay> {
-  const { file, versions } = await readKitchenState(sql, kitchenId);
-  return { file, versions, history: await readHistory(sql, kitchenId, file, day, knownBy) };
+  const { state, versions } = await readKitchenState(sql, kitchenId);
+  return { state, versions, history: await readHistory(sql, kitchenId, state, day, knownBy) };
 }
 
-/** What stands in a kitchen now, without quotes, purchases, tests and waste: what any day's costing starts from. */
-export const readKitchenState = (
-  sql: Sql,
-  kitchenId: string,
-): Promise<{ file: KitchenFile; versions: Versions }> => readWith(sql, kitchenId, () => [], []);
+const referenceDay = async (sql: Sql, kitchenId: string): Promise<string> =>
+  (
+    await one(sql, z.object({ day: z.string() }), 'SELECT reference_day AS day FROM kitchen WHERE id = ?', [
+      kitchenId,
+    ])
+  ).day;
 
-async function readWith(
+const peopleIn = (of: Reader) =>
+  of(
+    z.object({ id, name: z.string(), role: z.enum(['manager', 'cook', 'reader']) }),
+    'SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY id',
+  );
+
+/** What stands in a kitchen now, each row checked as it comes in: what any day's costing starts from. */
+export async function readKitchenState(
   sql: Sql,
   kitchenId: string,
-  quotesOf: (article: string) => unknown[],
-  purchases: unknown[],
-): Promise<{ file: KitchenFile; versions: Versions }> {
+): Promise<{ state: KitchenState; versions: Versions }> {
+  const of = readerOf(sql, kitchenId);
+  const larder = await readLarder(of);
+  const cooking = await readCooking(of);
+  const state: KitchenState = {
+    kitchen: await readSettings(sql, kitchenId),
+    ...(await readPlace(of)),
+    ...larder.lists,
+    ...cooking.lists,
+  };
+  return { state, versions: { ...larder.versions, ...cooking.versions } };
+}
+
+/** The kitchen's own row. */
+async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['kitchen']> {
   const k = await one(
     sql,
     z.object({
@@ -118,38 +133,48 @@ async function readWith(
       decimal_mark: z.enum(['.', ',']),
       trim_school: z.enum(['free', 'value', 'weight']),
       trim_set_value: money,
-      price_basis: json,
-      learning: z.string(),
+      price_basis: PRICE_BASIS.read,
+      learning: z.enum(['ask', 'at once']),
       wagePerHour: maybe(money),
       electricity: maybe(money),
       gas: maybe(money),
       scale: maybe(z.string()),
-      reference_day: z.string(),
     }),
-    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, scale_address AS scale, reference_day FROM kitchen WHERE id = ?',
+    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, scale_address AS scale FROM kitchen WHERE id = ?',
     [kitchenId],
   );
-  const of = readerOf(sql, kitchenId);
-  const people = await of(
-    z.object({ id, name: z.string(), role: z.enum(['manager', 'cook', 'reader']) }),
-    'SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY id',
-  );
+  return {
+    id: k.id,
+    name: k.name,
+    currency: k.currency,
+    locale: k.locale,
+    zone: k.zone,
+    decimalMark: k.decimal_mark,
+    trim: { school: k.trim_school, setValuePerKg: k.trim_set_value },
+    priceBasis: k.price_basis,
+    learning: k.learning,
+    wagePerHour: k.wagePerHour,
+    energyPerKwh: {
+      ...(k.electricity === undefined ? {} : { electricity: k.electricity }),
+      ...(k.gas === undefined ? {} : { gas: k.gas }),
+    },
+    scale: k.scale,
+  };
+}
+
+/** Who sells to it, what it cooks in and measures with. */
+async function readPlace(
+  of: Reader,
+): Promise<Pick<KitchenState, 'suppliers' | 'vessels' | 'hobs' | 'measures'>> {
   const suppliers = await of(
-    z.object({ id, name: z.string(), priceList: maybe(z.string()), columns: maybe(json) }),
+    z.object({ id, name: z.string(), priceList: maybe(z.string()), columns: maybe(LIST_COLUMNS.read) }),
     'SELECT id, name, price_list AS priceList, list_columns AS columns FROM supplier WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY id',
   );
   const vessels = await of(
-    z.object({
-      id,
-      name: z.string(),
-      shape: z.enum(['round', 'box']),
-      baseCm: maybeFigure,
-      topCm: maybeFigure,
-      lengthCm: maybeFigure,
-      widthCm: maybeFigure,
-      heightCm: figure,
-      maxFillPct: figure,
-    }),
+    z.discriminatedUnion('shape', [
+      z.object({ ...VESSEL, shape: z.literal('round'), baseCm: figure, topCm: figure }),
+      z.object({ ...VESSEL, shape: z.literal('box'), lengthCm: figure, widthCm: figure }),
+    ]),
     'SELECT id, name, shape, base_cm AS baseCm, top_cm AS topCm, length_cm AS lengthCm, width_cm AS widthCm, height_cm AS heightCm, max_fill_pct AS maxFillPct FROM vessel WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const hobs = await of(
@@ -167,43 +192,10 @@ async function readWith(
     z.object({ id, name: z.string(), amount: z.string() }),
     'SELECT id, name, amount_typed AS amount FROM house_measure WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY id',
   );
-  const larder = await readLarder(of, quotesOf);
-  const cooking = await readCooking(of);
-  // Every row has been parsed on its way in; the whole is checked again where it is written out.
-  const file = {
-    format: FORMAT,
-    version: FORMAT_VERSION,
-    referenceDay: k.reference_day,
-    kitchen: {
-      id: k.id,
-      name: k.name,
-      currency: k.currency,
-      locale: k.locale,
-      zone: k.zone,
-      decimalMark: k.decimal_mark,
-      trim: { school: k.trim_school, setValuePerKg: k.trim_set_value },
-      priceBasis: k.price_basis,
-      learning: k.learning,
-      wagePerHour: k.wagePerHour,
-      energyPerKwh: {
-        ...(k.electricity === undefined ? {} : { electricity: k.electricity }),
-        ...(k.gas === undefined ? {} : { gas: k.gas }),
-      },
-      scale: k.scale,
-    },
-    measures,
-    people,
-    suppliers,
-    vessels,
-    hobs,
-    ...larder.lists,
-    purchases,
-    tests: [],
-    wastes: [],
-    ...cooking.lists,
-  } as unknown as KitchenFile;
-  return { file, versions: { ...larder.versions, ...cooking.versions } };
+  return { suppliers, vessels, hobs, measures };
 }
+
+const VESSEL = { id, name: z.string(), heightCm: figure, maxFillPct: figure };
 
 async function readCooking(of: Reader) {
   const recipes = await of(
@@ -219,8 +211,8 @@ async function readCooking(of: Reader) {
     'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const steps = await of(
-    z.object({ recipe_id: id, body: json }),
-    'SELECT recipe_id, body FROM recipe_step WHERE kitchen_id = ? ORDER BY recipe_id, position',
+    z.object({ id, recipe_id: id, body: STEP.read }),
+    'SELECT id, recipe_id, body FROM recipe_step WHERE kitchen_id = ? ORDER BY recipe_id, position',
   );
   const plates = await of(
     z.object({
@@ -235,6 +227,7 @@ async function readCooking(of: Reader) {
   );
   const lines = await of(
     z.object({
+      id,
       plate_id: id,
       part: z.enum(['usable', 'stock trim', 'product']),
       ingredient_id: maybe(id),
@@ -242,31 +235,37 @@ async function readCooking(of: Reader) {
       product_part: maybe(z.string()),
       amount: z.string(),
     }),
-    'SELECT plate_id, part, ingredient_id, product_id, product_part, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
+    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
   );
   const stepsOf = groupBy(steps, (s) => s.recipe_id);
   const linesOf = groupBy(lines, (l) => l.plate_id);
+  const lists: Pick<KitchenState, 'recipes' | 'plates'> = {
+    recipes: recipes.map(({ version: _v, ...r }) => ({
+      ...r,
+      steps: (stepsOf.get(r.id) ?? []).map((s) => ({ ...s.body, id: s.id })),
+    })),
+    plates: plates.map(({ version: _v, ...p }) => ({
+      ...p,
+      lines: (linesOf.get(p.id) ?? []).map((l) => ({ id: l.id, of: ofLine(l), amount: l.amount })),
+    })),
+  };
   return {
-    lists: {
-      recipes: recipes.map(({ version: _v, ...r }) => ({
-        ...r,
-        steps: (stepsOf.get(r.id) ?? []).map((s) => s.body),
-      })),
-      plates: plates.map(({ version: _v, ...p }) => ({
-        ...p,
-        lines: (linesOf.get(p.id) ?? []).map((l) => ({
-          of:
-            l.part === 'product'
-              ? { product: l.product_id, part: l.product_part }
-              : l.part === 'usable'
-                ? { ingredient: l.ingredient_id }
-                : { stockTrimOf: l.ingredient_id },
-          amount: l.amount,
-        })),
-      })),
-    },
+    lists,
     versions: { recipes: versionsOf(recipes), plates: versionsOf(plates) },
   };
+}
+
+interface PlateLineRow {
+  readonly part: 'usable' | 'stock trim' | 'product';
+  readonly ingredient_id: string | undefined;
+  readonly product_id: string | undefined;
+  readonly product_part: string | undefined;
+}
+
+/** What a line takes; the table's own CHECK sees to it that the one that is wanted is there. */
+function ofLine(l: PlateLineRow): KitchenState['plates'][number]['lines'][number]['of'] {
+  if (l.part === 'product') return { product: l.product_id ?? '', part: l.product_part };
+  return l.part === 'usable' ? { ingredient: l.ingredient_id ?? '' } : { stockTrimOf: l.ingredient_id ?? '' };
 }
 
 /** Fields that are not there rather than there and undefined, as the strict schema wants them. */

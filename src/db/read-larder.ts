@@ -1,44 +1,38 @@
 import { z } from 'zod';
-import {
-  figure,
-  groupBy,
-  id,
-  instant,
-  json,
-  maybe,
-  maybeFigure,
-  money,
-  versionsOf,
-  type Reader,
-} from './rows';
+import { COOKED, SEASONS } from '@/core/learning';
+import { TRIM_SCHOOLS } from '@/core/larder';
+import type { KitchenState } from '@/core/kitchen-state';
+import { LABEL, PHYSICS, PRICE_BASIS, type Physics } from './json-columns';
+import { figure, groupBy, id, instant, maybe, maybeFigure, money, versionsOf, type Reader } from './rows';
 
-/** Ingredients and articles as the kitchen file has them. */
-export async function readLarder(of: Reader, quotesOf: (article: string) => unknown[]) {
-  const ingredients = await of(
+const readIngredients = (of: Reader) =>
+  of(
     z.object({
       id,
       name: z.string(),
-      role: z.string(),
-      physics: json,
-      trim_school: maybe(z.string()),
+      role: z.enum(['liquid', 'piece']),
+      physics: PHYSICS.read,
+      trim_school: maybe(z.enum(TRIM_SCHOOLS)),
       trim_set_value: maybe(money),
       trim_taken_pct: maybeFigure,
       comes_off_id: maybe(id),
       comes_off_value: maybe(money),
       comes_off_sold: figure,
       comes_off_taken_pct: maybeFigure,
-      learn_season: maybe(z.string()),
+      learn_season: maybe(z.enum([...SEASONS, 'now'])),
       learn_supplier_id: maybe(id),
       reference: maybe(id),
       mergedInto: maybe(id),
-      priceBasis: maybe(json),
+      priceBasis: maybe(PRICE_BASIS.read),
       boughtAs: maybe(id),
-      partPack: z.string(),
+      partPack: z.enum(['part', 'whole']),
       version: figure,
     }),
     'SELECT id, name, role, physics, trim_school, trim_set_value, trim_taken_pct, comes_off_id, comes_off_value, comes_off_sold, comes_off_taken_pct, learn_season, learn_supplier_id, reference_id AS reference, merged_into AS mergedInto, price_basis AS priceBasis, bought_as AS boughtAs, part_pack AS partPack, version FROM ingredient WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
-  const yields = await of(
+
+const readYields = (of: Reader) =>
+  of(
     z.object({
       id,
       ingredient_id: id,
@@ -46,32 +40,38 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
       recordedAt: instant,
       usablePct: figure,
       stockTrimPct: figure,
-      source: z.string(),
+      source: z.enum(['estimate', 'measured']),
       low: maybeFigure,
       high: maybeFigure,
       basis: maybe(z.string()),
     }),
     'SELECT id, ingredient_id, effective_on AS `on`, recorded_at AS recordedAt, usable_pct AS usablePct, stock_trim_pct AS stockTrimPct, source, low_pct AS low, high_pct AS high, basis FROM ingredient_yield WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
   );
-  const byProducts = await of(
+
+const readByProducts = (of: Reader) =>
+  of(
     z.object({ yield_id: id, ingredient: id, pct: figure }),
     'SELECT yield_id, ingredient_id AS ingredient, pct FROM yield_by_product WHERE kitchen_id = ? ORDER BY yield_id, position',
   );
-  const cooked = await of(
+
+const readCooked = (of: Reader) =>
+  of(
     z.object({
       ingredient_id: id,
-      figure: z.string(),
+      figure: z.enum(COOKED),
       on: z.string(),
       recordedAt: instant,
       value: figure,
       low: maybeFigure,
       high: maybeFigure,
-      source: z.string(),
+      source: z.enum(['estimate', 'measured']),
       basis: maybe(z.string()),
     }),
     'SELECT ingredient_id, figure, effective_on AS `on`, recorded_at AS recordedAt, value, low, high, source, basis FROM cooked_figure WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
   );
-  const articles = await of(
+
+const readArticles = (of: Reader) =>
+  of(
     z.object({
       id,
       supplier: id,
@@ -79,54 +79,60 @@ export async function readLarder(of: Reader, quotesOf: (article: string) => unkn
       name: z.string(),
       code: maybe(z.string()),
       pack: z.string(),
-      label: maybe(json),
+      label: maybe(LABEL.read),
       version: figure,
     }),
     'SELECT id, supplier_id AS supplier, ingredient_id AS ingredient, name, code, pack_typed AS pack, label, version FROM supplier_article WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
-  const weighings = await of(
+
+const readWeighings = (of: Reader) =>
+  of(
     z.object({ article_id: id, on: z.string(), recordedAt: instant, held: z.string() }),
     'SELECT article_id, effective_on AS `on`, recorded_at AS recordedAt, held_typed AS held FROM pack_weighing WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
   );
-  const counts = await of(
-    z.object({ ingredient: id, on: z.string(), recordedAt: instant, amount: z.string() }),
-    'SELECT ingredient_id AS ingredient, effective_on AS `on`, recorded_at AS recordedAt, typed AS amount FROM stock_count WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
-  );
+
+/** Ingredients and articles as they stand now, with the versions they were read at. */
+export async function readLarder(of: Reader) {
+  const ingredients = await readIngredients(of);
+  const yields = await readYields(of);
+  const byProducts = await readByProducts(of);
+  const cooked = await readCooked(of);
+  const articles = await readArticles(of);
+  const weighings = await readWeighings(of);
   const yieldsOf = groupBy(yields, (y) => y.ingredient_id);
   const byProductsOf = groupBy(byProducts, (b) => b.yield_id);
   const cookedOf = groupBy(cooked, (c) => c.ingredient_id);
   const weighingsOf = groupBy(weighings, (w) => w.article_id);
+  const lists: Pick<KitchenState, 'ingredients' | 'articles'> = {
+    ingredients: ingredients.map((row) => ({
+      ...own(row),
+      yields: (yieldsOf.get(row.id) ?? []).map(({ ingredient_id: _i, id: yieldId, ...y }) => ({
+        ...y,
+        byProducts: (byProductsOf.get(yieldId) ?? []).map(({ yield_id: _y, ...b }) => b),
+      })),
+      cooked: (cookedOf.get(row.id) ?? []).map(({ ingredient_id: _i, ...c }) => c),
+    })),
+    articles: articles.map(({ version: _v, ...a }) => ({
+      ...a,
+      weighings: (weighingsOf.get(a.id) ?? []).map(({ article_id: _a, ...w }) => w),
+    })),
+  };
   return {
-    lists: {
-      ingredients: ingredients.map((row) => ({
-        ...own(row),
-        yields: (yieldsOf.get(row.id) ?? []).map(({ ingredient_id: _i, id: yieldId, ...y }) => ({
-          ...y,
-          byProducts: (byProductsOf.get(yieldId) ?? []).map(({ yield_id: _y, ...b }) => b),
-        })),
-        cooked: (cookedOf.get(row.id) ?? []).map(({ ingredient_id: _i, ...c }) => c),
-      })),
-      articles: articles.map(({ version: _v, ...a }) => ({
-        ...a,
-        weighings: (weighingsOf.get(a.id) ?? []).map(({ article_id: _a, ...w }) => w),
-        quotes: quotesOf(a.id),
-      })),
-      counts,
-    },
+    lists,
     versions: { ingredients: versionsOf(ingredients), articles: versionsOf(articles) },
   };
 }
 
 interface IngredientRow {
-  readonly physics: unknown;
-  readonly trim_school: string | undefined;
+  readonly physics: Physics;
+  readonly trim_school: (typeof TRIM_SCHOOLS)[number] | undefined;
   readonly trim_set_value: string | undefined;
   readonly trim_taken_pct: number | undefined;
   readonly comes_off_id: string | undefined;
   readonly comes_off_value: string | undefined;
   readonly comes_off_sold: number;
   readonly comes_off_taken_pct: number | undefined;
-  readonly learn_season: string | undefined;
+  readonly learn_season: (typeof SEASONS)[number] | 'now' | undefined;
   readonly learn_supplier_id: string | undefined;
   readonly version: number;
 }
@@ -150,7 +156,7 @@ function own<T extends IngredientRow>(row: T) {
   const any = (...values: unknown[]): boolean => values.some((v) => v !== undefined);
   return {
     ...i,
-    ...(physics as object),
+    ...physics,
     trim: any(school, setValuePerKg, takenPct) ? { school, setValuePerKg, takenPct } : undefined,
     comesOff:
       comesOff === undefined

@@ -1,12 +1,18 @@
 import { Decimal } from 'decimal.js';
 import { z } from 'zod';
-import type { ArticleHistory, HistoryOf, PricePoint } from '@/core/costing';
-import type { KitchenFile } from '@/core/kitchen-file';
+import {
+  mergeTargets,
+  type ArticleHistory,
+  type Counted,
+  type History,
+  type KitchenState,
+  type PricePoint,
+} from '@/core/kitchen-state';
 import type { Receipt } from '@/core/larder';
 import { figure, groupBy, id, instant, maybe, maybeFigure, money, type Reader } from './rows';
 import { many, type Sql } from './sql';
 
-/** Every quote and every purchase of a kitchen, as the kitchen file has them. */
+/** Every quote, purchase and count of a kitchen, as the kitchen file has them. */
 export async function readPast(of: Reader) {
   const quotes = await of(
     z.object({ article_id: id, on: z.string(), recordedAt: instant, price: money }),
@@ -26,6 +32,7 @@ export async function readPast(of: Reader) {
   );
   const lines = await of(
     z.object({
+      id,
       purchase_id: id,
       is: z.string(),
       article: maybe(id),
@@ -37,11 +44,16 @@ export async function readPast(of: Reader) {
       amount: maybe(money),
       note: maybe(z.string()),
     }),
-    'SELECT purchase_id, kind AS `is`, article_id AS article, packs, pack_price AS packPrice, delivered_typed AS delivered, rejected_typed AS rejected, in_place_of AS inPlaceOf, amount, note FROM purchase_line WHERE kitchen_id = ? ORDER BY purchase_id, position',
+    'SELECT id, purchase_id, kind AS `is`, article_id AS article, packs, pack_price AS packPrice, delivered_typed AS delivered, rejected_typed AS rejected, in_place_of AS inPlaceOf, amount, note FROM purchase_line WHERE kitchen_id = ? ORDER BY purchase_id, position',
+  );
+  const counts = await of(
+    z.object({ ingredient: id, on: z.string(), recordedAt: instant, amount: z.string() }),
+    'SELECT ingredient_id AS ingredient, effective_on AS `on`, recorded_at AS recordedAt, typed AS amount FROM stock_count WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
   );
   const linesOf = groupBy(lines, (l) => l.purchase_id);
   const plainQuotes = groupBy(quotes, (q) => q.article_id);
   return {
+    counts,
     quotesOf: new Map([...plainQuotes].map(([a, list]) => [a, list.map(({ article_id: _a, ...q }) => q)])),
     purchases: purchases.map((p) => ({
       ...p,
@@ -65,10 +77,10 @@ const point = z.object({
 export async function readHistory(
   sql: Sql,
   kitchenId: string,
-  file: KitchenFile,
+  state: KitchenState,
   day: string,
   knownBy: Date | undefined,
-): Promise<HistoryOf> {
+): Promise<History> {
   const until = knownBy ?? new Date('9999-12-31T00:00:00Z');
   // One dive into the index for each article, whatever its past is long.
   const points = await many(
@@ -85,22 +97,48 @@ export async function readHistory(
       WHERE a.kitchen_id = ? AND a.archived_at IS NULL`,
     [day, until, kitchenId],
   );
-  const receipts = await receiptsOf(sql, kitchenId, articlesByReceipts(file), day, until);
+  const receipts = await receiptsOf(sql, kitchenId, articlesByReceipts(state), day, until);
   const past = new Map<string, ArticleHistory>(
     points.map(({ article_id, price, ...p }): [string, ArticleHistory] => [
       article_id,
       { points: [{ ...p, price: new Decimal(price) }], receipts: receipts.get(article_id) ?? [] },
     ]),
   );
-  return (article) => past.get(article) ?? { points: [], receipts: [] };
+  const counts = await countsOf(sql, kitchenId, day, until);
+  return {
+    article: (article) => past.get(article) ?? { points: [], receipts: [] },
+    counted: (ingredient) => counts.get(ingredient),
+  };
+}
+
+/** What was last counted of each ingredient on or before a day. */
+async function countsOf(
+  sql: Sql,
+  kitchenId: string,
+  day: string,
+  until: Date,
+): Promise<Map<string, Counted>> {
+  const rows = await many(
+    sql,
+    z.object({ ingredient: id, on: z.string(), recordedAt: instant, amount: z.string() }),
+    `SELECT c.ingredient_id AS ingredient, c.effective_on AS \`on\`, c.recorded_at AS recordedAt, c.typed AS amount
+       FROM ingredient i
+       JOIN stock_count c ON c.kitchen_id = i.kitchen_id AND c.id = (
+         SELECT n.id FROM stock_count n
+          WHERE n.kitchen_id = i.kitchen_id AND n.ingredient_id = i.id AND n.effective_on <= ? AND n.recorded_at <= ?
+          ORDER BY n.effective_on DESC, n.recorded_at DESC, n.id DESC LIMIT 1)
+      WHERE i.kitchen_id = ? AND i.archived_at IS NULL`,
+    [day, until, kitchenId],
+  );
+  return new Map(rows.map(({ ingredient, ...count }) => [ingredient, count]));
 }
 
 /** Articles whose price stands on what was bought rather than on the newest quote. */
-function articlesByReceipts(file: KitchenFile): string[] {
-  const into = new Map(file.ingredients.map((i) => [i.id, i.mergedInto ?? i.id]));
-  const basis = new Map(file.ingredients.map((i) => [i.id, (i.priceBasis ?? file.kitchen.priceBasis).by]));
-  return file.articles
-    .filter((a) => ['average', 'stock'].includes(basis.get(into.get(a.ingredient) ?? '') ?? 'latest'))
+function articlesByReceipts(state: KitchenState): string[] {
+  const into = mergeTargets(state);
+  const basis = new Map(state.ingredients.map((i) => [i.id, (i.priceBasis ?? state.kitchen.priceBasis).by]));
+  return state.articles
+    .filter((a) => ['average', 'stock'].includes(basis.get(into(a.ingredient)) ?? 'latest'))
     .map((a) => a.id);
 }
 

@@ -1,54 +1,66 @@
-import { ofStep, type WrittenStep } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
+import { amountOfStep, ofStep, type WrittenStep } from '@/core/verbs';
+import { newId } from './ids';
+import { STEP } from './json-columns';
 import { insertAll, run, type Sql } from './sql';
-import { normalised, pointers, typedAmount } from './typed';
+import { normalised, pointers } from './typed';
+
+const COLUMNS = [
+  'kitchen_id',
+  'id',
+  'recipe_id',
+  'position',
+  'verb',
+  'body',
+  'ingredient_id',
+  'product_id',
+  'amount_typed',
+  'amount',
+  'amount_kind',
+  'amount_unit',
+] as const;
+
+/** Steps that all have an id: their own, or a new one. */
+export const withIds = <T extends { readonly id?: string | undefined }>(
+  lines: readonly T[],
+): (T & { readonly id: string })[] => lines.map((line) => ({ ...line, id: line.id ?? newId() }));
+
+const rowsOf = (
+  kitchenId: string,
+  recipeId: string,
+  steps: readonly WrittenStep[],
+  manner: Manner,
+): (string | number | null)[][] =>
+  withIds(steps).map(({ id: own, ...step }, i) => {
+    const typed = amountOfStep(step);
+    const { amount, kind, unit } = normalised(typed, manner);
+    const to = pointers(ofStep(step));
+    return [
+      kitchenId,
+      own,
+      recipeId,
+      i,
+      step.do,
+      STEP.write(step),
+      to.ingredient,
+      to.product,
+      typed,
+      amount,
+      kind,
+      unit,
+    ];
+  });
 
 /** Writes a recipe's steps in their order. */
-export async function insertSteps(
+export const insertSteps = (
   sql: Sql,
   kitchenId: string,
   recipeId: string,
   steps: readonly WrittenStep[],
   manner: Manner,
-): Promise<void> {
-  await insertAll(
-    sql,
-    'recipe_step',
-    [
-      'kitchen_id',
-      'recipe_id',
-      'position',
-      'verb',
-      'body',
-      'ingredient_id',
-      'product_id',
-      'amount_typed',
-      'amount',
-      'amount_kind',
-      'amount_unit',
-    ],
-    steps.map((step, i) => {
-      const typed = typedAmount(step);
-      const { amount, kind, unit } = normalised(typed, manner);
-      const to = pointers(ofStep(step));
-      return [
-        kitchenId,
-        recipeId,
-        i,
-        step.do,
-        JSON.stringify(step),
-        to.ingredient,
-        to.product,
-        typed,
-        amount,
-        kind,
-        unit,
-      ];
-    }),
-  );
-}
+): Promise<void> => insertAll(sql, 'recipe_step', COLUMNS, rowsOf(kitchenId, recipeId, steps, manner));
 
-/** Puts other steps in the place of a recipe's steps. */
+/** Makes a recipe's steps these: rows stay with their ids, whatever is changed or moved about them. */
 export async function replaceSteps(
   sql: Sql,
   kitchenId: string,
@@ -56,6 +68,12 @@ export async function replaceSteps(
   steps: readonly WrittenStep[],
   manner: Manner,
 ): Promise<void> {
-  await run(sql, 'DELETE FROM recipe_step WHERE kitchen_id = ? AND recipe_id = ?', [kitchenId, recipeId]);
-  await insertSteps(sql, kitchenId, recipeId, steps, manner);
+  const rows = rowsOf(kitchenId, recipeId, steps, manner);
+  const ids = rows.map((row) => String(row[1]));
+  await run(
+    sql,
+    `DELETE FROM recipe_step WHERE kitchen_id = ? AND recipe_id = ?${ids.length > 0 ? ` AND id NOT IN (${ids.map(() => '?').join(',')})` : ''}`,
+    [kitchenId, recipeId, ...ids],
+  );
+  await insertAll(sql, 'recipe_step', COLUMNS, rows, COLUMNS.slice(3));
 }

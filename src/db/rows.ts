@@ -10,12 +10,6 @@ export const maybeFigure = z
 export const money = z.string().transform((x) => x.replace(/(\.\d\d\d*?)0+$/, '$1'));
 export const instant = z.date().transform((d) => d.toISOString());
 export const maybe = <T>(schema: z.ZodType<T>) => schema.nullable().transform((x) => x ?? undefined);
-// Some servers hand JSON over as text.
-export const json = z.union([
-  z.string().transform((text): unknown => JSON.parse(text)),
-  z.record(z.string(), z.unknown()),
-]);
-
 /** Reads all rows of a statement whose one value is the kitchen. */
 export type Reader = <T>(row: z.ZodType<T>, statement: string) => Promise<T[]>;
 

@@ -1,9 +1,55 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import { createPool, type Pool, type PoolConnection, type ResultSetHeader } from 'mysql2/promise';
 import type { ZodType } from 'zod';
 
 /** Something statements can be sent to: the pool, or one connection inside a transaction. */
 export type Sql = Pool | PoolConnection;
+/** One connection inside a transaction. */
+export type Connection = PoolConnection;
+export type { Pool };
 type Value = string | number | Date | null;
+
+/** Thrown when no connection came free in time: too many are at work at once. */
+export class BusyError extends Error {}
+
+/** ms that anybody waits for a connection before he is told that it is busy. */
+const LONGEST_WAIT = 5000;
+const MOST_WAITING = 200;
+/** s that one statement of a write may take, and that it waits for a lock. */
+const STATEMENT_S = 20;
+const LOCK_S = 5;
+
+/** Whether two writers stood in each other's way, so that it is worth beginning anew: a deadlock, or a lock that did not come. */
+export const isLockConflict = (error: unknown): boolean => {
+  const { errno } = (error ?? {}) as { errno?: unknown };
+  return errno === 1213 || errno === 1205;
+};
+
+/** A connection of the pool, or after a while the word that there is none. */
+async function connectionOf(pool: Pool): Promise<PoolConnection> {
+  const asked = pool.getConnection();
+  const timer = new AbortController();
+  const waited = pause(LONGEST_WAIT, undefined, { signal: timer.signal, ref: false }).then(
+    () => undefined,
+    () => undefined,
+  );
+  try {
+    const got = await Promise.race([asked, waited]);
+    if (got) return got;
+    // It may still come: then it goes straight back.
+    asked.then(
+      (late) => late.release(),
+      () => undefined,
+    );
+    throw new BusyError(`no connection came free within ${LONGEST_WAIT} ms`);
+  } catch (error) {
+    if (error instanceof Error && error.message === 'Queue limit reached.')
+      throw new BusyError(`more than ${MOST_WAITING} wait for a connection`);
+    throw error;
+  } finally {
+    timer.abort();
+  }
+}
 
 /** Thrown when a query returns another number of rows than its caller said it would. */
 export class RowCountError extends Error {}
@@ -13,11 +59,12 @@ export function openPool(url: string): Pool {
   return createPool({
     uri: url,
     connectionLimit: 8,
+    queueLimit: MOST_WAITING,
     timezone: 'Z',
     dateStrings: ['DATE'],
     supportBigNumbers: true,
     charset: 'utf8mb4',
-    // Foreign keys and CHECKs are only as strict as the session: say it here too, for databases not ours.
+    // A row that is written over with what it holds already counts as touched.
     flags: ['FOUND_ROWS'],
   });
 }
@@ -55,27 +102,72 @@ export async function run(sql: Sql, statement: string, values: Value[] = []): Pr
   return (result as ResultSetHeader).affectedRows;
 }
 
-/** Inserts many rows of one shape with one statement for each few hundred. */
+/**
+ * Inserts many rows of one shape with one statement for each few hundred.
+ * @param renewed columns that are written over where the row is there already; it is an error without
+ */
 export async function insertAll(
   sql: Sql,
   table: string,
   columns: readonly string[],
   rows: readonly (readonly Value[])[],
+  renewed: readonly string[] = [],
 ): Promise<void> {
   const CHUNK = 400;
+  const over =
+    renewed.length > 0
+      ? ` ON DUPLICATE KEY UPDATE ${renewed.map((column) => `${column} = VALUES(${column})`).join(', ')}`
+      : '';
   for (let i = 0; i < rows.length; i += CHUNK) {
     const part = rows.slice(i, i + CHUNK);
     const holes = part.map(() => `(${columns.map(() => '?').join(',')})`).join(',');
-    await sql.query(`INSERT INTO ${table} (${columns.join(',')}) VALUES ${holes}`, part.flat());
+    await sql.query(`INSERT INTO ${table} (${columns.join(',')}) VALUES ${holes}${over}`, part.flat());
+  }
+}
+
+/**
+ * Inserts rows that say by name what stands in each column; all of them have the same ones.
+ * @param renewed columns that are written over where the row is there already; it is an error without
+ */
+export function insertRows(
+  sql: Sql,
+  table: string,
+  rows: readonly Readonly<Record<string, Value>>[],
+  renewed: readonly string[] = [],
+): Promise<void> {
+  const columns = Object.keys(rows[0] ?? {});
+  return insertAll(
+    sql,
+    table,
+    columns,
+    rows.map((row) => columns.map((column) => row[column] ?? null)),
+    renewed,
+  );
+}
+
+/** Reads as of one moment: what is written meanwhile is not seen, and nobody waits for it. */
+export async function inSnapshot<T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
+  const connection = await connectionOf(pool);
+  try {
+    await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
+    const read = await work(connection);
+    await connection.commit();
+    return read;
+  } catch (error) {
+    await connection.rollback();
+    throw error;
+  } finally {
+    connection.release();
   }
 }
 
 /** Does everything or nothing. The kitchen's other writers wait only for the rows both touch. */
 export async function inTransaction<T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
-  const connection = await pool.getConnection();
+  const connection = await connectionOf(pool);
   try {
     await connection.query(
-      "SET SESSION sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'",
+      // What is refused is only as strict as the session: said here for databases that are not ours.
+      `SET SESSION max_statement_time=${STATEMENT_S}, innodb_lock_wait_timeout=${LOCK_S}, sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'`,
     );
     await connection.beginTransaction();
     const result = await work(connection);

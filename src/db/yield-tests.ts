@@ -1,8 +1,9 @@
 import { z } from 'zod';
-import type { WrittenTest } from '@/core/kitchen-file';
+import type { WrittenTest } from '@/core/bench';
+import { FATES, SEASONS, TEST_KINDS } from '@/core/learning';
 import { readAmountOf, type Manner } from '@/core/quantity';
 import { figure, groupBy, id, instant, maybe, type Reader } from './rows';
-import { insertAll, many, run, type Sql } from './sql';
+import { insertAll, many, run, type Sql, insertRows } from './sql';
 
 /** What a weight came to; null while it cannot be read. */
 function gramsOf(typed: string | undefined, manner: Manner): string | null {
@@ -103,22 +104,21 @@ async function insertParts(
     { test: t.id, pass: 1, parts: t.parts },
     { test: t.id, pass: 2, parts: t.second?.parts ?? [] },
   ]);
-  await insertAll(
+  await insertRows(
     sql,
     'yield_test_part',
-    ['kitchen_id', 'test_id', 'pass', 'position', 'name', 'fate', 'product_id', 'amount_typed', 'g'],
     passes.flatMap(({ test, pass, parts }) =>
-      parts.map((p, i) => [
-        kitchenId,
-        test,
+      parts.map((p, i) => ({
+        kitchen_id: kitchenId,
+        test_id: test,
         pass,
-        i,
-        p.name,
-        p.fate,
-        p.product ?? null,
-        p.amount,
-        gramsOf(p.amount, manner),
-      ]),
+        position: i,
+        name: p.name,
+        fate: p.fate,
+        product_id: p.product ?? null,
+        amount_typed: p.amount,
+        g: gramsOf(p.amount, manner),
+      })),
     ),
   );
 }
@@ -143,14 +143,14 @@ export const leaveOut = (
 const Row = z.object({
   id,
   ingredient: id,
-  kind: z.string(),
-  state: z.string(),
+  kind: z.enum(TEST_KINDS),
+  state: z.enum(['open', 'kept']),
   on: z.string(),
   recordedAt: instant,
   by: maybe(id),
   purchase: maybe(id),
   supplier: maybe(id),
-  season: z.string(),
+  season: z.enum(SEASONS),
   note: maybe(z.string()),
   start: z.string(),
   intoWater: maybe(z.string()),
@@ -167,7 +167,7 @@ const Part = z.object({
   test_id: id,
   pass: figure,
   name: z.string(),
-  fate: z.string(),
+  fate: z.enum(FATES),
   product: maybe(id),
   amount: z.string(),
 });
@@ -214,7 +214,7 @@ export async function readTests(
         ? {}
         : { leftOut: { at: left_out_at, by: left_out_by, why: left_out_why ?? '' } }),
     }),
-  ) as unknown as WrittenTest[];
+  );
   return { tests, versions: new Map(rows.map((r) => [r.id, r.version])) };
 }
 

@@ -1,6 +1,6 @@
 import 'server-only';
-import type { Pool } from 'mysql2/promise';
-import { openPool } from '@/db/sql';
+
+import { openPool, type Pool } from '@/db/sql';
 import { env } from './env';
 
 // Kept on the global object: in development the modules are loaded anew at every edit, connections must not be.

@@ -2,23 +2,17 @@ import 'server-only';
 import { getIronSession, type IronSession } from 'iron-session';
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { personOf, ROLES, type Person, type PersonRole } from '@/db/people';
+import { personOf } from '@/db/people';
 import { firstKitchen } from '@/db/read-kitchen';
 import { database } from './database';
 import { env } from './env';
+import type { Worker } from './roles';
 
 /** What the signed cookie carries. A PIN on the shared tablet never gives more than a cook's rights. */
 export interface SessionData {
   kitchenId?: string;
   personId?: string;
   byPin?: boolean;
-}
-
-/** Somebody at work: who, where, and with which rights. */
-export interface Worker {
-  readonly kitchenId: string;
-  readonly person: Person;
-  readonly role: PersonRole;
 }
 
 export const COOKIE = 'half-pot';
@@ -40,7 +34,8 @@ export async function worker(): Promise<Worker | undefined> {
   if (!kitchenId || !personId) return undefined;
   const person = await personOf(database(), kitchenId, personId);
   if (!person) return undefined;
-  return { kitchenId, person, role: byPin && person.role === 'manager' ? 'cook' : person.role };
+  const { zone, ...own } = person;
+  return { kitchenId, person: own, role: byPin && own.role === 'manager' ? 'cook' : own.role, zone };
 }
 
 /** The same for a page: sends anybody else to the door. */
@@ -50,13 +45,11 @@ export async function mustWork(): Promise<Worker> {
   return who;
 }
 
-/** Whether a role may do what another role may. Services ask this; screens only follow. */
-export const may = (role: PersonRole, least: PersonRole): boolean =>
-  ROLES.indexOf(role) >= ROLES.indexOf(least);
-
 /** The kitchen this database serves. */
 export async function kitchenHere(): Promise<{ id: string; name: string }> {
   const kitchen = await firstKitchen(database());
   if (!kitchen) throw new Error('the database holds no kitchen');
   return kitchen;
 }
+
+export { may, type Worker } from './roles';

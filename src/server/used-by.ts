@@ -1,14 +1,16 @@
-import { ofStep, type KitchenFile, type Of } from '@/core/kitchen-file';
+import type { KitchenState } from '@/core/kitchen-state';
+import { ofStep } from '@/core/verbs';
+import type { Of } from '@/core/written';
 
 /** Pot sheets and plates that take a thing, each with where it is looked at. */
 export const usedBy = (
-  file: Pick<KitchenFile, 'recipes' | 'plates'>,
+  state: Pick<KitchenState, 'recipes' | 'plates'>,
   takes: (of: Of) => boolean,
 ): { name: string; href: string }[] => [
-  ...file.recipes
+  ...state.recipes
     .filter((r) => r.steps.some((s) => takes(ofStep(s) ?? { ingredient: '' })))
     .map((r) => ({ name: r.name, href: `/pot/${r.id}` })),
-  ...file.plates
+  ...state.plates
     .filter((p) => p.lines.some((l) => takes(l.of)))
     .map((p) => ({ name: p.name, href: `/pour/${p.id}` })),
 ];

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useId, useRef, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import { dipAt, levelAt, maxFillMl, type Vessel } from '@/core/pot';
 import { halfWidthAt, laidOut, scaleFor, WIDTH } from './pot-geometry';
 
@@ -36,10 +36,8 @@ const LEAST_CM = 0.2;
 /** Height of two lines of words in the drawing. */
 const TWO_LINES = 34;
 
-/** The pot in section, to scale: pieces, liquid, the level now, tide-marks with their dips, the maximum fill. */
-export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag }: Props) {
-  const clip = useId();
-  const svg = useRef<SVGSVGElement>(null);
+/** Where things stand in the drawing of a vessel. */
+function places(vessel: Vessel) {
   const scale = scaleFor(vessel);
   const centre = WIDTH.left + WIDTH.inner / 2;
   const floor = TOP + vessel.heightCm * scale;
@@ -47,36 +45,20 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
   const half = (cm: number): number => halfWidthAt(vessel, cm) * scale;
   const outline = (top: number): string =>
     `M${centre - half(top)} ${y(top)} L${centre - half(0)} ${floor} L${centre + half(0)} ${floor} L${centre + half(top)} ${y(top)} Z`;
-  const rim = vessel.heightCm;
+  return { scale, centre, floor, y, half, outline, rim: vessel.heightCm };
+}
+interface Placed {
+  readonly at: ReturnType<typeof places>;
+}
+
+/** The pot in section, to scale: pieces, liquid, the level now, tide-marks with their dips, the maximum fill. */
+export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag }: Props) {
+  const clip = useId();
+  const svg = useRef<SVGSVGElement>(null);
+  const at = places(vessel);
+  const { centre, floor, y, half, outline, rim } = at;
   const shownLevel = Math.min(levelCm, rim);
   const fill = vessel.maxFill < 1 ? levelAt(vessel, maxFillMl(vessel)) : undefined;
-  const labels = laidOut(
-    [
-      ...marks.map((m) => ({ at: y(m.levelCm), key: m.name, now: false })),
-      { at: y(shownLevel), key: 'now', now: true },
-    ],
-    floor,
-  );
-
-  const levelFrom = (event: PointerEvent): number => {
-    const box = svg.current?.getBoundingClientRect();
-    if (!box || !drag) return levelCm;
-    const inner = ((event.clientY - box.top) / box.height) * (floor + 26);
-    return Math.min(drag.fromCm, Math.max(LEAST_CM, (floor - inner) / scale));
-  };
-  const nudge = (event: KeyboardEvent): void => {
-    if (!drag) return;
-    const by = { ArrowDown: -STEP_CM, ArrowUp: STEP_CM, PageDown: -PAGE_CM, PageUp: PAGE_CM }[event.key];
-    if (by === undefined) return;
-    event.preventDefault();
-    drag.done(Math.min(drag.fromCm, Math.max(LEAST_CM, levelCm + by)));
-  };
-
-  // Words stand under the line, unless the floor or another mark's words are there.
-  const nowAbove =
-    y(shownLevel) > floor - 18 ||
-    marks.some((m) => y(m.levelCm) > y(shownLevel) && y(m.levelCm) - y(shownLevel) < TWO_LINES);
-
   return (
     <svg
       ref={svg}
@@ -99,40 +81,70 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
         />
       )}
       {heapCm > levelCm && <path d={outline(Math.min(heapCm, rim))} fill="#8d7a63" fillOpacity="0.35" />}
-      {fill !== undefined && (
-        <>
-          <line
-            x1={centre - half(fill)}
-            x2={centre + half(fill)}
-            y1={y(fill)}
-            y2={y(fill)}
-            stroke="var(--claret)"
-            strokeWidth="1.5"
-            strokeDasharray="5 4"
-          />
-          <text x={centre - half(fill) + 8} y={y(fill) - 4} style={{ fill: 'var(--claret)' }}>
-            fill no higher
-          </text>
-        </>
-      )}
+      {fill !== undefined && <FillLine at={at} fill={fill} />}
       {marks.map((m) => (
-        <g key={m.name}>
-          <line
-            x1={centre - half(m.levelCm)}
-            x2={centre + half(m.levelCm)}
-            y1={y(m.levelCm)}
-            y2={y(m.levelCm)}
-            stroke="var(--iron)"
-            strokeWidth="1"
-          />
-          <text x={centre - half(m.levelCm) + 8} y={y(m.levelCm) - 4}>
-            {m.words}
-          </text>
-        </g>
+        <Mark key={m.name} at={at} mark={m} />
       ))}
       <Wall
         d={`M${centre - half(rim) - 14} ${y(rim)} L${centre - half(rim) - 3} ${y(rim)} L${centre - half(0) - 3} ${floor + 3} L${centre + half(0) + 3} ${floor + 3} L${centre + half(rim) + 3} ${y(rim)} L${centre + half(rim) + 14} ${y(rim)}`}
       />
+      <NowLine at={at} level={shownLevel} words={nowWords} marks={marks} />
+      <Dips at={at} vessel={vessel} level={shownLevel} marks={marks} />
+      {drag && <Handle at={at} vessel={vessel} levelCm={levelCm} drag={drag} svg={svg} />}
+    </svg>
+  );
+}
+
+function FillLine({ at: { centre, half, y }, fill }: Placed & { readonly fill: number }) {
+  return (
+    <>
+      <line
+        x1={centre - half(fill)}
+        x2={centre + half(fill)}
+        y1={y(fill)}
+        y2={y(fill)}
+        stroke="var(--claret)"
+        strokeWidth="1.5"
+        strokeDasharray="5 4"
+      />
+      <text x={centre - half(fill) + 8} y={y(fill) - 4} style={{ fill: 'var(--claret)' }}>
+        fill no higher
+      </text>
+    </>
+  );
+}
+
+function Mark({ at: { centre, half, y }, mark: m }: Placed & { readonly mark: TideMark }) {
+  return (
+    <g>
+      <line
+        x1={centre - half(m.levelCm)}
+        x2={centre + half(m.levelCm)}
+        y1={y(m.levelCm)}
+        y2={y(m.levelCm)}
+        stroke="var(--iron)"
+        strokeWidth="1"
+      />
+      <text x={centre - half(m.levelCm) + 8} y={y(m.levelCm) - 4}>
+        {m.words}
+      </text>
+    </g>
+  );
+}
+
+function NowLine({
+  at: { centre, half, y, floor },
+  level: shownLevel,
+  words: nowWords,
+  marks,
+}: Placed & { readonly level: number; readonly words: string; readonly marks: readonly TideMark[] }) {
+  // Words stand under the line, unless the floor or another mark's words are there.
+  const nowAbove =
+    y(shownLevel) > floor - 18 ||
+    marks.some((m) => y(m.levelCm) > y(shownLevel) && y(m.levelCm) - y(shownLevel) < TWO_LINES);
+
+  return (
+    <>
       <line
         x1={centre - half(shownLevel)}
         x2={centre + half(shownLevel)}
@@ -148,6 +160,26 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
       >
         {nowWords}
       </text>
+    </>
+  );
+}
+
+/** How far below the rim each line is, beside the pot. */
+function Dips({
+  at: { centre, half, y, floor, rim, scale },
+  vessel,
+  level,
+  marks,
+}: Placed & { readonly vessel: Vessel; readonly level: number; readonly marks: readonly TideMark[] }) {
+  const labels = laidOut(
+    [
+      ...marks.map((m) => ({ at: y(m.levelCm), key: m.name, now: false })),
+      { at: y(level), key: 'now', now: true },
+    ],
+    floor,
+  );
+  return (
+    <>
       {labels.map((l) => (
         <g key={l.key}>
           <line
@@ -163,54 +195,91 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
           </text>
         </g>
       ))}
-      {drag && (
-        <g
-          className="handle"
-          role="slider"
-          tabIndex={0}
-          aria-label="Reduce to this level: drag, or use the arrow keys"
-          aria-orientation="vertical"
-          aria-valuemin={Number(dipAt(vessel, drag.fromCm).toFixed(1))}
-          aria-valuemax={Number(dipAt(vessel, LEAST_CM).toFixed(1))}
-          aria-valuenow={Number(dipAt(vessel, levelCm).toFixed(1))}
-          aria-valuetext={`${dipAt(vessel, levelCm).toFixed(1)} cm from the rim`}
-          style={{ cursor: 'ns-resize' }}
-          onKeyDown={nudge}
-          onPointerDown={(event) => {
-            event.currentTarget.setPointerCapture(event.pointerId);
-          }}
-          onPointerMove={(event) => {
-            if (event.currentTarget.hasPointerCapture(event.pointerId)) drag.move(levelFrom(event));
-          }}
-          onPointerUp={(event) => {
-            event.currentTarget.releasePointerCapture(event.pointerId);
-            drag.done(levelFrom(event));
-          }}
-        >
-          <rect
-            x={centre - half(rim)}
-            y={y(shownLevel) - 14}
-            width={2 * half(rim)}
-            height="28"
-            fill="transparent"
-          />
-          <circle
-            cx={centre}
-            cy={y(shownLevel)}
-            r="11"
-            fill="var(--enamel-bright)"
-            stroke="var(--copper)"
-            strokeWidth="3"
-          />
-          <path
-            d={`M${centre - 4} ${y(shownLevel) - 2} l4 -4 l4 4 M${centre - 4} ${y(shownLevel) + 2} l4 4 l4 -4`}
-            fill="none"
-            stroke="var(--copper)"
-            strokeWidth="2"
-          />
-        </g>
-      )}
-    </svg>
+    </>
+  );
+}
+
+interface HandleProps extends Placed {
+  readonly vessel: Vessel;
+  readonly levelCm: number;
+  readonly drag: NonNullable<Props['drag']>;
+  readonly svg: RefObject<SVGSVGElement | null>;
+}
+
+/** Moves the level by pointer and by keys, never above where it was and never to the floor. */
+function useLevel({ at: { floor, scale }, levelCm, drag, svg }: HandleProps) {
+  const levelFrom = (event: PointerEvent): number => {
+    const box = svg.current?.getBoundingClientRect();
+    if (!box) return levelCm;
+    const inner = ((event.clientY - box.top) / box.height) * (floor + 26);
+    return Math.min(drag.fromCm, Math.max(LEAST_CM, (floor - inner) / scale));
+  };
+  const nudge = (event: KeyboardEvent): void => {
+    const by = { ArrowDown: -STEP_CM, ArrowUp: STEP_CM, PageDown: -PAGE_CM, PageUp: PAGE_CM }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    drag.done(Math.min(drag.fromCm, Math.max(LEAST_CM, levelCm + by)));
+  };
+  return { levelFrom, nudge };
+}
+
+function Handle(props: HandleProps) {
+  const { at, vessel, levelCm, drag } = props;
+  const { levelFrom, nudge } = useLevel(props);
+  return (
+    <g
+      className="handle"
+      role="slider"
+      tabIndex={0}
+      aria-label="Reduce to this level: drag, or use the arrow keys"
+      aria-orientation="vertical"
+      aria-valuemin={Number(dipAt(vessel, drag.fromCm).toFixed(1))}
+      aria-valuemax={Number(dipAt(vessel, LEAST_CM).toFixed(1))}
+      aria-valuenow={Number(dipAt(vessel, levelCm).toFixed(1))}
+      aria-valuetext={`${dipAt(vessel, levelCm).toFixed(1)} cm from the rim`}
+      style={{ cursor: 'ns-resize' }}
+      onKeyDown={nudge}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId);
+      }}
+      onPointerMove={(event) => {
+        if (event.currentTarget.hasPointerCapture(event.pointerId)) drag.move(levelFrom(event));
+      }}
+      onPointerUp={(event) => {
+        event.currentTarget.releasePointerCapture(event.pointerId);
+        drag.done(levelFrom(event));
+      }}
+    >
+      <Grip at={at} level={Math.min(levelCm, at.rim)} />
+    </g>
+  );
+}
+
+function Grip({ at: { centre, half, rim, y }, level: shownLevel }: Placed & { readonly level: number }) {
+  return (
+    <>
+      <rect
+        x={centre - half(rim)}
+        y={y(shownLevel) - 14}
+        width={2 * half(rim)}
+        height="28"
+        fill="transparent"
+      />
+      <circle
+        cx={centre}
+        cy={y(shownLevel)}
+        r="11"
+        fill="var(--enamel-bright)"
+        stroke="var(--copper)"
+        strokeWidth="3"
+      />
+      <path
+        d={`M${centre - 4} ${y(shownLevel) - 2} l4 -4 l4 4 M${centre - 4} ${y(shownLevel) + 2} l4 4 l4 -4`}
+        fill="none"
+        stroke="var(--copper)"
+        strokeWidth="2"
+      />
+    </>
   );
 }
 

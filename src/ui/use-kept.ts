@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
-import { STILL_TYPED } from './no-answer';
+import { STILL_TYPED } from '@/wire';
 
 /** What an action answers: kept, or a sentence that says why not. */
 export type KeptAnswer = { readonly ok: true } | { readonly ok: false; readonly message: string };

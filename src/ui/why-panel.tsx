@@ -11,7 +11,7 @@ import {
   type ReactNode,
 } from 'react';
 import Offcanvas from 'react-bootstrap/Offcanvas';
-import type { Why } from '@/core/costing';
+import type { Why } from '@/core/why';
 import { useFigures } from './figures';
 
 type Ask = (key: string) => Promise<Why | null>;

@@ -107,7 +107,7 @@ test('a stale edit is refused with both sides; theirs can be taken, mine can be 
   await expect(alert).toBeVisible();
   await expect(page.getByLabel(field)).toHaveValue('29');
   await expect(page.getByRole('button', { name: /Take theirs \(30\.00/ })).toBeVisible();
-  await keeps(page, () => page.getByRole('button', { name: 'Keep mine' }).click());
+  await keeps(page, 'article.price', () => page.getByRole('button', { name: 'Keep mine' }).click());
   await expect(alert).toBeHidden();
   await page.reload();
   await expect(page.getByLabel(field)).toHaveValue('29.00');

@@ -37,11 +37,19 @@ export async function openPot(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
-/** Does something that is kept, and waits until the server has answered. */
-export async function keeps(page: Page, act: () => Promise<void>): Promise<void> {
-  const answered = page.waitForResponse((r) => r.request().method() === 'POST' && r.ok());
+/** Does something that is kept, and waits until the door has answered that kind of write; a refusal fails with its own sentence. */
+export async function keeps(page: Page, kind: string, act: () => Promise<unknown>): Promise<void> {
+  const answered = page.waitForResponse((r) => {
+    const asked = r.request();
+    return (
+      new URL(r.url()).pathname === '/command' &&
+      asked.method() === 'POST' &&
+      (asked.postDataJSON() as { kind?: string }).kind === kind
+    );
+  });
   await act();
-  await answered;
+  const reply = (await (await answered).json()) as { ok: boolean; message?: string };
+  if (!reply.ok) throw new Error(`${kind} was refused: ${reply.message ?? 'without a word'}`);
 }
 
 /** A figure on the screen as a number: “€16.48” is 16.48, “2.2 l” is 2.2. */

@@ -20,7 +20,7 @@ test('a longer reduction gives fewer litres at more a litre, and is kept for eve
       .getByRole('cell')
       .nth(1),
   ).toHaveText('2.0');
-  await keeps(page, () => step(page, 2).press('Enter'));
+  await keeps(page, 'recipe.sheet', () => step(page, 2).press('Enter'));
   await expect(kept(page)).toBeVisible();
 
   const other = await browser.newContext();
@@ -31,7 +31,7 @@ test('a longer reduction gives fewer litres at more a litre, and is kept for eve
 
   // The other browser's change is there here after a reload; the stale sheet is refused before.
   await step(elsewhere, 2).fill('reduce to 2.4 l');
-  await keeps(elsewhere, () => step(elsewhere, 2).press('Enter'));
+  await keeps(elsewhere, 'recipe.sheet', () => step(elsewhere, 2).press('Enter'));
   await expect(kept(elsewhere)).toBeVisible();
   await step(page, 2).fill('reduce to 2.2 l');
   await step(page, 2).press('Enter');
@@ -114,7 +114,7 @@ test('a mistyped line is flagged and the cost is incomplete, never lower, down t
   await openPot(page, 'Sorrel sauce');
   await expect(step(page, 2)).toHaveValue('400 mll whipping cream');
   await step(page, 2).fill(before);
-  await keeps(page, () => step(page, 2).press('Enter'));
+  await keeps(page, 'recipe.sheet', () => step(page, 2).press('Enter'));
   await expect(kept(page)).toBeVisible();
   await expect(cost(page)).toBeVisible();
 });
@@ -148,12 +148,12 @@ test('the drawing follows the chosen step; the copper line is dragged down and l
 test('a step is added, moved and taken out', async ({ page }) => {
   await openPot(page, 'White roux');
   await page.getByLabel('Next step').fill('simmer 4 min');
-  await keeps(page, () => page.getByLabel('Next step').press('Enter'));
+  await keeps(page, 'recipe.sheet', () => page.getByLabel('Next step').press('Enter'));
   await expect(step(page, 4)).toHaveValue('simmer 4 min');
   await step(page, 4).click();
-  await keeps(page, () => page.getByRole('button', { name: 'Move step 4 up' }).click());
+  await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Move step 4 up' }).click());
   await expect(step(page, 3)).toHaveValue('simmer 4 min');
-  await keeps(page, () => page.getByRole('button', { name: 'Take step 3 out' }).click());
+  await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Take step 3 out' }).click());
   await expect(page.getByLabel(/^Step \d/)).toHaveCount(3);
   await expect(kept(page)).toBeVisible();
   await page.reload();

@@ -192,7 +192,7 @@ test('one ingredient: which price counts, a pack weighed, a count, an opened pac
   await expect(page.getByText('held 4.50 kg on 2026-03-14')).toBeVisible();
 
   await page.getByLabel('Counted on hand').fill('2*5kg');
-  await keeps(page, () => page.getByLabel('Counted on hand').press('Enter'));
+  await keeps(page, 'ingredient.count', () => page.getByLabel('Counted on hand').press('Enter'));
   await expect(page.getByText('counted 2026-03-14')).toBeVisible();
 
   await page.getByLabel('Use in place of Leek').selectOption({ label: 'Celery' });
@@ -204,7 +204,9 @@ test('an opened bottle is charged whole or by the part, and the sauce answers', 
   const sauce = page.getByRole('button', { name: 'Juniper sauce: why?' });
   const whole = await figure(sauce);
   await page.getByRole('link', { name: 'Fortified red wine' }).click();
-  await keeps(page, () => page.getByLabel('by the part used, the rest back on the shelf').check());
+  await keeps(page, 'ingredient.buying', () =>
+    page.getByLabel('by the part used, the rest back on the shelf').check(),
+  );
   await expect(page.getByLabel('by the part used, the rest back on the shelf')).toBeChecked();
   await page.goto('/buy');
   await expect.poll(() => figure(sauce)).toBeLessThan(whole);
@@ -246,20 +248,24 @@ test('the larder: found misspelt, taken under a name, merged with all its histor
     page.getByRole('alert').filter({ hasText: '“Onion” is in the kitchen already' }),
   ).toBeVisible();
   await page.getByLabel('Name of Jerusalem artichoke in this kitchen').fill('Sunroot');
-  await keeps(page, () => page.getByRole('button', { name: 'Take it into the kitchen' }).click());
+  await keeps(page, 'ingredient.take', () =>
+    page.getByRole('button', { name: 'Take it into the kitchen' }).click(),
+  );
   await page.getByLabel('Find in the larder').fill('sunroot');
   await expect(page.getByRole('link', { name: 'Sunroot' })).toBeVisible();
 
   await page.getByLabel('Merge which ingredient').selectOption({ label: 'Shallots, banana' });
   await page.getByLabel('into which ingredient').selectOption({ label: 'Shallot' });
-  await keeps(page, () => page.getByRole('button', { name: 'Merge, history and all' }).click());
+  await keeps(page, 'ingredient.merge', () =>
+    page.getByRole('button', { name: 'Merge, history and all' }).click(),
+  );
   await expect(page.getByText('Shallots, banana counts as Shallot')).toBeVisible();
   await page.goto('/buy');
   await expect(page.getByRole('link', { name: 'Shallots, banana' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Shallot', exact: true }).click();
   await expect(page.getByRole('row', { name: /Shallots, long, sack/ })).toBeVisible();
   await page.goto('/buy/larder');
-  await keeps(page, () =>
+  await keeps(page, 'ingredient.apart', () =>
     page.getByRole('button', { name: 'Take Shallots, banana apart from Shallot' }).click(),
   );
   await page.goto('/buy');
@@ -273,7 +279,7 @@ test('a house measure is defined once and then understood anywhere', async ({ pa
   await page.getByRole('button', { name: 'Define' }).click();
   await expect(page.getByRole('alert').filter({ hasText: '“kg” is a unit already.' })).toBeVisible();
   await page.getByLabel('Name of the measure').fill('jug');
-  await keeps(page, () => page.getByRole('button', { name: 'Define' }).click());
+  await keeps(page, 'measure.define', () => page.getByRole('button', { name: 'Define' }).click());
   await expect(page.getByText('a jug is')).toBeVisible();
   await page.goto('/pot');
   await page.getByRole('link', { name: 'Trout velouté', exact: true }).click();
@@ -295,6 +301,7 @@ test('which price usually counts moves every ingredient that does not say otherw
   await page.goto('/buy/larder');
   await keeps(
     page,
+    'kitchen.basis',
     async () =>
       void (await page.getByRole('combobox', { name: 'Which price usually counts' }).selectOption('average')),
   );

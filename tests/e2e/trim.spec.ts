@@ -72,7 +72,9 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   await expect(waiting).toContainText('Venison bone stock');
   const cost = page.getByRole('button', { name: 'Carrot, a usable kilo: why?' });
   const before = await figure(cost);
-  await keeps(page, () => waiting.getByRole('button', { name: 'Reckon with it from today' }).click());
+  await keeps(page, 'ingredient.learned', () =>
+    waiting.getByRole('button', { name: 'Reckon with it from today' }).click(),
+  );
   await expect(page.getByRole('region', { name: 'What moved' })).toContainText(
     'Venison loin, juniper sauce, celeriac',
   );
@@ -226,10 +228,10 @@ test('a test far from the others is flagged, counts until a person leaves it out
   await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Why does it not count?' })).toBeVisible();
   await page.getByLabel('Why it does not count').fill('a frozen crate');
-  await keeps(page, () => page.getByRole('button', { name: 'Leave it out' }).click());
+  await keeps(page, 'test.left-out', () => page.getByRole('button', { name: 'Leave it out' }).click());
   await expect(page.getByText('left out: a frozen crate')).toBeVisible();
   await expect(page.getByRole('region', { name: 'What waits to be accepted' })).toHaveCount(0);
-  await keeps(page, () => page.getByRole('button', { name: 'let it count again' }).click());
+  await keeps(page, 'test.left-out', () => page.getByRole('button', { name: 'let it count again' }).click());
   await expect(page.getByRole('region', { name: 'What waits to be accepted' })).toContainText('Leek');
 });
 
@@ -238,7 +240,7 @@ test('a fish tested in two seasons can be reckoned with by the season it is', as
   await page.getByRole('link', { name: 'River trout, whole', exact: true }).click();
   await expect(page.getByRole('heading', { name: /usable yield 55\.9 % instead of 52\.3/ })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await keeps(page, async () => {
+  await keeps(page, 'ingredient.learn-from', async () => {
     await page.getByLabel('Learn from tests of which season').selectOption('now');
   });
   await expect(page.getByRole('heading', { name: /usable yield 60\.\d % instead of 52\.3/ })).toBeVisible();
@@ -254,7 +256,9 @@ test('drained bones teach what the strainer keeps, and the stock has its litres 
   await page.getByRole('link', { name: 'Venison bones', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Kept back in the strainer, drained' })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await keeps(page, () => page.getByRole('button', { name: 'Reckon with it from today' }).click());
+  await keeps(page, 'ingredient.learned', () =>
+    page.getByRole('button', { name: 'Reckon with it from today' }).click(),
+  );
   await expect(page.getByRole('region', { name: 'What moved' })).toContainText('Venison bone stock');
   await page.goto('/pot');
   await page.getByRole('link', { name: 'Venison bone stock', exact: true }).click();
@@ -275,9 +279,9 @@ test('what no pot takes returns to the usable part, by as much as is left over',
   await expect(page.getByRole('heading', { name: /^Nobody takes it/ })).toBeVisible();
   await page.waitForLoadState('networkidle');
   const counted = leek.getByRole('button', { name: /^Count \d+ %$/ });
-  await keeps(page, () => counted.click());
+  await keeps(page, 'ingredient.trim-taken', () => counted.click());
   await expect(leek).toContainText('of its cost returns to the usable part');
-  await keeps(page, async () => {
+  await keeps(page, 'recipe.batches', async () => {
     await page.getByLabel('Trout-frame fumet, batches a week').first().fill('9');
     await page.getByLabel('Trout-frame fumet, batches a week').first().press('Enter');
   });
@@ -298,7 +302,7 @@ test('waste is booked with its reason, and refused without one', async ({ page }
   await box.getByRole('button', { name: 'Book it' }).click();
   await expect(box.getByRole('alert')).toContainText('Why was it thrown away?');
   await box.getByLabel('Why it was thrown away').fill('spoiled');
-  await keeps(page, () => box.getByRole('button', { name: 'Book it' }).click());
+  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Book it' }).click());
   await expect(box.getByRole('listitem').first()).toContainText('Leek, stock trim');
   await expect(box.getByRole('listitem').first()).toContainText('Maren Holt: spoiled');
   await expect(box.getByRole('listitem').first()).toContainText('€0.48');
@@ -329,7 +333,9 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   await expect(page.getByLabel('Set value of a kilo of trim')).toHaveValue('60');
   await page.getByLabel('Set value of a kilo of trim').fill('0.60');
   await page.getByLabel(/^By weight/).check();
-  await keeps(page, () => page.getByRole('button', { name: 'Cost by weight from now on' }).click());
+  await keeps(page, 'kitchen.trimming', () =>
+    page.getByRole('button', { name: 'Cost by weight from now on' }).click(),
+  );
   await expect(page.getByText('✓ kept')).toBeVisible();
   await page.goto('/buy');
   expect(await figure(answer(page, 'Whole trout off the bone, braised leek'))).toBeCloseTo(c, 2);
@@ -339,7 +345,7 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   await page.waitForLoadState('networkidle');
   const leek = page.getByRole('button', { name: 'Leek, a usable kilo: why?' });
   const shared = await figure(leek);
-  await keeps(page, async () => {
+  await keeps(page, 'ingredient.trim', async () => {
     await page.getByLabel('Who pays for what comes off').selectOption('value');
   });
   await expect.poll(() => figure(leek)).toBeGreaterThan(shared);
@@ -356,7 +362,7 @@ test('a kitchen may learn at once: a finished test counts as soon as it is weigh
   await open(page, '/trim/schools');
   await page.waitForLoadState('networkidle');
   await page.getByLabel('What tests have taught').selectOption('at once');
-  await keeps(page, () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'kitchen.trimming', () => page.getByRole('button', { name: 'Keep it' }).click());
   await bench(page, 'Garlic');
   await types(page, 'Weight that went in', '400 g');
   await types(page, part(1), '320 g');
@@ -383,7 +389,9 @@ test('what comes off can be made a product of its own on the bench', async ({ pa
   await page.getByRole('button', { name: 'Finish the test' }).click();
   await expect(page.getByRole('region', { name: 'Comes off: Duck fat off carcasses' })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await keeps(page, () => page.getByRole('button', { name: 'Reckon with it from today' }).click());
+  await keeps(page, 'ingredient.learned', () =>
+    page.getByRole('button', { name: 'Reckon with it from today' }).click(),
+  );
   await page.goto('/trim/flow');
   await expect(page.getByRole('link', { name: 'Duck fat off carcasses' })).toBeVisible();
 });
@@ -444,7 +452,7 @@ test('a dearer kilowatt hour stands in every litre, and a wrong one is refused b
   await expect(field).toHaveValue('a lot');
   await field.fill('0.29*3');
   await gas.fill('0.11*3');
-  await keeps(page, () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'kitchen.trimming', () => page.getByRole('button', { name: 'Keep it' }).click());
   await expect(page.getByText('✓ kept')).toBeVisible();
   await openPot(page, 'Mutton broth');
   await expect.poll(() => figure(energy)).toBeGreaterThan(before * 2.5);
@@ -452,7 +460,7 @@ test('a dearer kilowatt hour stands in every litre, and a wrong one is refused b
   await open(page, '/trim/schools');
   await field.fill('');
   await gas.fill('');
-  await keeps(page, () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'kitchen.trimming', () => page.getByRole('button', { name: 'Keep it' }).click());
   await openPot(page, 'Mutton broth');
   await expect(energy).toHaveText('no price');
   await expect(page.getByText('a litre, what is known of it')).toBeVisible();

@@ -38,7 +38,7 @@ export async function resetKitchen(url: string, day: string): Promise<void> {
     "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'schema_version'",
   );
   await connection.query('SET FOREIGN_KEY_CHECKS = 0');
-  for (const { name } of tables) await connection.query(`DELETE FROM \`${String(name)}\``);
+  for (const { name } of tables) await connection.query(`TRUNCATE TABLE \`${String(name)}\``);
   await connection.end();
   const pool = openPool(url);
   await loadKitchen(pool, shiftTo(read.file, day), secrets);

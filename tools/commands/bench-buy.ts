@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
-import { shiftDay, type KitchenFile } from '@/core/kitchen-file';
+import { type KitchenFile } from '@/core/kitchen-file';
+import { shiftDay } from '@/core/day';
 import { adopted, referenceLarder } from '@/core/reference';
 import { loadKitchen } from '@/db/load-kitchen';
 import { migrate } from '@/db/migrate';

@@ -1,8 +1,8 @@
 import fs from 'node:fs';
 import fc from 'fast-check';
-import { costKitchen } from '@/core/costing';
+import { costFile } from '@/core/costing';
 import { readKitchen } from '@/core/kitchen-file';
-import { runPot, type Pot, type PotStep } from '@/core/pot';
+import { runPot, type Pot, type PotStep } from '@/core/verbs';
 import { CONSTANTS } from '@/core/reference';
 import { workingPot } from '@/core/testing/random-pot';
 import { DEMO_FILE } from '../kitchens';
@@ -72,7 +72,7 @@ export function benchPot(
     median(() => {
       const read = readKitchen(JSON.parse(text));
       if (!read.ok) throw new Error('the demo has mistakes');
-      return costKitchen(read.file, read.file.referenceDay, CONSTANTS);
+      return costFile(read.file, read.file.referenceDay, CONSTANTS);
     }, 15),
     'aim: under 150 ms',
   );

@@ -1,7 +1,8 @@
 import fs from 'node:fs';
-import { costKitchen, sourcePrices } from '@/core/costing';
+import { costFile } from '@/core/costing';
+import { sourcePrices } from '@/core/knife';
 import { readKitchen } from '@/core/kitchen-file';
-import { runPot, type PotStep } from '@/core/pot';
+import { runPot, type PotStep } from '@/core/verbs';
 import { noParts } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
 import { WATER, type Stuff } from '@/core/larder';
@@ -105,10 +106,10 @@ export async function bench(args: readonly string[]): Promise<number> {
     'the demo kitchen file read and checked',
     median(() => readKitchen(json), 20),
   );
-  const full = median(() => costKitchen(file, file.referenceDay, CONSTANTS), 20);
+  const full = median(() => costFile(file, file.referenceDay, CONSTANTS), 20);
   line('the demo kitchen costed from nothing, physics and all', full);
 
-  const costing = costKitchen(file, file.referenceDay, CONSTANTS);
+  const costing = costFile(file, file.referenceDay, CONSTANTS);
   const first = file.ingredients[0]?.id ?? '';
   let price = 2;
   const one = median(() => {

@@ -1,8 +1,9 @@
-import { costByLayer, costKitchen, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import { costByLayer, costFile, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
 import { LOSSES, warningWords } from '@/core/pot';
 import { forCovers } from '@/core/planner';
 import { CONSTANTS } from '@/core/reference';
-import { writeStep } from '@/core/said';
+import { namesIn } from '@/core/kitchen-file';
+import { writeStep } from '@/core/verbs';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { keepPage } from '../generated';
 
@@ -68,7 +69,7 @@ function potPage(costing: KitchenCosting, id: string): string {
     ...(recipe.note ? [recipe.note, ''] : []),
     `${vessel}. ${facts.join('; ')}.`,
     '',
-    ...recipe.steps.map((s, i) => `${i + 1}. ${writeStep(s, costing.file)}`),
+    ...recipe.steps.map((s, i) => `${i + 1}. ${writeStep(s, namesIn(costing.state))}`),
     '',
     `On top of the ingredients, a litre: ${layersOnTop(costing, id)}.`,
     '',
@@ -84,7 +85,7 @@ const BANQUET = { plate: 'Venison loin', covers: 120 };
 
 /** The venison for a hundred and twenty: what is cooked, in what, and what multiplying the lists would give. */
 function banquet(costing: KitchenCosting): string[] {
-  const plate = costing.file.plates.find((p) => p.name.startsWith(BANQUET.plate));
+  const plate = costing.state.plates.find((p) => p.name.startsWith(BANQUET.plate));
   const found = forCovers(costing, plate?.id ?? '', BANQUET.covers, CONSTANTS);
   if (!found.ok) throw new Error(found.trouble.message);
   return [
@@ -104,7 +105,7 @@ function banquet(costing: KitchenCosting): string[] {
 /** The demo's pots and plates on one page, to be read with a chef's eye. */
 function bookText(): string {
   const file = mustRead(DEMO_FILE);
-  const costing = costKitchen(file, file.referenceDay, CONSTANTS);
+  const costing = costFile(file, file.referenceDay, CONSTANTS);
   const plates = file.plates.map((p) => {
     const { cost, foodCostPct } = costOfPlate(costing, p.id);
     return `| ${p.name} | ${p.menuPrice ?? ''} | ${money(cost)} | ${foodCostPct === null ? '' : `${foodCostPct.toFixed(1)} %`} |`;

@@ -3,7 +3,7 @@ import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { costText, type CostReport } from '@/cli/cost';
 import { costTable, layersFrom } from '@/cli/table';
-import { LAYERS } from '@/core/costing';
+import { LAYERS } from '@/core/layers';
 import { Stop } from '../stop';
 
 const USAGE =

@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { dayIn } from '@/core/day';
 import { build, mustBeFree } from '../app';
 import { endLeftover, takePlace } from '../processes';
 import { startInstance } from '../instance';
@@ -13,8 +14,7 @@ const PORT = 4180;
 const ZONE = 'Europe/Dublin';
 
 /** Today where the demo kitchen stands. */
-export const demoToday = (now: Date): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone: ZONE }).format(now);
+export const demoToday = (now: Date): string => dayIn(ZONE, now);
 
 export function portFrom(args: readonly string[]): number {
   const { values } = parseArgs({

@@ -14,6 +14,10 @@ import { startScale } from '../../stand-ins/scale';
 export const HELD_CLOCK = '2026-03-14T12:00:00.000Z';
 export const HELD_DAY = HELD_CLOCK.slice(0, 10);
 
+/** One of our own commands that writes a page of docs, asked whether the page is what it would write. */
+const current = (name: string, command: string): Verdict =>
+  report(whole(name, process.execPath, ['--import', 'tsx', 'tools/main.ts', command, '--check']));
+
 const STATIC = (): Verdict[] => [
   report(whole('format', 'prettier', ['--check', '--log-level=warn', '.'])),
   report(whole('lint', 'eslint', ['--max-warnings=0', '.'])),
@@ -21,27 +25,12 @@ const STATIC = (): Verdict[] => [
   report(whole('types of the core, without browser or Node', 'tsc', ['-p', 'tsconfig.core.json'])),
   ...importRules().map(report),
   report(whole('unused code', 'knip', ['--no-progress'])),
-  report(
-    whole('schema and constants in docs are current', process.execPath, [
-      '--import',
-      'tsx',
-      'tools/main.ts',
-      'schema',
-      '--check',
-    ]),
-  ),
-  report(
-    whole('the demo book in docs is current', process.execPath, [
-      '--import',
-      'tsx',
-      'tools/main.ts',
-      'book',
-      '--check',
-    ]),
-  ),
+  current('schema and constants in docs are current', 'schema'),
+  current('the demo book in docs is current', 'book'),
+  current('the licences of all parts are listed, and named in docs', 'notices'),
 ];
 
-/** `halfpot test [static|unit|browser [FILE …]]`: everything, or one part. The demo's data is never touched. */
+/** `halfpot test [static | unit [FILE …] | browser [FILE …]]`: everything, or one part, or some files of it. The demo's data is never touched. */
 export async function test(args: readonly string[]): Promise<number> {
   const [part, ...only] = args;
   if (part !== undefined && !['static', 'unit', 'browser'].includes(part))
@@ -67,11 +56,11 @@ async function withDatabase(wants: (part: string) => boolean, only: readonly str
     if (wants('unit'))
       verdicts.push(
         report(
-          jest(place.folder, {
-            ...process.env,
-            HALFPOT_TEST_SERVER: own.url('halfpot_test'),
-            NODE_ENV: 'test',
-          }),
+          jest(
+            place.folder,
+            { ...process.env, HALFPOT_TEST_SERVER: own.url('halfpot_test'), NODE_ENV: 'test' },
+            only,
+          ),
         ),
       );
     if (wants('browser')) verdicts.push(report(await inBrowser(own.fresh('halfpot_browser'), only)));

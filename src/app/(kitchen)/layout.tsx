@@ -9,7 +9,7 @@ import { WhyProvider } from '@/ui/why-panel';
 
 export default async function KitchenLayout({ children }: { children: ReactNode }) {
   const who = await mustWork();
-  const { kitchen } = (await costedKitchen(who.kitchenId)).costing.file;
+  const { kitchen } = (await costedKitchen(who.kitchenId)).costing.state;
   return (
     <FiguresProvider words={{ locale: kitchen.locale, currency: kitchen.currency }}>
       <WhyProvider ask={askWhy}>

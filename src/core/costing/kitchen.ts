@@ -1,27 +1,21 @@
-import type { Matter, PotRun, PotStep, ProcessConstants, Product } from '../pot';
+import { inOrder, type KitchenFile, type WrittenPlate } from '../kitchen-file';
 import {
-  inOrder,
+  historyFrom,
+  historyMerged,
   mergeTargets,
+  stateFrom,
   withoutMerged,
-  type KitchenFile,
-  type WrittenPlate,
-  type WrittenRecipe,
-} from '../kitchen-file';
+  type History,
+  type KitchenState,
+} from '../kitchen-state';
+import type { CostGraph } from '../graph';
+import { graphOf, layerPrices, type Layer } from '../layers';
+import { sourcePrices } from '../knife';
+import type { Matter, ProcessConstants, Product } from '../pot';
+import { suppliesOn, type Supply } from '../prices';
+import { cookAll, lastBatchesOf, shelfOf, type RecipeCosting } from '../shelf';
 import type { Outcome } from '../trouble';
-import { graphOf } from './build-graph';
-import { cookAll, lastBatchesOf } from './cook-all';
-import type { CostGraph } from './graph';
-import { layerPrices, type Layer } from './layers';
-import type { HistoryOf } from './prices';
-import { matterOf, type Shelf } from './resolve';
-import { shelfOf } from './shelf';
-import { suppliesOn, type Supply } from './supplies';
-
-export interface RecipeCosting {
-  readonly recipe: WrittenRecipe;
-  readonly steps: readonly PotStep[];
-  readonly run: PotRun;
-}
+import { matterOf, type Shelf } from '../verbs';
 
 export interface PlateLine {
   readonly written: WrittenPlate['lines'][number];
@@ -35,7 +29,8 @@ export interface PlateCosting {
 
 /** A whole kitchen costed on a day: physics once, then a graph that answers every price. */
 export interface KitchenCosting {
-  readonly file: KitchenFile;
+  /** What stands in the kitchen, other spellings followed. */
+  readonly state: KitchenState;
   /** Other spellings of ingredients: what was merged, with the id of what it counts as. */
   readonly spellings: readonly { readonly id: string; readonly name: string }[];
   /** The ingredient that one counts as: itself, or what it was merged into. */
@@ -52,42 +47,32 @@ export interface KitchenCosting {
 
 /**
  * Costs a kitchen with the prices and yields in force on `day`, today's recipes and plates.
- * @param history what the past says of prices; the file's own unless given
+ * @param past what the past says of prices on that day
  */
 export function costKitchen(
-  written: KitchenFile,
+  written: KitchenState,
   day: string,
   constants: ProcessConstants,
-  history?: HistoryOf,
+  past: History,
 ): KitchenCosting {
-  const file = withoutMerged(written);
-  const supplies = suppliesOn(file, day, history);
-  const byId = new Map(file.recipes.map((r) => [r.id, r]));
+  const state = withoutMerged(written);
+  const supplies = suppliesOn(state, day, historyMerged(written, past));
+  const byId = new Map(state.recipes.map((r) => [r.id, r]));
   const recipes = new Map<string, RecipeCosting>();
   const lefts = new Map<string, Product>();
-  const shelf = shelfOf(file, day, recipes, byId, lefts);
-  const order = inOrder(file.recipes).order;
-  cookAll(file, order, constants, recipes, shelf, lefts);
-  const plates = new Map(
-    file.plates.map((plate) => [
-      plate.id,
-      {
-        plate,
-        lines: plate.lines.map((line) => ({
-          written: line,
-          resolved: matterOf(line.of, line.amount, shelf),
-        })),
-      },
-    ]),
-  );
-  const parts = { supplies, order, recipes, plates, lastBatches: lastBatchesOf(recipes, lefts) };
+  const shelf = shelfOf(state, day, recipes, byId, lefts);
+  const order = inOrder(state.recipes).order;
+  cookAll(state, order, constants, recipes, shelf, lefts);
+  const plates = new Map(state.plates.map((plate) => [plate.id, plateOn(plate, shelf)]));
+  const lastBatches = lastBatchesOf(recipes, lefts);
+  const taken = new Map([...plates].map(([id, plate]) => [id, { takes: plate.lines.map(takenOf) }]));
   const graphs = new Map<Layer, CostGraph>();
   const layer = (name: Layer): CostGraph => {
-    const made = graphs.get(name) ?? graphOf(name, parts);
-    if (!graphs.has(name)) {
-      graphs.set(name, made);
-      made.set([...sourcePrices(supplies.values()), ...layerPrices(file)].filter(([key]) => made.has(key)));
-    }
+    const known = graphs.get(name);
+    if (known) return known;
+    const made = graphOf(name, { supplies, order, recipes, plates: taken, lastBatches });
+    graphs.set(name, made);
+    made.set([...sourcePrices(supplies.values()), ...layerPrices(state)].filter(([key]) => made.has(key)));
     return made;
   };
   const into = mergeTargets(written);
@@ -95,17 +80,21 @@ export function costKitchen(
     .filter((i) => i.mergedInto !== undefined)
     .map((i) => ({ id: into(i.id), name: i.name }));
   const graph = layer('ingredients');
-  return { file, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer };
+  return { state, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer };
 }
 
-/** Prices per gram of the sources, as the graph takes them. */
-export function* sourcePrices(
-  supplies: Iterable<
-    Pick<Supply, 'usablePerKg' | 'trimPerKg'> & { readonly ingredient: { readonly id: string } }
-  >,
-): Generator<[string, number | null]> {
-  for (const { ingredient, usablePerKg, trimPerKg } of supplies) {
-    yield [`usable:${ingredient.id}`, usablePerKg === undefined ? null : usablePerKg / 1000];
-    yield [`trim:${ingredient.id}`, trimPerKg === undefined ? null : trimPerKg / 1000];
-  }
-}
+/** A whole kitchen file costed on a day, with the past that stands in it: as corrected since, or as it was known by an instant. */
+export const costFile = (
+  file: KitchenFile,
+  day: string,
+  constants: ProcessConstants,
+  knownBy?: string,
+): KitchenCosting => costKitchen(stateFrom(file), day, constants, historyFrom(file, day, knownBy));
+
+const plateOn = (plate: WrittenPlate, shelf: Shelf): PlateCosting => ({
+  plate,
+  lines: plate.lines.map((line) => ({ written: line, resolved: matterOf(line.of, line.amount, shelf) })),
+});
+
+const takenOf = ({ resolved }: PlateLine): { supply: string; g: number } | undefined =>
+  resolved.ok ? { supply: resolved.value.what.supply, g: resolved.value.g } : undefined;

@@ -1,6 +1,8 @@
 import type { KitchenCosting } from './kitchen';
-import { afterTheKnife, type Knife } from './knife';
-import { beforeTheKnife, isGuess, type Supply } from './supplies';
+import { beforeTheKnife, isGuess, type Supply } from '../prices';
+import { afterTheKnife, type Knife } from '../knife';
+import { readSupply } from '../supply';
+import { supplyOf } from '../verbs';
 
 /** A pot that asks for something that comes off. Grams a week. */
 export interface Asks {
@@ -70,9 +72,9 @@ function flowOf(
   name: string,
   sold: boolean,
 ): TrimFlow {
-  const id = supply.slice(supply.indexOf(':') + 1);
-  const trim = supply.startsWith('trim:');
-  const own = costing.supplies.get(id) as Supply;
+  const from = readSupply(supply);
+  const trim = from?.is === 'trim';
+  const own = (from && 'id' in from && costing.supplies.get(from.id)) || s;
   // Pots state a by-product's usable grams: as it comes off there is more of it.
   const perUsed = trim ? 1 : 1 / own.usable;
   const asks = [...costing.recipes.values()].flatMap(({ recipe, run }): Asks[] => {
@@ -81,17 +83,15 @@ function flowOf(
       ? [{ recipe: recipe.id, name: recipe.name, batches: recipe.batchesAWeek, perBatchG: g * perUsed }]
       : [];
   });
-  const plates = costing.file.plates
-    .filter((p) =>
-      p.lines.some(({ of }) =>
-        trim ? 'stockTrimOf' in of && of.stockTrimOf === id : 'ingredient' in of && of.ingredient === id,
-      ),
-    )
+  const plates = costing.state.plates
+    .filter((p) => p.lines.some(({ of }) => supplyOf(of) === supply))
     .map((p) => p.name);
   const bought = boughtG(s.ingredient.id);
   const givesG = bought * share;
   const asksG = asks.reduce((sum, a) => sum + a.perBatchG * a.batches, 0);
-  const taken = trim ? s.knife.trimTaken : (s.knife.byProducts.find((b) => b.knife.id === id)?.taken ?? 0);
+  const taken = trim
+    ? s.knife.trimTaken
+    : (s.knife.byProducts.find((b) => b.knife.id === own.ingredient.id)?.taken ?? 0);
   const really = sold || plates.length > 0 || givesG <= 0 ? taken : Math.min(1, asksG / givesG);
   const then = afterTheKnife(withTaken(s.knife, supply, really), beforeTheKnife(s), s.usable, s.stockTrim);
   return {
@@ -115,7 +115,7 @@ function flowOf(
 }
 
 const withTaken = (knife: Knife, supply: string, taken: number): Knife =>
-  supply.startsWith('trim:')
+  readSupply(supply)?.is === 'trim'
     ? { ...knife, trimTaken: taken }
     : {
         ...knife,

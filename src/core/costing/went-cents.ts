@@ -1,7 +1,7 @@
 import { Decimal } from 'decimal.js';
 import { LOSSES, type Loss } from '../pot';
 import { shareOut, toCents, type Money } from '../quantity';
-import type { MoneyWent } from './product-cost';
+import type { MoneyWent } from '../layers';
 
 /** Where the money went, to the cent: trimmed + lost + left is spent exactly. */
 export interface WentCents {

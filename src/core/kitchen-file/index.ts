@@ -3,6 +3,7 @@ export {
   FORMAT,
   FORMAT_VERSION,
   KitchenFile,
+  Recipe,
   type GoodsLine,
   type WrittenArticle,
   type WrittenIngredient,
@@ -10,16 +11,14 @@ export {
   type WrittenPlate,
   type WrittenPurchase,
   type WrittenRecipe,
-  type WrittenTest,
   type WrittenVessel,
   type WrittenWaste,
 } from './schema';
-export { Day } from './schema-parts';
-export { Ingredient, type Basis } from './schema-larder';
-export { WrittenStep, type Of, type WrittenCost } from './schema-steps';
+export { Article, Columns } from './schema-buying';
+export { Basis, Ingredient } from './schema-larder';
 export { readKitchen, readKitchenText, type FileRead } from './read';
-export { inOrder, lastBatchesIn, loopSentence, ofStep, partsOf, usesOf } from './loops';
-export { daysBetween, shiftDay, shiftTo } from './shift';
+export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';
+export { shiftTo } from './shift';
 export {
   mannerIn,
   packFacts,
@@ -31,15 +30,3 @@ export {
   type PackFacts,
 } from './packs';
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
-export {
-  drainedIn,
-  hoursIn,
-  isDrained,
-  weighLive,
-  weighTestIn,
-  type LiveTest,
-  type LiveWeight,
-  type TestAsTyped,
-} from './tests';
-export { Test } from './schema-tests';
-export { mergeTargets, withoutMerged } from './merges';

@@ -1,15 +1,10 @@
-import type { WrittenRecipe } from './schema';
-import type { Of, WrittenStep } from './schema-steps';
-
-/** What a step takes from elsewhere, if it takes anything: into the pot, or around a portion. */
-export function ofStep(step: WrittenStep): Of | undefined {
-  if ('of' in step) return step.of;
-  return step.do === 'portion' && step.container !== undefined ? { ingredient: step.container } : undefined;
-}
+import { ofStep, partOfStep } from '../verbs';
+import type { Names } from '../said';
+import type { KitchenFile, WrittenRecipe } from './schema';
 
 /** Names of the joint products that part from a recipe. */
 export const partsOf = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
-  recipe.steps.flatMap((s) => ('as' in s && s.as !== undefined ? [s.as] : []));
+  recipe.steps.flatMap((s) => partOfStep(s) ?? []);
 
 /** Ids of the recipes whose last batch a recipe takes some of. */
 export const lastBatchesIn = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
@@ -62,3 +57,15 @@ export function inOrder(recipes: readonly Pick<WrittenRecipe, 'id' | 'steps'>[])
 /** The loop in words: "Game base uses Venison stock, which uses Game base". */
 export const loopSentence = (names: readonly string[]): string =>
   `A recipe cannot live from itself: ${names.slice(1).reduce((said, name, i) => `${said}${i === 0 ? ' uses ' : ', which uses '}${name}`, names[0] ?? '')}.`;
+
+/** What lines are read and written with: everything that has a name in a kitchen, parts of recipes among them. */
+export const namesIn = (
+  file: Pick<KitchenFile, 'ingredients' | 'recipes' | 'vessels' | 'hobs' | 'measures'>,
+): Names => ({
+  ingredients: file.ingredients,
+  recipes: file.recipes,
+  vessels: file.vessels,
+  hobs: file.hobs,
+  measures: file.measures,
+  parts: file.recipes.flatMap((r) => partsOf(r).map((part) => ({ id: r.id, part }))),
+});

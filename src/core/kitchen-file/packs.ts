@@ -94,16 +94,19 @@ export function packOn(
   });
 }
 
+/** What of an article says how it is packed. */
+type Packed = Pick<WrittenArticle, 'pack' | 'weighings'>;
+
 /** Pack and weights of an article on a day. */
 export type PackFacts = (
-  article: WrittenArticle,
+  article: Packed,
   ingredient: WrittenIngredient,
   day: string,
 ) => Outcome<{ readonly pack: Pack; readonly thing: Weighable }>;
 
 /** Looks packs up and remembers those that no weighing changes: for going through years of invoices. */
 export function packFacts(manner: Manner): PackFacts {
-  const known = new Map<WrittenArticle, ReturnType<PackFacts>>();
+  const known = new Map<Packed, ReturnType<PackFacts>>();
   // Thousands of articles are packed in a few dozen ways.
   const texts = new Map<string, Outcome<Amount>>();
   const read = (text: string): Outcome<Amount> => {
@@ -129,7 +132,7 @@ export function packFacts(manner: Manner): PackFacts {
 export function receivedOn(
   purchase: Pick<WrittenPurchase, 'on' | 'kind'>,
   line: GoodsLine,
-  article: WrittenArticle,
+  article: Packed,
   ingredient: WrittenIngredient,
   manner: Manner,
   factsOf: PackFacts = packFacts(manner),

@@ -1,6 +1,7 @@
 import type { z } from 'zod';
 import { refuse, type Trouble } from '../trouble';
-import { checkKitchen, LISTS, type Sparse } from './checks';
+import { checkKitchen } from './checks';
+import { LISTS, type Sparse } from './sparse';
 import { KitchenFile } from './schema';
 
 /** A kitchen file read whole, or every mistake in it: nothing is half loaded. */

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Day, Id, Instant, Name, Percent, Price, Typed } from './schema-parts';
+import { Day, Id, Instant, Name, Percent, Price, Typed } from '../written';
 
 export const Quote = z.strictObject({ on: Day, recordedAt: Instant, price: Price });
 export const Article = z.strictObject({
@@ -24,9 +24,13 @@ export const Article = z.strictObject({
   quotes: z.array(Quote).default([]),
 });
 
+/** A line's own id, kept through edits; given when it is loaded where it has none. */
+const LineId = Id.optional().describe('its own; given when it is loaded where it has none');
+
 export const PurchaseLine = z.union([
   z.strictObject({
     is: z.literal('goods'),
+    id: LineId,
     article: Id,
     packs: z.number().positive().describe('invoiced; for catch weight the article is a pack of 1 kg'),
     packPrice: Price,
@@ -39,6 +43,7 @@ export const PurchaseLine = z.union([
   }),
   z.strictObject({
     is: z.enum(['deposit', 'tax', 'delivery', 'discount']),
+    id: LineId,
     amount: Price,
     note: z.string().max(200).optional(),
   }),

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
 import { COOKED, SEASONS } from '../learning';
 import { COUNT_UNITS } from '../quantity';
-import { Day, Id, Instant, Name, Percent, Price, Typed } from './schema-parts';
+import { Day, Id, Instant, Name, Percent, Price, Typed } from '../written';
 
 /** Which price an ingredient is costed at. */
 export const Basis = z.union([

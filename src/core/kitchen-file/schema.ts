@@ -3,9 +3,10 @@ import { TRIM_SCHOOLS } from '../larder';
 import { FUELS } from '../pot';
 import { Article, Count, Measure, Purchase, Supplier } from './schema-buying';
 import { Basis, Ingredient } from './schema-larder';
-import { Day, Id, Name, Percent, Price, Typed } from './schema-parts';
-import { PlateOf, WrittenStep } from './schema-steps';
-import { Test, Waste } from './schema-tests';
+import { WrittenStep } from '../verbs';
+import { Day, Id, Name, Percent, PlateOf, Price, Typed } from '../written';
+import { Test } from '../bench';
+import { Waste } from './schema-waste';
 
 /**
  * The kitchen file, version 1: a whole kitchen as one JSON document. In words: docs/formats.md; as a
@@ -67,7 +68,15 @@ export const Plate = z.strictObject({
   menuPrice: Price.describe('as on the menu, tax included').optional(),
   taxPct: Percent.default(0),
   targetFoodCostPct: Percent.optional(),
-  lines: z.array(z.strictObject({ of: PlateOf, amount: Typed })).max(60),
+  lines: z
+    .array(
+      z.strictObject({
+        id: Id.optional().describe('its own, kept through edits; given when it is loaded where it has none'),
+        of: PlateOf,
+        amount: Typed,
+      }),
+    )
+    .max(60),
 });
 
 export const Person = z.strictObject({
@@ -136,6 +145,5 @@ export type WrittenArticle = KitchenFile['articles'][number];
 export type WrittenPurchase = KitchenFile['purchases'][number];
 export type WrittenLine = WrittenPurchase['lines'][number];
 export type GoodsLine = Extract<WrittenLine, { is: 'goods' }>;
-export type WrittenTest = KitchenFile['tests'][number];
 export type WrittenWaste = KitchenFile['wastes'][number];
 export type WrittenVessel = KitchenFile['vessels'][number];

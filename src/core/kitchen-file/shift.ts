@@ -1,18 +1,6 @@
+import { daysBetween, shiftDay, shiftInstant } from '../day';
 import { SEASONS, seasonOf, type Season } from '../learning';
 import type { KitchenFile } from './schema';
-
-const DAY_MS = 86_400_000;
-
-/** A business day moved by whole days. */
-export const shiftDay = (day: string, days: number): string =>
-  new Date(Date.parse(`${day}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
-
-const shiftInstant = (instant: string, days: number): string =>
-  new Date(Date.parse(instant) + days * DAY_MS).toISOString();
-
-/** Days from one business day to another. */
-export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
 
 /** A season moved with its day, by as many seasons as the day has moved. */
 const seasonMoved = (season: Season, from: string, to: string): Season => {

@@ -1,4 +1,5 @@
 import { Decimal } from 'decimal.js';
+import { shiftDay } from '../day';
 
 /** What came in on one line of an invoice: what was kept of it, and what was paid. */
 export interface Receipt {
@@ -26,8 +27,6 @@ export interface BasisPrice {
   readonly unexplainedG: number;
 }
 
-const DAY_MS = 86_400_000;
-
 const newestFirst = (a: Receipt, b: Receipt): number =>
   b.on.localeCompare(a.on) || b.recordedAt.localeCompare(a.recordedAt);
 
@@ -48,7 +47,7 @@ export function averagePrice(
   day: string,
   days: number,
 ): BasisPrice | undefined {
-  const first = new Date(Date.parse(`${day}T00:00:00Z`) - (days - 1) * DAY_MS).toISOString().slice(0, 10);
+  const first = shiftDay(day, 1 - days);
   const layers = receipts
     .filter((r) => r.on >= first && r.on <= day)
     .sort(newestFirst)

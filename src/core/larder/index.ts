@@ -15,3 +15,4 @@ export { averagePrice, stockPrice, type BasisPrice, type PriceLayer, type Receip
 export { deliveryWords, received, type Received } from './received';
 export { packsOpened, type OpenPack, type PacksOpened } from './open-pack';
 export { differences, type Comparable, type Difference } from './substitute';
+export { priceText } from './price-text';

@@ -1,6 +1,11 @@
-import { chargeFactors, costOfProduct, moneyStaying, type KitchenCosting } from '../costing';
+import { costOfProduct, type KitchenCosting } from '../costing';
+import { moneyStaying } from '../layers';
+import { chargeFactors } from '../prices';
+import type { SupplyKey } from '../supply';
+import { vesselsFor } from '../verbs';
 import { inOrder } from '../kitchen-file';
-import { vesselsFor, type ProcessConstants, type Scaled, type SupplyKey } from '../pot';
+import type { ProcessConstants, Scaled, Vessel } from '../pot';
+import type { RecipeCosting } from '../shelf';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 
 /** What one recipe must make, in what, and what it then costs. */
@@ -46,60 +51,89 @@ export function forCovers(
       value: covers,
       limit: 100_000,
     });
-  const need = new Map<string, number>();
-  const names = new Map<string, string>();
-  const ask = (supply: string, name: string, g: number): void => {
-    need.set(supply, (need.get(supply) ?? 0) + g);
-    names.set(supply, name);
-  };
+  const needs = wanted();
   const troubles: Trouble[] = [];
   for (const { resolved } of plate.lines)
     if (resolved.ok) {
       const { what, g } = resolved.value;
-      ask(what.supply, what.is === 'stuff' ? what.stuff.name : what.name, g * covers);
+      needs.ask(what.supply, what.is === 'stuff' ? what.stuff.name : what.name, g * covers);
     } else troubles.push(resolved.trouble);
   const makings: Making[] = [];
-  const vessels = costing.file.vessels.flatMap((v) => costing.shelf.vessel(v.id) ?? []);
-  for (const id of inOrder(costing.file.recipes).order.reverse()) {
-    const g = need.get(`product:${id}`);
+  const vessels = costing.state.vessels.flatMap((v) => costing.shelf.vessel(v.id) ?? []);
+  for (const id of inOrder(costing.state.recipes).order.reverse()) {
     const recipe = costing.recipes.get(id);
-    if (g === undefined || !recipe) continue;
-    need.delete(`product:${id}`);
-    const product = recipe.run.product;
-    const vessel = costing.shelf.vessel(recipe.recipe.vessel);
-    const hob = costing.shelf.hob(recipe.recipe.hob);
-    if (!product || !vessel || !hob) {
-      troubles.push(refuse('no-product', '', `${recipe.recipe.name} cannot be made.`).trouble);
+    const g = recipe && needs.take(`product:${id}`);
+    if (!recipe || g === undefined) continue;
+    const made = making(costing, recipe, g, c, vessels);
+    if (!made.ok) {
+      troubles.push(made.trouble);
       continue;
     }
-    const ml = (g * product.ml) / product.g;
-    const ways = vesselsFor({ vessel, hob, steps: recipe.steps }, ml, c, vessels);
-    const [best] = ways;
-    if (!best) {
-      troubles.push(
-        refuse(
-          'no-vessel',
-          '',
-          `None of the vessels can make ${(ml / 1000).toFixed(1)} l of ${recipe.recipe.name}.`,
-        ).trouble,
-      );
-      continue;
-    }
-    for (const input of best.run.inputs) ask(input.supply, input.name, input.g * best.batches);
-    makings.push({
-      recipeId: id,
-      name: recipe.recipe.name,
-      ml,
-      scaled: best,
-      own: ways.find((w) => w.vessel.id === vessel.id),
-      perL: perLitre(costing, best),
-      sheetPerL: costOfProduct(costing, id).perL,
-    });
+    const { run, batches } = made.value.scaled;
+    for (const input of run.inputs) needs.ask(input.supply, input.name, input.g * batches);
+    makings.push(made.value);
   }
-  const buy = [...need].flatMap(([supply, g]) =>
-    supply === 'free' ? [] : [{ supply: supply as SupplyKey, name: names.get(supply) ?? supply, g }],
-  );
-  return fine({ plate: plate.plate.name, covers, makings: makings.reverse(), buy, troubles });
+  return fine({
+    plate: plate.plate.name,
+    covers,
+    makings: makings.reverse(),
+    buy: needs.left(),
+    troubles,
+  });
+}
+
+/** What is still to be had, added up by supply. */
+function wanted() {
+  const need = new Map<string, { readonly name: string; readonly g: number }>();
+  return {
+    ask(supply: string, name: string, g: number): void {
+      need.set(supply, { name, g: (need.get(supply)?.g ?? 0) + g });
+    },
+    take(supply: string): number | undefined {
+      const g = need.get(supply)?.g;
+      need.delete(supply);
+      return g;
+    },
+    left: (): ForCovers['buy'] =>
+      [...need].flatMap(([supply, { name, g }]) =>
+        supply === 'free' ? [] : [{ supply: supply as SupplyKey, name, g }],
+      ),
+  };
+}
+
+/**
+ * So many grams of what a recipe makes, in the best vessel for it.
+ * @returns trouble `no-product` or `no-vessel`
+ */
+function making(
+  costing: KitchenCosting,
+  { recipe, run, steps }: RecipeCosting,
+  g: number,
+  c: ProcessConstants,
+  vessels: readonly Vessel[],
+): Outcome<Making> {
+  const { product } = run;
+  const vessel = costing.shelf.vessel(recipe.vessel);
+  const hob = costing.shelf.hob(recipe.hob);
+  if (!product || !vessel || !hob) return refuse('no-product', '', `${recipe.name} cannot be made.`);
+  const ml = (g * product.ml) / product.g;
+  const ways = vesselsFor({ vessel, hob, steps }, ml, c, vessels);
+  const [best] = ways;
+  if (!best)
+    return refuse(
+      'no-vessel',
+      '',
+      `None of the vessels can make ${(ml / 1000).toFixed(1)} l of ${recipe.name}.`,
+    );
+  return fine({
+    recipeId: recipe.id,
+    name: recipe.name,
+    ml,
+    scaled: best,
+    own: ways.find((w) => w.vessel.id === vessel.id),
+    perL: perLitre(costing, best),
+    sheetPerL: costOfProduct(costing, recipe.id).perL,
+  });
 }
 
 /** Ingredients in a litre of what is made, at the kitchen's prices; packs are opened for all batches together. */

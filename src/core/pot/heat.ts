@@ -1,11 +1,15 @@
 import type { Lid, ProcessConstants } from './constants';
+import { crossing } from './root';
 import { liquidG, type EthanolSource } from './liquid';
 import { gelatinPassing, passBetween, passing, type Passing } from './piece';
-import { levelCm, piecesG, type PotState } from './state';
+import { becomePot, copyForHeat, levelCm, piecesG, type PotState } from './state';
 import { openAreaM2, wettedAreaM2 } from './vessel';
 
 /** Steps of at most a minute (docs/model.md, "Evaporation"). */
 export const MINUTE_H = 1 / 60;
+
+/** The longest a single step may stay on the heat, h: a week. */
+export const LONGEST_H = 168;
 
 /** How a pot stands on the heat. `rate` is kg per m² and hour open, `lid` the share that gets past it. */
 export interface Fire {
@@ -144,4 +148,46 @@ export function bringTo(s: PotState, c: ProcessConstants, celsius: number): numb
   s.hobHours += hours;
   s.elapsedHours += hours;
   return hours;
+}
+
+/**
+ * Heats minute by minute until something has been reached, ending inside the minute in which it is.
+ * @param left how far it still is: above 0 until it is reached, and never rising
+ * @returns the hours it took; undefined when the pot boils dry or a week passes first
+ */
+export function heatUntil(
+  pot: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  left: (pot: PotState) => number,
+): number | undefined {
+  const minute = stretch(pot, c, MINUTE_H);
+  for (let minutes = 0; minutes < LONGEST_H * 60; minutes += 1) {
+    const before = copyForHeat(pot);
+    heatFor(pot, c, fire, MINUTE_H, minute.by, minute.gelatin);
+    if (left(pot) <= 0) {
+      const part = withinMinute(before, c, fire, left);
+      if (part) becomePot(pot, part.pot);
+      return minutes * MINUTE_H + (part?.hours ?? MINUTE_H);
+    }
+    if (pot.lost.evaporated - before.lost.evaporated < 1e-9) return undefined;
+  }
+  return undefined;
+}
+
+/** The part of a minute after which it is reached; undefined where that cannot be told from the whole minute. */
+function withinMinute(
+  before: PotState,
+  c: ProcessConstants,
+  fire: Fire,
+  left: (pot: PotState) => number,
+): { pot: PotState; hours: number } | undefined {
+  const after = (hours: number): PotState => {
+    const tried = copyForHeat(before);
+    const { by, gelatin } = stretch(tried, c, hours);
+    heatFor(tried, c, fire, hours, by, gelatin);
+    return tried;
+  };
+  const at = crossing((hours) => -left(after(hours)), 0, MINUTE_H, 0);
+  return at.found ? { pot: after(at.above), hours: at.above } : undefined;
 }

@@ -1,26 +1,53 @@
 /**
  * The pot: a recipe as a mass balance. Steps move grams between pieces, liquid, air, strainer and
- * plate. Read `run.ts` first, then `state.ts`, then any file in `steps/`. In words: docs/model.md.
+ * plate. Read `run.ts` first, then `state.ts`, then any verb in `../verbs`. In words: docs/model.md.
  */
-export { cautionFor, kindOfStep } from './cautions';
-export { runPot, type Pot, type PotRun } from './run';
+export { doStep, runPotWith, type PotOf, type PotRun } from './run';
+export { type Doing, type PotTable, type PotVerb, type UnreadStep } from './verb';
 export { type LedgerRow } from './ledger';
 export { warningWords, type Cure, type Warning } from './warnings';
-export {
-  type Joint,
-  type JointCost,
-  type Matter,
-  type PotStep,
-  type Portions,
-  type ReduceTo,
-  type SupplyKey,
-  type WaterTo,
-} from './step';
+export { bookLoss, noReport, type Joint, type JointCost, type Portions, type StepReport } from './report';
+export { mustJoin, nameOf, putIn, saltShare, type Matter } from './matter';
 export { type Product } from './product';
-export { scaledSteps, scaleTo, vesselsFor, type Scaled } from './scale';
+export { scaledStepsWith, scaleToWith, vesselsForWith, type Scaled } from './scale';
 export { retentionFrom } from './spent';
-export { liquidG, liquidMl, noLiquid, type Liquid } from './liquid';
-export { LOSSES, type Hob, type Loss } from './state';
+export { crossing, type Crossing } from './root';
+export { kilos, litres, percent, trouble } from './figures';
+export {
+  copyLiquid,
+  liquidG,
+  liquidMl,
+  noLiquid,
+  pourShare,
+  scaleLiquid,
+  scaleUnderFat,
+  type Liquid,
+} from './liquid';
+export { pieceG, shareOfPiece, type Piece } from './piece';
+export { heldBackMl, loseMl, loseShare, wallCling } from './left-behind';
+export { asideIn, mustBeFree, notAside } from './aside';
+export { partFat, partOff, type GoesOn } from './part-off';
+export { bringTo, fireOf, heatForHours, heatUntil, LONGEST_H, loseThroughWall, type Fire } from './heat';
+export { LOSSES, type Loss } from './losses';
+export {
+  becomePot,
+  body,
+  copyPot,
+  emptyPot,
+  gelatinPct,
+  heapLevelCm,
+  levelCm,
+  mixedCelsius,
+  overBrimMl,
+  piecesG,
+  piecesMl,
+  saltPct,
+  standingMl,
+  standingOf,
+  type Hob,
+  type PotState,
+  type Standing,
+} from './state';
 export {
   BANDS,
   DEFATS,

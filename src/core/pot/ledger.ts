@@ -1,5 +1,8 @@
 import type { Fuel, ProcessConstants } from './constants';
 import { liquidG, liquidMl } from './liquid';
+import { asideOf, type Aside } from './aside';
+import { LOSSES, type Loss } from './losses';
+import type { Joint, Portions, StepReport } from './report';
 import {
   bindingGPerL,
   body,
@@ -8,23 +11,19 @@ import {
   gelatinPct,
   heapLevelCm,
   levelCm,
-  LOSSES,
   piecesG,
   piecesMl,
   saltPct,
   standingMl,
-  type Loss,
   type PotState,
 } from './state';
-import type { Joint, Portions, PotStep, StepReport } from './step';
-import { asideOf } from './steps/split';
 import { dipAt, levelAt, type Vessel } from './vessel';
-import { warningsOf, type Warning } from './warnings';
+import type { Warning } from './warnings';
 
 /** The pot after a step. Masses g, volumes ml at 20 °C, levels cm, shares in %, times h. */
 export interface LedgerRow {
   readonly step: number;
-  readonly do: PotStep['do'];
+  readonly do: string;
   readonly vessel: Vessel;
   readonly ml: number;
   readonly g: number;
@@ -56,13 +55,7 @@ export interface LedgerRow {
   /** How many of the pot's inputs have gone in up to here. */
   readonly inputsSoFar: number;
   readonly portions?: Portions | undefined;
-  /** What stands aside in other vessels: g and ml of liquid and pieces, and ml of the liquid alone. */
-  readonly aside: {
-    readonly g: number;
-    readonly ml: number;
-    readonly liquidMl: number;
-    readonly vessels: readonly { readonly vessel: Vessel; readonly standingMl: number }[];
-  };
+  readonly aside: Aside;
   /** What this step takes off the meter: kWh of a fuel, the hob's own losses counted. */
   readonly energy: { readonly fuel: Fuel; readonly kWh: number };
   /** h of active work in this step. */
@@ -72,14 +65,21 @@ export interface LedgerRow {
   readonly warnings: readonly Warning[];
 }
 
+/** What a row says of its step rather than of the pot. */
+export interface RowOf {
+  readonly step: number;
+  readonly do: string;
+  readonly handsHours: number;
+  readonly warnings: readonly Warning[];
+  readonly inputsSoFar: number;
+}
+
 export function ledgerRow(
   pot: PotState,
-  step: PotStep,
-  index: number,
+  of: RowOf,
   c: ProcessConstants,
   report: StepReport,
   before: { readonly lost: Readonly<Record<Loss, number>>; readonly netKj: number },
-  inputsSoFar: number,
 ): LedgerRow {
   const lost: Partial<Record<Loss, number>> = {};
   for (const loss of LOSSES)
@@ -88,8 +88,7 @@ export function ledgerRow(
   const solidMl = piecesMl(pot);
   const level = levelCm(pot);
   return {
-    step: index,
-    do: step.do,
+    ...of,
     vessel: pot.vessel,
     ml,
     g: liquidG(pot.liquid),
@@ -114,20 +113,12 @@ export function ledgerRow(
     allergens: [...pot.allergens].sort(),
     lost,
     shares: report.shares,
-    inputsSoFar,
     portions: report.portions,
     aside: asideOf(pot),
     energy: {
       fuel: pot.hob.fuel,
       kWh: (pot.netKj - before.netKj) / 3600 / (pot.hob.efficiency ?? c.efficiency[pot.hob.fuel]),
     },
-    handsHours: step.hands ?? handsFor(step, c),
     parted: report.joints,
-    warnings: warningsOf(pot, step, c, report),
   };
-}
-
-/** The usual active work of a step; a roux is stirred for as long as it is cooked. */
-function handsFor(step: PotStep, c: ProcessConstants): number {
-  return (c.hands[step.do] ?? 0) + (step.do === 'roux' ? step.hours : 0);
 }

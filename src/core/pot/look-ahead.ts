@@ -1,19 +1,21 @@
 import type { LedgerRow } from './ledger';
 import { liquidMl } from './liquid';
 import type { PotState } from './state';
-import { litres } from './step';
+import { litres } from './figures';
 import { maxFillMl } from './vessel';
+import type { PotVerb } from './verb';
 import type { Warning } from './warnings';
 
+/** What a row's verb does to the filling of its vessel. */
+export type FillingOf = (row: LedgerRow) => PotVerb<never>['filling'];
+
 /** What only shows when the whole pot is known: room left for what follows, salt that stays, vessels never combined. */
-export function lookAhead(rows: readonly LedgerRow[], pot?: PotState): LedgerRow[] {
-  return standsAside(saltThatStays(roomAhead(rows)), pot);
+export function lookAhead(rows: readonly LedgerRow[], filling: FillingOf, pot?: PotState): LedgerRow[] {
+  return standsAside(saltThatStays(roomAhead(rows, filling)), pot);
 }
 
-const FILLS: readonly LedgerRow['do'][] = ['water', 'add', 'top up', 'deglaze', 'loosen', 'combine'];
-
 /** Where what follows in the same vessel will stand above the maximum fill, the step that filled it says so while something can still be done. */
-function roomAhead(rows: readonly LedgerRow[]): LedgerRow[] {
+function roomAhead(rows: readonly LedgerRow[], filling: FillingOf): LedgerRow[] {
   const isOver = (row: LedgerRow | undefined): boolean =>
     row?.warnings.some((w) => w.code === 'over-max-fill') ?? false;
   const filledFor = new Map<LedgerRow, LedgerRow>();
@@ -22,9 +24,9 @@ function roomAhead(rows: readonly LedgerRow[]): LedgerRow[] {
     // Back through the same filling, to the last step that put in as much liquid as there will be too much.
     for (let j = i - 1; j >= 0; j -= 1) {
       const [row, before] = [rows[j] as LedgerRow, rows[j - 1]];
-      if (row.vessel !== worst.vessel || row.do === 'strain') break;
+      if (row.vessel !== worst.vessel || filling(row) === 'ends') break;
       const poured = row.ml - (before?.vessel === row.vessel ? before.ml : 0);
-      if (!FILLS.includes(row.do) || poured < worst.standingMl - maxFillMl(row.vessel)) continue;
+      if (filling(row) !== 'adds' || poured < worst.standingMl - maxFillMl(row.vessel)) continue;
       filledFor.set(row, worst);
       break;
     }

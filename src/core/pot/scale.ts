@@ -1,44 +1,22 @@
 import type { ProcessConstants } from './constants';
-import { runPot, type Pot, type PotRun } from './run';
-import { litres, trouble, type PotStep } from './step';
+import { litres, trouble } from './figures';
+import { crossing } from './root';
+import { runPotWith, type PotOf, type PotRun } from './run';
 import type { Hob } from './state';
+import { potVerb, type Doing, type PotTable, type UnreadStep } from './verb';
 import { maxFillMl, type Vessel } from './vessel';
 import { fine, type Outcome } from '../trouble';
 
 /**
  * The same steps for another amount: every stated mass and volume times `factor`; shares, levels, covers, bands and times
- * stay, and so does what clings to strainers and walls.
+ * stay, and so does what clings to strainers and walls. What grows is each verb's own to say.
  */
-export function scaledSteps(steps: readonly PotStep[], factor: number): PotStep[] {
-  return steps.map((step): PotStep => {
-    switch (step.do) {
-      case 'add':
-      case 'deglaze':
-      case 'to taste':
-      case 'thicken':
-      case 'loosen':
-      case 'enrich':
-      case 'mount':
-      case 'season':
-        return { ...step, g: step.g * factor };
-      case 'water':
-        return step.to.by === 'ml' ? { ...step, to: { by: 'ml', value: step.to.value * factor } } : step;
-      case 'skim':
-      case 'draw off':
-        return { ...step, ml: step.ml * factor };
-      case 'split':
-        return step.part.by === 'ml'
-          ? { ...step, part: { by: 'ml', value: step.part.value * factor } }
-          : step;
-      case 'reduce':
-        return step.to.until === 'ml'
-          ? { ...step, to: { until: 'ml', value: step.to.value * factor } }
-          : step;
-      default:
-        return step;
-    }
-  });
-}
+export const scaledStepsWith = <S extends Doing>(
+  verbs: PotTable<S>,
+  steps: readonly (S | UnreadStep)[],
+  factor: number,
+): (S | UnreadStep)[] =>
+  steps.map((step) => (step.do === 'unread' ? step : potVerb<S>(verbs, step as S).scale(step as S, factor)));
 
 /** A recipe scaled to an amount in a vessel. */
 export interface Scaled {
@@ -75,37 +53,12 @@ function fullness(run: PotRun): number {
 
 /** Closeness, as a share, at which a factor is found. */
 const CLOSE = 1e-9;
-const MOST_TRIES = 120;
 
-/**
- * The largest factor at which something that rises with it stays at or below 0, by false position (Illinois), which costs a
- * run or six where halving costs forty: litres go nearly straight with the factor.
- *
- * @param low where it is at or below 0
- * @param high where it is above 0, or infinite
- * @param scale what a share of is close enough
- */
+/** The largest factor at which something that rises with it stays at or below 0: all of it where it never gets above. */
 function lastBelow(rising: (factor: number) => number, low: number, high: number, scale: number): number {
-  let [a, fa] = [low, rising(low)];
-  let [b, fb] = [high, rising(high)];
-  if (fb <= 0) return high;
-  let side = 0;
-  for (let i = 0; i < MOST_TRIES && b - a > b * 1e-14 && fa < -scale * CLOSE; i += 1) {
-    const between = (a * fb - b * fa) / (fb - fa);
-    const mid = Number.isFinite(between) && between > a && between < b ? between : (a + b) / 2;
-    const f = rising(mid);
-    // Just above is as good as just below to find it, but only below may be taken.
-    if (f > 0) {
-      [b, fb] = [mid, f];
-      if (side === 1) fa /= 2;
-      side = 1;
-    } else {
-      [a, fa] = [mid, f];
-      if (side === -1) fb /= 2;
-      side = -1;
-    }
-  }
-  return a;
+  const at = crossing(rising, low, high, scale * CLOSE);
+  if (at.found) return at.below;
+  return at.why === 'not between' ? high : low;
 }
 
 /** The largest factor at which no vessel stands above its maximum fill; undefined where none is small enough. */
@@ -130,8 +83,9 @@ function fullestFactor(run: (factor: number) => PotRun): number | undefined {
  * @param ml what all batches together should give
  * @returns trouble `scale-out-of-range`, `cannot-be-scaled` (the recipe itself cannot be made), `too-many-batches`
  */
-export function scaleTo(
-  pot: Pot,
+export function scaleToWith<S extends Doing>(
+  verbs: PotTable<S>,
+  pot: PotOf<S>,
   ml: number,
   c: ProcessConstants,
   vessel: Vessel = pot.vessel,
@@ -142,7 +96,7 @@ export function scaleTo(
       ok: false,
       trouble: trouble('scale-out-of-range', `Scale to ${litres(ml)}: more than 0 l is made.`, ml, 0),
     };
-  const original = runPot(pot, c);
+  const original = runPotWith(verbs, pot, c);
   const own = mlOf(original);
   if (own === undefined || own <= 0)
     return {
@@ -151,7 +105,8 @@ export function scaleTo(
         original.refused?.trouble ??
         trouble('cannot-be-scaled', 'The recipe makes nothing that could be scaled.', 0, 0),
     };
-  const run = (factor: number): PotRun => runPot({ vessel, hob, steps: scaledSteps(pot.steps, factor) }, c);
+  const run = (factor: number): PotRun =>
+    runPotWith(verbs, { vessel, hob, steps: scaledStepsWith(verbs, pot.steps, factor) }, c);
   const plain = run(ml / own);
   const plainMl = mlOf(plain);
   const multiplied = {
@@ -185,8 +140,9 @@ export function scaleTo(
  * The vessels of a kitchen for an amount, best first: those in which it stands deep enough, then fewest batches, then least time on the hob, then the fuller pot, which
  * loses less to the air.
  */
-export function vesselsFor(
-  pot: Pot,
+export function vesselsForWith<S extends Doing>(
+  verbs: PotTable<S>,
+  pot: PotOf<S>,
   ml: number,
   c: ProcessConstants,
   vessels: readonly Vessel[],
@@ -202,7 +158,7 @@ export function vesselsFor(
     maxFillMl(s.vessel);
   return vessels
     .flatMap((vessel) => {
-      const scaled = scaleTo(pot, ml, c, vessel, hob);
+      const scaled = scaleToWith(verbs, pot, ml, c, vessel, hob);
       return scaled.ok ? [scaled.value] : [];
     })
     .sort(

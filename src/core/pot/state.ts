@@ -1,6 +1,6 @@
 import { expansion } from '../quantity';
 import { copyLiquid, fatG, ethanolG, liquidG, liquidMl, noLiquid, type Liquid } from './liquid';
-import type { StepReport } from './step';
+import { LOSSES, type Loss } from './losses';
 import { copyPiece, heapMl, pieceG, pieceMl, type Piece } from './piece';
 import type { Fuel, ProcessConstants } from './constants';
 import { capacityMl, levelAt, type Vessel } from './vessel';
@@ -16,22 +16,6 @@ export interface Hob {
   /** Whether it stands under a hood that pulls the steam away. */
   readonly draught?: boolean | undefined;
 }
-
-/** Where mass goes when it leaves the pot without being a product. */
-export const LOSSES = [
-  'browned off',
-  'fat run off',
-  'evaporated',
-  'skimmed',
-  'held in solids',
-  'clung',
-  'solids discarded',
-  'fat lifted',
-  'dragged with fat',
-  'left in the blender',
-  'left in the sieve',
-] as const;
-export type Loss = (typeof LOSSES)[number];
 
 /** What stands in one vessel. Masses g, hours h, temperature °C. */
 export interface Standing {
@@ -180,15 +164,4 @@ export function mixedCelsius(
   const there = liquidG(s.liquid) * c.heatCapacity.liquid + piecesG(s) * c.heatCapacity.pieces;
   const added = addedG * c.heatCapacity[addedIs];
   return there + added > 0 ? (there * s.celsius + added * celsius) / (there + added) : celsius;
-}
-
-/**
- * Books that a share of the liquid at work is about to be lost, as a share of the liquid in all vessels: the money is
- * spread over all of it. To be called before the liquid goes.
- */
-export function bookLoss(s: PotState, report: StepReport, loss: Loss, share: number): void {
-  let aside = 0;
-  for (const other of s.aside) aside += liquidG(other.liquid);
-  const here = liquidG(s.liquid);
-  report.shares.push({ loss, share: aside > 0 ? (share * here) / (here + aside) : share });
 }

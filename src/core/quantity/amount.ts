@@ -26,7 +26,7 @@ export interface Manner {
 
 const number = String.raw`\d+\s+\d+\s*[/⁄]\s*\d+|\d+\s*[/⁄]\s*\d+|[+-]?\d[\d.,']*|half(?: an?)?|quarter|third`;
 const word = String.raw`(?:us |imp |fl )*[\p{L}°%][\p{L}]*`;
-const term = new RegExp(String.raw`^\s*(${number})\s*(${word})?\s*`, 'iu');
+const term = new RegExp(String.raw`^\s*(${number})\s*(?:(${word})\.?)?\s*`, 'iu');
 const times = new RegExp(String.raw`^\s*(${number})\s*(?:x(?![\p{L}])|×|\*)\s*`, 'iu');
 const wrapping =
   /^\s*(?:a\s+)?(?:case|box|bag|tray|crate|sack|carton|tub|pack|jar|bunch|net|punnet)s?(?:\s+of)?\s+(?=\d)/i;
@@ -51,7 +51,7 @@ export function readAmount(typed: string, manner: DecimalMark | Manner = '.'): O
   const plain = withoutBrackets(text, how.mark);
   if (!plain.ok) return plain;
   // Plus and minus between amounts; a hyphen inside a word or at the front is none of these.
-  const parts = plain.value.split(/(?<=[\p{L}%\d.])\s*([+−]|(?<=\s)-(?=\s)|-(?=\s))\s*(?=\d|half|quarter)/iu);
+  const parts = plain.value.split(/(?<=[\p{L}%\d.])\s*([+−]|-(?=\s))\s*(?=\d|half|quarter)/iu);
   let total: Amount | undefined;
   for (let i = 0; i < parts.length; i += 2) {
     const read = readTerm(parts[i] ?? '', text, how);
@@ -102,7 +102,6 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
     factor *= count.value.toNumber();
     rest = rest.slice(many[0].length);
   }
-  let kind: Kind | undefined;
   let value = 0;
   let shown: Unit | undefined;
   while (rest.trim() !== '') {
@@ -110,19 +109,18 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
     if (!found) return notAnAmount(whole);
     const read = readNumber((found[1] ?? '').replace(/ an?$/i, ''), how.mark);
     if (!read.ok) return read;
-    const unit = unitFor(found[2], kind, whole, packed, how);
+    const unit = unitFor(found[2], shown?.kind, whole, packed, how);
     if (!unit.ok) return unit;
-    if (kind !== undefined && unit.value.kind !== kind)
-      return refuse('mixed-units', '', `“${whole}” mixes ${kind} and ${unit.value.kind}.`);
-    kind = unit.value.kind;
     shown ??= unit.value;
+    if (unit.value.kind !== shown.kind)
+      return refuse('mixed-units', '', `“${whole}” mixes ${shown.kind} and ${unit.value.kind}.`);
     value += toBase(read.value.toNumber(), unit.value);
     rest = rest.slice(found[0].length);
   }
-  if (kind === undefined || shown === undefined) return notAnAmount(whole);
+  if (!shown) return notAnAmount(whole);
   return fine({
     typed: whole,
-    kind,
+    kind: shown.kind,
     value: value * factor * divided,
     unit: shown.name,
     inner: factor > 1 && divided === 1 ? value : undefined,

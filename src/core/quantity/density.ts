@@ -62,8 +62,8 @@ const WATER: readonly (readonly [number, number])[] = [
 export function waterDensity(celsius: number): number {
   let [t0, d0] = WATER[0] as readonly [number, number];
   if (celsius <= t0) return d0;
-  for (const [t1, d1] of WATER) {
-    if (celsius <= t1) return t1 === t0 ? d1 : d0 + ((d1 - d0) * (celsius - t0)) / (t1 - t0);
+  for (const [t1, d1] of WATER.slice(1)) {
+    if (celsius <= t1) return d0 + ((d1 - d0) * (celsius - t0)) / (t1 - t0);
     [t0, d0] = [t1, d1];
   }
   return d0;

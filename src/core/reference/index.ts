@@ -29,85 +29,108 @@ export function readReference(rows: unknown): ReadonlyMap<string, ReferenceRow> 
   return map;
 }
 
+function rowOf(rows: ReadonlyMap<string, ReferenceRow>, key: string): ReferenceRow {
+  const row = rows.get(key);
+  if (!row) throw new ReferenceError(`the constant ${key} is missing`);
+  return row;
+}
+
+/** What reads a constant: its value, its band, and pairs and triples that belong together. */
+const reading = (rows: ReadonlyMap<string, ReferenceRow>) => {
+  const row = (key: string) => rowOf(rows, key);
+  const of = (key: string): number => row(key).value;
+  return {
+    of,
+    // The edges of a band are the range in which most would still call it that.
+    band: (key: string) => ({ low: row(key).low, middle: row(key).value, high: row(key).high }),
+    heat: (rate: string, celsius: string) => ({ rate: of(rate), celsius: of(celsius) }),
+    defat: (left: string, drag: string, hours: string) => ({
+      left: of(left) / 100,
+      drag: of(drag),
+      hours: of(hours),
+    }),
+  };
+};
+type Reading = ReturnType<typeof reading>;
+
+/** How fast it steams away and comes out, under which heat and lid. */
+const cooking = ({ of, heat }: Reading) => ({
+  heats: {
+    'bare simmer': heat('evap_bare_simmer', 'temp_bare_simmer'),
+    simmer: heat('evap_simmer', 'temp_simmer'),
+    'brisk boil': heat('evap_brisk_boil', 'temp_brisk_boil'),
+    'hard boil': heat('evap_hard_boil', 'temp_hard_boil'),
+    'wide pan': heat('evap_wide_pan_reduction', 'temp_wide_pan'),
+  },
+  lids: {
+    off: 1,
+    ajar: of('lid_factor_ajar'),
+    on: of('lid_factor_closed'),
+    paper: of('lid_factor_cartouche'),
+  },
+  factors: { fatLayer: of('surface_fat_layer_factor'), draught: of('extractor_draught_factor') },
+  halfLifeH: {
+    fat: of('half_life_rendered_fat'),
+    salt: of('half_life_salt_sugar'),
+    gives: of('half_life_gives_water'),
+    takes: of('half_life_takes_water'),
+  },
+  ethanolByMinutes: [
+    [0, 1],
+    ...[15, 30, 60, 90, 120, 150].map((m): [number, number] => [m, of(`alcohol_left_${m}min`) / 100]),
+  ] as const satisfies readonly (readonly [number, number])[],
+  boilOffExponent: of('alcohol_boil_off_exponent'),
+});
+
+/** What stays behind in strainers, ladles, sieves and on walls. */
+const leaving = ({ of, defat }: Reading) => ({
+  strainers: {
+    colander: of('cling_colander'),
+    'fine mesh': of('cling_fine_mesh'),
+    'cone sieve': of('cling_cone_sieve'),
+    cloth: of('cling_cloth'),
+  },
+  wallCling: { thin: of('cling_pot_per_m2'), coating: of('cling_reduced_sauce_per_m2') },
+  defat: {
+    ladle: defat('fat_left_ladle', 'skim_drag_ladle', 'hours_defat_ladle'),
+    jug: defat('fat_left_separator', 'skim_drag_separator', 'hours_defat_jug'),
+    cold: defat('fat_left_chill_lift', 'skim_drag_chill_lift', 'hours_defat_cold'),
+  },
+  skimDrag: of('skim_drag_ladle'),
+  sieveLoss: of('puree_loss_fine_sieve') / 100,
+  holdLossPerHour: of('hold_water_loss') / 100,
+});
+
+/** What thickens, and where it begins to coat or is too much. */
+const binding = ({ of, band }: Reading) => ({
+  coating: { flourGPerL: of('flour_eq_coating'), gelatinPct: of('gelatin_coats_spoon_hot') },
+  oversaltedPct: of('salt_threshold_oversalted'),
+  bands: {
+    soup: band('flour_eq_soup'),
+    pouring: band('flour_eq_pouring'),
+    coating: band('flour_eq_coating'),
+    binding: band('flour_eq_binding'),
+  },
+  roux: {
+    white: of('thick_white_roux'),
+    blond: of('thick_blond_roux'),
+    brown: of('thick_brown_roux'),
+    dark: of('thick_dark_roux'),
+    kneaded: of('thick_beurre_manie'),
+  },
+  puree: { loss: of('puree_loss_blender_pass') / 100, starchBinding: of('puree_starch_binding') },
+});
+
 /** The constants the pot is run with, out of a table of reference rows. */
 export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): ProcessConstants {
-  const of = (key: string): number => {
-    const row = rows.get(key);
-    if (!row) throw new ReferenceError(`the constant ${key} is missing`);
-    return row.value;
-  };
-  // The edges of a band are the range in which most would still call it that.
-  const band = (key: string) => {
-    const row = rows.get(key);
-    if (!row) throw new ReferenceError(`the constant ${key} is missing`);
-    return { low: row.low, middle: row.value, high: row.high };
-  };
-  const heat = (rate: string, celsius: string) => ({ rate: of(rate), celsius: of(celsius) });
-  const defat = (left: string, drag: string, hours: string) => ({
-    left: of(left) / 100,
-    drag: of(drag),
-    hours: of(hours),
-  });
+  const read = reading(rows);
+  const { of } = read;
   return {
-    heats: {
-      'bare simmer': heat('evap_bare_simmer', 'temp_bare_simmer'),
-      simmer: heat('evap_simmer', 'temp_simmer'),
-      'brisk boil': heat('evap_brisk_boil', 'temp_brisk_boil'),
-      'hard boil': heat('evap_hard_boil', 'temp_hard_boil'),
-      'wide pan': heat('evap_wide_pan_reduction', 'temp_wide_pan'),
-    },
-    lids: {
-      off: 1,
-      ajar: of('lid_factor_ajar'),
-      on: of('lid_factor_closed'),
-      paper: of('lid_factor_cartouche'),
-    },
-    factors: { fatLayer: of('surface_fat_layer_factor'), draught: of('extractor_draught_factor') },
+    ...cooking(read),
+    ...leaving(read),
+    ...binding(read),
     addedCelsius: of('temp_added'),
-    strainers: {
-      colander: of('cling_colander'),
-      'fine mesh': of('cling_fine_mesh'),
-      'cone sieve': of('cling_cone_sieve'),
-      cloth: of('cling_cloth'),
-    },
-    wallCling: { thin: of('cling_pot_per_m2'), coating: of('cling_reduced_sauce_per_m2') },
-    defat: {
-      ladle: defat('fat_left_ladle', 'skim_drag_ladle', 'hours_defat_ladle'),
-      jug: defat('fat_left_separator', 'skim_drag_separator', 'hours_defat_jug'),
-      cold: defat('fat_left_chill_lift', 'skim_drag_chill_lift', 'hours_defat_cold'),
-    },
-    skimDrag: of('skim_drag_ladle'),
-    coating: { flourGPerL: of('flour_eq_coating'), gelatinPct: of('gelatin_coats_spoon_hot') },
-    oversaltedPct: of('salt_threshold_oversalted'),
-    halfLifeH: {
-      fat: of('half_life_rendered_fat'),
-      salt: of('half_life_salt_sugar'),
-      gives: of('half_life_gives_water'),
-      takes: of('half_life_takes_water'),
-    },
-    ethanolByMinutes: [
-      [0, 1],
-      ...[15, 30, 60, 90, 120].map((m): [number, number] => [m, of(`alcohol_left_${m}min`) / 100]),
-      [150, of('alcohol_left_150min') / 100],
-    ],
-    boilOffExponent: of('alcohol_boil_off_exponent'),
-    bands: {
-      soup: band('flour_eq_soup'),
-      pouring: band('flour_eq_pouring'),
-      coating: band('flour_eq_coating'),
-      binding: band('flour_eq_binding'),
-    },
-    roux: {
-      white: of('thick_white_roux'),
-      blond: of('thick_blond_roux'),
-      brown: of('thick_brown_roux'),
-      dark: of('thick_dark_roux'),
-      kneaded: of('thick_beurre_manie'),
-    },
-    puree: { loss: of('puree_loss_blender_pass') / 100, starchBinding: of('puree_starch_binding') },
-    sieveLoss: of('puree_loss_fine_sieve') / 100,
     chillHours: of('hours_chill'),
-    holdLossPerHour: of('hold_water_loss') / 100,
     leastDepthCm: of('least_depth'),
     wallLossKwPerM2: of('wall_loss_kw_per_m2'),
     efficiency: { electricity: of('eff_electric_plate'), gas: of('eff_gas_open') },
@@ -125,16 +148,10 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
 export const REFERENCE = readReference(table);
 export const CONSTANTS: ProcessConstants = processConstants(REFERENCE);
 
-const rowOf = (key: string): number => {
-  const row = REFERENCE.get(key);
-  if (!row) throw new ReferenceError(`the constant ${key} is missing`);
-  return row.value;
-};
-
 /** How tests fade, and how sure an estimate without a range is of itself. */
 export const LEARNING: LearningConstants = {
-  fadeHalfLifeDays: rowOf('test_fade_half_life'),
-  bareRange: rowOf('range_of_bare_estimate') / 100,
+  fadeHalfLifeDays: rowOf(REFERENCE, 'test_fade_half_life').value,
+  bareRange: rowOf(REFERENCE, 'range_of_bare_estimate').value / 100,
 };
 
 export { adopted, readReferenceLarder, referenceLarder, type ReferenceIngredient } from './ingredients';

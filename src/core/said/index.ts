@@ -1,4 +1,8 @@
-/** Steps as they are said in a kitchen: read into the written form and written back in the same words. */
-export { readStep } from './read';
-export { writeStep } from './write';
-export { findNamed, type Names } from './names';
+/** What steps are said in: names, amounts, forms; read into the written form and written back, by a table of verbs. */
+export { lineOfWith, readStepWith } from './read';
+export { writeStepWith } from './write';
+export { type Rule, type SaidTable, type SaidVerb } from './verb';
+export { findMatter, findNamed, type Namer, type Names } from './names';
+export { amountAndName } from './amount';
+export { at } from './match';
+export { plain } from './quotes';

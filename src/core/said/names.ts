@@ -1,5 +1,6 @@
-import type { Of } from '../kitchen-file';
 import { fine, refuse, type Outcome } from '../trouble';
+import type { Of } from '../written';
+import { isQuoted, plain, quoted } from './quotes';
 
 /** Names a step can say, and the ids behind them. */
 export interface Names {
@@ -23,13 +24,13 @@ const words = (text: string): string[] =>
 
 /**
  * The one thing a text means: its whole name, or else the only one all of whose typed words begin
- * some word of its name. Two that fit equally are asked, not guessed.
+ * some word of its name. Two that fit equally are asked, not guessed. A name in quotes is meant whole.
  */
 export function findNamed<T extends Named>(text: string, things: readonly T[], kind: string): Outcome<T> {
-  const said = text.trim();
+  const said = plain(text.trim());
   const exact = things.find((t) => t.name.toLowerCase() === said.toLowerCase());
   if (exact) return fine(exact);
-  const typed = words(said);
+  const typed = isQuoted(text) ? [] : words(said);
   const fits =
     typed.length === 0
       ? []
@@ -55,29 +56,37 @@ const onceEach = <T extends Named>(things: readonly T[]): T[] =>
 const LAST_BATCH = /^(?:the )?last batch of\s+(?:the )?(.+?)(?:,\s*at\s+(\d+(?:\.\d{1,4})?)\s+a litre)?$/i;
 const STOCK_TRIM = /^(?:stock )?trim of\s+/i;
 
-/** What can go into a pot, by name: an ingredient, its stock trim, another recipe's product, or what a last batch left. */
+/**
+ * What can go into a pot, by name: an ingredient, its stock trim, another recipe's product, or what a last batch left. A thing
+ * that is called so is meant before anything is read into its words: there are ingredients called “Stock trim of leeks”.
+ */
 export function findMatter(text: string, names: Names): Outcome<Of> {
+  const all = [
+    ...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })),
+    ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of })),
+  ];
+  const whole = all.find((x) => x.name.toLowerCase() === plain(text.trim()).toLowerCase());
+  if (whole && !mixed(text)) return fine(whole.of);
   const last = LAST_BATCH.exec(text.trim());
   if (last) return findLastBatch(last[1] ?? '', last[2], names);
   if (STOCK_TRIM.test(text)) {
     const found = findNamed(text.replace(STOCK_TRIM, ''), names.ingredients, 'ingredient');
     return found.ok ? fine({ stockTrimOf: found.value.id }) : found;
   }
-  const all = [
-    ...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })),
-    ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of })),
-  ];
   const part = findPart(text, names);
   if (part) return fine({ product: part.id, part: part.part });
   const found = findNamed(text, all, 'ingredient or recipe');
   return found.ok ? fine(found.value.of) : found;
 }
 
+/** Whether only some of it stands in quotes: then the words around them are no part of a name. */
+const mixed = (text: string): boolean => text !== plain(text) && !isQuoted(text);
+
 /** A part is said with where it comes from, and then it is meant. */
 const findPart = (text: string, names: Names): { id: string; part: string } | undefined =>
   names.parts?.find(({ id, part }) => {
     const recipe = names.recipes.find((r) => r.id === id)?.name ?? '';
-    return text.trim().toLowerCase() === `${part} of ${recipe}`.toLowerCase();
+    return plain(text.trim()).toLowerCase() === `${part} of ${recipe}`.toLowerCase();
   });
 
 function findLastBatch(text: string, perLitre: string | undefined, names: Names): Outcome<Of> {
@@ -92,15 +101,40 @@ function findLastBatch(text: string, perLitre: string | undefined, names: Names)
 const inSentence = (name: string): string =>
   /^\p{Lu}\p{Ll}/u.test(name) ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name;
 
-/** The words for a thing inside a step; its id in brackets where the name has gone. */
-export function nameMatter(of: Of, names: Names): string {
-  const name = (id: string, list: readonly Named[]): string =>
-    inSentence(list.find((x) => x.id === id)?.name ?? `[${id}]`);
+/** How things are called inside a line. */
+export interface Namer {
+  matter(of: Of): string;
+  ingredient(id: string): string;
+  vessel(id: string): string;
+  hob(id: string): string;
+  /** The name under which something parts. */
+  part(name: string): string;
+}
+
+/**
+ * How a kitchen's things are called inside a line; an id in brackets where the name has gone.
+ * @param inQuotes every name in quotes, for a line that would else be read as something other
+ */
+export function namerOf(names: Names, inQuotes: boolean): Namer {
+  const said = (name: string): string => (inQuotes ? quoted(name) : inSentence(name));
+  const whole = (name: string): string => (inQuotes ? quoted(name) : name);
+  const find = (id: string, list: readonly Named[], how: (name: string) => string): string => {
+    const found = list.find((x) => x.id === id);
+    return found ? how(found.name) : `[${id}]`;
+  };
+  const ingredient = (id: string): string => find(id, names.ingredients, said);
   const made = (id: string, part: string | undefined): string =>
-    `${part === undefined ? '' : `${part} of `}${name(id, names.recipes)}`;
-  if ('product' in of) return made(of.product, of.part);
-  if ('lastBatchOf' in of)
-    return `last batch of ${made(of.lastBatchOf, of.part)}${of.perLitre === undefined ? '' : `, at ${of.perLitre} a litre`}`;
-  if ('stockTrimOf' in of) return `stock trim of ${name(of.stockTrimOf, names.ingredients)}`;
-  return name(of.ingredient, names.ingredients);
+    `${part === undefined ? '' : `${whole(part)} of `}${find(id, names.recipes, said)}`;
+  return {
+    ingredient,
+    vessel: (id) => find(id, names.vessels, whole),
+    hob: (id) => find(id, names.hobs, whole),
+    part: whole,
+    matter(of) {
+      if ('product' in of) return made(of.product, of.part);
+      if ('lastBatchOf' in of)
+        return `last batch of ${made(of.lastBatchOf, of.part)}${of.perLitre === undefined ? '' : `, at ${of.perLitre} a litre`}`;
+      return 'stockTrimOf' in of ? `stock trim of ${ingredient(of.stockTrimOf)}` : ingredient(of.ingredient);
+    },
+  };
 }

@@ -1,7 +1,7 @@
 import type { Pool } from 'mysql2/promise';
 import { Decimal } from 'decimal.js';
 import { z } from 'zod';
-import { historyIn } from '@/core/costing';
+import { historyFrom } from '@/core/kitchen-state';
 import {
   mannerIn,
   packOn,
@@ -48,6 +48,7 @@ import {
   setImport,
 } from '../price-lists';
 import { insertPurchases } from '../purchases';
+import { withIds } from '../recipe-steps';
 import { purchaseById, purchasesOf, sameInvoice } from '../purchases-read';
 import { readKitchenForDay, readKitchenFrom } from '../read-kitchen';
 import { pointsOf, receiptsOf } from '../read-past';
@@ -111,7 +112,7 @@ const invoice = (
   on: '2026-03-13',
   recordedAt: '2026-03-13T09:00:00.000Z',
   number,
-  lines,
+  lines: withIds(lines),
   ...part,
 });
 const goods = (code: string, part: Partial<GoodsLine> = {}): GoodsLine => ({
@@ -205,9 +206,11 @@ describe('purchases', () => {
   });
 
   test('the same number of the same supplier cannot be written twice, not even by a program', async () => {
-    expect(await sameInvoice(pool, K, bought.supplier, 'LMG 9001')).toMatchObject({ id: bought.id });
-    expect(await sameInvoice(pool, K, supplierOf('Weirside Game'), 'LMG 9001')).toBeUndefined();
+    expect(await sameInvoice(pool, K, bought.supplier, 'LMG 9001', DAY)).toMatchObject({ id: bought.id });
+    expect(await sameInvoice(pool, K, supplierOf('Weirside Game'), 'LMG 9001', DAY)).toBeUndefined();
     await expect(book(invoice('LMG 9001', [goods('LE5')]))).rejects.toMatchObject({ errno: 1062 });
+    // Suppliers begin their numbers anew each year.
+    expect(await sameInvoice(pool, K, bought.supplier, 'LMG 9001', '2025-03-13')).toBeUndefined();
     const left = await one(
       pool,
       count,
@@ -221,7 +224,9 @@ describe('purchases', () => {
     const id = articleOf('LE5').id;
     const receipts = (await receiptsOf(pool, K, [id], DAY, AT)).get(id) ?? [];
     const spent = receipts.reduce((sum, r) => sum.plus(r.money), new Decimal(0));
-    const whole = historyIn({ ...file, purchases: [...file.purchases, bought, credit] })(id).receipts;
+    const whole = historyFrom({ ...file, purchases: [...file.purchases, bought, credit] }, DAY).article(
+      id,
+    ).receipts;
     expect(spent.toFixed(4)).toBe(whole.reduce((sum, r) => sum.plus(r.money), new Decimal(0)).toFixed(4));
     expect(await receiptsOf(pool, K, [], DAY, AT)).toEqual(new Map());
   });
@@ -265,7 +270,7 @@ describe('settings of an ingredient', () => {
     expect(await lastCountOf(pool, K, id)).toEqual({ on: DAY, amount: '2 bunches' });
     await addWeighing(pool, K, articleOf('CA10').id, DAY, AT, '9.7 kg', 9700);
     const day = await readKitchenForDay(pool, K, DAY);
-    const carrots = day.file.articles.find((a) => a.code === 'CA10');
+    const carrots = day.state.articles.find((a) => a.code === 'CA10');
     expect(carrots?.weighings).toMatchObject([{ on: DAY, held: '9.7 kg' }]);
     const measure = newId();
     await addMeasure(pool, K, measure, 'jug', '1.5 l');
@@ -382,7 +387,7 @@ describe('price lists', () => {
   test('its prices count from their day, and are withdrawn without those edited since', async () => {
     const [bones, loin] = [articleOf('VB10').id, articleOf('VL').id];
     const price = async (article: string): Promise<string | undefined> =>
-      (await readKitchenForDay(pool, K, DAY)).history(article).points[0]?.price.toString();
+      (await readKitchenForDay(pool, K, DAY)).history.article(article).points[0]?.price.toString();
     const before = await price(bones);
     const later = new Date(AT.getTime() + 1000);
     await insertImportQuotes(pool, K, id, DAY, AT, [

@@ -1,12 +1,15 @@
 import fs from 'node:fs';
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
-import { costKitchen, historyIn, suppliesOn } from '@/core/costing';
+import { costFile } from '@/core/costing';
+import { historyFrom, stateFrom } from '@/core/kitchen-state';
+import { suppliesOn } from '@/core/prices';
 import type { KitchenFile } from '@/core/kitchen-file';
 import { CONSTANTS } from '@/core/reference';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
-import { recordChange } from '../changes';
+import { moveRevision, recordChange } from '../changes';
+import { newId } from '../ids';
 import { addQuote, addYield, lastChangeOf, takeVersion, writePlate, writeRecipe } from '../edits';
 import { loadKitchen } from '../load-kitchen';
 import { migrate } from '../migrate';
@@ -95,7 +98,7 @@ describe('a kitchen in and out', () => {
   test('comes out as it went in, and costs the same', async () => {
     const { file: read } = await readKitchenFrom(pool, K);
     expect(read).toEqual(withoutSecrets);
-    const [a, b] = [costKitchen(file, '2026-03-14', CONSTANTS), costKitchen(read, '2026-03-14', CONSTANTS)];
+    const [a, b] = [costFile(file, '2026-03-14', CONSTANTS), costFile(read, '2026-03-14', CONSTANTS)];
     for (const { key } of a.graph.nodes) expect(b.graph.cost(key)).toBe(a.graph.cost(key));
   });
 
@@ -133,9 +136,8 @@ describe('a kitchen in and out', () => {
     for (const day of ['2025-09-20', '2025-12-01', '2026-03-04', '2026-03-14'])
       for (const knownBy of [undefined, `${day}T00:00:00.000Z`]) {
         const slim = await readKitchenForDay(pool, K, day, knownBy ? new Date(knownBy) : undefined);
-        expect(slim.file.purchases).toEqual([]);
-        const part = suppliesOn(slim.file, day, slim.history);
-        const whole = suppliesOn(file, day, historyIn(file, knownBy));
+        const part = suppliesOn(slim.state, day, slim.history);
+        const whole = suppliesOn(stateFrom(file), day, historyFrom(file, day, knownBy));
         for (const [id, s] of whole)
           expect([id, part.get(id)?.price?.perKg.toFixed(8)]).toEqual([id, s.price?.perKg.toFixed(8)]);
       }
@@ -182,6 +184,7 @@ describe('edits', () => {
           before: '24.00',
           after: '25.00',
         });
+        await moveRevision(sql, K);
         return true;
       });
     const before = await kitchenRevision(pool, K);
@@ -218,7 +221,7 @@ describe('edits', () => {
   test('recipes and plates are replaced whole, with the version kept whole beside them', async () => {
     const recipe = {
       ...(file.recipes[3] as KitchenFile['recipes'][number]),
-      steps: [{ do: 'unread' as const, said: 'half a kilo of btter' }],
+      steps: [{ id: newId(), do: 'unread' as const, said: 'half a kilo of btter' }],
     };
     const plate = { ...(file.plates[0] as KitchenFile['plates'][number]), menuPrice: undefined };
     await inTransaction(pool, async (sql) => {

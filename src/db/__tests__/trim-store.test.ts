@@ -1,9 +1,10 @@
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
-import { mannerIn, type WrittenTest, type WrittenWaste } from '@/core/kitchen-file';
+import { mannerIn, type WrittenWaste } from '@/core/kitchen-file';
+import type { WrittenTest } from '@/core/bench';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
-import { addYield, setBatchesAWeek } from '../edits';
+import { addYield, setBatchesAWeek, takeVersion } from '../edits';
 import { newId } from '../ids';
 import { setIngredient, setKitchenTrim } from '../larder-edits';
 import { insertCooked } from '../larder-rows';
@@ -164,8 +165,9 @@ describe('what was learned', () => {
       learning: 'at once' as const,
       scale: null,
     };
-    expect(await setKitchenTrim(pool, K, trimming, 1)).toBe(true);
-    expect(await setKitchenTrim(pool, K, trimming, 1)).toBe(false);
+    expect(await takeVersion(pool, 'kitchen', K, K, 1)).toBe(true);
+    expect(await takeVersion(pool, 'kitchen', K, K, 1)).toBe(false);
+    await setKitchenTrim(pool, K, trimming);
     const back = await read();
     expect(back.ingredients.find((i) => i.id === leek)).toMatchObject({
       trim: { setValuePerKg: '0.90', takenPct: 64 },
@@ -224,7 +226,7 @@ describe('waste', () => {
     expect((await read()).wastes.at(-1)).toEqual(thrown);
   });
 
-  test('what is thrown away whole leaves the lot it came in with, and a reason is wanted even of a program', async () => {
+  test('what is thrown away whole leaves the lot it came in with, and stays as it was booked; a reason is wanted even of a program', async () => {
     const thrown = waste({ part: 'whole', amount: '1 kg' });
     await bookWaste(pool, K, thrown, 1000, 'as typed');
     expect((await movements(thrown.id)).map((m) => m.kind)).toEqual(['receipt', 'waste']);
@@ -235,8 +237,18 @@ describe('waste', () => {
       g: 1000,
       who: 'Maren Holt',
     });
+    // What has moved stays as it was booked: not even its reason can be taken away, nor the movement itself.
+    for (const statement of [
+      'UPDATE stock_movement SET reason = NULL WHERE kitchen_id = ? AND id = ?',
+      'DELETE FROM stock_movement WHERE kitchen_id = ? AND id = ?',
+    ])
+      await expect(run(pool, statement, [K, thrown.id])).rejects.toThrow('append-only');
     await expect(
-      run(pool, 'UPDATE stock_movement SET reason = NULL WHERE kitchen_id = ? AND id = ?', [K, thrown.id]),
+      run(
+        pool,
+        'INSERT INTO stock_movement (kitchen_id, id, lot_id, kind, effective_on, recorded_at, g, typed, via) SELECT kitchen_id, ?, lot_id, kind, effective_on, recorded_at, g, typed, via FROM stock_movement WHERE kitchen_id = ? AND id = ?',
+        [newId(), K, thrown.id],
+      ),
     ).rejects.toMatchObject({ errno: 4025 });
   });
 

@@ -1,62 +1,16 @@
 'use server';
 
 import { z } from 'zod';
-import { Day } from '@/core/kitchen-file';
-import { refuse } from '@/core/trouble';
-import { costedKitchen } from '@/server/kitchen';
+import { Day } from '@/core/written';
 import { worker } from '@/server/session';
-import type { Edited } from '@/server/write';
 import {
   ORDERS,
   priceIndex,
-  priceRow,
   priceRows,
   type PriceBookAsked,
   type PriceIndex,
   type PriceRow,
 } from './queries';
-import { changePrice, changeYield } from './service';
-
-const Edit = z.object({
-  row: z.uuid(),
-  subject: z.uuid(),
-  seen: z.number().int().positive(),
-  typed: z.string().max(80),
-});
-export type PriceEdit = z.infer<typeof Edit>;
-
-/** What comes back to the price book: the row as it now stands, or why not, with theirs if it was stale. */
-export type PriceAnswer =
-  | { readonly ok: true; readonly row: PriceRow }
-  | { readonly ok: false; readonly message: string; readonly theirs?: PriceRow };
-
-async function answer(
-  input: PriceEdit,
-  change: (subject: string, seen: number, typed: string) => Promise<Edited>,
-): Promise<PriceAnswer> {
-  const asked = Edit.safeParse(input);
-  if (!asked.success)
-    return {
-      ok: false,
-      message: refuse('bad-edit', '', 'This edit could not be read: at most 80 characters are kept.').trouble
-        .message,
-    };
-  const { row, subject, seen, typed } = asked.data;
-  const done = await change(subject, seen, typed);
-  if (!done.ok)
-    return { ok: false, message: done.trouble.message, theirs: done.theirs as PriceRow | undefined };
-  const who = await worker();
-  if (!who) return { ok: false, message: 'You are signed out.' };
-  return { ok: true, row: await freshRow(who.kitchenId, row) };
-}
-
-/** The row as the database has it after the write: a request's own copy of the kitchen is from before it. */
-async function freshRow(kitchenId: string, rowId: string): Promise<PriceRow> {
-  return priceRow(await costedKitchen(kitchenId), rowId);
-}
-
-export const editPrice = async (input: PriceEdit): Promise<PriceAnswer> => answer(input, changePrice);
-export const editYield = async (input: PriceEdit): Promise<PriceAnswer> => answer(input, changeYield);
 
 const Asked = z.object({
   on: Day.optional(),

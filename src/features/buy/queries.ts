@@ -1,15 +1,12 @@
 import 'server-only';
-import {
-  basisWords,
-  costOfProduct,
-  type GraphNode,
-  type KitchenCosting,
-  type Knife,
-  type Supply,
-} from '@/core/costing';
-import { shiftDay } from '@/core/kitchen-file';
+import { costOfProduct, type KitchenCosting } from '@/core/costing';
+import type { GraphNode } from '@/core/graph';
+import type { Supply } from '@/core/prices';
+import type { Knife } from '@/core/knife';
+import { basisWords } from '@/core/why';
+import { shiftDay } from '@/core/day';
 import type { DecimalMark } from '@/core/quantity';
-import { costedKitchen, suppliesAsOf, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
+import { costedKitchen, pricedKitchen, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { figuresFor } from '@/ui/figure-words';
 
@@ -99,7 +96,7 @@ async function bothDays(who: Worker, asked: PriceBookAsked) {
     who.kitchenId,
     day === today && known === 'since' ? undefined : { day, known },
   );
-  const before = await suppliesAsOf(who.kitchenId, { day: since, known: 'since' });
+  const { supplies: before } = await pricedKitchen(who.kitchenId, { day: since, known: 'since' });
   return { today, day, known, since, kitchen, before };
 }
 
@@ -114,18 +111,18 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
     known,
     since,
     order,
-    mark: costing.file.kitchen.decimalMark,
+    mark: costing.state.kitchen.decimalMark,
     mayEdit: may(who.role, 'manager') && day === today && known === 'since',
     total: sorted.length,
     rows: sorted.slice(0, AT_ONCE).map((s) => priceRow(kitchen, s.ingredient.id, before)),
     ...usedGraph(costing),
-    products: costing.file.recipes.map((r) => ({
+    products: costing.state.recipes.map((r) => ({
       key: `product:${r.id}`,
       name: r.name,
       href: `/pot/${r.id}`,
       weight: gramsPerLitre(costing, r.id),
     })),
-    plates: costing.file.plates.map((p) => ({
+    plates: costing.state.plates.map((p) => ({
       key: `plate:${p.id}`,
       name: p.name,
       href: `/pour/${p.id}`,
@@ -221,7 +218,7 @@ export function priceRow(
 ): PriceRow {
   const s = costing.supplies.get(ingredientId) as Supply;
   const { price } = s;
-  const { locale, currency } = costing.file.kitchen;
+  const { locale, currency } = costing.state.kitchen;
   const own = price && price.basis.by !== 'latest' ? price : undefined;
   return {
     id: ingredientId,

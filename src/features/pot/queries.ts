@@ -1,18 +1,18 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
+import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
+import type { Layer } from '@/core/layers';
+import { beforeTheKnife, isGuess, standsOn, type StandsOn } from '@/core/prices';
+import { jointOf } from '@/core/shelf';
+import type { OnShelf } from '@/core/verbs';
 import {
-  beforeTheKnife,
-  costOfProduct,
-  gapsOf,
-  isGuess,
-  jointOf,
-  standsOn,
-  type KitchenCosting,
-  type Layer,
-  type OnShelf,
-  type StandsOn,
-} from '@/core/costing';
-import { lastBatchesIn, loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+  lastBatchesIn,
+  loopSentence,
+  namesIn,
+  partsOf,
+  usesOf,
+  type WrittenRecipe,
+} from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
 import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -39,9 +39,9 @@ export interface PotSummary {
 
 export async function pots(who: Worker): Promise<PotSummary[]> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const names = new Map(costing.file.recipes.map((r) => [r.id, r.name]));
-  const vessels = new Map(costing.file.vessels.map((v) => [v.id, v.name]));
-  return costing.file.recipes.map((r) => {
+  const names = new Map(costing.state.recipes.map((r) => [r.id, r.name]));
+  const vessels = new Map(costing.state.vessels.map((v) => [v.id, v.name]));
+  return costing.state.recipes.map((r) => {
     const rows = costing.recipes.get(r.id)?.run.rows ?? [];
     const { ml, perL } = costOfProduct(costing, r.id);
     return {
@@ -104,64 +104,39 @@ export interface PotSheetData {
 
 export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
   const { costing, versions } = await costedKitchen(who.kitchenId);
-  const { file, shelf, supplies, graph } = costing;
-  const recipe = file.recipes.find((r) => r.id === id);
+  const { state, shelf, supplies, graph } = costing;
+  const recipe = state.recipes.find((r) => r.id === id);
   if (!recipe) notFound();
   const named = (list: readonly { id: string; name: string }[]) =>
     list.map((x) => ({ id: x.id, name: x.name }));
-  const loops = livesFrom(costing, id);
-  const layerPrices = (layer: ExtraLayer) => {
-    const of = costing.layer(layer);
-    return of.nodes
-      .filter((n) => !n.key.startsWith('plate:') && !n.key.startsWith('stage:'))
-      .map((n) => [n.key, of.cost(n.key)] as const);
-  };
   return {
     recipe,
     version: versions.recipes.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
-    mark: file.kitchen.decimalMark,
-    measures: file.measures,
+    mark: state.kitchen.decimalMark,
+    measures: state.measures,
     opens: [...supplies].flatMap(([at, s]) => (s.opens ? [[at, s.opens] as const] : [])),
     names: {
-      measures: file.measures,
+      ...namesIn(state),
       // An old spelling is still understood; what is written back is the one it counts as.
-      ingredients: [...named(file.ingredients), ...costing.spellings],
-      recipes: named(file.recipes),
-      parts: file.recipes.flatMap((r) => partsOf(r).map((part) => ({ id: r.id, part }))),
-      vessels: named(file.vessels),
-      hobs: named(file.hobs),
+      ingredients: [...named(state.ingredients), ...costing.spellings],
+      recipes: named(state.recipes),
     },
-    stuffs: file.ingredients.flatMap((i) => {
+    stuffs: state.ingredients.flatMap((i) => {
       const found = shelf.stuff(i.id);
       return found ? [[i.id, found] as const] : [];
     }),
-    products: file.recipes.map((r) => {
-      const loop = loops.get(r.id);
-      const found = shelf.product(r.id);
-      return {
-        id: r.id,
-        name: r.name,
-        product: found.ok && !loop ? found.value.product : undefined,
-        last: found.ok ? found.value.product : undefined,
-        parts: partsOf(r).flatMap((part) => {
-          const joint = jointOf(costing.recipes.get(r.id)?.run, part);
-          return joint ? [{ part, product: joint }] : [];
-        }),
-        trouble: loop ?? (found.ok ? undefined : found.trouble.message),
-        loops: loop !== undefined,
-      };
-    }),
-    vessels: file.vessels.flatMap((v) => shelf.vessel(v.id) ?? []),
-    hobs: file.hobs.flatMap((h) => shelf.hob(h.id) ?? []),
+    products: productsFor(costing, livesFrom(costing, id)),
+    vessels: state.vessels.flatMap((v) => shelf.vessel(v.id) ?? []),
+    hobs: state.hobs.flatMap((h) => shelf.hob(h.id) ?? []),
     constants: CONSTANTS,
     prices: graph.nodes
       .filter((n) => !n.key.startsWith('plate:'))
       .map((n) => [n.key, graph.cost(n.key)] as const),
     layers: {
-      packaging: layerPrices('packaging'),
-      energy: layerPrices('energy'),
-      hands: layerPrices('hands'),
+      packaging: layerPrices(costing, 'packaging'),
+      energy: layerPrices(costing, 'energy'),
+      hands: layerPrices(costing, 'hands'),
     },
     asPurchased: [...supplies.values()].flatMap((s) => {
       const perKg = beforeTheKnife(s);
@@ -172,8 +147,8 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     ),
     standsOn: [...supplies.values()].map((s) => standsOn(s, costing.day)),
     usedBy: [
-      ...usedBy(file, (of) => 'product' in of && of.product === id),
-      ...usedBy(file, (of) => 'lastBatchOf' in of && of.lastBatchOf === id).map((u) => ({
+      ...usedBy(state, (of) => 'product' in of && of.product === id),
+      ...usedBy(state, (of) => 'lastBatchOf' in of && of.lastBatchOf === id).map((u) => ({
         ...u,
         name: `the next ${u.name}`,
       })),
@@ -181,13 +156,40 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
   };
 }
 
+/** What a layer's supplies cost; plates and stages of a pot are not supplies. */
+function layerPrices(costing: KitchenCosting, layer: ExtraLayer) {
+  const of = costing.layer(layer);
+  return of.nodes
+    .filter((n) => !n.key.startsWith('plate:') && !n.key.startsWith('stage:'))
+    .map((n) => [n.key, of.cost(n.key)] as const);
+}
+
+/** Everything that is made here, as this pot may take it: not what lives from it. */
+const productsFor = (costing: KitchenCosting, loops: ReadonlyMap<string, string>): PotSheetData['products'] =>
+  costing.state.recipes.map((r) => {
+    const loop = loops.get(r.id);
+    const found = costing.shelf.product(r.id);
+    return {
+      id: r.id,
+      name: r.name,
+      product: found.ok && !loop ? found.value.product : undefined,
+      last: found.ok ? found.value.product : undefined,
+      parts: partsOf(r).flatMap((part) => {
+        const joint = jointOf(costing.recipes.get(r.id)?.run, part);
+        return joint ? [{ part, product: joint }] : [];
+      }),
+      trouble: loop ?? (found.ok ? undefined : found.trouble.message),
+      loops: loop !== undefined,
+    };
+  });
+
 /** Recipes that live from this one, itself included, each with the sentence of the loop it would close. */
-function livesFrom({ file }: KitchenCosting, id: string): Map<string, string> {
-  const nameOf = new Map(file.recipes.map((r) => [r.id, r.name]));
+function livesFrom({ state }: KitchenCosting, id: string): Map<string, string> {
+  const nameOf = new Map(state.recipes.map((r) => [r.id, r.name]));
   const found = new Map<string, string[]>([[id, [id]]]);
   const queue = [id];
   for (let at = queue.shift(); at !== undefined; at = queue.shift())
-    for (const r of file.recipes)
+    for (const r of state.recipes)
       if (!found.has(r.id) && usesOf(r).includes(at)) {
         found.set(r.id, [r.id, ...(found.get(at) ?? [])]);
         queue.push(r.id);

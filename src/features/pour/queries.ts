@@ -1,7 +1,10 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfPlate, gapsOf, isGuess, supplyOf } from '@/core/costing';
-import { measuringDensity, type Of, type WrittenPlate } from '@/core/kitchen-file';
+import { costOfPlate, gapsOf } from '@/core/costing';
+import { isGuess } from '@/core/prices';
+import { supplyOf } from '@/core/verbs';
+import type { Of } from '@/core/written';
+import { measuringDensity, type WrittenPlate } from '@/core/kitchen-file';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -18,7 +21,7 @@ export interface PlateSummary {
 
 export async function plates(who: Worker): Promise<PlateSummary[]> {
   const { costing } = await costedKitchen(who.kitchenId);
-  return costing.file.plates.map((p) => {
+  return costing.state.plates.map((p) => {
     const { cost, foodCostPct } = costOfPlate(costing, p.id);
     return {
       id: p.id,
@@ -34,6 +37,7 @@ export async function plates(who: Worker): Promise<PlateSummary[]> {
 
 /** One line of a plate, with all it takes to price another amount of it. */
 export interface PlateLineData {
+  readonly id: string;
   readonly of: Of;
   readonly key: string;
   readonly name: string;
@@ -58,32 +62,36 @@ export interface PlateData {
 
 export async function plate(who: Worker, id: string): Promise<PlateData> {
   const kitchen = await costedKitchen(who.kitchenId);
-  const found = kitchen.costing.file.plates.find((p) => p.id === id);
+  const found = kitchen.costing.state.plates.find((p) => p.id === id);
   if (!found) notFound();
   return {
     plate: found,
     version: kitchen.versions.plates.get(id) ?? 1,
-    mark: kitchen.costing.file.kitchen.decimalMark,
-    measures: kitchen.costing.file.measures,
+    mark: kitchen.costing.state.kitchen.decimalMark,
+    measures: kitchen.costing.state.measures,
     mayEdit: may(who.role, 'manager'),
     lines: found.lines.map((line) => lineData(kitchen, line)),
   };
 }
 
-function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['lines'][number]): PlateLineData {
-  const { file, shelf, graph } = costing;
+function lineData(
+  { costing }: CostedKitchen,
+  { id: lineId = '', of, amount }: WrittenPlate['lines'][number],
+): PlateLineData {
+  const { state, shelf, graph } = costing;
   const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
     list.find((x) => x.id === id)?.name ?? '';
   const name =
     'product' in of
-      ? `${of.part === undefined ? '' : `${of.part} of `}${nameIn(file.recipes, of.product)}`
+      ? `${of.part === undefined ? '' : `${of.part} of `}${nameIn(state.recipes, of.product)}`
       : 'ingredient' in of
-        ? nameIn(file.ingredients, of.ingredient)
-        : `${nameIn(file.ingredients, of.stockTrimOf)}, stock trim`;
+        ? nameIn(state.ingredients, of.ingredient)
+        : `${nameIn(state.ingredients, of.stockTrimOf)}, stock trim`;
   const key = supplyOf(of);
   if ('product' in of) {
     const made = shelf.product(of.product, of.part);
     return {
+      id: lineId,
       of,
       key,
       name,
@@ -94,10 +102,11 @@ function lineData({ costing }: CostedKitchen, { of, amount }: WrittenPlate['line
     };
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;
-  const written = file.ingredients.find((i) => i.id === id);
+  const written = state.ingredients.find((i) => i.id === id);
   const supply = costing.supplies.get(id);
   const stuff = shelf.stuff(id)?.stuff;
   return {
+    id: lineId,
     of,
     key,
     name,

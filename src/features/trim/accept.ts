@@ -1,37 +1,49 @@
 import 'server-only';
-import type { PoolConnection } from 'mysql2/promise';
-import { proposalOf, taught, type KitchenCosting, type Proposal } from '@/core/costing';
-import { recordChange } from '@/db/changes';
+
+import type { KitchenCosting } from '@/core/costing';
+import type { WrittenIngredient } from '@/core/kitchen-file';
+import type { WrittenTest } from '@/core/bench';
+import { proposalOf, taught, type Proposal } from '@/core/taught';
 import { addYield } from '@/db/edits';
 import { insertCooked } from '@/db/larder-rows';
-import type { Worker } from '@/server/session';
-import { TERMS, testsOf } from './read';
+import type { Connection } from '@/db/sql';
+import type { Wrote } from '@/server/door';
+import { TERMS } from './read';
 
-/** What the tests of an ingredient say that is not reckoned with yet, as a transaction sees them. */
-export async function waitingFor(
-  sql: PoolConnection,
-  who: Worker,
+/** What tests say of an ingredient that is not reckoned with yet. */
+export const proposalFrom = (
   costing: KitchenCosting,
-  ingredientId: string,
-): Promise<Proposal | undefined> {
-  const ingredient = costing.supplies.get(ingredientId)?.ingredient;
-  if (!ingredient) return undefined;
-  const { tests } = await testsOf(who.kitchenId, costing, sql);
-  return proposalOf(taught(costing.file, ingredient, tests, costing.day, TERMS));
-}
+  ingredient: WrittenIngredient,
+  tests: readonly WrittenTest[],
+): Proposal | undefined => proposalOf(taught(costing.state, ingredient, tests, costing.day, TERMS));
 
-/** Writes what tests have taught as the yield and the cooked figures in force from today; earlier ones stay. */
+/** The same where the kitchen learns at once; nothing where a manager is to accept it. */
+export const learnedAtOnce = (
+  costing: KitchenCosting,
+  ingredient: WrittenIngredient | undefined,
+  tests: readonly WrittenTest[],
+): Proposal | undefined =>
+  ingredient && costing.state.kitchen.learning === 'at once'
+    ? proposalFrom(costing, ingredient, tests)
+    : undefined;
+
+type Also = NonNullable<Wrote<null>['also']>[number];
+
+/**
+ * Writes what tests have taught as the yield and the cooked figures in force from a day; earlier ones stay.
+ * @returns what the change log says of it
+ */
 export async function writeProposal(
-  sql: PoolConnection,
-  who: Worker,
+  sql: Connection,
+  kitchenId: string,
   costing: KitchenCosting,
   ingredientId: string,
   { yields, cooked }: Proposal,
   at: Date,
-): Promise<void> {
+): Promise<Also> {
   const on = costing.day;
   if (yields)
-    await addYield(sql, who.kitchenId, ingredientId, {
+    await addYield(sql, kitchenId, ingredientId, {
       ...yields,
       basis: yields.basis ?? '',
       on,
@@ -39,18 +51,15 @@ export async function writeProposal(
     });
   await insertCooked(
     sql,
-    who.kitchenId,
+    kitchenId,
     ingredientId,
     cooked.map((c) => ({ ...c, on, recordedAt: at.toISOString() })),
   );
   const before = costing.supplies.get(ingredientId);
-  await recordChange(sql, {
-    kitchenId: who.kitchenId,
-    personId: who.person.id,
-    at,
+  return {
     what: 'learned yield',
-    subjectId: ingredientId,
+    subject: ingredientId,
     before: before && { usablePct: before.usable * 100, stockTrimPct: before.stockTrim * 100 },
     after: { yields, cooked },
-  });
+  };
 }

@@ -1,6 +1,8 @@
 import 'server-only';
-import type { KitchenCosting, TaughtTerms } from '@/core/costing';
-import type { WrittenIngredient, WrittenTest } from '@/core/kitchen-file';
+import type { KitchenCosting } from '@/core/costing';
+import type { TaughtTerms } from '@/core/taught';
+import type { WrittenIngredient } from '@/core/kitchen-file';
+import type { WrittenTest } from '@/core/bench';
 import { CONSTANTS, LEARNING, referenceLarder } from '@/core/reference';
 import { readerOf } from '@/db/rows';
 import { readTests } from '@/db/yield-tests';

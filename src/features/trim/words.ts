@@ -1,4 +1,4 @@
-import type { WrittenTest } from '@/core/kitchen-file';
+import type { WrittenTest } from '@/core/bench';
 import type { Fate, TestKind } from '@/core/learning';
 import type { TrimSchool } from '@/core/larder';
 

@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { whyCost, type Why } from '@/core/costing';
+import { whyCost, type Why } from '@/core/why';
 import { figuresFor } from '@/ui/figure-words';
 import { costedKitchen } from '@/server/kitchen';
 import { worker } from '@/server/session';
@@ -15,6 +15,6 @@ export async function askWhy(key: string): Promise<Why | null> {
   if (!who || !asked.success) return null;
   const { costing } = await costedKitchen(who.kitchenId);
   if (!costing.graph.has(asked.data)) return null;
-  const { locale, currency } = costing.file.kitchen;
+  const { locale, currency } = costing.state.kitchen;
   return whyCost(costing, asked.data, figuresFor({ locale, currency }).small);
 }

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Day } from '@/core/kitchen-file';
+import { Day } from '@/core/written';
 import { PriceBook } from '@/features/buy/components/price-book';
 import { ORDERS, priceBook } from '@/features/buy/queries';
 import { mustWork } from '@/server/session';

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../../testing/cases';
 import worked from '../../testing/worked-examples.json';
 import { varianceOf, type Measured, type Variance } from '..';
 
@@ -33,7 +34,7 @@ describe('laws of a variance', () => {
           1e-9 * Math.max(1, ...[sum(v), v.price, v.mix, v.yield].map(Math.abs)),
         );
       }),
-      { numRuns: 2000 },
+      { numRuns: cases(2000) },
     );
   });
 

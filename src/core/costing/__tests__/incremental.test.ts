@@ -1,10 +1,14 @@
 import fc from 'fast-check';
+import { cases } from '../../testing/cases';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import { costKitchen, CostGraph, LAYERS, whyCost, type Layer, type Why } from '..';
+import { costFile } from '..';
+import { CostGraph } from '../../graph';
+import { LAYERS, type Layer } from '../../layers';
+import { whyCost, type Why } from '../../why';
 
 const file = demoKitchen();
-const costing = costKitchen(file, file.referenceDay, CONSTANTS);
+const costing = costFile(file, file.referenceDay, CONSTANTS);
 const said = (why: Why): string => [why.title, why.detail ?? '', ...why.rows.map(said)].join('\n');
 
 /** Sources of a layer: what has a price of its own. */
@@ -42,7 +46,7 @@ describe('the whole demo in every layer', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
 
@@ -100,7 +104,7 @@ describe('why a last batch costs what it does', () => {
     own.steps = own.steps.map((s) =>
       'of' in s && 'lastBatchOf' in s.of ? { ...s, of: { ...s.of, perLitre: '0.75' } } : s,
     );
-    const k = costKitchen(valued, valued.referenceDay, CONSTANTS);
+    const k = costFile(valued, valued.referenceDay, CONSTANTS);
     expect(said(whyCost(k, `product:${stock.id}`, money))).toContain('at a fixed value of 0.75 a litre');
     const per = whyCost(k, `last:${second.id}@0.75`, money).money!;
     const product = k.recipes.get(second.id)!.run.product!;

@@ -2,11 +2,13 @@ import examples from '../../testing/worked-examples.json';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
 import { hob, of, round, stuff } from '../../testing/stuff';
-import { runPot, type JointCost, type PotStep } from '../../pot';
-import type { KitchenFile, WrittenStep } from '../../kitchen-file';
-import { costKitchen, costOfProduct, gapsOf, whereTheMoneyWent, whyCost, type Why } from '..';
-import { sharesAt } from '../parting';
-import { partsCost } from '../product-cost';
+import { type JointCost } from '../../pot';
+import { runPot, type PotStep, type WrittenStep } from '../../verbs';
+import { whyCost, type Why } from '../../why';
+import type { KitchenFile } from '../../kitchen-file';
+import { costFile, costOfProduct, gapsOf, whereTheMoneyWent } from '..';
+import { sharesAt } from '../../layers/parting';
+import { partsCost } from '../../layers';
 
 const said = (why: Why): string => [why.title, why.detail ?? '', ...why.rows.map(said)].join('\n');
 
@@ -189,7 +191,7 @@ describe('joint products in a kitchen', () => {
       (r) => !r.steps.some((s) => 'of' in s && 'product' in s.of && s.of.part === 'spent venison bones'),
     );
     more(file, stock.id);
-    return { k: costKitchen(file, '2026-03-14', CONSTANTS), id: stock.id };
+    return { k: costFile(file, '2026-03-14', CONSTANTS), id: stock.id };
   };
 
   test('every cent that went in is in the stock and in what parted, whatever the school', () => {
@@ -222,7 +224,7 @@ describe('joint products in a kitchen', () => {
         for (const p of dear ? file.purchases : [])
           for (const l of p.lines) if (l.is === 'goods' && bones.includes(l.article)) l.packPrice = '99.00';
       });
-      const recipe = k.file.recipes.find((r) => r.name === 'Trout-frame fumet');
+      const recipe = k.state.recipes.find((r) => r.name === 'Trout-frame fumet');
       return costOfProduct(k, recipe?.id ?? '').perL ?? NaN;
     };
     const set: Cost = { by: 'credit', perKg: '0.20' };

@@ -3,30 +3,31 @@ import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
 import { partsOf, type KitchenFile } from '../../kitchen-file';
 import {
-  costKitchen,
+  costFile,
   costOfPlate,
   costOfProduct,
   gapsOf,
   inputCosts,
-  rowCosts,
-  sourcePrices,
-  suppliesOn,
   wentInCents,
   whereTheMoneyWent,
-  whyCost,
   type KitchenCosting,
-  type Why,
 } from '..';
+import { sourcePrices } from '../../knife';
+import { rowCosts } from '../../layers';
+import { whyCost, type Why } from '../../why';
 
 const DAY = '2026-03-14';
-const cost = (change: (file: KitchenFile) => void = () => undefined): KitchenCosting => {
+const cost = (change: (file: KitchenFile) => void = () => undefined, day = DAY): KitchenCosting => {
   const file = demoKitchen();
   change(file);
-  return costKitchen(file, DAY, CONSTANTS);
+  return costFile(file, day, CONSTANTS);
 };
 const recipe = (k: KitchenCosting, name: string): string =>
-  k.file.recipes.find((r) => r.name === name)?.id ?? '';
-const ingredient = (file: KitchenFile, name: string): KitchenFile['ingredients'][number] =>
+  k.state.recipes.find((r) => r.name === name)?.id ?? '';
+const ingredient = (
+  file: Pick<KitchenFile, 'ingredients'>,
+  name: string,
+): KitchenFile['ingredients'][number] =>
   file.ingredients.find((i) => i.name === name) as KitchenFile['ingredients'][number];
 const perL = (k: KitchenCosting, name: string): number => costOfProduct(k, recipe(k, name)).perL ?? NaN;
 const priceOf = (file: KitchenFile, name: string, price: string): void => {
@@ -38,15 +39,15 @@ describe('a kitchen costed', () => {
   const k = cost();
 
   test('every product and plate of the demo has a cost, and none has a gap', () => {
-    for (const r of k.file.recipes) {
+    for (const r of k.state.recipes) {
       expect(gapsOf(k, `product:${r.id}`)).toEqual([]);
       expect(costOfProduct(k, r.id).perL).toBeGreaterThan(0);
     }
-    for (const p of k.file.plates) expect(costOfPlate(k, p.id).cost).toBeGreaterThan(0);
+    for (const p of k.state.plates) expect(costOfPlate(k, p.id).cost).toBeGreaterThan(0);
   });
 
   test('money in is money in the product and in what parts from it: the graph says what the inputs add up to', () => {
-    for (const r of k.file.recipes) {
+    for (const r of k.state.recipes) {
       const spent = inputCosts(k, r.id).reduce<number>((sum, c) => sum + (c ?? NaN), 0);
       const away = partsOf(r).reduce((sum, p) => sum + (costOfProduct(k, r.id, p).total ?? NaN), 0);
       expect((costOfProduct(k, r.id).total ?? NaN) + away).toBeCloseTo(spent, 9);
@@ -57,7 +58,7 @@ describe('a kitchen costed', () => {
   });
 
   test('where the money went adds up to the cent in every pot', () => {
-    for (const r of k.file.recipes) {
+    for (const r of k.state.recipes) {
       const went = whereTheMoneyWent(k, r.id);
       expect(went).not.toBeNull();
       const cents = wentInCents(went as NonNullable<typeof went>);
@@ -72,7 +73,8 @@ describe('a kitchen costed', () => {
   });
 
   test('a purchase sets the price, a later quote replaces it, an earlier day does not know it', () => {
-    const frames = (day: string) => suppliesOn(k.file, day).get(ingredient(k.file, 'Trout frames').id)?.price;
+    const frames = (day: string) =>
+      cost(() => undefined, day).supplies.get(ingredient(k.state, 'Trout frames').id)?.price;
     expect(frames(DAY)).toMatchObject({ on: '2026-03-11', invoice: 'TH/1107' });
     expect(frames(DAY)?.perKg.toNumber()).toBe(1.44);
     expect(frames('2026-03-05')).toMatchObject({ on: '2026-03-04' });
@@ -86,7 +88,7 @@ describe('a kitchen costed', () => {
       expect(perL(dearer, name)).toBeGreaterThan(perL(k, name));
     for (const name of ['White roux', 'Trout velouté', 'Sorrel sauce'])
       expect(perL(dearer, name)).toBe(perL(k, name));
-    const [venison, trout] = k.file.plates.map((p) => [
+    const [venison, trout] = k.state.plates.map((p) => [
       costOfPlate(k, p.id).cost,
       costOfPlate(dearer, p.id).cost,
     ]);
@@ -96,7 +98,7 @@ describe('a kitchen costed', () => {
 
   test('the graph alone says the same as costing the whole kitchen anew', () => {
     const here = cost();
-    const bones = here.supplies.get(ingredient(here.file, 'Venison bones').id);
+    const bones = here.supplies.get(ingredient(here.state, 'Venison bones').id);
     here.graph.set(
       sourcePrices([{ ingredient: { id: bones?.ingredient.id ?? '' }, usablePerKg: 4.8, trimPerKg: 0 }]),
     );
@@ -120,7 +122,7 @@ describe('a kitchen costed', () => {
   });
 
   test('trim that a pot takes is charged there and relieves the usable part', () => {
-    const { id } = ingredient(k.file, 'Leek');
+    const { id } = ingredient(k.state, 'Leek');
     const leek = k.supplies.get(id);
     expect(leek?.knife.trimTaken).toBe(1);
     expect(leek?.trimPerKg).toBe(0.6);
@@ -182,7 +184,7 @@ describe('a cost that is not whole is never a lower cost', () => {
           .join(' '),
       ).toMatch(words);
     }
-    expect(costOfPlate(k, k.file.plates[0]?.id ?? '')).toMatchObject({ cost: null, foodCostPct: null });
+    expect(costOfPlate(k, k.state.plates[0]?.id ?? '')).toMatchObject({ cost: null, foodCostPct: null });
     expect(perL(k, 'Sorrel sauce')).toBeGreaterThan(0);
   });
 });
@@ -196,7 +198,7 @@ describe('why', () => {
       .join('\n');
 
   test('a plate’s cost opens down to the purchase, the yield test and the strainer', () => {
-    const words = said(whyCost(k, `plate:${k.file.plates[0]?.id}`, (n) => n.toFixed(2)));
+    const words = said(whyCost(k, `plate:${k.state.plates[0]?.id}`, (n) => n.toFixed(2)));
     expect(words).toMatch(/Invoice WG-20418 Venison bones, chopped, 10 kg from Weirside Game, 2026-03-09/);
     expect(words).toMatch(
       /Usable yield 71 %, stock trim 16 % measured, likely 69.1 to 72.9 %, since 2026-03-05 · 2 own tests/,
@@ -205,7 +207,7 @@ describe('why', () => {
   });
 
   test('every figure of the answer is the sum of the rows that say it is made of them', () => {
-    for (const r of k.file.recipes) {
+    for (const r of k.state.recipes) {
       const why = whyCost(k, `product:${r.id}`, (n) => n.toFixed(2));
       const went = why.rows.find((row) => row.title === 'What went in') as Why;
       expect(went.rows.reduce((sum, row) => sum + (row.money ?? NaN), 0)).toBeCloseTo(
@@ -213,7 +215,7 @@ describe('why', () => {
         9,
       );
     }
-    for (const p of k.file.plates) {
+    for (const p of k.state.plates) {
       const why = whyCost(k, `plate:${p.id}`, (n) => n.toFixed(2));
       expect(why.rows.reduce((sum, row) => sum + (row.money ?? NaN), 0)).toBeCloseTo(why.money as number, 9);
     }
@@ -227,7 +229,7 @@ describe('why', () => {
     ] as const) {
       const other = cost((f) => (f.kitchen.trim.school = school));
       expect(
-        whyCost(other, `usable:${ingredient(other.file, 'Leek').id}`, (n) => n.toFixed(2)).detail,
+        whyCost(other, `usable:${ingredient(other.state, 'Leek').id}`, (n) => n.toFixed(2)).detail,
       ).toMatch(words);
     }
   });
@@ -235,15 +237,15 @@ describe('why', () => {
 
 describe('prices with a past', () => {
   const k = cost();
-  const bought = (f: KitchenFile, name: string) => suppliesOn(f, DAY).get(ingredient(f, name).id)?.price;
+  const bought = (of: KitchenCosting, name: string) => of.supplies.get(ingredient(of.state, name).id)?.price;
   test('each basis says where its price comes from', () => {
-    expect(bought(k.file, 'Onion')?.basis).toEqual({ by: 'average', days: 28 });
-    expect(bought(k.file, 'Onion')?.layers.length).toBeGreaterThan(2);
-    expect(bought(k.file, 'Butter')?.basis.by).toBe('stock');
-    expect(bought(k.file, 'Salt')?.perKg.toNumber()).toBe(0.6);
-    expect(bought(k.file, 'Carrot')?.basis.by).toBe('latest');
+    expect(bought(k, 'Onion')?.basis).toEqual({ by: 'average', days: 28 });
+    expect(bought(k, 'Onion')?.layers.length).toBeGreaterThan(2);
+    expect(bought(k, 'Butter')?.basis.by).toBe('stock');
+    expect(bought(k, 'Salt')?.perKg.toNumber()).toBe(0.6);
+    expect(bought(k, 'Carrot')?.basis.by).toBe('latest');
     const uncounted = cost((f) => (f.counts = []));
-    expect(bought(uncounted.file, 'Butter')).toMatchObject({
+    expect(bought(uncounted, 'Butter')).toMatchObject({
       basis: { by: 'latest' },
       note: 'Nobody has counted it yet: the latest price counts.',
     });
@@ -255,13 +257,13 @@ describe('prices with a past', () => {
       onion.boughtAs = f.articles.find((a) => a.code === 'OP')?.id;
       onion.priceBasis = { by: 'latest' };
     });
-    expect(bought(chosen.file, 'Onion')?.article.code).toBe('OP');
+    expect(bought(chosen, 'Onion')?.article.code).toBe('OP');
   });
 
   test('a bottle charged whole costs the sauce the whole bottle, and every account of it agrees', () => {
     const part = cost((f) => (ingredient(f, 'Fortified red wine').partPack = 'part'));
     expect(perL(k, 'Juniper sauce')).toBeGreaterThan(perL(part, 'Juniper sauce'));
-    const sauce = k.file.recipes.find((r) => r.name === 'Juniper sauce')?.id ?? '';
+    const sauce = k.state.recipes.find((r) => r.name === 'Juniper sauce')?.id ?? '';
     const paid = inputCosts(k, sauce).reduce<number>((sum, c) => sum + (c ?? 0), 0);
     expect(paid).toBeCloseTo(costOfProduct(k, sauce).total ?? 0, 9);
     const went = whereTheMoneyWent(k, sauce);
@@ -272,12 +274,12 @@ describe('prices with a past', () => {
     const whole = cost((f) => {
       const other = ingredient(f, 'Shallots, banana');
       const line = f.recipes.find((r) => r.name === 'Juniper sauce')?.steps[1];
-      if (line && 'of' in line) line.of = { ingredient: other.id };
+      if (line && 'of' in line) Object.assign(line, { of: { ingredient: other.id } });
       other.mergedInto = ingredient(f, 'Shallot').id;
     });
-    expect(whole.file.ingredients.some((i) => i.name === 'Shallots, banana')).toBe(false);
+    expect(whole.state.ingredients.some((i) => i.name === 'Shallots, banana')).toBe(false);
     expect(perL(whole, 'Juniper sauce')).toBeCloseTo(perL(k, 'Juniper sauce'), 9);
-    const shallot = ingredient(whole.file, 'Shallot').id;
-    expect(whole.file.articles.filter((a) => a.ingredient === shallot)).toHaveLength(2);
+    const shallot = ingredient(whole.state, 'Shallot').id;
+    expect(whole.state.articles.filter((a) => a.ingredient === shallot)).toHaveLength(2);
   });
 });

@@ -1,9 +1,10 @@
 import type { KitchenFile } from '../../kitchen-file';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import { costByLayer, costKitchen, costOfProduct, layerMoney, LAYERS, layerWords, type Layer } from '..';
+import { costByLayer, costFile, costOfProduct } from '..';
+import { layerMoney, LAYERS, layerWords, type Layer } from '../../layers';
 
-const cost = (file: KitchenFile) => costKitchen(file, file.referenceDay, CONSTANTS);
+const cost = (file: KitchenFile) => costFile(file, file.referenceDay, CONSTANTS);
 const priced = (): KitchenFile => {
   const file = demoKitchen();
   file.kitchen.energyPerKwh = { electricity: '0.30', gas: '0.12' };

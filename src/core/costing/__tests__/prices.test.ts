@@ -1,14 +1,19 @@
 import fc from 'fast-check';
+import { cases } from '../../testing/cases';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import { shiftDay, shiftTo, type KitchenFile } from '../../kitchen-file';
-import { costKitchen, historyIn, opened, suppliesOn, whyCost, type Supply, type Why } from '..';
+import { shiftTo, type KitchenFile } from '../../kitchen-file';
+import { shiftDay } from '../../day';
+import { costFile } from '..';
+import { historyFrom, stateFrom } from '../../kitchen-state';
+import { opened, suppliesOn, type Supply } from '../../prices';
+import { whyCost, type Why } from '../../why';
 
 const DAY = '2026-03-14';
 const file = demoKitchen();
 const idOf = (name: string): string => file.ingredients.find((i) => i.name === name)?.id ?? '';
 const priced = (f: KitchenFile, day: string, knownBy?: string): Map<string, Supply> =>
-  suppliesOn(f, day, historyIn(f, knownBy));
+  suppliesOn(stateFrom(f), day, historyFrom(f, day, knownBy));
 const perKg = (supplies: Map<string, Supply>, id: string): number | undefined =>
   supplies.get(id)?.price?.perKg.toNumber();
 const day = fc.integer({ min: 0, max: 180 }).map((d) => shiftDay('2025-09-15', d));
@@ -26,7 +31,7 @@ describe('prices as of a day', () => {
         const knownBy = `${shiftDay(on, 1)}T00:00:00Z`;
         expect(perKg(priced(copy, on, knownBy), id)).toBe(perKg(priced(file, on, knownBy), id));
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
 
@@ -39,7 +44,7 @@ describe('prices as of a day', () => {
         const [before, after] = [priced(file, on), priced(copy, on)];
         for (const id of before.keys()) expect(perKg(after, id)).toBe(perKg(before, id));
       }),
-      { numRuns: 15 },
+      { numRuns: cases(15) },
     );
   });
 
@@ -97,7 +102,7 @@ describe('bases', () => {
 });
 
 describe('why, for a price with a past', () => {
-  const costing = costKitchen(file, DAY, CONSTANTS);
+  const costing = costFile(file, DAY, CONSTANTS);
   const all = (why: Why): Why[] => [why, ...why.rows.flatMap(all)];
   const asked = (name: string): Why[] => all(whyCost(costing, `usable:${idOf(name)}`, (x) => x.toFixed(2)));
   test('an average opens the purchases it stands on, and they add up to it', () => {

@@ -1,23 +1,18 @@
 import fc from 'fast-check';
+import { cases } from '../../testing/cases';
 import { CONSTANTS, LEARNING } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import type { KitchenFile, WrittenTest } from '../../kitchen-file';
-import {
-  costKitchen,
-  proposalOf,
-  suppliesOn,
-  taught,
-  trimFlow,
-  whatMoved,
-  whyCost,
-  withProposal,
-  type Why,
-} from '..';
+import type { KitchenFile } from '../../kitchen-file';
+import type { WrittenTest } from '../../bench';
+import { costFile, trimFlow } from '..';
+import { stateFrom } from '../../kitchen-state';
+import { proposalOf, taught, whatMoved, withProposal, type Proposal } from '../../taught';
+import { whyCost, type Why } from '../../why';
 
 const DAY = '2026-03-14';
 const AT = '2026-03-14T12:00:00.000Z';
 const terms = { pot: CONSTANTS, learning: LEARNING, referenceOf: () => undefined };
-const named = (file: KitchenFile, name: string) => {
+const named = (file: Pick<KitchenFile, 'ingredients'>, name: string) => {
   const found = file.ingredients.find((i) => i.name === name);
   if (!found) throw new Error(name);
   return found;
@@ -25,9 +20,15 @@ const named = (file: KitchenFile, name: string) => {
 const kitchen = (change: (file: KitchenFile) => void = () => undefined) => {
   const file = demoKitchen();
   change(file);
-  return costKitchen(file, DAY, CONSTANTS);
+  return costFile(file, DAY, CONSTANTS);
 };
-const taughtOf = (file: KitchenFile, name: string) => taught(file, named(file, name), file.tests, DAY, terms);
+const taughtOf = (file: KitchenFile, name: string) =>
+  taught(stateFrom(file), named(file, name), file.tests, DAY, terms);
+/** A file whose ingredients are as a proposal leaves them. */
+const accept = (file: KitchenFile, id: string, p: Proposal): KitchenFile => ({
+  ...file,
+  ingredients: withProposal(stateFrom(file), id, p, DAY, AT).ingredients,
+});
 const figure = (file: KitchenFile, name: string, what: string) => {
   const found = taughtOf(file, name).find((t) => t.figure === what);
   if (!found) throw new Error(what);
@@ -40,8 +41,8 @@ describe('what comes off has a price of its own', () => {
     'under %s what is bought of whole trout is paid for by its fillets and its frames',
     (school) => {
       const k = kitchen((f) => void (f.kitchen.trim.school = school));
-      const trout = k.supplies.get(named(k.file, 'River trout, whole').id);
-      const frames = k.supplies.get(named(k.file, 'Frames off whole trout').id);
+      const trout = k.supplies.get(named(k.state, 'River trout, whole').id);
+      const frames = k.supplies.get(named(k.state, 'Frames off whole trout').id);
       const paid = trout?.price?.perKg.toNumber() ?? NaN;
       const back =
         (trout?.usable ?? NaN) * (trout?.usablePerKg ?? NaN) + 0.3044 * (frames?.comesOff?.perKg ?? NaN);
@@ -66,12 +67,12 @@ describe('what comes off has a price of its own', () => {
       ['River trout, whole', 0.5231],
       ['Brown crab, live', 0.32],
     ] as const) {
-      const supply = k.supplies.get(named(k.file, name).id);
+      const supply = k.supplies.get(named(k.state, name).id);
       expect(supply?.usablePerKg).toBeCloseTo((supply?.price?.perKg.toNumber() ?? NaN) / usable, 9);
     }
-    expect(said(whyCost(k, `usable:${named(k.file, 'Brown crab, live').id}`, (n) => n.toFixed(2)))).toContain(
-      'no pot takes 45 % Crab shells, picked: the usable part carries it',
-    );
+    expect(
+      said(whyCost(k, `usable:${named(k.state, 'Brown crab, live').id}`, (n) => n.toFixed(2))),
+    ).toContain('no pot takes 45 % Crab shells, picked: the usable part carries it');
   });
 
   test('a dearer fish makes the fumet dearer only where frames share its price', () => {
@@ -84,7 +85,7 @@ describe('what comes off has a price of its own', () => {
         }),
       );
     const fumet = (k: ReturnType<typeof kitchen>) =>
-      k.graph.cost(`product:${k.file.recipes.find((r) => r.name === 'Trout-frame fumet')?.id}`) ?? NaN;
+      k.graph.cost(`product:${k.state.recipes.find((r) => r.name === 'Trout-frame fumet')?.id}`) ?? NaN;
     const weight = (f: KitchenFile) => void (f.kitchen.trim.school = 'weight');
     expect(fumet(kitchen(dearer))).toBeCloseTo(fumet(kitchen()), 12);
     expect(
@@ -100,7 +101,7 @@ describe('what comes off has a price of its own', () => {
   test('why names the fish, its yield and its invoice', () => {
     const k = kitchen();
     const words = said(
-      whyCost(k, `usable:${named(k.file, 'Frames off whole trout').id}`, (n) => n.toFixed(2)),
+      whyCost(k, `usable:${named(k.state, 'Frames off whole trout').id}`, (n) => n.toFixed(2)),
     );
     expect(words).toMatch(/Comes off River trout, whole\nat its set value of 1\.10 a kilo/);
     expect(words).toMatch(/measured, likely 50\.96 to 53\.66 %, since 2025-10-22 · 3 own tests/);
@@ -116,8 +117,8 @@ describe('what comes off has a price of its own', () => {
           sold: false,
         }),
     );
-    const frames = k.supplies.get(named(k.file, 'Frames off whole trout').id);
-    expect(k.supplies.get(named(k.file, 'River trout, whole').id)?.trouble?.message).toMatch(
+    const frames = k.supplies.get(named(k.state, 'Frames off whole trout').id);
+    expect(k.supplies.get(named(k.state, 'River trout, whole').id)?.trouble?.message).toMatch(
       /Frames off whole trout at 60\.00.*most it can bear is 27\.60/,
     );
     expect(frames?.usablePerKg).toBeUndefined();
@@ -204,9 +205,9 @@ describe('what tests have taught', () => {
     const trout = named(file, 'River trout, whole');
     const p = proposalOf(taughtOf(file, trout.name));
     if (!p) throw new Error('nothing waits');
-    const accepted = withProposal(file, trout.id, p, DAY, AT);
+    const accepted = accept(file, trout.id, p);
     expect(taughtOf(accepted, trout.name).some((t) => t.waits)).toBe(false);
-    const moved = whatMoved(kitchen(), costKitchen(accepted, DAY, CONSTANTS));
+    const moved = whatMoved(kitchen(), costFile(accepted, DAY, CONSTANTS));
     expect(moved.map((m) => m.name)).toEqual([
       'River trout, whole',
       'Whole trout off the bone, braised leek',
@@ -222,18 +223,14 @@ describe('what tests have taught', () => {
     expect(p?.cooked.map((c) => c.figure)).toEqual(['browned off', 'fat run off', 'retention']);
     expect(p?.cooked[0]?.value).toBeCloseTo((100 * (8 - 6.48 - 0.09)) / 8, 1);
     const stock = file.recipes.find((r) => r.name === 'Venison bone stock')?.id ?? '';
-    const after = costKitchen(withProposal(file, bones.id, p ?? { cooked: [] }, DAY, AT), DAY, CONSTANTS);
+    const after = costFile(accept(file, bones.id, p ?? { cooked: [] }), DAY, CONSTANTS);
     expect(after.recipes.get(stock)?.run.product?.ml).toBeGreaterThan(
       kitchen().recipes.get(stock)?.run.product?.ml ?? NaN,
     );
     // Before the day it was accepted the old figure holds.
-    const earlier = costKitchen(
-      withProposal(file, bones.id, p ?? { cooked: [] }, DAY, AT),
-      '2026-03-13',
-      CONSTANTS,
-    );
+    const earlier = costFile(accept(file, bones.id, p ?? { cooked: [] }), '2026-03-13', CONSTANTS);
     expect(earlier.recipes.get(stock)?.run.product?.ml).toBe(
-      costKitchen(file, '2026-03-13', CONSTANTS).recipes.get(stock)?.run.product?.ml,
+      costFile(file, '2026-03-13', CONSTANTS).recipes.get(stock)?.run.product?.ml,
     );
   });
 
@@ -264,22 +261,22 @@ describe('what tests have taught', () => {
           const y = proposalOf(taughtOf(file, 'Leek'))?.yields;
           if (y) expect(y.usablePct + y.stockTrimPct).toBeLessThanOrEqual(100);
           const p = proposalOf(taughtOf(file, 'Leek'));
-          const after = p && suppliesOn(withProposal(file, leek.id, p, DAY, AT), DAY).get(leek.id);
+          const after = p && costFile(accept(file, leek.id, p), DAY, CONSTANTS).supplies.get(leek.id);
           expect(after?.trouble).toBeUndefined();
         },
       ),
-      { numRuns: 60 },
+      { numRuns: cases(60) },
     );
   });
 });
 
 describe('the flow of trim', () => {
   const week = (k: ReturnType<typeof kitchen>, g: Record<string, number>) =>
-    trimFlow(k, (id) => g[k.file.ingredients.find((i) => i.id === id)?.name ?? ''] ?? 0);
+    trimFlow(k, (id) => g[k.state.ingredients.find((i) => i.id === id)?.name ?? ''] ?? 0);
 
   test('what a week’s leeks give stands against what the fumet asks for, at its batches a week', () => {
     const k = kitchen();
-    const leek = week(k, { Leek: 10_000 }).find((f) => f.supply === `trim:${named(k.file, 'Leek').id}`);
+    const leek = week(k, { Leek: 10_000 }).find((f) => f.supply === `trim:${named(k.state, 'Leek').id}`);
     expect(leek?.givesG).toBeCloseTo(2800, 6);
     expect(leek?.asks).toMatchObject([
       { name: 'Trout-frame fumet', batches: 2, perBatchG: 700 },
@@ -297,7 +294,7 @@ describe('the flow of trim', () => {
 
   test('a share counted as taken is a share of the price carried away', () => {
     const k = kitchen((f) => void (named(f, 'Leek').trim = { takenPct: 50 }));
-    const leek = k.supplies.get(named(k.file, 'Leek').id);
+    const leek = k.supplies.get(named(k.state, 'Leek').id);
     expect(leek?.usablePerKg).toBeCloseTo(((leek?.price?.perKg.toNumber() ?? NaN) - 0.6 * 0.14) / 0.62, 9);
     expect(week(k, { Leek: 10_000 }).find((f) => f.name === 'Leek, stock trim')?.taken).toBe(0.5);
   });

@@ -1,11 +1,10 @@
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import { readStep } from '../../said';
-import type { PotStep } from '../../pot';
-import { costKitchen, tryResolve } from '..';
+import { readStep, type PotStep, tryResolve } from '../../verbs';
+import { costFile } from '..';
 
 const file = demoKitchen();
-const { shelf } = costKitchen(file, file.referenceDay, CONSTANTS);
+const { shelf } = costFile(file, file.referenceDay, CONSTANTS);
 function resolved(said: string): PotStep {
   const step = readStep(said, file);
   if (!step.ok) throw new Error(`${said}: ${step.trouble.message}`);

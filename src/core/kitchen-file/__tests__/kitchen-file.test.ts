@@ -1,15 +1,7 @@
 import demo from '../../../../demo/kestrel-weir.json';
 import { demoKitchen } from '../../testing/demo';
-import {
-  inOrder,
-  loopSentence,
-  readKitchen,
-  readKitchenText,
-  shiftDay,
-  shiftTo,
-  usesOf,
-  type KitchenFile,
-} from '..';
+import { inOrder, loopSentence, readKitchen, readKitchenText, shiftTo, usesOf, type KitchenFile } from '..';
+import { shiftDay } from '../../day';
 
 type Loose = { [key: string]: Loose } & Loose[];
 /** The demo with one thing made wrong, and what is then said of it. */

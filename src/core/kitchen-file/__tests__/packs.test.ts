@@ -1,15 +1,7 @@
 import fc from 'fast-check';
 import { demoKitchen } from '../../testing/demo';
-import {
-  mannerIn,
-  mergeTargets,
-  packFacts,
-  packOn,
-  readKitchen,
-  weigh,
-  withoutMerged,
-  type KitchenFile,
-} from '..';
+import { mannerIn, packFacts, packOn, readKitchen, weigh, type KitchenFile } from '..';
+import { mergeTargets, withoutMerged } from '../../kitchen-state';
 
 const file = demoKitchen();
 const manner = mannerIn(file);

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../../testing/cases';
 import examples from '../../testing/worked-examples.json';
 import { FATES, learn, outliers, seasonOf, typicalSd, weighTest, worthOf, type TestPart } from '..';
 
@@ -41,7 +42,7 @@ describe('learning a yield', () => {
         const tests = Array.from({ length: 4000 }, (_, i) => fresh(value + (i % 2 === 0 ? 0.005 : -0.005)));
         expect(Math.abs(learn(p, tests, 0.03).mean - value)).toBeLessThan(0.002);
       }),
-      { numRuns: 40 },
+      { numRuns: cases(40) },
     );
   });
 

@@ -53,4 +53,83 @@ describe('waiting for a scale', () => {
     expect(settled([])).toEqual({ is: 'waiting' });
     expect(settled([{ atMs: 0 }]).is).toBe('waiting');
   });
+
+  describe('at the edges of what stands still', () => {
+    /** Every 125 ms for so long, as `g` says, in exact grams. */
+    const exact = (ms: number, g: (ms: number) => number, from = 0): Reading[] =>
+      Array.from({ length: ms / 125 + 1 }, (_, i) => ({ atMs: from + i * 125, g: g(i * 125) }));
+
+    test('two seconds are waited for, with six readings in them', () => {
+      expect(settled(exact(1875, () => 500))).toEqual({ is: 'waiting', g: 500 });
+      expect(settled(exact(2000, () => 500))).toEqual({ is: 'steady', g: 500 });
+      const slow = (every: number) => Array.from({ length: 9 }, (_, i) => ({ atMs: i * every, g: 500 }));
+      expect(settled(slow(400)).is).toBe('waiting');
+      expect(settled(slow(333)).is).toBe('steady');
+    });
+    test('the window ends two seconds back, and what is older does not count', () => {
+      // A jump exactly two seconds before the last reading is outside; one reading later it is inside.
+      const jumped = (at: number) => settled(exact(4000, (ms) => (ms <= at ? 900 : 500)));
+      expect(jumped(2000)).toEqual({ is: 'steady', g: 500 });
+      expect(jumped(2125).is).toBe('waiting');
+    });
+    test('a swing of 2 g is still, of little more is not; of a heavy load 0.05 %', () => {
+      // A bump in the middle of the window leans to neither side.
+      const swing = (g: number, by: number) =>
+        settled(exact(3000, (ms) => g + (ms === 2000 || ms === 2125 ? by : 0))).is;
+      expect([swing(500, 2), swing(500, 2.1), swing(-500, 2), swing(-500, 2.1)]).toEqual([
+        'steady',
+        'waiting',
+        'steady',
+        'waiting',
+      ]);
+      expect([swing(20_000, 10), swing(20_000, 11), swing(-20_000, 9.9)]).toEqual([
+        'steady',
+        'waiting',
+        'steady',
+      ]);
+    });
+    test('it may creep by 30 g a minute, up or down, and no faster', () => {
+      const creep = (perMin: number) => settled(exact(3000, (ms) => 5000 + (perMin * ms) / 60_000)).is;
+      expect([creep(29), creep(-29), creep(31), creep(-31)]).toEqual([
+        'steady',
+        'steady',
+        'waiting',
+        'waiting',
+      ]);
+    });
+    test('nine seconds are waited, wherever the clock began', () => {
+      const drift = (ms: number) => 5000 + ms / 100;
+      expect(settled(exact(8875, drift, 60_000)).is).toBe('waiting');
+      const end = settled(exact(9000, drift, 60_000));
+      expect(end.is === 'drifting' && end.gPerMin).toBeCloseTo(600, 6);
+      expect(end.is === 'drifting' && end.g).toBe(5090);
+      const down = settled(exact(9000, (ms) => 5000 - ms / 100));
+      expect(down.is === 'drifting' && down.gPerMin).toBeCloseTo(-600, 6);
+    });
+    test('how fast it drifts is what the last four seconds say', () => {
+      const bent = settled(exact(10_000, (ms) => (ms <= 6000 ? 1000 : 1000 + (ms - 6000) / 100)));
+      expect(bent.is === 'drifting' && bent.gPerMin).toBeCloseTo(600, 0);
+    });
+    test('noise is told with its middle and its whole width', () => {
+      expect(settled(exact(10_000, (ms) => 800 + ((ms / 125) % 2) * 40))).toEqual({
+        is: 'noisy',
+        g: 820,
+        spreadG: 40,
+      });
+    });
+    test('a gap in what is shown begins the wait anew', () => {
+      const before = exact(3000, () => 500);
+      const gap = { atMs: 3125 };
+      const after = exact(2000, () => 700, 3250);
+      expect(settled([...before, gap, ...after.slice(0, -1)]).is).toBe('waiting');
+      expect(settled([...before, gap, ...after])).toEqual({ is: 'steady', g: 700 });
+      const over = { atMs: 3125, g: 500, overload: true };
+      expect(settled([...before, over, ...after.slice(0, -1)]).is).toBe('waiting');
+    });
+    test('an overload is told even where a weight is shown with it', () => {
+      expect(settled([...exact(3000, () => 500), { atMs: 3125, g: 31_000, overload: true }])).toEqual({
+        is: 'overload',
+      });
+    });
+  });
 });

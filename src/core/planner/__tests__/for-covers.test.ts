@@ -1,4 +1,4 @@
-import { costKitchen, type KitchenCosting } from '../../costing';
+import { costFile, type KitchenCosting } from '../../costing';
 import { maxFillMl } from '../../pot';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
@@ -6,11 +6,11 @@ import { forCovers, type ForCovers } from '..';
 
 let costing: KitchenCosting;
 let banquet: ForCovers;
-const plate = (name: string): string => costing.file.plates.find((p) => p.name.startsWith(name))?.id ?? '';
+const plate = (name: string): string => costing.state.plates.find((p) => p.name.startsWith(name))?.id ?? '';
 
 beforeAll(() => {
   const file = demoKitchen();
-  costing = costKitchen(file, file.referenceDay, CONSTANTS);
+  costing = costFile(file, file.referenceDay, CONSTANTS);
   const found = forCovers(costing, plate('Venison loin'), 120, CONSTANTS);
   if (!found.ok) throw new Error(found.trouble.message);
   banquet = found.value;

@@ -1,8 +1,10 @@
 import fc from 'fast-check';
+import { cases } from '../../testing/cases';
 import { CONSTANTS } from '../../reference';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { WATER } from '../../larder';
-import { retentionFrom, runPot } from '..';
+import { retentionFrom } from '..';
+import { runPot } from '../../verbs';
 
 const hours = fc.double({ min: 0.2, max: 10, noNaN: true });
 
@@ -42,7 +44,7 @@ test('a drained weight gives back the retention that a pot held back, whatever p
         expect(Math.abs(found - retention)).toBeLessThan(2 + retention * 0.05);
       },
     ),
-    { numRuns: 60 },
+    { numRuns: cases(60) },
   );
 });
 

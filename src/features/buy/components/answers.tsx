@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import type { CostGraph } from '@/core/costing';
+import type { CostGraph } from '@/core/graph';
 import { useFigures } from '@/ui/figures';
 import { WhyFigure } from '@/ui/why-panel';
 import type { Answer, PriceBookData } from '../queries';

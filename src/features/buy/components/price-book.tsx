@@ -14,24 +14,17 @@ import { useAnswers } from './use-answers';
 
 const ON_SCREEN = 60;
 
-/** The price book: what everything costs usable, and at once who lives from it. */
-export function PriceBook({ data }: { data: PriceBookData }) {
+/** The rows that are looked at: those that came with the page, and whatever is fetched because somebody looks for it. */
+function useRows(data: PriceBookData, asked: PriceBookAsked) {
   const [known, setKnown] = useState(() => new Map(data.rows.map((r) => [r.id, r])));
   const [wanted, setWanted] = useState('');
   const [most, setMost] = useState(ON_SCREEN);
-  const answers = useAnswers(data);
-  const router = useRouter();
-  const { currencySign } = useFigures();
   const [index, setIndex] = useState<readonly PriceIndex[]>(() =>
     data.rows.map((r) => ({ id: r.id, name: r.name, words: r.article?.words ?? '' })),
   );
   const search = useMemo(() => searcher(index), [index]);
   const hits = useMemo(() => search(wanted), [search, wanted]);
   const shown = useMemo(() => hits.slice(0, most), [hits, most]);
-  const asked = useMemo(
-    (): PriceBookAsked => ({ on: data.day, known: data.known, since: data.since, order: data.order }),
-    [data],
-  );
   useEffect(() => {
     const missing = shown.filter((s) => !known.has(s.id)).map((s) => s.id);
     if (missing.length === 0) return;
@@ -48,6 +41,33 @@ export function PriceBook({ data }: { data: PriceBookData }) {
     if (index.length < data.total) void wholeIndex(asked).then((all) => all.length > 0 && setIndex(all));
   };
   const keep = (row: PriceRow): void => setKnown((all) => new Map(all).set(row.id, row));
+  const find = (next: string): void => {
+    fetchAll();
+    setWanted(next);
+    setMost(ON_SCREEN);
+  };
+  const rows = shown.flatMap(({ id }) => known.get(id) ?? []);
+  return {
+    rows,
+    left: hits.length - shown.length,
+    hits: hits.length,
+    wanted,
+    find,
+    fetchAll,
+    keep,
+    more: () => setMost((n) => n + ON_SCREEN),
+  };
+}
+
+/** The price book: what everything costs usable, and at once who lives from it. */
+export function PriceBook({ data }: { data: PriceBookData }) {
+  const asked = useMemo(
+    (): PriceBookAsked => ({ on: data.day, known: data.known, since: data.since, order: data.order }),
+    [data],
+  );
+  const book = useRows(data, asked);
+  const answers = useAnswers(data);
+  const router = useRouter();
   const go = (next: PriceBookAsked): void => {
     const to = new URLSearchParams();
     const all = { ...asked, ...next };
@@ -71,66 +91,74 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           type="search"
           placeholder="Find an ingredient"
           aria-label="Find an ingredient"
-          value={wanted}
-          onFocus={fetchAll}
-          onChange={(event) => {
-            fetchAll();
-            setWanted(event.target.value);
-            setMost(ON_SCREEN);
-          }}
+          value={book.wanted}
+          onFocus={book.fetchAll}
+          onChange={(event) => book.find(event.target.value)}
         />
       </div>
       <AsOfBar data={data} go={go} />
       <div className="price-book">
         <div>
-          <table className="sheet-table">
-            <thead>
-              <tr>
-                <th scope="col">Ingredient</th>
-                <th scope="col" className="left">
-                  Bought as
-                </th>
-                <th scope="col">{currencySign} a pack</th>
-                <th scope="col">{currencySign} a kilo</th>
-                <th scope="col">usable %</th>
-                <th scope="col">trim %</th>
-                <th scope="col">moved</th>
-                <th scope="col">{currencySign} a usable kilo</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.flatMap(({ id }) => {
-                const row = known.get(id);
-                return row
-                  ? [
-                      <PriceLine
-                        key={id}
-                        row={row}
-                        mark={data.mark}
-                        mayEdit={data.mayEdit}
-                        onTyped={answers.set}
-                        keep={keep}
-                      />,
-                    ]
-                  : [];
-              })}
-            </tbody>
-          </table>
-          {hits.length > shown.length && (
-            <button type="button" className="plain-button more" onClick={() => setMost((n) => n + ON_SCREEN)}>
-              Show {Math.min(ON_SCREEN, hits.length - shown.length)} more of {hits.length}
+          <Table data={data} rows={book.rows} onTyped={answers.set} keep={book.keep} />
+          {book.left > 0 && (
+            <button type="button" className="plain-button more" onClick={book.more}>
+              Show {Math.min(ON_SCREEN, book.left)} more of {book.hits}
             </button>
           )}
-          {hits.length === 0 && (
+          {book.hits === 0 && (
             <p className="quiet">
               {data.total === 0
                 ? 'There are no ingredients yet: take some from the larder, or write the first invoice.'
-                : `Nothing in the price book fits “${wanted}”.`}
+                : `Nothing in the price book fits “${book.wanted}”.`}
             </p>
           )}
         </div>
         <Answers data={data} graph={answers.graph} before={answers.before} />
       </div>
     </>
+  );
+}
+
+function Table({
+  data,
+  rows,
+  onTyped,
+  keep,
+}: {
+  readonly data: PriceBookData;
+  readonly rows: readonly PriceRow[];
+  readonly onTyped: ReturnType<typeof useAnswers>['set'];
+  readonly keep: (row: PriceRow) => void;
+}) {
+  const { currencySign } = useFigures();
+  return (
+    <table className="sheet-table">
+      <thead>
+        <tr>
+          <th scope="col">Ingredient</th>
+          <th scope="col" className="left">
+            Bought as
+          </th>
+          <th scope="col">{currencySign} a pack</th>
+          <th scope="col">{currencySign} a kilo</th>
+          <th scope="col">usable %</th>
+          <th scope="col">trim %</th>
+          <th scope="col">moved</th>
+          <th scope="col">{currencySign} a usable kilo</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <PriceLine
+            key={row.id}
+            row={row}
+            mark={data.mark}
+            mayEdit={data.mayEdit}
+            onTyped={onTyped}
+            keep={keep}
+          />
+        ))}
+      </tbody>
+    </table>
   );
 }

@@ -2,14 +2,16 @@
 
 import Link from 'next/link';
 import { useId, useState } from 'react';
-import { comesOffShare } from '@/core/costing';
+import { comesOffShare } from '@/core/knife';
 import { checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { WhyFigure } from '@/ui/why-panel';
-import { editPrice, editYield, type PriceAnswer } from '../actions';
+import type { Reply } from '@/wire';
+import { moreRows } from '../actions';
 import type { PriceRow } from '../queries';
+import { editPrice, editYield } from '../wire';
 import { knifeOf, type Typed } from './use-answers';
 
 interface Props {
@@ -57,20 +59,21 @@ function workedOut(text: string, mark: DecimalMark): string | undefined {
 const basisMark = (words: string): string =>
   words.startsWith('the average') ? 'average' : words.startsWith('a fixed') ? 'fixed' : 'stock';
 
-/** One ingredient: its pack price and yield can be typed over, everything else follows. */
-export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
+const asItStands = (row: PriceRow): Typed => ({
+  packPrice: row.article ? Number(row.article.packPrice) : undefined,
+  usablePct: row.usablePct,
+});
+
+const isGuess = (row: PriceRow): boolean => row.estimate && row.usablePct < 100;
+
+/** A row as it is typed: understood at every stroke, kept on leaving it, and both sides where somebody else was first. */
+function usePriceLine({ row, mark, onTyped, keep }: Props) {
   const [text, setText] = useState(fromRow(row));
   const [refused, setRefused] = useState<Said | null>(null);
   const [kept, setKept] = useState(false);
-  const troubleId = useId();
-  const { bare } = useFigures();
   const understood = understand(row, text, mark);
-  const last = understood.typed ?? {
-    packPrice: row.article ? Number(row.article.packPrice) : undefined,
-    usablePct: row.usablePct,
-  };
+  const last = understood.typed ?? asItStands(row);
   const knife = knifeOf(row, last);
-  const guess = row.estimate && row.usablePct < 100;
 
   const type = (field: 'price' | 'usable', value: string): void => {
     const next = { ...text, [field]: value };
@@ -78,43 +81,34 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
     setRefused(null);
     setKept(false);
     const read = understand(row, next, mark);
-    onTyped(
-      row,
-      read.typed ?? {
-        packPrice: row.article ? Number(row.article.packPrice) : undefined,
-        usablePct: row.usablePct,
-      },
-    );
+    onTyped(row, read.typed ?? asItStands(row));
   };
-  const settle = (answer: PriceAnswer): void => {
+  const settle = async (answer: Reply<null, PriceRow>): Promise<void> => {
     if (!answer.ok) {
       setRefused({ message: answer.message, theirs: answer.theirs });
       return;
     }
     setKept(true);
     setRefused(null);
-    keep(answer.row);
-    onTyped(answer.row, {
-      packPrice: answer.row.article ? Number(answer.row.article.packPrice) : undefined,
-      usablePct: answer.row.usablePct,
-    });
+    // The row as it now stands: its version, since when its price holds, and what else follows.
+    const [now] = await moreRows([row.id], {}).catch(() => []);
+    if (!now) return;
+    keep(now);
+    onTyped(now, asItStands(now));
   };
   const save = async (field: 'price' | 'usable', value: string, from: PriceRow): Promise<void> => {
     if (understood.price ?? understood.usable) return;
-    settle(
+    await settle(
       field === 'price' && from.article
-        ? await editPrice({ row: row.id, subject: from.article.id, seen: from.article.version, typed: value })
-        : await editYield({ row: row.id, subject: row.id, seen: from.version, typed: value }),
+        ? await editPrice({ row: row.id, article: from.article.id, seen: from.article.version, typed: value })
+        : await editYield({ ingredient: row.id, seen: from.version, typed: value }),
     );
   };
   const takeTheirs = (theirs: PriceRow): void => {
     keep(theirs);
     setText(fromRow(theirs));
     setRefused(null);
-    onTyped(theirs, {
-      packPrice: theirs.article ? Number(theirs.article.packPrice) : undefined,
-      usablePct: theirs.usablePct,
-    });
+    onTyped(theirs, asItStands(theirs));
   };
   const keepMine = (theirs: PriceRow): void => {
     keep(theirs);
@@ -122,8 +116,18 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
     const mine = fromRow(theirs).price !== text.price ? 'price' : 'usable';
     void save(mine, text[mine], theirs);
   };
-  const trouble = understood.price ?? understood.usable ?? refused?.message;
+  return { text, understood, refused, kept, knife, type, save, takeTheirs, keepMine };
+}
+type Line = ReturnType<typeof usePriceLine>;
 
+/** One ingredient: its pack price and yield can be typed over, everything else follows. */
+export function PriceLine(props: Props) {
+  const { row } = props;
+  const line = usePriceLine(props);
+  const { understood, refused, knife } = line;
+  const troubleId = useId();
+  const { bare } = useFigures();
+  const trouble = understood.price ?? understood.usable ?? refused?.message;
   return (
     <>
       <tr id={row.id} className={trouble ? 'row-trouble' : ''}>
@@ -144,69 +148,15 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
                 : 'not bought yet'}
           </div>
         </td>
-        <td>
-          {row.article && !row.comesOff && (
-            <TypedField
-              label={`${row.name}, price of a pack`}
-              value={row.article.packPrice}
-              trouble={understood.price ?? (understood.usable ? undefined : refused?.message)}
-              describedBy={troubleId}
-              disabled={!mayEdit}
-              understood={(t) => workedOut(t, mark)}
-              onTyped={(t) => type('price', t)}
-              onDone={(t) => void save('price', t, row)}
-            />
-          )}
-        </td>
+        <PackPrice {...props} line={line} troubleId={troubleId} />
         <td className="fig" title={row.basis}>
           {bare(knife.perKg)}
           {row.basis && <div className="basis-mark">{basisMark(row.basis)}</div>}
         </td>
-        <td>
-          <span
-            className={`yield-cell${guess ? ' estimate' : ''}`}
-            title={guess ? 'An estimate: not measured here yet' : 'Measured here, or nothing comes off'}
-          >
-            <TypedField
-              narrow
-              label={`${row.name}, usable per cent${guess ? ', an estimate' : ''}`}
-              value={String(row.usablePct)}
-              trouble={understood.usable}
-              describedBy={troubleId}
-              disabled={!mayEdit}
-              onTyped={(t) => type('usable', t)}
-              onDone={(t) => void save('usable', t, row)}
-            />
-          </span>
-        </td>
+        <YieldCell {...props} line={line} troubleId={troubleId} />
         <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
-        <td className="moved fig">
-          {row.moved !== undefined && Math.abs(row.moved) >= 0.005 && (
-            <span className={row.moved > 0 ? 'dearer' : 'cheaper'}>
-              <span aria-hidden="true">{row.moved > 0 ? '▲ ' : '▼ '}</span>
-              <span className="visually-hidden">{row.moved > 0 ? 'dearer by ' : 'cheaper by '}</span>
-              {bare(Math.abs(row.moved) * 100, 0)} %
-            </span>
-          )}
-        </td>
-        <td className="usable">
-          {knife.usablePerKg === undefined ? (
-            <span className="incomplete">no price</span>
-          ) : (
-            <WhyFigure
-              of={`usable:${row.id}`}
-              label={`${row.name}, a usable kilo`}
-              className={guess ? 'estimate' : ''}
-            >
-              {bare(knife.usablePerKg)}
-            </WhyFigure>
-          )}
-          {kept && (
-            <span className="visually-hidden" role="status">
-              kept
-            </span>
-          )}
-        </td>
+        <MovedCell moved={row.moved} />
+        <UsableCell row={row} line={line} />
       </tr>
       {trouble && (
         <tr className="trouble-row">
@@ -219,14 +169,14 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
                 <button
                   type="button"
                   className="plain-button"
-                  onClick={() => keepMine(refused.theirs as PriceRow)}
+                  onClick={() => line.keepMine(refused.theirs as PriceRow)}
                 >
                   Keep mine
                 </button>
                 <button
                   type="button"
                   className="plain-button"
-                  onClick={() => takeTheirs(refused.theirs as PriceRow)}
+                  onClick={() => line.takeTheirs(refused.theirs as PriceRow)}
                 >
                   Take theirs ({refused.theirs.article?.packPrice ?? ''}, {refused.theirs.usablePct} %)
                 </button>
@@ -236,5 +186,92 @@ export function PriceLine({ row, mark, mayEdit, onTyped, keep }: Props) {
         </tr>
       )}
     </>
+  );
+}
+
+interface CellProps extends Props {
+  readonly line: Line;
+  readonly troubleId: string;
+}
+
+function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save }, troubleId }: CellProps) {
+  return (
+    <td>
+      {row.article && !row.comesOff && (
+        <TypedField
+          label={`${row.name}, price of a pack`}
+          value={row.article.packPrice}
+          trouble={understood.price ?? (understood.usable ? undefined : refused?.message)}
+          describedBy={troubleId}
+          disabled={!mayEdit}
+          understood={(t) => workedOut(t, mark)}
+          onTyped={(t) => type('price', t)}
+          onDone={(t) => void save('price', t, row)}
+        />
+      )}
+    </td>
+  );
+}
+
+function YieldCell({ row, mayEdit, line: { understood, type, save }, troubleId }: CellProps) {
+  const guess = isGuess(row);
+  return (
+    <td>
+      <span
+        className={`yield-cell${guess ? ' estimate' : ''}`}
+        title={guess ? 'An estimate: not measured here yet' : 'Measured here, or nothing comes off'}
+      >
+        <TypedField
+          narrow
+          label={`${row.name}, usable per cent${guess ? ', an estimate' : ''}`}
+          value={String(row.usablePct)}
+          trouble={understood.usable}
+          describedBy={troubleId}
+          disabled={!mayEdit}
+          onTyped={(t) => type('usable', t)}
+          onDone={(t) => void save('usable', t, row)}
+        />
+      </span>
+    </td>
+  );
+}
+
+function MovedCell({ moved }: { readonly moved: number | undefined }) {
+  const { bare } = useFigures();
+  return (
+    <td className="moved fig">
+      {moved !== undefined && Math.abs(moved) >= 0.005 && (
+        <span className={moved > 0 ? 'dearer' : 'cheaper'}>
+          <span aria-hidden="true">{moved > 0 ? '▲ ' : '▼ '}</span>
+          <span className="visually-hidden">{moved > 0 ? 'dearer by ' : 'cheaper by '}</span>
+          {bare(Math.abs(moved) * 100, 0)} %
+        </span>
+      )}
+    </td>
+  );
+}
+
+function UsableCell({ row, line: { knife, kept } }: { readonly row: PriceRow; readonly line: Line }) {
+  const { bare } = useFigures();
+  const guess = isGuess(row);
+  return (
+    <td className="usable">
+      {knife.usablePerKg === undefined ? (
+        <span className="incomplete">no price</span>
+      ) : (
+        <WhyFigure
+          of={`usable:${row.id}`}
+          label={`${row.name}, a usable kilo`}
+          className={guess ? 'estimate' : ''}
+        >
+          {bare(knife.usablePerKg)}
+        </WhyFigure>
+      )}
+      {kept && (
+        <span className="visually-hidden" role="status">
+          kept
+        </span>
+      )}
+    </td>
   );
 }

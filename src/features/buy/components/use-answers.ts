@@ -1,5 +1,6 @@
 import { useCallback, useState } from 'react';
-import { afterTheKnife, CostGraph, sourcePrices } from '@/core/costing';
+import { sourcePrices, afterTheKnife } from '@/core/knife';
+import { CostGraph } from '@/core/graph';
 import type { PriceBookData, PriceRow } from '../queries';
 
 /** A row's price and yield as numbers; a price that cannot be read is no price. */

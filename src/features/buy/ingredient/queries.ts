@@ -1,16 +1,11 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import {
-  basisWords,
-  beforeTheKnife,
-  costOfPlate,
-  costOfProduct,
-  isGuess,
-  type KitchenCosting,
-  type PricePoint,
-  type Supply,
-} from '@/core/costing';
-import { mannerIn, packOn, weighableOf, type Basis, type WrittenArticle } from '@/core/kitchen-file';
+import { costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import type { PricePoint } from '@/core/kitchen-state';
+import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
+import { basisWords } from '@/core/why';
+import { mannerIn, packOn, weighableOf, type Basis } from '@/core/kitchen-file';
+import type { StateArticle } from '@/core/kitchen-state';
 import { differences, type Comparable } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
@@ -88,10 +83,10 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
   const { costing, versions } = await costedKitchen(who.kitchenId);
   const supply = costing.supplies.get(id);
   if (!supply) notFound();
-  const { file } = costing;
+  const { state } = costing;
   const today = await todayIn(who.kitchenId);
   const thing = weighableOf(supply.ingredient);
-  const articles = file.articles.filter((a) => a.ingredient === id);
+  const articles = state.articles.filter((a) => a.ingredient === id);
   const [past, count, spellings] = await Promise.all([
     pointsOf(
       database(),
@@ -101,18 +96,17 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     lastCountOf(database(), who.kitchenId, id),
     spellingsOf(database(), who.kitchenId, id),
   ]);
-  const ref = supply.ingredient.reference ? referenceLarder().get(supply.ingredient.reference) : undefined;
-  const { locale, currency } = file.kitchen;
+  const { locale, currency } = state.kitchen;
   const money = figuresFor({ locale, currency }).money;
-  const wanted = supply.ingredient.priceBasis ?? file.kitchen.priceBasis;
+  const wanted = supply.ingredient.priceBasis ?? state.kitchen.priceBasis;
   return {
     id,
     name: supply.ingredient.name,
     version: versions.ingredients.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
     today,
-    mark: file.kitchen.decimalMark,
-    measures: file.measures,
+    mark: state.kitchen.decimalMark,
+    measures: state.measures,
     thing: thing.ok ? thing.value : { name: supply.ingredient.name },
     usablePerKg: supply.usablePerKg ?? null,
     trouble: supply.trouble?.message,
@@ -135,32 +129,40 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
       )
       .sort((a, b) => (a.usablePerKg ?? Infinity) - (b.usablePerKg ?? Infinity)),
     lastCount: count,
-    reference: ref && {
+    reference: besideReference(supply),
+    allergens: supply.ingredient.allergens,
+    spellings,
+    usedBy: usedBy(state, takesIngredient(id)),
+    others: state.ingredients.filter((i) => i.id !== id).map((i) => ({ id: i.id, name: i.name })),
+  };
+}
+
+/** What the reference larder says of it, beside the yield it is reckoned with. */
+function besideReference({ ingredient, usable }: Supply): IngredientPage['reference'] {
+  const ref = ingredient.reference ? referenceLarder().get(ingredient.reference) : undefined;
+  return (
+    ref && {
       name: ref.name,
       usable:
         ref.usable.low === ref.usable.high
           ? `${ref.usable.pct} %`
           : `${ref.usable.pct} %, likely ${ref.usable.low} to ${ref.usable.high}`,
-      own: `${Number((supply.usable * 100).toFixed(1))} %`,
+      own: `${Number((usable * 100).toFixed(1))} %`,
       confidence: ref.confidence,
       basis: ref.basis,
-    },
-    allergens: supply.ingredient.allergens,
-    spellings,
-    usedBy: usedBy(file, takesIngredient(id)),
-    others: file.ingredients.filter((i) => i.id !== id).map((i) => ({ id: i.id, name: i.name })),
-  };
+    }
+  );
 }
 
 function sellerRow(
-  { file }: KitchenCosting,
+  { state }: KitchenCosting,
   supply: Supply,
-  article: WrittenArticle,
+  article: StateArticle,
   points: readonly PricePoint[],
   version: number,
   today: string,
 ): SellerRow {
-  const manner = mannerIn(file);
+  const manner = mannerIn(state);
   const pack = packOn(article, supply.ingredient, today, manner);
   const inForce = [...points].reverse().find((p) => p.on <= today);
   const perKg = inForce && pack.ok ? inForce.price.times(1000).div(pack.value.g).toNumber() : null;
@@ -174,7 +176,7 @@ function sellerRow(
     version,
     name: article.name,
     code: article.code,
-    supplier: file.suppliers.find((s) => s.id === article.supplier)?.name ?? '',
+    supplier: state.suppliers.find((s) => s.id === article.supplier)?.name ?? '',
     pack: article.pack,
     packG: pack.ok ? pack.value.g : 0,
     byWeight: pack.ok && pack.value.kind === 'mass',
@@ -210,7 +212,7 @@ export interface Instead {
 export function comparable(
   costing: KitchenCosting,
   ingredientId: string,
-  article?: WrittenArticle,
+  article?: StateArticle,
 ): Comparable {
   const s = costing.supplies.get(ingredientId);
   const stuff = costing.shelf.stuff(ingredientId)?.stuff;
@@ -228,7 +230,7 @@ export async function insteadOf(who: Worker, id: string, other: string): Promise
   const { costing } = await costedKitchen(who.kitchenId);
   const [usual, used] = [costing.supplies.get(id), costing.supplies.get(other)];
   if (!usual || !used) return null;
-  const { locale, currency } = costing.file.kitchen;
+  const { locale, currency } = costing.state.kitchen;
   const article = (s: Supply) => s.price?.article;
   const found = differences(
     { ...comparable(costing, id, article(usual)), name: usual.ingredient.name },
@@ -237,8 +239,8 @@ export async function insteadOf(who: Worker, id: string, other: string): Promise
   );
   // The same weight of the other, at its price: what a buyer asks first. A recipe changed for it says more.
   const keys = [
-    ...costing.file.recipes.map((r) => ({ key: `product:${r.id}`, name: r.name, per: 'a litre', id: r.id })),
-    ...costing.file.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'a plate', id: p.id })),
+    ...costing.state.recipes.map((r) => ({ key: `product:${r.id}`, name: r.name, per: 'a litre', id: r.id })),
+    ...costing.state.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'a plate', id: p.id })),
   ];
   const read = (k: (typeof keys)[number]): number | null =>
     k.per === 'a plate' ? costOfPlate(costing, k.id).cost : costOfProduct(costing, k.id).perL;

@@ -1,5 +1,5 @@
 import 'server-only';
-import { isGuess } from '@/core/costing';
+import { isGuess } from '@/core/prices';
 import type { Basis } from '@/core/kitchen-file';
 import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
@@ -46,11 +46,11 @@ export interface LarderPage {
 export async function larderPage(who: Worker): Promise<LarderPage> {
   const { costing, versions } = await costedKitchen(who.kitchenId);
   const reference = referenceLarder();
-  const taken = new Set(costing.file.ingredients.map((i) => i.reference));
+  const taken = new Set(costing.state.ingredients.map((i) => i.reference));
   const own = [...costing.supplies.values()].map((s): LarderRow => ({
     id: s.ingredient.id,
     name: s.ingredient.name,
-    words: costing.file.articles
+    words: costing.state.articles
       .filter((a) => a.ingredient === s.ingredient.id)
       .map((a) => a.name)
       .join(' '),
@@ -79,9 +79,9 @@ export async function larderPage(who: Worker): Promise<LarderPage> {
   return {
     rows: [...own.sort((a, b) => a.name.localeCompare(b.name)), ...starting],
     merges: await mergesOf(database(), who.kitchenId),
-    measures: costing.file.measures,
+    measures: costing.state.measures,
     mayEdit: may(who.role, 'manager'),
-    basis: costing.file.kitchen.priceBasis,
+    basis: costing.state.kitchen.priceBasis,
     kitchenVersion: await kitchenVersion(database(), who.kitchenId),
   };
 }

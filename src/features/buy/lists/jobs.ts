@@ -1,4 +1,7 @@
 import 'server-only';
+import { setImmediate as othersFirst } from 'node:timers/promises';
+import { refuse } from '@/core/trouble';
+import { Refused } from '@/server/door';
 import { log } from '@/server/log';
 
 /** Long work on one import: how far it is, and whether it has been asked to stop. */
@@ -12,8 +15,12 @@ export interface Job {
   ended: boolean;
 }
 
-/** Thrown inside a job that has been asked to stop. */
-export class Stopped extends Error {}
+/** Thrown inside a job that has been asked to stop: what it has written so far is taken back. */
+export class Stopped extends Refused {
+  constructor() {
+    super(refuse('stopped', '', 'Stopped: nothing was written.').trouble);
+  }
+}
 
 const kept = globalThis as typeof globalThis & { halfPotJobs?: Map<string, Job> };
 const jobs = (kept.halfPotJobs ??= new Map<string, Job>());
@@ -22,7 +29,7 @@ export const jobOf = (importId: string): Job | undefined => jobs.get(importId);
 
 /** Lets others have their turn, and ends here if the job has been asked to stop. */
 export async function breathe(job: Job): Promise<void> {
-  await new Promise((done) => setImmediate(done));
+  await othersFirst();
   if (job.stop) throw new Stopped();
 }
 
@@ -42,16 +49,11 @@ export function startJob(
   jobs.set(importId, job);
   void work(job)
     .catch(async (error: unknown) => {
-      if (error instanceof Stopped) {
-        job.trouble = 'Stopped: nothing was written.';
-        await stopped();
-        return;
-      }
       job.trouble =
-        error instanceof Error && error.name === 'Refused'
+        error instanceof Refused
           ? error.message
           : 'This could not be done: something went wrong on our side. Nothing was written; try again.';
-      log.error({ err: error, importId }, 'a price list job failed');
+      if (!(error instanceof Refused)) log.error({ err: error, importId }, 'a price list job failed');
       await stopped();
     })
     .finally(() => {

@@ -20,14 +20,14 @@ export interface Bench {
 
 /** What the kitchen has of a supplier, for judging its list on a day. */
 export function benchFor(
-  { file, history }: Pick<KitchenForDay, 'file' | 'history'>,
+  { state, history }: Pick<KitchenForDay, 'state' | 'history'>,
   supplier: string,
   day: string,
   asked: { places: Places; mark: DecimalMark; oddShare: number },
 ): Bench {
-  const manner = mannerIn(file);
-  const articles = file.articles.filter((a) => a.supplier === supplier);
-  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
+  const manner = mannerIn(state);
+  const articles = state.articles.filter((a) => a.supplier === supplier);
+  const ingredients = new Map(state.ingredients.map((i) => [i.id, i]));
   const current = new Map(
     articles.flatMap((a): [string, Current][] => {
       const ingredient = ingredients.get(a.ingredient);
@@ -43,7 +43,7 @@ export function benchFor(
             pack: a.pack,
             packG: pack.value.g,
             thing: thing.value,
-            price: quoteOn(history(a.id).points, day)?.price,
+            price: quoteOn(history.article(a.id).points, day)?.price,
           },
         ],
       ];
@@ -51,7 +51,7 @@ export function benchFor(
   );
   return {
     ...asked,
-    currency: file.kitchen.currency,
+    currency: state.kitchen.currency,
     manner,
     match: matcher(articles.map(({ id, name, code }) => ({ id, name, code }))),
     current,

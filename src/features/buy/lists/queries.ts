@@ -8,7 +8,7 @@ import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { editedAfter } from './accept';
 import { jobOf } from './jobs';
-import { columnsAsked, type ColumnsAsked } from './service';
+import { columnsAsked, type ColumnsAsked } from './lists';
 
 export interface ListsPage {
   readonly imports: readonly PriceImport[];
@@ -21,10 +21,10 @@ export interface ListsPage {
 }
 
 export async function listsPage(who: Worker): Promise<ListsPage> {
-  const { file } = (await costedKitchen(who.kitchenId)).costing;
+  const { state } = (await costedKitchen(who.kitchenId)).costing;
   return {
     imports: await importsOf(database(), who.kitchenId),
-    suppliers: file.suppliers.map(({ id, name, priceList }) => ({ id, name, priceList })),
+    suppliers: state.suppliers.map(({ id, name, priceList }) => ({ id, name, priceList })),
     mayEdit: may(who.role, 'manager'),
   };
 }
@@ -58,7 +58,7 @@ export async function listPage(
   const working = job !== undefined && !job.ended;
   const list = await importById(database(), who.kitchenId, id);
   if (!list || list.state === 'dropped') notFound();
-  const { file } = (await costedKitchen(who.kitchenId)).costing;
+  const { state } = (await costedKitchen(who.kitchenId)).costing;
   const choosing =
     !working && (list.state === 'columns' || (list.state === 'preview' && asked.columns === true));
   const table = choosing ? await columnsAsked(who.kitchenId, id) : undefined;
@@ -83,10 +83,10 @@ export async function listPage(
     rows: rows.slice(0, A_PAGE),
     from,
     more: rows.length > A_PAGE,
-    articles: file.articles
+    articles: state.articles
       .filter((a) => a.supplier === list.supplier)
       .map(({ id: at, name, pack }) => ({ id: at, name, pack })),
-    ingredients: file.ingredients.map(({ id: at, name }) => ({ id: at, name })),
+    ingredients: state.ingredients.map(({ id: at, name }) => ({ id: at, name })),
     edited: list.state === 'accepted' ? await editedAfter(who.kitchenId, id) : [],
   };
 }

@@ -1,13 +1,8 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import {
-  mannerIn,
-  packOn,
-  receivedOn,
-  weighableOf,
-  type KitchenFile,
-  type WrittenArticle,
-} from '@/core/kitchen-file';
+import { mannerIn, packOn, receivedOn, weighableOf } from '@/core/kitchen-file';
+import type { StateArticle } from '@/core/kitchen-state';
+import type { KitchenState } from '@/core/kitchen-state';
 import { deliveryWords, differences, type Difference } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { purchaseById, purchasesOf, type PurchaseRow } from '@/db/purchases-read';
@@ -38,7 +33,7 @@ export async function purchaseList(
   return {
     rows: shown,
     more: rows.length > A_PAGE && last ? { on: last.on, id: last.id } : undefined,
-    suppliers: costing.file.suppliers.map(({ id, name }) => ({ id, name })),
+    suppliers: costing.state.suppliers.map(({ id, name }) => ({ id, name })),
     supplier: asked.supplier,
     mayEdit: may(who.role, 'manager'),
   };
@@ -76,17 +71,17 @@ export interface PurchaseForm {
 
 export async function purchaseForm(who: Worker, corrects?: string): Promise<PurchaseForm> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { file, supplies } = costing;
+  const { state, supplies } = costing;
   const today = await todayIn(who.kitchenId);
-  const manner = mannerIn(file);
-  const ingredients = new Map(file.ingredients.map((i) => [i.id, i]));
+  const manner = mannerIn(state);
+  const ingredients = new Map(state.ingredients.map((i) => [i.id, i]));
   const invoice = corrects ? await purchaseById(database(), who.kitchenId, corrects) : undefined;
   return {
     today,
-    mark: file.kitchen.decimalMark,
-    measures: file.measures,
-    suppliers: file.suppliers.map(({ id, name }) => ({ id, name })),
-    articles: file.articles.flatMap((a): ArticleChoice[] => {
+    mark: state.kitchen.decimalMark,
+    measures: state.measures,
+    suppliers: state.suppliers.map(({ id, name }) => ({ id, name })),
+    articles: state.articles.flatMap((a): ArticleChoice[] => {
       const ingredient = ingredients.get(a.ingredient);
       const pack = ingredient && packOn(a, ingredient, today, manner);
       const thing = ingredient && weighableOf(ingredient);
@@ -106,7 +101,7 @@ export async function purchaseForm(who: Worker, corrects?: string): Promise<Purc
         },
       ];
     }),
-    ingredients: file.ingredients.flatMap((i) => {
+    ingredients: state.ingredients.flatMap((i) => {
       const thing = weighableOf(i);
       return thing.ok ? [{ id: i.id, name: i.name, thing: thing.value }] : [];
     }),
@@ -160,9 +155,9 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
   const { costing } = await costedKitchen(who.kitchenId);
   const found = await purchaseById(database(), who.kitchenId, id);
   if (!found) notFound();
-  const { file } = costing;
-  const articles = new Map(file.articles.map((a) => [a.id, a]));
-  const { locale, currency } = file.kitchen;
+  const { state } = costing;
+  const articles = new Map(state.articles.map((a) => [a.id, a]));
+  const { locale, currency } = state.kitchen;
   const { money } = figuresFor({ locale, currency });
   const lines = found.lines.map((l): PurchaseViewLine => {
     if (l.is !== 'goods')
@@ -187,7 +182,7 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
       money: paid,
       perKg: l.acceptedG && l.acceptedG > 0 ? (paid / l.acceptedG) * 1000 : undefined,
       note: l.note,
-      words: wordsOf(costing.file, article, l, found.on, found.kind),
+      words: wordsOf(costing.state, article, l, found.on, found.kind),
       instead:
         article && ordered
           ? {
@@ -220,13 +215,13 @@ type FoundLine = NonNullable<Awaited<ReturnType<typeof purchaseById>>>['lines'][
 
 /** What is odd about the delivery of a line: read again as it was typed. */
 function wordsOf(
-  file: KitchenFile,
-  article: WrittenArticle | undefined,
+  state: KitchenState,
+  article: StateArticle | undefined,
   line: FoundLine,
   on: string,
   kind: 'invoice' | 'credit note',
 ): string[] {
-  const ingredient = file.ingredients.find((i) => i.id === article?.ingredient);
+  const ingredient = state.ingredients.find((i) => i.id === article?.ingredient);
   if (!article || !ingredient || kind === 'credit note' || line.packs === undefined) return [];
   const { packs, packPrice = '0', delivered, rejected } = line;
   const came = receivedOn(
@@ -234,7 +229,7 @@ function wordsOf(
     { is: 'goods', article: article.id, packs, packPrice, delivered, rejected },
     article,
     ingredient,
-    mannerIn(file),
+    mannerIn(state),
   );
   return came.ok ? deliveryWords(came.value) : [];
 }

@@ -3,22 +3,27 @@
 import { useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
+import type { No } from '@/wire';
 import type { PotSheetData } from '../queries';
+import type { TheirSheet } from '../wire';
+import { linesOf, newLine, type SheetLine } from './sheet-lines';
 import { StepRow } from './step-row';
 import type { LivePot } from './use-pot';
 
 interface Props {
   readonly data: PotSheetData;
-  readonly lines: readonly string[];
+  readonly lines: readonly SheetLine[];
   readonly pot: LivePot;
   readonly chosen: number;
   readonly vessel: string;
   readonly hob: string;
-  readonly refusal: { readonly message: string; readonly stale: boolean } | null;
+  readonly refusal: No<TheirSheet> | null;
   readonly onStand: (vessel: string, hob: string) => void;
   readonly onChoose: (i: number) => void;
   readonly onTyped: (i: number, text: string) => void;
-  readonly onDone: (lines: readonly string[]) => void;
+  readonly onDone: (lines: readonly SheetLine[]) => void;
+  readonly onTakeTheirs: (theirs: TheirSheet) => void;
+  readonly onKeepMine: (theirs: TheirSheet) => void;
 }
 
 /** Steps as they are said, each with what the pot then holds and costs. */
@@ -34,6 +39,8 @@ export function Ledger({
   onChoose,
   onTyped,
   onDone,
+  onTakeTheirs,
+  onKeepMine,
 }: Props) {
   const { currencySign } = useFigures();
   const [next, setNext] = useState('');
@@ -43,7 +50,7 @@ export function Ledger({
     if (next.trim() === '') return;
     // A portioning stays last: what is added goes before it.
     const last = pot.steps[pot.steps.length - 1]?.do === 'portion' ? lines.length - 1 : lines.length;
-    onDone([...lines.slice(0, last), next, ...lines.slice(last)]);
+    onDone([...lines.slice(0, last), newLine(next), ...lines.slice(last)]);
     onChoose(last);
     setNext('');
     nextField.current?.focus();
@@ -63,9 +70,9 @@ export function Ledger({
           </tr>
         </thead>
         <tbody>
-          {lines.map((text, i) => (
+          {lines.map(({ id, text }, i) => (
             <StepRow
-              key={i}
+              key={id}
               index={i}
               text={text}
               step={pot.steps[i]}
@@ -82,8 +89,7 @@ export function Ledger({
               onRemove={() => onDone(lines.filter((_, j) => j !== i))}
               onMove={(by) => {
                 const order = [...lines];
-                const [moved = ''] = order.splice(i, 1);
-                order.splice(Math.max(0, i + by), 0, moved);
+                order.splice(Math.max(0, i + by), 0, ...order.splice(i, 1));
                 onDone(order);
                 onChoose(Math.min(order.length - 1, Math.max(0, i + by)));
               }}
@@ -117,14 +123,53 @@ export function Ledger({
       {refusal && (
         <p role="alert" className="trouble">
           {refusal.message}{' '}
-          {refusal.stale && (
-            <button type="button" className="plain-button" onClick={() => window.location.reload()}>
-              Take theirs
-            </button>
-          )}
         </p>
       )}
+      {refusal?.theirs && (
+        <Theirs data={data} theirs={refusal.theirs} mine={lines} onTake={onTakeTheirs} onKeep={onKeepMine} />
+      )}
     </>
+  );
+}
+
+/** The lines in which somebody else's sheet differs from this one: one of the two is kept. */
+function Theirs({
+  data,
+  theirs,
+  mine,
+  onTake,
+  onKeep,
+}: {
+  readonly data: PotSheetData;
+  readonly theirs: TheirSheet;
+  readonly mine: readonly SheetLine[];
+  readonly onTake: (theirs: TheirSheet) => void;
+  readonly onKeep: (theirs: TheirSheet) => void;
+}) {
+  const lines = linesOf(theirs.steps, data.names);
+  const here = new Map(mine.map((l) => [l.id, l.text]));
+  const there = new Set(lines.map((l) => l.id));
+  return (
+    <div className="both-sides">
+      {lines
+        .filter((l) => here.get(l.id) !== l.text)
+        .map((l) => (
+          <p key={l.id}>
+            Theirs: “{l.text}”, yours: {here.has(l.id) ? `“${here.get(l.id) ?? ''}”` : 'no such line'}.
+          </p>
+        ))}
+      {mine
+        .filter((l) => !there.has(l.id))
+        .map((l) => (
+          <p key={l.id}>Yours only: “{l.text}”.</p>
+        ))}
+      <button type="button" className="plain-button" onClick={() => onKeep(theirs)}>
+        Keep mine
+      </button>{' '}
+      <button type="button" className="plain-button" onClick={() => onTake(theirs)}>
+        Take theirs
+      </button>
+    </div>
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { moneyStaying } from '@/core/costing';
+import { moneyStaying } from '@/core/layers';
 import { useFigures } from '@/ui/figures';
 import { LitreJug, strataOf } from '@/ui/litre-jug';
 import type { PotSheetData } from '../queries';

@@ -2,13 +2,19 @@
 
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
+import { readSupply } from '@/core/supply';
 import type { PotSheetData } from '../queries';
 import type { LivePot } from './use-pot';
 
 /** The numbers this pot is reckoned with that a scale can check: yields, what the strainer keeps, what browning takes. */
 export function StandsOnList({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
   const { bare } = useFigures();
-  const used = new Set(pot.run.inputs.map((i) => i.supply.slice(i.supply.indexOf(':') + 1)));
+  const used = new Set(
+    pot.run.inputs.flatMap(({ supply }) => {
+      const from = readSupply(supply);
+      return from && 'id' in from ? [from.id] : [];
+    }),
+  );
   const strains = new Set(pot.steps.flatMap((s) => (s.do === 'strain' ? [s.pressed] : [])));
   const browns = pot.steps.some((s) => s.do === 'brown');
   const rows = data.standsOn.flatMap((s) => {

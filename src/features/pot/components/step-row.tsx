@@ -2,9 +2,9 @@
 
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useId, useRef } from 'react';
-import type { RowCost } from '@/core/costing';
-import type { WrittenStep } from '@/core/kitchen-file';
-import { cautionFor, kindOfStep, type LedgerRow } from '@/core/pot';
+import type { RowCost } from '@/core/layers';
+import { type WrittenStep, cautionFor, markOf } from '@/core/verbs';
+import { type LedgerRow } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
 
 interface Props {
@@ -53,7 +53,7 @@ export function StepRow({
   const { bare, hours } = useFigures();
   const noteId = useId();
   const settled = useRef(text);
-  const kind = kindOfStep(step?.do ?? 'unread');
+  const kind = markOf(step?.do ?? 'unread');
   const caution = row && cautionFor(row, before);
   const took = row && row.do === 'reduce' ? `takes ${hours(row.heatHours)}` : undefined;
   const up = row && row.upHours > 0.05 ? `${hours(row.upHours)} to come up to heat` : undefined;

@@ -1,21 +1,14 @@
 import { useCallback, useRef, useState } from 'react';
-import { runPot } from '@/core/pot';
-import { potOf } from '@/core/costing';
-import { ofStep, type WrittenStep } from '@/core/kitchen-file';
-import { readStep } from '@/core/said';
-import { keepPotSheet } from '../actions';
+import { ofStep, runPot, type WrittenStep } from '@/core/verbs';
+import type { No } from '@/wire';
+import { keepPotSheet, type Broken, type TheirSheet } from '../wire';
+import { stepsOf, type SheetLine } from './sheet-lines';
+import { potOf } from '@/core/shelf';
+
 import type { PotSheetData } from '../queries';
-import type { Broken } from '../service';
 import { shelfFrom } from './use-pot';
-import { STILL_TYPED } from '@/ui/no-answer';
 
 type State = 'idle' | 'keeping' | 'kept' | 'held';
-
-const stepsFrom = (lines: readonly string[], data: PotSheetData): WrittenStep[] =>
-  lines.map((text) => {
-    const read = readStep(text, data.names);
-    return read.ok ? read.value : { do: 'unread', said: text.slice(0, 200) };
-  });
 
 /** Whether a sheet can be kept: no loop and no step that cannot be done. Unread lines can. */
 function canBeKept(steps: readonly WrittenStep[], vessel: string, hob: string, data: PotSheetData): boolean {
@@ -32,20 +25,13 @@ function canBeKept(steps: readonly WrittenStep[], vessel: string, hob: string, d
   );
 }
 
-const NO_ANSWER = {
-  ok: false,
-  message: STILL_TYPED,
-  path: '',
-  stale: false,
-} as const;
-
 /**
  * Keeps the sheet as it is edited, one write after the other: a wish that comes while one is under
  * way waits and only the newest is sent, so that versions never overtake each other.
  */
-export function useKeeping(data: PotSheetData, lines: readonly string[], vessel: string, hob: string) {
+export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vessel: string, hob: string) {
   const [state, setState] = useState<State>('idle');
-  const [refusal, setRefusal] = useState<{ readonly message: string; readonly stale: boolean } | null>(null);
+  const [refusal, setRefusal] = useState<No<TheirSheet> | null>(null);
   const [broken, setBroken] = useState<readonly Broken[]>([]);
   const version = useRef(data.version);
   const busy = useRef(false);
@@ -59,25 +45,23 @@ export function useKeeping(data: PotSheetData, lines: readonly string[], vessel:
     while (next.current) {
       const wanted = next.current;
       next.current = null;
-      const answer = await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted }).catch(
-        () => NO_ANSWER,
-      );
+      const answer = await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted });
       if (answer.ok) {
-        version.current = answer.version;
-        setBroken(answer.broken);
+        version.current = answer.version ?? version.current;
+        setBroken(answer.value.broken);
       } else kept.current = '';
-      setRefusal(answer.ok ? null : { message: answer.message, stale: answer.stale });
+      setRefusal(answer.ok ? null : answer);
       setState(answer.ok ? 'kept' : 'held');
     }
     busy.current = false;
   }, [data.recipe.id]);
 
   const wish = useCallback(
-    (wanted: readonly string[], onVessel: string, onHob: string): void => {
+    (wanted: readonly SheetLine[], onVessel: string, onHob: string): void => {
       if (!data.mayEdit) return;
       const said = JSON.stringify([wanted, onVessel, onHob]);
       if (said === kept.current) return;
-      const steps = stepsFrom(wanted, data);
+      const steps = stepsOf(wanted, data.names);
       if (!canBeKept(steps, onVessel, onHob, data)) {
         setState('held');
         return;
@@ -88,5 +72,12 @@ export function useKeeping(data: PotSheetData, lines: readonly string[], vessel:
     },
     [data, send],
   );
-  return { state, refusal, broken, wish };
+  /** From now on this is what everybody sees: theirs as it is, or mine written over it. */
+  const settle = useCallback((theirs: TheirSheet): void => {
+    version.current = theirs.version;
+    kept.current = '';
+    setRefusal(null);
+    setState('idle');
+  }, []);
+  return { state, refusal, broken, wish, settle };
 }

@@ -1,22 +1,14 @@
 import { useMemo } from 'react';
-import {
-  layerMoney,
-  moneyWentIn,
-  opened,
-  overdrawn,
-  potOf,
-  rowCosts,
-  type MoneyWent,
-  type Opened,
-  type RowCost,
-  type Shelf,
-} from '@/core/costing';
-import { ofStep, type WrittenStep } from '@/core/kitchen-file';
-import { runPot, type PotRun } from '@/core/pot';
+import { layerMoney, moneyWentIn, rowCosts, type MoneyWent, type RowCost } from '@/core/layers';
+import { opened, type Opened } from '@/core/prices';
+import { overdrawn, potOf } from '@/core/shelf';
+import { type Shelf, ofStep, type WrittenStep, runPot, readStep } from '@/core/verbs';
+import { type PotRun } from '@/core/pot';
 import { mannerOf } from '@/core/quantity';
-import { readStep } from '@/core/said';
 import { fine, refuse, type Trouble } from '@/core/trouble';
+import { batchBefore, productOf, readSupply } from '@/core/supply';
 import type { ExtraLayer, PotSheetData } from '../queries';
+import { stepsOf, type SheetLine } from './sheet-lines';
 
 const EXTRA_LAYERS: readonly ExtraLayer[] = ['packaging', 'energy', 'hands'];
 
@@ -72,20 +64,19 @@ function pricesFrom(list: readonly (readonly [string, number | null])[], shelf: 
   return (supply: string): number | null => {
     if (supply === 'free') return 0;
     const known = prices.get(supply);
-    if (known !== undefined || !supply.startsWith('last:')) return known ?? null;
-    const [key = '', perLitre] = supply.slice('last:'.length).split('@');
-    if (perLitre === undefined) return prices.get(`product:${key}`) ?? null;
-    const [id = '', part] = key.split('#');
-    const last = shelf.lastBatch(id, part);
+    const from = readSupply(supply);
+    if (known !== undefined || from?.is !== 'last') return known ?? null;
+    if (from.perLitre === undefined) return prices.get(batchBefore(from)) ?? null;
+    const last = shelf.lastBatch(from.id, from.part);
     if (!last.ok) return null;
-    return set ? (Number(perLitre) / 1000) * (last.value.product.ml / last.value.product.g) : 0;
+    return set ? (Number(from.perLitre) / 1000) * (last.value.product.ml / last.value.product.g) : 0;
   };
 }
 
 /** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
 export function useLivePot(
   data: PotSheetData,
-  lines: readonly string[],
+  lines: readonly SheetLine[],
   vessel: string,
   hob: string,
 ): LivePot {
@@ -103,19 +94,18 @@ export function useLivePot(
   );
   return useMemo(() => {
     const troubles = new Map<number, Trouble>();
-    const steps = lines.map((text, i): WrittenStep => {
-      const read = readStep(text, data.names);
-      if (read.ok) return read.value;
-      troubles.set(i, read.trouble);
-      return { do: 'unread', said: text.slice(0, 200) };
-    });
+    const steps = stepsOf(lines, data.names);
+    for (const [i, line] of lines.entries()) {
+      const read = readStep(line.text, data.names);
+      if (!read.ok) troubles.set(i, read.trouble);
+    }
     const loopAt = steps.findIndex((step) => {
       const of = ofStep(step);
       return of !== undefined && 'product' in of && looping.has(of.product);
     });
     const run = runPot(potOf({ vessel, hob, steps: [...steps] }, shelf), data.constants);
     for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
-    const eats = overdrawn(run, `last:${data.recipe.id}`, run.product?.g ?? Infinity);
+    const eats = overdrawn(run, productOf(data.recipe.id), run.product?.g ?? Infinity);
     if (eats) troubles.set(eats.step, eats.trouble);
     if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
     const packs = opened(run.inputs, (id) => opens.get(id));

@@ -8,6 +8,7 @@ import { TypedField } from '@/ui/typed-field';
 import { WhyFigure } from '@/ui/why-panel';
 import type { PlateData } from '../queries';
 import { Verdict } from './plate-list';
+import type { TheirPlate } from '../wire';
 import { usePlate } from './use-plate';
 
 /** What arithmetic in a portion comes to; nothing for a plain amount. */
@@ -19,7 +20,6 @@ function workedOut(text: string, manner: Manner): string | undefined {
 /** A plate: what stands on it, in which portions, and what that costs. */
 export function PlatePage({ data }: { data: PlateData }) {
   const plate = usePlate(data);
-  const { money, small, bare, kilos } = useFigures();
   const ids = useId();
   const most = Math.max(...plate.lines.map((l) => l.cost ?? 0), 0.01);
   return (
@@ -40,119 +40,184 @@ export function PlatePage({ data }: { data: PlateData }) {
             </tr>
           </thead>
           <tbody>
-            {data.lines.map((line, i) => {
-              const live = plate.lines[i];
-              return (
-                <tr key={i}>
-                  <td>
-                    <Link prefetch={false} href={line.href}>
-                      {line.name}
-                    </Link>
-                    {line.yield && (
-                      <div className="quiet small-line">
-                        <span className={line.yield.guess ? 'estimate' : ''}>
-                          {bare(line.yield.pct, 1)} %
-                        </span>{' '}
-                        usable, {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
-                      </div>
-                    )}
-                    {live?.trouble && (
-                      <div id={`${ids}-${i}`} role="alert" className="trouble">
-                        {live.trouble}
-                      </div>
-                    )}
-                  </td>
-                  <td>
-                    <TypedField
-                      label={`${line.name}, portion`}
-                      value={line.amount}
-                      understood={(t) => workedOut(t, plate.manner)}
-                      trouble={live?.trouble}
-                      describedBy={`${ids}-${i}`}
-                      disabled={!data.mayEdit}
-                      onTyped={(t) => plate.typeAmount(i, t)}
-                      onDone={(t) => plate.keepAmount(i, t)}
-                    />
-                  </td>
-                  <td className="fig">{live?.g === undefined ? '–' : kilos(live.g)}</td>
-                  <td className="bar-cell">
-                    <i style={{ width: `${((live?.cost ?? 0) / most) * 100}%` }} />
-                  </td>
-                  <td className="fig strong">
-                    {live?.cost === null || live === undefined ? (
-                      <span className="incomplete">incomplete</span>
-                    ) : (
-                      <WhyFigure
-                        of={line.key}
-                        label={`${line.name} on the plate`}
-                        className={line.yield?.guess ? 'estimate' : ''}
-                      >
-                        {small(live.cost)}
-                      </WhyFigure>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
+            {data.lines.map((line, i) => (
+              <Line key={line.id} i={i} data={data} plate={plate} most={most} ids={ids} />
+            ))}
           </tbody>
         </table>
-        <aside className="plate-answer" aria-label="The plate’s cost">
-          <span className="fig-large hot">
-            {plate.cost === null ? (
-              <span className="incomplete">incomplete</span>
-            ) : (
-              <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, a plate`} className="hot">
-                {money(plate.cost)}
-              </WhyFigure>
-            )}
-          </span>
-          <span className="fig-label">a plate, ingredients</span>
-          <dl>
-            <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
-            <dd>
-              <TypedField
-                label="Price on the menu"
-                value={data.plate.menuPrice ?? ''}
-                trouble={plate.priceTrouble}
-                describedBy={`${ids}-price`}
-                disabled={!data.mayEdit}
-                onTyped={plate.typePrice}
-                onDone={plate.keepPrice}
-              />
-            </dd>
-            <dt>Net of tax</dt>
-            <dd className="fig">{money(plate.net)}</dd>
-            <dt>Food cost</dt>
-            <dd className="fig strong">{plate.pct === null ? '–' : `${bare(plate.pct, 1)} %`}</dd>
-            <dt>Target</dt>
-            <dd>
-              <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
-            </dd>
-            <dt>Left after ingredients</dt>
-            <dd className="fig">
-              {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
-            </dd>
-          </dl>
-          {plate.priceTrouble && (
-            <p id={`${ids}-price`} role="alert" className="trouble">
-              {plate.priceTrouble}
-            </p>
-          )}
-          <p role="status" className="save-state">
-            {plate.answer?.ok && <span className="kept">✓ kept</span>}
-          </p>
-          {plate.answer && !plate.answer.ok && (
-            <p role="alert" className="trouble">
-              {plate.answer.message}{' '}
-              {plate.answer.stale && (
-                <button type="button" className="plain-button" onClick={() => window.location.reload()}>
-                  Take theirs
-                </button>
-              )}
-            </p>
-          )}
-        </aside>
+        <Answer data={data} plate={plate} ids={ids} />
       </div>
     </>
+  );
+}
+
+interface Shown {
+  readonly data: PlateData;
+  readonly plate: ReturnType<typeof usePlate>;
+  /** Begins the ids of what is said about a field. */
+  readonly ids: string;
+}
+
+/** One thing on the plate: its portion as typed, and how much of the cost it is. */
+function Line({ i, data, plate, most, ids }: Shown & { readonly i: number; readonly most: number }) {
+  const { bare, small, kilos } = useFigures();
+  const line = data.lines[i] as PlateData['lines'][number];
+  const live = plate.lines[i];
+  return (
+    <tr>
+      <td>
+        <Link prefetch={false} href={line.href}>
+          {line.name}
+        </Link>
+        {line.yield && (
+          <div className="quiet small-line">
+            <span className={line.yield.guess ? 'estimate' : ''}>{bare(line.yield.pct, 1)} %</span> usable,{' '}
+            {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
+          </div>
+        )}
+        {live?.trouble && (
+          <div id={`${ids}-${i}`} role="alert" className="trouble">
+            {live.trouble}
+          </div>
+        )}
+      </td>
+      <td>
+        <TypedField
+          label={`${line.name}, portion`}
+          value={plate.opened.amounts[i] ?? ''}
+          understood={(t) => workedOut(t, plate.manner)}
+          trouble={live?.trouble}
+          describedBy={`${ids}-${i}`}
+          disabled={!data.mayEdit}
+          onTyped={(t) => plate.typeAmount(i, t)}
+          onDone={(t) => plate.keepAmount(i, t)}
+        />
+      </td>
+      <td className="fig">{live?.g === undefined ? '–' : kilos(live.g)}</td>
+      <td className="bar-cell">
+        <i style={{ width: `${((live?.cost ?? 0) / most) * 100}%` }} />
+      </td>
+      <td className="fig strong">
+        {live?.cost === null || live === undefined ? (
+          <span className="incomplete">incomplete</span>
+        ) : (
+          <WhyFigure
+            of={line.key}
+            label={`${line.name} on the plate`}
+            className={line.yield?.guess ? 'estimate' : ''}
+          >
+            {small(live.cost)}
+          </WhyFigure>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** What the plate costs, and what became of what was typed. */
+function Answer({ data, plate, ids }: Shown) {
+  const { money } = useFigures();
+  return (
+    <aside className="plate-answer" aria-label="The plate’s cost">
+      <span className="fig-large hot">
+        {plate.cost === null ? (
+          <span className="incomplete">incomplete</span>
+        ) : (
+          <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, a plate`} className="hot">
+            {money(plate.cost)}
+          </WhyFigure>
+        )}
+      </span>
+      <span className="fig-label">a plate, ingredients</span>
+      <Share data={data} plate={plate} ids={ids} />
+      {plate.priceTrouble && (
+        <p id={`${ids}-price`} role="alert" className="trouble">
+          {plate.priceTrouble}
+        </p>
+      )}
+      <p role="status" className="save-state">
+        {plate.answer?.ok && <span className="kept">✓ kept</span>}
+      </p>
+      {plate.answer && !plate.answer.ok && (
+        <p role="alert" className="trouble">
+          {plate.answer.message}{' '}
+        </p>
+      )}
+      {plate.answer?.ok === false && plate.answer.theirs && (
+        <Theirs data={data} plate={plate} theirs={plate.answer.theirs} />
+      )}
+    </aside>
+  );
+}
+
+/** Its price, and what share of that it costs. */
+function Share({ data, plate, ids }: Shown) {
+  const { money, bare } = useFigures();
+  return (
+    <dl>
+      <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
+      <dd>
+        <TypedField
+          label="Price on the menu"
+          value={plate.opened.menuPrice}
+          trouble={plate.priceTrouble}
+          describedBy={`${ids}-price`}
+          disabled={!data.mayEdit}
+          onTyped={plate.typePrice}
+          onDone={plate.keepPrice}
+        />
+      </dd>
+      <dt>Net of tax</dt>
+      <dd className="fig">{money(plate.net)}</dd>
+      <dt>Food cost</dt>
+      <dd className="fig strong">{plate.pct === null ? '–' : `${bare(plate.pct, 1)} %`}</dd>
+      <dt>Target</dt>
+      <dd>
+        <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
+      </dd>
+      <dt>Left after ingredients</dt>
+      <dd className="fig">
+        {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
+      </dd>
+    </dl>
+  );
+}
+
+/** How somebody else has left the plate meanwhile, beside what is typed here: one of the two is kept. */
+function Theirs({
+  data,
+  plate,
+  theirs,
+}: {
+  readonly data: PlateData;
+  readonly plate: ReturnType<typeof usePlate>;
+  readonly theirs: TheirPlate;
+}) {
+  const amounts = new Map(theirs.plate.lines.map((l) => [l.id, l.amount]));
+  const others = data.lines.flatMap((line, i) => {
+    const other = amounts.get(line.id);
+    return other !== undefined && other !== plate.amounts[i]
+      ? [{ what: line.name, mine: plate.amounts[i] ?? '', other }]
+      : [];
+  });
+  const price = theirs.plate.menuPrice ?? '';
+  const all = [
+    ...others,
+    ...(price === plate.menuPrice ? [] : [{ what: 'Price', mine: plate.menuPrice, other: price }]),
+  ];
+  return (
+    <div className="both-sides">
+      {all.map(({ what, mine, other }) => (
+        <p key={what}>
+          {what}: theirs {other || 'none'}, yours {mine || 'none'}.
+        </p>
+      ))}
+      <button type="button" className="plain-button" onClick={() => plate.keepMine(theirs)}>
+        Keep mine
+      </button>{' '}
+      <button type="button" className="plain-button" onClick={() => plate.takeTheirs(theirs)}>
+        Take theirs
+      </button>
+    </div>
   );
 }

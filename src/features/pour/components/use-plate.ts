@@ -1,9 +1,9 @@
 import { useRef, useState } from 'react';
 import { readPrice } from '@/core/larder';
 import { mannerOf, readAmountOf, toGrams } from '@/core/quantity';
-import { keepPlateAs, type PlateAnswer } from '../actions';
+import type { Reply } from '@/wire';
 import type { PlateData } from '../queries';
-import { noAnswer } from '@/ui/no-answer';
+import { keepPlate, type TheirPlate } from '../wire';
 
 export interface LiveLine {
   readonly trouble: string | undefined;
@@ -15,7 +15,12 @@ export interface LiveLine {
 export function usePlate(data: PlateData) {
   const [amounts, setAmounts] = useState(data.lines.map((l) => l.amount));
   const [menuPrice, setMenuPrice] = useState(data.plate.menuPrice ?? '');
-  const [answer, setAnswer] = useState<PlateAnswer | null>(null);
+  /** As it was when it was opened, or when somebody else's was taken: what a field is held against. */
+  const [opened, setOpened] = useState({
+    amounts: data.lines.map((l) => l.amount),
+    menuPrice: data.plate.menuPrice ?? '',
+  });
+  const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
   const version = useRef(data.version);
 
   const manner = mannerOf(data.mark, data.measures);
@@ -38,22 +43,18 @@ export function usePlate(data: PlateData) {
   const pct = cost === null || net === null || net === 0 ? null : (cost / net) * 100;
 
   const keep = async (nextAmounts: readonly string[], nextPrice: string): Promise<void> => {
-    const done = await keepPlateAs({
+    const done = await keepPlate({
       id: data.plate.id,
       seen: version.current,
-      amounts: [...nextAmounts],
+      lines: data.lines.map((line, i) => ({ id: line.id, amount: nextAmounts[i] ?? '' })),
       menuPrice: nextPrice,
-    }).catch(() => ({
-      ok: false as const,
-      message: noAnswer('what you typed stands here'),
-      path: '',
-      stale: false,
-    }));
-    if (done.ok) version.current = done.version;
+    });
+    if (done.ok) version.current = done.version ?? version.current;
     setAnswer(done);
   };
   return {
     manner,
+    opened,
     amounts,
     menuPrice,
     lines,
@@ -70,6 +71,21 @@ export function usePlate(data: PlateData) {
         menuPrice,
       ),
     keepPrice: (text: string) => void keep(amounts, text),
-    keepMine: () => void keep(amounts, menuPrice),
+    keepMine: (theirs: TheirPlate) => {
+      version.current = theirs.version;
+      void keep(amounts, menuPrice);
+    },
+    takeTheirs: (theirs: TheirPlate) => {
+      version.current = theirs.version;
+      const theirAmounts = new Map(theirs.plate.lines.map((l) => [l.id, l.amount]));
+      const then = {
+        amounts: data.lines.map((l, i) => theirAmounts.get(l.id) ?? amounts[i] ?? ''),
+        menuPrice: theirs.plate.menuPrice ?? '',
+      };
+      setOpened(then);
+      setAmounts(then.amounts);
+      setMenuPrice(then.menuPrice);
+      setAnswer(null);
+    },
   };
 }

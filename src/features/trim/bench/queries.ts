@@ -1,15 +1,11 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import {
-  beforeTheKnife,
-  isGuess,
-  taught,
-  type Knife,
-  type KitchenCosting,
-  type Supply,
-  type Taught,
-} from '@/core/costing';
-import { shiftDay, type WrittenTest } from '@/core/kitchen-file';
+import { type KitchenCosting } from '@/core/costing';
+import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
+import type { Knife } from '@/core/knife';
+import { taught, type Taught } from '@/core/taught';
+import type { WrittenTest } from '@/core/bench';
+import { shiftDay } from '@/core/day';
 import type { TestKind } from '@/core/learning';
 import type { Stuff } from '@/core/larder';
 import type { ProcessConstants } from '@/core/pot';
@@ -26,7 +22,7 @@ import { TERMS, testsOf } from '../read';
 
 /** Where the bench scale answers, if the kitchen has one. */
 export async function scaleAddress(who: Worker): Promise<string | undefined> {
-  return (await costedKitchen(who.kitchenId)).costing.file.kitchen.scale;
+  return (await costedKitchen(who.kitchenId)).costing.state.kitchen.scale;
 }
 
 /** One thing that could be tested: what is reckoned with now, and how much money hangs on it. */
@@ -71,7 +67,7 @@ export async function benchIndex(who: Worker): Promise<BenchIndex> {
   const { tests } = await testsOf(who.kitchenId, costing);
   const rows = await rowsOf(who, costing, tests, [...costing.supplies.values()]);
   const people = new Map((await peopleOf(database(), who.kitchenId)).map((p) => [p.id, p.name]));
-  const names = new Map(costing.file.ingredients.map((i) => [i.id, i.name]));
+  const names = new Map(costing.state.ingredients.map((i) => [i.id, i.name]));
   return {
     rows: rows.filter((r) => r.tests > 0 || r.usablePct < 100).slice(0, MOST_ROWS),
     open: tests
@@ -93,7 +89,7 @@ export async function benchIndex(who: Worker): Promise<BenchIndex> {
 export async function findToTest(who: Worker, wanted: string): Promise<BenchRow[]> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { tests } = await testsOf(who.kitchenId, costing);
-  const hits = searcher(costing.file.ingredients.map(({ id, name }) => ({ id, name })))(wanted).slice(0, 25);
+  const hits = searcher(costing.state.ingredients.map(({ id, name }) => ({ id, name })))(wanted).slice(0, 25);
   const supplies = hits.flatMap(({ id }) => costing.supplies.get(id) ?? []);
   const rows = new Map((await rowsOf(who, costing, tests, supplies)).map((r) => [r.id, r]));
   return hits.flatMap(({ id }) => rows.get(id) ?? []);
@@ -111,7 +107,7 @@ async function rowsOf(
   return supplies
     .map((s): BenchRow => {
       const { id, name } = s.ingredient;
-      const all = tested.has(id) ? taught(costing.file, s.ingredient, tests, today, TERMS) : [];
+      const all = tested.has(id) ? taught(costing.state, s.ingredient, tests, today, TERMS) : [];
       const kept = new Map(all.flatMap((t) => t.tests.map((x) => [x.test.id, x.test] as const)));
       const [low, high] = s.yieldRange ?? [s.usable * 100, s.usable * 100];
       const spent = ((bought.get(id) ?? 0) / 1000 / WEEKS) * (beforeTheKnife(s) ?? 0);
@@ -189,7 +185,7 @@ export async function testPage(who: Worker, id: string): Promise<TestPage> {
   const test = tests.find((t) => t.id === id);
   const supply = test && costing.supplies.get(test.ingredient);
   if (!test || !supply) notFound();
-  const { file } = costing;
+  const { state } = costing;
   const deliveries = await deliveriesOf(database(), who.kitchenId, test.ingredient, DELIVERIES);
   const people = await peopleOf(database(), who.kitchenId);
   return {
@@ -199,7 +195,7 @@ export async function testPage(who: Worker, id: string): Promise<TestPage> {
     by: people.find((p) => p.id === test.by)?.name,
     mayTest: may(who.role, 'cook'),
     mayAccept: may(who.role, 'manager'),
-    mark: file.kitchen.decimalMark,
+    mark: state.kitchen.decimalMark,
     deliveries: deliveries.map((d) => ({
       purchase: d.purchase,
       supplier: d.supplier,
@@ -211,13 +207,13 @@ export async function testPage(who: Worker, id: string): Promise<TestPage> {
     usable: supply.usable,
     stockTrim: supply.stockTrim,
     guess: isGuess(supply),
-    products: file.ingredients
+    products: state.ingredients
       .filter((i) => i.comesOff?.ingredient === test.ingredient)
       .map(({ id: product, name }) => ({ id: product, name })),
     likes: [...referenceLarder().values()].map((r) => r.name),
     stuff: costing.shelf.stuff(test.ingredient)?.stuff,
     constants: CONSTANTS,
-    wage: file.kitchen.wagePerHour === undefined ? undefined : Number(file.kitchen.wagePerHour),
-    scale: file.kitchen.scale !== undefined,
+    wage: state.kitchen.wagePerHour === undefined ? undefined : Number(state.kitchen.wagePerHour),
+    scale: state.kitchen.scale !== undefined,
   };
 }

@@ -1,9 +1,11 @@
 import 'server-only';
-import { beforeTheKnife, trimFlow, type TrimFlow } from '@/core/costing';
-import { shiftDay } from '@/core/kitchen-file';
+import { trimFlow, type TrimFlow } from '@/core/costing';
+import { beforeTheKnife } from '@/core/prices';
+import { shiftDay } from '@/core/day';
 import type { DecimalMark } from '@/core/quantity';
 import { boughtBetween, wastesSince } from '@/db/wastes';
 import { database } from '@/server/database';
+import { readSupply } from '@/core/supply';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 
@@ -39,7 +41,7 @@ const WASTE_DAYS = 28;
 /** How much a week's trimming gives against how much the pots ask for; and what was thrown away. */
 export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
   const { costing, versions } = await costedKitchen(who.kitchenId);
-  const { day, file, supplies } = costing;
+  const { day, state, supplies } = costing;
   const from = shiftDay(day, 1 - 7 * weeks);
   const [bought, wastes] = await Promise.all([
     boughtBetween(database(), who.kitchenId, from, day),
@@ -51,15 +53,12 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
     until: day,
     mayEdit: may(who.role, 'manager'),
     mayWaste: may(who.role, 'cook'),
-    mark: file.kitchen.decimalMark,
+    mark: state.kitchen.decimalMark,
     flows: trimFlow(costing, (id) => (bought.get(id) ?? 0) / weeks)
       .filter((f) => f.givesG > 0 || f.asksG > 0)
       .map((f) => ({
         ...f,
-        version:
-          versions.ingredients.get(
-            f.supply.startsWith('trim:') ? f.of.id : f.supply.slice('usable:'.length),
-          ) ?? 1,
+        version: versions.ingredients.get(ingredientOf(f.supply) ?? f.of.id) ?? 1,
       }))
       // What somebody asks for first, then what most is left over of.
       .sort(
@@ -85,4 +84,10 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
       .map((s) => ({ id: s.ingredient.id, name: s.ingredient.name, trims: s.stockTrim > 0 }))
       .sort((a, b) => a.name.localeCompare(b.name, 'en')),
   };
+}
+
+/** The ingredient whose supply it is. */
+function ingredientOf(supply: string): string | undefined {
+  const from = readSupply(supply);
+  return from && 'id' in from ? from.id : undefined;
 }

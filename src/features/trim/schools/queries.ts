@@ -1,12 +1,8 @@
 import 'server-only';
-import {
-  beforeTheKnife,
-  comesOffShare,
-  costOfPlate,
-  type GraphNode,
-  type KitchenCosting,
-  type Knife,
-} from '@/core/costing';
+import { costOfPlate, type KitchenCosting } from '@/core/costing';
+import type { GraphNode } from '@/core/graph';
+import { beforeTheKnife } from '@/core/prices';
+import { comesOffShare, type Knife } from '@/core/knife';
 import type { TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { kitchenVersion } from '@/db/larder';
@@ -54,8 +50,8 @@ export interface SchoolsPage {
 /** What the choice of a school does, in figures: everything the browser needs to price every plate under each. */
 export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { file, graph } = costing;
-  const { kitchen } = file;
+  const { state, graph } = costing;
+  const { kitchen } = state;
   return {
     school: kitchen.trim.school,
     setValue: kitchen.trim.setValuePerKg,
@@ -72,7 +68,7 @@ export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
     prices: graph.nodes
       .filter((n) => n.from.length === 0 && /^(usable|trim):/.test(n.key))
       .map((n) => [n.key, graph.cost(n.key)]),
-    plates: file.plates.map((p) => ({
+    plates: state.plates.map((p) => ({
       id: p.id,
       name: p.name,
       netPrice: costOfPlate(costing, p.id).netPrice,

@@ -1,18 +1,11 @@
 import 'server-only';
+import type { KitchenCosting } from '@/core/costing';
 import { notFound } from 'next/navigation';
-import {
-  beforeTheKnife,
-  isGuess,
-  proposalOf,
-  taught,
-  whatMoved,
-  withProposal,
-  type Moved,
-  type Taught,
-} from '@/core/costing';
+import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
+import { proposalOf, taught, whatMoved, withProposal, type Moved, type Taught } from '@/core/taught';
 import type { Learned, Prior, Season, TestKind } from '@/core/learning';
 import type { TrimSchool } from '@/core/larder';
-import type { WrittenTest } from '@/core/kitchen-file';
+import type { WrittenTest } from '@/core/bench';
 import { peopleOf } from '@/db/people';
 import { database } from '@/server/database';
 import { takesIngredient, usedBy } from '@/server/used-by';
@@ -111,26 +104,26 @@ export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
   const { costing, versions } = kitchen;
   const supply = costing.supplies.get(id);
   if (!supply) notFound();
-  const { file, day } = costing;
+  const { state, day } = costing;
   const { tests } = await testsOf(who.kitchenId, costing);
-  const all = taught(file, supply.ingredient, tests, day, TERMS);
+  const all = taught(state, supply.ingredient, tests, day, TERMS);
   const proposal = proposalOf(all);
   const after =
     proposal &&
     (await costedWith(kitchen, (f) => withProposal(f, id, proposal, day, `${day}T00:00:00.000Z`)));
   const names = {
     people: new Map((await peopleOf(database(), who.kitchenId)).map((p) => [p.id, p.name])),
-    suppliers: new Map(file.suppliers.map((s) => [s.id, s.name])),
-    ingredients: new Map(file.ingredients.map((i) => [i.id, i.name])),
+    suppliers: new Map(state.suppliers.map((s) => [s.id, s.name])),
+    ingredients: new Map(state.ingredients.map((i) => [i.id, i.name])),
   };
-  const { trim, comesOff, learnFrom } = supply.ingredient;
+  const { learnFrom } = supply.ingredient;
   return {
     id,
     name: supply.ingredient.name,
     version: versions.ingredients.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
     mayTest: may(who.role, 'cook'),
-    asks: file.kitchen.learning === 'ask',
+    asks: state.kitchen.learning === 'ask',
     usable: supply.usable,
     stockTrim: supply.stockTrim,
     guess: isGuess(supply),
@@ -145,32 +138,47 @@ export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
     moved: after ? whatMoved(costing, after) : null,
     proposed: JSON.stringify(proposal ?? null),
     learnFrom: { season: learnFrom?.season, supplier: learnFrom?.supplier },
-    suppliers: file.suppliers.map(({ id: supplier, name }) => ({ id: supplier, name })),
+    suppliers: state.suppliers.map(({ id: supplier, name }) => ({ id: supplier, name })),
+    ...whoPays(costing, supply),
+    past: pastYields(supply),
+    usedBy: usedBy(state, takesIngredient(id)),
+  };
+}
+
+/** Who pays for what comes off it, and what it comes off itself. */
+function whoPays(
+  { state, supplies }: KitchenCosting,
+  supply: Supply,
+): Pick<TaughtPage, 'trim' | 'comesOff' | 'bought'> {
+  const { trim, comesOff } = supply.ingredient;
+  return {
     trim: {
       own: trim?.school,
-      kitchens: file.kitchen.trim.school,
-      setValue: trim?.setValuePerKg ?? file.kitchen.trim.setValuePerKg,
+      kitchens: state.kitchen.trim.school,
+      setValue: trim?.setValuePerKg ?? state.kitchen.trim.setValuePerKg,
       ownValue: trim?.setValuePerKg !== undefined,
       takenPct: trim?.takenPct ?? 100,
     },
     comesOff: comesOff && {
-      of: { id: comesOff.ingredient, name: names.ingredients.get(comesOff.ingredient) ?? '' },
-      setValue: comesOff.setValuePerKg ?? file.kitchen.trim.setValuePerKg,
+      of: { id: comesOff.ingredient, name: supplies.get(comesOff.ingredient)?.ingredient.name ?? '' },
+      setValue: comesOff.setValuePerKg ?? state.kitchen.trim.setValuePerKg,
       ownValue: comesOff.setValuePerKg !== undefined,
       sold: comesOff.sold,
       perKg: supply.comesOff?.perKg ?? null,
     },
     bought: beforeTheKnife(supply) ?? null,
-    past: [...supply.ingredient.yields]
-      .sort((a, b) => b.on.localeCompare(a.on) || b.recordedAt.localeCompare(a.recordedAt))
-      .map((y) => ({
-        on: y.on,
-        guess: y.source === 'estimate',
-        words: `${y.usablePct} %${y.stockTrimPct > 0 ? `, trim ${y.stockTrimPct} %` : ''}${y.basis ? ` · ${y.basis}` : ''}`,
-      })),
-    usedBy: usedBy(file, takesIngredient(id)),
   };
 }
+
+/** What it was reckoned with, the last first. */
+const pastYields = ({ ingredient }: Supply): TaughtPage['past'] =>
+  [...ingredient.yields]
+    .sort((a, b) => b.on.localeCompare(a.on) || b.recordedAt.localeCompare(a.recordedAt))
+    .map((y) => ({
+      on: y.on,
+      guess: y.source === 'estimate',
+      words: `${y.usablePct} %${y.stockTrimPct > 0 ? `, trim ${y.stockTrimPct} %` : ''}${y.basis ? ` · ${y.basis}` : ''}`,
+    }));
 
 /** Stock trim that no test has found and nobody expected is not worth a picture. */
 const saysSomething = (t: Taught): boolean =>

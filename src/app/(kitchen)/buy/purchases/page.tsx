@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Day } from '@/core/kitchen-file';
+import { Day } from '@/core/written';
 import { PurchaseListView } from '@/features/buy/purchases/components/purchase-list-view';
 import { purchaseList } from '@/features/buy/purchases/queries';
 import { mustWork } from '@/server/session';

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
-import { keepSetting, keepWeighing } from '../actions';
+import { keepSetting, keepWeighing } from '../wire';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
 

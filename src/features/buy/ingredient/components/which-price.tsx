@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
-import { keepBasis, keepCount, keepSetting } from '../actions';
+import { keepBasis, keepCount, keepSetting } from '../wire';
 import type { IngredientPage } from '../queries';
 import { useWeighed } from './use-weighed';
 

@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { searcher } from '@/ui/search';
 import { useKept } from '@/ui/use-kept';
-import { keepTaken } from '../actions';
+import { keepTaken } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
 import { Merges } from './merges';
@@ -139,7 +139,7 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
       className="new-article"
       onSubmit={(event) => {
         event.preventDefault();
-        void keep(() => keepTaken(row.id, name)).then((ok) => ok && close());
+        void keep(() => keepTaken({ reference: row.id, name })).then((ok) => ok && close());
       }}
     >
       <label>

@@ -3,7 +3,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useKept } from '@/ui/use-kept';
-import { keepMeasure, keepNoMeasure } from '../actions';
+import { keepMeasure, keepNoMeasure } from '../wire';
 import type { LarderPage } from '../queries';
 
 /** The house's own measures: defined once, then written anywhere an amount is. */
@@ -18,7 +18,7 @@ export function Measures({ page }: { page: LarderPage }) {
         <form
           onSubmit={(event) => {
             event.preventDefault();
-            void keep(() => keepMeasure(name, amount)).then((ok) => {
+            void keep(() => keepMeasure({ name, amount })).then((ok) => {
               if (!ok) return;
               setName('');
               setAmount('');
@@ -85,7 +85,7 @@ function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][numb
           className="plain-button"
           aria-label={`Put the ${m.name} away`}
           disabled={state.busy}
-          onClick={() => void keep(() => keepNoMeasure(m.id))}
+          onClick={() => void keep(() => keepNoMeasure({ id: m.id }))}
         >
           <X size={15} aria-hidden="true" />
         </button>

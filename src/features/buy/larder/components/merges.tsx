@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useKept } from '@/ui/use-kept';
-import { keepApart, keepMerge } from '../actions';
+import { keepApart, keepMerge } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
 
 /** Two spellings of one thing become one, with all their history; and can be taken apart again. */
@@ -21,7 +21,7 @@ export function Merges({ page }: { page: LarderPage }) {
           onSubmit={(event) => {
             event.preventDefault();
             if (!first || into === '') return;
-            void keep(() => keepMerge(from, first.version ?? 1, into)).then((ok) => {
+            void keep(() => keepMerge({ id: from, seen: first.version ?? 1, into })).then((ok) => {
               if (!ok) return;
               setFrom('');
               setInto('');
@@ -97,7 +97,7 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
           className="plain-button"
           disabled={state.busy}
           aria-label={`Take ${m.name} apart from ${m.into}`}
-          onClick={() => void keep(() => keepApart(m.id, m.version))}
+          onClick={() => void keep(() => keepApart({ id: m.id, seen: m.version }))}
         >
           Take apart
         </button>

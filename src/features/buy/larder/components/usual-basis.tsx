@@ -4,7 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
-import { keepUsualBasis } from '../actions';
+import { keepUsualBasis } from '../wire';
 import type { LarderPage } from '../queries';
 
 const WORDS = {
@@ -21,7 +21,7 @@ export function UsualBasis({ page }: { page: LarderPage }) {
   const [by, setBy] = useState<By>(basis.by === 'fixed' ? 'latest' : basis.by);
   const days = basis.by === 'average' ? String(basis.days) : '28';
   const send = (next: By, typed: string): void =>
-    void keep(() => keepUsualBasis(next, typed, page.kitchenVersion));
+    void keep(() => keepUsualBasis({ by: next, days: typed, seen: page.kitchenVersion }));
   return (
     <section className="side-box" aria-labelledby="usual-basis">
       <h2 id="usual-basis">Which price usually counts</h2>

@@ -5,9 +5,9 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useKept } from '@/ui/use-kept';
-import { dropList, look } from '../actions';
+import { dropList, look } from '../wire';
 import type { ListPage } from '../queries';
-import type { ColumnsAsked } from '../service';
+import type { ColumnsAsked } from '../lists';
 
 const KEYS = [
   ['code', 'its code'],
@@ -115,7 +115,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
           type="button"
           className="plain-button"
           onClick={() =>
-            void keep(() => dropList(page.list.id)).then((ok) => ok && router.push('/buy/lists'))
+            void keep(() => dropList({ id: page.list.id })).then((ok) => ok && router.push('/buy/lists'))
           }
         >
           Put it away

@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
 import type { Verdict } from '@/core/price-list';
 import { useKept } from '@/ui/use-kept';
-import { accept, dropList, keepWanted } from '../actions';
+import { accept, dropList, keepWanted } from '../wire';
 import type { ListPage } from '../queries';
 import { ListRow } from './list-row';
 import { TakeBack } from './take-back';
@@ -24,7 +24,6 @@ export function Decide({ page }: { page: ListPage }) {
   const [keep, state] = useKept();
   const { list } = page;
   const open = list.state === 'preview';
-  const wanted = page.counts.reduce((sum, c) => sum + c.wanted, 0);
   const decidable = open && page.mayEdit && ['moved', 'odd'].includes(page.verdict);
   const at = (verdict: Verdict, from = 0): string =>
     `/buy/lists/${list.id}?verdict=${verdict}${from > 0 ? `&from=${from}` : ''}`;
@@ -46,91 +45,120 @@ export function Decide({ page }: { page: ListPage }) {
             {VERDICT_WORDS[c.verdict]}
           </button>
         ))}
-        {open && page.mayEdit && (
-          <span className="invoice-total" style={{ display: 'flex', gap: '0.8rem' }}>
-            <button
-              type="button"
-              className="plain-button"
-              onClick={() => void keep(() => dropList(list.id)).then((ok) => ok && router.push('/buy/lists'))}
-            >
-              Put it away
-            </button>
-            <Button disabled={state.busy || wanted === 0} onClick={() => void keep(() => accept(list.id))}>
-              Write {wanted} {wanted === 1 ? 'price' : 'prices'} into the book
-            </Button>
-          </span>
-        )}
+        {open && page.mayEdit && <Ending page={page} busy={state.busy} keep={keep} />}
       </div>
       {state.message && (
         <p role="alert" className="trouble">
           {state.message}
         </p>
       )}
-      {decidable && page.rows.length > 0 && (
-        <p className="small-line">
-          {page.verdict === 'odd'
-            ? 'Odd rows are written only if you take them. '
-            : 'These are written unless you leave them out. '}
-          <button
-            type="button"
-            className="plain-button"
-            onClick={() => void keep(() => keepWanted(list.id, { verdict: page.verdict }, true))}
-          >
-            Take all
-          </button>{' '}
-          <button
-            type="button"
-            className="plain-button"
-            onClick={() => void keep(() => keepWanted(list.id, { verdict: page.verdict }, false))}
-          >
-            Leave all out
-          </button>
-        </p>
-      )}
-      {page.rows.length === 0 ? (
-        <p className="quiet">No rows here.</p>
-      ) : (
-        <table className="sheet-table invoice-lines">
-          <thead>
-            <tr>
-              <th scope="col">Line, code, what</th>
-              <th scope="col" className="left">
-                Packed
-              </th>
-              <th scope="col">before</th>
-              <th scope="col">now</th>
-              <th scope="col" className="left">
-                {page.verdict === 'ask' ? 'What is it?' : 'Why'}
-              </th>
-              <th scope="col">
-                {open && page.verdict !== 'same' && page.verdict !== 'refused' ? 'take' : ''}
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {page.rows.map((row) => (
-              <ListRow
-                key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`}
-                row={row}
-                page={page}
-                open={open}
-              />
-            ))}
-          </tbody>
-        </table>
-      )}
-      <p className="more">
-        {page.from > 0 && (
-          <Link prefetch={false} href={at(page.verdict, Math.max(0, page.from - 50))}>
-            Earlier rows
-          </Link>
-        )}{' '}
-        {page.more && (
-          <Link prefetch={false} href={at(page.verdict, page.from + page.rows.length)}>
-            More rows
-          </Link>
-        )}
-      </p>
+      {decidable && page.rows.length > 0 && <AllOfThem page={page} keep={keep} />}
+      {page.rows.length === 0 ? <p className="quiet">No rows here.</p> : <Rows page={page} open={open} />}
+      <MoreRows page={page} at={at} />
     </>
+  );
+}
+
+interface KeepingProps {
+  readonly page: ListPage;
+  readonly keep: ReturnType<typeof useKept>[0];
+}
+
+function Ending({ page: { list, counts }, busy, keep }: KeepingProps & { readonly busy: boolean }) {
+  const router = useRouter();
+  const wanted = counts.reduce((sum, c) => sum + c.wanted, 0);
+  return (
+    <span className="invoice-total" style={{ display: 'flex', gap: '0.8rem' }}>
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() =>
+          void keep(() => dropList({ id: list.id })).then((ok) => ok && router.push('/buy/lists'))
+        }
+      >
+        Put it away
+      </button>
+      <Button disabled={busy || wanted === 0} onClick={() => void keep(() => accept({ id: list.id }))}>
+        Write {wanted} {wanted === 1 ? 'price' : 'prices'} into the book
+      </Button>
+    </span>
+  );
+}
+
+function AllOfThem({ page, keep }: KeepingProps) {
+  const { list } = page;
+  return (
+    <p className="small-line">
+      {page.verdict === 'odd'
+        ? 'Odd rows are written only if you take them. '
+        : 'These are written unless you leave them out. '}
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() =>
+          void keep(() => keepWanted({ id: list.id, where: { verdict: page.verdict }, wanted: true }))
+        }
+      >
+        Take all
+      </button>{' '}
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() =>
+          void keep(() => keepWanted({ id: list.id, where: { verdict: page.verdict }, wanted: false }))
+        }
+      >
+        Leave all out
+      </button>
+    </p>
+  );
+}
+
+function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean }) {
+  return (
+    <table className="sheet-table invoice-lines">
+      <thead>
+        <tr>
+          <th scope="col">Line, code, what</th>
+          <th scope="col" className="left">
+            Packed
+          </th>
+          <th scope="col">before</th>
+          <th scope="col">now</th>
+          <th scope="col" className="left">
+            {page.verdict === 'ask' ? 'What is it?' : 'Why'}
+          </th>
+          <th scope="col">{open && page.verdict !== 'same' && page.verdict !== 'refused' ? 'take' : ''}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {page.rows.map((row) => (
+          <ListRow key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`} row={row} page={page} open={open} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function MoreRows({
+  page,
+  at,
+}: {
+  readonly page: ListPage;
+  readonly at: (verdict: Verdict, from?: number) => string;
+}) {
+  return (
+    <p className="more">
+      {page.from > 0 && (
+        <Link prefetch={false} href={at(page.verdict, Math.max(0, page.from - 50))}>
+          Earlier rows
+        </Link>
+      )}{' '}
+      {page.more && (
+        <Link prefetch={false} href={at(page.verdict, page.from + page.rows.length)}>
+          More rows
+        </Link>
+      )}
+    </p>
   );
 }

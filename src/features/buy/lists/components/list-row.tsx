@@ -5,7 +5,7 @@ import Form from 'react-bootstrap/Form';
 import type { ImportRow } from '@/db/price-list-rows';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
-import { keepAssigned, keepWanted } from '../actions';
+import { keepAssigned, keepWanted } from '../wire';
 import type { ListPage } from '../queries';
 
 /** One row of a list: what it says, what was before, and whether it is taken. */
@@ -15,9 +15,11 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
   const [taken, setTaken] = useState(row.wanted ?? row.verdict === 'moved');
   const toggle = (): void => {
     setTaken(!taken);
-    void keep(() => keepWanted(page.list.id, { line: row.line }, !taken)).then((ok) => {
-      if (!ok) setTaken(taken);
-    });
+    void keep(() => keepWanted({ id: page.list.id, where: { line: row.line }, wanted: !taken })).then(
+      (ok) => {
+        if (!ok) setTaken(taken);
+      },
+    );
   };
   const mayTake =
     open &&
@@ -56,11 +58,11 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
               const [kind, id = ''] = event.target.value.split(':');
               if (id === '') return;
               void keep(() =>
-                keepAssigned(
-                  page.list.id,
-                  row.line,
-                  kind === 'article' ? { article: id } : { ingredient: id },
-                ),
+                keepAssigned({
+                  id: page.list.id,
+                  line: row.line,
+                  to: kind === 'article' ? { article: id } : { ingredient: id },
+                }),
               );
             }}
           >

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useKept } from '@/ui/use-kept';
-import { undo } from '../actions';
+import { undo } from '../wire';
 import type { ListPage } from '../queries';
 
 /** An accepted list can be taken back whole; what somebody edited since is kept unless confirmed. */
@@ -18,7 +18,7 @@ export function TakeBack({ page }: { page: ListPage }) {
           type="button"
           className="plain-button"
           disabled={state.busy}
-          onClick={() => void keep(() => undo(page.list.id, also))}
+          onClick={() => void keep(() => undo({ id: page.list.id, alsoEdited: also }))}
         >
           Take the whole list back
         </button>

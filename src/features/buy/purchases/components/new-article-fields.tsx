@@ -2,7 +2,7 @@
 
 import Form from 'react-bootstrap/Form';
 import { countUnitOf, readAmountOf, toGrams, type Manner, type Weighable } from '@/core/quantity';
-import type { NewArticle } from '../service';
+import type { NewArticle } from '../wire';
 import type { PurchaseForm } from '../queries';
 import type { ArticleFacts } from '../understand';
 import type { DraftGoods } from './use-draft';

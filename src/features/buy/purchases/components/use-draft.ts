@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useState } from 'react';
-import type { PurchaseTyped } from '../actions';
+import type { PurchaseTyped } from '../wire';
 import type { PurchaseForm } from '../queries';
 
 export type Draft = PurchaseTyped;

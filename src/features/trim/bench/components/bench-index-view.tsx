@@ -6,9 +6,10 @@ import { useEffect, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import { KIND_WORDS } from '../../words';
-import { findForBench, putOnBench } from '../actions';
+import { findForBench } from '../actions';
+import { putOnBench } from '../wire';
 import type { BenchIndex, BenchRow } from '../queries';
-import { TRY_AGAIN } from '@/ui/no-answer';
+import { TRY_AGAIN } from '@/wire';
 
 /** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
 export function BenchIndexView({ index }: { readonly index: BenchIndex }) {

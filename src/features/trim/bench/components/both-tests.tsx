@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { keepApart } from '../actions';
-import type { TestTyped, TheirTest } from '../service';
+import { keepApart } from '../wire';
+import type { TestTyped, TheirTest } from '../wire';
 import { FATE_WORDS } from '../../words';
-import { noAnswer } from '@/ui/no-answer';
+import { noAnswer } from '@/wire';
 
 const rowsOf = (t: Pick<TestTyped, 'start' | 'parts' | 'second'>): [string, string][] => [
   ['went in', t.start],

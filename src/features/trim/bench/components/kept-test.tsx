@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { isDrained } from '@/core/kitchen-file';
+import { isDrained } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
 import { FATE_WORDS, KIND_WORDS } from '../../words';
 import type { TestPage } from '../queries';

@@ -1,8 +1,8 @@
 'use client';
 
 import { useId, useState } from 'react';
-import { newByProduct } from '../actions';
-import { TRY_AGAIN } from '@/ui/no-answer';
+import { newByProduct } from '../wire';
+import { TRY_AGAIN } from '@/wire';
 
 /** Names a by-product that is not in the kitchen yet, and what it is reckoned as. */
 export function NewByProduct({

@@ -3,11 +3,11 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { FATES, type Fate } from '@/core/learning';
-import type { LiveTest } from '@/core/kitchen-file';
+import type { LiveTest } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
 import { FATE_WORDS, fateClass } from '../../words';
 import type { TestPage } from '../queries';
-import type { TestTyped } from '../service';
+import type { TestTyped } from '../wire';
 import { NewByProduct } from './new-by-product';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
@@ -24,11 +24,9 @@ interface Props {
 
 /** Each part as it comes off, with its fate and its weight. */
 export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }: Props) {
-  const { bare } = useFigures();
   const [made, setMade] = useState<readonly { id: string; name: string }[]>([]);
   const [asking, setAsking] = useState<number | null>(null);
   const products = [...page.products, ...made];
-  const start = live.start.g ?? 0;
   const parts = typed.parts;
   const withPart = (i: number, part: Partial<(typeof parts)[number]>): TestTyped => ({
     ...typed,
@@ -58,87 +56,11 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
         </thead>
         <tbody>
           {parts.map((part, i) => (
-            <tr key={i}>
-              <td>
-                <span className={`swatch ${fateClass(part.fate)}`} aria-hidden="true" />
-                <select
-                  className="form-select"
-                  aria-label={`Part ${i + 1}, what becomes of it`}
-                  value={part.fate}
-                  onChange={(event) => {
-                    const fate = event.target.value as Fate;
-                    const { product: _p, ...rest } = part;
-                    const next = fate === 'by-product' && products[0] ? { product: products[0].id } : {};
-                    both({
-                      ...typed,
-                      parts: parts.map((p, j) => (j === i ? { ...rest, fate, ...next } : p)),
-                    });
-                    if (fate === 'by-product' && products.length === 0) setAsking(i);
-                  }}
-                >
-                  {FATES.map((fate) => (
-                    <option key={fate} value={fate}>
-                      {FATE_WORDS[fate]}
-                    </option>
-                  ))}
-                </select>
-              </td>
-              <td className="left">
-                {part.fate === 'by-product' ? (
-                  <select
-                    className="form-select"
-                    aria-label={`Part ${i + 1}, product`}
-                    value={part.product ?? ''}
-                    onChange={(event) => {
-                      if (event.target.value === 'new') setAsking(i);
-                      else both(withPart(i, { product: event.target.value || undefined }));
-                    }}
-                  >
-                    <option value="">which product?</option>
-                    {products.map((p) => (
-                      <option key={p.id} value={p.id}>
-                        {p.name}
-                      </option>
-                    ))}
-                    <option value="new">a new one …</option>
-                  </select>
-                ) : (
-                  <input
-                    className="typed typed-text"
-                    aria-label={`Part ${i + 1}, what it is`}
-                    placeholder={part.fate === 'usable' ? 'trimmed' : 'peel, roots …'}
-                    value={part.name}
-                    onChange={(event) => change(withPart(i, { name: event.target.value }))}
-                    onBlur={() => keep(typed)}
-                  />
-                )}
-              </td>
-              <td className="left">
-                <WeightField
-                  label={`Part ${i + 1}, weight`}
-                  field={`parts.${i}`}
-                  value={part.amount}
-                  live={live.parts[i] ?? {}}
-                  trouble={troubleAt(`parts[${i}]`)}
-                  scale={scale}
-                  onTyped={(amount) => change(withPart(i, { amount }))}
-                  onDone={(amount) => keep(withPart(i, { amount }))}
-                />
-              </td>
-              <td className="fig">
-                {live.parts[i]?.g !== undefined && start > 0 ? bare((live.parts[i].g / start) * 100, 1) : ''}
-              </td>
-              <td>
-                <button
-                  type="button"
-                  className="row-tool"
-                  aria-label={`Take part ${i + 1} out`}
-                  onClick={() => both({ ...typed, parts: parts.filter((_, j) => j !== i) })}
-                >
-                  <X size={16} aria-hidden="true" />
-                </button>
-              </td>
-            </tr>
+            <PartRow
+              key={i}
+              {...{ i, part, products, typed, live, troubleAt, scale, change, keep, both, withPart }}
+              ask={() => setAsking(i)}
+            />
           ))}
         </tbody>
       </table>
@@ -167,5 +89,118 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
         <Plus size={15} aria-hidden="true" /> Another part
       </button>
     </>
+  );
+}
+
+interface RowProps extends Pick<Props, 'typed' | 'live' | 'troubleAt' | 'scale' | 'change' | 'keep'> {
+  readonly i: number;
+  readonly part: TestTyped['parts'][number];
+  readonly products: readonly { readonly id: string; readonly name: string }[];
+  readonly both: (next: TestTyped) => void;
+  readonly withPart: (i: number, part: Partial<TestTyped['parts'][number]>) => TestTyped;
+  /** Asks which new product it is. */
+  readonly ask: () => void;
+}
+
+function PartRow(props: RowProps) {
+  const { i, part, typed, live, troubleAt, scale, change, keep, both, withPart } = props;
+  const { bare } = useFigures();
+  const start = live.start.g ?? 0;
+  return (
+    <tr>
+      <td>
+        <FateField {...props} />
+      </td>
+      <td className="left">
+        {part.fate === 'by-product' ? (
+          <ProductField {...props} />
+        ) : (
+          <input
+            className="typed typed-text"
+            aria-label={`Part ${i + 1}, what it is`}
+            placeholder={part.fate === 'usable' ? 'trimmed' : 'peel, roots …'}
+            value={part.name}
+            onChange={(event) => change(withPart(i, { name: event.target.value }))}
+            onBlur={() => keep(typed)}
+          />
+        )}
+      </td>
+      <td className="left">
+        <WeightField
+          label={`Part ${i + 1}, weight`}
+          field={`parts.${i}`}
+          value={part.amount}
+          live={live.parts[i] ?? {}}
+          trouble={troubleAt(`parts[${i}]`)}
+          scale={scale}
+          onTyped={(amount) => change(withPart(i, { amount }))}
+          onDone={(amount) => keep(withPart(i, { amount }))}
+        />
+      </td>
+      <td className="fig">
+        {live.parts[i]?.g !== undefined && start > 0 ? bare((live.parts[i].g / start) * 100, 1) : ''}
+      </td>
+      <td>
+        <button
+          type="button"
+          className="row-tool"
+          aria-label={`Take part ${i + 1} out`}
+          onClick={() => both({ ...typed, parts: typed.parts.filter((_, j) => j !== i) })}
+        >
+          <X size={16} aria-hidden="true" />
+        </button>
+      </td>
+    </tr>
+  );
+}
+
+function FateField({ i, part, products, typed, both, ask }: RowProps) {
+  return (
+    <>
+      <span className={`swatch ${fateClass(part.fate)}`} aria-hidden="true" />
+      <select
+        className="form-select"
+        aria-label={`Part ${i + 1}, what becomes of it`}
+        value={part.fate}
+        onChange={(event) => {
+          const fate = event.target.value as Fate;
+          const { product: _p, ...rest } = part;
+          const next = fate === 'by-product' && products[0] ? { product: products[0].id } : {};
+          both({
+            ...typed,
+            parts: typed.parts.map((p, j) => (j === i ? { ...rest, fate, ...next } : p)),
+          });
+          if (fate === 'by-product' && products.length === 0) ask();
+        }}
+      >
+        {FATES.map((fate) => (
+          <option key={fate} value={fate}>
+            {FATE_WORDS[fate]}
+          </option>
+        ))}
+      </select>
+    </>
+  );
+}
+
+function ProductField({ i, part, products, both, withPart, ask }: RowProps) {
+  return (
+    <select
+      className="form-select"
+      aria-label={`Part ${i + 1}, product`}
+      value={part.product ?? ''}
+      onChange={(event) => {
+        if (event.target.value === 'new') ask();
+        else both(withPart(i, { product: event.target.value || undefined }));
+      }}
+    >
+      <option value="">which product?</option>
+      {products.map((p) => (
+        <option key={p.id} value={p.id}>
+          {p.name}
+        </option>
+      ))}
+      <option value="new">a new one …</option>
+    </select>
   );
 }

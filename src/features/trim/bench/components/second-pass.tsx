@@ -1,10 +1,10 @@
 'use client';
 
 import { X } from 'lucide-react';
-import type { LiveTest } from '@/core/kitchen-file';
+import type { LiveTest } from '@/core/bench';
 import type { SecondPassWorth } from '@/core/learning';
 import { useFigures } from '@/ui/figures';
-import type { TestTyped } from '../service';
+import type { TestTyped } from '../wire';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Figure } from '@/core/costing';
+import type { Figure } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
 import type { TestPage } from '../queries';
 import { ThreeSchools } from './three-schools';

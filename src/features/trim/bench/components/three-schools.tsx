@@ -1,6 +1,6 @@
 'use client';
 
-import { afterTheKnife, type Knife } from '@/core/costing';
+import { afterTheKnife, type Knife } from '@/core/knife';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import type { TestWeighed } from '@/core/learning';
 import { useFigures } from '@/ui/figures';

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { settled, type Reading } from '@/core/learning';
-import { noAnswer } from '@/ui/no-answer';
+import { noAnswer } from '@/wire';
 
 /** How taking a weight goes: reading, with what it shows; or why it took none, with what could be taken all the same. */
 export interface Taking {

@@ -1,16 +1,8 @@
 import { useCallback, useRef, useState } from 'react';
-import type { WrittenTest } from '@/core/kitchen-file';
-import { keepTest, keepWeighing, type BenchAnswer } from '../actions';
+import type { WrittenTest } from '@/core/bench';
 import type { TestPage } from '../queries';
-import type { TestTyped, TheirTest } from '../service';
-import { noAnswer } from '@/ui/no-answer';
-
-const NO_ANSWER = {
-  ok: false,
-  code: 'no-answer',
-  path: '',
-  message: noAnswer('what you weighed stands here and can be kept again'),
-} as const;
+import { keepTest, keepWeighing, type TestTyped, type TheirTest } from '../wire';
+import { noAnswer, type Reply } from '@/wire';
 
 /** What of a test is typed, out of how it is kept. */
 export const typedFrom = ({
@@ -55,9 +47,20 @@ export function useTest(page: TestPage) {
   const next = useRef<TestTyped | null>(null);
   const last = useRef(JSON.stringify(typed));
 
-  const settle = useCallback((answer: BenchAnswer): boolean => {
-    if (answer.ok) version.current = answer.value;
-    setRefusal(answer.ok ? null : { message: answer.message, path: answer.path, theirs: answer.theirs });
+  const settle = useCallback((answer: Reply<null, TheirTest>): boolean => {
+    if (answer.ok) version.current = answer.version ?? version.current;
+    setRefusal(
+      answer.ok
+        ? null
+        : {
+            message:
+              answer.code === 'no-answer'
+                ? noAnswer('what you weighed stands here and can be kept again')
+                : answer.message,
+            path: answer.path.replace(/^typed\./, ''),
+            theirs: answer.theirs,
+          },
+    );
     return answer.ok;
   }, []);
 
@@ -67,9 +70,7 @@ export function useTest(page: TestPage) {
     while (next.current && ok) {
       const wanted = next.current;
       next.current = null;
-      ok = settle(
-        await keepWeighing({ id: page.test.id, seen: version.current, typed: wanted }).catch(() => NO_ANSWER),
-      );
+      ok = settle(await keepWeighing({ id: page.test.id, seen: version.current, typed: wanted }));
       if (!ok) last.current = '';
     }
     setSaved(ok ? 'kept' : 'idle');
@@ -90,7 +91,7 @@ export function useTest(page: TestPage) {
 
   const finish = useCallback(async (): Promise<boolean> => {
     await busy.current;
-    const answer = await keepTest({ id: page.test.id, seen: version.current, typed }).catch(() => NO_ANSWER);
+    const answer = await keepTest({ id: page.test.id, seen: version.current, typed });
     if (settle(answer)) setFinished(true);
     return answer.ok;
   }, [page.test.id, settle, typed]);

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { afterTheKnife, valuesOf, type Figure } from '@/core/costing';
+import { afterTheKnife } from '@/core/knife';
+import { valuesOf, type Figure } from '@/core/bench';
 import {
   drainedIn,
   hoursIn,
@@ -8,12 +9,12 @@ import {
   weighTestIn,
   type LiveTest,
   type WrittenTest,
-} from '@/core/kitchen-file';
+} from '@/core/bench';
 import { worthOf, type SecondPassWorth, type TestWeighed } from '@/core/learning';
 import { mannerOf } from '@/core/quantity';
 import type { Trouble } from '@/core/trouble';
 import type { TestPage } from '../queries';
-import type { TestTyped } from '../service';
+import type { TestTyped } from '../wire';
 import { knifeWith } from './three-schools';
 
 /** A test as it stands while it is typed: every weight that can be read, and what they come to as soon as they weigh up. */

@@ -1,10 +1,10 @@
 'use client';
 
-import type { LiveTest } from '@/core/kitchen-file';
+import type { LiveTest } from '@/core/bench';
 import type { Fate } from '@/core/learning';
 import { useFigures } from '@/ui/figures';
 import { FATE_WORDS, fateClass } from '../../words';
-import type { TestTyped } from '../service';
+import type { TestTyped } from '../wire';
 
 interface Segment {
   readonly key: string;

@@ -3,7 +3,7 @@
 import { Scale } from 'lucide-react';
 import { useId } from 'react';
 import { useFigures } from '@/ui/figures';
-import type { LiveWeight } from '@/core/kitchen-file';
+import type { LiveWeight } from '@/core/bench';
 import type { useScale } from './use-scale';
 
 interface Props {

@@ -4,8 +4,9 @@ import Link from 'next/link';
 import { Fragment } from 'react';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
+import { readSupply } from '@/core/supply';
 import { useKept } from '@/ui/use-kept';
-import { keepBatches, keepTaken } from '../actions';
+import { keepBatches, keepTaken } from '../wire';
 import type { FlowPage } from '../queries';
 import { ThrownAway } from './thrown-away';
 
@@ -188,8 +189,11 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
   const [keep, state] = useKept();
   const over = f.givesG - f.asksG;
   const pct = Math.round(f.reallyTaken * 100);
-  const set = (to: number): void =>
-    void keep(() => keepTaken({ supply: f.supply, seen: f.version, pct: to }));
+  const set = (to: number): void => {
+    const from = readSupply(f.supply);
+    const what = from?.is === 'trim' ? ('stock trim' as const) : ('by-product' as const);
+    void keep(() => keepTaken({ id: from && 'id' in from ? from.id : '', what, seen: f.version, pct: to }));
+  };
   const counted = Math.round(f.taken * 100);
   return (
     <>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
-import { afterTheKnife, CostGraph, sourcePrices } from '@/core/costing';
+import { sourcePrices, afterTheKnife } from '@/core/knife';
+import { CostGraph } from '@/core/graph';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import type { SchoolRow, SchoolsPage } from '../queries';
 

@@ -2,7 +2,7 @@
 
 import { SEASONS } from '@/core/learning';
 import { useKept } from '@/ui/use-kept';
-import { learnFrom } from '../actions';
+import { learnFrom } from '../wire';
 import type { TaughtPage } from '../queries';
 
 /** Which own tests are listened to: all of them, one season's, one supplier's. */

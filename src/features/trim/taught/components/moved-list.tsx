@@ -1,6 +1,6 @@
 'use client';
 
-import type { Moved } from '@/core/costing';
+import type { Moved } from '@/core/taught';
 import { useFigures } from '@/ui/figures';
 
 /** What moves, from what to what: largest share first. */

@@ -7,8 +7,8 @@ import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { useKept } from '@/ui/use-kept';
 import { WhyFigure } from '@/ui/why-panel';
-import { putOnBench } from '../../bench/actions';
-import { accept } from '../actions';
+import { putOnBench } from '../../bench/wire';
+import { accept } from '../wire';
 import type { FigurePage, TaughtPage } from '../queries';
 import { Dots } from './dots';
 import { LearnFrom } from './learn-from';
@@ -24,80 +24,22 @@ export function TaughtView({
   readonly page: TaughtPage;
   readonly after?: string | undefined;
 }) {
-  const { bare, currencySign } = useFigures();
-  const router = useRouter();
   const [keep, state] = useKept();
   const [accepted, setAccepted] = useState<TaughtPage['moved']>(null);
   const waits = page.figures.filter((f) => f.waits);
-  const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
   const take = async (): Promise<void> => {
     const moved = page.moved;
     const ok = await keep(() => accept({ id: page.id, seen: page.version, proposed: page.proposed }));
     if (ok) setAccepted(moved);
   };
-  const weigh = async (): Promise<void> => {
-    const answer = await putOnBench({ ingredient: page.id }).catch(() => undefined);
-    if (answer?.ok) router.push(`/trim/bench/${answer.value.id}`);
-  };
   return (
     <>
-      <div className="price-book-head">
-        <div>
-          <h1>{page.name}</h1>
-          <p className="lead-line">
-            {page.guess ? 'Reckoned with an estimate: not measured here yet.' : page.basis}, since{' '}
-            {page.since}.
-            <UsedBy by={page.usedBy} lead=" Used in " most={4} />
-          </p>
-        </div>
-        <div className="head-figures">
-          <div>
-            <span className={`fig-large${page.guess ? ' estimate' : ''}`}>
-              {bare(page.usable * 100, 1)} %
-            </span>
-            <span className="fig-label">usable</span>
-          </div>
-          <div>
-            <span className="fig-large">
-              {page.usablePerKg === null ? (
-                <span className="incomplete">no cost</span>
-              ) : (
-                <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`}>
-                  {bare(page.usablePerKg)}
-                </WhyFigure>
-              )}
-            </span>
-            <span className="fig-label">{currencySign} a usable kilo</span>
-          </div>
-          {page.mayTest && (
-            <Button variant="outline-primary" onClick={() => void weigh()}>
-              Weigh it again
-            </Button>
-          )}
-        </div>
-      </div>
+      <Head page={page} />
       {page.trouble && <p className="trouble">{page.trouble}</p>}
       <div className="taught">
         <div>
           {waits.length > 0 && (
-            <section className="waiting" aria-label="What waits to be accepted">
-              <h2>The tests say {waits.map((f) => saysWords(f, bare)).join(' · ')}</h2>
-              {odd > 0 && (
-                <p className="warning">
-                  {odd === 1 ? 'One test is' : `${odd} tests are`} far from what the others say: look at it
-                  before you accept.
-                </p>
-              )}
-              <MovedList moved={page.moved ?? []} when="would move" />
-              {page.mayEdit ? (
-                <Button onClick={() => void take()} disabled={state.busy}>
-                  Reckon with it from today
-                </Button>
-              ) : (
-                <p className="quiet small-line">It is held back until a manager accepts it.</p>
-              )}
-              <p className="quiet small-line">Until then everything is reckoned as before.</p>
-            </section>
+            <Waiting page={page} waits={waits} busy={state.busy} take={() => void take()} />
           )}
           {state.message && (
             <p role="alert" className="trouble">
@@ -124,37 +66,128 @@ export function TaughtView({
             </p>
           )}
           {page.figures.map((f) => (
-            <section key={f.figure} className="figure-taught" aria-label={f.title}>
-              <h2>
-                {f.title}
-                <span className="fig">
-                  {f.learned && f.dots.some((d) => d.not === undefined)
-                    ? `${bare(f.learned.mean, 1)} ${f.unit}, likely ${bare(f.learned.low, 1)} to ${bare(f.learned.high, 1)}`
-                    : 'no test counts'}
-                </span>
-              </h2>
-              <Dots figure={f} />
-            </section>
+            <Figure key={f.figure} figure={f} />
           ))}
           <TestsTable page={page} />
         </div>
         <aside className="ingredient-side" aria-label="How it is reckoned">
           <LearnFrom page={page} />
           <WhoPaysHere page={page} />
-          <section>
-            <h2>What was reckoned with</h2>
-            <ul className="past-yields">
-              {page.past.map((y) => (
-                <li key={`${y.on} ${y.words}`}>
-                  <span className="fig">{y.on}</span>{' '}
-                  <span className={y.guess ? 'estimate' : ''}>{y.words}</span>
-                </li>
-              ))}
-            </ul>
-          </section>
+          <Past page={page} />
         </aside>
       </div>
     </>
+  );
+}
+
+interface PageProps {
+  readonly page: TaughtPage;
+}
+
+/** What it is reckoned with, and what a usable kilo then costs. */
+function Head({ page }: PageProps) {
+  const { bare, currencySign } = useFigures();
+  const router = useRouter();
+  const weigh = async (): Promise<void> => {
+    const answer = await putOnBench({ ingredient: page.id }).catch(() => undefined);
+    if (answer?.ok) router.push(`/trim/bench/${answer.value.id}`);
+  };
+  return (
+    <div className="price-book-head">
+      <div>
+        <h1>{page.name}</h1>
+        <p className="lead-line">
+          {page.guess ? 'Reckoned with an estimate, not measured here yet' : page.basis}, since {page.since}.
+          <UsedBy by={page.usedBy} lead=" Used in " most={4} />
+        </p>
+      </div>
+      <div className="head-figures">
+        <div>
+          <span className={`fig-large${page.guess ? ' estimate' : ''}`}>{bare(page.usable * 100, 1)} %</span>
+          <span className="fig-label">usable</span>
+        </div>
+        <div>
+          <span className="fig-large">
+            {page.usablePerKg === null ? (
+              <span className="incomplete">no cost</span>
+            ) : (
+              <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`}>
+                {bare(page.usablePerKg)}
+              </WhyFigure>
+            )}
+          </span>
+          <span className="fig-label">{currencySign} a usable kilo</span>
+        </div>
+        {page.mayTest && (
+          <Button variant="outline-primary" onClick={() => void weigh()}>
+            Weigh it again
+          </Button>
+        )}
+      </div>
+    </div>
+  );
+}
+
+/** What the tests say that nothing is reckoned with yet, and what it would move. */
+function Waiting({
+  page,
+  waits,
+  busy,
+  take,
+}: PageProps & { readonly waits: readonly FigurePage[]; readonly busy: boolean; readonly take: () => void }) {
+  const { bare } = useFigures();
+  const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
+  return (
+    <section className="waiting" aria-label="What waits to be accepted">
+      <h2>The tests say {waits.map((f) => saysWords(f, bare)).join(' · ')}</h2>
+      {odd > 0 && (
+        <p className="warning">
+          {odd === 1 ? 'One test is' : `${odd} tests are`} far from what the others say: look at it before you
+          accept.
+        </p>
+      )}
+      <MovedList moved={page.moved ?? []} when="would move" />
+      {page.mayEdit ? (
+        <Button onClick={take} disabled={busy}>
+          Reckon with it from today
+        </Button>
+      ) : (
+        <p className="quiet small-line">It is held back until a manager accepts it.</p>
+      )}
+      <p className="quiet small-line">Until then everything is reckoned as before.</p>
+    </section>
+  );
+}
+
+function Figure({ figure: f }: { readonly figure: FigurePage }) {
+  const { bare } = useFigures();
+  return (
+    <section className="figure-taught" aria-label={f.title}>
+      <h2>
+        {f.title}
+        <span className="fig">
+          {f.learned && f.dots.some((d) => d.not === undefined)
+            ? `${bare(f.learned.mean, 1)} ${f.unit}, likely ${bare(f.learned.low, 1)} to ${bare(f.learned.high, 1)}`
+            : 'no test counts'}
+        </span>
+      </h2>
+      <Dots figure={f} />
+    </section>
+  );
+}
+
+function Past({ page }: PageProps) {
+  return (
+    <section>
+      <h2>What was reckoned with</h2>
+      <ul className="past-yields">
+        {page.past.map((y) => (
+          <li key={`${y.on} ${y.words}`}>
+            <span className="fig">{y.on}</span> <span className={y.guess ? 'estimate' : ''}>{y.words}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

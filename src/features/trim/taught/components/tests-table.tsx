@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
 import { KIND_WORDS } from '../../words';
-import { leaveOutTest } from '../actions';
+import { leaveOutTest } from '../wire';
 import type { Dot, TaughtPage } from '../queries';
 
 interface Row extends Dot {

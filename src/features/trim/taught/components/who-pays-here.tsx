@@ -7,7 +7,7 @@ import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
 import { SCHOOL_WORDS } from '../../words';
-import { keepComesOff, keepTrim } from '../actions';
+import { keepComesOff, keepTrim } from '../wire';
 import type { TaughtPage } from '../queries';
 
 /** Who pays for what comes off this ingredient: the kitchen's school, or one of its own. */

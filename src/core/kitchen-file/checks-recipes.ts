@@ -1,0 +1,86 @@
+import { refuse, type Trouble } from '../trouble';
+import { flawOfStep, idsOfStep, ofStep, partOfStep, type WrittenStep } from '../verbs';
+import { idsOfMatter, type Of } from '../written';
+import { inOrder, loopSentence, partsOf } from './loops';
+import type { WrittenRecipe } from './schema';
+import { sound, wanting, type Sparse } from './sparse';
+
+/** What recipes and plates say that cannot be: things that are not there, parts that part twice, loops. */
+export function checkRecipes(file: Sparse): Trouble[] {
+  const found: Trouble[] = [];
+  const byId = new Map([...sound(file.recipes)].map(([, r]) => [r.id, r]));
+  const want = wanting(file, found);
+  /** Whether what parts from a recipe under a name really does. */
+  const wantPart = (of: Of | undefined, path: string): void => {
+    if (!of || !('product' in of || 'lastBatchOf' in of) || of.part === undefined) return;
+    const from = byId.get('product' in of ? of.product : of.lastBatchOf);
+    if (from && !partsOf(from).includes(of.part))
+      found.push(
+        refuse('unknown-part', `${path}.part`, `Nothing called “${of.part}” parts from ${from.name}.`)
+          .trouble,
+      );
+  };
+  for (const [i, recipe] of sound(file.recipes)) {
+    want('vessel', recipe.vessel, `recipes[${i}].vessel`);
+    want('hob', recipe.hob, `recipes[${i}].hob`);
+    const parts = partsOf(recipe);
+    for (const [j, step] of recipe.steps.entries()) {
+      const place = `recipes[${i}].steps[${j}]`;
+      idsOfStep(step, (kind, id, field) => {
+        want(kind, id, `${place}.${field}`);
+        return id;
+      });
+      wantPart(ofStep(step), `${place}.of`);
+      found.push(...flawsOf(recipe, step, j, parts, place));
+    }
+  }
+  for (const [i, plate] of sound(file.plates))
+    for (const [j, line] of plate.lines.entries()) {
+      const path = `plates[${i}].lines[${j}].of`;
+      idsOfMatter(line.of, (kind, id, field) => {
+        want(kind, id, `${path.slice(0, -3)}.${field}`);
+        return id;
+      });
+      wantPart(line.of, path);
+    }
+  return [...found, ...checkLoops(file)];
+}
+
+/** What is wrong with a step by itself, and a name under which two things part. */
+function flawsOf(
+  recipe: WrittenRecipe,
+  step: WrittenStep,
+  at: number,
+  parts: readonly string[],
+  place: string,
+): Trouble[] {
+  const found: Trouble[] = [];
+  const as = partOfStep(step);
+  if (as !== undefined && parts.indexOf(as) !== parts.lastIndexOf(as))
+    found.push(
+      refuse(
+        'part-twice',
+        `${place}.as`,
+        `Two things part from ${recipe.name} as “${as}”: call one of them otherwise.`,
+      ).trouble,
+    );
+  const flaw = flawOfStep(step);
+  if (flaw)
+    found.push(
+      refuse(flaw.code, `${place}.${flaw.field}`, `${recipe.name}, step ${at + 1}: ${flaw.words}`).trouble,
+    );
+  return found;
+}
+
+function checkLoops(file: Sparse): Trouble[] {
+  const found: Trouble[] = [];
+  const recipes = [...sound(file.recipes)];
+  const nameOf = new Map(recipes.map(([, r]) => [r.id, r.name]));
+  for (const loop of inOrder(recipes.map(([, r]) => r)).loops) {
+    const at = recipes.find(([, r]) => r.id === loop[0])?.[0] ?? 0;
+    found.push(
+      refuse('recipe-loop', `recipes[${at}]`, loopSentence(loop.map((id) => nameOf.get(id) ?? id))).trouble,
+    );
+  }
+  return found;
+}

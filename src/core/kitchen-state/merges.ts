@@ -1,0 +1,70 @@
+import { idsOfStep } from '../verbs';
+import { idsOfMatter, type EachId } from '../written';
+import { laterCount, type Counted, type History } from './history';
+import type { KitchenState } from './state';
+
+/** Where an ingredient's history counts: itself, or the one it was merged into, followed to its end. */
+export function mergeTargets(state: Pick<KitchenState, 'ingredients'>): (id: string) => string {
+  const to = new Map(
+    state.ingredients.flatMap((i) => (i.mergedInto === undefined ? [] : [[i.id, i.mergedInto] as const])),
+  );
+  return (id) => {
+    const seen = new Set<string>();
+    let at = id;
+    for (let next = to.get(at); next !== undefined && !seen.has(at); next = to.get(at)) {
+      seen.add(at);
+      at = next;
+    }
+    return at;
+  };
+}
+
+/**
+ * The kitchen as it is reckoned with: a merged ingredient is gone, and everything that named it (articles
+ * and so their purchases, recipe lines, plates) names the one it was merged into. What is kept names both, so a merge can be undone.
+ */
+export function withoutMerged(state: KitchenState): KitchenState {
+  if (!state.ingredients.some((i) => i.mergedInto !== undefined)) return state;
+  const into = mergeTargets(state);
+  const moved: EachId = (kind, id) => (kind === 'ingredient' ? into(id) : id);
+  return {
+    ...state,
+    ingredients: state.ingredients
+      .filter((i) => into(i.id) === i.id)
+      .map((i) => ({
+        ...i,
+        ...(i.comesOff ? { comesOff: { ...i.comesOff, ingredient: into(i.comesOff.ingredient) } } : {}),
+        yields: i.yields.map((y) =>
+          y.byProducts.length === 0
+            ? y
+            : { ...y, byProducts: y.byProducts.map((b) => ({ ...b, ingredient: into(b.ingredient) })) },
+        ),
+      })),
+    articles: state.articles.map((a) => ({ ...a, ingredient: into(a.ingredient) })),
+    recipes: state.recipes.map((r) => ({
+      ...r,
+      steps: r.steps.map((s) => idsOfStep(s, moved)),
+    })),
+    plates: state.plates.map((p) => ({
+      ...p,
+      lines: p.lines.map((l) => ({ ...l, of: idsOfMatter(l.of, moved) })),
+    })),
+  };
+}
+
+/** The past of a kitchen as it is reckoned with: what was counted under another spelling counts for what that was merged into. */
+export function historyMerged(state: KitchenState, history: History): History {
+  const merged = state.ingredients.filter((i) => i.mergedInto !== undefined);
+  if (merged.length === 0) return history;
+  const into = mergeTargets(state);
+  const spellings = new Map<string, string[]>();
+  for (const { id } of merged) spellings.set(into(id), [...(spellings.get(into(id)) ?? []), id]);
+  return {
+    article: history.article,
+    counted: (id) =>
+      [id, ...(spellings.get(id) ?? [])].reduce<Counted | undefined>(
+        (last, spelling) => laterCount(last, history.counted(spelling)),
+        undefined,
+      ),
+  };
+}

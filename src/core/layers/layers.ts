@@ -1,0 +1,29 @@
+import { FUELS, type Fuel } from '../pot';
+import type { KitchenState } from '../kitchen-state';
+
+/**
+ * What a cost is made of. Never mixed silently: a screen says which layers stand in its figure. Ingredients are bought and
+ * eaten; packaging is bought and thrown away; energy is what the hobs take off the meter; hands are active minutes at a wage.
+ */
+export const LAYERS = ['ingredients', 'packaging', 'energy', 'hands'] as const;
+export type Layer = (typeof LAYERS)[number];
+
+/** Sources of the layers that are not bought by the kilo: a kWh of a fuel, an hour of hands. */
+export const energyKey = (fuel: Fuel): `energy:${Fuel}` => `energy:${fuel}`;
+export const HANDS = 'hands';
+
+/** What a kWh and an hour of hands cost in a kitchen; null where nobody has said. */
+export function layerPrices({ kitchen }: Pick<KitchenState, 'kitchen'>): [string, number | null][] {
+  const price = (written: string | undefined): number | null =>
+    written === undefined ? null : Number(written);
+  return [
+    ...FUELS.map((fuel): [string, number | null] => [energyKey(fuel), price(kitchen.energyPerKwh[fuel])]),
+    [HANDS, price(kitchen.wagePerHour)],
+  ];
+}
+
+/** Layers in words: `ingredients and energy`. */
+export const layerWords = (layers: readonly Layer[]): string =>
+  layers.length < 2
+    ? `${layers[0] ?? 'nothing'} only`
+    : `${layers.slice(0, -1).join(', ')} and ${layers[layers.length - 1] as Layer}`;

@@ -1,0 +1,189 @@
+import { z } from 'zod';
+import {
+  kilos,
+  litres,
+  partFat,
+  pieceG,
+  piecesG,
+  trouble,
+  type Doing,
+  type JointCost,
+  type PotState,
+  type Warning,
+} from '../pot';
+import { at } from '../said';
+import type { Trouble } from '../trouble';
+import { Cost, doing, Name, Typed } from '../written';
+import { COST, fatIn, fatWords } from './joint-words';
+import { jointCost, maybeIn, then, valueIn } from './resolving';
+import { asItIs, nothing, usually, type Verb } from './verb';
+
+const Brown = doing('brown', {
+  loss: Typed,
+  fatRunOff: Typed.optional(),
+  fatKept: z.boolean().optional().describe('the fat stays in the pot; else it is poured off'),
+  as: Name.optional().describe('the name under which the fat goes on to another use'),
+  cost: Cost.optional().describe('of that fat; nothing where it is left out'),
+  time: Typed.optional(),
+});
+type Written = z.infer<typeof Brown>;
+
+export interface BrownStep extends Doing {
+  readonly do: 'brown';
+  /** Shares of the pieces' current mass. */
+  readonly vapour: number;
+  readonly fatRunOff: number;
+  readonly hours: number;
+  /** Whether the fat that runs off stays in the pot; else it is poured off, for another use where it has a name. */
+  readonly fatKept?: boolean | undefined;
+  readonly as?: string | undefined;
+  readonly cost?: JointCost | undefined;
+}
+
+/** °C at which water leaves what browns: the least heat that goes into it. */
+const BROWNING = 100;
+/** Share of the pieces' weight from which water stews them instead. */
+const WET = 0.25;
+
+/** What the pieces hold too little of for it. */
+function cannot(pot: PotState, step: BrownStep): Trouble | undefined {
+  const share = step.vapour + step.fatRunOff;
+  if (pot.pieces.length === 0)
+    return trouble('nothing-to-brown', 'Brown: there are no pieces in the pot to brown.', 0, 0);
+  if (!(step.vapour >= 0 && step.fatRunOff >= 0 && share > 0 && share < 1))
+    return trouble(
+      'brown-out-of-range',
+      `Brown ${(share * 100).toFixed(0)} % cannot be: the loss lies above 0 and below 100 % of the weight.`,
+      share,
+      1,
+    );
+  for (const piece of pot.pieces) {
+    const g = pieceG(piece);
+    const vapour = g * step.vapour;
+    const fat = g * step.fatRunOff;
+    if (vapour > piece.parts.water)
+      return trouble(
+        'brown-too-far',
+        `Brown ${(step.vapour * 100).toFixed(0)} %: ${piece.stuff.name} would give off ${kilos(vapour)} of vapour but hold only ${kilos(piece.parts.water)} of water.`,
+        vapour,
+        piece.parts.water,
+      );
+    if (fat > piece.parts.fat)
+      return trouble(
+        'too-little-fat',
+        `Brown, fat run off ${(step.fatRunOff * 100).toFixed(0)} %: ${piece.stuff.name} would lose ${kilos(fat)} but holds only ${kilos(piece.parts.fat)} of fat.`,
+        fat,
+        piece.parts.fat,
+      );
+  }
+  return undefined;
+}
+
+function tooWet(pot: PotState): Warning[] {
+  const most = piecesG(pot) * WET;
+  if (pot.liquid.water <= most) return [];
+  return [
+    {
+      code: 'water-stops-browning',
+      message: `There are ${litres(pot.liquid.water)} of water with ${kilos(piecesG(pot))} of pieces: water stops browning.`,
+      value: pot.liquid.water,
+      limit: most,
+      unit: 'g',
+      cure: {
+        do: 'pour the water off',
+        message: 'Brown first, then put the liquid in.',
+        value: pot.liquid.water,
+        unit: 'g',
+      },
+    },
+  ];
+}
+
+const fatWay = (step: Written, name: Parameters<Verb<Written, BrownStep>['says']>[1]): string =>
+  step.fatRunOff
+    ? `, fat run off ${step.fatRunOff}${step.fatKept ? ' kept in the pot' : fatWords(step, name)}`
+    : '';
+
+/**
+ * Browns the pieces in the pot: `vapour` and `fatRunOff` are shares of their current mass. Vapour is
+ * all water; pools stay as they are, so browning costs no gelatin. The fat is poured off, kept in the pot, or a product
+ * of its own.
+ */
+export const brown: Verb<Written, BrownStep> = {
+  written: [Brown],
+  ids: asItIs,
+  takes: nothing,
+  parts: (step) => step.as,
+  amount: (step) => step.loss,
+  flaw(step) {
+    if (step.as === undefined && !step.fatKept) return undefined;
+    const say = (words: string) => ({ code: 'fat-nowhere', field: 'fatRunOff', words });
+    if (step.fatRunOff === undefined) return say('no fat runs off that could be kept.');
+    return step.as !== undefined && step.fatKept
+      ? say(`the fat cannot stay in the pot and go on as “${step.as}” as well.`)
+      : undefined;
+  },
+  says: (step, name) => `brown ${step.loss}${fatWay(step, name)}${step.time ? `, takes ${step.time}` : ''}`,
+  reads: [
+    [
+      new RegExp(
+        String.raw`^brown\s+(.+?)(?:,\s*fat run off\s+(.+?)(?:\s+(kept in the pot)|\s+as\s+(.+?)${COST})?)?(?:,\s*takes\s+(.+?))?$`,
+        'i',
+      ),
+      (m) =>
+        then(fatIn(at(m, 4), at(m, 5)), (fat) => ({
+          do: 'brown',
+          loss: at(m, 1),
+          ...(m[2] ? { fatRunOff: at(m, 2) } : {}),
+          ...(m[3] ? { fatKept: true } : {}),
+          ...fat,
+          ...(m[6] ? { time: at(m, 6) } : {}),
+        })),
+    ],
+  ],
+  turn: 'in turn',
+  resolve(step, shelf) {
+    const loss = valueIn(shelf, 'share', step.loss, 'loss');
+    if (!loss.ok) return loss;
+    const fat = maybeIn(shelf, 'share', step.fatRunOff, 'fatRunOff');
+    if (!fat.ok) return fat;
+    return then(maybeIn(shelf, 'time', step.time, 'time'), (hours = 0) => ({
+      do: 'brown',
+      vapour: loss.value,
+      fatRunOff: fat.value ?? 0,
+      hours,
+      fatKept: step.fatKept,
+      as: step.as,
+      cost: step.cost && jointCost(step.cost),
+    }));
+  },
+  run(pot, step, c, report) {
+    const wrong = cannot(pot, step);
+    if (wrong) return wrong;
+    let vapour = 0;
+    let fat = 0;
+    for (const piece of pot.pieces) {
+      const g = pieceG(piece);
+      piece.parts.water -= g * step.vapour;
+      piece.parts.fat -= g * step.fatRunOff;
+      vapour += g * step.vapour;
+      fat += g * step.fatRunOff;
+      pot.netKj += (g / 1000) * c.heatCapacity.pieces * Math.max(0, BROWNING - pot.celsius);
+    }
+    pot.lost['browned off'] += vapour;
+    pot.netKj += (vapour / 1000) * c.latentKj;
+    if (step.fatKept) pot.liquid.freeFat += fat;
+    else if (step.as !== undefined) partFat(pot, step, fat, report);
+    else pot.lost['fat run off'] += fat;
+    pot.elapsedHours += step.hours;
+    return undefined;
+  },
+  scale: asItIs,
+  hands: usually('brown'),
+  warns: (pot) => tooWet(pot),
+  heats: false,
+  seasons: false,
+  filling: 'no',
+  caution: nothing,
+  mark: 'hot',
+};

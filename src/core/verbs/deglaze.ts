@@ -1,0 +1,19 @@
+import { add } from './add';
+import { spirits } from './cautions';
+import { joinForm, joining, type JoinStep, type WrittenJoin } from './joining';
+import type { Verb } from './verb';
+
+const joins = joining('deglaze', [joinForm('deglaze')], {
+  called: 'Deglaze',
+  holdsFat: false,
+  intoLiquid: false,
+  seasons: false,
+  filling: 'adds',
+});
+
+/** What lifts the pan's sediment comes in like anything else. */
+export const deglaze: Verb<WrittenJoin<'deglaze'>, JoinStep<'deglaze'>> = {
+  ...joins,
+  run: (pot, step, c, report) => add.run(pot, { ...step, do: 'add' }, c, report),
+  caution: (row) => spirits(row),
+};

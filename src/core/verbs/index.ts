@@ -1,0 +1,29 @@
+/**
+ * The verbs of a recipe: one file each, which states its written form, how it is said and read, looked up, run, scaled, and what
+ * hands, warnings and cautions it has. `table.ts` names them all; `steps.ts` is the pot, the language and the file with that
+ * table in hand.
+ */
+export {
+  amountOfStep,
+  cautionFor,
+  flawOfStep,
+  idsOfStep,
+  lineOf,
+  markOf,
+  ofStep,
+  partOfStep,
+  readStep,
+  resolveStep,
+  runPot,
+  scaledSteps,
+  scaleTo,
+  tryResolve,
+  vesselsFor,
+  WrittenStep,
+  writeStep,
+  type Pot,
+} from './steps';
+export { VERBS, type PotDoing, type PotStep } from './table';
+export { matterOf, supplyOf } from './resolving';
+export type { OnShelf, Shelf } from './shelf';
+export type { Verb } from './verb';

@@ -1,0 +1,10 @@
+import { joinForm, joining } from './joining';
+
+/** Salt and what else goes in by the pinch, for taste. */
+export const season = joining('season', [joinForm('season')], {
+  called: 'Season',
+  holdsFat: false,
+  intoLiquid: false,
+  seasons: true,
+  filling: 'no',
+});

@@ -1,0 +1,23 @@
+import { findNamed, type Namer, type Names } from '../said';
+import { fine, refuse, type Outcome } from '../trouble';
+
+/** A vessel on a hob; the kitchen's first hob where none is said. */
+export function standSaid(
+  vessel: string,
+  hob: string,
+  names: Names,
+): Outcome<{ vessel: string; hob: string }> {
+  const v = findNamed(vessel, names.vessels, 'vessel');
+  if (!v.ok) return v;
+  const first = names.hobs[0];
+  const h =
+    hob !== ''
+      ? findNamed(hob, names.hobs, 'hob')
+      : first
+        ? fine(first)
+        : refuse('name-unknown', '', 'The kitchen has no hob.');
+  return h.ok ? fine({ vessel: v.value.id, hob: h.value.id }) : h;
+}
+
+export const standWords = (at: { readonly vessel: string; readonly hob: string }, name: Namer): string =>
+  `${name.vessel(at.vessel)} on ${name.hob(at.hob)}`;

@@ -1,0 +1,103 @@
+import { z } from 'zod';
+import type { LedgerRow, PotOf, ProcessConstants, Hob, Scaled, Vessel, PotRun } from '../pot';
+import { runPotWith, scaledStepsWith, scaleToWith, vesselsForWith } from '../pot';
+import { readAmountOf } from '../quantity';
+import { lineOfWith, readStepWith, writeStepWith, type Names } from '../said';
+import { fine, refuse, under, type Outcome } from '../trouble';
+import { Unread, type EachId, type Of } from '../written';
+import type { Shelf } from './shelf';
+import {
+  VERBS,
+  verbCalled,
+  verbOf,
+  type PotDoing,
+  type PotStep,
+  type WrittenDoing,
+  type WrittenStep as Step,
+} from './table';
+
+/** The schema of a step: every verb's forms, and a line nobody could read. */
+export const WrittenStep = z.union([
+  ...Object.values(VERBS).flatMap((verb): readonly z.ZodType<Step>[] => verb.written),
+  Unread,
+] as unknown as [z.ZodType<Step>, ...z.ZodType<Step>[]]);
+export type WrittenStep = Step;
+
+/** A recipe ready to be run. */
+export type Pot = PotOf<PotDoing>;
+
+export const runPot = (pot: Pot, c: ProcessConstants): PotRun => runPotWith(VERBS, pot, c);
+export const scaledSteps = (steps: readonly PotStep[], factor: number): PotStep[] =>
+  scaledStepsWith(VERBS, steps, factor);
+export const scaleTo = (
+  pot: Pot,
+  ml: number,
+  c: ProcessConstants,
+  vessel?: Vessel,
+  hob?: Hob,
+): Outcome<Scaled> => scaleToWith(VERBS, pot, ml, c, vessel, hob);
+export const vesselsFor = (
+  pot: Pot,
+  ml: number,
+  c: ProcessConstants,
+  vessels: readonly Vessel[],
+  hob?: Hob,
+): Scaled[] => vesselsForWith(VERBS, pot, ml, c, vessels, hob);
+
+export const readStep = (text: string, names: Names): Outcome<Step> =>
+  readStepWith<WrittenDoing>(VERBS, text, names);
+export const lineOf = (text: string, names: Names): Step => lineOfWith<WrittenDoing>(VERBS, text, names);
+export const writeStep = (step: Step, names: Names): string =>
+  writeStepWith<WrittenDoing>(VERBS, step, names);
+
+/**
+ * Turns a step as written into one the pot can run. What cannot be read becomes an `unread` step
+ * that says why, so that the rest can be followed and the cost is known to be incomplete.
+ */
+export function resolveStep(step: Step, shelf: Shelf): PotStep {
+  const resolved = tryResolve(step, shelf);
+  if (resolved.ok) return resolved.value;
+  return { do: 'unread', said: step.do === 'unread' ? step.said : step.do, why: resolved.trouble };
+}
+
+/** The same, with the trouble handed back instead of a flagged line. */
+export function tryResolve(step: Step, shelf: Shelf): Outcome<PotDoing> {
+  if (step.do === 'unread')
+    return refuse(
+      'unread',
+      '',
+      step.said.trim() === '' ? 'The line is empty.' : `“${step.said}” could not be read.`,
+    );
+  const resolved = verbOf(step).resolve(step, shelf);
+  if (!resolved.ok || step.hands === undefined) return resolved;
+  const hands = readAmountOf(['time'], step.hands, shelf.manner);
+  if (!hands.ok) return { ok: false, trouble: under('hands', hands.trouble) };
+  return fine({ ...resolved.value, hands: hands.value.value });
+}
+
+/** What a step takes from elsewhere, if it takes anything: into the pot, or around a portion. */
+export const ofStep = (step: Step): Of | undefined =>
+  step.do === 'unread' ? undefined : verbOf(step).takes(step);
+
+/** The name under which something parts from the pot in a step. */
+export const partOfStep = (step: Step): string | undefined =>
+  step.do === 'unread' ? undefined : verbOf(step).parts(step);
+
+/** A step with every id in it put through `each`. */
+export const idsOfStep = (step: Step, each: EachId): Step =>
+  step.do === 'unread' ? step : verbOf(step).ids(step, each);
+
+/** The amount a step is about, as typed; null where it states none. */
+export const amountOfStep = (step: Step): string | null =>
+  step.do === 'unread' ? null : verbOf(step).amount(step);
+
+/** What is wrong with a step on its own. */
+export const flawOfStep = (step: Step): ReturnType<ReturnType<typeof verbOf>['flaw']> =>
+  step.do === 'unread' ? undefined : verbOf(step).flaw(step);
+
+/** The usual caution where a step can hurt somebody: one line, or none. It never says that a process is safe. */
+export const cautionFor = (row: LedgerRow, before: LedgerRow | undefined): string | undefined =>
+  verbCalled(row.do)?.caution(row, before);
+
+/** What a verb does to the pot, for its mark beside the step: something comes in, it is hot, it leaves. */
+export const markOf = (word: string): 'in' | 'hot' | 'out' | 'unread' => verbCalled(word)?.mark ?? 'unread';

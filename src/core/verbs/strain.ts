@@ -1,0 +1,104 @@
+import { z } from 'zod';
+import {
+  heldBackMl,
+  liquidG,
+  liquidMl,
+  loseMl,
+  noLiquid,
+  pieceG,
+  pourShare,
+  STRAINERS,
+  trouble,
+  type Doing,
+  type Strainer,
+} from '../pot';
+import { at, findNamed } from '../said';
+import { fine, refuse } from '../trouble';
+import { doing, Id } from '../written';
+import { pouringHot } from './cautions';
+import { asItIs, noAmount, noWarnings, nothing, usually, type Verb } from './verb';
+
+const Strain = doing('strain', {
+  pressed: z.boolean(),
+  through: z.enum(STRAINERS),
+  keep: z.array(Id).max(10).optional().describe('ingredients whose pieces stay in the pot'),
+});
+type Written = z.infer<typeof Strain>;
+
+export interface StrainStep extends Doing {
+  readonly do: 'strain';
+  readonly pressed: boolean;
+  readonly through: Strainer;
+  /** Ids of what stays in the pot. */
+  readonly keep?: readonly string[] | undefined;
+}
+
+/** Strains: the pieces leave, keep their share of the liquid, and the strainer keeps its cling. */
+export const strain: Verb<Written, StrainStep> = {
+  written: [Strain],
+  ids: (step, each) =>
+    step.keep ? { ...step, keep: step.keep.map((id, k) => each('ingredient', id, `keep[${k}]`)) } : step,
+  takes: nothing,
+  parts: nothing,
+  amount: noAmount,
+  flaw: nothing,
+  says: (step, name) =>
+    `strain through a ${step.through}${step.pressed ? ', pressed' : ''}${step.keep ? `, keep ${step.keep.map((id) => name.ingredient(id)).join(' and ')}` : ''}`,
+  reads: [
+    [
+      /^strain(?:\s+through\s+(?:a\s+)?([^,]+?))?(,\s*(?:not\s+)?pressed)?(?:,\s*keep\s+(?:the\s+)?(.+))?$/i,
+      (m, names) => {
+        const [through, pressed, kept] = [at(m, 1), at(m, 2), at(m, 3)];
+        const strainer = (through === '' ? 'cone sieve' : through.toLowerCase()) as Strainer;
+        if (!STRAINERS.includes(strainer))
+          return refuse('name-unknown', '', `“${through}” is not a strainer: ${STRAINERS.join(', ')}.`);
+        const keep: string[] = [];
+        for (const name of kept === '' ? [] : kept.split(/\s+and\s+(?:the\s+)?/i)) {
+          const found = findNamed(name, names.ingredients, 'ingredient');
+          if (!found.ok) return found;
+          keep.push(found.value.id);
+        }
+        return fine({
+          do: 'strain',
+          pressed: pressed !== '' && !/not/i.test(pressed),
+          through: strainer,
+          ...(keep.length > 0 ? { keep } : {}),
+        });
+      },
+    ],
+  ],
+  turn: 'in turn',
+  resolve: ({ pressed, through, keep }) => fine({ do: 'strain', pressed, through, keep }),
+  run(pot, step, c, report) {
+    if (liquidG(pot.liquid) === 0)
+      return trouble('nothing-to-strain', 'Strain: there is no liquid in the pot.', 0, 0);
+    const keep = new Set(step.keep ?? []);
+    const unknown = [...keep].find((id) => !pot.pieces.some((p) => p.stuff.id === id));
+    if (unknown !== undefined)
+      return trouble(
+        'nothing-to-keep',
+        'Strain: what should stay in the pot is not among the pieces in it.',
+        0,
+        0,
+      );
+    const leaving = pot.pieces.filter((p) => !keep.has(p.stuff.id));
+    const held = leaving.reduce((ml, p) => ml + heldBackMl(p, step.pressed), 0);
+    const wet = noLiquid();
+    const there = liquidMl(pot.liquid);
+    pourShare(wet, pot.liquid, there > 0 ? Math.min(1, held / there) : 0);
+    loseMl(pot, held, 'held in solids', report);
+    pot.lost['solids discarded'] += leaving.reduce((g, p) => g + pieceG(p), 0);
+    pot.inStrainer = { pieces: leaving, liquid: wet };
+    pot.pieces = pot.pieces.filter((p) => keep.has(p.stuff.id));
+    loseMl(pot, c.strainers[step.through], 'clung', report);
+    return undefined;
+  },
+  scale: asItIs,
+  hands: usually('strain'),
+  warns: noWarnings,
+  heats: false,
+  seasons: false,
+  filling: 'ends',
+  caution: pouringHot,
+  mark: 'out',
+};

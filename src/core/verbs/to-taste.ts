@@ -1,0 +1,47 @@
+import type { z } from 'zod';
+import type { Doing, Matter } from '../pot';
+import { at, findMatter } from '../said';
+import { doing, idsOfMatter, Of, Typed } from '../written';
+import { add } from './add';
+import { matterOf, then } from './resolving';
+import { noWarnings, nothing, usually, type Verb } from './verb';
+
+const ToTaste = doing('to taste', {
+  of: Of,
+  usual: Typed.describe('what it usually comes to: to taste still costs something'),
+});
+type Written = z.infer<typeof ToTaste>;
+
+export interface ToTasteStep extends Doing {
+  readonly do: 'to taste';
+  readonly what: Matter;
+  readonly g: number;
+}
+
+/** What goes in by the spoon until it tastes right, with what that usually comes to. */
+export const toTaste: Verb<Written, ToTasteStep> = {
+  written: [ToTaste],
+  ids: (step, each) => ({ ...step, of: idsOfMatter(step.of, each) }),
+  takes: (step) => step.of,
+  parts: nothing,
+  amount: (step) => step.usual,
+  flaw: nothing,
+  says: (step, name) => `${name.matter(step.of)} to taste, usually ${step.usual}`,
+  reads: [
+    [
+      /^(.+?)\s+to taste,\s*usually\s+(.+)$/i,
+      (m, names) => then(findMatter(at(m, 1), names), (of) => ({ do: 'to taste', of, usual: at(m, 2) })),
+    ],
+  ],
+  turn: 'before the verbs',
+  resolve: (step, shelf) => then(matterOf(step.of, step.usual, shelf), (m) => ({ do: 'to taste', ...m })),
+  run: (pot, step, c, report) => add.run(pot, { ...step, do: 'add' }, c, report),
+  scale: (step, factor) => ({ ...step, g: step.g * factor }),
+  hands: usually('to taste'),
+  warns: noWarnings,
+  heats: false,
+  seasons: false,
+  filling: 'no',
+  caution: nothing,
+  mark: 'in',
+};

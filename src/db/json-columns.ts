@@ -1,0 +1,83 @@
+import { z } from 'zod';
+import { Article, Basis, Columns, Ingredient, Recipe, type WrittenRecipe } from '@/core/kitchen-file';
+import { WrittenStep } from '@/core/verbs';
+
+/** Thrown when a column holds a version that this program is too old to read. */
+export class NewerJsonError extends Error {
+  constructor(column: string, found: number, known: number) {
+    super(`${column} holds version ${found}; this program reads up to ${known}: update it`);
+    this.name = 'NewerJsonError';
+  }
+}
+
+/**
+ * A JSON column: what it holds, in which version, and how older ones are brought up to it. Stored as `{v, is}`; what stands there
+ * bare is from before versions were written down, and counts as version 0.
+ */
+export interface JsonColumn<T> {
+  /** The version that is written. */
+  readonly version: number;
+  readonly write: (value: T) => string;
+  readonly read: z.ZodType<T>;
+}
+
+const Stored = z.strictObject({ v: z.number().int().positive(), is: z.unknown() });
+
+/**
+ * @param upgrades one for each version from 0 on: makes of it what the next one holds
+ */
+export function jsonColumn<T>(
+  name: string,
+  schema: z.ZodType<T>,
+  upgrades: readonly ((older: unknown) => unknown)[],
+): JsonColumn<T> {
+  const version = upgrades.length;
+  const current = (stored: unknown): unknown => {
+    // Some servers hand JSON over as text.
+    const value: unknown = typeof stored === 'string' ? JSON.parse(stored) : stored;
+    const known = Stored.safeParse(value);
+    const found = known.success ? known.data.v : 0;
+    if (found > version) throw new NewerJsonError(name, found, version);
+    return upgrades
+      .slice(found)
+      .reduce<unknown>((older, up) => up(older), known.success ? known.data.is : value);
+  };
+  return {
+    version,
+    write: (value) => JSON.stringify({ v: version, is: value }),
+    read: z.unknown().transform(current).pipe(schema) as unknown as z.ZodType<T>,
+  };
+}
+
+const asItWas = (older: unknown): unknown => older;
+
+export const PRICE_BASIS = jsonColumn('a price basis', Basis, [asItWas]);
+export const LIST_COLUMNS = jsonColumn('the columns of a list', Columns, [asItWas]);
+export const LABEL = jsonColumn('a label', Article.shape.label.unwrap(), [asItWas]);
+
+/** Of an ingredient what no column of its own holds. */
+const Physics = Ingredient.pick({
+  composition: true,
+  fat: true,
+  bindingGPerKg: true,
+  gelatin: true,
+  renderedFatPct: true,
+  takesWaterGPerG: true,
+  givesWaterGPerG: true,
+  retentionMlPerKg: true,
+  retentionPressedMlPerKg: true,
+  packing: true,
+  densityGPerMl: true,
+  eachG: true,
+  eachUnit: true,
+  pieceG: true,
+  allergens: true,
+});
+export type Physics = z.infer<typeof Physics>;
+export const PHYSICS = jsonColumn('the physics of an ingredient', Physics, [asItWas]);
+
+/** A step as written, its id apart: that has a column of its own. */
+export const STEP = jsonColumn<WrittenStep>('a step', WrittenStep, [asItWas]);
+
+/** A recipe whole, as it stood at a version. */
+export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe, [asItWas]);

@@ -1,0 +1,42 @@
+import { z } from 'zod';
+import { ID, sender, TYPED, wire } from '@/wire';
+
+/** Which price an ingredient is costed at, as typed; `kitchen` goes back to the kitchen's own basis. */
+export const BASIS = wire()({
+  kind: 'ingredient.basis',
+  version: 1,
+  body: z.object({
+    id: ID,
+    by: z.enum(['kitchen', 'latest', 'average', 'stock', 'fixed']),
+    days: TYPED,
+    price: TYPED,
+    per: TYPED,
+  }),
+});
+/** Which article it is costed from (null: whichever was priced last), or how opened packs are charged. */
+export const SETTING = wire()({
+  kind: 'ingredient.buying',
+  version: 1,
+  body: z.object({
+    id: ID,
+    boughtAs: ID.nullable().optional(),
+    partPack: z.enum(['part', 'whole']).optional(),
+  }),
+});
+/** How much of it is there. */
+export const COUNT = wire()({
+  kind: 'ingredient.count',
+  version: 1,
+  body: z.object({ id: ID, typed: TYPED }),
+});
+/** What a pack of it really held. */
+export const WEIGHING = wire()({
+  kind: 'article.weighed',
+  version: 1,
+  body: z.object({ id: ID, article: ID, typed: TYPED }),
+});
+
+export const keepBasis = sender(BASIS);
+export const keepSetting = sender(SETTING);
+export const keepCount = sender(COUNT);
+export const keepWeighing = sender(WEIGHING);

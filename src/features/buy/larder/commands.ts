@@ -1,0 +1,160 @@
+import 'server-only';
+import type { Basis } from '@/core/kitchen-file';
+import { readDays } from '@/core/larder';
+import { measureUnit } from '@/core/quantity';
+import { adopted, referenceLarder } from '@/core/reference';
+import { refuse } from '@/core/trouble';
+import { amountOfStep } from '@/core/verbs';
+import { newId } from '@/db/ids';
+import { mergesOf } from '@/db/larder';
+import { addMeasure, archiveMeasure, setIngredient, setKitchenBasis } from '@/db/larder-edits';
+import { insertIngredients } from '@/db/larder-rows';
+import { database } from '@/server/database';
+import { declare, Refused } from '@/server/door';
+import { mustBeNewName } from '@/server/names';
+import { APART, MEASURE, MERGE, NO_MEASURE, TAKE, USUAL_BASIS } from './wire';
+
+const refused = (code: string, path: string, message: string): Refused =>
+  new Refused(refuse(code, path, message).trouble);
+
+const ONE_INGREDIENT = {
+  table: 'ingredient' as const,
+  id: (body: { readonly id: string }) => body.id,
+  theirs: () => Promise.resolve(undefined),
+};
+
+/** Takes a reference ingredient into the kitchen under a name: a copy of the kitchen's own from then on. */
+const take = declare({
+  wire: TAKE,
+  role: 'manager',
+  moves: 'costs',
+  async look({ reference, name }, { state, today, at }) {
+    const here = await state();
+    const row = referenceLarder().get(reference);
+    if (!row) throw refused('gone', '', 'This starting point is not in the larder.');
+    const called = mustBeNewName(here, name, {
+      none: 'What is it called in this kitchen?',
+      twice: (twin) =>
+        `“${twin}” is in the kitchen already: recipe lines could mean either. Give this one another name.`,
+    });
+    const own = { ...adopted(row, newId(), today, at.toISOString()), name: called };
+    return { own, place: here.ingredients.length };
+  },
+  async write({ sql, kitchenId }, _body, { own, place }) {
+    await insertIngredients(sql, kitchenId, [own], place);
+    return { value: { id: own.id }, what: 'ingredient taken', subject: own.id, before: null, after: own };
+  },
+});
+
+/**
+ * Merges one spelling into another: purchases, prices, counts, recipes and plates of the first count for
+ * the second. Nothing is rewritten, so it can be taken apart again.
+ */
+const merge = declare({
+  wire: MERGE,
+  role: 'manager',
+  moves: 'costs',
+  changes: ONE_INGREDIENT,
+  async look({ id, into }, { state }) {
+    const { ingredients } = await state();
+    const [a, b] = [ingredients.find((i) => i.id === id), ingredients.find((i) => i.id === into)];
+    if (!a || !b) throw refused('gone', '', 'One of the two is no longer in the larder.');
+    if (id === into) throw refused('same', 'into', `${a.name} cannot be merged into itself: choose two.`);
+    if (a.role !== b.role)
+      throw refused(
+        'other-role',
+        'into',
+        `${a.name} is a ${a.role} in the pot and ${b.name} a ${b.role}: they are not the same thing.`,
+      );
+  },
+  async write({ sql, kitchenId }, { id, into }) {
+    await setIngredient(sql, kitchenId, id, { mergedInto: into });
+    return { value: null, what: 'merge', subject: id, before: null, after: { into } };
+  },
+});
+
+/** Takes a merge apart again. */
+const apart = declare({
+  wire: APART,
+  role: 'manager',
+  moves: 'costs',
+  changes: ONE_INGREDIENT,
+  async look({ id }, { who }) {
+    const found = (await mergesOf(database(), who.kitchenId)).find((m) => m.id === id);
+    if (!found) throw refused('gone', '', 'This has been taken apart already.');
+    return found;
+  },
+  async write({ sql, kitchenId }, { id }, { into }) {
+    await setIngredient(sql, kitchenId, id, { mergedInto: null });
+    return { value: null, what: 'merge taken apart', subject: id, before: { into }, after: null };
+  },
+});
+
+/** Defines a measure of the house's own. */
+const defineMeasure = declare({
+  wire: MEASURE,
+  role: 'manager',
+  moves: 'costs',
+  async look({ name, amount }, { state }) {
+    const here = await state();
+    const unit = measureUnit({ name, amount }, here.kitchen.decimalMark);
+    if (!unit.ok) throw new Refused(unit.trouble);
+    const called = name.trim().toLowerCase();
+    const twin = here.measures.find((m) => m.name.toLowerCase() === called);
+    if (twin) throw refused('name-twice', 'name', `A ${twin.name} is ${twin.amount} here already.`);
+    return { id: newId(), name: called, amount: amount.trim() };
+  },
+  async write({ sql, kitchenId }, _body, { id, name, amount }) {
+    await addMeasure(sql, kitchenId, id, name, amount);
+    return { value: { id }, what: 'measure', subject: id, before: null, after: { name, amount } };
+  },
+});
+
+/** Puts a measure away, unless an amount somewhere is written in it. */
+const dropMeasure = declare({
+  wire: NO_MEASURE,
+  role: 'manager',
+  moves: 'costs',
+  async look({ id }, { state }) {
+    const here = await state();
+    const measure = here.measures.find((m) => m.id === id);
+    if (!measure) throw refused('gone', '', 'This measure has been put away already.');
+    const word = new RegExp(`(^|[\\s\\d])${measure.name}s?\\b`, 'i');
+    const user =
+      here.recipes.find((r) => r.steps.some((s) => word.test(amountOfStep(s) ?? ''))) ??
+      here.plates.find((p) => p.lines.some((l) => word.test(l.amount))) ??
+      here.articles.find((a) => word.test(a.pack));
+    if (user)
+      throw refused('in-use', '', `${user.name} is written in ${measure.name}s: write it otherwise first.`);
+    return measure;
+  },
+  async write({ sql, kitchenId, at }, { id }, { name, amount }) {
+    await archiveMeasure(sql, kitchenId, id, at);
+    return { value: null, what: 'measure', subject: id, before: { name, amount }, after: null };
+  },
+});
+
+/** Sets which price counts for every ingredient that does not say otherwise. */
+const setUsualBasis = declare({
+  wire: USUAL_BASIS,
+  role: 'manager',
+  moves: 'costs',
+  changes: {
+    table: 'kitchen',
+    id: (_body, who) => who.kitchenId,
+    theirs: () => Promise.resolve(undefined),
+  },
+  async look({ by, days }, { state }) {
+    const before = (await state()).kitchen.priceBasis;
+    if (by !== 'average') return { before, basis: { by } satisfies Basis as Basis };
+    const n = readDays(days);
+    if (!n.ok) throw new Refused(n.trouble);
+    return { before, basis: { by, days: n.value } satisfies Basis as Basis };
+  },
+  async write({ sql, kitchenId }, _body, { before, basis }) {
+    await setKitchenBasis(sql, kitchenId, basis);
+    return { value: null, what: 'usual price basis', subject: kitchenId, before, after: basis };
+  },
+});
+
+export const commands = [take, merge, apart, defineMeasure, dropMeasure, setUsualBasis];

@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { ID, sender, wire } from '@/wire';
+
+const TEXT = z.string().max(200, 'At most 200 characters are kept.');
+
+/** A starting point taken into the kitchen under a name. */
+export const TAKE = wire<{ readonly id: string }>()({
+  kind: 'ingredient.take',
+  version: 1,
+  body: z.object({ reference: ID, name: TEXT }),
+});
+/** One spelling merged into another. */
+export const MERGE = wire()({ kind: 'ingredient.merge', version: 1, body: z.object({ id: ID, into: ID }) });
+export const APART = wire()({ kind: 'ingredient.apart', version: 1, body: z.object({ id: ID }) });
+/** A measure of the house's own. */
+export const MEASURE = wire<{ readonly id: string }>()({
+  kind: 'measure.define',
+  version: 1,
+  body: z.object({ name: TEXT, amount: TEXT }),
+});
+export const NO_MEASURE = wire()({ kind: 'measure.drop', version: 1, body: z.object({ id: ID }) });
+/** Which price counts for every ingredient that does not say otherwise. */
+export const USUAL_BASIS = wire()({
+  kind: 'kitchen.basis',
+  version: 1,
+  body: z.object({ by: z.enum(['latest', 'average', 'stock']), days: TEXT }),
+});
+
+export const keepTaken = sender(TAKE);
+export const keepMerge = sender(MERGE);
+export const keepApart = sender(APART);
+export const keepMeasure = sender(MEASURE);
+export const keepNoMeasure = sender(NO_MEASURE);
+export const keepUsualBasis = sender(USUAL_BASIS);

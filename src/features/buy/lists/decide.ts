@@ -1,0 +1,68 @@
+import 'server-only';
+import { clearRows, replaceRow, rowAt, setWanted } from '@/db/price-list-rows';
+import { setImport } from '@/db/price-lists';
+import { readKitchenForDay } from '@/db/read-kitchen';
+import { database } from '@/server/database';
+import { declare } from '@/server/door';
+import { mustBeOpen, refused } from './lists';
+import { benchFor, judgeFor } from './preview';
+import { ASSIGN, DROP, WANT } from './wire';
+
+/** Takes rows or leaves them out: one line, or all of a verdict. */
+const want = declare({
+  wire: WANT,
+  role: 'manager',
+  moves: 'nothing that is costed',
+  look: ({ id }, { who }) => mustBeOpen(who.kitchenId, id, ['preview']),
+  async write({ sql, kitchenId }, { id, where, wanted }) {
+    await setWanted(sql, kitchenId, id, where, wanted);
+    return { value: null, what: 'list rows', subject: id, before: null, after: { where, wanted } };
+  },
+});
+
+/** Says what a row is that fitted no article: an article of this supplier, or a new one of an ingredient. */
+const assign = declare({
+  wire: ASSIGN,
+  role: 'manager',
+  moves: 'nothing that is costed',
+  async look({ id, line, to }, { who, today }) {
+    const { kitchenId } = who;
+    const found = await mustBeOpen(kitchenId, id, ['preview']);
+    const row = await rowAt(database(), kitchenId, id, line);
+    if (!row) throw refused('gone', `There is no line ${line} in this list.`);
+    if ('ingredient' in to) {
+      if (row.pack === undefined)
+        throw refused('no-pack', `Line ${line} does not say how it is packed: a new article needs that.`);
+      return { before: row, after: { ...row, ingredient: to.ingredient, article: undefined, wanted: true } };
+    }
+    const day = found.on ?? today;
+    const kitchen = await readKitchenForDay(database(), kitchenId, day);
+    const bench = benchFor(kitchen, found.supplier, day, {
+      places: {},
+      mark: found.columns?.mark ?? kitchen.state.kitchen.decimalMark,
+      oddShare: found.oddShare,
+    });
+    if (!bench.current.has(to.article)) throw refused('gone', 'That article is not this supplier’s.');
+    const judged = judgeFor(row, to.article, bench);
+    return { before: row, after: { ...judged, wanted: judged.verdict !== 'refused' } };
+  },
+  async write({ sql, kitchenId }, { id }, { before, after }) {
+    await replaceRow(sql, kitchenId, id, after);
+    return { value: null, what: 'list row', subject: id, before, after };
+  },
+});
+
+/** Puts a list away undecided. */
+const drop = declare({
+  wire: DROP,
+  role: 'manager',
+  moves: 'nothing that is costed',
+  look: ({ id }, { who }) => mustBeOpen(who.kitchenId, id, ['columns', 'preview', 'dropped']),
+  async write({ sql, kitchenId }, { id }, { state }) {
+    await clearRows(sql, kitchenId, id);
+    await setImport(sql, kitchenId, id, { state: 'dropped' });
+    return { value: null, what: 'price list dropped', subject: id, before: { state }, after: null };
+  },
+});
+
+export const decisions = [want, assign, drop];

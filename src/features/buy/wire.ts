@@ -1,0 +1,19 @@
+import { z } from 'zod';
+import { ID, sender, TYPED, wire } from '@/wire';
+import type { PriceRow } from './queries';
+
+/** A pack price typed over; `row` is the ingredient whose row it stands in. */
+export const PRICE = wire<null, PriceRow>()({
+  kind: 'article.price',
+  version: 1,
+  body: z.object({ article: ID, row: ID, typed: TYPED }),
+});
+/** A usable yield typed over. */
+export const YIELD = wire<null, PriceRow>()({
+  kind: 'ingredient.yield',
+  version: 1,
+  body: z.object({ ingredient: ID, typed: TYPED }),
+});
+
+export const editPrice = sender(PRICE);
+export const editYield = sender(YIELD);

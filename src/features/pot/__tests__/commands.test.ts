@@ -1,0 +1,99 @@
+import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
+import type { WrittenStep } from '../../../core/verbs';
+import { newId } from '../../../db/ids';
+import { SHEET } from '../wire';
+
+let here: AtWork;
+beforeAll(async () => {
+  here = await kitchenAtWork();
+});
+afterAll(() => here.end());
+
+const recipe = (name: string) => {
+  const found = here.file.recipes.find((r) => r.name === name);
+  if (!found) throw new Error(name);
+  return found;
+};
+const sheet = (name: string, steps?: WrittenStep[]) => {
+  const { id, vessel, hob, steps: own } = recipe(name);
+  return { id, vessel, hob, steps: steps ?? own };
+};
+const now = async (name: string) => (await here.read()).recipes.find((r) => r.name === name);
+
+describe('a pot sheet', () => {
+  test('is kept with its steps under their own ids, through edits and moves', async () => {
+    const { steps } = recipe('White roux');
+    const [first, second, ...rest] = steps as [WrittenStep, WrittenStep, ...WrittenStep[]];
+    const edited = [second, { ...first, amount: '600 g' } as WrittenStep, ...rest];
+    const kept = await here.send(SHEET, sheet('White roux', edited));
+    expect(kept).toMatchObject({ ok: true, version: 2 });
+    expect((await now('White roux'))?.steps).toEqual(edited);
+    expect(await here.changes(recipe('White roux').id)).toMatchObject([
+      { what: 'recipe', before: { steps }, after: { steps: edited } },
+    ]);
+    // A new line gets an id; the others keep theirs.
+    const more: WrittenStep[] = [...edited, { do: 'unread', said: 'stir a while' }];
+    await here.send(SHEET, sheet('White roux', more), { seen: 2 });
+    const after = (await now('White roux'))?.steps ?? [];
+    expect(after.slice(0, -1)).toEqual(edited);
+    expect(after.at(-1)).toMatchObject({ do: 'unread', said: 'stir a while', id: expect.any(String) });
+  });
+
+  test('a step’s id belongs to one step of one recipe', async () => {
+    const stray = recipe('Trout-frame fumet').steps[0] as WrittenStep;
+    expect(await here.send(SHEET, sheet('Trout velouté', [stray]))).toMatchObject({
+      code: 'id-twice',
+      path: 'steps[0]',
+    });
+    const twice = { ...(recipe('Trout velouté').steps[0] as WrittenStep) };
+    expect(await here.send(SHEET, sheet('Trout velouté', [twice, twice]))).toMatchObject({
+      code: 'id-twice',
+    });
+  });
+
+  test('a loop, a step that cannot be done, and a vessel the kitchen has not are refused by name', async () => {
+    const fumet = sheet('Trout-frame fumet');
+    const loop: WrittenStep = {
+      id: newId(),
+      do: 'add',
+      of: { product: recipe('Trout velouté').id },
+      amount: '1 l',
+    };
+    expect(await here.send(SHEET, { ...fumet, steps: [...fumet.steps, loop] })).toMatchObject({
+      code: 'recipe-loop',
+      message: expect.stringContaining('A recipe cannot live from itself'),
+    });
+    const dry: WrittenStep = { id: newId(), do: 'strain', pressed: false, through: 'cloth' };
+    expect(await here.send(SHEET, { ...fumet, steps: [dry] })).toMatchObject({
+      code: 'nothing-to-strain',
+      path: 'steps[0]',
+    });
+    expect(await here.send(SHEET, { ...fumet, vessel: newId() })).toMatchObject({ code: 'unknown-vessel' });
+    expect((await now('Trout-frame fumet'))?.steps).toEqual(fumet.steps);
+  });
+
+  test('what a save breaks is told: recipes that cannot be made any more, and plates that lose their cost', async () => {
+    const stock = sheet('Venison bone stock');
+    const kept = await here.send(SHEET, { ...stock, steps: stock.steps.slice(0, 3) });
+    const broken = kept.ok ? kept.value.broken : [];
+    expect(broken.map((b) => b.name)).toEqual(expect.arrayContaining(['Reduced game base', 'Juniper sauce']));
+    expect(broken.some((b) => here.file.plates.some((p) => p.name === b.name))).toBe(true);
+    for (const b of broken) expect(b.why).not.toBe('');
+    // Put back, nothing is broken by it, and theirs is what somebody else left.
+    const stale = await here.send(SHEET, stock, { seen: 1 });
+    expect(stale).toMatchObject({ code: 'stale', theirs: { version: 2 } });
+    expect(!stale.ok && stale.theirs?.steps).toHaveLength(3);
+    expect(await here.send(SHEET, stock, { seen: 2 })).toMatchObject({ ok: true, value: { broken: [] } });
+  });
+
+  test('two recipes made at once to take each other never both land', async () => {
+    const [a, b] = ['Creamed chard', 'Duck broth'] as const;
+    const taking = (name: string, of: string) => {
+      const own = sheet(name);
+      const step: WrittenStep = { id: newId(), do: 'add', of: { product: recipe(of).id }, amount: '10 ml' };
+      return { ...own, steps: [...own.steps.filter((s) => s.do !== 'portion'), step] };
+    };
+    const both = await Promise.all([here.send(SHEET, taking(a, b)), here.send(SHEET, taking(b, a))]);
+    expect(both.map((x) => (x.ok ? 'ok' : x.code)).sort()).toEqual(['ok', 'recipe-loop']);
+  });
+});

@@ -1,0 +1,110 @@
+import 'server-only';
+import { costOfPlate, costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
+import { inOrder, loopSentence, mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
+import { CONSTANTS } from '@/core/reference';
+import { potOf } from '@/core/shelf';
+import { productOf } from '@/core/supply';
+import { refuse, under } from '@/core/trouble';
+import { runPot } from '@/core/verbs';
+import { writeRecipe } from '@/db/edits';
+import { withIds } from '@/db/recipe-steps';
+import { declare, Refused } from '@/server/door';
+import { costedWith } from '@/server/kitchen';
+import { SHEET, type Broken } from './wire';
+
+/** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
+function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): Broken[] {
+  const recipes = after.state.recipes
+    .filter((r) => r.id !== changed)
+    .filter((r) => costOfProduct(before, r.id).total !== null && costOfProduct(after, r.id).total === null)
+    .map((r): Broken => ({
+      name: r.name,
+      why: gapsOf(after, productOf(r.id))[0]?.message ?? '',
+      undone: after.recipes.get(r.id)?.run.refused !== undefined,
+    }));
+  const plates = after.state.plates
+    .filter((p) => costOfPlate(before, p.id).cost !== null && costOfPlate(after, p.id).cost === null)
+    .map((p): Broken => ({
+      name: p.name,
+      why: gapsOf(after, `plate:${p.id}`)[0]?.message ?? '',
+      undone: false,
+    }));
+  return [...recipes, ...plates];
+}
+
+function refuseLoops(recipes: readonly WrittenRecipe[]): void {
+  const loop = inOrder(recipes).loops[0];
+  if (!loop) return;
+  const names = new Map(recipes.map((r) => [r.id, r.name]));
+  throw new Refused(refuse('recipe-loop', '', loopSentence(loop.map((id) => names.get(id) ?? id))).trouble);
+}
+
+/** Ids of steps are theirs alone: of no other recipe, and of none twice. */
+function refuseStrayIds(recipe: WrittenRecipe, others: readonly WrittenRecipe[]): void {
+  const taken = new Set(others.flatMap((r) => r.steps.flatMap((s) => s.id ?? [])));
+  for (const [i, { id }] of recipe.steps.entries()) {
+    if (id === undefined) continue;
+    if (taken.has(id))
+      throw new Refused(
+        refuse('id-twice', `steps[${i}]`, `Step ${i + 1} stands under an id that another step has.`).trouble,
+      );
+    taken.add(id);
+  }
+}
+
+/**
+ * Keeps a pot sheet: vessel, hob and steps. Refuses a loop, a vessel or ingredient the kitchen does
+ * not have, and a step that cannot be done; a line nobody can read is kept and leaves the cost incomplete.
+ */
+const keepSheet = declare({
+  wire: SHEET,
+  role: 'manager',
+  moves: 'costs',
+  changes: {
+    table: 'recipe',
+    id: (body) => body.id,
+    async theirs({ id }, { costed }) {
+      const { costing, versions } = await costed();
+      const now = costing.state.recipes.find((r) => r.id === id);
+      return (
+        now && {
+          version: versions.recipes.get(id) ?? 1,
+          vessel: now.vessel,
+          hob: now.hob,
+          steps: now.steps,
+        }
+      );
+    },
+  },
+  async look(next, { costed }) {
+    const kitchen = await costed();
+    const { costing } = kitchen;
+    const before = costing.state.recipes.find((r) => r.id === next.id);
+    if (!before) throw new Refused(refuse('gone', '', 'This pot sheet is no longer in the book.').trouble);
+    if (!costing.shelf.vessel(next.vessel) || !costing.shelf.hob(next.hob))
+      throw new Refused(
+        refuse('unknown-vessel', 'vessel', 'This kitchen does not have that vessel or hob.').trouble,
+      );
+    const recipe: WrittenRecipe = {
+      ...before,
+      vessel: next.vessel,
+      hob: next.hob,
+      steps: withIds(next.steps),
+    };
+    const others = costing.state.recipes.filter((r) => r.id !== recipe.id);
+    refuseStrayIds(recipe, others);
+    const recipes = costing.state.recipes.map((r) => (r.id === recipe.id ? recipe : r));
+    refuseLoops(recipes);
+    const run = runPot(potOf(recipe, costing.shelf), CONSTANTS);
+    if (run.refused) throw new Refused(under(`steps[${run.refused.step}]`, run.refused.trouble));
+    const after = await costedWith(kitchen, (state) => ({ ...state, recipes }));
+    const manner = mannerIn(costing.state);
+    return { before, recipe, manner, broken: brokenBy(costing, after, recipe.id) };
+  },
+  async write({ sql, kitchenId, at, today, version }, _body, { before, recipe, manner, broken }) {
+    await writeRecipe(sql, kitchenId, recipe, version ?? 1, today, at, manner);
+    return { value: { broken }, what: 'recipe', subject: recipe.id, before, after: recipe };
+  },
+});
+
+export const commands = [keepSheet];

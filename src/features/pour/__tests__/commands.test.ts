@@ -1,0 +1,44 @@
+import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
+import { PLATE } from '../wire';
+
+let here: AtWork;
+beforeAll(async () => {
+  here = await kitchenAtWork();
+});
+afterAll(() => here.end());
+
+test('a plate keeps its lines under their ids, whatever is typed over; a wrong amount is told with its line', async () => {
+  const plate = here.file.plates[0];
+  if (!plate) throw new Error('the demo has no plate');
+  const lines = plate.lines.map((l) => ({ id: l.id ?? '', amount: l.amount }));
+  const body = { id: plate.id, lines, menuPrice: 'a lot' };
+  expect(await here.send(PLATE, body)).toMatchObject({ ok: false, path: 'menuPrice.price' });
+  const changed = [...lines].reverse().map((l, i) => (i === 0 ? { ...l, amount: '2*35 g' } : l));
+  expect(await here.send(PLATE, { ...body, lines: changed, menuPrice: '29.5' })).toMatchObject({
+    ok: true,
+    version: 2,
+  });
+  const after = (await here.read()).plates.find((p) => p.id === plate.id);
+  expect(after?.menuPrice).toBe('29.50');
+  expect(after?.lines.map((l) => l.id)).toEqual(plate.lines.map((l) => l.id));
+  expect(after?.lines.at(-1)?.amount).toBe('2*35 g');
+  expect(await here.changes(plate.id)).toMatchObject([
+    { what: 'plate', before: { menuPrice: plate.menuPrice }, after: { menuPrice: '29.50' } },
+  ]);
+  const wrong = [{ ...(lines[0] as (typeof lines)[number]), amount: 'a bit' }, ...lines.slice(1)];
+  expect(await here.send(PLATE, { ...body, lines: wrong, menuPrice: '' }, { seen: 2 })).toMatchObject({
+    path: 'lines[0].amount',
+  });
+  expect(
+    await here.send(PLATE, { ...body, lines: lines.slice(1), menuPrice: '' }, { seen: 2 }),
+  ).toMatchObject({
+    code: 'gone',
+  });
+  expect(await here.send(PLATE, { ...body, menuPrice: '' })).toMatchObject({
+    code: 'stale',
+    theirs: { version: 2, plate: { menuPrice: '29.50' } },
+  });
+  expect(await here.send(PLATE, { ...body, menuPrice: '' }, { role: 'cook' })).toMatchObject({
+    code: 'not-allowed',
+  });
+});

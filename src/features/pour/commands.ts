@@ -1,0 +1,50 @@
+import 'server-only';
+import { mannerIn, type WrittenPlate } from '@/core/kitchen-file';
+import { priceText, readPrice } from '@/core/larder';
+import { refuse, under } from '@/core/trouble';
+import { matterOf } from '@/core/verbs';
+import { writePlate } from '@/db/edits';
+import { declare, Refused } from '@/server/door';
+import { PLATE } from './wire';
+
+/** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
+const keepPlate = declare({
+  wire: PLATE,
+  role: 'manager',
+  moves: 'costs',
+  changes: {
+    table: 'plate',
+    id: (body) => body.id,
+    async theirs({ id }, { costed }) {
+      const { costing, versions } = await costed();
+      const plate = costing.state.plates.find((p) => p.id === id);
+      return plate && { version: versions.plates.get(id) ?? 1, plate };
+    },
+  },
+  async look({ id, lines: typed, menuPrice }, { costed }) {
+    const { state, shelf } = (await costed()).costing;
+    const before = state.plates.find((p) => p.id === id);
+    const amounts = new Map(typed.map((l) => [l.id, l.amount]));
+    const known = before?.lines.every((l) => l.id !== undefined && amounts.has(l.id));
+    if (!before || !known || before.lines.length !== typed.length)
+      throw new Refused(
+        refuse('gone', '', 'This plate is no longer as it was on the screen: load it again.').trouble,
+      );
+    const lines = before.lines.map((l) => ({ ...l, amount: amounts.get(l.id ?? '') ?? l.amount }));
+    for (const [i, line] of lines.entries()) {
+      const read = matterOf(line.of, line.amount, shelf);
+      if (!read.ok && read.trouble.code !== 'no-product')
+        throw new Refused(under(`lines[${i}]`, read.trouble));
+    }
+    const price = menuPrice.trim() === '' ? undefined : readPrice(menuPrice, state.kitchen.decimalMark);
+    if (price && !price.ok) throw new Refused(under('menuPrice', price.trouble));
+    const after: WrittenPlate = { ...before, lines, menuPrice: price && priceText(price.value) };
+    return { before, after, manner: mannerIn(state) };
+  },
+  async write({ sql, kitchenId }, { id }, { before, after, manner }) {
+    await writePlate(sql, kitchenId, after, manner);
+    return { value: null, what: 'plate', subject: id, before, after };
+  },
+});
+
+export const commands = [keepPlate];

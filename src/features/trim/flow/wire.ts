@@ -1,0 +1,34 @@
+import { z } from 'zod';
+import { ID, sender, wire } from '@/wire';
+
+/** How often a pot is usually cooked in a week, as typed. */
+export const BATCHES = wire()({
+  kind: 'recipe.batches',
+  version: 1,
+  body: z.object({ id: ID, typed: z.string().max(20, 'At most 20 characters are kept.') }),
+});
+/** How much of what comes off carries money away: `what` is the trim of the ingredient, or the by-product itself. */
+export const TAKEN = wire()({
+  kind: 'ingredient.trim-taken',
+  version: 1,
+  body: z.object({
+    id: ID,
+    what: z.enum(['stock trim', 'by-product']),
+    pct: z.number().min(0).max(100),
+  }),
+});
+/** Something thrown away, and why. */
+export const WASTE = wire<{ readonly g: number }>()({
+  kind: 'stock.waste',
+  version: 1,
+  body: z.object({
+    ingredient: z.uuid('Choose what was thrown away.'),
+    part: z.enum(['whole', 'stock trim']),
+    amount: z.string().max(80, 'An amount has at most 80 characters.'),
+    reason: z.string().max(400),
+  }),
+});
+
+export const keepBatches = sender(BATCHES);
+export const keepTaken = sender(TAKEN);
+export const keepWaste = sender(WASTE);

@@ -1,0 +1,259 @@
+import 'server-only';
+import { createHash } from 'node:crypto';
+import { setTimeout as pause } from 'node:timers/promises';
+
+import { clockIn, dayIn } from '@/core/day';
+import { commandDone, forgetCommands, lockKitchen, rememberCommand, REMEMBERED_DAYS } from '@/db/commands';
+import { moveRevision, recordChange } from '@/db/changes';
+import { lastChangeOf, takeVersion } from '@/db/edits';
+import { BusyError, inTransaction, isLockConflict, type Connection } from '@/db/sql';
+import { pathOf, type Envelope, type No, type Reply } from '@/wire';
+import { now } from '../clock';
+import { database } from '../database';
+import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
+import { log } from '../log';
+import { may, type Worker } from '../roles';
+import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
+
+/** How often a write is begun anew: after a lock conflict, or because the kitchen moved between looking and writing. */
+const MOST_TRIES = 8;
+const DAY_MS = 24 * 60 * 60 * 1000;
+
+const no = (code: string, message: string, path = ''): No => ({ ok: false, code, message, path });
+
+/** Thrown inside a transaction when the kitchen is no longer as it was looked at. */
+class MovedOn extends Error {}
+
+/** Hash of a body by what it says, whatever order its fields came in. */
+export function bodyHash(body: unknown): string {
+  const sorted = (value: unknown): unknown =>
+    Array.isArray(value)
+      ? value.map(sorted)
+      : typeof value === 'object' && value !== null
+        ? Object.fromEntries(
+            Object.entries(value)
+              .sort(([a], [b]) => (a < b ? -1 : 1))
+              .map(([key, x]) => [key, sorted(x)]),
+          )
+        : value;
+  return createHash('sha256')
+    .update(JSON.stringify(sorted(body)) ?? '')
+    .digest('hex');
+}
+
+/**
+ * The one way to write: role, version of the kind, shape of the body, version seen, one transaction on one connection that takes
+ * the kitchen's row first, change record, revision, and the answer kept with the write itself, so that sent twice it happens once.
+ *
+ * @param who somebody at work; undefined where nobody is signed in
+ */
+export async function perform(
+  declared: AnyDeclared | undefined,
+  envelope: Envelope,
+  who: Worker | undefined,
+): Promise<Reply<unknown, unknown>> {
+  if (!who) return no('signed-out', 'You are signed out: sign in again and what you typed can be kept.');
+  if (!declared)
+    return no(
+      'unknown-kind',
+      'This was written by another version of Half Pot, which this one does not know: load the page again.',
+    );
+  if (!may(who.role, declared.role))
+    return no('not-allowed', `A ${who.role} may look at this but not change it; a ${declared.role} may.`);
+  const body = readBody(declared, envelope);
+  if (!('read' in body)) return body;
+  try {
+    const { reply, first, ready } = await inTries(declared, envelope, body.read, who);
+    if (first) await declared.then?.(body.read, ready, who);
+    return reply;
+  } catch (error) {
+    if (!(error instanceof Stale)) return failed(error, envelope.kind);
+    // How it stands now is read when nothing is locked any more.
+    const { looking } = lookingAs(who, envelope.seen);
+    const theirs = await declared.changes?.theirs(body.read, looking);
+    const so =
+      theirs === undefined
+        ? 'Load the page again to see theirs.'
+        : 'Both are shown: keep yours or take theirs.';
+    return { ...no('stale', `${error.message} ${so}`), theirs };
+  } finally {
+    forgetOld();
+  }
+}
+
+/** The body brought up to the version this server writes, and checked; or why it cannot be taken. */
+function readBody(
+  { wire, upgrades = [] }: AnyDeclared,
+  { kindVersion, body }: Envelope,
+): { readonly read: unknown } | No {
+  if (kindVersion > wire.version)
+    return no('newer-kind', 'Half Pot has been updated while you were at it: load the page again.');
+  const current = upgrades.slice(kindVersion - 1).reduce<unknown>((older, up) => up(older), body);
+  const read = wire.body.safeParse(current);
+  if (read.success) return { read: read.data };
+  const mistakes = read.error.issues.map((i) => ({ path: pathOf(i.path), message: i.message }));
+  return { ...no('bad-field', mistakes[0]?.message ?? '', mistakes[0]?.path ?? ''), mistakes };
+}
+
+interface Tried {
+  readonly reply: Reply<unknown, unknown>;
+  /** Whether it was done now, and not before. */
+  readonly first: boolean;
+  readonly ready: unknown;
+}
+
+async function inTries(
+  declared: AnyDeclared,
+  envelope: Envelope,
+  body: unknown,
+  who: Worker,
+): Promise<Tried> {
+  for (let tries = 1; ; tries += 1) {
+    const attempt = () => tryOnce(declared, envelope, body, who);
+    try {
+      // Whoever was overtaken once waits for his turn: overtaken for ever is lost as well.
+      return await (tries === 1 ? attempt() : inTurn(who.kitchenId, attempt));
+    } catch (error) {
+      const again = error instanceof MovedOn || isLockConflict(error);
+      if (!again || tries >= MOST_TRIES) throw error;
+      await pause(5 * tries * Math.random());
+    }
+  }
+}
+
+async function tryOnce(
+  declared: AnyDeclared,
+  { commandId, kind, seen, body: typed }: Envelope,
+  body: unknown,
+  who: Worker,
+): Promise<Tried> {
+  const { kitchenId } = who;
+  const bodySha256 = bodyHash(typed);
+  const before = await commandDone(database(), kitchenId, commandId);
+  if (before) return { reply: sentBefore(before, who, kind, bodySha256), first: false, ready: undefined };
+  const { looking, stoodAt } = lookingAs(who, seen);
+  const ready = await declared.look(body, looking);
+  return inTransaction(database(), async (sql) => {
+    const { revision } = await lockKitchen(sql, kitchenId);
+    // Somebody may have sent the same write a moment ago.
+    const done = await commandDone(sql, kitchenId, commandId);
+    if (done) return { reply: sentBefore(done, who, kind, bodySha256), first: false, ready };
+    if (stoodAt() !== undefined && stoodAt() !== revision) throw new MovedOn();
+    const version = await takeSeen(sql, declared, body, looking);
+    const writing: Writing = { sql, who, kitchenId, at: looking.at, today: looking.today, version };
+    const { value, also = [], ...change } = await declared.write(writing, body, ready);
+    for (const { what, subject, before: was, after } of [change, ...also])
+      await recordChange(sql, {
+        kitchenId,
+        personId: who.person.id,
+        at: looking.at,
+        what,
+        subjectId: subject,
+        before: was,
+        after,
+      });
+    if (declared.moves === 'costs') await moveRevision(sql, kitchenId);
+    const reply = { ok: true as const, value, version };
+    await rememberCommand(
+      sql,
+      kitchenId,
+      { id: commandId, personId: who.person.id, kind, bodySha256, answer: reply },
+      looking.at,
+    );
+    return { reply, first: true, ready };
+  });
+}
+
+/** What a write sees before it is done, and the revision at which it first looked. */
+function lookingAs(who: Worker, seen: number | null) {
+  const { zone } = who;
+  const at = now();
+  let revision: number | undefined;
+  const kept = async <T extends { readonly revision: number }>(read: Promise<T>): Promise<T> => {
+    const found = await read;
+    revision = Math.min(revision ?? found.revision, found.revision);
+    return found;
+  };
+  const looking: Looking = {
+    who,
+    at,
+    today: dayIn(zone, at),
+    seen,
+    state: async () => (await kept(standingKitchen(who.kitchenId))).state,
+    supplies: async () => (await kept(pricedKitchen(who.kitchenId))).supplies,
+    costed: () => kept(costedKitchen(who.kitchenId)),
+  };
+  return { looking, stoodAt: () => revision };
+}
+
+/** Takes the next version of what is changed, or refuses, telling who changed it meanwhile and how it stands now. */
+async function takeSeen(
+  sql: Connection,
+  { changes }: AnyDeclared,
+  body: unknown,
+  looking: Looking,
+): Promise<number | null> {
+  if (!changes) return null;
+  const { who, seen } = looking;
+  const id = changes.id(body, who);
+  if (seen !== null && (await takeVersion(sql, changes.table, who.kitchenId, id, seen))) return seen + 1;
+  const last = await lastChangeOf(sql, who.kitchenId, id);
+  const by = last ? `${last.who} changed this at ${clockIn(who.zone, last.at)}` : 'Somebody changed this';
+  throw new Stale(`${by} while you were at it.`);
+}
+
+/** Thrown for a write whose thing has moved on; the other side is read once the locks are gone. */
+class Stale extends Error {}
+
+function sentBefore(
+  done: NonNullable<Awaited<ReturnType<typeof commandDone>>>,
+  who: Worker,
+  kind: string,
+  bodySha256: string,
+): Reply<unknown, unknown> {
+  return done.personId === who.person.id && done.kind === kind && done.bodySha256 === bodySha256
+    ? (done.answer as Reply<unknown, unknown>)
+    : no(
+        'id-twice',
+        'Under this command’s id something else was done before: it is sent again with an id of its own.',
+      );
+}
+
+function failed(error: unknown, kind: string): No<unknown> {
+  if (error instanceof Refused) {
+    const { code, message, path, numbers } = error.trouble;
+    const mistakes = error.more.mistakes?.map((m) => ({ path: m.path, message: m.message }));
+    return { ok: false, code, message, path, numbers, mistakes, theirs: error.more.theirs };
+  }
+  if (error instanceof MovedOn || error instanceof BusyError || isLockConflict(error))
+    return no('busy', 'Many people are writing at this moment: what you typed still stands here; try again.');
+  log.error({ err: error, kind }, 'a write failed');
+  return no(
+    'failed',
+    'This could not be kept: something went wrong on our side. What you typed still stands here; try again.',
+  );
+}
+
+const turns = new Map<string, Promise<unknown>>();
+
+/** One after the other for each kitchen, for those who were overtaken. */
+function inTurn<T>(kitchenId: string, work: () => Promise<T>): Promise<T> {
+  const before = turns.get(kitchenId) ?? Promise.resolve();
+  const mine = before.then(work, work);
+  const settled = mine.catch(() => undefined);
+  turns.set(kitchenId, settled);
+  void settled.then(() => turns.get(kitchenId) === settled && turns.delete(kitchenId));
+  return mine;
+}
+
+let forgotAt = 0;
+
+/** Now and then forgets writes that nobody will send again. */
+function forgetOld(): void {
+  const at = now().getTime();
+  if (at - forgotAt < DAY_MS / 24) return;
+  forgotAt = at;
+  forgetCommands(database(), new Date(at - REMEMBERED_DAYS * DAY_MS)).catch((error: unknown) =>
+    log.error({ err: error }, 'old commands could not be forgotten'),
+  );
+}

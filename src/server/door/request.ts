@@ -1,0 +1,58 @@
+import 'server-only';
+import { Envelope, type Reply } from '@/wire';
+import { worker } from '../session';
+import type { AnyDeclared } from './declare';
+import { perform } from './perform';
+
+/** Bytes of the largest write: a price list of 16 MB, in letters. */
+const LARGEST = 24 * 1024 * 1024;
+
+const refused = (status: number, code: string, message: string): Response =>
+  Response.json({ ok: false, code, message, path: '' } satisfies Reply<null>, { status });
+
+/**
+ * Whether a request comes from a page of this very house: a browser says where a page is from, and no other site may write here
+ * with somebody's cookie.
+ */
+export function isFromHere(headers: Headers): boolean {
+  const origin = headers.get('origin');
+  const host = headers.get('x-forwarded-host') ?? headers.get('host');
+  return origin !== null && URL.canParse(origin) && new URL(origin).host === host;
+}
+
+/** Answers what was sent to the door. */
+export async function answerCommand(
+  request: Request,
+  kinds: ReadonlyMap<string, AnyDeclared>,
+): Promise<Response> {
+  if (!isFromHere(request.headers))
+    return refused(
+      403,
+      'other-origin',
+      'This did not come from a page of this kitchen: nothing was written.',
+    );
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST)
+    return refused(
+      413,
+      'too-large',
+      `This is larger than ${LARGEST / 1024 / 1024} MB, the most that is taken at once.`,
+    );
+  const json = (await request.json().catch(() => undefined)) as unknown;
+  const envelope = Envelope.safeParse(json);
+  if (!envelope.success)
+    return refused(400, 'unreadable', 'This could not be read: load the page again and try once more.');
+  return Response.json(await perform(kinds.get(envelope.data.kind), envelope.data, await worker()));
+}
+
+/** Kinds by their names; throws where two declare the same. */
+export function kindsOf(all: readonly AnyDeclared[]): ReadonlyMap<string, AnyDeclared> {
+  const kinds = new Map<string, AnyDeclared>();
+  for (const declared of all) {
+    const { kind, version } = declared.wire;
+    if (kinds.has(kind)) throw new Error(`two writes are called ${kind}`);
+    if ((declared.upgrades?.length ?? 0) !== version - 1)
+      throw new Error(`${kind} is of version ${version} and needs ${version - 1} upgrades`);
+    kinds.set(kind, declared);
+  }
+  return kinds;
+}

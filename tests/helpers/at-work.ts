@@ -1,0 +1,92 @@
+import { kinds } from '../../src/app/command/kinds';
+import { loadKitchen } from '../../src/db/load-kitchen';
+import { migrate } from '../../src/db/migrate';
+import { readKitchenFrom } from '../../src/db/read-kitchen';
+import { many, openPool, type Pool } from '../../src/db/sql';
+import { newId } from '../../src/db/ids';
+import type { PersonRole } from '../../src/db/people';
+import { perform, type AnyDeclared } from '../../src/server/door';
+import type { Worker } from '../../src/server/roles';
+import { demoKitchen } from '../../src/core/testing/demo';
+import type { KitchenFile } from '../../src/core/kitchen-file';
+import type { Reply, Wire } from '../../src/wire';
+import { z } from 'zod';
+import { freshDatabase } from './test-database';
+
+export const DAY = '2026-03-14';
+export const CLOCK = '2026-03-14T12:00:00.000Z';
+
+/** The demo kitchen in a database of its own, with somebody of each role at work through the door. */
+export interface AtWork {
+  readonly file: KitchenFile;
+  readonly kitchenId: string;
+  readonly pool: Pool;
+  readonly as: (role: PersonRole) => Worker;
+  /** Sends a write as a manager, unless told who; fresh from somebody who has seen a version. */
+  readonly send: <B, A, T>(
+    wire: Wire<B, A, T>,
+    body: B,
+    how?: { readonly seen?: number | null; readonly role?: PersonRole; readonly commandId?: string },
+  ) => Promise<Reply<A, T>>;
+  readonly read: () => Promise<KitchenFile>;
+  /** The change log of a thing, oldest first. */
+  readonly changes: (subject: string) => Promise<{ what: string; before: unknown; after: unknown }[]>;
+  readonly end: () => Promise<void>;
+}
+
+/** @param more kinds of writes besides the application's own */
+export async function kitchenAtWork(more: readonly AnyDeclared[] = []): Promise<AtWork> {
+  const fresh = await freshDatabase();
+  await migrate(fresh.url);
+  // What the server is started with: the door asks for its database and its clock there.
+  Object.assign(process.env, {
+    DATABASE_URL: fresh.url,
+    HALFPOT_SECRET: 'a secret of thirty-two letters and more',
+    HALFPOT_CLOCK: CLOCK,
+  });
+  const file = demoKitchen();
+  const kitchenId = file.kitchen.id;
+  const pool = openPool(fresh.url);
+  await loadKitchen(pool, file, new Map());
+  const as = (role: PersonRole): Worker => {
+    const person = file.people.find((p) => p.role === role) ?? file.people[0];
+    if (!person) throw new Error('nobody works here');
+    return { kitchenId, person: { id: person.id, name: person.name, role }, role, zone: file.kitchen.zone };
+  };
+  const known = new Map([...kinds(), ...more.map((d) => [d.wire.kind, d] as const)]);
+  return {
+    file,
+    kitchenId,
+    pool,
+    as,
+    async send(wire, body, { seen = 1, role = 'manager', commandId = newId() } = {}) {
+      const { kind, version } = wire;
+      const done = await perform(
+        known.get(kind),
+        { commandId, kind, kindVersion: version, seen, body },
+        as(role),
+      );
+      // As it travels: what JSON does not carry is no part of an answer.
+      return JSON.parse(JSON.stringify(done)) as typeof done as never;
+    },
+    read: async () => (await readKitchenFrom(pool, kitchenId)).file,
+    async changes(subject) {
+      const text = z
+        .string()
+        .nullable()
+        .transform((json): unknown => (json === null ? null : JSON.parse(json)));
+      return many(
+        pool,
+        z.object({ what: z.string(), before: text, after: text }),
+        'SELECT what, CAST(before_value AS CHAR) AS `before`, CAST(after_value AS CHAR) AS `after` FROM change_record WHERE kitchen_id = ? AND subject_id = ? ORDER BY at, id',
+        [kitchenId, subject],
+      );
+    },
+    async end() {
+      await pool.end();
+      await (globalThis as { halfPotPool?: Pool }).halfPotPool?.end();
+      delete (globalThis as { halfPotPool?: Pool }).halfPotPool;
+      await fresh.drop();
+    },
+  };
+}

@@ -1,0 +1,45 @@
+import { once } from 'node:events';
+import fs from 'node:fs';
+import net from 'node:net';
+import os from 'node:os';
+import path from 'node:path';
+import { freePort, isFree, turnOver } from '../processes';
+
+test('a log goes on where it was until it is full; then it is put aside, and the oldest of those goes', () => {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-log-'));
+  const log = path.join(folder, 'app.log');
+  const write = (text: string): void => fs.appendFileSync(log, text);
+  const all = (): Record<string, string> =>
+    Object.fromEntries(
+      fs
+        .readdirSync(folder)
+        .sort()
+        .map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]),
+    );
+  turnOver(log, 10);
+  write('one');
+  turnOver(log, 10);
+  write(' and on');
+  expect(all()).toEqual({ 'app.log': 'one and on' });
+  for (const text of ['second run', 'third run.', 'fourth run', 'fifth run.']) {
+    turnOver(log, 10);
+    write(text);
+  }
+  expect(all()).toEqual({
+    'app.log': 'fifth run.',
+    'app.log.1': 'fourth run',
+    'app.log.2': 'third run.',
+    'app.log.3': 'second run',
+  });
+  fs.rmSync(folder, { recursive: true });
+});
+
+test('a port that was handed out is still free, and not one the system gives to outgoing connections', async () => {
+  const port = await freePort();
+  expect(port).toBeLessThan(32_768);
+  expect(await isFree(port)).toBe(true);
+  const server = net.createServer().listen(port, '127.0.0.1');
+  await once(server, 'listening');
+  expect(await isFree(port)).toBe(false);
+  server.close();
+});
