@@ -47,6 +47,11 @@ const config = [
       '@typescript-eslint/no-explicit-any': 'error',
     },
   },
+  {
+    files: ['src/**/*.{ts,tsx}', 'tools/**/*.{ts,mjs}', 'stand-ins/**/*.ts'],
+    ignores: ['**/__tests__/**'],
+    rules: { 'max-lines-per-function': ['error', { max: 60, IIFEs: true }] },
+  },
   { files: ['src/core/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...pure] } },
   prettier,
 ];

@@ -31,10 +31,42 @@ export function TypedField({
   describedBy,
   understood,
 }: Props) {
+  const { text, type, takeBack, done } = useTyped(value, onTyped, onDone);
+  const id = useId();
+  return (
+    <>
+      <input
+        id={id}
+        className={`typed${narrow ? ' typed-narrow' : ''}`}
+        aria-label={label}
+        aria-invalid={trouble ? true : undefined}
+        aria-describedby={trouble ? describedBy : undefined}
+        autoComplete="off"
+        inputMode="text"
+        disabled={disabled}
+        value={text}
+        onChange={(event) => type(event.target.value)}
+        onBlur={() => done(false)}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') done(true);
+          if (event.key === 'Escape') takeBack();
+        }}
+      />
+      {understood && text.trim() !== value.trim() && (
+        <span className="typed-understood" role="status">
+          {understood(text)}
+        </span>
+      )}
+      {unit !== undefined && <span className="typed-unit">{unit}</span>}
+    </>
+  );
+}
+
+/** What stands in the field, against what was kept last. */
+function useTyped(value: string, onTyped: Props['onTyped'], onDone: Props['onDone']) {
   const [text, setText] = useState(value);
   const settled = useRef(value);
   const sent = useRef<string | null>(null);
-  const id = useId();
   useEffect(() => {
     // A new value from outside replaces the text, but never under the fingers of somebody typing.
     if (settled.current !== value) {
@@ -49,37 +81,9 @@ export function TypedField({
     sent.current = text;
     onDone(text);
   };
-  return (
-    <>
-      <input
-        id={id}
-        className={`typed${narrow ? ' typed-narrow' : ''}`}
-        aria-label={label}
-        aria-invalid={trouble ? true : undefined}
-        aria-describedby={trouble ? describedBy : undefined}
-        autoComplete="off"
-        inputMode="text"
-        disabled={disabled}
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          onTyped(event.target.value);
-        }}
-        onBlur={() => done(false)}
-        onKeyDown={(event) => {
-          if (event.key === 'Enter') done(true);
-          if (event.key === 'Escape') {
-            setText(settled.current);
-            onTyped(settled.current);
-          }
-        }}
-      />
-      {understood && text.trim() !== value.trim() && (
-        <span className="typed-understood" role="status">
-          {understood(text)}
-        </span>
-      )}
-      {unit !== undefined && <span className="typed-unit">{unit}</span>}
-    </>
-  );
+  const type = (next: string): void => {
+    setText(next);
+    onTyped(next);
+  };
+  return { text, type, takeBack: () => type(settled.current), done };
 }

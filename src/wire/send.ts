@@ -12,11 +12,17 @@ const AGAIN_AFTER = [400, 1500];
 
 const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
 
+/** Bytes up to which a browser carries a request on after its page is gone; all that are under way share 64 kB. */
+const OUTLIVES = 16_000;
+
 async function post(envelope: Envelope): Promise<unknown> {
+  const body = JSON.stringify(envelope);
   const answer = await fetch('/command', {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(envelope),
+    body,
+    // Whoever types a price and goes on at once has typed it all the same.
+    keepalive: new Blob([body]).size <= OUTLIVES,
   });
   return answer.json();
 }

@@ -16,7 +16,7 @@ test('a dearer bone moves every plate at once, is kept, and is there in another 
   expect(await figure(answer(page, 'Venison bone stock'))).toBeGreaterThan(stock * 1.5);
   expect(await figure(answer(page, 'Trout-frame fumet'))).toBe(soup);
   await expect(page.getByRole('row', { name: /^Juniper sauce/ })).toContainText('dearer by');
-  await page.getByLabel(bones).press('Enter');
+  await keeps(page, 'article.price', () => page.getByLabel(bones).press('Enter'));
   await expect(page.getByLabel(bones)).toHaveValue('48.00');
   const now = await figure(plate);
 
@@ -35,7 +35,7 @@ test('a worse yield makes the usable kilo dearer and stays an estimate', async (
     .filter({ has: page.getByLabel('Shallot, price of a pack', { exact: true }) });
   const before = await figure(row.getByRole('button', { name: /usable kilo/ }));
   await page.getByLabel(/^Shallot, usable per cent/).fill('68');
-  await page.keyboard.press('Tab');
+  await keeps(page, 'ingredient.yield', () => page.keyboard.press('Tab'));
   await expect
     .poll(() => figure(row.getByRole('button', { name: /usable kilo/ })))
     .toBeCloseTo((before * 85) / 68, 1);

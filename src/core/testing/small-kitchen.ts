@@ -60,6 +60,61 @@ export function smallKitchen(
   return read.file;
 }
 
+const ingredients = () => [
+  {
+    ...piece(SMALL.bones, 'Bones', 50),
+    yields: yields(70, 10, { byProducts: [{ ingredient: SMALL.fat, pct: 20 }] }),
+  },
+  {
+    ...piece(SMALL.fat, 'Fat', 10, 85),
+    comesOff: { ingredient: SMALL.bones, setValuePerKg: '1.00', sold: false },
+    yields: yields(100),
+  },
+  { ...piece(SMALL.leek, 'Leek', 90), yields: yields(50, 40) },
+  { ...piece(SMALL.salt, 'Salt', 0), composition: { water: 0, salt: 100 }, yields: yields(100) },
+];
+
+const recipes = () => [
+  {
+    id: SMALL.stock,
+    name: 'Stock',
+    vessel: SMALL.pot,
+    hob: SMALL.hob,
+    batchesAWeek: 2,
+    steps: [
+      { do: 'water', amount: '5 l' },
+      { do: 'add', of: { ingredient: SMALL.bones }, amount: '2 kg' },
+      { do: 'add', of: { stockTrimOf: SMALL.leek }, amount: '400 g' },
+    ] as object[],
+  },
+  {
+    id: SMALL.sauce,
+    name: 'Sauce',
+    vessel: SMALL.pot,
+    hob: SMALL.hob,
+    batchesAWeek: 1,
+    steps: [
+      { do: 'add', of: { product: SMALL.stock }, amount: '2 kg' },
+      { do: 'add', of: { ingredient: SMALL.salt }, amount: '20 g' },
+      { do: 'portion', size: '100 ml', overfill: '10 %' },
+    ] as object[],
+  },
+];
+
+const plates = () => [
+  {
+    id: SMALL.plate,
+    name: 'Plate',
+    menuPrice: '11.00' as string | undefined,
+    taxPct: 10,
+    targetFoodCostPct: 30 as number | undefined,
+    lines: [
+      { of: { ingredient: SMALL.leek }, amount: '100 g' },
+      { of: { product: SMALL.sauce }, amount: '100 g' },
+    ] as object[],
+  },
+];
+
 const asWritten = () => ({
   format: 'half-pot-kitchen',
   version: 1,
@@ -80,61 +135,12 @@ const asWritten = () => ({
     { id: SMALL.pot, name: 'Pot', shape: 'round', baseCm: 30, topCm: 30, heightCm: 40, maxFillPct: 90 },
   ],
   hobs: [{ id: SMALL.hob, name: 'Hob', netKw: null, fuel: 'electricity' }],
-  ingredients: [
-    {
-      ...piece(SMALL.bones, 'Bones', 50),
-      yields: yields(70, 10, { byProducts: [{ ingredient: SMALL.fat, pct: 20 }] }),
-    },
-    {
-      ...piece(SMALL.fat, 'Fat', 10, 85),
-      comesOff: { ingredient: SMALL.bones, setValuePerKg: '1.00', sold: false },
-      yields: yields(100),
-    },
-    { ...piece(SMALL.leek, 'Leek', 90), yields: yields(50, 40) },
-    { ...piece(SMALL.salt, 'Salt', 0), composition: { water: 0, salt: 100 }, yields: yields(100) },
-  ],
+  ingredients: ingredients(),
   articles: [
     article(SMALL.bonesBought, SMALL.bones, '10 kg', '20.00'),
     article(SMALL.leekBought, SMALL.leek, '5 kg', '15.00'),
     article(SMALL.saltBought, SMALL.salt, '1 kg', '1.00'),
   ],
-  recipes: [
-    {
-      id: SMALL.stock,
-      name: 'Stock',
-      vessel: SMALL.pot,
-      hob: SMALL.hob,
-      batchesAWeek: 2,
-      steps: [
-        { do: 'water', amount: '5 l' },
-        { do: 'add', of: { ingredient: SMALL.bones }, amount: '2 kg' },
-        { do: 'add', of: { stockTrimOf: SMALL.leek }, amount: '400 g' },
-      ] as object[],
-    },
-    {
-      id: SMALL.sauce,
-      name: 'Sauce',
-      vessel: SMALL.pot,
-      hob: SMALL.hob,
-      batchesAWeek: 1,
-      steps: [
-        { do: 'add', of: { product: SMALL.stock }, amount: '2 kg' },
-        { do: 'add', of: { ingredient: SMALL.salt }, amount: '20 g' },
-        { do: 'portion', size: '100 ml', overfill: '10 %' },
-      ] as object[],
-    },
-  ],
-  plates: [
-    {
-      id: SMALL.plate,
-      name: 'Plate',
-      menuPrice: '11.00' as string | undefined,
-      taxPct: 10,
-      targetFoodCostPct: 30 as number | undefined,
-      lines: [
-        { of: { ingredient: SMALL.leek }, amount: '100 g' },
-        { of: { product: SMALL.sauce }, amount: '100 g' },
-      ] as object[],
-    },
-  ],
+  recipes: recipes(),
+  plates: plates(),
 });

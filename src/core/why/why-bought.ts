@@ -63,6 +63,7 @@ function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
   const { credits, shares, idle } = carriers(s, money);
   if (trim) {
     if (s.knife.school === 'free') return 'stock trim is free: the usable part carries all';
+    if (s.knife.trimTaken <= 0) return 'no pot takes it: the usable part carries all';
     if (s.knife.school === 'value')
       return `stock trim at its set value of ${money(s.knife.setValuePerKg)} a kilo`;
     return `${p} shared by weight: ÷ (${[`${pct(s.usable)} usable`, ...shares].join(' + ')})`;

@@ -18,6 +18,8 @@ import type { Hob, ProcessConstants, Product, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
 import type { Names } from '@/core/said';
+import { sheetPast, type SheetPast } from '@/db/recipe-versions';
+import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { usedBy } from '@/server/used-by';
@@ -69,6 +71,7 @@ export type ExtraLayer = Exclude<Layer, 'ingredients'>;
 export interface PotSheetData {
   readonly recipe: WrittenRecipe;
   readonly version: number;
+  readonly past: SheetPast;
   readonly mayEdit: boolean;
   readonly mark: DecimalMark;
   readonly measures: readonly HouseMeasure[];
@@ -112,6 +115,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
   return {
     recipe,
     version: versions.recipes.get(id) ?? 1,
+    past: await sheetPast(database(), who.kitchenId, id),
     mayEdit: may(who.role, 'manager'),
     mark: state.kitchen.decimalMark,
     measures: state.measures,

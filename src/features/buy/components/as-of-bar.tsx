@@ -48,27 +48,37 @@ export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBoo
           ))}
         </Form.Select>
       </label>
-      {past && (
-        <p className="warning" role="status">
-          Prices and yields of {data.day},{' '}
-          {data.known === 'then' ? 'as they were known then' : 'as corrected since'}; recipes as they are
-          today.{' '}
-          <button
-            type="button"
-            className="plain-button"
-            onClick={() => go({ known: data.known === 'then' ? 'since' : 'then' })}
-          >
-            {data.known === 'then' ? 'Count later corrections' : 'As known then'}
-          </button>{' '}
-          <button
-            type="button"
-            className="plain-button"
-            onClick={() => go({ on: data.today, known: 'since', since: undefined })}
-          >
-            Back to today
-          </button>
-        </p>
-      )}
+      {past && <InThePast data={data} go={go} />}
     </div>
+  );
+}
+
+/** Which past these figures are of, and the way back. */
+function InThePast({
+  data,
+  go,
+}: {
+  readonly data: PriceBookData;
+  readonly go: (next: PriceBookAsked) => void;
+}) {
+  return (
+    <p className="warning" role="status">
+      Prices and yields of {data.day},{' '}
+      {data.known === 'then' ? 'as they were known then' : 'as corrected since'}; recipes as they are today.{' '}
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() => go({ known: data.known === 'then' ? 'since' : 'then' })}
+      >
+        {data.known === 'then' ? 'Count later corrections' : 'As known then'}
+      </button>{' '}
+      <button
+        type="button"
+        className="plain-button"
+        onClick={() => go({ on: data.today, known: 'since', since: undefined })}
+      >
+        Back to today
+      </button>
+    </p>
   );
 }

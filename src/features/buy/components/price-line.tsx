@@ -164,28 +164,25 @@ export function PriceLine(props: Props) {
             <span id={troubleId} role="alert" className="trouble">
               {trouble}
             </span>
-            {refused?.theirs && (
-              <span className="both-sides">
-                <button
-                  type="button"
-                  className="plain-button"
-                  onClick={() => line.keepMine(refused.theirs as PriceRow)}
-                >
-                  Keep mine
-                </button>
-                <button
-                  type="button"
-                  className="plain-button"
-                  onClick={() => line.takeTheirs(refused.theirs as PriceRow)}
-                >
-                  Take theirs ({refused.theirs.article?.packPrice ?? ''}, {refused.theirs.usablePct} %)
-                </button>
-              </span>
-            )}
+            {refused?.theirs && <BothSides theirs={refused.theirs} line={line} />}
           </td>
         </tr>
       )}
     </>
+  );
+}
+
+/** Somebody else changed the row meanwhile: one of the two is kept. */
+function BothSides({ theirs, line }: { readonly theirs: PriceRow; readonly line: Line }) {
+  return (
+    <span className="both-sides">
+      <button type="button" className="plain-button" onClick={() => line.keepMine(theirs)}>
+        Keep mine
+      </button>
+      <button type="button" className="plain-button" onClick={() => line.takeTheirs(theirs)}>
+        Take theirs ({theirs.article?.packPrice ?? ''}, {theirs.usablePct} %)
+      </button>
+    </span>
   );
 }
 

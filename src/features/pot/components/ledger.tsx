@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
+import { Trouble } from '@/ui/trouble';
 import type { No } from '@/wire';
 import type { PotSheetData } from '../queries';
 import type { TheirSheet } from '../wire';
@@ -27,48 +28,26 @@ interface Props {
 }
 
 /** Steps as they are said, each with what the pot then holds and costs. */
-export function Ledger({
-  data,
-  lines,
-  pot,
-  chosen,
-  vessel,
-  hob,
-  refusal,
-  onStand,
-  onChoose,
-  onTyped,
-  onDone,
-  onTakeTheirs,
-  onKeepMine,
-}: Props) {
-  const { currencySign } = useFigures();
-  const [next, setNext] = useState('');
-  const nextField = useRef<HTMLInputElement>(null);
+export function Ledger(props: Props) {
+  const { data, lines, pot, chosen, refusal, onChoose, onTyped, onDone } = props;
   const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
-  const addNext = (): void => {
-    if (next.trim() === '') return;
+  const add = (text: string): void => {
     // A portioning stays last: what is added goes before it.
     const last = pot.steps[pot.steps.length - 1]?.do === 'portion' ? lines.length - 1 : lines.length;
-    onDone([...lines.slice(0, last), newLine(next), ...lines.slice(last)]);
+    onDone([...lines.slice(0, last), newLine(text), ...lines.slice(last)]);
     onChoose(last);
-    setNext('');
-    nextField.current?.focus();
+  };
+  const move = (i: number, by: number): void => {
+    const order = [...lines];
+    order.splice(Math.max(0, i + by), 0, ...order.splice(i, 1));
+    onDone(order);
+    onChoose(Math.min(order.length - 1, Math.max(0, i + by)));
   };
   return (
     <>
-      <Standing data={data} vessel={vessel} hob={hob} onStand={onStand} />
+      <Standing {...props} />
       <table className="sheet-table ledger">
-        <thead>
-          <tr>
-            <th scope="col">Step, as it is said</th>
-            <th scope="col">litres</th>
-            <th scope="col">dip cm</th>
-            <th scope="col">body</th>
-            <th scope="col">salt %</th>
-            <th scope="col">{currencySign} a litre</th>
-          </tr>
-        </thead>
+        <LedgerHead />
         <tbody>
           {lines.map(({ id, text }, i) => (
             <StepRow
@@ -87,12 +66,7 @@ export function Ledger({
               onTyped={(t) => onTyped(i, t)}
               onDone={() => onDone(lines)}
               onRemove={() => onDone(lines.filter((_, j) => j !== i))}
-              onMove={(by) => {
-                const order = [...lines];
-                order.splice(Math.max(0, i + by), 0, ...order.splice(i, 1));
-                onDone(order);
-                onChoose(Math.min(order.length - 1, Math.max(0, i + by)));
-              }}
+              onMove={(by) => move(i, by)}
             />
           ))}
         </tbody>
@@ -100,33 +74,16 @@ export function Ledger({
       {lines.length === 0 && (
         <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>
       )}
-      {data.mayEdit && (
-        <div className="next-step">
-          <label htmlFor="next-step" className="visually-hidden">
-            Next step
-          </label>
-          <input
-            id="next-step"
-            ref={nextField}
-            className="step-input"
-            autoComplete="off"
-            placeholder="next step: say it, e.g. simmer 20 min, reduce by half, season to 0.6 %"
-            value={next}
-            onChange={(event) => setNext(event.target.value)}
-            onKeyDown={(event) => event.key === 'Enter' && addNext()}
-          />
-          <button type="button" className="plain-button" onClick={addNext} disabled={next.trim() === ''}>
-            Add
-          </button>
-        </div>
-      )}
-      {refusal && (
-        <p role="alert" className="trouble">
-          {refusal.message}{' '}
-        </p>
-      )}
+      {data.mayEdit && <NextStep onAdd={add} />}
+      <Trouble says={refusal?.message} />
       {refusal?.theirs && (
-        <Theirs data={data} theirs={refusal.theirs} mine={lines} onTake={onTakeTheirs} onKeep={onKeepMine} />
+        <Theirs
+          data={data}
+          theirs={refusal.theirs}
+          mine={lines}
+          onTake={props.onTakeTheirs}
+          onKeep={props.onKeepMine}
+        />
       )}
     </>
   );
@@ -205,5 +162,53 @@ function Standing({ data, vessel, hob, onStand }: Pick<Props, 'data' | 'vessel' 
         ))}
       </Form.Select>
     </div>
+  );
+}
+
+/** The line under the others: said, and Enter puts it in. */
+function NextStep({ onAdd }: { readonly onAdd: (text: string) => void }) {
+  const [next, setNext] = useState('');
+  const field = useRef<HTMLInputElement>(null);
+  const add = (): void => {
+    if (next.trim() === '') return;
+    onAdd(next);
+    setNext('');
+    field.current?.focus();
+  };
+  return (
+    <div className="next-step">
+      <label htmlFor="next-step" className="visually-hidden">
+        Next step
+      </label>
+      <input
+        id="next-step"
+        ref={field}
+        className="step-input"
+        autoComplete="off"
+        placeholder="next step: say it, e.g. simmer 20 min, reduce by half, season to 0.6 %"
+        value={next}
+        onChange={(event) => setNext(event.target.value)}
+        onKeyDown={(event) => event.key === 'Enter' && add()}
+      />
+      <button type="button" className="plain-button" onClick={add} disabled={next.trim() === ''}>
+        Add
+      </button>
+    </div>
+  );
+}
+
+function LedgerHead() {
+  const { currencySign } = useFigures();
+  return (
+    <thead>
+      <tr>
+        <th scope="col">Step, as it is said</th>
+        <th scope="col">litres</th>
+        <th scope="col">dip cm</th>
+        <th scope="col">body</th>
+        <th scope="col">salt %</th>
+        <th scope="col">{currencySign} a litre</th>
+      </tr>
+    </thead>
   );
 }

@@ -7,7 +7,7 @@ import type { PotSummary } from '../queries';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
 export function PotList({ pots }: { pots: readonly PotSummary[] }) {
-  const { money, bare, hours, currencySign } = useFigures();
+  const { currencySign } = useFigures();
   const most = Math.max(1, ...pots.map((p) => p.mostMl));
   return (
     <>
@@ -33,50 +33,57 @@ export function PotList({ pots }: { pots: readonly PotSummary[] }) {
           </thead>
           <tbody>
             {pots.map((p) => (
-              <tr key={p.id}>
-                <td>
-                  <Link prefetch={false} href={`/pot/${p.id}`}>
-                    {p.name}
-                  </Link>
-                </td>
-                <td className="left quiet">{p.from.length > 0 ? p.from.join(', ') : 'the larder'}</td>
-                <td className="left quiet">{p.vessel}</td>
-                <td className="bar-cell">
-                  <span className="fig">
-                    {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
-                  </span>
-                  <i
-                    style={{
-                      width: `${(p.mostMl / most) * 100}%`,
-                      background: 'var(--enamel-shade)',
-                      marginLeft: 'auto',
-                    }}
-                  >
-                    <i
-                      style={{
-                        width: `${p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0}%`,
-                        marginLeft: 'auto',
-                      }}
-                    />
-                  </i>
-                </td>
-                <td className="fig">{hours(p.hobHours)}</td>
-                <td className="fig strong" style={{ fontSize: '1.3rem' }}>
-                  {p.perL === null ? (
-                    <span className="incomplete" title={p.gaps.join(' ')}>
-                      incomplete
-                    </span>
-                  ) : (
-                    <WhyFigure of={`product:${p.id}`} label={`${p.name}, a litre`}>
-                      {money(p.perL)}
-                    </WhyFigure>
-                  )}
-                </td>
-              </tr>
+              <PotLine key={p.id} pot={p} most={most} />
             ))}
           </tbody>
         </table>
       )}
     </>
+  );
+}
+
+function PotLine({ pot: p, most }: { readonly pot: PotSummary; readonly most: number }) {
+  const { money, bare, hours } = useFigures();
+  return (
+    <tr>
+      <td>
+        <Link prefetch={false} href={`/pot/${p.id}`}>
+          {p.name}
+        </Link>
+      </td>
+      <td className="left quiet">{p.from.length > 0 ? p.from.join(', ') : 'the larder'}</td>
+      <td className="left quiet">{p.vessel}</td>
+      <td className="bar-cell">
+        <span className="fig">
+          {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
+        </span>
+        <i
+          style={{
+            width: `${(p.mostMl / most) * 100}%`,
+            background: 'var(--enamel-shade)',
+            marginLeft: 'auto',
+          }}
+        >
+          <i
+            style={{
+              width: `${p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0}%`,
+              marginLeft: 'auto',
+            }}
+          />
+        </i>
+      </td>
+      <td className="fig">{hours(p.hobHours)}</td>
+      <td className="fig strong" style={{ fontSize: '1.3rem' }}>
+        {p.perL === null ? (
+          <span className="incomplete" title={p.gaps.join(' ')}>
+            incomplete
+          </span>
+        ) : (
+          <WhyFigure of={`product:${p.id}`} label={`${p.name}, a litre`}>
+            {money(p.perL)}
+          </WhyFigure>
+        )}
+      </td>
+    </tr>
   );
 }

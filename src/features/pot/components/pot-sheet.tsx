@@ -1,10 +1,6 @@
 'use client';
 
-import { useState } from 'react';
-import { dipAt } from '@/core/pot';
-import { writeStep } from '@/core/verbs';
 import type { PotSheetData } from '../queries';
-import type { TheirSheet } from '../wire';
 import { Carries } from './carries';
 import { Drawing } from './drawing';
 import { Layers } from './layers';
@@ -14,52 +10,27 @@ import { OneLitre } from './one-litre';
 import { Opens } from './opens';
 import { SheetHead } from './sheet-head';
 import { StandsOnList } from './stands-on';
-import { linesOf, type SheetLine } from './sheet-lines';
-import { useKeeping } from './use-keeping';
-import { useLivePot } from './use-pot';
+import type { useKeeping } from './use-keeping';
+import { useSheet } from './use-sheet';
 
 /** A recipe as steps and ledger side by side, the pot in section following the chosen step. */
 export function PotSheet({ data }: { data: PotSheetData }) {
-  const [lines, setLines] = useState(() => linesOf(data.recipe.steps, data.names));
-  const [vessel, setVessel] = useState(data.recipe.vessel);
-  const [hob, setHob] = useState(data.recipe.hob);
-  const [chosen, setChosen] = useState(
-    Math.max(
-      0,
-      data.recipe.steps.findLastIndex((s) => s.do !== 'portion'),
-    ),
-  );
-  const pot = useLivePot(data, lines, vessel, hob);
-  const keeping = useKeeping(data, lines, vessel, hob);
-
-  const typed = (i: number, text: string): void =>
-    setLines((all) => all.map((line, j) => (j === i ? { ...line, text } : line)));
-  const done = (next: readonly SheetLine[]): void => {
-    setLines([...next]);
-    keeping.wish(next, vessel, hob);
-  };
-  const setDip = (levelCm: number): string => {
-    const step = pot.steps[chosen];
-    const row = pot.run.rows[chosen];
-    if (step?.do !== 'reduce' || !row) return lines[chosen]?.text ?? '';
-    return writeStep(
-      { ...step, until: 'dip', to: `${dipAt(row.vessel, levelCm).toFixed(1)} cm` },
-      data.names,
-    );
-  };
-  const withLine = (text: string): SheetLine[] =>
-    lines.map((line, j) => (j === chosen ? { ...line, text } : line));
-  const takeTheirs = (theirs: TheirSheet): void => {
-    keeping.settle(theirs);
-    setLines(linesOf(theirs.steps, data.names));
-    setVessel(theirs.vessel);
-    setHob(theirs.hob);
-  };
-  const keepMine = (theirs: TheirSheet): void => {
-    keeping.settle(theirs);
-    keeping.wish(lines, vessel, hob);
-  };
-
+  const {
+    lines,
+    vessel,
+    hob,
+    chosen,
+    setChosen,
+    pot,
+    keeping,
+    typed,
+    done,
+    setDip,
+    withLine,
+    stand,
+    takeTheirs,
+    keepMine,
+  } = useSheet(data);
   return (
     <>
       <SheetHead data={data} pot={pot} />
@@ -73,29 +44,14 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             vessel={vessel}
             hob={hob}
             refusal={keeping.refusal}
-            onStand={(v, h) => {
-              setVessel(v);
-              setHob(h);
-              keeping.wish(lines, v, h);
-            }}
+            onStand={stand}
             onChoose={setChosen}
             onTyped={typed}
             onDone={done}
             onTakeTheirs={takeTheirs}
             onKeepMine={keepMine}
           />
-          <p className="save-state" role="status">
-            {keeping.state === 'keeping' && <span className="quiet">keeping …</span>}
-            {keeping.state === 'kept' && <span className="kept">✓ kept</span>}
-            {keeping.state === 'held' && (
-              <span className="quiet">not kept until the line marked above can be done</span>
-            )}
-          </p>
-          {keeping.broken.map((b) => (
-            <p key={b.name} role="alert" className="warning">
-              This leaves {b.name} {b.undone ? 'undone' : 'without a cost'}. {b.why}
-            </p>
-          ))}
+          <HowKept keeping={keeping} />
         </div>
         <div>
           <Drawing
@@ -115,6 +71,26 @@ export function PotSheet({ data }: { data: PotSheetData }) {
           <Carries pot={pot} />
         </div>
       </div>
+    </>
+  );
+}
+
+/** Whether what stands here is kept, and what it leaves undone elsewhere. */
+function HowKept({ keeping }: { readonly keeping: ReturnType<typeof useKeeping> }) {
+  return (
+    <>
+      <p className="save-state" role="status">
+        {keeping.state === 'keeping' && <span className="quiet">keeping …</span>}
+        {keeping.state === 'kept' && <span className="kept">✓ kept</span>}
+        {keeping.state === 'held' && (
+          <span className="quiet">not kept until the line marked above can be done</span>
+        )}
+      </p>
+      {keeping.broken.map((b) => (
+        <p key={b.name} role="alert" className="warning">
+          This leaves {b.name} {b.undone ? 'undone' : 'without a cost'}. {b.why}
+        </p>
+      ))}
     </>
   );
 }

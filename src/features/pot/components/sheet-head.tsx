@@ -20,15 +20,7 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
     <div className="pot-head">
       <div>
         <h1>{data.recipe.name}</h1>
-        <p className="lead-line">
-          {estimates > 0 && (
-            <span className="estimate">
-              {estimates === 1 ? 'one yield is an estimate' : `${estimates} yields are estimates`}
-            </span>
-          )}
-          {estimates > 0 && ' · '}
-          {data.usedBy.length === 0 ? 'nothing lives from it yet' : <UsedBy by={data.usedBy} lead="gives " />}
-        </p>
+        <Lead data={data} estimates={estimates} />
       </div>
       <div className="pot-head-figures">
         <Figure
@@ -69,5 +61,26 @@ function Figure({ value, label }: { value: string; label: string }) {
       <span className="fig-large">{value}</span>
       <span className="fig-label">{label}</span>
     </div>
+  );
+}
+
+/** How sure its figures are, where it goes, and since when it stands as it does. */
+function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estimates: number }) {
+  return (
+    <p className="lead-line">
+      {estimates > 0 && (
+        <span className="estimate">
+          {estimates === 1 ? 'one yield is an estimate' : `${estimates} yields are estimates`}
+        </span>
+      )}
+      {estimates > 0 && ' · '}
+      {data.usedBy.length === 0 ? 'nothing lives from it yet' : <UsedBy by={data.usedBy} lead="gives " />}
+      <span className="quiet">
+        {' · '}
+        {data.past.times > 1
+          ? `kept ${data.past.times} times, last ${data.past.since}`
+          : `as first kept ${data.past.since}`}
+      </span>
+    </p>
   );
 }

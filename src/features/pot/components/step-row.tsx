@@ -33,26 +33,11 @@ const KIND_WORDS = {
 } as const;
 
 /** One step: typed over in place, with what the pot then holds. */
-export function StepRow({
-  index,
-  text,
-  step,
-  row,
-  before,
-  money,
-  trouble,
-  most,
-  chosen,
-  mayEdit,
-  onChoose,
-  onTyped,
-  onDone,
-  onRemove,
-  onMove,
-}: Props) {
-  const { bare, hours } = useFigures();
+export function StepRow(props: Props) {
+  const { index, step, row, before, money, trouble, most, chosen, mayEdit, onChoose, onRemove, onMove } =
+    props;
+  const { hours } = useFigures();
   const noteId = useId();
-  const settled = useRef(text);
   const kind = markOf(step?.do ?? 'unread');
   const caution = row && cautionFor(row, before);
   const took = row && row.do === 'reduce' ? `takes ${hours(row.heatHours)}` : undefined;
@@ -68,50 +53,11 @@ export function StepRow({
         <td>
           <span className="step-cell">
             <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
-            <input
-              className="step-input"
-              aria-label={`Step ${index + 1}`}
-              aria-invalid={trouble ? true : undefined}
-              aria-describedby={hasNote ? noteId : undefined}
-              autoComplete="off"
-              readOnly={!mayEdit}
-              value={text}
-              onFocus={() => {
-                settled.current = text;
-                onChoose();
-              }}
-              onChange={(event) => onTyped(event.target.value)}
-              onBlur={onDone}
-              onKeyDown={(event) => {
-                if (event.key === 'Enter') onDone();
-                if (event.key === 'Escape') onTyped(settled.current);
-              }}
-            />
-            {mayEdit && (
-              <span className="step-tools" onClick={(event) => event.stopPropagation()}>
-                <button type="button" aria-label={`Move step ${index + 1} up`} onClick={() => onMove(-1)}>
-                  <ArrowUp size={15} aria-hidden="true" />
-                </button>
-                <button type="button" aria-label={`Move step ${index + 1} down`} onClick={() => onMove(1)}>
-                  <ArrowDown size={15} aria-hidden="true" />
-                </button>
-                <button type="button" aria-label={`Take step ${index + 1} out`} onClick={onRemove}>
-                  <X size={16} aria-hidden="true" />
-                </button>
-              </span>
-            )}
+            <Said {...props} describedBy={hasNote ? noteId : undefined} />
+            {mayEdit && <Tools index={index} onMove={onMove} onRemove={onRemove} />}
           </span>
         </td>
-        <td className="fig litre-cell">
-          {row && row.ml > 0.5 && <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />}
-          <span>{row && row.ml > 0.5 ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''}</span>
-        </td>
-        <td className="fig">{row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}</td>
-        <td className="fig">{row && row.ml > 0.5 ? bare(row.body, 2) : ''}</td>
-        <td className="fig">{row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}</td>
-        <td className="fig strong">
-          {money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}
-        </td>
+        <Figures row={row} money={money} most={most} />
       </tr>
       {hasNote && (
         <tr className="note-row">
@@ -131,6 +77,76 @@ export function StepRow({
           </td>
         </tr>
       )}
+    </>
+  );
+}
+
+/** The step as it is said, typed over in place; Escape puts back what stood there. */
+function Said({
+  index,
+  text,
+  trouble,
+  mayEdit,
+  onChoose,
+  onTyped,
+  onDone,
+  describedBy,
+}: Props & { readonly describedBy: string | undefined }) {
+  const settled = useRef(text);
+  return (
+    <input
+      className="step-input"
+      aria-label={`Step ${index + 1}`}
+      aria-invalid={trouble ? true : undefined}
+      aria-describedby={describedBy}
+      autoComplete="off"
+      readOnly={!mayEdit}
+      value={text}
+      onFocus={() => {
+        settled.current = text;
+        onChoose();
+      }}
+      onChange={(event) => onTyped(event.target.value)}
+      onBlur={onDone}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') onDone();
+        if (event.key === 'Escape') onTyped(settled.current);
+      }}
+    />
+  );
+}
+
+function Tools({ index, onMove, onRemove }: Pick<Props, 'index' | 'onMove' | 'onRemove'>) {
+  return (
+    <span className="step-tools" onClick={(event) => event.stopPropagation()}>
+      <button type="button" aria-label={`Move step ${index + 1} up`} onClick={() => onMove(-1)}>
+        <ArrowUp size={15} aria-hidden="true" />
+      </button>
+      <button type="button" aria-label={`Move step ${index + 1} down`} onClick={() => onMove(1)}>
+        <ArrowDown size={15} aria-hidden="true" />
+      </button>
+      <button type="button" aria-label={`Take step ${index + 1} out`} onClick={onRemove}>
+        <X size={16} aria-hidden="true" />
+      </button>
+    </span>
+  );
+}
+
+/** What the pot then holds: nothing is said of a pot that is all but empty. */
+function Figures({ row, money, most }: Pick<Props, 'row' | 'money' | 'most'>) {
+  const { bare } = useFigures();
+  return (
+    <>
+      <td className="fig litre-cell">
+        {row && row.ml > 0.5 && <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />}
+        <span>{row && row.ml > 0.5 ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''}</span>
+      </td>
+      <td className="fig">{row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}</td>
+      <td className="fig">{row && row.ml > 0.5 ? bare(row.body, 2) : ''}</td>
+      <td className="fig">{row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}</td>
+      <td className="fig strong">
+        {money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}
+      </td>
     </>
   );
 }

@@ -73,6 +73,32 @@ function pricesFrom(list: readonly (readonly [string, number | null])[], shelf: 
   };
 }
 
+/** The pot that the lines make, and what is wrong with them, line by line. */
+function runLines(
+  data: PotSheetData,
+  lines: readonly SheetLine[],
+  stands: { readonly vessel: string; readonly hob: string },
+  shelf: Shelf,
+  looping: ReadonlyMap<string, string>,
+) {
+  const troubles = new Map<number, Trouble>();
+  const steps = stepsOf(lines, data.names);
+  for (const [i, line] of lines.entries()) {
+    const read = readStep(line.text, data.names);
+    if (!read.ok) troubles.set(i, read.trouble);
+  }
+  const loopAt = steps.findIndex((step) => {
+    const of = ofStep(step);
+    return of !== undefined && 'product' in of && looping.has(of.product);
+  });
+  const run = runPot(potOf({ ...stands, steps: [...steps] }, shelf), data.constants);
+  for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
+  const eats = overdrawn(run, productOf(data.recipe.id), run.product?.g ?? Infinity);
+  if (eats) troubles.set(eats.step, eats.trouble);
+  if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
+  return { steps, run, troubles, loopAt, eats };
+}
+
 /** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
 export function useLivePot(
   data: PotSheetData,
@@ -93,21 +119,7 @@ export function useLivePot(
     [data],
   );
   return useMemo(() => {
-    const troubles = new Map<number, Trouble>();
-    const steps = stepsOf(lines, data.names);
-    for (const [i, line] of lines.entries()) {
-      const read = readStep(line.text, data.names);
-      if (!read.ok) troubles.set(i, read.trouble);
-    }
-    const loopAt = steps.findIndex((step) => {
-      const of = ofStep(step);
-      return of !== undefined && 'product' in of && looping.has(of.product);
-    });
-    const run = runPot(potOf({ vessel, hob, steps: [...steps] }, shelf), data.constants);
-    for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
-    const eats = overdrawn(run, productOf(data.recipe.id), run.product?.g ?? Infinity);
-    if (eats) troubles.set(eats.step, eats.trouble);
-    if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
+    const { steps, run, troubles, loopAt, eats } = runLines(data, lines, { vessel, hob }, shelf, looping);
     const packs = opened(run.inputs, (id) => opens.get(id));
     const factors = new Map(packs.map((o) => [o.supply, o.factor]));
     const inputMoney = run.inputs.map(({ supply, g }) => {

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import { readPrice } from '@/core/larder';
-import { mannerOf, readAmountOf, toGrams } from '@/core/quantity';
+import { type Manner, mannerOf, readAmountOf, toGrams } from '@/core/quantity';
 import type { Reply } from '@/wire';
 import type { PlateData } from '../queries';
 import { keepPlate, type TheirPlate } from '../wire';
@@ -11,19 +11,8 @@ export interface LiveLine {
   readonly cost: number | null;
 }
 
-/** A plate as it is typed: priced at every keystroke, kept when a field is left. */
-export function usePlate(data: PlateData) {
-  const [amounts, setAmounts] = useState(data.lines.map((l) => l.amount));
-  const [menuPrice, setMenuPrice] = useState(data.plate.menuPrice ?? '');
-  /** As it was when it was opened, or when somebody else's was taken: what a field is held against. */
-  const [opened, setOpened] = useState({
-    amounts: data.lines.map((l) => l.amount),
-    menuPrice: data.plate.menuPrice ?? '',
-  });
-  const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
-  const version = useRef(data.version);
-
-  const manner = mannerOf(data.mark, data.measures);
+/** What the amounts and the price now typed come to; a line that cannot be read leaves the plate without a cost. */
+function pricedPlate(data: PlateData, amounts: readonly string[], menuPrice: string, manner: Manner) {
   const lines = data.lines.map((line, i): LiveLine => {
     const read = readAmountOf(['mass', 'volume', 'count'], amounts[i] ?? '', manner);
     const grams = read.ok ? toGrams(read.value, line.weighable) : read;
@@ -41,6 +30,20 @@ export function usePlate(data: PlateData) {
   );
   const net = price?.ok ? price.value.toNumber() / (1 + data.plate.taxPct / 100) : null;
   const pct = cost === null || net === null || net === 0 ? null : (cost / net) * 100;
+  return { lines, price, cost, net, pct };
+}
+
+/** A plate as it is typed: priced at every keystroke, kept when a field is left. */
+export function usePlate(data: PlateData) {
+  const [amounts, setAmounts] = useState(data.lines.map((l) => l.amount));
+  const [menuPrice, setMenuPrice] = useState(data.plate.menuPrice ?? '');
+  /** As it was when it was opened, or when somebody else's was taken: what a field is held against. */
+  const [opened, setOpened] = useState({ amounts, menuPrice });
+  const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
+  const version = useRef(data.version);
+
+  const manner = mannerOf(data.mark, data.measures);
+  const { lines, price, cost, net, pct } = pricedPlate(data, amounts, menuPrice, manner);
 
   const keep = async (nextAmounts: readonly string[], nextPrice: string): Promise<void> => {
     const done = await keepPlate({

@@ -24,30 +24,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
             <UsedBy by={page.usedBy} lead=" · used by " />
           </p>
         </div>
-        <div className="pot-head-figures">
-          <div>
-            <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
-            <span className="fig-label">{page.comesOff ? 'a kilo as it comes off' : 'a kilo as bought'}</span>
-          </div>
-          <div>
-            <span className={`fig-large${page.estimate ? ' estimate' : ''}`}>{page.usablePct} %</span>
-            <Link prefetch={false} className="fig-label" href={`/trim/${page.id}`}>
-              {page.estimate ? 'usable, an estimate' : 'usable: its tests'}
-            </Link>
-          </div>
-          <div>
-            <span className="fig-large hot">
-              {page.usablePerKg === null ? (
-                <span className="incomplete">{page.trouble ?? 'no price'}</span>
-              ) : (
-                <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`} className="hot">
-                  {money(page.usablePerKg)}
-                </WhyFigure>
-              )}
-            </span>
-            <span className="fig-label">a usable kilo</span>
-          </div>
-        </div>
+        <ThreeFigures page={page} />
       </div>
       <div className="ingredient-page">
         <div>
@@ -60,25 +37,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
               height={230}
             />
           ) : (
-            <p className="quiet">
-              {page.comesOff ? (
-                <>
-                  It comes off{' '}
-                  <Link prefetch={false} href={`/trim/${page.comesOff.id}`}>
-                    {page.comesOff.name}
-                  </Link>
-                  , and costs what that one’s school charges for it.
-                </>
-              ) : (
-                <>
-                  It has not been bought yet: write an invoice under{' '}
-                  <Link prefetch={false} href="/buy/purchases/new">
-                    Purchases
-                  </Link>{' '}
-                  and its price is drawn here.
-                </>
-              )}
-            </p>
+            <NoMovement page={page} />
           )}
           <Sellers page={page} />
         </div>
@@ -126,5 +85,61 @@ function Facts({ page }: { page: IngredientPage }) {
         )}
       </dl>
     </section>
+  );
+}
+
+/** What a kilo costs as bought, what is usable of it, and what a usable kilo costs. */
+function ThreeFigures({ page }: { readonly page: IngredientPage }) {
+  const { money } = useFigures();
+  return (
+    <div className="pot-head-figures">
+      <div>
+        <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
+        <span className="fig-label">{page.comesOff ? 'a kilo as it comes off' : 'a kilo as bought'}</span>
+      </div>
+      <div>
+        <span className={`fig-large${page.estimate ? ' estimate' : ''}`}>{page.usablePct} %</span>
+        <Link prefetch={false} className="fig-label" href={`/trim/${page.id}`}>
+          {page.estimate ? 'usable, an estimate' : 'usable: its tests'}
+        </Link>
+      </div>
+      <div>
+        <span className="fig-large hot">
+          {page.usablePerKg === null ? (
+            <span className="incomplete">{page.trouble ?? 'no price'}</span>
+          ) : (
+            <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`} className="hot">
+              {money(page.usablePerKg)}
+            </WhyFigure>
+          )}
+        </span>
+        <span className="fig-label">a usable kilo</span>
+      </div>
+    </div>
+  );
+}
+
+/** Why there is no price to draw yet. */
+function NoMovement({ page }: { readonly page: IngredientPage }) {
+  return (
+    <p className="quiet">
+      {page.comesOff ? (
+        <>
+          It comes off{' '}
+          <Link prefetch={false} href={`/trim/${page.comesOff.id}`}>
+            {page.comesOff.name}
+          </Link>
+          , and costs what that one’s school charges for it.
+        </>
+      ) : (
+        <>
+          It has not been bought yet: write an invoice under{' '}
+          <Link prefetch={false} href="/buy/purchases/new">
+            Purchases
+          </Link>{' '}
+          and its price is drawn here.
+        </>
+      )}
+    </p>
   );
 }

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepSetting, keepWeighing } from '../wire';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
@@ -42,64 +43,19 @@ export function Sellers({ page }: { page: IngredientPage }) {
         </thead>
         <tbody>
           {page.sellers.map((s) => (
-            <tr key={s.id} className={s.costedFrom ? 'chosen' : ''}>
-              <td>
-                <input
-                  type="radio"
-                  name="costed-from"
-                  className="radio-large"
-                  checked={s.id === chosen}
-                  disabled={!page.mayEdit || s.perKg === null}
-                  aria-label={`Cost ${page.name} from ${s.name}, ${s.supplier}`}
-                  onChange={() => costFrom(s.id)}
-                />
-              </td>
-              <td className="left">
-                {s.name}
-                <div className="quiet small-line">
-                  {s.supplier}
-                  {s.code ? ` · ${s.code}` : ''}
-                  {s.allergens ? ` · label: ${s.allergens.join(', ') || 'no allergens'}` : ''}
-                </div>
-              </td>
-              <td className="left">
-                <PackWeighing page={page} seller={s} />
-              </td>
-              <td className="fig">
-                <Price seller={s} />
-              </td>
-              <td className="fig">
-                <Money value={s.perKg} />
-              </td>
-              <td className="fig strong">
-                {s.id === cheapest && page.sellers.length > 1 && (
-                  <span className="cheaper small-line">cheapest </span>
-                )}
-                <Money value={s.usablePerKg} />
-              </td>
-            </tr>
+            <Seller
+              key={s.id}
+              page={page}
+              seller={s}
+              chosen={s.id === chosen}
+              cheapest={s.id === cheapest && page.sellers.length > 1}
+              onChoose={() => costFrom(s.id)}
+            />
           ))}
         </tbody>
       </table>
-      <p className="small-line">
-        {page.boughtAs ? (
-          <>
-            Stays with the article chosen.{' '}
-            {page.mayEdit && (
-              <button type="button" className="plain-button" onClick={() => costFrom(null)}>
-                Follow whichever was priced last
-              </button>
-            )}
-          </>
-        ) : (
-          <span className="quiet">Follows whichever article was priced last, until one is chosen.</span>
-        )}
-      </p>
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Follows page={page} onFollow={() => costFrom(null)} />
+      <Trouble says={state.message} />
     </section>
   );
 }
@@ -169,5 +125,77 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
         </div>
       )}
     </>
+  );
+}
+
+/** One who sells it: the pack, its price, and what a usable kilo then comes to. */
+function Seller({
+  page,
+  seller: s,
+  chosen,
+  cheapest,
+  onChoose,
+}: {
+  readonly page: IngredientPage;
+  readonly seller: SellerRow;
+  readonly chosen: boolean;
+  readonly cheapest: boolean;
+  readonly onChoose: () => void;
+}) {
+  return (
+    <tr className={s.costedFrom ? 'chosen' : ''}>
+      <td>
+        <input
+          type="radio"
+          name="costed-from"
+          className="radio-large"
+          checked={chosen}
+          disabled={!page.mayEdit || s.perKg === null}
+          aria-label={`Cost ${page.name} from ${s.name}, ${s.supplier}`}
+          onChange={() => onChoose()}
+        />
+      </td>
+      <td className="left">
+        {s.name}
+        <div className="quiet small-line">
+          {s.supplier}
+          {s.code ? ` · ${s.code}` : ''}
+          {s.allergens ? ` · label: ${s.allergens.join(', ') || 'no allergens'}` : ''}
+        </div>
+      </td>
+      <td className="left">
+        <PackWeighing page={page} seller={s} />
+      </td>
+      <td className="fig">
+        <Price seller={s} />
+      </td>
+      <td className="fig">
+        <Money value={s.perKg} />
+      </td>
+      <td className="fig strong">
+        {cheapest && <span className="cheaper small-line">cheapest </span>}
+        <Money value={s.usablePerKg} />
+      </td>
+    </tr>
+  );
+}
+
+/** Whether it stays with one article or goes after the last price. */
+function Follows({ page, onFollow }: { readonly page: IngredientPage; readonly onFollow: () => void }) {
+  return (
+    <p className="small-line">
+      {page.boughtAs ? (
+        <>
+          Stays with the article chosen.{' '}
+          {page.mayEdit && (
+            <button type="button" className="plain-button" onClick={onFollow}>
+              Follow whichever was priced last
+            </button>
+          )}
+        </>
+      ) : (
+        <span className="quiet">Follows whichever article was priced last, until one is chosen.</span>
+      )}
+    </p>
   );
 }

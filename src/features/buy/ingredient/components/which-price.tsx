@@ -4,6 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepBasis, keepCount, keepSetting } from '../wire';
 import type { IngredientPage } from '../queries';
 import { useWeighed } from './use-weighed';
@@ -38,23 +39,14 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
   return (
     <section>
       <h2>Which price counts</h2>
-      <Form.Select
-        aria-label="Which price counts"
-        value={by}
-        disabled={!page.mayEdit}
-        onChange={(event) => {
-          setBy(event.target.value as By);
-          send({ by: event.target.value as By });
+      <Basis
+        page={page}
+        by={by}
+        onChoose={(next) => {
+          setBy(next);
+          send({ by: next });
         }}
-      >
-        {(Object.keys(WORDS) as By[]).map((key) => (
-          <option key={key} value={key}>
-            {key === 'kitchen' && !page.ownBasis
-              ? `the kitchen’s usual (${WORDS[page.basis.by]})`
-              : WORDS[key]}
-          </option>
-        ))}
-      </Form.Select>
+      />
       {by === 'average' && (
         <p className="field-line">
           over{' '}
@@ -72,33 +64,16 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
         </p>
       )}
       {by === 'fixed' && (
-        <p className="field-line">
-          <TypedField
-            narrow
-            label="Fixed price"
-            value={first.price}
-            trouble={state.message}
-            describedBy="basis-trouble"
-            disabled={!page.mayEdit}
-            onTyped={setPrice}
-            onDone={(typed) => send({ price: typed })}
-          />{' '}
-          for{' '}
-          <TypedField
-            narrow
-            label="What the fixed price is for"
-            value={first.per}
-            disabled={!page.mayEdit}
-            onTyped={setPer}
-            onDone={(typed) => send({ per: typed })}
-          />
-        </p>
+        <FixedPrice
+          page={page}
+          first={first}
+          trouble={state.message}
+          setPrice={setPrice}
+          setPer={setPer}
+          send={send}
+        />
       )}
-      {state.message && (
-        <p id="basis-trouble" role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble id="basis-trouble" says={state.message} />
       <Count page={page} />
       <OpenedPack page={page} />
     </section>
@@ -126,11 +101,7 @@ function Count({ page }: { page: IngredientPage }) {
           {page.lastCount ? `counted ${page.lastCount.on}` : 'not counted yet'}
         </span>
       </p>
-      {state.message && (
-        <p id="count-trouble" role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble id="count-trouble" says={state.message} />
     </>
   );
 }
@@ -161,11 +132,73 @@ function OpenedPack({ page }: { page: IngredientPage }) {
             : 'whole, the rest is lost to it'}
         </label>
       ))}
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
     </fieldset>
+  );
+}
+
+function Basis({
+  page,
+  by,
+  onChoose,
+}: {
+  readonly page: IngredientPage;
+  readonly by: By;
+  readonly onChoose: (by: By) => void;
+}) {
+  return (
+    <Form.Select
+      aria-label="Which price counts"
+      value={by}
+      disabled={!page.mayEdit}
+      onChange={(event) => onChoose(event.target.value as By)}
+    >
+      {(Object.keys(WORDS) as By[]).map((key) => (
+        <option key={key} value={key}>
+          {key === 'kitchen' && !page.ownBasis ? `the kitchen’s usual (${WORDS[page.basis.by]})` : WORDS[key]}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+/** A price agreed on, and what it is for. */
+function FixedPrice({
+  page,
+  first,
+  trouble,
+  setPrice,
+  setPer,
+  send,
+}: {
+  readonly page: IngredientPage;
+  readonly first: { readonly price: string; readonly per: string };
+  readonly trouble: string | undefined;
+  readonly setPrice: (typed: string) => void;
+  readonly setPer: (typed: string) => void;
+  readonly send: (next: { price?: string; per?: string }) => void;
+}) {
+  return (
+    <p className="field-line">
+      <TypedField
+        narrow
+        label="Fixed price"
+        value={first.price}
+        trouble={trouble}
+        describedBy="basis-trouble"
+        disabled={!page.mayEdit}
+        onTyped={setPrice}
+        onDone={(typed) => send({ price: typed })}
+      />{' '}
+      for{' '}
+      <TypedField
+        narrow
+        label="What the fixed price is for"
+        value={first.per}
+        disabled={!page.mayEdit}
+        onTyped={setPer}
+        onDone={(typed) => send({ per: typed })}
+      />
+    </p>
   );
 }

@@ -5,6 +5,7 @@ import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { searcher } from '@/ui/search';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepTaken } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
@@ -43,30 +44,7 @@ export function LarderView({ page }: { page: LarderPage }) {
       </div>
       <div className="two-columns">
         <div>
-          <table className="sheet-table">
-            <thead>
-              <tr>
-                <th scope="col">Ingredient</th>
-                <th scope="col" className="left">
-                  Carries
-                </th>
-                <th scope="col" className="left">
-                  usable
-                </th>
-                <th scope="col" className="left">
-                  how sure
-                </th>
-                <th scope="col">
-                  <span className="visually-hidden">Take it</span>
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {hits.slice(0, MOST).map((r) => (
-                <Row key={r.id} row={r} mayEdit={page.mayEdit} />
-              ))}
-            </tbody>
-          </table>
+          <Found rows={hits.slice(0, MOST)} mayEdit={page.mayEdit} />
           {hits.length > MOST && (
             <p className="quiet">{hits.length - MOST} more: type a word of what you are looking for.</p>
           )}
@@ -158,11 +136,36 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
       <button type="button" className="plain-button" onClick={close}>
         Leave it
       </button>
-      {state.message && (
-        <span role="alert" className="trouble">
-          {state.message}
-        </span>
-      )}
+      <Trouble as="span" says={state.message} />
     </form>
+  );
+}
+
+function Found({ rows, mayEdit }: { readonly rows: readonly LarderRow[]; readonly mayEdit: boolean }) {
+  return (
+    <table className="sheet-table">
+      <thead>
+        <tr>
+          <th scope="col">Ingredient</th>
+          <th scope="col" className="left">
+            Carries
+          </th>
+          <th scope="col" className="left">
+            usable
+          </th>
+          <th scope="col" className="left">
+            how sure
+          </th>
+          <th scope="col">
+            <span className="visually-hidden">Take it</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <Row key={r.id} row={r} mayEdit={mayEdit} />
+        ))}
+      </tbody>
+    </table>
   );
 }

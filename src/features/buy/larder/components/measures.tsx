@@ -3,6 +3,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepMeasure, keepNoMeasure } from '../wire';
 import type { LarderPage } from '../queries';
 
@@ -49,11 +50,7 @@ export function Measures({ page }: { page: LarderPage }) {
           </button>
         </form>
       )}
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
       <ul>
         {page.measures.map((m) => (
           <Measure key={m.id} measure={m} mayEdit={page.mayEdit} />

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepApart, keepMerge } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
 
@@ -35,11 +36,7 @@ export function Merges({ page }: { page: LarderPage }) {
           </button>
         </form>
       )}
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
       {page.merges.length > 0 && (
         <ul>
           {page.merges.map((m) => (

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepUsualBasis } from '../wire';
 import type { LarderPage } from '../queries';
 
@@ -56,11 +57,7 @@ export function UsualBasis({ page }: { page: LarderPage }) {
           days
         </p>
       )}
-      {state.message && (
-        <p id="usual-trouble" role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble id="usual-trouble" says={state.message} />
       <p className="quiet small-line">An ingredient may have a basis of its own: open it to set that.</p>
     </section>
   );

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { dropList, look } from '../wire';
 import type { ListPage } from '../queries';
 import type { ColumnsAsked } from '../lists';
@@ -42,71 +43,22 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
         {KEYS.map(([key, words]) => (
           <label key={key}>
             {words}
-            <Form.Select
-              aria-label={`Column of ${words}`}
-              value={columns[key] ?? ''}
-              onChange={(event) => setColumns({ ...columns, [key]: event.target.value || undefined })}
-            >
-              <option value="">not in this list</option>
-              {asked.heads.map((h) => (
-                <option key={h} value={h}>
-                  {h}
-                </option>
-              ))}
-            </Form.Select>
+            <WhichColumn
+              words={words}
+              heads={asked.heads}
+              value={columns[key]}
+              onChoose={(head) => setColumns({ ...columns, [key]: head })}
+            />
           </label>
         ))}
         <label>
           before the cents
-          <Form.Select
-            aria-label="Decimal mark"
-            value={mark}
-            onChange={(event) => setMark(event.target.value as '.' | ',')}
-          >
-            <option value="">say which</option>
-            <option value=".">a point: 12.50</option>
-            <option value=",">a comma: 12,50</option>
-          </Form.Select>
+          <DecimalMark mark={mark} setMark={setMark} />
         </label>
-        <label>
-          prices hold from
-          <Form.Control
-            aria-label="Prices hold from"
-            type="date"
-            value={on}
-            onChange={(event) => setOn(event.target.value)}
-          />
-        </label>
-        <label>
-          odd above, %
-          <Form.Control
-            aria-label="Odd above"
-            value={odd}
-            style={{ width: '5.5rem' }}
-            onChange={(event) => setOdd(event.target.value)}
-          />
-        </label>
+        <HoldsFrom on={on} setOn={setOn} />
+        <OddAbove odd={odd} setOdd={setOdd} />
       </div>
-      <table className="sheet-table sample">
-        <thead>
-          <tr>
-            {asked.heads.map((h) => (
-              <th key={h} scope="col">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {asked.sample.map((row, i) => (
-            <tr key={i}>
-              {asked.heads.map((h, j) => (
-                <td key={h}>{row[j] ?? ''}</td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <Sample asked={asked} />
       <div className="invoice-foot">
         <Button disabled={state.busy} onClick={send}>
           Look it through
@@ -120,12 +72,109 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
         >
           Put it away
         </button>
-        {state.message && (
-          <span role="alert" className="trouble">
-            {state.message}
-          </span>
-        )}
+        <Trouble as="span" says={state.message} />
       </div>
     </>
+  );
+}
+
+/** The first rows as they stand in the file. */
+function Sample({ asked }: { readonly asked: ColumnsAsked }) {
+  return (
+    <table className="sheet-table sample">
+      <thead>
+        <tr>
+          {asked.heads.map((h) => (
+            <th key={h} scope="col">
+              {h}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {asked.sample.map((row, i) => (
+          <tr key={i}>
+            {asked.heads.map((h, j) => (
+              <td key={h}>{row[j] ?? ''}</td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function WhichColumn({
+  words,
+  heads,
+  value,
+  onChoose,
+}: {
+  readonly words: string;
+  readonly heads: readonly string[];
+  readonly value: string | undefined;
+  readonly onChoose: (head: string | undefined) => void;
+}) {
+  return (
+    <Form.Select
+      aria-label={`Column of ${words}`}
+      value={value ?? ''}
+      onChange={(event) => onChoose(event.target.value || undefined)}
+    >
+      <option value="">not in this list</option>
+      {heads.map((h) => (
+        <option key={h} value={h}>
+          {h}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+function DecimalMark({
+  mark,
+  setMark,
+}: {
+  readonly mark: '.' | ',' | '';
+  readonly setMark: (mark: '.' | ',') => void;
+}) {
+  return (
+    <Form.Select
+      aria-label="Decimal mark"
+      value={mark}
+      onChange={(event) => setMark(event.target.value as '.' | ',')}
+    >
+      <option value="">say which</option>
+      <option value=".">a point: 12.50</option>
+      <option value=",">a comma: 12,50</option>
+    </Form.Select>
+  );
+}
+
+function HoldsFrom({ on, setOn }: { readonly on: string; readonly setOn: (on: string) => void }) {
+  return (
+    <label>
+      prices hold from
+      <Form.Control
+        aria-label="Prices hold from"
+        type="date"
+        value={on}
+        onChange={(event) => setOn(event.target.value)}
+      />
+    </label>
+  );
+}
+
+function OddAbove({ odd, setOdd }: { readonly odd: string; readonly setOdd: (odd: string) => void }) {
+  return (
+    <label>
+      odd above, %
+      <Form.Control
+        aria-label="Odd above"
+        value={odd}
+        style={{ width: '5.5rem' }}
+        onChange={(event) => setOdd(event.target.value)}
+      />
+    </label>
   );
 }

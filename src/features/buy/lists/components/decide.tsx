@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
 import type { Verdict } from '@/core/price-list';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { accept, dropList, keepWanted } from '../wire';
 import type { ListPage } from '../queries';
 import { ListRow } from './list-row';
@@ -47,11 +48,7 @@ export function Decide({ page }: { page: ListPage }) {
         ))}
         {open && page.mayEdit && <Ending page={page} busy={state.busy} keep={keep} />}
       </div>
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
       {decidable && page.rows.length > 0 && <AllOfThem page={page} keep={keep} />}
       {page.rows.length === 0 ? <p className="quiet">No rows here.</p> : <Rows page={page} open={open} />}
       <MoreRows page={page} at={at} />

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import type { ImportRow } from '@/db/price-list-rows';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepAssigned, keepWanted } from '../wire';
 import type { ListPage } from '../queries';
 
@@ -35,11 +36,7 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
           {row.line} {row.code}
         </span>{' '}
         {row.name}
-        {state.message && (
-          <div role="alert" className="trouble">
-            {state.message}
-          </div>
-        )}
+        <Trouble as="div" says={state.message} />
       </td>
       <td className="left">
         {row.pack}
@@ -49,39 +46,7 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
       <td className="fig strong">{row.price === undefined ? row.priceTyped : bare(Number(row.price))}</td>
       <td className="left">
         {row.verdict === 'ask' && open && page.mayEdit ? (
-          <Form.Select
-            size="sm"
-            aria-label={`What is ${name}`}
-            value={row.ingredient ? `ingredient:${row.ingredient}` : ''}
-            disabled={state.busy}
-            onChange={(event) => {
-              const [kind, id = ''] = event.target.value.split(':');
-              if (id === '') return;
-              void keep(() =>
-                keepAssigned({
-                  id: page.list.id,
-                  line: row.line,
-                  to: kind === 'article' ? { article: id } : { ingredient: id },
-                }),
-              );
-            }}
-          >
-            <option value="">leave it out</option>
-            <optgroup label="The same as">
-              {page.articles.map((a) => (
-                <option key={a.id} value={`article:${a.id}`}>
-                  {a.name}, {a.pack}
-                </option>
-              ))}
-            </optgroup>
-            <optgroup label="A new article of">
-              {page.ingredients.map((i) => (
-                <option key={i.id} value={`ingredient:${i.id}`}>
-                  {i.name}
-                </option>
-              ))}
-            </optgroup>
-          </Form.Select>
+          <WhatIsIt row={row} page={page} name={name} busy={state.busy} keep={keep} />
         ) : (
           <span className={row.verdict === 'odd' ? 'warning' : row.verdict === 'refused' ? 'trouble' : ''}>
             {row.reason}
@@ -100,5 +65,56 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
         )}
       </td>
     </tr>
+  );
+}
+
+/** A row that nobody knows: asked which article it is, or of what it is a new one. */
+function WhatIsIt({
+  row,
+  page,
+  name,
+  busy,
+  keep,
+}: {
+  readonly row: ImportRow;
+  readonly page: ListPage;
+  readonly name: string;
+  readonly busy: boolean;
+  readonly keep: ReturnType<typeof useKept>[0];
+}) {
+  return (
+    <Form.Select
+      size="sm"
+      aria-label={`What is ${name}`}
+      value={row.ingredient ? `ingredient:${row.ingredient}` : ''}
+      disabled={busy}
+      onChange={(event) => {
+        const [kind, id = ''] = event.target.value.split(':');
+        if (id === '') return;
+        void keep(() =>
+          keepAssigned({
+            id: page.list.id,
+            line: row.line,
+            to: kind === 'article' ? { article: id } : { ingredient: id },
+          }),
+        );
+      }}
+    >
+      <option value="">leave it out</option>
+      <optgroup label="The same as">
+        {page.articles.map((a) => (
+          <option key={a.id} value={`article:${a.id}`}>
+            {a.name}, {a.pack}
+          </option>
+        ))}
+      </optgroup>
+      <optgroup label="A new article of">
+        {page.ingredients.map((i) => (
+          <option key={i.id} value={`ingredient:${i.id}`}>
+            {i.name}
+          </option>
+        ))}
+      </optgroup>
+    </Form.Select>
   );
 }

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useRef, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { noAnswer, type Reply } from '@/wire';
+import { Trouble } from '@/ui/trouble';
 import type { ListsPage } from '../queries';
 import { LARGEST_MB, takeFetched, takeFile } from '../wire';
 
@@ -110,11 +111,7 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
       <p className="quiet" role="status">
         {busy ?? 'or drop it here: CSV or Excel, columns in any order, comma or point, up to 100,000 rows'}
       </p>
-      {trouble && (
-        <p role="alert" className="trouble">
-          {trouble}
-        </p>
-      )}
+      <Trouble says={trouble} />
     </div>
   );
 }

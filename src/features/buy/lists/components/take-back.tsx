@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { undo } from '../wire';
 import type { ListPage } from '../queries';
 
@@ -39,11 +40,7 @@ export function TakeBack({ page }: { page: ListPage }) {
           </label>
         </>
       )}
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
+import { Trouble } from '@/ui/trouble';
 import type { DraftLine } from './use-draft';
 
 type Extra = Exclude<DraftLine, { is: 'goods' }>;
@@ -46,11 +47,7 @@ export function MoneyRow({
           value={line.note}
           onChange={(event) => onChange({ ...line, note: event.target.value })}
         />
-        {mistake && (
-          <div role="alert" className="trouble">
-            {mistake}
-          </div>
-        )}
+        <Trouble as="div" says={mistake} />
       </td>
       <td>
         <button

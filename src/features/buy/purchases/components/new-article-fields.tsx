@@ -31,9 +31,18 @@ function thingOf(typed: NewArticle, form: PurchaseForm, manner: Manner): Weighab
 /** What a new article's pack comes to, as far as it has been typed. */
 export function factsOf(typed: NewArticle, form: PurchaseForm, manner: Manner): ArticleFacts | undefined {
   const thing = thingOf(typed, form, manner);
-  const pack = thing && readAmountOf(['mass', 'volume', 'count'], typed.pack, manner);
-  const grams = thing && pack?.ok ? toGrams(pack.value, thing) : undefined;
+  const { grams } = packOf(typed, form, manner);
   return thing && grams?.ok && grams.value.grams > 0 ? { packG: grams.value.grams, thing } : undefined;
+}
+
+/** The pack as it is read, its grams, and what has to be asked before they are known. */
+function packOf(typed: NewArticle, form: PurchaseForm, manner: Manner) {
+  const thing = thingOf(typed, form, manner);
+  const pack =
+    typed.pack.trim() === '' ? undefined : readAmountOf(['mass', 'volume', 'count'], typed.pack, manner);
+  const grams = thing && pack?.ok ? toGrams(pack.value, thing) : undefined;
+  const asks = grams && !grams.ok ? grams.trouble.code : undefined;
+  return { pack, grams, asks };
 }
 
 /** Something the kitchen has not bought before: what it is, what the supplier calls it, how it is packed. */
@@ -52,11 +61,7 @@ export function NewArticleFields({
 }) {
   const typed = line.newArticle as NewArticle;
   const change = (part: Partial<NewArticle>): void => set({ newArticle: { ...typed, ...part } });
-  const thing = thingOf(typed, form, manner);
-  const pack =
-    typed.pack.trim() === '' ? undefined : readAmountOf(['mass', 'volume', 'count'], typed.pack, manner);
-  const grams = thing && pack?.ok ? toGrams(pack.value, thing) : undefined;
-  const asks = grams && !grams.ok ? grams.trouble.code : undefined;
+  const { pack, grams, asks } = packOf(typed, form, manner);
   const given = { each: typed.eachWeighs !== '', litre: typed.litreWeighs !== '' };
   const field = (key: keyof NewArticle, label: string, placeholder: string) => (
     <label>
@@ -75,18 +80,12 @@ export function NewArticleFields({
     <div className="new-article">
       <label>
         It is
-        <Form.Select
-          aria-label={`Line ${index + 1}, ingredient`}
+        <WhichIngredient
+          index={index}
+          form={form}
           value={typed.ingredient}
-          onChange={(event) => change({ ingredient: event.target.value })}
-        >
-          <option value="">Choose the ingredient</option>
-          {form.ingredients.map((i) => (
-            <option key={i.id} value={i.id}>
-              {i.name}
-            </option>
-          ))}
-        </Form.Select>
+          onChoose={(ingredient) => change({ ingredient })}
+        />
       </label>
       {field('name', 'Called on the invoice', 'Leeks, washed')}
       {field('code', 'Code', 'LE5')}
@@ -102,5 +101,32 @@ export function NewArticleFields({
         {form.ingredients.length === 0 && 'The larder is empty: take ingredients from the larder first.'}
       </span>
     </div>
+  );
+}
+
+function WhichIngredient({
+  index,
+  form,
+  value,
+  onChoose,
+}: {
+  readonly index: number;
+  readonly form: PurchaseForm;
+  readonly value: string;
+  readonly onChoose: (ingredient: string) => void;
+}) {
+  return (
+    <Form.Select
+      aria-label={`Line ${index + 1}, ingredient`}
+      value={value}
+      onChange={(event) => onChoose(event.target.value)}
+    >
+      <option value="">Choose the ingredient</option>
+      {form.ingredients.map((i) => (
+        <option key={i.id} value={i.id}>
+          {i.name}
+        </option>
+      ))}
+    </Form.Select>
   );
 }

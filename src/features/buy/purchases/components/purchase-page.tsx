@@ -14,25 +14,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
           <h1>
             {view.kind === 'invoice' ? 'Invoice' : 'Credit note'} {view.number}
           </h1>
-          <p className="lead-line">
-            {view.supplier}, {view.on}, written down {view.recordedAt.slice(0, 10)}
-            {view.corrects && (
-              <>
-                {' · corrects '}
-                <Link prefetch={false} href={`/buy/purchases/${view.corrects.id}`}>
-                  {view.corrects.number}
-                </Link>
-              </>
-            )}
-            {view.credits.map((c) => (
-              <span key={c.id}>
-                {' · credited by '}
-                <Link prefetch={false} href={`/buy/purchases/${c.id}`}>
-                  {c.number}
-                </Link>
-              </span>
-            ))}
-          </p>
+          <WhereFrom view={view} />
         </div>
         {view.mayEdit && view.kind === 'invoice' && (
           <Link
@@ -110,5 +92,30 @@ function Line({ line: l }: { line: PurchaseViewLine }) {
       <td className="fig">{l.perKg === undefined ? '' : bare(l.perKg)}</td>
       <td className="fig strong">{bare(l.money)}</td>
     </tr>
+  );
+}
+
+/** Whose it is, of which day, and what corrects it or is corrected by it. */
+function WhereFrom({ view }: { readonly view: PurchaseView }) {
+  return (
+    <p className="lead-line">
+      {view.supplier}, {view.on}, written down {view.recordedAt.slice(0, 10)}
+      {view.corrects && (
+        <>
+          {' · corrects '}
+          <Link prefetch={false} href={`/buy/purchases/${view.corrects.id}`}>
+            {view.corrects.number}
+          </Link>
+        </>
+      )}
+      {view.credits.map((c) => (
+        <span key={c.id}>
+          {' · credited by '}
+          <Link prefetch={false} href={`/buy/purchases/${c.id}`}>
+            {c.number}
+          </Link>
+        </span>
+      ))}
+    </p>
   );
 }

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
+import { Trouble } from '@/ui/trouble';
 import { KIND_WORDS } from '../../words';
 import { findForBench } from '../actions';
 import { putOnBench } from '../wire';
@@ -13,21 +14,10 @@ import { TRY_AGAIN } from '@/wire';
 
 /** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
 export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
-  const { currencySign } = useFigures();
   const [wanted, setWanted] = useState('');
-  const [hits, setHits] = useState<{ readonly of: string; readonly rows: readonly BenchRow[] } | null>(null);
+  const { searching, hits } = useHits(wanted);
   const [message, setMessage] = useState<string>();
   const router = useRouter();
-  useEffect(() => {
-    const typed = wanted.trim();
-    if (typed === '') return;
-    let here = true;
-    void findForBench(typed).then((rows) => here && setHits({ of: typed, rows }));
-    return () => {
-      here = false;
-    };
-  }, [wanted]);
-  const searching = wanted.trim() !== '';
   const rows = searching ? (hits?.rows ?? []) : index.rows;
   const begin = async (ingredient: string): Promise<void> => {
     const answer = await putOnBench({ ingredient }).catch(() => ({
@@ -55,47 +45,10 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
           onChange={(event) => setWanted(event.target.value)}
         />
       </div>
-      {message && (
-        <p role="alert" className="trouble">
-          {message}
-        </p>
-      )}
-      {index.open.length > 0 && !searching && (
-        <section className="on-bench" aria-label="On the bench now">
-          {index.open.map((t) => (
-            <Link key={t.id} prefetch={false} href={`/trim/bench/${t.id}`}>
-              <b>{t.ingredient}</b>
-              <span>
-                {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {t.on}
-              </span>
-              <span className="go-on">Go on weighing</span>
-            </Link>
-          ))}
-        </section>
-      )}
+      <Trouble says={message} />
+      {index.open.length > 0 && !searching && <OnBench open={index.open} />}
       <table className="sheet-table bench-index">
-        <thead>
-          <tr>
-            <th scope="col">Ingredient</th>
-            <th scope="col">usable now</th>
-            <th scope="col" className="left">
-              likely
-            </th>
-            <th scope="col">own tests</th>
-            <th scope="col" className="left">
-              last
-            </th>
-            <th scope="col">{currencySign} in doubt a week</th>
-            <th scope="col" className="left">
-              <span className="visually-hidden">What waits</span>
-            </th>
-            {index.mayTest && (
-              <th scope="col">
-                <span className="visually-hidden">Put it on the bench</span>
-              </th>
-            )}
-          </tr>
-        </thead>
+        <BenchHead mayTest={index.mayTest} />
         <tbody>
           {rows.map((row) => (
             <Row key={row.id} row={row} begin={index.mayTest ? begin : undefined} />
@@ -169,4 +122,63 @@ function Row({
       )}
     </tr>
   );
+}
+
+function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
+  return (
+    <section className="on-bench" aria-label="On the bench now">
+      {open.map((t) => (
+        <Link key={t.id} prefetch={false} href={`/trim/bench/${t.id}`}>
+          <b>{t.ingredient}</b>
+          <span>
+            {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {t.on}
+          </span>
+          <span className="go-on">Go on weighing</span>
+        </Link>
+      ))}
+    </section>
+  );
+}
+
+function BenchHead({ mayTest }: { readonly mayTest: boolean }) {
+  const { currencySign } = useFigures();
+  return (
+    <thead>
+      <tr>
+        <th scope="col">Ingredient</th>
+        <th scope="col">usable now</th>
+        <th scope="col" className="left">
+          likely
+        </th>
+        <th scope="col">own tests</th>
+        <th scope="col" className="left">
+          last
+        </th>
+        <th scope="col">{currencySign} in doubt a week</th>
+        <th scope="col" className="left">
+          <span className="visually-hidden">What waits</span>
+        </th>
+        {mayTest && (
+          <th scope="col">
+            <span className="visually-hidden">Put it on the bench</span>
+          </th>
+        )}
+      </tr>
+    </thead>
+  );
+}
+
+/** What of the larder fits what is typed; an answer that comes late is dropped. */
+function useHits(wanted: string) {
+  const [hits, setHits] = useState<{ readonly of: string; readonly rows: readonly BenchRow[] } | null>(null);
+  useEffect(() => {
+    const typed = wanted.trim();
+    if (typed === '') return;
+    let here = true;
+    void findForBench(typed).then((rows) => here && setHits({ of: typed, rows }));
+    return () => {
+      here = false;
+    };
+  }, [wanted]);
+  return { searching: wanted.trim() !== '', hits };
 }

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import { Trouble } from '@/ui/trouble';
 import { keepApart } from '../wire';
 import type { TestTyped, TheirTest } from '../wire';
 import { FATE_WORDS } from '../../words';
@@ -45,25 +46,10 @@ export function BothTests({
     if (answer.ok) router.push(`/trim/bench/${answer.value.id}`);
     else setMessage(answer.message);
   };
-  const list = (title: string, rows: [string, string][]) => (
-    <div>
-      <h3>{title}</h3>
-      <table>
-        <tbody>
-          {rows.map(([what, weight], i) => (
-            <tr key={i}>
-              <th scope="row">{what}</th>
-              <td className="fig">{weight || '–'}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
-  );
   return (
     <div className="both-tests">
-      {list('Yours, not kept', rowsOf(mine))}
-      {list(finished ? 'Theirs, finished' : 'Theirs', rowsOf(theirs.test))}
+      <Side title="Yours, not kept" rows={rowsOf(mine)} />
+      <Side title={finished ? 'Theirs, finished' : 'Theirs'} rows={rowsOf(theirs.test)} />
       <div className="both-sides">
         {finished ? (
           <button type="button" className="plain-button" onClick={() => void apart()}>
@@ -78,11 +64,25 @@ export function BothTests({
           Take theirs
         </button>
       </div>
-      {message && (
-        <p role="alert" className="trouble">
-          {message}
-        </p>
-      )}
+      <Trouble says={message} />
+    </div>
+  );
+}
+
+function Side({ title, rows }: { readonly title: string; readonly rows: readonly [string, string][] }) {
+  return (
+    <div>
+      <h3>{title}</h3>
+      <table>
+        <tbody>
+          {rows.map(([what, weight], i) => (
+            <tr key={i}>
+              <th scope="row">{what}</th>
+              <td className="fig">{weight || '–'}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
     </div>
   );
 }

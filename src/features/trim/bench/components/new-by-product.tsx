@@ -1,6 +1,7 @@
 'use client';
 
 import { useId, useState } from 'react';
+import { Trouble } from '@/ui/trouble';
 import { newByProduct } from '../wire';
 import { TRY_AGAIN } from '@/wire';
 
@@ -60,11 +61,7 @@ export function NewByProduct({
       <button type="button" className="plain-button" onClick={onLeave}>
         Leave it
       </button>
-      {message && (
-        <p role="alert" className="trouble">
-          {message}
-        </p>
-      )}
+      <Trouble says={message} />
     </div>
   );
 }

@@ -6,6 +6,7 @@ import { FATES, type Fate } from '@/core/learning';
 import type { LiveTest } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
 import { FATE_WORDS, fateClass } from '../../words';
+import { Trouble } from '@/ui/trouble';
 import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
 import { NewByProduct } from './new-by-product';
@@ -39,21 +40,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
   return (
     <>
       <table className="sheet-table parts-table">
-        <thead>
-          <tr>
-            <th scope="col">What becomes of it</th>
-            <th scope="col" className="left">
-              What it is
-            </th>
-            <th scope="col" className="left">
-              Weight
-            </th>
-            <th scope="col">% of it all</th>
-            <th scope="col">
-              <span className="visually-hidden">Take the line out</span>
-            </th>
-          </tr>
-        </thead>
+        <PartsHead />
         <tbody>
           {parts.map((part, i) => (
             <PartRow
@@ -76,11 +63,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
           }}
         />
       )}
-      {troubleAt('parts') && (
-        <p role="alert" className="trouble">
-          {troubleAt('parts')}
-        </p>
-      )}
+      <Trouble says={troubleAt('parts')} />
       <button
         type="button"
         className="plain-button"
@@ -202,5 +185,25 @@ function ProductField({ i, part, products, both, withPart, ask }: RowProps) {
       ))}
       <option value="new">a new one …</option>
     </select>
+  );
+}
+
+function PartsHead() {
+  return (
+    <thead>
+      <tr>
+        <th scope="col">What becomes of it</th>
+        <th scope="col" className="left">
+          What it is
+        </th>
+        <th scope="col" className="left">
+          Weight
+        </th>
+        <th scope="col">% of it all</th>
+        <th scope="col">
+          <span className="visually-hidden">Take the line out</span>
+        </th>
+      </tr>
+    </thead>
   );
 }

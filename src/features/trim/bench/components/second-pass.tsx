@@ -36,36 +36,24 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
   const put = (next: Partial<typeof second>): TestTyped => ({ ...typed, second: { ...second, ...next } });
   const withUsable = (amount: string): TestTyped =>
     put({ parts: second.parts.map((p, i) => (i === usableAt ? { ...p, amount } : p)) });
-  const field = (name: 'how' | 'time', label: string, placeholder: string) => (
-    <label>
-      {label}
-      <input
-        className="typed typed-text"
-        aria-label={`Second pass: ${label}`}
-        placeholder={placeholder}
-        value={second[name] ?? ''}
-        onChange={(event) => change(put({ [name]: event.target.value }))}
-        onBlur={() => keep(typed)}
-      />
-    </label>
-  );
+  const field = (name: 'how' | 'time') => ({
+    value: second[name] ?? '',
+    onTyped: (text: string) => change(put({ [name]: text })),
+    onDone: () => keep(typed),
+  });
+  const none = (): void => {
+    const { second: _s, ...rest } = typed;
+    change({ ...rest, second: undefined });
+    keep({ ...rest, second: undefined });
+  };
   return (
     <section className="second-pass" aria-label="A second pass">
       <h2>Second pass of the waste</h2>
-      <button
-        type="button"
-        className="plain-button remove"
-        aria-label="No second pass"
-        onClick={() => {
-          const { second: _s, ...rest } = typed;
-          change({ ...rest, second: undefined });
-          keep({ ...rest, second: undefined });
-        }}
-      >
+      <button type="button" className="plain-button remove" aria-label="No second pass" onClick={none}>
         <X size={16} aria-hidden="true" />
       </button>
       <div className="second-fields">
-        {field('how', 'with the', 'mill, press')}
+        <Said label="with the" placeholder="mill, press" {...field('how')} />
         <label>
           went through again
           <WeightField
@@ -92,10 +80,38 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
             onDone={(amount) => keep(withUsable(amount))}
           />
         </label>
-        {field('time', 'hands it took', '10 min')}
+        <Said label="hands it took" placeholder="10 min" {...field('time')} />
       </div>
       <Worth worth={worth} />
     </section>
+  );
+}
+
+function Said({
+  label,
+  placeholder,
+  value,
+  onTyped,
+  onDone,
+}: {
+  readonly label: string;
+  readonly placeholder: string;
+  readonly value: string;
+  readonly onTyped: (text: string) => void;
+  readonly onDone: () => void;
+}) {
+  return (
+    <label>
+      {label}
+      <input
+        className="typed typed-text"
+        aria-label={`Second pass: ${label}`}
+        placeholder={placeholder}
+        value={value}
+        onChange={(event) => onTyped(event.target.value)}
+        onBlur={onDone}
+      />
+    </label>
   );
 }
 

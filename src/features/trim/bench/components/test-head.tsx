@@ -19,29 +19,7 @@ export function TestHead({
         <h1>{page.name}</h1>
         <label>
           <span className="visually-hidden">What is tested</span>
-          <select
-            className="form-select"
-            aria-label="What is tested"
-            value={typed.kind}
-            onChange={(event) => {
-              const kind = event.target.value as TestKind;
-              const blank = typed.parts.every((p) => p.amount.trim() === '');
-              // The other kinds are of what has been trimmed already: there is no second pass of its waste.
-              const next = {
-                ...typed,
-                kind,
-                parts: blank ? FIRST_PARTS[kind] : typed.parts,
-                second: kind === 'trim' ? typed.second : undefined,
-              };
-              change(next);
-            }}
-          >
-            {TEST_KINDS.map((kind) => (
-              <option key={kind} value={kind}>
-                {KIND_WORDS[kind]}
-              </option>
-            ))}
-          </select>
+          <WhatIsTested typed={typed} change={change} />
         </label>
       </div>
       <div className="bench-head">
@@ -52,8 +30,7 @@ export function TestHead({
             aria-label="Delivery"
             value={typed.purchase ?? ''}
             onChange={(event) => {
-              const next = { ...typed, purchase: event.target.value || null };
-              change(next);
+              change({ ...typed, purchase: event.target.value || null });
             }}
           >
             <option value="">no delivery in particular</option>
@@ -71,8 +48,7 @@ export function TestHead({
             aria-label="Season"
             value={typed.season}
             onChange={(event) => {
-              const next = { ...typed, season: event.target.value as Season };
-              change(next);
+              change({ ...typed, season: event.target.value as Season });
             }}
           >
             {SEASONS.map((s) => (
@@ -82,5 +58,38 @@ export function TestHead({
         </label>
       </div>
     </>
+  );
+}
+
+function WhatIsTested({
+  typed,
+  change,
+}: {
+  readonly typed: TestTyped;
+  readonly change: (next: TestTyped) => void;
+}) {
+  return (
+    <select
+      className="form-select"
+      aria-label="What is tested"
+      value={typed.kind}
+      onChange={(event) => {
+        const kind = event.target.value as TestKind;
+        const blank = typed.parts.every((p) => p.amount.trim() === '');
+        // The other kinds are of what has been trimmed already: there is no second pass of its waste.
+        change({
+          ...typed,
+          kind,
+          parts: blank ? FIRST_PARTS[kind] : typed.parts,
+          second: kind === 'trim' ? typed.second : undefined,
+        });
+      }}
+    >
+      {TEST_KINDS.map((kind) => (
+        <option key={kind} value={kind}>
+          {KIND_WORDS[kind]}
+        </option>
+      ))}
+    </select>
   );
 }

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { isDrained } from '@/core/bench';
+import { Trouble } from '@/ui/trouble';
 import { dropIt, type TestTyped } from '../wire';
 import type { TestPage } from '../queries';
 import { BothTests } from './both-tests';
@@ -22,71 +23,19 @@ export function TestView({ page }: { readonly page: TestPage }) {
   const bench = useTest(page);
   const { typed, setTyped, keep, refusal, finished } = bench;
   const weighed = useWeighed(page, typed);
+  const { troubleAt, finish, drop, missing } = useEnds(page, bench, weighed.trouble);
   const reader = useScale();
   const scale = page.scale && page.mayTest ? reader : undefined;
-  const router = useRouter();
-  const [tried, setTried] = useState(false);
-  const drained = isDrained(typed.kind);
-  // Before somebody says that it is finished, only what is plainly wrong is told; then all that is missing.
-  const trouble = weighed.trouble;
-  const told =
-    trouble && (tried || !['no-weight', 'nothing-weighed', 'no-time', 'no-product'].includes(trouble.code))
-      ? trouble
-      : undefined;
-  const troubleAt = (path: string): string | undefined => {
-    if (told && (told.path === path || told.path.startsWith(`${path}.`))) return told.message;
-    return refusal && !refusal.theirs && refusal.path !== '' && refusal.path.startsWith(path)
-      ? refusal.message
-      : undefined;
-  };
-  const finish = async (): Promise<void> => {
-    setTried(true);
-    if (trouble) return;
-    if (await bench.finish()) router.push(`/trim/${page.test.ingredient}?after=${page.test.id}`);
-  };
-  const drop = async (): Promise<void> => {
-    const answer = await dropIt({ id: page.test.id, seen: bench.version.current });
-    if (answer.ok) router.push('/trim');
-  };
   const change = (next: TestTyped): void => {
     setTyped(next);
     keep(next);
   };
-  // Once it is finished it is shown as it was kept; until that has been read, only that it is.
-  if (finished && !refusal)
-    return page.test.state === 'kept' ? (
-      <KeptTest page={page} />
-    ) : (
-      <p role="status" className="kept">
-        ✓ Finished: what it taught is being worked out.
-      </p>
-    );
+  if (finished && !refusal) return <Finished page={page} />;
   return (
     <div className="bench">
       <fieldset className="bench-work" disabled={!page.mayTest}>
         <TestHead page={page} typed={typed} change={change} />
-        {refusal?.theirs && (
-          <div className="both-frame">
-            <p role="alert" className="trouble">
-              {refusal.message}
-            </p>
-            <BothTests
-              mine={typed}
-              theirs={refusal.theirs}
-              testId={page.test.id}
-              takeTheirs={(theirs) => {
-                bench.takeTheirs(theirs);
-                router.refresh();
-              }}
-              keepMine={bench.keepMine}
-            />
-          </div>
-        )}
-        {refusal && !refusal.theirs && refusal.path === '' && (
-          <p role="alert" className="trouble">
-            {refusal.message}
-          </p>
-        )}
+        <Refused page={page} bench={bench} />
         <WeighedIn
           typed={typed}
           live={weighed.live.start}
@@ -95,7 +44,7 @@ export function TestView({ page }: { readonly page: TestPage }) {
           setTyped={setTyped}
           keep={keep}
         />
-        {!drained && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
+        {!isDrained(typed.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
         <PartsTable
           page={page}
           typed={typed}
@@ -117,23 +66,88 @@ export function TestView({ page }: { readonly page: TestPage }) {
               keep={keep}
             />
           ) : (
-            <button
-              type="button"
-              className="plain-button second-open"
-              onClick={() => setTyped({ ...typed, second: emptySecond() })}
-            >
-              A second pass of the waste (mill, press)
-            </button>
+            <OpenSecond onOpen={() => setTyped({ ...typed, second: emptySecond() })} />
           ))}
       </fieldset>
-      <TestSide
-        page={page}
-        weighed={weighed}
-        bench={bench}
-        missing={tried ? trouble?.message : undefined}
-        finish={() => void finish()}
-        drop={() => void drop()}
+      <TestSide page={page} weighed={weighed} bench={bench} missing={missing} finish={finish} drop={drop} />
+    </div>
+  );
+}
+
+const NOT_YET = ['no-weight', 'nothing-weighed', 'no-time', 'no-product'];
+
+/** How a test comes to its end, finished or dropped, and what stands in the way. */
+function useEnds(
+  page: TestPage,
+  bench: ReturnType<typeof useTest>,
+  trouble: ReturnType<typeof useWeighed>['trouble'],
+) {
+  const { refusal } = bench;
+  const router = useRouter();
+  const [tried, setTried] = useState(false);
+  // Before somebody says that it is finished, only what is plainly wrong is told; then all that is missing.
+  const told = trouble && (tried || !NOT_YET.includes(trouble.code)) ? trouble : undefined;
+  const troubleAt = (path: string): string | undefined => {
+    if (told && (told.path === path || told.path.startsWith(`${path}.`))) return told.message;
+    return refusal && !refusal.theirs && refusal.path !== '' && refusal.path.startsWith(path)
+      ? refusal.message
+      : undefined;
+  };
+  const finish = async (): Promise<void> => {
+    setTried(true);
+    if (trouble) return;
+    if (await bench.finish()) router.push(`/trim/${page.test.ingredient}?after=${page.test.id}`);
+  };
+  const drop = async (): Promise<void> => {
+    const answer = await dropIt({ id: page.test.id, seen: bench.version.current });
+    if (answer.ok) router.push('/trim');
+  };
+  return {
+    troubleAt,
+    finish: () => void finish(),
+    drop: () => void drop(),
+    missing: tried ? trouble?.message : undefined,
+  };
+}
+
+/** Why the last weight was not kept; where somebody else weighed too, both. */
+function Refused({ page, bench }: { readonly page: TestPage; readonly bench: ReturnType<typeof useTest> }) {
+  const { refusal, typed } = bench;
+  const router = useRouter();
+  if (!refusal) return null;
+  if (!refusal.theirs) return refusal.path === '' ? <Trouble says={refusal.message} /> : null;
+  return (
+    <div className="both-frame">
+      <Trouble says={refusal.message} />
+      <BothTests
+        mine={typed}
+        theirs={refusal.theirs}
+        testId={page.test.id}
+        takeTheirs={(theirs) => {
+          bench.takeTheirs(theirs);
+          router.refresh();
+        }}
+        keepMine={bench.keepMine}
       />
     </div>
+  );
+}
+
+function OpenSecond({ onOpen }: { readonly onOpen: () => void }) {
+  return (
+    <button type="button" className="plain-button second-open" onClick={onOpen}>
+      A second pass of the waste (mill, press)
+    </button>
+  );
+}
+
+/** Once it is finished it is shown as it was kept; until that has been read, only that it is. */
+function Finished({ page }: { readonly page: TestPage }) {
+  return page.test.state === 'kept' ? (
+    <KeptTest page={page} />
+  ) : (
+    <p role="status" className="kept">
+      ✓ Finished: what it taught is being worked out.
+    </p>
   );
 }

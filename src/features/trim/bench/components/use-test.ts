@@ -2,7 +2,7 @@ import { useCallback, useRef, useState } from 'react';
 import type { WrittenTest } from '@/core/bench';
 import type { TestPage } from '../queries';
 import { keepTest, keepWeighing, type TestTyped, type TheirTest } from '../wire';
-import { noAnswer, type Reply } from '@/wire';
+import { noAnswer, type No, type Reply } from '@/wire';
 
 /** What of a test is typed, out of how it is kept. */
 export const typedFrom = ({
@@ -33,36 +33,53 @@ export interface Refusal {
   readonly theirs?: TheirTest | undefined;
 }
 
+const refusalOf = (no: No<TheirTest>): Refusal => ({
+  message:
+    no.code === 'no-answer' ? noAnswer('what you weighed stands here and can be kept again') : no.message,
+  path: no.path.replace(/^typed\./, ''),
+  theirs: no.theirs,
+});
+
 /**
  * A test as it is being weighed: kept after every part, one write after the other, the newest wish last. What was typed
  * stays where it is when a write is refused.
  */
 export function useTest(page: TestPage) {
   const [typed, setTyped] = useState<TestTyped>(() => typedFrom(page.test));
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const [saved, setSaved] = useState<'idle' | 'keeping' | 'kept'>('idle');
   const [finished, setFinished] = useState(page.test.state === 'kept');
-  const version = useRef(page.version);
+  const { refusal, saved, keep, settle, settled, takenAs, keepAt, version } = useWrites(page, typed);
+
+  const finish = useCallback(async (): Promise<boolean> => {
+    await settled();
+    const ok = settle(await keepTest({ id: page.test.id, seen: version.current, typed }));
+    if (ok) setFinished(true);
+    return ok;
+  }, [page.test.id, settle, settled, typed, version]);
+
+  const takeTheirs = useCallback(
+    (theirs: TheirTest): void => {
+      const mine = typedFrom(theirs.test);
+      takenAs(mine, theirs.version);
+      setTyped(mine);
+      setFinished(theirs.test.state === 'kept');
+    },
+    [takenAs],
+  );
+
+  const keepMine = useCallback((theirs: TheirTest): void => keepAt(typed, theirs.version), [keepAt, typed]);
+
+  return { typed, setTyped, keep, finish, finished, saved, refusal, takeTheirs, keepMine, version };
+}
+
+/** Writes go one after the other, each at the version that the one before has left; of several that wait only the newest goes. */
+function useWrites(page: TestPage, first: TestTyped) {
+  const { id } = page.test;
+  const { refusal, version, settle, seeing } = useAnswers(page.version);
+  const [saved, setSaved] = useState<'idle' | 'keeping' | 'kept'>('idle');
   const busy = useRef<Promise<void> | null>(null);
   const next = useRef<TestTyped | null>(null);
-  const last = useRef(JSON.stringify(typed));
-
-  const settle = useCallback((answer: Reply<null, TheirTest>): boolean => {
-    if (answer.ok) version.current = answer.version ?? version.current;
-    setRefusal(
-      answer.ok
-        ? null
-        : {
-            message:
-              answer.code === 'no-answer'
-                ? noAnswer('what you weighed stands here and can be kept again')
-                : answer.message,
-            path: answer.path.replace(/^typed\./, ''),
-            theirs: answer.theirs,
-          },
-    );
-    return answer.ok;
-  }, []);
+  /** What was kept last, or is on its way: the same is not sent twice. */
+  const last = useRef(JSON.stringify(first));
 
   const send = useCallback(async (): Promise<void> => {
     setSaved('keeping');
@@ -70,12 +87,12 @@ export function useTest(page: TestPage) {
     while (next.current && ok) {
       const wanted = next.current;
       next.current = null;
-      ok = settle(await keepWeighing({ id: page.test.id, seen: version.current, typed: wanted }));
+      ok = settle(await keepWeighing({ id, seen: version.current, typed: wanted }));
       if (!ok) last.current = '';
     }
     setSaved(ok ? 'kept' : 'idle');
     busy.current = null;
-  }, [page.test.id, settle]);
+  }, [id, settle, version]);
 
   /** Keeps what is typed; called when a field is left, a choice made, a weight taken. */
   const keep = useCallback(
@@ -89,31 +106,46 @@ export function useTest(page: TestPage) {
     [send],
   );
 
-  const finish = useCallback(async (): Promise<boolean> => {
-    await busy.current;
-    const answer = await keepTest({ id: page.test.id, seen: version.current, typed });
-    if (settle(answer)) setFinished(true);
-    return answer.ok;
-  }, [page.test.id, settle, typed]);
+  const settled = useCallback(() => busy.current, []);
 
-  const takeTheirs = useCallback((theirs: TheirTest): void => {
-    version.current = theirs.version;
-    const mine = typedFrom(theirs.test);
-    last.current = JSON.stringify(mine);
-    setTyped(mine);
-    setFinished(theirs.test.state === 'kept');
-    setRefusal(null);
-  }, []);
+  /** What somebody else kept stands here now. */
+  const takenAs = useCallback(
+    (typed: TestTyped, at: number): void => {
+      seeing(at);
+      last.current = JSON.stringify(typed);
+    },
+    [seeing],
+  );
 
-  const keepMine = useCallback(
-    (theirs: TheirTest): void => {
-      version.current = theirs.version;
-      setRefusal(null);
+  /** Keeps one's own over what somebody else kept meanwhile. */
+  const keepAt = useCallback(
+    (typed: TestTyped, at: number): void => {
+      seeing(at);
       last.current = '';
       keep(typed);
     },
-    [keep, typed],
+    [keep, seeing],
   );
 
-  return { typed, setTyped, keep, finish, finished, saved, refusal, takeTheirs, keepMine, version };
+  return { refusal, saved, keep, settle, settled, takenAs, keepAt, version };
+}
+
+/** The version that the next write has seen, and why the last one was refused. */
+function useAnswers(first: number) {
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const version = useRef(first);
+
+  const settle = useCallback((answer: Reply<null, TheirTest>): boolean => {
+    if (answer.ok) version.current = answer.version ?? version.current;
+    setRefusal(answer.ok ? null : refusalOf(answer));
+    return answer.ok;
+  }, []);
+
+  /** Somebody else's version has been looked at: what comes next is written over that one. */
+  const seeing = useCallback((at: number): void => {
+    version.current = at;
+    setRefusal(null);
+  }, []);
+
+  return { refusal, version, settle, seeing };
 }

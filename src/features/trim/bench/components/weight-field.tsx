@@ -69,19 +69,25 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
         <div id={id} role="alert" className="trouble">
           {wrong}
           {taking?.asItStands !== undefined && (
-            <button
-              type="button"
-              className="plain-button"
-              onClick={() => {
+            <AsItStands
+              g={taking.asItStands}
+              onTake={(g) => {
                 scale?.give();
-                use(taking.asItStands as number);
+                use(g);
               }}
-            >
-              Take {written(taking.asItStands)} as it stands
-            </button>
+            />
           )}
         </div>
       )}
     </div>
+  );
+}
+
+/** A weight that does not settle can be taken all the same: a person says so. */
+function AsItStands({ g, onTake }: { readonly g: number; readonly onTake: (g: number) => void }) {
+  return (
+    <button type="button" className="plain-button" onClick={() => onTake(g)}>
+      Take {written(g)} as it stands
+    </button>
   );
 }

@@ -6,6 +6,7 @@ import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { readSupply } from '@/core/supply';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepBatches, keepTaken } from '../wire';
 import type { FlowPage } from '../queries';
 import { ThrownAway } from './thrown-away';
@@ -38,27 +39,7 @@ export function FlowView({ page }: { readonly page: FlowPage }) {
       </div>
       <div className="flow-page">
         <div>
-          <table className="sheet-table flow-table">
-            <thead>
-              <tr>
-                <th scope="col">What comes off</th>
-                <th scope="col" className="left">
-                  gives / asked for, a week
-                </th>
-                <th scope="col" className="left">
-                  who asks
-                </th>
-                <th scope="col" className="left">
-                  what it means
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {asked.map((f) => (
-                <FlowRow key={f.supply} flow={f} page={page} most={most} />
-              ))}
-            </tbody>
-          </table>
+          <Asked asked={asked} page={page} most={most} />
           {asked.length === 0 && (
             <p className="quiet">
               No pot takes any trim yet. Write it on a pot sheet: “700 g stock trim of leek”.
@@ -174,11 +155,7 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
           unit="a week"
         />
       </span>
-      {state.message && (
-        <div id={`batches-${ask.recipe}`} role="alert" className="trouble">
-          {state.message}
-        </div>
-      )}
+      <Trouble id={`batches-${ask.recipe}`} as="div" says={state.message} />
     </div>
   );
 }
@@ -232,11 +209,41 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
       {f.perKg === 0 && over > 0 && (
         <div className="quiet small-line">It is free, so nothing of it is lost with it.</div>
       )}
-      {state.message && (
-        <div role="alert" className="trouble">
-          {state.message}
-        </div>
-      )}
+      <Trouble as="div" says={state.message} />
     </>
+  );
+}
+
+function Asked({
+  asked,
+  page,
+  most,
+}: {
+  readonly asked: readonly Flow[];
+  readonly page: FlowPage;
+  readonly most: number;
+}) {
+  return (
+    <table className="sheet-table flow-table">
+      <thead>
+        <tr>
+          <th scope="col">What comes off</th>
+          <th scope="col" className="left">
+            gives / asked for, a week
+          </th>
+          <th scope="col" className="left">
+            who asks
+          </th>
+          <th scope="col" className="left">
+            what it means
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {asked.map((f) => (
+          <FlowRow key={f.supply} flow={f} page={page} most={most} />
+        ))}
+      </tbody>
+    </table>
   );
 }

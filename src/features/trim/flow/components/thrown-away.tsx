@@ -4,6 +4,7 @@ import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { keepWaste } from '../wire';
 import type { FlowPage } from '../queries';
 
@@ -118,11 +119,7 @@ function WasteForm({ page }: { readonly page: FlowPage }) {
           ✓ booked
         </span>
       )}
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
     </form>
   );
 }

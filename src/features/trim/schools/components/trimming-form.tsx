@@ -1,5 +1,6 @@
 import Button from 'react-bootstrap/Button';
 import { useFigures } from '@/ui/figures';
+import { Trouble } from '@/ui/trouble';
 import { SCHOOL_WORDS } from '../../words';
 import type { SchoolsPage } from '../queries';
 import type { Trimming } from './use-trimming';
@@ -8,6 +9,12 @@ interface Props {
   readonly page: SchoolsPage;
   readonly form: Trimming;
 }
+
+const COSTS = [
+  ['wage', 'An hour of hands', 'An hour of hands costs'],
+  ['electricity', 'A kilowatt hour of electricity', 'A kilowatt hour of electricity costs'],
+  ['gas', '… and of gas', 'A kilowatt hour of gas costs'],
+] as const;
 
 /** What holds for the whole kitchen: its set value, wage and tariffs, how it learns, where its scale is. */
 export function TrimmingForm({ page, form }: Props) {
@@ -32,32 +39,10 @@ export function TrimmingForm({ page, form }: Props) {
           onChange={(event) => type({ setValue: event.target.value })}
         />
       </label>
-      {!read.ok && (
-        <p role="alert" className="trouble">
-          {read.trouble.message}
-        </p>
-      )}
-      <Typed
-        label="An hour of hands"
-        aria="An hour of hands costs"
-        of="wage"
-        form={form}
-        disabled={!page.mayEdit}
-      />
-      <Typed
-        label="A kilowatt hour of electricity"
-        aria="A kilowatt hour of electricity costs"
-        of="electricity"
-        form={form}
-        disabled={!page.mayEdit}
-      />
-      <Typed
-        label="… and of gas"
-        aria="A kilowatt hour of gas costs"
-        of="gas"
-        form={form}
-        disabled={!page.mayEdit}
-      />
+      <Trouble says={read.ok ? undefined : read.trouble.message} />
+      {COSTS.map(([of, label, aria]) => (
+        <Typed key={of} label={label} aria={aria} of={of} form={form} disabled={!page.mayEdit} />
+      ))}
       <label>
         What tests have taught
         <select
@@ -131,11 +116,7 @@ function Keeping({ page, form: { typed, changed, state, read, value } }: Props) 
           ✓ kept
         </span>
       )}
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
       <p className="quiet small-line">
         {money(value)} a kilo counts where an ingredient has no set value of its own. Hands judge a second
         pass; hands and energy stand beside the ingredients of every litre.

@@ -62,73 +62,16 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
       role="img"
       aria-label={`${f.title}: ${f.dots.map((d) => words(d, show(d.value))).join('; ')}`}
     >
-      {f.learned && counts && (
-        <>
-          <rect
-            x={x(f.learned.low)}
-            y={TOP + BAND + 6}
-            width={Math.max(2, x(f.learned.high) - x(f.learned.low))}
-            height={bottom - TOP - BAND - 6}
-            className="dots-learned"
-          />
-          <line
-            x1={x(f.learned.mean)}
-            x2={x(f.learned.mean)}
-            y1={TOP + BAND + 6}
-            y2={bottom}
-            className="dots-learned-line"
-          />
-        </>
-      )}
-      {f.prior && (
-        <>
-          <text x={0} y={TOP + BAND / 2 + 5} className="dots-words">
-            estimate
-          </text>
-          <rect
-            x={x(f.prior.low)}
-            y={TOP}
-            width={Math.max(2, x(f.prior.high) - x(f.prior.low))}
-            height={BAND}
-            className="dots-prior"
-          />
-          <line
-            x1={x(f.prior.value)}
-            x2={x(f.prior.value)}
-            y1={TOP}
-            y2={TOP + BAND}
-            className="dots-prior-line"
-          />
-          <text x={x(f.prior.value) + 6} y={TOP + BAND / 2 + 5} className="dots-axis">
-            {bare(f.prior.value, 1)}
-          </text>
-        </>
-      )}
+      {f.learned && counts && <Learned learned={f.learned} x={x} bottom={bottom} />}
+      {f.prior && <Prior prior={f.prior} x={x} />}
       {seasons.map((season) => (
         <text key={season} x={0} y={rowY(season) + 5} className="dots-words">
           {season}
         </text>
       ))}
-      {f.dots.map((d) => {
-        const [cx, cy] = [x(d.value), rowY(d.season)];
-        const className = d.not ? 'dot-not' : d.outlier ? 'dot-far' : 'dot';
-        return (
-          <g key={d.id}>
-            {d.outlier ? (
-              <rect x={cx - 7} y={cy - 7} width={14} height={14} className={className} />
-            ) : (
-              <circle
-                cx={cx}
-                cy={cy}
-                r={7}
-                className={className}
-                opacity={d.not ? 1 : 0.4 + 0.6 * d.weight}
-              />
-            )}
-            <title>{words(d, show(d.value))}</title>
-          </g>
-        );
-      })}
+      {f.dots.map((d) => (
+        <OneDot key={d.id} dot={d} cx={x(d.value)} cy={rowY(d.season)} says={words(d, show(d.value))} />
+      ))}
       {f.inForce !== undefined && (
         <path
           d={`M${x(f.inForce) - 6} 1 L${x(f.inForce) + 6} 1 L${x(f.inForce)} 10 Z`}
@@ -137,6 +80,102 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
           <title>{`reckoned with now: ${show(f.inForce)}`}</title>
         </path>
       )}
+      <Axis figure={f} x={x} bottom={bottom} />
+    </svg>
+  );
+}
+
+type Across = (value: number) => number;
+
+/** What both together say: a band, and its middle. */
+function Learned({
+  learned,
+  x,
+  bottom,
+}: {
+  readonly learned: NonNullable<FigurePage['learned']>;
+  readonly x: Across;
+  readonly bottom: number;
+}) {
+  return (
+    <>
+      <rect
+        x={x(learned.low)}
+        y={TOP + BAND + 6}
+        width={Math.max(2, x(learned.high) - x(learned.low))}
+        height={bottom - TOP - BAND - 6}
+        className="dots-learned"
+      />
+      <line
+        x1={x(learned.mean)}
+        x2={x(learned.mean)}
+        y1={TOP + BAND + 6}
+        y2={bottom}
+        className="dots-learned-line"
+      />
+    </>
+  );
+}
+
+/** What was believed before anybody weighed. */
+function Prior({ prior, x }: { readonly prior: NonNullable<FigurePage['prior']>; readonly x: Across }) {
+  const { bare } = useFigures();
+  return (
+    <>
+      <text x={0} y={TOP + BAND / 2 + 5} className="dots-words">
+        estimate
+      </text>
+      <rect
+        x={x(prior.low)}
+        y={TOP}
+        width={Math.max(2, x(prior.high) - x(prior.low))}
+        height={BAND}
+        className="dots-prior"
+      />
+      <line x1={x(prior.value)} x2={x(prior.value)} y1={TOP} y2={TOP + BAND} className="dots-prior-line" />
+      <text x={x(prior.value) + 6} y={TOP + BAND / 2 + 5} className="dots-axis">
+        {bare(prior.value, 1)}
+      </text>
+    </>
+  );
+}
+
+function OneDot({
+  dot: d,
+  cx,
+  cy,
+  says,
+}: {
+  readonly dot: Dot;
+  readonly cx: number;
+  readonly cy: number;
+  readonly says: string;
+}) {
+  const className = d.not ? 'dot-not' : d.outlier ? 'dot-far' : 'dot';
+  return (
+    <g>
+      {d.outlier ? (
+        <rect x={cx - 7} y={cy - 7} width={14} height={14} className={className} />
+      ) : (
+        <circle cx={cx} cy={cy} r={7} className={className} opacity={d.not ? 1 : 0.4 + 0.6 * d.weight} />
+      )}
+      <title>{says}</title>
+    </g>
+  );
+}
+
+function Axis({
+  figure: f,
+  x,
+  bottom,
+}: {
+  readonly figure: FigurePage;
+  readonly x: Across;
+  readonly bottom: number;
+}) {
+  const { bare } = useFigures();
+  return (
+    <>
       <line x1={LEFT} x2={WIDTH - RIGHT} y1={bottom} y2={bottom} className="dots-tick" />
       {ticksOf(f).map((t) => (
         <g key={t}>
@@ -146,6 +185,6 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
           </text>
         </g>
       ))}
-    </svg>
+    </>
   );
 }

@@ -2,6 +2,7 @@
 
 import { SEASONS } from '@/core/learning';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { learnFrom } from '../wire';
 import type { TaughtPage } from '../queries';
 
@@ -62,11 +63,7 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
           </select>
         </label>
       </div>
-      {state.message && (
-        <p role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble says={state.message} />
     </section>
   );
 }

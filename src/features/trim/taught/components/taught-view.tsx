@@ -7,6 +7,7 @@ import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { useKept } from '@/ui/use-kept';
 import { WhyFigure } from '@/ui/why-panel';
+import { Trouble } from '@/ui/trouble';
 import { putOnBench } from '../../bench/wire';
 import { accept } from '../wire';
 import type { FigurePage, TaughtPage } from '../queries';
@@ -41,11 +42,7 @@ export function TaughtView({
           {waits.length > 0 && (
             <Waiting page={page} waits={waits} busy={state.busy} take={() => void take()} />
           )}
-          {state.message && (
-            <p role="alert" className="trouble">
-              {state.message}
-            </p>
-          )}
+          <Trouble says={state.message} />
           {accepted && (
             <section className="accepted" aria-label="What moved">
               <h2>

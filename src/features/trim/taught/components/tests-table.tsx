@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { KIND_WORDS } from '../../words';
 import { leaveOutTest } from '../wire';
 import type { Dot, TaughtPage } from '../queries';
@@ -61,8 +62,6 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
 
 function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }) {
   const [keep, state] = useKept();
-  const [asking, setAsking] = useState(false);
-  const [why, setWhy] = useState(row.outlier ? (row.note ?? '') : '');
   return (
     <tr className={row.outlier ? 'row-far' : row.not ? 'row-not' : ''}>
       <th scope="row">
@@ -84,64 +83,91 @@ function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }
       </td>
       <td className="left">
         {row.outlier && <span className="warning small-line">far from what the others say</span>}
-        {row.not === 'left out' ? (
-          <>
-            <span className="small-line">left out: {row.why}</span>{' '}
-            {page.mayEdit && (
-              <button
-                type="button"
-                className="link-button"
-                onClick={() => void keep(() => leaveOutTest({ test: row.id, why: null }))}
-              >
-                let it count again
-              </button>
-            )}
-          </>
-        ) : row.not ? (
-          <span className="quiet small-line">no: {row.not}</span>
-        ) : (
-          <>
-            {row.weight < 0.95 && (
-              <span className="quiet small-line">by {Math.round(row.weight * 100)} %, it fades </span>
-            )}
-            {page.mayEdit && !asking && (
-              <button
-                type="button"
-                className="link-button"
-                aria-label={`Leave the test of ${row.on} out`}
-                onClick={() => setAsking(true)}
-              >
-                leave out
-              </button>
-            )}
-            {asking && (
-              <form
-                className="why-out"
-                onSubmit={(event) => {
-                  event.preventDefault();
-                  void keep(() => leaveOutTest({ test: row.id, why })).then((ok) => ok && setAsking(false));
-                }}
-              >
-                <input
-                  className="typed typed-text"
-                  aria-label="Why it does not count"
-                  placeholder="why?"
-                  value={why}
-                  onChange={(event) => setWhy(event.target.value)}
-                />
-                <button type="submit" className="plain-button">
-                  Leave it out
-                </button>
-              </form>
-            )}
-          </>
-        )}
-        {state.message && (
-          <div role="alert" className="trouble">
-            {state.message}
-          </div>
-        )}
+        <WhetherItCounts row={row} page={page} keep={keep} />
+        <Trouble as="div" says={state.message} />
       </td>
     </tr>
+  );
+}
+
+type Keep = ReturnType<typeof useKept>[0];
+
+/** That it counts, by how much, or why it does not; and the way to change that. */
+function WhetherItCounts({
+  row,
+  page,
+  keep,
+}: {
+  readonly row: Row;
+  readonly page: TaughtPage;
+  readonly keep: Keep;
+}) {
+  const [asking, setAsking] = useState(false);
+  if (row.not === 'left out')
+    return (
+      <>
+        <span className="small-line">left out: {row.why}</span>{' '}
+        {page.mayEdit && (
+          <button
+            type="button"
+            className="link-button"
+            onClick={() => void keep(() => leaveOutTest({ test: row.id, why: null }))}
+          >
+            let it count again
+          </button>
+        )}
+      </>
+    );
+  if (row.not) return <span className="quiet small-line">no: {row.not}</span>;
+  return (
+    <>
+      {row.weight < 0.95 && (
+        <span className="quiet small-line">by {Math.round(row.weight * 100)} %, it fades </span>
+      )}
+      {page.mayEdit && !asking && (
+        <button
+          type="button"
+          className="link-button"
+          aria-label={`Leave the test of ${row.on} out`}
+          onClick={() => setAsking(true)}
+        >
+          leave out
+        </button>
+      )}
+      {asking && <WhyOut row={row} keep={keep} onDone={() => setAsking(false)} />}
+    </>
+  );
+}
+
+/** Nothing is left out without a reason. */
+function WhyOut({
+  row,
+  keep,
+  onDone,
+}: {
+  readonly row: Row;
+  readonly keep: Keep;
+  readonly onDone: () => void;
+}) {
+  const [why, setWhy] = useState(row.outlier ? (row.note ?? '') : '');
+  return (
+    <form
+      className="why-out"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep(() => leaveOutTest({ test: row.id, why })).then((ok) => ok && onDone());
+      }}
+    >
+      <input
+        className="typed typed-text"
+        aria-label="Why it does not count"
+        placeholder="why?"
+        value={why}
+        onChange={(event) => setWhy(event.target.value)}
+      />
+      <button type="submit" className="plain-button">
+        Leave it out
+      </button>
+    </form>
   );
 }

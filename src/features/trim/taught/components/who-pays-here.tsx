@@ -6,6 +6,7 @@ import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
+import { Trouble } from '@/ui/trouble';
 import { SCHOOL_WORDS } from '../../words';
 import { keepComesOff, keepTrim } from '../wire';
 import type { TaughtPage } from '../queries';
@@ -34,20 +35,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
   return (
     <section>
       <h2>Who pays for what comes off</h2>
-      <select
-        className="form-select"
-        aria-label="Who pays for what comes off"
-        value={trim.own ?? ''}
-        disabled={!page.mayEdit}
-        onChange={(event) => send({ school: (event.target.value || null) as TrimSchool | null })}
-      >
-        <option value="">as the kitchen does: {SCHOOL_WORDS[trim.kitchens].name.toLowerCase()}</option>
-        {TRIM_SCHOOLS.map((s) => (
-          <option key={s} value={s}>
-            {SCHOOL_WORDS[s].name}: {SCHOOL_WORDS[s].says}
-          </option>
-        ))}
-      </select>
+      <WhichSchool page={page} onChoose={(school) => send({ school })} />
       {school === 'value' && (
         <p className="field-line">
           Stock trim at{' '}
@@ -65,28 +53,13 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
         </p>
       )}
       {school !== 'free' && (
-        <p className="field-line">
-          The pots take{' '}
-          <TypedField
-            narrow
-            label="How much of the trim the pots take, per cent"
-            value={String(trim.takenPct)}
-            disabled={!page.mayEdit}
-            onTyped={(takenPct) => setTyped((all) => ({ ...all, takenPct }))}
-            onDone={(takenPct) => send({ takenPct })}
-            unit={
-              <>
-                % of it, see <Link href="/trim/flow">where trim goes</Link>
-              </>
-            }
-          />
-        </p>
+        <PotsTake
+          page={page}
+          onTyped={(takenPct) => setTyped((all) => ({ ...all, takenPct }))}
+          onDone={(takenPct) => send({ takenPct })}
+        />
       )}
-      {state.message && (
-        <p id="trim-trouble" role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble id="trim-trouble" says={state.message} />
     </section>
   );
 }
@@ -144,11 +117,62 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         />{' '}
         somebody buys it at that: money back, whatever the school
       </label>
-      {state.message && (
-        <p id="off-trouble" role="alert" className="trouble">
-          {state.message}
-        </p>
-      )}
+      <Trouble id="off-trouble" says={state.message} />
     </section>
+  );
+}
+
+function WhichSchool({
+  page,
+  onChoose,
+}: {
+  readonly page: TaughtPage;
+  readonly onChoose: (school: TrimSchool | null) => void;
+}) {
+  const { trim } = page;
+  return (
+    <select
+      className="form-select"
+      aria-label="Who pays for what comes off"
+      value={trim.own ?? ''}
+      disabled={!page.mayEdit}
+      onChange={(event) => onChoose((event.target.value || null) as TrimSchool | null)}
+    >
+      <option value="">as the kitchen does: {SCHOOL_WORDS[trim.kitchens].name.toLowerCase()}</option>
+      {TRIM_SCHOOLS.map((s) => (
+        <option key={s} value={s}>
+          {SCHOOL_WORDS[s].name}: {SCHOOL_WORDS[s].says}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function PotsTake({
+  page,
+  onTyped,
+  onDone,
+}: {
+  readonly page: TaughtPage;
+  readonly onTyped: (takenPct: string) => void;
+  readonly onDone: (takenPct: string) => void;
+}) {
+  return (
+    <p className="field-line">
+      The pots take{' '}
+      <TypedField
+        narrow
+        label="How much of the trim the pots take, per cent"
+        value={String(page.trim.takenPct)}
+        disabled={!page.mayEdit}
+        onTyped={onTyped}
+        onDone={onDone}
+        unit={
+          <>
+            % of it, see <Link href="/trim/flow">where trim goes</Link>
+          </>
+        }
+      />
+    </p>
   );
 }

@@ -1,0 +1,61 @@
+import { useState } from 'react';
+import { dipAt } from '@/core/pot';
+import { writeStep } from '@/core/verbs';
+import type { PotSheetData } from '../queries';
+import type { TheirSheet } from '../wire';
+import { linesOf, type SheetLine } from './sheet-lines';
+import { useKeeping } from './use-keeping';
+import { useLivePot } from './use-pot';
+
+/** The step at which the pot holds what it gives: a portioning after it only puts that into jars. */
+const lastBeforePortions = (steps: PotSheetData['recipe']['steps']): number =>
+  Math.max(
+    0,
+    steps.findLastIndex((s) => s.do !== 'portion'),
+  );
+
+/** A sheet as it is worked on: its lines as typed, where it starts, the pot they make, and what is done to them. */
+export function useSheet(data: PotSheetData) {
+  const [lines, setLines] = useState(() => linesOf(data.recipe.steps, data.names));
+  const [vessel, setVessel] = useState(data.recipe.vessel);
+  const [hob, setHob] = useState(data.recipe.hob);
+  const [chosen, setChosen] = useState(lastBeforePortions(data.recipe.steps));
+  const pot = useLivePot(data, lines, vessel, hob);
+  const keeping = useKeeping(data, lines, vessel, hob);
+
+  const typed = (i: number, text: string): void =>
+    setLines((all) => all.map((line, j) => (j === i ? { ...line, text } : line)));
+  const done = (next: readonly SheetLine[]): void => {
+    setLines([...next]);
+    keeping.wish(next, vessel, hob);
+  };
+  const setDip = (levelCm: number): string => {
+    const step = pot.steps[chosen];
+    const row = pot.run.rows[chosen];
+    if (step?.do !== 'reduce' || !row) return lines[chosen]?.text ?? '';
+    return writeStep(
+      { ...step, until: 'dip', to: `${dipAt(row.vessel, levelCm).toFixed(1)} cm` },
+      data.names,
+    );
+  };
+  const withLine = (text: string): SheetLine[] =>
+    lines.map((line, j) => (j === chosen ? { ...line, text } : line));
+  const takeTheirs = (theirs: TheirSheet): void => {
+    keeping.settle(theirs);
+    setLines(linesOf(theirs.steps, data.names));
+    setVessel(theirs.vessel);
+    setHob(theirs.hob);
+  };
+  const keepMine = (theirs: TheirSheet): void => {
+    keeping.settle(theirs);
+    keeping.wish(lines, vessel, hob);
+  };
+
+  const stand = (v: string, h: string): void => {
+    setVessel(v);
+    setHob(h);
+    keeping.wish(lines, v, h);
+  };
+  const sheet = { lines, vessel, hob, chosen, pot, keeping };
+  return { ...sheet, setChosen, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
+}
