@@ -25,50 +25,156 @@ const MOST_ROUNDS = 2000;
 /** Thrown when a program asks for a node that is not there, or builds a graph out of order. */
 export class GraphError extends Error {}
 
+/** What a node is, in bits. */
+const SUM = 1;
+const NOT_BELOW_0 = 2;
+/** Begins at `plus`, not at a price. */
+const FIXED = 4;
+const FOLLOWS = 8;
+
+/**
+ * Keys only at the door: inside a node is its place, and what it is the sum of stands in flat arrays, edge after edge. The
+ * same arrays serve every change, so that one price costs no more than what it moves.
+ */
 export class CostGraph {
   private readonly place = new Map<string, number>();
+  private readonly kind: Uint8Array;
+  private readonly plus: Float64Array;
+  private readonly ownGaps: Float64Array;
+  /** Of node i: edges first[i] to first[i + 1] of `from` and `weight`. */
+  private readonly first: Uint32Array;
+  private readonly from: Uint32Array;
+  private readonly weight: Float64Array;
+  /** Of node i: places firstUp[i] to firstUp[i + 1] of `up` are the nodes that it is part of. */
+  private readonly firstUp: Uint32Array;
+  private readonly up: Uint32Array;
+  /** Nodes that follow another, and those others. */
+  private readonly followers: number[] = [];
+  private readonly followed: number[] = [];
   private readonly value: Float64Array;
   /** How many gaps a node's cost has, its own and those of all it lives from; a source without price has one. */
   private readonly gap: Float64Array;
-  private readonly dependents: number[][];
-  /** Places of nodes that follow another, with the place of that one. */
-  private readonly followers: (readonly [number, number])[];
+  /** A bit for each node that is to be worked out again. */
+  private readonly dirty: Uint32Array;
+  /** What has been touched by the change under way, in order, and what stood there before. */
+  private readonly touched: Uint32Array;
+  private touchedMany = 0;
+  private readonly isTouched: Uint8Array;
+  private readonly oldValue: Float64Array;
+  private readonly oldGap: Float64Array;
 
-  /** Nodes stand after everything they are the sum of. */
+  /**
+   * Nodes stand after everything they are the sum of.
+   * @throws GraphError where one stands before what it is made of, or twice
+   */
   constructor(readonly nodes: readonly GraphNode[]) {
-    this.value = new Float64Array(nodes.length);
-    this.gap = new Float64Array(nodes.length);
-    this.dependents = nodes.map(() => []);
-    for (const [i, node] of nodes.entries()) {
-      if (this.place.has(node.key)) throw new GraphError(`${node.key} stands twice`);
-      this.place.set(node.key, i);
-      for (const [j] of node.from) {
-        if (!(j < i)) throw new GraphError(`${node.key} stands before what it is made of`);
-        this.dependents[j]?.push(i);
-      }
+    const n = nodes.length;
+    let edges = 0;
+    for (const node of nodes) edges += node.from.length;
+    this.kind = new Uint8Array(n);
+    this.plus = new Float64Array(n);
+    this.ownGaps = new Float64Array(n);
+    this.first = new Uint32Array(n + 1);
+    this.from = new Uint32Array(edges);
+    this.weight = new Float64Array(edges);
+    this.firstUp = new Uint32Array(n + 2);
+    this.up = new Uint32Array(edges);
+    this.value = new Float64Array(n);
+    this.gap = new Float64Array(n);
+    this.dirty = new Uint32Array((n >> 5) + 1);
+    this.touched = new Uint32Array(n);
+    this.isTouched = new Uint8Array(n);
+    this.oldValue = new Float64Array(n);
+    this.oldGap = new Float64Array(n);
+    for (let i = 0; i < n; i += 1) this.lay(i, nodes[i] as GraphNode);
+    this.turnRound();
+    for (let i = 0; i < n; i += 1) {
+      const follows = nodes[i]?.follows;
+      if (follows === undefined) continue;
+      this.followers.push(i);
+      this.followed.push(this.at(follows));
     }
-    this.followers = nodes.flatMap(({ follows }, i) =>
-      follows === undefined ? [] : [[i, this.at(follows)] as const],
-    );
-    for (let i = 0; i < nodes.length; i += 1) this.recompute(i);
+    for (let i = 0; i < n; i += 1)
+      if ((this.kind[i] as number) & SUM) {
+        this.gap[i] = this.sumUp(i);
+        this.value[i] = this.sum;
+      }
   }
 
-  private recompute(i: number): boolean {
-    const node = this.nodes[i] as GraphNode;
-    if (node.from.length === 0 && node.gaps === 0 && node.plus === undefined) return false;
-    let value =
-      node.from.length === 0 && node.plus === undefined ? (this.value[i] as number) : (node.plus ?? 0);
-    let gap = node.gaps;
-    for (const [j, weight] of node.from) {
-      value += weight * (this.value[j] as number);
-      gap += this.gap[j] as number;
+  /** Puts a node and its edges into the arrays. */
+  private lay(i: number, node: GraphNode): void {
+    const { key, from, gaps, plus } = node;
+    if (this.place.set(key, i).size === i) throw new GraphError(`${key} stands twice`);
+    this.ownGaps[i] = gaps;
+    if (plus !== undefined) this.plus[i] = plus;
+    this.kind[i] =
+      (from.length > 0 || gaps !== 0 || plus !== undefined ? SUM : 0) |
+      (node.notBelow0 ? NOT_BELOW_0 : 0) |
+      (from.length > 0 || plus !== undefined ? FIXED : 0) |
+      (node.follows === undefined ? 0 : FOLLOWS);
+    let at = this.first[i] as number;
+    for (let k = 0; k < from.length; k += 1) {
+      const edge = from[k] as readonly [number, number];
+      const j = edge[0];
+      if (!(j < i)) throw new GraphError(`${key} stands before what it is made of`);
+      this.from[at] = j;
+      this.weight[at] = edge[1];
+      // Counted two places on, so that filling in moves each count to where it belongs.
+      this.firstUp[j + 2] = (this.firstUp[j + 2] as number) + 1;
+      at += 1;
     }
+    this.first[i + 1] = at;
+  }
+
+  /** The edges once more, from below. */
+  private turnRound(): void {
+    const { first, from, firstUp, up } = this;
+    const n = this.nodes.length;
+    for (let i = 2; i <= n; i += 1) firstUp[i] = (firstUp[i] as number) + (firstUp[i - 1] as number);
+    for (let i = 0; i < n; i += 1)
+      for (let e = first[i] as number; e < (first[i + 1] as number); e += 1) {
+        const j = (from[e] as number) + 1;
+        const at = firstUp[j] as number;
+        up[at] = i;
+        firstUp[j] = at + 1;
+      }
+  }
+
+  /** The value that `sumUp` came to. */
+  private sum = 0;
+
+  /** Works a node out from what it is the sum of: its value goes to `sum`, its gaps come back. */
+  private sumUp(i: number): number {
+    const { from, weight, value, gap } = this;
+    const kind = this.kind[i] as number;
+    const end = this.first[i + 1] as number;
+    let sum = (kind & FIXED ? this.plus[i] : value[i]) as number;
+    let gaps = this.ownGaps[i] as number;
+    for (let e = this.first[i] as number; e < end; e += 1) {
+      const j = from[e] as number;
+      sum += (weight[e] as number) * (value[j] as number);
+      gaps += gap[j] as number;
+    }
+    this.sum = sum;
     // A hair below 0 is rounding.
-    if (node.notBelow0 && value < -1e-9) gap += 1;
-    const changed = value !== this.value[i] || gap !== this.gap[i];
+    return kind & NOT_BELOW_0 && sum < -1e-9 ? gaps + 1 : gaps;
+  }
+
+  /** Gives a node its value, and marks what it is part of where that is another than it had; what stood there is noted. */
+  private put(i: number, value: number, gap: number): void {
+    const oldValue = this.value[i] as number;
+    const oldGap = this.gap[i] as number;
+    if (oldValue === value && oldGap === gap) return;
+    if (this.isTouched[i] === 0) {
+      this.isTouched[i] = 1;
+      this.touched[this.touchedMany] = i;
+      this.touchedMany += 1;
+      this.oldValue[i] = oldValue;
+      this.oldGap[i] = oldGap;
+    }
     this.value[i] = value;
     this.gap[i] = gap;
-    return changed;
+    this.markUp(i);
   }
 
   has(key: string): boolean {
@@ -91,81 +197,89 @@ export class CostGraph {
    * Sets the prices of sources (null: unknown) and brings everything that lives from them up to date,
    * each node once, stopping where nothing changed.
    * @returns the keys whose cost changed, sources included, in graph order
+   * @throws GraphError where one is not a source; nothing is set then
    */
   set(prices: Iterable<readonly [string, number | null]>): string[] {
-    const before = new Map<number, readonly [number, number]>();
-    const wanted: [number, number, number][] = [];
+    const wanted: (readonly [number, number | null])[] = [];
     for (const [key, price] of prices) {
       const i = this.at(key);
-      const node = this.nodes[i] as GraphNode;
-      if (node.from.length > 0 || node.follows !== undefined)
+      if (this.first[i] !== this.first[i + 1] || (this.kind[i] as number) & FOLLOWS)
         throw new GraphError(`${key} has no price of its own`);
-      wanted.push([i, price ?? 0, node.gaps + (price === null ? 1 : 0)]);
+      wanted.push([i, price]);
     }
-    this.propagate(wanted, before);
-    if (this.followers.length > 0) this.settle(before);
-    return [...before]
-      .filter(([i, [value, gap]]) => this.value[i] !== value || this.gap[i] !== gap)
-      .map(([i]) => i)
-      .sort((a, b) => a - b)
-      .map((i) => (this.nodes[i] as GraphNode).key);
+    this.begin();
+    for (const [i, price] of wanted)
+      this.put(i, price ?? 0, (this.ownGaps[i] as number) + (price === null ? 1 : 0));
+    this.sweep();
+    if (this.followers.length > 0) this.settle();
+    return this.moved();
   }
 
-  /** Gives sources their values and gaps, and follows them up; what stood there before is noted. */
-  private propagate(
-    sources: readonly (readonly [place: number, value: number, gap: number])[],
-    before: Map<number, readonly [number, number]>,
-  ): void {
-    const dirty = new Uint8Array(this.nodes.length);
-    let waiting = 0;
-    let lowest = this.nodes.length;
-    const changed = (i: number, value: number, gap: number): void => {
-      if (!before.has(i)) before.set(i, [value, gap]);
-      for (const d of this.dependents[i] as number[]) {
-        if (dirty[d]) continue;
-        dirty[d] = 1;
-        waiting += 1;
-        lowest = Math.min(lowest, d);
+  private begin(): void {
+    for (let k = 0; k < this.touchedMany; k += 1) this.isTouched[this.touched[k] as number] = 0;
+    this.touchedMany = 0;
+  }
+
+  /** The keys of what is now another than it was, in graph order. */
+  private moved(): string[] {
+    const keys: string[] = [];
+    for (const i of this.touched.subarray(0, this.touchedMany).sort())
+      if (this.value[i] !== this.oldValue[i] || this.gap[i] !== this.oldGap[i])
+        keys.push((this.nodes[i] as GraphNode).key);
+    return keys;
+  }
+
+  private markUp(i: number): void {
+    const { up, dirty } = this;
+    const end = this.firstUp[i + 1] as number;
+    for (let e = this.firstUp[i] as number; e < end; e += 1) {
+      const d = up[e] as number;
+      dirty[d >> 5] = (dirty[d >> 5] as number) | (1 << (d & 31));
+      if (d >> 5 < this.lowest) this.lowest = d >> 5;
+    }
+  }
+
+  /** Word of `dirty` below which nothing is marked. */
+  private lowest = 0;
+
+  /** Upwards from the lowest place, so that a node is reached after everything it is made of. */
+  private sweep(): void {
+    const { dirty } = this;
+    for (let word = this.lowest; word < dirty.length; word += 1)
+      while (dirty[word] !== 0) {
+        const bit = 31 - Math.clz32((dirty[word] as number) & -(dirty[word] as number));
+        dirty[word] = (dirty[word] as number) & ~(1 << bit);
+        const i = (word << 5) | bit;
+        const gap = this.sumUp(i);
+        this.put(i, this.sum, gap);
       }
-    };
-    for (const [i, value, gap] of sources) {
-      const [oldValue, oldGap] = [this.value[i] as number, this.gap[i] as number];
-      if (oldValue === value && oldGap === gap) continue;
-      this.value[i] = value;
-      this.gap[i] = gap;
-      changed(i, oldValue, oldGap);
-    }
-    // Upwards from the lowest place, so that a node is reached after everything it is made of.
-    for (let i = lowest; waiting > 0; i += 1) {
-      if (!dirty[i]) continue;
-      waiting -= 1;
-      const [value, gap] = [this.value[i] as number, this.gap[i] as number];
-      if (this.recompute(i)) changed(i, value, gap);
-    }
+    this.lowest = dirty.length;
   }
 
   /**
    * Lets what follows come to rest: each round is one batch after the other. A gap is taken for none until the node
    * followed has one, or two batches could keep each other unknown for ever.
    */
-  private settle(before: Map<number, readonly [number, number]>): void {
-    this.propagate(
-      this.followers.map(([i]) => [i, this.value[i] as number, 0]),
-      before,
-    );
+  private settle(): void {
+    const { followers, followed, value, gap } = this;
+    for (const i of followers) this.put(i, value[i] as number, 0);
+    this.sweep();
     for (let round = 0; round < MOST_ROUNDS; round += 1) {
-      const moved = this.followers.flatMap(([i, to]): [number, number, number][] => {
-        const [value, gap] = [this.value[to] as number, (this.gap[to] as number) > 0 ? 1 : 0];
-        const still = Math.abs(value - (this.value[i] as number)) <= 1e-13 * Math.abs(value) + 1e-18;
-        return still && gap === this.gap[i] ? [] : [[i, value, gap]];
-      });
-      if (moved.length === 0) return;
-      this.propagate(moved, before);
+      // What all of them follow is read before any of them moves.
+      const next = followed.map((to) => [value[to] as number, (gap[to] as number) > 0 ? 1 : 0] as const);
+      let rests = true;
+      for (const [k, i] of followers.entries()) {
+        const [v, g] = next[k] as readonly [number, number];
+        const still = Math.abs(v - (value[i] as number)) <= 1e-13 * Math.abs(v) + 1e-18;
+        if (still && g === gap[i]) continue;
+        rests = false;
+        this.put(i, v, g);
+      }
+      if (rests) return;
+      this.sweep();
     }
     // Batches that take more of the last than they make never come to rest: nobody can say what they cost.
-    this.propagate(
-      this.followers.map(([i]) => [i, 0, 1]),
-      before,
-    );
+    for (const i of followers) this.put(i, 0, 1);
+    this.sweep();
   }
 }
