@@ -1,4 +1,4 @@
-import type { KitchenCosting } from './kitchen';
+import type { KitchenCosting, PlateCosting } from './kitchen';
 
 /** What a plate costs to put together, and what share of its price net of tax that is. */
 export interface PlateCost {
@@ -13,25 +13,18 @@ export interface PlateCost {
 /** @throws GraphError when the plate is not in the kitchen */
 export function costOfPlate(costing: KitchenCosting, plateId: string): PlateCost {
   const cost = costing.graph.cost(`plate:${plateId}`);
-  const plate = costing.plates.get(plateId);
-  const lines = (plate?.lines ?? []).map(({ resolved }) => {
-    if (!resolved.ok) return null;
-    const { what, g } = resolved.value;
-    if (what.supply === 'free') return 0;
-    const perG = costing.graph.cost(what.supply);
-    return perG === null ? null : perG * g;
+  const { plate, lines } = costing.plates.get(plateId) as PlateCosting;
+  const perLine = lines.map(({ resolved }) => {
+    const perG = resolved.ok ? costing.graph.cost(resolved.value.what.supply) : null;
+    return !resolved.ok || perG === null ? null : perG * resolved.value.g;
   });
-  const netPrice =
-    plate?.plate.menuPrice === undefined
-      ? null
-      : Number(plate.plate.menuPrice) / (1 + plate.plate.taxPct / 100);
-  const foodCostPct = cost === null || netPrice === null || netPrice === 0 ? null : (cost / netPrice) * 100;
-  const target = plate?.plate.targetFoodCostPct;
+  const { menuPrice, taxPct, targetFoodCostPct: target } = plate;
+  const netPrice = menuPrice === undefined ? null : Number(menuPrice) / (1 + taxPct / 100);
   return {
     cost,
-    lines,
+    lines: perLine,
     netPrice,
-    foodCostPct,
+    foodCostPct: cost === null || netPrice === null || netPrice === 0 ? null : (cost / netPrice) * 100,
     mostAllowed: netPrice === null || target === undefined ? null : (netPrice * target) / 100,
   };
 }

@@ -1,7 +1,7 @@
 import type { KitchenCosting } from './kitchen';
 import { beforeTheKnife, isGuess, type Supply } from '../prices';
 import { afterTheKnife, type Knife } from '../knife';
-import { readSupply } from '../supply';
+import { readSupply, trimOf, usableOf, type SupplyKey } from '../supply';
 import { supplyOf } from '../verbs';
 
 /** A pot that asks for something that comes off. Grams a week. */
@@ -37,75 +37,108 @@ export interface TrimFlow {
   readonly sold: boolean;
 }
 
+/** One thing that comes off an ingredient. */
+interface CutOff {
+  readonly of: Supply;
+  readonly supply: SupplyKey;
+  readonly name: string;
+  readonly share: number;
+  readonly sold: boolean;
+  /** How much of it the cost counts as taken. */
+  readonly taken: number;
+  /** A kilo of it as it comes off. */
+  readonly perKg: number | undefined;
+  /** g of it as it comes off for a gram that a pot uses: pots state a by-product's usable grams. */
+  readonly perUsed: number;
+}
+
 /**
  * The flow of trim: what comes off in a week of purchases, against what the pots ask for at their usual batches.
  * @param boughtG g of an ingredient that come in in a week
  */
 export function trimFlow(costing: KitchenCosting, boughtG: (ingredientId: string) => number): TrimFlow[] {
-  const flows: TrimFlow[] = [];
-  for (const s of costing.supplies.values()) {
-    if (s.stockTrim > 0)
-      flows.push(
-        flowOf(
-          costing,
-          s,
-          boughtG,
-          `trim:${s.ingredient.id}`,
-          s.stockTrim,
-          `${s.ingredient.name}, stock trim`,
-          false,
-        ),
-      );
-    for (const b of s.knife.byProducts)
-      if (b.share > 0)
-        flows.push(flowOf(costing, s, boughtG, `usable:${b.knife.id}`, b.share, b.knife.name, b.sold));
-  }
-  return flows;
+  const off = [...costing.supplies.values()].flatMap((s) => comesOff(s, costing.supplies));
+  const wanted = wantedIn(costing, new Set(off.map((o) => o.supply)));
+  return off.map((o) => flowOf(o, wanted, boughtG(o.of.ingredient.id)));
 }
 
-function flowOf(
-  costing: KitchenCosting,
-  s: Supply,
-  boughtG: (id: string) => number,
-  supply: string,
-  share: number,
-  name: string,
-  sold: boolean,
-): TrimFlow {
-  const from = readSupply(supply);
-  const trim = from?.is === 'trim';
-  const own = (from && 'id' in from && costing.supplies.get(from.id)) || s;
-  // Pots state a by-product's usable grams: as it comes off there is more of it.
-  const perUsed = trim ? 1 : 1 / own.usable;
-  const asks = [...costing.recipes.values()].flatMap(({ recipe, run }): Asks[] => {
-    const g = run.inputs.filter((i) => i.supply === supply).reduce((sum, i) => sum + i.g, 0);
-    return g > 0
-      ? [{ recipe: recipe.id, name: recipe.name, batches: recipe.batchesAWeek, perBatchG: g * perUsed }]
-      : [];
+function comesOff(of: Supply, supplies: KitchenCosting['supplies']): CutOff[] {
+  const { id, name } = of.ingredient;
+  const trim: CutOff = {
+    of,
+    supply: trimOf(id),
+    name: `${name}, stock trim`,
+    share: of.stockTrim,
+    sold: false,
+    taken: of.knife.trimTaken,
+    perKg: of.trimPerKg,
+    perUsed: 1,
+  };
+  const products = of.knife.byProducts.map((b): CutOff => {
+    const own = supplies.get(b.knife.id);
+    return {
+      of,
+      supply: usableOf(b.knife.id),
+      name: b.knife.name,
+      share: b.share,
+      sold: b.sold,
+      taken: b.taken,
+      perKg: own?.comesOff?.perKg,
+      perUsed: 1 / (own?.usable ?? 1),
+    };
   });
-  const plates = costing.state.plates
-    .filter((p) => p.lines.some(({ of }) => supplyOf(of) === supply))
-    .map((p) => p.name);
-  const bought = boughtG(s.ingredient.id);
-  const givesG = bought * share;
+  return [trim, ...products].filter((o) => o.share > 0);
+}
+
+type Ask = Omit<Asks, 'perBatchG'> & { readonly usedG: number };
+
+/** Who asks for what comes off: pots with the grams of a batch, plates by name. One look at the kitchen for all of it. */
+interface Wanted {
+  readonly pots: ReadonlyMap<string, readonly Ask[]>;
+  readonly plates: ReadonlyMap<string, readonly string[]>;
+}
+
+function wantedIn({ recipes, state }: KitchenCosting, supplies: ReadonlySet<string>): Wanted {
+  const pots = new Map<string, Ask[]>();
+  for (const { recipe, run } of recipes.values()) {
+    const used = new Map<string, number>();
+    for (const { supply, g } of run.inputs)
+      if (g > 0 && supplies.has(supply)) used.set(supply, (used.get(supply) ?? 0) + g);
+    for (const [supply, usedG] of used) {
+      const ask = { recipe: recipe.id, name: recipe.name, batches: recipe.batchesAWeek, usedG };
+      pots.set(supply, [...(pots.get(supply) ?? []), ask]);
+    }
+  }
+  const plates = new Map<string, string[]>();
+  for (const { name, lines } of state.plates)
+    for (const supply of new Set(lines.map(({ of }) => supplyOf(of))))
+      if (supplies.has(supply)) plates.set(supply, [...(plates.get(supply) ?? []), name]);
+  return { pots, plates };
+}
+
+function flowOf(off: CutOff, wanted: Wanted, boughtG: number): TrimFlow {
+  const { of: s, supply, share, sold, taken } = off;
+  const asks = (wanted.pots.get(supply) ?? []).map(({ usedG, ...ask }): Asks => ({
+    ...ask,
+    perBatchG: usedG * off.perUsed,
+  }));
+  const plates = wanted.plates.get(supply) ?? [];
+  const givesG = boughtG * share;
   const asksG = asks.reduce((sum, a) => sum + a.perBatchG * a.batches, 0);
-  const taken = trim
-    ? s.knife.trimTaken
-    : (s.knife.byProducts.find((b) => b.knife.id === own.ingredient.id)?.taken ?? 0);
   const really = sold || plates.length > 0 || givesG <= 0 ? taken : Math.min(1, asksG / givesG);
   const then = afterTheKnife(withTaken(s.knife, supply, really), beforeTheKnife(s), s.usable, s.stockTrim);
   return {
     supply,
-    name,
+    name: off.name,
     of: { id: s.ingredient.id, name: s.ingredient.name },
-    boughtG: bought,
+    boughtG,
     share,
     guess: isGuess(s),
     givesG,
     asks,
     asksG,
     plates,
-    perKg: trim ? s.trimPerKg : own.comesOff?.perKg,
+    perKg: off.perKg,
     taken,
     reallyTaken: really,
     usablePerKg: s.usablePerKg,
@@ -114,10 +147,10 @@ function flowOf(
   };
 }
 
-const withTaken = (knife: Knife, supply: string, taken: number): Knife =>
+const withTaken = (knife: Knife, supply: SupplyKey, taken: number): Knife =>
   readSupply(supply)?.is === 'trim'
     ? { ...knife, trimTaken: taken }
     : {
         ...knife,
-        byProducts: knife.byProducts.map((b) => (`usable:${b.knife.id}` === supply ? { ...b, taken } : b)),
+        byProducts: knife.byProducts.map((b) => (usableOf(b.knife.id) === supply ? { ...b, taken } : b)),
       };
