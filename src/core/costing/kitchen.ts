@@ -1,4 +1,4 @@
-import { inOrder, type KitchenFile, type WrittenPlate } from '../kitchen-file';
+import { inOrder, type KitchenFile, type WrittenPlate, type WrittenRecipe } from '../kitchen-file';
 import {
   historyFrom,
   historyMerged,
@@ -9,11 +9,23 @@ import {
   type KitchenState,
 } from '../kitchen-state';
 import type { CostGraph } from '../graph';
-import { graphOf, layerPrices, type Layer } from '../layers';
+import { graphOf, layerPrices, sameGraph, type GraphParts, type Layer, type PlateTakes } from '../layers';
 import { sourcePrices } from '../knife';
 import type { Matter, ProcessConstants, Product } from '../pot';
-import { suppliesOn, type Supply } from '../prices';
-import { cookAll, lastBatchesOf, shelfOf, type RecipeCosting } from '../shelf';
+import { workSupplies, type KeptSupplies, type Supply } from '../prices';
+import {
+  cookAll,
+  keptSame,
+  lastBatchesOf,
+  matterOn,
+  sameLooks,
+  shelfOf,
+  watching,
+  type KeptMatter,
+  type KeptPots,
+  type Look,
+  type RecipeCosting,
+} from '../shelf';
 import type { Outcome } from '../trouble';
 import { matterOf, type Shelf } from '../verbs';
 
@@ -43,36 +55,71 @@ export interface KitchenCosting {
   /** Of the ingredients; of another layer by its name. */
   readonly graph: CostGraph;
   readonly layer: (layer: Layer) => CostGraph;
+  readonly workings: Workings;
+}
+
+/** What a costing was worked out with, for the next one of the same kitchen: it begins where this one ended. */
+export interface Workings {
+  readonly written: readonly WrittenRecipe[];
+  readonly matter: KeptMatter;
+  readonly pots: KeptPots;
+  readonly supplies: KeptSupplies;
+  readonly plates: ReadonlyMap<string, KeptPlate>;
+  readonly parts: GraphParts;
+  readonly graphs: ReadonlyMap<Layer, CostGraph>;
+}
+
+interface KeptPlate {
+  readonly costing: PlateCosting;
+  readonly takes: PlateTakes;
+  readonly looks: readonly Look[];
 }
 
 /**
  * Costs a kitchen with the prices and yields in force on `day`, today's recipes and plates.
  * @param past what the past says of prices on that day
+ * @param before workings of an earlier costing: what has not changed since is taken over, and the result is the same
  */
 export function costKitchen(
   written: KitchenState,
   day: string,
   constants: ProcessConstants,
   past: History,
+  before?: Workings,
 ): KitchenCosting {
   const state = withoutMerged(written);
-  const supplies = suppliesOn(state, day, historyMerged(written, past));
-  const byId = new Map(state.recipes.map((r) => [r.id, r]));
+  const { supplies, kept } = workSupplies(state, day, historyMerged(written, past), before?.supplies);
   const recipes = new Map<string, RecipeCosting>();
   const lefts = new Map<string, Product>();
-  const shelf = shelfOf(state, day, recipes, byId, lefts);
-  const order = inOrder(state.recipes).order;
-  cookAll(state, order, constants, recipes, shelf, lefts);
-  const plates = new Map(state.plates.map((plate) => [plate.id, plateOn(plate, shelf)]));
-  const lastBatches = lastBatchesOf(recipes, lefts);
-  const taken = new Map([...plates].map(([id, plate]) => [id, { takes: plate.lines.map(takenOf) }]));
+  const matter = matterOn(state, day, before?.matter);
+  const shelf = shelfOf(matter, recipes, new Map(state.recipes.map((r) => [r.id, r])), lefts);
+  const asBefore = before !== undefined && sameThings(state.recipes, before.written);
+  const order = asBefore ? before.parts.order : inOrder(state.recipes).order;
+  const cooking = { recipes: state.recipes, order, constants, shelf, cooked: recipes, lefts };
+  const pots = cookAll({ ...cooking, before: before?.pots });
+  const keptPlates = new Map(
+    state.plates.map((plate) => [plate.id, plateOn(plate, shelf, before?.plates.get(plate.id))]),
+  );
+  const plates = new Map([...keptPlates].map(([id, { costing }]) => [id, costing]));
+  const parts = {
+    supplies,
+    order,
+    recipes,
+    plates: new Map([...keptPlates].map(([id, { takes }]) => [id, takes])),
+    lastBatches: keptSame(lastBatchesOf(recipes, lefts), before?.parts.lastBatches),
+  };
+  const sameShape = before !== undefined && sameGraph(parts, before.parts);
   const graphs = new Map<Layer, CostGraph>();
   const layer = (name: Layer): CostGraph => {
     const known = graphs.get(name);
     if (known) return known;
-    const made = graphOf(name, { supplies, order, recipes, plates: taken, lastBatches });
+    const was = sameShape ? before.graphs.get(name)?.fork() : undefined;
+    const made = was ?? graphOf(name, parts);
     graphs.set(name, made);
-    made.set([...sourcePrices(supplies.values()), ...layerPrices(state)].filter(([key]) => made.has(key)));
+    const moved = was
+      ? [...supplies.values()].filter((s) => s !== before?.parts.supplies.get(s.ingredient.id))
+      : supplies.values();
+    made.set([...sourcePrices(moved), ...layerPrices(state)].filter(([key]) => made.has(key)));
     return made;
   };
   const into = mergeTargets(written);
@@ -80,7 +127,16 @@ export function costKitchen(
     .filter((i) => i.mergedInto !== undefined)
     .map((i) => ({ id: into(i.id), name: i.name }));
   const graph = layer('ingredients');
-  return { state, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer };
+  const workings = {
+    written: state.recipes,
+    matter,
+    pots,
+    supplies: kept,
+    plates: keptPlates,
+    parts,
+    graphs,
+  };
+  return { state, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer, workings };
 }
 
 /** A whole kitchen file costed on a day, with the past that stands in it: as corrected since, or as it was known by an instant. */
@@ -91,10 +147,19 @@ export const costFile = (
   knownBy?: string,
 ): KitchenCosting => costKitchen(stateFrom(file), day, constants, historyFrom(file, day, knownBy));
 
-const plateOn = (plate: WrittenPlate, shelf: Shelf): PlateCosting => ({
-  plate,
-  lines: plate.lines.map((line) => ({ written: line, resolved: matterOf(line.of, line.amount, shelf) })),
-});
+const sameThings = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((x, i) => x === b[i]);
+
+/** A plate with its lines looked up; the one before while nothing it looked at is another. */
+function plateOn(plate: WrittenPlate, on: Shelf, before: KeptPlate | undefined): KeptPlate {
+  if (before?.costing.plate === plate && sameLooks(before.looks, on)) return before;
+  const { shelf, looks } = watching(on);
+  const lines = plate.lines.map((line) => ({
+    written: line,
+    resolved: matterOf(line.of, line.amount, shelf),
+  }));
+  return { costing: { plate, lines }, takes: { takes: lines.map(takenOf) }, looks };
+}
 
 const takenOf = ({ resolved }: PlateLine): { supply: string; g: number } | undefined =>
   resolved.ok ? { supply: resolved.value.what.supply, g: resolved.value.g } : undefined;

@@ -177,6 +177,21 @@ export class CostGraph {
     this.markUp(i);
   }
 
+  /** Another graph of the same shape with the prices this one has now; from here each has its own. */
+  fork(): CostGraph {
+    const n = this.nodes.length;
+    return Object.assign(Object.create(CostGraph.prototype) as CostGraph, this, {
+      value: this.value.slice(),
+      gap: this.gap.slice(),
+      dirty: new Uint32Array(this.dirty.length),
+      touched: new Uint32Array(n),
+      touchedMany: 0,
+      isTouched: new Uint8Array(n),
+      oldValue: new Float64Array(n),
+      oldGap: new Float64Array(n),
+    });
+  }
+
   has(key: string): boolean {
     return this.place.has(key);
   }

@@ -26,31 +26,53 @@ export function mergeTargets(state: Pick<KitchenState, 'ingredients'>): (id: str
 export function withoutMerged(state: KitchenState): KitchenState {
   if (!state.ingredients.some((i) => i.mergedInto !== undefined)) return state;
   const into = mergeTargets(state);
+  const gone = (id: string): boolean => into(id) !== id;
   const moved: EachId = (kind, id) => (kind === 'ingredient' ? into(id) : id);
+  // What names nothing that is gone stays the very same object: nothing that depends on it need be worked out again.
+  const names = (visit: (each: EachId) => unknown): boolean => {
+    let any = false;
+    visit((kind, id) => {
+      any ||= kind === 'ingredient' && gone(id);
+      return id;
+    });
+    return any;
+  };
   return {
     ...state,
     ingredients: state.ingredients
-      .filter((i) => into(i.id) === i.id)
-      .map((i) => ({
-        ...i,
-        ...(i.comesOff ? { comesOff: { ...i.comesOff, ingredient: into(i.comesOff.ingredient) } } : {}),
-        yields: i.yields.map((y) =>
-          y.byProducts.length === 0
-            ? y
-            : { ...y, byProducts: y.byProducts.map((b) => ({ ...b, ingredient: into(b.ingredient) })) },
-        ),
-      })),
-    articles: state.articles.map((a) => ({ ...a, ingredient: into(a.ingredient) })),
-    recipes: state.recipes.map((r) => ({
-      ...r,
-      steps: r.steps.map((s) => idsOfStep(s, moved)),
-    })),
-    plates: state.plates.map((p) => ({
-      ...p,
-      lines: p.lines.map((l) => ({ ...l, of: idsOfMatter(l.of, moved) })),
-    })),
+      .filter((i) => !gone(i.id))
+      .map((i) => {
+        const touched =
+          (i.comesOff && gone(i.comesOff.ingredient)) ||
+          i.yields.some((y) => y.byProducts.some((b) => gone(b.ingredient)));
+        return touched ? underAnother(i, into) : i;
+      }),
+    articles: state.articles.map((a) => (gone(a.ingredient) ? { ...a, ingredient: into(a.ingredient) } : a)),
+    recipes: state.recipes.map((r) =>
+      names((each) => r.steps.forEach((s) => idsOfStep(s, each)))
+        ? { ...r, steps: r.steps.map((s) => idsOfStep(s, moved)) }
+        : r,
+    ),
+    plates: state.plates.map((p) =>
+      names((each) => p.lines.forEach((l) => idsOfMatter(l.of, each)))
+        ? { ...p, lines: p.lines.map((l) => ({ ...l, of: idsOfMatter(l.of, moved) })) }
+        : p,
+    ),
   };
 }
+
+const underAnother = (
+  i: KitchenState['ingredients'][number],
+  into: (id: string) => string,
+): KitchenState['ingredients'][number] => ({
+  ...i,
+  ...(i.comesOff ? { comesOff: { ...i.comesOff, ingredient: into(i.comesOff.ingredient) } } : {}),
+  yields: i.yields.map((y) =>
+    y.byProducts.length === 0
+      ? y
+      : { ...y, byProducts: y.byProducts.map((b) => ({ ...b, ingredient: into(b.ingredient) })) },
+  ),
+});
 
 /** The past of a kitchen as it is reckoned with: what was counted under another spelling counts for what that was merged into. */
 export function historyMerged(state: KitchenState, history: History): History {

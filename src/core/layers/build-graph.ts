@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import { FUELS, type PotRun } from '../pot';
 import { CostGraph, GraphError, type GraphNode } from '../graph';
 import type { Supply } from '../prices';
@@ -71,6 +72,27 @@ export function graphOf(layer: Layer, parts: GraphParts): CostGraph {
   }
   return new CostGraph(nodes);
 }
+
+/** Whether two graphs have the same nodes and weights, so that only prices can tell them apart. */
+export const sameGraph = (a: GraphParts, b: GraphParts): boolean =>
+  (a.order === b.order || equal(a.order, b.order)) &&
+  a.order.every((id) => a.recipes.get(id)?.run === b.recipes.get(id)?.run) &&
+  equal(a.lastBatches, b.lastBatches) &&
+  samePlates(a.plates, b.plates) &&
+  a.supplies.size === b.supplies.size &&
+  sameSupplies([...a.supplies.values()], [...b.supplies.values()]);
+
+const samePlates = (a: GraphParts['plates'], b: GraphParts['plates']): boolean =>
+  a.size === b.size &&
+  [...a.keys()].every((id) => a.get(id) === b.get(id)) &&
+  equal([...a.keys()], [...b.keys()]);
+
+/** Whether supplies stand in the same order and open the same packs: the rest of them are prices. */
+const sameSupplies = (a: readonly Supply[], b: readonly Supply[]): boolean =>
+  a.every((s, i) => {
+    const was = b[i] as Supply;
+    return s === was || (s.ingredient.id === was.ingredient.id && equal(s.opens, was.opens));
+  });
 
 /** Nodes of one recipe: a stage for each point at which products part, those products, and what stays to the end. */
 function* recipeNodes(

@@ -1,6 +1,6 @@
 /** What a cost is made of: a graph for each layer, and a pot's own money followed from row to row. */
 export { LAYERS, layerPrices, layerWords, type Layer } from './layers';
 export { layerMoney } from './layer-money';
-export { graphOf, type PlateTakes } from './build-graph';
+export { graphOf, sameGraph, type GraphParts, type PlateTakes } from './build-graph';
 export { runningBook, type RunningBook } from './book';
 export { moneyStaying, moneyWentIn, partsCost, rowCosts, type MoneyWent, type RowCost } from './row-costs';

@@ -1,5 +1,13 @@
 /** What ingredients cost on a day: as purchased, after the knife, and by the opened pack. */
-export { beforeTheKnife, isGuess, suppliesOn, yieldOn, type Supply } from './supplies';
+export {
+  beforeTheKnife,
+  isGuess,
+  suppliesOn,
+  workSupplies,
+  yieldOn,
+  type KeptSupplies,
+  type Supply,
+} from './supplies';
 export { chargeFactors, opened, type Opened } from './opened';
 export { type PriceFound } from './prices';
 export { standsOn, type StandsOn } from './stands-on';

@@ -1,19 +1,18 @@
 import type { WrittenIngredient } from '../kitchen-file';
 import type { KitchenState } from '../kitchen-state';
 import type { ByProduct, Knife } from '../knife';
-import { ofStep, supplyOf } from '../verbs';
+import { ofStep } from '../verbs';
+import type { Of } from '../written';
 
 type YieldOf = (ingredient: WrittenIngredient) => WrittenIngredient['yields'][number];
 
 /** Looks up the knife of any ingredient of a kitchen. */
-export function knivesOf(state: KitchenState, yieldOf: YieldOf): (ingredient: WrittenIngredient) => Knife {
-  const used = usedIn(state);
-  const children = new Map<string, WrittenIngredient[]>();
-  for (const child of state.ingredients) {
-    const of = child.comesOff?.ingredient;
-    if (of !== undefined) children.set(of, [...(children.get(of) ?? []), child]);
-  }
-  const { trim } = state.kitchen;
+export function knivesOf(
+  { kitchen: { trim } }: Pick<KitchenState, 'kitchen'>,
+  yieldOf: YieldOf,
+  used: Used,
+  children: ReadonlyMap<string, readonly WrittenIngredient[]>,
+): (ingredient: WrittenIngredient) => Knife {
   const made = (ingredient: WrittenIngredient, above: readonly string[]): Knife => {
     const shares = new Map(yieldOf(ingredient).byProducts.map((b) => [b.ingredient, b.pct / 100]));
     const path = [...above, ingredient.id];
@@ -22,7 +21,7 @@ export function knivesOf(state: KitchenState, yieldOf: YieldOf): (ingredient: Wr
       name: ingredient.name,
       school: ingredient.trim?.school ?? trim.school,
       setValuePerKg: Number(ingredient.trim?.setValuePerKg ?? trim.setValuePerKg),
-      trimTaken: used.has(`trim:${ingredient.id}`) ? (ingredient.trim?.takenPct ?? 100) / 100 : 0,
+      trimTaken: used.trim.has(ingredient.id) ? (ingredient.trim?.takenPct ?? 100) / 100 : 0,
       byProducts: (children.get(ingredient.id) ?? [])
         // A file with a loop is refused; whoever builds one by program must not hang.
         .filter((child) => !path.includes(child.id))
@@ -32,7 +31,7 @@ export function knivesOf(state: KitchenState, yieldOf: YieldOf): (ingredient: Wr
           const sold = child.comesOff?.sold ?? false;
           const wanted =
             sold ||
-            used.has(`usable:${child.id}`) ||
+            used.usable.has(child.id) ||
             knife.trimTaken > 0 ||
             knife.byProducts.some((b) => b.taken > 0);
           return {
@@ -50,11 +49,29 @@ export function knivesOf(state: KitchenState, yieldOf: YieldOf): (ingredient: Wr
   return (ingredient) => made(ingredient, []);
 }
 
-/** Supplies that some pot or plate takes: only they carry money away from where they come off. */
-function usedIn(state: KitchenState): Set<string> {
-  const taken = [
-    ...state.recipes.flatMap((r) => r.steps.flatMap((step) => ofStep(step) ?? [])),
-    ...state.plates.flatMap((p) => p.lines.map((line) => line.of)),
-  ];
-  return new Set(taken.map(supplyOf));
+/** What comes off each ingredient. */
+export function childrenIn(ingredients: readonly WrittenIngredient[]): Map<string, WrittenIngredient[]> {
+  const children = new Map<string, WrittenIngredient[]>();
+  for (const child of ingredients) {
+    const of = child.comesOff?.ingredient;
+    if (of !== undefined) children.set(of, [...(children.get(of) ?? []), child]);
+  }
+  return children;
+}
+
+/** Ids of ingredients of which some pot or plate takes the usable part, or the trim: only they carry money away from where they come off. */
+export interface Used {
+  readonly usable: ReadonlySet<string>;
+  readonly trim: ReadonlySet<string>;
+}
+
+export function usedIn(state: Pick<KitchenState, 'recipes' | 'plates'>): Used {
+  const [usable, trim] = [new Set<string>(), new Set<string>()];
+  const take = (of: Of | undefined): void => {
+    if (of && 'ingredient' in of) usable.add(of.ingredient);
+    if (of && 'stockTrimOf' in of) trim.add(of.stockTrimOf);
+  };
+  for (const { steps } of state.recipes) for (const step of steps) take(ofStep(step));
+  for (const { lines } of state.plates) for (const { of } of lines) take(of);
+  return { usable, trim };
 }

@@ -29,47 +29,27 @@ export interface PriceFound {
   readonly perKg: Decimal;
 }
 
-/** Prices as purchased on a day, each ingredient by its own basis or the kitchen's. */
-export function pricesOn(
-  state: KitchenState,
-  day: string,
-  history: History,
-): Map<string, PriceFound | Trouble> {
-  const suppliers = new Map(state.suppliers.map((s) => [s.id, s.name]));
-  const sold = new Map<string, StateArticle[]>();
-  for (const article of state.articles) {
-    const list = sold.get(article.ingredient);
-    if (list) list.push(article);
-    else sold.set(article.ingredient, [article]);
-  }
-  const manner = mannerIn(state);
-  const facts = packFacts(manner);
-  const found = new Map<string, PriceFound | Trouble>();
-  for (const ingredient of state.ingredients) {
-    const price = priceOf(
-      state,
-      ingredient,
-      sold.get(ingredient.id) ?? [],
-      day,
-      history,
-      suppliers,
-      manner,
-      facts,
-    );
-    if (price) found.set(ingredient.id, price);
-  }
-  return found;
+/** What an ingredient's price is found with, besides the ingredient: the same for all of a kitchen. */
+export interface PriceBook {
+  readonly state: Pick<KitchenState, 'kitchen'>;
+  readonly day: string;
+  readonly history: History;
+  readonly suppliers: ReadonlyMap<string, string>;
+  readonly manner: Manner;
+  readonly facts: PackFacts;
 }
 
-function priceOf(
-  state: KitchenState,
+export function priceBook(state: KitchenState, day: string, history: History): PriceBook {
+  const manner = mannerIn(state);
+  const suppliers = new Map(state.suppliers.map((s) => [s.id, s.name]));
+  return { state, day, history, suppliers, manner, facts: packFacts(manner) };
+}
+
+/** The price as purchased of an ingredient on a day, by its own basis or the kitchen's; undefined where none of its articles has one. */
+export function priceOf(
   ingredient: WrittenIngredient,
   articles: readonly StateArticle[],
-  day: string,
-  history: History,
-  suppliers: ReadonlyMap<string, string>,
-  manner: Manner,
-  factsOf: PackFacts,
+  { state, day, history, suppliers, manner, facts: factsOf }: PriceBook,
 ): PriceFound | Trouble | undefined {
   const newest = newestOf(articles, ingredient.boughtAs, day, history);
   if (!newest) return undefined;

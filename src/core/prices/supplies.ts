@@ -3,8 +3,8 @@ import type { WrittenIngredient } from '../kitchen-file';
 import type { History, KitchenState } from '../kitchen-state';
 import { refuse, type Trouble } from '../trouble';
 import { afterTheKnife, type CameOff, type Knife, type SupplyPrices } from '../knife';
-import { knivesOf } from './knives';
-import { pricesOn, type PriceFound } from './prices';
+import { childrenIn, knivesOf, usedIn, type Used } from './knives';
+import { priceBook, priceOf, type PriceFound } from './prices';
 
 /** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. Money per kg. */
 export interface Supply extends SupplyPrices {
@@ -97,25 +97,122 @@ function cameOffOf(
   };
 }
 
-/** Every ingredient of a kitchen with what it costs on a day, in the kitchen's order, so that a graph has its nodes where they were. */
-export function suppliesOn(state: KitchenState, day: string, history: History): Map<string, Supply> {
-  const prices = pricesOn(state, day, history);
-  const knifeOf = knivesOf(state, (i) => yieldOn(i, day));
+/** What an ingredient and all that comes off it cost, and what that was worked out from: it holds while all of that is the same. */
+interface Worked {
+  readonly from: readonly unknown[];
+  readonly supplies: readonly Supply[];
+}
+
+/** Every ingredient of a kitchen as it was priced, for whoever prices it again with something about it changed. */
+export interface KeptSupplies {
+  readonly worked: ReadonlyMap<string, Worked>;
+  /** What pots and plates take, while recipes and plates are the same. */
+  readonly used: { readonly of: readonly unknown[]; readonly set: Used };
+}
+
+const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((x, i) => x === b[i]);
+
+/**
+ * Every ingredient of a kitchen with what it costs on a day, in the kitchen's order, so that a graph has its nodes where they
+ * were. One whose own row, articles, past and uses are what they were is not worked out again.
+ */
+export function workSupplies(
+  state: KitchenState,
+  day: string,
+  history: History,
+  before?: KeptSupplies,
+): { readonly supplies: Map<string, Supply>; readonly kept: KeptSupplies } {
+  const of = [...state.recipes, ...state.plates];
+  const used = before && sameList(before.used.of, of) ? before.used : { of, set: usedIn(state) };
+  const children = childrenIn(state.ingredients);
+  const knifeOf = knivesOf(state, (i) => yieldOn(i, day), used.set, children);
+  const sold = groupedBy(state.articles, (a) => a.ingredient);
+  const book = priceBook(state, day, history);
+  const same = [day, state.kitchen, state.suppliers, state.measures];
+  const worked = new Map<string, Worked>();
+  const found = new Map<string, Supply>();
+  for (const root of rootsIn(state.ingredients)) {
+    const family = familyOf(root, children);
+    const articles = sold.get(root.id) ?? [];
+    const from: unknown[] = [...same, history.counted(root.id)];
+    for (const a of articles) from.push(a, history.article(a.id));
+    for (const i of family) from.push(i, used.set.trim.has(i.id), used.set.usable.has(i.id));
+    const was = before?.worked.get(root.id);
+    const made =
+      was && sameList(was.from, from)
+        ? was
+        : { from, supplies: priced(root, family, knifeOf, priceOf(root, articles, book), day) };
+    worked.set(root.id, made);
+    for (const supply of made.supplies) found.set(supply.ingredient.id, supply);
+  }
+  const supplies = new Map(state.ingredients.map(({ id }) => [id, found.get(id) as Supply]));
+  return { supplies, kept: { worked, used } };
+}
+
+export const suppliesOn = (state: KitchenState, day: string, history: History): Map<string, Supply> =>
+  workSupplies(state, day, history).supplies;
+
+/** An ingredient and everything that comes off it, priced by its school. */
+function priced(
+  root: WrittenIngredient,
+  family: readonly WrittenIngredient[],
+  knifeOf: (ingredient: WrittenIngredient) => Knife,
+  price: PriceFound | Trouble | undefined,
+  day: string,
+): Supply[] {
   const supplies = new Map<string, Supply>(
-    state.ingredients.map((ingredient) => [
+    family.map((ingredient) => [
       ingredient.id,
       { ingredient, ...yieldOf(ingredient, day), knife: knifeOf(ingredient) },
     ]),
   );
-  for (const ingredient of state.ingredients) {
-    if (ingredient.comesOff) continue;
-    const { supply, cameOff } = bought(supplies.get(ingredient.id) as Supply, prices.get(ingredient.id), day);
-    supplies.set(ingredient.id, supply);
-    for (const off of cameOff) {
-      const child = supplies.get(off.id) as Supply;
-      const of = supplies.get(child.ingredient.comesOff?.ingredient ?? '') as Supply;
-      supplies.set(off.id, cameOffOf(child, off, of, day));
-    }
+  if (root.comesOff) return [...supplies.values()];
+  const { supply, cameOff } = bought(supplies.get(root.id) as Supply, price, day);
+  supplies.set(root.id, supply);
+  for (const off of cameOff) {
+    const child = supplies.get(off.id) as Supply;
+    const of = supplies.get(child.ingredient.comesOff?.ingredient ?? '') as Supply;
+    supplies.set(off.id, cameOffOf(child, off, of, day));
   }
-  return supplies;
+  return [...supplies.values()];
+}
+
+/** Everything that does not come off another ingredient of the kitchen; of a circle of such, each by itself. */
+function rootsIn(ingredients: readonly WrittenIngredient[]): WrittenIngredient[] {
+  const byId = new Map(ingredients.map((i) => [i.id, i]));
+  const hangs = (i: WrittenIngredient): boolean => {
+    const seen = new Set([i.id]);
+    for (let at = i; at.comesOff;) {
+      const next = byId.get(at.comesOff.ingredient);
+      if (!next) return at !== i;
+      if (seen.has(next.id)) return false;
+      seen.add(next.id);
+      at = next;
+    }
+    return i.comesOff !== undefined;
+  };
+  return ingredients.filter((i) => !hangs(i));
+}
+
+/** An ingredient, what comes off it, what comes off that, and so on. */
+function familyOf(
+  root: WrittenIngredient,
+  children: ReadonlyMap<string, readonly WrittenIngredient[]>,
+): WrittenIngredient[] {
+  if (!children.has(root.id)) return [root];
+  const found = new Map([[root.id, root]]);
+  for (const member of found.values())
+    for (const child of children.get(member.id) ?? []) if (!found.has(child.id)) found.set(child.id, child);
+  return [...found.values()];
+}
+
+function groupedBy<T>(list: readonly T[], key: (item: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const item of list) {
+    const group = groups.get(key(item));
+    if (group) group.push(item);
+    else groups.set(key(item), [item]);
+  }
+  return groups;
 }

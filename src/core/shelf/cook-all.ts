@@ -1,14 +1,23 @@
+import equal from 'fast-deep-equal';
 import type { WrittenRecipe } from '../kitchen-file';
-import type { KitchenState } from '../kitchen-state';
 import { noLiquid, type ProcessConstants, type Product } from '../pot';
 import { DENSITY } from '../quantity';
 import type { Trouble } from '../trouble';
-import { feedsALast, feedsItself, livesFromLast, overdrawn, settleBatches } from './last-batch';
+import { stillHolds, withSameProducts, type KeptPots, type KeptRun } from './kept';
+import {
+  feedingALast,
+  feedsItself,
+  livesFromLast,
+  overdrawn,
+  settleBatches,
+  takenOfLast,
+} from './last-batch';
 import { productOf, readSupply, type SupplyKey } from '../supply';
 import { ofStep, runPot, supplyOf, type Shelf } from '../verbs';
 import type { Of } from '../written';
 import type { RecipeCosting } from './recipe-costing';
 import { jointOf, potOf } from './shelf';
+import { watching } from './watching';
 
 /** What the last batch of a recipe costs: a fixed value per gram, or whatever the batch itself costs. */
 export interface LastBatch {
@@ -17,26 +26,95 @@ export interface LastBatch {
   readonly perG?: number | undefined;
 }
 
-/** Runs every pot, each after what it lives from, and those that take of a last batch until batch after batch is the same. */
-export function cookAll(
-  state: Pick<KitchenState, 'recipes'>,
-  order: readonly string[],
-  constants: ProcessConstants,
-  recipes: Map<string, RecipeCosting>,
-  shelf: Shelf,
-  lefts: Map<string, Product>,
-): void {
-  const byId = new Map(state.recipes.map((r) => [r.id, r]));
+/** What cooking a kitchen needs. */
+export interface Cooking {
+  readonly recipes: readonly WrittenRecipe[];
+  readonly order: readonly string[];
+  readonly constants: ProcessConstants;
+  readonly shelf: Shelf;
+  /** Filled while it is cooked; the shelf looks here. */
+  readonly cooked: Map<string, RecipeCosting>;
+  readonly lefts: Map<string, Product>;
+  /** The kitchen as it was cooked before. */
+  readonly before?: KeptPots | undefined;
+}
+
+/**
+ * Runs every pot, each after what it lives from, and those that take of a last batch until batch after batch is the same. A pot
+ * that stands as it stood, of things that are what they were, is not run again.
+ */
+export function cookAll(cooking: Cooking): KeptPots {
+  const { recipes, order, constants, shelf, cooked, lefts } = cooking;
+  const before =
+    cooking.before?.constants === constants && equal(cooking.before.manner, shelf.manner)
+      ? cooking.before
+      : undefined;
+  const runs = new Map<string, KeptRun>();
+  const keep = (id: string, kept: KeptRun): void => {
+    runs.set(id, kept);
+    cooked.set(id, kept.costing);
+  };
+  const byId = new Map(recipes.map((r) => [r.id, r]));
+  const again = livesFromLast(recipes, order);
+  const apart = new Set(again);
   const cook = (id: string): void => {
     const recipe = byId.get(id) as WrittenRecipe;
-    const pot = potOf(recipe, shelf);
-    recipes.set(id, { recipe, steps: pot.steps, run: runPot(pot, constants) });
+    const held = apart.has(id) ? undefined : stillHolds(before?.runs.get(id), recipe, shelf);
+    keep(id, held ?? cookedAnew(recipe, shelf, constants, before?.runs.get(id)));
   };
-  const again = livesFromLast(state.recipes, order);
-  const feeding = again.filter((id) => feedsALast(state.recipes, id));
-  const keys = [...new Set(state.recipes.flatMap((r) => r.steps.flatMap((s) => lastKey(ofStep(s)) ?? [])))];
-  for (const id of order) if (!again.includes(id)) cook(id);
-  if (again.length === 0) return;
+  for (const id of order) if (!apart.has(id)) cook(id);
+  if (!restAsBefore(again, byId, cooking, before, keep)) cookUntilRest(again, cook, cooking, runs, keep);
+  // In the order of the book, however they came to be cooked.
+  cooked.clear();
+  for (const { id } of recipes) cooked.set(id, (runs.get(id) as KeptRun).costing);
+  return { constants, manner: shelf.manner, runs, again, lefts };
+}
+
+function cookedAnew(
+  recipe: WrittenRecipe,
+  on: Shelf,
+  constants: ProcessConstants,
+  before: KeptRun | undefined,
+): KeptRun {
+  const { shelf, looks } = watching(on);
+  const pot = potOf(recipe, shelf);
+  const run = withSameProducts(runPot(pot, constants), before?.costing.run);
+  return { costing: { recipe, steps: pot.steps, run }, looks };
+}
+
+/** Takes over the recipes that change with a last batch, if none of them has changed; they came to rest together, so all or none. */
+function restAsBefore(
+  again: readonly string[],
+  byId: ReadonlyMap<string, WrittenRecipe>,
+  { shelf, cooked, lefts }: Cooking,
+  before: KeptPots | undefined,
+  keep: (id: string, kept: KeptRun) => void,
+): boolean {
+  if (again.length === 0) return true;
+  if (!before || !equal(again, before.again)) return false;
+  for (const [key, product] of before.lefts) lefts.set(key, product);
+  for (const id of again) {
+    const held = stillHolds(before.runs.get(id), byId.get(id) as WrittenRecipe, shelf);
+    if (held) keep(id, held);
+    else {
+      lefts.clear();
+      for (const other of again) cooked.delete(other);
+      return false;
+    }
+  }
+  return true;
+}
+
+function cookUntilRest(
+  again: readonly string[],
+  cook: (id: string) => void,
+  { recipes, cooked, lefts }: Cooking,
+  runs: ReadonlyMap<string, KeptRun>,
+  keep: (id: string, kept: KeptRun) => void,
+): void {
+  const feeds = feedingALast(recipes);
+  const feeding = again.filter((id) => feeds.has(id));
+  const keys = [...new Set(recipes.flatMap((r) => r.steps.flatMap((s) => lastKey(ofStep(s)) ?? [])))];
   // The first batch of all begins with water in the place of what is not there yet.
   for (const key of keys) lefts.set(key, WATER_INSTEAD);
   const rested = settleBatches((left, first) => {
@@ -46,27 +124,26 @@ export function cookAll(
     return new Map(
       keys.flatMap((key) => {
         const { id, part } = madeOf(key);
-        const run = recipes.get(id)?.run;
+        const run = cooked.get(id)?.run;
         const product = part === undefined ? run?.product : jointOf(run, part);
         return product ? [[key, product] as const] : [];
       }),
     );
   });
   // Those that only live from them are cooked once, when nothing moves any more.
-  for (const id of again) if (!feeding.includes(id)) cook(id);
+  for (const id of again) if (!feeds.has(id)) cook(id);
   for (const id of again) {
-    const costing = recipes.get(id) as RecipeCosting;
-    const over = keys.flatMap((key) => {
+    const kept = runs.get(id) as KeptRun;
+    const { costing } = kept;
+    const over = takenOfLast(costing.run).flatMap((key) => {
       const left = lefts.get(key);
       const eats = left && overdrawn(costing.run, key, left.g);
-      return eats && feedsItself(state.recipes, id, madeOf(key).id) ? [eats] : [];
+      return eats && feedsItself(recipes, id, madeOf(key).id) ? [eats] : [];
     });
     const restless = rested ? [] : [{ step: 0, trouble: RESTLESS }];
-    if (over.length + restless.length > 0)
-      recipes.set(id, {
-        ...costing,
-        run: { ...costing.run, unread: [...costing.run.unread, ...over, ...restless] },
-      });
+    if (over.length + restless.length === 0) continue;
+    const run = { ...costing.run, unread: [...costing.run.unread, ...over, ...restless] };
+    keep(id, { ...kept, costing: { ...costing, run } });
   }
 }
 

@@ -23,19 +23,29 @@ export function livesFromLast(recipes: readonly WrittenRecipe[], order: readonly
   return [...found];
 }
 
-/** Whether what a recipe makes, or something that lives from it, is taken of as a last batch. */
-export function feedsALast(recipes: readonly WrittenRecipe[], id: string): boolean {
-  const taken = new Set(recipes.flatMap(lastBatchesIn));
-  const seen = new Set<string>();
-  const queue = [id];
+/** Recipes of which something, or something that lives from them, is taken as a last batch. */
+export function feedingALast(recipes: readonly WrittenRecipe[]): Set<string> {
+  const byId = new Map(recipes.map((r) => [r.id, r]));
+  const found = new Set<string>();
+  const queue = recipes.flatMap(lastBatchesIn);
   for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
-    if (taken.has(at)) return true;
-    if (seen.has(at)) continue;
-    seen.add(at);
-    for (const r of recipes) if (usesOf(r).includes(at)) queue.push(r.id);
+    if (found.has(at)) continue;
+    found.add(at);
+    const recipe = byId.get(at);
+    if (recipe) queue.push(...usesOf(recipe));
   }
-  return false;
+  return found;
 }
+
+/** The products of whose last batch a run takes, by key. */
+export const takenOfLast = (run: PotRun): string[] => [
+  ...new Set(
+    run.inputs.flatMap((i) => {
+      const from = readSupply(i.supply);
+      return from?.is === 'last' ? [batchBefore(from)] : [];
+    }),
+  ),
+];
 
 const contents = (p: Product): number[] => {
   const { sources, ...liquid } = p.liquid;

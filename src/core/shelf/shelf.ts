@@ -1,9 +1,18 @@
-import { hobOf, mannerIn, measuringDensity, stuffOf, vesselOf, type WrittenRecipe } from '../kitchen-file';
+import {
+  hobOf,
+  mannerIn,
+  measuringDensity,
+  stuffOf,
+  vesselOf,
+  type WrittenIngredient,
+  type WrittenRecipe,
+} from '../kitchen-file';
 import type { KitchenState } from '../kitchen-state';
 import type { PotRun, Product } from '../pot';
 import { productOf } from '../supply';
 import { fine, refuse } from '../trouble';
 import { resolveStep, type OnShelf, type Pot, type Shelf } from '../verbs';
+import { keptSame, type KeptMatter } from './kept';
 import type { RecipeCosting } from './recipe-costing';
 
 /** Thrown for a recipe that stands on a vessel or hob that the kitchen does not have: reading a kitchen refuses those. */
@@ -22,31 +31,48 @@ export function potOf(recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps'>, s
   return { vessel, hob, steps: recipe.steps.map((step) => resolveStep(step, shelf)) };
 }
 
-/** Where a kitchen's steps look their names up, as they stand on a day; products and last batches as they are cooked. */
+/** What a pot reads of a kitchen's ingredients, vessels and hobs on a day; what says the same as before is the same object. */
+export function matterOn(state: KitchenState, day: string, before?: KeptMatter): KeptMatter {
+  const stuffs = new Map<string, { of: WrittenIngredient; on: OnShelf | undefined }>();
+  for (const of of state.ingredients) {
+    const was = before?.stuffs.get(of.id);
+    stuffs.set(
+      of.id,
+      was && was.of === of && before?.day === day ? was : { of, on: keptSame(onShelf(of, day), was?.on) },
+    );
+  }
+  const { vessels, hobs } = state;
+  return {
+    day,
+    manner: keptSame(mannerIn(state), before?.manner),
+    stuffs,
+    vessels: new Map(vessels.map((v) => [v.id, keptSame(vesselOf(v), before?.vessels.get(v.id))])),
+    hobs: new Map(hobs.map((h) => [h.id, keptSame(hobOf(h), before?.hobs.get(h.id))])),
+  };
+}
+
+function onShelf(ingredient: WrittenIngredient, day: string): OnShelf | undefined {
+  const stuff = stuffOf(ingredient, day);
+  if (!stuff.ok) return undefined;
+  return {
+    stuff: stuff.value,
+    densityGPerMl: measuringDensity(ingredient, stuff.value),
+    eachG: ingredient.eachG,
+    eachUnit: ingredient.eachUnit,
+    pieceG: ingredient.pieceG,
+  };
+}
+
+/** Where a kitchen's steps look their names up; products and last batches as they are cooked. */
 export function shelfOf(
-  state: KitchenState,
-  day: string,
+  { manner, stuffs, vessels, hobs }: KeptMatter,
   recipes: ReadonlyMap<string, RecipeCosting>,
   written: ReadonlyMap<string, WrittenRecipe>,
   lefts: ReadonlyMap<string, Product>,
 ): Shelf {
-  const stuffs = new Map<string, OnShelf>();
-  for (const ingredient of state.ingredients) {
-    const stuff = stuffOf(ingredient, day);
-    if (stuff.ok)
-      stuffs.set(ingredient.id, {
-        stuff: stuff.value,
-        densityGPerMl: measuringDensity(ingredient, stuff.value),
-        eachG: ingredient.eachG,
-        eachUnit: ingredient.eachUnit,
-        pieceG: ingredient.pieceG,
-      });
-  }
-  const vessels = new Map(state.vessels.map((v) => [v.id, vesselOf(v)]));
-  const hobs = new Map(state.hobs.map((h) => [h.id, hobOf(h)]));
   return {
-    manner: mannerIn(state),
-    stuff: (id) => stuffs.get(id),
+    manner,
+    stuff: (id) => stuffs.get(id)?.on,
     vessel: (id) => vessels.get(id),
     hob: (id) => hobs.get(id),
     product(id, part) {
