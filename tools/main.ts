@@ -11,7 +11,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
-  ./halfpot bench [buy|pot|graph]         measure, as ratios in one run
+  ./halfpot bench [buy|pot|graph|kitchen] measure, as ratios in one run
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
   ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md
   ./halfpot notices                       write docs/notices.md from the parts that are shipped

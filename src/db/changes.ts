@@ -29,7 +29,3 @@ export async function recordChange(sql: Sql, c: Change): Promise<void> {
     ],
   );
 }
-
-/** Moves the kitchen's revision: whatever was computed for the one before is computed anew when it is asked for. */
-export const moveRevision = (sql: Sql, kitchenId: string): Promise<number> =>
-  run(sql, 'UPDATE kitchen SET revision = revision + 1 WHERE id = ?', [kitchenId]);

@@ -1,18 +1,18 @@
 import { z } from 'zod';
+import type { Stood } from './moved';
 import { maybeOne, one, run, type Sql } from './sql';
 
 /** Days for which a write that was done is remembered, so that it happens once however often it is sent. */
 export const REMEMBERED_DAYS = 90;
 
 /** Takes the kitchen's own row before anything else is locked: every writer begins there, so no two wait for each other. */
-export async function lockKitchen(sql: Sql, kitchenId: string): Promise<{ revision: number; zone: string }> {
-  return one(
+export const lockKitchen = (sql: Sql, kitchenId: string): Promise<Stood> =>
+  one(
     sql,
-    z.object({ revision: z.coerce.number(), zone: z.string() }),
-    'SELECT revision, zone FROM kitchen WHERE id = ? FOR UPDATE',
+    z.object({ revision: z.coerce.number(), mark: z.string() }),
+    'SELECT revision, mark FROM kitchen WHERE id = ? FOR UPDATE',
     [kitchenId],
   );
-}
 
 /** A write that was done. */
 export interface DoneCommand {

@@ -11,6 +11,7 @@ import {
 } from '@/core/kitchen-file';
 import { mergeTargets } from '@/core/kitchen-state';
 import type { Outcome } from '@/core/trouble';
+import { asAWhole } from './moved';
 import { newId } from './ids';
 import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
@@ -41,34 +42,40 @@ const must = <T>(outcome: Outcome<T>): T => {
  */
 export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secrets): Promise<void> {
   await inTransaction(pool, async (sql) => {
-    const k = file.kitchen;
-    await run(
-      sql,
-      'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, scale_address, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
-      [
-        k.id,
-        k.name,
-        k.currency,
-        k.locale,
-        k.zone,
-        k.decimalMark,
-        k.trim.school,
-        k.trim.setValuePerKg,
-        PRICE_BASIS.write(k.priceBasis),
-        k.learning,
-        k.wagePerHour ?? null,
-        k.energyPerKwh.electricity ?? null,
-        k.energyPerKwh.gas ?? null,
-        k.scale ?? null,
-        file.referenceDay,
-      ],
-    );
-    await loadHouse(sql, file, secrets);
-    await loadLarder(sql, file);
-    await loadBuying(sql, file);
-    await loadCooking(sql, file);
-    await loadBench(sql, file);
+    await asAWhole(sql, file.kitchen.id, async () => {
+      await loadOwnRow(sql, file);
+      await loadHouse(sql, file, secrets);
+      await loadLarder(sql, file);
+      await loadBuying(sql, file);
+      await loadCooking(sql, file);
+      await loadBench(sql, file);
+    });
   });
+}
+
+async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
+  const k = file.kitchen;
+  await run(
+    sql,
+    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, scale_address, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
+    [
+      k.id,
+      k.name,
+      k.currency,
+      k.locale,
+      k.zone,
+      k.decimalMark,
+      k.trim.school,
+      k.trim.setValuePerKg,
+      PRICE_BASIS.write(k.priceBasis),
+      k.learning,
+      k.wagePerHour ?? null,
+      k.energyPerKwh.electricity ?? null,
+      k.energyPerKwh.gas ?? null,
+      k.scale ?? null,
+      file.referenceDay,
+    ],
+  );
 }
 
 /** Who works there, who sells to it, its measures; and what stands on the stove. */

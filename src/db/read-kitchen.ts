@@ -2,10 +2,23 @@ import { z } from 'zod';
 import { FORMAT, FORMAT_VERSION, KitchenFile } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
+import { keptSame } from '@/core/shelf';
 import { LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
-import { figure, groupBy, id, maybe, maybeFigure, money, readerOf, versionsOf, type Reader } from './rows';
+import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
+import {
+  among,
+  figure,
+  groupBy,
+  id,
+  maybe,
+  maybeFigure,
+  money,
+  readerOf,
+  versionsOf,
+  type Reader,
+} from './rows';
 import { many, one, type Sql } from './sql';
 import { readWastes } from './wastes';
 import { readTests } from './yield-tests';
@@ -16,14 +29,6 @@ export interface Versions {
   readonly articles: ReadonlyMap<string, number>;
   readonly recipes: ReadonlyMap<string, number>;
   readonly plates: ReadonlyMap<string, number>;
-}
-
-/** The write counter of a kitchen: what was computed for it holds until it moves. */
-export async function kitchenRevision(sql: Sql, kitchenId: string): Promise<number> {
-  const row = await one(sql, z.object({ revision: figure }), 'SELECT revision FROM kitchen WHERE id = ?', [
-    kitchenId,
-  ]);
-  return row.revision;
 }
 
 export async function kitchenZone(sql: Sql, kitchenId: string): Promise<string> {
@@ -87,7 +92,7 @@ export async function readKitchenForDay(
   knownBy?: Date,
 ): Promise<KitchenForDay> {
   const { state, versions } = await readKitchenState(sql, kitchenId);
-  return { state, versions, history: await readHistory(sql, kitchenId, state, day, knownBy) };
+  return { state, versions, history: (await readHistory(sql, kitchenId, state, day, knownBy)).history };
 }
 
 const referenceDay = async (sql: Sql, kitchenId: string): Promise<string> =>
@@ -103,22 +108,93 @@ const peopleIn = (of: Reader) =>
     'SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY id',
   );
 
-/** What stands in a kitchen now, each row checked as it comes in: what any day's costing starts from. */
-export async function readKitchenState(
-  sql: Sql,
-  kitchenId: string,
-): Promise<{ state: KitchenState; versions: Versions }> {
-  const of = readerOf(sql, kitchenId);
-  const larder = await readLarder(of);
-  const cooking = await readCooking(of);
-  const state: KitchenState = {
-    kitchen: await readSettings(sql, kitchenId),
-    ...(await readPlace(of)),
-    ...larder.lists,
-    ...cooking.lists,
-  };
-  return { state, versions: { ...larder.versions, ...cooking.versions } };
+/** What stands in a kitchen, and where it stood when that was read. */
+export interface Read {
+  readonly stood: Stood;
+  readonly state: KitchenState;
+  readonly versions: Versions;
 }
+
+/**
+ * What stands in a kitchen now, each row checked as it comes in: what any day's costing starts from. Of one that has been read
+ * before only what has moved is read, and the rest stays the very same objects.
+ */
+export async function readKitchenState(sql: Sql, kitchenId: string, before?: Read): Promise<Read> {
+  const { zone: _z, ...stood } = await stoodNow(sql, kitchenId);
+  if (before && sameStand(before.stood, stood)) return before;
+  const of = readerOf(sql, kitchenId);
+  const moved = before && (await movedSince(sql, kitchenId, before.stood, stood));
+  const larder = await readLarder(of, moved);
+  const cooking = await readCooking(of, moved);
+  const place = await readPlace(of);
+  const kitchen = await readSettings(sql, kitchenId);
+  const lists = { ...larder.lists, ...cooking.lists };
+  const versions = { ...larder.versions, ...cooking.versions };
+  if (!before || !moved) return { stood, state: { kitchen, ...place, ...lists }, versions };
+  return { stood, ...(await patched(of, before, moved, { kitchen, ...place }, lists, versions)) };
+}
+
+const LISTS = {
+  ingredients: 'ingredient',
+  articles: 'supplier_article',
+  recipes: 'recipe',
+  plates: 'plate',
+} as const;
+type List = keyof typeof LISTS;
+
+/** What was read before with what has moved since put in its place; what came or went puts its list in order again. */
+async function patched(
+  of: Reader,
+  before: Read,
+  moved: Moved,
+  place: Omit<KitchenState, List>,
+  lists: Pick<KitchenState, List>,
+  versions: Versions,
+): Promise<Omit<Read, 'stood'>> {
+  const put = async <T extends { readonly id: string }>(
+    list: List,
+    was: readonly T[],
+    now: readonly T[],
+  ): Promise<T[]> => {
+    const fresh = new Map(now.map((x) => [x.id, x]));
+    const known = new Set(was.map((x) => x.id));
+    if (moved[list].every((id) => fresh.has(id) === known.has(id)))
+      return fresh.size === 0 ? (was as T[]) : was.map((x) => fresh.get(x.id) ?? x);
+    const all = new Map([...was, ...now].map((x) => [x.id, x]));
+    const order = await of(
+      z.object({ id }),
+      `SELECT id FROM ${LISTS[list]} WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id`,
+    );
+    return order.flatMap((row) => all.get(row.id) ?? []);
+  };
+  const state = before.state;
+  const version = (list: List): ReadonlyMap<string, number> =>
+    moved[list].length === 0 ? before.versions[list] : new Map([...before.versions[list], ...versions[list]]);
+  return {
+    state: {
+      ...samePlace(place, state),
+      ingredients: await put('ingredients', state.ingredients, lists.ingredients),
+      articles: await put('articles', state.articles, lists.articles),
+      recipes: await put('recipes', state.recipes, lists.recipes),
+      plates: await put('plates', state.plates, lists.plates),
+    },
+    versions: {
+      ingredients: version('ingredients'),
+      articles: version('articles'),
+      recipes: version('recipes'),
+      plates: version('plates'),
+    },
+  };
+}
+
+/** The little that is read anew each time: what says the same as before is the same object. */
+const samePlace = (now: Omit<KitchenState, List>, before: KitchenState): Omit<KitchenState, List> => ({
+  kitchen: keptSame(now.kitchen, before.kitchen),
+  measures: keptSame(now.measures, before.measures),
+  suppliers: keptSame(now.suppliers, before.suppliers),
+  vessels: keptSame(now.vessels, before.vessels),
+  hobs: keptSame(now.hobs, before.hobs),
+});
 
 /** The kitchen's own row. */
 async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['kitchen']> {
@@ -197,7 +273,7 @@ async function readPlace(
 
 const VESSEL = { id, name: z.string(), heightCm: figure, maxFillPct: figure };
 
-async function readCooking(of: Reader) {
+async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>) {
   const recipes = await of(
     z.object({
       id,
@@ -209,10 +285,12 @@ async function readCooking(of: Reader) {
       version: figure,
     }),
     'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    among('id', only?.recipes),
   );
   const steps = await of(
     z.object({ id, recipe_id: id, body: STEP.read }),
     'SELECT id, recipe_id, body FROM recipe_step WHERE kitchen_id = ? ORDER BY recipe_id, position',
+    among('recipe_id', only?.recipes),
   );
   const plates = await of(
     z.object({
@@ -224,6 +302,7 @@ async function readCooking(of: Reader) {
       version: figure,
     }),
     'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    among('id', only?.plates),
   );
   const lines = await of(
     z.object({
@@ -236,6 +315,7 @@ async function readCooking(of: Reader) {
       amount: z.string(),
     }),
     'SELECT id, plate_id, part, ingredient_id, product_id, product_part, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
+    among('plate_id', only?.plates),
   );
   const stepsOf = groupBy(steps, (s) => s.recipe_id);
   const linesOf = groupBy(lines, (l) => l.plate_id);

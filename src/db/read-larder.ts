@@ -3,9 +3,24 @@ import { COOKED, SEASONS } from '@/core/learning';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import type { KitchenState } from '@/core/kitchen-state';
 import { LABEL, PHYSICS, PRICE_BASIS, type Physics } from './json-columns';
-import { figure, groupBy, id, instant, maybe, maybeFigure, money, versionsOf, type Reader } from './rows';
+import type { Moved } from './moved';
+import {
+  among,
+  figure,
+  groupBy,
+  id,
+  instant,
+  maybe,
+  maybeFigure,
+  money,
+  versionsOf,
+  type Reader,
+} from './rows';
 
-const readIngredients = (of: Reader) =>
+/** Ids of those that are to be read; all where there are none. */
+type Some = readonly string[] | undefined;
+
+const readIngredients = (of: Reader, ids: Some) =>
   of(
     z.object({
       id,
@@ -29,9 +44,10 @@ const readIngredients = (of: Reader) =>
       version: figure,
     }),
     'SELECT id, name, role, physics, trim_school, trim_set_value, trim_taken_pct, comes_off_id, comes_off_value, comes_off_sold, comes_off_taken_pct, learn_season, learn_supplier_id, reference_id AS reference, merged_into AS mergedInto, price_basis AS priceBasis, bought_as AS boughtAs, part_pack AS partPack, version FROM ingredient WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    among('id', ids),
   );
 
-const readYields = (of: Reader) =>
+const readYields = (of: Reader, ids: Some) =>
   of(
     z.object({
       id,
@@ -46,15 +62,17 @@ const readYields = (of: Reader) =>
       basis: maybe(z.string()),
     }),
     'SELECT id, ingredient_id, effective_on AS `on`, recorded_at AS recordedAt, usable_pct AS usablePct, stock_trim_pct AS stockTrimPct, source, low_pct AS low, high_pct AS high, basis FROM ingredient_yield WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+    among('ingredient_id', ids),
   );
 
-const readByProducts = (of: Reader) =>
+const readByProducts = (of: Reader, ids: Some) =>
   of(
     z.object({ yield_id: id, ingredient: id, pct: figure }),
     'SELECT yield_id, ingredient_id AS ingredient, pct FROM yield_by_product WHERE kitchen_id = ? ORDER BY yield_id, position',
+    among('yield_id', ids),
   );
 
-const readCooked = (of: Reader) =>
+const readCooked = (of: Reader, ids: Some) =>
   of(
     z.object({
       ingredient_id: id,
@@ -68,9 +86,10 @@ const readCooked = (of: Reader) =>
       basis: maybe(z.string()),
     }),
     'SELECT ingredient_id, figure, effective_on AS `on`, recorded_at AS recordedAt, value, low, high, source, basis FROM cooked_figure WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+    among('ingredient_id', ids),
   );
 
-const readArticles = (of: Reader) =>
+const readArticles = (of: Reader, ids: Some) =>
   of(
     z.object({
       id,
@@ -83,22 +102,24 @@ const readArticles = (of: Reader) =>
       version: figure,
     }),
     'SELECT id, supplier_id AS supplier, ingredient_id AS ingredient, name, code, pack_typed AS pack, label, version FROM supplier_article WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    among('id', ids),
   );
 
-const readWeighings = (of: Reader) =>
+const readWeighings = (of: Reader, ids: Some) =>
   of(
     z.object({ article_id: id, on: z.string(), recordedAt: instant, held: z.string() }),
     'SELECT article_id, effective_on AS `on`, recorded_at AS recordedAt, held_typed AS held FROM pack_weighing WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+    among('article_id', ids),
   );
 
-/** Ingredients and articles as they stand now, with the versions they were read at. */
-export async function readLarder(of: Reader) {
-  const ingredients = await readIngredients(of);
-  const yields = await readYields(of);
-  const byProducts = await readByProducts(of);
-  const cooked = await readCooked(of);
-  const articles = await readArticles(of);
-  const weighings = await readWeighings(of);
+/** Ingredients and articles as they stand now, all of them or some, with the versions they were read at. */
+export async function readLarder(of: Reader, only?: Pick<Moved, 'ingredients' | 'articles'>) {
+  const ingredients = await readIngredients(of, only?.ingredients);
+  const yields = await readYields(of, only?.ingredients);
+  const byProducts = await readByProducts(of, only && yields.map((y) => y.id));
+  const cooked = await readCooked(of, only?.ingredients);
+  const articles = await readArticles(of, only?.articles);
+  const weighings = await readWeighings(of, only?.articles);
   const yieldsOf = groupBy(yields, (y) => y.ingredient_id);
   const byProductsOf = groupBy(byProducts, (b) => b.yield_id);
   const cookedOf = groupBy(cooked, (c) => c.ingredient_id);

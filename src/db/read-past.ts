@@ -9,6 +9,7 @@ import {
   type PricePoint,
 } from '@/core/kitchen-state';
 import type { Receipt } from '@/core/larder';
+import type { Moved } from './moved';
 import { figure, groupBy, id, instant, maybe, maybeFigure, money, type Reader } from './rows';
 import { many, type Sql } from './sql';
 
@@ -70,9 +71,21 @@ const point = z.object({
   invoice: maybe(z.string()),
 });
 
+/** The past of a kitchen as it was read for a day. */
+export interface ReadPast {
+  readonly history: History;
+  readonly past: ReadonlyMap<string, ArticleHistory>;
+  readonly counts: ReadonlyMap<string, Counted>;
+  /** Articles whose price stands on what was bought. */
+  readonly byReceipts: ReadonlySet<string>;
+}
+
+const NOTHING: ArticleHistory = { points: [], receipts: [] };
+
 /**
  * As much of the past as the prices of one day need: of each article the quote in force, and the
  * receipts of those whose basis is an average or the stock.
+ * @param before read for the same day earlier, with what has moved since: only that is read then
  */
 export async function readHistory(
   sql: Sql,
@@ -80,10 +93,62 @@ export async function readHistory(
   state: KitchenState,
   day: string,
   knownBy: Date | undefined,
-): Promise<History> {
+  before?: { readonly read: ReadPast; readonly moved: Pick<Moved, 'articles' | 'ingredients'> },
+): Promise<ReadPast> {
   const until = knownBy ?? new Date('9999-12-31T00:00:00Z');
+  const byReceipts = new Set(articlesByReceipts(state));
+  const only = before && touched(state, before, byReceipts);
+  const points = await pointsInForce(sql, kitchenId, day, until, only);
+  const wanted = only ? only.filter((a) => byReceipts.has(a)) : [...byReceipts];
+  const receipts = await receiptsOf(sql, kitchenId, wanted, day, until);
+  const fresh = new Map<string, ArticleHistory>(
+    points.map(({ article_id, price, ...p }): [string, ArticleHistory] => [
+      article_id,
+      { points: [{ ...p, price: new Decimal(price) }], receipts: receipts.get(article_id) ?? [] },
+    ]),
+  );
+  const past = before ? new Map(before.read.past) : fresh;
+  for (const article of only ?? []) {
+    const now = fresh.get(article);
+    if (now) past.set(article, now);
+    else past.delete(article);
+  }
+  const counts = await countsOf(sql, kitchenId, day, until, before);
+  return {
+    past,
+    counts,
+    byReceipts,
+    history: {
+      article: (article) => past.get(article) ?? NOTHING,
+      counted: (ingredient) => counts.get(ingredient),
+    },
+  };
+}
+
+/** Articles whose past is to be read again: those that moved, of ingredients that did, and whose basis is now another kind. */
+function touched(
+  state: KitchenState,
+  { read, moved }: { readonly read: ReadPast; readonly moved: Pick<Moved, 'articles' | 'ingredients'> },
+  byReceipts: ReadonlySet<string>,
+): string[] {
+  const ingredients = new Set(moved.ingredients);
+  const found = new Set(moved.articles);
+  for (const a of state.articles)
+    if (ingredients.has(a.ingredient) || byReceipts.has(a.id) !== read.byReceipts.has(a.id)) found.add(a.id);
+  return [...found];
+}
+
+/** Of each article, or of some, the quote in force on a day. */
+async function pointsInForce(
+  sql: Sql,
+  kitchenId: string,
+  day: string,
+  until: Date,
+  only: readonly string[] | undefined,
+) {
+  if (only?.length === 0) return [];
   // One dive into the index for each article, whatever its past is long.
-  const points = await many(
+  return many(
     sql,
     point,
     `SELECT q.article_id, q.effective_on AS \`on\`, q.recorded_at AS recordedAt, q.price, p.number AS invoice
@@ -94,30 +159,21 @@ export async function readHistory(
             AND n.withdrawn_at IS NULL AND n.recorded_at <= ?
           ORDER BY n.effective_on DESC, n.recorded_at DESC, n.id DESC LIMIT 1)
        LEFT JOIN purchase p ON p.kitchen_id = q.kitchen_id AND p.id = q.purchase_id
-      WHERE a.kitchen_id = ? AND a.archived_at IS NULL`,
-    [day, until, kitchenId],
+      WHERE a.kitchen_id = ? AND a.archived_at IS NULL${only ? ` AND a.id IN (${only.map(() => '?').join(',')})` : ''}`,
+    [day, until, kitchenId, ...(only ?? [])],
   );
-  const receipts = await receiptsOf(sql, kitchenId, articlesByReceipts(state), day, until);
-  const past = new Map<string, ArticleHistory>(
-    points.map(({ article_id, price, ...p }): [string, ArticleHistory] => [
-      article_id,
-      { points: [{ ...p, price: new Decimal(price) }], receipts: receipts.get(article_id) ?? [] },
-    ]),
-  );
-  const counts = await countsOf(sql, kitchenId, day, until);
-  return {
-    article: (article) => past.get(article) ?? { points: [], receipts: [] },
-    counted: (ingredient) => counts.get(ingredient),
-  };
 }
 
-/** What was last counted of each ingredient on or before a day. */
+/** What was last counted of each ingredient on or before a day; of what has been read before only what has moved is read. */
 async function countsOf(
   sql: Sql,
   kitchenId: string,
   day: string,
   until: Date,
-): Promise<Map<string, Counted>> {
+  before: { readonly read: ReadPast; readonly moved: Pick<Moved, 'ingredients'> } | undefined,
+): Promise<ReadonlyMap<string, Counted>> {
+  const only = before?.moved.ingredients;
+  if (only?.length === 0) return before?.read.counts ?? new Map<string, Counted>();
   const rows = await many(
     sql,
     z.object({ ingredient: id, on: z.string(), recordedAt: instant, amount: z.string() }),
@@ -127,10 +183,13 @@ async function countsOf(
          SELECT n.id FROM stock_count n
           WHERE n.kitchen_id = i.kitchen_id AND n.ingredient_id = i.id AND n.effective_on <= ? AND n.recorded_at <= ?
           ORDER BY n.effective_on DESC, n.recorded_at DESC, n.id DESC LIMIT 1)
-      WHERE i.kitchen_id = ? AND i.archived_at IS NULL`,
-    [day, until, kitchenId],
+      WHERE i.kitchen_id = ? AND i.archived_at IS NULL${only ? ` AND i.id IN (${only.map(() => '?').join(',')})` : ''}`,
+    [day, until, kitchenId, ...(only ?? [])],
   );
-  return new Map(rows.map(({ ingredient, ...count }) => [ingredient, count]));
+  const counts = new Map(before?.read.counts);
+  for (const gone of only ?? []) counts.delete(gone);
+  for (const { ingredient, ...count } of rows) counts.set(ingredient, count);
+  return counts;
 }
 
 /** Articles whose price stands on what was bought rather than on the newest quote. */

@@ -10,13 +10,26 @@ export const maybeFigure = z
 export const money = z.string().transform((x) => x.replace(/(\.\d\d\d*?)0+$/, '$1'));
 export const instant = z.date().transform((d) => d.toISOString());
 export const maybe = <T>(schema: z.ZodType<T>) => schema.nullable().transform((x) => x ?? undefined);
-/** Reads all rows of a statement whose one value is the kitchen. */
-export type Reader = <T>(row: z.ZodType<T>, statement: string) => Promise<T[]>;
+/** The rows of some things only, by the column that names them. */
+export interface Only {
+  readonly column: string;
+  readonly ids: readonly string[];
+}
+/** Reads all rows of a statement whose one value is the kitchen (`WHERE kitchen_id = ?`), or those of some things only. */
+export type Reader = <T>(row: z.ZodType<T>, statement: string, only?: Only) => Promise<T[]>;
 
 export const readerOf =
   (sql: Sql, kitchenId: string): Reader =>
-  (row, statement) =>
-    many(sql, row, statement, [kitchenId]);
+  async (row, statement, only) => {
+    if (!only) return many(sql, row, statement, [kitchenId]);
+    if (only.ids.length === 0) return [];
+    const among = `WHERE kitchen_id = ? AND ${only.column} IN (${only.ids.map(() => '?').join(',')})`;
+    return many(sql, row, statement.replace('WHERE kitchen_id = ?', among), [kitchenId, ...only.ids]);
+  };
+
+/** For a reader: all of them, or some. */
+export const among = (column: string, ids: readonly string[] | undefined): Only | undefined =>
+  ids && { column, ids };
 
 export const versionsOf = (rows: readonly { id: string; version: number }[]): Map<string, number> =>
   new Map(rows.map((r) => [r.id, r.version]));

@@ -1,20 +1,22 @@
 import 'server-only';
 import { LRUCache } from 'lru-cache';
-import { costKitchen, type KitchenCosting } from '@/core/costing';
+import { costKitchen, type KitchenCosting, type Workings } from '@/core/costing';
 import { beginOfDay, dayIn, shiftDay } from '@/core/day';
 import { historyMerged, withoutMerged, type History, type KitchenState } from '@/core/kitchen-state';
-import { suppliesOn, type Supply } from '@/core/prices';
+import { workSupplies, type KeptSupplies, type Supply } from '@/core/prices';
 import { CONSTANTS } from '@/core/reference';
-import { kitchenRevision, kitchenZone, readKitchenState, type Versions } from '@/db/read-kitchen';
-import { readHistory } from '@/db/read-past';
-import { inSnapshot } from '@/db/sql';
+import { movedSince, sameStand, stoodNow, type Stood } from '@/db/moved';
+import { kitchenZone, readKitchenState, type Read, type Versions } from '@/db/read-kitchen';
+import { readHistory, type ReadPast } from '@/db/read-past';
+import { inSnapshot, type Sql } from '@/db/sql';
 import { now } from './clock';
 import { database } from './database';
+import { inTurn } from './turns';
 
 export interface CostedKitchen {
   readonly costing: KitchenCosting;
   readonly versions: Versions;
-  readonly revision: number;
+  readonly stood: Stood;
 }
 
 /** A day to cost a kitchen for: as corrected since, or as it was known at the end of that day. */
@@ -23,37 +25,59 @@ export interface AsOf {
   readonly known: 'since' | 'then';
 }
 
-/** What stands in a kitchen: as it is written, and with other spellings followed. */
-interface Stands {
-  readonly written: KitchenState;
+/** What stands in a kitchen with other spellings followed, and where it stood then. */
+export interface StandingKitchen {
   readonly state: KitchenState;
   readonly versions: Versions;
+  readonly stood: Stood;
 }
 
-/** What was made for a revision of a kitchen; true for that one alone. */
+export interface PricedKitchen {
+  readonly supplies: ReadonlyMap<string, Supply>;
+  readonly kept: KeptSupplies;
+  readonly stood: Stood;
+}
+
+/** What was made of a kitchen, and where the kitchen stood when it was asked for. */
 interface Made<T> {
-  readonly revision: number;
+  stood: Stood;
   readonly made: Promise<T>;
 }
+
+/**
+ * Kitchens and days that are held in memory; the one that was not asked for the longest makes room. Nothing true lives here
+ * alone: every call asks the database where the kitchen stands, and what is held is brought up to that.
+ */
 const MOST_KEPT = 12;
-const keeping = <T>(): LRUCache<string, Made<T>> => new LRUCache({ max: MOST_KEPT });
+const keeping = <T extends object>(): LRUCache<string, T> => new LRUCache<string, T>({ max: MOST_KEPT });
 
-const costed = keeping<CostedKitchen>();
-const priced = keeping<Map<string, Supply>>();
-const states = keeping<Stands>();
+const costed = keeping<Made<CostedKitchen>>();
+const priced = keeping<Made<PricedKitchen>>();
+const standing = keeping<Made<StandingKitchen>>();
+/** Of each kitchen what it was last costed with, whatever the day: its pots are hardly ever others on another. */
+const lastWorkings = keeping<Workings>();
+const reads = keeping<Read>();
+const pasts = keeping<{ readonly stood: Stood; readonly past: ReadPast }>();
 
-/** What was made for a revision under a key, or made now; a failure is handed to nobody who asks next. */
-function onceFor<T>(
+/**
+ * What is held under a key while the kitchen stands where it stood; else made anew out of it. Whoever asks meanwhile waits for
+ * the same; a failure is handed to nobody who asks next.
+ */
+function upToDate<T extends { readonly stood: Stood }>(
   kept: LRUCache<string, Made<T>>,
   key: string,
-  revision: number,
-  make: () => Promise<T>,
+  stood: Stood,
+  make: (before: T | undefined) => Promise<T>,
 ): Promise<T> {
   const before = kept.get(key);
-  if (before?.revision === revision) return before.made;
-  const made = make();
-  kept.set(key, { revision, made });
-  made.catch(() => kept.delete(key));
+  if (before && sameStand(before.stood, stood)) return before.made;
+  const made = Promise.resolve(before?.made.catch(() => undefined)).then(make);
+  const entry: Made<T> = { stood, made };
+  kept.set(key, entry);
+  made.then(
+    (found) => (entry.stood = found.stood),
+    () => kept.get(key) === entry && kept.delete(key),
+  );
   return made;
 }
 
@@ -61,17 +85,25 @@ function onceFor<T>(
 export const todayIn = async (kitchenId: string): Promise<string> =>
   dayIn(await kitchenZone(database(), kitchenId), now());
 
+/** Where a kitchen stands now, and the day that is asked for: today there, unless told. */
+async function nowAt(kitchenId: string, asOf?: AsOf) {
+  const { zone, ...stood } = await stoodNow(database(), kitchenId);
+  const at = asOf ?? ({ day: dayIn(zone, now()), known: 'since' } as const);
+  return { stood, at, key: `${kitchenId} ${at.day} ${at.known}` };
+}
+
 /**
- * A kitchen costed for a day, today unless told: computed once for each revision of it. The revision
- * moves with every write and is asked for on each call, so what is kept can never be stale.
+ * A kitchen costed for a day, today unless told. Of what has moved since it was last costed only that is read, and only what
+ * depends on it is worked out again (`costKitchen`).
  */
 export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<CostedKitchen> {
-  const revision = await kitchenRevision(database(), kitchenId);
-  const at = asOf ?? { day: await todayIn(kitchenId), known: 'since' };
-  return onceFor(costed, `${kitchenId} ${at.day} ${at.known}`, revision, async () => {
-    const { written, versions } = await standsAt(kitchenId, revision);
-    const history = await historyOf(kitchenId, written, at);
-    return { costing: costKitchen(written, at.day, CONSTANTS, history), versions, revision };
+  const { stood, at, key } = await nowAt(kitchenId, asOf);
+  return upToDate(costed, key, stood, async (before) => {
+    const { read, history } = await readFor(kitchenId, at);
+    const begun = before?.costing.workings ?? lastWorkings.get(kitchenId);
+    const costing = costKitchen(read.state, at.day, CONSTANTS, history, begun);
+    lastWorkings.set(kitchenId, costing.workings);
+    return { costing, versions: read.versions, stood: read.stood };
   });
 }
 
@@ -81,46 +113,54 @@ export async function costedWith(
   change: (state: KitchenState) => KitchenState,
 ): Promise<KitchenCosting> {
   const { state, day } = costing;
-  const history = await historyOf(state.kitchen.id, state, { day, known: 'since' });
-  return costKitchen(change(state), day, CONSTANTS, history);
+  const { history } = await readFor(state.kitchen.id, { day, known: 'since' });
+  return costKitchen(change(state), day, CONSTANTS, history, costing.workings);
 }
 
-/** What stands in a kitchen now, other spellings followed, and the revision it stands at. */
-export async function standingKitchen(kitchenId: string): Promise<Stands & { readonly revision: number }> {
-  const revision = await kitchenRevision(database(), kitchenId);
-  return { ...(await standsAt(kitchenId, revision)), revision };
+/** What stands in a kitchen now, other spellings followed. */
+export async function standingKitchen(kitchenId: string): Promise<StandingKitchen> {
+  const { stood } = await nowAt(kitchenId);
+  return upToDate(standing, kitchenId, stood, async () => {
+    const read = await inTurn(`read ${kitchenId}`, () =>
+      inSnapshot(database(), (sql) => readNow(sql, kitchenId)),
+    );
+    return { state: withoutMerged(read.state), versions: read.versions, stood: read.stood };
+  });
 }
 
 /** Only what ingredients cost on a day, today unless told: no pot is run for it. */
-export async function pricedKitchen(
-  kitchenId: string,
-  asOf?: AsOf,
-): Promise<{ readonly supplies: ReadonlyMap<string, Supply>; readonly revision: number }> {
-  const revision = await kitchenRevision(database(), kitchenId);
-  const at = asOf ?? { day: await todayIn(kitchenId), known: 'since' };
-  const supplies = await onceFor(priced, `${kitchenId} ${at.day} ${at.known}`, revision, async () => {
-    const { written, state } = await standsAt(kitchenId, revision);
-    const history = await historyOf(kitchenId, written, at);
-    return suppliesOn(state, at.day, historyMerged(written, history));
+export async function pricedKitchen(kitchenId: string, asOf?: AsOf): Promise<PricedKitchen> {
+  const { stood, at, key } = await nowAt(kitchenId, asOf);
+  return upToDate(priced, key, stood, async (before) => {
+    const { read, history } = await readFor(kitchenId, at);
+    const past = historyMerged(read.state, history);
+    const { supplies, kept } = workSupplies(withoutMerged(read.state), at.day, past, before?.kept);
+    return { supplies, kept, stood: read.stood };
   });
-  return { supplies, revision };
 }
 
-/** As much of the past as a day's prices need. *Known then* ends at the kitchen's own midnight. */
-const historyOf = (kitchenId: string, state: KitchenState, { day, known }: AsOf): Promise<History> =>
-  readHistory(
-    database(),
-    kitchenId,
-    state,
-    day,
-    known === 'then' ? beginOfDay(shiftDay(day, 1), state.kitchen.zone) : undefined,
+/** A kitchen and as much of its past as a day's prices need, read as of one moment; of what is held only what has moved. */
+const readFor = (kitchenId: string, at: AsOf): Promise<{ readonly read: Read; readonly history: History }> =>
+  inTurn(`read ${kitchenId}`, () =>
+    inSnapshot(database(), async (sql) => {
+      const read = await readNow(sql, kitchenId);
+      const key = `${kitchenId} ${at.day} ${at.known}`;
+      const was = pasts.get(key);
+      if (was && sameStand(was.stood, read.stood)) return { read, history: was.past.history };
+      const moved = was && (await movedSince(sql, kitchenId, was.stood, read.stood));
+      const before = was && moved ? { read: was.past, moved } : undefined;
+      const past = await readHistory(sql, kitchenId, read.state, at.day, knownBy(read.state, at), before);
+      pasts.set(key, { stood: read.stood, past });
+      return { read, history: past.history };
+    }),
   );
 
-/** What stands in the kitchen at a revision, read once whatever days it is costed for, and read as of one moment. */
-const standsAt = (kitchenId: string, revision: number): Promise<Stands> =>
-  onceFor(states, kitchenId, revision, async () => {
-    const { state: written, versions } = await inSnapshot(database(), (sql) =>
-      readKitchenState(sql, kitchenId),
-    );
-    return { written, state: withoutMerged(written), versions };
-  });
+/** *Known then* ends at the kitchen's own midnight. */
+const knownBy = ({ kitchen }: KitchenState, { day, known }: AsOf): Date | undefined =>
+  known === 'then' ? beginOfDay(shiftDay(day, 1), kitchen.zone) : undefined;
+
+async function readNow(sql: Sql, kitchenId: string): Promise<Read> {
+  const read = await readKitchenState(sql, kitchenId, reads.get(kitchenId));
+  reads.set(kitchenId, read);
+  return read;
+}

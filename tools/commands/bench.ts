@@ -64,17 +64,21 @@ const TEN_STEPS: readonly PotStep[] = [
   { do: 'portion', ml: 1000, overfill: 0 },
 ];
 
-/** `halfpot bench [buy|pot|graph]`: each figure in ms and as a multiple of the yardstick of the same run. */
+/** `halfpot bench [buy|pot|graph|kitchen]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
-  if (part !== undefined && !['buy', 'pot', 'graph'].includes(part))
-    throw new Stop(`There is no benchmark “${part}”: buy, pot, graph, or none for the core.`);
+  if (part !== undefined && !['buy', 'pot', 'graph', 'kitchen'].includes(part))
+    throw new Stop(`There is no benchmark “${part}”: buy, pot, graph, kitchen, or none for the core.`);
   const unit = median(yardstick, 200);
   const line = (name: string, ms: number, note = ''): void =>
     void process.stdout.write(
       `${name.padEnd(58)}${ms.toFixed(3).padStart(9)} ms ${(ms / unit).toFixed(2).padStart(8)} ×   ${note}\n`,
     );
   line('yardstick: 100,000 roots', unit);
+  if (part === 'kitchen') {
+    await (await import('./bench-kitchen')).benchKitchen(line);
+    return 0;
+  }
   if (part === 'graph') {
     (await import('./bench-graph')).benchGraph(median, line);
     return 0;

@@ -8,13 +8,14 @@ import type { KitchenFile } from '@/core/kitchen-file';
 import { CONSTANTS } from '@/core/reference';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
-import { moveRevision, recordChange } from '../changes';
+import { recordChange } from '../changes';
 import { newId } from '../ids';
 import { addQuote, addYield, lastChangeOf, takeVersion, writePlate, writeRecipe } from '../edits';
 import { loadKitchen } from '../load-kitchen';
 import { migrate } from '../migrate';
 import { peopleOf, secretsOf } from '../people';
-import { firstKitchen, kitchenRevision, readKitchenForDay, readKitchenFrom } from '../read-kitchen';
+import { moveRevision, stoodNow } from '../moved';
+import { firstKitchen, readKitchenForDay, readKitchenFrom } from '../read-kitchen';
 import { inTransaction, many, one, openPool, RowCountError, run } from '../sql';
 
 const file = demoKitchen();
@@ -187,9 +188,9 @@ describe('edits', () => {
         await moveRevision(sql, K);
         return true;
       });
-    const before = await kitchenRevision(pool, K);
+    const before = (await stoodNow(pool, K)).revision;
     expect((await Promise.all([write(), write()])).sort()).toEqual([false, true]);
-    expect(await kitchenRevision(pool, K)).toBe(before + 1);
+    expect((await stoodNow(pool, K)).revision).toBe(before + 1);
     expect(await lastChangeOf(pool, K, article.id)).toEqual({ at: AT, who: 'Maren Holt' });
     const { file: read, versions } = await readKitchenFrom(pool, K);
     expect(read.articles[0]?.quotes.at(-1)).toEqual({

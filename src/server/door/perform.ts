@@ -4,7 +4,8 @@ import { setTimeout as pause } from 'node:timers/promises';
 
 import { clockIn, dayIn } from '@/core/day';
 import { commandDone, forgetCommands, lockKitchen, rememberCommand, REMEMBERED_DAYS } from '@/db/commands';
-import { moveRevision, recordChange } from '@/db/changes';
+import { recordChange } from '@/db/changes';
+import { moveRevision, sameStand, type Stood } from '@/db/moved';
 import { lastChangeOf, takeVersion } from '@/db/edits';
 import { BusyError, inTransaction, isLockConflict, type Connection } from '@/db/sql';
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
@@ -13,6 +14,7 @@ import { database } from '../database';
 import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
 import { log } from '../log';
 import { may, type Worker } from '../roles';
+import { inTurn } from '../turns';
 import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
 
 /** How often a write is begun anew: after a lock conflict, or because the kitchen moved between looking and writing. */
@@ -134,11 +136,11 @@ async function tryOnce(
   const { looking, stoodAt } = lookingAs(who, seen);
   const ready = await declared.look(body, looking);
   return inTransaction(database(), async (sql) => {
-    const { revision } = await lockKitchen(sql, kitchenId);
+    const stands = await lockKitchen(sql, kitchenId);
     // Somebody may have sent the same write a moment ago.
     const done = await commandDone(sql, kitchenId, commandId);
     if (done) return { reply: sentBefore(done, who, kind, bodySha256), first: false, ready };
-    if (stoodAt() !== undefined && stoodAt() !== revision) throw new MovedOn();
+    if (!stoodAt().every((at) => sameStand(at, stands))) throw new MovedOn();
     const version = await takeSeen(sql, declared, body, looking);
     const writing: Writing = { sql, who, kitchenId, at: looking.at, today: looking.today, version };
     const { value, also = [], ...change } = await declared.write(writing, body, ready);
@@ -164,14 +166,14 @@ async function tryOnce(
   });
 }
 
-/** What a write sees before it is done, and the revision at which it first looked. */
+/** What a write sees before it is done, and where the kitchen stood each time it looked. */
 function lookingAs(who: Worker, seen: number | null) {
   const { zone } = who;
   const at = now();
-  let revision: number | undefined;
-  const kept = async <T extends { readonly revision: number }>(read: Promise<T>): Promise<T> => {
+  const stood: Stood[] = [];
+  const kept = async <T extends { readonly stood: Stood }>(read: Promise<T>): Promise<T> => {
     const found = await read;
-    revision = Math.min(revision ?? found.revision, found.revision);
+    stood.push(found.stood);
     return found;
   };
   const looking: Looking = {
@@ -183,7 +185,7 @@ function lookingAs(who: Worker, seen: number | null) {
     supplies: async () => (await kept(pricedKitchen(who.kitchenId))).supplies,
     costed: () => kept(costedKitchen(who.kitchenId)),
   };
-  return { looking, stoodAt: () => revision };
+  return { looking, stoodAt: (): readonly Stood[] => stood };
 }
 
 /** Takes the next version of what is changed, or refuses, telling who changed it meanwhile and how it stands now. */
@@ -232,18 +234,6 @@ function failed(error: unknown, kind: string): No<unknown> {
     'failed',
     'This could not be kept: something went wrong on our side. What you typed still stands here; try again.',
   );
-}
-
-const turns = new Map<string, Promise<unknown>>();
-
-/** One after the other for each kitchen, for those who were overtaken. */
-function inTurn<T>(kitchenId: string, work: () => Promise<T>): Promise<T> {
-  const before = turns.get(kitchenId) ?? Promise.resolve();
-  const mine = before.then(work, work);
-  const settled = mine.catch(() => undefined);
-  turns.set(kitchenId, settled);
-  void settled.then(() => turns.get(kitchenId) === settled && turns.delete(kitchenId));
-  return mine;
 }
 
 let forgotAt = 0;
