@@ -274,6 +274,15 @@ async function readPlace(
 const VESSEL = { id, name: z.string(), heightCm: figure, maxFillPct: figure };
 
 async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>) {
+  const recipes = await readRecipes(of, only?.recipes);
+  const plates = await readPlates(of, only?.plates);
+  return {
+    lists: { recipes: recipes.list, plates: plates.list },
+    versions: { recipes: recipes.versions, plates: plates.versions },
+  };
+}
+
+async function readRecipes(of: Reader, ids: readonly string[] | undefined) {
   const recipes = await of(
     z.object({
       id,
@@ -285,13 +294,22 @@ async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>)
       version: figure,
     }),
     'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
-    among('id', only?.recipes),
+    among('id', ids),
   );
   const steps = await of(
     z.object({ id, recipe_id: id, body: STEP.read }),
     'SELECT id, recipe_id, body FROM recipe_step WHERE kitchen_id = ? ORDER BY recipe_id, position',
-    among('recipe_id', only?.recipes),
+    among('recipe_id', ids),
   );
+  const stepsOf = groupBy(steps, (s) => s.recipe_id);
+  const list = recipes.map(({ version: _v, ...r }): KitchenState['recipes'][number] => ({
+    ...r,
+    steps: (stepsOf.get(r.id) ?? []).map((s) => ({ ...s.body, id: s.id })),
+  }));
+  return { list, versions: versionsOf(recipes) };
+}
+
+async function readPlates(of: Reader, ids: readonly string[] | undefined) {
   const plates = await of(
     z.object({
       id,
@@ -302,7 +320,7 @@ async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>)
       version: figure,
     }),
     'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
-    among('id', only?.plates),
+    among('id', ids),
   );
   const lines = await of(
     z.object({
@@ -315,24 +333,14 @@ async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>)
       amount: z.string(),
     }),
     'SELECT id, plate_id, part, ingredient_id, product_id, product_part, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
-    among('plate_id', only?.plates),
+    among('plate_id', ids),
   );
-  const stepsOf = groupBy(steps, (s) => s.recipe_id);
   const linesOf = groupBy(lines, (l) => l.plate_id);
-  const lists: Pick<KitchenState, 'recipes' | 'plates'> = {
-    recipes: recipes.map(({ version: _v, ...r }) => ({
-      ...r,
-      steps: (stepsOf.get(r.id) ?? []).map((s) => ({ ...s.body, id: s.id })),
-    })),
-    plates: plates.map(({ version: _v, ...p }) => ({
-      ...p,
-      lines: (linesOf.get(p.id) ?? []).map((l) => ({ id: l.id, of: ofLine(l), amount: l.amount })),
-    })),
-  };
-  return {
-    lists,
-    versions: { recipes: versionsOf(recipes), plates: versionsOf(plates) },
-  };
+  const list = plates.map(({ version: _v, ...p }): KitchenState['plates'][number] => ({
+    ...p,
+    lines: (linesOf.get(p.id) ?? []).map((l) => ({ id: l.id, of: ofLine(l), amount: l.amount })),
+  }));
+  return { list, versions: versionsOf(plates) };
 }
 
 interface PlateLineRow {

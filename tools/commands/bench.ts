@@ -8,6 +8,7 @@ import { CONSTANTS } from '@/core/reference';
 import { WATER, type Stuff } from '@/core/larder';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { Stop } from '../stop';
+import type { Line } from './bench-pot';
 
 /** Median ms of many runs of `work`, after as many to warm up. */
 function median(work: () => unknown, runs: number): number {
@@ -64,6 +65,18 @@ const TEN_STEPS: readonly PotStep[] = [
   { do: 'portion', ml: 1000, overfill: 0 },
 ];
 
+const VESSEL = {
+  id: 'v',
+  name: 'Pot',
+  shape: 'round',
+  baseCm: 36,
+  topCm: 40,
+  heightCm: 36,
+  maxFill: 0.85,
+} as const;
+const HOB = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
+const TEN_STEP_POT = { vessel: VESSEL, hob: HOB, steps: TEN_STEPS };
+
 /** `halfpot bench [buy|pot|graph|kitchen]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
@@ -75,36 +88,19 @@ export async function bench(args: readonly string[]): Promise<number> {
       `${name.padEnd(58)}${ms.toFixed(3).padStart(9)} ms ${(ms / unit).toFixed(2).padStart(8)} ×   ${note}\n`,
     );
   line('yardstick: 100,000 roots', unit);
-  if (part === 'kitchen') {
-    await (await import('./bench-kitchen')).benchKitchen(line);
-    return 0;
-  }
-  if (part === 'graph') {
-    (await import('./bench-graph')).benchGraph(median, line);
-    return 0;
-  }
-  if (part === 'buy') {
-    await (await import('./bench-buy')).benchBuy(line);
-    return 0;
-  }
+  if (part === 'kitchen') await (await import('./bench-kitchen')).benchKitchen(line);
+  else if (part === 'buy') await (await import('./bench-buy')).benchBuy(line);
+  else if (part === 'graph') (await import('./bench-graph')).benchGraph(median, line);
+  else if (part === 'pot') (await import('./bench-pot')).benchPot(TEN_STEP_POT, median, line);
+  else benchCore(line);
+  return 0;
+}
 
-  const vessel = {
-    id: 'v',
-    name: 'Pot',
-    shape: 'round',
-    baseCm: 36,
-    topCm: 40,
-    heightCm: 36,
-    maxFill: 0.85,
-  } as const;
-  const hob = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
-  if (part === 'pot') {
-    (await import('./bench-pot')).benchPot({ vessel, hob, steps: TEN_STEPS }, median, line);
-    return 0;
-  }
+/** The core's own figures. */
+function benchCore(line: Line): void {
   line(
     'a ten-step pot, six hours of simmering',
-    median(() => runPot({ vessel, hob, steps: TEN_STEPS }, CONSTANTS), 200),
+    median(() => runPot(TEN_STEP_POT, CONSTANTS), 200),
     'aim: under 2 ms',
   );
 
@@ -129,5 +125,4 @@ export async function bench(args: readonly string[]): Promise<number> {
     one,
     `aim: under 1 ms; ${Math.round(full / one)} times faster than from nothing`,
   );
-  return 0;
 }

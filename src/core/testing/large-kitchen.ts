@@ -43,6 +43,25 @@ export function largeKitchen(size: Size, seed = 1): KitchenFile {
   const liquids = own
     .filter((i) => i.role === 'liquid' && i.composition.ethanolVolPct === undefined)
     .map((i) => i.id);
+  const sauces = recipesOf(file, size.recipes, next, solids, liquids);
+  platesOf(
+    file,
+    size.plates,
+    () => oneOf(solids),
+    () => oneOf(sauces),
+  );
+  return file;
+}
+
+/** Stocks, sauces and what is finished from both; says which of them are sauces. */
+function recipesOf(
+  file: KitchenFile,
+  many: number,
+  next: () => number,
+  solids: readonly string[],
+  liquids: readonly string[],
+): readonly string[] {
+  const oneOf = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T;
   const vessel = (name: string): string => file.vessels.find((v) => v.name === name)?.id ?? '';
   const hob = file.hobs[0]?.id ?? '';
   let steps = 0;
@@ -71,7 +90,7 @@ export function largeKitchen(size: Size, seed = 1): KitchenFile {
     { do: 'cook', heat: 'simmer', time: `${20 + Math.floor(next() * 40)} min`, lid: 'off' },
     { do: 'strain', pressed: true, through: 'cone sieve' },
   ];
-  for (let i = file.recipes.length; i < size.recipes; i += 1) {
+  for (let i = file.recipes.length; i < many; i += 1) {
     const id = idOf(3, i);
     const tier = i % 10 === 0 || stocks.length === 0 ? 0 : i % 10 < 7 || sauces.length === 0 ? 1 : 2;
     const [list, name] = [
@@ -92,7 +111,12 @@ export function largeKitchen(size: Size, seed = 1): KitchenFile {
       steps: withIds(list),
     });
   }
-  for (let i = file.plates.length; i < size.plates; i += 1)
+  return sauces;
+}
+
+/** Plates of three ingredients and a sauce each. */
+function platesOf(file: KitchenFile, many: number, solid: () => string, sauce: () => string): void {
+  for (let i = file.plates.length; i < many; i += 1)
     file.plates.push({
       id: idOf(4, i),
       name: `Plate ${i}`,
@@ -102,13 +126,12 @@ export function largeKitchen(size: Size, seed = 1): KitchenFile {
       lines: [
         ...[1, 2, 3].map((k) => ({
           id: idOf(6, i * 8 + k),
-          of: { ingredient: oneOf(solids) },
+          of: { ingredient: solid() },
           amount: '120 g',
         })),
-        { id: idOf(6, i * 8), of: { product: oneOf(sauces) }, amount: '60 ml' },
+        { id: idOf(6, i * 8), of: { product: sauce() }, amount: '60 ml' },
       ],
     });
-  return file;
 }
 
 /** Fills the larder up from the starting points, each bought by the five kilos; says what is there then. */

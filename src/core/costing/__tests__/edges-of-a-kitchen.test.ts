@@ -24,6 +24,12 @@ test('a pack charged whole is all of it in where the money went', () => {
   expect(whereTheMoneyWent(k, SMALL.sauce)!.spent).toBeCloseTo(costOfProduct(k, SMALL.sauce).total!, 9);
 });
 
+test('of a pack charged whole what the knife takes is of the whole pack', () => {
+  const k = cost((w) => Object.assign(w.ingredients[0]!, { partPack: 'whole' }));
+  // 10 kg of bones at 20.00 give 7 kg usable and are charged whole for 2 kg: 30 % of the pack was cut off.
+  expect(whereTheMoneyWent(k, SMALL.stock)!.trimmed).toBeCloseTo(6, 9);
+});
+
 test('what cannot be made is called by its name, where it is taken and where it is asked', () => {
   const k = cost((w) => void (w.recipes[0]!.steps = []));
   expect(gapsOf(k, `product:${SMALL.sauce}`).map((t) => [t.path, t.message])).toEqual([

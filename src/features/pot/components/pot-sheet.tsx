@@ -15,41 +15,27 @@ import { useSheet } from './use-sheet';
 
 /** A recipe as steps and ledger side by side, the pot in section following the chosen step. */
 export function PotSheet({ data }: { data: PotSheetData }) {
-  const {
-    lines,
-    vessel,
-    hob,
-    chosen,
-    setChosen,
-    pot,
-    keeping,
-    typed,
-    done,
-    setDip,
-    withLine,
-    stand,
-    takeTheirs,
-    keepMine,
-  } = useSheet(data);
+  const { known, pot, keeping, ...sheet } = useSheet(data);
+  const { chosen, lines } = sheet;
   return (
     <>
-      <SheetHead data={data} pot={pot} />
+      <SheetHead data={known} pot={pot} />
       <div className="pot-sheet">
         <div>
           <Ledger
-            data={data}
+            data={known}
             lines={lines}
             pot={pot}
             chosen={Math.min(chosen, lines.length)}
-            vessel={vessel}
-            hob={hob}
+            vessel={sheet.vessel}
+            hob={sheet.hob}
             refusal={keeping.refusal}
-            onStand={stand}
-            onChoose={setChosen}
-            onTyped={typed}
-            onDone={done}
-            onTakeTheirs={takeTheirs}
-            onKeepMine={keepMine}
+            onStand={sheet.stand}
+            onChoose={sheet.choose}
+            onTyped={sheet.typed}
+            onDone={sheet.done}
+            onTakeTheirs={sheet.takeTheirs}
+            onKeepMine={sheet.keepMine}
           />
           <HowKept keeping={keeping} />
         </div>
@@ -58,15 +44,15 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             pot={pot}
             chosen={chosen}
             mayEdit={data.mayEdit}
-            onDrag={(cm) => typed(chosen, setDip(cm))}
-            onDrop={(cm) => done(withLine(setDip(cm)))}
+            onDrag={(cm) => sheet.typed(chosen, sheet.setDip(cm))}
+            onDrop={(cm) => sheet.done(sheet.withLine(sheet.setDip(cm)))}
           />
           <MoneyWentTable pot={pot} />
-          <StandsOnList data={data} pot={pot} />
+          <StandsOnList data={known} pot={pot} />
           <Opens pot={pot} />
         </div>
         <div>
-          <OneLitre data={data} pot={pot} />
+          <OneLitre data={known} pot={pot} />
           <Layers pot={pot} />
           <Carries pot={pot} />
         </div>

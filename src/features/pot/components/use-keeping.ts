@@ -1,6 +1,7 @@
 import { useCallback, useRef, useState } from 'react';
 import { ofStep, runPot, type WrittenStep } from '@/core/verbs';
-import type { No } from '@/wire';
+import type { Names } from '@/core/said';
+import { STILL_TYPED, type No } from '@/wire';
 import { keepPotSheet, type Broken, type TheirSheet } from '../wire';
 import { stepsOf, type SheetLine } from './sheet-lines';
 import { potOf } from '@/core/shelf';
@@ -57,11 +58,11 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
   }, [data.recipe.id]);
 
   const wish = useCallback(
-    (wanted: readonly SheetLine[], onVessel: string, onHob: string): void => {
+    (wanted: readonly SheetLine[], onVessel: string, onHob: string, names: Names): void => {
       if (!data.mayEdit) return;
       const said = JSON.stringify([wanted, onVessel, onHob]);
       if (said === kept.current) return;
-      const steps = stepsOf(wanted, data.names);
+      const steps = stepsOf(wanted, names);
       if (!canBeKept(steps, onVessel, onHob, data)) {
         setState('held');
         return;
@@ -79,5 +80,10 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
     setRefusal(null);
     setState('idle');
   }, []);
-  return { state, refusal, broken, wish, settle };
+  /** Nobody answers, so nothing can be kept: what was typed stands there. */
+  const notAnswered = useCallback((): void => {
+    setRefusal({ ok: false, code: 'no-answer', message: STILL_TYPED, path: '' });
+    setState('held');
+  }, []);
+  return { state, refusal, broken, wish, settle, notAnswered };
 }

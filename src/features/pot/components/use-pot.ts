@@ -7,7 +7,8 @@ import { type PotRun } from '@/core/pot';
 import { mannerOf } from '@/core/quantity';
 import { fine, refuse, type Trouble } from '@/core/trouble';
 import { batchBefore, productOf, readSupply } from '@/core/supply';
-import type { ExtraLayer, PotSheetData } from '../queries';
+import type { PotSheetData } from '../queries';
+import type { ExtraLayer } from '../reach';
 import { stepsOf, type SheetLine } from './sheet-lines';
 
 const EXTRA_LAYERS: readonly ExtraLayer[] = ['packaging', 'energy', 'hands'];

@@ -4,6 +4,7 @@ import { writeStep } from '@/core/verbs';
 import type { PotSheetData } from '../queries';
 import type { TheirSheet } from '../wire';
 import { linesOf, type SheetLine } from './sheet-lines';
+import { useBook } from './use-book';
 import { useKeeping } from './use-keeping';
 import { useLivePot } from './use-pot';
 
@@ -20,14 +21,20 @@ export function useSheet(data: PotSheetData) {
   const [vessel, setVessel] = useState(data.recipe.vessel);
   const [hob, setHob] = useState(data.recipe.hob);
   const [chosen, setChosen] = useState(lastBeforePortions(data.recipe.steps));
-  const pot = useLivePot(data, lines, vessel, hob);
-  const keeping = useKeeping(data, lines, vessel, hob);
+  const { known, shown, names } = useBook(data, lines);
+  const pot = useLivePot(known, shown, vessel, hob);
+  const keeping = useKeeping(known, lines, vessel, hob);
+  // A line is kept as what it means among all the names there are, not among those that happen to be known here.
+  const wish = (next: readonly SheetLine[], v: string, h: string): void =>
+    void names().then((all) => (all ? keeping.wish(next, v, h, all) : keeping.notAnswered()));
 
-  const typed = (i: number, text: string): void =>
+  const typed = (i: number, text: string): void => {
+    void names();
     setLines((all) => all.map((line, j) => (j === i ? { ...line, text } : line)));
+  };
   const done = (next: readonly SheetLine[]): void => {
     setLines([...next]);
-    keeping.wish(next, vessel, hob);
+    wish(next, vessel, hob);
   };
   const setDip = (levelCm: number): string => {
     const step = pot.steps[chosen];
@@ -35,27 +42,32 @@ export function useSheet(data: PotSheetData) {
     if (step?.do !== 'reduce' || !row) return lines[chosen]?.text ?? '';
     return writeStep(
       { ...step, until: 'dip', to: `${dipAt(row.vessel, levelCm).toFixed(1)} cm` },
-      data.names,
+      known.names,
     );
+  };
+  // Whoever takes a line in hand is about to write.
+  const choose = (i: number): void => {
+    if (data.mayEdit) void names();
+    setChosen(i);
   };
   const withLine = (text: string): SheetLine[] =>
     lines.map((line, j) => (j === chosen ? { ...line, text } : line));
   const takeTheirs = (theirs: TheirSheet): void => {
     keeping.settle(theirs);
-    setLines(linesOf(theirs.steps, data.names));
+    setLines(linesOf(theirs.steps, known.names));
     setVessel(theirs.vessel);
     setHob(theirs.hob);
   };
   const keepMine = (theirs: TheirSheet): void => {
     keeping.settle(theirs);
-    keeping.wish(lines, vessel, hob);
+    wish(lines, vessel, hob);
   };
 
   const stand = (v: string, h: string): void => {
     setVessel(v);
     setHob(h);
-    keeping.wish(lines, v, h);
+    wish(lines, v, h);
   };
-  const sheet = { lines, vessel, hob, chosen, pot, keeping };
-  return { ...sheet, setChosen, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
+  const sheet = { known, lines, vessel, hob, chosen, pot, keeping };
+  return { ...sheet, choose, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
 }

@@ -1,0 +1,105 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { Names } from '@/core/said';
+import { ofStep } from '@/core/verbs';
+import { matterFor, namesForLines } from '../actions';
+import type { PotSheetData } from '../queries';
+import type { Reach } from '../reach';
+import { stepsOf, type SheetLine } from './sheet-lines';
+
+/** Two reaches as one: what is known twice is known as it was told last. */
+const together = (a: Reach, b: Reach): Reach => {
+  const byId = <T extends { readonly id: string }>(x: readonly T[], y: readonly T[]): T[] => [
+    ...new Map([...x, ...y].map((item) => [item.id, item])).values(),
+  ];
+  return {
+    opens: [...a.opens, ...b.opens],
+    stuffs: [...a.stuffs, ...b.stuffs],
+    products: byId(a.products, b.products),
+    prices: [...a.prices, ...b.prices],
+    layers: {
+      packaging: [...a.layers.packaging, ...b.layers.packaging],
+      energy: [...a.layers.energy, ...b.layers.energy],
+      hands: [...a.layers.hands, ...b.layers.hands],
+    },
+    asPurchased: [...a.asPurchased, ...b.asPurchased],
+    estimates: [...new Set([...a.estimates, ...b.estimates])],
+    standsOn: byId(a.standsOn, b.standsOn),
+  };
+};
+
+/** What lines name that the sheet has not been told of yet. */
+function missingIn(lines: readonly SheetLine[], known: PotSheetData) {
+  const there = new Set([...known.standsOn.map((s) => s.id), ...known.products.map((p) => p.id)]);
+  const [ingredients, recipes] = [new Set<string>(), new Set<string>()];
+  const steps = stepsOf(lines, known.names);
+  for (const step of steps) {
+    const of = ofStep(step);
+    if (!of) continue;
+    const id = 'ingredient' in of ? of.ingredient : 'stockTrimOf' in of ? of.stockTrimOf : undefined;
+    if (id !== undefined) ingredients.add(id);
+    else if ('product' in of) recipes.add(of.product);
+    else if ('lastBatchOf' in of) recipes.add(of.lastBatchOf);
+  }
+  const not = (ids: Set<string>): string[] => [...ids].filter((id) => !there.has(id));
+  const unread = steps.filter((s) => s.do === 'unread').map((s) => s.id);
+  return { ingredients: not(ingredients), recipes: not(recipes), unread };
+}
+
+export interface Book {
+  /** The sheet with everything that it has been told of since it was opened. */
+  readonly known: PotSheetData;
+  /** The lines as far as all they name is known: what can be run and priced. */
+  readonly shown: readonly SheetLine[];
+  /** Every name there is: asked for once, when somebody begins to write. Undefined where nobody answers. */
+  readonly names: () => Promise<Names | undefined>;
+}
+
+/**
+ * What a sheet knows of its kitchen: what it came with, every name once somebody writes, and the matter of whatever its lines
+ * come to name.
+ */
+export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
+  const [told, setTold] = useState<Reach>(data);
+  const [all, setAll] = useState<Names>();
+  const [noNames, setNoNames] = useState(false);
+  const asking = useRef<Promise<Names | undefined>>(undefined);
+  const names = useCallback((): Promise<Names | undefined> => {
+    asking.current ??= namesForLines()
+      .catch(() => undefined)
+      .then((found) => {
+        if (found) setAll(found);
+        else asking.current = undefined;
+        setNoNames(!found);
+        return found;
+      });
+    return asking.current;
+  }, []);
+  const known = useMemo(() => ({ ...data, ...told, names: all ?? data.names }), [data, told, all]);
+  const missing = useMemo(() => missingIn(lines, known), [lines, known]);
+  // A line that cannot be read by the few names there are may say one of the others, which are on their way.
+  const wasUnread = new Set(data.recipe.steps.filter((s) => s.do === 'unread').map((s) => s.id));
+  const waits = !all && !noNames && missing.unread.some((id) => !wasUnread.has(id));
+  const [nobodyKnows, setNobodyKnows] = useState<ReadonlySet<string>>(new Set());
+  const wanted = [...missing.ingredients, ...missing.recipes].filter((id) => !nobodyKnows.has(id));
+  const asked = wanted.join(' ');
+  useEffect(() => {
+    if (asked === '') return;
+    let here = true;
+    const among = (ids: readonly string[]): string[] => ids.filter((id) => asked.includes(id));
+    void matterFor(data.recipe.id, among(missing.ingredients), among(missing.recipes))
+      .catch(() => undefined)
+      .then((found) => {
+        if (!here) return;
+        if (found) setTold((before) => together(before, found));
+        // What could not be told is shown as it is without: its lines say that it is not known.
+        setNobodyKnows((before) => new Set([...before, ...asked.split(' ')]));
+      });
+    return () => {
+      here = false;
+    };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- asked says all that missing does
+  }, [asked, data.recipe.id]);
+  const [shown, setShown] = useState(lines);
+  if (asked === '' && !waits && shown !== lines) setShown(lines);
+  return { known, shown, names };
+}
