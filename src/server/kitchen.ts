@@ -100,7 +100,8 @@ export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<Cos
   const { stood, at, key } = await nowAt(kitchenId, asOf);
   return upToDate(costed, key, stood, async (before) => {
     const { read, history } = await readFor(kitchenId, at);
-    const begun = before?.costing.workings ?? lastWorkings.get(kitchenId);
+    const last = lastWorkings.get(kitchenId);
+    const begun = last?.matter.day === at.day ? last : (before?.costing.workings ?? last);
     const costing = costKitchen(read.state, at.day, CONSTANTS, history, begun);
     lastWorkings.set(kitchenId, costing.workings);
     return { costing, versions: read.versions, stood: read.stood };
@@ -114,7 +115,10 @@ export async function costedWith(
 ): Promise<KitchenCosting> {
   const { state, day } = costing;
   const { history } = await readFor(state.kitchen.id, { day, known: 'since' });
-  return costKitchen(change(state), day, CONSTANTS, history, costing.workings);
+  const changed = costKitchen(change(state), day, CONSTANTS, history, costing.workings);
+  // What is tried out is mostly done a moment later.
+  lastWorkings.set(state.kitchen.id, changed.workings);
+  return changed;
 }
 
 /** What stands in a kitchen now, other spellings followed. */

@@ -32,12 +32,18 @@ const NOT_BELOW_0 = 2;
 const FIXED = 4;
 const FOLLOWS = 8;
 
+/** The first key that has been there before. */
+function twice(nodes: readonly GraphNode[]): string {
+  const seen = new Set<string>();
+  return nodes.find(({ key }) => seen.has(key) || !seen.add(key))?.key ?? '';
+}
+
 /**
  * Keys only at the door: inside a node is its place, and what it is the sum of stands in flat arrays, edge after edge. The
  * same arrays serve every change, so that one price costs no more than what it moves.
  */
 export class CostGraph {
-  private readonly place = new Map<string, number>();
+  private readonly place: ReadonlyMap<string, number>;
   private readonly kind: Uint8Array;
   private readonly plus: Float64Array;
   private readonly ownGaps: Float64Array;
@@ -65,9 +71,15 @@ export class CostGraph {
 
   /**
    * Nodes stand after everything they are the sum of.
+   * @param place each node's place by its key, where whoever has made them knows it already
    * @throws GraphError where one stands before what it is made of, or twice
    */
-  constructor(readonly nodes: readonly GraphNode[]) {
+  constructor(
+    readonly nodes: readonly GraphNode[],
+    place?: ReadonlyMap<string, number>,
+  ) {
+    this.place = place ?? new Map(nodes.map((node, i) => [node.key, i]));
+    if (this.place.size < nodes.length) throw new GraphError(`${twice(nodes)} stands twice`);
     const n = nodes.length;
     let edges = 0;
     for (const node of nodes) edges += node.from.length;
@@ -104,7 +116,6 @@ export class CostGraph {
   /** Puts a node and its edges into the arrays. */
   private lay(i: number, node: GraphNode): void {
     const { key, from, gaps, plus } = node;
-    if (this.place.set(key, i).size === i) throw new GraphError(`${key} stands twice`);
     this.ownGaps[i] = gaps;
     if (plus !== undefined) this.plus[i] = plus;
     this.kind[i] =

@@ -1,6 +1,6 @@
 import { sharePrice, type TrimSchool } from '../larder';
 import type { Trouble } from '../trouble';
-import { trimOf, usableOf } from '../supply';
+import { keysOf } from '../supply';
 
 /** Something with an ingredient of its own that comes off another. */
 export interface ByProduct {
@@ -88,7 +88,8 @@ export function* sourcePrices(
   >,
 ): Generator<[string, number | null]> {
   for (const { ingredient, usablePerKg, trimPerKg } of supplies) {
-    yield [usableOf(ingredient.id), usablePerKg === undefined ? null : usablePerKg / 1000];
-    yield [trimOf(ingredient.id), trimPerKg === undefined ? null : trimPerKg / 1000];
+    const [usable, trim] = keysOf(ingredient);
+    yield [usable, usablePerKg === undefined ? null : usablePerKg / 1000];
+    yield [trim, trimPerKg === undefined ? null : trimPerKg / 1000];
   }
 }

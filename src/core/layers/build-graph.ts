@@ -1,9 +1,10 @@
 import equal from 'fast-deep-equal';
 import { FUELS, type PotRun } from '../pot';
 import { CostGraph, GraphError, type GraphNode } from '../graph';
+import type { OpenPack } from '../larder';
 import type { Supply } from '../prices';
 import type { LastBatch, RecipeCosting } from '../shelf';
-import { isMade, productOf, trimOf, usableOf } from '../supply';
+import { isMade, keysOf, productOf } from '../supply';
 import { ownOf, type Own } from './layer-money';
 import { energyKey, HANDS, type Layer } from './layers';
 import { partingsOf, type Parting } from './parting';
@@ -33,10 +34,8 @@ export function graphOf(layer: Layer, parts: GraphParts): CostGraph {
     nodes.push(node);
   };
   if (layer === 'ingredients' || layer === 'packaging')
-    for (const id of parts.supplies.keys()) {
-      put({ key: usableOf(id), from: [], gaps: 0 });
-      put({ key: trimOf(id), from: [], gaps: 0 });
-    }
+    for (const { ingredient } of parts.supplies.values())
+      for (const key of keysOf(ingredient)) put({ key, from: [], gaps: 0 });
   if (layer === 'energy') for (const fuel of FUELS) put({ key: energyKey(fuel), from: [], gaps: 0 });
   if (layer === 'hands') put({ key: HANDS, from: [], gaps: 0 });
   for (const { key, follows, perG } of parts.lastBatches)
@@ -45,32 +44,28 @@ export function graphOf(layer: Layer, parts: GraphParts): CostGraph {
         ? { key, from: [], gaps: 0, follows }
         : { key, from: [], gaps: 0, plus: layer === 'ingredients' ? perG : 0 },
     );
-  const weighed = (amounts: readonly Own[], per: number): [number, number][] => {
-    const sums = new Map<number, number>();
-    for (const { supply, g } of amounts) {
-      if (supply === 'free') continue;
-      const at = place.get(supply);
-      if (at === undefined) throw new GraphError(`${supply} is used before it is known`);
-      sums.set(at, (sums.get(at) ?? 0) + g / per);
-    }
-    return [...sums].sort((a, b) => a[0] - b[0]);
+  const at = (key: string): number => {
+    const found = place.get(key);
+    if (found === undefined) throw new GraphError(`${key} is used before it is known`);
+    return found;
   };
+  const placed = (weights: Weights): [number, number][] =>
+    weights.map(([key, w]): [number, number] => [at(key), w]).sort((x, y) => x[0] - y[0]);
+  const opensOf = (id: string): OpenPack | undefined => parts.supplies.get(id)?.opens;
   for (const id of parts.order)
-    for (const node of recipeNodes(
+    for (const { before, own, ...node } of draftsOf(
       id,
-      parts.recipes.get(id) as RecipeCosting,
+      (parts.recipes.get(id) as RecipeCosting).run,
       layer,
-      parts.supplies,
-      weighed,
-      place,
+      opensOf,
     ))
-      put(node);
+      put({ ...node, from: [...placed(before), ...placed(own)] });
   for (const [id, { takes }] of parts.plates) {
     const known = takes.flatMap((line): Own[] => (line ? [{ ...line, row: 0 }] : []));
     const own = layer === 'ingredients' ? known : known.filter(({ supply }) => isMade(supply));
-    put({ key: `plate:${id}`, from: weighed(own, 1), gaps: takes.length - known.length });
+    put({ key: `plate:${id}`, from: placed(weighed(own, 1)), gaps: takes.length - known.length });
   }
-  return new CostGraph(nodes);
+  return new CostGraph(nodes, place);
 }
 
 /** Whether two graphs have the same nodes and weights, so that only prices can tell them apart. */
@@ -94,36 +89,84 @@ const sameSupplies = (a: readonly Supply[], b: readonly Supply[]): boolean =>
     return s === was || (s.ingredient.id === was.ingredient.id && equal(s.opens, was.opens));
   });
 
-/** Nodes of one recipe: a stage for each point at which products part, those products, and what stays to the end. */
-function* recipeNodes(
+/** So much of each key, none of them twice. */
+type Weights = readonly (readonly [string, number])[];
+
+function weighed(amounts: readonly Own[], per: number): Weights {
+  const sums = new Map<string, number>();
+  for (const { supply, g } of amounts)
+    if (supply !== 'free') sums.set(supply, (sums.get(supply) ?? 0) + g / per);
+  return [...sums];
+}
+
+/** A node of a recipe by keys instead of places: the same in whatever graph it comes to stand. */
+interface Draft extends Omit<GraphNode, 'from'> {
+  /** What there was at the stage before. */
+  readonly before: Weights;
+  readonly own: Weights;
+}
+
+/** What was drafted for a run, and the packs that it opens: another run is another object, another pack another draft. */
+interface Drafted {
+  readonly opens: readonly (readonly [string, OpenPack | undefined])[];
+  readonly drafts: readonly Draft[];
+}
+const drafted = new WeakMap<PotRun, Map<Layer, Drafted>>();
+
+/** The nodes of one recipe in a layer, worked out once for each run of its pot. */
+function draftsOf(
   id: string,
-  { run }: RecipeCosting,
+  run: PotRun,
   layer: Layer,
-  supplies: GraphParts['supplies'],
-  weighed: (amounts: readonly Own[], per: number) => [number, number][],
-  place: ReadonlyMap<string, number>,
-): Generator<GraphNode> {
-  const own = ownOf(run, layer, (id) => supplies.get(id)?.opens);
+  opensOf: (id: string) => OpenPack | undefined,
+): readonly Draft[] {
+  const known = drafted.get(run) ?? new Map<Layer, Drafted>();
+  drafted.set(run, known);
+  const was = known.get(layer);
+  if (was?.opens.every(([of, pack]) => samePack(pack, opensOf(of)))) return was.drafts;
+  const opens = new Map<string, OpenPack | undefined>();
+  const drafts = [
+    ...recipeDrafts(id, run, layer, (of) => {
+      const pack = opensOf(of);
+      opens.set(of, pack);
+      return pack;
+    }),
+  ];
+  known.set(layer, { opens: [...opens], drafts });
+  return drafts;
+}
+
+const samePack = (a: OpenPack | undefined, b: OpenPack | undefined): boolean => a === b || equal(a, b);
+
+/** Nodes of one recipe: a stage for each point at which products part, those products, and what stays to the end. */
+function* recipeDrafts(
+  id: string,
+  run: PotRun,
+  layer: Layer,
+  opensOf: (id: string) => OpenPack | undefined,
+): Generator<Draft> {
+  const own = ownOf(run, layer, opensOf);
   const between = (after: number, to: number): Own[] => own.filter(({ row }) => row > after && row <= to);
-  let before: [number, number][] = [];
+  let before: Weights = [];
   let done = -1;
   for (const [k, { row, parts }] of partingsOf(run.rows).entries()) {
-    const key = `stage:${id}/${k}`;
+    const stage = `stage:${id}/${k}`;
     yield {
       // What there is to share at this point, credits off; each part then takes its share of that.
-      key,
-      from: [...before, ...weighed(between(done, row), 1)],
+      key: stage,
+      before,
+      own: weighed(between(done, row), 1),
       gaps: gapsUpTo(run, parts),
       plus: layer === 'ingredients' ? -parts.reduce((sum, p) => sum + (p.credit ?? 0), 0) : 0,
       notBelow0: true,
     };
-    const stage = place.get(key) as number;
     for (const p of parts)
       yield p.credit === undefined
-        ? { key: productOf(id, p.name), from: [[stage, p.share / p.g]], gaps: 0 }
+        ? { key: productOf(id, p.name), before: [[stage, p.share / p.g]], own: [], gaps: 0 }
         : {
             key: productOf(id, p.name),
-            from: [],
+            before: [],
+            own: [],
             gaps: 0,
             plus: layer === 'ingredients' ? p.credit / p.g : 0,
           };
@@ -133,10 +176,8 @@ function* recipeNodes(
   const g = run.product?.g ?? 1;
   yield {
     key: productOf(id),
-    from: [
-      ...before.map(([at, w]): [number, number] => [at, w / g]),
-      ...weighed(between(done, run.rows.length), g),
-    ],
+    before: before.map(([stage, w]) => [stage, w / g] as const),
+    own: weighed(between(done, run.rows.length), g),
     gaps: run.unread.length + (run.product ? 0 : 1),
   };
 }

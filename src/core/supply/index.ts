@@ -2,6 +2,7 @@
 export {
   batchBefore,
   isMade,
+  keysOf,
   lastOf,
   productOf,
   readSupply,

@@ -52,3 +52,12 @@ export function readSupply(key: string): Supplied | undefined {
 
 /** Whether a supply is made, not bought: it carries layers of its own. */
 export const isMade = (key: string): boolean => key.startsWith('product:') || key.startsWith('last:');
+
+const keys = new WeakMap<object, readonly [SupplyKey, SupplyKey]>();
+
+/** Keys of an ingredient's usable part and of its trim, made once for each: thousands of them are looked up again and again. */
+export function keysOf(ingredient: { readonly id: string }): readonly [usable: SupplyKey, trim: SupplyKey] {
+  const known = keys.get(ingredient) ?? ([usableOf(ingredient.id), trimOf(ingredient.id)] as const);
+  keys.set(ingredient, known);
+  return known;
+}
