@@ -241,6 +241,50 @@ export class CostGraph {
     return this.moved();
   }
 
+  /**
+   * The part of the graph that some sources can move: them, and everything that lives from them. What else its nodes are the sum
+   * of stands in them as it is now, so that the part says what the whole says while only those sources move.
+   */
+  partAbove(sources: Iterable<string>): GraphNode[] {
+    const kept = new Uint8Array(this.nodes.length);
+    const queue: number[] = [];
+    const keep = (i: number): void => {
+      if (kept[i] !== 0) return;
+      kept[i] = 1;
+      queue.push(i);
+    };
+    for (const key of sources) if (this.place.has(key)) keep(this.at(key));
+    for (let i = queue.pop(); i !== undefined; i = queue.pop()) {
+      for (let e = this.firstUp[i] as number; e < (this.firstUp[i + 1] as number); e += 1)
+        keep(this.up[e] as number);
+      for (const [k, to] of this.followed.entries()) if (to === i) keep(this.followers[k] as number);
+    }
+    const place = new Map<number, number>();
+    const part: GraphNode[] = [];
+    for (let i = 0; i < kept.length; i += 1)
+      if (kept[i] !== 0) {
+        part.push(this.without(i, place));
+        place.set(i, part.length - 1);
+      }
+    return part;
+  }
+
+  /** A node whose edges to what is not in `place` have become a part of it that no price moves. */
+  private without(i: number, place: ReadonlyMap<number, number>): GraphNode {
+    const node = this.nodes[i] as GraphNode;
+    let [plus, gaps] = [node.plus, node.gaps];
+    const from: [number, number][] = [];
+    for (const [j, weight] of node.from) {
+      const at = place.get(j);
+      if (at !== undefined) from.push([at, weight]);
+      else {
+        plus = (plus ?? 0) + weight * (this.value[j] as number);
+        gaps += this.gap[j] as number;
+      }
+    }
+    return { ...node, from, gaps, ...(plus === undefined ? {} : { plus }) };
+  }
+
   private begin(): void {
     for (let k = 0; k < this.touchedMany; k += 1) this.isTouched[this.touched[k] as number] = 0;
     this.touchedMany = 0;

@@ -5,6 +5,7 @@ import type { Supply } from '@/core/prices';
 import type { Knife } from '@/core/knife';
 import { basisWords } from '@/core/why';
 import { shiftDay } from '@/core/day';
+import { productOf, trimOf, usableOf } from '@/core/supply';
 import type { DecimalMark } from '@/core/quantity';
 import { costedKitchen, pricedKitchen, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -43,7 +44,17 @@ export interface Answer {
   readonly name: string;
   readonly href: string;
   readonly weight: number;
-  readonly target?: number;
+  /** Per gram (per plate for a plate), as it stands. */
+  readonly cost: number | null;
+}
+
+/** What some rows' prices move: the part of the cost graph above them, and who answers. */
+export interface Reached {
+  readonly graph: readonly GraphNode[];
+  /** Currency per gram of the graph's sources. */
+  readonly prices: readonly (readonly [string, number | null])[];
+  readonly products: readonly Answer[];
+  readonly plates: readonly Answer[];
 }
 
 export interface PriceBookData {
@@ -59,11 +70,9 @@ export interface PriceBookData {
   /** How many ingredients there are; `rows` are the first of them, the others are asked for when they are wanted. */
   readonly total: number;
   readonly rows: readonly PriceRow[];
-  readonly graph: readonly GraphNode[];
-  /** Currency per gram of the graph's sources. */
-  readonly prices: readonly (readonly [string, number | null])[];
-  readonly products: readonly Answer[];
-  readonly plates: readonly Answer[];
+  readonly reached: Reached;
+  /** Products and plates there are: in a large house only those that live from the rows in view are told. */
+  readonly answers: number;
 }
 
 export interface PriceIndex {
@@ -115,21 +124,44 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
     mayEdit: may(who.role, 'manager') && day === today && known === 'since',
     total: sorted.length,
     rows: sorted.slice(0, AT_ONCE).map((s) => priceRow(kitchen, s.ingredient.id, before)),
-    ...usedGraph(costing),
-    products: costing.state.recipes.map((r) => ({
-      key: `product:${r.id}`,
-      name: r.name,
-      href: `/pot/${r.id}`,
-      weight: gramsPerLitre(costing, r.id),
-    })),
-    plates: costing.state.plates.map((p) => ({
-      key: `plate:${p.id}`,
-      name: p.name,
-      href: `/pour/${p.id}`,
-      weight: 1,
-    })),
+    reached: reachedBy(
+      costing,
+      sorted.slice(0, AT_ONCE).map((s) => s.ingredient.id),
+    ),
+    answers: costing.state.recipes.length + costing.state.plates.length,
   };
 }
+
+/** Answers that are all told; of more only those that live from the rows in view. */
+const MOST_ANSWERS = 200;
+
+/** What the prices of some ingredients move, what comes off them too. */
+export function reachedBy(costing: KitchenCosting, ids: readonly string[]): Reached {
+  const { graph, supplies, state } = costing;
+  const own = ids.flatMap((id) => {
+    const found = supplies.get(id);
+    return found ? [id, ...cameOffIds(found.knife)] : [];
+  });
+  const sources = own.flatMap((id) => [usableOf(id), trimOf(id)]);
+  const part = graph.partAbove(sources);
+  const inPart = new Set(part.map((n) => n.key));
+  const all = state.recipes.length + state.plates.length <= MOST_ANSWERS;
+  const answer = (key: string, name: string, href: string, weight: () => number): Answer[] =>
+    all || inPart.has(key) ? [{ key, name, href, weight: weight(), cost: graph.cost(key) }] : [];
+  return {
+    // A source nothing lives from moves nothing.
+    graph: part,
+    prices: sources.filter((key) => inPart.has(key)).map((key) => [key, graph.cost(key)]),
+    products: state.recipes.flatMap((r) =>
+      answer(productOf(r.id), r.name, `/pot/${r.id}`, () => gramsPerLitre(costing, r.id)),
+    ),
+    plates: state.plates.flatMap((p) => answer(`plate:${p.id}`, p.name, `/pour/${p.id}`, () => 1)),
+  };
+}
+
+/** Everything that comes off an ingredient, and off that. */
+const cameOffIds = (knife: Knife): string[] =>
+  knife.byProducts.flatMap((b) => [b.knife.id, ...cameOffIds(b.knife)]);
 
 /** All there is in the price book, in order: what is searched, asked for when somebody begins to. */
 export async function priceIndex(who: Worker, asked: PriceBookAsked): Promise<PriceIndex[]> {
@@ -141,14 +173,22 @@ export async function priceIndex(who: Worker, asked: PriceBookAsked): Promise<Pr
   }));
 }
 
-/** Rows of the price book by their ids, for a search in a larger one than comes at once. */
+/**
+ * Rows of the price book by their ids, for a search in a larger one than comes at once.
+ * @param inView every row that is then looked at: what they move together is told anew
+ */
 export async function priceRows(
   who: Worker,
   ids: readonly string[],
+  inView: readonly string[],
   asked: PriceBookAsked,
-): Promise<PriceRow[]> {
+): Promise<{ readonly rows: readonly PriceRow[]; readonly reached: Reached }> {
   const { kitchen, before } = await bothDays(who, asked);
-  return ids.filter((id) => kitchen.costing.supplies.has(id)).map((id) => priceRow(kitchen, id, before));
+  const { costing } = kitchen;
+  return {
+    rows: ids.filter((id) => costing.supplies.has(id)).map((id) => priceRow(kitchen, id, before)),
+    reached: reachedBy(costing, inView),
+  };
 }
 
 /** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
@@ -175,36 +215,6 @@ const movedSince = (now: Supply, before: Supply | undefined): number | undefined
 
 /** Worked out once for each costing: a costing never changes. */
 const sortedByName = new WeakMap<KitchenCosting, Supply[]>();
-const usedGraphs = new WeakMap<KitchenCosting, Pick<PriceBookData, 'graph' | 'prices'>>();
-
-/** The graph without the sources nothing lives from. */
-function usedGraph(costing: KitchenCosting): Pick<PriceBookData, 'graph' | 'prices'> {
-  const known = usedGraphs.get(costing) ?? cutGraph(costing);
-  usedGraphs.set(costing, known);
-  return known;
-}
-
-function cutGraph({ graph }: KitchenCosting): Pick<PriceBookData, 'graph' | 'prices'> {
-  const used = new Set<number>();
-  graph.nodes.forEach((node, i) => {
-    if (!/^(usable|trim):/.test(node.key)) {
-      used.add(i);
-      for (const [j] of node.from) used.add(j);
-    }
-  });
-  const place = new Map([...used].sort((a, b) => a - b).map((old, now) => [old, now]));
-  const kept = [...place.keys()].map((i) => graph.nodes[i] as GraphNode);
-  return {
-    graph: kept.map((node) => ({
-      ...node,
-      from: node.from.map(([j, w]) => [place.get(j) as number, w] as const),
-    })),
-    prices: kept
-      .filter((n) => n.from.length === 0 && /^(usable|trim):/.test(n.key))
-      .map((n) => [n.key, graph.cost(n.key)]),
-  };
-}
-
 const gramsPerLitre = (costing: KitchenCosting, recipeId: string): number => {
   const { g, ml } = costOfProduct(costing, recipeId);
   return ml > 0 ? (g / ml) * 1000 : 0;

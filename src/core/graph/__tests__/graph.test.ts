@@ -59,6 +59,75 @@ describe('the cost graph', () => {
     );
   });
 
+  test('a part above some sources says what the whole says, while only those move', () => {
+    fc.assert(
+      fc.property(
+        randomGraph,
+        fc.array(price, { minLength: 12, maxLength: 12 }),
+        fc.uniqueArray(fc.nat(11), { minLength: 1, maxLength: 4 }),
+        fc.array(fc.tuple(fc.nat(20), price), { maxLength: 8 }),
+        (nodes, prices, which, changes) => {
+          const sources = nodes.filter((n) => n.from.length === 0 && n.gaps === 0).map((n) => n.key);
+          if (sources.length === 0) return;
+          const graph = new CostGraph(nodes);
+          graph.set(sources.map((key, i) => [key, prices[i % prices.length] ?? null]));
+          const chosen = [...new Set(which.map((i) => sources[i % sources.length] as string))];
+          const part = new CostGraph(graph.partAbove(chosen));
+          part.set(chosen.map((key) => [key, graph.cost(key)]));
+          for (const [i, p] of changes) {
+            const key = chosen[i % chosen.length] as string;
+            const moved = graph.set([[key, p]]);
+            part.set([[key, p]]);
+            // Nothing moves in the whole that is not in the part.
+            for (const other of moved) expect(part.has(other)).toBe(true);
+          }
+          for (const { key } of part.nodes) {
+            const [whole, here] = [graph.cost(key), part.cost(key)];
+            if (whole === null || here === null) expect(here).toBe(whole);
+            else expect(here).toBeCloseTo(whole, 9);
+          }
+        },
+      ),
+      { numRuns: cases(300) },
+    );
+  });
+
+  test('a part takes along what follows, and what lives from that', () => {
+    const nodes: GraphNode[] = [
+      { key: 'bones', from: [], gaps: 0 },
+      { key: 'salt', from: [], gaps: 0 },
+      { key: 'last', from: [], gaps: 0, follows: 'stock' },
+      {
+        key: 'sauce',
+        from: [
+          [1, 1],
+          [2, 0.5],
+        ],
+        gaps: 0,
+      },
+      {
+        key: 'stock',
+        from: [
+          [0, 1],
+          [2, 0.2],
+        ],
+        gaps: 0,
+      },
+    ];
+    const graph = new CostGraph(nodes);
+    graph.set([
+      ['bones', 4],
+      ['salt', 1],
+    ]);
+    expect(graph.partAbove(['bones']).map((n) => n.key)).toEqual(['bones', 'last', 'sauce', 'stock']);
+    const part = new CostGraph(graph.partAbove(['bones']));
+    part.set([['bones', 8]]);
+    graph.set([['bones', 8]]);
+    for (const key of ['stock', 'sauce', 'last'])
+      expect(part.cost(key)).toBeCloseTo(graph.cost(key) ?? NaN, 9);
+    expect(graph.partAbove(['salt']).map((n) => n.key)).toEqual(['salt', 'sauce']);
+  });
+
   test('an unknown price is never 0: everything that lives from it is unknown, and nothing else', () => {
     const graph = new CostGraph([
       { key: 'a', from: [], gaps: 0 },

@@ -4,20 +4,23 @@ import Link from 'next/link';
 import type { CostGraph } from '@/core/graph';
 import { useFigures } from '@/ui/figures';
 import { WhyFigure } from '@/ui/why-panel';
-import type { Answer, PriceBookData } from '../queries';
+import type { Answer, Reached } from '../queries';
 
 interface Props {
-  readonly data: PriceBookData;
+  readonly reached: Reached;
   readonly graph: CostGraph;
-  readonly before: ReadonlyMap<string, number | null>;
+  /** How many there are, told or not. */
+  readonly all: number;
 }
 
-/** Everything that lives from the price book, with what has moved since the page was opened. */
-export function Answers({ data, graph, before }: Props) {
+/** Everything that lives from the rows of the price book, with what has moved since the page was opened. */
+export function Answers({ reached, graph, all }: Props) {
+  const others = all - reached.plates.length - reached.products.length;
   return (
     <aside className="answers" aria-label="Who lives from these prices">
-      <Group title="A plate" rows={data.plates} graph={graph} before={before} />
-      <Group title="A litre" rows={data.products} graph={graph} before={before} />
+      <Group title="A plate" rows={reached.plates} graph={graph} />
+      <Group title="A litre" rows={reached.products} graph={graph} />
+      {others > 0 && <p className="quiet">{others} more live from other rows than those in view.</p>}
     </aside>
   );
 }
@@ -26,12 +29,10 @@ function Group({
   title,
   rows,
   graph,
-  before,
 }: {
-  title: string;
-  rows: readonly Answer[];
-  graph: CostGraph;
-  before: Props['before'];
+  readonly title: string;
+  readonly rows: readonly Answer[];
+  readonly graph: CostGraph;
 }) {
   return (
     <>
@@ -39,7 +40,7 @@ function Group({
       <table>
         <tbody>
           {rows.map((row) => (
-            <AnswerRow key={row.key} row={row} now={graph.cost(row.key)} was={before.get(row.key) ?? null} />
+            <AnswerRow key={row.key} row={row} now={graph.has(row.key) ? graph.cost(row.key) : row.cost} />
           ))}
         </tbody>
       </table>
@@ -47,8 +48,9 @@ function Group({
   );
 }
 
-function AnswerRow({ row, now, was }: { row: Answer; now: number | null; was: number | null }) {
+function AnswerRow({ row, now }: { readonly row: Answer; readonly now: number | null }) {
   const { money, bare } = useFigures();
+  const was = row.cost;
   const moved = now === null || was === null ? 0 : (now - was) * row.weight;
   return (
     <tr>

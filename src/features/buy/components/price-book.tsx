@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import { searcher } from '@/ui/search';
 import { moreRows, wholeIndex } from '../actions';
-import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow } from '../queries';
+import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow, Reached } from '../queries';
 import { Answers } from './answers';
 import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
@@ -15,7 +15,7 @@ import { useAnswers } from './use-answers';
 const ON_SCREEN = 60;
 
 /** The rows that are looked at: those that came with the page, and whatever is fetched because somebody looks for it. */
-function useRows(data: PriceBookData, asked: PriceBookAsked) {
+function useRows(data: PriceBookData, asked: PriceBookAsked, reach: (reached: Reached) => void) {
   const [known, setKnown] = useState(() => new Map(data.rows.map((r) => [r.id, r])));
   const [wanted, setWanted] = useState('');
   const [most, setMost] = useState(ON_SCREEN);
@@ -29,13 +29,16 @@ function useRows(data: PriceBookData, asked: PriceBookAsked) {
     const missing = shown.filter((s) => !known.has(s.id)).map((s) => s.id);
     if (missing.length === 0) return;
     let here = true;
-    void moreRows(missing, asked).then((rows) => {
-      if (here) setKnown((all) => new Map([...all, ...rows.map((r) => [r.id, r] as const)]));
+    const inView = shown.map((s) => s.id);
+    void moreRows(missing, inView, asked).then((more) => {
+      if (!here || !more) return;
+      setKnown((all) => new Map([...all, ...more.rows.map((r) => [r.id, r] as const)]));
+      reach(more.reached);
     });
     return () => {
       here = false;
     };
-  }, [shown, known, asked]);
+  }, [shown, known, asked, reach]);
   // Of a large larder only the first rows came with the page; the rest is fetched by whoever looks for it.
   const fetchAll = (): void => {
     if (index.length < data.total) void wholeIndex(asked).then((all) => all.length > 0 && setIndex(all));
@@ -65,8 +68,8 @@ export function PriceBook({ data }: { data: PriceBookData }) {
     (): PriceBookAsked => ({ on: data.day, known: data.known, since: data.since, order: data.order }),
     [data],
   );
-  const book = useRows(data, asked);
-  const answers = useAnswers(data);
+  const answers = useAnswers(data.reached);
+  const book = useRows(data, asked, answers.reach);
   const router = useRouter();
   const go = (next: PriceBookAsked): void => {
     const to = new URLSearchParams();
@@ -113,7 +116,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
             </p>
           )}
         </div>
-        <Answers data={data} graph={answers.graph} before={answers.before} />
+        <Answers reached={answers.reached} graph={answers.graph} all={data.answers} />
       </div>
     </>
   );

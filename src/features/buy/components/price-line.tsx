@@ -91,7 +91,7 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
     setKept(true);
     setRefused(null);
     // The row as it now stands: its version, since when its price holds, and what else follows.
-    const [now] = await moreRows([row.id], {}).catch(() => []);
+    const now = (await moreRows([row.id], [], {}).catch(() => undefined))?.rows[0];
     if (!now) return;
     keep(now);
     onTyped(now, asItStands(now));

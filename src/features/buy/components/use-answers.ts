@@ -1,7 +1,7 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { sourcePrices, afterTheKnife } from '@/core/knife';
 import { CostGraph } from '@/core/graph';
-import type { PriceBookData, PriceRow } from '../queries';
+import type { PriceRow, Reached } from '../queries';
 
 /** A row's price and yield as numbers; a price that cannot be read is no price. */
 export interface Typed {
@@ -27,26 +27,35 @@ function* pricesOf(row: PriceRow, typed: Typed) {
   ]);
 }
 
-function opened({ graph: nodes, prices, products, plates }: PriceBookData) {
+const graphOf = ({ graph: nodes, prices }: Reached): CostGraph => {
   const graph = new CostGraph(nodes);
   graph.set(prices);
-  return { graph, before: new Map([...products, ...plates].map((a) => [a.key, graph.cost(a.key)])) };
-}
+  return graph;
+};
+
+/** What a row's prices come to in a graph; a source nothing lives from is not in it. */
+const known = (graph: CostGraph, row: PriceRow, typed: Typed) =>
+  [...pricesOf(row, typed)].filter(([key]) => graph.has(key));
 
 /**
- * The kitchen's cost graph in the browser: a price being typed moves every product and plate at once.
- * `before` are the costs as they stood when the page was opened.
+ * The part of the kitchen's cost graph above the rows in view: a price being typed moves every product and plate at once.
+ * When other rows come into view it is another part, and what has been typed is typed there too.
  */
-export function useAnswers(data: PriceBookData) {
+export function useAnswers(first: Reached) {
   const [, redraw] = useState(0);
-  const [{ graph, before }] = useState(() => opened(data));
+  const [{ reached, graph }, setPart] = useState(() => ({ reached: first, graph: graphOf(first) }));
+  const typed = useRef(new Map<string, readonly [PriceRow, Typed]>());
   const set = useCallback(
-    (row: PriceRow, typed: Typed) => {
-      // A source nothing lives from is not in this graph.
-      const known = [...pricesOf(row, typed)].filter(([key]) => graph.has(key));
-      if (graph.set(known).length > 0) redraw((n) => n + 1);
+    (row: PriceRow, as: Typed) => {
+      typed.current.set(row.id, [row, as]);
+      if (graph.set(known(graph, row, as)).length > 0) redraw((n) => n + 1);
     },
     [graph],
   );
-  return { graph, before, set };
+  const reach = useCallback((next: Reached): void => {
+    const made = graphOf(next);
+    for (const [row, as] of typed.current.values()) made.set(known(made, row, as));
+    setPart({ reached: next, graph: made });
+  }, []);
+  return { reached, graph, set, reach };
 }

@@ -12,6 +12,7 @@ import { referenceLarder } from '@/core/reference';
 import { pointsOf } from '@/db/read-past';
 import { lastCountOf, spellingsOf } from '@/db/larder';
 import { database } from '@/server/database';
+import { usableOf } from '@/core/supply';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { takesIngredient, usedBy } from '@/server/used-by';
@@ -242,13 +243,15 @@ export async function insteadOf(who: Worker, id: string, other: string): Promise
     ...costing.state.recipes.map((r) => ({ key: `product:${r.id}`, name: r.name, per: 'a litre', id: r.id })),
     ...costing.state.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'a plate', id: p.id })),
   ];
-  const read = (k: (typeof keys)[number]): number | null =>
-    k.per === 'a plate' ? costOfPlate(costing, k.id).cost : costOfProduct(costing, k.id).perL;
-  const before = keys.map(read);
-  const was = costing.graph.cost(`usable:${id}`);
-  costing.graph.set([[`usable:${id}`, costing.graph.cost(`usable:${other}`)]]);
-  const after = keys.map(read);
-  costing.graph.set([[`usable:${id}`, was]]);
+  const readIn =
+    (of: KitchenCosting) =>
+    (k: (typeof keys)[number]): number | null =>
+      k.per === 'a plate' ? costOfPlate(of, k.id).cost : costOfProduct(of, k.id).perL;
+  const before = keys.map(readIn(costing));
+  // Tried on a graph of its own: others read this costing meanwhile.
+  const graph = costing.graph.fork();
+  graph.set([[usableOf(id), graph.cost(usableOf(other))]]);
+  const after = keys.map(readIn({ ...costing, graph }));
   return {
     name: used.ingredient.name,
     differences: found,

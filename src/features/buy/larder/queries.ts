@@ -1,12 +1,15 @@
 import 'server-only';
-import { isGuess } from '@/core/prices';
+import { LRUCache } from 'lru-cache';
+import type { KitchenCosting } from '@/core/costing';
+import { isGuess, type Supply } from '@/core/prices';
 import type { Basis } from '@/core/kitchen-file';
 import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
 import { kitchenVersion, mergesOf } from '@/db/larder';
 import { database } from '@/server/database';
-import { costedKitchen } from '@/server/kitchen';
+import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { searcher } from '@/ui/search';
 
 /** One thing of the larder: the kitchen's own, or a starting point it could take. */
 export interface LarderRow {
@@ -24,12 +27,29 @@ export interface LarderRow {
   readonly confidence?: string | undefined;
   readonly carries: string;
   readonly basis?: string | undefined;
-  /** Whether a reference is in the kitchen already. */
-  readonly taken: boolean;
+}
+
+/** What of the larder fits what somebody typed: the first of it, and how much there is. */
+export interface LarderFound {
+  readonly of: string;
+  readonly rows: readonly LarderRow[];
+  readonly hits: number;
+}
+
+/** One of the kitchen's own, by name, with the version it has. */
+export interface OwnName {
+  readonly id: string;
+  readonly name: string;
+  readonly version: number;
 }
 
 export interface LarderPage {
-  readonly rows: readonly LarderRow[];
+  readonly found: LarderFound;
+  /** The kitchen's own, and starting points to take from. */
+  readonly own: number;
+  readonly starting: number;
+  /** The kitchen's own by name, to choose from; of a large larder they are asked for by whoever chooses. */
+  readonly names: readonly OwnName[];
   readonly merges: readonly {
     readonly id: string;
     readonly version: number;
@@ -43,45 +63,115 @@ export interface LarderPage {
   readonly kitchenVersion: number;
 }
 
-export async function larderPage(who: Worker): Promise<LarderPage> {
-  const { costing, versions } = await costedKitchen(who.kitchenId);
-  const reference = referenceLarder();
-  const taken = new Set(costing.state.ingredients.map((i) => i.reference));
-  const own = [...costing.supplies.values()].map((s): LarderRow => ({
-    id: s.ingredient.id,
-    name: s.ingredient.name,
-    words: costing.state.articles
-      .filter((a) => a.ingredient === s.ingredient.id)
-      .map((a) => a.name)
-      .join(' '),
+/** Names that come with the page. */
+const MOST_NAMES = 500;
+
+const ownNamesIn = ({ costing: { state }, versions }: CostedKitchen): OwnName[] =>
+  state.ingredients
+    .map(({ id, name }) => ({ id, name, version: versions.ingredients.get(id) ?? 1 }))
+    .sort((a, b) => byWords.compare(a.name, b.name));
+
+export const ownNames = async (who: Worker): Promise<OwnName[]> =>
+  ownNamesIn(await costedKitchen(who.kitchenId));
+
+/** Rows told at once: more than a screen. */
+const MOST_ROWS = 60;
+/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
+const byWords = new Intl.Collator('en');
+
+/** What the larder is searched through, and what that was made of. */
+interface Searched {
+  readonly ingredients: readonly { readonly id: string; readonly name: string }[];
+  readonly articles: readonly { readonly name: string; readonly ingredient: string }[];
+  readonly search: ReturnType<typeof searcher<LarderThing>>;
+}
+interface LarderThing {
+  readonly id: string;
+  readonly name: string;
+  readonly words: string;
+  readonly own: boolean;
+}
+const searches = new LRUCache<string, Searched>({ max: 4 });
+
+/** The search of a kitchen's larder: made anew only when something in it is called otherwise. */
+function searchOf({ state }: KitchenCosting): Searched['search'] {
+  const { ingredients, articles } = state;
+  const was = searches.get(state.kitchen.id);
+  const sameNames =
+    was?.ingredients === ingredients &&
+    was.articles.length === articles.length &&
+    was.articles.every((a, i) => a.name === articles[i]?.name && a.ingredient === articles[i]?.ingredient);
+  if (sameNames) return was.search;
+  const words = new Map<string, string[]>();
+  for (const a of articles) words.set(a.ingredient, [...(words.get(a.ingredient) ?? []), a.name]);
+  const own = ingredients.map(({ id, name }): LarderThing => ({
+    id,
+    name,
+    words: (words.get(id) ?? []).join(' '),
     own: true,
-    version: versions.ingredients.get(s.ingredient.id),
-    from: s.ingredient.reference ? reference.get(s.ingredient.reference)?.name : undefined,
-    usable: `${Number((s.usable * 100).toFixed(1))} %${s.yieldRange && s.yieldSource === 'estimate' && s.yieldRange[0] !== s.yieldRange[1] ? `, ${s.yieldRange[0]}–${s.yieldRange[1]}` : ''}`,
-    estimate: isGuess(s),
-    role: s.ingredient.role,
-    carries: s.ingredient.allergens.join(', '),
-    taken: true,
   }));
-  const starting = [...reference.values()].map((r): LarderRow => ({
-    id: r.id,
-    name: r.name,
-    words: r.group.replaceAll('-', ' '),
-    own: false,
+  const taken = new Set(ingredients.map((i) => i.reference));
+  // A starting point that has been taken stands there as the kitchen's own.
+  const starting = [...referenceLarder().values()]
+    .filter((r) => !taken.has(r.id))
+    .map((r): LarderThing => ({ id: r.id, name: r.name, words: r.group.replaceAll('-', ' '), own: false }));
+  const search = searcher([...own.sort((a, b) => byWords.compare(a.name, b.name)), ...starting]);
+  searches.set(state.kitchen.id, { ingredients, articles, search });
+  return search;
+}
+
+/** What of the larder fits some words, the kitchen's own and starting points it could take. */
+export async function findInLarder(who: Worker, wanted: string): Promise<LarderFound> {
+  return foundIn(await costedKitchen(who.kitchenId), wanted);
+}
+
+function foundIn({ costing, versions }: CostedKitchen, wanted: string): LarderFound {
+  const hits = searchOf(costing)(wanted);
+  return {
+    of: wanted,
+    hits: hits.length,
+    rows: hits.slice(0, MOST_ROWS).map(({ id, name, words, own }): LarderRow => {
+      const s = costing.supplies.get(id);
+      const base = { id, name, words, own };
+      return own && s
+        ? { ...base, ...ownRow(s), version: versions.ingredients.get(id) }
+        : { ...base, ...startingRow(id) };
+    }),
+  };
+}
+
+const ownRow = (s: Supply) => ({
+  from: s.ingredient.reference ? referenceLarder().get(s.ingredient.reference)?.name : undefined,
+  usable: `${Number((s.usable * 100).toFixed(1))} %${s.yieldRange && s.yieldSource === 'estimate' && s.yieldRange[0] !== s.yieldRange[1] ? `, ${s.yieldRange[0]}–${s.yieldRange[1]}` : ''}`,
+  estimate: isGuess(s),
+  role: s.ingredient.role,
+  carries: s.ingredient.allergens.join(', '),
+});
+
+function startingRow(id: string) {
+  const r = referenceLarder().get(id) as NonNullable<ReturnType<ReturnType<typeof referenceLarder>['get']>>;
+  return {
     usable: `${r.usable.pct} %${r.usable.low === r.usable.high ? '' : `, ${r.usable.low}–${r.usable.high}`}`,
     estimate: r.usable.pct < 100,
     role: r.role,
     confidence: r.confidence,
     carries: r.allergens.join(', '),
     basis: r.basis,
-    taken: taken.has(r.id),
-  }));
+  };
+}
+
+export async function larderPage(who: Worker): Promise<LarderPage> {
+  const kitchen = await costedKitchen(who.kitchenId);
+  const { state } = kitchen.costing;
   return {
-    rows: [...own.sort((a, b) => a.name.localeCompare(b.name)), ...starting],
+    found: foundIn(kitchen, ''),
+    own: state.ingredients.length,
+    starting: searchOf(kitchen.costing)('').length - state.ingredients.length,
+    names: state.ingredients.length > MOST_NAMES ? [] : ownNamesIn(kitchen),
     merges: await mergesOf(database(), who.kitchenId),
-    measures: costing.state.measures,
+    measures: state.measures,
     mayEdit: may(who.role, 'manager'),
-    basis: costing.state.kitchen.priceBasis,
+    basis: state.kitchen.priceBasis,
     kitchenVersion: await kitchenVersion(database(), who.kitchenId),
   };
 }

@@ -1,37 +1,52 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { searcher } from '@/ui/search';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
+import { findLarder } from '../actions';
 import { keepTaken } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
 import { Merges } from './merges';
 import { UsualBasis } from './usual-basis';
 
-const MOST = 60;
+/** What fits what is typed; an answer that comes late is dropped, and a search that nobody answers leaves what stood there. */
+function useFound(page: LarderPage) {
+  const [wanted, setWanted] = useState('');
+  const [found, setFound] = useState(page.found);
+  const typed = wanted.trim();
+  useEffect(() => {
+    if (typed === '') return;
+    let here = true;
+    void findLarder(typed)
+      .catch(() => undefined)
+      .then((now) => here && now && setFound(now));
+    return () => {
+      here = false;
+    };
+  }, [typed, page]);
+  return {
+    wanted,
+    setWanted,
+    found: typed === '' ? page.found : found,
+    answered: typed === '' || found.of === typed,
+  };
+}
 
 /** What the kitchen has, and the starting points it can take from. */
 export function LarderView({ page }: { page: LarderPage }) {
-  const [wanted, setWanted] = useState('');
-  const search = useMemo(() => searcher(page.rows), [page.rows]);
-  const hits = useMemo(
-    // A starting point that has been taken stands there as the kitchen's own.
-    () => search(wanted).filter((r) => r.own || !r.taken),
-    [search, wanted],
-  );
-  const own = page.rows.filter((r) => r.own).length;
+  const { wanted, setWanted, found, answered } = useFound(page);
+  const more = found.hits - found.rows.length;
   return (
     <>
       <div className="price-book-head">
         <div>
           <h1>Larder</h1>
           <p className="lead-line">
-            {own} of the kitchen’s own, and {page.rows.length - own} starting points to take from: estimates
-            with their range, until this kitchen has weighed.
+            {page.own} of the kitchen’s own, and {page.starting} starting points to take from: estimates with
+            their range, until this kitchen has weighed.
           </p>
         </div>
         <Form.Control
@@ -44,11 +59,9 @@ export function LarderView({ page }: { page: LarderPage }) {
       </div>
       <div className="two-columns">
         <div>
-          <Found rows={hits.slice(0, MOST)} mayEdit={page.mayEdit} />
-          {hits.length > MOST && (
-            <p className="quiet">{hits.length - MOST} more: type a word of what you are looking for.</p>
-          )}
-          {hits.length === 0 && <p className="quiet">Nothing in the larder fits “{wanted}”.</p>}
+          <Found rows={found.rows} mayEdit={page.mayEdit} />
+          {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
+          {answered && found.hits === 0 && <p className="quiet">Nothing in the larder fits “{wanted}”.</p>}
         </div>
         <aside>
           <Merges page={page} />

@@ -5,14 +5,24 @@ import Form from 'react-bootstrap/Form';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
 import { keepApart, keepMerge } from '../wire';
-import type { LarderPage, LarderRow } from '../queries';
+import { namesOfOwn } from '../actions';
+import type { LarderPage, OwnName } from '../queries';
 
 /** Two spellings of one thing become one, with all their history; and can be taken apart again. */
 export function Merges({ page }: { page: LarderPage }) {
   const [keep, state] = useKept();
   const [from, setFrom] = useState('');
   const [into, setInto] = useState('');
-  const own = page.rows.filter((r) => r.own);
+  const [asked, setAsked] = useState<readonly OwnName[]>();
+  const own = asked ?? page.names;
+  // The names of a large larder are asked for by whoever is about to choose.
+  const ask = (): void => {
+    if (own.length < page.own)
+      void namesOfOwn().then(
+        (all) => all.length > 0 && setAsked(all),
+        () => undefined,
+      );
+  };
   const first = own.find((r) => r.id === from);
   return (
     <section className="side-box" aria-labelledby="merges">
@@ -22,15 +32,16 @@ export function Merges({ page }: { page: LarderPage }) {
           onSubmit={(event) => {
             event.preventDefault();
             if (!first || into === '') return;
-            void keep(() => keepMerge({ id: from, seen: first.version ?? 1, into })).then((ok) => {
+            void keep(() => keepMerge({ id: from, seen: first.version, into })).then((ok) => {
               if (!ok) return;
+              setAsked(undefined);
               setFrom('');
               setInto('');
             });
           }}
         >
-          <Choice label="Merge" value={from} set={setFrom} own={own} />
-          <Choice label="into" value={into} set={setInto} own={own} />
+          <Choice label="Merge" value={from} set={setFrom} own={own} ask={ask} />
+          <Choice label="into" value={into} set={setInto} own={own} ask={ask} />
           <button type="submit" className="plain-button" disabled={state.busy || from === '' || into === ''}>
             Merge, history and all
           </button>
@@ -53,16 +64,19 @@ function Choice({
   value,
   set,
   own,
+  ask,
 }: {
   label: string;
   value: string;
   set: (id: string) => void;
-  own: readonly LarderRow[];
+  own: readonly OwnName[];
+  ask: () => void;
 }) {
   return (
     <Form.Select
       aria-label={`${label} which ingredient`}
       value={value}
+      onFocus={ask}
       onChange={(event) => set(event.target.value)}
     >
       <option value="">{label} …</option>
