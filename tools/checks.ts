@@ -1,5 +1,6 @@
 import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
+import { availableParallelism } from 'node:os';
 import path from 'node:path';
 import { ROOT } from './place';
 import { say } from './stop';
@@ -30,17 +31,53 @@ export function execute(
   };
 }
 
+/** The same, while other things go on. */
+function executing(command: string, args: readonly string[]): Promise<{ ok: boolean; output: string }> {
+  const bin = path.join(ROOT, 'node_modules/.bin', command);
+  return new Promise((done) => {
+    const child = spawn(fs.existsSync(bin) ? bin : command, args, {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.setEncoding('utf8').on('data', (text: string) => (output += text));
+    child.once('error', (error) => done({ ok: false, output: `${output}${String(error)}` }));
+    child.once('close', (code) => done({ ok: code === 0, output }));
+  });
+}
+
+/** A check that has not been made yet. */
+export type Check = () => Promise<Verdict>;
+
 /** A check that is right or wrong as a whole. */
-export function whole(name: string, command: string, args: readonly string[]): Verdict {
-  const { ok, output } = execute(command, args);
-  return { name, passed: ok ? 1 : 0, failed: ok ? 0 : 1, output };
+export const whole =
+  (name: string, command: string, args: readonly string[]): Check =>
+  async () => {
+    const { ok, output } = await executing(command, args);
+    return { name, passed: ok ? 1 : 0, failed: ok ? 0 : 1, output };
+  };
+
+/** Makes checks side by side, as many at once as there are cores, each told as it is done. */
+export async function sideBySide(checks: readonly Check[]): Promise<Verdict[]> {
+  const verdicts: Verdict[] = [];
+  const waiting = [...checks];
+  const work = async (): Promise<void> => {
+    for (let check = waiting.shift(); check; check = waiting.shift()) verdicts.push(report(await check()));
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, work));
+  return verdicts;
 }
 
 const RULES = '.dependency-cruiser.cjs';
 
-/** The import rules hold; and a file planted against them is noticed, so that no rule matches nothing. */
-export function importRules(): Verdict[] {
-  const rules = whole('import rules', 'depcruise', ['src', 'tools', '--config', RULES]);
+export const importRules = whole('import rules', 'depcruise', ['src', 'tools', '--config', RULES]);
+
+/**
+ * A file planted against the import rules is noticed, so that no rule matches nothing. To be made when no other check looks at
+ * the source.
+ */
+export function plantedViolation(): Verdict {
   const planted = path.join(ROOT, 'src/core/pot/planted-violation.ts');
   fs.writeFileSync(
     planted,
@@ -49,15 +86,12 @@ export function importRules(): Verdict[] {
   try {
     const { ok, output } = execute('depcruise', ['src/core/pot', '--config', RULES]);
     const noticed = !ok && /core-is-pure/.test(output) && /planted-violation/.test(output);
-    return [
-      rules,
-      {
-        name: 'import rules notice a planted violation',
-        passed: noticed ? 1 : 0,
-        failed: noticed ? 0 : 1,
-        output,
-      },
-    ];
+    return {
+      name: 'import rules notice a planted violation',
+      passed: noticed ? 1 : 0,
+      failed: noticed ? 0 : 1,
+      output,
+    };
   } finally {
     fs.rmSync(planted, { force: true });
   }

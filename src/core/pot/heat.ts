@@ -62,14 +62,16 @@ export function heatFor(
     // What boils dry loses all of its alcohol too: the table is of a liquid that still stands.
     const dry = driven >= liquid.water + ethanolThere;
     driven = Math.min(driven, liquid.water + ethanolThere);
-    const leftOf = (source: EthanolSource): number =>
-      dry ? 0 : leftAfter(source, c, hours, 1 - driven / mass);
     let ethanolGone = 0;
-    for (const source of liquid.sources) ethanolGone += source.left - leftOf(source);
+    const left = liquid.sources.map((source) => {
+      const then = dry ? 0 : leftAfter(source, c, hours, 1 - driven / mass);
+      ethanolGone += source.left - then;
+      return then;
+    });
     // What the vapour takes beyond the ethanol is water, as far as there is any.
     const water = Math.min(Math.max(0, driven - ethanolGone), liquid.water);
-    for (const source of liquid.sources) {
-      source.left = leftOf(source);
+    for (const [i, source] of liquid.sources.entries()) {
+      source.left = left[i]!;
       source.minutes += hours * 60;
       source.phi *= 1 - (water + ethanolGone) / mass;
     }
@@ -162,18 +164,26 @@ export function heatUntil(
   left: (pot: PotState) => number,
 ): number | undefined {
   const minute = stretch(pot, c, MINUTE_H);
+  const oneMinute = (of: PotState): void => heatFor(of, c, fire, MINUTE_H, minute.by, minute.gelatin);
+  let earlier = pot;
   for (let minutes = 0; minutes < LONGEST_H * 60; minutes += 1) {
-    const before = copyForHeat(pot);
-    heatFor(pot, c, fire, MINUTE_H, minute.by, minute.gelatin);
+    // The state before the minute in which it is reached is wanted once: copied now and then, and gone through again from there.
+    if (minutes % COPIED_EVERY === 0) earlier = copyForHeat(pot);
+    const evaporated = pot.lost.evaporated;
+    oneMinute(pot);
     if (left(pot) <= 0) {
-      const part = withinMinute(before, c, fire, left);
+      for (let again = minutes % COPIED_EVERY; again > 0; again -= 1) oneMinute(earlier);
+      const part = withinMinute(earlier, c, fire, left);
       if (part) becomePot(pot, part.pot);
       return minutes * MINUTE_H + (part?.hours ?? MINUTE_H);
     }
-    if (pot.lost.evaporated - before.lost.evaporated < 1e-9) return undefined;
+    if (pot.lost.evaporated - evaporated < 1e-9) return undefined;
   }
   return undefined;
 }
+
+/** Minutes after which a pot that heats until something is reached is copied. */
+const COPIED_EVERY = 16;
 
 /** The part of a minute after which it is reached; undefined where that cannot be told from the whole minute. */
 function withinMinute(

@@ -69,8 +69,17 @@ export function waterDensity(celsius: number): number {
   return d0;
 }
 
+/** The temperature that was asked for last: a pot stands at one for hours, and is asked minute by minute. */
+const last = { celsius: 20, expansion: 1 };
+
 /** How much larger a liquid stands at a temperature than at 20 °C, taken as water's expansion. */
-export const expansion = (celsius: number): number => waterDensity(20) / waterDensity(celsius);
+export function expansion(celsius: number): number {
+  if (celsius !== last.celsius) {
+    last.celsius = celsius;
+    last.expansion = waterDensity(20) / waterDensity(celsius);
+  }
+  return last.expansion;
+}
 
 /**
  * Litres read in a hot pot, brought to 20 °C.

@@ -1,0 +1,211 @@
+import fc from 'fast-check';
+import { z } from 'zod';
+import { DAY, kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
+import { costFile, gapsOf, type KitchenCosting } from '../../core/costing';
+import { LAYERS } from '../../core/layers';
+import { CONSTANTS } from '../../core/reference';
+import { cases } from '../../core/testing/cases';
+import { run } from '../../db/sql';
+import type * as Kitchen from '../kitchen';
+
+/** The kitchens one process of the application holds in memory: modules of its own, as another process would have. */
+function process(): typeof Kitchen {
+  let made: typeof Kitchen | undefined;
+  jest.isolateModules(() => {
+    // eslint-disable-next-line @typescript-eslint/no-require-imports -- only so are the modules another process's
+    made = require('../kitchen') as typeof Kitchen;
+  });
+  return made as typeof Kitchen;
+}
+
+/** A kind of write by its name: what its body is, the door knows. */
+const say = (kind: string) => ({ kind, version: 1, body: z.unknown() });
+const [PRICE, YIELD, SHEET] = [say('article.price'), say('ingredient.yield'), say('recipe.sheet')];
+const [BASIS, SETTING, COUNT] = [say('ingredient.basis'), say('ingredient.buying'), say('ingredient.count')];
+const [WEIGHING, MERGE, APART, TAKE] = [
+  say('article.weighed'),
+  say('ingredient.merge'),
+  say('ingredient.apart'),
+  say('ingredient.take'),
+];
+
+let here: AtWork;
+let one: typeof Kitchen;
+let other: typeof Kitchen;
+beforeAll(async () => {
+  here = await kitchenAtWork();
+  [one, other] = [process(), process()];
+});
+afterAll(() => here.end());
+
+const oneOf = <T>(list: readonly T[], pick: number): T => list[pick % list.length] as T;
+
+/** What people send, at the versions that stand; what is refused changes nothing and is no mistake here. */
+const EDITS: Readonly<Record<string, (pick: number, amount: number) => Promise<unknown>>> = {
+  async price(pick, amount) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id, ingredient } = oneOf(costing.state.articles, pick);
+    return here.send(
+      PRICE,
+      { article: id, row: ingredient, typed: `${amount}.50` },
+      { seen: versions.articles.get(id) ?? 1 },
+    );
+  },
+  async yield(pick, amount) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id } = oneOf(costing.state.ingredients, pick);
+    return here.send(
+      YIELD,
+      { ingredient: id, typed: String(amount) },
+      { seen: versions.ingredients.get(id) ?? 1 },
+    );
+  },
+  async sheet(pick, amount) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id, vessel, hob, steps } = oneOf(costing.state.recipes, pick);
+    const next = steps.map((s) =>
+      s.do === 'add' && 'ingredient' in s.of ? { ...s, amount: `${amount * 10} g` } : s,
+    );
+    return here.send(SHEET, { id, vessel, hob, steps: next }, { seen: versions.recipes.get(id) ?? 1 });
+  },
+  async 'a line nobody reads'(pick) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id, vessel, hob, steps } = oneOf(costing.state.recipes, pick);
+    const next = [
+      ...steps.slice(0, 1),
+      { do: 'unread' as const, said: 'a pinch of something' },
+      ...steps.slice(1),
+    ];
+    return here.send(SHEET, { id, vessel, hob, steps: next }, { seen: versions.recipes.get(id) ?? 1 });
+  },
+  async basis(pick) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id } = oneOf(costing.state.ingredients, pick);
+    const by = oneOf(['latest', 'average', 'stock'] as const, pick);
+    return here.send(
+      BASIS,
+      { id, by, days: '60', price: '', per: '1 kg' },
+      { seen: versions.ingredients.get(id) ?? 1 },
+    );
+  },
+  async pack(pick) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id } = oneOf(costing.state.ingredients, pick);
+    return here.send(
+      SETTING,
+      { id, partPack: pick % 2 === 0 ? 'whole' : 'part' },
+      { seen: versions.ingredients.get(id) ?? 1 },
+    );
+  },
+  async count(pick, amount) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id } = oneOf(costing.state.ingredients, pick);
+    return here.send(COUNT, { id, typed: `${amount} kg` }, { seen: versions.ingredients.get(id) ?? 1 });
+  },
+  async weighing(pick, amount) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const { id, ingredient } = oneOf(costing.state.articles, pick);
+    return here.send(
+      WEIGHING,
+      { id: ingredient, article: id, typed: `${amount} kg` },
+      { seen: versions.ingredients.get(ingredient) ?? 1 },
+    );
+  },
+  async merge(pick) {
+    const { costing, versions } = await one.costedKitchen(here.kitchenId);
+    const [a, b] = [oneOf(costing.state.ingredients, pick), oneOf(costing.state.ingredients, pick + 5)];
+    return here.send(MERGE, { id: a.id, into: b.id }, { seen: versions.ingredients.get(a.id) ?? 1 });
+  },
+  async apart() {
+    const { costing } = await one.costedKitchen(here.kitchenId);
+    const file = await here.read();
+    const merged = file.ingredients.find((i) => i.mergedInto !== undefined);
+    if (!merged) return costing;
+    const { versions } = await other.standingKitchen(here.kitchenId);
+    return here.send(APART, { id: merged.id }, { seen: versions.ingredients.get(merged.id) ?? 1 });
+  },
+  take: (pick) =>
+    here.send(
+      TAKE,
+      { reference: oneOf(['chervil', 'tarragon', 'veal-bones', 'parsnip'], pick), name: `Taken ${pick}` },
+      { seen: null },
+    ),
+};
+
+/** Everything a costing says: each node of each layer, and why a cost is not whole. */
+const told = (k: KitchenCosting) => ({
+  costs: LAYERS.map((layer) =>
+    k.layer(layer).nodes.map(({ key }) => [key, k.layer(layer).cost(key)] as const),
+  ),
+  gaps: k.graph.nodes
+    .filter(({ key }) => k.graph.cost(key) === null)
+    .map(({ key }) => [key, gapsOf(k, key).map((t) => t.message)]),
+});
+
+function expectSame(now: KitchenCosting, fromNothing: KitchenCosting): void {
+  const [a, b] = [told(now), told(fromNothing)];
+  expect(a.gaps).toEqual(b.gaps);
+  for (const [i, layer] of b.costs.entries()) {
+    expect(a.costs[i]?.map(([key]) => key)).toEqual(layer.map(([key]) => key));
+    for (const [j, [key, want]] of layer.entries()) {
+      const found = a.costs[i]?.[j]?.[1] ?? null;
+      if (want === null || found === null || Math.abs(found - want) > 1e-9 * Math.max(1, Math.abs(want)))
+        expect([key, found]).toEqual([key, want]);
+    }
+  }
+}
+
+test('two processes on one database say what a costing from nothing says, whoever edits and whoever looks', async () => {
+  const edit = fc.tuple(
+    fc.constantFrom(...Object.keys(EDITS)),
+    fc.nat(400),
+    fc.integer({ min: 1, max: 90 }),
+    fc.boolean(),
+  );
+  let done = 0;
+  await fc.assert(
+    fc.asyncProperty(fc.array(edit, { minLength: 1, maxLength: 6 }), async (edits) => {
+      for (const [name, pick, amount, look] of edits) {
+        const reply = (await EDITS[name]?.(pick, amount)) as { ok?: boolean };
+        if (reply.ok) done += 1;
+        // The other one has not looked at every revision: it catches up over several.
+        if (look) await other.costedKitchen(here.kitchenId);
+      }
+      const fromNothing = costFile(await here.read(), DAY, CONSTANTS);
+      for (const kitchen of [one, other, process()])
+        expectSame((await kitchen.costedKitchen(here.kitchenId)).costing, fromNothing);
+      const { supplies } = await other.pricedKitchen(here.kitchenId);
+      for (const [id, s] of fromNothing.supplies) expect(supplies.get(id)?.usablePerKg).toBe(s.usablePerKg);
+    }),
+    { numRuns: cases(20) },
+  );
+  // Most of it was really done.
+  expect(done).toBeGreaterThan(5);
+});
+
+test('what stands in memory is brought up to date and not made anew: pots and ingredients that have not moved are the same', async () => {
+  const before = await one.costedKitchen(here.kitchenId);
+  await EDITS.price?.(11, 33);
+  const after = await one.costedKitchen(here.kitchenId);
+  expect(after.stood.revision).toBe(before.stood.revision + 1);
+  for (const [id, { run: was }] of before.costing.recipes)
+    expect(after.costing.recipes.get(id)?.run).toBe(was);
+  const moved = [...after.costing.supplies].filter(([id, s]) => before.costing.supplies.get(id) !== s);
+  expect(moved.length).toBeLessThan(4);
+  // Asked again where nothing has moved, it is the very same.
+  expect(await one.costedKitchen(here.kitchenId)).toBe(after);
+});
+
+test('everybody asks at once after an edit: it is worked out once', async () => {
+  await EDITS.price?.(12, 44);
+  const all = await Promise.all(Array.from({ length: 8 }, () => one.costedKitchen(here.kitchenId)));
+  expect(new Set(all).size).toBe(1);
+});
+
+test('a zone that somebody changed is the zone of every process: the day is another at once', async () => {
+  // At noon by UTC on the 14th it is the 15th on Kiritimati.
+  expect((await other.costedKitchen(here.kitchenId)).costing.day).toBe('2026-03-14');
+  await run(here.pool, 'UPDATE kitchen SET zone = ? WHERE id = ?', ['Pacific/Kiritimati', here.kitchenId]);
+  expect((await other.costedKitchen(here.kitchenId)).costing.day).toBe('2026-03-15');
+  await run(here.pool, 'UPDATE kitchen SET zone = ? WHERE id = ?', ['Europe/Dublin', here.kitchenId]);
+});
