@@ -1,3 +1,4 @@
+import { setImmediate as others } from 'node:timers/promises';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createPool, type Pool, type PoolConnection, type ResultSetHeader } from 'mysql2/promise';
 import type { ZodType } from 'zod';
@@ -69,6 +70,9 @@ export function openPool(url: string): Pool {
   });
 }
 
+/** Rows checked before others get their turn. */
+const CHECKED_AT_ONCE = 400;
+
 export async function many<T>(
   sql: Sql,
   row: ZodType<T>,
@@ -76,7 +80,13 @@ export async function many<T>(
   values: Value[] = [],
 ): Promise<T[]> {
   const [rows] = await sql.execute(statement, values);
-  return (rows as unknown[]).map((r) => row.parse(r));
+  const read: T[] = [];
+  for (const r of rows as unknown[]) {
+    read.push(row.parse(r));
+    // Thousands of rows take a while to check: others are answered meanwhile.
+    if (read.length % CHECKED_AT_ONCE === 0) await others();
+  }
+  return read;
 }
 
 export async function maybeOne<T>(

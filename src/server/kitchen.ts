@@ -1,6 +1,6 @@
 import 'server-only';
 import { LRUCache } from 'lru-cache';
-import { costKitchen, type KitchenCosting, type Workings } from '@/core/costing';
+import { costingKitchen, type KitchenCosting, type Workings } from '@/core/costing';
 import { beginOfDay, dayIn, shiftDay } from '@/core/day';
 import { historyMerged, withoutMerged, type History, type KitchenState } from '@/core/kitchen-state';
 import { workSupplies, type KeptSupplies, type Supply } from '@/core/prices';
@@ -11,6 +11,7 @@ import { readHistory, type ReadPast } from '@/db/read-past';
 import { inSnapshot, type Sql } from '@/db/sql';
 import { now } from './clock';
 import { database } from './database';
+import { inParts } from './in-parts';
 import { inTurn } from './turns';
 
 export interface CostedKitchen {
@@ -94,7 +95,7 @@ async function nowAt(kitchenId: string, asOf?: AsOf) {
 
 /**
  * A kitchen costed for a day, today unless told. Of what has moved since it was last costed only that is read, and only what
- * depends on it is worked out again (`costKitchen`).
+ * depends on it is worked out again (`costingKitchen`), others being answered meanwhile.
  */
 export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<CostedKitchen> {
   const { stood, at, key } = await nowAt(kitchenId, asOf);
@@ -102,7 +103,7 @@ export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<Cos
     const { read, history } = await readFor(kitchenId, at);
     const last = lastWorkings.get(kitchenId);
     const begun = last?.matter.day === at.day ? last : (before?.costing.workings ?? last);
-    const costing = costKitchen(read.state, at.day, CONSTANTS, history, begun);
+    const costing = await inParts(costingKitchen(read.state, at.day, CONSTANTS, history, begun));
     lastWorkings.set(kitchenId, costing.workings);
     return { costing, versions: read.versions, stood: read.stood };
   });
@@ -115,7 +116,7 @@ export async function costedWith(
 ): Promise<KitchenCosting> {
   const { state, day } = costing;
   const { history } = await readFor(state.kitchen.id, { day, known: 'since' });
-  const changed = costKitchen(change(state), day, CONSTANTS, history, costing.workings);
+  const changed = await inParts(costingKitchen(change(state), day, CONSTANTS, history, costing.workings));
   // What is tried out is mostly done a moment later.
   lastWorkings.set(state.kitchen.id, changed.workings);
   return changed;
@@ -138,7 +139,9 @@ export async function pricedKitchen(kitchenId: string, asOf?: AsOf): Promise<Pri
   return upToDate(priced, key, stood, async (before) => {
     const { read, history } = await readFor(kitchenId, at);
     const past = historyMerged(read.state, history);
-    const { supplies, kept } = workSupplies(withoutMerged(read.state), at.day, past, before?.kept);
+    const { supplies, kept } = await inParts(
+      workSupplies(withoutMerged(read.state), at.day, past, before?.kept),
+    );
     return { supplies, kept, stood: read.stood };
   });
 }

@@ -145,6 +145,31 @@ test('the drawing follows the chosen step; the copper line is dragged down and l
   await expect.poll(() => figure(cost(page))).toBeLessThan(lower);
 });
 
+test('a pot is found by any of its words, or it is said that none fits', async ({ page }) => {
+  await open(page, '/pot');
+  const rows = page.getByRole('table').getByRole('row');
+  const all = await rows.count();
+  await page.getByLabel('Find a pot').fill('venisn stock');
+  await expect(page.getByRole('link', { name: 'Venison bone stock' })).toBeVisible();
+  await expect.poll(() => rows.count()).toBeLessThan(all);
+  await page.getByLabel('Find a pot').fill('unicorn');
+  await expect(page.getByText('No pot in the book fits “unicorn”.')).toBeVisible();
+  await page.getByLabel('Find a pot').fill('');
+  await expect(rows).toHaveCount(all);
+});
+
+test('a line is read among all names, not among those that stand on the sheet', async ({ page }) => {
+  await openPot(page, 'White roux');
+  const next = page.getByLabel('Next step');
+  // The sheet names neither: one is called so whole, the other could be several.
+  await next.fill('100 g shallot');
+  await next.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'say which' })).toHaveCount(0);
+  await next.fill('2 kg stock');
+  await next.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: '“stock” could be' })).toBeVisible();
+});
+
 test('a step is added, moved and taken out', async ({ page }) => {
   await openPot(page, 'White roux');
   await page.getByLabel('Next step').fill('simmer 4 min');

@@ -1,5 +1,12 @@
 /** A kitchen costed: what products and plates come to, in which layers, why a figure is not whole, and the flow of trim. */
-export { costFile, costKitchen, type KitchenCosting, type PlateCosting, type Workings } from './kitchen';
+export {
+  costFile,
+  costKitchen,
+  costingKitchen,
+  type KitchenCosting,
+  type PlateCosting,
+  type Workings,
+} from './kitchen';
 export { gapsOf } from './gaps';
 export { costByLayer, costOfProduct, inputCosts, whereTheMoneyWent, type ProductCost } from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';

@@ -28,6 +28,7 @@ import {
 } from '../shelf';
 import type { Outcome } from '../trouble';
 import { matterOf, type Shelf } from '../verbs';
+import { finish, type Work } from '../work';
 
 export interface PlateLine {
   readonly written: WrittenPlate['lines'][number];
@@ -80,15 +81,20 @@ interface KeptPlate {
  * @param past what the past says of prices on that day
  * @param before workings of an earlier costing: what has not changed since is taken over, and the result is the same
  */
-export function costKitchen(
+export const costKitchen = (...of: Parameters<typeof costingKitchen>): KitchenCosting =>
+  finish(costingKitchen(...of));
+
+/** The same a part at a time, none of them longer than a pot takes: for a server that has others to answer. */
+export function* costingKitchen(
   written: KitchenState,
   day: string,
   constants: ProcessConstants,
   past: History,
   before?: Workings,
-): KitchenCosting {
+): Work<KitchenCosting> {
   const state = withoutMerged(written);
-  const { supplies, kept } = workSupplies(state, day, historyMerged(written, past), before?.supplies);
+  const { supplies, kept } = yield* workSupplies(state, day, historyMerged(written, past), before?.supplies);
+  yield;
   const recipes = new Map<string, RecipeCosting>();
   const lefts = new Map<string, Product>();
   const matter = matterOn(state, day, before?.matter);
@@ -96,10 +102,12 @@ export function costKitchen(
   const asBefore = before !== undefined && sameThings(state.recipes, before.written);
   const order = asBefore ? before.parts.order : inOrder(state.recipes).order;
   const cooking = { recipes: state.recipes, order, constants, shelf, cooked: recipes, lefts };
-  const pots = cookAll({ ...cooking, before: before?.pots });
+  yield;
+  const pots = yield* cookAll({ ...cooking, before: before?.pots });
   const keptPlates = new Map(
     state.plates.map((plate) => [plate.id, plateOn(plate, shelf, before?.plates.get(plate.id))]),
   );
+  yield;
   const plates = new Map([...keptPlates].map(([id, { costing }]) => [id, costing]));
   const parts = {
     supplies,
@@ -108,20 +116,9 @@ export function costKitchen(
     plates: new Map([...keptPlates].map(([id, { takes }]) => [id, takes])),
     lastBatches: keptSame(lastBatchesOf(recipes, lefts), before?.parts.lastBatches),
   };
+  yield;
   const sameShape = before !== undefined && sameGraph(parts, before.parts);
-  const graphs = new Map<Layer, CostGraph>();
-  const layer = (name: Layer): CostGraph => {
-    const known = graphs.get(name);
-    if (known) return known;
-    const was = sameShape ? before.graphs.get(name)?.fork() : undefined;
-    const made = was ?? graphOf(name, parts);
-    graphs.set(name, made);
-    const moved = was
-      ? [...supplies.values()].filter((s) => s !== before?.parts.supplies.get(s.ingredient.id))
-      : supplies.values();
-    made.set([...sourcePrices(moved), ...layerPrices(state)].filter(([key]) => made.has(key)));
-    return made;
-  };
+  const { graphs, layer } = graphsOf(state, parts, sameShape ? before : undefined);
   const into = mergeTargets(written);
   const spellings = written.ingredients
     .filter((i) => i.mergedInto !== undefined)
@@ -137,6 +134,24 @@ export function costKitchen(
     graphs,
   };
   return { state, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer, workings };
+}
+
+/** The graph of each layer, made when it is first asked for: forked from the one before while it has the same shape. */
+function graphsOf(state: KitchenState, parts: GraphParts, before: Workings | undefined) {
+  const graphs = new Map<Layer, CostGraph>();
+  const layer = (name: Layer): CostGraph => {
+    const known = graphs.get(name);
+    if (known) return known;
+    const was = before?.graphs.get(name)?.fork();
+    const made = was ?? graphOf(name, parts);
+    graphs.set(name, made);
+    const moved = was
+      ? [...parts.supplies.values()].filter((s) => s !== before?.parts.supplies.get(s.ingredient.id))
+      : parts.supplies.values();
+    made.set([...sourcePrices(moved), ...layerPrices(state)].filter(([key]) => made.has(key)));
+    return made;
+  };
+  return { graphs, layer };
 }
 
 /** A whole kitchen file costed on a day, with the past that stands in it: as corrected since, or as it was known by an instant. */

@@ -2,6 +2,7 @@ import type { OpenPack } from '../larder';
 import type { WrittenIngredient } from '../kitchen-file';
 import type { History, KitchenState } from '../kitchen-state';
 import { refuse, type Trouble } from '../trouble';
+import { finish, type Work } from '../work';
 import { afterTheKnife, type CameOff, type Knife, type SupplyPrices } from '../knife';
 import { childrenIn, knivesOf, usedIn, type Used } from './knives';
 import { priceBook, priceOf, type PriceFound } from './prices';
@@ -113,16 +114,24 @@ export interface KeptSupplies {
 const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((x, i) => x === b[i]);
 
+export interface SuppliesMade {
+  readonly supplies: Map<string, Supply>;
+  readonly kept: KeptSupplies;
+}
+
+/** Ingredients that are one part of the work. */
+const A_PART = 50;
+
 /**
  * Every ingredient of a kitchen with what it costs on a day, in the kitchen's order, so that a graph has its nodes where they
  * were. One whose own row, articles, past and uses are what they were is not worked out again.
  */
-export function workSupplies(
+export function* workSupplies(
   state: KitchenState,
   day: string,
   history: History,
   before?: KeptSupplies,
-): { readonly supplies: Map<string, Supply>; readonly kept: KeptSupplies } {
+): Work<SuppliesMade> {
   const of = [...state.recipes, ...state.plates];
   const used = before && sameList(before.used.of, of) ? before.used : { of, set: usedIn(state) };
   const children = childrenIn(state.ingredients);
@@ -132,7 +141,8 @@ export function workSupplies(
   const same = [day, state.kitchen, state.suppliers, state.measures];
   const worked = new Map<string, Worked>();
   const found = new Map<string, Supply>();
-  for (const root of rootsIn(state.ingredients)) {
+  for (const [n, root] of rootsIn(state.ingredients).entries()) {
+    if (n % A_PART === A_PART - 1) yield;
     const family = familyOf(root, children);
     const articles = sold.get(root.id) ?? [];
     const from: unknown[] = [...same, history.counted(root.id)];
@@ -151,7 +161,7 @@ export function workSupplies(
 }
 
 export const suppliesOn = (state: KitchenState, day: string, history: History): Map<string, Supply> =>
-  workSupplies(state, day, history).supplies;
+  finish(workSupplies(state, day, history)).supplies;
 
 /** An ingredient and everything that comes off it, priced by its school. */
 function priced(

@@ -14,6 +14,7 @@ import {
 } from './last-batch';
 import { productOf, readSupply, type SupplyKey } from '../supply';
 import { ofStep, runPot, supplyOf, type Shelf } from '../verbs';
+import type { Work } from '../work';
 import type { Of } from '../written';
 import type { RecipeCosting } from './recipe-costing';
 import { jointOf, potOf } from './shelf';
@@ -41,9 +42,9 @@ export interface Cooking {
 
 /**
  * Runs every pot, each after what it lives from, and those that take of a last batch until batch after batch is the same. A pot
- * that stands as it stood, of things that are what they were, is not run again.
+ * that stands as it stood, of things that are what they were, is not run again. A part of the work is one pot.
  */
-export function cookAll(cooking: Cooking): KeptPots {
+export function* cookAll(cooking: Cooking): Work<KeptPots> {
   const { recipes, order, constants, shelf, cooked, lefts } = cooking;
   const before =
     cooking.before?.constants === constants && equal(cooking.before.manner, shelf.manner)
@@ -62,8 +63,13 @@ export function cookAll(cooking: Cooking): KeptPots {
     const held = apart.has(id) ? undefined : stillHolds(before?.runs.get(id), recipe, shelf);
     keep(id, held ?? cookedAnew(recipe, shelf, constants, before?.runs.get(id)));
   };
-  for (const id of order) if (!apart.has(id)) cook(id);
-  if (!restAsBefore(again, byId, cooking, before, keep)) cookUntilRest(again, cook, cooking, runs, keep);
+  for (const id of order)
+    if (!apart.has(id)) {
+      cook(id);
+      yield;
+    }
+  if (!restAsBefore(again, byId, cooking, before, keep))
+    yield* cookUntilRest(again, cook, cooking, runs, keep);
   // In the order of the book, however they came to be cooked.
   cooked.clear();
   for (const { id } of recipes) cooked.set(id, (runs.get(id) as KeptRun).costing);
@@ -105,22 +111,25 @@ function restAsBefore(
   return true;
 }
 
-function cookUntilRest(
+function* cookUntilRest(
   again: readonly string[],
   cook: (id: string) => void,
   { recipes, cooked, lefts }: Cooking,
   runs: ReadonlyMap<string, KeptRun>,
   keep: (id: string, kept: KeptRun) => void,
-): void {
+): Work<void> {
   const feeds = feedingALast(recipes);
   const feeding = again.filter((id) => feeds.has(id));
   const keys = [...new Set(recipes.flatMap((r) => r.steps.flatMap((s) => lastKey(ofStep(s)) ?? [])))];
   // The first batch of all begins with water in the place of what is not there yet.
   for (const key of keys) lefts.set(key, WATER_INSTEAD);
-  const rested = settleBatches((left, first) => {
+  const rested = yield* settleBatches(function* (left, first) {
     if (!first) lefts.clear();
     for (const [key, product] of left) lefts.set(key, product);
-    for (const id of feeding) cook(id);
+    for (const id of feeding) {
+      cook(id);
+      yield;
+    }
     return new Map(
       keys.flatMap((key) => {
         const { id, part } = madeOf(key);
@@ -131,7 +140,11 @@ function cookUntilRest(
     );
   });
   // Those that only live from them are cooked once, when nothing moves any more.
-  for (const id of again) if (!feeds.has(id)) cook(id);
+  for (const id of again)
+    if (!feeds.has(id)) {
+      cook(id);
+      yield;
+    }
   for (const id of again) {
     const kept = runs.get(id) as KeptRun;
     const { costing } = kept;

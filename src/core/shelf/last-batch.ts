@@ -2,6 +2,7 @@ import { lastBatchesIn, usesOf, type WrittenRecipe } from '../kitchen-file';
 import { liquidG, type PotRun, type Product } from '../pot';
 import { batchBefore, readSupply } from '../supply';
 import type { Trouble } from '../trouble';
+import type { Work } from '../work';
 
 /**
  * A pot topped up daily, a wash that starts the next stock: what the last batch left goes into this one, and what this one
@@ -69,12 +70,12 @@ export function sameStuff(a: Product | undefined, b: Product | undefined): boole
  * @param cook one round: takes what the round before left, gives what this one leaves, by key
  * @returns whether it came to rest
  */
-export function settleBatches(
-  cook: (left: ReadonlyMap<string, Product>, first: boolean) => ReadonlyMap<string, Product>,
-): boolean {
+export function* settleBatches(
+  cook: (left: ReadonlyMap<string, Product>, first: boolean) => Work<ReadonlyMap<string, Product>>,
+): Work<boolean> {
   let left: ReadonlyMap<string, Product> = new Map();
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const next = cook(left, round === 0);
+    const next = yield* cook(left, round === 0);
     const keys = new Set([...next.keys(), ...left.keys()]);
     if (round > 0 && [...keys].every((key) => sameStuff(left.get(key), next.get(key)))) return true;
     left = next;

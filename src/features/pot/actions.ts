@@ -4,6 +4,7 @@ import { z } from 'zod';
 import type { Names } from '@/core/said';
 import { costedKitchen } from '@/server/kitchen';
 import { worker } from '@/server/session';
+import { pots, type PotsFound } from './queries';
 import { reachOf, type Reach } from './reach';
 import { namesToRead } from './names';
 
@@ -28,4 +29,12 @@ export async function matterFor(
   const named = { ingredients: Ids.parse(ingredients), recipes: Ids.parse(recipes) };
   const { costing } = await costedKitchen(who.kitchenId);
   return reachOf(costing, z.uuid().parse(sheet), named);
+}
+
+const LONGEST = 80;
+
+/** Pots by any of their words; undefined for whoever is not signed in. */
+export async function findPots(wanted: string): Promise<PotsFound | undefined> {
+  const who = await worker();
+  return who && pots(who, wanted.slice(0, LONGEST));
 }

@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfProduct, gapsOf } from '@/core/costing';
+import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
 import { lastBatchesIn, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { Hob, ProcessConstants, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -11,6 +11,7 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { usedBy } from '@/server/used-by';
+import { searcher } from '@/ui/search';
 import { namesToWrite } from './names';
 import { namedIn, reachOf, type Reach } from './reach';
 
@@ -29,30 +30,60 @@ export interface PotSummary {
   readonly from: readonly string[];
 }
 
-export async function pots(who: Worker): Promise<PotSummary[]> {
+/** The pots that fit some words: the first of them, and how many there are. */
+export interface PotsFound {
+  readonly of: string;
+  readonly rows: readonly PotSummary[];
+  readonly hits: number;
+  /** Pots in the book. */
+  readonly total: number;
+}
+
+/** Rows told at once: more than a screen, and all of most kitchens. */
+const MOST_ROWS = 100;
+const searches = new WeakMap<readonly WrittenRecipe[], ReturnType<typeof searcher<WrittenRecipe>>>();
+
+/** The book's pots in its order, or those that fit some words. */
+export async function pots(who: Worker, wanted = ''): Promise<PotsFound> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const names = new Map(costing.state.recipes.map((r) => [r.id, r.name]));
+  const { recipes } = costing.state;
+  const search = searches.get(recipes) ?? searcher(recipes);
+  searches.set(recipes, search);
+  const hits = search(wanted);
+  const names = new Map(recipes.map((r) => [r.id, r.name]));
   const vessels = new Map(costing.state.vessels.map((v) => [v.id, v.name]));
-  return costing.state.recipes.map((r) => {
-    const rows = costing.recipes.get(r.id)?.run.rows ?? [];
-    const { ml, perL } = costOfProduct(costing, r.id);
-    return {
-      id: r.id,
-      name: r.name,
-      note: r.note,
-      vessel: vessels.get(r.vessel) ?? '',
-      steps: r.steps.length,
-      ml,
-      mostMl: Math.max(ml, ...rows.map((row) => row.ml)),
-      hobHours: rows[rows.length - 1]?.hobHours ?? 0,
-      perL,
-      gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
-      from: [
-        ...new Set(usesOf(r).map((id) => names.get(id) ?? '')),
-        ...new Set(lastBatchesIn(r).map((id) => `the last ${names.get(id) ?? ''}`)),
-      ],
-    };
-  });
+  return {
+    of: wanted,
+    hits: hits.length,
+    total: recipes.length,
+    rows: hits.slice(0, MOST_ROWS).map((r) => summaryOf(costing, r, names, vessels)),
+  };
+}
+
+function summaryOf(
+  costing: KitchenCosting,
+  r: WrittenRecipe,
+  names: ReadonlyMap<string, string>,
+  vessels: ReadonlyMap<string, string>,
+): PotSummary {
+  const rows = costing.recipes.get(r.id)?.run.rows ?? [];
+  const { ml, perL } = costOfProduct(costing, r.id);
+  return {
+    id: r.id,
+    name: r.name,
+    note: r.note,
+    vessel: vessels.get(r.vessel) ?? '',
+    steps: r.steps.length,
+    ml,
+    mostMl: Math.max(ml, ...rows.map((row) => row.ml)),
+    hobHours: rows[rows.length - 1]?.hobHours ?? 0,
+    perL,
+    gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
+    from: [
+      ...new Set(usesOf(r).map((id) => names.get(id) ?? '')),
+      ...new Set(lastBatchesIn(r).map((id) => `the last ${names.get(id) ?? ''}`)),
+    ],
+  };
 }
 
 /** Everything a pot sheet needs to answer by itself while it is typed in: what its lines reach, and no more of the kitchen. */

@@ -1,44 +1,72 @@
 'use client';
 
 import Link from 'next/link';
+import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import { WhyFigure } from '@/ui/why-panel';
-import type { PotSummary } from '../queries';
+import { useFound } from '@/ui/use-found';
+import { findPots } from '../actions';
+import type { PotsFound, PotSummary } from '../queries';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
-export function PotList({ pots }: { pots: readonly PotSummary[] }) {
+export function PotList({ pots }: { readonly pots: PotsFound }) {
+  const { wanted, setWanted, found, answered } = useFound(pots, findPots);
+  const more = found.hits - found.rows.length;
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>Pots</h1>
+          <p className="lead-line">What happens to the litres, and to the money in them.</p>
+        </div>
+        {pots.total > 0 && (
+          <Form.Control
+            type="search"
+            placeholder="Find a pot"
+            aria-label="Find a pot"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+          />
+        )}
+      </div>
+      {pots.total === 0 ? (
+        <p>There are no pot sheets yet: load a kitchen file to begin.</p>
+      ) : (
+        <Table pots={found.rows} />
+      )}
+      {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
+      {answered && pots.total > 0 && found.hits === 0 && (
+        <p className="quiet">No pot in the book fits “{wanted}”.</p>
+      )}
+    </>
+  );
+}
+
+function Table({ pots }: { readonly pots: readonly PotSummary[] }) {
   const { currencySign } = useFigures();
   const most = Math.max(1, ...pots.map((p) => p.mostMl));
   return (
-    <>
-      <h1>Pots</h1>
-      <p className="lead-line">What happens to the litres, and to the money in them.</p>
-      {pots.length === 0 ? (
-        <p>There are no pot sheets yet: load a kitchen file to begin.</p>
-      ) : (
-        <table className="sheet-table list-table">
-          <thead>
-            <tr>
-              <th scope="col">Pot</th>
-              <th scope="col" className="left">
-                Lives from
-              </th>
-              <th scope="col" className="left">
-                Stands in
-              </th>
-              <th scope="col">litres, of the most it held</th>
-              <th scope="col">on the hob</th>
-              <th scope="col">{currencySign} a litre</th>
-            </tr>
-          </thead>
-          <tbody>
-            {pots.map((p) => (
-              <PotLine key={p.id} pot={p} most={most} />
-            ))}
-          </tbody>
-        </table>
-      )}
-    </>
+    <table className="sheet-table list-table">
+      <thead>
+        <tr>
+          <th scope="col">Pot</th>
+          <th scope="col" className="left">
+            Lives from
+          </th>
+          <th scope="col" className="left">
+            Stands in
+          </th>
+          <th scope="col">litres, of the most it held</th>
+          <th scope="col">on the hob</th>
+          <th scope="col">{currencySign} a litre</th>
+        </tr>
+      </thead>
+      <tbody>
+        {pots.map((p) => (
+          <PotLine key={p.id} pot={p} most={most} />
+        ))}
+      </tbody>
+    </table>
   );
 }
 

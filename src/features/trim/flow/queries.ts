@@ -47,6 +47,10 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
     boughtBetween(database(), who.kitchenId, from, day),
     wastesSince(database(), who.kitchenId, shiftDay(day, 1 - WASTE_DAYS)),
   ]);
+  const flows = trimFlow(costing, (id) => (bought.get(id) ?? 0) / weeks).filter(
+    (f) => f.givesG > 0 || f.asksG > 0,
+  );
+  const asking = new Set(flows.flatMap((f) => f.asks.map((a) => a.recipe)));
   return {
     weeks,
     from,
@@ -54,8 +58,7 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
     mayEdit: may(who.role, 'manager'),
     mayWaste: may(who.role, 'cook'),
     mark: state.kitchen.decimalMark,
-    flows: trimFlow(costing, (id) => (bought.get(id) ?? 0) / weeks)
-      .filter((f) => f.givesG > 0 || f.asksG > 0)
+    flows: flows
       .map((f) => ({
         ...f,
         version: versions.ingredients.get(ingredientOf(f.supply) ?? f.of.id) ?? 1,
@@ -65,7 +68,7 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
         (a, b) =>
           Number(b.asks.length > 0) - Number(a.asks.length > 0) || b.givesG - b.asksG - (a.givesG - a.asksG),
       ),
-    recipeVersions: Object.fromEntries(versions.recipes),
+    recipeVersions: Object.fromEntries([...asking].map((id) => [id, versions.recipes.get(id) ?? 1])),
     wastes: wastes.map((w) => {
       const supply = supplies.get(costing.countsAs(w.ingredient));
       const perKg = w.part === 'stock trim' ? supply?.trimPerKg : supply && beforeTheKnife(supply);

@@ -1,8 +1,9 @@
 'use client';
 
 import Link from 'next/link';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { useFound } from '@/ui/use-found';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
 import { findLarder } from '../actions';
@@ -12,32 +13,9 @@ import { Measures } from './measures';
 import { Merges } from './merges';
 import { UsualBasis } from './usual-basis';
 
-/** What fits what is typed; an answer that comes late is dropped, and a search that nobody answers leaves what stood there. */
-function useFound(page: LarderPage) {
-  const [wanted, setWanted] = useState('');
-  const [found, setFound] = useState(page.found);
-  const typed = wanted.trim();
-  useEffect(() => {
-    if (typed === '') return;
-    let here = true;
-    void findLarder(typed)
-      .catch(() => undefined)
-      .then((now) => here && now && setFound(now));
-    return () => {
-      here = false;
-    };
-  }, [typed, page]);
-  return {
-    wanted,
-    setWanted,
-    found: typed === '' ? page.found : found,
-    answered: typed === '' || found.of === typed,
-  };
-}
-
 /** What the kitchen has, and the starting points it can take from. */
 export function LarderView({ page }: { page: LarderPage }) {
-  const { wanted, setWanted, found, answered } = useFound(page);
+  const { wanted, setWanted, found, answered } = useFound(page.found, findLarder);
   const more = found.hits - found.rows.length;
   return (
     <>

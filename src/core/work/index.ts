@@ -1,0 +1,10 @@
+/** Long work that is done a part at a time: whoever drives it may do other things between two parts. */
+export type Work<T> = Generator<void, T, void>;
+
+/** Does all of it at once. */
+export function finish<T>(work: Work<T>): T {
+  for (;;) {
+    const next = work.next();
+    if (next.done) return next.value;
+  }
+}
