@@ -1,5 +1,6 @@
 import { copyLiquid, liquidG, liquidMl, noLiquid, pourShare, type Liquid } from './liquid';
-import { copyPiece, pieceG, pieceMl, shareOfPiece, type Piece } from './piece';
+import { alikeTogether, fewSources } from './together';
+import { pieceG, pieceMl, shareOfPiece, type Piece } from './piece';
 import type { PotState } from './state';
 
 /**
@@ -19,8 +20,8 @@ export interface Product {
 export function productOf(s: PotState): Product {
   const sum = (of: (p: Piece) => number) => s.pieces.reduce((total, p) => total + of(p), 0);
   return {
-    liquid: copyLiquid(s.liquid),
-    pieces: s.pieces.map(copyPiece),
+    liquid: { ...copyLiquid(s.liquid), sources: fewSources(s.liquid.sources) },
+    pieces: alikeTogether(s.pieces),
     allergens: [...s.allergens].sort(),
     g: liquidG(s.liquid) + sum(pieceG),
     ml: liquidMl(s.liquid) + sum(pieceMl),
