@@ -59,7 +59,7 @@ export interface Book {
  * come to name.
  */
 export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
-  const [told, setTold] = useState<Reach>(data);
+  const [told, setTold] = useState<Reach>();
   const [all, setAll] = useState<Names>();
   const [noNames, setNoNames] = useState(false);
   const asking = useRef<Promise<Names | undefined>>(undefined);
@@ -74,31 +74,31 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
       });
     return asking.current;
   }, []);
-  const known = useMemo(() => ({ ...data, ...told, names: all ?? data.names }), [data, told, all]);
+  const known = useMemo(
+    () => ({ ...data, ...(told && together(data, told)), names: all ?? data.names }),
+    [data, told, all],
+  );
   const missing = useMemo(() => missingIn(lines, known), [lines, known]);
   // A line that cannot be read by the few names there are may say one of the others, which are on their way.
   const wasUnread = new Set(data.recipe.steps.filter((s) => s.do === 'unread').map((s) => s.id));
   const waits = !all && !noNames && missing.unread.some((id) => !wasUnread.has(id));
-  const [nobodyKnows, setNobodyKnows] = useState<ReadonlySet<string>>(new Set());
-  const wanted = [...missing.ingredients, ...missing.recipes].filter((id) => !nobodyKnows.has(id));
-  const asked = wanted.join(' ');
+  // Asked and told all that there was to tell: what is then still missing is shown as it is, until the lines are others.
+  const [answered, setAnswered] = useState<readonly SheetLine[]>();
+  const asked = answered === lines ? '' : [...missing.ingredients, ...missing.recipes].join(' ');
   useEffect(() => {
     if (asked === '') return;
     let here = true;
-    const among = (ids: readonly string[]): string[] => ids.filter((id) => asked.includes(id));
-    void matterFor(data.recipe.id, among(missing.ingredients), among(missing.recipes))
+    void matterFor(data.recipe.id, missing.ingredients, missing.recipes)
       .catch(() => undefined)
       .then((found) => {
         if (!here) return;
-        if (found) setTold((before) => together(before, found));
-        // What could not be told is shown as it is without: its lines say that it is not known.
-        setNobodyKnows((before) => new Set([...before, ...asked.split(' ')]));
+        if (found) setTold((before) => (before ? together(before, found) : found));
+        setAnswered(lines);
       });
     return () => {
       here = false;
     };
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- asked says all that missing does
-  }, [asked, data.recipe.id]);
+  }, [asked, data.recipe.id, lines, missing]);
   const [shown, setShown] = useState(lines);
   if (asked === '' && !waits && shown !== lines) setShown(lines);
   return { known, shown, names };
