@@ -293,6 +293,34 @@ describe('laws of the pot', () => {
     );
   });
 
+  test('water to a level stands at it, pieces and all, hot or cold; a level that is reached already asks for none', () => {
+    for (const celsius of [undefined, 90]) {
+      const r = run({
+        vessel: round(36, 40, 36),
+        hob: hob(5),
+        steps: [
+          { do: 'add', what: of(bones()), g: 6000 },
+          { do: 'water', to: { by: 'ml', value: 5000 } },
+          ...(celsius === undefined ? [] : ([{ do: 'bring', celsius }] as const)),
+          { do: 'water', to: { by: 'level', value: 20 } },
+        ],
+      });
+      expect(r.refused).toBeUndefined();
+      expect(r.rows.at(-1)?.levelCm).toBeCloseTo(20, 6);
+      expect(r.inputs.at(-1)?.supply).toBe('free');
+    }
+    const low = run({
+      vessel: round(36, 36, 36),
+      hob: hob(5),
+      steps: [
+        { do: 'add', what: of(bones()), g: 6000 },
+        { do: 'water', to: { by: 'ml', value: 15000 } },
+        { do: 'water', to: { by: 'level', value: 5 } },
+      ],
+    });
+    expect(low.refused?.trouble.message).toContain('5.0 cm');
+  });
+
   test('water to cover stands where it was asked for, and heating up is energy over power', () => {
     const r = run({
       vessel: round(36, 36, 36),

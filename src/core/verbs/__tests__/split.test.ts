@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { cases } from '../../testing/cases';
-import { rowCosts } from '../../layers';
+import { moneyWentIn, rowCosts } from '../../layers';
 import { CONSTANTS } from '../../reference';
 import { randomPot } from '../../testing/random-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
@@ -99,6 +99,17 @@ describe('one pot in two vessels', () => {
       { numRuns: cases(300) },
     );
   });
+});
+
+test('what clings where a thick pot stood takes its share of the money along, and the rest is in the product', () => {
+  const thick = stuff('Sauce', 'liquid', { water: 0.8, starch: 0.1 }, { binding: 0.1 });
+  const r = run(add(4000, thick), split(0.5), { do: 'combine', vessel: wide });
+  const clung = r.rows[2]?.lost.clung ?? 0;
+  expect(clung).toBeGreaterThan(0);
+  const went = moneyWentIn(r, [40], () => 0.01);
+  // 40.00 for 4,000 g: a cent a gram, for what stays and for what clings.
+  expect(went.lost.clung).toBeCloseTo(clung / 100, 9);
+  expect(went.left).toBeCloseTo((r.product?.g ?? 0) / 100, 9);
 });
 
 describe('fat that is taken off', () => {
