@@ -29,36 +29,57 @@ export function withoutMerged(state: KitchenState): KitchenState {
   const gone = (id: string): boolean => into(id) !== id;
   const moved: EachId = (kind, id) => (kind === 'ingredient' ? into(id) : id);
   // What names nothing that is gone stays the very same object: nothing that depends on it need be worked out again.
-  const names = (visit: (each: EachId) => unknown): boolean => {
-    let any = false;
+  // What does name such is made once for each way in which it counts.
+  const names = (visit: (each: EachId) => unknown): string => {
+    const counts: string[] = [];
     visit((kind, id) => {
-      any ||= kind === 'ingredient' && gone(id);
+      if (kind === 'ingredient' && gone(id)) counts.push(into(id));
       return id;
     });
-    return any;
+    return counts.join(' ');
   };
   return {
     ...state,
     ingredients: state.ingredients
       .filter((i) => !gone(i.id))
       .map((i) => {
-        const touched =
-          (i.comesOff && gone(i.comesOff.ingredient)) ||
-          i.yields.some((y) => y.byProducts.some((b) => gone(b.ingredient)));
-        return touched ? underAnother(i, into) : i;
+        const named = [
+          i.comesOff?.ingredient,
+          ...i.yields.flatMap((y) => y.byProducts.map((b) => b.ingredient)),
+        ];
+        const as = names((each) => named.forEach((id) => id !== undefined && each('ingredient', id, '')));
+        return once(i, as, () => underAnother(i, into));
       }),
-    articles: state.articles.map((a) => (gone(a.ingredient) ? { ...a, ingredient: into(a.ingredient) } : a)),
+    articles: state.articles.map((a) =>
+      once(a, gone(a.ingredient) ? into(a.ingredient) : '', () => ({ ...a, ingredient: into(a.ingredient) })),
+    ),
     recipes: state.recipes.map((r) =>
-      names((each) => r.steps.forEach((s) => idsOfStep(s, each)))
-        ? { ...r, steps: r.steps.map((s) => idsOfStep(s, moved)) }
-        : r,
+      once(
+        r,
+        names((each) => r.steps.forEach((s) => idsOfStep(s, each))),
+        () => ({ ...r, steps: r.steps.map((s) => idsOfStep(s, moved)) }),
+      ),
     ),
     plates: state.plates.map((p) =>
-      names((each) => p.lines.forEach((l) => idsOfMatter(l.of, each)))
-        ? { ...p, lines: p.lines.map((l) => ({ ...l, of: idsOfMatter(l.of, moved) })) }
-        : p,
+      once(
+        p,
+        names((each) => p.lines.forEach((l) => idsOfMatter(l.of, each))),
+        () => ({ ...p, lines: p.lines.map((l) => ({ ...l, of: idsOfMatter(l.of, moved) })) }),
+      ),
     ),
   };
+}
+
+const made = new WeakMap<object, { readonly as: string; readonly made: unknown }>();
+
+/** A thing as it counts, made once for each way in which it does; itself where it names nothing that is gone. */
+function once<T extends object>(of: T, as: string, make: () => T): T {
+  if (as === '') return of;
+  const before = made.get(of);
+  if (before?.as === as) return before.made as T;
+  const now = make();
+  made.set(of, { as, made: now });
+  return now;
 }
 
 const underAnother = (

@@ -50,6 +50,8 @@ export interface Book {
   readonly known: PotSheetData;
   /** The lines as far as all they name is known: what can be run and priced. */
   readonly shown: readonly SheetLine[];
+  /** Whether every name is known, and the matter of all that the lines name. */
+  readonly ready: boolean;
   /** Every name there is: asked for once, when somebody begins to write. Undefined where nobody answers. */
   readonly names: () => Promise<Names | undefined>;
 }
@@ -101,5 +103,5 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
   }, [asked, data.recipe.id, lines, missing]);
   const [shown, setShown] = useState(lines);
   if (asked === '' && !waits && shown !== lines) setShown(lines);
-  return { known, shown, names };
+  return { known, shown, names, ready: all !== undefined && asked === '' };
 }

@@ -7,6 +7,7 @@ import { linesOf, type SheetLine } from './sheet-lines';
 import { useBook } from './use-book';
 import { useKeeping } from './use-keeping';
 import { useLivePot } from './use-pot';
+import { useWish } from './use-wish';
 
 /** The step at which the pot holds what it gives: a portioning after it only puts that into jars. */
 const lastBeforePortions = (steps: PotSheetData['recipe']['steps']): number =>
@@ -21,12 +22,11 @@ export function useSheet(data: PotSheetData) {
   const [vessel, setVessel] = useState(data.recipe.vessel);
   const [hob, setHob] = useState(data.recipe.hob);
   const [chosen, setChosen] = useState(lastBeforePortions(data.recipe.steps));
-  const { known, shown, names } = useBook(data, lines);
+  const book = useBook(data, lines);
+  const { known, shown, names } = book;
   const pot = useLivePot(known, shown, vessel, hob);
   const keeping = useKeeping(known, lines, vessel, hob);
-  // A line is kept as what it means among all the names there are, not among those that happen to be known here.
-  const wish = (next: readonly SheetLine[], v: string, h: string): void =>
-    void names().then((all) => (all ? keeping.wish(next, v, h, all) : keeping.notAnswered()));
+  const wish = useWish(book, lines, keeping);
 
   const typed = (i: number, text: string): void => {
     void names();

@@ -1,0 +1,32 @@
+import { useEffect, useRef } from 'react';
+import type { SheetLine } from './sheet-lines';
+import type { Book } from './use-book';
+import type { useKeeping } from './use-keeping';
+
+/**
+ * Keeps lines as what they mean among all the names there are, and only once it is known whether what they name can go in: a
+ * wish that comes before that waits for it.
+ */
+export function useWish(
+  { known, names, ready }: Book,
+  lines: readonly SheetLine[],
+  keeping: ReturnType<typeof useKeeping>,
+) {
+  const wished = useRef<readonly [readonly SheetLine[], string, string]>(undefined);
+  const keepWished = (): void => {
+    if (!wished.current) return;
+    const [next, vessel, hob] = wished.current;
+    wished.current = undefined;
+    keeping.wish(next, vessel, hob, known.names);
+  };
+  useEffect(() => {
+    if (ready) keepWished();
+  });
+  return (next: readonly SheetLine[], vessel: string, hob: string): void => {
+    wished.current = [next, vessel, hob];
+    if (ready && next === lines) return keepWished();
+    void names().then((all) => {
+      if (!all) keeping.notAnswered();
+    });
+  };
+}
