@@ -19,7 +19,7 @@ type Step = KitchenFile['recipes'][number]['steps'][number];
 const idOf = (kind: number, n: number): string =>
   `019d${String(kind).padStart(4, '0')}-${n.toString(16).padStart(4, '0')}-7000-8000-${String(n).padStart(12, '0')}`;
 
-/** Numbers between 0 and 1 that look like chance and are the same in every run (mulberry32, Tommy Ettinger, public domain). */
+/** Numbers between 0 and 1 that look like chance and are the same in every run (mulberry32, public domain). */
 function chance(seed: number): () => number {
   let state = seed;
   return () => {

@@ -9,18 +9,20 @@ import type { Answer, Reached } from '../queries';
 interface Props {
   readonly reached: Reached;
   readonly graph: CostGraph;
+  /** What each cost when it first came into view. */
+  readonly before: ReadonlyMap<string, number | null>;
   /** How many there are, told or not. */
   readonly all: number;
 }
 
 /** Everything that lives from the rows of the price book, with what has moved since the page was opened. */
-export function Answers({ reached, graph, all }: Props) {
+export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (
     <aside className="answers" aria-label="Who lives from these prices">
-      <Group title="A plate" rows={reached.plates} graph={graph} />
-      <Group title="A litre" rows={reached.products} graph={graph} />
-      {others > 0 && <p className="quiet">{others} more live from other rows than those in view.</p>}
+      <Group title="A plate" rows={reached.plates} graph={graph} before={before} />
+      <Group title="A litre" rows={reached.products} graph={graph} before={before} />
+      {others > 0 && <p className="quiet">{others} more do not live from the rows in view.</p>}
     </aside>
   );
 }
@@ -29,10 +31,10 @@ function Group({
   title,
   rows,
   graph,
-}: {
+  before,
+}: Pick<Props, 'graph' | 'before'> & {
   readonly title: string;
   readonly rows: readonly Answer[];
-  readonly graph: CostGraph;
 }) {
   return (
     <>
@@ -40,7 +42,12 @@ function Group({
       <table>
         <tbody>
           {rows.map((row) => (
-            <AnswerRow key={row.key} row={row} now={graph.has(row.key) ? graph.cost(row.key) : row.cost} />
+            <AnswerRow
+              key={row.key}
+              row={row}
+              now={graph.has(row.key) ? graph.cost(row.key) : row.cost}
+              was={before.get(row.key) ?? null}
+            />
           ))}
         </tbody>
       </table>
@@ -48,9 +55,16 @@ function Group({
   );
 }
 
-function AnswerRow({ row, now }: { readonly row: Answer; readonly now: number | null }) {
+function AnswerRow({
+  row,
+  now,
+  was,
+}: {
+  readonly row: Answer;
+  readonly now: number | null;
+  readonly was: number | null;
+}) {
   const { money, bare } = useFigures();
-  const was = row.cost;
   const moved = now === null || was === null ? 0 : (now - was) * row.weight;
   return (
     <tr>

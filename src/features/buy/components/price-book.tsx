@@ -116,7 +116,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
             </p>
           )}
         </div>
-        <Answers reached={answers.reached} graph={answers.graph} all={data.answers} />
+        <Answers reached={answers.reached} graph={answers.graph} before={answers.before} all={data.answers} />
       </div>
     </>
   );

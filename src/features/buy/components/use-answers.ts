@@ -33,6 +33,10 @@ const graphOf = ({ graph: nodes, prices }: Reached): CostGraph => {
   return graph;
 };
 
+/** What everybody who answers costs as it was told, by key. */
+const costsIn = ({ products, plates }: Reached): ReadonlyMap<string, number | null> =>
+  new Map([...products, ...plates].map((a) => [a.key, a.cost]));
+
 /** What a row's prices come to in a graph; a source nothing lives from is not in it. */
 const known = (graph: CostGraph, row: PriceRow, typed: Typed) =>
   [...pricesOf(row, typed)].filter(([key]) => graph.has(key));
@@ -43,7 +47,11 @@ const known = (graph: CostGraph, row: PriceRow, typed: Typed) =>
  */
 export function useAnswers(first: Reached) {
   const [, redraw] = useState(0);
-  const [{ reached, graph }, setPart] = useState(() => ({ reached: first, graph: graphOf(first) }));
+  const [{ reached, graph, before }, setPart] = useState(() => ({
+    reached: first,
+    graph: graphOf(first),
+    before: costsIn(first),
+  }));
   const typed = useRef(new Map<string, readonly [PriceRow, Typed]>());
   const set = useCallback(
     (row: PriceRow, as: Typed) => {
@@ -55,7 +63,12 @@ export function useAnswers(first: Reached) {
   const reach = useCallback((next: Reached): void => {
     const made = graphOf(next);
     for (const [row, as] of typed.current.values()) made.set(known(made, row, as));
-    setPart({ reached: next, graph: made });
+    // What was in view before keeps the cost it was first seen with: what moved is counted from there.
+    setPart((was) => ({
+      reached: next,
+      graph: made,
+      before: new Map([...costsIn(next), ...was.before]),
+    }));
   }, []);
-  return { reached, graph, set, reach };
+  return { reached, graph, before, set, reach };
 }
