@@ -9,7 +9,15 @@ import {
   type KitchenState,
 } from '../kitchen-state';
 import type { CostGraph } from '../graph';
-import { graphOf, layerPrices, sameGraph, type GraphParts, type Layer, type PlateTakes } from '../layers';
+import {
+  graphAfter,
+  graphChanges,
+  graphOf,
+  layerPrices,
+  type GraphParts,
+  type Layer,
+  type PlateTakes,
+} from '../layers';
 import { sourcePrices } from '../knife';
 import type { Matter, ProcessConstants, Product } from '../pot';
 import { workSupplies, type KeptSupplies, type Supply } from '../prices';
@@ -117,8 +125,7 @@ export function* costingKitchen(
     lastBatches: keptSame(lastBatchesOf(recipes, lefts), before?.parts.lastBatches),
   };
   yield;
-  const sameShape = before !== undefined && sameGraph(parts, before.parts);
-  const { graphs, layer } = graphsOf(state, parts, sameShape ? before : undefined);
+  const { graphs, layer } = graphsOf(state, parts, before);
   const into = mergeTargets(written);
   const spellings = written.ingredients
     .filter((i) => i.mergedInto !== undefined)
@@ -136,13 +143,15 @@ export function* costingKitchen(
   return { state, spellings, countsAs: into, day, shelf, supplies, recipes, plates, graph, layer, workings };
 }
 
-/** The graph of each layer, made when it is first asked for: forked from the one before while it has the same shape. */
+/** The graph of each layer, made when it is first asked for: out of the one before while it has the same nodes. */
 function graphsOf(state: KitchenState, parts: GraphParts, before: Workings | undefined) {
+  const changes = before && graphChanges(parts, before.parts);
   const graphs = new Map<Layer, CostGraph>();
   const layer = (name: Layer): CostGraph => {
     const known = graphs.get(name);
     if (known) return known;
-    const was = before?.graphs.get(name)?.fork();
+    const had = before?.graphs.get(name);
+    const was = had && changes && graphAfter(name, parts, had, changes);
     const made = was ?? graphOf(name, parts);
     graphs.set(name, made);
     const moved = was

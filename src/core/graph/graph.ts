@@ -104,7 +104,7 @@ export class CostGraph {
       const follows = nodes[i]?.follows;
       if (follows === undefined) continue;
       this.followers.push(i);
-      this.followed.push(this.at(follows));
+      this.followed.push(this.placeOf(follows));
     }
     for (let i = 0; i < n; i += 1)
       if ((this.kind[i] as number) & SUM) {
@@ -117,7 +117,7 @@ export class CostGraph {
   private lay(i: number, node: GraphNode): void {
     const { key, from, gaps, plus } = node;
     this.ownGaps[i] = gaps;
-    if (plus !== undefined) this.plus[i] = plus;
+    this.plus[i] = plus ?? 0;
     this.kind[i] =
       (from.length > 0 || gaps !== 0 || plus !== undefined ? SUM : 0) |
       (node.notBelow0 ? NOT_BELOW_0 : 0) |
@@ -130,8 +130,6 @@ export class CostGraph {
       if (!(j < i)) throw new GraphError(`${key} stands before what it is made of`);
       this.from[at] = j;
       this.weight[at] = edge[1];
-      // Counted two places on, so that filling in moves each count to where it belongs.
-      this.firstUp[j + 2] = (this.firstUp[j + 2] as number) + 1;
       at += 1;
     }
     this.first[i + 1] = at;
@@ -141,6 +139,11 @@ export class CostGraph {
   private turnRound(): void {
     const { first, from, firstUp, up } = this;
     const n = this.nodes.length;
+    // Counted two places on, so that filling in moves each count to where it belongs.
+    for (let e = 0; e < from.length; e += 1) {
+      const j = (from[e] as number) + 2;
+      firstUp[j] = (firstUp[j] as number) + 1;
+    }
     for (let i = 2; i <= n; i += 1) firstUp[i] = (firstUp[i] as number) + (firstUp[i - 1] as number);
     for (let i = 0; i < n; i += 1)
       for (let e = first[i] as number; e < (first[i + 1] as number); e += 1) {
@@ -203,11 +206,73 @@ export class CostGraph {
     });
   }
 
+  /**
+   * Another graph with some nodes made of something else: the same keys at the same places, and the prices this one has now.
+   * @param others the nodes that take the place of those with their keys
+   * @throws GraphError where one is not in the graph, stands before what it is made of, or follows something else
+   */
+  with(others: Iterable<GraphNode>): CostGraph {
+    const at = new Map([...others].map((node) => [this.placeOf(node.key), node]));
+    const made = this.fork();
+    if (at.size === 0) return made;
+    const nodes = this.nodes.slice();
+    let edges = this.from.length;
+    for (const [i, node] of at) {
+      const was = nodes[i] as GraphNode;
+      if (was.follows !== node.follows) throw new GraphError(`${node.key} follows something else`);
+      edges += node.from.length - was.from.length;
+      nodes[i] = node;
+    }
+    const n = nodes.length;
+    Object.assign(made, {
+      nodes,
+      kind: this.kind.slice(),
+      plus: this.plus.slice(),
+      ownGaps: this.ownGaps.slice(),
+      first: new Uint32Array(n + 1),
+      from: new Uint32Array(edges),
+      weight: new Float64Array(edges),
+      firstUp: new Uint32Array(n + 2),
+      up: new Uint32Array(edges),
+    });
+    const places = [...at.keys()].sort((a, b) => a - b);
+    for (const [k, i] of places.entries()) {
+      made.copy(this, k === 0 ? 0 : (places[k - 1] as number) + 1, i);
+      made.lay(i, at.get(i) as GraphNode);
+    }
+    made.copy(this, (places[places.length - 1] as number) + 1, n);
+    made.turnRound();
+    made.workOut(places);
+    return made;
+  }
+
+  /** Takes over the edges of the nodes from one place to before another. */
+  private copy(of: CostGraph, begin: number, end: number): void {
+    const [a, b] = [of.first[begin] as number, of.first[end] as number];
+    const at = this.first[begin] as number;
+    this.from.set(of.from.subarray(a, b), at);
+    this.weight.set(of.weight.subarray(a, b), at);
+    for (let i = begin; i < end; i += 1) this.first[i + 1] = (of.first[i + 1] as number) + at - a;
+  }
+
+  /** Brings nodes that have just been laid, and what lives from them, up to date. */
+  private workOut(places: readonly number[]): void {
+    this.begin();
+    for (const i of places) {
+      const kind = this.kind[i] as number;
+      if (!(kind & FIXED)) this.put(i, 0, this.ownGaps[i] as number);
+      if (kind & SUM) this.mark(i);
+    }
+    this.sweep();
+    if (this.followers.length > 0) this.settle();
+  }
+
   has(key: string): boolean {
     return this.place.has(key);
   }
 
-  private at(key: string): number {
+  /** Place of a node among the nodes. @throws GraphError where it is not in the graph */
+  placeOf(key: string): number {
     const i = this.place.get(key);
     if (i === undefined) throw new GraphError(`${key} is not in the graph`);
     return i;
@@ -215,7 +280,7 @@ export class CostGraph {
 
   /** Cost per gram (per plate for a plate), or null while anything it lives from is unknown. */
   cost(key: string): number | null {
-    const i = this.at(key);
+    const i = this.placeOf(key);
     return this.gap[i] === 0 ? (this.value[i] as number) : null;
   }
 
@@ -228,7 +293,7 @@ export class CostGraph {
   set(prices: Iterable<readonly [string, number | null]>): string[] {
     const wanted: (readonly [number, number | null])[] = [];
     for (const [key, price] of prices) {
-      const i = this.at(key);
+      const i = this.placeOf(key);
       if (this.first[i] !== this.first[i + 1] || (this.kind[i] as number) & FOLLOWS)
         throw new GraphError(`${key} has no price of its own`);
       wanted.push([i, price]);
@@ -253,7 +318,7 @@ export class CostGraph {
       kept[i] = 1;
       queue.push(i);
     };
-    for (const key of sources) if (this.place.has(key)) keep(this.at(key));
+    for (const key of sources) if (this.place.has(key)) keep(this.placeOf(key));
     for (let i = queue.pop(); i !== undefined; i = queue.pop()) {
       for (let e = this.firstUp[i] as number; e < (this.firstUp[i + 1] as number); e += 1)
         keep(this.up[e] as number);
@@ -300,13 +365,14 @@ export class CostGraph {
   }
 
   private markUp(i: number): void {
-    const { up, dirty } = this;
     const end = this.firstUp[i + 1] as number;
-    for (let e = this.firstUp[i] as number; e < end; e += 1) {
-      const d = up[e] as number;
-      dirty[d >> 5] = (dirty[d >> 5] as number) | (1 << (d & 31));
-      if (d >> 5 < this.lowest) this.lowest = d >> 5;
-    }
+    for (let e = this.firstUp[i] as number; e < end; e += 1) this.mark(this.up[e] as number);
+  }
+
+  private mark(i: number): void {
+    const word = i >> 5;
+    this.dirty[word] = (this.dirty[word] as number) | (1 << (i & 31));
+    if (word < this.lowest) this.lowest = word;
   }
 
   /** Word of `dirty` below which nothing is marked. */

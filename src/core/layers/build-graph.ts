@@ -49,38 +49,75 @@ export function graphOf(layer: Layer, parts: GraphParts): CostGraph {
     if (found === undefined) throw new GraphError(`${key} is used before it is known`);
     return found;
   };
-  const placed = (weights: Weights): [number, number][] =>
-    weights.map(([key, w]): [number, number] => [at(key), w]).sort((x, y) => x[0] - y[0]);
-  const opensOf = (id: string): OpenPack | undefined => parts.supplies.get(id)?.opens;
-  for (const id of parts.order)
-    for (const { before, own, ...node } of draftsOf(
-      id,
-      (parts.recipes.get(id) as RecipeCosting).run,
-      layer,
-      opensOf,
-    ))
-      put({ ...node, from: [...placed(before), ...placed(own)] });
-  for (const [id, { takes }] of parts.plates) {
-    const known = takes.flatMap((line): Own[] => (line ? [{ ...line, row: 0 }] : []));
-    const own = layer === 'ingredients' ? known : known.filter(({ supply }) => isMade(supply));
-    put({ key: `plate:${id}`, from: placed(weighed(own, 1)), gaps: takes.length - known.length });
-  }
+  for (const id of parts.order) for (const node of recipeNodes(id, layer, parts, at)) put(node);
+  for (const [id, plate] of parts.plates) put(plateNode(id, plate, layer, at));
   return new CostGraph(nodes, place);
 }
 
-/** Whether two graphs have the same nodes and weights, so that only prices can tell them apart. */
-export const sameGraph = (a: GraphParts, b: GraphParts): boolean =>
-  (a.order === b.order || equal(a.order, b.order)) &&
-  a.order.every((id) => a.recipes.get(id)?.run === b.recipes.get(id)?.run) &&
-  equal(a.lastBatches, b.lastBatches) &&
-  samePlates(a.plates, b.plates) &&
-  a.supplies.size === b.supplies.size &&
-  sameSupplies([...a.supplies.values()], [...b.supplies.values()]);
+/** Where a node stands, by its key. */
+type At = (key: string) => number;
 
-const samePlates = (a: GraphParts['plates'], b: GraphParts['plates']): boolean =>
-  a.size === b.size &&
-  [...a.keys()].every((id) => a.get(id) === b.get(id)) &&
-  equal([...a.keys()], [...b.keys()]);
+const placed = (weights: Weights, at: At): [number, number][] =>
+  weights.map(([key, w]): [number, number] => [at(key), w]).sort((x, y) => x[0] - y[0]);
+
+function* recipeNodes(id: string, layer: Layer, parts: GraphParts, at: At): Generator<GraphNode> {
+  const opensOf = (of: string): OpenPack | undefined => parts.supplies.get(of)?.opens;
+  const { run } = parts.recipes.get(id) as RecipeCosting;
+  for (const { before, own, ...node } of draftsOf(id, run, layer, opensOf))
+    yield { ...node, from: [...placed(before, at), ...placed(own, at)] };
+}
+
+function plateNode(id: string, { takes }: PlateTakes, layer: Layer, at: At): GraphNode {
+  const known = takes.flatMap((line): Own[] => (line ? [{ ...line, row: 0 }] : []));
+  const own = layer === 'ingredients' ? known : known.filter(({ supply }) => isMade(supply));
+  return { key: `plate:${id}`, from: placed(weighed(own, 1), at), gaps: takes.length - known.length };
+}
+
+/** What has changed between two kitchens whose graphs have the same nodes: what those are the sum of may be another. */
+export interface GraphChanges {
+  readonly recipes: readonly string[];
+  readonly plates: readonly string[];
+}
+
+/** What has changed in what graphs are made of; undefined where other nodes stand there, or in another order. */
+export function graphChanges(now: GraphParts, was: GraphParts): GraphChanges | undefined {
+  const sameShell =
+    (now.order === was.order || equal(now.order, was.order)) &&
+    equal(now.lastBatches, was.lastBatches) &&
+    sameKeys(now.plates, was.plates) &&
+    now.supplies.size === was.supplies.size &&
+    sameSupplies([...now.supplies.values()], [...was.supplies.values()]);
+  if (!sameShell) return undefined;
+  const recipes = now.order.filter((id) => now.recipes.get(id)?.run !== was.recipes.get(id)?.run);
+  const runOf = (of: GraphParts, id: string): PotRun => (of.recipes.get(id) as RecipeCosting).run;
+  const sameParts = recipes.every((id) =>
+    equal(partingsOf(runOf(now, id).rows).map(partNames), partingsOf(runOf(was, id).rows).map(partNames)),
+  );
+  if (!sameParts) return undefined;
+  return {
+    recipes,
+    plates: [...now.plates.keys()].filter((id) => now.plates.get(id) !== was.plates.get(id)),
+  };
+}
+
+const partNames = ({ parts }: Parting): string[] => parts.map((p) => p.name);
+
+/** The graph of a layer out of the one before it: only what has changed is laid anew. */
+export function graphAfter(
+  layer: Layer,
+  parts: GraphParts,
+  before: CostGraph,
+  { recipes, plates }: GraphChanges,
+): CostGraph {
+  const at = (key: string): number => before.placeOf(key);
+  return before.with([
+    ...recipes.flatMap((id) => [...recipeNodes(id, layer, parts, at)]),
+    ...plates.map((id) => plateNode(id, parts.plates.get(id) as PlateTakes, layer, at)),
+  ]);
+}
+
+const sameKeys = (a: GraphParts['plates'], b: GraphParts['plates']): boolean =>
+  a.size === b.size && equal([...a.keys()], [...b.keys()]);
 
 /** Whether supplies stand in the same order and open the same packs: the rest of them are prices. */
 const sameSupplies = (a: readonly Supply[], b: readonly Supply[]): boolean =>

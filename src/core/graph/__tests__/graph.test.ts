@@ -59,6 +59,63 @@ describe('the cost graph', () => {
     );
   });
 
+  test('with some nodes made of something else it says what a graph of those nodes says, and the one before is left alone', () => {
+    const other = fc.tuple(
+      fc.nat(30),
+      fc.array(fc.tuple(fc.nat(1000), fc.double({ min: 0, max: 5, noNaN: true })), { maxLength: 6 }),
+      fc.nat(1),
+      fc.option(fc.double({ min: -2, max: 5, noNaN: true }), { nil: undefined }),
+    );
+    fc.assert(
+      fc.property(
+        randomGraph,
+        fc.array(price, { minLength: 12, maxLength: 12 }),
+        fc.array(fc.array(other, { maxLength: 4 }), { minLength: 1, maxLength: 4 }),
+        (first, prices, rounds) => {
+          const sources = first.filter((n) => n.from.length === 0).map((n) => n.key);
+          const priced = sources.map((key, i) => [key, prices[i % prices.length] ?? null] as const);
+          let nodes = first;
+          let graph = new CostGraph(nodes);
+          graph.set(priced);
+          for (const round of rounds) {
+            const before = nodes.map((n) => graph.cost(n.key));
+            const changed = round.map(([which, from, gaps, plus]): [number, GraphNode] => {
+              const i = sources.length + (which % (nodes.length - sources.length));
+              const edges = from.map(([j, w]) => [j % i, w] as const);
+              return [
+                i,
+                { key: (nodes[i] as GraphNode).key, from: edges, gaps, plus, notBelow0: which % 3 === 0 },
+              ];
+            });
+            const next = nodes.slice();
+            for (const [i, node] of changed) next[i] = node;
+            const after = graph.with(changed.map(([, node]) => node));
+            const anew = new CostGraph(next);
+            anew.set(priced);
+            expect(next.map((n) => after.cost(n.key))).toEqual(next.map((n) => anew.cost(n.key)));
+            expect(nodes.map((n) => graph.cost(n.key))).toEqual(before);
+            // And prices go on moving what they move.
+            for (const key of sources) {
+              expect(after.set([[key, 3]])).toEqual(anew.set([[key, 3]]));
+              after.set([[key, null]]);
+              anew.set([[key, null]]);
+            }
+            after.set(priced);
+            [nodes, graph] = [next, after];
+          }
+        },
+      ),
+      { numRuns: cases(300) },
+    );
+    const graph = new CostGraph([
+      { key: 's', from: [], gaps: 0 },
+      { key: 'n', from: [[0, 1]], gaps: 0 },
+    ]);
+    expect(() => graph.with([{ key: 'n', from: [[1, 1]], gaps: 0 }])).toThrow(GraphError);
+    expect(() => graph.with([{ key: 'x', from: [], gaps: 0 }])).toThrow(GraphError);
+    expect(() => graph.with([{ key: 'n', from: [], gaps: 0, follows: 's' }])).toThrow(GraphError);
+  });
+
   test('a part above some sources says what the whole says, while only those move', () => {
     fc.assert(
       fc.property(
