@@ -96,6 +96,26 @@ const EDITS: Readonly<Record<string, Edit>> = {
     ...f,
     recipes: put(f.recipes, at(f.recipes, pick), (r) => ({ ...r, steps: structuredClone(r.steps) })),
   }),
+  'a product parts, or no longer does': (f, pick) => ({
+    ...f,
+    recipes: put(f.recipes, at(f.recipes, pick), (r) => ({
+      ...r,
+      steps: [
+        ...r.steps.filter((s) => s.do !== 'draw off'),
+        ...(pick % 3 === 0
+          ? []
+          : [
+              {
+                do: 'draw off' as const,
+                amount: '50 ml',
+                liquidOnly: false,
+                as: `tasting ${pick % 2}`,
+                cost: { by: 'weight' as const },
+              },
+            ]),
+      ],
+    })),
+  }),
   vessel: (f, pick, amount) => ({
     ...f,
     vessels: put(f.vessels, at(f.vessels, pick), (v) => ({ ...v, heightCm: v.heightCm + amount / 10 })),
@@ -275,6 +295,13 @@ describe('a kitchen costed again', () => {
     expect(again).toContain('Stock 30');
     expect(again.length).toBeLessThan(12);
     for (const name of again.slice(1)) expect(name).toMatch(/^(Sauce|Finish) \d+$/);
+  });
+
+  test('a product that parts where none did is a node of its own', () => {
+    const { before, after } = kept('a product parts, or no longer does', 1);
+    const keys = (of: KitchenCosting): string[] =>
+      of.graph.nodes.flatMap(({ key }) => (key.endsWith('#tasting 1') ? [key] : []));
+    expect([keys(before).length, keys(after).length]).toEqual([0, 1]);
   });
 
   test('what the one before says is untouched by the one after', () => {
