@@ -42,6 +42,7 @@ export function build(): void {
 
 export interface Serving {
   readonly address: string;
+  readonly pid: number;
   /** Settles when the application ends by itself. */
   readonly ended: Promise<number | null>;
   stop(): Promise<void>;
@@ -78,6 +79,7 @@ export async function serve(
     if (answer?.ok)
       return {
         address,
+        pid: child.pid ?? 0,
         ended,
         async stop() {
           if (child.pid !== undefined) await end(child.pid);

@@ -17,6 +17,8 @@ interface Wishes {
   readonly how?: 'start' | 'dev';
   /** A database that is already there; otherwise the place's own, or the one DATABASE_URL names. */
   readonly databaseUrl?: string;
+  /** More of the application's environment. */
+  readonly env?: Readonly<Record<string, string>>;
 }
 
 /** Checks the form of a DATABASE_URL before anything is tried with it. */
@@ -55,6 +57,7 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
         HALFPOT_SECRET: keptSecret(place, 'session.secret', () => randomBytes(32).toString('hex')),
         HALFPOT_DEMO: '1',
         ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),
+        ...wishes.env,
       },
       wishes.how,
     );
