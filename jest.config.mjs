@@ -32,6 +32,7 @@ const config = {
         '<rootDir>/src/core/**/*.test.ts',
         '<rootDir>/src/cli/**/*.test.ts',
         '<rootDir>/src/ui/**/*.test.ts',
+        '<rootDir>/src/search/**/*.test.ts',
         '<rootDir>/stand-ins/**/*.test.ts',
         '<rootDir>/tools/**/*.test.ts',
       ],

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import '@fontsource-variable/sofia-sans';
 import '@fontsource-variable/sofia-sans-condensed';
 import '@fontsource-variable/literata';
+import 'react-bootstrap-typeahead/css/Typeahead.css';
 import '@/styles/main.scss';
 
 export const metadata: Metadata = {

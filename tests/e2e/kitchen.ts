@@ -52,6 +52,13 @@ export async function keeps(page: Page, kind: string, act: () => Promise<unknown
   if (!reply.ok) throw new Error(`${kind} was refused: ${reply.message ?? 'without a word'}`);
 }
 
+/** Chooses one of many by some of its words, from what is offered. */
+export async function chooseFrom(field: Locator, words: string, name: string): Promise<void> {
+  await field.fill(words);
+  await field.page().getByRole('option', { name, exact: true }).click();
+  await expect(field).toHaveValue(name);
+}
+
 /** A figure on the screen as a number: “€16.48” is 16.48, “2.2 l” is 2.2. */
 export const figure = async (of: Locator): Promise<number> =>
   Number(((await of.innerText()).match(/\d[\d,]*(?:\.\d+)?/)?.[0] ?? 'NaN').replaceAll(',', ''));

@@ -297,7 +297,12 @@ test('waste is booked with its reason, and refused without one', async ({ page }
   await open(page, '/trim/flow');
   await page.waitForLoadState('networkidle');
   const box = page.getByRole('complementary', { name: 'Thrown away' });
-  await box.getByLabel('What was thrown away').fill('Leek');
+  // The whole name typed is chosen, by keyboard alone.
+  const what = box.getByLabel('What was thrown away');
+  await what.fill('leek');
+  await expect(page.getByRole('option', { name: 'Leek', exact: true })).toBeVisible();
+  await what.press('Tab');
+  await expect(what).toHaveValue('Leek');
   await box.getByLabel('How much was thrown away').fill('800 g');
   await box.getByRole('button', { name: 'Book it' }).click();
   await expect(box.getByRole('alert')).toContainText('Why was it thrown away?');
@@ -306,6 +311,7 @@ test('waste is booked with its reason, and refused without one', async ({ page }
   await expect(box.getByRole('listitem').first()).toContainText('Leek, stock trim');
   await expect(box.getByRole('listitem').first()).toContainText('Maren Holt: spoiled');
   await expect(box.getByRole('listitem').first()).toContainText('€0.48');
+  await expect(what).toHaveValue('');
 });
 
 test('the three schools on three real plates; a school chosen moves them; a set value too high is refused', async ({

@@ -6,7 +6,7 @@ import { loadKitchen } from '@/db/load-kitchen';
 import { migrate } from '@/db/migrate';
 import { newId } from '@/db/ids';
 import { openPool, run } from '@/db/sql';
-import { searcher } from '@/ui/search';
+import { searcher } from '@/search';
 import { build } from '../app';
 import { CHROMIUM } from '../chromium';
 import { ensure, NEEDS } from '../debian';

@@ -309,12 +309,14 @@ export class CostGraph {
   /**
    * The part of the graph that some sources can move: them, and everything that lives from them. What else its nodes are the sum
    * of stands in them as it is now, so that the part says what the whole says while only those sources move.
+   * @param tops where only what these live from is wanted, and they themselves
    */
-  partAbove(sources: Iterable<string>): GraphNode[] {
+  partAbove(sources: Iterable<string>, tops?: Iterable<string>): GraphNode[] {
     const kept = new Uint8Array(this.nodes.length);
+    const wanted = tops && this.below(tops);
     const queue: number[] = [];
     const keep = (i: number): void => {
-      if (kept[i] !== 0) return;
+      if (kept[i] !== 0 || wanted?.[i] === 0) return;
       kept[i] = 1;
       queue.push(i);
     };
@@ -332,6 +334,21 @@ export class CostGraph {
         place.set(i, part.length - 1);
       }
     return part;
+  }
+
+  /** What some nodes live from, and they themselves: 1 at the place of each. */
+  private below(tops: Iterable<string>): Uint8Array {
+    const reached = new Uint8Array(this.nodes.length);
+    const queue = [...tops].filter((key) => this.has(key)).map((key) => this.placeOf(key));
+    for (let i = queue.pop(); i !== undefined; i = queue.pop()) {
+      if (reached[i] !== 0) continue;
+      reached[i] = 1;
+      for (let e = this.first[i] as number; e < (this.first[i + 1] as number); e += 1)
+        queue.push(this.from[e] as number);
+      const follows = this.followers.indexOf(i);
+      if (follows >= 0) queue.push(this.followed[follows] as number);
+    }
+    return reached;
   }
 
   /** A node whose edges to what is not in `place` have become a part of it that no price moves. */

@@ -11,7 +11,7 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { usedBy } from '@/server/used-by';
-import { searcher } from '@/ui/search';
+import { searcher } from '@/search';
 import { namesToWrite } from './names';
 import { namedIn, reachOf, type Reach } from './reach';
 

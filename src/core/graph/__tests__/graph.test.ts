@@ -138,11 +138,18 @@ describe('the cost graph', () => {
             // Nothing moves in the whole that is not in the part.
             for (const other of moved) expect(part.has(other)).toBe(true);
           }
-          for (const { key } of part.nodes) {
-            const [whole, here] = [graph.cost(key), part.cost(key)];
-            if (whole === null || here === null) expect(here).toBe(whole);
-            else expect(here).toBeCloseTo(whole, 9);
-          }
+          // And of that only what one of them lives from.
+          const top = (nodes[nodes.length - 1] as GraphNode).key;
+          const below = new CostGraph(graph.partAbove(chosen, [top]));
+          below.set(chosen.filter((key) => below.has(key)).map((key) => [key, graph.cost(key)] as const));
+          expect(below.nodes.length).toBeLessThanOrEqual(part.nodes.length);
+          expect(below.has(top)).toBe(part.has(top));
+          for (const of of [part, below])
+            for (const { key } of of.nodes) {
+              const [whole, here] = [graph.cost(key), of.cost(key)];
+              if (whole === null || here === null) expect(here).toBe(whole);
+              else expect(here).toBeCloseTo(whole, 9);
+            }
         },
       ),
       { numRuns: cases(300) },

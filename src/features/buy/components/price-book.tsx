@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
-import { searcher } from '@/ui/search';
+import { searcher } from '@/search';
 import { moreRows, wholeIndex } from '../actions';
 import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow, Reached } from '../queries';
 import { Answers } from './answers';

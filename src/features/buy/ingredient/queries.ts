@@ -77,7 +77,6 @@ export interface IngredientPage {
   readonly allergens: readonly string[];
   readonly spellings: readonly { readonly id: string; readonly name: string }[];
   readonly usedBy: readonly { readonly name: string; readonly href: string }[];
-  readonly others: readonly { readonly id: string; readonly name: string }[];
 }
 
 export async function ingredientPage(who: Worker, id: string): Promise<IngredientPage> {
@@ -134,7 +133,6 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     allergens: supply.ingredient.allergens,
     spellings,
     usedBy: usedBy(state, takesIngredient(id)),
-    others: state.ingredients.filter((i) => i.id !== id).map((i) => ({ id: i.id, name: i.name })),
   };
 }
 

@@ -1,5 +1,4 @@
 import 'server-only';
-import { LRUCache } from 'lru-cache';
 import type { KitchenCosting } from '@/core/costing';
 import { isGuess, type Supply } from '@/core/prices';
 import type { Basis } from '@/core/kitchen-file';
@@ -9,7 +8,8 @@ import { kitchenVersion, mergesOf } from '@/db/larder';
 import { database } from '@/server/database';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { searcher } from '@/ui/search';
+import { thingsOf, type Thing } from '@/server/things';
+import { searcher } from '@/search';
 
 /** One thing of the larder: the kitchen's own, or a starting point it could take. */
 export interface LarderRow {
@@ -79,44 +79,29 @@ const MOST_ROWS = 60;
 /** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
 const byWords = new Intl.Collator('en');
 
-/** What the larder is searched through, and what that was made of. */
-interface Searched {
-  readonly ingredients: readonly { readonly id: string; readonly name: string }[];
-  readonly articles: readonly { readonly name: string; readonly ingredient: string }[];
-  readonly search: ReturnType<typeof searcher<LarderThing>>;
-}
 interface LarderThing {
   readonly id: string;
   readonly name: string;
   readonly words: string;
   readonly own: boolean;
 }
-const searches = new LRUCache<string, Searched>({ max: 4 });
+type Search = ReturnType<typeof searcher<LarderThing>>;
+const searches = new WeakMap<readonly Thing[], { readonly taken: string; readonly search: Search }>();
 
-/** The search of a kitchen's larder: made anew only when something in it is called otherwise. */
-function searchOf({ state }: KitchenCosting): Searched['search'] {
-  const { ingredients, articles } = state;
-  const was = searches.get(state.kitchen.id);
-  const sameNames =
-    was?.ingredients === ingredients &&
-    was.articles.length === articles.length &&
-    was.articles.every((a, i) => a.name === articles[i]?.name && a.ingredient === articles[i]?.ingredient);
-  if (sameNames) return was.search;
-  const words = new Map<string, string[]>();
-  for (const a of articles) words.set(a.ingredient, [...(words.get(a.ingredient) ?? []), a.name]);
-  const own = ingredients.map(({ id, name }): LarderThing => ({
-    id,
-    name,
-    words: (words.get(id) ?? []).join(' '),
-    own: true,
-  }));
-  const taken = new Set(ingredients.map((i) => i.reference));
+/** The search of a kitchen's larder: made anew only when something in it is called otherwise, or taken. */
+function searchOf(costing: KitchenCosting): Search {
+  const things = thingsOf(costing);
+  const references = costing.state.ingredients.flatMap((i) => i.reference ?? []);
+  const was = searches.get(things);
+  if (was?.taken === references.join()) return was.search;
+  const own = things.map((t): LarderThing => ({ ...t, own: true }));
+  const taken = new Set(references);
   // A starting point that has been taken stands there as the kitchen's own.
   const starting = [...referenceLarder().values()]
     .filter((r) => !taken.has(r.id))
     .map((r): LarderThing => ({ id: r.id, name: r.name, words: r.group.replaceAll('-', ' '), own: false }));
-  const search = searcher([...own.sort((a, b) => byWords.compare(a.name, b.name)), ...starting]);
-  searches.set(state.kitchen.id, { ingredients, articles, search });
+  const search = searcher([...own, ...starting]);
+  searches.set(things, { taken: references.join(), search });
   return search;
 }
 

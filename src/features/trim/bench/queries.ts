@@ -17,7 +17,7 @@ import { deliveriesOf } from '@/db/yield-tests';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { searcher } from '@/ui/search';
+import { findThings } from '@/server/things';
 import { TERMS, testsOf } from '../read';
 
 /** Where the bench scale answers, if the kitchen has one. */
@@ -89,7 +89,7 @@ export async function benchIndex(who: Worker): Promise<BenchIndex> {
 export async function findToTest(who: Worker, wanted: string): Promise<BenchRow[]> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { tests } = await testsOf(who.kitchenId, costing);
-  const hits = searcher(costing.state.ingredients.map(({ id, name }) => ({ id, name })))(wanted).slice(0, 25);
+  const hits = findThings(costing, wanted).slice(0, 25);
   const supplies = hits.flatMap(({ id }) => costing.supplies.get(id) ?? []);
   const rows = new Map((await rowsOf(who, costing, tests, supplies)).map((r) => [r.id, r]));
   return hits.flatMap(({ id }) => rows.get(id) ?? []);

@@ -32,8 +32,6 @@ export interface FlowPage {
   readonly flows: readonly (TrimFlow & { readonly version: number })[];
   readonly recipeVersions: Readonly<Record<string, number>>;
   readonly wastes: readonly WastePage[];
-  /** What can be thrown away, by name. */
-  readonly things: readonly { readonly id: string; readonly name: string; readonly trims: boolean }[];
 }
 
 const WASTE_DAYS = 28;
@@ -83,9 +81,6 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
         money: perKg === undefined ? null : (perKg * w.g) / 1000,
       };
     }),
-    things: [...supplies.values()]
-      .map((s) => ({ id: s.ingredient.id, name: s.ingredient.name, trims: s.stockTrim > 0 }))
-      .sort((a, b) => a.name.localeCompare(b.name, 'en')),
   };
 }
 

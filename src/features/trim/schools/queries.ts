@@ -2,27 +2,14 @@ import 'server-only';
 import { costOfPlate, type KitchenCosting } from '@/core/costing';
 import type { GraphNode } from '@/core/graph';
 import { beforeTheKnife } from '@/core/prices';
-import { comesOffShare, type Knife } from '@/core/knife';
-import type { TrimSchool } from '@/core/larder';
+import { comesOffShare } from '@/core/knife';
+import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { kitchenVersion } from '@/db/larder';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-
-/** An ingredient something of use comes off, with all it takes to price it under another school. */
-export interface SchoolRow {
-  readonly id: string;
-  readonly name: string;
-  readonly perKg: number | undefined;
-  readonly usable: number;
-  readonly stockTrim: number;
-  readonly knife: Knife;
-  /** Its own school or set value, where it has one. */
-  readonly own?: TrimSchool | undefined;
-  readonly ownValue?: string | undefined;
-  readonly taken: boolean;
-}
+import { pricesIn, type SchoolRow } from './priced';
 
 export interface SchoolsPage {
   readonly school: TrimSchool;
@@ -36,22 +23,52 @@ export interface SchoolsPage {
   readonly version: number;
   readonly mayEdit: boolean;
   readonly mark: DecimalMark;
+  /** Ingredients whose trim a pot takes: those that the shown plates live from, and as many others as fit a screen. */
+  readonly rows: readonly SchoolRow[];
+  /** How many more have trim that a pot takes; and how many have trim that none does. */
+  readonly moreTaken: number;
+  readonly untaken: number;
+  readonly shown: PlatesShown;
+  /** Every plate by name, to choose another from. */
+  readonly plates: readonly PlateName[];
+}
+
+export interface PlateName {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** Some plates with all it takes to price them under each school: the part of the graph that schools move and they live from. */
+export interface PlatesShown {
+  readonly plates: readonly (PlateName & {
+    readonly netPrice: number | null;
+    readonly target: number | undefined;
+    /** What it costs now: whatever the school, where no school moves it. */
+    readonly now: number | null;
+  })[];
   readonly rows: readonly SchoolRow[];
   readonly graph: readonly GraphNode[];
   readonly prices: readonly (readonly [string, number | null])[];
-  readonly plates: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly netPrice: number | null;
-    readonly target: number | undefined;
-  }[];
 }
 
-/** What the choice of a school does, in figures: everything the browser needs to price every plate under each. */
+/** Plates that stand there before anybody has chosen: those on which the schools lie furthest apart. */
+const SHOWN = 3;
+/** Rows told at once. */
+const MOST_ROWS = 60;
+
+/** What the choice of a school does, in figures. */
 export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { state, graph } = costing;
+  const { state } = costing;
   const { kitchen } = state;
+  const rows = schoolRows(costing);
+  const apart = platesApart(costing, rows, Number(kitchen.trim.setValuePerKg));
+  const shown = shownOf(costing, rows, apart.slice(0, SHOWN));
+  const reached = new Set(shown.rows.map((r) => r.id));
+  const taken = rows.filter((r) => r.taken);
+  const others = taken.filter((r) => !reached.has(r.id)).slice(0, Math.max(0, MOST_ROWS - reached.size));
+  const told = new Set([...reached, ...others.map((r) => r.id)]);
+  const inTable = taken.filter((r) => told.has(r.id));
   return {
     school: kitchen.trim.school,
     setValue: kitchen.trim.setValuePerKg,
@@ -63,17 +80,71 @@ export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
     version: await kitchenVersion(database(), who.kitchenId),
     mayEdit: may(who.role, 'manager'),
     mark: kitchen.decimalMark,
-    rows: schoolRows(costing),
-    graph: graph.nodes,
-    prices: graph.nodes
-      .filter((n) => n.from.length === 0 && /^(usable|trim):/.test(n.key))
-      .map((n) => [n.key, graph.cost(n.key)]),
-    plates: state.plates.map((p) => ({
-      id: p.id,
-      name: p.name,
-      netPrice: costOfPlate(costing, p.id).netPrice,
-      target: p.targetFoodCostPct,
-    })),
+    rows: inTable,
+    moreTaken: taken.length - inTable.length,
+    untaken: rows.length - taken.length,
+    shown,
+    plates: state.plates.map(({ id, name }) => ({ id, name })),
+  };
+}
+
+/** Other plates than those that came with the page. */
+export async function platesInSchools(who: Worker, ids: readonly string[]): Promise<PlatesShown> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  return shownOf(
+    costing,
+    schoolRows(costing),
+    ids.filter((id) => costing.plates.has(id)),
+  );
+}
+
+/** Every plate, the one on which the schools lie furthest apart first. */
+function platesApart(costing: KitchenCosting, rows: readonly SchoolRow[], setValue: number): string[] {
+  const graph = costing.graph.fork();
+  const { plates } = costing.state;
+  const least = new Float64Array(plates.length).fill(Infinity);
+  const most = new Float64Array(plates.length).fill(-Infinity);
+  for (const school of TRIM_SCHOOLS) {
+    graph.set(pricesIn(rows, school, setValue));
+    for (const [i, p] of plates.entries()) {
+      const cost = graph.cost(`plate:${p.id}`);
+      if (cost === null) continue;
+      least[i] = Math.min(least[i] as number, cost);
+      most[i] = Math.max(most[i] as number, cost);
+    }
+  }
+  const apart = new Map(plates.map((p, i) => [p.id, (most[i] as number) - (least[i] as number)]));
+  const of = (id: string): number => Math.max(0, apart.get(id) ?? 0);
+  return plates.map((p) => p.id).sort((a, b) => of(b) - of(a));
+}
+
+function shownOf(costing: KitchenCosting, rows: readonly SchoolRow[], ids: readonly string[]): PlatesShown {
+  const { state, graph } = costing;
+  const priced = pricesIn(rows, state.kitchen.trim.school, Number(state.kitchen.trim.setValuePerKg));
+  const part = graph.partAbove(
+    priced.map(([key]) => key),
+    ids.map((id) => `plate:${id}`),
+  );
+  const has = new Set(part.map((n) => n.key));
+  const byId = new Map(state.plates.map((p) => [p.id, p]));
+  return {
+    plates: ids.flatMap((id) => {
+      const p = byId.get(id);
+      return p
+        ? [
+            {
+              id,
+              name: p.name,
+              netPrice: costOfPlate(costing, id).netPrice,
+              target: p.targetFoodCostPct,
+              now: graph.cost(`plate:${id}`),
+            },
+          ]
+        : [];
+    }),
+    rows: rows.filter((row) => pricesIn([row], 'free', 0).some(([key]) => has.has(key))),
+    graph: part,
+    prices: priced.flatMap(([key]) => (has.has(key) ? [[key, graph.cost(key)] as const] : [])),
   };
 }
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import Form from 'react-bootstrap/Form';
+import { ChooseIngredient, type Found } from '@/ui/choose';
 import { useFigures } from '@/ui/figures';
 import { askInstead } from '../actions';
 import type { IngredientPage, Instead } from '../queries';
@@ -9,26 +9,23 @@ import type { IngredientPage, Instead } from '../queries';
 /** Another ingredient in this one's place: what changes in allergens, salt, gelatin and cost. */
 export function AnotherInstead({ page }: { page: IngredientPage }) {
   const { money } = useFigures();
+  const [chosen, setChosen] = useState<Found>();
   const [instead, setInstead] = useState<Instead | null>(null);
   const [asking, ask] = useTransition();
   return (
     <section>
       <h2>Another in its place</h2>
-      <Form.Select
-        aria-label={`Use in place of ${page.name}`}
-        defaultValue=""
-        onChange={(event) => {
-          const other = event.target.value;
-          ask(async () => setInstead(other === '' ? null : await askInstead(page.id, other)));
+      <ChooseIngredient
+        id="instead"
+        label={`Use in place of ${page.name}`}
+        placeholder="What would be used instead?"
+        except={page.id}
+        chosen={chosen}
+        choose={(other) => {
+          setChosen(other);
+          ask(async () => setInstead(other ? await askInstead(page.id, other.id) : null));
         }}
-      >
-        <option value="">Choose what would be used instead</option>
-        {page.others.map((o) => (
-          <option key={o.id} value={o.id}>
-            {o.name}
-          </option>
-        ))}
-      </Form.Select>
+      />
       {asking && <p role="status">Looking it up …</p>}
       {instead && !asking && (
         <div role="status" className="instead">

@@ -2,6 +2,7 @@
 
 import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { ChooseIngredient, type Found } from '@/ui/choose';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
@@ -24,7 +25,7 @@ export function ThrownAway({ page }: { readonly page: FlowPage }) {
             in four weeks, at what it had cost; trim no pot takes is paid for already
           </span>
         </p>
-        {page.mayWaste && <WasteForm page={page} />}
+        {page.mayWaste && <WasteForm />}
       </section>
       <Wastes page={page} />
     </aside>
@@ -32,13 +33,12 @@ export function ThrownAway({ page }: { readonly page: FlowPage }) {
 }
 
 /** A waste as it is typed: what, which part, how much, why. */
-function useWaste(page: FlowPage) {
+function useWaste() {
   const [keep, state] = useKept();
-  const [name, setName] = useState('');
+  const [thing, setThing] = useState<Found>();
   const [part, setPart] = useState<'whole' | 'stock trim'>('stock trim');
   const [amount, setAmount] = useState('');
   const [reason, setReason] = useState('');
-  const thing = page.things.find((t) => t.name.toLowerCase() === name.trim().toLowerCase());
   const send = async (): Promise<void> => {
     const ok = await keep(() =>
       keepWaste({
@@ -49,14 +49,14 @@ function useWaste(page: FlowPage) {
       }),
     );
     if (!ok) return;
-    setName('');
+    setThing(undefined);
     setAmount('');
   };
   const whole = thing?.trims === false;
   return {
     state,
-    name,
-    setName,
+    thing,
+    setThing,
     part: whole ? 'whole' : part,
     setPart,
     whole,
@@ -68,10 +68,9 @@ function useWaste(page: FlowPage) {
   };
 }
 
-function WasteForm({ page }: { readonly page: FlowPage }) {
-  const { state, name, setName, part, setPart, whole, amount, setAmount, reason, setReason, send } =
-    useWaste(page);
-  const list = useId();
+function WasteForm() {
+  const { state, thing, setThing, part, setPart, whole, amount, setAmount, reason, setReason, send } =
+    useWaste();
   return (
     <form
       className="waste-form"
@@ -80,19 +79,13 @@ function WasteForm({ page }: { readonly page: FlowPage }) {
         void send();
       }}
     >
-      <input
-        className="form-control"
-        aria-label="What was thrown away"
+      <ChooseIngredient
+        id="thrown-away"
+        label="What was thrown away"
         placeholder="What was it?"
-        list={list}
-        value={name}
-        onChange={(event) => setName(event.target.value)}
+        chosen={thing}
+        choose={setThing}
       />
-      <datalist id={list}>
-        {page.things.map((t) => (
-          <option key={t.id} value={t.name} />
-        ))}
-      </datalist>
       <select
         className="form-select"
         aria-label="Which part of it"

@@ -2,8 +2,8 @@ import Link from 'next/link';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import { useFigures } from '@/ui/figures';
 import { SCHOOL_WORDS } from '../../words';
-import type { SchoolRow, SchoolsPage } from '../queries';
-import { pricedIn } from './use-schools';
+import { pricedIn, type SchoolRow } from '../priced';
+import type { SchoolsPage } from '../queries';
 
 interface Priced {
   readonly school: TrimSchool;
@@ -29,16 +29,15 @@ export function KiloTable({ page, ...priced }: Priced & { readonly page: Schools
           </tr>
         </thead>
         <tbody>
-          {page.rows
-            .filter((r) => r.taken)
-            .map((row) => (
-              <KiloRow key={row.id} row={row} {...priced} />
-            ))}
+          {page.rows.map((row) => (
+            <KiloRow key={row.id} row={row} {...priced} />
+          ))}
         </tbody>
       </table>
       <p className="quiet small-line">
-        {page.rows.filter((r) => !r.taken).length} more have trim that no pot takes: all schools cost them the
-        same.
+        {page.moreTaken > 0 &&
+          `${page.moreTaken} more have trim that a pot takes; each is told on its own page. `}
+        {page.untaken} have trim that no pot takes: all schools cost them the same.
       </p>
     </section>
   );

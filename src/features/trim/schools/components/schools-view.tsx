@@ -1,28 +1,19 @@
 'use client';
 
-import { useState } from 'react';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import { useFigures } from '@/ui/figures';
 import { SCHOOL_WORDS } from '../../words';
-import type { SchoolsPage } from '../queries';
+import type { PlateName, SchoolsPage } from '../queries';
 import { KiloTable } from './kilo-table';
 import { TrimmingForm } from './trimming-form';
-import { useSchools, type PlateInSchools } from './use-schools';
+import { usePlates, useSchools, type PlateInSchools } from './use-schools';
 import { useTrimming } from './use-trimming';
-
-const PLATES = 3;
 
 /** Who pays for what comes off: the three schools on three real plates, and the kitchen's choice among them. */
 export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
   const form = useTrimming(page);
-  const plates = useSchools(page, form.value);
-  const [chosen, setChosen] = useState<readonly string[]>(() =>
-    [...plates]
-      .sort((a, b) => b.apart - a.apart)
-      .slice(0, PLATES)
-      .map((p) => p.id),
-  );
-  const shown = chosen.flatMap((id) => plates.find((p) => p.id === id) ?? []);
+  const { shown, asking, choose } = usePlates(page);
+  const plates = useSchools(shown, form.value);
   const { school } = form.typed;
   return (
     <>
@@ -37,19 +28,19 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
       </div>
       <table className="sheet-table schools-table">
         <SchoolChoice school={school} mayEdit={page.mayEdit} choose={(s) => form.type({ school: s })} />
-        <tbody>
-          {shown.map((p, i) => (
+        <tbody aria-busy={asking}>
+          {plates.map((p, i) => (
             <PlateRow
-              key={p.id}
+              key={i}
               plate={p}
               school={school}
-              plates={plates}
-              choose={(id) => setChosen((all) => all.map((x, j) => (j === i ? id : x)))}
+              names={page.plates}
+              choose={(id) => choose(plates.map((x, j) => (j === i ? id : x.id)))}
             />
           ))}
         </tbody>
       </table>
-      {shown.length === 0 && <p className="quiet">There are no plates yet to show it on.</p>}
+      {plates.length === 0 && <p className="quiet">There are no plates yet to show it on.</p>}
       <div className="two-columns">
         <KiloTable page={page} school={school} value={form.value} />
         <aside className="ingredient-side" aria-label="How this kitchen trims">
@@ -101,12 +92,12 @@ function SchoolChoice({
 function PlateRow({
   plate: p,
   school,
-  plates,
+  names,
   choose,
 }: {
   readonly plate: PlateInSchools;
   readonly school: TrimSchool;
-  readonly plates: readonly PlateInSchools[];
+  readonly names: readonly PlateName[];
   readonly choose: (id: string) => void;
 }) {
   const { bare } = useFigures();
@@ -119,7 +110,7 @@ function PlateRow({
           value={p.id}
           onChange={(event) => choose(event.target.value)}
         >
-          {plates.map((x) => (
+          {names.map((x) => (
             <option key={x.id} value={x.id}>
               {x.name}
             </option>

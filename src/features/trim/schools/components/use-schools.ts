@@ -1,10 +1,11 @@
-import { useMemo } from 'react';
-import { sourcePrices, afterTheKnife } from '@/core/knife';
+import { useMemo, useState, useTransition } from 'react';
 import { CostGraph } from '@/core/graph';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
-import type { SchoolRow, SchoolsPage } from '../queries';
+import { askPlates } from '../actions';
+import { pricesIn } from '../priced';
+import type { PlatesShown, SchoolsPage } from '../queries';
 
-/** Every plate's cost under each school, as the kitchen would have it with a set value. */
+/** A plate's cost under each school, as the kitchen would have it with a set value. */
 export interface PlateInSchools {
   readonly id: string;
   readonly name: string;
@@ -15,46 +16,40 @@ export interface PlateInSchools {
   readonly apart: number;
 }
 
-/** What an ingredient's parts cost under a school, its own if it has one. */
-export const pricedIn = (row: SchoolRow, school: TrimSchool, setValue: number) =>
-  afterTheKnife(
-    { ...row.knife, school: row.own ?? school, setValuePerKg: Number(row.ownValue ?? setValue) },
-    row.perKg,
-    row.usable,
-    row.stockTrim,
-  );
+/** The plates that are laid beside each other: those the page came with until others are chosen. */
+export function usePlates(page: SchoolsPage) {
+  const [asked, setAsked] = useState<{ readonly of: SchoolsPage; readonly shown: PlatesShown }>();
+  const [asking, ask] = useTransition();
+  // After a write the page is another, and so are its figures.
+  const shown = asked?.of === page ? asked.shown : page.shown;
+  const choose = (ids: readonly string[]): void =>
+    ask(async () => {
+      const found = await askPlates(ids).catch(() => undefined);
+      if (found) setAsked({ of: page, shown: found });
+    });
+  return { shown, asking, choose };
+}
 
-/** Prices the whole kitchen three times, in the browser, with the same graph that prices it once. */
-export function useSchools(page: SchoolsPage, setValue: number): PlateInSchools[] {
+/** Prices the shown plates three times, in the browser, with the part of the graph they live from. */
+export function useSchools(shown: PlatesShown, setValue: number): PlateInSchools[] {
   const graph = useMemo(() => {
-    const made = new CostGraph(page.graph);
-    made.set(page.prices);
+    const made = new CostGraph(shown.graph);
+    made.set(shown.prices);
     return made;
-  }, [page]);
+  }, [shown]);
   return useMemo(() => {
-    const costs = new Map<TrimSchool, (number | null)[]>();
-    for (const school of TRIM_SCHOOLS) {
-      for (const row of page.rows) {
-        const { cameOff, ...own } = pricedIn(row, school, setValue);
-        graph.set(
-          sourcePrices([
-            { ingredient: { id: row.id }, ...own },
-            ...cameOff.map(({ id, ...prices }) => ({ ingredient: { id }, ...prices })),
-          ]),
-        );
-      }
-      costs.set(
-        school,
-        page.plates.map((p) => graph.cost(`plate:${p.id}`)),
-      );
-    }
-    return page.plates.map((p, i) => {
-      const cost = Object.fromEntries(TRIM_SCHOOLS.map((s) => [s, costs.get(s)?.[i] ?? null])) as Record<
+    const costs = TRIM_SCHOOLS.map((school) => {
+      graph.set(pricesIn(shown.rows, school, setValue).filter(([key]) => graph.has(key)));
+      return shown.plates.map((p) => (graph.has(`plate:${p.id}`) ? graph.cost(`plate:${p.id}`) : p.now));
+    });
+    return shown.plates.map((p, i) => {
+      const of = costs.map((c) => c[i] ?? null);
+      const cost = Object.fromEntries(TRIM_SCHOOLS.map((s, k) => [s, of[k] ?? null])) as Record<
         TrimSchool,
         number | null
       >;
-      const known = Object.values(cost).filter((c) => c !== null);
+      const known = of.filter((c) => c !== null);
       return { ...p, cost, apart: known.length > 0 ? Math.max(...known) - Math.min(...known) : 0 };
     });
-  }, [graph, page, setValue]);
+  }, [graph, shown, setValue]);
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { referenceLarder } from '@/core/reference';
-import { searcher } from '../search';
+import { searcher } from '..';
 
 const larder = [...referenceLarder().values()].map(({ id, name, group }) => ({ id, name, words: group }));
 const find = searcher(larder);

@@ -1,0 +1,58 @@
+import 'server-only';
+import { LRUCache } from 'lru-cache';
+import type { KitchenCosting } from '@/core/costing';
+import type { KitchenState } from '@/core/kitchen-state';
+import { searcher } from '@/search';
+
+/** Something of the larder by name, and what its articles are called, by which it is found too. */
+export interface Thing {
+  readonly id: string;
+  readonly name: string;
+  readonly words: string;
+}
+
+/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
+const byWords = new Intl.Collator('en');
+
+interface Made {
+  readonly of: Pick<KitchenState, 'ingredients' | 'articles'>;
+  readonly things: readonly Thing[];
+}
+const made = new LRUCache<string, Made>({ max: 4 });
+const searches = new WeakMap<readonly Thing[], (wanted: string) => Thing[]>();
+
+/** A kitchen's ingredients by name; the very same list until something in it is called otherwise. */
+export function thingsOf({ state }: KitchenCosting): readonly Thing[] {
+  const was = made.get(state.kitchen.id);
+  if (was && sameNames(was.of, state)) return was.things;
+  const words = new Map<string, string[]>();
+  for (const a of state.articles) {
+    const known = words.get(a.ingredient);
+    if (known) known.push(a.name);
+    else words.set(a.ingredient, [a.name]);
+  }
+  const things = state.ingredients
+    .map(({ id, name }): Thing => ({ id, name, words: (words.get(id) ?? []).join(' ') }))
+    .sort((a, b) => byWords.compare(a.name, b.name));
+  made.set(state.kitchen.id, { of: state, things });
+  return things;
+}
+
+const sameNames = (was: Made['of'], now: Made['of']): boolean =>
+  (was.ingredients === now.ingredients ||
+    (was.ingredients.length === now.ingredients.length &&
+      was.ingredients.every(
+        (x, i) => x.id === now.ingredients[i]?.id && x.name === now.ingredients[i].name,
+      ))) &&
+  was.articles.length === now.articles.length &&
+  was.articles.every(
+    (a, i) => a.name === now.articles[i]?.name && a.ingredient === now.articles[i].ingredient,
+  );
+
+/** A kitchen's ingredients that fit some words, best first. */
+export function findThings(costing: KitchenCosting, wanted: string): Thing[] {
+  const things = thingsOf(costing);
+  const search = searches.get(things) ?? searcher(things);
+  searches.set(things, search);
+  return search(wanted);
+}
