@@ -37,6 +37,18 @@ export async function kitchenZone(sql: Sql, kitchenId: string): Promise<string> 
   ).zone;
 }
 
+/** What a kitchen is called, and how its figures are written: enough for the frame of every page. */
+export const kitchenWords = (
+  sql: Sql,
+  kitchenId: string,
+): Promise<{ name: string; locale: string; currency: string }> =>
+  one(
+    sql,
+    z.object({ name: z.string(), locale: z.string(), currency: z.string() }),
+    'SELECT name, locale, currency FROM kitchen WHERE id = ?',
+    [kitchenId],
+  );
+
 /** The one kitchen of a database that holds only one, or undefined before any is loaded. */
 export async function firstKitchen(sql: Sql): Promise<{ id: string; name: string } | undefined> {
   const rows = await many(

@@ -1,23 +1,29 @@
-import type { ReactNode } from 'react';
-import { signOut } from '@/features/people/actions';
+import { Suspense, type ReactNode } from 'react';
 import { findIngredients } from '@/features/find/actions';
+import { frame } from '@/features/people/queries';
+import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
-import { costedKitchen } from '@/server/kitchen';
+import { costedWithin } from '@/server/kitchen';
 import { mustWork } from '@/server/session';
 import { FindProvider } from '@/ui/choose';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
 import { WhyProvider } from '@/ui/why-panel';
+import { WorkingOut } from '@/ui/working-out';
+
+/** ms for which nobody is told that figures are being worked out. */
+const PATIENCE_MS = 700;
 
 export default async function KitchenLayout({ children }: { children: ReactNode }) {
   const who = await mustWork();
-  const { kitchen } = (await costedKitchen(who.kitchenId)).costing.state;
+  const { name, locale, currency } = await frame(who);
+  const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
-    <FiguresProvider words={{ locale: kitchen.locale, currency: kitchen.currency }}>
+    <FiguresProvider words={{ locale, currency }}>
       <WhyProvider ask={askWhy}>
-        <IronBar kitchen={kitchen.name} person={who.person.name} role={who.role} signOut={signOut} />
         <FindProvider find={findIngredients}>
-          <main>{children}</main>
+          <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />
+          <main>{costed ? children : <Suspense fallback={<WorkingOut />}>{children}</Suspense>}</main>
         </FindProvider>
       </WhyProvider>
     </FiguresProvider>

@@ -11,4 +11,4 @@ export { gapsOf } from './gaps';
 export { costByLayer, costOfProduct, inputCosts, whereTheMoneyWent, type ProductCost } from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
-export { trimFlow, type TrimFlow } from './trim-flow';
+export { isTaken, trimFlow, type TrimFlow } from './trim-flow';

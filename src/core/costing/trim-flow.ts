@@ -37,6 +37,9 @@ export interface TrimFlow {
   readonly sold: boolean;
 }
 
+/** Whether anybody takes some of it: a pot, a plate or a buyer. */
+export const isTaken = (f: TrimFlow): boolean => f.asks.length > 0 || f.plates.length > 0 || f.sold;
+
 /** One thing that comes off an ingredient. */
 interface CutOff {
   readonly of: Supply;

@@ -1,5 +1,5 @@
 import 'server-only';
-import { trimFlow, type TrimFlow } from '@/core/costing';
+import { isTaken, trimFlow, type TrimFlow } from '@/core/costing';
 import { beforeTheKnife } from '@/core/prices';
 import { shiftDay } from '@/core/day';
 import type { DecimalMark } from '@/core/quantity';
@@ -29,15 +29,27 @@ export interface FlowPage {
   readonly mayWaste: boolean;
   readonly mark: DecimalMark;
   /** Per week. */
-  readonly flows: readonly (TrimFlow & { readonly version: number })[];
+  readonly flows: readonly FlowTold[];
+  /** What comes off and is not told here: what somebody asks for, and what nobody takes. */
+  readonly more: { readonly asked: number; readonly idle: number };
+  readonly all: boolean;
   readonly recipeVersions: Readonly<Record<string, number>>;
   readonly wastes: readonly WastePage[];
 }
 
+/** What comes off one thing, with as many of those who ask for it as anybody reads. */
+export type FlowTold = TrimFlow & {
+  readonly version: number;
+  readonly somebodyTakes: boolean;
+  readonly moreAsks: number;
+};
+
 const WASTE_DAYS = 28;
+/** Told at once, unless somebody wants all: of what somebody takes, of what nobody takes, and pots that ask for one thing. */
+const MOST = { asked: 40, idle: 60, asks: 8 };
 
 /** How much a week's trimming gives against how much the pots ask for; and what was thrown away. */
-export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
+export async function flowPage(who: Worker, weeks: 1 | 4, all: boolean): Promise<FlowPage> {
   const { costing, versions } = await costedKitchen(who.kitchenId);
   const { day, state, supplies } = costing;
   const from = shiftDay(day, 1 - 7 * weeks);
@@ -48,7 +60,21 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
   const flows = trimFlow(costing, (id) => (bought.get(id) ?? 0) / weeks).filter(
     (f) => f.givesG > 0 || f.asksG > 0,
   );
-  const asking = new Set(flows.flatMap((f) => f.asks.map((a) => a.recipe)));
+  // What somebody asks for first, then what most is left over of.
+  flows.sort(
+    (a, b) =>
+      Number(b.asks.length > 0) - Number(a.asks.length > 0) || b.givesG - b.asksG - (a.givesG - a.asksG),
+  );
+  const [asked, idle] = [flows.filter(isTaken), flows.filter((f) => !isTaken(f))];
+  const most = all ? { asked: Infinity, idle: Infinity, asks: Infinity } : MOST;
+  const told = [...asked.slice(0, most.asked), ...idle.slice(0, most.idle)].map((f): FlowTold => ({
+    ...f,
+    asks: f.asks.slice(0, most.asks),
+    somebodyTakes: isTaken(f),
+    moreAsks: Math.max(0, f.asks.length - most.asks),
+    version: versions.ingredients.get(ingredientOf(f.supply) ?? f.of.id) ?? 1,
+  }));
+  const asking = new Set(told.flatMap((f) => f.asks.map((a) => a.recipe)));
   return {
     weeks,
     from,
@@ -56,16 +82,9 @@ export async function flowPage(who: Worker, weeks: 1 | 4): Promise<FlowPage> {
     mayEdit: may(who.role, 'manager'),
     mayWaste: may(who.role, 'cook'),
     mark: state.kitchen.decimalMark,
-    flows: flows
-      .map((f) => ({
-        ...f,
-        version: versions.ingredients.get(ingredientOf(f.supply) ?? f.of.id) ?? 1,
-      }))
-      // What somebody asks for first, then what most is left over of.
-      .sort(
-        (a, b) =>
-          Number(b.asks.length > 0) - Number(a.asks.length > 0) || b.givesG - b.asksG - (a.givesG - a.asksG),
-      ),
+    flows: told,
+    more: { asked: Math.max(0, asked.length - most.asked), idle: Math.max(0, idle.length - most.idle) },
+    all,
     recipeVersions: Object.fromEntries([...asking].map((id) => [id, versions.recipes.get(id) ?? 1])),
     wastes: wastes.map((w) => {
       const supply = supplies.get(costing.countsAs(w.ingredient));

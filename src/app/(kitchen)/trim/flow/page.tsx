@@ -3,11 +3,12 @@ import { flowPage } from '@/features/trim/flow/queries';
 import { mustWork } from '@/server/session';
 
 interface Props {
-  readonly searchParams: Promise<{ weeks?: string }>;
+  readonly searchParams: Promise<{ weeks?: string; all?: string }>;
 }
 
 export const metadata = { title: 'Where trim goes' };
 
 export default async function Flow({ searchParams }: Props) {
-  return <FlowView page={await flowPage(await mustWork(), (await searchParams).weeks === '1' ? 1 : 4)} />;
+  const { weeks, all } = await searchParams;
+  return <FlowView page={await flowPage(await mustWork(), weeks === '1' ? 1 : 4, all === '1')} />;
 }

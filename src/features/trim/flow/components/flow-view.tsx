@@ -16,8 +16,10 @@ type Flow = FlowPage['flows'][number];
 /** What a week's trimming gives against what the pots ask for, whose cost returns to the usable part, and what was thrown away. */
 export function FlowView({ page }: { readonly page: FlowPage }) {
   const most = Math.max(1, ...page.flows.map((f) => Math.max(f.givesG, f.asksG)));
-  const asked = page.flows.filter((f) => f.asks.length > 0 || f.plates.length > 0 || f.sold);
-  const idle = page.flows.filter((f) => !asked.includes(f));
+  const asked = page.flows.filter((f) => f.somebodyTakes);
+  const { more } = page;
+  const everything = `/trim/flow?${page.weeks === 1 ? 'weeks=1&' : ''}all=1`;
+  const idle = page.flows.filter((f) => !f.somebodyTakes);
   return (
     <>
       <div className="price-book-head">
@@ -45,23 +47,48 @@ export function FlowView({ page }: { readonly page: FlowPage }) {
               No pot takes any trim yet. Write it on a pot sheet: “700 g stock trim of leek”.
             </p>
           )}
-          {idle.length > 0 && (
-            <section className="idle-trim">
-              <h2>Nobody takes it: the usable part carries all of its cost</h2>
-              <p>
-                {idle.map((f, i) => (
-                  <Fragment key={f.supply}>
-                    {i > 0 && ' · '}
-                    <Idle flow={f} />
-                  </Fragment>
-                ))}
-              </p>
-            </section>
+          {more.asked > 0 && (
+            <p>
+              {more.asked} more that somebody asks for. <Link href={everything}>Show all of them</Link>
+            </p>
           )}
+          {idle.length > 0 && <IdleTrim idle={idle} more={more.idle} everything={everything} />}
         </div>
         <ThrownAway page={page} />
       </div>
     </>
+  );
+}
+
+/** What comes off and nobody takes. */
+function IdleTrim({
+  idle,
+  more,
+  everything,
+}: {
+  readonly idle: readonly Flow[];
+  readonly more: number;
+  /** Where all of it is told. */
+  readonly everything: string;
+}) {
+  return (
+    <section className="idle-trim">
+      <h2>Nobody takes it: the usable part carries all of its cost</h2>
+      <p>
+        {idle.map((f, i) => (
+          <Fragment key={f.supply}>
+            {i > 0 && ' · '}
+            <Idle flow={f} />
+          </Fragment>
+        ))}
+        {more > 0 && (
+          <>
+            {' '}
+            and <Link href={everything}>{more} more</Link>
+          </>
+        )}
+      </p>
+    </section>
   );
 }
 
@@ -114,6 +141,7 @@ function FlowRow({
         {f.asks.map((a) => (
           <AskLine key={a.recipe} ask={a} page={page} />
         ))}
+        {f.moreAsks > 0 && <div className="quiet small-line">and {f.moreAsks} more pots</div>}
         {f.plates.map((name) => (
           <div key={name} className="small-line">
             {name}, as it is sold
