@@ -98,6 +98,7 @@ export async function readHistory(
   const until = knownBy ?? new Date('9999-12-31T00:00:00Z');
   const byReceipts = new Set(articlesByReceipts(state));
   const only = before && touched(state, before, byReceipts);
+  if (before && only?.length === 0 && before.moved.ingredients.length === 0) return before.read;
   const points = await pointsInForce(sql, kitchenId, day, until, only);
   const wanted = only ? only.filter((a) => byReceipts.has(a)) : [...byReceipts];
   const receipts = await receiptsOf(sql, kitchenId, wanted, day, until);

@@ -2,7 +2,7 @@ import 'server-only';
 import { LRUCache } from 'lru-cache';
 import type { KitchenCosting } from '@/core/costing';
 import type { KitchenState } from '@/core/kitchen-state';
-import { searcher } from '@/search';
+import { byName, searcher } from '@/search';
 
 /** Something of the larder by name, and what its articles are called, by which it is found too. */
 export interface Thing {
@@ -10,9 +10,6 @@ export interface Thing {
   readonly name: string;
   readonly words: string;
 }
-
-/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
-const byWords = new Intl.Collator('en');
 
 interface Made {
   readonly of: Pick<KitchenState, 'ingredients' | 'articles'>;
@@ -33,7 +30,7 @@ export function thingsOf({ state }: KitchenCosting): readonly Thing[] {
   }
   const things = state.ingredients
     .map(({ id, name }): Thing => ({ id, name, words: (words.get(id) ?? []).join(' ') }))
-    .sort((a, b) => byWords.compare(a.name, b.name));
+    .sort(byName);
   made.set(state.kitchen.id, { of: state, things });
   return things;
 }

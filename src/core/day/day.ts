@@ -30,3 +30,15 @@ export const beginOfDay = (day: string, zone: string): Date => {
   const [year = 0, month = 1, date = 1] = day.split('-').map(Number);
   return new Date(startOfDay(new TZDate(year, month - 1, date, 12, zone)).getTime());
 };
+
+/** Something that counts from a day on, and when it was written down (ISO instant). */
+interface Dated {
+  readonly on: string;
+  readonly recordedAt: string;
+}
+
+/** Below 0 where the first is the older: by day, and on one day by what was recorded first. Plain text order, which ISO dates are made for. */
+export const olderFirst = (a: Dated, b: Dated): number =>
+  textOrder(a.on, b.on) || textOrder(a.recordedAt, b.recordedAt);
+
+const textOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);

@@ -1,3 +1,4 @@
+import { olderFirst } from '../day';
 import { mannerOf, readAmountOf, toGrams, type Amount, type Manner, type Weighable } from '../quantity';
 import { received, type Received } from '../larder';
 import { fine, refuse, under, type Outcome } from '../trouble';
@@ -77,7 +78,7 @@ export function packOn(
     });
   const weighed = [...article.weighings]
     .filter((w) => w.on <= day)
-    .sort((a, b) => a.on.localeCompare(b.on) || a.recordedAt.localeCompare(b.recordedAt))
+    .sort(olderFirst)
     .at(-1);
   const held = weighed && weigh(weighed.held, ingredient, manner);
   const g = held?.ok && held.value > 0 ? held.value : nominalG;

@@ -99,6 +99,16 @@ const underAnother = (
 export function historyMerged(state: KitchenState, history: History): History {
   const merged = state.ingredients.filter((i) => i.mergedInto !== undefined);
   if (merged.length === 0) return history;
+  return once(history, merged.map((i) => `${i.id} ${i.mergedInto}`).join(' '), () =>
+    countedTogether(state, merged, history),
+  );
+}
+
+function countedTogether(
+  state: KitchenState,
+  merged: readonly KitchenState['ingredients'][number][],
+  history: History,
+): History {
   const into = mergeTargets(state);
   const spellings = new Map<string, string[]>();
   for (const { id } of merged) spellings.set(into(id), [...(spellings.get(into(id)) ?? []), id]);

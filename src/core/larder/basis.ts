@@ -1,5 +1,5 @@
 import { Decimal } from 'decimal.js';
-import { shiftDay } from '../day';
+import { shiftDay, olderFirst } from '../day';
 
 /** What came in on one line of an invoice: what was kept of it, and what was paid. */
 export interface Receipt {
@@ -27,8 +27,7 @@ export interface BasisPrice {
   readonly unexplainedG: number;
 }
 
-const newestFirst = (a: Receipt, b: Receipt): number =>
-  b.on.localeCompare(a.on) || b.recordedAt.localeCompare(a.recordedAt);
+const newestFirst = (a: Receipt, b: Receipt): number => olderFirst(b, a);
 
 function priceOf(layers: readonly PriceLayer[], unexplainedG: number): BasisPrice | undefined {
   const g = layers.reduce((sum, l) => sum.plus(l.g), new Decimal(0));

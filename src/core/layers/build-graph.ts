@@ -85,8 +85,7 @@ export function graphChanges(now: GraphParts, was: GraphParts): GraphChanges | u
     (now.order === was.order || equal(now.order, was.order)) &&
     equal(now.lastBatches, was.lastBatches) &&
     sameKeys(now.plates, was.plates) &&
-    now.supplies.size === was.supplies.size &&
-    sameSupplies([...now.supplies.values()], [...was.supplies.values()]);
+    sameSupplies(now.supplies, was.supplies);
   if (!sameShell) return undefined;
   const recipes = now.order.filter((id) => now.recipes.get(id)?.run !== was.recipes.get(id)?.run);
   const runOf = (of: GraphParts, id: string): PotRun => (of.recipes.get(id) as RecipeCosting).run;
@@ -120,11 +119,17 @@ const sameKeys = (a: GraphParts['plates'], b: GraphParts['plates']): boolean =>
   a.size === b.size && equal([...a.keys()], [...b.keys()]);
 
 /** Whether supplies stand in the same order and open the same packs: the rest of them are prices. */
-const sameSupplies = (a: readonly Supply[], b: readonly Supply[]): boolean =>
-  a.every((s, i) => {
-    const was = b[i] as Supply;
-    return s === was || (s.ingredient.id === was.ingredient.id && equal(s.opens, was.opens));
-  });
+function sameSupplies(a: GraphParts['supplies'], b: GraphParts['supplies']): boolean {
+  if (a === b) return true;
+  if (a.size !== b.size) return false;
+  const before = b.values();
+  for (const now of a.values()) {
+    const was = before.next().value as Supply;
+    if (now !== was && (now.ingredient.id !== was.ingredient.id || !equal(now.opens, was.opens)))
+      return false;
+  }
+  return true;
+}
 
 /** So much of each key, none of them twice. */
 type Weights = readonly (readonly [string, number])[];

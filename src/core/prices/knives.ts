@@ -67,11 +67,40 @@ export interface Used {
 
 export function usedIn(state: Pick<KitchenState, 'recipes' | 'plates'>): Used {
   const [usable, trim] = [new Set<string>(), new Set<string>()];
-  const take = (of: Of | undefined): void => {
-    if (of && 'ingredient' in of) usable.add(of.ingredient);
-    if (of && 'stockTrimOf' in of) trim.add(of.stockTrimOf);
-  };
-  for (const { steps } of state.recipes) for (const step of steps) take(ofStep(step));
-  for (const { lines } of state.plates) for (const { of } of lines) take(of);
+  for (const one of [...state.recipes, ...state.plates]) {
+    const taken = takenBy(one);
+    for (const id of taken.usable) usable.add(id);
+    for (const id of taken.trim) trim.add(id);
+  }
   return { usable, trim };
+}
+
+type Written = KitchenState['recipes'][number] | KitchenState['plates'][number];
+
+interface Taken {
+  readonly usable: readonly string[];
+  readonly trim: readonly string[];
+}
+/** A recipe or plate that is the same object takes the same. */
+const known = new WeakMap<Written, Taken>();
+
+function takenBy(one: Written): Taken {
+  const was = known.get(one);
+  if (was) return was;
+  const of = 'steps' in one ? one.steps.map(ofStep) : one.lines.map((line): Of => line.of);
+  const taken = {
+    usable: of.flatMap((o) => (o && 'ingredient' in o ? [o.ingredient] : [])),
+    trim: of.flatMap((o) => (o && 'stockTrimOf' in o ? [o.stockTrimOf] : [])),
+  };
+  known.set(one, taken);
+  return taken;
+}
+
+/** Whether two kitchens take of the same things. */
+export const sameUsed = (a: Used, b: Used): boolean => sameSet(a.usable, b.usable) && sameSet(a.trim, b.trim);
+
+function sameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
+  if (a.size !== b.size) return false;
+  for (const id of a) if (!b.has(id)) return false;
+  return true;
 }

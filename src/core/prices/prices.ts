@@ -1,3 +1,4 @@
+import { olderFirst } from '../day';
 import { Decimal } from 'decimal.js';
 import { averagePrice, quoteOn, stockPrice, type BasisPrice, type PriceLayer } from '../larder';
 import {
@@ -116,9 +117,7 @@ function newestOf(
   if (chosen) return chosen;
   return priced.reduce<(typeof priced)[number] | undefined>((best, p) => {
     if (!best) return p;
-    const order =
-      p.point.on.localeCompare(best.point.on) || p.point.recordedAt.localeCompare(best.point.recordedAt);
-    return order > 0 ? p : best;
+    return olderFirst(p.point, best.point) > 0 ? p : best;
   }, undefined);
 }
 

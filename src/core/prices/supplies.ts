@@ -4,7 +4,7 @@ import type { History, KitchenState } from '../kitchen-state';
 import { refuse, type Trouble } from '../trouble';
 import { finish, type Work } from '../work';
 import { afterTheKnife, type CameOff, type Knife, type SupplyPrices } from '../knife';
-import { childrenIn, knivesOf, usedIn, type Used } from './knives';
+import { childrenIn, knivesOf, sameUsed, usedIn, type Used } from './knives';
 import { priceBook, priceOf, type PriceFound } from './prices';
 
 /** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. Money per kg. */
@@ -107,15 +107,18 @@ interface Worked {
 /** Every ingredient of a kitchen as it was priced, for whoever prices it again with something about it changed. */
 export interface KeptSupplies {
   readonly worked: ReadonlyMap<string, Worked>;
-  /** What pots and plates take, while recipes and plates are the same. */
-  readonly used: { readonly of: readonly unknown[]; readonly set: Used };
+  /** What pots and plates take. */
+  readonly used: Used;
+  /** All of what it was priced from: while that is the same, so is what came of it. */
+  readonly from: readonly unknown[];
+  readonly supplies: ReadonlyMap<string, Supply>;
 }
 
 const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((x, i) => x === b[i]);
 
 export interface SuppliesMade {
-  readonly supplies: Map<string, Supply>;
+  readonly supplies: ReadonlyMap<string, Supply>;
   readonly kept: KeptSupplies;
 }
 
@@ -132,13 +135,15 @@ export function* workSupplies(
   history: History,
   before?: KeptSupplies,
 ): Work<SuppliesMade> {
-  const of = [...state.recipes, ...state.plates];
-  const used = before && sameList(before.used.of, of) ? before.used : { of, set: usedIn(state) };
+  const taken = usedIn(state);
+  const used = before && sameUsed(before.used, taken) ? before.used : taken;
+  const same = [day, state.kitchen, state.suppliers, state.measures];
+  const all = [...same, history, used, ...state.ingredients, ...state.articles];
+  if (before && sameList(before.from, all)) return { supplies: before.supplies, kept: before };
   const children = childrenIn(state.ingredients);
-  const knifeOf = knivesOf(state, (i) => yieldOn(i, day), used.set, children);
+  const knifeOf = knivesOf(state, (i) => yieldOn(i, day), used, children);
   const sold = groupedBy(state.articles, (a) => a.ingredient);
   const book = priceBook(state, day, history);
-  const same = [day, state.kitchen, state.suppliers, state.measures];
   const worked = new Map<string, Worked>();
   const found = new Map<string, Supply>();
   for (const [n, root] of rootsIn(state.ingredients).entries()) {
@@ -147,7 +152,7 @@ export function* workSupplies(
     const articles = sold.get(root.id) ?? [];
     const from: unknown[] = [...same, history.counted(root.id)];
     for (const a of articles) from.push(a, history.article(a.id));
-    for (const i of family) from.push(i, used.set.trim.has(i.id), used.set.usable.has(i.id));
+    for (const i of family) from.push(i, used.trim.has(i.id), used.usable.has(i.id));
     const was = before?.worked.get(root.id);
     const made =
       was && sameList(was.from, from)
@@ -157,10 +162,10 @@ export function* workSupplies(
     for (const supply of made.supplies) found.set(supply.ingredient.id, supply);
   }
   const supplies = new Map(state.ingredients.map(({ id }) => [id, found.get(id) as Supply]));
-  return { supplies, kept: { worked, used } };
+  return { supplies, kept: { worked, used, from: all, supplies } };
 }
 
-export const suppliesOn = (state: KitchenState, day: string, history: History): Map<string, Supply> =>
+export const suppliesOn = (state: KitchenState, day: string, history: History): ReadonlyMap<string, Supply> =>
   finish(workSupplies(state, day, history)).supplies;
 
 /** An ingredient and everything that comes off it, priced by its school. */

@@ -1,6 +1,6 @@
 import { cookedOn, mannerIn, stuffOf, type WrittenIngredient } from '../kitchen-file';
 import type { WrittenTest } from '../bench';
-import { daysBetween } from '../day';
+import { daysBetween, olderFirst } from '../day';
 import {
   COOKED,
   learn,
@@ -78,7 +78,7 @@ export function taught(
   const manner = mannerIn(state);
   const own = tests
     .filter((t) => t.ingredient === ingredient.id && t.state === 'kept' && t.on <= day)
-    .sort((a, b) => a.on.localeCompare(b.on) || a.recordedAt.localeCompare(b.recordedAt))
+    .sort(olderFirst)
     .map((test) => ({ test, values: valuesOf(test, stuff.value, manner, terms.pot) }));
   const figures = new Set(own.flatMap(({ values }) => [...values.keys()]));
   // A part that no test has found weighs nothing in it: a fish without roe is a test of roe.

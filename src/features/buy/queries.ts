@@ -1,4 +1,5 @@
 import 'server-only';
+import { byName } from '@/search';
 import { costOfProduct, type KitchenCosting } from '@/core/costing';
 import type { GraphNode } from '@/core/graph';
 import type { Supply } from '@/core/prices';
@@ -191,15 +192,12 @@ export async function priceRows(
   };
 }
 
-/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
-const byWords = new Intl.Collator('en');
-
 const wordsOf = (s: Supply): string =>
   s.price ? `${s.price.article.name} ${s.price.article.pack}, ${s.price.supplier}` : '';
 
 function inOrderOf(order: Order, now: KitchenCosting, before: ReadonlyMap<string, Supply>): Supply[] {
-  const byName = (a: Supply, b: Supply): number => byWords.compare(a.ingredient.name, b.ingredient.name);
-  const named = sortedByName.get(now) ?? [...now.supplies.values()].sort(byName);
+  const supplyNames = (a: Supply, b: Supply): number => byName(a.ingredient, b.ingredient);
+  const named = sortedByName.get(now) ?? [...now.supplies.values()].sort(supplyNames);
   sortedByName.set(now, named);
   if (order === 'name') return named;
   const value = (s: Supply): number =>

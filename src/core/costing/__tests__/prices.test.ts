@@ -12,9 +12,9 @@ import { whyCost, type Why } from '../../why';
 const DAY = '2026-03-14';
 const file = demoKitchen();
 const idOf = (name: string): string => file.ingredients.find((i) => i.name === name)?.id ?? '';
-const priced = (f: KitchenFile, day: string, knownBy?: string): Map<string, Supply> =>
+const priced = (f: KitchenFile, day: string, knownBy?: string): ReadonlyMap<string, Supply> =>
   suppliesOn(stateFrom(f), day, historyFrom(f, day, knownBy));
-const perKg = (supplies: Map<string, Supply>, id: string): number | undefined =>
+const perKg = (supplies: ReadonlyMap<string, Supply>, id: string): number | undefined =>
   supplies.get(id)?.price?.perKg.toNumber();
 const day = fc.integer({ min: 0, max: 180 }).map((d) => shiftDay('2025-09-15', d));
 const someone = fc.constantFrom(...file.ingredients.map((i) => i.id));

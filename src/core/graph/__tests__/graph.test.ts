@@ -144,9 +144,9 @@ describe('the cost graph', () => {
           below.set(chosen.filter((key) => below.has(key)).map((key) => [key, graph.cost(key)] as const));
           expect(below.nodes.length).toBeLessThanOrEqual(part.nodes.length);
           expect(below.has(top)).toBe(part.has(top));
-          for (const of of [part, below])
-            for (const { key } of of.nodes) {
-              const [whole, here] = [graph.cost(key), of.cost(key)];
+          for (const some of [part, below])
+            for (const { key } of some.nodes) {
+              const [whole, here] = [graph.cost(key), some.cost(key)];
               if (whole === null || here === null) expect(here).toBe(whole);
               else expect(here).toBeCloseTo(whole, 9);
             }

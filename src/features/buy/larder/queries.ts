@@ -9,7 +9,7 @@ import { database } from '@/server/database';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { thingsOf, type Thing } from '@/server/things';
-import { searcher } from '@/search';
+import { byName, searcher } from '@/search';
 
 /** One thing of the larder: the kitchen's own, or a starting point it could take. */
 export interface LarderRow {
@@ -69,15 +69,13 @@ const MOST_NAMES = 500;
 const ownNamesIn = ({ costing: { state }, versions }: CostedKitchen): OwnName[] =>
   state.ingredients
     .map(({ id, name }) => ({ id, name, version: versions.ingredients.get(id) ?? 1 }))
-    .sort((a, b) => byWords.compare(a.name, b.name));
+    .sort(byName);
 
 export const ownNames = async (who: Worker): Promise<OwnName[]> =>
   ownNamesIn(await costedKitchen(who.kitchenId));
 
 /** Rows told at once: more than a screen. */
 const MOST_ROWS = 60;
-/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
-const byWords = new Intl.Collator('en');
 
 interface LarderThing {
   readonly id: string;

@@ -17,6 +17,7 @@ import { deliveriesOf } from '@/db/yield-tests';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { byName } from '@/search';
 import { findThings } from '@/server/things';
 import { TERMS, testsOf } from '../read';
 
@@ -129,9 +130,7 @@ async function rowsOf(
     })
     .sort(
       (a, b) =>
-        Number(b.waits.length > 0) - Number(a.waits.length > 0) ||
-        b.inDoubt - a.inDoubt ||
-        a.name.localeCompare(b.name, 'en'),
+        Number(b.waits.length > 0) - Number(a.waits.length > 0) || b.inDoubt - a.inDoubt || byName(a, b),
     );
 }
 

@@ -9,6 +9,7 @@ import { kitchenVersion } from '@/db/larder';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { byName } from '@/search';
 import { pricesIn, type SchoolRow } from './priced';
 
 export interface SchoolsPage {
@@ -61,9 +62,8 @@ export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { state } = costing;
   const { kitchen } = state;
-  const rows = schoolRows(costing);
-  const apart = platesApart(costing, rows, Number(kitchen.trim.setValuePerKg));
-  const shown = shownOf(costing, rows, apart.slice(0, SHOWN));
+  const { rows, apart } = schoolsOf(costing);
+  const shown = shownOf(costing, apart.slice(0, SHOWN));
   const reached = new Set(shown.rows.map((r) => r.id));
   const taken = rows.filter((r) => r.taken);
   const others = taken.filter((r) => !reached.has(r.id)).slice(0, Math.max(0, MOST_ROWS - reached.size));
@@ -93,9 +93,33 @@ export async function platesInSchools(who: Worker, ids: readonly string[]): Prom
   const { costing } = await costedKitchen(who.kitchenId);
   return shownOf(
     costing,
-    schoolRows(costing),
     ids.filter((id) => costing.plates.has(id)),
   );
+}
+
+/** What of a costing the schools can move, and the plates by how far apart they lie on them. */
+interface Schools {
+  readonly rows: readonly SchoolRow[];
+  /** Sources of the graph by the row that prices them. */
+  readonly sources: ReadonlyMap<string, SchoolRow>;
+  readonly apart: readonly string[];
+}
+/** Worked out once for each costing: a costing never changes. */
+const known = new WeakMap<KitchenCosting, Schools>();
+
+function schoolsOf(costing: KitchenCosting): Schools {
+  const was = known.get(costing);
+  if (was) return was;
+  const { school, setValuePerKg } = costing.state.kitchen.trim;
+  const rows = schoolRows(costing);
+  const sources = new Map(
+    rows.flatMap((row) =>
+      pricesIn([row], school, Number(setValuePerKg)).map(([key]): [string, SchoolRow] => [key, row]),
+    ),
+  );
+  const made = { rows, sources, apart: platesApart(costing, rows, Number(setValuePerKg)) };
+  known.set(costing, made);
+  return made;
 }
 
 /** Every plate, the one on which the schools lie furthest apart first. */
@@ -118,14 +142,14 @@ function platesApart(costing: KitchenCosting, rows: readonly SchoolRow[], setVal
   return plates.map((p) => p.id).sort((a, b) => of(b) - of(a));
 }
 
-function shownOf(costing: KitchenCosting, rows: readonly SchoolRow[], ids: readonly string[]): PlatesShown {
+function shownOf(costing: KitchenCosting, ids: readonly string[]): PlatesShown {
   const { state, graph } = costing;
-  const priced = pricesIn(rows, state.kitchen.trim.school, Number(state.kitchen.trim.setValuePerKg));
+  const { sources } = schoolsOf(costing);
   const part = graph.partAbove(
-    priced.map(([key]) => key),
+    sources.keys(),
     ids.map((id) => `plate:${id}`),
   );
-  const has = new Set(part.map((n) => n.key));
+  const reached = part.flatMap(({ key }) => (sources.has(key) ? [key] : []));
   const byId = new Map(state.plates.map((p) => [p.id, p]));
   return {
     plates: ids.flatMap((id) => {
@@ -142,9 +166,9 @@ function shownOf(costing: KitchenCosting, rows: readonly SchoolRow[], ids: reado
           ]
         : [];
     }),
-    rows: rows.filter((row) => pricesIn([row], 'free', 0).some(([key]) => has.has(key))),
+    rows: [...new Set(reached.flatMap((key) => sources.get(key) ?? []))],
     graph: part,
-    prices: priced.flatMap(([key]) => (has.has(key) ? [[key, graph.cost(key)] as const] : [])),
+    prices: reached.map((key) => [key, graph.cost(key)] as const),
   };
 }
 
@@ -162,4 +186,4 @@ export const schoolRows = (costing: KitchenCosting): SchoolRow[] =>
       ownValue: s.ingredient.trim?.setValuePerKg,
       taken: s.knife.trimTaken > 0 || s.knife.byProducts.some((b) => b.taken > 0),
     }))
-    .sort((a, b) => a.name.localeCompare(b.name, 'en'));
+    .sort(byName);

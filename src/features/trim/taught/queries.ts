@@ -1,3 +1,4 @@
+import { olderFirst } from '@/core/day';
 import 'server-only';
 import type { KitchenCosting } from '@/core/costing';
 import { notFound } from 'next/navigation';
@@ -173,7 +174,7 @@ function whoPays(
 /** What it was reckoned with, the last first. */
 const pastYields = ({ ingredient }: Supply): TaughtPage['past'] =>
   [...ingredient.yields]
-    .sort((a, b) => b.on.localeCompare(a.on) || b.recordedAt.localeCompare(a.recordedAt))
+    .sort((a, b) => olderFirst(b, a))
     .map((y) => ({
       on: y.on,
       guess: y.source === 'estimate',
