@@ -1,10 +1,13 @@
 import { defineConfig } from '@playwright/test';
+import { kitchens } from './tests/helpers/here';
 import { CHROMIUM } from './tools/chromium';
 
 /** The real interface in Debian's Chromium, against the instance `halfpot test` has started. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  workers: 1,
+  // Each worker has a kitchen of its own, so any test may run beside any other.
+  workers: Math.max(1, kitchens.length),
+  fullyParallel: true,
   timeout: 60_000,
   // A busy machine is slow, not wrong.
   expect: { timeout: 15_000 },
@@ -12,7 +15,6 @@ export default defineConfig({
   reporter: [['line'], ['json']],
   outputDir: '.halfpot/test/browser',
   use: {
-    baseURL: process.env.HALFPOT_ADDRESS,
     viewport: { width: 1280, height: 800 },
     locale: 'en-IE',
     timezoneId: 'Europe/Dublin',

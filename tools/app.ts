@@ -55,16 +55,22 @@ export async function mustBeFree(port: number): Promise<void> {
     );
 }
 
+interface Serve {
+  readonly how?: 'start' | 'dev' | undefined;
+  /** Under which name its pid and log are kept: several may run in one place. */
+  readonly as?: string | undefined;
+}
+
 /** Serves the built application on a loopback port and waits until it answers. */
 export async function serve(
   place: Place,
   port: number,
   env: Readonly<Record<string, string>>,
-  how: 'start' | 'dev' = 'start',
+  { how = 'start', as = 'app' }: Serve = {},
 ): Promise<Serving> {
-  await endLeftover(place, 'app', 'next');
+  await endLeftover(place, as, 'next');
   await mustBeFree(port);
-  const child = start(place, 'app', process.execPath, [NEXT, how, '-p', String(port), '-H', '127.0.0.1'], {
+  const child = start(place, as, process.execPath, [NEXT, how, '-p', String(port), '-H', '127.0.0.1'], {
     ...process.env,
     ...env,
     NODE_ENV: how === 'dev' ? 'development' : 'production',
@@ -83,14 +89,14 @@ export async function serve(
         ended,
         async stop() {
           if (child.pid !== undefined) await end(child.pid);
-          fs.rmSync(path.join(place.folder, 'app.pid'), { force: true });
+          fs.rmSync(path.join(place.folder, `${as}.pid`), { force: true });
         },
       };
     await sleep(100);
   }
   if (child.pid !== undefined) await end(child.pid);
   const log = fs
-    .readFileSync(path.join(place.folder, 'app.log'), 'utf8')
+    .readFileSync(path.join(place.folder, `${as}.log`), 'utf8')
     .trim()
     .split('\n')
     .slice(-5)

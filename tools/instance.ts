@@ -15,6 +15,8 @@ interface Wishes {
   readonly today: string;
   readonly clock?: string;
   readonly how?: 'start' | 'dev';
+  /** Under which name the application runs where there are several. */
+  readonly as?: string;
   /** A database that is already there; otherwise the place's own, or the one DATABASE_URL names. */
   readonly databaseUrl?: string;
   /** More of the application's environment. */
@@ -59,7 +61,7 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
         ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),
         ...wishes.env,
       },
-      wishes.how,
+      { how: wishes.how, as: wishes.as },
     );
     return { ...app, databaseUrl, stop: () => stopAll(app) };
   } catch (error) {

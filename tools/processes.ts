@@ -77,12 +77,15 @@ export async function endLeftover(place: Place, name: string, sign: string): Pro
   fs.rmSync(file, { force: true });
 }
 
+/** What every run of our command is started with (`halfpot`). */
+const OURS = '.halfpot/cli/main.mjs';
+
 /** One run at a time for each place. */
 export function takePlace(place: Place, what: string): void {
   const file = path.join(place.folder, 'run.pid');
   if (fs.existsSync(file)) {
     const pid = Number(fs.readFileSync(file, 'utf8').split(' ')[0]);
-    if (pid !== process.pid && isAlive(pid) && commandOf(pid).includes('tools/main.ts'))
+    if (pid !== process.pid && isAlive(pid) && commandOf(pid).includes(OURS))
       throw new Stop(
         `Half Pot (${what}) is already running here as process ${pid}. Stop it with Ctrl-C where it runs, then start again.`,
       );

@@ -1,15 +1,19 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { here } from '../helpers/here';
 import { resetKitchen } from '../helpers/reset';
 
 /** Every test begins in the demo kitchen as loaded, and fails on an error in the browser's console or in a page's own code. */
 export const test = base.extend<{ page: Page; kitchen: void }>({
   kitchen: [
     async ({}, provide) => {
-      await resetKitchen(process.env.HALFPOT_TEST_DATABASE ?? '', process.env.HALFPOT_TEST_DAY ?? '');
+      await resetKitchen(here());
       await provide();
     },
     { auto: true },
   ],
+  baseURL: async ({}, provide) => {
+    await provide(here().address);
+  },
   page: async ({ page }, provide) => {
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));

@@ -1,9 +1,10 @@
+import { here } from '../helpers/here';
 import type { Page } from '@playwright/test';
 import { answer, expect, figure, keeps, open, openPot, tabTo, test } from './kitchen';
 
 /** The hand at the simulated scale. */
 const scale = async (path: string): Promise<void> => {
-  const done = await fetch(`http://127.0.0.1:${process.env.HALFPOT_TEST_SCALE ?? '4191'}${path}`, {
+  const done = await fetch(`http://127.0.0.1:${here().scalePort}${path}`, {
     method: 'POST',
   });
   expect(done.ok).toBe(true);

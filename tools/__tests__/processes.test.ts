@@ -3,7 +3,9 @@ import fs from 'node:fs';
 import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
-import { freePort, isFree, turnOver } from '../processes';
+import { spawn } from 'node:child_process';
+import type { Place } from '../place';
+import { end, freePort, isFree, takePlace, turnOver } from '../processes';
 
 test('a log goes on where it was until it is full; then it is put aside, and the oldest of those goes', () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-log-'));
@@ -42,4 +44,32 @@ test('a port that was handed out is still free, and not one the system gives to 
   await once(server, 'listening');
   expect(await isFree(port)).toBe(false);
   server.close();
+});
+
+test('a place that another run has taken is refused with its process; one whose run has gone, or was never ours, is taken', async () => {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-place-'));
+  const place: Place = { name: 'test', folder, data: path.join(folder, 'data'), socket: '' };
+  const running = (...args: string[]) =>
+    spawn(process.execPath, ['-e', 'setTimeout(() => {}, 60_000)', '--', ...args], { stdio: 'ignore' });
+  // As `halfpot` starts its commands.
+  const launcher = fs.readFileSync('halfpot', 'utf8');
+  const started = /exec node .*?(\S+main\.mjs)/.exec(launcher)?.[1] ?? '';
+  const [ours, theirs] = [running(started, 'demo'), running('something else')];
+  const taken = (pid: number | undefined): void =>
+    fs.writeFileSync(path.join(folder, 'run.pid'), `${pid} demo`);
+  try {
+    await Promise.all([once(ours, 'spawn'), once(theirs, 'spawn')]);
+    taken(ours.pid);
+    await new Promise((done) => setTimeout(done, 200));
+    expect(() => takePlace(place, 'demo')).toThrow(`already running here as process ${ours.pid}`);
+    taken(theirs.pid);
+    expect(() => takePlace(place, 'demo')).not.toThrow();
+    taken(ours.pid);
+    await end(ours.pid ?? 0);
+    expect(() => takePlace(place, 'demo')).not.toThrow();
+  } finally {
+    ours.kill('SIGKILL');
+    theirs.kill('SIGKILL');
+    fs.rmSync(folder, { recursive: true });
+  }
 });

@@ -1,3 +1,5 @@
+import os from 'node:os';
+import type { TestedKitchen } from '../../tests/helpers/here';
 import { build } from '../app';
 import {
   importRules,
@@ -75,41 +77,56 @@ async function withDatabase(wants: (part: string) => boolean, only: readonly str
           ),
         ),
       );
-    if (wants('browser')) verdicts.push(report(await inBrowser(own.fresh('halfpot_browser'), only)));
+    if (wants('browser')) verdicts.push(report(await inBrowser((name) => own.fresh(name), only)));
   } finally {
     await own.stop();
   }
   return verdicts;
 }
 
-async function inBrowser(databaseUrl: string, only: readonly string[]): Promise<Verdict> {
-  const place = placeOf('test');
-  await endLeftover(place, 'app', 'next');
-  build();
-  const instance = await startInstance(place, {
+/** A kitchen that browser tests have to themselves: an application on a database, a scale, the suppliers' computers. */
+interface TestKitchen extends TestedKitchen {
+  stop(): Promise<void>;
+}
+
+async function testKitchen(n: number, databaseUrl: string): Promise<TestKitchen> {
+  const instance = await startInstance(placeOf('test'), {
     port: await freePort(),
     today: HELD_DAY,
     clock: HELD_CLOCK,
     databaseUrl,
+    as: appName(n),
   });
   const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
   const scale = await startScale(0);
+  return {
+    address: instance.address,
+    databaseUrl,
+    listsPort: lists.port,
+    scalePort: scale.port,
+    day: HELD_DAY,
+    async stop() {
+      await scale.stop();
+      await lists.stop();
+      await instance.stop();
+    },
+  };
+}
+
+const appName = (n: number): string => (n === 0 ? 'app' : `app-${n + 1}`);
+
+/** Browser tests run in as many kitchens at once as there are cores; of a few files, in one. */
+async function inBrowser(fresh: (name: string) => string, only: readonly string[]): Promise<Verdict> {
+  const place = placeOf('test');
+  const many = only.length > 0 ? 1 : Math.max(1, os.availableParallelism());
+  for (let n = 0; n < many; n += 1) await endLeftover(place, appName(n), 'next');
+  build();
+  const kitchens: TestKitchen[] = [];
   try {
-    return await playwright(
-      place.folder,
-      {
-        HALFPOT_TEST_LISTS: String(lists.port),
-        HALFPOT_TEST_SCALE: String(scale.port),
-        ...process.env,
-        HALFPOT_ADDRESS: instance.address,
-        HALFPOT_TEST_DATABASE: databaseUrl,
-        HALFPOT_TEST_DAY: HELD_DAY,
-      },
-      only,
-    );
+    for (let n = 0; n < many; n += 1) kitchens.push(await testKitchen(n, fresh(`halfpot_browser_${n + 1}`)));
+    const told = kitchens.map(({ stop: _stop, ...kitchen }): TestedKitchen => kitchen);
+    return await playwright(place.folder, { ...process.env, HALFPOT_KITCHENS: JSON.stringify(told) }, only);
   } finally {
-    await scale.stop();
-    await lists.stop();
-    await instance.stop();
+    for (const kitchen of kitchens) await kitchen.stop();
   }
 }
