@@ -1,23 +1,8 @@
 'use client';
 
-import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
+import { useCallback, useState } from 'react';
 import { AsyncTypeahead } from 'react-bootstrap-typeahead';
-
-/** An ingredient that fits what was typed. */
-export interface Found {
-  readonly id: string;
-  readonly name: string;
-  /** Whether trimming it gives stock trim. */
-  readonly trims: boolean;
-}
-
-type Find = (wanted: string) => Promise<Found[]>;
-const Context = createContext<Find>(() => Promise.resolve([]));
-
-/** Gives every chooser below its search over the kitchen's ingredients. */
-export const FindProvider = ({ find, children }: { readonly find: Find; readonly children: ReactNode }) => (
-  <Context value={find}>{children}</Context>
-);
+import { useFind, type Found } from './find';
 
 interface Props {
   readonly id: string;
@@ -31,7 +16,7 @@ interface Props {
 
 /** One ingredient out of many, by any of its words, misspelled too: the server looks, a dozen are offered. */
 export function ChooseIngredient({ id, label, placeholder, chosen, choose, except }: Props) {
-  const find = useContext(Context);
+  const find = useFind();
   const [found, setFound] = useState<readonly Found[]>([]);
   const [looking, setLooking] = useState(false);
   const [typed, setTyped] = useState('');

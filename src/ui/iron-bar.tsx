@@ -28,7 +28,7 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
   );
   return (
     <header className="iron-bar">
-      <Link href="/" className="iron-name" title={`Half Pot at ${kitchen}`}>
+      <Link prefetch={false} href="/" className="iron-name" title={`Half Pot at ${kitchen}`}>
         <PotMark /> Half Pot
       </Link>
       <nav aria-label="Stations, in the order of the work" style={{ display: 'contents' }}>
@@ -37,6 +37,7 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
             <li key={s.id}>
               {s.open ? (
                 <Link
+                  prefetch={false}
                   href={`/${s.id}`}
                   className={`station${path.startsWith(`/${s.id}`) ? ' station-here' : ''}`}
                   aria-current={path.startsWith(`/${s.id}`) ? 'page' : undefined}

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
+import { useInView } from 'react-intersection-observer';
 import { useFigures } from './figures';
 
 const Chart = dynamic(() => import('react-apexcharts'), {
@@ -73,9 +74,11 @@ export function MovementChart({
       }),
     [drawn, until],
   );
+  // The library that draws it is large: it is fetched when the chart comes near the screen.
+  const { ref, inView } = useInView({ triggerOnce: true, rootMargin: '200px' });
   return (
-    <div role="img" aria-label={label} className="movement-chart">
-      <Chart type="line" options={options} series={series} height={height} />
+    <div ref={ref} role="img" aria-label={label} className="movement-chart" style={{ minHeight: height }}>
+      {inView && <Chart type="line" options={options} series={series} height={height} />}
     </div>
   );
 }

@@ -16,7 +16,7 @@ export function StationNav({
   return (
     <nav aria-label={label} className="station-nav">
       {pages.map(([href, name]) => (
-        <Link key={href} href={href} aria-current={here === href ? 'page' : undefined}>
+        <Link prefetch={false} key={href} href={href} aria-current={here === href ? 'page' : undefined}>
           {name}
         </Link>
       ))}

@@ -1,58 +1,28 @@
 'use client';
 
 import Link from 'next/link';
-import {
-  createContext,
-  useCallback,
-  useContext,
-  useMemo,
-  useState,
-  useTransition,
-  type ReactNode,
-} from 'react';
 import Offcanvas from 'react-bootstrap/Offcanvas';
 import type { Why } from '@/core/why';
 import { useFigures } from './figures';
 
-type Ask = (key: string) => Promise<Why | null>;
-const Context = createContext<(key: string) => void>(() => undefined);
+interface Props {
+  /** Null while it is looked up. */
+  readonly why: Why | null;
+  readonly open: boolean;
+  readonly close: () => void;
+}
 
-/** Holds the panel that answers *why*, and gives every figure below a way to ask it. */
-export function WhyProvider({ ask, children }: { ask: Ask; children: ReactNode }) {
-  const [why, setWhy] = useState<Why | null>(null);
-  const [open, setOpen] = useState(false);
-  const [waiting, startAsking] = useTransition();
-  const show = useCallback(
-    (key: string) => {
-      setOpen(true);
-      setWhy(null);
-      startAsking(async () => setWhy(await ask(key)));
-    },
-    [ask],
-  );
-  const value = useMemo(() => show, [show]);
+/** What a figure is made of, down to the purchase. */
+export function WhyPanel({ why, open, close }: Props) {
   return (
-    <Context value={value}>
-      {children}
-      <Offcanvas
-        show={open}
-        onHide={() => setOpen(false)}
-        placement="end"
-        className="why-panel"
-        aria-labelledby="why-title"
-      >
-        <Offcanvas.Header closeButton closeLabel="Close">
-          <WhyHead why={why} />
-        </Offcanvas.Header>
-        <Offcanvas.Body>
-          {waiting || !why ? (
-            <p role="status">Looking it up …</p>
-          ) : (
-            <WhyRows rows={why.rows} depth={0} close={() => setOpen(false)} />
-          )}
-        </Offcanvas.Body>
-      </Offcanvas>
-    </Context>
+    <Offcanvas show={open} onHide={close} placement="end" className="why-panel" aria-labelledby="why-title">
+      <Offcanvas.Header closeButton closeLabel="Close">
+        <WhyHead why={why} />
+      </Offcanvas.Header>
+      <Offcanvas.Body>
+        {why ? <WhyRows rows={why.rows} depth={0} close={close} /> : <p role="status">Looking it up …</p>}
+      </Offcanvas.Body>
+    </Offcanvas>
   );
 }
 
@@ -133,30 +103,5 @@ function GoTo({ to, close }: { to: string; close: () => void }) {
     <Link href={href} onClick={close}>
       {GO_WORDS[kind]}
     </Link>
-  );
-}
-
-/** A figure that can be asked *why*. */
-export function WhyFigure({
-  of,
-  children,
-  label,
-  className = '',
-}: {
-  of: string;
-  children: ReactNode;
-  label: string;
-  className?: string;
-}) {
-  const ask = useContext(Context);
-  return (
-    <button
-      type="button"
-      className={`why-button fig ${className}`}
-      onClick={() => ask(of)}
-      aria-label={`${label}: why?`}
-    >
-      {children}
-    </button>
   );
 }

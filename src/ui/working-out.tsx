@@ -8,16 +8,27 @@ interface Progress {
   readonly of: number;
 }
 
-/** Stands where a page will be while every pot of the kitchen is worked out, the first time after a start. */
+const STILL = 'still-working';
+
+/** Stands in for a page that has not come: while it is there, `WorkingOut` shows. What stands in for a page is never brought to life itself. */
+export const StillWorking = () => <span className={STILL} hidden />;
+
+/** Says how far the kitchen is while every pot of it is worked out, the first time after a start; then the page is there instead. */
 export function WorkingOut() {
   const [at, setAt] = useState<Progress | null>(null);
   useEffect(() => {
     const ask = async (): Promise<void> => {
       const answer = await fetch('/progress').catch(() => undefined);
-      if (answer?.ok) setAt((await answer.json()) as Progress | null);
+      if (!answer?.ok) return;
+      const now = (await answer.json()) as Progress | null;
+      // Nothing more under way: all of it is done, and the page is being written.
+      setAt((was) => now ?? (was && { done: was.of, of: was.of }));
     };
     void ask();
-    const again = setInterval(() => void ask(), 400);
+    const again = setInterval(() => {
+      if (document.querySelector(`.${STILL}`)) void ask();
+      else clearInterval(again);
+    }, 400);
     return () => clearInterval(again);
   }, []);
   const now = at ? Math.round((at.done / Math.max(1, at.of)) * 100) : 0;
@@ -25,8 +36,10 @@ export function WorkingOut() {
     <div className="working-out" role="status">
       <h1>Working out every pot</h1>
       <p className="lead-line">
-        The application has just been started. The figures come as soon as they are worked out
-        {at ? `: ${at.done} of ${at.of} pots` : ''}.
+        The application has just been started.{' '}
+        {at
+          ? `${at.done} of ${at.of} pots are done; the figures come with the last.`
+          : 'The book is being read.'}
       </p>
       <ProgressBar now={now} aria-label="Pots worked out" />
     </div>

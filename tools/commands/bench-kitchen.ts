@@ -112,10 +112,17 @@ async function measured(name: string, size: Size, url: string, line: Line): Prom
   });
   try {
     await pagesAndEdits(name, file, { ...instance, lateness }, line);
+    say(`${name}: the application holds ${heldMb(instance.pid)} MB after all of that.`);
   } finally {
     await instance.stop();
   }
 }
+
+/** MB of memory that a process holds now. */
+const heldMb = (pid: number): number =>
+  Math.round(
+    Number(/^VmRSS:\s+(\d+)/m.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024,
+  );
 
 /** The application under measurement, and the file in which it says how late its event loop ran. */
 interface App {
@@ -140,7 +147,12 @@ async function pagesAndEdits(name: string, file: KitchenFile, app: App, line: Li
     '/trim/flow',
     '/trim/schools',
   ];
-  line(`${name}: first page after a start`, await ms(() => one.get('/buy')));
+  line(
+    `${name}: first page after a start, to its last figure`,
+    await ms(() => one.get('/buy')),
+    'after 700 ms it says how many pots are done',
+  );
+  say(`${name}: the application holds ${heldMb(app.pid)} MB with one page shown.`);
   for (const page of pages) {
     const bytes = await one.get(page);
     const shown = page.replace(/[0-9a-f-]{36}/, '…');

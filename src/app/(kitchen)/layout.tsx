@@ -5,11 +5,11 @@ import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
 import { costedWithin } from '@/server/kitchen';
 import { mustWork } from '@/server/session';
-import { FindProvider } from '@/ui/choose';
+import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
-import { WhyProvider } from '@/ui/why-panel';
-import { WorkingOut } from '@/ui/working-out';
+import { WhyProvider } from '@/ui/why';
+import { StillWorking, WorkingOut } from '@/ui/working-out';
 
 /** ms for which nobody is told that figures are being worked out. */
 const PATIENCE_MS = 700;
@@ -23,7 +23,16 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
           <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />
-          <main>{costed ? children : <Suspense fallback={<WorkingOut />}>{children}</Suspense>}</main>
+          <main>
+            {costed ? (
+              children
+            ) : (
+              <>
+                <WorkingOut />
+                <Suspense fallback={<StillWorking />}>{children}</Suspense>
+              </>
+            )}
+          </main>
         </FindProvider>
       </WhyProvider>
     </FiguresProvider>

@@ -3,7 +3,7 @@
 import { costedKitchen } from '@/server/kitchen';
 import { worker } from '@/server/session';
 import { findThings } from '@/server/things';
-import type { Found } from '@/ui/choose';
+import type { Found } from '@/ui/find';
 
 const LONGEST = 80;
 /** As many as anybody looks through before typing another letter. */

@@ -225,3 +225,22 @@ test('a zone that somebody changed is the zone of every process: the day is anot
   expect((await other.costedKitchen(here.kitchenId)).costing.day).toBe('2026-03-15');
   await run(here.pool, 'UPDATE kitchen SET zone = ? WHERE id = ?', ['Europe/Dublin', here.kitchenId]);
 });
+
+test('how far a kitchen is that is costed from nothing can be asked meanwhile, and nothing is told once it is there', async () => {
+  const fresh = process();
+  const told: number[] = [];
+  let there = false;
+  const costing = fresh.costedKitchen(here.kitchenId).finally(() => (there = true));
+  expect(await fresh.costedWithin(here.kitchenId, 0)).toBe(false);
+  while (!there) {
+    const at = fresh.progressOf(here.kitchenId);
+    if (at) told.push(at.done / at.of);
+    await new Promise((done) => setImmediate(done));
+  }
+  const { state } = (await costing).costing;
+  expect(told.length).toBeGreaterThan(2);
+  expect([...told].sort((a, b) => a - b)).toEqual(told);
+  expect(Math.max(...told)).toBeGreaterThan(0.5);
+  expect(fresh.progressOf(state.kitchen.id)).toBeUndefined();
+  expect(await fresh.costedWithin(here.kitchenId, 5000)).toBe(true);
+});

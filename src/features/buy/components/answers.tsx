@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import type { CostGraph } from '@/core/graph';
 import { useFigures } from '@/ui/figures';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import type { Answer, Reached } from '../queries';
 
 interface Props {

@@ -7,7 +7,7 @@ import { checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import type { Reply } from '@/wire';
 import { moreRows } from '../actions';
 import type { PriceRow } from '../queries';

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import { useFound } from '@/ui/use-found';
 import { findPots } from '../actions';
 import type { PotsFound, PotSummary } from '../queries';

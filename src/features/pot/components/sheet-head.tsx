@@ -2,7 +2,7 @@
 
 import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import type { PotSheetData } from '../queries';
 import type { LivePot } from './use-pot';
 

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import type { PlateSummary } from '../queries';
 
 /** Every plate: what it costs to put together, and whether it keeps its target. */

@@ -5,7 +5,7 @@ import { useId } from 'react';
 import { readAmount, writeAmount, type Manner } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import type { PlateData } from '../queries';
 import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';

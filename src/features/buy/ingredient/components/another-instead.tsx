@@ -1,7 +1,8 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import { ChooseIngredient, type Found } from '@/ui/choose';
+import { ChooseIngredient } from '@/ui/choose';
+import type { Found } from '@/ui/find';
 import { useFigures } from '@/ui/figures';
 import { askInstead } from '../actions';
 import type { IngredientPage, Instead } from '../queries';

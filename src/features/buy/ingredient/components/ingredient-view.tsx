@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
 import { MovementChart } from '@/ui/movement-chart';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import { UsedBy } from '@/ui/used-by';
 import type { IngredientPage } from '../queries';
 import { AnotherInstead } from './another-instead';

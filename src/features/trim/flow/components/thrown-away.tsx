@@ -2,7 +2,8 @@
 
 import { useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { ChooseIngredient, type Found } from '@/ui/choose';
+import { ChooseIngredient } from '@/ui/choose';
+import type { Found } from '@/ui/find';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';

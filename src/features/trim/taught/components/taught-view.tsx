@@ -6,7 +6,7 @@ import Button from 'react-bootstrap/Button';
 import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { useKept } from '@/ui/use-kept';
-import { WhyFigure } from '@/ui/why-panel';
+import { WhyFigure } from '@/ui/why';
 import { Trouble } from '@/ui/trouble';
 import { putOnBench } from '../../bench/wire';
 import { accept } from '../wire';
