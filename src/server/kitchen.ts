@@ -13,4 +13,12 @@ export const {
   progressOf,
   standingKitchen,
   pricedKitchen,
-} = heldOnce('kitchens', () => own);
+} = heldOnce('kitchens', () => ({
+  todayIn: own.todayIn,
+  costedKitchen: own.costedKitchen,
+  costedWith: own.costedWith,
+  costedWithin: own.costedWithin,
+  progressOf: own.progressOf,
+  standingKitchen: own.standingKitchen,
+  pricedKitchen: own.pricedKitchen,
+}));

@@ -20,6 +20,31 @@ export interface MovementLine {
 const COLOURS = ['#a84a12', '#3b6a37', '#5a656d', '#8c1d3a', '#a98a4c', '#20272c'];
 const DASHES = [0, 6, 3, 8, 2, 4];
 
+const optionsFor = (money: (v: number) => string): ApexOptions => ({
+  chart: {
+    type: 'line',
+    fontFamily: 'var(--numerals)',
+    animations: { enabled: false },
+    toolbar: { show: false },
+    zoom: { enabled: false },
+  },
+  colors: COLOURS,
+  stroke: { curve: 'stepline', width: 2.5, dashArray: DASHES },
+  markers: { size: 3.5, strokeWidth: 0, hover: { size: 6 } },
+  grid: { borderColor: '#d8d1c1', xaxis: { lines: { show: false } } },
+  xaxis: {
+    type: 'datetime',
+    labels: { style: { fontSize: '13px', colors: '#5a656d' }, datetimeUTC: true },
+    axisBorder: { color: '#20272c' },
+    tooltip: { enabled: false },
+  },
+  yaxis: {
+    labels: { formatter: (v: number) => money(v), style: { fontSize: '13px', colors: '#5a656d' } },
+  },
+  tooltip: { x: { format: 'd MMM yyyy' }, y: { formatter: (v: number) => money(v) } },
+  legend: { position: 'top', horizontalAlign: 'left', fontSize: '14px', fontFamily: 'var(--words)' },
+});
+
 /** How figures moved over time, one stepped line each: a price holds until the next one. */
 export function MovementChart({
   lines,
@@ -35,33 +60,7 @@ export function MovementChart({
 }) {
   const { money } = useFigures();
   const drawn = useMemo(() => lines.filter((l) => l.points.length > 0), [lines]);
-  const options = useMemo(
-    (): ApexOptions => ({
-      chart: {
-        type: 'line',
-        fontFamily: 'var(--numerals)',
-        animations: { enabled: false },
-        toolbar: { show: false },
-        zoom: { enabled: false },
-      },
-      colors: COLOURS,
-      stroke: { curve: 'stepline', width: 2.5, dashArray: DASHES },
-      markers: { size: 3.5, strokeWidth: 0, hover: { size: 6 } },
-      grid: { borderColor: '#d8d1c1', xaxis: { lines: { show: false } } },
-      xaxis: {
-        type: 'datetime',
-        labels: { style: { fontSize: '13px', colors: '#5a656d' }, datetimeUTC: true },
-        axisBorder: { color: '#20272c' },
-        tooltip: { enabled: false },
-      },
-      yaxis: {
-        labels: { formatter: (v: number) => money(v), style: { fontSize: '13px', colors: '#5a656d' } },
-      },
-      tooltip: { x: { format: 'd MMM yyyy' }, y: { formatter: (v: number) => money(v) } },
-      legend: { position: 'top', horizontalAlign: 'left', fontSize: '14px', fontFamily: 'var(--words)' },
-    }),
-    [money],
-  );
+  const options = useMemo(() => optionsFor(money), [money]);
   const series = useMemo(
     () =>
       drawn.map((l) => {
