@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { many, maybeOne, type Sql } from './sql';
+import { many, maybeOne, run, type Sql } from './sql';
 
 export const ROLES = ['reader', 'cook', 'manager'] as const;
 export type PersonRole = (typeof ROLES)[number];
@@ -16,19 +16,6 @@ export const peopleOf = (sql: Sql, kitchenId: string): Promise<Person[]> =>
     [kitchenId],
   );
 
-/** Somebody who works in a kitchen, and the zone it lies in. */
-export const personOf = (
-  sql: Sql,
-  kitchenId: string,
-  id: string,
-): Promise<(Person & { zone: string }) | undefined> =>
-  maybeOne(
-    sql,
-    Person.extend({ zone: z.string() }),
-    'SELECT p.id, p.name, p.role, k.zone FROM person p JOIN kitchen k ON k.id = p.kitchen_id WHERE p.kitchen_id = ? AND p.id = ? AND p.archived_at IS NULL',
-    [kitchenId, id],
-  );
-
 /** The hashes somebody signs in against; null where they have no password or no PIN. */
 export const secretsOf = (
   sql: Sql,
@@ -41,3 +28,6 @@ export const secretsOf = (
     'SELECT password_hash AS password, pin_hash AS pin FROM person WHERE kitchen_id = ? AND id = ? AND archived_at IS NULL',
     [kitchenId, id],
   );
+
+export const setPassword = (sql: Sql, kitchenId: string, id: string, hash: string): Promise<number> =>
+  run(sql, 'UPDATE person SET password_hash = ? WHERE kitchen_id = ? AND id = ?', [hash, kitchenId, id]);

@@ -2,6 +2,7 @@ import { setImmediate as others } from 'node:timers/promises';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createPool, type Pool, type PoolConnection, type ResultSetHeader } from 'mysql2/promise';
 import type { ZodType } from 'zod';
+import { answered, SilentError, standsAt } from './silence';
 
 /** Something statements can be sent to: the pool, or one connection inside a transaction. */
 export type Sql = Pool | PoolConnection;
@@ -16,9 +17,11 @@ export class BusyError extends Error {}
 /** ms that anybody waits for a connection before he is told that it is busy. */
 const LONGEST_WAIT = 5000;
 const MOST_WAITING = 200;
-/** s that one statement of a write may take, and that it waits for a lock. */
+/** s that one statement may take, and that it waits for a lock. */
 const STATEMENT_S = 20;
 const LOCK_S = 5;
+
+const SESSION = `SET SESSION max_statement_time=${STATEMENT_S}, innodb_lock_wait_timeout=${LOCK_S}, sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'`;
 
 /** Whether two writers stood in each other's way, so that it is worth beginning anew: a deadlock, or a lock that did not come. */
 export const isLockConflict = (error: unknown): boolean => {
@@ -57,8 +60,9 @@ export class RowCountError extends Error {}
 
 /** Opens a pool on a `mysql://` address. Decimals stay strings, days stay strings, instants are UTC. */
 export function openPool(url: string): Pool {
-  return createPool({
+  const pool = createPool({
     uri: url,
+    connectTimeout: LONGEST_WAIT,
     connectionLimit: 8,
     queueLimit: MOST_WAITING,
     timezone: 'Z',
@@ -68,6 +72,13 @@ export function openPool(url: string): Pool {
     // A row that is written over with what it holds already counts as touched.
     flags: ['FOUND_ROWS'],
   });
+  standsAt(pool, url);
+  // Said to each connection once, and before anything else: what is refused is only as strict as the session, and no statement runs for ever.
+  pool.on('connection', (connection) => {
+    standsAt(connection, url);
+    void connection.query(SESSION);
+  });
+  return pool;
 }
 
 /** Rows checked before others get their turn. */
@@ -79,7 +90,7 @@ export async function many<T>(
   statement: string,
   values: Value[] = [],
 ): Promise<T[]> {
-  const [rows] = await sql.execute(statement, values);
+  const [rows] = await answered(sql, sql.execute(statement, values));
   const read: T[] = [];
   for (const r of rows as unknown[]) {
     read.push(row.parse(r));
@@ -108,7 +119,7 @@ export async function one<T>(sql: Sql, row: ZodType<T>, statement: string, value
 
 /** Runs a statement that writes and returns how many rows it touched. */
 export async function run(sql: Sql, statement: string, values: Value[] = []): Promise<number> {
-  const [result] = await sql.execute(statement, values);
+  const [result] = await answered(sql, sql.execute(statement, values));
   return (result as ResultSetHeader).affectedRows;
 }
 
@@ -131,7 +142,10 @@ export async function insertAll(
   for (let i = 0; i < rows.length; i += CHUNK) {
     const part = rows.slice(i, i + CHUNK);
     const holes = part.map(() => `(${columns.map(() => '?').join(',')})`).join(',');
-    await sql.query(`INSERT INTO ${table} (${columns.join(',')}) VALUES ${holes}${over}`, part.flat());
+    await answered(
+      sql,
+      sql.query(`INSERT INTO ${table} (${columns.join(',')}) VALUES ${holes}${over}`, part.flat()),
+    );
   }
 }
 
@@ -156,37 +170,28 @@ export function insertRows(
 }
 
 /** Reads as of one moment: what is written meanwhile is not seen, and nobody waits for it. */
-export async function inSnapshot<T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
-  const connection = await connectionOf(pool);
-  try {
-    await connection.query('START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY');
-    const read = await work(connection);
-    await connection.commit();
-    return read;
-  } catch (error) {
-    await connection.rollback();
-    throw error;
-  } finally {
-    connection.release();
-  }
-}
+export const inSnapshot = <T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> =>
+  between(pool, 'START TRANSACTION WITH CONSISTENT SNAPSHOT, READ ONLY', work);
 
 /** Does everything or nothing. The kitchen's other writers wait only for the rows both touch. */
-export async function inTransaction<T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
+export const inTransaction = <T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> =>
+  between(pool, 'START TRANSACTION', work);
+
+async function between<T>(pool: Pool, begin: string, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
   const connection = await connectionOf(pool);
+  let silent = false;
   try {
-    await connection.query(
-      // What is refused is only as strict as the session: said here for databases that are not ours.
-      `SET SESSION max_statement_time=${STATEMENT_S}, innodb_lock_wait_timeout=${LOCK_S}, sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'`,
-    );
-    await connection.beginTransaction();
+    await answered(connection, connection.query(begin));
     const result = await work(connection);
-    await connection.commit();
+    await answered(connection, connection.commit());
     return result;
   } catch (error) {
-    await connection.rollback();
+    silent = error instanceof SilentError;
+    if (!silent) await connection.rollback();
     throw error;
   } finally {
-    connection.release();
+    // One that does not answer is of no more use: whatever it had begun is undone by the database when it notices.
+    if (silent) connection.destroy();
+    else connection.release();
   }
 }

@@ -7,6 +7,8 @@ export interface Worker {
   readonly role: PersonRole;
   /** The kitchen's zone (IANA): whose clock times are told by. */
   readonly zone: string;
+  /** The row by which they are signed in. */
+  readonly signedIn?: string | undefined;
 }
 
 /** Whether a role may do what another role may. Services ask this; screens only follow. */

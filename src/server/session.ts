@@ -2,40 +2,78 @@ import 'server-only';
 import { getIronSession, type IronSession } from 'iron-session';
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { personOf } from '@/db/people';
+import { deviceOf } from '@/db/devices';
 import { firstKitchen } from '@/db/read-kitchen';
+import { seenSignedIn, signedIn, SIGNED_IN_DAYS } from '@/db/sign-ins';
+import { now } from './clock';
 import { database } from './database';
 import { env } from './env';
+import { log } from './log';
 import type { Worker } from './roles';
 
-/** What the signed cookie carries. A PIN on the shared tablet never gives more than a cook's rights. */
-export interface SessionData {
+/** What the sealed cookie carries: which row of those who are signed in. All else is asked of the database, each time. */
+interface SessionData {
   kitchenId?: string;
-  personId?: string;
-  byPin?: boolean;
+  id?: string;
+}
+/** What the cookie of a device carries that a manager has let in. */
+interface DeviceData {
+  kitchenId?: string;
+  id?: string;
 }
 
-export const COOKIE = 'half-pot';
-
-export const sessionOptions = () => ({
+const DAY_S = 60 * 60 * 24;
+const sealed = (cookieName: string, days: number) => ({
   password: env().HALFPOT_SECRET,
-  cookieName: COOKIE,
-  ttl: 60 * 60 * 24 * 14,
+  cookieName,
+  ttl: DAY_S * days,
   // Loopback and a kitchen's own network have no certificate: a secure cookie would never come back.
   cookieOptions: { httpOnly: true, sameSite: 'lax' as const, secure: false, path: '/' },
 });
 
 export const session = async (): Promise<IronSession<SessionData>> =>
-  getIronSession<SessionData>(await cookies(), sessionOptions());
+  getIronSession<SessionData>(await cookies(), sealed('half-pot', SIGNED_IN_DAYS));
+
+const deviceCookie = async (): Promise<IronSession<DeviceData>> =>
+  getIronSession<DeviceData>(await cookies(), sealed('half-pot-device', 400));
+
+/** The device this browser is, if a manager has let it in and nobody has ended it since. */
+export async function thisDevice(kitchenId: string): Promise<{ id: string; name: string } | undefined> {
+  const cookie = await deviceCookie();
+  if (cookie.kitchenId !== kitchenId || !cookie.id) return undefined;
+  return deviceOf(database(), kitchenId, cookie.id);
+}
+
+/** Makes this browser the device of an id. */
+export async function becomeDevice(kitchenId: string, id: string): Promise<void> {
+  const cookie = await deviceCookie();
+  cookie.kitchenId = kitchenId;
+  cookie.id = id;
+  await cookie.save();
+}
+
+/** ms between two times at which it is written down that somebody is still there. */
+const SEEN_EVERY_MS = 60_000;
 
 /** Whoever is signed in, as the database has them now; undefined when nobody is. */
 export async function worker(): Promise<Worker | undefined> {
-  const { kitchenId, personId, byPin } = await session();
-  if (!kitchenId || !personId) return undefined;
-  const person = await personOf(database(), kitchenId, personId);
-  if (!person) return undefined;
-  const { zone, ...own } = person;
-  return { kitchenId, person: own, role: byPin && own.role === 'manager' ? 'cook' : own.role, zone };
+  const { kitchenId, id } = await session();
+  if (!kitchenId || !id) return undefined;
+  const at = now();
+  const found = await signedIn(database(), kitchenId, id, at);
+  if (!found) return undefined;
+  if (at.getTime() - found.seenAt.getTime() > SEEN_EVERY_MS)
+    seenSignedIn(database(), kitchenId, id, at).catch((error: unknown) =>
+      log.warn({ err: error }, 'who was seen could not be written down'),
+    );
+  const { personId, name, role, byPin, zone } = found;
+  return {
+    kitchenId,
+    person: { id: personId, name, role },
+    role: byPin && role === 'manager' ? 'cook' : role,
+    zone,
+    signedIn: id,
+  };
 }
 
 /** The same for a page: sends anybody else to the door. */

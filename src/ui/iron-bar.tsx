@@ -59,9 +59,9 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
         </ol>
       </nav>
       <div className="at-work">
-        <span>
+        <Link prefetch={false} href="/people" title="Who is in, and your password">
           {person}, {role}
-        </span>
+        </Link>
         <form action={signOut}>
           <button type="submit">Sign out</button>
         </form>

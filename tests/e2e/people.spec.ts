@@ -1,5 +1,10 @@
-import { expect, open, openPot, test } from './kitchen';
+import { expect, keeps, open, openPot, test } from './kitchen';
 import type { Page } from '@playwright/test';
+
+/** Makes the page's browser the demo's own tablet, which is let in, with nobody signed in on it. */
+async function onTheTablet(page: Page): Promise<void> {
+  await page.context().request.get('/sign-in/demo', { maxRedirects: 0 });
+}
 
 async function signIn(page: Page, name: string, secret: string): Promise<void> {
   await page.goto('/sign-in?out');
@@ -29,6 +34,7 @@ test('a wrong password is refused in a sentence, the right one opens', async ({ 
 });
 
 test('a cook by PIN may look, not change; a manager by PIN has a cook’s rights', async ({ page }) => {
+  await onTheTablet(page);
   await signIn(page, 'Ilse Brook', '1470');
   await expect(page.getByText('Ilse Brook, cook')).toBeVisible();
   await page.goto('/pot');
@@ -61,4 +67,85 @@ test('the service refuses what the screen would not offer', async ({ page, brows
   await expect(page.getByRole('alert').filter({ hasText: 'signed out' })).toBeVisible();
   await openPot(page, 'White roux');
   await expect(page.getByLabel(/^Step \d/)).toHaveCount(3);
+});
+
+test('a PIN opens nowhere but on a device that a manager has let in, and no longer once that is ended', async ({
+  page,
+  browser,
+}) => {
+  const elsewhere = await (await browser.newContext()).newPage();
+  await signIn(elsewhere, 'Ilse Brook', '1470');
+  await expect(
+    elsewhere
+      .getByRole('alert')
+      .filter({ hasText: 'A PIN opens only on a device that a manager has let in' }),
+  ).toBeVisible();
+  // A manager lets that device in, sitting at it.
+  await signIn(elsewhere, 'Maren Holt', 'kestrel-weir');
+  await elsewhere.getByRole('link', { name: 'Maren Holt, manager' }).click();
+  await expect(elsewhere.getByRole('heading', { level: 1, name: 'Who is in' })).toBeVisible();
+  await expect(elsewhere.getByRole('cell', { name: 'a PIN on a device that is not let in' })).toBeVisible();
+  await elsewhere.getByRole('button', { name: 'Let this device in' }).click();
+  await expect(elsewhere.getByRole('alert').filter({ hasText: 'Give the device a name' })).toBeVisible();
+  await elsewhere.getByLabel('What this device is called').fill('Tablet at the pass');
+  await elsewhere.getByRole('button', { name: 'Let this device in' }).click();
+  await expect(elsewhere.getByText('Tablet at the pass (this one)')).toBeVisible();
+  await elsewhere.getByRole('button', { name: 'Sign out' }).click();
+  await signIn(elsewhere, 'Ilse Brook', '1470');
+  await expect(elsewhere.getByText('Ilse Brook, cook')).toBeVisible();
+  // Ended from the office: whoever is in on it by PIN is out, and the PIN opens there no more.
+  await open(page, '/people');
+  await keeps(page, 'device.end', () => page.getByRole('button', { name: 'End Tablet at the pass' }).click());
+  await expect(page.getByText('Tablet at the pass')).toHaveCount(0);
+  await elsewhere.goto('/buy');
+  await expect(elsewhere.getByText('Who is at work')).toBeVisible();
+  await signIn(elsewhere, 'Ilse Brook', '1470');
+  await expect(elsewhere.getByRole('alert').filter({ hasText: 'A PIN opens only' })).toBeVisible();
+});
+
+test('signing out ends it on the server; another password ends every other place, and a manager may end one', async ({
+  page,
+  browser,
+}) => {
+  await open(page, '/people');
+  const stolen = await (await browser.newContext()).newPage();
+  await stolen.context().addCookies(await page.context().cookies());
+  await stolen.goto('/people');
+  await expect(stolen.getByText('Maren Holt, manager')).toBeVisible();
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByText('Who is at work')).toBeVisible();
+  await stolen.goto('/sign-in?out');
+  await stolen.goto('/people');
+  // The cookie is worth nothing: the demo signs in anew, under another row.
+  await expect(stolen.getByText('this is here')).toBeVisible();
+
+  const reader = await (await browser.newContext()).newPage();
+  await signIn(reader, 'Ruth Alder', 'kestrel-weir');
+  await expect(reader.getByText('Ruth Alder, reader')).toBeVisible();
+  const hers = await (await browser.newContext()).newPage();
+  await signIn(hers, 'Ruth Alder', 'kestrel-weir');
+  await hers.goto('/people');
+  await expect(hers.getByRole('row')).toHaveCount(3);
+  await hers.getByLabel('The password you have now').fill('not-hers-at-all');
+  await hers.getByLabel('The new password').fill('12345678');
+  await hers.getByRole('button', { name: 'Change it' }).click();
+  await expect(hers.getByRole('alert').filter({ hasText: 'not made of digits alone' })).toBeVisible();
+  await hers.getByLabel('The new password').fill('a-better-one-for-weirs');
+  await hers.getByRole('button', { name: 'Change it' }).click();
+  await expect(
+    hers.getByRole('alert').filter({ hasText: 'That is not the password you have now.' }),
+  ).toBeVisible();
+  await hers.getByLabel('The password you have now').fill('kestrel-weir');
+  await keeps(hers, 'person.password', () => hers.getByRole('button', { name: 'Change it' }).click());
+  await expect(hers.getByText('✓ changed; ended one other place where you were signed in')).toBeVisible();
+  await expect(hers.getByRole('row')).toHaveCount(2);
+  await reader.goto('/sign-in?out');
+  await reader.goto('/pour');
+  await expect(reader.getByText('Ruth Alder, reader')).toHaveCount(0);
+
+  await stolen.goto('/people');
+  await keeps(stolen, 'signed-in.end', () => stolen.getByRole('button', { name: /^End Ruth Alder/ }).click());
+  await hers.goto('/sign-in?out');
+  await hers.goto('/pour');
+  await expect(hers.getByText('Ruth Alder, reader')).toHaveCount(0);
 });

@@ -125,6 +125,7 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
   ],
   ['where trim goes', (page) => open(page, '/trim/flow')],
   ['who pays', (page) => open(page, '/trim/schools')],
+  ['who is in', (page) => open(page, '/people')],
   ['nowhere', async (page) => void (await page.goto('/nowhere'))],
 ];
 for (const [name, go] of screens)

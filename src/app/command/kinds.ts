@@ -3,6 +3,7 @@ import { commands as larder } from '@/features/buy/larder/commands';
 import { commands as lists } from '@/features/buy/lists/commands';
 import { commands as prices } from '@/features/buy/commands';
 import { commands as purchases } from '@/features/buy/purchases/commands';
+import { commands as people } from '@/features/people/commands';
 import { commands as pots } from '@/features/pot/commands';
 import { commands as plates } from '@/features/pour/commands';
 import { commands as bench } from '@/features/trim/bench/commands';
@@ -27,4 +28,5 @@ export const kinds = (): ReadonlyMap<string, AnyDeclared> =>
     ...flow,
     ...schools,
     ...taught,
+    ...people,
   ]));

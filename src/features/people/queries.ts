@@ -1,8 +1,12 @@
 import 'server-only';
+import { clockIn, dayIn } from '@/core/day';
+import { devicesOf } from '@/db/devices';
 import { peopleOf, type Person } from '@/db/people';
 import { kitchenWords } from '@/db/read-kitchen';
 import { database } from '@/server/database';
-import { kitchenHere, type Worker } from '@/server/session';
+import { refusals, signedInWhere, type WhyRefused } from '@/db/sign-ins';
+import { now } from '@/server/clock';
+import { kitchenHere, may, thisDevice, type Worker } from '@/server/session';
 
 /** Who stands on the sign-in page. */
 export async function peopleHere(): Promise<{ kitchen: string; people: Person[] }> {
@@ -13,3 +17,77 @@ export async function peopleHere(): Promise<{ kitchen: string; people: Person[] 
 /** What stands around every page: the kitchen's name, and how its figures are written. */
 export const frame = (who: Worker): ReturnType<typeof kitchenWords> =>
   kitchenWords(database(), who.kitchenId);
+
+/** A place where somebody is signed in. Times as the kitchen's clock shows them. */
+export interface SignedInRow {
+  readonly id: string;
+  readonly name: string;
+  readonly where: string;
+  readonly byPin: boolean;
+  readonly since: string;
+  readonly seen: string;
+  /** Whether it is the one this page was asked for with. */
+  readonly here: boolean;
+}
+
+export interface DeviceRow {
+  readonly id: string;
+  readonly name: string;
+  readonly since: string;
+  readonly by: string;
+  readonly here: boolean;
+}
+
+export interface RefusalRow {
+  readonly at: string;
+  readonly name: string;
+  readonly address: string;
+  readonly byPin: boolean;
+  readonly why: WhyRefused;
+  readonly times: number;
+}
+
+/** Who is in: one's own places and password; for a manager everybody's, the devices, and what the door refused. */
+export interface PeoplePage {
+  readonly manager: boolean;
+  readonly name: string;
+  readonly signedIn: readonly SignedInRow[];
+  readonly devices: readonly DeviceRow[];
+  readonly refused: readonly RefusalRow[];
+  /** What this device is called, if it is let in. */
+  readonly thisDevice?: string | undefined;
+}
+
+export async function peoplePage(who: Worker): Promise<PeoplePage> {
+  const { kitchenId, zone } = who;
+  const manager = may(who.role, 'manager');
+  const told = (at: Date): string => `${dayIn(zone, at)} ${clockIn(zone, at)}`;
+  const [places, devices, refused, here] = await Promise.all([
+    signedInWhere(database(), kitchenId, manager ? undefined : who.person.id, now()),
+    manager ? devicesOf(database(), kitchenId) : [],
+    manager ? refusals(database(), kitchenId) : [],
+    thisDevice(kitchenId),
+  ]);
+  return {
+    manager,
+    name: who.person.name,
+    signedIn: places.map((s) => ({
+      id: s.id,
+      name: s.name,
+      where: [s.device ?? s.address, s.browser].filter((x) => x !== '').join(', '),
+      byPin: s.byPin,
+      since: told(s.beganAt),
+      seen: told(s.seenAt),
+      here: s.id === who.signedIn,
+    })),
+    devices: devices.map((d) => ({
+      id: d.id,
+      name: d.name,
+      since: told(d.letInAt),
+      by: d.by ?? 'somebody',
+      here: d.id === here?.id,
+    })),
+    refused: refused.map(({ at, name, ...r }) => ({ ...r, at: told(at), name: name ?? 'a name nobody has' })),
+    thisDevice: here?.name,
+  };
+}

@@ -1,62 +1,176 @@
 import 'server-only';
-import { RateLimiterMemory } from 'rate-limiter-flexible';
+import { headers } from 'next/headers';
+import { z } from 'zod';
 import { refuse, type Trouble } from '@/core/trouble';
+import { letIn } from '@/db/devices';
+import { newId } from '@/db/ids';
 import { peopleOf, secretsOf } from '@/db/people';
+import {
+  beginSignedIn,
+  endSignedIn,
+  rememberRefusal,
+  FREE_TRIES,
+  takeTry,
+  type Tried,
+  tryWasRight,
+  type WhyRefused,
+} from '@/db/sign-ins';
+import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { env } from '@/server/env';
 import { log } from '@/server/log';
 import { isSecret } from '@/server/passwords';
-import { kitchenHere, session } from '@/server/session';
+import { becomeDevice, kitchenHere, session, thisDevice } from '@/server/session';
 
-const TRIES = 8;
-const MINUTES = 5;
-/** A PIN has few digits: eight wrong ones close the name for five minutes. */
-const tries = new RateLimiterMemory({ points: TRIES, duration: MINUTES * 60 });
+const Id = z.uuid();
+/** A PIN: digits alone. A password is anything else. */
+const PIN = /^\d{4,6}$/;
 
-/** Signs somebody in by password, or by PIN with at most a cook's rights. */
-export async function signInWith(personId: string, secret: string): Promise<Trouble | undefined> {
-  const kitchen = await kitchenHere();
-  const allowed = await tries.consume(personId).then(
-    () => true,
-    () => false,
-  );
-  if (!allowed)
-    return refuse(
-      'too-many-tries',
-      'secret',
-      `${TRIES} wrong tries: this name opens again in ${MINUTES} minutes.`,
-      { value: TRIES, limit: TRIES },
-    ).trouble;
-  const kept = await secretsOf(database(), kitchen.id, personId);
-  const byPin = /^\d{4,6}$/.test(secret);
-  const hash = byPin ? kept?.pin : kept?.password;
-  if (!hash || !(await isSecret(hash, secret))) {
-    log.warn({ personId, byPin }, 'a sign-in was refused');
-    return refuse(
-      'wrong-secret',
-      'secret',
-      byPin ? 'That is not the PIN of this name.' : 'That is not the password of this name.',
-    ).trouble;
+/** Where somebody knocks from. */
+export interface From {
+  readonly address: string;
+  readonly browser: string;
+  /** The device, where a manager has let it in. */
+  readonly deviceId?: string | undefined;
+}
+
+/** What may come from outside is cut to what is kept. */
+async function from(kitchenId: string): Promise<From> {
+  const head = await headers();
+  const address = (head.get('x-forwarded-for') ?? '').split(',')[0]?.trim() ?? '';
+  return {
+    address: /^[0-9a-fA-F.:]{2,45}$/.test(address) ? address : 'unknown',
+    browser: browserOf(head.get('user-agent') ?? ''),
+    deviceId: (await thisDevice(kitchenId))?.id,
+  };
+}
+
+/** A browser and what it runs on, in two words. */
+function browserOf(agent: string): string {
+  const browser = /\b(Firefox|Edg|OPR|Chrome|Safari)\b/.exec(agent)?.[1] ?? 'a browser';
+  const on = /\b(Android|iPad|iPhone|Windows|Mac OS X|Linux)\b/.exec(agent)?.[1];
+  const names: Readonly<Record<string, string>> = { Edg: 'Edge', OPR: 'Opera', 'Mac OS X': 'Mac' };
+  const plain = (word: string): string => names[word] ?? word;
+  return on ? `${plain(browser)} on ${plain(on)}` : plain(browser);
+}
+
+const WRONG = (byPin: boolean): Trouble =>
+  refuse(
+    'wrong-secret',
+    'secret',
+    byPin ? 'That is not the PIN of this name.' : 'That is not the password of this name.',
+  ).trouble;
+
+/** Whoever was found to be who they say. */
+export interface LetIn {
+  readonly personId: string;
+  readonly byPin: boolean;
+}
+
+/**
+ * Whether somebody may come in, by password, or by PIN on a device that has been let in. Tries count by the person the database
+ * has found, and by device or address: after three wrong ones the next is open a second later, then two, four, at most eight. Who
+ * has a device of their own waits for nobody else's tries.
+ * @param at the instant, by the real clock
+ */
+export async function knock(
+  kitchenId: string,
+  typed: { readonly person: string; readonly secret: string },
+  where: From,
+  at: Date,
+): Promise<LetIn | Trouble> {
+  const { address, deviceId } = where;
+  const byPin = PIN.test(typed.secret);
+  const id = Id.safeParse(typed.person);
+  const kept = id.success ? await secretsOf(database(), kitchenId, id.data.toLowerCase()) : undefined;
+  const personId = kept && id.success ? id.data.toLowerCase() : null;
+  const refused = async (why: WhyRefused, trouble: Trouble): Promise<Trouble> => {
+    // Nothing that was typed goes into the log.
+    log.warn({ personId, byPin, why }, 'a sign-in was refused');
+    await rememberRefusal(database(), kitchenId, { personId, address, byPin, why }, at);
+    return trouble;
+  };
+  const whom = personId ?? 'nobody';
+  const keys: Tried[] = deviceId
+    ? [{ what: `${whom} device ${deviceId}`, free: FREE_TRIES.here }]
+    : [
+        { what: `${whom} ${address}`, free: FREE_TRIES.here },
+        { what: `${whom} anywhere`, free: FREE_TRIES.anywhere },
+      ];
+  for (const key of keys) {
+    const tried = await takeTry(database(), kitchenId, key, at);
+    if (!tried.open) return refused('too soon', tooSoon(tried.inMs));
   }
-  await tries.delete(personId);
-  await open(kitchen.id, personId, byPin);
+  if (!kept || personId === null) return refused('nobody', WRONG(byPin));
+  if (byPin && !deviceId)
+    return refused(
+      'not let in',
+      refuse(
+        'not-let-in',
+        'secret',
+        'A PIN opens only on a device that a manager has let in: type your password here.',
+      ).trouble,
+    );
+  const hash = byPin ? kept.pin : kept.password;
+  if (!hash || !(await isSecret(hash, typed.secret))) return refused('wrong', WRONG(byPin));
+  for (const key of keys) await tryWasRight(database(), kitchenId, key.what, at);
+  return { personId, byPin };
+}
+
+function tooSoon(inMs: number): Trouble {
+  const s = Math.ceil(inMs / 1000);
+  return refuse('too-soon', 'secret', `Too many wrong tries: the next one is open in ${s} s.`, { value: s })
+    .trouble;
+}
+
+/** Signs somebody in; or says why not. */
+export async function signInWith(person: string, secret: string): Promise<Trouble | undefined> {
+  const kitchen = await kitchenHere();
+  const where = await from(kitchen.id);
+  const found = await knock(kitchen.id, { person, secret }, where, new Date());
+  if ('code' in found) return found;
+  await begin(kitchen.id, found, where);
   return undefined;
 }
 
-async function open(kitchenId: string, personId: string, byPin: boolean): Promise<void> {
+async function begin(kitchenId: string, { personId, byPin }: LetIn, where: From): Promise<void> {
+  const id = newId();
+  const { address, browser, deviceId } = where;
+  await beginSignedIn(
+    database(),
+    kitchenId,
+    { id, personId, byPin, address, browser, deviceId: deviceId ?? null },
+    now(),
+  );
   const here = await session();
   here.kitchenId = kitchenId;
-  here.personId = personId;
-  here.byPin = byPin;
+  here.id = id;
   await here.save();
 }
 
-/** Signs in as the demo's manager; false anywhere but in the demo. */
+/** Ends it on the server too: the cookie is worth nothing any more, whoever has kept it. */
+export async function signOutHere(): Promise<void> {
+  const here = await session();
+  if (here.kitchenId && here.id) await endSignedIn(database(), here.kitchenId, here.id, now());
+  here.destroy();
+}
+
+/** Signs in as the demo's manager, on a device that is let in; false anywhere but in the demo. */
 export async function signInDemoManager(): Promise<boolean> {
   if (!env().HALFPOT_DEMO) return false;
   const kitchen = await kitchenHere();
   const manager = (await peopleOf(database(), kitchen.id)).find((p) => p.role === 'manager');
   if (!manager) return false;
-  await open(kitchen.id, manager.id, false);
+  const where = await from(kitchen.id);
+  const deviceId = where.deviceId ?? (await letInHere(kitchen.id, manager.id, 'The demo’s tablet'));
+  await begin(kitchen.id, { personId: manager.id, byPin: false }, { ...where, deviceId });
   return true;
+}
+
+/** Lets the browser that asks in: from now on a PIN opens on it. */
+export async function letInHere(kitchenId: string, by: string, name: string): Promise<string> {
+  const id = newId();
+  await letIn(database(), kitchenId, { id, name, by }, now());
+  await becomeDevice(kitchenId, id);
+  return id;
 }

@@ -1,5 +1,5 @@
 import 'server-only';
-import { createHash } from 'node:crypto';
+import { createHmac } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 
 import { clockIn, dayIn } from '@/core/day';
@@ -7,10 +7,12 @@ import { commandDone, forgetCommands, lockKitchen, rememberCommand, REMEMBERED_D
 import { recordChange } from '@/db/changes';
 import { moveRevision, sameStand, type Stood } from '@/db/moved';
 import { lastChangeOf, takeVersion } from '@/db/edits';
+import { SilentError } from '@/db/silence';
 import { BusyError, inTransaction, isLockConflict, type Connection } from '@/db/sql';
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
 import { now } from '../clock';
 import { database } from '../database';
+import { env } from '../env';
 import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
 import { log } from '../log';
 import { may, type Worker } from '../roles';
@@ -26,7 +28,7 @@ const no = (code: string, message: string, path = ''): No => ({ ok: false, code,
 /** Thrown inside a transaction when the kitchen is no longer as it was looked at. */
 class MovedOn extends Error {}
 
-/** Hash of a body by what it says, whatever order its fields came in. */
+/** Hash of a body by what it says, whatever order its fields came in. Keyed: a body may hold a secret, and nobody is to try secrets against it. */
 export function bodyHash(body: unknown): string {
   const sorted = (value: unknown): unknown =>
     Array.isArray(value)
@@ -38,7 +40,7 @@ export function bodyHash(body: unknown): string {
               .map(([key, x]) => [key, sorted(x)]),
           )
         : value;
-  return createHash('sha256')
+  return createHmac('sha256', env().HALFPOT_SECRET)
     .update(JSON.stringify(sorted(body)) ?? '')
     .digest('hex');
 }
@@ -230,6 +232,11 @@ function failed(error: unknown, kind: string): No<unknown> {
   if (error instanceof MovedOn || error instanceof BusyError || isLockConflict(error))
     return no('busy', 'Many people are writing at this moment: what you typed still stands here; try again.');
   log.error({ err: error, kind }, 'a write failed');
+  if (error instanceof SilentError)
+    return no(
+      'no-database',
+      'The kitchen’s records do not answer at this moment: what you typed still stands here; try again in a little while.',
+    );
   return no(
     'failed',
     'This could not be kept: something went wrong on our side. What you typed still stands here; try again.',

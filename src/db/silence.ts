@@ -1,0 +1,81 @@
+import { createConnection } from 'mysql2/promise';
+
+/** Thrown when the database has stopped answering, frozen or gone behind a wire that still stands: nobody waits for it any longer. */
+export class SilentError extends Error {
+  constructor() {
+    super('the database does not answer');
+  }
+}
+
+/** ms of waiting for a statement after which the database is asked whether it is there; and ms that it has to say so. */
+const WONDER_MS = 1500;
+const SAY_MS = 1500;
+
+const addresses = new WeakMap<object, string>();
+
+/** Says at which address a pool or connection stands, so that it can be asked there whether anybody is alive. */
+export const standsAt = (sql: object, url: string): void => {
+  addresses.set(sql, url);
+};
+
+/** Address of a pool, or of a connection of one. */
+const addressOf = (sql: object): string | undefined =>
+  addresses.get(sql) ?? addresses.get((sql as { connection?: object }).connection ?? sql);
+
+/** What is under way at each address: many who wonder at once ask once. */
+const asking = new Map<string, Promise<boolean>>();
+
+/** Whether the database at an address answers at all, on a connection of its own. */
+export function isThere(url: string): Promise<boolean> {
+  const known = asking.get(url);
+  if (known) return known;
+  const asked = ask(url).finally(() => asking.delete(url));
+  asking.set(url, asked);
+  return asked;
+}
+
+async function ask(url: string): Promise<boolean> {
+  const connecting = createConnection({ uri: url, connectTimeout: SAY_MS });
+  const said = connecting.then(async (connection) => {
+    try {
+      await connection.query('SELECT 1');
+      return true;
+    } finally {
+      connection.destroy();
+    }
+  });
+  return Promise.race([said.catch(() => false), later(SAY_MS).then(() => false)]);
+}
+
+const later = (ms: number): Promise<void> =>
+  new Promise((done) => {
+    setTimeout(done, ms).unref();
+  });
+
+/**
+ * What a statement comes to; or, while the database says nothing at all, not even that it is there, a `SilentError` within
+ * three seconds. A statement that only takes long is waited for: the database's own limit ends it.
+ */
+export function answered<T>(sql: object, asked: Promise<T>): Promise<T> {
+  const url = addressOf(sql);
+  if (url === undefined) return asked;
+  return new Promise<T>((resolve, reject) => {
+    let over = false;
+    let timer: NodeJS.Timeout | undefined;
+    const wonder = (): void => {
+      timer = setTimeout(() => {
+        void isThere(url).then((there) => {
+          if (over) return;
+          if (there) wonder();
+          else reject(new SilentError());
+        });
+      }, WONDER_MS);
+      timer.unref();
+    };
+    wonder();
+    void asked.then(resolve, reject).finally(() => {
+      over = true;
+      clearTimeout(timer);
+    });
+  });
+}

@@ -1,0 +1,209 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import { letThisDeviceIn } from '../actions';
+import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
+import { endDevice, endSignedIn } from '../wire';
+import { OwnPassword } from './own-password';
+
+/** Who is in, where, and on which devices a PIN opens; one's own password. */
+export function PeopleView({ page }: { readonly page: PeoplePage }) {
+  return (
+    <>
+      <div className="price-book-head">
+        <div>
+          <h1>Who is in</h1>
+          <p className="lead-line">
+            {page.manager
+              ? 'Everybody who is signed in, the devices on which a PIN opens, and what the door refused.'
+              : 'Where you are signed in, and your password.'}
+          </p>
+        </div>
+      </div>
+      <div className="two-columns">
+        <div>
+          <SignedInTable rows={page.signedIn} manager={page.manager} />
+          {page.manager && <Refused rows={page.refused} />}
+        </div>
+        <aside className="ingredient-side" aria-label="Your password, and devices">
+          <OwnPassword name={page.name} />
+          {page.manager && <Devices page={page} />}
+        </aside>
+      </div>
+    </>
+  );
+}
+
+function SignedInTable({
+  rows,
+  manager,
+}: {
+  readonly rows: readonly SignedInRow[];
+  readonly manager: boolean;
+}) {
+  const [keep, state] = useKept();
+  return (
+    <section>
+      <h2>Signed in</h2>
+      <table className="sheet-table">
+        <thead>
+          <tr>
+            <th scope="col">Who</th>
+            <th scope="col" className="left">
+              where
+            </th>
+            <th scope="col">since</th>
+            <th scope="col">last seen</th>
+            <th scope="col">
+              <span className="visually-hidden">End it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <tr key={r.id}>
+              <th scope="row">
+                {r.name}
+                {r.byPin && <span className="quiet small-line"> by PIN</span>}
+              </th>
+              <td className="left">{r.where}</td>
+              <td className="fig">{r.since}</td>
+              <td className="fig">{r.seen}</td>
+              <td>
+                {r.here ? (
+                  <span className="quiet">this is here</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="link-button"
+                    disabled={state.busy}
+                    aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${r.since}`}
+                    onClick={() => void keep(() => endSignedIn({ id: r.id }))}
+                  >
+                    End it
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <Trouble says={state.message} />
+    </section>
+  );
+}
+
+const WHY: Readonly<Record<RefusalRow['why'], string>> = {
+  wrong: 'wrong password or PIN',
+  'too soon': 'tried again too soon',
+  'not let in': 'a PIN on a device that is not let in',
+  nobody: 'a name nobody has here',
+};
+
+function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
+  return (
+    <section>
+      <h2>Refused at the door</h2>
+      {rows.length === 0 ? (
+        <p className="quiet">Nobody has been refused.</p>
+      ) : (
+        <table className="sheet-table">
+          <thead>
+            <tr>
+              <th scope="col">Last</th>
+              <th scope="col" className="left">
+                name
+              </th>
+              <th scope="col" className="left">
+                from
+              </th>
+              <th scope="col" className="left">
+                why
+              </th>
+              <th scope="col">times that day</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r, i) => (
+              <tr key={i}>
+                <th scope="row" className="fig">
+                  {r.at}
+                </th>
+                <td className="left">{r.name}</td>
+                <td className="left">{r.address}</td>
+                <td className="left">{WHY[r.why]}</td>
+                <td className="fig">{r.times}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+/** Devices on which a PIN opens; the one somebody sits at can be let in here. */
+function Devices({ page }: { readonly page: PeoplePage }) {
+  const [keep, state] = useKept();
+  const [name, setName] = useState('');
+  return (
+    <section>
+      <h2>Devices on which a PIN opens</h2>
+      <ul className="waste-list">
+        {page.devices.map((d) => (
+          <DeviceLine key={d.id} device={d} />
+        ))}
+        {page.devices.length === 0 && <li className="quiet">None yet: everybody signs in by password.</li>}
+      </ul>
+      {page.thisDevice === undefined && (
+        <form
+          className="waste-form"
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep(() => letThisDeviceIn(name)).then((ok) => ok && setName(''));
+          }}
+        >
+          <input
+            className="form-control"
+            aria-label="What this device is called"
+            placeholder="Tablet at the stove"
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+          />
+          <Button type="submit" variant="outline-primary" disabled={state.busy}>
+            Let this device in
+          </Button>
+          <Trouble says={state.message} />
+        </form>
+      )}
+    </section>
+  );
+}
+
+function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
+  const [keep, state] = useKept();
+  return (
+    <li>
+      <span>
+        <b>{d.name}</b>
+        {d.here && ' (this one)'}
+        <span className="quiet small-line">
+          let in {d.since} by {d.by}
+        </span>
+        <Trouble says={state.message} />
+      </span>
+      <button
+        type="button"
+        className="link-button"
+        disabled={state.busy}
+        aria-label={`End ${d.name}`}
+        onClick={() => void keep(() => endDevice({ id: d.id }))}
+      >
+        End it
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,36 @@
+import { z } from 'zod';
+import { ID, sender, wire } from '@/wire';
+
+/** A password that a person chooses: never digits alone, which would be taken for a PIN. */
+const Secret = z
+  .string()
+  .min(8, 'A password has at least 8 characters.')
+  .max(200, 'A password has at most 200 characters.')
+  .refine((s) => !/^\d+$/.test(s), 'A password is not made of digits alone.');
+
+/** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
+export const PASSWORD = wire<{ readonly ended: number }, null>()({
+  kind: 'person.password',
+  version: 1,
+  body: z.object({
+    before: z
+      .string()
+      .min(1, 'Type the password you have now.')
+      .max(200, 'A password has at most 200 characters.'),
+    next: Secret,
+  }),
+});
+
+/** Ends a place where somebody is signed in. */
+export const END_SIGNED_IN = wire<null, null>()({
+  kind: 'signed-in.end',
+  version: 1,
+  body: z.object({ id: ID }),
+});
+
+/** Ends a device: no PIN opens on it any more. */
+export const END_DEVICE = wire<null, null>()({ kind: 'device.end', version: 1, body: z.object({ id: ID }) });
+
+export const changePassword = sender(PASSWORD);
+export const endSignedIn = sender(END_SIGNED_IN);
+export const endDevice = sender(END_DEVICE);
