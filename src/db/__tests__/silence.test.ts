@@ -7,11 +7,11 @@ import { inSnapshot, inTransaction, many, openPool, run, type Pool } from '../sq
 
 /** A wire to the database that can fall silent, as the database does when it is frozen: what is sent is taken, and nothing comes back. */
 async function wireTo(url: string) {
-  const to = new URL(url);
+  const [to, real] = [new URL(url), new URL(url)];
   let silent = false;
   const held: (() => void)[] = [];
   const server = net.createServer((from) => {
-    const db = net.connect(Number(to.port), to.hostname);
+    const db = net.connect(Number(real.port), real.hostname);
     const pass = (a: net.Socket, b: net.Socket): void => {
       a.on('data', (bytes) => {
         const send = () => b.write(bytes);
