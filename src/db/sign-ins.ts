@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { newId } from './ids';
-import { inTransaction, many, maybeOne, run, type Pool, type Sql } from './sql';
+import { inTransaction, many, maybeOne, run, untilFree, type Pool, type Sql } from './sql';
 import { ROLES } from './people';
 
 const instant = z.date();
@@ -145,12 +145,16 @@ export async function rememberRefusal(sql: Sql, kitchenId: string, r: Refusal, a
     'INSERT INTO sign_in_refused (kitchen_id, id, at, person_id, address, by_pin, why) VALUES (?,?,?,?,?,?,?)',
     [kitchenId, newId(), at, r.personId, r.address, r.byPin ? 1 : 0, r.why],
   );
-  await run(
+  const least = await maybeOne(
     sql,
-    `DELETE FROM sign_in_refused WHERE kitchen_id = ? AND at < (
-       SELECT least FROM (SELECT at AS least FROM sign_in_refused WHERE kitchen_id = ? ORDER BY at DESC LIMIT 1 OFFSET ${MOST_REFUSED - 1}) AS kept)`,
-    [kitchenId, kitchenId],
+    z.object({ at: instant }),
+    `SELECT at FROM sign_in_refused WHERE kitchen_id = ? ORDER BY at DESC LIMIT 1 OFFSET ${MOST_REFUSED - 1}`,
+    [kitchenId],
   );
+  if (least)
+    await untilFree(() =>
+      run(sql, 'DELETE FROM sign_in_refused WHERE kitchen_id = ? AND at < ?', [kitchenId, least.at]),
+    );
 }
 
 const Refused = z.object({
@@ -196,31 +200,33 @@ export interface Tried {
  * `tryWasRight` says otherwise, so that nobody tries many at once while the first is still being looked at.
  */
 export const takeTry = (pool: Pool, kitchenId: string, { what, free }: Tried, at: Date): Promise<TryOpen> =>
-  inTransaction(pool, async (sql): Promise<TryOpen> => {
-    await run(
-      sql,
-      'INSERT INTO sign_in_tries (kitchen_id, what, wrong, last_at, open_at) VALUES (?,?,0,?,?) ON DUPLICATE KEY UPDATE what = what',
-      [kitchenId, what, at, at],
-    );
-    const had = await maybeOne(
-      sql,
-      z.object({ wrong: z.coerce.number(), lastAt: instant, openAt: instant }),
-      'SELECT wrong, last_at AS lastAt, open_at AS openAt FROM sign_in_tries WHERE kitchen_id = ? AND what = ? FOR UPDATE',
-      [kitchenId, what],
-    );
-    if (!had) throw new Error('a try that was just written down is gone');
-    const inMs = had.openAt.getTime() - at.getTime();
-    if (inMs > 0) return { open: false, inMs };
-    const before = at.getTime() - had.lastAt.getTime() > FORGIVEN_MS ? 0 : had.wrong;
-    const wrong = before + 1;
-    const pause = wrong <= free ? 0 : Math.min(LONGEST_PAUSE_MS, 1000 * 2 ** Math.min(9, wrong - free - 1));
-    await run(
-      sql,
-      'UPDATE sign_in_tries SET wrong = ?, last_at = ?, open_at = ? WHERE kitchen_id = ? AND what = ?',
-      [wrong, at, new Date(at.getTime() + pause), kitchenId, what],
-    );
-    return { open: true };
-  });
+  untilFree(() => inTransaction(pool, (sql) => takenTry(sql, kitchenId, { what, free }, at)));
+
+async function takenTry(sql: Sql, kitchenId: string, { what, free }: Tried, at: Date): Promise<TryOpen> {
+  await run(
+    sql,
+    'INSERT INTO sign_in_tries (kitchen_id, what, wrong, last_at, open_at) VALUES (?,?,0,?,?) ON DUPLICATE KEY UPDATE what = what',
+    [kitchenId, what, at, at],
+  );
+  const had = await maybeOne(
+    sql,
+    z.object({ wrong: z.coerce.number(), lastAt: instant, openAt: instant }),
+    'SELECT wrong, last_at AS lastAt, open_at AS openAt FROM sign_in_tries WHERE kitchen_id = ? AND what = ? FOR UPDATE',
+    [kitchenId, what],
+  );
+  if (!had) throw new Error('a try that was just written down is gone');
+  const inMs = had.openAt.getTime() - at.getTime();
+  if (inMs > 0) return { open: false, inMs };
+  const before = at.getTime() - had.lastAt.getTime() > FORGIVEN_MS ? 0 : had.wrong;
+  const wrong = before + 1;
+  const pause = wrong <= free ? 0 : Math.min(LONGEST_PAUSE_MS, 1000 * 2 ** Math.min(9, wrong - free - 1));
+  await run(
+    sql,
+    'UPDATE sign_in_tries SET wrong = ?, last_at = ?, open_at = ? WHERE kitchen_id = ? AND what = ?',
+    [wrong, at, new Date(at.getTime() + pause), kitchenId, what],
+  );
+  return { open: true };
+}
 
 /** Forgives what was wrong before: the right secret was typed. Also forgets tries of long ago. */
 export async function tryWasRight(sql: Sql, kitchenId: string, what: string, at: Date): Promise<void> {

@@ -177,6 +177,17 @@ export const inSnapshot = <T>(pool: Pool, work: (sql: PoolConnection) => Promise
 export const inTransaction = <T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> =>
   between(pool, 'START TRANSACTION', work);
 
+/** Does a piece of work again that stood in another's way, a few times: it is one that may be begun anew. */
+export async function untilFree<T>(work: () => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries += 1)
+    try {
+      return await work();
+    } catch (error) {
+      if (!isLockConflict(error) || tries >= 5) throw error;
+      await pause(10 * tries * Math.random());
+    }
+}
+
 async function between<T>(pool: Pool, begin: string, work: (sql: PoolConnection) => Promise<T>): Promise<T> {
   const connection = await connectionOf(pool);
   let silent = false;

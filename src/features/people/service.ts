@@ -47,7 +47,8 @@ async function from(kitchenId: string): Promise<From> {
 
 /** A browser and what it runs on, in two words. */
 function browserOf(agent: string): string {
-  const browser = /\b(Firefox|Edg|OPR|Chrome|Safari)\b/.exec(agent)?.[1] ?? 'a browser';
+  const browser =
+    /\b(Firefox|Edg|OPR)\b/.exec(agent)?.[1] ?? /(Chrome|Safari)\b/.exec(agent)?.[1] ?? 'a browser';
   const on = /\b(Android|iPad|iPhone|Windows|Mac OS X|Linux)\b/.exec(agent)?.[1];
   const names: Readonly<Record<string, string>> = { Edg: 'Edge', OPR: 'Opera', 'Mac OS X': 'Mac' };
   const plain = (word: string): string => names[word] ?? word;
