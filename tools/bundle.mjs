@@ -15,7 +15,11 @@ const outdir = path.join(root, '.halfpot/cli');
 fs.rmSync(outdir, { recursive: true, force: true });
 await build({
   absWorkingDir: root,
-  entryPoints: ['tools/main.ts'],
+  // The threads of the application begin from files of their own.
+  entryPoints: [
+    { in: 'tools/main.ts', out: 'main' },
+    { in: 'src/features/buy/lists/read-table.worker.ts', out: 'read-table.worker' },
+  ],
   outdir,
   outExtension: { '.js': '.mjs' },
   bundle: true,

@@ -1,185 +1,78 @@
 import 'server-only';
-import { parse } from 'csv-parse/sync';
-import ExcelJS from 'exceljs';
-import iconv from 'iconv-lite';
-import { guessColumns } from '@/core/price-list';
-import { fine, refuse, type Outcome } from '@/core/trouble';
+import path from 'node:path';
+import { Worker } from 'node:worker_threads';
+import { fine, refuse, type Outcome, type Trouble } from '@/core/trouble';
+import { log } from '@/server/log';
+import type { ListTable } from './table';
 
-/** A list's file as a table of cells. */
-export interface ListTable {
-  readonly heads: readonly string[];
-  readonly rows: readonly (readonly string[])[];
-  /** Line of the file that the first of `rows` stands on. */
-  readonly firstLine: number;
-  /** What it was taken for, in words. */
-  readonly how: string;
-}
+export { MOST_BYTES } from './table';
+export type { ListTable } from './table';
 
-export const MOST_BYTES = 16 * 1024 * 1024;
-const MOST_ROWS = 100_000;
-/** Headings of the supplier's own above the columns: so many lines are looked through. */
-const HEAD_LINES = 20;
+/** ms that a file may take to be read: what takes longer is refused, and whoever waits is told. */
+const LONGEST_MS = 4500;
+/** MB of the thread's own memory, and of what it holds beside that. */
+const MOST_MB = 384;
+const MOST_BESIDE_MB = 700;
 
-const KINDS: readonly (readonly [string, readonly number[]])[] = [
-  ['a picture (PNG)', [0x89, 0x50, 0x4e, 0x47]],
-  ['a picture (JPEG)', [0xff, 0xd8, 0xff]],
-  ['a picture (GIF)', [0x47, 0x49, 0x46, 0x38]],
-  ['a PDF', [0x25, 0x50, 0x44, 0x46]],
-  ['an old Excel file (.xls)', [0xd0, 0xcf, 0x11, 0xe0]],
-];
+/** Bundled with our commands (`tools/bundle.mjs`), since a thread begins from a file. */
+const THREAD = path.join(process.cwd(), '.halfpot', 'cli', 'read-table.worker.mjs');
+
+type Said =
+  | { readonly rows: readonly (readonly string[])[] }
+  | { readonly head: Omit<ListTable, 'rows'> }
+  | { readonly trouble: Trouble };
 
 /**
- * Reads a price list: CSV with any delimiter in UTF-8, UTF-16 or Latin-1, or XLSX.
- * @returns trouble `empty-file`, `file-too-large`, `not-a-list`, `too-many-rows`, `no-table`
+ * Reads a price list in a thread of its own, with a limit on time and memory: a file made to do harm is refused like any other, and
+ * nobody waits for it meanwhile.
+ * @returns trouble of `readTable` (table.ts), or `takes-too-long`, `takes-too-much`
  */
-export async function readTable(bytes: Buffer): Promise<Outcome<ListTable>> {
-  if (bytes.length === 0) return refuse('empty-file', '', 'The file is empty.');
-  if (bytes.length > MOST_BYTES)
-    return refuse(
-      'file-too-large',
-      '',
-      `The file has ${(bytes.length / 1024 / 1024).toFixed(1)} MB; at most ${MOST_BYTES / 1024 / 1024} MB are read.`,
-      { value: bytes.length, limit: MOST_BYTES },
-    );
-  const kind = KINDS.find(([, magic]) => magic.every((byte, i) => bytes[i] === byte));
-  if (kind)
-    return refuse('not-a-list', '', `The file is ${kind[0]}, not a list: CSV and Excel (.xlsx) are read.`);
-  const cells = bytes[0] === 0x50 && bytes[1] === 0x4b ? await fromXlsx(bytes) : fromText(bytes);
-  return cells.ok ? tableOf(cells.value.rows, cells.value.how) : cells;
-}
-
-type Cells = { readonly rows: string[][]; readonly how: string };
-
-async function fromXlsx(bytes: Buffer): Promise<Outcome<Cells>> {
-  const book = new ExcelJS.Workbook();
-  try {
-    // The library's own type wants a browser's buffer; Node's is what it is given everywhere.
-    await book.xlsx.load(bytes as unknown as ArrayBuffer);
-  } catch {
-    return refuse(
-      'not-a-list',
-      '',
-      'The file looks like Excel but cannot be opened: save it anew as .xlsx or CSV.',
-    );
-  }
-  const sheet = book.worksheets.find((s) => s.actualRowCount > 1) ?? book.worksheets[0];
-  if (!sheet) return refuse('no-table', '', 'There is no sheet in the file.');
-  if (sheet.rowCount > MOST_ROWS + HEAD_LINES) return tooMany(sheet.rowCount);
-  const rows: string[][] = [];
-  sheet.eachRow({ includeEmpty: true }, (row) => {
-    const cells: string[] = [];
-    row.eachCell({ includeEmpty: true }, (cell) => cells.push(cellText(cell)));
-    rows.push(cells);
+export function readTable(bytes: Buffer): Promise<Outcome<ListTable>> {
+  const thread = new Worker(THREAD, {
+    workerData: bytes,
+    resourceLimits: { maxOldGenerationSizeMb: MOST_MB, maxYoungGenerationSizeMb: 64, stackSizeMb: 4 },
+    stdout: true,
+    stderr: true,
   });
-  return fine({ rows, how: `Excel, sheet “${sheet.name}”` });
-}
-
-/** A cell as it reads; a formula as itself, so that it is noticed and refused. */
-function cellText(cell: ExcelJS.Cell): string {
-  if (cell.formula) return `=${cell.formula}`;
-  const { value } = cell;
-  if (typeof value === 'number') return String(value);
-  return cell.text;
-}
-
-const tooMany = (rows: number) =>
-  refuse('too-many-rows', '', `The list has ${rows} rows; at most ${MOST_ROWS} are read.`, {
-    value: rows,
-    limit: MOST_ROWS,
-  });
-
-function fromText(bytes: Buffer): Outcome<Cells> {
-  const { text, coding } = decode(bytes);
-  if (text === undefined)
-    return refuse('not-a-list', '', 'The file is no text: CSV and Excel (.xlsx) are read.');
-  let lines = 1;
-  for (const char of text) if (char === '\n') lines += 1;
-  if (lines > MOST_ROWS + HEAD_LINES) return tooMany(lines);
-  const delimiter = delimiterOf(text);
-  try {
-    const rows = parse(text, {
-      delimiter,
-      bom: true,
-      relax_column_count: true,
-      relax_quotes: true,
-      skip_empty_lines: false,
+  const heldBefore = process.memoryUsage().rss;
+  return new Promise((done) => {
+    const rows: (readonly string[])[] = [];
+    const end = (outcome: Outcome<ListTable>): void => {
+      clearTimeout(late);
+      clearInterval(watch);
+      done(outcome);
+      void thread.terminate();
+    };
+    const late = setTimeout(() => end(TOO_LONG), LONGEST_MS);
+    const watch = setInterval(() => {
+      if (process.memoryUsage().rss - heldBefore > (MOST_MB + MOST_BESIDE_MB) * 1024 * 1024) end(TOO_MUCH);
+    }, 100);
+    thread.on('message', (said: Said) => {
+      if ('rows' in said) rows.push(...said.rows);
+      else end('head' in said ? fine({ ...said.head, rows }) : { ok: false, trouble: said.trouble });
     });
-    const name = { ';': 'semicolons', '\t': 'tabs', ',': 'commas', '|': 'bars' }[delimiter];
-    return fine({ rows, how: `text between ${name}, ${coding}` });
-  } catch (error) {
-    return refuse(
-      'not-a-list',
-      '',
-      `The file cannot be read as a list: ${error instanceof Error ? error.message.split('\n')[0] : 'unknown'}.`,
-    );
-  }
-}
-
-/** UTF-16 by its mark, UTF-8 if it is sound, else Latin-1; undefined for what is no text. */
-function decode(bytes: Buffer): { text: string | undefined; coding: string } {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe)
-    return { text: new TextDecoder('utf-16le').decode(bytes), coding: 'UTF-16' };
-  if (bytes.subarray(0, 8192).includes(0)) return { text: undefined, coding: '' };
-  try {
-    return { text: new TextDecoder('utf-8', { fatal: true }).decode(bytes), coding: 'UTF-8' };
-  } catch {
-    // Node's own decoder takes windows-1252 for bare Latin-1 and loses the euro sign.
-    return { text: iconv.decode(bytes, 'win1252'), coding: 'Latin-1' };
-  }
-}
-
-const DELIMITERS = [';', '\t', ',', '|'] as const;
-
-/** The delimiter that cuts the most of the first lines into equally many cells. */
-function delimiterOf(text: string): (typeof DELIMITERS)[number] {
-  const lines = text
-    .split(/\r?\n/, 60)
-    .filter((l) => l.trim() !== '')
-    .slice(0, 40);
-  let best: (typeof DELIMITERS)[number] = ',';
-  let most = -1;
-  for (const delimiter of DELIMITERS) {
-    const counts = new Map<number, number>();
-    for (const line of lines) {
-      const n = line.replace(/"[^"]*"/g, '').split(delimiter).length - 1;
-      if (n > 0) counts.set(n, (counts.get(n) ?? 0) + 1);
-    }
-    const [cells = 0, agree = 0] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [];
-    const score = agree * 100 + cells;
-    if (cells > 0 && score > most) {
-      most = score;
-      best = delimiter;
-    }
-  }
-  return best;
-}
-
-/** Finds the line with the columns' heads among the supplier's own headings. */
-function tableOf(rows: readonly string[][], how: string): Outcome<ListTable> {
-  const filled = (row: readonly string[]): number => row.filter((c) => c.trim() !== '').length;
-  const at = rows.slice(0, HEAD_LINES).findIndex((row) => {
-    const found = guessColumns(row);
-    return filled(row) >= 2 && found.price !== undefined && (found.name ?? found.code) !== undefined;
-  });
-  const first = at >= 0 ? at : rows.findIndex((row) => filled(row) >= 2);
-  if (first < 0) return refuse('no-table', '', 'There is no table in the file: no line has two cells.');
-  // Without heads the columns are called by their letters, and every line is a row.
-  const width = Math.max(...rows.slice(first, first + HEAD_LINES).map((r) => r.length));
-  const heads =
-    at >= 0
-      ? distinct((rows[at] as string[]).map((h) => h.trim()))
-      : Array.from({ length: width }, (_, i) => `column ${String.fromCharCode(65 + (i % 26))}`);
-  const start = at >= 0 ? at + 1 : first;
-  return fine({ heads, rows: rows.slice(start), firstLine: start + 1, how });
-}
-
-/** Heads that stand twice get a number, so that each can be chosen. */
-function distinct(heads: readonly string[]): string[] {
-  const seen = new Map<string, number>();
-  return heads.map((h, i) => {
-    const name = h === '' ? `column ${String.fromCharCode(65 + (i % 26))}` : h;
-    const n = (seen.get(name) ?? 0) + 1;
-    seen.set(name, n);
-    return n === 1 ? name : `${name} (${n})`;
+    thread.on('error', (error: Error & { code?: string }) => {
+      if (error.code !== 'ERR_WORKER_OUT_OF_MEMORY') log.error({ err: error }, 'a list could not be read');
+      end(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? TOO_MUCH : NOT_A_LIST);
+    });
+    // One that ends without having said anything has said enough.
+    thread.on('exit', () => end(NOT_A_LIST));
   });
 }
+
+const TOO_LONG = refuse(
+  'takes-too-long',
+  '',
+  `Reading the file takes longer than ${LONGEST_MS / 1000} seconds: save it anew as CSV, or in two parts.`,
+  { limit: LONGEST_MS },
+);
+const TOO_MUCH = refuse(
+  'takes-too-much',
+  '',
+  'Unpacked, the file is larger than a list can be: save it anew as CSV, with the list alone.',
+);
+const NOT_A_LIST = refuse(
+  'not-a-list',
+  '',
+  'The file cannot be read as a list: save it anew as .xlsx or CSV.',
+);

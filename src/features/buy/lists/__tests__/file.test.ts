@@ -1,6 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import ExcelJS from 'exceljs';
+import JSZip from 'jszip';
 import { readTable } from '../file';
 
 const lists = path.join(process.cwd(), 'demo/price-lists');
@@ -87,4 +88,81 @@ describe('a price list’s file', () => {
     const read = await readTable(Buffer.from(await book.xlsx.writeBuffer()));
     expect(!read.ok && read.trouble.message).toBe('The list has 200000 rows; at most 100000 are read.');
   });
+});
+
+describe('files made to do harm are refused in a sentence within seconds, and hurt nobody', () => {
+  /** A workbook whose first sheet's XML somebody has had a hand in. */
+  const workbook = async (change: (xml: string) => string): Promise<Buffer> => {
+    const book = new ExcelJS.Workbook();
+    const sheet = book.addWorksheet('List');
+    sheet.addRow(['Name', 'Price']);
+    sheet.addRow(['Leeks', '3.20']);
+    const zip = await JSZip.loadAsync(await book.xlsx.writeBuffer());
+    const at = 'xl/worksheets/sheet1.xml';
+    zip.file(at, change(await (zip.file(at) as JSZip.JSZipObject).async('string')));
+    return zip.generateAsync({
+      type: 'nodebuffer',
+      compression: 'DEFLATE',
+      compressionOptions: { level: 1 },
+    });
+  };
+  const merged = (xml: string): string =>
+    xml.replace(
+      '</sheetData>',
+      '</sheetData><mergeCells count="1"><mergeCell ref="A1:XFD1048576"/></mergeCells>',
+    );
+  const files: readonly (readonly [string, () => Buffer | Promise<Buffer>, RegExp])[] = [
+    ['one merge over a whole sheet', () => workbook(merged), /takes longer|larger than a list|columns/],
+    [
+      'a cell in the last column of the last row',
+      () =>
+        workbook((xml) =>
+          xml.replace('</sheetData>', '<row r="1048576"><c r="XFD1048576"><v>1</v></c></row></sheetData>'),
+        ),
+      /1048576 rows; at most 100000/,
+    ],
+    [
+      'a cell in the last column',
+      () => workbook((xml) => xml.replace('</row>', '<c r="XFD1"><v>1</v></c></row>')),
+      /16384 columns; at most 200/,
+    ],
+    [
+      'sixteen MB that unpack to a quarter of a GB',
+      () => workbook((xml) => xml.replace('<sheetData>', `${' '.repeat(160 * 1024 * 1024)}<sheetData>`)),
+      /Unpacked, the file has 160 MB; at most 150 MB/,
+    ],
+    [
+      'lines that end in a carriage return alone',
+      () => text('a;1\r'.repeat(4_000_000)),
+      /rows; at most 100000/,
+    ],
+    [
+      'one line of sixteen MB',
+      () => text(`${'x;'.repeat(8_000_000)}\n1;2`),
+      /cannot be read as a list|columns/,
+    ],
+    [
+      'a zip that is torn',
+      async () => (await workbook((xml) => xml)).subarray(0, 1800),
+      /cannot be opened|cannot be read/,
+    ],
+  ];
+  test.each(files)(
+    '%s',
+    async (_name, make, says) => {
+      const bytes = await make();
+      const began = Date.now();
+      const read = await readTable(bytes);
+      expect(read.ok ? 'it was read' : read.trouble.message).toMatch(says);
+      // The limit is four and a half; a busy machine is slow, not wrong.
+      expect(Date.now() - began).toBeLessThan(9000);
+    },
+    60_000,
+  );
+  test('a list of a hundred thousand rows is read all the same', async () => {
+    const rows = Array.from({ length: 99_000 }, (_, i) => `N${i};Something ${i};5 kg;3,20`);
+    const read = await table(text(['code;name;pack;price', ...rows].join('\r\n')));
+    expect(read.rows).toHaveLength(99_000);
+    expect(read.rows[98_999]?.[1]).toBe('Something 98999');
+  }, 60_000);
 });
