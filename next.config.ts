@@ -22,6 +22,13 @@ const config: NextConfig = {
           { key: 'X-Content-Type-Options', value: 'nosniff' },
           { key: 'X-Frame-Options', value: 'DENY' },
           { key: 'Referrer-Policy', value: 'same-origin' },
+          { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+          { key: 'Cross-Origin-Resource-Policy', value: 'same-origin' },
+          {
+            key: 'Permissions-Policy',
+            value:
+              'camera=(self), geolocation=(), microphone=(), payment=(), usb=(), screen-wake-lock=(self)',
+          },
         ],
       },
     ]),

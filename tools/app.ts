@@ -72,6 +72,7 @@ export async function serve(
   await mustBeFree(port);
   const child = start(place, as, process.execPath, [NEXT, how, '-p', String(port), '-H', '127.0.0.1'], {
     ...process.env,
+    HALFPOT_HOSTS: `127.0.0.1:${port},localhost:${port}`,
     ...env,
     NODE_ENV: how === 'dev' ? 'development' : 'production',
   });
@@ -79,10 +80,12 @@ export async function serve(
   const address = `http://127.0.0.1:${port}`;
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (child.exitCode !== null) break;
-    const answer = await fetch(`${address}/health`, { signal: AbortSignal.timeout(5000) }).catch(
+    const answer = await fetch(`${address}/ready`, { signal: AbortSignal.timeout(5000) }).catch(
       () => undefined,
     );
-    if (answer?.ok)
+    if (answer?.ok) {
+      // The first to ask has the figures worked out.
+      void fetch(`${address}/health`).catch(() => undefined);
       return {
         address,
         pid: child.pid ?? 0,
@@ -92,6 +95,7 @@ export async function serve(
           fs.rmSync(path.join(place.folder, `${as}.pid`), { force: true });
         },
       };
+    }
     await sleep(100);
   }
   if (child.pid !== undefined) await end(child.pid);

@@ -4,6 +4,8 @@ const Env = z.object({
   DATABASE_URL: z.string().min(1),
   HALFPOT_SECRET: z.string().min(32),
   HALFPOT_DEMO: z.string().optional(),
+  /** Hosts this server is reached by, with their ports, between commas; any where it is not said. */
+  HALFPOT_HOSTS: z.string().optional(),
   HALFPOT_CLOCK: z.iso.datetime().optional(),
 });
 

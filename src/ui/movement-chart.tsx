@@ -20,9 +20,14 @@ export interface MovementLine {
 const COLOURS = ['#a84a12', '#3b6a37', '#5a656d', '#8c1d3a', '#a98a4c', '#20272c'];
 const DASHES = [0, 6, 3, 8, 2, 4];
 
-const optionsFor = (money: (v: number) => string): ApexOptions => ({
+/** The word by which this page's own styles are told from others': the chart puts a style of its own into the page. */
+const nonceHere = (): string | undefined =>
+  document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce || undefined;
+
+const optionsFor = (money: (v: number) => string, nonce: string | undefined): ApexOptions => ({
   chart: {
     type: 'line',
+    ...(nonce === undefined ? {} : { nonce }),
     fontFamily: 'var(--numerals)',
     animations: { enabled: false },
     toolbar: { show: false },
@@ -59,8 +64,10 @@ export function MovementChart({
   readonly label: string;
 }) {
   const { money } = useFigures();
+  // The library that draws it is large: it is fetched when the chart comes near the screen.
+  const { ref, inView } = useInView({ triggerOnce: true, rootMargin: '200px' });
   const drawn = useMemo(() => lines.filter((l) => l.points.length > 0), [lines]);
-  const options = useMemo(() => optionsFor(money), [money]);
+  const options = useMemo(() => optionsFor(money, inView ? nonceHere() : undefined), [money, inView]);
   const series = useMemo(
     () =>
       drawn.map((l) => {
@@ -73,8 +80,6 @@ export function MovementChart({
       }),
     [drawn, until],
   );
-  // The library that draws it is large: it is fetched when the chart comes near the screen.
-  const { ref, inView } = useInView({ triggerOnce: true, rootMargin: '200px' });
   return (
     <div ref={ref} role="img" aria-label={label} className="movement-chart" style={{ minHeight: height }}>
       {inView && <Chart type="line" options={options} series={series} height={height} />}

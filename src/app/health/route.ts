@@ -1,11 +1,9 @@
 import { workOutAhead } from '@/server/ahead';
-import { kitchenHere } from '@/server/session';
 
 export const dynamic = 'force-dynamic';
 
-/** Answers once the application, its database and a kitchen are there. Who starts it asks here first: figures are begun at once. */
-export async function GET(): Promise<Response> {
-  await kitchenHere();
+/** Says that the application is alive, whatever the state of its database (`/ready`). The first who asks has the figures begun. */
+export function GET(): Response {
   void workOutAhead();
   return new Response('ok\n', { headers: { 'content-type': 'text/plain' } });
 }

@@ -12,6 +12,7 @@ import { BusyError, inTransaction, isLockConflict, type Connection } from '@/db/
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
 import { now } from '../clock';
 import { database } from '../database';
+import { noRoom } from '../disk';
 import { env } from '../env';
 import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
 import { log } from '../log';
@@ -64,6 +65,8 @@ export async function perform(
     );
   if (!may(who.role, declared.role))
     return no('not-allowed', `A ${who.role} may look at this but not change it; a ${declared.role} may.`);
+  const room = await noRoom();
+  if (room) return no('no-room', room);
   const body = readBody(declared, envelope);
   if (!('read' in body)) return body;
   try {

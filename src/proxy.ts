@@ -1,0 +1,87 @@
+import { randomBytes } from 'node:crypto';
+import { NextResponse, type NextRequest } from 'next/server';
+import { databaseAnswers } from '@/server/database';
+import { env } from '@/server/env';
+
+/** Everything that is asked of this server comes by here first. */
+export async function proxy(request: NextRequest): Promise<NextResponse> {
+  if (!isOurs(request.headers.get('host'))) return plain(421, 'This address is not one of this kitchen’s.');
+  if (!isWritten(request.nextUrl.pathname)) return plain(400, 'This address cannot be read.');
+  if (!wantsPage(request)) return NextResponse.next();
+  if (!(await databaseAnswers())) return notAnswering();
+  const nonce = randomBytes(16).toString('base64');
+  const policy = policyFor(nonce);
+  const headers = new Headers(request.headers);
+  // Next takes the nonce for its own scripts from here.
+  headers.set('content-security-policy', policy);
+  headers.set('x-nonce', nonce);
+  const answer = NextResponse.next({ request: { headers } });
+  answer.headers.set('content-security-policy', policy);
+  return answer;
+}
+
+/** Whether a request is for one of the addresses this server is reached by: a page elsewhere may point a name of its own here. */
+function isOurs(host: string | null): boolean {
+  const ours = env().HALFPOT_HOSTS;
+  return ours === undefined || (host !== null && ours.split(',').includes(host.toLowerCase()));
+}
+
+/** Whether an address is whole: half a letter in it (%E0%A4) is nobody's. */
+function isWritten(path: string): boolean {
+  try {
+    decodeURIComponent(path);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+const wantsPage = (request: NextRequest): boolean =>
+  request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
+
+/**
+ * What a page of ours may load and run: what this server sends, and of scripts and styles in the page only those that carry this
+ * answer's nonce. Style attributes are drawn with (bars, the pot): they run nothing.
+ */
+const policyFor = (nonce: string): string =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    `style-src 'self' 'nonce-${nonce}'`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' data:",
+    "font-src 'self'",
+    "connect-src 'self'",
+    "object-src 'none'",
+    "base-uri 'self'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+
+const plain = (status: number, words: string): NextResponse =>
+  new NextResponse(`${words}\n`, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+
+/** s after which a page that could not be shown is asked for again, by the browser itself. */
+const AGAIN_S = 5;
+
+/** Stands for any page while the database does not answer. It tries again without a script. */
+const notAnswering = (): NextResponse =>
+  new NextResponse(
+    `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta http-equiv="refresh" content="${AGAIN_S}">
+<meta name="viewport" content="width=device-width"><title>One moment · Half Pot</title></head>
+<body style="font:1.1rem/1.5 sans-serif;background:#f8f5ed;color:#20272c;max-width:34rem;margin:18vh auto 0;padding:0 1rem">
+<h1 style="font:600 1.9rem/1.2 serif">The kitchen’s records do not answer</h1>
+<p>Nothing that was kept is lost. This page tries again by itself every ${AGAIN_S} seconds; what stands typed in another window stays there.</p>
+</body></html>`,
+    {
+      status: 503,
+      headers: {
+        'content-type': 'text/html; charset=utf-8',
+        'retry-after': String(AGAIN_S),
+        'content-security-policy':
+          "default-src 'none'; style-src-attr 'unsafe-inline'; frame-ancestors 'none'",
+      },
+    },
+  );
+
+export const config = { matcher: ['/((?!_next/static/).*)'] };

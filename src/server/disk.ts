@@ -1,0 +1,25 @@
+import 'server-only';
+import { statfs } from 'node:fs/promises';
+
+/** MB below which nothing more is written: the database needs some to stay whole. And below which a page of the house says so. */
+export const LEAST_MB = 150;
+
+const LOOKED_MS = 5000;
+let looked: { readonly at: number; readonly mb: number } | undefined;
+
+/** MB that are free where the kitchen's records lie, looked at every few seconds. */
+export async function freeMb(): Promise<number> {
+  const at = performance.now();
+  if (looked && at - looked.at < LOOKED_MS) return looked.mb;
+  const { bavail, bsize } = await statfs(process.cwd());
+  looked = { at, mb: (bavail * bsize) / 1024 / 1024 };
+  return looked.mb;
+}
+
+/** What is said where a write is refused for want of room; undefined while there is enough. */
+export async function noRoom(): Promise<string | undefined> {
+  const mb = await freeMb();
+  return mb >= LEAST_MB
+    ? undefined
+    : `Only ${Math.floor(mb)} MB are free on the disk, and ${LEAST_MB} MB are kept in reserve: nothing can be written until there is room. What you typed still stands here.`;
+}
