@@ -1,12 +1,19 @@
 import { randomBytes } from 'node:crypto';
 import { serve, type Serving } from './app';
 import { prepareDemo } from './kitchens';
+import { keepAlive } from './keep';
 import { startDatabase } from './mariadb';
 import { keptSecret, type Place } from './place';
 import { Stop } from './stop';
 
-export interface Instance extends Serving {
+export interface Instance {
+  readonly address: string;
   readonly databaseUrl: string;
+  /** The application's process; another after it was started again. */
+  readonly pid: number;
+  /** Starts again whatever of it ends by itself, until that happens too often. */
+  keep(): Promise<void>;
+  stop(): Promise<void>;
 }
 
 interface Wishes {
@@ -44,28 +51,57 @@ export function checkedUrl(url: string): string {
 export async function startInstance(place: Place, wishes: Wishes): Promise<Instance> {
   const given = wishes.databaseUrl ?? process.env.DATABASE_URL;
   const own = given === undefined ? await startDatabase(place) : undefined;
-  const stopAll = async (app?: Serving): Promise<void> => {
-    await app?.stop();
-    await own?.stop();
-  };
   try {
     const databaseUrl = own ? own.url('halfpot') : checkedUrl(given as string);
     await prepareDemo(databaseUrl, wishes.today);
-    const app = await serve(
-      place,
-      wishes.port,
-      {
-        DATABASE_URL: databaseUrl,
-        HALFPOT_SECRET: keptSecret(place, 'session.secret', () => randomBytes(32).toString('hex')),
-        HALFPOT_DEMO: '1',
-        ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),
-        ...wishes.env,
+    const start = (): Promise<Serving> => serveFor(place, wishes, databaseUrl);
+    let app = await start();
+    let stopping = false;
+    const kept = (what: string, file: string) => ({
+      what,
+      log: `.halfpot/${place.name}/${file}`,
+      stopping: () => stopping,
+    });
+    return {
+      address: app.address,
+      databaseUrl,
+      get pid() {
+        return app.pid;
       },
-      { how: wishes.how, as: wishes.as },
-    );
-    return { ...app, databaseUrl, stop: () => stopAll(app) };
+      async keep() {
+        await Promise.race(
+          [
+            keepAlive({
+              ...kept('The application', 'app.log'),
+              ended: () => app.ended,
+              again: async () => (app = await start()),
+            }),
+            own && keepAlive({ ...kept('The database', 'mariadbd.err'), ended: own.ended, again: own.again }),
+          ].filter((p) => p !== undefined),
+        );
+      },
+      async stop() {
+        stopping = true;
+        await app.stop();
+        await own?.stop();
+      },
+    };
   } catch (error) {
-    await stopAll();
+    await own?.stop();
     throw error;
   }
 }
+
+const serveFor = (place: Place, wishes: Wishes, databaseUrl: string): Promise<Serving> =>
+  serve(
+    place,
+    wishes.port,
+    {
+      DATABASE_URL: databaseUrl,
+      HALFPOT_SECRET: keptSecret(place, 'session.secret', () => randomBytes(32).toString('hex')),
+      HALFPOT_DEMO: '1',
+      ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),
+      ...wishes.env,
+    },
+    { how: wishes.how, as: wishes.as },
+  );

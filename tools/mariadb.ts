@@ -14,6 +14,10 @@ export interface OwnDatabase {
   url(database: string): string;
   /** The same, emptied first. */
   fresh(database: string): string;
+  /** Settles when the server is no longer there. */
+  ended(): Promise<void>;
+  /** Starts it again where it was, at the same address. */
+  again(): Promise<unknown>;
   stop(): Promise<void>;
 }
 
@@ -135,6 +139,10 @@ export async function startDatabase(place: Place): Promise<OwnDatabase> {
       asRoot(place, `DROP DATABASE IF EXISTS \`${database}\`;`);
       return create(database);
     },
+    async ended() {
+      while (pidOf(place) !== undefined) await sleep(250);
+    },
+    again: () => launch(place, user),
     async stop() {
       const pid = pidOf(place);
       if (pid !== undefined) await end(pid, 30_000);

@@ -35,7 +35,6 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);
   if (how === 'start') build();
-  let stopping = false;
   const instance = await startInstance(place, { port, today: demoToday(new Date()), how });
   const standIns = [
     await standIn(STAND_IN_PORT, "the suppliers' price lists cannot be fetched", () =>
@@ -50,13 +49,10 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   const stopped = new Promise<number>((done) => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
       process.on(signal, () => {
-        stopping = true;
         done(0);
       });
-    void instance.ended.then(() => {
-      if (!stopping) say('The application has ended by itself; its log is in .halfpot/demo/app.log.');
-      done(1);
-    });
+    // What ends by itself is started again; what cannot be kept going ends the demo.
+    void instance.keep().then(() => done(1));
   });
   const code = await stopped;
   for (const s of standIns) await s?.stop();

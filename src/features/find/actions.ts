@@ -1,20 +1,21 @@
 'use server';
 
+import { z } from 'zod';
+import { asked } from '@/server/asked';
 import { costedKitchen } from '@/server/kitchen';
-import { worker } from '@/server/session';
 import { findThings } from '@/server/things';
 import type { Found } from '@/ui/find';
 
-const LONGEST = 80;
 /** As many as anybody looks through before typing another letter. */
 const MOST = 12;
 
-/** Ingredients of the kitchen somebody is at work in that fit some words, best first; none for whoever is not signed in. */
-export async function findIngredients(wanted: string): Promise<Found[]> {
-  const who = await worker();
-  if (!who) return [];
-  const { costing } = await costedKitchen(who.kitchenId);
-  return findThings(costing, wanted.slice(0, LONGEST))
-    .slice(0, MOST)
-    .map(({ id, name }) => ({ id, name, trims: (costing.supplies.get(id)?.stockTrim ?? 0) > 0 }));
-}
+/** Ingredients of the kitchen somebody is at work in that fit some words, best first. */
+export const findIngredients = asked(
+  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  async (who, wanted): Promise<Found[]> => {
+    const { costing } = await costedKitchen(who.kitchenId);
+    return findThings(costing, wanted)
+      .slice(0, MOST)
+      .map(({ id, name }) => ({ id, name, trims: (costing.supplies.get(id)?.stockTrim ?? 0) > 0 }));
+  },
+);

@@ -1,18 +1,17 @@
 'use server';
 
-import { worker } from '@/server/session';
+import { z } from 'zod';
+import { asked } from '@/server/asked';
 import { findInLarder, ownNames, type LarderFound, type OwnName } from './queries';
 
-const LONGEST = 80;
-
-/** What of the larder fits some words; undefined for whoever is not signed in. */
-export async function findLarder(wanted: string): Promise<LarderFound | undefined> {
-  const who = await worker();
-  return who && findInLarder(who, wanted.slice(0, LONGEST));
-}
+/** What of the larder fits some words. */
+export const findLarder = asked(
+  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: undefined },
+  (who, wanted): Promise<LarderFound | undefined> => findInLarder(who, wanted),
+);
 
 /** The kitchen's own ingredients by name. */
-export async function namesOfOwn(): Promise<OwnName[]> {
-  const who = await worker();
-  return who ? ownNames(who) : [];
-}
+export const namesOfOwn = asked(
+  { role: 'reader', of: z.tuple([]), otherwise: [] },
+  (who): Promise<OwnName[]> => ownNames(who),
+);

@@ -2,24 +2,25 @@
 
 import { z } from 'zod';
 import { importById } from '@/db/price-lists';
+import { asked } from '@/server/asked';
 import { database } from '@/server/database';
-import { worker } from '@/server/session';
-import { jobOf } from './jobs';
+import type { Worker } from '@/server/session';
+import { jobOf, type Job } from './jobs';
 
-const Id = z.uuid();
+const One = z.tuple([z.uuid()]);
 
 /** The work under way on a list of the kitchen somebody is at work in. */
-async function jobHere(id: string) {
-  const who = await worker();
-  const job = Id.safeParse(id).success ? jobOf(id) : undefined;
-  return who && job && (await importById(database(), who.kitchenId, id)) ? job : undefined;
+async function jobHere(who: Worker, id: string): Promise<Job | undefined> {
+  const job = jobOf(id);
+  return job && (await importById(database(), who.kitchenId, id)) ? job : undefined;
 }
 
-/** Asks the work under way on a list to stop; what it has done so far is taken back. */
-export async function stop(id: string): Promise<void> {
-  const job = await jobHere(id);
+/** Asks the work under way on a list to stop; what it has done so far is taken back. Who may only see it may not stop it. */
+export const stop = asked({ role: 'manager', of: One, otherwise: false }, async (who, id) => {
+  const job = await jobHere(who, id);
   if (job) job.stop = true;
-}
+  return job !== undefined;
+});
 
 export interface Progress {
   readonly stage: 'looking' | 'writing';
@@ -30,9 +31,12 @@ export interface Progress {
 }
 
 /** How far the work on a list is; null when none is under way or was. */
-export async function progress(id: string): Promise<Progress | null> {
-  const job = await jobHere(id);
-  if (!job) return null;
-  const { stage, done, total, ended, trouble } = job;
-  return { stage, done, total, ended, trouble };
-}
+export const progress = asked(
+  { role: 'reader', of: One, otherwise: null },
+  async (who, id): Promise<Progress | null> => {
+    const job = await jobHere(who, id);
+    if (!job) return null;
+    const { stage, done, total, ended, trouble } = job;
+    return { stage, done, total, ended, trouble };
+  },
+);

@@ -1,5 +1,6 @@
 import 'server-only';
 import { refuse, type Outcome } from '@/core/trouble';
+import { askOutside } from '@/server/outward';
 import { MOST_BYTES } from './file';
 
 const PATIENCE_MS = 10_000;
@@ -13,10 +14,8 @@ export async function fetchList(
   patienceMs = PATIENCE_MS,
 ): Promise<Outcome<{ bytes: Buffer; name: string }>> {
   try {
-    const answer = await fetch(address, {
+    const answer = await askOutside(address, {
       signal: AbortSignal.timeout(patienceMs),
-      redirect: 'error',
-      cache: 'no-store',
     });
     if (!answer.ok)
       return refuse(

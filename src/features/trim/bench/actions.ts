@@ -1,22 +1,32 @@
 'use server';
 
-import { worker } from '@/server/session';
+import { z } from 'zod';
+import { asked } from '@/server/asked';
 import { findToTest, scaleAddress, type BenchRow } from './queries';
 import { tareScale } from './read-scale';
 
 /** Things of the larder by name, for the bench. */
-export async function findForBench(wanted: string): Promise<BenchRow[]> {
-  const who = await worker();
-  return who ? findToTest(who, wanted.slice(0, 80)) : [];
-}
+export const findForBench = asked(
+  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  (who, wanted): Promise<BenchRow[]> => findToTest(who, wanted),
+);
+
+type Tared = { readonly ok: true } | { readonly ok: false; readonly message: string };
 
 /** Makes what lies on the scale nothing; a sentence where it does not answer. */
-export async function tare(): Promise<
-  { readonly ok: true } | { readonly ok: false; readonly message: string }
-> {
-  const who = await worker();
-  const address = who && (await scaleAddress(who));
-  if (!address) return { ok: false, message: 'This kitchen has no scale: type the weights.' };
-  const done = await tareScale(address);
-  return done.ok ? { ok: true } : { ok: false, message: done.trouble.message };
-}
+export const tare = asked(
+  {
+    role: 'cook',
+    of: z.tuple([]),
+    otherwise: {
+      ok: false,
+      message: 'Only who may weigh may set the scale to nothing: a cook or a manager.',
+    },
+  },
+  async (who): Promise<Tared> => {
+    const address = await scaleAddress(who);
+    if (!address) return { ok: false, message: 'This kitchen has no scale: type the weights.' };
+    const done = await tareScale(address);
+    return done.ok ? { ok: true } : { ok: false, message: done.trouble.message };
+  },
+);

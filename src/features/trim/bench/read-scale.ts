@@ -2,6 +2,7 @@ import 'server-only';
 import { z } from 'zod';
 import type { Reading } from '@/core/learning';
 import { refuse, type Outcome } from '@/core/trouble';
+import { askOutside } from '@/server/outward';
 
 const Weight = z.union([
   z.object({ overload: z.literal(true) }),
@@ -24,10 +25,8 @@ const gone = () =>
  */
 export async function readScale(address: string): Promise<Outcome<Omit<Reading, 'atMs'>>> {
   try {
-    const answer = await fetch(new URL('/weight', address), {
+    const answer = await askOutside(new URL('/weight', address), {
       signal: AbortSignal.timeout(PATIENCE_MS),
-      cache: 'no-store',
-      redirect: 'error',
     });
     const read = Weight.safeParse(answer.ok ? await answer.json() : undefined);
     if (!read.success)
@@ -47,11 +46,9 @@ export async function readScale(address: string): Promise<Outcome<Omit<Reading, 
 /** Makes what lies on the scale nothing. */
 export async function tareScale(address: string): Promise<Outcome<true>> {
   try {
-    const answer = await fetch(new URL('/tare', address), {
+    const answer = await askOutside(new URL('/tare', address), {
       method: 'POST',
       signal: AbortSignal.timeout(PATIENCE_MS),
-      cache: 'no-store',
-      redirect: 'error',
     });
     return answer.ok ? { ok: true, value: true } : gone();
   } catch {

@@ -4,6 +4,12 @@ import { listOf, priceInWeek, startPriceLists } from '../../../../../stand-ins/p
 import { readTable } from '../file';
 import { fetchList } from '../fetch-list';
 
+// Whose own doors are not to be asked is known by these.
+Object.assign(process.env, {
+  DATABASE_URL: 'mysql://u:p@127.0.0.1:3399/halfpot',
+  HALFPOT_SECRET: 'a secret of thirty-two letters and more',
+});
+
 const file = demoKitchen();
 const at = new Date('2026-03-14T12:00:00Z');
 let standIn: StandIn;

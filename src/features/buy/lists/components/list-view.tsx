@@ -25,7 +25,7 @@ export function ListView({ page }: { page: ListPage }) {
           </>
         )}
       </p>
-      <Working id={list.id} working={page.working} />
+      <Working id={list.id} working={page.working} mayStop={page.mayEdit} />
       {page.columns && <ChooseColumns page={page} asked={page.columns} />}
       {!page.columns && !page.working && <Decide page={page} />}
     </>

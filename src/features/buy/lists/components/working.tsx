@@ -2,12 +2,21 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
+import ProgressBar from 'react-bootstrap/ProgressBar';
 import { progress, stop, type Progress } from '../actions';
 
 const AGAIN_MS = 350;
 
 /** Long work on a list: how far it is, and a way to stop it. */
-export function Working({ id, working }: { id: string; working: boolean }) {
+export function Working({
+  id,
+  working,
+  mayStop,
+}: {
+  readonly id: string;
+  readonly working: boolean;
+  readonly mayStop: boolean;
+}) {
   const router = useRouter();
   const [now, setNow] = useState<Progress | null>(null);
   useEffect(() => {
@@ -41,20 +50,13 @@ export function Working({ id, working }: { id: string; working: boolean }) {
     <div>
       <p role="status">
         {now?.stage === 'writing' ? 'Writing' : 'Looking through'} {now ? `${now.done} of ${now.total}` : '…'}{' '}
-        <button type="button" className="plain-button" onClick={() => void stop(id)}>
-          Stop
-        </button>
+        {mayStop && (
+          <button type="button" className="plain-button" onClick={() => void stop(id)}>
+            Stop
+          </button>
+        )}
       </p>
-      <div
-        className="progress-line"
-        role="progressbar"
-        aria-label="How far it is"
-        aria-valuemin={0}
-        aria-valuemax={100}
-        aria-valuenow={Math.round(share * 100)}
-      >
-        <i style={{ width: `${share * 100}%` }} />
-      </div>
+      <ProgressBar now={share * 100} aria-label="How far it is" />
     </div>
   );
 }

@@ -24,7 +24,7 @@ export function usePlates(page: SchoolsPage) {
   const shown = asked?.of === page ? asked.shown : page.shown;
   const choose = (ids: readonly string[]): void =>
     ask(async () => {
-      const found = await askPlates(ids).catch(() => undefined);
+      const found = await askPlates([...ids]).catch(() => undefined);
       if (found) setAsked({ of: page, shown: found });
     });
   return { shown, asking, choose };
