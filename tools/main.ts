@@ -12,6 +12,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot|graph|kitchen] measure, as ratios in one run
+  ./halfpot trial [--rounds N]            try it under load, deaths and hostile files, and print a table of figures
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
   ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md
   ./halfpot notices                       write docs/notices.md from the parts that are shipped
@@ -28,6 +29,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   test: async (args) => (await import('./commands/test')).test(args),
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),
   bench: async (args) => (await import('./commands/bench')).bench(args),
+  trial: async (args) => (await import('./commands/trial')).trial(args),
   book: async (args) => (await import('./commands/book')).book(args),
   schema: async (args) => (await import('./commands/schema')).schema(args),
   notices: async (args) => (await import('./commands/notices')).notices(args),

@@ -1,6 +1,5 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { v7 } from 'uuid';
 import type { KitchenFile } from '@/core/kitchen-file';
 import { SIXTY, THOUSANDS, largeKitchen, type Size } from '@/core/testing/large-kitchen';
 import { loadKitchen } from '@/db/load-kitchen';
@@ -10,6 +9,7 @@ import { build } from '../app';
 import { ensure, NEEDS } from '../debian';
 import { startInstance } from '../instance';
 import { startDatabase } from '../mariadb';
+import { person } from '../person';
 import { placeOf, ROOT } from '../place';
 import { freePort, sleep, takePlace } from '../processes';
 import { say } from '../stop';
@@ -26,33 +26,6 @@ async function median(runs: number, work: () => Promise<number>): Promise<number
   const times: number[] = [];
   for (let i = 0; i < runs; i += 1) times.push(await work());
   return times.sort((a, b) => a - b)[Math.floor(runs / 2)] as number;
-}
-
-/** A person at the application: signed in, reading pages and sending commands. */
-async function person(address: string) {
-  const signedIn = await fetch(`${address}/sign-in/demo`, { redirect: 'manual' });
-  const cookie = signedIn.headers
-    .getSetCookie()
-    .map((c) => c.split(';')[0])
-    .join('; ');
-  return {
-    /** Bytes of a page. */
-    async get(path: string): Promise<number> {
-      const answer = await fetch(address + path, { headers: { cookie } });
-      const bytes = (await answer.arrayBuffer()).byteLength;
-      if (!answer.ok) throw new Error(`${path} answered ${answer.status}`);
-      return bytes;
-    },
-    async send(kind: string, seen: number, body: object): Promise<void> {
-      const answer = await fetch(`${address}/command`, {
-        method: 'POST',
-        headers: { cookie, 'content-type': 'application/json', origin: address },
-        body: JSON.stringify({ commandId: v7(), kind, kindVersion: 1, seen, body }),
-      });
-      const reply = (await answer.json()) as { ok: boolean; message?: string };
-      if (!reply.ok) throw new Error(`${kind} was refused: ${reply.message ?? ''}`);
-    },
-  };
 }
 
 /** Edits that can be sent again and again: each is another than the one before. */
