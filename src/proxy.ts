@@ -39,6 +39,9 @@ function isWritten(path: string): boolean {
 const wantsPage = (request: NextRequest): boolean =>
   request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
 
+/** React's own tools for whoever develops make code out of text; nobody else's page does. */
+const DEVELOPING = process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : '';
+
 /**
  * What a page of ours may load and run: what this server sends, and of scripts and styles in the page only those that carry this
  * answer's nonce. Style attributes are drawn with (bars, the pot): they run nothing.
@@ -46,7 +49,7 @@ const wantsPage = (request: NextRequest): boolean =>
 const policyFor = (nonce: string): string =>
   [
     "default-src 'self'",
-    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'`,
+    `script-src 'self' 'nonce-${nonce}' 'strict-dynamic'${DEVELOPING}`,
     `style-src 'self' 'nonce-${nonce}'`,
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",

@@ -71,7 +71,7 @@ export async function perform(
   if (!('read' in body)) return body;
   try {
     const { reply, first, ready } = await inTries(declared, envelope, body.read, who);
-    if (first) await declared.then?.(body.read, ready, who);
+    if (first) await afterwards(declared, body.read, ready, who);
     return reply;
   } catch (error) {
     if (!(error instanceof Stale)) return failed(error, envelope.kind);
@@ -85,6 +85,20 @@ export async function perform(
     return { ...no('stale', `${error.message} ${so}`), theirs };
   } finally {
     forgetOld();
+  }
+}
+
+/** What follows a write that has been done: whatever becomes of it, the write has been kept, and that is what is answered. */
+async function afterwards(
+  { then, wire }: AnyDeclared,
+  body: unknown,
+  ready: unknown,
+  who: Worker,
+): Promise<void> {
+  try {
+    await then?.(body, ready, who);
+  } catch (error) {
+    log.error({ err: error, kind: wire.kind }, 'what follows a write failed');
   }
 }
 

@@ -45,7 +45,10 @@ const note = declare({
       after: text,
     });
   },
-  then: () => void (then += 1),
+  then: ({ text }) => {
+    then += 1;
+    if (text === 'boom') throw new Error('what follows went wrong');
+  },
 });
 const touch = declare({
   wire: RECIPE,
@@ -73,6 +76,15 @@ afterAll(() => here.end());
 const count = z.object({ n: z.coerce.number() });
 
 describe('the door', () => {
+  test('what follows a write may fail: the write has been kept, and nobody is told otherwise', async () => {
+    const commandId = newId();
+    const [before, thens] = [written, then];
+    const answer = await here.send(NOTE, { text: 'boom', refuse: false }, { commandId });
+    expect(answer).toMatchObject({ ok: true });
+    expect([written, then]).toEqual([before + 1, thens + 1]);
+    expect(await commandDone(here.pool, here.kitchenId, commandId)).toBeDefined();
+  });
+
   test('sent twice it happens once and answers the same; what was remembered is in the write’s own transaction', async () => {
     const commandId = newId();
     const before = written;
