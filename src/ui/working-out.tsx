@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import ProgressBar from 'react-bootstrap/ProgressBar';
+import { HowFar } from './how-far';
 
 interface Progress {
   readonly done: number;
@@ -41,7 +41,7 @@ export function WorkingOut() {
           ? `${at.done} of ${at.of} pots are done; the figures come with the last.`
           : 'The book is being read.'}
       </p>
-      <ProgressBar now={now} aria-label="Pots worked out" />
+      <HowFar now={now} label="Pots worked out" />
     </div>
   );
 }

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import ProgressBar from 'react-bootstrap/ProgressBar';
+import { HowFar } from '@/ui/how-far';
 import { progress, stop, type Progress } from '../actions';
 
 const AGAIN_MS = 350;
@@ -56,7 +56,7 @@ export function Working({
           </button>
         )}
       </p>
-      <ProgressBar now={share * 100} aria-label="How far it is" />
+      <HowFar now={Math.round(share * 100)} label="How far it is" />
     </div>
   );
 }
