@@ -14,7 +14,6 @@ export async function proxy(request: NextRequest): Promise<NextResponse> {
   const headers = new Headers(request.headers);
   // Next takes the nonce for its own scripts from here.
   headers.set('content-security-policy', policy);
-  headers.set('x-nonce', nonce);
   const answer = NextResponse.next({ request: { headers } });
   answer.headers.set('content-security-policy', policy);
   return answer;

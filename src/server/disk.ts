@@ -1,7 +1,7 @@
 import 'server-only';
 import { statfs } from 'node:fs/promises';
 
-/** MB below which nothing more is written: the database needs some to stay whole. And below which a page of the house says so. */
+/** MB below which nothing more is written: the database needs some to stay whole. `/ready` says so too. */
 export const LEAST_MB = 150;
 
 const LOOKED_MS = 5000;
