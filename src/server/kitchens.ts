@@ -132,8 +132,12 @@ async function fromNothing(state: KitchenState, work: ReturnType<typeof costingK
 /** How far a kitchen is that is being costed from nothing; undefined where none is. */
 export const progressOf = (kitchenId: string): Progress | undefined => underWay.get(kitchenId);
 
-/** Waits until a kitchen is costed, but no longer than so many ms: whether it is. */
+/**
+ * Whether a kitchen has been costed since the start; where it is being costed for the first time, waited for so many ms at most.
+ * One that is only brought up to somebody's edit counts as costed: that takes no time to speak of.
+ */
 export async function costedWithin(kitchenId: string, ms: number): Promise<boolean> {
+  if (lastWorkings.has(kitchenId)) return true;
   const late = new AbortController();
   const costing = costedKitchen(kitchenId).then(() => true);
   const waiting = setTimeout(ms, false, { signal: late.signal }).catch(() => false);

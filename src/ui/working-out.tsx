@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { HowFar } from './how-far';
 
 interface Progress {
@@ -10,11 +10,26 @@ interface Progress {
 
 const STILL = 'still-working';
 
+/**
+ * A page, with word of how far the kitchen is where it was opened while that was worked out for the first time. What was decided
+ * when it was opened holds for as long as it is open: another frame around it would be another page, and what stands typed in it lost.
+ */
+export function WhenWorkedOut({ cold, children }: { readonly cold: boolean; readonly children: ReactNode }) {
+  const [openedCold] = useState(cold);
+  if (!openedCold) return children;
+  return (
+    <>
+      <WorkingOut />
+      <Suspense fallback={<StillWorking />}>{children}</Suspense>
+    </>
+  );
+}
+
 /** Stands in for a page that has not come: while it is there, `WorkingOut` shows. What stands in for a page is never brought to life itself. */
-export const StillWorking = () => <span className={STILL} hidden />;
+const StillWorking = () => <span className={STILL} hidden />;
 
 /** Says how far the kitchen is while every pot of it is worked out, the first time after a start; then the page is there instead. */
-export function WorkingOut() {
+function WorkingOut() {
   const [at, setAt] = useState<Progress | null>(null);
   useEffect(() => {
     const ask = async (): Promise<void> => {

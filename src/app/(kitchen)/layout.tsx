@@ -1,4 +1,4 @@
-import { Suspense, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { findIngredients } from '@/features/find/actions';
 import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
@@ -9,7 +9,7 @@ import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
 import { WhyProvider } from '@/ui/why';
-import { StillWorking, WorkingOut } from '@/ui/working-out';
+import { WhenWorkedOut } from '@/ui/working-out';
 
 /** ms for which nobody is told that figures are being worked out. */
 const PATIENCE_MS = 700;
@@ -24,14 +24,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
         <FindProvider find={findIngredients}>
           <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />
           <main>
-            {costed ? (
-              children
-            ) : (
-              <>
-                <WorkingOut />
-                <Suspense fallback={<StillWorking />}>{children}</Suspense>
-              </>
-            )}
+            <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
           </main>
         </FindProvider>
       </WhyProvider>
