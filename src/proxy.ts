@@ -1,10 +1,19 @@
 import { randomBytes } from 'node:crypto';
 import { NextResponse, type NextRequest } from 'next/server';
 import { databaseAnswers } from '@/server/database';
-import { env } from '@/server/env';
+import { env, overHttps } from '@/server/env';
 
 /** Everything that is asked of this server comes by here first. */
 export async function proxy(request: NextRequest): Promise<NextResponse> {
+  const answer = await answered(request);
+  if (overHttps()) answer.headers.set('strict-transport-security', `max-age=${YEAR_S}`);
+  return answer;
+}
+
+/** s for which a browser that came by https asks in no other way. */
+const YEAR_S = 365 * 24 * 60 * 60;
+
+async function answered(request: NextRequest): Promise<NextResponse> {
   if (!isOurs(request.headers.get('host'))) return plain(421, 'This address is not one of this kitchen’s.');
   if (!isWritten(request.nextUrl.pathname)) return plain(400, 'This address cannot be read.');
   if (!wantsPage(request)) return NextResponse.next();

@@ -61,6 +61,9 @@ interface Serve {
   readonly as?: string | undefined;
 }
 
+/** Names this machine itself reaches a port by. */
+export const hostsAt = (port: number): string[] => [`127.0.0.1:${port}`, `localhost:${port}`];
+
 /** Serves the built application on a loopback port and waits until it answers. */
 export async function serve(
   place: Place,
@@ -72,7 +75,7 @@ export async function serve(
   await mustBeFree(port);
   const child = start(place, as, process.execPath, [NEXT, how, '-p', String(port), '-H', '127.0.0.1'], {
     ...process.env,
-    HALFPOT_HOSTS: `127.0.0.1:${port},localhost:${port}`,
+    HALFPOT_HOSTS: hostsAt(port).join(','),
     ...env,
     NODE_ENV: how === 'dev' ? 'development' : 'production',
   });

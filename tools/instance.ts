@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { serve, type Serving } from './app';
+import { hostsAt, serve, type Serving } from './app';
 import { prepareDemo } from './kitchens';
 import { keepAlive } from './keep';
 import { startDatabase } from './mariadb';
@@ -26,6 +26,8 @@ interface Wishes {
   readonly as?: string;
   /** A database that is already there; otherwise the place's own, or the one DATABASE_URL names. */
   readonly databaseUrl?: string;
+  /** The address people reach it by, where something stands in front. */
+  readonly origin?: string | undefined;
   /** More of the application's environment. */
   readonly env?: Readonly<Record<string, string>>;
 }
@@ -92,6 +94,12 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
   }
 }
 
+/** What the application is told of the address that people reach it by. */
+const reachedBy = (origin: string, port: number) => ({
+  HALFPOT_ORIGIN: origin,
+  HALFPOT_HOSTS: [new URL(origin).host, ...hostsAt(port)].join(','),
+});
+
 const serveFor = (place: Place, wishes: Wishes, databaseUrl: string): Promise<Serving> =>
   serve(
     place,
@@ -100,6 +108,8 @@ const serveFor = (place: Place, wishes: Wishes, databaseUrl: string): Promise<Se
       DATABASE_URL: databaseUrl,
       HALFPOT_SECRET: keptSecret(place, 'session.secret', () => randomBytes(32).toString('hex')),
       HALFPOT_DEMO: '1',
+      HALFPOT_DATA: place.folder,
+      ...(wishes.origin === undefined ? {} : reachedBy(wishes.origin, wishes.port)),
       ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),
       ...wishes.env,
     },

@@ -2,7 +2,8 @@ import { say, sentenceFor, Stop } from './stop';
 
 const HELP = `Half Pot: what a litre costs before, while and after it cooks.
 
-  ./halfpot demo [--port N]               set everything up and start the demo kitchen
+  ./halfpot demo [--port N] [--origin https://…]
+                                          set everything up and start the demo kitchen; the address people reach it by, behind a proxy
   ./halfpot dev [--port N]                the same, serving the source as it is edited
   ./halfpot cost FILE [--json] [--ledger] [--layers all]
                                           cost a kitchen file, no application or database needed
@@ -12,7 +13,8 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot|graph|kitchen] measure, as ratios in one run
-  ./halfpot trial [--rounds N]            try it under load, deaths and hostile files, and print a table of figures
+  ./halfpot trial [--rounds N] [--payloads N] [--seconds N]
+                                          try it under load, deaths and hostile files, and print a table of figures
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
   ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md
   ./halfpot notices                       write docs/notices.md from the parts that are shipped

@@ -16,13 +16,18 @@ export interface Person {
   send(kind: string, seen: number, body: object): Promise<void>;
 }
 
-/** A person at the application: signed in, reading pages and sending commands. */
-export async function person(address: string): Promise<Person> {
+/** What a browser carries that has opened the demo. */
+export async function cookieOf(address: string): Promise<string> {
   const signedIn = await fetch(`${address}/sign-in/demo`, { redirect: 'manual' });
-  const cookie = signedIn.headers
+  return signedIn.headers
     .getSetCookie()
     .map((c) => c.split(';')[0])
     .join('; ');
+}
+
+/** A person at the application: signed in, reading pages and sending commands. */
+export async function person(address: string): Promise<Person> {
+  const cookie = await cookieOf(address);
   const ask = async (kind: string, seen: number, body: object): Promise<Answer> => {
     const answer = await fetch(`${address}/command`, {
       method: 'POST',

@@ -1,5 +1,6 @@
 import 'server-only';
 import { statfs } from 'node:fs/promises';
+import { env } from './env';
 
 /** MB below which nothing more is written: the database needs some to stay whole. `/ready` says so too. */
 export const LEAST_MB = 150;
@@ -11,7 +12,7 @@ let looked: { readonly at: number; readonly mb: number } | undefined;
 export async function freeMb(): Promise<number> {
   const at = performance.now();
   if (looked && at - looked.at < LOOKED_MS) return looked.mb;
-  const { bavail, bsize } = await statfs(process.cwd());
+  const { bavail, bsize } = await statfs(env().HALFPOT_DATA ?? process.cwd());
   looked = { at, mb: (bavail * bsize) / 1024 / 1024 };
   return looked.mb;
 }

@@ -6,6 +6,10 @@ const Env = z.object({
   HALFPOT_DEMO: z.string().optional(),
   /** Hosts this server is reached by, with their ports, between commas; any where it is not said. */
   HALFPOT_HOSTS: z.string().optional(),
+  /** The address people reach this server by, where something in front of it answers for it: https:// there means https for all. */
+  HALFPOT_ORIGIN: z.url({ protocol: /^https?$/ }).optional(),
+  /** Where the kitchen's records lie: the disk whose room counts. */
+  HALFPOT_DATA: z.string().optional(),
   HALFPOT_CLOCK: z.iso.datetime().optional(),
 });
 
@@ -16,3 +20,6 @@ export function env(): z.infer<typeof Env> {
   read ??= Env.parse(process.env);
   return read;
 }
+
+/** Whether people reach this server by https: cookies then travel in no other way, and browsers are told to ask in no other. */
+export const overHttps = (): boolean => env().HALFPOT_ORIGIN?.startsWith('https:') ?? false;

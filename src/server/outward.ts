@@ -1,17 +1,24 @@
 import 'server-only';
 import { lookup } from 'node:dns/promises';
+import type { LookupFunction } from 'node:net';
 import ipaddr from 'ipaddr.js';
+import { Agent, fetch, type RequestInit, type Response } from 'undici';
 import { env } from './env';
 
 /** Thrown instead of asking an address that this server is not to be sent to. */
 export class NotReached extends Error {}
 
+interface Found {
+  readonly address: string;
+  readonly family: number;
+}
+
 /**
- * Why an address is not asked, whatever name leads there; undefined where it may be. A scale or a supplier's computer stands in the
+ * Where an address leads, or why it is not asked, whatever name leads there. A scale or a supplier's computer stands in the
  * kitchen's own network or on the internet, or beside this server as another program: never where machines are told secrets about
  * themselves (link-local, with the clouds' metadata), and never at our own doors.
  */
-export async function whyNot(address: string): Promise<string | undefined> {
+async function whereTo(address: string): Promise<readonly Found[] | string> {
   const url = URL.canParse(address) ? new URL(address) : undefined;
   if (!url || !/^https?:$/.test(url.protocol)) return 'it is no http address';
   if (url.username !== '' || url.password !== '') return 'it carries a name or password';
@@ -26,7 +33,13 @@ export async function whyNot(address: string): Promise<string | undefined> {
     } else if (!['unicast', 'private', 'uniqueLocal', 'carrierGradeNat'].includes(range))
       return 'it lies where no scale and no supplier is';
   }
-  return undefined;
+  return found;
+}
+
+/** Why an address is not asked; undefined where it may be. */
+export async function whyNot(address: string): Promise<string | undefined> {
+  const found = await whereTo(address);
+  return typeof found === 'string' ? found : undefined;
 }
 
 /** What kind of address it is; one that is written as IPv6 and is IPv4 is what that is. */
@@ -42,12 +55,24 @@ function ownPorts(): ReadonlySet<number> {
   return new Set([Number(new URL(DATABASE_URL).port || 3306), ...hosts.filter((p) => p > 0)]);
 }
 
+/** Answers every question where a name leads with what was found and looked at: a name that leads elsewhere a moment later leads nowhere. */
+export const onlyTo =
+  (found: readonly Found[]): LookupFunction =>
+  (_name, options, done) => {
+    if (options.all) done(null, [...found]);
+    else done(null, found[0]?.address ?? '', found[0]?.family);
+  };
+
 /**
  * Asks another computer, if this server may be sent there. Redirects are refused: they lead where nobody has looked.
  * @throws NotReached
  */
 export async function askOutside(address: URL | string, init: RequestInit): Promise<Response> {
-  const why = await whyNot(String(address));
-  if (why !== undefined) throw new NotReached(why);
-  return fetch(address, { ...init, redirect: 'error', cache: 'no-store' });
+  const found = await whereTo(String(address));
+  if (typeof found === 'string') throw new NotReached(found);
+  const dispatcher = new Agent({ connect: { lookup: onlyTo(found) } });
+  const answer = await fetch(address, { ...init, redirect: 'error', dispatcher });
+  // Ends once the answer has been read, or let go.
+  void dispatcher.close();
+  return answer;
 }

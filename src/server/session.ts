@@ -7,7 +7,7 @@ import { firstKitchen } from '@/db/read-kitchen';
 import { seenSignedIn, signedIn, SIGNED_IN_DAYS } from '@/db/sign-ins';
 import { now } from './clock';
 import { database } from './database';
-import { env } from './env';
+import { env, overHttps } from './env';
 import { log } from './log';
 import type { Worker } from './roles';
 
@@ -28,7 +28,7 @@ const sealed = (cookieName: string, days: number) => ({
   cookieName,
   ttl: DAY_S * days,
   // Loopback and a kitchen's own network have no certificate: a secure cookie would never come back.
-  cookieOptions: { httpOnly: true, sameSite: 'lax' as const, secure: false, path: '/' },
+  cookieOptions: { httpOnly: true, sameSite: 'lax' as const, secure: overHttps(), path: '/' },
 });
 
 export const session = async (): Promise<IronSession<SessionData>> =>

@@ -4,3 +4,5 @@ import { z } from 'zod';
 export const ID = z.uuid();
 /** An amount, a price, a share: as typed. */
 export const TYPED = z.string().max(80, 'At most 80 characters are kept.');
+/** Something chosen from a list, or nothing yet: an id as ids are written, never any other letters. */
+export const CHOSEN = z.string().regex(/^[0-9A-Za-z-]{0,40}$/, 'Choose it from the list.');

@@ -1,5 +1,5 @@
 import { checkedUrl } from '../instance';
-import { portFrom } from '../commands/demo';
+import { whereFrom } from '../commands/demo';
 import { sentenceFor, Stop } from '../stop';
 
 describe('trouble of the machine is told in a sentence that says what to do', () => {
@@ -37,10 +37,10 @@ describe('a database address', () => {
 
 describe('a port', () => {
   test('has a usual value and may be chosen', () => {
-    expect(portFrom([])).toBe(4180);
-    expect(portFrom(['--port', '4300'])).toBe(4300);
+    expect(whereFrom([])).toEqual({ port: 4180, origin: undefined });
+    expect(whereFrom(['--port', '4300'])).toMatchObject({ port: 4300 });
   });
   test.each([['abc'], ['0'], ['70000'], ['12.5']])('%s is refused', (port) =>
-    expect(() => portFrom(['--port', port])).toThrow(/is not a port: a whole number from 1 to 65535/),
+    expect(() => whereFrom(['--port', port])).toThrow(/is not a port: a whole number from 1 to 65535/),
   );
 });

@@ -16,26 +16,34 @@ const ZONE = 'Europe/Dublin';
 /** Today where the demo kitchen stands. */
 export const demoToday = (now: Date): string => dayIn(ZONE, now);
 
-export function portFrom(args: readonly string[]): number {
+/** Where it is served, and the address people reach it by where something stands in front of it. */
+export function whereFrom(args: readonly string[]): { port: number; origin: string | undefined } {
   const { values } = parseArgs({
     args: [...args],
-    options: { port: { type: 'string', default: String(PORT) } },
+    options: { port: { type: 'string', default: String(PORT) }, origin: { type: 'string' } },
   });
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`“${values.port}” is not a port: a whole number from 1 to 65535.`);
-  return port;
+  const { origin } = values;
+  if (origin === undefined) return { port, origin };
+  const url = URL.canParse(origin) ? new URL(origin) : undefined;
+  if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search !== '')
+    throw new Stop(
+      `“${origin}” is not where a kitchen is reached: the address alone, like https://kitchen.example`,
+    );
+  return { port, origin: url.origin };
 }
 
 /** `halfpot demo`, and `halfpot dev`, which serves the source as it is edited. */
 export async function demo(args: readonly string[], how: 'start' | 'dev' = 'start'): Promise<number> {
-  const port = portFrom(args);
+  const { port, origin } = whereFrom(args);
   const place = placeOf('demo');
   takePlace(place, how === 'dev' ? 'dev' : 'demo');
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);
   if (how === 'start') build();
-  const instance = await startInstance(place, { port, today: demoToday(new Date()), how });
+  const instance = await startInstance(place, { port, today: demoToday(new Date()), how, origin });
   const standIns = [
     await standIn(STAND_IN_PORT, "the suppliers' price lists cannot be fetched", () =>
       startPriceLists(mustRead(DEMO_FILE), STAND_IN_PORT, () => new Date()),
@@ -43,6 +51,7 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
     await standIn(SCALE_PORT, 'there is no scale on the bench', () => startScale(SCALE_PORT)),
   ];
   process.stdout.write(`Half Pot is at ${instance.address}\n`);
+  if (origin !== undefined) say(`It expects to be reached by ${origin}.`);
   if (standIns[1])
     say(`The scale on the bench is simulated: put something on it at http://127.0.0.1:${SCALE_PORT}/`);
   say('Ctrl-C stops it.');

@@ -2,11 +2,12 @@ import 'server-only';
 import { refuse } from '@/core/trouble';
 import { deviceOf, endDevice } from '@/db/devices';
 import { secretsOf, setPassword } from '@/db/people';
-import { endOthers, endSignedIn, signedInOf } from '@/db/sign-ins';
+import { endOthers, endSignedIn, FREE_TRIES, signedInOf, takeTry, tryWasRight } from '@/db/sign-ins';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { hashSecret, isSecret } from '@/server/passwords';
 import { may } from '@/server/roles';
+import { tooSoon } from './service';
 import { END_DEVICE, END_SIGNED_IN, PASSWORD } from './wire';
 
 const gone = (what: string): Refused =>
@@ -18,9 +19,14 @@ const password = declare({
   role: 'reader',
   moves: 'nothing that is costed',
   async look({ before, next }, { who }) {
+    // Whoever has found a screen left open is not to find out the password by it.
+    const key = `${who.person.id} own password`;
+    const tried = await takeTry(database(), who.kitchenId, { what: key, free: FREE_TRIES.here }, new Date());
+    if (!tried.open) throw new Refused({ ...tooSoon(tried.inMs), path: 'before' });
     const kept = await secretsOf(database(), who.kitchenId, who.person.id);
     if (!kept?.password || !(await isSecret(kept.password, before)))
       throw new Refused(refuse('wrong-secret', 'before', 'That is not the password you have now.').trouble);
+    await tryWasRight(database(), who.kitchenId, key, new Date());
     if (before === next)
       throw new Refused(refuse('same-secret', 'next', 'The new password is the one you have now.').trouble);
     return { hash: await hashSecret(next) };

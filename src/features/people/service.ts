@@ -118,7 +118,8 @@ export async function knock(
   return { personId, byPin };
 }
 
-function tooSoon(inMs: number): Trouble {
+/** What is said to whoever tries too soon after too many wrong ones. */
+export function tooSoon(inMs: number): Trouble {
   const s = Math.ceil(inMs / 1000);
   return refuse('too-soon', 'secret', `Too many wrong tries: the next one is open in ${s} s.`, { value: s })
     .trouble;

@@ -1,5 +1,9 @@
 import type * as Disk from '../disk';
 
+Object.assign(process.env, {
+  DATABASE_URL: 'mysql://u:p@127.0.0.1:3399/halfpot',
+  HALFPOT_SECRET: 'a secret of thirty-two letters and more',
+});
 let bavail = 0;
 jest.mock('node:fs/promises', () => ({ statfs: () => Promise.resolve({ bavail, bsize: 1024 * 1024 }) }));
 

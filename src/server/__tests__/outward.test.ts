@@ -1,7 +1,8 @@
 import http from 'node:http';
 import { once } from 'node:events';
 import type { AddressInfo } from 'node:net';
-import { askOutside, NotReached, whyNot } from '../outward';
+import { Agent, fetch } from 'undici';
+import { askOutside, NotReached, onlyTo, whyNot } from '../outward';
 
 beforeAll(() => {
   Object.assign(process.env, {
@@ -54,5 +55,18 @@ test('whoever answers with a way to elsewhere is not followed', async () => {
   const { port } = server.address() as AddressInfo;
   await expect(askOutside(`http://127.0.0.1:${port}/list`, {})).rejects.toThrow();
   expect(asked).toEqual(['/list']);
+  server.close();
+});
+
+test('a name that leads elsewhere once it was looked at is asked where it led then', async () => {
+  const server = http.createServer((_, answer) => answer.end('weight'));
+  server.listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as AddressInfo;
+  // Nobody knows this name: whoever asks for it again gets nowhere.
+  const dispatcher = new Agent({ connect: { lookup: onlyTo([{ address: '127.0.0.1', family: 4 }]) } });
+  const answer = await fetch(`http://moved.invalid:${port}/`, { dispatcher });
+  expect(await answer.text()).toBe('weight');
+  await dispatcher.close();
   server.close();
 });

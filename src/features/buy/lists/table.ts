@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync';
 import ExcelJS from 'exceljs';
 import iconv from 'iconv-lite';
-import { fromBuffer } from 'yauzl';
+import { fromBuffer, fromBufferPromise } from 'yauzl';
 import { guessColumns } from '@/core/price-list';
 import { fine, refuse, type Outcome } from '@/core/trouble';
 
@@ -21,6 +21,8 @@ const MOST_ROWS = 100_000;
 const MOST_COLUMNS = 200;
 /** What a zipped file may come to unpacked: a list of a hundred thousand rows has some 40 MB. */
 const MOST_UNPACKED = 150 * 1024 * 1024;
+/** Cells that lie under merged ones: a list has titles merged over its columns, not over the sheet. */
+const MOST_MERGED = 50_000;
 /** Letters of the longest line. */
 const LONGEST_LINE = 100_000;
 /** Headings of the supplier's own above the columns: so many lines are looked through. */
@@ -66,6 +68,14 @@ async function fromXlsx(bytes: Buffer): Promise<Outcome<Cells>> {
       `Unpacked, the file has ${Math.round(unpacked / 1024 / 1024)} MB; at most ${MOST_UNPACKED / 1024 / 1024} MB are read.`,
       { value: unpacked, limit: MOST_UNPACKED },
     );
+  const merged = await mergedCells(bytes);
+  if (merged > MOST_MERGED)
+    return refuse(
+      'too-much-merged',
+      '',
+      `Cells are merged over ${merged} of the sheet's own; at most ${MOST_MERGED} are read: save it anew as CSV.`,
+      { value: merged, limit: MOST_MERGED },
+    );
   const book = new ExcelJS.Workbook();
   try {
     // The library's own type wants a browser's buffer; Node's is what it is given everywhere.
@@ -106,6 +116,32 @@ function unpackedSize(bytes: Buffer): Promise<number> {
       zip.readEntry();
     });
   });
+}
+
+/** What a merge covers, as a sheet's XML has it: `<mergeCell ref="A1:C3"/>`. */
+const MERGE = /mergeCell\s[^>]*?ref\s*=\s*["']\$?([A-Z]{1,3})\$?(\d{1,7}):\$?([A-Z]{1,3})\$?(\d{1,7})["']/g;
+const column = (letters: string): number => [...letters].reduce((n, l) => n * 26 + l.charCodeAt(0) - 64, 0);
+
+/** Cells covered by merges, in all sheets: counted as the file is unpacked, since laying them out is what takes for ever. */
+async function mergedCells(bytes: Buffer): Promise<number> {
+  try {
+    const zip = await fromBufferPromise(bytes, { lazyEntries: true });
+    let cells = 0;
+    for await (const entry of zip.eachEntry()) {
+      let rest = '';
+      for await (const part of await zip.openReadStreamPromise(entry)) {
+        const text = rest + (part as Buffer).toString('latin1');
+        for (const [, left = '', top, right = '', bottom] of text.matchAll(MERGE))
+          cells += (column(right) - column(left) + 1) * (Number(bottom) - Number(top) + 1);
+        // A merge that stands across two parts is read with the second.
+        rest = text.slice(text.lastIndexOf('<')).slice(0, 200);
+      }
+    }
+    return cells;
+  } catch {
+    // What cannot be unpacked is told as that when it is opened.
+    return 0;
+  }
 }
 
 /** A cell as it reads; a formula as itself, so that it is noticed and refused. */

@@ -1,12 +1,12 @@
 import { z } from 'zod';
 import { Day } from '@/core/written';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { CHOSEN, ID, sender, TYPED, wire } from '@/wire';
 
 const NOTE = z.string().max(200, 'A note has at most 200 characters.');
 
 /** An article that is not in the book yet, as it was typed on the invoice form. */
 const NewArticle = z.object({
-  ingredient: z.string().max(40),
+  ingredient: CHOSEN,
   name: z.string().max(120, 'A name has at most 120 characters.'),
   code: z.string().max(40, 'A code has at most 40 characters.'),
   pack: TYPED,
@@ -19,13 +19,13 @@ export type NewArticle = z.infer<typeof NewArticle>;
 const Line = z.union([
   z.object({
     is: z.literal('goods'),
-    article: z.string().max(40),
+    article: CHOSEN,
     newArticle: NewArticle.optional(),
     packs: TYPED,
     packPrice: TYPED,
     delivered: TYPED,
     rejected: TYPED,
-    inPlaceOf: z.string().max(40),
+    inPlaceOf: CHOSEN,
     note: NOTE,
   }),
   z.object({ is: z.enum(['deposit', 'tax', 'delivery', 'discount']), amount: TYPED, note: NOTE }),
@@ -35,7 +35,7 @@ export type LineTyped = z.infer<typeof Line>;
 const Purchase = z.object({
   kind: z.enum(['invoice', 'credit note']),
   corrects: ID.optional(),
-  supplier: z.string().max(40),
+  supplier: CHOSEN,
   on: Day.catch(''),
   number: z.string().max(60, 'An invoice number has at most 60 characters.'),
   lines: z.array(Line).max(300, 'An invoice has at most 300 lines.'),

@@ -6,6 +6,7 @@ import { beginSignedIn, endOthers, refusals, signedIn } from '../../../db/sign-i
 import { many, run } from '../../../db/sql';
 import { hashSecret } from '../../../server/passwords';
 import { knock, type From } from '../service';
+import { PASSWORD } from '../wire';
 
 let here: AtWork;
 let cook: string;
@@ -104,6 +105,17 @@ test('what the door refused is kept by the hundred, with nothing of what was typ
   expect(JSON.stringify(rows)).not.toMatch(/secret \d|somebody-else/);
   expect((await refusals(here.pool, here.kitchenId))[0]).toMatchObject({ name: null, byPin: false });
   expect(await stood()).toEqual(before);
+});
+
+test('whoever has found a screen left open does not find out the password by it', async () => {
+  const change = (before: string) =>
+    here.send(PASSWORD, { before, next: 'a-newer-one' }, { seen: null, role: 'cook' });
+  const codes: string[] = [];
+  for (let i = 0; i < 5; i += 1) {
+    const done = await change(`guess ${i}`);
+    codes.push(done.ok ? 'kept' : done.code);
+  }
+  expect(codes).toEqual([...Array.from({ length: 4 }, () => 'wrong-secret'), 'too-soon']);
 });
 
 test('who is signed in stays so until it is ended, the device is, or a fortnight has gone', async () => {
