@@ -1,5 +1,6 @@
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import net from 'node:net';
-import { Buffer } from 'node:buffer';
 import JSZip from 'jszip';
 import type { KitchenFile } from '@/core/kitchen-file';
 import type { Instance } from '../instance';
@@ -7,23 +8,29 @@ import { person } from '../person';
 import { sleep } from '../processes';
 import { at, type Row } from './writers';
 
-/** Asks for a page again and again until told to stop: how long somebody else waits meanwhile, ms, in order. */
+/** What a process of its own does: asks for a page again and again until it is told to stop, and says how long each took. */
+const ASKING = `const ms = []; let going = true; process.stdin.on('data', () => (going = false));
+while (going) {
+  const began = performance.now();
+  await fetch(process.argv[1]).then((a) => a.arrayBuffer());
+  ms.push(performance.now() - began);
+  await new Promise((done) => setTimeout(done, 10));
+}
+console.log(JSON.stringify(ms)); process.exit(0);`;
+
+/** Somebody else who asks for a page meanwhile, in a process of their own: how long they wait, ms, in order. */
 function others(address: string, path: string): { readonly stop: () => Promise<number[]> } {
-  const ms: number[] = [];
-  let going = true;
-  const asking = (async () => {
-    while (going) {
-      const began = performance.now();
-      await fetch(address + path).then((a) => a.arrayBuffer());
-      ms.push(performance.now() - began);
-      await sleep(10);
-    }
-  })();
+  const asking = spawn(process.execPath, ['--input-type=module', '-e', ASKING, address + path], {
+    stdio: ['pipe', 'pipe', 'inherit'],
+  });
+  let said = '';
+  asking.stdout.on('data', (part: Buffer) => (said += part.toString()));
   return {
     async stop() {
-      going = false;
-      await asking;
-      return ms.sort((a, b) => a - b);
+      asking.stdin.write('stop');
+      await once(asking, 'close');
+      // The first is its own beginning.
+      return (JSON.parse(said) as number[]).slice(1).sort((a, b) => a - b);
     },
   };
 }

@@ -25,7 +25,7 @@ export async function deaths(
     for (const a of articles)
       states.push(fresh((await standsOf(app.databaseUrl, a.id)).version, 10_000 + round * 1000));
     const all = articles.map((a, i) => writer(app.address, a, states[i] as WriterState));
-    await sleep(1200 + ((round * 137) % 1500));
+    await sleep(2500 + ((round * 137) % 1500));
     const victim =
       round % 2 === 0 ? app.pid : Number(fs.readFileSync(path.join(place.folder, 'mariadbd.pid'), 'utf8'));
     process.kill(victim, 'SIGKILL');

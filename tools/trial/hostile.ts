@@ -223,7 +223,8 @@ export async function hostile(most: number, file: KitchenFile, app: Instance, ro
       const answer = await ask(app.address, cookie);
       const text = await answer.text();
       seen.answered += 1;
-      if (answer.status >= 500 || text.includes('"code":"failed"')) seen.our.push(what);
+      if (answer.status >= 500 || text.includes('"code":"failed"'))
+        seen.our.push(`${what}: ${answer.status} ${text.slice(0, 90)}`);
       else if (answer.status >= 400 || text.includes('"ok":false')) seen.said += 1;
       // A page carries its own scripts; what is looked at is what was answered to something refused.
       if (LEAK.test(text) && !text.startsWith('<!DOCTYPE')) seen.leaks.push(what);

@@ -5,10 +5,15 @@ import { afterTheKnife, comesOffShare } from '@/core/knife';
 import { refuse } from '@/core/trouble';
 import { addQuote, addYield } from '@/db/edits';
 import { declare, Refused } from '@/server/door';
+import type { CostedKitchen } from '@/server/kitchen';
 import { priceRow } from './queries';
 import { PRICE, YIELD } from './wire';
 
 const gone = () => new Refused(refuse('gone', '', 'This is no longer in the price book.').trouble);
+
+/** A row as it stands now; undefined where it is no ingredient's. */
+const rowOf = (costed: CostedKitchen, id: string) =>
+  costed.costing.supplies.has(id) ? priceRow(costed, id) : undefined;
 
 /**
  * A new pack price: adds a quote that takes effect today; earlier prices and invoices stay as they are.
@@ -21,7 +26,7 @@ const changePrice = declare({
   changes: {
     table: 'supplier_article',
     id: (body) => body.article,
-    theirs: async ({ row }, { costed }) => priceRow(await costed(), row),
+    theirs: async ({ row }, { costed }) => rowOf(await costed(), row),
   },
   async look({ article, typed }, { supplies, state }) {
     const supply = [...(await supplies()).values()].find((s) => s.price?.article.id === article);
@@ -53,7 +58,7 @@ const changeYield = declare({
   changes: {
     table: 'ingredient',
     id: (body) => body.ingredient,
-    theirs: async ({ ingredient }, { costed }) => priceRow(await costed(), ingredient),
+    theirs: async ({ ingredient }, { costed }) => rowOf(await costed(), ingredient),
   },
   async look({ ingredient, typed }, { supplies, state, today }) {
     const supply = (await supplies()).get(ingredient);

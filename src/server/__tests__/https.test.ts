@@ -28,6 +28,7 @@ function started(more: Readonly<Record<string, string>>) {
   return {
     ask: (host: string, path = '/sign-in') =>
       (proxy as typeof Proxy).proxy(new NextRequest(`http://${host}${path}`, { headers: { host } })),
+    readJson: (text: string) => (door as typeof Door).readJson(text),
     fromHere: (headers: Record<string, string>) => (door as typeof Door).isFromHere(new Headers(headers)),
   };
 }
@@ -59,4 +60,13 @@ test('a write comes from a page of this house: by the host it was sent to, or by
   const behind = started({ HALFPOT_ORIGIN: 'https://kitchen.example/' });
   expect(behind.fromHere(through)).toBe(true);
   expect(behind.fromHere({ ...through, origin: 'http://kitchen.example' })).toBe(false);
+});
+
+test('half a letter in what is sent becomes one that stands for nothing; whole ones stay', () => {
+  const { readJson } = started({});
+  expect(readJson(String.raw`{"a":["x\ud800y","\ud83e\udd55","\\ud800"]}`)).toEqual({
+    a: ['x\ufffdy', '🥕', String.raw`\ud800`],
+  });
+  expect(readJson('{"a":"Kräuter"}')).toEqual({ a: 'Kräuter' });
+  expect(readJson('{')).toBeUndefined();
 });

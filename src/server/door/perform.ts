@@ -77,7 +77,7 @@ export async function perform(
     if (!(error instanceof Stale)) return failed(error, envelope.kind);
     // How it stands now is read when nothing is locked any more.
     const { looking } = lookingAs(who, envelope.seen);
-    const theirs = await declared.changes?.theirs(body.read, looking);
+    const theirs = await otherSide(declared, body.read, looking);
     const so =
       theirs === undefined
         ? 'Load the page again to see theirs.'
@@ -85,6 +85,16 @@ export async function perform(
     return { ...no('stale', `${error.message} ${so}`), theirs };
   } finally {
     forgetOld();
+  }
+}
+
+/** How the thing stands now, for whoever was overtaken; undefined where that cannot be told, which is no reason to say less. */
+async function otherSide({ changes, wire }: AnyDeclared, body: unknown, looking: Looking): Promise<unknown> {
+  try {
+    return await changes?.theirs(body, looking);
+  } catch (error) {
+    log.error({ err: error, kind: wire.kind }, 'the other side of a stale write could not be read');
+    return undefined;
   }
 }
 

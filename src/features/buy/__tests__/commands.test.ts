@@ -51,6 +51,11 @@ describe('prices and yields', () => {
     );
   });
 
+  test('whoever is overtaken in a row that is no ingredient is told so all the same', async () => {
+    const stale = { article: article('LE5').id, row: article('LE5').id, typed: '1' };
+    expect(why(await here.send(PRICE, stale))).toMatch(/Load the page again to see theirs/);
+  });
+
   test('a price that the trim school cannot bear is refused with both figures', async () => {
     const bones = here.file.articles.find((a) => a.ingredient === named('Leek').id && a.code === 'LE5');
     const answer = await here.send(
