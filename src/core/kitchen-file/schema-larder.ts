@@ -79,6 +79,24 @@ export const Ingredient = z.strictObject({
   renderedFatPct: Percent.default(0),
   takesWaterGPerG: z.number().min(0).max(15).default(0),
   givesWaterGPerG: z.number().min(0).max(1).default(0),
+  givesHalfLifeH: z
+    .number()
+    .positive()
+    .max(48)
+    .optional()
+    .describe('h in which half of that water has come out; left out, the usual time'),
+  juice: z
+    .strictObject({ pct: z.number().min(0).max(90), halfLifeH: z.number().positive().max(48) })
+    .optional()
+    .describe(
+      'what heat presses out of meat, fish and shellfish: % of the raw weight, and the h in which half of it has',
+    ),
+  pulpPct: z
+    .number()
+    .min(0)
+    .max(40)
+    .default(0)
+    .describe('insoluble solids that thicken once it is blended or milled, % of the usable part'),
   retentionMlPerKg: z.number().min(0).max(5000).default(0),
   retentionPressedMlPerKg: z.number().min(0).max(5000).default(0),
   packing: z.number().min(0.05).max(1).default(0.6),

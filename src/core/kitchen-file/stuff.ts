@@ -44,6 +44,10 @@ export function stuffOf(written: WrittenIngredient, day = '9999-12-31'): Outcome
     takesWater: written.takesWaterGPerG,
     // More water than it has cannot be given up, whatever the scale said.
     givesWater: wilted === undefined ? written.givesWaterGPerG : Math.min(wilted / 100, parts.value.water),
+    givesHalfLifeH: written.givesHalfLifeH,
+    juice: (written.juice?.pct ?? 0) / 100,
+    juiceHalfLifeH: written.juice?.halfLifeH ?? 0,
+    pulp: written.pulpPct / 100,
     retention: tested('retention') ?? written.retentionMlPerKg,
     retentionPressed: tested('retention pressed') ?? written.retentionPressedMlPerKg,
     packing: written.packing,

@@ -25,8 +25,14 @@ export interface Stuff {
   readonly renderedFat: number;
   /** Pure water taken up, g per g raw (grains, noodles, dried mushrooms). */
   readonly takesWater: number;
-  /** Water given up on first heating, g per g raw (leaves, mushrooms). */
+  /** Water given up on first heating, g per g raw (leaves, mushrooms), and the h in which half of it has; the usual ones where undefined. */
   readonly givesWater: number;
+  readonly givesHalfLifeH?: number | undefined;
+  /** Juice that heat presses out of meat, fish and shellfish, g of water per g raw, and the h in which half of it has come out near the boil. */
+  readonly juice: number;
+  readonly juiceHalfLifeH: number;
+  /** Insoluble solids that thicken once it is blended or milled, g per g raw; of a liquid, what it has been milled to. */
+  readonly pulp: number;
   /** Net liquid kept by the drained solids, ml per kg raw, left to drain and pressed. */
   readonly retention: number;
   readonly retentionPressed: number;
@@ -79,54 +85,82 @@ export function composition(written: WrittenComposition): Outcome<Parts> {
   return fine(parts);
 }
 
+/** A share that a thing cannot have: what it is of whom, and what there is of it. */
+interface Beyond {
+  readonly code: string;
+  readonly path: string;
+  readonly value: number;
+  readonly limit: number;
+  readonly words: (value: number, limit: number) => string;
+}
+
 /** What is wrong with an ingredient's physics, each a sentence; empty when it can be cooked. */
 export function checkStuff(stuff: Stuff): Trouble[] {
-  const found: Trouble[] = [];
-  const say = (code: string, path: string, message: string, value: number, limit: number) =>
-    found.push({ code, path, message, numbers: { value, limit } });
+  const { name, parts } = stuff;
   const per100 = (x: number) => Number((x * 100).toFixed(2));
-  if (stuff.gelatinPool > stuff.parts.rest + 1e-9)
-    say(
-      'gelatin-over-rest',
-      'gelatin',
-      `${stuff.name} can give ${per100(stuff.gelatinPool)} g gelatin per 100 g but has only ${per100(stuff.parts.rest)} g of protein and the like.`,
-      stuff.gelatinPool,
-      stuff.parts.rest,
-    );
-  if (stuff.renderedFat > stuff.parts.fat + 1e-9)
-    say(
-      'render-over-fat',
-      'renderedFat',
-      `${stuff.name} renders ${per100(stuff.renderedFat)} g fat per 100 g but has only ${per100(stuff.parts.fat)} g.`,
-      stuff.renderedFat,
-      stuff.parts.fat,
-    );
-  if (stuff.givesWater > stuff.parts.water + 1e-9)
-    say(
-      'gives-over-water',
-      'givesWater',
-      `${stuff.name} gives up ${per100(stuff.givesWater)} g water per 100 g but has only ${per100(stuff.parts.water)} g.`,
-      stuff.givesWater,
-      stuff.parts.water,
-    );
+  const found = beyond(stuff)
+    .filter(({ value, limit }) => value > 0 && value > limit + 1e-9)
+    .map(({ code, path, value, limit, words }): Trouble => ({
+      code,
+      path,
+      message: `${name} ${words(per100(value), per100(limit))}`,
+      numbers: { value, limit },
+    }));
   if (stuff.gelatinPool > 0 && !(stuff.gelatinHalfLifeH > 0))
-    say(
-      'no-half-life',
-      'gelatin.halfLifeH',
-      `${stuff.name} gives gelatin, so it needs the hours in which half of it has come out.`,
-      stuff.gelatinHalfLifeH,
-      0,
-    );
-  if (stuff.role === 'piece' && stuff.parts.ethanol > 0)
-    say(
-      'ethanol-in-piece',
-      'composition.ethanolVolPct',
-      `${stuff.name} is a piece: alcohol is followed in liquids only.`,
-      per100(stuff.parts.ethanol),
-      0,
-    );
+    found.push({
+      code: 'no-half-life',
+      path: 'gelatin.halfLifeH',
+      message: `${name} gives gelatin, so it needs the hours in which half of it has come out.`,
+      numbers: { value: stuff.gelatinHalfLifeH, limit: 0 },
+    });
+  if (stuff.role === 'piece' && parts.ethanol > 0)
+    found.push({
+      code: 'ethanol-in-piece',
+      path: 'composition.ethanolVolPct',
+      message: `${name} is a piece: alcohol is followed in liquids only.`,
+      numbers: { value: per100(parts.ethanol), limit: 0 },
+    });
   return found;
 }
+
+/** What a thing can give or has, beside what there is of it. */
+const beyond = ({ parts, ...stuff }: Stuff): Beyond[] => [
+  {
+    code: 'gelatin-over-rest',
+    path: 'gelatin',
+    value: stuff.gelatinPool,
+    limit: parts.rest,
+    words: (g, most) => `can give ${g} g gelatin per 100 g but has only ${most} g of protein and the like.`,
+  },
+  {
+    code: 'render-over-fat',
+    path: 'renderedFat',
+    value: stuff.renderedFat,
+    limit: parts.fat,
+    words: (g, most) => `renders ${g} g fat per 100 g but has only ${most} g.`,
+  },
+  {
+    code: 'gives-over-water',
+    path: 'givesWater',
+    value: stuff.givesWater,
+    limit: parts.water,
+    words: (g, most) => `gives up ${g} g water per 100 g but has only ${most} g.`,
+  },
+  {
+    code: 'juice-over-water',
+    path: 'juice',
+    value: stuff.juice,
+    limit: Math.max(0, parts.water - stuff.givesWater),
+    words: (g, most) => `gives ${g} g of juice per 100 g but has only ${most} g of water for it.`,
+  },
+  {
+    code: 'pulp-over-rest',
+    path: 'pulpPct',
+    value: stuff.pulp,
+    limit: Math.max(0, parts.rest - stuff.gelatinPool),
+    words: (g, most) => `has ${g} g of pulp per 100 g but only ${most} g of fibre and the like.`,
+  },
+];
 
 /** Water from the tap: free, and the one ingredient every kitchen has. */
 export const WATER: Stuff = {
@@ -141,6 +175,9 @@ export const WATER: Stuff = {
   renderedFat: 0,
   takesWater: 0,
   givesWater: 0,
+  juice: 0,
+  juiceHalfLifeH: 0,
+  pulp: 0,
   retention: 0,
   retentionPressed: 0,
   packing: 1,

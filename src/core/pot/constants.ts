@@ -49,6 +49,18 @@ export interface ProcessConstants {
     readonly gives: number;
     readonly takes: number;
   };
+  /** h in which half of the dissolved gelatin has lost its hold, at a temperature. */
+  readonly gelatinFade: { readonly halfLifeH: number; readonly celsius: number };
+  /** Shares of the liquid's mass that leave while something hot cools, open and covered, from `from` °C down to `to`. */
+  readonly cooling: {
+    readonly open: number;
+    readonly covered: number;
+    readonly from: number;
+    readonly to: number;
+  };
+  /** Body of fat that is held: of its share of the volume, up to where it splits; and of a % of pulp. */
+  readonly held: { readonly factor: number; readonly splitsAt: number };
+  readonly bodyPerPulpPct: number;
   /** Ethanol left (share) by minutes stirred in and simmered, linear between. */
   readonly ethanolByMinutes: readonly (readonly [number, number])[];
   readonly boilOffExponent: number;

@@ -1,7 +1,7 @@
 import type { Lid, ProcessConstants } from './constants';
 import { crossing } from './root';
-import { liquidG, type EthanolSource } from './liquid';
-import { gelatinPassing, passBetween, passing, type Passing } from './piece';
+import { liquidG, type EthanolSource, type Liquid } from './liquid';
+import { ownPassing, passAll, passing, type OwnPassing, type Passing } from './piece';
 import { becomePot, copyForHeat, levelCm, piecesG, type PotState } from './state';
 import { openAreaM2, wettedAreaM2 } from './vessel';
 
@@ -39,18 +39,17 @@ export function ethanolLeftByMinutes(c: ProcessConstants, minutes: number): numb
  * Evaporation is rate × open area × lid × hours, never more than the hob can drive off and never
  * more than is there. Ethanol's own loss is part of it, or all of it where the lid holds back less.
  *
- * @param by what passes in `hours`, made once for many minutes; gelatin shares come in `gelatin`
+ * @param by what passes in `hours`, made once for many minutes
  */
 export function heatFor(
   s: PotState,
   c: ProcessConstants,
   fire: Fire,
-  hours: number,
-  by: Passing,
-  gelatin: readonly number[],
+  { hours, by, own, fades }: Stretch,
 ): void {
   const { liquid } = s;
-  for (let i = 0; i < s.pieces.length; i += 1) passBetween(s.pieces[i]!, liquid, by, gelatin[i]!);
+  passAll(s.pieces, liquid, by, own);
+  fadeGelatin(liquid, fades);
   const mass = liquidG(liquid);
   const level = levelCm(s);
   if (mass > 0) {
@@ -95,15 +94,41 @@ export function loseThroughWall(s: PotState, c: ProcessConstants, hours: number,
   s.netKj += c.wallLossKwPerM2 * wettedAreaM2(s.vessel, level) * hours * 3600;
 }
 
-/** Prepares the shares that pass in one stretch of `hours`, for all pieces now in the pot. */
-export const stretch = (
-  s: PotState,
-  c: ProcessConstants,
-  hours: number,
-): { by: Passing; gelatin: number[] } => ({
+/** What passes in one stretch of time at a temperature, for all pieces then in the pot. */
+export interface Stretch {
+  readonly hours: number;
+  readonly by: Passing;
+  /** Of each piece its own, in the pot's order. */
+  readonly own: readonly OwnPassing[];
+  /** Share of the dissolved gelatin that is cut too short to set. */
+  readonly fades: number;
+}
+
+/** Prepares what passes in one stretch of `hours`; made once for many. */
+export const stretch = (s: PotState, c: ProcessConstants, hours: number, celsius: number): Stretch => ({
+  hours,
   by: passing(hours, c.halfLifeH),
-  gelatin: s.pieces.map((p) => gelatinPassing(p, hours)),
+  own: s.pieces.map((p) => ownPassing(p, hours, celsius, c.halfLifeH)),
+  fades: 1 - 2 ** (-hours / gelatinHalfLife(c, celsius)),
 });
+
+/** h in which half of the dissolved gelatin has lost its hold: twice as long for every 10 °C less (docs/model.md, "Gelatin"). */
+const gelatinHalfLife = (c: ProcessConstants, celsius: number): number =>
+  c.gelatinFade.halfLifeH * 2 ** ((c.gelatinFade.celsius - celsius) / 10);
+
+/** Gelatin that long heat cuts too short stays in the liquid, but no longer sets or coats. */
+function fadeGelatin(liquid: Liquid, share: number): void {
+  const g = liquid.gelatin * share;
+  liquid.gelatin -= g;
+  liquid.rest += g;
+}
+
+/** Lets the pot stand for some hours off the fire: what passes between pieces and liquid passes on. */
+export function standFor(s: PotState, c: ProcessConstants, hours: number, celsius: number): void {
+  const { by, own, fades } = stretch(s, c, hours, celsius);
+  passAll(s.pieces, s.liquid, by, own);
+  fadeGelatin(s.liquid, fades);
+}
 
 const canBoil = (s: PotState): boolean =>
   s.liquid.water > 1e-9 || s.liquid.sources.some((e) => e.left > 1e-9);
@@ -119,19 +144,18 @@ export function heatForHours(
   hours: number,
 ): number | undefined {
   const whole = Math.floor(hours / MINUTE_H + 1e-9);
-  const minute = stretch(s, c, MINUTE_H);
+  const minute = stretch(s, c, MINUTE_H, fire.celsius);
   let wet = canBoil(s);
   let dryAfter: number | undefined;
   for (let i = 0; i < whole; i += 1) {
-    heatFor(s, c, fire, MINUTE_H, minute.by, minute.gelatin);
+    heatFor(s, c, fire, minute);
     if (!wet || canBoil(s)) continue;
     wet = false;
     dryAfter = (i + 1) * MINUTE_H;
   }
   const left = hours - whole * MINUTE_H;
   if (left > 1e-12) {
-    const last = stretch(s, c, left);
-    heatFor(s, c, fire, left, last.by, last.gelatin);
+    heatFor(s, c, fire, stretch(s, c, left, fire.celsius));
     if (wet && !canBoil(s)) dryAfter = hours;
   }
   return dryAfter;
@@ -163,8 +187,8 @@ export function heatUntil(
   fire: Fire,
   left: (pot: PotState) => number,
 ): number | undefined {
-  const minute = stretch(pot, c, MINUTE_H);
-  const oneMinute = (of: PotState): void => heatFor(of, c, fire, MINUTE_H, minute.by, minute.gelatin);
+  const minute = stretch(pot, c, MINUTE_H, fire.celsius);
+  const oneMinute = (of: PotState): void => heatFor(of, c, fire, minute);
   let earlier = pot;
   for (let minutes = 0; minutes < LONGEST_H * 60; minutes += 1) {
     // The state before the minute in which it is reached is wanted once: copied now and then, and gone through again from there.
@@ -194,8 +218,7 @@ function withinMinute(
 ): { pot: PotState; hours: number } | undefined {
   const after = (hours: number): PotState => {
     const tried = copyForHeat(before);
-    const { by, gelatin } = stretch(tried, c, hours);
-    heatFor(tried, c, fire, hours, by, gelatin);
+    heatFor(tried, c, fire, stretch(tried, c, hours, fire.celsius));
     return tried;
   };
   const at = crossing((hours) => -left(after(hours)), 0, MINUTE_H, 0);

@@ -23,11 +23,20 @@ export {
   scaleUnderFat,
   type Liquid,
 } from './liquid';
-export { pieceG, shareOfPiece, type Piece } from './piece';
+export { browned, pieceG, shareOfPiece, type Piece } from './piece';
 export { heldBackMl, loseMl, loseShare, wallCling } from './left-behind';
 export { asideIn, mustBeFree, notAside } from './aside';
 export { partFat, partOff, type GoesOn } from './part-off';
-export { bringTo, fireOf, heatForHours, heatUntil, LONGEST_H, loseThroughWall, type Fire } from './heat';
+export {
+  bringTo,
+  fireOf,
+  heatForHours,
+  heatUntil,
+  LONGEST_H,
+  loseThroughWall,
+  standFor,
+  type Fire,
+} from './heat';
 export { LOSSES, type Loss } from './losses';
 export {
   becomePot,

@@ -12,7 +12,7 @@ export interface EthanolSource {
   left: number;
 }
 
-/** The liquid in a pot, in g. Fat floats (free) or is held (bound). Binding is flour equivalent in g. */
+/** The liquid in a pot, in g. Fat floats (free) or is held (bound). Binding is flour equivalent in g; pulp the part of the rest that thickens. */
 export interface Liquid {
   water: number;
   freeFat: number;
@@ -23,6 +23,7 @@ export interface Liquid {
   gelatin: number;
   rest: number;
   binding: number;
+  pulp: number;
   sources: EthanolSource[];
 }
 
@@ -36,6 +37,7 @@ export const noLiquid = (): Liquid => ({
   gelatin: 0,
   rest: 0,
   binding: 0,
+  pulp: 0,
   sources: [],
 });
 
@@ -77,6 +79,7 @@ export function scaleUnderFat(l: Liquid, k: number): void {
   l.gelatin *= k;
   l.rest *= k;
   l.binding *= k;
+  l.pulp *= k;
   for (const source of l.sources) {
     source.added *= k;
     source.left *= k;
@@ -98,6 +101,7 @@ export function pourShare(into: Liquid, from: Liquid, k: number): void {
   into.gelatin += from.gelatin * k;
   into.rest += from.rest * k;
   into.binding += from.binding * k;
+  into.pulp += from.pulp * k;
   for (const s of from.sources)
     into.sources.push({ added: s.added * k, minutes: s.minutes, phi: s.phi, left: s.left * k });
 }
@@ -114,6 +118,7 @@ export function addStuff(l: Liquid, stuff: Stuff, g: number, bindFat = false): v
   l.gelatin += parts.gelatin * g;
   l.rest += parts.rest * g;
   l.binding += stuff.binding * g;
+  l.pulp += stuff.pulp * g;
   if (parts.ethanol > 0)
     l.sources.push({ added: parts.ethanol * g, minutes: 0, phi: 1, left: parts.ethanol * g });
 }

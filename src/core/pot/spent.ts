@@ -2,7 +2,7 @@ import type { Stuff } from '../larder';
 import { DENSITY } from '../quantity';
 import type { ProcessConstants } from './constants';
 import { noLiquid } from './liquid';
-import { gelatinPassing, newPiece, passBetween, passing, pieceG } from './piece';
+import { browned, newPiece, ownPassing, passAll, passing, pieceG } from './piece';
 
 /**
  * Retention out of the drained weight of spent solids, ml of net liquid per kg raw: what they weigh beyond what they would
@@ -24,10 +24,11 @@ export function retentionFrom(
 ): number {
   const piece = newPiece(stuff, rawG);
   // Browning drives off water; what more is gone than there was of it is not followed here.
-  piece.parts.water = Math.max(0, piece.parts.water - Math.max(0, rawG - intoWaterG));
+  browned(piece, Math.min(piece.parts.water, Math.max(0, rawG - intoWaterG)), 0);
   // More water than it can ever take up.
   const pot = { ...noLiquid(), water: rawG * 1000 };
-  passBetween(piece, pot, passing(hours, c.halfLifeH), gelatinPassing(piece, hours));
+  const simmer = c.heats.simmer.celsius;
+  passAll([piece], pot, passing(hours, c.halfLifeH), [ownPassing(piece, hours, simmer, c.halfLifeH)]);
   const keptMl = (drainedG - pieceG(piece)) / DENSITY.water;
   return ((keptMl + piece.taken) / rawG) * 1000;
 }

@@ -1,4 +1,4 @@
-import { expansion } from '../quantity';
+import { DENSITY, expansion } from '../quantity';
 import { copyLiquid, fatG, ethanolG, liquidG, liquidMl, noLiquid, type Liquid } from './liquid';
 import { LOSSES, type Loss } from './losses';
 import { copyPiece, heapMl, pieceG, pieceMl, type Piece } from './piece';
@@ -149,9 +149,29 @@ export function bindingGPerL(s: Standing): number {
   const ml = liquidMl(s.liquid);
   return ml > 0 ? (s.liquid.binding / ml) * 1000 : 0;
 }
-/** 1 coats a spoon, whatever made it: starch or gelatin. */
+/** Share of the liquid's volume that is fat held in it (cream, mounted butter, what was blended). */
+export function heldFatShare(s: Standing): number {
+  const ml = liquidMl(s.liquid);
+  return ml > 0 ? s.liquid.boundFat / DENSITY.fat / ml : 0;
+}
+/** g of insoluble solids in 100 g of liquid, once blended or milled. */
+export const pulpPct = (s: Standing): number => pct(s.liquid.pulp, s);
+
+/** A body that nothing goes beyond: a paste. Held fat this close together splits. */
+const THICKEST = 5;
+
+/** What fat that is held adds to the body: the logarithm of how much thicker a dispersion of so much of it is. */
+function heldBody(s: Standing, { factor, splitsAt }: ProcessConstants['held']): number {
+  const share = heldFatShare(s) / splitsAt;
+  return share < 1 ? Math.min(THICKEST, (factor * -Math.log(1 - share)) / Math.log(100)) : THICKEST;
+}
+
+/** 1 coats a spoon, whatever made it: starch, gelatin, fat that is held, or pulp (docs/model.md, "Body"). */
 export const body = (s: Standing, c: ProcessConstants): number =>
-  bindingGPerL(s) / c.coating.flourGPerL + gelatinPct(s) / c.coating.gelatinPct;
+  bindingGPerL(s) / c.coating.flourGPerL +
+  gelatinPct(s) / c.coating.gelatinPct +
+  heldBody(s, c.held) +
+  pulpPct(s) * c.bodyPerPulpPct;
 
 /** °C after putting something of another temperature in. */
 export function mixedCelsius(

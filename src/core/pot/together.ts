@@ -32,6 +32,7 @@ function add(into: Piece, piece: Piece): void {
   into.gelatinPool += piece.gelatinPool;
   into.fatPool += piece.fatPool;
   into.givesPool += piece.givesPool;
+  into.juicePool += piece.juicePool;
   into.takesPool += piece.takesPool;
   into.taken += piece.taken;
 }

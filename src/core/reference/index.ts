@@ -79,6 +79,13 @@ const cooking = ({ of, heat }: Reading) => ({
     [0, 1],
     ...[15, 30, 60, 90, 120, 150].map((m): [number, number] => [m, of(`alcohol_left_${m}min`) / 100]),
   ] as const satisfies readonly (readonly [number, number])[],
+  gelatinFade: { halfLifeH: of('gelatin_degrade_half_life_95c'), celsius: 95 },
+  cooling: {
+    open: of('cool_evap_open') / 100,
+    covered: of('cool_evap_covered') / 100,
+    from: 90,
+    to: 20,
+  },
   boilOffExponent: of('alcohol_boil_off_exponent'),
 });
 
@@ -104,6 +111,8 @@ const leaving = ({ of, defat }: Reading) => ({
 /** What thickens, and where it begins to coat or is too much. */
 const binding = ({ of, band }: Reading) => ({
   coating: { flourGPerL: of('flour_eq_coating'), gelatinPct: of('gelatin_coats_spoon_hot') },
+  held: { factor: of('held_fat_factor'), splitsAt: of('held_fat_splits') },
+  bodyPerPulpPct: of('pulp_body'),
   oversaltedPct: of('salt_threshold_oversalted'),
   bands: {
     soup: band('flour_eq_soup'),

@@ -45,6 +45,19 @@ const STUFFS: readonly Stuff[] = [
     { water: 0.11, starch: 0.6, sugar: 0.02 },
     { takesWater: 1.9, retention: 100, retentionPressed: 80, allergens: ['gluten'] },
   ),
+  stuff(
+    'meat',
+    'piece',
+    { water: 0.7, fat: 0.06, salt: 0.02 },
+    {
+      juice: 0.3,
+      juiceHalfLifeH: 0.6,
+      gelatinPool: 0.02,
+      gelatinHalfLifeH: 2,
+      renderedFat: 0.04,
+      pulp: 0.02,
+    },
+  ),
   stuff('wine', 'liquid', { water: 0.885, ethanol: 0.1, sugar: 0.005 }, { allergens: ['sulphites'] }),
   stuff(
     'cream',

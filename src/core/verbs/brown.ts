@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import {
+  browned,
   kilos,
   litres,
   partFat,
@@ -106,7 +107,8 @@ const fatWay = (step: Written, name: Parameters<Verb<Written, BrownStep>['says']
 
 /**
  * Browns the pieces in the pot: `vapour` and `fatRunOff` are shares of their current mass. Vapour is
- * all water; pools stay as they are, so browning costs no gelatin. The fat is poured off, kept in the pot, or a product
+ * all water: first juice and water that would have come out in the pot, the fat what would have rendered there; browning costs
+ * no gelatin. The fat is poured off, kept in the pot, or a product
  * of its own.
  */
 export const brown: Verb<Written, BrownStep> = {
@@ -164,8 +166,7 @@ export const brown: Verb<Written, BrownStep> = {
     let fat = 0;
     for (const piece of pot.pieces) {
       const g = pieceG(piece);
-      piece.parts.water -= g * step.vapour;
-      piece.parts.fat -= g * step.fatRunOff;
+      browned(piece, g * step.vapour, g * step.fatRunOff);
       vapour += g * step.vapour;
       fat += g * step.fatRunOff;
       pot.netKj += (g / 1000) * c.heatCapacity.pieces * Math.max(0, BROWNING - pot.celsius);

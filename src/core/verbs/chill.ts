@@ -1,5 +1,14 @@
-import type { z } from 'zod';
-import { liquidG, LONGEST_H, piecesG, trouble, type Doing } from '../pot';
+import { z } from 'zod';
+import {
+  liquidG,
+  LONGEST_H,
+  piecesG,
+  standFor,
+  trouble,
+  type Doing,
+  type PotState,
+  type ProcessConstants,
+} from '../pot';
 import { at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
@@ -7,7 +16,11 @@ import { caution } from './cautions';
 import { maybeIn, then, valueIn } from './resolving';
 import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
 
-const Chill = doing('chill', { to: Typed, time: Typed.optional() });
+const Chill = doing('chill', {
+  to: Typed,
+  time: Typed.optional(),
+  covered: z.boolean().optional().describe('under a lid or film; else open'),
+});
 type Written = z.infer<typeof Chill>;
 
 export interface ChillStep extends Doing {
@@ -15,9 +28,19 @@ export interface ChillStep extends Doing {
   readonly celsius: number;
   /** The usual time where it does not say. */
   readonly hours?: number | undefined;
+  /** Under a lid or film; else open. */
+  readonly covered?: boolean | undefined;
 }
 
-/** Cools the pot down; it takes its time, and nothing leaves. */
+/** Water that leaves while the pot cools down: in proportion to how far it does of the way from hot to cold. */
+function coolingLoss(pot: PotState, { celsius, covered }: ChillStep, { cooling }: ProcessConstants): number {
+  const { from, to } = cooling;
+  const way = (t: number): number => Math.min(1, Math.max(0, (t - to) / (from - to)));
+  const share = (covered ? cooling.covered : cooling.open) * (way(pot.celsius) - way(celsius));
+  return Math.min(pot.liquid.water, liquidG(pot.liquid) * share);
+}
+
+/** Cools the pot down: it takes its time, some water steams away meanwhile, and what passes between pieces and liquid passes on. */
 export const chill: Verb<Written, ChillStep> = {
   written: [Chill],
   ids: asItIs,
@@ -25,11 +48,18 @@ export const chill: Verb<Written, ChillStep> = {
   parts: nothing,
   amount: (step) => step.to,
   flaw: nothing,
-  says: (step) => `chill to ${step.to}${step.time ? `, takes ${step.time}` : ''}`,
+  says: (step) =>
+    `chill${step.covered ? ' covered' : ''} to ${step.to}${step.time ? `, takes ${step.time}` : ''}`,
   reads: [
     [
-      /^chill\s+to\s+(.+?)(?:,\s*takes\s+(.+))?$/i,
-      (m) => fine({ do: 'chill', to: at(m, 1), ...(m[2] ? { time: at(m, 2) } : {}) }),
+      /^chill(\s+covered)?\s+to\s+(.+?)(?:,\s*takes\s+(.+))?$/i,
+      (m) =>
+        fine({
+          do: 'chill',
+          to: at(m, 2),
+          ...(m[3] ? { time: at(m, 3) } : {}),
+          ...(m[1] ? { covered: true } : {}),
+        }),
     ],
   ],
   turn: 'in turn',
@@ -40,6 +70,7 @@ export const chill: Verb<Written, ChillStep> = {
       do: 'chill',
       celsius: to.value,
       hours,
+      covered: step.covered,
     }));
   },
   run(pot, step, c) {
@@ -59,6 +90,10 @@ export const chill: Verb<Written, ChillStep> = {
         hours,
         LONGEST_H,
       );
+    standFor(pot, c, hours, (pot.celsius + step.celsius) / 2);
+    const gone = coolingLoss(pot, step, c);
+    pot.liquid.water -= gone;
+    pot.lost.evaporated += gone;
     pot.celsius = step.celsius;
     pot.elapsedHours += hours;
     return undefined;

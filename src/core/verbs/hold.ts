@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import { liquidG, LONGEST_H, loseThroughWall, percent, trouble, type Doing } from '../pot';
+import { liquidG, LONGEST_H, loseThroughWall, percent, standFor, trouble, type Doing } from '../pot';
 import { at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
@@ -62,6 +62,7 @@ export const hold: Verb<Written, HoldStep> = {
         perHour * 100,
         100,
       );
+    standFor(pot, c, step.hours, pot.celsius);
     const gone = pot.liquid.water * (1 - (1 - perHour) ** step.hours);
     pot.liquid.water -= gone;
     pot.lost.evaporated += gone;

@@ -56,6 +56,7 @@ export const puree: Verb<Written, PureeStep> = {
       liquid.rest += parts.rest;
       // A share of a raw piece has that share of what it binds with.
       liquid.binding += parts.starch * c.puree.starchBinding + piece.stuff.binding * piece.rawG;
+      liquid.pulp += piece.stuff.pulp * piece.rawG;
     }
     pot.pieces = [];
     // The blade holds what fat there is.
