@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { Article, Basis, Columns, Ingredient, Recipe, type WrittenRecipe } from '@/core/kitchen-file';
+import {
+  Article,
+  Basis,
+  Columns,
+  Ingredient,
+  lineMarked,
+  linesMarked,
+  Recipe,
+  type WrittenRecipe,
+} from '@/core/kitchen-file';
 import { WrittenStep } from '@/core/verbs';
 
 /** Thrown when a column holds a version that this program is too old to read. */
@@ -80,7 +89,10 @@ export type Physics = z.infer<typeof Physics>;
 export const PHYSICS = jsonColumn('the physics of an ingredient', Physics, [asItWas]);
 
 /** A step as written, its id apart: that has a column of its own. */
-export const STEP = jsonColumn<WrittenStep>('a step', WrittenStep, [asItWas]);
+export const STEP = jsonColumn<WrittenStep>('a step', WrittenStep, [asItWas, lineMarked]);
 
 /** A recipe whole, as it stood at a version. */
-export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe, [asItWas]);
+export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe, [
+  asItWas,
+  (older) => linesMarked(older, 'steps'),
+]);

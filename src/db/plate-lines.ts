@@ -13,6 +13,7 @@ const COLUMNS = [
   'ingredient_id',
   'product_id',
   'product_part',
+  'counted',
   'amount_typed',
   'amount',
   'amount_kind',
@@ -30,7 +31,9 @@ const rowsOf = (
     const to = pointers(of);
     const part = 'product' in of ? 'product' : 'stockTrimOf' in of ? 'stock trim' : 'usable';
     const joint = 'product' in of ? (of.part ?? null) : null;
-    return [kitchenId, id, plateId, i, part, to.ingredient, to.product, joint, typed, amount, kind, unit];
+    const counted = 'ingredient' in of ? (of.counted ?? null) : null;
+    const { ingredient, product } = to;
+    return [kitchenId, id, plateId, i, part, ingredient, product, joint, counted, typed, amount, kind, unit];
   });
 
 /** Writes what stands on a plate, in its order. */

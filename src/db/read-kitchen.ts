@@ -342,9 +342,10 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
       ingredient_id: maybe(id),
       product_id: maybe(id),
       product_part: maybe(z.string()),
+      counted: maybe(z.literal('trimmed')),
       amount: z.string(),
     }),
-    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
+    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, counted, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
     among('plate_id', ids),
   );
   const linesOf = groupBy(lines, (l) => l.plate_id);
@@ -360,12 +361,14 @@ interface PlateLineRow {
   readonly ingredient_id: string | undefined;
   readonly product_id: string | undefined;
   readonly product_part: string | undefined;
+  readonly counted: 'trimmed' | undefined;
 }
 
 /** What a line takes; the table's own CHECK sees to it that the one that is wanted is there. */
 function ofLine(l: PlateLineRow): KitchenState['plates'][number]['lines'][number]['of'] {
   if (l.part === 'product') return { product: l.product_id ?? '', part: l.product_part };
-  return l.part === 'usable' ? { ingredient: l.ingredient_id ?? '' } : { stockTrimOf: l.ingredient_id ?? '' };
+  if (l.part !== 'usable') return { stockTrimOf: l.ingredient_id ?? '' };
+  return { ingredient: l.ingredient_id ?? '', ...(l.counted ? { counted: l.counted } : {}) };
 }
 
 /** Fields that are not there rather than there and undefined, as the strict schema wants them. */

@@ -18,6 +18,7 @@ export { Article, Columns } from './schema-buying';
 export { Basis, Ingredient } from './schema-larder';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';
+export { lineMarked, linesMarked } from './older';
 export { shiftTo } from './shift';
 export {
   mannerIn,
@@ -29,4 +30,4 @@ export {
   type Pack,
   type PackFacts,
 } from './packs';
-export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf } from './stuff';
+export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf, yieldOn } from './stuff';

@@ -2,7 +2,8 @@ import type { z } from 'zod';
 import { refuse, type Trouble } from '../trouble';
 import { checkKitchen } from './checks';
 import { LISTS, type Sparse } from './sparse';
-import { KitchenFile } from './schema';
+import { countsMarked } from './older';
+import { FORMAT_VERSION, KitchenFile } from './schema';
 
 /** A kitchen file read whole, or every mistake in it: nothing is half loaded. */
 export type FileRead =
@@ -30,7 +31,21 @@ export function readKitchenText(text: string): FileRead {
   return readKitchen(json);
 }
 
-export function readKitchen(json: unknown): FileRead {
+export function readKitchen(read: unknown): FileRead {
+  const version = (read as { version?: unknown } | null)?.version;
+  if (typeof version === 'number' && version > FORMAT_VERSION)
+    return {
+      ok: false,
+      mistakes: [
+        refuse(
+          'newer-version',
+          'version',
+          `This file is of a newer version (${version}): this Half Pot reads files up to version ${FORMAT_VERSION}. Update it first.`,
+          { value: version, limit: FORMAT_VERSION },
+        ).trouble,
+      ],
+    };
+  const json = version === 1 ? countsMarked(read as Record<string, unknown>) : read;
   const parsed = KitchenFile.safeParse(json);
   if (parsed.success) {
     const mistakes = checkKitchen(parsed.data);

@@ -9,13 +9,13 @@ import { Test } from '../bench';
 import { Waste } from './schema-waste';
 
 /**
- * The kitchen file, version 1: a whole kitchen as one JSON document. In words: docs/formats.md; as a
+ * The kitchen file, version 2: a whole kitchen as one JSON document. In words: docs/formats.md; as a
  * JSON Schema: docs/kitchen-file.schema.json, generated from here.
  *
  * Amounts are kept as typed (`"8 kg"`, `"1 h 30"`), money and shares as decimal strings.
  */
 export const FORMAT = 'half-pot-kitchen';
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = 2;
 
 export const Vessel = z.union([
   z.strictObject({

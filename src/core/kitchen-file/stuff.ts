@@ -22,6 +22,16 @@ export function cookedOn(
   return best;
 }
 
+/** The yield in force on a day: the latest to take effect, and of two the one recorded last. */
+export function yieldOn(written: WrittenIngredient, day: string): WrittenIngredient['yields'][number] {
+  let best: WrittenIngredient['yields'][number] | undefined;
+  for (const y of written.yields)
+    if (y.on <= day && (!best || y.on > best.on || (y.on === best.on && y.recordedAt >= best.recordedAt)))
+      best = y;
+  // A kitchen that looks back before its first estimate still needs one: the earliest.
+  return best ?? (written.yields[0] as WrittenIngredient['yields'][number]);
+}
+
 /**
  * The physics of an ingredient as the pot reads it, out of how a person wrote it down and what own cooking tests have
  * taught by a day: retention, and the water it gives up when it wilts.

@@ -4,7 +4,6 @@ export {
   isGuess,
   suppliesOn,
   workSupplies,
-  yieldOn,
   type KeptSupplies,
   type Supply,
 } from './supplies';

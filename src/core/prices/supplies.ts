@@ -1,5 +1,5 @@
 import type { OpenPack } from '../larder';
-import type { WrittenIngredient } from '../kitchen-file';
+import { yieldOn, type WrittenIngredient } from '../kitchen-file';
 import type { History, KitchenState } from '../kitchen-state';
 import { refuse, type Trouble } from '../trouble';
 import { finish, type Work } from '../work';
@@ -33,16 +33,6 @@ export const beforeTheKnife = (s: Supply): number | undefined =>
 
 /** Whether its yield is one that nobody has measured; where nothing comes off there is nothing to measure. */
 export const isGuess = (s: Supply): boolean => s.yieldSource === 'estimate' && s.usable < 1;
-
-/** The yield in force on a day: the latest to take effect, and of two the one recorded last. */
-export function yieldOn(written: WrittenIngredient, day: string): WrittenIngredient['yields'][number] {
-  let best: WrittenIngredient['yields'][number] | undefined;
-  for (const y of written.yields)
-    if (y.on <= day && (!best || y.on > best.on || (y.on === best.on && y.recordedAt >= best.recordedAt)))
-      best = y;
-  // A kitchen that looks back before its first estimate still needs one: the earliest.
-  return best ?? (written.yields[0] as WrittenIngredient['yields'][number]);
-}
 
 /** What its yield in force on a day says of an ingredient. */
 function yieldOf(ingredient: WrittenIngredient, day: string) {

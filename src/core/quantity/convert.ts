@@ -12,15 +12,24 @@ export interface Weighable {
   readonly eachUnit?: CountUnit | undefined;
   /** g of one in other units it is counted in. */
   readonly pieceG?: Partial<Record<CountUnit, number>> | undefined;
+  /** Share of a counted piece that goes in: two onions are two whole onions, and what is cut off them does not. All of it where left out. */
+  readonly usable?: number | undefined;
+}
+
+/** What an amount comes to: the grams that go in, and for counted pieces what those weigh as they were bought. */
+export interface Grams {
+  readonly grams: number;
+  readonly wholeG?: number | undefined;
+  readonly via: string;
 }
 
 /**
- * Grams of a thing for an amount of mass, volume or count.
+ * Grams of a thing for an amount of mass, volume or count. A mass or volume is of what goes in; a count is of the thing as bought.
  *
  * @returns trouble `density-unknown` or `piece-weight-unknown` where the thing's own figure is
  *   missing: nothing is guessed from another thing's.
  */
-export function toGrams(amount: Amount, thing: Weighable): Outcome<{ grams: number; via: string }> {
+export function toGrams(amount: Amount, thing: Weighable): Outcome<Grams> {
   if (amount.kind === 'mass') return fine({ grams: amount.value, via: 'weighed' });
   if (amount.kind === 'volume') {
     if (thing.densityGPerMl === undefined)
@@ -45,7 +54,9 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<{ grams: numb
           ? `${thing.name} is asked for by the piece, but what one weighs is not known.`
           : `${thing.name} is asked for by the ${unit}, but what a ${unit} of it weighs is not known.`,
       );
-    return fine({ grams: amount.value * one, via: `${one} g ${unit === 'each' ? 'each' : `a ${unit}`}` });
+    const wholeG = amount.value * one;
+    const via = `${one} g ${unit === 'each' ? 'each' : `a ${unit}`}`;
+    return fine({ grams: wholeG * (thing.usable ?? 1), wholeG, via });
   }
   return refuse('wrong-kind', '', `“${amount.typed}” is not a mass, volume or count.`);
 }

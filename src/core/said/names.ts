@@ -54,6 +54,8 @@ const onceEach = <T extends Named>(things: readonly T[]): T[] =>
   things.filter((t, i) => things.findIndex((other) => other.id === t.id) === i);
 
 const LAST_BATCH = /^(?:the )?last batch of\s+(?:the )?(.+?)(?:,\s*at\s+(\d+(?:\.\d{1,4})?)\s+a litre)?$/i;
+/** Behind a name: a count is of trimmed pieces, as older sheets meant it. */
+const COUNTED = /,\s*counted trimmed$/i;
 const STOCK_TRIM = /^(?:stock )?trim of\s+/i;
 
 /**
@@ -67,6 +69,10 @@ export function findMatter(text: string, names: Names): Outcome<Of> {
   ];
   const whole = all.find((x) => x.name.toLowerCase() === plain(text.trim()).toLowerCase());
   if (whole && !mixed(text)) return fine(whole.of);
+  if (COUNTED.test(text.trim())) {
+    const found = findNamed(text.trim().replace(COUNTED, ''), names.ingredients, 'ingredient');
+    return found.ok ? fine({ ingredient: found.value.id, counted: 'trimmed' }) : found;
+  }
   const last = LAST_BATCH.exec(text.trim());
   if (last) return findLastBatch(last[1] ?? '', last[2], names);
   if (STOCK_TRIM.test(text)) {
@@ -134,7 +140,9 @@ export function namerOf(names: Names, inQuotes: boolean): Namer {
       if ('product' in of) return made(of.product, of.part);
       if ('lastBatchOf' in of)
         return `last batch of ${made(of.lastBatchOf, of.part)}${of.perLitre === undefined ? '' : `, at ${of.perLitre} a litre`}`;
-      return 'stockTrimOf' in of ? `stock trim of ${ingredient(of.stockTrimOf)}` : ingredient(of.ingredient);
+      return 'stockTrimOf' in of
+        ? `stock trim of ${ingredient(of.stockTrimOf)}`
+        : `${ingredient(of.ingredient)}${of.counted === undefined ? '' : ', counted trimmed'}`;
     },
   };
 }

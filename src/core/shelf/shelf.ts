@@ -4,6 +4,7 @@ import {
   measuringDensity,
   stuffOf,
   vesselOf,
+  yieldOn,
   type WrittenIngredient,
   type WrittenRecipe,
 } from '../kitchen-file';
@@ -60,6 +61,7 @@ function onShelf(ingredient: WrittenIngredient, day: string): OnShelf | undefine
     eachG: ingredient.eachG,
     eachUnit: ingredient.eachUnit,
     pieceG: ingredient.pieceG,
+    usable: yieldOn(ingredient, day).usablePct / 100,
   };
 }
 

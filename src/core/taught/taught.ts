@@ -1,4 +1,4 @@
-import { cookedOn, mannerIn, stuffOf, type WrittenIngredient } from '../kitchen-file';
+import { yieldOn, cookedOn, mannerIn, stuffOf, type WrittenIngredient } from '../kitchen-file';
 import type { WrittenTest } from '../bench';
 import { daysBetween, olderFirst } from '../day';
 import {
@@ -15,7 +15,6 @@ import {
 } from '../learning';
 import type { ProcessConstants } from '../pot';
 import type { KitchenState } from '../kitchen-state';
-import { yieldOn } from '../prices';
 import { valuesOf, type Figure } from '../bench';
 
 /** What the shipped larder says of an ingredient, in %. */

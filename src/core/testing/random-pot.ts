@@ -89,12 +89,9 @@ const jointCost: fc.Arbitrary<JointCost> = fc.oneof(
   fc.record({ by: fc.constant('market' as const), perG: num(0, 0.05), restPerG: num(0, 0.05) }),
 );
 
-const [WINE, CREAM, ROUX_STUFF, SALT] = [3, 4, 6, 7].map((i) => of(STUFFS[i] as Stuff)) as [
-  Matter,
-  Matter,
-  Matter,
-  Matter,
-];
+const [WINE, CREAM, ROUX_STUFF, SALT] = ['wine', 'cream', 'roux', 'salt'].map((name) =>
+  of(STUFFS.find((s) => s.name === name) as Stuff),
+) as [Matter, Matter, Matter, Matter];
 
 /** What random steps of a verb are like, and how often there is one beside the others. */
 interface Likely<Do extends PotDoing['do']> {

@@ -24,6 +24,6 @@ export {
   type Pot,
 } from './steps';
 export { VERBS, type PotDoing, type PotStep } from './table';
-export { matterOf, supplyOf } from './resolving';
+export { countedIn, matterOf, supplyOf, type Counted } from './resolving';
 export type { OnShelf, Shelf } from './shelf';
 export type { Verb } from './verb';

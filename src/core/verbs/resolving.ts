@@ -61,7 +61,9 @@ export function thingOf(of: Of, shelf: Shelf): Outcome<{ what: Matter; weighable
   const stuff = isTrim ? { ...found.stuff, name: `${found.stuff.name}, stock trim` } : found.stuff;
   // A bunch or an each is the whole thing: trim is weighed or measured out.
   const { stuff: _s, densityGPerMl, ...pieces } = found;
-  const weighable = { name: stuff.name, densityGPerMl, ...(isTrim ? {} : pieces) };
+  const trimmed = 'ingredient' in of && of.counted !== undefined;
+  const counted = isTrim ? {} : { ...pieces, ...(trimmed ? { usable: 1 } : {}) };
+  const weighable = { name: stuff.name, densityGPerMl, ...counted };
   return fine({ what: { is: 'stuff', supply: supplyOf(of), stuff }, weighable });
 }
 
@@ -75,6 +77,29 @@ export function matterOf(of: Of, amount: string, shelf: Shelf): Outcome<{ what: 
   const grams = toGrams(read.value, weighable);
   if (!grams.ok) return { ok: false, trouble: under('amount', grams.trouble) };
   return fine({ what, g: grams.value.grams });
+}
+
+/** What a count of an ingredient comes to. */
+export interface Counted {
+  /** g that go in. */
+  readonly usableG: number;
+  /** g as bought. */
+  readonly wholeG: number;
+  /** Whether it stands for trimmed pieces, as older sheets meant it. */
+  readonly trimmed: boolean;
+}
+
+/** What a count comes to, where an amount is one and something is cut off what is counted; undefined for all else. */
+export function countedIn(of: Of | undefined, amount: string | null, shelf: Shelf): Counted | undefined {
+  if (of === undefined || amount === null || !('ingredient' in of)) return undefined;
+  const read = readAmountOf(['mass', 'volume', 'count'], amount, shelf.manner);
+  const thing = thingOf({ ingredient: of.ingredient }, shelf);
+  if (!read.ok || read.value.kind !== 'count' || !thing.ok) return undefined;
+  const grams = toGrams(read.value, thing.value.weighable);
+  if (!grams.ok || grams.value.wholeG === undefined || grams.value.grams === grams.value.wholeG)
+    return undefined;
+  const { grams: usableG, wholeG } = grams.value;
+  return { usableG, wholeG, trimmed: of.counted !== undefined };
 }
 
 const noVessel = () => refuse('unknown-vessel', 'vessel', 'The vessel or hob of this line is not known.');

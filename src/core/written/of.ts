@@ -2,7 +2,15 @@ import { z } from 'zod';
 import { Id, Name, Price } from './parts';
 
 const SOURCES = [
-  z.strictObject({ ingredient: Id }).describe('the usable part of an ingredient'),
+  z
+    .strictObject({
+      ingredient: Id,
+      counted: z
+        .literal('trimmed')
+        .optional()
+        .describe('a count is of trimmed pieces, as in files of version 1; left out, of pieces as bought'),
+    })
+    .describe('the usable part of an ingredient'),
   z.strictObject({ stockTrimOf: Id }).describe('the stock trim of an ingredient'),
   z
     .strictObject({

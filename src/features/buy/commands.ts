@@ -1,6 +1,6 @@
 import 'server-only';
 import { checkShares, readPct, readPrice } from '@/core/larder';
-import { yieldOn } from '@/core/prices';
+import { yieldOn } from '@/core/kitchen-file';
 import { afterTheKnife, comesOffShare } from '@/core/knife';
 import { refuse } from '@/core/trouble';
 import { addQuote, addYield } from '@/db/edits';

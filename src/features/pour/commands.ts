@@ -30,7 +30,12 @@ const keepPlate = declare({
       throw new Refused(
         refuse('gone', '', 'This plate is no longer as it was on the screen: load it again.').trouble,
       );
-    const lines = before.lines.map((l) => ({ ...l, amount: amounts.get(l.id ?? '') ?? l.amount }));
+    const asBought = new Set(typed.flatMap((l) => (l.asBought ? [l.id] : [])));
+    const lines = before.lines.map((l) => ({
+      ...l,
+      of: asBought.has(l.id ?? '') && 'ingredient' in l.of ? { ingredient: l.of.ingredient } : l.of,
+      amount: amounts.get(l.id ?? '') ?? l.amount,
+    }));
     for (const [i, line] of lines.entries()) {
       const read = matterOf(line.of, line.amount, shelf);
       if (!read.ok && read.trouble.code !== 'no-product')

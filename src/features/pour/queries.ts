@@ -45,6 +45,8 @@ export interface PlateLineData {
   readonly amount: string;
   /** Currency per gram; null while it is not known. */
   readonly perG: number | null;
+  /** Share of it that goes on a plate when it is counted as bought. */
+  readonly usable?: number | undefined;
   readonly weighable: Weighable;
   /** Of an ingredient something is cut off: the yield it is reckoned with, %, and whether anybody has measured it. */
   readonly yield?:
@@ -117,11 +119,17 @@ function lineData(
       supply && supply.usable < 1
         ? { pct: supply.usable * 100, guess: isGuess(supply), basis: supply.yieldBasis }
         : undefined,
+    usable: supply?.usable,
     weighable: {
       name,
       densityGPerMl: written && stuff ? measuringDensity(written, stuff) : undefined,
       ...('ingredient' in of
-        ? { eachG: written?.eachG, eachUnit: written?.eachUnit, pieceG: written?.pieceG }
+        ? {
+            eachG: written?.eachG,
+            eachUnit: written?.eachUnit,
+            pieceG: written?.pieceG,
+            usable: of.counted === undefined ? supply?.usable : 1,
+          }
         : {}),
     },
   };

@@ -23,6 +23,8 @@ export const PLATE = wire<null, TheirPlate>()({
             .trim()
             .min(1, 'An amount is missing.')
             .max(80, 'An amount has at most 80 characters.'),
+          /** Its count stands for things as bought from now on, where it stood for trimmed ones. */
+          asBought: z.boolean().optional(),
         }),
       )
       .max(60),

@@ -28,6 +28,10 @@ describe('steps as they are said', () => {
   test.each<[string, WrittenStep]>([
     ['8 kg venison bones', { do: 'add', of: bones, amount: '8 kg' }],
     ['2 lb 4 oz of Venison Bones', { do: 'add', of: bones, amount: '2 lb 4 oz' }],
+    [
+      '3 bunches sorrel, counted trimmed',
+      { do: 'add', of: { ingredient: id('Sorrel'), counted: 'trimmed' }, amount: '3 bunches' },
+    ],
     ['500 g stock trim of leek', { do: 'add', of: { stockTrimOf: id('Leek') }, amount: '500 g' }],
     ['2.4 l reduced game base', { do: 'add', of: { product: id('Reduced game base') }, amount: '2.4 l' }],
     ['half bottle red wine', { do: 'add', of: { ingredient: id('Red wine') }, amount: 'half bottle' }],

@@ -38,10 +38,8 @@ export function Ledger(props: Props) {
     onChoose(last);
   };
   const move = (i: number, by: number): void => {
-    const order = [...lines];
-    order.splice(Math.max(0, i + by), 0, ...order.splice(i, 1));
-    onDone(order);
-    onChoose(Math.min(order.length - 1, Math.max(0, i + by)));
+    onDone(moved(lines, i, by));
+    onChoose(Math.min(lines.length - 1, Math.max(0, i + by)));
   };
   return (
     <>
@@ -59,12 +57,14 @@ export function Ledger(props: Props) {
               before={pot.run.rows[i - 1]}
               money={pot.money[i]}
               trouble={pot.troubles.get(i)?.message}
+              counted={pot.counted.get(i)}
               most={most}
               chosen={i === chosen}
               mayEdit={data.mayEdit}
               onChoose={() => onChoose(i)}
               onTyped={(t) => onTyped(i, t)}
               onDone={() => onDone(lines)}
+              onAsBought={() => onDone(withAsBought(lines, i))}
               onRemove={() => onDone(lines.filter((_, j) => j !== i))}
               onMove={(by) => move(i, by)}
             />
@@ -87,6 +87,16 @@ export function Ledger(props: Props) {
       )}
     </>
   );
+}
+
+/** Lines in which the count of one stands for things as bought. */
+const withAsBought = (lines: readonly SheetLine[], i: number): SheetLine[] =>
+  lines.map((l, j) => (i === j ? { ...l, text: l.text.replace(/,\s*counted trimmed(?=,|$)/i, '') } : l));
+
+function moved(lines: readonly SheetLine[], i: number, by: number): SheetLine[] {
+  const order = [...lines];
+  order.splice(Math.max(0, i + by), 0, ...order.splice(i, 1));
+  return order;
 }
 
 /** The lines in which somebody else's sheet differs from this one: one of the two is kept. */

@@ -3,7 +3,7 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { useId, useRef } from 'react';
 import type { RowCost } from '@/core/layers';
-import { type WrittenStep, cautionFor, markOf } from '@/core/verbs';
+import { cautionFor, markOf, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
 
@@ -15,12 +15,15 @@ interface Props {
   readonly before: LedgerRow | undefined;
   readonly money: RowCost | undefined;
   readonly trouble: string | undefined;
+  readonly counted: Counted | undefined;
   readonly most: number;
   readonly chosen: boolean;
   readonly mayEdit: boolean;
   readonly onChoose: () => void;
   readonly onTyped: (text: string) => void;
   readonly onDone: () => void;
+  /** Takes a count for things as bought. */
+  readonly onAsBought: () => void;
   readonly onRemove: () => void;
   readonly onMove: (by: number) => void;
 }
@@ -34,8 +37,8 @@ const KIND_WORDS = {
 
 /** One step: typed over in place, with what the pot then holds. */
 export function StepRow(props: Props) {
-  const { index, step, row, before, money, trouble, most, chosen, mayEdit, onChoose, onRemove, onMove } =
-    props;
+  const { index, step, row, before, money, trouble, counted, most, chosen, mayEdit } = props;
+  const { onChoose, onRemove, onMove } = props;
   const { hours } = useFigures();
   const noteId = useId();
   const kind = markOf(step?.do ?? 'unread');
@@ -46,6 +49,7 @@ export function StepRow(props: Props) {
   const hasNote =
     trouble !== undefined ||
     (row?.warnings.length ?? 0) > 0 ||
+    (counted !== undefined && (chosen || counted.trimmed)) ||
     (chosen && (caution !== undefined || notes !== ''));
   return (
     <>
@@ -67,6 +71,7 @@ export function StepRow(props: Props) {
                 {trouble}
               </div>
             )}
+            {counted && (chosen || counted.trimmed) && <CountedAs {...counted} {...props} />}
             {row?.warnings.map((w) => (
               <div key={w.code} className="warning">
                 {w.message} <span className="cure">{w.cure.message}</span>
@@ -78,6 +83,34 @@ export function StepRow(props: Props) {
         </tr>
       )}
     </>
+  );
+}
+
+/** What a count was taken for: pieces as bought, of which the usable part goes in; or trimmed ones, as older sheets meant it. */
+function CountedAs({
+  usableG,
+  wholeG,
+  trimmed,
+  mayEdit,
+  onAsBought,
+}: Counted & Pick<Props, 'mayEdit' | 'onAsBought'>) {
+  const { kilos } = useFigures();
+  if (!trimmed)
+    return (
+      <div className="quiet">
+        usable {kilos(usableG)} of {kilos(wholeG)} as bought
+      </div>
+    );
+  return (
+    <div className="warning">
+      Counted as trimmed pieces, as this sheet was first written: {kilos(wholeG)} go in. As bought it would be{' '}
+      {kilos(usableG)} of {kilos(wholeG)}.{' '}
+      {mayEdit && (
+        <button type="button" className="plain-button" onClick={onAsBought}>
+          Count as bought
+        </button>
+      )}
+    </div>
   );
 }
 

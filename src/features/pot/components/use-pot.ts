@@ -2,7 +2,16 @@ import { useMemo } from 'react';
 import { layerMoney, moneyWentIn, rowCosts, type MoneyWent, type RowCost } from '@/core/layers';
 import { opened, type Opened } from '@/core/prices';
 import { overdrawn, potOf } from '@/core/shelf';
-import { type Shelf, ofStep, type WrittenStep, runPot, readStep } from '@/core/verbs';
+import {
+  amountOfStep,
+  countedIn,
+  ofStep,
+  readStep,
+  runPot,
+  type Counted,
+  type Shelf,
+  type WrittenStep,
+} from '@/core/verbs';
 import { type PotRun } from '@/core/pot';
 import { mannerOf } from '@/core/quantity';
 import { fine, refuse, type Trouble } from '@/core/trouble';
@@ -25,6 +34,8 @@ export interface LivePot {
   readonly layers: readonly (readonly [ExtraLayer, number | null])[];
   /** Packs it opens, and what is left of each. */
   readonly packs: readonly Opened[];
+  /** By line: what a count of something comes to that is trimmed before it goes in. */
+  readonly counted: ReadonlyMap<number, Counted>;
   /** By line: what cannot be read, or cannot be done. */
   readonly troubles: ReadonlyMap<number, Trouble>;
   /** The first line that cannot be done at all: nothing is kept while there is one. */
@@ -97,7 +108,12 @@ function runLines(
   const eats = overdrawn(run, productOf(data.recipe.id), run.product?.g ?? Infinity);
   if (eats) troubles.set(eats.step, eats.trouble);
   if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
-  return { steps, run, troubles, loopAt, eats };
+  const counted = new Map<number, Counted>();
+  for (const [i, step] of steps.entries()) {
+    const found = countedIn(ofStep(step), amountOfStep(step), shelf);
+    if (found) counted.set(i, found);
+  }
+  return { steps, run, troubles, loopAt, eats, counted };
 }
 
 /** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
@@ -120,7 +136,13 @@ export function useLivePot(
     [data],
   );
   return useMemo(() => {
-    const { steps, run, troubles, loopAt, eats } = runLines(data, lines, { vessel, hob }, shelf, looping);
+    const { steps, run, troubles, loopAt, eats, counted } = runLines(
+      data,
+      lines,
+      { vessel, hob },
+      shelf,
+      looping,
+    );
     const packs = opened(run.inputs, (id) => opens.get(id));
     const factors = new Map(packs.map((o) => [o.supply, o.factor]));
     const inputMoney = run.inputs.map(({ supply, g }) => {
@@ -144,6 +166,7 @@ export function useLivePot(
       book,
       layers: layerPrices.map(([name, of]) => [name, layerMoney(run, name, of)] as const),
       packs,
+      counted,
       troubles,
       refusedAt: loopAt >= 0 ? loopAt : run.refused?.step,
     };

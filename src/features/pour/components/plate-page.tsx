@@ -9,7 +9,7 @@ import { WhyFigure } from '@/ui/why';
 import type { PlateData } from '../queries';
 import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';
-import { usePlate } from './use-plate';
+import { usePlate, type LiveLine } from './use-plate';
 
 /** What arithmetic in a portion comes to; nothing for a plain amount. */
 function workedOut(text: string, manner: Manner): string | undefined {
@@ -75,6 +75,7 @@ function Line({ i, data, plate, most, ids }: Shown & { readonly i: number; reado
             {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
           </div>
         )}
+        <CountedAs line={line} live={live} plate={plate} mayEdit={data.mayEdit} />
         {live?.trouble && (
           <div id={`${ids}-${i}`} role="alert" className="trouble">
             {live.trouble}
@@ -111,6 +112,39 @@ function Line({ i, data, plate, most, ids }: Shown & { readonly i: number; reado
         )}
       </td>
     </tr>
+  );
+}
+
+/** What a count was taken for, where something is cut off what is counted. */
+function CountedAs({
+  line,
+  live,
+  plate,
+  mayEdit,
+}: {
+  readonly line: PlateData['lines'][number];
+  readonly live: LiveLine | undefined;
+  readonly plate: ReturnType<typeof usePlate>;
+  readonly mayEdit: boolean;
+}) {
+  const { kilos } = useFigures();
+  if (live?.g === undefined || live.wholeG === undefined) return null;
+  if (plate.isTrimmed(line))
+    return (
+      <div className="warning small-line">
+        Counted as trimmed pieces, as this plate was first written.{' '}
+        {mayEdit && (
+          <button type="button" className="plain-button" onClick={() => plate.countAsBought(line.id)}>
+            Count as bought
+          </button>
+        )}
+      </div>
+    );
+  if (live.g === live.wholeG) return null;
+  return (
+    <div className="quiet small-line">
+      {kilos(live.g)} of {kilos(live.wholeG)} as bought
+    </div>
   );
 }
 

@@ -8,18 +8,31 @@ import { keepPlate, type TheirPlate } from '../wire';
 export interface LiveLine {
   readonly trouble: string | undefined;
   readonly g: number | undefined;
+  /** g as bought, where a count is of something that is trimmed. */
+  readonly wholeG: number | undefined;
   readonly cost: number | null;
 }
 
+/** How a line's counts are weighed: as bought where somebody has just said so. */
+const weighableOf = (line: PlateData['lines'][number], asBought: ReadonlySet<string>) =>
+  asBought.has(line.id) ? { ...line.weighable, usable: line.usable } : line.weighable;
+
 /** What the amounts and the price now typed come to; a line that cannot be read leaves the plate without a cost. */
-function pricedPlate(data: PlateData, amounts: readonly string[], menuPrice: string, manner: Manner) {
+function pricedPlate(
+  data: PlateData,
+  amounts: readonly string[],
+  asBought: ReadonlySet<string>,
+  menuPrice: string,
+  manner: Manner,
+) {
   const lines = data.lines.map((line, i): LiveLine => {
     const read = readAmountOf(['mass', 'volume', 'count'], amounts[i] ?? '', manner);
-    const grams = read.ok ? toGrams(read.value, line.weighable) : read;
-    if (!grams.ok) return { trouble: grams.trouble.message, g: undefined, cost: null };
+    const grams = read.ok ? toGrams(read.value, weighableOf(line, asBought)) : read;
+    if (!grams.ok) return { trouble: grams.trouble.message, g: undefined, wholeG: undefined, cost: null };
     return {
       trouble: undefined,
       g: grams.value.grams,
+      wholeG: grams.value.wholeG,
       cost: line.perG === null ? null : line.perG * grams.value.grams,
     };
   });
@@ -39,31 +52,19 @@ export function usePlate(data: PlateData) {
   const [menuPrice, setMenuPrice] = useState(data.plate.menuPrice ?? '');
   /** As it was when it was opened, or when somebody else's was taken: what a field is held against. */
   const [opened, setOpened] = useState({ amounts, menuPrice });
-  const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
-  const version = useRef(data.version);
+  /** Lines whose counts stand for things as bought since somebody said so here. */
+  const [asBought, setAsBought] = useState<ReadonlySet<string>>(new Set());
+  const { answer, keep, seen } = useKeepPlate(data);
 
   const manner = mannerOf(data.mark, data.measures);
-  const { lines, price, cost, net, pct } = pricedPlate(data, amounts, menuPrice, manner);
-
-  const keep = async (nextAmounts: readonly string[], nextPrice: string): Promise<void> => {
-    const done = await keepPlate({
-      id: data.plate.id,
-      seen: version.current,
-      lines: data.lines.map((line, i) => ({ id: line.id, amount: nextAmounts[i] ?? '' })),
-      menuPrice: nextPrice,
-    });
-    if (done.ok) version.current = done.version ?? version.current;
-    setAnswer(done);
-  };
+  const priced = pricedPlate(data, amounts, asBought, menuPrice, manner);
+  const { price } = priced;
   return {
+    ...priced,
     manner,
     opened,
     amounts,
     menuPrice,
-    lines,
-    cost,
-    net,
-    pct,
     answer,
     priceTrouble: price && !price.ok ? price.trouble.message : undefined,
     typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
@@ -72,23 +73,64 @@ export function usePlate(data: PlateData) {
       void keep(
         amounts.map((a, j) => (j === i ? text : a)),
         menuPrice,
+        asBought,
       ),
-    keepPrice: (text: string) => void keep(amounts, text),
+    /** Whether a line's counts stand for trimmed things, as older plates meant them. */
+    isTrimmed: (line: PlateData['lines'][number]) =>
+      'ingredient' in line.of && line.of.counted !== undefined && !asBought.has(line.id),
+    countAsBought: (id: string) => {
+      const bought = new Set(asBought).add(id);
+      setAsBought(bought);
+      void keep(amounts, menuPrice, bought);
+    },
+    keepPrice: (text: string) => void keep(amounts, text, asBought),
     keepMine: (theirs: TheirPlate) => {
-      version.current = theirs.version;
-      void keep(amounts, menuPrice);
+      seen(theirs);
+      void keep(amounts, menuPrice, asBought);
     },
     takeTheirs: (theirs: TheirPlate) => {
-      version.current = theirs.version;
-      const theirAmounts = new Map(theirs.plate.lines.map((l) => [l.id, l.amount]));
-      const then = {
-        amounts: data.lines.map((l, i) => theirAmounts.get(l.id) ?? amounts[i] ?? ''),
-        menuPrice: theirs.plate.menuPrice ?? '',
-      };
+      seen(theirs, true);
+      const then = amountsOf(theirs, data, amounts);
       setOpened(then);
       setAmounts(then.amounts);
       setMenuPrice(then.menuPrice);
-      setAnswer(null);
+    },
+  };
+}
+
+/** A plate as somebody else left it, in this screen's fields. */
+function amountsOf({ plate }: TheirPlate, data: PlateData, amounts: readonly string[]) {
+  const theirs = new Map(plate.lines.map((l) => [l.id, l.amount]));
+  return {
+    amounts: data.lines.map((l, i) => theirs.get(l.id) ?? amounts[i] ?? ''),
+    menuPrice: plate.menuPrice ?? '',
+  };
+}
+
+/** Keeps a plate, at the version that is on the screen. */
+function useKeepPlate(data: PlateData) {
+  const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
+  const version = useRef(data.version);
+  return {
+    answer,
+    async keep(amounts: readonly string[], menuPrice: string, asBought: ReadonlySet<string>): Promise<void> {
+      const done = await keepPlate({
+        id: data.plate.id,
+        seen: version.current,
+        lines: data.lines.map((line, i) => ({
+          id: line.id,
+          amount: amounts[i] ?? '',
+          ...(asBought.has(line.id) ? { asBought: true } : {}),
+        })),
+        menuPrice,
+      });
+      if (done.ok) version.current = done.version ?? version.current;
+      setAnswer(done);
+    },
+    /** Takes note of how far somebody else has got; `settled` where theirs is taken. */
+    seen(theirs: TheirPlate, settled = false): void {
+      version.current = theirs.version;
+      if (settled) setAnswer(null);
     },
   };
 }
