@@ -9,6 +9,8 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
                                           cost a kitchen file, no application or database needed
   ./halfpot scale FILE RECIPE AMOUNT [--in VESSEL]
                                           the same recipe for another amount, or a plate for "120 covers"
+  ./halfpot understand FILE [LINES.txt] [--json]
+                                          what each line of a text is read as in a kitchen
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
@@ -27,6 +29,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   dev: async (args) => (await import('./commands/demo')).demo(args, 'dev'),
   cost: async (args) => (await import('./commands/cost')).cost(args),
   scale: async (args) => (await import('./commands/scale')).scale(args),
+  understand: async (args) => (await import('./commands/understand')).understand(args),
   export: async (args) => (await import('./commands/export')).exportKitchen(args),
   test: async (args) => (await import('./commands/test')).test(args),
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),

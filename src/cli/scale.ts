@@ -30,7 +30,7 @@ export function scaleText(
   const read = readKitchenText(text);
   if (!read.ok) return { mistakes: read.mistakes };
   const { file } = read;
-  const recipe = findNamed(recipeName, file.recipes, 'recipe');
+  const recipe = findNamed(recipeName, file.recipes, 'recipe', 'taken');
   if (!recipe.ok) return recipe;
   const amount = readAmountOf(['volume'], wanted, mannerIn(file));
   if (!amount.ok) return amount;
@@ -43,7 +43,7 @@ export function scaleText(
     const own = scaleTo(pot, ml, CONSTANTS);
     return own.ok ? refuse('no-vessel', '', 'None of the vessels can make it.') : own;
   }
-  const vessel = findNamed(inVessel, file.vessels, 'vessel');
+  const vessel = findNamed(inVessel, file.vessels, 'vessel', 'taken');
   if (!vessel.ok) return vessel;
   const scaled = scaleTo(pot, ml, CONSTANTS, vesselOf(vessel.value));
   return scaled.ok ? { ok: true, value: { recipe: recipe.value.name, ml, ways: [scaled.value] } } : scaled;
@@ -60,7 +60,7 @@ export function coversText(
 ): { readonly mistakes: readonly Trouble[] } | Outcome<ForCovers> {
   const read = readKitchenText(text);
   if (!read.ok) return { mistakes: read.mistakes };
-  const plate = findNamed(plateName, read.file.plates, 'plate');
+  const plate = findNamed(plateName, read.file.plates, 'plate', 'taken');
   if (!plate.ok) return plate;
   const costing = costFile(read.file, read.file.referenceDay, CONSTANTS);
   return forCovers(costing, plate.value.id, covers, CONSTANTS);

@@ -1,10 +1,9 @@
-import fs from 'node:fs';
-import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { costText, type CostReport } from '@/cli/cost';
 import { costTable, layersFrom } from '@/cli/table';
 import { LAYERS } from '@/core/layers';
 import { Stop } from '../stop';
+import { textOf } from '../text-file';
 
 const USAGE =
   'Say which file: ./halfpot cost FILE [--json] [--ledger] [--layers all|ingredients,packaging,energy,hands]';
@@ -16,9 +15,7 @@ export function cost(args: readonly string[]): number {
   if (file === undefined || positionals.length > 1) throw new Stop(USAGE);
   const layers = layersFrom(values.layers);
   if (!layers) throw new Stop(`There is no layer “${values.layers}”: all, or some of ${LAYERS.join(', ')}.`);
-  const at = path.resolve(process.env.HALFPOT_FROM ?? '.', file);
-  if (!fs.existsSync(at)) throw new Stop(`There is no file ${file}.`);
-  const answer = costText(fs.readFileSync(at, 'utf8'), values.ledger);
+  const answer = costText(textOf(file), values.ledger);
   if ('mistakes' in answer) {
     if (values.json) process.stdout.write(`${JSON.stringify({ mistakes: answer.mistakes }, null, 2)}\n`);
     else

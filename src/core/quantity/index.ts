@@ -1,7 +1,7 @@
 /** What people type and what it weighs: numbers, amounts, conversions, densities, money. */
 export { readNumber, type DecimalMark } from './number';
 export { calculate } from './arithmetic';
-export { COUNT_UNITS, type CountUnit, type Kind, type Unit } from './units';
+export { COUNT_UNITS, doubtfulUnits, unitOf, type CountUnit, type Kind, type Unit } from './units';
 export { readAmount, readAmountOf, type Amount, type Manner } from './amount';
 export { writeAmount } from './format';
 export { mannerOf, measureUnit, type HouseMeasure } from './measures';

@@ -2,7 +2,17 @@
 export type Kind = 'mass' | 'volume' | 'count' | 'length' | 'time' | 'share' | 'temperature';
 
 /** What things are counted in; each may weigh something else. */
-export const COUNT_UNITS = ['each', 'bunch', 'bottle', 'can', 'box'] as const;
+export const COUNT_UNITS = [
+  'each',
+  'bunch',
+  'bottle',
+  'can',
+  'box',
+  'clove',
+  'sprig',
+  'stick',
+  'slice',
+] as const;
 export type CountUnit = (typeof COUNT_UNITS)[number];
 
 export interface Unit {
@@ -48,6 +58,10 @@ const table = new Map<string, Unit>([
   ...unit('count', 'dozen', 12, 'dozens'),
   ...unit('count', 'bunch', 1, 'bunches'),
   ...unit('count', 'bottle', 1, 'bottles'),
+  ...unit('count', 'clove', 1, 'cloves'),
+  ...unit('count', 'sprig', 1, 'sprigs'),
+  ...unit('count', 'stick', 1, 'sticks', 'stalk', 'stalks', 'rib', 'ribs'),
+  ...unit('count', 'slice', 1, 'slices', 'rasher', 'rashers'),
   ...unit('count', 'box', 1, 'boxes'),
   ...unit('count', 'can', 1, 'cans', 'tin', 'tins'),
   ...unit('length', 'cm', 1, 'centimetre', 'centimetres'),
@@ -73,6 +87,10 @@ export const doubtfulUnits: Readonly<Record<string, string>> = {
   cups: 'us cups (237 ml) or 250 ml each',
   tbsp: 'us tbsp (14.8 ml) or 15 ml',
   tsp: 'us tsp (4.9 ml) or 5 ml',
+  tablespoon: 'us tbsp (14.8 ml) or 15 ml',
+  tablespoons: 'us tbsp (14.8 ml) or 15 ml each',
+  teaspoon: 'us tsp (4.9 ml) or 5 ml',
+  teaspoons: 'us tsp (4.9 ml) or 5 ml each',
   gallon: 'us gallon (3.785 l) or imp gallon (4.546 l)',
   gallons: 'us gallons (3.785 l) or imp gallons (4.546 l)',
   'fl oz': 'us fl oz (29.6 ml) or imp fl oz (28.4 ml)',

@@ -2,7 +2,7 @@ import type { Names } from './names';
 
 /** A number, fraction or several of them with units, up to where the name begins. */
 const AMOUNT = String.raw`(?:half an?|half|quarter|third|\d[\d.,'/⁄]*)(?:\s+\d+\s*[/⁄]\s*\d+)?(?:\s*[x×*]\s*\d[\d.,'/⁄]*)*`;
-const UNIT = String.raw`(?:(?:us|imp)\s+)?(?:fl oz|pints?|pt|quarts?|qts?|gallons?|gals?|cups?|tbsp|tsp|kg|kilos?|mg|g|grams?|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|each|ea|pieces?|pcs?|heads?|bunch(?:es)?|bottles?|cans?|tins?|bushels?)`;
+const UNIT = String.raw`(?:(?:us|imp)\s+)?(?:fl oz|pints?|pt|quarts?|qts?|gallons?|gals?|cups?|tbsp|tsp|kg|kilos?|mg|g|grams?|lbs?|pounds?|oz|ounces?|ml|cl|dl|l|litres?|liters?|each|ea|pieces?|pcs?|heads?|bunch(?:es)?|bottles?|cans?|tins?|bushels?|cloves?|sprigs?|sticks?|stalks?|ribs?|slices?|rashers?|dozens?)`;
 const addWith = (units: string): RegExp => {
   const unit = `(?:${units})`;
   return new RegExp(

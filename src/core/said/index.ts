@@ -1,8 +1,10 @@
 /** What steps are said in: names, amounts, forms; read into the written form and written back, by a table of verbs. */
-export { lineOfWith, readStepWith } from './read';
+export { readStepWith } from './read';
 export { writeStepWith } from './write';
 export { type Rule, type SaidTable, type SaidVerb } from './verb';
+export { asks, isAsking, meaningsOf, tokensOf, type Asks, type Form } from './forms';
 export { findMatter, findNamed, type Namer, type Names } from './names';
 export { amountAndName } from './amount';
 export { at } from './match';
+export { amountSaid } from './slots';
 export { plain } from './quotes';

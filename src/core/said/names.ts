@@ -1,4 +1,4 @@
-import { fine, refuse, type Outcome } from '../trouble';
+import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import type { Of } from '../written';
 import { isQuoted, plain, quoted } from './quotes';
 
@@ -10,6 +10,8 @@ export interface Names {
   readonly parts?: readonly { readonly id: string; readonly part: string }[] | undefined;
   readonly vessels: readonly { readonly id: string; readonly name: string }[];
   readonly hobs: readonly { readonly id: string; readonly name: string }[];
+  /** The recipe whose sheet is being written: a word of it never means the recipe itself. */
+  readonly self?: string | undefined;
   /** Names of the house's own measures: single words. */
   readonly measures?: readonly { readonly name: string }[] | undefined;
 }
@@ -22,31 +24,92 @@ const words = (text: string): string[] =>
     .split(/[^\p{L}\p{N}]+/u)
     .filter(Boolean);
 
+/** Words that are said with a thing and change nothing of which one it is. */
+const SAID_BESIDE = new Set(
+  `the a an some of cold hot warm boiling fresh freshly chopped grated diced sliced minced peeled finely roughly coarsely thinly
+   large small medium big crushed melted softened washed trimmed rinsed good ripe raw clean dry more extra`.split(
+    /\s+/,
+  ),
+);
+
+const LEAVES: Readonly<Record<string, string>> = {
+  leaves: 'leaf',
+  loaves: 'loaf',
+  halves: 'half',
+  knives: 'knife',
+};
+
+/** A word as one of it is called: onions, tomatoes, berries, leaves. */
+export function singular(word: string): string {
+  const known = LEAVES[word];
+  if (known !== undefined) return known;
+  if (word.length > 4 && word.endsWith('ies')) return `${word.slice(0, -3)}y`;
+  if (word.length > 4 && /(?:o|x|ch|sh|ss)es$/.test(word)) return word.slice(0, -2);
+  return word.length > 3 && /[^su]s$/.test(word) ? word.slice(0, -1) : word;
+}
+
+/** What a name says, whatever the order, number and adjectives: `Onions, chopped` is `onion`. */
+function gist(text: string): string {
+  const all = words(text).map(singular);
+  const bare = all.filter((w) => !SAID_BESIDE.has(w));
+  return [...new Set(bare.length > 0 ? bare : all)].sort().join(' ');
+}
+
+/** Of a thing with a comma in its name, what stands before it: “Onion” of “Onion, yellow”. */
+const headOf = (name: string): string => name.split(',')[0] ?? name;
+
 /**
- * The one thing a text means: its whole name, or else the only one all of whose typed words begin
- * some word of its name. Two that fit equally are asked, not guessed. A name in quotes is meant whole.
+ * The one thing a text means: the one that is called so; or, whatever the order, number and adjectives, the only one whose name
+ * says the same, or whose name says it before a comma. What fits only roughly is asked with its candidates, never taken: a cook who
+ * says onions is not to get peppers and onions in oil. A name in quotes is meant whole.
+ * @param roughly a pan or a hob may be said by some of its words where only one has them: what goes in may not
+ * @returns trouble `name-unclear` with the names it could be, `name-unknown`
  */
-export function findNamed<T extends Named>(text: string, things: readonly T[], kind: string): Outcome<T> {
+export function findNamed<T extends Named>(
+  text: string,
+  things: readonly T[],
+  kind: string,
+  roughly: 'asked' | 'taken' = 'asked',
+): Outcome<T> {
   const said = plain(text.trim());
   const exact = things.find((t) => t.name.toLowerCase() === said.toLowerCase());
   if (exact) return fine(exact);
-  const typed = isQuoted(text) ? [] : words(said);
-  const fits =
-    typed.length === 0
-      ? []
-      : onceEach(things.filter((t) => typed.every((w) => words(t.name).some((n) => n.startsWith(w)))));
-  const [only, second] = fits;
-  if (only && !second) return fine(only);
-  if (only)
-    return refuse(
-      'name-unclear',
-      '',
-      `“${said}” could be ${fits
-        .slice(0, 4)
-        .map((t) => t.name)
-        .join(' or ')}: say which.`,
-    );
-  return refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
+  if (isQuoted(text)) return unknown(said, kind);
+  const meant = gist(said);
+  if (meant === '') return unknown(said, kind);
+  for (const part of [(t: T) => t.name, (t: T) => headOf(t.name)]) {
+    const same = onceEach(things.filter((t) => gist(part(t)) === meant));
+    if (same.length === 1) return fine(same[0] as T);
+    if (same.length > 1) return unclear(said, same);
+  }
+  const typed = words(said)
+    .map(singular)
+    .filter((w) => !SAID_BESIDE.has(w));
+  const rough = onceEach(
+    things.filter((t) => typed.length > 0 && typed.every((w) => words(t.name).some((n) => n.startsWith(w)))),
+  );
+  if (roughly === 'taken' && rough.length === 1) return fine(rough[0] as T);
+  return rough.length > 0 ? unclear(said, rough) : unknown(said, kind);
+}
+
+const unknown = (said: string, kind: string) =>
+  refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
+
+/** How many names are offered where several could be meant. */
+const OFFERED = 4;
+
+function unclear(said: string, could: readonly Named[]): { ok: false; trouble: Trouble } {
+  // The shorter a name, the less it says beside what was said.
+  const nearest = [...could]
+    .sort((a, b) => a.name.length - b.name.length)
+    .slice(0, OFFERED)
+    .map((t) => t.name);
+  const which =
+    nearest.length === 1
+      ? `is not quite ${nearest[0] ?? ''}: say it whole if that is meant`
+      : `could be ${nearest.join(' or ')}: say which`;
+  const { trouble } = refuse('name-unclear', '', `“${said}” ${which}.`);
+  return { ok: false, trouble: { ...trouble, instead: nearest } };
 }
 
 /** Two spellings of one thing are one thing. */
@@ -81,7 +144,8 @@ export function findMatter(text: string, names: Names): Outcome<Of> {
   }
   const part = findPart(text, names);
   if (part) return fine({ product: part.id, part: part.part });
-  const found = findNamed(text, all, 'ingredient or recipe');
+  const others = all.filter((x) => x.id !== names.self);
+  const found = findNamed(text, others, 'ingredient or recipe');
   return found.ok ? fine(found.value.of) : found;
 }
 

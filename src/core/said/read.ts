@@ -1,5 +1,5 @@
 import { fine, refuse, type Outcome } from '../trouble';
-import type { Unread, Written } from '../written';
+import type { Written } from '../written';
 import { at } from './match';
 import type { Names } from './names';
 import { lifted, plain } from './quotes';
@@ -35,10 +35,4 @@ function readDoing<W extends Written>(verbs: SaidTable<W>, said: string, names: 
       ? 'Say what happens, such as “8 kg venison bones” or “reduce by half”.'
       : `“${plain(said)}” is not understood: say it like “8 kg venison bones”, “simmer 4 h” or “reduce by half”.`,
   );
-}
-
-/** What a line comes to on a sheet: its step, or the line as it stands where nobody can read it. */
-export function lineOfWith<W extends Written>(verbs: SaidTable<W>, text: string, names: Names): W | Unread {
-  const read = readStepWith(verbs, text, names);
-  return read.ok ? read.value : { do: 'unread', said: text.slice(0, 200) };
 }

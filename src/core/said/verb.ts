@@ -1,5 +1,6 @@
 import type { Outcome } from '../trouble';
 import type { Written } from '../written';
+import type { Form } from './forms';
 import type { Namer, Names } from './names';
 
 /** One form a step is said in, and the step it means. A form may depend on the kitchen's own words. */
@@ -14,6 +15,8 @@ export interface SaidVerb<W extends Written> {
   says(step: W, name: Namer): string;
   /** The forms it is understood in, tried in order. */
   readonly reads: readonly Rule<W>[];
+  /** Everyday ways to say it, beside the one it is written back in. */
+  readonly everyday: readonly Form<W>[];
   /**
    * When its forms are tried: most begin with a word of their own and are tried in turn; one that begins with a name comes
    * before them (“brown crab to taste” browns nothing), a bare amount and name after them.

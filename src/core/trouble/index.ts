@@ -10,6 +10,8 @@ export interface Trouble {
   readonly path: string;
   readonly message: string;
   readonly numbers?: Readonly<Record<string, number>>;
+  /** What would be understood instead, nearest first: offered as a click, never taken by itself. */
+  readonly instead?: readonly string[];
 }
 
 /** Either a value or the trouble that stood in its way. */

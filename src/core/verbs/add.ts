@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { kilos, putIn, trouble, type Doing, type Matter } from '../pot';
-import { amountAndName, at, findMatter } from '../said';
+import { amountAndName, asks, at, findMatter } from '../said';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { matterOf, then } from './resolving';
 import { noWarnings, nothing, usually, type Verb } from './verb';
@@ -28,6 +28,33 @@ export const add: Verb<Written, AddStep> = {
       amountAndName,
       (m, names) => then(findMatter(at(m, 2), names), (of) => ({ do: 'add', of, amount: at(m, 1) })),
     ],
+  ],
+  everyday: [
+    {
+      form: '[add] <number> <matter> cloves',
+      means: ({ matter, number }) => ({ do: 'add', of: matter, amount: `${number} cloves` }),
+    },
+    {
+      form: '[(add|put in|throw in|stir in|tip in|pour in|mix in|in goes|in go|fold in)] [another] <amount> [of] <matter> [(in|to the pot)]',
+      means: ({ matter, amount }) => ({ do: 'add', of: matter, amount }),
+    },
+    {
+      form: '(top up|fill up|moisten|cover) with <litres> [of] <matter>',
+      means: ({ matter, litres }) => ({ do: 'add', of: matter, amount: litres }),
+    },
+    {
+      form: '[add] <matter> [,] <amount>',
+      means: ({ matter, amount }) => ({ do: 'add', of: matter, amount }),
+    },
+    {
+      form: '(add|put in|throw in|stir in|pour in|tip in) [the] <matter>',
+      means: ({ called }) =>
+        asks(`How much ${called}?`, `500 g ${called}`, `1 l ${called}`, `1 each ${called}`),
+    },
+    {
+      form: '[add] [the] (rest of|half) [the] <matter>',
+      means: ({ called }) => asks(`How much ${called} is that?`, `500 g ${called}`, `1 l ${called}`),
+    },
   ],
   turn: 'after the verbs',
   resolve: (step, shelf) => then(matterOf(step.of, step.amount, shelf), (m) => ({ do: 'add', ...m })),

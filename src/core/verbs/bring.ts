@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { bringTo, liquidG, piecesG, trouble, type Doing } from '../pot';
-import { at } from '../said';
+import { asks, at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { then, valueIn } from './resolving';
@@ -24,6 +24,20 @@ export const bring: Verb<Written, BringStep> = {
   flaw: nothing,
   says: (step) => `bring to ${step.to}`,
   reads: [[/^bring\s+to\s+(.+)$/i, (m) => fine({ do: 'bring', to: at(m, 1) })]],
+  everyday: [
+    {
+      form: '(bring|come|heat|take) [(it|everything|the pot|the stock|the milk)] [(back|up|back up)] to <temperature>',
+      means: ({ temperature }) => ({ do: 'bring', to: temperature }),
+    },
+    {
+      form: '(heat|warm|warm up|heat up|reheat) [(it|up|gently)] [to] <temperature>',
+      means: ({ temperature }) => ({ do: 'bring', to: temperature }),
+    },
+    {
+      form: '(heat|warm|reheat|bring) [(it|up|gently|through)]',
+      means: () => asks('To what?', 'bring to 96 °C', 'bring to 100 °C', 'bring to 75 °C'),
+    },
+  ],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(valueIn(shelf, 'temperature', step.to, 'to'), (celsius) => ({ do: 'bring', celsius })),

@@ -12,7 +12,8 @@ import {
   type PotState,
   type Warning,
 } from '../pot';
-import { at } from '../said';
+import { asks, at } from '../said';
+import { readAmountOf } from '../quantity';
 import type { Trouble } from '../trouble';
 import { Cost, doing, Name, Typed } from '../written';
 import { COST, fatIn, fatWords } from './joint-words';
@@ -45,6 +46,19 @@ export interface BrownStep extends Doing {
 const BROWNING = 100;
 /** Share of the pieces' weight from which water stews them instead. */
 const WET = 0.25;
+
+/**
+ * What a pan takes off vegetables in a minute, % of their weight, and at most, where only the time is said. Judgement: onions sweated soft
+ * in ten minutes keep 75 %, mushrooms and onions fried for as long about 60 % (docs/constants.md, `onion_yield_sweated`, `roast_loss_veg_brown`).
+ */
+const SWEATING = { aMinute: 2.5, most: 25 };
+const FRYING = { aMinute: 4, most: 45 };
+
+function lossIn(time: string, { aMinute, most }: typeof SWEATING): string {
+  const read = readAmountOf(['time'], time);
+  const minutes = read.ok ? read.value.value * 60 : 10;
+  return `${Math.max(1, Math.round(Math.min(most, aMinute * minutes)))} %`;
+}
 
 /** What the pieces hold too little of for it. */
 function cannot(pot: PotState, step: BrownStep): Trouble | undefined {
@@ -142,6 +156,25 @@ export const brown: Verb<Written, BrownStep> = {
           ...(m[6] ? { time: at(m, 6) } : {}),
         })),
     ],
+  ],
+  everyday: [
+    {
+      form: '[(dry|oven)] (brown|roast|colour|sear|fry|saute|sauté|sweat|soften|caramelise|toast) [(it|them|the bones|everything)] [(by|off)] <share> [,] [(for|takes)] [<time>]',
+      means: ({ share, time }) => ({ do: 'brown', loss: share, ...(time === undefined ? {} : { time }) }),
+    },
+    {
+      form: '(sweat|soften) [(it|them|gently|slowly|covered)] [for] <time>',
+      means: ({ time }) => ({ do: 'brown', loss: lossIn(time, SWEATING), time }),
+    },
+    {
+      form: '(fry|saute|sauté|caramelise) [(it|them|gently|hard|well)] [for] <time>',
+      means: ({ time }) => ({ do: 'brown', loss: lossIn(time, FRYING), time }),
+    },
+    {
+      form: '(sweat|soften|fry|saute|sauté|brown|sear|colour|roast|caramelise) [(it|them|the bones|gently|well|until (golden|soft|brown))] [for] [<time>]',
+      means: ({ time = '1 h' }) =>
+        asks('By how much of their weight?', `brown 18 %, takes ${time}`, `brown 33 %, takes ${time}`),
+    },
   ],
   turn: 'in turn',
   resolve(step, shelf) {

@@ -32,6 +32,9 @@ export interface ChillStep extends Doing {
   readonly covered?: boolean | undefined;
 }
 
+/** Where a chilled pot ends, where nobody says. */
+const COLD = '4 °C';
+
 /** Water that leaves while the pot cools down: in proportion to how far it does of the way from hot to cold. */
 function coolingLoss(pot: PotState, { celsius, covered }: ChillStep, { cooling }: ProcessConstants): number {
   const { from, to } = cooling;
@@ -61,6 +64,21 @@ export const chill: Verb<Written, ChillStep> = {
           ...(m[1] ? { covered: true } : {}),
         }),
     ],
+  ],
+  everyday: [
+    {
+      form: '(chill|cool|cool down) [(it|down|covered|open|quickly)] [to <temperature>] [(for|over)] [<time>]',
+      means: ({ temperature, time, said }) => ({
+        do: 'chill',
+        to: temperature ?? COLD,
+        ...(time === undefined ? {} : { time }),
+        ...(said.includes('covered') ? { covered: true } : {}),
+      }),
+    },
+    {
+      form: '(refrigerate|put in the fridge|into the fridge|into the cold|leave to cool) [(for|until)] [<time>]',
+      means: ({ time }) => ({ do: 'chill', to: COLD, ...(time === undefined ? {} : { time }) }),
+    },
   ],
   turn: 'in turn',
   resolve(step, shelf) {

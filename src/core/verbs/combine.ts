@@ -37,9 +37,13 @@ export const combine: Verb<Written, CombineStep> = {
     [
       /^combine with\s+(?:the\s+)?(.+)$/i,
       (m, names) =>
-        then(findNamed(at(m, 1), names.vessels, 'vessel'), ({ id }) => ({ do: 'combine', vessel: id })),
+        then(findNamed(at(m, 1), names.vessels, 'vessel', 'taken'), ({ id }) => ({
+          do: 'combine',
+          vessel: id,
+        })),
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) => then(vesselIn(shelf, step.vessel), (vessel) => ({ do: 'combine', vessel })),
   run(pot, step, c, report) {

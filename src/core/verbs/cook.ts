@@ -13,11 +13,11 @@ import {
   type Heat,
   type Lid,
 } from '../pot';
-import { at } from '../said';
+import { asks, at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { boiledDry, burnerLimits, clouded, uncovered } from './heat-warnings';
-import { LID_WORDS, takeLid } from './heat-words';
+import { heatSaid, LID_WORDS, lidSaid, takeLid } from './heat-words';
 import { then, valueIn } from './resolving';
 import { asItIs, nothing, usually, type Verb } from './verb';
 
@@ -63,6 +63,21 @@ export const cook: Verb<Written, CookStep> = {
         });
       },
     ],
+  ],
+  everyday: [
+    {
+      form: '[let] [it] [leave to] (simmer|boil|cook|stew|poach|braise|bubble|tremble|barely simmer|bare simmer|brisk boil|hard boil|rolling boil|wide pan|boil hard|boil fast|simmer very gently) [,] [(gently|slowly|very gently|softly|hard|briskly)] [,] [(covered|uncovered|half covered|partly covered|lid on|lid off|lid ajar|open|with the lid on|with a lid on|with the lid off|without a lid|with the lid ajar|under paper)] [,] [for] <time> [(gently|slowly|hard)] [,] [(covered|uncovered|half covered|partly covered|lid on|lid off|lid ajar|open|with the lid on|with a lid on|with the lid off|without a lid|with the lid ajar|under paper)]',
+      means: ({ said, time }) => ({ do: 'cook', heat: heatSaid(said), time, lid: lidSaid(said) }),
+    },
+    {
+      form: '[for] <time> (at|on) a (bare simmer|simmer|boil|brisk boil|hard boil|gentle simmer) [,] [(covered|uncovered|half covered|partly covered|lid on|lid off|lid ajar|open|with the lid on|with a lid on|with the lid off|without a lid|with the lid ajar|under paper)]',
+      means: ({ said, time }) => ({ do: 'cook', heat: heatSaid(said), time, lid: lidSaid(said) }),
+    },
+    {
+      form: '[let] [it] (simmer|boil|cook|stew|poach|braise) [gently] [covered] [until (done|tender|soft|cooked)]',
+      means: ({ said }) =>
+        asks('For how long?', ...['20 min', '1 h', '4 h'].map((t) => `${heatSaid(said)} ${t}`)),
+    },
   ],
   turn: 'in turn',
   resolve: (step, shelf) =>

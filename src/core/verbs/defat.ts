@@ -66,6 +66,21 @@ export const defat: Verb<Written, DefatStep> = {
         })),
     ],
   ],
+  everyday: [
+    {
+      form: '(take off|lift off|skim off|skim|spoon off|remove|ladle off) (the fat|all the fat|any fat|fat) [with a ladle]',
+      means: () => ({ do: 'defat', by: 'ladle' }),
+    },
+    {
+      form: '(take off|remove|separate|pour off) (the fat|all the fat|any fat|fat) (with a jug|in a jug|with a separator)',
+      means: () => ({ do: 'defat', by: 'jug' }),
+    },
+    {
+      form: '(chill|cool) [overnight] [,] and (lift|take|scrape) [off] the fat [off]',
+      means: () => ({ do: 'defat', by: 'cold' }),
+    },
+    { form: 'degrease', means: () => ({ do: 'defat', by: 'ladle' }) },
+  ],
   turn: 'in turn',
   resolve: (step) => fine({ do: 'defat', by: step.by, as: step.as, cost: step.cost && jointCost(step.cost) }),
   run(pot, step, c, report) {

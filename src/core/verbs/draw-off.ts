@@ -56,6 +56,7 @@ export const drawOff: Verb<Written, DrawOffStep> = {
         })),
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(valueIn(shelf, 'volume', step.amount, 'amount'), (ml) => ({

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { liquidG, LONGEST_H, loseThroughWall, percent, standFor, trouble, type Doing } from '../pot';
-import { at } from '../said';
+import { asks, at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { caution } from './cautions';
@@ -34,6 +34,13 @@ export const hold: Verb<Written, HoldStep> = {
       /^hold\s+(?:for\s+)?(.+?)(?:,\s*(.+?)\s+an hour lost)?$/i,
       (m) => fine({ do: 'hold', time: at(m, 1), ...(m[2] ? { loss: at(m, 2) } : {}) }),
     ],
+  ],
+  everyday: [
+    {
+      form: '(keep warm|keep hot|hold|hold hot|hold warm|stand warm|keep it warm|keep it hot|leave on the pass) [for] <time>',
+      means: ({ time }) => ({ do: 'hold', time }),
+    },
+    { form: '(keep warm|keep hot|hold warm)', means: () => asks('For how long?', 'hold 1 h', 'hold 3 h') },
   ],
   turn: 'in turn',
   resolve(step, shelf) {

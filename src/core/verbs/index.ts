@@ -12,7 +12,6 @@ export {
   markOf,
   ofStep,
   partOfStep,
-  readStep,
   resolveStep,
   runPot,
   scaledSteps,
@@ -23,6 +22,7 @@ export {
   writeStep,
   type Pot,
 } from './steps';
+export { readStep, unsoundness } from './understand';
 export { VERBS, type PotDoing, type PotStep } from './table';
 export { countedIn, matterOf, supplyOf, type Counted } from './resolving';
 export type { OnShelf, Shelf } from './shelf';

@@ -37,6 +37,7 @@ export const into: Verb<Written, IntoStep> = {
       (m, names) => then(standSaid(at(m, 1), at(m, 2), names), (stand) => ({ do: 'into', ...stand })),
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) => then(standIn(shelf, step), (stand) => ({ do: 'into', ...stand })),
   run(pot, step, c, report) {

@@ -8,7 +8,7 @@ import {
   type Matter,
   type PotVerb,
 } from '../pot';
-import { amountAndName, at, findMatter } from '../said';
+import { amountAndName, at, findMatter, type Form } from '../said';
 import { refuse, type Outcome } from '../trouble';
 import { doing, idsOfMatter, Of, Typed, type Written } from '../written';
 import { matterOf, then } from './resolving';
@@ -45,6 +45,7 @@ export function joining<Do extends string>(
   verb: Do,
   written: Verb<WrittenJoin<Do>, JoinStep<Do>>['written'],
   { called, holdsFat, intoLiquid, seasons, filling }: Joining,
+  everyday: readonly Form<WrittenJoin<Do>>[] = [],
 ): Verb<WrittenJoin<Do>, JoinStep<Do>> {
   return {
     written,
@@ -70,6 +71,7 @@ export function joining<Do extends string>(
         },
       ],
     ],
+    everyday,
     turn: 'in turn',
     resolve: (step, shelf) => then(matterOf(step.of, step.amount, shelf), (m) => ({ do: verb, ...m })),
     run(pot, step, c, report) {

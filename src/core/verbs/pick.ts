@@ -63,6 +63,7 @@ export const pick: Verb<Written, PickStep> = {
       },
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(valueIn(shelf, 'share', step.share, 'share'), (share) => ({

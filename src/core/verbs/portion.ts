@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { liquidMl, litres, percent, piecesMl, standingMl, trouble, type Doing, type PotState } from '../pot';
-import { at, findNamed } from '../said';
+import { asks, at, findNamed } from '../said';
 import { usableOf, type SupplyKey } from '../supply';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import { doing, Id, Typed } from '../written';
@@ -100,6 +100,17 @@ export const portion: Verb<Written, PortionStep> = {
         });
       },
     ],
+  ],
+  everyday: [
+    {
+      form: '(portion|portions|ladle|bottle|fill) [(out|into|of|up)] [(portions|tubs|bags|jars)] [of] <litres> [each]',
+      means: ({ litres }) => ({ do: 'portion', size: litres }),
+    },
+    { form: '<number> portions of <litres>', means: ({ litres }) => ({ do: 'portion', size: litres }) },
+    {
+      form: '([(makes|serves)] <number> (portions|covers|people)|(makes|serves) <number>)',
+      means: () => asks('Of how much each?', 'portion 60 ml', 'portion 250 ml', 'portion 300 ml'),
+    },
   ],
   turn: 'in turn',
   resolve(step, shelf) {

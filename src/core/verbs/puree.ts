@@ -35,6 +35,12 @@ export const puree: Verb<Written, PureeStep> = {
       (m) => fine({ do: 'puree', ...(m[1] ? { loss: at(m, 1) } : {}) }),
     ],
   ],
+  everyday: [
+    {
+      form: '(blend|puree|purée|liquidise|liquidize|blitz|mill|mouli) [(it|everything|the soup|all|well|the lot)] [(until smooth|smooth|fine|finely|until fine)]',
+      means: () => ({ do: 'puree' }),
+    },
+  ],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(maybeIn(shelf, 'share', step.loss, 'loss'), (loss) => ({ do: 'puree', loss })),

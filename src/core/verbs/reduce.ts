@@ -27,7 +27,7 @@ import {
   type StepReport,
 } from '../pot';
 import { readNumber, type Kind } from '../quantity';
-import { at } from '../said';
+import { asks, at } from '../said';
 import { fine, refuse, under, type Outcome, type Trouble } from '../trouble';
 import { doing, Typed } from '../written';
 import { spirits } from './cautions';
@@ -58,6 +58,19 @@ export interface ReduceStep extends Doing {
   readonly to: ReduceTo;
 }
 
+/** How a pot is reduced where nobody says: as hard as its burner can. */
+const USUALLY = { heat: 'hard boil', lid: 'off' } as const;
+
+/** A target said in everyday words, at the usual heat. */
+const reduceTo = (until: Written['until'], to: string): Written => ({ do: 'reduce', until, to, ...USUALLY });
+
+/** What stays when so much goes: two thirds of it after a third. */
+function left(share: string): string {
+  const [, n, of] = /^(\d+)\/(\d+)$/.exec(share) ?? [];
+  if (n !== undefined && of !== undefined) return `${Number(of) - Number(n)}/${of}`;
+  return `${100 - Number(share.replace('%', '').trim())} %`;
+}
+
 const SHARE_OF: Readonly<Record<string, string>> = {
   'by half': '1/2',
   'to half': '1/2',
@@ -78,8 +91,8 @@ const SAID_SHARES: Readonly<Record<string, string>> = {
 const HEAT_WORDS: Readonly<Record<Heat, string>> = {
   'bare simmer': ' at a bare simmer',
   simmer: ' at a simmer',
-  'brisk boil': '',
-  'hard boil': ' at a hard boil',
+  'brisk boil': ' at a brisk boil',
+  'hard boil': '',
   'wide pan': ' in a wide pan',
 };
 const HEAT_TAILS: readonly (readonly [RegExp, Heat])[] = [
@@ -104,7 +117,7 @@ function readReduce(text: string): Outcome<Written> {
   const { rest, lid } = takeLid(text);
   const tail = HEAT_TAILS.find(([pattern]) => pattern.test(rest));
   const said = (tail ? rest.replace(tail[0], '') : rest).trim();
-  const heat = tail?.[1] ?? 'brisk boil';
+  const heat = tail?.[1] ?? USUALLY.heat;
   const to = (until: Written['until'], value: string): Outcome<Written> =>
     fine({ do: 'reduce', until, to: value.trim(), heat, lid });
   const share = SHARE_OF[said.toLowerCase()];
@@ -313,6 +326,36 @@ export const reduce: Verb<Written, ReduceStep> = {
   flaw: nothing,
   says: (step) => `reduce ${targetWords(step)}${HEAT_WORDS[step.heat]}${LID_WORDS[step.lid]}`,
   reads: [[/^reduce\s+(.+)$/i, (m) => readReduce(at(m, 1))]],
+  everyday: [
+    {
+      form: '(reduce|boil down|cook down|boil|let reduce|reduce down) [(it|further|again|rapidly)] by <share>',
+      means: ({ share }) => reduceTo('share', left(share)),
+    },
+    {
+      form: '[(reduce|boil down|cook down|boil|let reduce|reduce down)] [(it|further|again|rapidly)] to [about] <share> [of it]',
+      means: ({ share }) => reduceTo('share', share),
+    },
+    {
+      form: '[(reduce|boil down|cook down|boil|let reduce|reduce down)] [(it|further|again)] (to|until) <litres> [(are left|is left|remain|remains|left)]',
+      means: ({ litres }) => reduceTo('volume', litres),
+    },
+    {
+      form: '(reduce|boil down|cook down|boil|let reduce|reduce down) [(it|further)] [for] <time>',
+      means: ({ time, said }) => (said.includes('reduce') ? reduceTo('time', time) : undefined),
+    },
+    {
+      form: '[(reduce|boil down|cook down|boil|let reduce|reduce down)] [(it|further)] (until|to) [(it is|a)] (syrupy|syrup|a syrup|glaze|sticky)',
+      means: () => reduceTo('body', '1.2'),
+    },
+    {
+      form: '[(reduce|boil down|cook down|boil|let reduce|reduce down)] [(it|further)] until it (coats a spoon|coats the spoon|coats the back of a spoon|coats the back of the spoon)',
+      means: () => reduceTo('body', '1'),
+    },
+    {
+      form: 'reduce [(it|the sauce|until thick|until thickened)]',
+      means: () => asks('How far?', 'reduce by half', 'reduce to 2 l', 'reduce to body 1'),
+    },
+  ],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(targetIn(shelf, step.until, step.to), (to) => ({

@@ -38,6 +38,26 @@ export const roux: Verb<Written, RouxStep> = {
       (m) => fine({ do: 'roux', to: 'kneaded', ...(m[1] ? { time: at(m, 1) } : {}) }),
     ],
   ],
+  everyday: [
+    {
+      form: '(cook out|cook the roux|cook the flour|stir out) [(white|for)] [for] <time>',
+      means: ({ time }) => ({ do: 'roux', to: 'white', time }),
+    },
+    {
+      form: '(cook|cook out) [(the|a)] (white|blond|blonde|brown|dark) roux [for] [<time>]',
+      means: ({ said, time }) => ({
+        do: 'roux',
+        to: said.includes('brown')
+          ? 'brown'
+          : said.includes('dark')
+            ? 'dark'
+            : said.includes('white')
+              ? 'white'
+              : 'blond',
+        ...(time === undefined ? {} : { time }),
+      }),
+    },
+  ],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(maybeIn(shelf, 'time', step.time, 'time'), (hours = 0) => ({ do: 'roux', to: step.to, hours })),

@@ -10,7 +10,7 @@ import {
   type Doing,
   type Matter,
 } from '../pot';
-import { at, findMatter } from '../said';
+import { asks, at, findMatter } from '../said';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { then, thingOf, valueIn } from './resolving';
 import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
@@ -39,6 +39,26 @@ export const seasonTo: Verb<Written, SeasonToStep> = {
       (m, names) =>
         then(findMatter(at(m, 2) || 'salt', names), (of) => ({ do: 'season to', of, salt: at(m, 1) })),
     ],
+  ],
+  everyday: [
+    {
+      form: 'season [with <matter>] [to taste]',
+      means: ({ called = 'salt' }) =>
+        asks(
+          'To how much salt?',
+          `season to 0.8 % with ${called}`,
+          `season to 1 % with ${called}`,
+          `season with 10 g ${called}`,
+        ),
+    },
+    {
+      form: '(check|adjust|correct) [the] seasoning',
+      means: () => asks('To how much salt?', 'season to 0.8 %', 'season to 1 %'),
+    },
+    {
+      form: '[a] (pinch|pinches) of <matter>',
+      means: ({ called }) => asks('A pinch is some 0.5 g.', `0.5 g ${called}`, `1 g ${called}`),
+    },
   ],
   turn: 'in turn',
   resolve(step, shelf) {

@@ -26,6 +26,7 @@ export const secondPass: Verb<Written, SecondPassStep> = {
   flaw: nothing,
   says: (step) => `second pass, ${step.back} back`,
   reads: [[/^second pass,\s*(.+?)\s+back$/i, (m) => fine({ do: 'second pass', back: at(m, 1) })]],
+  everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(valueIn(shelf, 'share', step.back, 'back'), (share) => ({ do: 'second pass', share })),

@@ -39,6 +39,7 @@ export const secondWash: Verb<Written, SecondWashStep> = {
         })),
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve: (step) => fine({ do: 'second wash', as: step.as, cost: jointCost(step.cost) }),
   run(pot, step, _c, report) {

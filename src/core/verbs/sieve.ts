@@ -28,6 +28,12 @@ export const sieve: Verb<Written, SieveStep> = {
   reads: [
     [/^sieve(?:,\s*(.+?)\s+lost)?$/i, (m) => fine({ do: 'sieve', ...(m[1] ? { loss: at(m, 1) } : {}) })],
   ],
+  everyday: [
+    {
+      form: '(pass|rub|push|press) [(it|everything|the soup)] through [a] (drum sieve|tamis|sieve|fine sieve)',
+      means: () => ({ do: 'sieve' }),
+    },
+  ],
   turn: 'in turn',
   resolve: (step, shelf) =>
     then(maybeIn(shelf, 'share', step.loss, 'loss'), (loss) => ({ do: 'sieve', loss })),

@@ -8,6 +8,9 @@ import { then, valueIn } from './resolving';
 import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
 
 const Skim = doing('skim', { amount: Typed, from: z.enum(['body', 'surface']) });
+/** What one skimming takes, where nobody says how much: a ladle. */
+const USUALLY = '100 ml';
+
 type Written = z.infer<typeof Skim>;
 
 export interface SkimStep extends Doing {
@@ -33,6 +36,24 @@ export const skim: Verb<Written, SkimStep> = {
       /^skim\s+(.+?)(\s+off the surface)?$/i,
       (m) => fine({ do: 'skim', amount: at(m, 1), from: m[2] ? 'surface' : 'body' }),
     ],
+  ],
+  everyday: [
+    {
+      form: 'skim [(well|off|it|the pot|the scum|the foam|the froth|off the scum|off the foam|off the froth|the surface|the stock|any scum)] [(well|off)]',
+      means: () => ({ do: 'skim', amount: USUALLY, from: 'surface' }),
+    },
+    {
+      form: 'skim [off] <litres> [(off the surface|off the top|of scum)]',
+      means: ({ litres, said }) => ({
+        do: 'skim',
+        amount: litres,
+        from: said.includes('surface') || said.includes('top') ? 'surface' : 'body',
+      }),
+    },
+    {
+      form: '(take|lift|spoon) off the (scum|foam|froth)',
+      means: () => ({ do: 'skim', amount: USUALLY, from: 'surface' }),
+    },
   ],
   turn: 'in turn',
   resolve: (step, shelf) =>

@@ -100,6 +100,7 @@ export const split: Verb<Written, SplitStep> = {
         })),
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve(step, shelf) {
     const stand = standIn(shelf, step);

@@ -7,12 +7,12 @@ export function standSaid(
   hob: string,
   names: Names,
 ): Outcome<{ vessel: string; hob: string }> {
-  const v = findNamed(vessel, names.vessels, 'vessel');
+  const v = findNamed(vessel, names.vessels, 'vessel', 'taken');
   if (!v.ok) return v;
   const first = names.hobs[0];
   const h =
     hob !== ''
-      ? findNamed(hob, names.hobs, 'hob')
+      ? findNamed(hob, names.hobs, 'hob', 'taken')
       : first
         ? fine(first)
         : refuse('name-unknown', '', 'The kitchen has no hob.');

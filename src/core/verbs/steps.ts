@@ -2,10 +2,11 @@ import { z } from 'zod';
 import type { LedgerRow, PotOf, ProcessConstants, Hob, Scaled, Vessel, PotRun } from '../pot';
 import { runPotWith, scaledStepsWith, scaleToWith, vesselsForWith } from '../pot';
 import { readAmountOf } from '../quantity';
-import { lineOfWith, readStepWith, writeStepWith, type Names } from '../said';
+import { writeStepWith, type Names } from '../said';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import { Unread, type EachId, type Of } from '../written';
 import type { Shelf } from './shelf';
+import { readStep } from './understand';
 import {
   VERBS,
   verbCalled,
@@ -44,9 +45,11 @@ export const vesselsFor = (
   hob?: Hob,
 ): Scaled[] => vesselsForWith(VERBS, pot, ml, c, vessels, hob);
 
-export const readStep = (text: string, names: Names): Outcome<Step> =>
-  readStepWith<WrittenDoing>(VERBS, text, names);
-export const lineOf = (text: string, names: Names): Step => lineOfWith<WrittenDoing>(VERBS, text, names);
+/** What a line comes to on a sheet: its step, or the line as it stands where nobody can read it. */
+export function lineOf(text: string, names: Names): Step {
+  const read = readStep(text, names);
+  return read.ok ? read.value : { do: 'unread', said: text.slice(0, 200) };
+}
 export const writeStep = (step: Step, names: Names): string =>
   writeStepWith<WrittenDoing>(VERBS, step, names);
 

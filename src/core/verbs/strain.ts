@@ -12,7 +12,7 @@ import {
   type Doing,
   type Strainer,
 } from '../pot';
-import { at, findNamed } from '../said';
+import { asks, at, findNamed } from '../said';
 import { fine, refuse } from '../trouble';
 import { doing, Id } from '../written';
 import { pouringHot } from './cautions';
@@ -23,6 +23,17 @@ const Strain = doing('strain', {
   through: z.enum(STRAINERS),
   keep: z.array(Id).max(10).optional().describe('ingredients whose pieces stay in the pot'),
 });
+const isPressed = (said: readonly string[]): boolean =>
+  said.some((w) => w.startsWith('press')) && !said.includes('not') && !said.includes('without');
+
+/** The strainer that everyday words stand for. */
+function strainerSaid(said: readonly string[]): Strainer {
+  const any = (...words: readonly string[]): boolean => words.some((w) => said.includes(w));
+  if (any('colander')) return 'colander';
+  if (any('cloth', 'muslin', 'cheesecloth')) return 'cloth';
+  return any('mesh', 'fine') ? 'fine mesh' : 'cone sieve';
+}
+
 type Written = z.infer<typeof Strain>;
 
 export interface StrainStep extends Doing {
@@ -66,6 +77,25 @@ export const strain: Verb<Written, StrainStep> = {
         });
       },
     ],
+  ],
+  everyday: [
+    {
+      form: '(strain|pass|drain|pour|sieve) [(it|everything|the stock|the sauce|off)] [well] (through|into) [(a|the)] [(fine|clean|conical)] (colander|sieve|strainer|chinois|cloth|muslin|cheesecloth|mesh|fine mesh) [,] [and] [(pressed|pressing well|press|press well|not pressed|without pressing|pressing)]',
+      means: ({ said }) => ({ do: 'strain', pressed: isPressed(said), through: strainerSaid(said) }),
+    },
+    {
+      form: 'strain [(it|off|well|everything|the stock)] [,] [and] [(pressed|press|press well|pressing well|not pressed|without pressing)]',
+      means: ({ said }) => ({ do: 'strain', pressed: isPressed(said), through: 'cone sieve' }),
+    },
+    {
+      form: '(take|lift|fish) out [the] (bones|meat|vegetables|solids|<matter>)',
+      means: () =>
+        asks(
+          'All that is not liquid leaves by the strainer; what is to stay is named.',
+          'strain',
+          'strain, pressed',
+        ),
+    },
   ],
   turn: 'in turn',
   resolve: ({ pressed, through, keep }) => fine({ do: 'strain', pressed, through, keep }),

@@ -102,6 +102,7 @@ export function toBand<Do extends 'thicken to' | 'loosen to'>(
           })),
       ],
     ],
+    everyday: [],
     turn: 'in turn',
     resolve: (step, shelf) =>
       then(thingOf(step.of, shelf), ({ what }) => ({ do: verb, what, band: step.band })),

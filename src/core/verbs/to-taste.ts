@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Doing, Matter } from '../pot';
-import { at, findMatter } from '../said';
+import { asks, at, findMatter } from '../said';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { add } from './add';
 import { matterOf, then } from './resolving';
@@ -32,6 +32,30 @@ export const toTaste: Verb<Written, ToTasteStep> = {
       /^(.+?)\s+to taste,\s*usually\s+(.+)$/i,
       (m, names) => then(findMatter(at(m, 1), names), (of) => ({ do: 'to taste', of, usual: at(m, 2) })),
     ],
+  ],
+  everyday: [
+    {
+      form: '(sharpen|acidulate) [it] with <amount> [of] <matter>',
+      means: ({ matter, amount }) => ({ do: 'to taste', of: matter, usual: amount }),
+    },
+    {
+      form: '[add] [(a|some)] (splash|dash|drizzle|knob|handful|glug|touch) [of] <matter>',
+      means: ({ called }) =>
+        asks(`How much ${called} is that?`, `20 ml ${called}`, `20 g ${called}`, `50 g ${called}`),
+    },
+    {
+      form: '<matter> to taste [,] [(about|usually|some)] <amount>',
+      means: ({ matter, amount }) => ({ do: 'to taste', of: matter, usual: amount }),
+    },
+    {
+      form: '[(finish with|season with|sharpen with|adjust with)] <matter> to taste',
+      means: ({ called }) =>
+        asks(
+          `How much ${called} is it usually?`,
+          `${called} to taste, usually 10 ml`,
+          `${called} to taste, usually 10 g`,
+        ),
+    },
   ],
   turn: 'before the verbs',
   resolve: (step, shelf) => then(matterOf(step.of, step.usual, shelf), (m) => ({ do: 'to taste', ...m })),

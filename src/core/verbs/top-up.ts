@@ -23,6 +23,12 @@ export const topUp: Verb<Written, TopUpStep> = {
   flaw: nothing,
   says: () => 'top up',
   reads: [[/^top up$/i, () => fine({ do: 'top up' })]],
+  everyday: [
+    {
+      form: '(top up|fill up) [again] [with water] [(again|to where it was|to the same level|to the mark)]',
+      means: () => ({ do: 'top up' }),
+    },
+  ],
   turn: 'in turn',
   resolve: () => fine({ do: 'top up' }),
   run(pot, _step, c, report) {

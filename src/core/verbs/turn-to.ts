@@ -26,9 +26,13 @@ export const turnTo: Verb<Written, TurnToStep> = {
     [
       /^turn to\s+(?:the\s+)?(.+)$/i,
       (m, names) =>
-        then(findNamed(at(m, 1), names.vessels, 'vessel'), ({ id }) => ({ do: 'turn to', vessel: id })),
+        then(findNamed(at(m, 1), names.vessels, 'vessel', 'taken'), ({ id }) => ({
+          do: 'turn to',
+          vessel: id,
+        })),
     ],
   ],
+  everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) => then(vesselIn(shelf, step.vessel), (vessel) => ({ do: 'turn to', vessel })),
   run(pot, step) {

@@ -17,7 +17,7 @@ import {
   type ProcessConstants,
 } from '../pot';
 import { DENSITY, expansion } from '../quantity';
-import { at } from '../said';
+import { asks, at } from '../said';
 import { fine, type Trouble } from '../trouble';
 import { doing, Typed } from '../written';
 import { amountIn, then, valueIn } from './resolving';
@@ -95,6 +95,32 @@ export const water: Verb<Written, WaterStep> = {
     [/^water\s+to\s+cover(?:\s+by\s+(.+))?$/i, (m) => fine({ do: 'water', cover: at(m, 1) || '0 cm' })],
     [/^water\s+to\s+(.+\b(?:cm|mm|in|inch|inches))$/i, (m) => fine({ do: 'water', level: at(m, 1) })],
     [/^water\s+(.+)$/i, (m) => fine({ do: 'water', amount: at(m, 1) })],
+  ],
+  everyday: [
+    {
+      form: '[(add|pour in|put in|moisten with|cover with|top up with|fill with)] <litres> [of] [(cold|hot|boiling|warm|fresh|tap)] water',
+      means: ({ litres }) => ({ do: 'water', amount: litres }),
+    },
+    {
+      form: '[(cold|hot|boiling|warm|fresh|tap)] water [,] <litres>',
+      means: ({ litres }) => ({ do: 'water', amount: litres }),
+    },
+    {
+      form: '[add] [just] [(cold|hot|boiling|warm|fresh|tap)] water [just] to cover [by <length>]',
+      means: ({ length = '0 cm' }) => ({ do: 'water', cover: length }),
+    },
+    {
+      form: '[(just|barely)] cover [it] [the bones] with [(cold|hot|boiling|warm|fresh|tap)] water [by <length>]',
+      means: ({ length = '0 cm' }) => ({ do: 'water', cover: length }),
+    },
+    {
+      form: '(fill|water) [up] [with [(cold|hot|boiling|warm|fresh|tap)] water] to <length>',
+      means: ({ length }) => ({ do: 'water', level: length }),
+    },
+    {
+      form: '(add|pour in) [some] [(cold|hot|boiling|warm|fresh|tap)] water',
+      means: () => asks('How much water?', 'water 1 l', 'water to cover'),
+    },
   ],
   turn: 'in turn',
   resolve(step, shelf) {

@@ -31,9 +31,9 @@ interface Props {
 export function Ledger(props: Props) {
   const { data, lines, pot, chosen, refusal, onChoose, onTyped, onDone } = props;
   const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
+  // A portioning stays last: what is added goes before it.
+  const last = lines.length - (pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
   const add = (text: string): void => {
-    // A portioning stays last: what is added goes before it.
-    const last = pot.steps[pot.steps.length - 1]?.do === 'portion' ? lines.length - 1 : lines.length;
     onDone([...lines.slice(0, last), newLine(text), ...lines.slice(last)]);
     onChoose(last);
   };
@@ -56,7 +56,7 @@ export function Ledger(props: Props) {
               row={pot.run.rows[i]}
               before={pot.run.rows[i - 1]}
               money={pot.money[i]}
-              trouble={pot.troubles.get(i)?.message}
+              trouble={pot.troubles.get(i)}
               counted={pot.counted.get(i)}
               most={most}
               chosen={i === chosen}
@@ -64,6 +64,7 @@ export function Ledger(props: Props) {
               onChoose={() => onChoose(i)}
               onTyped={(t) => onTyped(i, t)}
               onDone={() => onDone(lines)}
+              onInstead={(t) => onDone(withText(lines, i, t))}
               onAsBought={() => onDone(withAsBought(lines, i))}
               onRemove={() => onDone(lines.filter((_, j) => j !== i))}
               onMove={(by) => move(i, by)}
@@ -71,9 +72,7 @@ export function Ledger(props: Props) {
           ))}
         </tbody>
       </table>
-      {lines.length === 0 && (
-        <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>
-      )}
+      {lines.length === 0 && <EmptyPot />}
       {data.mayEdit && <NextStep onAdd={add} />}
       <Trouble says={refusal?.message} />
       {refusal?.theirs && (
@@ -89,9 +88,16 @@ export function Ledger(props: Props) {
   );
 }
 
+const EmptyPot = () => (
+  <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>
+);
+
+const withText = (lines: readonly SheetLine[], i: number, text: string): SheetLine[] =>
+  lines.map((l, j) => (i === j ? { ...l, text } : l));
+
 /** Lines in which the count of one stands for things as bought. */
 const withAsBought = (lines: readonly SheetLine[], i: number): SheetLine[] =>
-  lines.map((l, j) => (i === j ? { ...l, text: l.text.replace(/,\s*counted trimmed(?=,|$)/i, '') } : l));
+  withText(lines, i, (lines[i]?.text ?? '').replace(/,\s*counted trimmed(?=,|$)/i, ''));
 
 function moved(lines: readonly SheetLine[], i: number, by: number): SheetLine[] {
   const order = [...lines];

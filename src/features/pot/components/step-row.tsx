@@ -5,6 +5,7 @@ import { useId, useRef } from 'react';
 import type { RowCost } from '@/core/layers';
 import { cautionFor, markOf, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
+import type { Trouble } from '@/core/trouble';
 import { useFigures } from '@/ui/figures';
 
 interface Props {
@@ -14,7 +15,7 @@ interface Props {
   readonly row: LedgerRow | undefined;
   readonly before: LedgerRow | undefined;
   readonly money: RowCost | undefined;
-  readonly trouble: string | undefined;
+  readonly trouble: Trouble | undefined;
   readonly counted: Counted | undefined;
   readonly most: number;
   readonly chosen: boolean;
@@ -22,6 +23,8 @@ interface Props {
   readonly onChoose: () => void;
   readonly onTyped: (text: string) => void;
   readonly onDone: () => void;
+  /** Takes one of the lines that would be understood. */
+  readonly onInstead: (text: string) => void;
   /** Takes a count for things as bought. */
   readonly onAsBought: () => void;
   readonly onRemove: () => void;
@@ -68,7 +71,8 @@ export function StepRow(props: Props) {
           <td colSpan={6} id={noteId}>
             {trouble !== undefined && (
               <div role="alert" className="trouble">
-                {trouble}
+                {trouble.message}{' '}
+                <Instead lines={trouble.instead} mayEdit={mayEdit} onTake={props.onInstead} />
               </div>
             )}
             {counted && (chosen || counted.trimmed) && <CountedAs {...counted} {...props} />}
@@ -83,6 +87,36 @@ export function StepRow(props: Props) {
         </tr>
       )}
     </>
+  );
+}
+
+/** Lines that would be understood in place of one that is not: a click takes one. */
+function Instead({
+  lines = [],
+  mayEdit,
+  onTake,
+}: {
+  readonly lines: readonly string[] | undefined;
+  readonly mayEdit: boolean;
+  readonly onTake: (text: string) => void;
+}) {
+  if (!mayEdit || lines.length === 0) return null;
+  return (
+    <span className="instead">
+      {lines.map((line) => (
+        <button
+          key={line}
+          type="button"
+          className="plain-button"
+          onClick={(event) => {
+            event.stopPropagation();
+            onTake(line);
+          }}
+        >
+          {line}
+        </button>
+      ))}
+    </span>
   );
 }
 

@@ -77,7 +77,11 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
     return asking.current;
   }, []);
   const known = useMemo(
-    () => ({ ...data, ...(told && together(data, told)), names: all ?? data.names }),
+    () => ({
+      ...data,
+      ...(told && together(data, told)),
+      names: { ...(all ?? data.names), self: data.recipe.id },
+    }),
     [data, told, all],
   );
   const missing = useMemo(() => missingIn(lines, known), [lines, known]);
