@@ -8,7 +8,7 @@ import { startDatabase } from '../mariadb';
 import { placeOf, type Place } from '../place';
 import { takePlace } from '../processes';
 import { Stop } from '../stop';
-import { around, frozen } from '../trial/around';
+import { around, frozen, killed } from '../trial/around';
 import { guesses, slow, uploads } from '../trial/crowd';
 import { deaths } from '../trial/deaths';
 import { fullDisk } from '../trial/full-disk';
@@ -53,6 +53,7 @@ export async function trial(args: readonly string[]): Promise<number> {
     await writers(32, seconds, file, app, row);
     await frozen(app, row);
     await around(app, row);
+    await killed(app, row);
     await guesses(seconds, file, app, row);
     await slow(200, seconds, app, row);
     await uploads(file, app, row);

@@ -44,3 +44,33 @@ export async function around(app: Instance, row: Row): Promise<void> {
   });
   row('a page asked for under a name that is not ours', `answered ${status}`);
 }
+
+/** The application and the database killed outright while both are watched: how soon everything is ready again. */
+export async function killed(app: Instance, row: Row): Promise<void> {
+  void app.keep();
+  const database = (): number =>
+    Number(fs.readFileSync(path.join(placeOf('bench').folder, 'mariadbd.pid'), 'utf8'));
+  const ready = async (): Promise<boolean> =>
+    fetch(`${app.address}/ready`, { signal: AbortSignal.timeout(2000) }).then(
+      (a) => a.ok,
+      () => false,
+    );
+  for (const [what, pid] of [
+    ['the application', app.pid],
+    ['the database', database()],
+  ] as const) {
+    process.kill(pid, 'SIGKILL');
+    const began = performance.now();
+    await sleep(200);
+    const page = await fetch(`${app.address}/buy`, {
+      headers: { accept: 'text/html' },
+      redirect: 'manual',
+    }).then(
+      (a) => `a page is answered ${a.status}`,
+      () => 'nobody answers',
+    );
+    while (!(await ready())) await sleep(100);
+    const s = ((performance.now() - began) / 1000).toFixed(1);
+    row(`${what} killed outright`, `${page}; ready again by itself after ${s} s`);
+  }
+}

@@ -216,14 +216,24 @@ export async function hostile(most: number, file: KitchenFile, app: Instance, ro
     (_, i) => all[Math.floor(i * every)] as Asked,
   );
   const cookie = await cookieOf(app.address);
-  const seen = { answered: 0, said: 0, our: [] as string[], leaks: [] as string[], silent: [] as string[] };
+  const seen = {
+    answered: 0,
+    torn: 0,
+    said: 0,
+    our: [] as string[],
+    leaks: [] as string[],
+    silent: [] as string[],
+  };
   const { pid } = app;
   const look = async ({ what, ask }: Asked): Promise<void> => {
     try {
       const answer = await ask(app.address, cookie);
       const text = await answer.text();
       seen.answered += 1;
-      if (answer.status >= 500 || text.includes('"code":"failed"'))
+      // What no browser of ours can have sent is ended by the framework before any code of ours is reached.
+      if (answer.status === 500 && what.startsWith('action of') && text.includes('E{"digest"'))
+        seen.torn += 1;
+      else if (answer.status >= 500 || text.includes('"code":"failed"'))
         seen.our.push(`${what}: ${answer.status} ${text.slice(0, 90)}`);
       else if (answer.status >= 400 || text.includes('"ok":false')) seen.said += 1;
       // A page carries its own scripts; what is looked at is what was answered to something refused.
@@ -244,6 +254,6 @@ export async function hostile(most: number, file: KitchenFile, app: Instance, ro
     list.length === 0 ? '' : ` (${[...new Set(list)].slice(0, 6).join(', ')})`;
   row(
     `hostile payloads, ${some.length} of ${all.length}, in ${s} s`,
-    `${seen.said} refused in words, ${seen.our.length} failures of ours${named(seen.our)}, ${seen.leaks.length} leaks${named(seen.leaks)}, ${seen.silent.length} unanswered${named(seen.silent)}; ${app.pid === pid && (await fetch(`${app.address}/ready`)).ok ? 'still ready' : 'NOT READY'}`,
+    `${seen.said} refused in words, ${seen.torn} torn ones ended by the framework, ${seen.our.length} failures of ours${named(seen.our)}, ${seen.leaks.length} leaks${named(seen.leaks)}, ${seen.silent.length} unanswered${named(seen.silent)}; ${app.pid === pid && (await fetch(`${app.address}/ready`)).ok ? 'still ready' : 'NOT READY'}`,
   );
 }

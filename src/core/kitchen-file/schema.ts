@@ -17,6 +17,19 @@ import { Waste } from './schema-waste';
 export const FORMAT = 'half-pot-kitchen';
 export const FORMAT_VERSION = 2;
 
+const works = (make: () => unknown): boolean => {
+  try {
+    make();
+    return true;
+  } catch {
+    return false;
+  }
+};
+const isZone = (zone: string): boolean => works(() => new Intl.DateTimeFormat('en', { timeZone: zone }));
+const isLocale = (locale: string): boolean => works(() => Intl.getCanonicalLocales(locale));
+const CURRENCIES = new Set(Intl.supportedValuesOf('currency'));
+const isCurrency = (code: string): boolean => CURRENCIES.has(code);
+
 export const Vessel = z.union([
   z.strictObject({
     id: Id,
@@ -102,9 +115,17 @@ export const KitchenFile = z.strictObject({
   kitchen: z.strictObject({
     id: Id,
     name: Name,
-    currency: z.string().regex(/^[A-Z]{3}$/, 'is not a currency code such as EUR'),
-    locale: z.string().min(2).max(20),
-    zone: z.string().min(3).max(60).describe('IANA time zone'),
+    currency: z
+      .string()
+      .regex(/^[A-Z]{3}$/, 'is not a currency code such as EUR')
+      .refine(isCurrency, 'is not the code of any currency'),
+    locale: z.string().min(2).max(20).refine(isLocale, 'is not a locale such as en-IE'),
+    zone: z
+      .string()
+      .min(3)
+      .max(60)
+      .refine(isZone, 'is not a time zone such as Europe/Dublin')
+      .describe('IANA time zone'),
     decimalMark: z.enum(['.', ',']).default('.'),
     trim: z.strictObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.default('0') }),
     priceBasis: Basis.default({ by: 'latest' }),

@@ -43,6 +43,8 @@ export {
   body,
   copyPot,
   emptyPot,
+  fatPct,
+  fries,
   gelatinPct,
   heapLevelCm,
   levelCm,

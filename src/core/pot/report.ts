@@ -54,6 +54,10 @@ export interface StepReport {
   readonly joints: Joint[];
   /** Hours at the heat after which nothing was left to evaporate, where that came to pass. */
   dryAfterHours?: number | undefined;
+  /** Whether what went on the heat was pieces in fat, or all but dry: that fries, and boils nothing dry. */
+  fries?: boolean | undefined;
+  /** % of held fat, where free fat was to be taken off and there was none. */
+  onlyHeldFatPct?: number | undefined;
 }
 
 export const noReport = (): StepReport => ({

@@ -130,6 +130,15 @@ export const piecesG = (s: Standing): number => sum(s.pieces, pieceG);
 export const piecesMl = (s: Standing): number => sum(s.pieces, pieceMl);
 export const heapLevelCm = (s: Standing): number => levelAt(s.vessel, sum(s.pieces, heapMl));
 
+/** Share of the liquid that is free fat from which pieces fry in it; and share of the pieces' weight below which there is no liquid to speak of. */
+const FRIES = { fat: 0.5, liquid: 0.15 };
+/** Whether pieces fry rather than boil: in fat, or all but dry. */
+export const fries = (s: Standing): boolean => {
+  if (s.pieces.length === 0) return false;
+  const g = liquidG(s.liquid);
+  return s.liquid.freeFat > g * FRIES.fat || g < piecesG(s) * FRIES.liquid;
+};
+
 /** ml that liquid and pieces take up in the vessel at its temperature: hot liquid stands higher. */
 export const standingMl = (s: Standing): number => liquidMl(s.liquid) * expansion(s.celsius) + piecesMl(s);
 export const levelCm = (s: Standing): number => levelAt(s.vessel, standingMl(s));

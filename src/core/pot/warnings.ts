@@ -1,7 +1,7 @@
 import type { ProcessConstants } from './constants';
 import { kilos, litres, percent } from './figures';
 import { liquidG } from './liquid';
-import { saltPct, standingMl, type PotState, type Standing } from './state';
+import { fries, saltPct, standingMl, type PotState, type Standing } from './state';
 import { maxFillMl } from './vessel';
 
 /** What would put a warning right. `step` is where to do it, if not at the warning's own; values in `unit`. */
@@ -16,6 +16,7 @@ export interface Cure {
     | 'simmer'
     | 'cook shorter'
     | 'combine'
+    | 'take the fat off first'
     | 'stronger hob';
   readonly message: string;
   readonly step?: number | undefined;
@@ -36,6 +37,7 @@ export interface Warning {
     | 'boiled-with-bones'
     | 'boils-dry'
     | 'burner-limits'
+    | 'no-free-fat'
     | 'stands-aside';
   /** What is wrong, as a sentence. */
   readonly message: string;
@@ -78,7 +80,8 @@ function overfilled(s: Standing): Warning[] {
 function oversalted(pot: PotState, seasons: boolean, c: ProcessConstants): Warning[] {
   const salt = saltPct(pot);
   const limit = c.oversaltedPct;
-  if (salt <= limit) return [];
+  // Salt in a pan of pieces and fat is on the pieces.
+  if (salt <= limit || fries(pot)) return [];
   const g = liquidG(pot.liquid);
   // Salt that comes out of the pot takes its own mass along: (s − x)/(g − x) = limit.
   const out = (pot.liquid.salt - (limit / 100) * g) / (1 - limit / 100);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   bringTo,
   fireOf,
+  fries,
   heatForHours,
   HEATS,
   LIDS,
@@ -107,6 +108,7 @@ export const cook: Verb<Written, CookStep> = {
         c.heats.simmer.celsius,
       );
     const fire = step.underFat ? { ...open, rate: open.rate * c.factors.fatLayer } : open;
+    report.fries = fries(pot);
     report.upHours = bringTo(pot, c, fire.celsius);
     report.dryAfterHours = heatForHours(pot, c, fire, step.hours);
     report.heatHours = step.hours;
@@ -115,9 +117,9 @@ export const cook: Verb<Written, CookStep> = {
   scale: asItIs,
   hands: usually('cook'),
   warns: (pot, step, c, report) => [
-    ...uncovered(pot, step.lid),
-    ...clouded(pot, step.heat, step.hours, c),
-    ...boiledDry('Cook', report),
+    ...(report.fries ? [] : uncovered(pot, step.lid)),
+    ...(report.fries ? [] : clouded(pot, step.heat, step.hours, c)),
+    ...(report.fries ? [] : boiledDry('Cook', report)),
     ...burnerLimits(pot, step.heat, step.lid, c),
   ],
   heats: true,

@@ -9,6 +9,9 @@ import {
   type Defat,
   type Doing,
   type JointCost,
+  fatPct,
+  percent,
+  type Warning,
 } from '../pot';
 import { at } from '../said';
 import { fine } from '../trouble';
@@ -16,7 +19,7 @@ import { Cost, doing, Name } from '../written';
 import { caution } from './cautions';
 import { COST, fatIn, fatWords } from './joint-words';
 import { jointCost, then } from './resolving';
-import { asItIs, noAmount, noWarnings, nothing, usually, type Verb } from './verb';
+import { asItIs, noAmount, nothing, usually, type Verb } from './verb';
 
 const TakeFat = doing('defat', {
   by: z.enum(DEFATS),
@@ -37,6 +40,31 @@ export interface DefatStep extends Doing {
 const COLD = 4;
 /** °C below which a pot has been in the cold. */
 const COOLED = 10;
+
+/** g of free fat that are none; and % of held fat from which somebody would look for some to take off. */
+const NO_FAT_G = 0.5;
+const HELD_PCT = 0.5;
+
+/** Fat that blending or mounting holds cannot be taken off, and whoever looks for it should know. */
+function onlyHeld(step: DefatStep, held: number | undefined): Warning[] {
+  if (held === undefined) return [];
+  const name = step.as === undefined ? '' : `, so that there is no “${step.as}” to go on`;
+  return [
+    {
+      code: 'no-free-fat',
+      message: `There is no fat to take off: the ${percent(held)} there are are held in it${name}.`,
+      value: 0,
+      limit: held,
+      unit: '%',
+      cure: {
+        do: 'take the fat off first',
+        message: 'Take it off before anything is blended or mounted.',
+        value: held,
+        unit: '%',
+      },
+    },
+  ];
+}
 
 /** Takes the floating fat off, to another use where it has a name; some of the rest goes with every gram of it. Bound fat stays. */
 export const defat: Verb<Written, DefatStep> = {
@@ -88,6 +116,7 @@ export const defat: Verb<Written, DefatStep> = {
       return trouble('nothing-to-defat', 'Take off the fat: there is no liquid in the pot.', 0, 0);
     const { left, drag, hours } = c.defat[step.by];
     const fat = pot.liquid.freeFat * (1 - left);
+    if (fat < NO_FAT_G && fatPct(pot) > HELD_PCT) report.onlyHeldFatPct = fatPct(pot);
     const under = liquidG(pot.liquid) - pot.liquid.freeFat;
     const dragged = Math.min(under, fat * drag);
     pot.liquid.freeFat -= fat;
@@ -104,7 +133,7 @@ export const defat: Verb<Written, DefatStep> = {
   },
   scale: asItIs,
   hands: usually('defat'),
-  warns: noWarnings,
+  warns: (_pot, step, _c, { onlyHeldFatPct }) => onlyHeld(step, onlyHeldFatPct),
   heats: false,
   seasons: false,
   filling: 'no',

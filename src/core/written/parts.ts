@@ -1,6 +1,12 @@
 import { z } from 'zod';
 import { isDay } from '../day';
 
+/** Control characters, and halves of letters: no keyboard types them and no database keeps them all. */
+const UNWRITABLE = /[\p{Cc}\p{Cs}]/u;
+/** Whether a text can be written down everywhere. */
+export const isWritable = (text: string): boolean => !UNWRITABLE.test(text);
+const WRITABLE = 'holds a control character or half a letter';
+
 /** The small pieces every part of a kitchen file is made of. */
 export const Id = z
   .string()
@@ -13,7 +19,8 @@ export const Name = z
   .string()
   .trim()
   .min(1, 'a name is missing')
-  .max(120, 'a name has at most 120 characters');
+  .max(120, 'a name has at most 120 characters')
+  .refine(isWritable, WRITABLE);
 export const Day = z
   .string()
   .regex(/^\d{4}-\d{2}-\d{2}$/, 'is not a day (YYYY-MM-DD)')
@@ -33,4 +40,5 @@ export const Typed = z
   .trim()
   .min(1, 'an amount is missing')
   .max(80, 'an amount has at most 80 characters')
+  .refine(isWritable, WRITABLE)
   .describe('an amount as typed, e.g. "2 lb 4 oz"');

@@ -178,6 +178,21 @@ describe('reading a kitchen file', () => {
       'ingredients[0].gelatin',
       /gelatin/,
     ],
+    ['a zone that is none', (f) => set(f.kitchen, 'zone', 'Europe/Atlantis'), 'kitchen.zone', /time zone/],
+    ['a locale that is none', (f) => set(f.kitchen, 'locale', 'not a locale'), 'kitchen.locale', /locale/],
+    ['a currency that is none', (f) => set(f.kitchen, 'currency', 'XQZ'), 'kitchen.currency', /currency/],
+    [
+      'a bell in a name',
+      (f) => set(f.recipes?.[0], 'name', 'So\u0007up'),
+      'recipes[0].name',
+      /control character/,
+    ],
+    [
+      'half a letter in a name',
+      (f) => set(f.recipes?.[0], 'name', 'So\ud800up'),
+      'recipes[0].name',
+      /half a letter/,
+    ],
     ['a newer format', (f) => set(f, 'version', 3), 'version', /newer version \(3\).*up to version 2/],
   ])('%s', (_, spoil, path, words) => {
     const found = mistakes(spoil);

@@ -146,6 +146,33 @@ describe('steps, each reckoned by hand', () => {
     expect(last(cold).elapsedHours - (cold.rows[1]?.elapsedHours ?? 0)).toBe(2);
   });
 
+  test('what fries in a little fat is not told that it boils dry, stands out of the liquid or is too salty; a pot of bones is', () => {
+    const codes = (r: PotRun): string[] => r.rows.flatMap((row) => row.warnings.map((w) => w.code));
+    const fried = run(
+      add(60, fat),
+      add(1000, roots),
+      { do: 'season', what: of(salt), g: 12 },
+      { do: 'cook', heat: 'brisk boil', hours: 0.3, lid: 'off' },
+    );
+    expect(codes(fried)).toEqual([]);
+    const burnt = run(add(400), add(500, roots), { do: 'cook', heat: 'hard boil', hours: 2, lid: 'off' });
+    expect(codes(burnt)).toContain('boils-dry');
+  });
+
+  test('fat that was blended in cannot be taken off, and that is said with what becomes of its product', () => {
+    const r = run(
+      add(1000),
+      add(100, fat),
+      add(500, roots),
+      { do: 'puree', loss: 0 },
+      { do: 'defat', by: 'ladle', as: 'lifted fat', cost: { by: 'weight' } },
+    );
+    const [warning] = last(r).warnings.filter((w) => w.code === 'no-free-fat');
+    expect(warning?.message).toMatch(/^There is no fat to take off: the 6\.\d+ % .*no “lifted fat”/);
+    const free = run(add(1000), add(100, fat), { do: 'defat', by: 'ladle' });
+    expect(last(free).warnings).toEqual([]);
+  });
+
   test('held warm, water leaves and compounds', () => {
     const held = run(add(5000), { do: 'hold', hours: 3, lossPerHour: 0.1 });
     // 4750 g of water × (1 − 0.9³).
