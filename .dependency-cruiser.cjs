@@ -5,7 +5,12 @@ module.exports = {
     only(
       'core-is-pure',
       { path: '^src/core/', pathNot: '(\\.test\\.ts$|^src/core/testing/)' },
-      { pathNot: ['^src/core/', '^node_modules/(zod|decimal\\.js|date-fns|@date-fns|fast-deep-equal|fastest-levenshtein)/'] },
+      {
+        pathNot: [
+          '^src/core/',
+          '^node_modules/(zod|decimal\\.js|date-fns|@date-fns|fast-deep-equal|fastest-levenshtein)/',
+        ],
+      },
     ),
     only(
       'core-folders-have-one-door',

@@ -204,7 +204,7 @@ test('a count is of the thing as bought; an older one says how it was meant, and
   await openPot(page, 'White roux');
   const next = page.getByLabel('Next step');
   await next.fill('3 bunches sorrel');
-  await next.press('Enter');
+  await keeps(page, 'recipe.sheet', () => next.press('Enter'));
   await expect(page.getByText('usable 187 g of 240 g as bought')).toBeVisible();
   await step(page, 4).fill('3 bunches sorrel, counted trimmed');
   await keeps(page, 'recipe.sheet', () => step(page, 4).press('Enter'));
