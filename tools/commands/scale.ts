@@ -1,8 +1,7 @@
-import fs from 'node:fs';
-import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { coversTable, coversText, scaleTable, scaleText } from '@/cli/scale';
 import { Stop } from '../stop';
+import { textOf } from '../text-file';
 
 const USAGE =
   'Use: ./halfpot scale FILE "RECIPE" "40 l" [--in "VESSEL"], or ./halfpot scale FILE "PLATE" "120 covers"';
@@ -16,18 +15,17 @@ export function scale(args: readonly string[]): number {
   });
   const [file, recipe, amount] = positionals;
   if (file === undefined || recipe === undefined || amount === undefined) throw new Stop(USAGE);
-  const at = path.resolve(process.env.HALFPOT_FROM ?? '.', file);
-  if (!fs.existsSync(at)) throw new Stop(`There is no file ${file}.`);
+  const text = textOf(file);
   const covers = /^(\d+)\s*covers?$/.exec(amount.trim());
   if (covers) {
-    const plates = coversText(fs.readFileSync(at, 'utf8'), recipe, Number(covers[1]));
+    const plates = coversText(text, recipe, Number(covers[1]));
     if ('mistakes' in plates)
       throw new Stop(plates.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
     if (!plates.ok) throw new Stop(plates.trouble.message);
     process.stdout.write(`${coversTable(plates.value)}\n`);
     return 0;
   }
-  const answer = scaleText(fs.readFileSync(at, 'utf8'), recipe, amount, values.in);
+  const answer = scaleText(text, recipe, amount, values.in);
   if ('mistakes' in answer) throw new Stop(answer.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
   if (!answer.ok) throw new Stop(answer.trouble.message);
   process.stdout.write(`${scaleTable(answer.value)}\n`);

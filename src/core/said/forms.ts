@@ -1,4 +1,3 @@
-import type { Outcome } from '../trouble';
 import type { Of } from '../written';
 import { findMatter, type Names } from './names';
 import {
@@ -122,7 +121,7 @@ function spanAs(r: Reading, kind: Kind, from: number, to: number): Partial<Slots
   let slots: Partial<Slots> | undefined;
   if (kind === 'matter') {
     const called = words.join(' ').replaceAll(' ,', ',');
-    const of = /^[,;]|[,;]$/.test(called) ? undefined : (findMatter(called, r.names) as Outcome<Of>);
+    const of = /^[,;]|[,;]$/.test(called) ? undefined : findMatter(called, r.names, 'left');
     slots = of?.ok ? { matter: of.value, called } : undefined;
   } else {
     const read = READERS[kind](words, r.names);

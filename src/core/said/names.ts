@@ -58,6 +58,55 @@ function gist(text: string): string {
 /** Of a thing with a comma in its name, what stands before it: “Onion” of “Onion, yellow”. */
 const headOf = (name: string): string => name.split(',')[0] ?? name;
 
+/** A list of things as it is looked through: by name, by what names say, and by what they say before a comma. */
+class Index<T extends Named> {
+  readonly exact = new Map<string, T>();
+  private made: { readonly gists: readonly ReadonlyMap<string, readonly T[]>[] } | undefined;
+  private said: readonly (readonly [T, readonly string[]])[] | undefined;
+
+  constructor(private readonly things: readonly T[]) {
+    for (const thing of things) {
+      const name = thing.name.toLowerCase();
+      if (!this.exact.has(name)) this.exact.set(name, thing);
+    }
+  }
+
+  /** By what whole names say, and by what stands before a comma; made when first a name is not called exactly. */
+  get gists(): readonly ReadonlyMap<string, readonly T[]>[] {
+    if (this.made) return this.made.gists;
+    const [whole, head] = [new Map<string, T[]>(), new Map<string, T[]>()];
+    const put = (into: Map<string, T[]>, key: string, thing: T): void => {
+      const there = into.get(key);
+      if (there) there.push(thing);
+      else into.set(key, [thing]);
+    };
+    for (const thing of this.things) {
+      const all = gist(thing.name);
+      put(whole, all, thing);
+      put(head, thing.name.includes(',') ? gist(headOf(thing.name)) : all, thing);
+    }
+    this.made = { gists: [whole, head] };
+    return this.made.gists;
+  }
+
+  get words(): readonly (readonly [T, readonly string[]])[] {
+    return (this.said ??= this.things.map((t) => [t, words(t.name)] as const));
+  }
+}
+const indexes = new WeakMap<object, Index<Named>>();
+
+/** Made once for a list: a line is looked up in many stretches, and a kitchen has thousands of names. */
+function indexOf<T extends Named>(things: readonly T[]): Index<T> {
+  const known = indexes.get(things);
+  if (known) return known as Index<T>;
+  const made = new Index(things);
+  indexes.set(things, made as unknown as Index<Named>);
+  return made;
+}
+
+/** What becomes of a text that fits a name only roughly: it is asked; taken where only one fits; or left, as no name at all. */
+type Roughly = 'asked' | 'taken' | 'left';
+
 /**
  * The one thing a text means: the one that is called so; or, whatever the order, number and adjectives, the only one whose name
  * says the same, or whose name says it before a comma. What fits only roughly is asked with its candidates, never taken: a cook who
@@ -69,24 +118,26 @@ export function findNamed<T extends Named>(
   text: string,
   things: readonly T[],
   kind: string,
-  roughly: 'asked' | 'taken' = 'asked',
+  roughly: Roughly = 'asked',
 ): Outcome<T> {
   const said = plain(text.trim());
-  const exact = things.find((t) => t.name.toLowerCase() === said.toLowerCase());
+  const index = indexOf(things);
+  const exact = index.exact.get(said.toLowerCase());
   if (exact) return fine(exact);
   if (isQuoted(text)) return unknown(said, kind);
   const meant = gist(said);
   if (meant === '') return unknown(said, kind);
-  for (const part of [(t: T) => t.name, (t: T) => headOf(t.name)]) {
-    const same = onceEach(things.filter((t) => gist(part(t)) === meant));
+  for (const gists of index.gists) {
+    const same = onceEach(gists.get(meant) ?? []);
     if (same.length === 1) return fine(same[0] as T);
     if (same.length > 1) return unclear(said, same);
   }
   const typed = words(said)
     .map(singular)
     .filter((w) => !SAID_BESIDE.has(w));
+  if (roughly === 'left' || typed.length === 0) return unknown(said, kind);
   const rough = onceEach(
-    things.filter((t) => typed.length > 0 && typed.every((w) => words(t.name).some((n) => n.startsWith(w)))),
+    index.words.flatMap(([t, has]) => (typed.every((w) => has.some((n) => n.startsWith(w))) ? [t] : [])),
   );
   if (roughly === 'taken' && rough.length === 1) return fine(rough[0] as T);
   return rough.length > 0 ? unclear(said, rough) : unknown(said, kind);
@@ -113,8 +164,10 @@ function unclear(said: string, could: readonly Named[]): { ok: false; trouble: T
 }
 
 /** Two spellings of one thing are one thing. */
-const onceEach = <T extends Named>(things: readonly T[]): T[] =>
-  things.filter((t, i) => things.findIndex((other) => other.id === t.id) === i);
+function onceEach<T extends Named>(things: readonly T[]): T[] {
+  const seen = new Set<string>();
+  return things.filter(({ id }) => !seen.has(id) && seen.add(id));
+}
 
 const LAST_BATCH = /^(?:the )?last batch of\s+(?:the )?(.+?)(?:,\s*at\s+(\d+(?:\.\d{1,4})?)\s+a litre)?$/i;
 /** Behind a name: a count is of trimmed pieces, as older sheets meant it. */
@@ -125,28 +178,45 @@ const STOCK_TRIM = /^(?:stock )?trim of\s+/i;
  * What can go into a pot, by name: an ingredient, its stock trim, another recipe's product, or what a last batch left. A thing
  * that is called so is meant before anything is read into its words: there are ingredients called “Stock trim of leeks”.
  */
-export function findMatter(text: string, names: Names): Outcome<Of> {
-  const all = [
-    ...names.ingredients.map((x) => ({ ...x, of: { ingredient: x.id } as Of })),
-    ...names.recipes.map((x) => ({ ...x, of: { product: x.id } as Of })),
-  ];
-  const whole = all.find((x) => x.name.toLowerCase() === plain(text.trim()).toLowerCase());
+export function findMatter(
+  text: string,
+  names: Names,
+  roughly: Exclude<Roughly, 'taken'> = 'asked',
+): Outcome<Of> {
+  const { all, others } = matterIn(names);
+  const whole = indexOf(all).exact.get(plain(text.trim()).toLowerCase());
   if (whole && !mixed(text)) return fine(whole.of);
   if (COUNTED.test(text.trim())) {
-    const found = findNamed(text.trim().replace(COUNTED, ''), names.ingredients, 'ingredient');
+    const found = findNamed(text.trim().replace(COUNTED, ''), names.ingredients, 'ingredient', roughly);
     return found.ok ? fine({ ingredient: found.value.id, counted: 'trimmed' }) : found;
   }
   const last = LAST_BATCH.exec(text.trim());
   if (last) return findLastBatch(last[1] ?? '', last[2], names);
   if (STOCK_TRIM.test(text)) {
-    const found = findNamed(text.replace(STOCK_TRIM, ''), names.ingredients, 'ingredient');
+    const found = findNamed(text.replace(STOCK_TRIM, ''), names.ingredients, 'ingredient', roughly);
     return found.ok ? fine({ stockTrimOf: found.value.id }) : found;
   }
   const part = findPart(text, names);
   if (part) return fine({ product: part.id, part: part.part });
-  const others = all.filter((x) => x.id !== names.self);
-  const found = findNamed(text, others, 'ingredient or recipe');
+  const found = findNamed(text, others, 'ingredient or recipe', roughly);
   return found.ok ? fine(found.value.of) : found;
+}
+
+type Matter = Named & { readonly of: Of };
+const matters = new WeakMap<Names, { readonly all: readonly Matter[]; readonly others: readonly Matter[] }>();
+
+/** Everything of a kitchen's names that can go into a pot; and without the recipe whose sheet is being written. */
+function matterIn(names: Names) {
+  const known = matters.get(names);
+  if (known) return known;
+  const all: Matter[] = [
+    ...names.ingredients.map(({ id, name }) => ({ id, name, of: { ingredient: id } })),
+    ...names.recipes.map(({ id, name }) => ({ id, name, of: { product: id } })),
+  ];
+  const others = names.self === undefined ? all : all.filter((x) => x.id !== names.self);
+  const made = { all, others };
+  matters.set(names, made);
+  return made;
 }
 
 /** Whether only some of it stands in quotes: then the words around them are no part of a name. */
