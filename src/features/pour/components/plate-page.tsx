@@ -172,7 +172,7 @@ function Answer({ data, plate, ids }: Shown) {
       <p role="status" className="save-state">
         {plate.answer?.ok && <span className="kept">✓ kept</span>}
       </p>
-      {plate.answer && !plate.answer.ok && (
+      {plate.answer && !plate.answer.ok && plate.answer.message !== plate.priceTrouble && (
         <p role="alert" className="trouble">
           {plate.answer.message}{' '}
         </p>
