@@ -112,7 +112,7 @@ export const stretch = (s: PotState, c: ProcessConstants, hours: number, celsius
   fades: 1 - 2 ** (-hours / gelatinHalfLife(c, celsius)),
 });
 
-/** h in which half of the dissolved gelatin has lost its hold: twice as long for every 10 °C less (docs/model.md, "Gelatin"). */
+/** h in which half of the dissolved gelatin has lost its hold: twice as long for every 10 °C less (docs/model.md, "Passing"). */
 const gelatinHalfLife = (c: ProcessConstants, celsius: number): number =>
   c.gelatinFade.halfLifeH * 2 ** ((c.gelatinFade.celsius - celsius) / 10);
 

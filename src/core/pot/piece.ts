@@ -87,7 +87,7 @@ export interface OwnPassing {
 
 const passed = (hours: number, halfLife: number): number => 1 - 2 ** (-hours / halfLife);
 
-/** °C at which meat begins to give its juice, and from which it gives it as fast as it can (docs/model.md, "What passes"). */
+/** °C at which meat begins to give its juice, and from which it gives it as fast as it can (docs/model.md, "Passing"). */
 const JUICE = { from: 50, full: 90 };
 
 const juiceSpeed = (celsius: number): number =>

@@ -26,10 +26,10 @@ const words = (text: string): string[] =>
 
 /** Words that are said with a thing and change nothing of which one it is. */
 const SAID_BESIDE = new Set(
-  `the a an some of cold hot warm boiling fresh freshly chopped grated diced sliced minced peeled finely roughly coarsely thinly
-   large small medium big crushed melted softened washed trimmed rinsed good ripe raw clean dry more extra`.split(
-    /\s+/,
-  ),
+  [
+    'the a an some of cold hot warm boiling fresh freshly chopped grated diced sliced minced peeled finely roughly coarsely thinly',
+    'large small medium big crushed melted softened washed trimmed rinsed good ripe more',
+  ].flatMap((line) => line.split(' ')),
 );
 
 const LEAVES: Readonly<Record<string, string>> = {
@@ -48,11 +48,17 @@ export function singular(word: string): string {
   return word.length > 3 && /[^su]s$/.test(word) ? word.slice(0, -1) : word;
 }
 
-/** What a name says, whatever the order, number and adjectives: `Onions, chopped` is `onion`. */
-function gist(text: string): string {
-  const all = words(text).map(singular);
-  const bare = all.filter((w) => !SAID_BESIDE.has(w));
-  return [...new Set(bare.length > 0 ? bare : all)].sort().join(' ');
+/** What some words say, whatever their order and number. */
+const sayingOf = (some: readonly string[]): string => [...new Set(some.map(singular))].sort().join(' ');
+
+/** What a name says. Every word of it counts: “Hot-smoked trout” is not any smoked trout. */
+const gist = (name: string): string => sayingOf(words(name));
+
+/** What was typed says, as it stands and without what changes nothing: “cold butter”, then “butter”. */
+function gistsTyped(text: string): string[] {
+  const all = words(text);
+  const both = [sayingOf(all), sayingOf(all.filter((w) => !SAID_BESIDE.has(w)))];
+  return [...new Set(both)].filter((g) => g !== '');
 }
 
 /** Of a thing with a comma in its name, what stands before it: “Onion” of “Onion, yellow”. */
@@ -125,13 +131,12 @@ export function findNamed<T extends Named>(
   const exact = index.exact.get(said.toLowerCase());
   if (exact) return fine(exact);
   if (isQuoted(text)) return unknown(said, kind);
-  const meant = gist(said);
-  if (meant === '') return unknown(said, kind);
-  for (const gists of index.gists) {
-    const same = onceEach(gists.get(meant) ?? []);
-    if (same.length === 1) return fine(same[0] as T);
-    if (same.length > 1) return unclear(said, same);
-  }
+  for (const meant of gistsTyped(said))
+    for (const gists of index.gists) {
+      const same = onceEach(gists.get(meant) ?? []);
+      if (same.length === 1) return fine(same[0] as T);
+      if (same.length > 1) return unclear(said, same);
+    }
   const typed = words(said)
     .map(singular)
     .filter((w) => !SAID_BESIDE.has(w));

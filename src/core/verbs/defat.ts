@@ -52,7 +52,7 @@ function onlyHeld(step: DefatStep, held: number | undefined): Warning[] {
   return [
     {
       code: 'no-free-fat',
-      message: `There is no fat to take off: the ${percent(held)} there are are held in it${name}.`,
+      message: `There is no fat to take off: all ${percent(held)} of it is held${name}.`,
       value: 0,
       limit: held,
       unit: '%',

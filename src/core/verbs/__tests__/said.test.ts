@@ -385,3 +385,30 @@ test('an old spelling of a merged ingredient is understood as the one it counts 
   expect(crates.value).toEqual({ do: 'add', of: { ingredient: id }, amount: '1 1/2 crates' });
   expect(writeStep(crates.value, names)).toBe('1 1/2 crates shallot');
 });
+
+test('every word of a name counts: what lacks one is asked, what only adds “cold” or “chopped” is not', () => {
+  const things = [
+    'Hot-smoked trout',
+    'Prawn, raw peeled',
+    'Prawn, head-on raw',
+    'Dry cider',
+    'Butter',
+    'Thyme, fresh',
+  ];
+  const names: Names = {
+    ingredients: things.map((name) => ({ id: name, name })),
+    recipes: [],
+    vessels: [],
+    hobs: [],
+  };
+  const meant = (said: string): unknown => {
+    const got = readStep(`100 g ${said}`, names);
+    return got.ok ? (got.value as { of: { ingredient: string } }).of.ingredient : got.trouble.code;
+  };
+  for (const rough of ['smoked trout', 'prawns', 'cider', 'trout'])
+    expect([rough, meant(rough)]).toEqual([rough, 'name-unclear']);
+  expect(meant('dry cider')).toBe('Dry cider');
+  expect(meant('cold butter')).toBe('Butter');
+  expect(meant('fresh thyme')).toBe('Thyme, fresh');
+  expect(meant('chopped thyme')).toBe('Thyme, fresh');
+});

@@ -168,7 +168,7 @@ describe('steps, each reckoned by hand', () => {
       { do: 'defat', by: 'ladle', as: 'lifted fat', cost: { by: 'weight' } },
     );
     const [warning] = last(r).warnings.filter((w) => w.code === 'no-free-fat');
-    expect(warning?.message).toMatch(/^There is no fat to take off: the 6\.\d+ % .*no “lifted fat”/);
+    expect(warning?.message).toMatch(/^There is no fat to take off: all 6\.\d+ % .*no “lifted fat”/);
     const free = run(add(1000), add(100, fat), { do: 'defat', by: 'ladle' });
     expect(last(free).warnings).toEqual([]);
   });
