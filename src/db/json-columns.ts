@@ -76,6 +76,7 @@ const Physics = Ingredient.pick({
   givesHalfLifeH: true,
   juice: true,
   pulpPct: true,
+  curdlesAtC: true,
   retentionMlPerKg: true,
   retentionPressedMlPerKg: true,
   packing: true,

@@ -24,7 +24,7 @@ function usedRows(): Set<string> {
     return REFERENCE.get(key);
   };
   processConstants(watched);
-  for (const key of REFERENCE.keys()) if (key.startsWith('hands_')) used.add(key);
+  for (const key of REFERENCE.keys()) if (/^(?:shared_)?hands_/.test(key)) used.add(key);
   return used;
 }
 

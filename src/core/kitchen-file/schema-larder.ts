@@ -91,6 +91,12 @@ export const Ingredient = z.strictObject({
     .describe(
       'what heat presses out of meat, fish and shellfish: % of the raw weight, and the h in which half of it has',
     ),
+  curdlesAtC: z
+    .number()
+    .min(30)
+    .max(110)
+    .optional()
+    .describe('°C above which it curdles in a pot that no starch guards'),
   pulpPct: z
     .number()
     .min(0)

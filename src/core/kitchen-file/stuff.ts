@@ -58,6 +58,7 @@ export function stuffOf(written: WrittenIngredient, day = '9999-12-31'): Outcome
     juice: (written.juice?.pct ?? 0) / 100,
     juiceHalfLifeH: written.juice?.halfLifeH ?? 0,
     pulp: written.pulpPct / 100,
+    ...(written.curdlesAtC === undefined ? {} : { curdlesAt: written.curdlesAtC }),
     retention: tested('retention') ?? written.retentionMlPerKg,
     retentionPressed: tested('retention pressed') ?? written.retentionPressedMlPerKg,
     packing: written.packing,

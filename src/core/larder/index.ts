@@ -16,3 +16,4 @@ export { deliveryWords, received, type Received } from './received';
 export { packsOpened, type OpenPack, type PacksOpened } from './open-pack';
 export { differences, type Comparable, type Difference } from './substitute';
 export { priceText } from './price-text';
+export { PIECE_KINDS, pieceKind, type PieceKind } from './piece-kind';

@@ -36,6 +36,8 @@ export interface Stuff {
   /** Net liquid kept by the drained solids, ml per kg raw, left to drain and pressed. */
   readonly retention: number;
   readonly retentionPressed: number;
+  /** °C above which it curdles in a pot that no starch guards: yolk, sour cream. */
+  readonly curdlesAt?: number | undefined;
   /** True volume of the pieces over the volume of their heap. */
   readonly packing: number;
   readonly allergens: readonly string[];

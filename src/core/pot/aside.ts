@@ -1,13 +1,50 @@
 import type { Trouble } from '../trouble';
 import { litres, trouble } from './figures';
-import { liquidG, liquidMl, pourShare } from './liquid';
-import { pieceG } from './piece';
-import { piecesMl, standingMl, type PotState, type Standing } from './state';
+import { liquidG, liquidMl, noLiquid, pourShare } from './liquid';
+import { piecesG, piecesMl, standingMl, standingOf, type PotState, type Standing } from './state';
 import type { Vessel } from './vessel';
 
 /** What of a pot stands in a vessel other than the one at work. */
 export const asideIn = (pot: PotState, vessel: Vessel): Standing | undefined =>
   pot.aside.find((s) => s.vessel.id === vessel.id);
+
+/** What is set aside lies on a tray: large enough for any pot, and none of the kitchen's vessels. */
+const TRAY: Vessel = {
+  id: '#tray',
+  name: 'tray',
+  shape: 'box',
+  lengthCm: 300,
+  widthCm: 300,
+  heightCm: 30,
+  maxFill: 1,
+};
+
+export const isTray = (vessel: Vessel): boolean => vessel.id === TRAY.id;
+
+/** What is set aside, if anything is. */
+export const trayOf = (pot: PotState): Standing | undefined => pot.aside.find((s) => isTray(s.vessel));
+
+/** The tray of a pot, laid out where there is none yet. */
+export function layTray(pot: PotState): Standing {
+  const there = trayOf(pot);
+  if (there) return there;
+  const tray: Standing = {
+    ...standingOf(pot),
+    vessel: TRAY,
+    liquid: noLiquid(),
+    pieces: [],
+    beforeHeatMl: undefined,
+    inSieve: undefined,
+    inStrainer: undefined,
+  };
+  pot.aside = [...pot.aside, tray];
+  return tray;
+}
+
+/** Takes the tray away where nothing lies on it. */
+export function clearTray(pot: PotState): void {
+  pot.aside = pot.aside.filter((s) => !isTray(s.vessel) || s.pieces.length > 0 || liquidG(s.liquid) > 1e-9);
+}
 
 /** Refuses a vessel that already holds something of this pot. */
 export function mustBeFree(verb: string, pot: PotState, vessel: Vessel): Trouble | undefined {
@@ -50,15 +87,21 @@ export interface Aside {
   readonly ml: number;
   readonly liquidMl: number;
   readonly vessels: readonly { readonly vessel: Vessel; readonly standingMl: number }[];
+  /** g that lie on a tray, set aside. */
+  readonly trayG: number;
 }
 
 export function asideOf(pot: PotState): Aside {
   let [g, ml, liquid] = [0, 0, 0];
   for (const s of pot.aside) {
-    g += liquidG(s.liquid) + s.pieces.reduce((sum, p) => sum + pieceG(p), 0);
+    g += liquidG(s.liquid) + piecesG(s);
     liquid += liquidMl(s.liquid);
     ml += liquidMl(s.liquid) + piecesMl(s);
   }
-  const vessels = pot.aside.map((s) => ({ vessel: s.vessel, standingMl: standingMl(s) }));
-  return { g, ml, liquidMl: liquid, vessels };
+  const tray = trayOf(pot);
+  const vessels = pot.aside
+    .filter((s) => s !== tray)
+    .map((s) => ({ vessel: s.vessel, standingMl: standingMl(s) }));
+  const trayG = tray ? liquidG(tray.liquid) + piecesG(tray) : 0;
+  return { g, ml, liquidMl: liquid, vessels, trayG };
 }

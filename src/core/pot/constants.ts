@@ -16,6 +16,13 @@ export type Roux = (typeof ROUX)[number];
 export const DEFATS = ['ladle', 'jug', 'cold'] as const;
 export type Defat = (typeof DEFATS)[number];
 
+/** Active work of a kind of step: h however little there is, and h more for each kilo and each litre. */
+export interface Effort {
+  readonly fixed: number;
+  readonly perKg: number;
+  readonly perL: number;
+}
+
 /**
  * Everything the pot's physics takes as given. Values come from `reference/process.json`, each with
  * its source and range; a kitchen's own measurements may replace any of them.
@@ -41,6 +48,22 @@ export interface ProcessConstants {
   readonly skimDrag: number;
   /** g of flour per litre, and % of gelatin, that coat a spoon: body 1. */
   readonly coating: { readonly flourGPerL: number; readonly gelatinPct: number };
+  /** Where what is delicate curdles or splits, °C; the held fat from which a mounted sauce is a butter sauce; flour equivalent, g per litre, that guards; held fat that is about to split. */
+  readonly delicate: {
+    readonly mountedC: number;
+    readonly butterSauceC: number;
+    readonly butterSauceShare: number;
+    readonly guardGPerL: number;
+    readonly heldWarns: number;
+  };
+  /** How much more body starch, gelatin and held fat have for each 10 °C below 80; where gelatin sets, and % of it that gives body 1 when it has. */
+  readonly cold: {
+    readonly starch: number;
+    readonly gelatin: number;
+    readonly held: number;
+    readonly setsC: number;
+    readonly setPct: number;
+  };
   readonly oversaltedPct: number;
   /** Hours in which half of a pool has passed. */
   readonly halfLifeH: {
@@ -73,6 +96,13 @@ export interface ProcessConstants {
   /** Share left in the blender, and flour equivalent of a gram of starch that the blade lets out. */
   readonly puree: { readonly loss: number; readonly starchBinding: number };
   readonly sieveLoss: number;
+  /** What a raft catches and keeps, shares; and h it is usually left to simmer. */
+  readonly clarify: {
+    readonly held: number;
+    readonly fatCaught: number;
+    readonly pulpCaught: number;
+    readonly hours: number;
+  };
   readonly chillHours: number;
   /** Share of its water that leaves in an hour of being kept warm. */
   readonly holdLossPerHour: number;
@@ -84,7 +114,9 @@ export interface ProcessConstants {
   readonly wallLossKwPerM2: number;
   /** Share of the fuel's energy that reaches the pot, where a hob does not say. */
   readonly efficiency: Readonly<Record<Fuel, number>>;
-  /** h of active work that a step of this kind takes, where it does not say. */
-  readonly hands: Readonly<Record<string, number>>;
+  /** Active work that a step of this kind takes, where it does not say. */
+  readonly hands: Readonly<Record<string, Effort>>;
+  /** h of setting up, labelling and washing up of a batch, shared with what is made beside it: at most, and so much a litre where there is little. */
+  readonly sharedHands: { readonly batch: number; readonly perL: number };
   readonly heatCapacity: { readonly liquid: number; readonly pieces: number };
 }

@@ -3,9 +3,9 @@
  * plate. Read `run.ts` first, then `state.ts`, then any verb in `../verbs`. In words: docs/model.md.
  */
 export { doStep, runPotWith, type PotOf, type PotRun } from './run';
-export { type Doing, type PotTable, type PotVerb, type UnreadStep } from './verb';
+export { type Doing, type Handled, type PotTable, type PotVerb, type UnreadStep } from './verb';
 export { type LedgerRow } from './ledger';
-export { warningWords, type Cure, type Warning } from './warnings';
+export { MOUNTED, warningWords, type Cure, type Warning } from './warnings';
 export { bookLoss, noReport, type Joint, type JointCost, type Portions, type StepReport } from './report';
 export { mustJoin, nameOf, putIn, saltShare, type Matter } from './matter';
 export { type Product } from './product';
@@ -15,6 +15,7 @@ export { crossing, type Crossing } from './root';
 export { kilos, litres, percent, trouble } from './figures';
 export {
   copyLiquid,
+  delicate,
   liquidG,
   liquidMl,
   noLiquid,
@@ -25,7 +26,8 @@ export {
 } from './liquid';
 export { browned, pieceG, shareOfPiece, type Piece } from './piece';
 export { heldBackMl, loseMl, loseShare, wallCling } from './left-behind';
-export { asideIn, mustBeFree, notAside } from './aside';
+export { asideIn, clearTray, isTray, layTray, mustBeFree, notAside, trayOf } from './aside';
+export { chosenPieces, liftWet, wetShare, type Which } from './which';
 export { partFat, partOff, type GoesOn } from './part-off';
 export {
   bringTo,
@@ -41,6 +43,8 @@ export { LOSSES, type Loss } from './losses';
 export {
   becomePot,
   body,
+  bodyAt,
+  heldFatShare,
   copyPot,
   emptyPot,
   fatPct,
@@ -55,6 +59,7 @@ export {
   saltPct,
   standingMl,
   standingOf,
+  type BodyParts,
   type Hob,
   type PotState,
   type Standing,
@@ -69,6 +74,7 @@ export {
   STRAINERS,
   type Band,
   type Defat,
+  type Effort,
   type Fuel,
   type Heat,
   type Lid,

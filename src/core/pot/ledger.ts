@@ -1,11 +1,11 @@
 import type { Fuel, ProcessConstants } from './constants';
-import { liquidG, liquidMl } from './liquid';
+import { fatG, liquidG, liquidMl } from './liquid';
 import { asideOf, type Aside } from './aside';
 import { LOSSES, type Loss } from './losses';
 import type { Joint, Portions, StepReport } from './report';
 import {
   bindingGPerL,
-  body,
+  bodyParts,
   ethanolPct,
   fatPct,
   gelatinPct,
@@ -15,6 +15,7 @@ import {
   piecesMl,
   saltPct,
   standingMl,
+  type BodyParts,
   type PotState,
 } from './state';
 import { dipAt, levelAt, type Vessel } from './vessel';
@@ -46,7 +47,11 @@ export interface LedgerRow {
   readonly fatPct: number;
   readonly ethanolPct: number;
   readonly bindingGPerL: number;
+  /** Hot; and what it is made of, for `bodyAt`. */
   readonly body: number;
+  readonly bodyOf: BodyParts;
+  /** % of liquid and pieces together, where there are pieces: what a spoonful holds. */
+  readonly spoonful?: { readonly saltPct: number; readonly fatPct: number } | undefined;
   readonly allergens: readonly string[];
   /** g lost in this step, by cause; below 0 where a second pass won some back. Causes that lost nothing are left out. */
   readonly lost: Readonly<Partial<Record<Loss, number>>>;
@@ -60,6 +65,8 @@ export interface LedgerRow {
   readonly energy: { readonly fuel: Fuel; readonly kWh: number };
   /** h of active work in this step. */
   readonly handsHours: number;
+  /** h of these that are the batch's share of setting up and washing up: on its first step. */
+  readonly sharedHandsHours?: number | undefined;
   /** What left for another use in this step. */
   readonly parted: readonly Joint[];
   readonly warnings: readonly Warning[];
@@ -72,6 +79,16 @@ export interface RowOf {
   readonly handsHours: number;
   readonly warnings: readonly Warning[];
   readonly inputsSoFar: number;
+}
+
+/** Salt and fat of liquid and pieces together, %: what is eaten where pieces are served. */
+function spoonful(pot: PotState): LedgerRow['spoonful'] {
+  if (pot.pieces.length === 0) return undefined;
+  const { liquid, pieces } = pot;
+  const g = liquidG(liquid) + piecesG(pot);
+  const salt = pieces.reduce((sum, p) => sum + p.parts.salt, liquid.salt);
+  const fat = pieces.reduce((sum, p) => sum + p.parts.fat, fatG(liquid));
+  return { saltPct: (salt / g) * 100, fatPct: (fat / g) * 100 };
 }
 
 export function ledgerRow(
@@ -87,6 +104,7 @@ export function ledgerRow(
   const ml = liquidMl(pot.liquid);
   const solidMl = piecesMl(pot);
   const level = levelCm(pot);
+  const thick = bodyParts(pot, c);
   return {
     ...of,
     vessel: pot.vessel,
@@ -109,7 +127,9 @@ export function ledgerRow(
     fatPct: fatPct(pot),
     ethanolPct: ethanolPct(pot),
     bindingGPerL: bindingGPerL(pot),
-    body: body(pot, c),
+    body: thick.starch + thick.gelatin + thick.held + thick.pulp,
+    bodyOf: thick,
+    spoonful: spoonful(pot),
     allergens: [...pot.allergens].sort(),
     lost,
     shares: report.shares,

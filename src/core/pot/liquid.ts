@@ -24,8 +24,14 @@ export interface Liquid {
   rest: number;
   binding: number;
   pulp: number;
+  /** °C above which something in it curdles or splits, and what; `NEVER` where nothing does. */
+  curdlesAt: number;
+  curdler: string;
   sources: EthanolSource[];
 }
+
+/** °C that no pot reaches. */
+export const NEVER = 999;
 
 export const noLiquid = (): Liquid => ({
   water: 0,
@@ -38,6 +44,8 @@ export const noLiquid = (): Liquid => ({
   rest: 0,
   binding: 0,
   pulp: 0,
+  curdlesAt: NEVER,
+  curdler: '',
   sources: [],
 });
 
@@ -90,6 +98,13 @@ export function copyLiquid(l: Liquid): Liquid {
   return { ...l, sources: l.sources.map((s) => ({ ...s })) };
 }
 
+/** Something that curdles or splits above a temperature comes in: the most delicate of all counts. */
+export function delicate(l: Liquid, celsius: number, what: string): void {
+  if (celsius >= l.curdlesAt) return;
+  l.curdlesAt = celsius;
+  l.curdler = what;
+}
+
 /** Puts a share `k` of `from` into `into`; alcohol from different additions stays apart. */
 export function pourShare(into: Liquid, from: Liquid, k: number): void {
   into.water += from.water * k;
@@ -102,6 +117,7 @@ export function pourShare(into: Liquid, from: Liquid, k: number): void {
   into.rest += from.rest * k;
   into.binding += from.binding * k;
   into.pulp += from.pulp * k;
+  if (k > 0) delicate(into, from.curdlesAt, from.curdler);
   for (const s of from.sources)
     into.sources.push({ added: s.added * k, minutes: s.minutes, phi: s.phi, left: s.left * k });
 }
@@ -119,6 +135,7 @@ export function addStuff(l: Liquid, stuff: Stuff, g: number, bindFat = false): v
   l.rest += parts.rest * g;
   l.binding += stuff.binding * g;
   l.pulp += stuff.pulp * g;
+  if (stuff.curdlesAt !== undefined) delicate(l, stuff.curdlesAt, stuff.name);
   if (parts.ethanol > 0)
     l.sources.push({ added: parts.ethanol * g, minutes: 0, phi: 1, left: parts.ethanol * g });
 }

@@ -1,7 +1,8 @@
 import type { LedgerRow } from './ledger';
-import { liquidMl } from './liquid';
-import type { PotState } from './state';
-import { litres } from './figures';
+import { isTray } from './aside';
+import { liquidG, liquidMl } from './liquid';
+import { piecesG, type PotState, type Standing } from './state';
+import { kilos, litres } from './figures';
 import { maxFillMl } from './vessel';
 import type { PotVerb } from './verb';
 import type { Warning } from './warnings';
@@ -73,6 +74,7 @@ function standsAside(rows: LedgerRow[], pot: PotState | undefined): LedgerRow[] 
   if (!last || !pot || pot.aside.length === 0) return rows;
   const warnings = pot.aside.map((s): Warning => {
     const ml = liquidMl(s.liquid);
+    if (isTray(s.vessel)) return stillSetAside(s);
     return {
       code: 'stands-aside',
       message: `${litres(ml)} still stand in the ${s.vessel.name}: they are counted with what is made here.`,
@@ -83,4 +85,21 @@ function standsAside(rows: LedgerRow[], pot: PotState | undefined): LedgerRow[] 
     };
   });
   return [...rows.slice(0, -1), { ...last, warnings: [...last.warnings, ...warnings] }];
+}
+
+function stillSetAside(tray: Standing): Warning {
+  const g = piecesG(tray) + liquidG(tray.liquid);
+  return {
+    code: 'stands-aside',
+    message: `${kilos(g)} are still set aside: they are counted with what is made here.`,
+    value: g,
+    limit: 0,
+    unit: 'g',
+    cure: {
+      do: 'return',
+      message: 'Return the pieces, pick them, or take them out for good.',
+      value: g,
+      unit: 'g',
+    },
+  };
 }

@@ -11,5 +11,6 @@ export const LOSSES = [
   'dragged with fat',
   'left in the blender',
   'left in the sieve',
+  'poured away',
 ] as const;
 export type Loss = (typeof LOSSES)[number];

@@ -1,5 +1,5 @@
 import type { Trouble } from '../trouble';
-import { gathered } from './aside';
+import { gathered, trayOf } from './aside';
 import type { ProcessConstants } from './constants';
 import { litres, trouble } from './figures';
 import { LONGEST_H } from './heat';
@@ -7,11 +7,12 @@ import { ledgerRow, type LedgerRow } from './ledger';
 import { liquidMl } from './liquid';
 import { lookAhead, type FillingOf } from './look-ahead';
 import { productOf, type Product } from './product';
+import { pieceG } from './piece';
 import { noReport, type StepReport, type Taken } from './report';
 import { emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
 import { capacityMl, type Vessel } from './vessel';
-import { potVerb, type Doing, type PotTable, type UnreadStep } from './verb';
-import { warningsOfAny } from './warnings';
+import { potVerb, type Doing, type Handled, type PotTable, type UnreadStep } from './verb';
+import { delicacyOf, spoiled, warningsOfAny, type Delicacy } from './warnings';
 
 /** A recipe ready to be run. */
 export interface PotOf<S extends Doing> {
@@ -59,7 +60,7 @@ export function runPotWith<S extends Doing>(
   let portioned = false;
   for (const [index, step] of steps.entries()) {
     const report = noReport();
-    const before = { lost: { ...pot.lost }, netKj: pot.netKj };
+    const before = { lost: { ...pot.lost }, netKj: pot.netKj, ...atHand(pot), ...delicacyOf(pot) };
     if (isUnread(step)) unread.push({ step: index, trouble: step.why });
     else {
       const cannot = portioned ? afterPortion(index) : doStep(verbs, pot, step, c, report);
@@ -78,7 +79,7 @@ export function runPotWith<S extends Doing>(
     const told = {
       step: index,
       do: step.do,
-      ...besides(verbs, pot, step, c, report),
+      ...besides(verbs, pot, step, c, report, before),
       inputsSoFar: inputs.length,
     };
     rows.push(ledgerRow(pot, told, c, report, before));
@@ -86,11 +87,41 @@ export function runPotWith<S extends Doing>(
   const ahead = lookAhead(rows, filling, pot);
   gathered(pot);
   if (liquidMl(pot.liquid) === 0 && piecesG(pot) === 0) return { rows: ahead, inputs, packed, unread };
-  return { rows: ahead, inputs, packed, unread, product: productOf(pot) };
+  const product = productOf(pot);
+  return { rows: withShared(ahead, product, c), inputs, packed, unread, product };
 }
 
 const afterPortion = (index: number): Trouble =>
   trouble('after-portion', 'Nothing can follow the portioning: it is the last step.', index + 1, index);
+
+/** g of pieces, g in the strainer and on the tray, and ml of liquid. */
+interface AtHand {
+  readonly pieces: number;
+  readonly held: number;
+  readonly ml: number;
+}
+function atHand(pot: PotState): AtHand {
+  const tray = trayOf(pot);
+  const held = pot.inStrainer?.pieces.reduce((g, p) => g + pieceG(p), 0) ?? 0;
+  return { pieces: piecesG(pot), held: held + (tray ? piecesG(tray) : 0), ml: liquidMl(pot.liquid) };
+}
+
+function handledIn(pot: PotState, report: StepReport, before: AtHand): Handled {
+  const came = report.inputs.reduce((g, input) => g + input.g, 0);
+  return {
+    kg: (came > 0 ? came : Math.max(before.pieces, piecesG(pot))) / 1000,
+    heldKg: before.held / 1000,
+    l: Math.max(before.ml, liquidMl(pot.liquid)) / 1000,
+  };
+}
+
+/** Setting up and washing up goes with the batch: on its first step, so that what parts from it bears its share. */
+function withShared(rows: readonly LedgerRow[], product: Product, c: ProcessConstants): LedgerRow[] {
+  const shared = Math.min(c.sharedHands.batch, (c.sharedHands.perL * product.ml) / 1000);
+  return rows.map((row, i) =>
+    i === 0 ? { ...row, handsHours: row.handsHours + shared, sharedHandsHours: shared } : row,
+  );
+}
 
 /** The hands a step takes and what is to be watched for after it; of one that was not read, what any pot says of itself. */
 function besides<S extends Doing>(
@@ -99,12 +130,17 @@ function besides<S extends Doing>(
   step: S | UnreadStep,
   c: ProcessConstants,
   report: StepReport,
+  before: AtHand & Delicacy,
 ) {
   if (isUnread(step)) return { handsHours: 0, warnings: warningsOfAny(pot, false, c) };
   const verb = potVerb(verbs, step);
   return {
-    handsHours: step.hands ?? verb.hands(step, c),
-    warnings: [...warningsOfAny(pot, verb.seasons, c), ...verb.warns(pot, step, c, report)],
+    handsHours: step.hands ?? verb.hands(step, c, handledIn(pot, report, before)),
+    warnings: [
+      ...warningsOfAny(pot, verb.seasons, c),
+      ...spoiled(pot, before, verb.heats || report.heatHours > 0, c),
+      ...verb.warns(pot, step, c, report),
+    ],
   };
 }
 

@@ -175,12 +175,44 @@ function heldBody(s: Standing, { factor, splitsAt }: ProcessConstants['held']): 
   return share < 1 ? Math.min(THICKEST, (factor * -Math.log(1 - share)) / Math.log(100)) : THICKEST;
 }
 
-/** 1 coats a spoon, whatever made it: starch, gelatin, fat that is held, or pulp (docs/model.md, "Body"). */
-export const body = (s: Standing, c: ProcessConstants): number =>
-  bindingGPerL(s) / c.coating.flourGPerL +
-  gelatinPct(s) / c.coating.gelatinPct +
-  heldBody(s, c.held) +
-  pulpPct(s) * c.bodyPerPulpPct;
+/** What the body of a liquid is made of, hot: each its share of it, and the gelatin in % besides. */
+export interface BodyParts {
+  readonly starch: number;
+  readonly gelatin: number;
+  readonly held: number;
+  readonly pulp: number;
+  readonly gelatinPct: number;
+}
+
+export const bodyParts = (s: Standing, c: ProcessConstants): BodyParts => ({
+  starch: bindingGPerL(s) / c.coating.flourGPerL,
+  gelatin: gelatinPct(s) / c.coating.gelatinPct,
+  held: heldBody(s, c.held),
+  pulp: pulpPct(s) * c.bodyPerPulpPct,
+  gelatinPct: gelatinPct(s),
+});
+
+/** 1 coats a spoon, whatever made it: starch, gelatin, fat that is held, or pulp (docs/model.md, "Body"). Hot. */
+export function body(s: Standing, c: ProcessConstants): number {
+  const { starch, gelatin, held, pulp } = bodyParts(s, c);
+  return starch + gelatin + held + pulp;
+}
+
+/** °C at which a body is told, and at which set gelatin gives what it gives. */
+const HOT = 80;
+const SET = 5;
+
+/**
+ * The body at another temperature: cold thickens. Starch, gelatin and held fat gain with every 10 °C below 80; below where it sets,
+ * gelatin goes over from coating to holding (docs/model.md, "Body"). Pulp stays what it is.
+ */
+export function bodyAt(of: BodyParts, celsius: number, { cold }: ProcessConstants): number {
+  const tens = Math.max(0, HOT - celsius) / 10;
+  const flowing = of.gelatin * (1 + cold.gelatin * tens);
+  const set = Math.min(1, Math.max(0, (cold.setsC - celsius) / (cold.setsC - SET)));
+  const gelatin = flowing + set * Math.max(0, of.gelatinPct / cold.setPct - flowing);
+  return of.starch * (1 + cold.starch * tens) + gelatin + of.held * (1 + cold.held * tens) + of.pulp;
+}
 
 /** °C after putting something of another temperature in. */
 export function mixedCelsius(

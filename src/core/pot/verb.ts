@@ -17,6 +17,13 @@ export interface UnreadStep {
   readonly why: Trouble;
 }
 
+/** What a step has under its hands: kg that came in, or else of pieces in the pot; kg in the strainer; l before or after, whichever is more. */
+export interface Handled {
+  readonly kg: number;
+  readonly heldKg: number;
+  readonly l: number;
+}
+
 /**
  * What the pot asks of a verb. The pot knows no verb by name: whoever runs one hands it the table, so that verbs can stand
  * above what they are made of.
@@ -26,8 +33,8 @@ export interface PotVerb<S extends Doing> {
   run(pot: PotState, step: S, c: ProcessConstants, report: StepReport): Trouble | undefined;
   /** The same step for `factor` times the amount: stated masses and volumes grow; shares, levels, bands and times stay. */
   scale(step: S, factor: number): S;
-  /** The usual active work of such a step, h, where it does not say. */
-  hands(step: S, c: ProcessConstants): number;
+  /** The usual active work of such a step, h, where it does not say: it grows with what is handled. */
+  hands(step: S, c: ProcessConstants, handled: Handled): number;
   /** What a cook should know once the step is done, beyond what holds of any pot. */
   warns(pot: PotState, step: S, c: ProcessConstants, report: StepReport): Warning[];
   /** Whether it keeps the pot on the heat: what boils away in several such steps is topped up together. */

@@ -1,7 +1,15 @@
 import type { ProcessConstants } from './constants';
 import { kilos, litres, percent } from './figures';
-import { liquidG } from './liquid';
-import { fries, saltPct, standingMl, type PotState, type Standing } from './state';
+import { liquidG, liquidMl, NEVER } from './liquid';
+import {
+  bindingGPerL,
+  fries,
+  heldFatShare,
+  saltPct,
+  standingMl,
+  type PotState,
+  type Standing,
+} from './state';
 import { maxFillMl } from './vessel';
 
 /** What would put a warning right. `step` is where to do it, if not at the warning's own; values in `unit`. */
@@ -16,6 +24,9 @@ export interface Cure {
     | 'simmer'
     | 'cook shorter'
     | 'combine'
+    | 'return'
+    | 'let it cool'
+    | 'whisk water in'
     | 'take the fat off first'
     | 'stronger hob';
   readonly message: string;
@@ -23,6 +34,11 @@ export interface Cure {
   readonly value: number;
   readonly unit: Unit;
 }
+
+/** How mounted butter is called among what is delicate. */
+export const MOUNTED = 'mounted butter';
+/** Flour equivalent, g per litre, from which it is a roux or a paste. */
+const ROUX_G_PER_L = 150;
 
 type Unit = 'ml' | 'cm' | '%' | 'g' | '°C' | 'h' | 'kg/h' | 'kW';
 
@@ -38,7 +54,9 @@ export interface Warning {
     | 'boils-dry'
     | 'burner-limits'
     | 'no-free-fat'
-    | 'stands-aside';
+    | 'stands-aside'
+    | 'curdles'
+    | 'splits';
   /** What is wrong, as a sentence. */
   readonly message: string;
   readonly value: number;
@@ -101,6 +119,79 @@ function oversalted(pot: PotState, seasons: boolean, c: ProcessConstants): Warni
             value: water,
             unit: 'ml',
           },
+    },
+  ];
+}
+
+/** How a liquid stood before a step: what is told once must be new. */
+export interface Delicacy {
+  readonly celsius: number;
+  readonly curdlesAt: number;
+  readonly heldShare: number;
+}
+export const delicacyOf = (pot: PotState): Delicacy => ({
+  celsius: pot.celsius,
+  curdlesAt: pot.liquid.curdlesAt,
+  heldShare: heldFatShare(pot),
+});
+
+/**
+ * What a step has curdled or split: something delicate made hotter than it bears where no starch guards it, or fat held closer than
+ * it can be. Told once: what has curdled does not curdle again.
+ */
+export function spoiled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessConstants): Warning[] {
+  return [...curdled(pot, before, heats, c), ...closeToSplitting(pot, before, c)];
+}
+
+function curdled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessConstants): Warning[] {
+  const { liquid, celsius } = pot;
+  const limit = liquid.curdlesAt;
+  const butter = liquid.curdler === MOUNTED;
+  // Butter is mounted off the heat, whatever the pot was at: only heat after that counts.
+  const now = heats || celsius > before.celsius + 1 || (!butter && limit < before.curdlesAt);
+  if (celsius <= limit || !now) return [];
+  if (!butter && bindingGPerL(pot) >= c.delicate.guardGPerL) return [];
+  liquid.curdlesAt = NEVER;
+  return [
+    {
+      code: butter ? 'splits' : 'curdles',
+      message: butter
+        ? `The butter mounted into it lets go above ${limit.toFixed(0)} °C: the pot is at ${celsius.toFixed(0)} °C.`
+        : `${liquid.curdler} curdles above ${limit.toFixed(0)} °C: the pot is at ${celsius.toFixed(0)} °C.`,
+      value: celsius,
+      limit,
+      unit: '°C',
+      cure: {
+        do: 'let it cool',
+        message: butter
+          ? 'Mount it last and keep it below that, or mount a little butter again.'
+          : `Stir it in off the heat, below ${limit.toFixed(0)} °C, or bind with ${c.delicate.guardGPerL.toFixed(0)} g of flour a litre first.`,
+        value: limit,
+        unit: '°C',
+      },
+    },
+  ];
+}
+
+function closeToSplitting(pot: PotState, before: Delicacy, c: ProcessConstants): Warning[] {
+  const share = heldFatShare(pot);
+  const limit = c.delicate.heldWarns;
+  // Flour in fat is a roux and no sauce.
+  if (share <= limit || before.heldShare > limit || bindingGPerL(pot) > ROUX_G_PER_L) return [];
+  const ml = liquidMl(pot.liquid) * (share / limit - 1);
+  return [
+    {
+      code: 'splits',
+      message: `${percent(share * 100)} of it is fat that is held: above ${percent(limit * 100)} it is about to split, and at ${percent(c.held.splitsAt * 100)} it does.`,
+      value: share * 100,
+      limit: limit * 100,
+      unit: '%',
+      cure: {
+        do: 'whisk water in',
+        message: `Whisk in ${litres(ml)} of water or stock.`,
+        value: ml,
+        unit: 'ml',
+      },
     },
   ];
 }

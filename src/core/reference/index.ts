@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { LearningConstants } from '../learning';
-import type { ProcessConstants } from '../pot';
+import type { Effort, ProcessConstants } from '../pot';
 import table from './process.json';
 
 /** One constant with where it comes from and the 90 % range it may lie in. */
@@ -113,6 +113,20 @@ const binding = ({ of, band }: Reading) => ({
   coating: { flourGPerL: of('flour_eq_coating'), gelatinPct: of('gelatin_coats_spoon_hot') },
   held: { factor: of('held_fat_factor'), splitsAt: of('held_fat_splits') },
   bodyPerPulpPct: of('pulp_body'),
+  delicate: {
+    mountedC: of('mounted_butter_max_temp'),
+    butterSauceC: of('butter_sauce_max_temp'),
+    butterSauceShare: of('butter_sauce_fat_share'),
+    guardGPerL: of('curdle_guard_flour_eq'),
+    heldWarns: of('held_fat_warns'),
+  },
+  cold: {
+    starch: of('cold_starch_per_10c'),
+    gelatin: of('cold_gelatin_per_10c'),
+    held: of('cold_held_per_10c'),
+    setsC: of('gelatin_sets_temp'),
+    setPct: of('gelatin_coats_set'),
+  },
   oversaltedPct: of('salt_threshold_oversalted'),
   bands: {
     soup: band('flour_eq_soup'),
@@ -130,6 +144,18 @@ const binding = ({ of, band }: Reading) => ({
   puree: { loss: of('puree_loss_blender_pass') / 100, starchBinding: of('puree_starch_binding') },
 });
 
+/** Active work by kind of step, out of its rows in minutes. */
+function handsIn(rows: ReadonlyMap<string, ReferenceRow>): ProcessConstants['hands'] {
+  const found: Record<string, Effort> = {};
+  for (const { key } of rows.values()) {
+    const kind = /^hands_(.+?)(?:_per_kg|_per_l)?$/.exec(key)?.[1];
+    if (kind === undefined) continue;
+    const hours = (suffix: string): number => (rows.get(`hands_${kind}${suffix}`)?.value ?? 0) / 60;
+    found[kind.replaceAll('_', ' ')] = { fixed: hours(''), perKg: hours('_per_kg'), perL: hours('_per_l') };
+  }
+  return found;
+}
+
 /** The constants the pot is run with, out of a table of reference rows. */
 export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): ProcessConstants {
   const read = reading(rows);
@@ -139,15 +165,18 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
     ...leaving(read),
     ...binding(read),
     addedCelsius: of('temp_added'),
+    clarify: {
+      held: of('clarification_raft_loss') / 100,
+      fatCaught: of('clarification_fat_caught') / 100,
+      pulpCaught: of('clarification_pulp_caught') / 100,
+      hours: of('hours_clarify'),
+    },
     chillHours: of('hours_chill'),
     leastDepthCm: of('least_depth'),
     wallLossKwPerM2: of('wall_loss_kw_per_m2'),
     efficiency: { electricity: of('eff_electric_plate'), gas: of('eff_gas_open') },
-    hands: Object.fromEntries(
-      [...rows.values()]
-        .filter((row) => row.key.startsWith('hands_'))
-        .map((row) => [row.key.slice('hands_'.length).replaceAll('_', ' '), row.value / 60]),
-    ),
+    hands: handsIn(rows),
+    sharedHands: { batch: of('shared_hands_batch') / 60, perL: of('shared_hands_per_l') / 60 },
     latentKj: of('latent_heat_100c'),
     heatCapacity: { liquid: of('specific_heat_water'), pieces: of('specific_heat_pieces') },
   };

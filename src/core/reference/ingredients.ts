@@ -18,6 +18,7 @@ const physics = Ingredient.pick({
   givesHalfLifeH: true,
   juice: true,
   pulpPct: true,
+  curdlesAtC: true,
   retentionMlPerKg: true,
   retentionPressedMlPerKg: true,
   packing: true,

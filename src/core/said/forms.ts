@@ -1,5 +1,6 @@
 import type { Of } from '../written';
 import { findMatter, type Names } from './names';
+import { whichSaid, type WhichSaid } from './which';
 import {
   amountSaid,
   lengthSaid,
@@ -46,11 +47,13 @@ export interface Slots {
   /** The words the matter was called by. */
   readonly called: string;
   readonly number: string;
+  /** Which pieces: `{}` where all are meant. */
+  readonly which: { readonly pieces?: Exclude<WhichSaid, undefined> };
   /** The form's own words that stood in the line. */
   readonly said: readonly string[];
 }
 
-type Kind = 'amount' | 'time' | 'share' | 'temperature' | 'litres' | 'length' | 'matter' | 'number';
+type Kind = 'amount' | 'time' | 'share' | 'temperature' | 'litres' | 'length' | 'matter' | 'number' | 'which';
 
 type Node =
   | { readonly is: 'word'; readonly word: string }
@@ -102,7 +105,7 @@ interface Reading {
 }
 
 const READERS: Readonly<
-  Record<Exclude<Kind, 'matter'>, (words: readonly string[], names: Names) => string | undefined>
+  Record<Exclude<Kind, 'matter' | 'which'>, (words: readonly string[], names: Names) => string | undefined>
 > = {
   amount: amountSaid,
   time: timeSaid,
@@ -123,6 +126,11 @@ function spanAs(r: Reading, kind: Kind, from: number, to: number): Partial<Slots
     const called = words.join(' ').replaceAll(' ,', ',');
     const of = /^[,;]|[,;]$/.test(called) ? undefined : findMatter(called, r.names, 'left');
     slots = of?.ok ? { matter: of.value, called } : undefined;
+  } else if (kind === 'which') {
+    const which = /^[,;]|[,;]$/.test(words.join(' '))
+      ? undefined
+      : whichSaid(words.join(' '), r.names, 'left');
+    slots = which?.ok ? { which: which.value } : undefined;
   } else {
     const read = READERS[kind](words, r.names);
     slots = read === undefined ? undefined : { [kind]: read };

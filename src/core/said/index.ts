@@ -8,3 +8,4 @@ export { amountAndName } from './amount';
 export { at } from './match';
 export { amountSaid } from './slots';
 export { plain } from './quotes';
+export { whichSaid, whichWords, type WhichSaid } from './which';

@@ -49,7 +49,7 @@ export const takenOfLast = (run: PotRun): string[] => [
 ];
 
 const contents = (p: Product): number[] => {
-  const { sources, ...liquid } = p.liquid;
+  const { sources, curdler: _c, ...liquid } = p.liquid;
   const ethanol = sources.reduce((g, s) => g + s.left, 0);
   return [...Object.values(liquid), ethanol, liquidG(p.liquid)].map((g) => g / p.g);
 };

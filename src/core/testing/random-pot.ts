@@ -13,6 +13,7 @@ import {
   STRAINERS,
   type JointCost,
   type Matter,
+  type Which,
 } from '../pot';
 import { VERBS, type Pot, type PotDoing, type PotStep } from '../verbs';
 import { CONSTANTS } from '../reference';
@@ -89,9 +90,10 @@ const jointCost: fc.Arbitrary<JointCost> = fc.oneof(
   fc.record({ by: fc.constant('market' as const), perG: num(0, 0.05), restPerG: num(0, 0.05) }),
 );
 
-const [WINE, CREAM, ROUX_STUFF, SALT] = ['wine', 'cream', 'roux', 'salt'].map((name) =>
+const which = pick<Which>(undefined, undefined, 'bones', 'meat', 'vegetables', ['meat']);
+const [WINE, CREAM, ROUX_STUFF, SALT, MEAT] = ['wine', 'cream', 'roux', 'salt', 'meat'].map((name) =>
   of(STUFFS.find((s) => s.name === name) as Stuff),
-) as [Matter, Matter, Matter, Matter];
+) as [Matter, Matter, Matter, Matter, Matter];
 
 /** What random steps of a verb are like, and how often there is one beside the others. */
 interface Likely<Do extends PotDoing['do']> {
@@ -123,6 +125,7 @@ const STEPS: { readonly [Do in PotDoing['do']]: Likely<Do> } = {
   brown: often(
     1,
     fc.record({
+      pieces: pick<Which>(undefined, undefined, 'bones', 'vegetables'),
       vapour: num(0.01, 0.3),
       fatRunOff: num(0, 0.02),
       hours: num(0, 1),
@@ -176,6 +179,19 @@ const STEPS: { readonly [Do in PotDoing['do']]: Likely<Do> } = {
   'thicken to': often(1, fc.record({ what: fc.constant(ROUX_STUFF), band: pick(...BANDS) })),
   'loosen to': often(1, fc.record({ what: pick(CREAM, of(WATER)), band: pick(...BANDS) })),
   'top up': often(1, fc.constant({})),
+  drain: often(0.6, fc.record({ as: pick(undefined, undefined, 'liquor'), cost: jointCost })),
+  blanch: often(0.6, fc.record({ hours: num(0.01, 0.3) })),
+  clarify: often(0.5, fc.record({ what: pick(CREAM, of(WATER), MEAT), g: num(10, 600), hours: num(0.1, 1) })),
+  'set aside': often(1, fc.record({ pieces: which, share: pick(undefined, 0.4, 1) })),
+  return: often(
+    1,
+    fc.oneof(
+      fc.record({ pieces: which, share: pick(undefined, 0.4, 1) }),
+      fc.constant({ juicesOnly: true as const }),
+    ),
+  ),
+  'take out': often(0.5, fc.record({ pieces: which })),
+  rest: often(0.5, fc.record({ hours: num(0.05, 1) })),
   pick: often(1, fc.record({ share: num(0.05, 1), as: pick(undefined, 'picked', 'meat'), cost: jointCost })),
   'second wash': often(1, fc.record({ as: fc.constant('spent'), cost: jointCost })),
   'draw off': often(
@@ -243,6 +259,16 @@ const phrase: fc.Arbitrary<PotStep[]> = fc.oneof(
       cook,
       { do: 'turn to', vessel: back },
       { do: 'combine', vessel },
+    ]),
+  fc
+    .tuple(which, pick(undefined, 0.5), num(0.05, 1), fc.boolean())
+    .map(([pieces, share, hours, picks]): PotStep[] => [
+      { do: 'set aside', pieces, share },
+      { do: 'brown', vapour: 0.05, fatRunOff: 0, hours },
+      { do: 'rest', hours },
+      ...(picks ? [{ do: 'pick' as const, share: 0.6, cost: { by: 'weight' as const } }] : []),
+      { do: 'return', juicesOnly: true },
+      { do: 'return', pieces },
     ]),
   fc.record({ what: matter, g: num(1, 300) }).map(({ what, g }): PotStep[] => [
     { do: 'mount', what, g },

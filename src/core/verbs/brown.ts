@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import {
   browned,
+  chosenPieces,
   kilos,
   litres,
   partFat,
@@ -9,19 +10,23 @@ import {
   trouble,
   type Doing,
   type JointCost,
+  type Piece,
   type PotState,
   type Warning,
+  type Which,
 } from '../pot';
-import { asks, at } from '../said';
+import { asks, at, whichSaid, whichWords } from '../said';
 import { readAmountOf } from '../quantity';
-import type { Trouble } from '../trouble';
+import { fine, type Trouble } from '../trouble';
 import { Cost, doing, Name, Typed } from '../written';
 import { COST, fatIn, fatWords } from './joint-words';
 import { jointCost, maybeIn, then, valueIn } from './resolving';
 import { asItIs, nothing, usually, type Verb } from './verb';
+import { idsOfPieces, Pieces } from './which-form';
 
 const Brown = doing('brown', {
   loss: Typed,
+  pieces: Pieces.describe('only these of what is in the pot; left out, all of it'),
   fatRunOff: Typed.optional(),
   fatKept: z.boolean().optional().describe('the fat stays in the pot; else it is poured off'),
   as: Name.optional().describe('the name under which the fat goes on to another use'),
@@ -32,6 +37,8 @@ type Written = z.infer<typeof Brown>;
 
 export interface BrownStep extends Doing {
   readonly do: 'brown';
+  /** Only these of what is in the pot. */
+  readonly pieces?: Which;
   /** Shares of the pieces' current mass. */
   readonly vapour: number;
   readonly fatRunOff: number;
@@ -61,7 +68,7 @@ function lossIn(time: string, { aMinute, most }: typeof SWEATING): string {
 }
 
 /** What the pieces hold too little of for it. */
-function cannot(pot: PotState, step: BrownStep): Trouble | undefined {
+function cannot(pot: PotState, step: BrownStep, chosen: readonly Piece[]): Trouble | undefined {
   const share = step.vapour + step.fatRunOff;
   if (pot.pieces.length === 0)
     return trouble('nothing-to-brown', 'Brown: there are no pieces in the pot to brown.', 0, 0);
@@ -72,7 +79,7 @@ function cannot(pot: PotState, step: BrownStep): Trouble | undefined {
       share,
       1,
     );
-  for (const piece of pot.pieces) {
+  for (const piece of chosen) {
     const g = pieceG(piece);
     const vapour = g * step.vapour;
     const fat = g * step.fatRunOff;
@@ -127,7 +134,7 @@ const fatWay = (step: Written, name: Parameters<Verb<Written, BrownStep>['says']
  */
 export const brown: Verb<Written, BrownStep> = {
   written: [Brown],
-  ids: asItIs,
+  ids: idsOfPieces,
   takes: nothing,
   parts: (step) => step.as,
   amount: (step) => step.loss,
@@ -139,28 +146,42 @@ export const brown: Verb<Written, BrownStep> = {
       ? say(`the fat cannot stay in the pot and go on as “${step.as}” as well.`)
       : undefined;
   },
-  says: (step, name) => `brown ${step.loss}${fatWay(step, name)}${step.time ? `, takes ${step.time}` : ''}`,
+  says: (step, name) =>
+    `brown ${step.loss}${step.pieces === undefined ? '' : `, only ${whichWords(step.pieces, name)}`}${fatWay(step, name)}${step.time ? `, takes ${step.time}` : ''}`,
   reads: [
     [
       new RegExp(
-        String.raw`^brown\s+(.+?)(?:,\s*fat run off\s+(.+?)(?:\s+(kept in the pot)|\s+as\s+(.+?)${COST})?)?(?:,\s*takes\s+(.+?))?$`,
+        String.raw`^brown\s+([^,]+?)(?:,\s*only\s+(.+?))?(?:,\s*fat run off\s+(.+?)(?:\s+(kept in the pot)|\s+as\s+(.+?)${COST})?)?(?:,\s*takes\s+(.+?))?$`,
         'i',
       ),
-      (m) =>
-        then(fatIn(at(m, 4), at(m, 5)), (fat) => ({
+      (m, names) => {
+        const only = m[2] ? whichSaid(at(m, 2), names) : fine({});
+        if (!only.ok) return only;
+        return then(fatIn(at(m, 5), at(m, 6)), (fat) => ({
           do: 'brown',
           loss: at(m, 1),
-          ...(m[2] ? { fatRunOff: at(m, 2) } : {}),
-          ...(m[3] ? { fatKept: true } : {}),
+          ...only.value,
+          ...(m[3] ? { fatRunOff: at(m, 3) } : {}),
+          ...(m[4] ? { fatKept: true } : {}),
           ...fat,
-          ...(m[6] ? { time: at(m, 6) } : {}),
-        })),
+          ...(m[7] ? { time: at(m, 7) } : {}),
+        }));
+      },
     ],
   ],
   everyday: [
     {
-      form: '[(dry|oven)] (brown|roast|colour|sear|fry|saute|sauté|sweat|soften|caramelise|toast) [(it|them|the bones|everything)] [(by|off)] <share> [,] [(for|takes)] [<time>]',
+      form: '[(dry|oven)] (brown|roast|colour|sear|fry|saute|sauté|sweat|soften|caramelise|toast) [(it|them|everything)] [(by|off)] <share> [,] [(for|takes)] [<time>]',
       means: ({ share, time }) => ({ do: 'brown', loss: share, ...(time === undefined ? {} : { time }) }),
+    },
+    {
+      form: '(brown|roast|colour|sear|fry|sweat|toast) [only] <which> [(by|off)] <share> [,] [(for|takes)] [<time>]',
+      means: ({ which, share, time }) => ({
+        do: 'brown',
+        loss: share,
+        ...which,
+        ...(time === undefined ? {} : { time }),
+      }),
     },
     {
       form: '(sweat|soften) [(it|them|gently|slowly|covered)] [for] <time>',
@@ -185,6 +206,7 @@ export const brown: Verb<Written, BrownStep> = {
     return then(maybeIn(shelf, 'time', step.time, 'time'), (hours = 0) => ({
       do: 'brown',
       vapour: loss.value,
+      pieces: step.pieces,
       fatRunOff: fat.value ?? 0,
       hours,
       fatKept: step.fatKept,
@@ -193,11 +215,13 @@ export const brown: Verb<Written, BrownStep> = {
     }));
   },
   run(pot, step, c, report) {
-    const wrong = cannot(pot, step);
+    const chosen = pot.pieces.length === 0 ? [] : chosenPieces('Brown', pot, step.pieces, 'in the pot');
+    if (!Array.isArray(chosen)) return chosen as Trouble;
+    const wrong = cannot(pot, step, chosen);
     if (wrong) return wrong;
     let vapour = 0;
     let fat = 0;
-    for (const piece of pot.pieces) {
+    for (const piece of chosen) {
       const g = pieceG(piece);
       browned(piece, g * step.vapour, g * step.fatRunOff);
       vapour += g * step.vapour;

@@ -1,5 +1,8 @@
 import {
+  delicate,
+  heldFatShare,
   liquidG,
+  MOUNTED,
   mustJoin,
   putIn,
   trouble,
@@ -34,6 +37,8 @@ export interface Joining {
   readonly holdsFat: boolean;
   /** Whether there must be liquid for it to join. */
   readonly intoLiquid: boolean;
+  /** Whether the fat lets go again when it gets too hot: mounted butter. */
+  readonly lets?: boolean;
   readonly seasons: boolean;
   readonly filling: PotVerb<Doing>['filling'];
 }
@@ -44,7 +49,7 @@ export const joinForm = <Do extends string>(verb: Do) => doing(verb, { of: Of, a
 export function joining<Do extends string>(
   verb: Do,
   written: Verb<WrittenJoin<Do>, JoinStep<Do>>['written'],
-  { called, holdsFat, intoLiquid, seasons, filling }: Joining,
+  { called, holdsFat, intoLiquid, lets = false, seasons, filling }: Joining,
   everyday: readonly Form<WrittenJoin<Do>>[] = [],
 ): Verb<WrittenJoin<Do>, JoinStep<Do>> {
   return {
@@ -80,6 +85,10 @@ export function joining<Do extends string>(
       if (intoLiquid && liquidG(pot.liquid) === 0)
         return trouble('empty', `${called}: there is no liquid in the pot.`, 0, 0);
       putIn(pot, step.what, step.g, c, report, holdsFat);
+      if (lets && heldFatShare(pot) > 0) {
+        const { butterSauceC, butterSauceShare, mountedC } = c.delicate;
+        delicate(pot.liquid, heldFatShare(pot) > butterSauceShare ? butterSauceC : mountedC, MOUNTED);
+      }
       return undefined;
     },
     scale: (step, factor) => ({ ...step, g: step.g * factor }),

@@ -8,6 +8,7 @@ export const mount = joining(
     called: 'Mount',
     holdsFat: true,
     intoLiquid: true,
+    lets: true,
     seasons: false,
     filling: 'no',
   },

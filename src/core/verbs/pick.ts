@@ -1,13 +1,22 @@
 import type { z } from 'zod';
 import {
+  clearTray,
   noLiquid,
   partOff,
   percent,
   pieceG,
+  piecesG,
+  pourShare,
+  scaleLiquid,
   shareOfPiece,
+  trayOf,
   trouble,
   type Doing,
   type JointCost,
+  type Piece,
+  type PotState,
+  type Standing,
+  type StepReport,
 } from '../pot';
 import { at, findNamed, plain } from '../said';
 import { Cost, doing, Id, Name, Typed } from '../written';
@@ -30,6 +39,28 @@ export interface PickStep extends Doing {
   readonly of?: string | undefined;
   readonly as?: string | undefined;
   readonly cost: JointCost;
+}
+
+/** What is not picked of a piece on the tray goes; what has run out of it goes into the pot. */
+function pickFromTray(
+  pot: PotState,
+  tray: Standing,
+  wanted: readonly Piece[],
+  step: PickStep,
+  report: StepReport,
+): undefined {
+  const all = piecesG(tray);
+  const g = wanted.reduce((sum, p) => sum + pieceG(p), 0);
+  const juices = all > 0 ? Math.min(1, g / all) : 0;
+  pourShare(pot.liquid, tray.liquid, juices);
+  scaleLiquid(tray.liquid, 1 - juices);
+  tray.pieces = tray.pieces.filter((p) => !wanted.includes(p));
+  pot.lost['solids discarded'] += g * (1 - step.share);
+  const picked = wanted.map((p) => shareOfPiece(p, step.share));
+  if (step.as === undefined) pot.pieces.push(...picked);
+  else partOff(pot, step, noLiquid(), picked, report);
+  clearTray(pot);
+  return undefined;
 }
 
 /** Picks a share of the cooked pieces out of the strainer: back into the pot, or as a joint product. */
@@ -74,9 +105,16 @@ export const pick: Verb<Written, PickStep> = {
       cost: jointCost(step.cost),
     })),
   run(pot, step, _c, report) {
-    const held = pot.inStrainer;
+    const isWanted = (p: Piece): boolean => step.of === undefined || p.stuff.id === step.of;
+    const [strainer, tray] = [pot.inStrainer, trayOf(pot)];
+    const held = strainer?.pieces.some(isWanted) ? strainer : tray?.pieces.some(isWanted) ? tray : strainer;
     if (!held || held.pieces.length === 0)
-      return trouble('nothing-in-strainer', 'Pick: no strainer holds anything of this pot.', 0, 0);
+      return trouble(
+        'nothing-in-strainer',
+        'Pick: no strainer holds anything of this pot, and nothing is set aside.',
+        0,
+        0,
+      );
     if (!(step.share > 0 && step.share <= 1))
       return trouble(
         'share-out-of-range',
@@ -84,9 +122,15 @@ export const pick: Verb<Written, PickStep> = {
         step.share * 100,
         100,
       );
-    const wanted = held.pieces.filter((p) => step.of === undefined || p.stuff.id === step.of);
+    const wanted = held.pieces.filter(isWanted);
     if (wanted.length === 0)
-      return trouble('not-in-strainer', 'Pick: what is to be picked is not in the strainer.', 0, 0);
+      return trouble(
+        'not-in-strainer',
+        'Pick: what is to be picked is neither in the strainer nor set aside.',
+        0,
+        0,
+      );
+    if (held === tray) return pickFromTray(pot, tray, wanted, step, report);
     const picked = wanted.map((p) => shareOfPiece(p, step.share));
     held.pieces = held.pieces.flatMap((p) =>
       !wanted.includes(p) ? [p] : step.share < 1 ? [shareOfPiece(p, 1 - step.share)] : [],
@@ -97,7 +141,7 @@ export const pick: Verb<Written, PickStep> = {
     return undefined;
   },
   scale: asItIs,
-  hands: usually('pick'),
+  hands: usually('pick', 'heldKg'),
   warns: noWarnings,
   heats: false,
   seasons: false,

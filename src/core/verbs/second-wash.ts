@@ -55,7 +55,7 @@ export const secondWash: Verb<Written, SecondWashStep> = {
     return undefined;
   },
   scale: asItIs,
-  hands: usually('second wash'),
+  hands: usually('second wash', 'heldKg'),
   warns: noWarnings,
   heats: false,
   seasons: false,

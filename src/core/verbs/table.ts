@@ -1,13 +1,16 @@
 import type { Doing, UnreadStep } from '../pot';
 import type { Unread, Written } from '../written';
 import { add } from './add';
+import { blanch } from './blanch';
 import { bring } from './bring';
 import { brown } from './brown';
 import { chill } from './chill';
+import { clarify } from './clarify';
 import { combine } from './combine';
 import { cook } from './cook';
 import { defat } from './defat';
 import { deglaze } from './deglaze';
+import { drain } from './drain';
 import { drawOff } from './draw-off';
 import { enrich } from './enrich';
 import { hold } from './hold';
@@ -19,15 +22,19 @@ import { pick } from './pick';
 import { portion } from './portion';
 import { puree } from './puree';
 import { reduce } from './reduce';
+import { rest } from './rest';
+import { returned } from './return';
 import { roux } from './roux';
 import { season } from './season';
 import { seasonTo } from './season-to';
 import { secondPass } from './second-pass';
 import { secondWash } from './second-wash';
+import { setAside } from './set-aside';
 import { sieve } from './sieve';
 import { skim } from './skim';
 import { split } from './split';
 import { strain } from './strain';
+import { takeOut } from './take-out';
 import { thicken } from './thicken';
 import { thickenTo } from './thicken-to';
 import { toTaste } from './to-taste';
@@ -52,7 +59,14 @@ export const VERBS = table({
   bring,
   cook,
   skim,
+  blanch,
   strain,
+  drain,
+  clarify,
+  'set aside': setAside,
+  return: returned,
+  'take out': takeOut,
+  rest,
   pick,
   'second wash': secondWash,
   'draw off': drawOff,

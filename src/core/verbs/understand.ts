@@ -89,7 +89,12 @@ export function readStep(text: string, names: Names): Outcome<WrittenDoing> {
       steps.map((s) => writeStepWith<WrittenDoing>(VERBS, s, names)),
     );
   const question = meant.find(isAsking);
-  if (question) return asked('asked', question.asks, question.instead);
+  if (question)
+    return asked(
+      'asked',
+      question.asks,
+      question.instead.filter((line) => reads(line, names)),
+    );
   for (const m of meant) {
     const doubt = isAsking(m) ? undefined : unsoundness(m, names);
     if (doubt?.code === 'doubtful-unit') return { ok: false, trouble: inCountries(text, doubt) };

@@ -1,4 +1,4 @@
-import type { Doing, LedgerRow, PotVerb, ProcessConstants } from '../pot';
+import type { Doing, Handled, LedgerRow, PotVerb, ProcessConstants } from '../pot';
 import type { SaidVerb } from '../said';
 import type { Outcome } from '../trouble';
 import type { Written, WrittenVerb } from '../written';
@@ -23,13 +23,16 @@ export const noAmount = (): null => null;
 export const noWarnings = (): never[] => [];
 export const asItIs = <T>(step: T): T => step;
 
-/** The usual hands of a kind of step out of the table of constants; throws where the table has none. */
+/**
+ * The usual hands of a kind of step out of the table of constants; throws where the table has none.
+ * @param kilos which of the kilos it goes by
+ */
 export const usually =
-  (kind: string) =>
-  (_step: unknown, c: ProcessConstants): number => {
-    const hours = c.hands[kind];
-    if (hours === undefined) throw new MissingConstant(`hands_${kind.replaceAll(' ', '_')}`);
-    return hours;
+  (kind: string, kilos: 'kg' | 'heldKg' = 'kg') =>
+  (_step: unknown, c: ProcessConstants, handled: Handled): number => {
+    const effort = c.hands[kind];
+    if (effort === undefined) throw new MissingConstant(`hands_${kind.replaceAll(' ', '_')}`);
+    return effort.fixed + effort.perKg * handled[kilos] + effort.perL * handled.l;
   };
 
 /** Thrown when a verb asks for a constant that the table does not hold. */

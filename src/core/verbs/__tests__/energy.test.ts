@@ -74,5 +74,24 @@ test('hands: what is usual for a step unless it is told; a roux is stirred for a
     { do: 'roux', to: 'blond', hours: 0.2 },
     { do: 'add', what: of(water), g: 1000, hands: 0 },
   ]);
-  expect(r.rows.map((row) => row.handsHours)).toEqual([CONSTANTS.hands.add, 0.5, 0.2, 0]);
+  const { fixed, perKg } = CONSTANTS.hands['add']!;
+  const shared = (CONSTANTS.sharedHands.perL * r.product!.ml) / 1000;
+  const hours = r.rows.map((row) => row.handsHours);
+  expect(hours[0]).toBeCloseTo(fixed + perKg * 0.1 + shared, 12);
+  expect(hours.slice(1)).toEqual([0.5, 0.2, 0]);
+});
+
+test('hands grow with the batch and shrink to what one small pan takes', () => {
+  const pan = (k: number) =>
+    run([
+      { ...add(1), what: of(water), g: 60 * k } as PotStep,
+      { do: 'reduce', heat: 'hard boil', lid: 'off', to: { until: 'share', value: 0.75 } },
+      { do: 'strain', pressed: false, through: 'fine mesh' },
+      { do: 'season', what: of(stuff('Salt', 'liquid', { salt: 1 })), g: 0.4 * k },
+    ]).rows.reduce((h, row) => h + row.handsHours, 0) * 60;
+  // A sauce of 45 ml: two minutes and not the better part of an hour.
+  expect(pan(1)).toBeGreaterThan(1);
+  expect(pan(1)).toBeLessThan(3);
+  expect(pan(300)).toBeGreaterThan(5 * pan(1));
+  expect(pan(300)).toBeLessThan(60 * pan(1));
 });
