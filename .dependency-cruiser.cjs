@@ -8,7 +8,7 @@ module.exports = {
       {
         pathNot: [
           '^src/core/',
-          '^node_modules/(zod|decimal\\.js|date-fns|@date-fns|fast-deep-equal|fastest-levenshtein)/',
+          '^node_modules/(zod|decimal\\.js|date-fns|@date-fns|fast-deep-equal|fastest-levenshtein|jsonc-parser)/',
         ],
       },
     ),

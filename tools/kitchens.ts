@@ -8,6 +8,7 @@ import { openPool } from '@/db/sql';
 import { hashSecret } from '@/server/passwords';
 import { ROOT } from './place';
 import { say, Stop } from './stop';
+import { mistakeWords } from '@/core/trouble';
 
 export const DEMO_FILE = path.join(ROOT, 'demo/kestrel-weir.json');
 
@@ -18,7 +19,7 @@ export function mustRead(file: string): KitchenFile {
   throw new Stop(
     [
       `${path.basename(file)} has ${read.mistakes.length} mistakes:`,
-      ...read.mistakes.map((m) => `  ${m.path}: ${m.message}`),
+      ...read.mistakes.map((m) => `  ${mistakeWords(m)}`),
     ].join('\n'),
   );
 }

@@ -22,13 +22,18 @@ export interface CostReport {
   readonly kitchen: string;
   readonly day: string;
   readonly currency: string;
+  /** What `cost`, `costPerLitre`, `costPerPortion`, `total` and `foodCostPct` are of; the other layers stand in `layers` and `layersPerLitre`. */
+  readonly costsAreOf: readonly ['ingredients'];
   readonly products: readonly ProductReport[];
   readonly plates: readonly {
     id: string;
     name: string;
     cost: number | null;
     layers: Readonly<Record<Layer, number | null>>;
+    /** Of the ingredients alone. */
     foodCostPct: number | null;
+    /** Menu price without its tax. */
+    netPrice: number | null;
     incomplete: readonly Trouble[];
   }[];
 }
@@ -75,9 +80,10 @@ export function costText(
     kitchen: state.kitchen.name,
     day: costing.day,
     currency: state.kitchen.currency,
+    costsAreOf: ['ingredients'],
     products: state.recipes.map((r) => productReport(costing, r.id, withLedger)),
     plates: state.plates.map((p) => {
-      const { cost, foodCostPct } = costOfPlate(costing, p.id);
+      const { cost, foodCostPct, netPrice } = costOfPlate(costing, p.id);
       const layers = costByLayer(costing, `plate:${p.id}`);
       return {
         id: p.id,
@@ -85,6 +91,7 @@ export function costText(
         cost,
         layers,
         foodCostPct,
+        netPrice,
         incomplete: gapsOf(costing, `plate:${p.id}`),
       };
     }),

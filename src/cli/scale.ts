@@ -91,6 +91,14 @@ export function coversTable({ plate, covers, makings, buy, troubles }: ForCovers
   ].join('\n');
 }
 
+/** Lines that are passed over leave the figures short, and that is said. */
+const unreadWords = (n: number): string[] =>
+  n === 0
+    ? []
+    : [
+        `! ${n === 1 ? 'One line cannot be read: it is' : `${n} lines cannot be read: they are`} not in these figures, and grow with nothing.`,
+      ];
+
 /** The ways as a table, best first. */
 export function scaleTable({ recipe, ml, ways }: ScaleReport): string {
   const rows = ways.map((way) => {
@@ -102,5 +110,6 @@ export function scaleTable({ recipe, ml, ways }: ScaleReport): string {
     '',
     `${'In'.padEnd(24)}${'batches'.padStart(8)}${'list times'.padStart(12)}${'hob h'.padStart(10)}   plain multiplication is off by`,
     ...rows,
+    ...unreadWords(ways[0]?.run.unread.length ?? 0),
   ].join('\n');
 }

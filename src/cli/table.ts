@@ -25,13 +25,16 @@ export function costTable(report: CostReport, layers: readonly Layer[] = ['ingre
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
     for (const row of (p.ledger ?? []) as LedgerLine[])
       lines.push(
-        `${' '.repeat(4)}${String(row.step).padStart(2)} ${pad(row.said, 46)}${num(row.litres, 2, 8)} l${num(row.piecesKg, 2, 8)} kg${num(row.dipCm, 1, 7)} cm${num(row.saltPct, 2, 7)} % salt${num(row.gelatinPct, 2, 7)} % gel.${num(row.body, 2, 6)} body${num(row.costPerLitre, 2, 8)} /l${row.warnings.map((w) => `\n${' '.repeat(8)}! ${warningWords(w)}`).join('')}`,
+        `${' '.repeat(4)}${String(row.step).padStart(2)} ${pad(row.said, 46)}${num(row.litres, 2, 8)} l${num(row.piecesKg, 2, 8)} kg${num(row.dipCm, 1, 7)} cm${num(row.saltPct, 2, 7)} % salt${num(row.gelatinPct, 2, 7)} % gel.${num(row.body, 2, 6)} body${num(row.costPerLitre, 2, 8)} /l ingredients${row.warnings.map((w) => `\n${' '.repeat(8)}! ${warningWords(w)}`).join('')}`,
       );
   }
-  lines.push('', `${pad('Plate', 49)}${'cost'.padStart(11)}${'food cost'.padStart(12)}`);
+  lines.push(
+    '',
+    `${pad('Plate', 49)}${'cost'.padStart(11)}${'of its price'.padStart(14)}   both of ${layerWords(layers)}`,
+  );
   for (const p of report.plates) {
     lines.push(
-      `${pad(p.name, 49)}${p.incomplete.length > 0 ? 'incomplete'.padStart(11) : num(sumOf(p.layers, layers), 3, 11)}${p.foodCostPct === null ? '–'.padStart(12) : `${p.foodCostPct.toFixed(1)} %`.padStart(12)}`,
+      `${pad(p.name, 49)}${p.incomplete.length > 0 ? 'incomplete'.padStart(11) : num(sumOf(p.layers, layers), 3, 11)}${ofPrice(p, layers)}`,
     );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
   }
@@ -44,6 +47,13 @@ function sumOf(costs: Readonly<Record<Layer, number | null>>, layers: readonly L
     const one = costs[name];
     return sum === null || one === null ? null : sum + one;
   }, 0);
+}
+
+/** The share of the price that the same layers take. */
+function ofPrice(p: CostReport['plates'][number], layers: readonly Layer[]): string {
+  const cost = sumOf(p.layers, layers);
+  const pct = cost === null || !p.netPrice ? undefined : (cost / p.netPrice) * 100;
+  return (pct === undefined ? '–' : `${pct.toFixed(1)} %`).padStart(14);
 }
 
 /** A portion is so much of a litre, its own jar and all. */

@@ -1,6 +1,7 @@
 import { partsOf, readKitchenText, type KitchenFile } from '@/core/kitchen-file';
 import type { Names } from '@/core/said';
 import { readStep, unsoundness, writeStep } from '@/core/verbs';
+import { mistakeWords } from '../core/trouble';
 
 /** What became of one line: how it is written back, or why it is asked or refused, and what would be understood instead. */
 export interface Understood {
@@ -30,7 +31,7 @@ export function understand(
   text: string,
 ): { readonly lines: readonly Understood[] } | { readonly mistakes: readonly string[] } {
   const read = readKitchenText(kitchen);
-  if (!read.ok) return { mistakes: read.mistakes.map((m) => `${m.path}: ${m.message}`) };
+  if (!read.ok) return { mistakes: read.mistakes.map(mistakeWords) };
   const names = namesOf(read.file);
   const lines = text
     .split(/\r?\n/)

@@ -4,6 +4,7 @@ import { costTable, layersFrom } from '@/cli/table';
 import { LAYERS } from '@/core/layers';
 import { Stop } from '../stop';
 import { textOf } from '../text-file';
+import { mistakeWords } from '@/core/trouble';
 
 const USAGE =
   'Say which file: ./halfpot cost FILE [--json] [--ledger] [--layers all|ingredients,packaging,energy,hands]';
@@ -20,7 +21,7 @@ export function cost(args: readonly string[]): number {
     if (values.json) process.stdout.write(`${JSON.stringify({ mistakes: answer.mistakes }, null, 2)}\n`);
     else
       process.stderr.write(
-        `${[`${file} has ${answer.mistakes.length === 1 ? 'a mistake' : `${answer.mistakes.length} mistakes`}; nothing was costed.`, ...answer.mistakes.map((m) => `  ${m.path || '(file)'}: ${m.message}`)].join('\n')}\n`,
+        `${[`${file} has ${answer.mistakes.length === 1 ? 'a mistake' : `${answer.mistakes.length} mistakes`}; nothing was costed.`, ...answer.mistakes.map((m) => `  ${mistakeWords(m)}`)].join('\n')}\n`,
       );
     return 2;
   }

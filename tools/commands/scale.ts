@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import { coversTable, coversText, scaleTable, scaleText } from '@/cli/scale';
 import { Stop } from '../stop';
 import { textOf } from '../text-file';
+import { mistakeWords } from '@/core/trouble';
 
 const USAGE =
   'Use: ./halfpot scale FILE "RECIPE" "40 l" [--in "VESSEL"], or ./halfpot scale FILE "PLATE" "120 covers"';
@@ -19,14 +20,13 @@ export function scale(args: readonly string[]): number {
   const covers = /^(\d+)\s*covers?$/.exec(amount.trim());
   if (covers) {
     const plates = coversText(text, recipe, Number(covers[1]));
-    if ('mistakes' in plates)
-      throw new Stop(plates.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
+    if ('mistakes' in plates) throw new Stop(plates.mistakes.map(mistakeWords).join('\n'));
     if (!plates.ok) throw new Stop(plates.trouble.message);
     process.stdout.write(`${coversTable(plates.value)}\n`);
     return 0;
   }
   const answer = scaleText(text, recipe, amount, values.in);
-  if ('mistakes' in answer) throw new Stop(answer.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
+  if ('mistakes' in answer) throw new Stop(answer.mistakes.map(mistakeWords).join('\n'));
   if (!answer.ok) throw new Stop(answer.trouble.message);
   process.stdout.write(`${scaleTable(answer.value)}\n`);
   return 0;

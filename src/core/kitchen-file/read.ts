@@ -4,6 +4,8 @@ import { checkKitchen } from './checks';
 import { LISTS, type Sparse } from './sparse';
 import { countsMarked } from './older';
 import { FORMAT_VERSION, KitchenFile } from './schema';
+import { keysTwice } from './twice';
+import { whereIn } from './where';
 
 /** A kitchen file read whole, or every mistake in it: nothing is half loaded. */
 export type FileRead =
@@ -22,14 +24,23 @@ export function readKitchenText(text: string): FileRead {
       ],
     };
   let json: unknown;
+  const plain = text.replace(/^\uFEFF/, '');
   try {
-    json = JSON.parse(text.replace(/^\uFEFF/, ''));
+    json = JSON.parse(plain);
   } catch (error) {
     const why = error instanceof Error ? error.message : 'unknown';
     return { ok: false, mistakes: [refuse('not-json', '', `The file is not JSON: ${why}.`).trouble] };
   }
-  return readKitchen(json);
+  const twice = keysTwice(plain);
+  const read = readKitchen(json);
+  return twice.length === 0
+    ? read
+    : { ok: false, mistakes: [...placed(json, twice), ...(read.ok ? [] : read.mistakes)] };
 }
+
+/** Mistakes with their places in words. */
+const placed = (json: unknown, mistakes: readonly Trouble[]): Trouble[] =>
+  mistakes.map((m) => (m.path === '' ? m : { ...m, where: whereIn(json, m.path) }));
 
 export function readKitchen(read: unknown): FileRead {
   const version = (read as { version?: unknown } | null)?.version;
@@ -49,10 +60,12 @@ export function readKitchen(read: unknown): FileRead {
   const parsed = KitchenFile.safeParse(json);
   if (parsed.success) {
     const mistakes = checkKitchen(parsed.data);
-    return mistakes.length > 0 ? { ok: false, mistakes } : { ok: true, file: parsed.data };
+    return mistakes.length > 0
+      ? { ok: false, mistakes: placed(json, mistakes) }
+      : { ok: true, file: parsed.data };
   }
   const shape = parsed.error.issues.flatMap((issue) => shapeMistakes(issue, []));
-  return { ok: false, mistakes: [...shape, ...checkKitchen(sparse(json))] };
+  return { ok: false, mistakes: placed(json, [...shape, ...checkKitchen(sparse(json))]) };
 }
 
 /** What is sound of a file with mistakes in its shape, so that what its parts say of each other is told too. */

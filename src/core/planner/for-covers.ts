@@ -70,6 +70,15 @@ export function forCovers(
       continue;
     }
     const { run, batches } = made.value.scaled;
+    if (run.unread.length > 0)
+      troubles.push(
+        refuse(
+          'unread-lines',
+          '',
+          `${made.value.name}: ${run.unread.length === 1 ? 'one line cannot be read and is' : `${run.unread.length} lines cannot be read and are`} left out.`,
+          { value: run.unread.length, limit: 0 },
+        ).trouble,
+      );
     for (const input of run.inputs) needs.ask(input.supply, input.name, input.g * batches);
     makings.push(made.value);
   }

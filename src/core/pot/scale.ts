@@ -42,9 +42,13 @@ const LARGEST = 1000;
 
 const mlOf = (run: PotRun): number | undefined => (run.refused ? undefined : run.product?.ml);
 
+/** Refusals of a vessel that is too small for what is wanted of it. */
+const TOO_SMALL = new Set(['runs-over', 'over-rim']);
+
 /** How full the fullest vessel of a run ever is, as a share of its maximum fill; infinite where it runs over. */
 function fullness(run: PotRun): number {
-  if (run.refused?.trouble.code === 'runs-over') return Infinity;
+  // Water that is to cover a heap as high as the pot runs over as well.
+  if (run.refused && TOO_SMALL.has(run.refused.trouble.code)) return Infinity;
   return Math.max(
     0,
     ...run.rows.flatMap((row) => [row, ...row.aside.vessels].map((s) => s.standingMl / maxFillMl(s.vessel))),

@@ -9,6 +9,8 @@ export interface Trouble {
   readonly code: string;
   readonly path: string;
   readonly message: string;
+  /** The same place in words, where it is one of a file: “recipe “Juniper sauce”, step 6, amount”. */
+  readonly where?: string;
   readonly numbers?: Readonly<Record<string, number>>;
   /** What would be understood instead, nearest first: offered as a click, never taken by itself. */
   readonly instead?: readonly string[];
@@ -35,3 +37,7 @@ export function under(place: string, trouble: Trouble): Trouble {
   const join = trouble.path === '' || trouble.path.startsWith('[') ? '' : '.';
   return { ...trouble, path: `${place}${join}${trouble.path}` };
 }
+
+/** A mistake in a file as it is read out: where, and what. */
+export const mistakeWords = ({ where, path, message }: Trouble): string =>
+  `${where || path || '(file)'}: ${message}`;

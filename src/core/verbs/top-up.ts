@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { WATER } from '../larder';
-import { liquidMl, litres, putIn, trouble, type Doing } from '../pot';
+import { liquidMl, putIn, trouble, type Doing } from '../pot';
 import { DENSITY } from '../quantity';
 import { fine } from '../trouble';
 import { doing } from '../written';
@@ -41,13 +41,8 @@ export const topUp: Verb<Written, TopUpStep> = {
         0,
       );
     const now = liquidMl(pot.liquid);
-    if (now >= before - 1e-6)
-      return trouble(
-        'already-higher',
-        `Top up to ${litres(before)}: there are already ${litres(now)} in the pot.`,
-        before,
-        now,
-      );
+    // What pieces have given may be more than has boiled away: then there is nothing to put in.
+    if (now >= before) return undefined;
     putIn(pot, { is: 'stuff', supply: 'free', stuff: WATER }, (before - now) * DENSITY.water, c, report);
     return undefined;
   },

@@ -135,7 +135,7 @@ describe('what parts from a pot', () => {
       'pick what is not there',
       [...strained, { do: 'pick', share: 0.5, of: 'Barley', cost: weight }],
       'not-in-strainer',
-      /not in the strainer/,
+      /neither in the strainer nor set aside/,
     ],
     [
       'wash nothing',
