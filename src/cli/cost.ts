@@ -14,6 +14,8 @@ import { writeStep } from '../core/verbs';
 import { readKitchenText, namesIn } from '../core/kitchen-file';
 import { LOSSES } from '../core/pot';
 import type { Money } from '../core/quantity';
+import { batchesTaken } from '../core/shelf';
+import { readSupply } from '../core/supply';
 import { CONSTANTS } from '../core/reference';
 import type { Trouble } from '../core/trouble';
 
@@ -52,6 +54,16 @@ interface ProductReport {
   readonly lostKg: Readonly<Record<string, number>>;
   /** Where the money went, to the cent, adding up to the total. */
   readonly moneyWent: Readonly<Record<string, string>> | null;
+  /** What it takes more of than one batch gives: so many batches of it. */
+  readonly takesBatches: readonly {
+    readonly name: string;
+    readonly kg: number;
+    readonly batchKg: number;
+    readonly batches: number;
+  }[];
+  /** Of the ingredients, where it is thought of in kilos: a paste, a roux. */
+  readonly costPerKg: number | null;
+  readonly inKilos: boolean;
   /** What parts from it. */
   readonly parts: readonly PartReport[];
   readonly incomplete: readonly Trouble[];
@@ -117,6 +129,9 @@ function productReport(costing: KitchenCosting, id: string, withLedger: boolean)
     total: cost.total,
     lostKg,
     moneyWent: moneyWent(costing, id),
+    takesBatches: takesBatches(costing, id),
+    costPerKg: cost.perKg,
+    inKilos: cost.inKilos,
     parts: parts(costing, id),
     incomplete: gapsOf(costing, `product:${id}`),
     ...(withLedger ? { ledger: ledger(costing, id) } : {}),
@@ -132,6 +147,23 @@ function layersPerLitre(costing: KitchenCosting, id: string): Record<Layer, numb
       return [name, perG === null || ml === 0 ? null : (perG * g * 1000) / ml];
     }),
   ) as Record<Layer, number | null>;
+}
+
+function takesBatches(costing: KitchenCosting, id: string): ProductReport['takesBatches'] {
+  const run = costing.recipes.get(id)?.run;
+  if (!run) return [];
+  return batchesTaken(run, (supply) => madeG(costing, supply)).map(({ name, g, eachG, batches }) => ({
+    name,
+    kg: g / 1000,
+    batchKg: eachG / 1000,
+    batches,
+  }));
+}
+
+/** g that one batch of a supply gives; undefined for what is bought, and for last batches. */
+function madeG(costing: KitchenCosting, supply: string): number | undefined {
+  const from = readSupply(supply);
+  return from?.is === 'product' ? costOfProduct(costing, from.id, from.part).g : undefined;
 }
 
 /** What parts from a recipe, each with its own cost. */

@@ -2,6 +2,7 @@ import { costFile } from '../core/costing';
 import { potOf } from '../core/shelf';
 import { scaleTo, vesselsFor } from '../core/verbs';
 import { mannerIn, readKitchenText, vesselOf } from '../core/kitchen-file';
+import { ownConstants } from '../core/kitchen-state';
 import { forCovers, type ForCovers } from '../core/planner';
 import { type Scaled } from '../core/pot';
 import { readAmountOf } from '../core/quantity';
@@ -34,18 +35,19 @@ export function scaleText(
   if (!recipe.ok) return recipe;
   const amount = readAmountOf(['volume'], wanted, mannerIn(file));
   if (!amount.ok) return amount;
+  const c = ownConstants(file.kitchen, CONSTANTS);
   const { shelf } = costFile(file, file.referenceDay, CONSTANTS);
   const pot = potOf(recipe.value, shelf);
   const ml = amount.value.value;
   if (inVessel === undefined) {
-    const ways = vesselsFor(pot, ml, CONSTANTS, file.vessels.map(vesselOf));
+    const ways = vesselsFor(pot, ml, c, file.vessels.map(vesselOf));
     if (ways.length > 0) return { ok: true, value: { recipe: recipe.value.name, ml, ways } };
-    const own = scaleTo(pot, ml, CONSTANTS);
+    const own = scaleTo(pot, ml, c);
     return own.ok ? refuse('no-vessel', '', 'None of the vessels can make it.') : own;
   }
   const vessel = findNamed(inVessel, file.vessels, 'vessel', 'taken');
   if (!vessel.ok) return vessel;
-  const scaled = scaleTo(pot, ml, CONSTANTS, vesselOf(vessel.value));
+  const scaled = scaleTo(pot, ml, c, vesselOf(vessel.value));
   return scaled.ok ? { ok: true, value: { recipe: recipe.value.name, ml, ways: [scaled.value] } } : scaled;
 }
 
@@ -63,7 +65,7 @@ export function coversText(
   const plate = findNamed(plateName, read.file.plates, 'plate', 'taken');
   if (!plate.ok) return plate;
   const costing = costFile(read.file, read.file.referenceDay, CONSTANTS);
-  return forCovers(costing, plate.value.id, covers, CONSTANTS);
+  return forCovers(costing, plate.value.id, covers, ownConstants(read.file.kitchen, CONSTANTS));
 }
 
 const off = ({ multiplied }: Scaled): string =>

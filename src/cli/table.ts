@@ -23,6 +23,12 @@ export function costTable(report: CostReport, layers: readonly Layer[] = ['ingre
       `${pad(p.name, 30)}${num(p.litres, 2, 9)}${p.incomplete.length > 0 ? 'incomplete'.padStart(10) : num(sumOf(p.layersPerLitre, layers), 2, 10)}${num(portionOf(p, layers), 3, 11)}   ${lost}`,
     );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
+    if (p.inKilos && p.costPerKg !== null)
+      lines.push(`${' '.repeat(4)}thought of in kilos: ${p.costPerKg.toFixed(2)} a kilo, ingredients`);
+    for (const t of p.takesBatches)
+      lines.push(
+        `${' '.repeat(4)}takes ${t.kg.toFixed(2)} kg of ${t.name}: a batch gives ${t.batchKg.toFixed(2)} kg, so that means ${t.batches} batches`,
+      );
     for (const row of (p.ledger ?? []) as LedgerLine[])
       lines.push(
         `${' '.repeat(4)}${String(row.step).padStart(2)} ${pad(row.said, 46)}${num(row.litres, 2, 8)} l${num(row.piecesKg, 2, 8)} kg${num(row.dipCm, 1, 7)} cm${num(row.saltPct, 2, 7)} % salt${num(row.gelatinPct, 2, 7)} % gel.${num(row.body, 2, 6)} body${num(row.costPerLitre, 2, 8)} /l ingredients${row.warnings.map((w) => `\n${' '.repeat(8)}! ${warningWords(w)}`).join('')}`,

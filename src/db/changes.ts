@@ -1,5 +1,6 @@
+import { z } from 'zod';
 import { newId } from './ids';
-import { run, type Sql } from './sql';
+import { maybeOne, run, type Sql } from './sql';
 
 export interface Change {
   readonly kitchenId: string;
@@ -29,3 +30,34 @@ export async function recordChange(sql: Sql, c: Change): Promise<void> {
     ],
   );
 }
+
+/** The last change of a kind to a thing, with both sides as they were written down. */
+export const lastChange = (
+  sql: Sql,
+  kitchenId: string,
+  what: readonly [string, string],
+  subjectId: string,
+): Promise<{ id: string; at: Date; what: string; before: unknown; after: unknown } | undefined> =>
+  maybeOne(
+    sql,
+    z
+      .object({
+        id: z.string(),
+        at: z.date(),
+        what: z.string(),
+        before_value: z.unknown(),
+        after_value: z.unknown(),
+      })
+      .transform((r) => ({
+        id: r.id,
+        at: r.at,
+        what: r.what,
+        before: parsed(r.before_value),
+        after: parsed(r.after_value),
+      })),
+    'SELECT id, at, what, before_value, after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY at DESC, id DESC LIMIT 1',
+    [kitchenId, subjectId, ...what],
+  );
+
+const parsed = (value: unknown): unknown =>
+  typeof value === 'string' ? (JSON.parse(value) as unknown) : value;

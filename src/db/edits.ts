@@ -106,8 +106,16 @@ export async function writeRecipe(
 ): Promise<void> {
   await run(
     sql,
-    'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ? WHERE kitchen_id = ? AND id = ?',
-    [recipe.name, recipe.vessel, recipe.hob, recipe.note ?? null, kitchenId, recipe.id],
+    'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ?, serve_celsius = ? WHERE kitchen_id = ? AND id = ?',
+    [
+      recipe.name,
+      recipe.vessel,
+      recipe.hob,
+      recipe.note ?? null,
+      recipe.serveCelsius ?? null,
+      kitchenId,
+      recipe.id,
+    ],
   );
   const kept = { ...recipe, steps: withIds(recipe.steps) };
   await replaceSteps(sql, kitchenId, recipe.id, kept.steps, manner);
@@ -155,6 +163,19 @@ export const setBatchesAWeek = (
 ): Promise<number> =>
   run(sql, 'UPDATE recipe SET batches_a_week = ? WHERE kitchen_id = ? AND id = ?', [
     batches.toFixed(3),
+    kitchenId,
+    recipeId,
+  ]);
+
+/** °C at which a recipe is served; null for what is usual. */
+export const setServed = (
+  sql: Sql,
+  kitchenId: string,
+  recipeId: string,
+  celsius: number | null,
+): Promise<number> =>
+  run(sql, 'UPDATE recipe SET serve_celsius = ? WHERE kitchen_id = ? AND id = ?', [
+    celsius,
     kitchenId,
     recipeId,
   ]);

@@ -6,7 +6,9 @@ import {
   Ingredient,
   lineMarked,
   linesMarked,
+  OwnHands,
   Recipe,
+  SharedHands,
   type WrittenRecipe,
 } from '@/core/kitchen-file';
 import { WrittenStep } from '@/core/verbs';
@@ -97,3 +99,33 @@ export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe,
   asItWas,
   (older) => linesMarked(older, 'steps'),
 ]);
+
+/** Minutes of hands of a kitchen's own. */
+const Hands = z.strictObject({ kinds: OwnHands.optional(), shared: SharedHands.optional() });
+export const HANDS = jsonColumn('the hands of a kitchen', Hands, [asItWas]);
+
+const Cost = z.number().nullable();
+/** A costing as it was kept: money in the kitchen's currency. */
+const KeptCosting = z.strictObject({
+  /** Of a litre, or of a plate, by layer. */
+  layers: z.record(z.string(), Cost),
+  /** What it was made of, with what each came to. */
+  lines: z.array(z.strictObject({ said: z.string(), amount: z.string(), cost: Cost, perKg: Cost })),
+  currency: z.string(),
+  /** ml a batch gives; net price and target of a plate. */
+  ml: z.number().optional(),
+  perKg: Cost.optional(),
+  netPrice: Cost.optional(),
+});
+export type KeptCosting = z.infer<typeof KeptCosting>;
+export const KEPT_COSTING = jsonColumn('a kept costing', KeptCosting, [asItWas]);
+
+/** What everything cost: `[key, name, cost]` of each product (a litre) and plate. */
+const Costs = z.array(z.tuple([z.string(), z.string(), Cost]));
+export type Costs = z.infer<typeof Costs>;
+export const COSTS = jsonColumn('the costs last worked out', Costs, [asItWas]);
+
+/** What a model moved: `[key, name, before, after]`. */
+const Moves = z.array(z.tuple([z.string(), z.string(), Cost, Cost]));
+export type Moves = z.infer<typeof Moves>;
+export const MOVES = jsonColumn('what a model moved', Moves, [asItWas]);

@@ -165,3 +165,20 @@ export const setKitchenTrim = (
       kitchenId,
     ],
   );
+
+/** Fields of an ingredient's physics written over; null takes one away. */
+export const patchPhysics = (
+  sql: Sql,
+  kitchenId: string,
+  id: string,
+  fields: Readonly<Record<string, unknown>>,
+): Promise<number> =>
+  run(
+    sql,
+    `UPDATE ingredient SET physics = JSON_MERGE_PATCH(${VERSIONED}, JSON_OBJECT('is', JSON_COMPACT(?))), version = version + 1 WHERE kitchen_id = ? AND id = ?`,
+    [JSON.stringify(fields), kitchenId, id],
+  );
+
+/** The hands of a kitchen's own; null for the usual ones. Its version has been taken. */
+export const setHands = (sql: Sql, kitchenId: string, hands: string | null): Promise<number> =>
+  run(sql, 'UPDATE kitchen SET hands = ? WHERE id = ?', [hands, kitchenId]);

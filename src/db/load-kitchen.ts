@@ -16,7 +16,7 @@ import { newId } from './ids';
 import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
 import { insertSteps, withIds } from './recipe-steps';
-import { LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
+import { HANDS, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
 import { maybeJson } from './typed';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
@@ -57,7 +57,7 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
   const k = file.kitchen;
   await run(
     sql,
-    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, scale_address, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
+    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, scale_address, hands, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
     [
       k.id,
       k.name,
@@ -73,6 +73,7 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
       k.energyPerKwh.electricity ?? null,
       k.energyPerKwh.gas ?? null,
       k.scale ?? null,
+      k.hands || k.sharedHands ? HANDS.write({ kinds: k.hands, shared: k.sharedHands }) : null,
       file.referenceDay,
     ],
   );
@@ -252,6 +253,7 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
       vessel_id: r.vessel,
       hob_id: r.hob,
       note: r.note ?? null,
+      serve_celsius: r.serveCelsius ?? null,
       batches_a_week: r.batchesAWeek,
       position: i,
     })),

@@ -3,7 +3,7 @@ import { FORMAT, FORMAT_VERSION, KitchenFile } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { keptSame } from '@/core/shelf';
-import { LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
+import { HANDS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
 import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
@@ -227,8 +227,9 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
       electricity: maybe(money),
       gas: maybe(money),
       scale: maybe(z.string()),
+      hands: maybe(HANDS.read),
     }),
-    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, scale_address AS scale FROM kitchen WHERE id = ?',
+    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, scale_address AS scale, hands FROM kitchen WHERE id = ?',
     [kitchenId],
   );
   return {
@@ -247,6 +248,8 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
       ...(k.gas === undefined ? {} : { gas: k.gas }),
     },
     scale: k.scale,
+    ...(k.hands?.kinds === undefined ? {} : { hands: k.hands.kinds }),
+    ...(k.hands?.shared === undefined ? {} : { sharedHands: k.hands.shared }),
   };
 }
 
@@ -302,10 +305,11 @@ async function readRecipes(of: Reader, ids: readonly string[] | undefined) {
       vessel: id,
       hob: id,
       note: maybe(z.string()),
+      serveCelsius: maybeFigure,
       batchesAWeek: figure,
       version: figure,
     }),
-    'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, serve_celsius AS serveCelsius, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
     among('id', ids),
   );
   const steps = await of(

@@ -13,6 +13,7 @@ import { inSnapshot, type Sql } from '@/db/sql';
 import { now } from './clock';
 import { database } from './database';
 import { inParts } from './in-parts';
+import { noteCostsSoon } from './model-moves';
 import { inTurn } from './turns';
 
 export interface CostedKitchen {
@@ -107,6 +108,12 @@ export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<Cos
     const work = costingKitchen(read.state, at.day, CONSTANTS, history, begun);
     const costing = begun ? await inParts(work) : await fromNothing(read.state, work);
     lastWorkings.set(kitchenId, costing.workings);
+    if (!asOf)
+      noteCostsSoon(
+        kitchenId,
+        () => costedKitchen(kitchenId),
+        (id, day) => costedKitchen(id, { day, known: 'since' }),
+      );
     return { costing, versions: read.versions, stood: read.stood };
   });
 }

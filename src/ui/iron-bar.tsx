@@ -59,6 +59,9 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
         </ol>
       </nav>
       <div className="at-work">
+        <Link prefetch={false} href="/house" title="What holds for the whole kitchen">
+          This kitchen
+        </Link>
         <Link prefetch={false} href="/people" title="Who is in, and your password">
           {person}, {role}
         </Link>

@@ -8,6 +8,8 @@ interface Props {
   readonly trouble?: string | undefined;
   readonly disabled?: boolean;
   readonly narrow?: boolean;
+  /** What counts where the field is left empty. */
+  readonly placeholder?: string;
   /** At every keystroke: the consequence is shown while it is typed. */
   readonly onTyped: (text: string) => void;
   /** On Enter or when leaving the field, if it says something else than before. */
@@ -25,6 +27,7 @@ export function TypedField({
   trouble,
   disabled,
   narrow,
+  placeholder,
   onTyped,
   onDone,
   unit,
@@ -42,6 +45,7 @@ export function TypedField({
         aria-invalid={trouble ? true : undefined}
         aria-describedby={trouble ? describedBy : undefined}
         autoComplete="off"
+        placeholder={placeholder}
         inputMode="text"
         disabled={disabled}
         value={text}

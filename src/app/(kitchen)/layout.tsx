@@ -1,5 +1,7 @@
 import type { ReactNode } from 'react';
 import { findIngredients } from '@/features/find/actions';
+import { ModelNotice } from '@/features/house/components/model-moved';
+import { unseenMoves } from '@/features/house/queries';
 import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
@@ -17,6 +19,7 @@ const PATIENCE_MS = 700;
 export default async function KitchenLayout({ children }: { children: ReactNode }) {
   const who = await mustWork();
   const { name, locale, currency } = await frame(who);
+  const unseen = await unseenMoves(who);
   const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
     <FiguresProvider words={{ locale, currency }}>
@@ -24,6 +27,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
         <FindProvider find={findIngredients}>
           <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />
           <main>
+            <ModelNotice unseen={unseen} />
             <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
           </main>
         </FindProvider>

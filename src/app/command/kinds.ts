@@ -3,6 +3,7 @@ import { commands as larder } from '@/features/buy/larder/commands';
 import { commands as lists } from '@/features/buy/lists/commands';
 import { commands as prices } from '@/features/buy/commands';
 import { commands as purchases } from '@/features/buy/purchases/commands';
+import { commands as house } from '@/features/house/commands';
 import { commands as people } from '@/features/people/commands';
 import { commands as pots } from '@/features/pot/commands';
 import { commands as plates } from '@/features/pour/commands';
@@ -29,4 +30,5 @@ export const kinds = (): ReadonlyMap<string, AnyDeclared> =>
     ...schools,
     ...taught,
     ...people,
+    ...house,
   ]));

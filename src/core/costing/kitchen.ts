@@ -3,6 +3,7 @@ import {
   historyFrom,
   historyMerged,
   mergeTargets,
+  ownConstants,
   stateFrom,
   withoutMerged,
   type History,
@@ -96,11 +97,12 @@ export const costKitchen = (...of: Parameters<typeof costingKitchen>): KitchenCo
 export function* costingKitchen(
   written: KitchenState,
   day: string,
-  constants: ProcessConstants,
+  shipped: ProcessConstants,
   past: History,
   before?: Workings,
 ): Work<KitchenCosting> {
   const state = withoutMerged(written);
+  const constants = ownConstants(state.kitchen, shipped);
   const { supplies, kept } = yield* workSupplies(state, day, historyMerged(written, past), before?.supplies);
   yield;
   const recipes = new Map<string, RecipeCosting>();

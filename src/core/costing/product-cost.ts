@@ -1,5 +1,5 @@
 import { LAYERS, moneyWentIn, type Layer, type MoneyWent } from '../layers';
-import type { Product } from '../pot';
+import { isInKilos, type Product } from '../pot';
 import { beforeTheKnife, chargeFactors } from '../prices';
 import { jointOf } from '../shelf';
 import { productOf, readSupply } from '../supply';
@@ -12,6 +12,8 @@ export interface ProductCost {
   readonly total: number | null;
   readonly perL: number | null;
   readonly perKg: number | null;
+  /** Whether it is thought of in kilos. */
+  readonly inKilos: boolean;
   /** One portion, at what really leaves the ladle, if the recipe portions. */
   readonly perPortion: number | null;
   readonly portionMl: number | null;
@@ -24,6 +26,7 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string, part?: 
   const run = costing.recipes.get(recipeId)?.run;
   const product: Product | undefined = part === undefined ? run?.product : jointOf(run, part);
   const perG = product ? costing.graph.cost(productOf(recipeId, part)) : null;
+  const inKilos = part === undefined && isInKilos(run?.rows[run.rows.length - 1]);
   const portions = part === undefined ? run?.rows[run.rows.length - 1]?.portions : undefined;
   if (!product || perG === null)
     return {
@@ -32,6 +35,7 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string, part?: 
       total: null,
       perL: null,
       perKg: null,
+      inKilos,
       perPortion: null,
       portionMl: portions?.ml ?? null,
       pouredMl: portions?.pouredMl ?? null,
@@ -44,6 +48,7 @@ export function costOfProduct(costing: KitchenCosting, recipeId: string, part?: 
     total,
     perL,
     perKg: perG * 1000,
+    inKilos,
     perPortion: portions ? (perL * portions.pouredMl) / 1000 : null,
     portionMl: portions?.ml ?? null,
     pouredMl: portions?.pouredMl ?? null,

@@ -3,7 +3,7 @@ import { TRIM_SCHOOLS } from '../larder';
 import { FUELS } from '../pot';
 import { Article, Count, Measure, Purchase, Supplier } from './schema-buying';
 import { Basis, Ingredient } from './schema-larder';
-import { WrittenStep } from '../verbs';
+import { VERBS, WrittenStep } from '../verbs';
 import { Day, Id, Name, Percent, PlateOf, Price, Typed } from '../written';
 import { Test } from '../bench';
 import { Waste } from './schema-waste';
@@ -29,6 +29,19 @@ const isZone = (zone: string): boolean => works(() => new Intl.DateTimeFormat('e
 const isLocale = (locale: string): boolean => works(() => Intl.getCanonicalLocales(locale));
 const CURRENCIES = new Set(Intl.supportedValuesOf('currency'));
 const isCurrency = (code: string): boolean => CURRENCIES.has(code);
+
+const Minutes = z.number().min(0).max(600);
+/** Of a kind of step, minutes of hands: however little there is, for each kilo, for each litre. */
+export const OwnHands = z.record(
+  z.string().refine((kind) => kind in VERBS, 'is not a kind of step'),
+  z.strictObject({
+    fixedMin: Minutes.optional(),
+    perKgMin: Minutes.optional(),
+    perLMin: Minutes.optional(),
+  }),
+);
+
+export const SharedHands = z.strictObject({ batchMin: Minutes.optional(), perLMin: Minutes.optional() });
 
 export const Vessel = z.union([
   z.strictObject({
@@ -71,6 +84,7 @@ export const Recipe = z.strictObject({
   vessel: Id,
   hob: Id,
   note: z.string().max(400).optional(),
+  serveCelsius: z.number().min(-5).max(100).optional().describe('°C at the table; left out, 65'),
   batchesAWeek: z.number().min(0).max(500).default(1).describe('how often it is usually cooked'),
   steps: z.array(WrittenStep).max(200),
 });
@@ -138,6 +152,10 @@ export const KitchenFile = z.strictObject({
       .partialRecord(z.enum(FUELS), Price)
       .default({})
       .describe('what a kilowatt hour of a fuel costs'),
+    hands: OwnHands.optional().describe('minutes of hands by kind of step, where this kitchen has its own'),
+    sharedHands: SharedHands.optional().describe(
+      'minutes of setting up and washing up: of a batch at most, and for each litre where there is little',
+    ),
     scale: z
       .url({ protocol: /^https?$/ })
       .max(300)

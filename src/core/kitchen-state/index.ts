@@ -2,3 +2,4 @@
 export { KitchenState, stateFrom, type StateArticle } from './state';
 export { historyFrom, type ArticleHistory, type Counted, type History, type PricePoint } from './history';
 export { historyMerged, mergeTargets, withoutMerged } from './merges';
+export { ownConstants } from './own-constants';

@@ -4,7 +4,7 @@
  */
 export { doStep, runPotWith, type PotOf, type PotRun } from './run';
 export { type Doing, type Handled, type PotTable, type PotVerb, type UnreadStep } from './verb';
-export { type LedgerRow } from './ledger';
+export { isInKilos, type LedgerRow } from './ledger';
 export { MOUNTED, warningWords, type Cure, type Warning } from './warnings';
 export { bookLoss, noReport, type Joint, type JointCost, type Portions, type StepReport } from './report';
 export { mustJoin, nameOf, putIn, saltShare, type Matter } from './matter';
@@ -26,7 +26,7 @@ export {
 } from './liquid';
 export { browned, pieceG, shareOfPiece, type Piece } from './piece';
 export { heldBackMl, loseMl, loseShare, wallCling } from './left-behind';
-export { asideIn, clearTray, isTray, layTray, mustBeFree, notAside, trayOf } from './aside';
+export { asideIn, clearTray, layTray, mustBeFree, notAside, trayOf } from './aside';
 export { chosenPieces, liftWet, wetShare, type Which } from './which';
 export { partFat, partOff, type GoesOn } from './part-off';
 export {

@@ -142,3 +142,10 @@ export function ledgerRow(
     parted: report.joints,
   };
 }
+
+/** Body from which something is a paste: nobody thinks of it in litres. */
+const PASTE = 2.5;
+
+/** Whether a cook thinks of what a pot gives in kilos: roux, kneaded butter, pastes, and pieces without a liquid to speak of. */
+export const isInKilos = (last: LedgerRow | undefined): boolean =>
+  last !== undefined && last.g + last.piecesG > 0 && (last.body >= PASTE || last.ml < last.piecesMl * 0.05);

@@ -193,3 +193,5 @@ export const LEARNING: LearningConstants = {
 };
 
 export { adopted, readReferenceLarder, referenceLarder, type ReferenceIngredient } from './ingredients';
+export { MODEL, MODEL_VERSIONS } from './model';
+export { improvedBy, LATER_FIELDS, type LaterValues } from './improved';

@@ -99,3 +99,21 @@ export function shelfOf(
     },
   };
 }
+
+/** What a line takes of something made here, where one batch does not give it. */
+export interface Batches {
+  readonly step: number;
+  readonly name: string;
+  /** g taken, and g that one batch gives. */
+  readonly g: number;
+  readonly eachG: number;
+  readonly batches: number;
+}
+
+/** Lines that take more of a product than one batch of it gives: that is not wrong, it means several batches. */
+export const batchesTaken = (run: PotRun, gives: (supply: string) => number | undefined): Batches[] =>
+  run.inputs.flatMap(({ supply, name, g, step }) => {
+    const eachG = gives(supply);
+    const batches = eachG === undefined || eachG <= 0 ? 0 : Math.ceil(g / eachG - 1e-6);
+    return batches > 1 && eachG !== undefined ? [{ step, name, g, eachG, batches }] : [];
+  });

@@ -1,16 +1,18 @@
 import 'server-only';
 import { costOfPlate, costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
 import { inOrder, loopSentence, mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
+import { ownConstants } from '@/core/kitchen-state';
+import { readAmountOf } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
 import { potOf } from '@/core/shelf';
 import { productOf } from '@/core/supply';
 import { refuse, under } from '@/core/trouble';
 import { runPot } from '@/core/verbs';
-import { writeRecipe } from '@/db/edits';
+import { setServed, writeRecipe } from '@/db/edits';
 import { withIds } from '@/db/recipe-steps';
 import { declare, Refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
-import { SHEET, type Broken } from './wire';
+import { SERVED, SHEET, type Broken } from './wire';
 
 /** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
 function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): Broken[] {
@@ -95,7 +97,7 @@ const keepSheet = declare({
     refuseStrayIds(recipe, others);
     const recipes = costing.state.recipes.map((r) => (r.id === recipe.id ? recipe : r));
     refuseLoops(recipes);
-    const run = runPot(potOf(recipe, costing.shelf), CONSTANTS);
+    const run = runPot(potOf(recipe, costing.shelf), ownConstants(costing.state.kitchen, CONSTANTS));
     if (run.refused) throw new Refused(under(`steps[${run.refused.step}]`, run.refused.trouble));
     const after = await costedWith(kitchen, (state) => ({ ...state, recipes }));
     const manner = mannerIn(costing.state);
@@ -107,4 +109,39 @@ const keepSheet = declare({
   },
 });
 
-export const commands = [keepSheet];
+/** °C between which anything is served. */
+const SERVED_FROM = -5;
+const SERVED_TO = 100;
+
+/** Sets how hot it is served. It moves no line, so whoever writes on the sheet is not in its way. */
+const served = declare({
+  wire: SERVED,
+  role: 'manager',
+  moves: 'costs',
+  async look({ id, at }, { state }) {
+    const here = await state();
+    const before = here.recipes.find((r) => r.id === id);
+    if (!before) throw new Refused(refuse('gone', '', 'This pot sheet is no longer in the book.').trouble);
+    if (at.trim() === '') return { before: before.serveCelsius ?? null, celsius: null };
+    const typed = /^[-\d.,\s]+$/.test(at) ? `${at.trim()} °C` : at;
+    const read = readAmountOf(['temperature'], typed, mannerIn(here));
+    if (!read.ok) throw new Refused(under('at', read.trouble));
+    const celsius = Math.round(read.value.value * 10) / 10;
+    if (!(celsius >= SERVED_FROM && celsius <= SERVED_TO))
+      throw new Refused(
+        refuse(
+          'served-out-of-range',
+          'at',
+          `Served at ${celsius.toFixed(0)} °C cannot be: from ${SERVED_FROM} to ${SERVED_TO} °C.`,
+          { value: celsius, limit: celsius > SERVED_TO ? SERVED_TO : SERVED_FROM },
+        ).trouble,
+      );
+    return { before: before.serveCelsius ?? null, celsius };
+  },
+  async write({ sql, kitchenId }, { id }, { before, celsius }) {
+    await setServed(sql, kitchenId, id, celsius);
+    return { value: null, what: 'served at', subject: id, before, after: celsius };
+  },
+});
+
+export const commands = [keepSheet, served];

@@ -4,6 +4,7 @@ import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
 import { lastBatchesIn, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { Hob, ProcessConstants, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
+import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
 import type { Names } from '@/core/said';
 import { sheetPast, type SheetPast } from '@/db/recipe-versions';
@@ -26,6 +27,8 @@ export interface PotSummary {
   readonly mostMl: number;
   readonly hobHours: number;
   readonly perL: number | null;
+  /** Of what is thought of in kilos. */
+  readonly perKg: number | null;
   readonly gaps: readonly string[];
   readonly from: readonly string[];
 }
@@ -67,7 +70,7 @@ function summaryOf(
   vessels: ReadonlyMap<string, string>,
 ): PotSummary {
   const rows = costing.recipes.get(r.id)?.run.rows ?? [];
-  const { ml, perL } = costOfProduct(costing, r.id);
+  const { ml, perL, perKg, inKilos } = costOfProduct(costing, r.id);
   return {
     id: r.id,
     name: r.name,
@@ -78,6 +81,7 @@ function summaryOf(
     mostMl: Math.max(ml, ...rows.map((row) => row.ml)),
     hobHours: rows[rows.length - 1]?.hobHours ?? 0,
     perL,
+    perKg: inKilos ? perKg : null,
     gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
     from: [
       ...new Set(usesOf(r).map((id) => names.get(id) ?? '')),
@@ -119,7 +123,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     names: namesToWrite(costing, named),
     vessels: state.vessels.flatMap((v) => shelf.vessel(v.id) ?? []),
     hobs: state.hobs.flatMap((h) => shelf.hob(h.id) ?? []),
-    constants: CONSTANTS,
+    constants: ownConstants(state.kitchen, CONSTANTS),
     usedBy: [
       ...usedBy(state, (of) => 'product' in of && of.product === id),
       ...usedBy(state, (of) => 'lastBatchOf' in of && of.lastBatchOf === id).map((u) => ({

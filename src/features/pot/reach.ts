@@ -7,7 +7,7 @@ import { FUELS, type Product } from '@/core/pot';
 import { beforeTheKnife, isGuess, standsOn, type StandsOn } from '@/core/prices';
 import { jointOf } from '@/core/shelf';
 import { productOf, trimOf, usableOf } from '@/core/supply';
-import { ofStep, type OnShelf } from '@/core/verbs';
+import { idsOfStep, ofStep, type OnShelf } from '@/core/verbs';
 
 export type ExtraLayer = Exclude<Layer, 'ingredients'>;
 
@@ -48,6 +48,11 @@ export interface Reach {
 export function namedIn(recipe: WrittenRecipe): Named {
   const [ingredients, recipes] = [new Set<string>(), new Set([recipe.id])];
   for (const step of recipe.steps) {
+    // What stays, goes or is browned by name may stand inside something else that goes in.
+    idsOfStep(step, (kind, id) => {
+      if (kind === 'ingredient') ingredients.add(id);
+      return id;
+    });
     const of = ofStep(step);
     if (!of) continue;
     if ('ingredient' in of) ingredients.add(of.ingredient);

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { WrittenStep } from '@/core/verbs';
-import { ID, sender, wire } from '@/wire';
+import { ID, sender, TYPED, wire } from '@/wire';
 
 /** A recipe or plate that could be made and costed before a change and cannot after it, with the reason. */
 export interface Broken {
@@ -29,4 +29,12 @@ export const SHEET = wire<{ readonly broken: readonly Broken[] }, TheirSheet>()(
   }),
 });
 
+/** How hot it comes to the table, as typed; empty for the usual 65 °C. */
+export const SERVED = wire()({
+  kind: 'recipe.served',
+  version: 1,
+  body: z.object({ id: ID, at: TYPED }),
+});
+
 export const keepPotSheet = sender(SHEET);
+export const keepServed = sender(SERVED);

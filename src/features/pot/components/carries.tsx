@@ -1,35 +1,41 @@
 'use client';
 
+import { useState } from 'react';
+import { bodyAt, type LedgerRow } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
+import { Trouble } from '@/ui/trouble';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import type { PotSheetData } from '../queries';
+import { keepServed } from '../wire';
 import type { LivePot } from './use-pot';
 
-/** What every dish that lives from this pot takes over from it: salt, body, fat, alcohol and allergens. */
-export function Carries({ pot }: { pot: LivePot }) {
+/** °C at the table where nobody has said. */
+const TABLE = 65;
+
+/** What a spoon says of a body. */
+const SPOON: readonly (readonly [number, string])[] = [
+  [0.15, 'runs like water'],
+  [0.5, 'thin, like a soup'],
+  [0.85, 'pours'],
+  [1.4, 'coats a spoon'],
+  [2.5, 'binds'],
+  [Infinity, 'stands like a paste'],
+];
+const spoonWords = (body: number): string => SPOON.find(([below]) => body < below)?.[1] ?? '';
+
+/** What every dish that lives from this pot takes over from it: body, salt, fat, alcohol and allergens. */
+export function Carries({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
   const { bare } = useFigures();
   const last = pot.run.rows[pot.run.rows.length - 1];
   if (!last || last.ml < 0.5) return null;
-  const shares: readonly (readonly [string, number])[] = [
-    ['salt', last.saltPct],
-    ['gelatin', last.gelatinPct],
-    ['fat', last.fatPct],
-    ['alcohol left', last.ethanolPct],
-  ];
   return (
     <section className="carries" aria-label="What it carries into every dish">
-      <dl>
-        {shares.map(([name, pct]) => (
-          <div key={name} style={{ display: 'contents' }}>
-            <dt>{name}</dt>
-            <dd className="fig">{bare(pct, pct < 0.1 ? 2 : 1)} %</dd>
-          </div>
-        ))}
-        {last.bindingGPerL > 0.05 && (
-          <>
-            <dt>binds like flour</dt>
-            <dd className="fig">{bare(last.bindingGPerL, 0)} g/l</dd>
-          </>
-        )}
-      </dl>
+      <Body data={data} last={last} />
+      <Shares last={last} />
+      {last.bindingGPerL > 0.05 && (
+        <p className="quiet small-line">binds like {bare(last.bindingGPerL, 0)} g of flour a litre</p>
+      )}
       <p className="allergens">
         {last.allergens.length === 0 ? (
           <span className="quiet">
@@ -43,5 +49,76 @@ export function Carries({ pot }: { pot: LivePot }) {
         )}
       </p>
     </section>
+  );
+}
+
+/** Salt, gelatin, fat and alcohol; where pieces are served, of the liquid and of the spoonful, for they are not the same. */
+function Shares({ last }: { readonly last: LedgerRow }) {
+  const { bare } = useFigures();
+  const { spoonful } = last;
+  const rows: readonly (readonly [string, number, number | undefined])[] = [
+    ['salt', last.saltPct, spoonful?.saltPct],
+    ['gelatin', last.gelatinPct, undefined],
+    ['fat', last.fatPct, spoonful?.fatPct],
+    ['alcohol left', last.ethanolPct, undefined],
+  ];
+  const pct = (of: number): string => `${bare(of, of < 0.1 ? 2 : 1)} %`;
+  return (
+    <table className="carries-table">
+      {spoonful && (
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">liquid</th>
+            <th scope="col">spoonful</th>
+          </tr>
+        </thead>
+      )}
+      <tbody>
+        {rows.map(([name, liquid, spoon]) => (
+          <tr key={name}>
+            <th scope="row">{name}</th>
+            <td className="fig">{pct(liquid)}</td>
+            {spoonful && <td className="fig strong">{spoon === undefined ? '' : pct(spoon)}</td>}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How thick it is hot, and how thick at the table: cold thickens, so what is for later can be cooked thinner. */
+function Body({ data, last }: { readonly data: PotSheetData; readonly last: LedgerRow }) {
+  const { bare } = useFigures();
+  const [keep, state] = useKept();
+  const [typed, setTyped] = useState<string>();
+  const kept = data.recipe.serveCelsius;
+  const text = kept === undefined ? '' : String(kept).replace('.', data.mark);
+  const wanted = typed === undefined || typed.trim() === '' ? undefined : Number(typed.replace(',', '.'));
+  const celsius = wanted !== undefined && Number.isFinite(wanted) ? wanted : (kept ?? TABLE);
+  const served = bodyAt(last.bodyOf, celsius, data.constants);
+  return (
+    <div className="carries-body">
+      <div>
+        <b className="fig">{bare(last.body, 2)}</b> body hot,{' '}
+        <span className="quiet">{spoonWords(last.body)}</span>
+      </div>
+      <div>
+        <b className="fig">{bare(served, 2)}</b> served at{' '}
+        <TypedField
+          label="Served at, °C"
+          value={text}
+          placeholder={String(TABLE)}
+          disabled={!data.mayEdit}
+          onTyped={setTyped}
+          onDone={(at) => {
+            setTyped(undefined);
+            if (at.trim() !== text) void keep(() => keepServed({ id: data.recipe.id, at }));
+          }}
+        />{' '}
+        °C, <span className="quiet">{spoonWords(served)}</span>
+      </div>
+      <Trouble says={state.message} />
+    </div>
   );
 }

@@ -15,7 +15,7 @@ interface Props {
 
 /** The pot after the chosen step, with the marks it has left on that vessel's wall before. */
 export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop }: Props) {
-  const { litres } = useFigures();
+  const { litres, kilos } = useFigures();
   const rows = pot.run.rows;
   const row = rows[Math.min(chosen, rows.length - 1)];
   if (!row)
@@ -33,6 +33,7 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop }: Props) {
         After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm down from the rim
         {row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
         {draggable ? '. Drag the copper line to where it should stop.' : '.'}
+        {row.aside.trayG > 0.5 && <span> Set aside on a tray, {kilos(row.aside.trayG)}.</span>}
         {row.aside.vessels.map((s) => (
           <span key={s.vessel.id}>
             {' '}

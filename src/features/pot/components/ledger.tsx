@@ -58,6 +58,7 @@ export function Ledger(props: Props) {
               money={pot.money[i]}
               trouble={pot.troubles.get(i)}
               counted={pot.counted.get(i)}
+              batches={pot.batches.get(i)}
               most={most}
               chosen={i === chosen}
               mayEdit={data.mayEdit}

@@ -107,9 +107,12 @@ function PotLine({ pot: p, most }: { readonly pot: PotSummary; readonly most: nu
             incomplete
           </span>
         ) : (
-          <WhyFigure of={`product:${p.id}`} label={`${p.name}, a litre`}>
-            {money(p.perL)}
-          </WhyFigure>
+          <>
+            <WhyFigure of={`product:${p.id}`} label={`${p.name}, a ${p.perKg === null ? 'litre' : 'kilo'}`}>
+              {money(p.perKg ?? p.perL)}
+            </WhyFigure>
+            {p.perKg !== null && <div className="quiet small-line">a kilo</div>}
+          </>
         )}
       </td>
     </tr>

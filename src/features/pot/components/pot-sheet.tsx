@@ -54,7 +54,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
         <div>
           <OneLitre data={known} pot={pot} />
           <Layers pot={pot} />
-          <Carries pot={pot} />
+          <Carries data={known} pot={pot} />
         </div>
       </div>
     </>

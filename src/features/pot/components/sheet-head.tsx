@@ -1,5 +1,6 @@
 'use client';
 
+import { isInKilos } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { WhyFigure } from '@/ui/why';
@@ -8,10 +9,11 @@ import type { LivePot } from './use-pot';
 
 /** Name, where it goes, and the four figures the sheet is opened for. */
 export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
-  const { bare, hours, money, small } = useFigures();
+  const { bare, hours, small } = useFigures();
   const { run } = pot;
   const last = run.rows[run.rows.length - 1];
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
+  const perKg = perL === null || !run.product ? null : (perL * run.product.ml) / run.product.g;
   const most = Math.max(run.product?.ml ?? 0, ...run.rows.map((r) => r.ml));
   const estimates = new Set(run.inputs.filter((i) => data.estimates.includes(i.supply)).map((i) => i.supply))
     .size;
@@ -28,22 +30,7 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
           label={`of ${bare(most / 1000, 1)} l at the fullest`}
         />
         <Figure value={last ? hours(last.hobHours) : '–'} label="on the hob" />
-        <div>
-          <span className="fig-large hot">
-            {perL === null ? (
-              <span className="incomplete">incomplete</span>
-            ) : (
-              <WhyFigure
-                of={`product:${data.recipe.id}`}
-                label={`${data.recipe.name}, a litre`}
-                className="hot"
-              >
-                {money(perL)}
-              </WhyFigure>
-            )}
-          </span>
-          <span className="fig-label">a litre, ingredients</span>
-        </div>
+        <Cost of={data.recipe} perL={perL} perKg={perKg} inKilos={isInKilos(last)} />
         {portions && (
           <Figure
             value={perL === null ? '–' : small((perL * portions.pouredMl) / 1000)}
@@ -51,6 +38,38 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
           />
         )}
       </div>
+    </div>
+  );
+}
+
+/** What it costs: a litre, or a kilo first where that is how it is thought of. */
+function Cost({
+  of,
+  perL,
+  perKg,
+  inKilos,
+}: {
+  readonly of: PotSheetData['recipe'];
+  readonly perL: number | null;
+  readonly perKg: number | null;
+  readonly inKilos: boolean;
+}) {
+  const { money } = useFigures();
+  const [first, each] = inKilos ? [perKg, 'a kilo'] : [perL, 'a litre'];
+  return (
+    <div>
+      <span className="fig-large hot">
+        {first === null ? (
+          <span className="incomplete">incomplete</span>
+        ) : (
+          <WhyFigure of={`product:${of.id}`} label={`${of.name}, ${each}`} className="hot">
+            {money(first)}
+          </WhyFigure>
+        )}
+      </span>
+      <span className="fig-label">
+        {each}, ingredients{inKilos && perL !== null && `; ${money(perL)} a litre`}
+      </span>
     </div>
   );
 }

@@ -5,6 +5,7 @@ import { useId, useRef } from 'react';
 import type { RowCost } from '@/core/layers';
 import { cautionFor, markOf, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
+import type { Batches } from '@/core/shelf';
 import type { Trouble } from '@/core/trouble';
 import { useFigures } from '@/ui/figures';
 
@@ -17,6 +18,7 @@ interface Props {
   readonly money: RowCost | undefined;
   readonly trouble: Trouble | undefined;
   readonly counted: Counted | undefined;
+  readonly batches: Batches | undefined;
   readonly most: number;
   readonly chosen: boolean;
   readonly mayEdit: boolean;
@@ -40,7 +42,7 @@ const KIND_WORDS = {
 
 /** One step: typed over in place, with what the pot then holds. */
 export function StepRow(props: Props) {
-  const { index, step, row, before, money, trouble, counted, most, chosen, mayEdit } = props;
+  const { index, step, row, before, money, trouble, counted, batches, most, chosen, mayEdit } = props;
   const { onChoose, onRemove, onMove } = props;
   const { hours } = useFigures();
   const noteId = useId();
@@ -51,6 +53,7 @@ export function StepRow(props: Props) {
   const notes = [took, up].filter(Boolean).join(' · ');
   const hasNote =
     trouble !== undefined ||
+    batches !== undefined ||
     (row?.warnings.length ?? 0) > 0 ||
     (counted !== undefined && (chosen || counted.trimmed)) ||
     (chosen && (caution !== undefined || notes !== ''));
@@ -76,6 +79,7 @@ export function StepRow(props: Props) {
               </div>
             )}
             {counted && (chosen || counted.trimmed) && <CountedAs {...counted} {...props} />}
+            {batches && <SoManyBatches {...batches} />}
             {row?.warnings.map((w) => (
               <div key={w.code} className="warning">
                 {w.message} <span className="cure">{w.cure.message}</span>
@@ -117,6 +121,16 @@ function Instead({
         </button>
       ))}
     </span>
+  );
+}
+
+/** More than one batch gives is not wrong: it means so many batches. */
+function SoManyBatches({ name, g, eachG, batches }: Batches) {
+  const { kilos } = useFigures();
+  return (
+    <div className="quiet">
+      {kilos(g)} of {name} means {batches} batches: one gives {kilos(eachG)}
+    </div>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { layerMoney, moneyWentIn, rowCosts, type MoneyWent, type RowCost } from '@/core/layers';
 import { opened, type Opened } from '@/core/prices';
-import { overdrawn, potOf } from '@/core/shelf';
+import { batchesTaken, overdrawn, potOf, type Batches } from '@/core/shelf';
 import {
   amountOfStep,
   countedIn,
@@ -36,6 +36,8 @@ export interface LivePot {
   readonly packs: readonly Opened[];
   /** By line: what a count of something comes to that is trimmed before it goes in. */
   readonly counted: ReadonlyMap<number, Counted>;
+  /** By line: what more is taken of than one batch gives. */
+  readonly batches: ReadonlyMap<number, Batches>;
   /** By line: what cannot be read, or cannot be done. */
   readonly troubles: ReadonlyMap<number, Trouble>;
   /** The first line that cannot be done at all: nothing is kept while there is one. */
@@ -113,7 +115,14 @@ function runLines(
     const found = countedIn(ofStep(step), amountOfStep(step), shelf);
     if (found) counted.set(i, found);
   }
-  return { steps, run, troubles, loopAt, eats, counted };
+  const gives = new Map(
+    data.products.flatMap((p) => [
+      [productOf(p.id), p.product?.g] as const,
+      ...p.parts.map(({ part, product }) => [productOf(p.id, part), product.g] as const),
+    ]),
+  );
+  const batches = new Map(batchesTaken(run, (supply) => gives.get(supply as never)).map((b) => [b.step, b]));
+  return { steps, run, troubles, loopAt, eats, counted, batches };
 }
 
 /** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
@@ -136,7 +145,7 @@ export function useLivePot(
     [data],
   );
   return useMemo(() => {
-    const { steps, run, troubles, loopAt, eats, counted } = runLines(
+    const { steps, run, troubles, loopAt, eats, counted, batches } = runLines(
       data,
       lines,
       { vessel, hob },
@@ -167,6 +176,7 @@ export function useLivePot(
       layers: layerPrices.map(([name, of]) => [name, layerMoney(run, name, of)] as const),
       packs,
       counted,
+      batches,
       troubles,
       refusedAt: loopAt >= 0 ? loopAt : run.refused?.step,
     };

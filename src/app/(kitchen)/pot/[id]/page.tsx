@@ -1,3 +1,5 @@
+import { KeptCostings } from '@/features/house/components/kept-costings';
+import { keptCostings } from '@/features/house/queries';
 import { PotSheet } from '@/features/pot/components/pot-sheet';
 import { potSheet } from '@/features/pot/queries';
 import { mustWork } from '@/server/session';
@@ -9,7 +11,13 @@ interface Props {
 export const metadata = { title: 'Pot sheet' };
 
 export default async function Pot({ params }: Props) {
-  const data = await potSheet(await mustWork(), (await params).id);
+  const [who, { id }] = [await mustWork(), await params];
+  const [data, kept] = await Promise.all([potSheet(who, id), keptCostings(who, 'product', id)]);
   // A version of its own for each sheet: another browser's change arrives whole with a reload.
-  return <PotSheet key={`${data.recipe.id}/${data.version}`} data={data} />;
+  return (
+    <>
+      <PotSheet key={`${data.recipe.id}/${data.version}`} data={data} />
+      <KeptCostings data={kept} />
+    </>
+  );
 }

@@ -1,3 +1,5 @@
+import { KeptCostings } from '@/features/house/components/kept-costings';
+import { keptCostings } from '@/features/house/queries';
 import { PlatePage } from '@/features/pour/components/plate-page';
 import { plate } from '@/features/pour/queries';
 import { mustWork } from '@/server/session';
@@ -9,6 +11,12 @@ interface Props {
 export const metadata = { title: 'Plate' };
 
 export default async function Plate({ params }: Props) {
-  const data = await plate(await mustWork(), (await params).id);
-  return <PlatePage key={`${data.plate.id}/${data.version}`} data={data} />;
+  const [who, { id }] = [await mustWork(), await params];
+  const [data, kept] = await Promise.all([plate(who, id), keptCostings(who, 'plate', id)]);
+  return (
+    <>
+      <PlatePage key={`${data.plate.id}/${data.version}`} data={data} />
+      <KeptCostings data={kept} />
+    </>
+  );
 }

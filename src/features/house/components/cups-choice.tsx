@@ -1,0 +1,60 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import { CUP_WORDS, CUPS_OF, type Cups as Of } from '../cups';
+import type { HousePage } from '../queries';
+import { keepCups } from '../wire';
+
+/** Which country's cups and spoons are meant here: said once, and then a cup is read everywhere. */
+export function Cups({ page }: { readonly page: HousePage }) {
+  const [of, setOf] = useState<Of>('metric');
+  const [keep, state] = useKept();
+  const said = (Object.keys(CUPS_OF) as Of[]).find((one) =>
+    Object.entries(CUPS_OF[one]).every(([name, amount]) =>
+      page.measures.some((m) => m.name === name && m.amount === amount),
+    ),
+  );
+  return (
+    <section aria-labelledby="cups">
+      <h2 id="cups">Cups, spoons, pints</h2>
+      {said ? (
+        <p>
+          {CUP_WORDS[said]}. They stand among the house’s own measures under Buy, All ingredients, where each
+          can be put away.
+        </p>
+      ) : (
+        <Form
+          onSubmit={(event) => {
+            event.preventDefault();
+            void keep(() => keepCups({ of }));
+          }}
+        >
+          <p className="quiet">
+            They differ between countries, so a line that says one is asked about each time. Say once which
+            are meant here.
+          </p>
+          {(Object.keys(CUPS_OF) as Of[]).map((one) => (
+            <Form.Check
+              key={one}
+              id={`cups-${one}`}
+              type="radio"
+              name="cups"
+              label={CUP_WORDS[one]}
+              disabled={!page.mayEdit}
+              checked={of === one}
+              onChange={() => setOf(one)}
+            />
+          ))}
+          {page.mayEdit && (
+            <Button type="submit" variant="outline-primary" disabled={state.busy}>
+              These are meant here
+            </Button>
+          )}
+        </Form>
+      )}
+      <Trouble says={state.message} />
+    </section>
+  );
+}

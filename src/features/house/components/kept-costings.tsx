@@ -1,0 +1,166 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
+import { LAYERS } from '@/core/layers';
+import { useFigures } from '@/ui/figures';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import type { KeptCostings as Data, KeptRow } from '../queries';
+import { keepCosting, putCostingAway } from '../wire';
+
+/** Costings somebody kept, beside what it costs now: no price, yield, recipe or model changes them afterwards. */
+export function KeptCostings({ data }: { readonly data: Data }) {
+  const [keep, state] = useKept();
+  const [away, setAway] = useState<string>();
+  const [open, setOpen] = useState<string>();
+  if (data.kept.length === 0 && !data.mayKeep) return null;
+  return (
+    <section className="kept-costings" aria-labelledby="kept-costings">
+      <h2 id="kept-costings">Kept costings</h2>
+      {data.kept.length > 0 && (
+        <Table size="sm" className="house-table">
+          <Head />
+          <tbody>
+            {data.kept.map((k) => (
+              <KeptLine
+                key={k.id}
+                kept={k}
+                now={data.now.ingredients ?? null}
+                open={open === k.id}
+                mayKeep={data.mayKeep && !state.busy}
+                onOpen={() => setOpen(open === k.id ? undefined : k.id)}
+                onAway={() => {
+                  setAway(k.id);
+                  void keep(() => putCostingAway({ id: k.id, away: true }));
+                }}
+              />
+            ))}
+          </tbody>
+        </Table>
+      )}
+      {data.mayKeep && (
+        <Button
+          variant="outline-primary"
+          size="sm"
+          disabled={state.busy}
+          onClick={() => void keep(() => keepCosting({ what: data.what, subject: data.subject }))}
+        >
+          Keep what it costs today
+        </Button>
+      )}{' '}
+      {away && !data.kept.some((k) => k.id === away) && (
+        <Button
+          variant="link"
+          size="sm"
+          disabled={state.busy}
+          onClick={() =>
+            void keep(() => putCostingAway({ id: away, away: false })).then(() => setAway(undefined))
+          }
+        >
+          Bring back the one put away
+        </Button>
+      )}
+      <Trouble says={state.message} />
+    </section>
+  );
+}
+
+const Head = () => (
+  <thead>
+    <tr>
+      <th scope="col">Kept</th>
+      <th scope="col">by</th>
+      {LAYERS.map((layer) => (
+        <th scope="col" key={layer} className="fig">
+          {layer}
+        </th>
+      ))}
+      <th scope="col" className="fig">
+        ingredients since
+      </th>
+      <th scope="col">
+        <span className="visually-hidden">What can be done</span>
+      </th>
+    </tr>
+  </thead>
+);
+
+function KeptLine({
+  kept,
+  now,
+  open,
+  mayKeep,
+  onOpen,
+  onAway,
+}: {
+  readonly kept: KeptRow;
+  readonly now: number | null;
+  readonly open: boolean;
+  readonly mayKeep: boolean;
+  readonly onOpen: () => void;
+  readonly onAway: () => void;
+}) {
+  const { money, small } = useFigures();
+  const then = kept.layers.ingredients ?? null;
+  const since = then === null || now === null ? undefined : now - then;
+  return (
+    <>
+      <tr>
+        <td>{kept.on}</td>
+        <td className="quiet">{kept.by}</td>
+        {LAYERS.map((layer) => {
+          const cost = kept.layers[layer] ?? null;
+          return (
+            <td key={layer} className={`fig${layer === 'ingredients' ? ' strong' : ''}`}>
+              {cost === null ? <span className="quiet">not known</span> : money(cost)}
+            </td>
+          );
+        })}
+        <td className="fig">
+          {since === undefined
+            ? ''
+            : Math.abs(since) < 0.0005
+              ? 'as now'
+              : `${since > 0 ? '+' : '−'}${small(Math.abs(since))} now`}
+        </td>
+        <td className="fig">
+          <Button variant="link" size="sm" aria-expanded={open} onClick={onOpen}>
+            {open ? 'Fold up' : 'What was in it'}
+          </Button>
+          {mayKeep && (
+            <Button variant="link" size="sm" onClick={onAway}>
+              Put away
+            </Button>
+          )}
+        </td>
+      </tr>
+      {open && (
+        <tr>
+          <td colSpan={LAYERS.length + 4}>
+            <Lines kept={kept} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+function Lines({ kept }: { readonly kept: KeptRow }) {
+  const { money, small } = useFigures();
+  return (
+    <Table size="sm" className="house-table">
+      <tbody>
+        {kept.lines.map((line, i) => (
+          <tr key={i}>
+            <td>{line.said}</td>
+            <td className="fig">{line.amount}</td>
+            <td className="fig quiet">{line.perKg === null ? '' : `${money(line.perKg)} a kilo`}</td>
+            <td className="fig">{line.cost === null ? 'not known' : small(line.cost)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}

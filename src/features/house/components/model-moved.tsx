@@ -1,0 +1,112 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import Alert from 'react-bootstrap/Alert';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
+import { useFigures } from '@/ui/figures';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import type { ModelMoveRow } from '../queries';
+import { seeModel } from '../wire';
+
+/** Rows told before somebody asks for all. */
+const FIRST = 12;
+
+/** Costs that moved because the model did, and nothing the kitchen has done. */
+export function ModelMoved({ move, mayEdit }: { readonly move: ModelMoveRow; readonly mayEdit: boolean }) {
+  const [keep, state] = useKept();
+  const [all, setAll] = useState(false);
+  const shown = all ? move.moves : move.moves.slice(0, FIRST);
+  return (
+    <section aria-labelledby={`moved-${move.id}`}>
+      <h2 id={`moved-${move.id}`}>
+        {move.moves.length === 1 ? 'One cost' : `${move.moves.length} costs`} moved because the model did
+      </h2>
+      <p>{move.says}</p>
+      <p className="quiet">
+        Found {move.found}, costed for {move.forDay} by the model before and by this one.{' '}
+        {move.exact
+          ? 'Nothing else had changed between the two.'
+          : 'Something else was changed between the two as well, so not all of it is the model’s.'}{' '}
+        Costings that were kept stand as they were kept.
+      </p>
+      <Moves rows={shown} />
+      {shown.length < move.moves.length && (
+        <Button variant="link" onClick={() => setAll(true)}>
+          Show all {move.moves.length}
+        </Button>
+      )}
+      {mayEdit && !move.seen && (
+        <Button
+          variant="outline-primary"
+          disabled={state.busy}
+          onClick={() => void keep(() => seeModel({ id: move.id }))}
+        >
+          I have seen it
+        </Button>
+      )}
+      <Trouble says={state.message} />
+    </section>
+  );
+}
+
+function Moves({ rows }: { readonly rows: ModelMoveRow['moves'] }) {
+  const { money } = useFigures();
+  const cost = (of: number | null): string => (of === null ? 'not known' : money(of));
+  return (
+    <Table size="sm" className="house-table">
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">of</th>
+          <th scope="col" className="fig">
+            before
+          </th>
+          <th scope="col" className="fig">
+            now
+          </th>
+          <th scope="col" className="fig">
+            by
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <tr key={r.key}>
+            <td>
+              <Link prefetch={false} href={r.href}>
+                {r.name}
+              </Link>
+            </td>
+            <td className="quiet">{r.of}</td>
+            <td className="fig">{cost(r.before)}</td>
+            <td className="fig">{cost(r.after)}</td>
+            <td className="fig strong">{byHowMuch(r)}</td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+function byHowMuch({ before, after }: ModelMoveRow['moves'][number]): string {
+  if (before === null || after === null || before === 0) return '';
+  const pct = (after / before - 1) * 100;
+  return `${pct >= 0 ? '+' : '−'}${Math.abs(pct).toFixed(1)} %`;
+}
+
+/** Told to a manager wherever he arrives, until he has looked. */
+export function ModelNotice({ unseen }: { readonly unseen: number }) {
+  if (unseen === 0) return null;
+  return (
+    <Alert variant="info" className="model-notice">
+      The model behind the figures has been improved, and some costs moved with it.{' '}
+      <Link prefetch={false} href="/house">
+        See which ones
+      </Link>
+      .
+    </Alert>
+  );
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Table from 'react-bootstrap/Table';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import type { HousePage } from '../queries';
+import { giveStartingValuesBack, takeStartingValues } from '../wire';
+
+const ONCE = 2000;
+/** Rows told before somebody asks for all. */
+const FIRST = 8;
+
+/** What later starting values know of this kitchen's ingredients: nothing of it counts until it is taken, and it can be given back. */
+export function StartingValues({ page: { improved, taken, mayEdit } }: { readonly page: HousePage }) {
+  const [keep, state] = useKept();
+  const [moved, setMoved] = useState<number>();
+  const [all, setAll] = useState(false);
+  if (improved.length === 0 && !taken) return null;
+  const shown = all ? improved : improved.slice(0, FIRST);
+  const take = (): Promise<boolean> =>
+    keep(async () => {
+      const answer = await takeStartingValues({ ids: improved.slice(0, ONCE).map((i) => i.id) });
+      if (answer.ok) setMoved(answer.value.moved);
+      return answer;
+    });
+  return (
+    <section aria-labelledby="starting-values">
+      <h2 id="starting-values">Better starting values</h2>
+      {improved.length > 0 && (
+        <>
+          <p>
+            The starting values have learned something of {improved.length}{' '}
+            {improved.length === 1 ? 'ingredient' : 'ingredients'} since they were taken in here. Nothing of
+            it counts until you take it; what this kitchen has written itself stays.
+          </p>
+          <Table size="sm" className="house-table">
+            <tbody>
+              {shown.map((i) => (
+                <tr key={i.id}>
+                  <td>{i.name}</td>
+                  <td className="quiet">{i.what}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+          {shown.length < improved.length && (
+            <Button variant="link" onClick={() => setAll(true)}>
+              Show all {improved.length}
+            </Button>
+          )}
+          {mayEdit && (
+            <Button disabled={state.busy} onClick={() => void take()}>
+              Take {improved.length === 1 ? 'it' : `all ${improved.length}`}
+            </Button>
+          )}
+        </>
+      )}
+      {taken && (
+        <Taken
+          taken={taken}
+          moved={moved}
+          onBack={
+            mayEdit && !state.busy
+              ? () => void keep(() => giveStartingValuesBack({ change: taken.change }))
+              : undefined
+          }
+        />
+      )}
+      <Trouble says={state.message} />
+    </section>
+  );
+}
+
+function Taken({
+  taken,
+  moved,
+  onBack,
+}: {
+  readonly taken: NonNullable<HousePage['taken']>;
+  readonly moved: number | undefined;
+  readonly onBack: (() => void) | undefined;
+}) {
+  return (
+    <p>
+      Taken on {taken.on} for {taken.count} {taken.count === 1 ? 'ingredient' : 'ingredients'}
+      {moved !== undefined && `; ${moved === 1 ? 'one cost' : `${moved} costs`} moved`}.{' '}
+      {onBack && (
+        <Button variant="outline-primary" size="sm" onClick={onBack}>
+          Give them back
+        </Button>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,214 @@
+import 'server-only';
+import { clockIn, dayIn } from '@/core/day';
+import type { KitchenState } from '@/core/kitchen-state';
+import type { DecimalMark } from '@/core/quantity';
+import { CONSTANTS, improvedBy, LATER_FIELDS, MODEL_VERSIONS, referenceLarder } from '@/core/reference';
+import { lastChange } from '@/db/changes';
+import type { Moves } from '@/db/json-columns';
+import { keptOf } from '@/db/kept-costings';
+import { kitchenVersion } from '@/db/larder';
+import { modelMoves, unseenModelMoves } from '@/db/model-moves';
+import { costByLayer, costOfProduct } from '@/core/costing';
+import { database } from '@/server/database';
+import { costedKitchen, standingKitchen } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+import { byName } from '@/search';
+import { TAKEN } from './commands';
+
+/** Minutes of hands of a kind of step: what is usual, and what this kitchen says. */
+export interface HandsRow {
+  readonly kind: string;
+  readonly usual: { readonly fixed: number; readonly perKg: number; readonly perL: number };
+  readonly own: { readonly fixed: string; readonly perKg: string; readonly perL: string };
+}
+
+export interface ModelMoveRow {
+  readonly id: string;
+  readonly says: string;
+  readonly found: string;
+  readonly forDay: string;
+  readonly exact: boolean;
+  readonly seen: boolean;
+  readonly moves: readonly {
+    readonly key: string;
+    readonly name: string;
+    readonly href: string;
+    readonly of: 'a litre' | 'a plate' | 'hands, a litre' | 'hands, a plate';
+    readonly before: number | null;
+    readonly after: number | null;
+  }[];
+}
+
+export interface HousePage {
+  readonly mayEdit: boolean;
+  readonly version: number;
+  readonly mark: DecimalMark;
+  readonly hands: readonly HandsRow[];
+  readonly shared: {
+    readonly usualBatch: number;
+    readonly usualPerL: number;
+    readonly batch: string;
+    readonly perL: string;
+  };
+  readonly moved: readonly ModelMoveRow[];
+  /** Ingredients of which the starting values know more than this kitchen's copy. */
+  readonly improved: readonly { readonly id: string; readonly name: string; readonly what: string }[];
+  readonly taken: { readonly change: string; readonly on: string; readonly count: number } | undefined;
+  /** What of a country's cups stands among the measures. */
+  readonly measures: readonly { readonly name: string; readonly amount: string }[];
+}
+
+const WORDS: Readonly<Record<(typeof LATER_FIELDS)[number], string>> = {
+  juice: 'juice it gives up',
+  pulpPct: 'pulp that thickens',
+  curdlesAtC: 'where it curdles',
+  givesHalfLifeH: 'how fast it wilts',
+  gelatin: 'gelatin it gives',
+};
+
+/** Minutes of hands by kind of step, what is usual beside what is the kitchen's own. */
+function handsOf(kitchen: KitchenState['kitchen']): Pick<HousePage, 'hands' | 'shared'> {
+  const typed = (m: number | undefined): string =>
+    m === undefined ? '' : String(m).replace('.', kitchen.decimalMark);
+  return {
+    hands: Object.entries(CONSTANTS.hands).map(([kind, { fixed, perKg, perL }]) => {
+      const own = kitchen.hands?.[kind];
+      return {
+        kind,
+        usual: { fixed: fixed * 60, perKg: perKg * 60, perL: perL * 60 },
+        own: { fixed: typed(own?.fixedMin), perKg: typed(own?.perKgMin), perL: typed(own?.perLMin) },
+      };
+    }),
+    shared: {
+      usualBatch: CONSTANTS.sharedHands.batch * 60,
+      usualPerL: CONSTANTS.sharedHands.perL * 60,
+      batch: typed(kitchen.sharedHands?.batchMin),
+      perL: typed(kitchen.sharedHands?.perLMin),
+    },
+  };
+}
+
+export async function housePage(who: Worker): Promise<HousePage> {
+  const { state } = await standingKitchen(who.kitchenId);
+  const { kitchen } = state;
+  const [version, moves, last] = await Promise.all([
+    kitchenVersion(database(), who.kitchenId),
+    modelMoves(database(), who.kitchenId),
+    lastChange(database(), who.kitchenId, TAKEN, who.kitchenId),
+  ]);
+  const larder = referenceLarder();
+  return {
+    mayEdit: may(who.role, 'manager'),
+    version,
+    mark: kitchen.decimalMark,
+    ...handsOf(kitchen),
+    moved: moves.map((m) => ({
+      id: m.id,
+      says: MODEL_VERSIONS.filter((v) => v.version > m.fromModel && v.version <= m.toModel)
+        .map((v) => v.says)
+        .join(' '),
+      found: `${dayIn(who.zone, m.foundAt)} ${clockIn(who.zone, m.foundAt)}`,
+      forDay: m.forDay,
+      exact: m.exact,
+      seen: m.seenAt !== undefined,
+      moves: m.moves.map(moveRow).sort((a, b) => share(b) - share(a)),
+    })),
+    improved: state.ingredients
+      .flatMap((own) => {
+        const row = own.reference === undefined ? undefined : larder.get(own.reference);
+        const values = row && improvedBy(own, row);
+        return values
+          ? [
+              {
+                id: own.id,
+                name: own.name,
+                what: LATER_FIELDS.flatMap((f) => (f in values ? [WORDS[f]] : [])).join(', '),
+              },
+            ]
+          : [];
+      })
+      .sort(byName),
+    taken:
+      last && last.what === TAKEN[0]
+        ? { change: last.id, on: dayIn(who.zone, last.at), count: Object.keys(last.after as object).length }
+        : undefined,
+    measures: state.measures.map(({ name, amount }) => ({ name, amount })),
+  };
+}
+
+const share = ({ before, after }: ModelMoveRow['moves'][number]): number =>
+  before === null || after === null || before === 0 ? Infinity : Math.abs(after / before - 1);
+
+function moveRow([key, name, before, after]: Moves[number]): ModelMoveRow['moves'][number] {
+  const [hands, plain] = [key.startsWith('hands '), key.replace(/^hands /, '')];
+  const plate = plain.startsWith('plate:');
+  const each = plate ? 'a plate' : 'a litre';
+  return {
+    key,
+    name,
+    href: `/${plate ? 'pour' : 'pot'}/${plain.slice(plain.indexOf(':') + 1)}`,
+    of: hands ? (`hands, ${each}` as const) : each,
+    before,
+    after,
+  };
+}
+
+/** How many updates of the model a manager has not looked at: told where he arrives. */
+export const unseenMoves = (who: Worker): Promise<number> =>
+  may(who.role, 'manager') ? unseenModelMoves(database(), who.kitchenId) : Promise.resolve(0);
+
+export interface KeptRow {
+  readonly id: string;
+  readonly on: string;
+  readonly by: string;
+  readonly model: number;
+  /** Of the ingredients, a litre or a plate; and what else was known. */
+  readonly layers: Readonly<Record<string, number | null>>;
+  readonly lines: readonly {
+    readonly said: string;
+    readonly amount: string;
+    readonly cost: number | null;
+    readonly perKg: number | null;
+  }[];
+}
+
+/** The costings kept of one thing, and what it costs now. */
+export interface KeptCostings {
+  readonly what: 'product' | 'plate';
+  readonly subject: string;
+  readonly mayKeep: boolean;
+  readonly now: Readonly<Record<string, number | null>>;
+  readonly kept: readonly KeptRow[];
+}
+
+export async function keptCostings(
+  who: Worker,
+  what: 'product' | 'plate',
+  subject: string,
+): Promise<KeptCostings> {
+  const [{ costing }, kept] = await Promise.all([
+    costedKitchen(who.kitchenId),
+    keptOf(database(), who.kitchenId, subject),
+  ]);
+  const layers = costByLayer(costing, `${what}:${subject}`);
+  const { ml, g } = what === 'product' ? costOfProduct(costing, subject) : { ml: 1000, g: 1 };
+  return {
+    what,
+    subject,
+    mayKeep: may(who.role, 'cook'),
+    now: Object.fromEntries(
+      Object.entries(layers).map(([name, cost]) => [
+        name,
+        cost === null || ml === 0 ? null : (cost * g * 1000) / ml,
+      ]),
+    ),
+    kept: kept.map((k) => ({
+      id: k.id,
+      on: dayIn(who.zone, k.keptAt),
+      by: k.by ?? 'somebody',
+      model: k.model,
+      layers: k.body.layers,
+      lines: k.body.lines,
+    })),
+  };
+}
