@@ -173,6 +173,8 @@ function curdled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessCons
   ];
 }
 
+const whole = (share: number): string => `${(share * 100).toFixed(0)} %`;
+
 function closeToSplitting(pot: PotState, before: Delicacy, c: ProcessConstants): Warning[] {
   const share = heldFatShare(pot);
   const limit = c.delicate.heldWarns;
@@ -182,13 +184,13 @@ function closeToSplitting(pot: PotState, before: Delicacy, c: ProcessConstants):
   return [
     {
       code: 'splits',
-      message: `${percent(share * 100)} of it is fat that is held: above ${percent(limit * 100)} it is about to split, and at ${percent(c.held.splitsAt * 100)} it does.`,
+      message: `${whole(share)} of its volume is fat that is held: above ${whole(limit)} it is about to split, and at ${whole(c.held.splitsAt)} it does.`,
       value: share * 100,
       limit: limit * 100,
       unit: '%',
       cure: {
         do: 'whisk water in',
-        message: `Whisk in ${litres(ml)} of water or stock.`,
+        message: `Whisk in ${Math.ceil(ml)} ml of water or stock.`,
         value: ml,
         unit: 'ml',
       },

@@ -89,12 +89,12 @@ function HandsLine({
   const { bare } = useFigures();
   return (
     <tr>
-      <th scope="row">{row.kind}</th>
+      <th scope="row">{row.kind === 'puree' ? 'purée' : row.kind}</th>
       {COLUMNS.map(([key, words]) => (
         <td key={key} className="fig">
           <Minutes
             label={`${row.kind}, minutes ${words}`}
-            usual={bare(row.usual[key], 2)}
+            usual={row.usual[key] === 0 ? '0' : bare(row.usual[key], 2)}
             value={typed[key]}
             disabled={!mayEdit}
             onTyped={(text) => onTyped({ ...typed, [key]: text })}

@@ -116,7 +116,10 @@ function Body({ data, last }: { readonly data: PotSheetData; readonly last: Ledg
             if (at.trim() !== text) void keep(() => keepServed({ id: data.recipe.id, at }));
           }}
         />{' '}
-        °C, <span className="quiet">{spoonWords(served)}</span>
+        °C
+        {spoonWords(served) !== spoonWords(last.body) && (
+          <span className="quiet">, {spoonWords(served)}</span>
+        )}
       </div>
       <Trouble says={state.message} />
     </div>

@@ -84,6 +84,11 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
     }),
     [data, told, all],
   );
+  // A line that was kept unread may say a name that did not come with the sheet: what is said of it must be true.
+  const anyUnread = data.recipe.steps.some((s) => s.do === 'unread');
+  useEffect(() => {
+    if (anyUnread) void names();
+  }, [anyUnread, names]);
   const missing = useMemo(() => missingIn(lines, known), [lines, known]);
   // A line that cannot be read by the few names there are may say one of the others, which are on their way.
   const wasUnread = new Set(data.recipe.steps.filter((s) => s.do === 'unread').map((s) => s.id));

@@ -70,8 +70,42 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
         onClick={() => both({ ...typed, parts: [...parts, { name: '', fate: 'waste', amount: '' }] })}
       >
         <Plus size={15} aria-hidden="true" /> Another part
-      </button>
+      </button>{' '}
+      {typed.kind === 'trim' && !parts.some((p) => p.name === THAW_DRIP) && (
+        <CameFrozen
+          onDrained={(drained) =>
+            both({
+              ...typed,
+              parts: [{ name: THAW_DRIP, fate: 'waste', amount: `${typed.start} - ${drained}` }, ...parts],
+            })
+          }
+        />
+      )}
     </>
+  );
+}
+
+const THAW_DRIP = 'thaw drip';
+
+/** Frozen goods are weighed frozen, and again thawed and drained: what has dripped off is waste like any other. */
+function CameFrozen({ onDrained }: { readonly onDrained: (drained: string) => void }) {
+  const [drained, setDrained] = useState('');
+  const done = (): void => {
+    if (drained.trim() !== '') onDrained(drained.trim());
+  };
+  return (
+    <label className="quiet came-frozen">
+      Came frozen? Thawed and drained it weighs{' '}
+      <input
+        className="typed"
+        aria-label="Thawed and drained it weighs"
+        placeholder="1.8 kg"
+        value={drained}
+        onChange={(event) => setDrained(event.target.value)}
+        onBlur={done}
+        onKeyDown={(event) => event.key === 'Enter' && done()}
+      />
+    </label>
   );
 }
 
