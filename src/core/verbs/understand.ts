@@ -116,7 +116,11 @@ function inCountries(text: string, trouble: Trouble): Trouble {
   const instead = ['us', 'imp']
     .filter((country) => unitOf(`${country} ${unit}`) !== undefined)
     .map((country) => `${text.slice(0, at)}${country} ${text.slice(at)}`);
-  return at < 0 || instead.length === 0 ? trouble : { ...trouble, instead };
+  const once = {
+    ...trouble,
+    message: `${trouble.message} Or say once, under This kitchen, which are meant here.`,
+  };
+  return at < 0 || instead.length === 0 ? once : { ...once, instead };
 }
 
 /** Words in front of an amount. */

@@ -45,7 +45,7 @@ describe('a product', () => {
     ]);
   });
   test('that nobody knows costs nothing known', () => {
-    const nothing = { ml: 0, g: 0, total: null, perL: null, perKg: null };
+    const nothing = { ml: 0, g: 0, total: null, perL: null, perKg: null, inKilos: false };
     const none = { ...nothing, perPortion: null, portionMl: null, pouredMl: null };
     expect(costOfProduct(k, 'nowhere')).toEqual(none);
     expect(costOfProduct(k, SMALL.stock, 'fat')).toEqual(none);

@@ -50,7 +50,7 @@ export function StepRow(props: Props) {
   const caution = row && cautionFor(row, before);
   const took = row && row.do === 'reduce' ? `takes ${hours(row.heatHours)}` : undefined;
   const up = row && row.upHours > 0.05 ? `${hours(row.upHours)} to come up to heat` : undefined;
-  const notes = [took, up].filter(Boolean).join(' · ');
+  const notes = [took, up, row && handsWords(row, hours)].filter(Boolean).join(' · ');
   const hasNote =
     trouble !== undefined ||
     batches !== undefined ||
@@ -92,6 +92,13 @@ export function StepRow(props: Props) {
       )}
     </>
   );
+}
+
+/** What a step takes of hands, and how much of that is the batch's setting up and washing up. */
+function handsWords(row: LedgerRow, hours: (h: number) => string): string | undefined {
+  const { handsHours, sharedHandsHours: shared = 0 } = row;
+  if (handsHours < 1 / 120) return undefined;
+  return `${hours(handsHours)} of hands${shared > 1 / 120 ? `, ${hours(shared)} of them setting up and washing up` : ''}`;
 }
 
 /** Lines that would be understood in place of one that is not: a click takes one. */
