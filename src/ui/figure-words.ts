@@ -2,6 +2,8 @@
 export interface MoneyWords {
   readonly locale: string;
   readonly currency: string;
+  /** The business day in the kitchen: a day of the same year is written without it. */
+  readonly today?: string;
 }
 
 export interface Figures {
@@ -14,11 +16,33 @@ export interface Figures {
   readonly kilos: (g: number) => string;
   readonly hours: (h: number) => string;
   readonly currencySign: string;
+  /** A day as the kitchen's locale writes it in words: “14 Mar”, with its year where that is another one. */
+  readonly day: (iso: string) => string;
+  /** A sentence with every day in it, and every day and time, written so. */
+  readonly said: (text: string) => string;
 }
 
 const DASH = '–';
 
-export function figuresFor({ locale, currency }: MoneyWords): Figures {
+/** Days in a sentence, as data have them. */
+const ISO_DAY = /\b\d{4}-\d{2}-\d{2}\b/g;
+
+const dayWriter = (locale: string, today: string): ((iso: string) => string) => {
+  const of = (year: boolean) =>
+    new Intl.DateTimeFormat(locale, {
+      day: 'numeric',
+      month: 'short',
+      ...(year ? { year: 'numeric' as const } : {}),
+      timeZone: 'UTC',
+    });
+  const [short, long] = [of(false), of(true)];
+  return (iso) => {
+    const at = Date.parse(`${iso}T00:00:00Z`);
+    return Number.isNaN(at) ? iso : (iso.slice(0, 4) === today.slice(0, 4) ? short : long).format(at);
+  };
+};
+
+export function figuresFor({ locale, currency, today = '' }: MoneyWords): Figures {
   const format = (digits: number, style: 'currency' | 'decimal') =>
     new Intl.NumberFormat(
       locale,
@@ -33,7 +57,10 @@ export function figuresFor({ locale, currency }: MoneyWords): Figures {
     value === null || value === undefined || !Number.isFinite(value)
       ? DASH
       : (bares[digits] as Intl.NumberFormat).format(value);
+  const day = dayWriter(locale, today);
   return {
+    day,
+    said: (text) => text.replaceAll(ISO_DAY, day),
     money: (value) => (value === null || value === undefined ? DASH : money.format(value)),
     small: (value) =>
       value === null || value === undefined

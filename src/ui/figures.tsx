@@ -16,3 +16,9 @@ export function useFigures(): Figures {
   if (!figures) throw new Error('figures are used outside their provider');
   return figures;
 }
+
+/** Days in a sentence written in words; where no kitchen's way of writing is known, as they stand. */
+export function useSaid(): (text: string) => string {
+  return useContext(Context)?.said ?? asItIs;
+}
+const asItIs = (text: string): string => text;

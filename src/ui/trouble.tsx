@@ -1,3 +1,7 @@
+'use client';
+
+import { useSaid } from './figures';
+
 /** Why something was not done, in its sentence, told at once to whoever listens; nothing where there is nothing to say. */
 export function Trouble({
   says,
@@ -9,9 +13,10 @@ export function Trouble({
   readonly id?: string;
   readonly as?: 'p' | 'div' | 'span';
 }) {
+  const said = useSaid();
   return says ? (
     <As id={id} role="alert" className="trouble">
-      {says}
+      {said(says)}
     </As>
   ) : null;
 }

@@ -27,7 +27,7 @@ export function WhyPanel({ why, open, close }: Props) {
 }
 
 function WhyHead({ why }: { why: Why | null }) {
-  const { money } = useFigures();
+  const { money, said } = useFigures();
   return (
     <div>
       <Offcanvas.Title id="why-title" as="h2">
@@ -36,7 +36,7 @@ function WhyHead({ why }: { why: Why | null }) {
       {why && (
         <div>
           {why.title}, {why.per}
-          {why.detail && <span className="quiet"> · {why.detail}</span>}
+          {why.detail && <span className="quiet"> · {said(why.detail)}</span>}
         </div>
       )}
     </div>
@@ -66,17 +66,17 @@ function WhyRows({ rows, depth, close }: { rows: readonly Why[]; depth: number; 
 }
 
 function WhyLine({ row }: { row: Why }) {
-  const { small } = useFigures();
+  const { small, said } = useFigures();
   return (
     <span className="why-line">
-      <span>{row.title}</span>
+      <span>{said(row.title)}</span>
       <span>
         {row.money !== undefined && (
           <b className={`fig${row.estimate ? ' estimate' : ''}`}>{small(row.money)}</b>
         )}
         {row.money !== undefined && row.per && <span className="per">{row.per}</span>}
       </span>
-      {row.detail && <span className="detail">{row.detail}</span>}
+      {row.detail && <span className="detail">{said(row.detail)}</span>}
     </span>
   );
 }

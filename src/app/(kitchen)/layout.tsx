@@ -5,7 +5,7 @@ import { unseenMoves } from '@/features/house/queries';
 import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
-import { costedWithin } from '@/server/kitchen';
+import { costedWithin, todayIn } from '@/server/kitchen';
 import { mustWork } from '@/server/session';
 import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
@@ -18,11 +18,11 @@ const PATIENCE_MS = 700;
 
 export default async function KitchenLayout({ children }: { children: ReactNode }) {
   const who = await mustWork();
-  const { name, locale, currency } = await frame(who);
+  const [{ name, locale, currency }, today] = await Promise.all([frame(who), todayIn(who.kitchenId)]);
   const unseen = await unseenMoves(who);
   const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
-    <FiguresProvider words={{ locale, currency }}>
+    <FiguresProvider words={{ locale, currency, today }}>
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
           <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />

@@ -85,11 +85,17 @@ export function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney
         rows: [{ ...price, title: capital(price.per ?? price.title) }],
       };
     });
+  // The one it is thought of in stands first; the other is never left out.
+  const each = cost.inKilos
+    ? {
+        money: cost.perKg,
+        per: 'a kilo',
+        detail: `${money(cost.total)} in the pot ÷ ${kg(cost.g)}; ${money(cost.perL ?? 0)} a litre`,
+      }
+    : { money: cost.perL, per: 'a litre', detail: `${money(cost.total)} in the pot ÷ ${litre(cost.ml)}` };
   return {
     title,
-    money: cost.perL,
-    per: 'a litre',
-    detail: `${money(cost.total)} in the pot ÷ ${litre(cost.ml)}`,
+    ...each,
     goTo: `recipe:${id}`,
     estimate: inputs.some((row) => row.estimate),
     rows: [

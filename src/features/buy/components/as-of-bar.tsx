@@ -2,6 +2,7 @@
 
 import Form from 'react-bootstrap/Form';
 import type { Order, PriceBookAsked, PriceBookData } from '../queries';
+import { useFigures } from '@/ui/figures';
 
 const ORDER_WORDS: Readonly<Record<Order, string>> = {
   name: 'by name',
@@ -61,9 +62,10 @@ function InThePast({
   readonly data: PriceBookData;
   readonly go: (next: PriceBookAsked) => void;
 }) {
+  const { day } = useFigures();
   return (
     <p className="warning" role="status">
-      Prices and yields of {data.day},{' '}
+      Prices and yields of {day(data.day)},{' '}
       {data.known === 'then' ? 'as they were known then' : 'as corrected since'}; recipes as they are today.{' '}
       <button
         type="button"

@@ -126,7 +126,7 @@ export function PriceLine(props: Props) {
   const line = usePriceLine(props);
   const { understood, refused, knife } = line;
   const troubleId = useId();
-  const { bare } = useFigures();
+  const { bare, said } = useFigures();
   const trouble = understood.price ?? understood.usable ?? refused?.message;
   return (
     <>
@@ -139,7 +139,7 @@ export function PriceLine(props: Props) {
         <td className="left">
           <div
             className="bought-as"
-            title={row.article ? `${row.article.words}, price since ${row.article.since}` : undefined}
+            title={row.article ? said(`${row.article.words}, price since ${row.article.since}`) : undefined}
           >
             {row.comesOff
               ? `comes off ${row.comesOff.of}`

@@ -102,13 +102,13 @@ function KeptLine({
   readonly onOpen: () => void;
   readonly onAway: () => void;
 }) {
-  const { money, small } = useFigures();
+  const { money, small, day } = useFigures();
   const then = kept.layers.ingredients ?? null;
   const since = then === null || now === null ? undefined : now - then;
   return (
     <>
       <tr>
-        <td>{kept.on}</td>
+        <td>{day(kept.on)}</td>
         <td className="quiet">{kept.by}</td>
         {LAYERS.map((layer) => {
           const cost = kept.layers[layer] ?? null;

@@ -16,6 +16,7 @@ const FIRST = 12;
 
 /** Costs that moved because the model did, and nothing the kitchen has done. */
 export function ModelMoved({ move, mayEdit }: { readonly move: ModelMoveRow; readonly mayEdit: boolean }) {
+  const { day, said } = useFigures();
   const [keep, state] = useKept();
   const [all, setAll] = useState(false);
   const shown = all ? move.moves : move.moves.slice(0, FIRST);
@@ -26,7 +27,7 @@ export function ModelMoved({ move, mayEdit }: { readonly move: ModelMoveRow; rea
       </h2>
       <p>{move.says}</p>
       <p className="quiet">
-        Found {move.found}, costed for {move.forDay} by the model before and by this one.{' '}
+        Found {said(move.found)}, costed for {day(move.forDay)} by the model before and by this one.{' '}
         {move.exact
           ? 'Nothing else had changed between the two.'
           : 'Something else was changed between the two as well, so not all of it is the model’s.'}{' '}

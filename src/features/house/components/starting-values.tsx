@@ -5,6 +5,7 @@ import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { HousePage } from '../queries';
 import { giveStartingValuesBack, takeStartingValues } from '../wire';
+import { useFigures } from '@/ui/figures';
 
 const ONCE = 2000;
 /** Rows told before somebody asks for all. */
@@ -80,9 +81,10 @@ function Taken({
   readonly moved: number | undefined;
   readonly onBack: (() => void) | undefined;
 }) {
+  const { day } = useFigures();
   return (
     <p>
-      Taken on {taken.on} for {taken.count} {taken.count === 1 ? 'ingredient' : 'ingredients'}
+      Taken on {day(taken.on)} for {taken.count} {taken.count === 1 ? 'ingredient' : 'ingredients'}
       {moved !== undefined && `; ${moved === 1 ? 'one cost' : `${moved} costs`} moved`}.{' '}
       {onBack && (
         <Button variant="outline-primary" size="sm" onClick={onBack}>

@@ -8,6 +8,7 @@ import { letThisDeviceIn } from '../actions';
 import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
 import { endDevice, endSignedIn } from '../wire';
 import { OwnPassword } from './own-password';
+import { useFigures } from '@/ui/figures';
 
 /** Who is in, where, and on which devices a PIN opens; one's own password. */
 export function PeopleView({ page }: { readonly page: PeoplePage }) {
@@ -44,6 +45,7 @@ function SignedInTable({
   readonly rows: readonly SignedInRow[];
   readonly manager: boolean;
 }) {
+  const { said } = useFigures();
   const [keep, state] = useKept();
   return (
     <section>
@@ -70,8 +72,8 @@ function SignedInTable({
                 {r.byPin && <span className="quiet small-line"> by PIN</span>}
               </th>
               <td className="left">{r.where}</td>
-              <td className="fig">{r.since}</td>
-              <td className="fig">{r.seen}</td>
+              <td className="fig">{said(r.since)}</td>
+              <td className="fig">{said(r.seen)}</td>
               <td>
                 {r.here ? (
                   <span className="quiet">this is here</span>
@@ -80,7 +82,7 @@ function SignedInTable({
                     type="button"
                     className="link-button"
                     disabled={state.busy}
-                    aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${r.since}`}
+                    aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
                     onClick={() => void keep(() => endSignedIn({ id: r.id }))}
                   >
                     End it
@@ -104,6 +106,7 @@ const WHY: Readonly<Record<RefusalRow['why'], string>> = {
 };
 
 function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
+  const { said } = useFigures();
   return (
     <section>
       <h2>Refused at the door</h2>
@@ -130,7 +133,7 @@ function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
             {rows.map((r, i) => (
               <tr key={i}>
                 <th scope="row" className="fig">
-                  {r.at}
+                  {said(r.at)}
                 </th>
                 <td className="left">{r.name}</td>
                 <td className="left">{r.address}</td>
@@ -184,6 +187,7 @@ function Devices({ page }: { readonly page: PeoplePage }) {
 }
 
 function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
+  const { said } = useFigures();
   const [keep, state] = useKept();
   return (
     <li>
@@ -191,7 +195,7 @@ function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
         <b>{d.name}</b>
         {d.here && ' (this one)'}
         <span className="quiet small-line">
-          let in {d.since} by {d.by}
+          let in {said(d.since)} by {d.by}
         </span>
         <Trouble says={state.message} />
       </span>

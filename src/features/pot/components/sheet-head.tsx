@@ -85,6 +85,7 @@ function Figure({ value, label }: { value: string; label: string }) {
 
 /** How sure its figures are, where it goes, and since when it stands as it does. */
 function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estimates: number }) {
+  const { day } = useFigures();
   return (
     <p className="lead-line">
       {estimates > 0 && (
@@ -97,8 +98,8 @@ function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estim
       <span className="quiet">
         {' · '}
         {data.past.times > 1
-          ? `kept ${data.past.times} times, last ${data.past.since}`
-          : `as first kept ${data.past.since}`}
+          ? `kept ${data.past.times} times, last ${day(data.past.since)}`
+          : `as first kept ${day(data.past.since)}`}
       </span>
     </p>
   );

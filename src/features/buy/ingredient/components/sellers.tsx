@@ -66,18 +66,20 @@ function Money({ value }: { value: number | null }) {
 }
 
 function Price({ seller: s }: { seller: SellerRow }) {
-  const { bare } = useFigures();
+  const { bare, day } = useFigures();
   return (
     <>
       {bare(s.packPrice)}
-      {s.since && <div className="quiet small-line">{s.invoice ? `${s.since}, ${s.invoice}` : s.since}</div>}
+      {s.since && (
+        <div className="quiet small-line">{s.invoice ? `${day(s.since)}, ${s.invoice}` : day(s.since)}</div>
+      )}
     </>
   );
 }
 
 /** What a pack says it holds, and what one really held. */
 function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: SellerRow }) {
-  const { kilos } = useFigures();
+  const { kilos, said } = useFigures();
   const [keep, state] = useKept();
   const [open, setOpen] = useState(false);
   const weighed = useWeighed(page);
@@ -86,7 +88,7 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
       <span className="fig">{s.pack}</span>{' '}
       <span className="quiet small-line">
         {s.weighedOn
-          ? `held ${kilos(s.packG)} on ${s.weighedOn}`
+          ? said(`held ${kilos(s.packG)} on ${s.weighedOn}`)
           : !s.byWeight && `reckoned at ${kilos(s.packG)}`}
       </span>
       {page.mayEdit && !open && (

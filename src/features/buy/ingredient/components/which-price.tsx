@@ -8,6 +8,7 @@ import { Trouble } from '@/ui/trouble';
 import { keepBasis, keepCount, keepSetting } from '../wire';
 import type { IngredientPage } from '../queries';
 import { useWeighed } from './use-weighed';
+import { useFigures } from '@/ui/figures';
 
 const WORDS = {
   kitchen: 'the kitchen’s usual: see below',
@@ -81,6 +82,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
 }
 
 function Count({ page }: { page: IngredientPage }) {
+  const { day } = useFigures();
   const [keep, state] = useKept();
   const weighed = useWeighed(page);
   return (
@@ -98,7 +100,7 @@ function Count({ page }: { page: IngredientPage }) {
           onDone={(typed) => void keep(() => keepCount({ id: page.id, seen: page.version, typed }))}
         />{' '}
         <span className="quiet small-line">
-          {page.lastCount ? `counted ${page.lastCount.on}` : 'not counted yet'}
+          {page.lastCount ? `counted ${day(page.lastCount.on)}` : 'not counted yet'}
         </span>
       </p>
       <Trouble id="count-trouble" says={state.message} />

@@ -5,16 +5,18 @@ import type { ListPage } from '../queries';
 import { ChooseColumns } from './choose-columns';
 import { Decide } from './decide';
 import { Working } from './working';
+import { useFigures } from '@/ui/figures';
 
 /** One price list on its way into the book, or what became of it. */
 export function ListView({ page }: { page: ListPage }) {
+  const { day } = useFigures();
   const { list } = page;
   return (
     <>
       <h1>{list.fileName}</h1>
       <p className="lead-line">
         {list.supplierName}, read {list.startedAt.slice(0, 10)}
-        {list.on && `, prices from ${list.on}`}
+        {list.on && `, prices from ${day(list.on)}`}
         {page.columns && ` · ${page.columns.rows} rows, ${page.columns.how}`}
         {list.state === 'preview' && !page.columns && (
           <>

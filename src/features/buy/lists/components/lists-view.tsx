@@ -8,6 +8,7 @@ import { noAnswer, type Reply } from '@/wire';
 import { Trouble } from '@/ui/trouble';
 import type { ListsPage } from '../queries';
 import { LARGEST_MB, takeFetched, takeFile } from '../wire';
+import { useFigures } from '@/ui/figures';
 
 const STATE_WORDS = {
   columns: 'waits for its columns',
@@ -151,6 +152,7 @@ function ChooseFile({
 }
 
 function Imports({ imports }: Pick<ListsPage, 'imports'>) {
+  const { day } = useFigures();
   return (
     <table className="sheet-table list-table">
       <thead>
@@ -180,7 +182,7 @@ function Imports({ imports }: Pick<ListsPage, 'imports'>) {
             </td>
             <td className="left">{i.supplierName}</td>
             <td className="left fig">{i.startedAt.slice(0, 10)}</td>
-            <td className="left fig">{i.on ?? ''}</td>
+            <td className="left fig">{i.on ? day(i.on) : ''}</td>
             <td className="left">
               <span
                 className={i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'state-word'}

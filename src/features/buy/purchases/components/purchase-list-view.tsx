@@ -67,7 +67,7 @@ function FromSupplier({ list }: { readonly list: PurchaseList }) {
 }
 
 function Purchases({ list }: { readonly list: PurchaseList }) {
-  const { money, currencySign } = useFigures();
+  const { money, currencySign, day } = useFigures();
   return (
     <table className="sheet-table list-table">
       <thead>
@@ -97,7 +97,7 @@ function Purchases({ list }: { readonly list: PurchaseList }) {
               </Link>
               {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
             </td>
-            <td className="left fig">{p.on}</td>
+            <td className="left fig">{day(p.on)}</td>
             <td className="fig">{p.lines}</td>
             <td className="left">
               {p.odd > 0 && (

@@ -97,9 +97,10 @@ function Line({ line: l }: { line: PurchaseViewLine }) {
 
 /** Whose it is, of which day, and what corrects it or is corrected by it. */
 function WhereFrom({ view }: { readonly view: PurchaseView }) {
+  const { day } = useFigures();
   return (
     <p className="lead-line">
-      {view.supplier}, {view.on}, written down {view.recordedAt.slice(0, 10)}
+      {view.supplier}, {day(view.on)}, written down {day(view.recordedAt.slice(0, 10))}
       {view.corrects && (
         <>
           {' · corrects '}

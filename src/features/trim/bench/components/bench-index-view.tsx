@@ -125,13 +125,14 @@ function Row({
 }
 
 function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
+  const { day } = useFigures();
   return (
     <section className="on-bench" aria-label="On the bench now">
       {open.map((t) => (
         <Link key={t.id} prefetch={false} href={`/trim/bench/${t.id}`}>
           <b>{t.ingredient}</b>
           <span>
-            {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {t.on}
+            {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {day(t.on)}
           </span>
           <span className="go-on">Go on weighing</span>
         </Link>

@@ -12,7 +12,7 @@ import { WeighBar } from './weigh-bar';
 
 /** A finished test as it was weighed: it is not changed any more. */
 export function KeptTest({ page }: { readonly page: TestPage }) {
-  const { kilos } = useFigures();
+  const { kilos, day } = useFigures();
   const { test } = page;
   const typed = { ...test, purchase: test.purchase ?? null };
   const weighed = useWeighed(page, typed);
@@ -29,7 +29,7 @@ export function KeptTest({ page }: { readonly page: TestPage }) {
           <span className="bench-kind">{KIND_WORDS[test.kind]}</span>
         </div>
         <p className="lead-line">
-          Finished {test.on}
+          Finished {day(test.on)}
           {page.by ? ` by ${page.by}` : ''}, {test.season}
           {delivery ? `, of ${delivery.words}` : ''}. {test.note ? `“${test.note}”` : ''}
         </p>

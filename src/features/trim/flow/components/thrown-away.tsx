@@ -146,7 +146,7 @@ function Why({
 }
 
 function Wastes({ page }: { readonly page: FlowPage }) {
-  const { money } = useFigures();
+  const { money, day } = useFigures();
   return (
     <ul className="waste-list">
       {page.wastes.map((w) => (
@@ -154,7 +154,7 @@ function Wastes({ page }: { readonly page: FlowPage }) {
           <span>
             <b>{w.name}</b> <span className="fig">{w.amount}</span>
             <span className="quiet small-line">
-              {w.on}
+              {day(w.on)}
               {w.who ? `, ${w.who}` : ''}: {w.reason}
             </span>
           </span>

@@ -37,8 +37,8 @@ function ticksOf(f: FigurePage): number[] {
   return Array.from({ length: 8 }, (_, i) => first + i * step).filter((v) => v <= high);
 }
 
-const words = (d: Dot, value: string): string =>
-  `${d.on}: ${value}, ${d.season}${d.supplier ? `, ${d.supplier}` : ''}${d.by ? `, ${d.by}` : ''}${
+const words = (d: Dot, value: string, day: string): string =>
+  `${day}: ${value}, ${d.season}${d.supplier ? `, ${d.supplier}` : ''}${d.by ? `, ${d.by}` : ''}${
     d.outlier ? ', far from the others' : ''
   }${d.not ? `, does not count: ${d.not}` : ''}`;
 
@@ -47,7 +47,7 @@ const words = (d: Dot, value: string): string =>
  * hollow, one far from the others is a square, one that fades is pale. The black mark is what is reckoned with now.
  */
 export function Dots({ figure: f }: { readonly figure: FigurePage }) {
-  const { bare } = useFigures();
+  const { bare, day } = useFigures();
   const x = scaleOf(f);
   const show = (v: number): string => `${bare(v, 1)} ${f.unit}`;
   const seasons = SEASONS.filter((season) => f.dots.some((d) => d.season === season));
@@ -60,7 +60,7 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
       className="dots"
       viewBox={`0 0 ${WIDTH} ${bottom + AXIS}`}
       role="img"
-      aria-label={`${f.title}: ${f.dots.map((d) => words(d, show(d.value))).join('; ')}`}
+      aria-label={`${f.title}: ${f.dots.map((d) => words(d, show(d.value), day(d.on))).join('; ')}`}
     >
       {f.learned && counts && <Learned learned={f.learned} x={x} bottom={bottom} />}
       {f.prior && <Prior prior={f.prior} x={x} />}
@@ -70,7 +70,13 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
         </text>
       ))}
       {f.dots.map((d) => (
-        <OneDot key={d.id} dot={d} cx={x(d.value)} cy={rowY(d.season)} says={words(d, show(d.value))} />
+        <OneDot
+          key={d.id}
+          dot={d}
+          cx={x(d.value)}
+          cy={rowY(d.season)}
+          says={words(d, show(d.value), day(d.on))}
+        />
       ))}
       {f.inForce !== undefined && (
         <path

@@ -83,7 +83,7 @@ interface PageProps {
 
 /** What it is reckoned with, and what a usable kilo then costs. */
 function Head({ page }: PageProps) {
-  const { bare, currencySign } = useFigures();
+  const { bare, currencySign, day, said } = useFigures();
   const router = useRouter();
   const weigh = async (): Promise<void> => {
     const answer = await putOnBench({ ingredient: page.id }).catch(() => undefined);
@@ -94,7 +94,8 @@ function Head({ page }: PageProps) {
       <div>
         <h1>{page.name}</h1>
         <p className="lead-line">
-          {page.guess ? 'Reckoned with an estimate, not measured here yet' : page.basis}, since {page.since}.
+          {page.guess ? 'Reckoned with an estimate, not measured here yet' : said(page.basis ?? '')}, since{' '}
+          {day(page.since)}.
           <UsedBy by={page.usedBy} lead=" Used in " most={4} />
         </p>
       </div>
@@ -174,13 +175,15 @@ function Figure({ figure: f }: { readonly figure: FigurePage }) {
 }
 
 function Past({ page }: PageProps) {
+  const { day, said } = useFigures();
   return (
     <section>
       <h2>What was reckoned with</h2>
       <ul className="past-yields">
         {page.past.map((y) => (
           <li key={`${y.on} ${y.words}`}>
-            <span className="fig">{y.on}</span> <span className={y.guess ? 'estimate' : ''}>{y.words}</span>
+            <span className="fig">{day(y.on)}</span>{' '}
+            <span className={y.guess ? 'estimate' : ''}>{said(y.words)}</span>
           </li>
         ))}
       </ul>

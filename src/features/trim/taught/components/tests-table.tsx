@@ -61,12 +61,13 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
 }
 
 function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }) {
+  const { day } = useFigures();
   const [keep, state] = useKept();
   return (
     <tr className={row.outlier ? 'row-far' : row.not ? 'row-not' : ''}>
       <th scope="row">
         <Link prefetch={false} href={`/trim/bench/${row.id}`}>
-          {row.on}
+          {day(row.on)}
         </Link>
         <div className="quiet small-line">
           {KIND_WORDS[row.kind]}
@@ -102,6 +103,7 @@ function WhetherItCounts({
   readonly page: TaughtPage;
   readonly keep: Keep;
 }) {
+  const { day } = useFigures();
   const [asking, setAsking] = useState(false);
   if (row.not === 'left out')
     return (
@@ -128,7 +130,7 @@ function WhetherItCounts({
         <button
           type="button"
           className="link-button"
-          aria-label={`Leave the test of ${row.on} out`}
+          aria-label={`Leave the test of ${day(row.on)} out`}
           onClick={() => setAsking(true)}
         >
           leave out

@@ -1,0 +1,115 @@
+import { expect, figure, keeps, open, openPot, test } from './kitchen';
+import type { Page } from '@playwright/test';
+
+const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
+const nextStep = async (page: Page, text: string): Promise<void> => {
+  await page.getByLabel('Next step').fill(text);
+  await keeps(page, 'recipe.sheet', () => page.getByLabel('Next step').press('Enter'));
+};
+const layer = (page: Page, name: string) =>
+  page
+    .getByRole('region', { name: 'A litre in layers' })
+    .locator('dd')
+    .nth(['ingredients', 'energy', 'hands'].indexOf(name));
+
+test('minutes of hands of the kitchen’s own move what hands cost, stay after a reload, and can be emptied again', async ({
+  page,
+}) => {
+  await openPot(page, 'Venison bone stock');
+  const before = await figure(layer(page, 'hands'));
+  const strain = page.getByLabel('strain, minutes however little there is');
+  await open(page, '/house');
+  await strain.fill('700');
+  await page.getByRole('button', { name: 'Keep these minutes' }).click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: '700 minutes cannot be: from 0 to 600.' }),
+  ).toBeVisible();
+  await strain.fill('45');
+  await keeps(page, 'kitchen.hands', () => page.getByRole('button', { name: 'Keep these minutes' }).click());
+  await page.reload();
+  await expect(strain).toHaveValue('45');
+  await openPot(page, 'Venison bone stock');
+  expect(await figure(layer(page, 'hands'))).toBeGreaterThan(before + 1);
+  await open(page, '/house');
+  await strain.fill('');
+  await keeps(page, 'kitchen.hands', () => page.getByRole('button', { name: 'Keep these minutes' }).click());
+  await openPot(page, 'Venison bone stock');
+  expect(await figure(layer(page, 'hands'))).toBeCloseTo(before, 2);
+});
+
+test('a costing that is kept says what it cost then, whatever is done to the sheet', async ({ page }) => {
+  await openPot(page, 'Trout velouté');
+  const cost = page.getByRole('button', { name: 'Trout velouté, a litre: why?' });
+  const then = await figure(cost);
+  await keeps(page, 'costing.keep', () =>
+    page.getByRole('button', { name: 'Keep what it costs today' }).click(),
+  );
+  const row = page.getByRole('row').filter({ hasText: 'What was in it' });
+  await expect(row).toContainText('as now');
+  await step(page, 2).fill('reduce by two thirds');
+  await keeps(page, 'recipe.sheet', () => step(page, 2).press('Enter'));
+  await page.reload();
+  expect(await figure(cost)).toBeGreaterThan(then * 1.2);
+  expect(await figure(row.locator('td').nth(2))).toBeCloseTo(then, 2);
+  await expect(row).toContainText(/\+.* now/);
+  await row.getByRole('button', { name: 'What was in it' }).click();
+  await expect(page.getByRole('cell', { name: 'White roux', exact: true })).toBeVisible();
+  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Put away' }).click());
+  await expect(row).toBeHidden();
+  await keeps(page, 'costing.away', () =>
+    page.getByRole('button', { name: 'Bring back the one put away' }).click(),
+  );
+  await expect(page.getByRole('row').filter({ hasText: 'What was in it' })).toBeVisible();
+});
+
+test('cold thickens: the sheet says the body at the table while its temperature is typed', async ({
+  page,
+}) => {
+  await openPot(page, 'Pale onion soup');
+  const body = page.getByRole('region', { name: 'What it carries into every dish' });
+  const served = body.getByLabel('Served at, °C');
+  const at = body.locator('.carries-body b').nth(1);
+  const warm = await figure(at);
+  await served.fill('8');
+  await expect.poll(() => figure(at)).toBeGreaterThan(warm);
+  const cold = await figure(at);
+  await keeps(page, 'recipe.served', () => served.press('Enter'));
+  await page.reload();
+  await expect(served).toHaveValue('8');
+  expect(await figure(at)).toBe(cold);
+});
+
+test('pieces are set aside, browned apart and come back, by lines as a cook says them', async ({ page }) => {
+  await openPot(page, 'Duck broth');
+  await step(page, 1).click();
+  await page.getByRole('button', { name: 'Take step 14 out' }).click();
+  await page.getByRole('button', { name: 'Take step 13 out' }).click();
+  await page.getByRole('button', { name: 'Take step 12 out' }).click();
+  await page.getByRole('button', { name: 'Take step 11 out' }).click();
+  await nextStep(page, 'take out the bones');
+  await expect(step(page, 11)).toHaveValue('take out the bones');
+  await nextStep(page, 'put the vegetables aside');
+  await expect(page.getByText(/Set aside on a tray, \d/)).toBeVisible();
+  await expect(page.getByText(/are still set aside: they are counted with what is made here/)).toBeVisible();
+  await nextStep(page, 'return the vegetables');
+  await expect(page.getByText(/are still set aside/)).toBeHidden();
+  await nextStep(page, 'set aside the meat');
+  await expect(page.getByText('Set aside: no meat in the pot; there are Onion, Carrot.')).toBeVisible();
+});
+
+test('cups are said once, and then a line that says one is read', async ({ page }) => {
+  await open(page, '/house');
+  await page.getByLabel(/^American: a cup is 237 ml/).check();
+  await keeps(page, 'kitchen.cups', () => page.getByRole('button', { name: 'These are meant here' }).click());
+  await expect(page.getByText(/^American: a cup is 237 ml.*They stand among/)).toBeVisible();
+  await openPot(page, 'Trout velouté');
+  await nextStep(page, '1 cup whipping cream');
+  await expect(page.getByText(/differs between countries/)).toBeHidden();
+  await expect(
+    page
+      .getByRole('row')
+      .filter({ has: step(page, 6) })
+      .getByRole('cell')
+      .nth(1),
+  ).toHaveText(/\d/);
+});
