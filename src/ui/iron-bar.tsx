@@ -2,6 +2,9 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
+import Button from 'react-bootstrap/Button';
+import Nav from 'react-bootstrap/Nav';
+import Navbar from 'react-bootstrap/Navbar';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { PotMark } from './pot-mark';
 import { STATIONS } from './stations';
@@ -13,62 +16,71 @@ interface Props {
   readonly signOut: () => Promise<void>;
 }
 
+/** Stations that work: what is not open yet takes no room. */
+const OPEN = STATIONS.filter((s) => s.open);
+
 /** The bar every screen hangs from: the stations in the order of the work, and who is at work. */
 export function IronBar({ kitchen, person, role, signOut }: Props) {
-  const path = usePathname();
   const router = useRouter();
-  const open = STATIONS.filter((s) => s.open);
   useHotkeys(
-    open.map((s) => s.key),
+    OPEN.map((s) => s.key),
     (event) => {
-      const station = open.find((s) => s.key === event.key.toLowerCase());
+      const station = OPEN.find((s) => s.key === event.key.toLowerCase());
       if (station) router.push(`/${station.id}`);
     },
     { useKey: true },
   );
   return (
-    <header className="iron-bar">
-      <Link prefetch={false} href="/" className="iron-name" title={`Half Pot at ${kitchen}`}>
+    <Navbar as="header" expand="md" collapseOnSelect className="iron-bar" data-bs-theme="dark">
+      <a href="#work" className="visually-hidden-focusable skip-link">
+        Skip to the work
+      </a>
+      <Link prefetch={false} href="/" className="navbar-brand iron-name" title={`Half Pot at ${kitchen}`}>
         <PotMark /> Half Pot
       </Link>
-      <nav aria-label="Stations, in the order of the work" style={{ display: 'contents' }}>
-        <ol className="stations">
-          {STATIONS.map((s) => (
-            <li key={s.id}>
-              {s.open ? (
-                <Link
-                  prefetch={false}
-                  href={`/${s.id}`}
-                  className={`station${path.startsWith(`/${s.id}`) ? ' station-here' : ''}`}
-                  aria-current={path.startsWith(`/${s.id}`) ? 'page' : undefined}
-                  aria-keyshortcuts={s.key}
-                >
-                  <span>
-                    {s.name}
-                    <kbd aria-hidden="true">{s.key.toUpperCase()}</kbd>
-                  </span>
-                </Link>
-              ) : (
-                <span className="station station-later" title="Not open yet">
-                  {s.name}
-                  <span className="visually-hidden">, not open yet</span>
-                </span>
-              )}
-            </li>
-          ))}
-        </ol>
-      </nav>
-      <div className="at-work">
-        <Link prefetch={false} href="/house" title="What holds for the whole kitchen">
-          This kitchen
-        </Link>
-        <Link prefetch={false} href="/people" title="Who is in, and your password">
-          {person}, {role}
-        </Link>
-        <form action={signOut}>
-          <button type="submit">Sign out</button>
-        </form>
-      </div>
-    </header>
+      <Navbar.Toggle aria-controls="stations" label="Stations" />
+      <Navbar.Collapse id="stations">
+        <nav aria-label="Stations, in the order of the work">
+          <Nav as="ul">
+            {OPEN.map((s) => (
+              <Nav.Item as="li" key={s.id}>
+                <StationLink station={s} />
+              </Nav.Item>
+            ))}
+          </Nav>
+        </nav>
+        <div className="at-work">
+          <Link prefetch={false} href="/house" title="What holds for the whole kitchen">
+            This kitchen
+          </Link>
+          <Link prefetch={false} href="/people" title="Who is in, and your password">
+            {person}, {role}
+          </Link>
+          <form action={signOut}>
+            <Button type="submit" variant="outline-light" size="sm">
+              Sign out
+            </Button>
+          </form>
+        </div>
+      </Navbar.Collapse>
+    </Navbar>
+  );
+}
+
+function StationLink({ station: s }: { readonly station: (typeof OPEN)[number] }) {
+  const path = usePathname();
+  const here = path === `/${s.id}` || path.startsWith(`/${s.id}/`);
+  return (
+    <Nav.Link
+      as={Link}
+      prefetch={false}
+      href={`/${s.id}`}
+      active={here}
+      aria-current={here ? 'page' : undefined}
+      aria-keyshortcuts={s.key}
+    >
+      {s.name}
+      <kbd aria-hidden="true">{s.key.toUpperCase()}</kbd>
+    </Nav.Link>
   );
 }

@@ -82,9 +82,13 @@ test('cold thickens: the sheet says the body at the table while its temperature 
 test('pieces are set aside, browned apart and come back, by lines as a cook says them', async ({ page }) => {
   await openPot(page, 'Duck broth');
   await step(page, 1).click();
+  await step(page, 14).click();
   await page.getByRole('button', { name: 'Take step 14 out' }).click();
+  await step(page, 13).click();
   await page.getByRole('button', { name: 'Take step 13 out' }).click();
+  await step(page, 12).click();
   await page.getByRole('button', { name: 'Take step 12 out' }).click();
+  await step(page, 11).click();
   await page.getByRole('button', { name: 'Take step 11 out' }).click();
   await nextStep(page, 'take out the bones');
   await expect(step(page, 11)).toHaveValue('take out the bones');

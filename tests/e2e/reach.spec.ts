@@ -129,6 +129,44 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
   ['this kitchen', (page) => open(page, '/house')],
   ['nowhere', async (page) => void (await page.goto('/nowhere'))],
 ];
+/** A phone, a tablet lying, a desk. */
+const WIDTHS = [390, 1024, 1280];
+for (const [name, go] of screens)
+  test(`nothing is wider than the window at ${name}`, async ({ page }) => {
+    await go(page);
+    for (const width of WIDTHS) {
+      await page.setViewportSize({ width, height: 844 });
+      const over = await page.evaluate(() => {
+        const root = document.documentElement;
+        return root.scrollWidth - root.clientWidth;
+      });
+      expect({ width, over }).toEqual({ width, over: 0 });
+    }
+  });
+
+test('on a phone the stations open from the bar, and a step is read whole', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await open(page, '/buy');
+  const pot = page.getByRole('link', { name: /^Pot/ });
+  await expect(pot).toBeHidden();
+  await page.getByRole('button', { name: 'Stations' }).click();
+  await pot.click();
+  await page.getByRole('link', { name: 'Juniper sauce', exact: true }).click();
+  await expect(page.getByRole('heading', { name: 'Juniper sauce', level: 1 })).toBeVisible();
+  const line = page.getByLabel('Step 10', { exact: true });
+  const cut = await line.evaluate((field) => field.scrollWidth - field.clientWidth);
+  expect(cut).toBeLessThanOrEqual(0);
+});
+
+test('the first thing the Tab key finds goes past the bar to the work', async ({ page }) => {
+  await open(page, '/buy');
+  await page.keyboard.press('Tab');
+  const skip = page.getByRole('link', { name: 'Skip to the work' });
+  await expect(skip).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('#work')).toBeFocused();
+});
+
 for (const [name, go] of screens)
   test(`axe finds nothing at ${name}`, async ({ page }) => {
     await go(page);

@@ -26,7 +26,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
           <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />
-          <main>
+          <main id="work" tabIndex={-1}>
             <ModelNotice unseen={unseen} />
             <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
           </main>

@@ -9,7 +9,7 @@ import { newId } from '@/db/ids';
 import { HANDS, type KeptCosting } from '@/db/json-columns';
 import { archiveKept, keepCosting as writeKept, keptCosting } from '@/db/kept-costings';
 import { addMeasure, patchPhysics, setHands } from '@/db/larder-edits';
-import { seeModelMove } from '@/db/model-moves';
+import { addModelMove, seeModelMove } from '@/db/model-moves';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { costsOf, movesBetween } from '@/server/model-moves';
@@ -261,13 +261,23 @@ const startingValues = declare({
         return of ? { ...i, ...of.values } : i;
       }),
     }));
-    const moved = movesBetween(costsOf(kitchen.costing), costsOf(after)).length;
-    return { taken, moved };
+    return { taken, moves: movesBetween(costsOf(kitchen.costing), costsOf(after)), day: after.day };
   },
-  async write({ sql, kitchenId }, _body, { taken, moved }) {
+  async write({ sql, kitchenId, at }, _body, { taken, moves, day }) {
     for (const { own, values } of taken) await patchPhysics(sql, kitchenId, own.id, values);
+    // What that moved is listed like what a model moves: nobody in the kitchen has changed a price.
+    if (moves.length > 0)
+      await addModelMove(sql, kitchenId, {
+        id: newId(),
+        fromModel: MODEL,
+        toModel: MODEL,
+        foundAt: at,
+        forDay: day,
+        exact: true,
+        moves,
+      });
     return {
-      value: { moved },
+      value: { moved: moves.length },
       what: 'starting values',
       subject: kitchenId,
       before: Object.fromEntries(taken.map(({ own, values }) => [own.id, asTheyStand(own, values)])),

@@ -7,7 +7,7 @@ import { lastChange } from '@/db/changes';
 import type { Moves } from '@/db/json-columns';
 import { keptOf } from '@/db/kept-costings';
 import { kitchenVersion } from '@/db/larder';
-import { modelMoves, unseenModelMoves } from '@/db/model-moves';
+import { modelMoves, unseenModelMoves, type ModelMove } from '@/db/model-moves';
 import { costByLayer, costOfProduct } from '@/core/costing';
 import { database } from '@/server/database';
 import { costedKitchen, standingKitchen } from '@/server/kitchen';
@@ -104,9 +104,7 @@ export async function housePage(who: Worker): Promise<HousePage> {
     ...handsOf(kitchen),
     moved: moves.map((m) => ({
       id: m.id,
-      says: MODEL_VERSIONS.filter((v) => v.version > m.fromModel && v.version <= m.toModel)
-        .map((v) => v.says)
-        .join(' '),
+      says: whatMoved(m),
       found: `${dayIn(who.zone, m.foundAt)} ${clockIn(who.zone, m.foundAt)}`,
       forDay: m.forDay,
       exact: m.exact,
@@ -135,6 +133,14 @@ export async function housePage(who: Worker): Promise<HousePage> {
     measures: state.measures.map(({ name, amount }) => ({ name, amount })),
   };
 }
+
+/** What the versions in between say they did; or that starting values were taken, which no version did. */
+const whatMoved = ({ fromModel, toModel }: ModelMove): string =>
+  fromModel === toModel
+    ? 'Better starting values were taken for some ingredients.'
+    : MODEL_VERSIONS.filter((v) => v.version > fromModel && v.version <= toModel)
+        .map((v) => v.says)
+        .join(' ');
 
 const share = ({ before, after }: ModelMoveRow['moves'][number]): number =>
   before === null || after === null || before === 0 ? Infinity : Math.abs(after / before - 1);

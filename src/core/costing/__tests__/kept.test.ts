@@ -10,6 +10,7 @@ import { costKitchen, gapsOf, type KitchenCosting } from '..';
 /** Small enough to be costed from nothing hundreds of times; the demo's last batches and joint products are in it. */
 const BEGIN = largeKitchen({ ingredients: 90, recipes: 40, plates: 14 }, 5);
 
+const MEASURE = '019cad10-0000-7000-8000-00000000beac';
 type Edit = (file: KitchenFile, pick: number, amount: number) => KitchenFile;
 const at = <T>(list: readonly T[], pick: number): number => pick % Math.max(1, list.length);
 const put = <T>(list: readonly T[], i: number, change: (item: T) => T): T[] =>
@@ -42,6 +43,23 @@ const EDITS: Readonly<Record<string, Edit>> = {
         byProducts: [],
       })),
     })),
+  }),
+  // A measure of the house's own is said in some pot, and holds something else from one time to the next.
+  measure: (f, pick, amount) => ({
+    ...f,
+    measures: [{ id: MEASURE, name: 'beaker', amount: `${100 + amount} ml` }],
+    recipes: f.recipes.some((r) =>
+      r.steps.some((s) => s.do === 'water' && 'amount' in s && s.amount === '2 beaker'),
+    )
+      ? f.recipes
+      : put(f.recipes, at(f.recipes, pick), (r) => ({
+          ...r,
+          steps: [{ do: 'water' as const, amount: '2 beaker' }, ...r.steps],
+        })),
+  }),
+  hands: (f, _pick, amount) => ({
+    ...f,
+    kitchen: { ...f.kitchen, hands: { add: { fixedMin: amount } }, sharedHands: { batchMin: amount / 2 } },
   }),
   'cooked test': (f, pick, amount) => ({
     ...f,

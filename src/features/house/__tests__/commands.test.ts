@@ -154,6 +154,10 @@ describe('better starting values', () => {
     expect(taken).toMatchObject({ ok: true });
     expect(taken.ok && taken.value.moved).toBeGreaterThan(0);
     expect((await juice())?.pct).toBeGreaterThan(10);
+    // Which costs that moved is listed, until it is seen.
+    const [move] = (await housePage(here.as('manager'))).moved;
+    expect(move).toMatchObject({ seen: false, says: expect.stringContaining('starting values') });
+    expect(move?.moves.map((m) => m.name)).toContain('Mutton broth');
     const page = await housePage(here.as('manager'));
     expect(page.taken).toMatchObject({ count: 1 });
     await here.send(STARTING_VALUES_BACK, { change: page.taken?.change ?? '' });

@@ -35,7 +35,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
           void done();
         }}
       >
-        <Table size="sm" className="house-table hands-table">
+        <Table responsive size="sm" className="house-table hands-table">
           <thead>
             <tr>
               <th scope="col">Step</th>

@@ -20,7 +20,7 @@ export function KeptCostings({ data }: { readonly data: Data }) {
     <section className="kept-costings" aria-labelledby="kept-costings">
       <h2 id="kept-costings">Kept costings</h2>
       {data.kept.length > 0 && (
-        <Table size="sm" className="house-table">
+        <Table responsive size="sm" className="house-table">
           <Head />
           <tbody>
             {data.kept.map((k) => (
@@ -33,6 +33,7 @@ export function KeptCostings({ data }: { readonly data: Data }) {
                 onOpen={() => setOpen(open === k.id ? undefined : k.id)}
                 onAway={() => {
                   setAway(k.id);
+                  setOpen(undefined);
                   void keep(() => putCostingAway({ id: k.id, away: true }));
                 }}
               />
@@ -150,7 +151,7 @@ function KeptLine({
 function Lines({ kept }: { readonly kept: KeptRow }) {
   const { money, small } = useFigures();
   return (
-    <Table size="sm" className="house-table">
+    <Table responsive size="sm" className="house-table">
       <tbody>
         {kept.lines.map((line, i) => (
           <tr key={i}>

@@ -57,7 +57,7 @@ function Moves({ rows }: { readonly rows: ModelMoveRow['moves'] }) {
   const { money } = useFigures();
   const cost = (of: number | null): string => (of === null ? 'not known' : money(of));
   return (
-    <Table size="sm" className="house-table">
+    <Table responsive size="sm" className="house-table">
       <thead>
         <tr>
           <th scope="col">What</th>

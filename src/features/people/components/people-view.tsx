@@ -50,49 +50,51 @@ function SignedInTable({
   return (
     <section>
       <h2>Signed in</h2>
-      <table className="sheet-table">
-        <thead>
-          <tr>
-            <th scope="col">Who</th>
-            <th scope="col" className="left">
-              where
-            </th>
-            <th scope="col">since</th>
-            <th scope="col">last seen</th>
-            <th scope="col">
-              <span className="visually-hidden">End it</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r) => (
-            <tr key={r.id}>
-              <th scope="row">
-                {r.name}
-                {r.byPin && <span className="quiet small-line"> by PIN</span>}
+      <div className="table-responsive-lg">
+        <table className="sheet-table">
+          <thead>
+            <tr>
+              <th scope="col">Who</th>
+              <th scope="col" className="left">
+                where
               </th>
-              <td className="left">{r.where}</td>
-              <td className="fig">{said(r.since)}</td>
-              <td className="fig">{said(r.seen)}</td>
-              <td>
-                {r.here ? (
-                  <span className="quiet">this is here</span>
-                ) : (
-                  <button
-                    type="button"
-                    className="link-button"
-                    disabled={state.busy}
-                    aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
-                    onClick={() => void keep(() => endSignedIn({ id: r.id }))}
-                  >
-                    End it
-                  </button>
-                )}
-              </td>
+              <th scope="col">since</th>
+              <th scope="col">last seen</th>
+              <th scope="col">
+                <span className="visually-hidden">End it</span>
+              </th>
             </tr>
-          ))}
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            {rows.map((r) => (
+              <tr key={r.id}>
+                <th scope="row">
+                  {r.name}
+                  {r.byPin && <span className="quiet small-line"> by PIN</span>}
+                </th>
+                <td className="left">{r.where}</td>
+                <td className="fig">{said(r.since)}</td>
+                <td className="fig">{said(r.seen)}</td>
+                <td>
+                  {r.here ? (
+                    <span className="quiet">this is here</span>
+                  ) : (
+                    <button
+                      type="button"
+                      className="link-button"
+                      disabled={state.busy}
+                      aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
+                      onClick={() => void keep(() => endSignedIn({ id: r.id }))}
+                    >
+                      End it
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
       <Trouble says={state.message} />
     </section>
   );
@@ -113,36 +115,38 @@ function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
       {rows.length === 0 ? (
         <p className="quiet">Nobody has been refused.</p>
       ) : (
-        <table className="sheet-table">
-          <thead>
-            <tr>
-              <th scope="col">Last</th>
-              <th scope="col" className="left">
-                name
-              </th>
-              <th scope="col" className="left">
-                from
-              </th>
-              <th scope="col" className="left">
-                why
-              </th>
-              <th scope="col">times that day</th>
-            </tr>
-          </thead>
-          <tbody>
-            {rows.map((r, i) => (
-              <tr key={i}>
-                <th scope="row" className="fig">
-                  {said(r.at)}
+        <div className="table-responsive-lg">
+          <table className="sheet-table">
+            <thead>
+              <tr>
+                <th scope="col">Last</th>
+                <th scope="col" className="left">
+                  name
                 </th>
-                <td className="left">{r.name}</td>
-                <td className="left">{r.address}</td>
-                <td className="left">{WHY[r.why]}</td>
-                <td className="fig">{r.times}</td>
+                <th scope="col" className="left">
+                  from
+                </th>
+                <th scope="col" className="left">
+                  why
+                </th>
+                <th scope="col">times that day</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {rows.map((r, i) => (
+                <tr key={i}>
+                  <th scope="row" className="fig">
+                    {said(r.at)}
+                  </th>
+                  <td className="left">{r.name}</td>
+                  <td className="left">{r.address}</td>
+                  <td className="left">{WHY[r.why]}</td>
+                  <td className="fig">{r.times}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
       )}
     </section>
   );

@@ -46,27 +46,29 @@ function Table({ pots }: { readonly pots: readonly PotSummary[] }) {
   const { currencySign } = useFigures();
   const most = Math.max(1, ...pots.map((p) => p.mostMl));
   return (
-    <table className="sheet-table list-table">
-      <thead>
-        <tr>
-          <th scope="col">Pot</th>
-          <th scope="col" className="left">
-            Lives from
-          </th>
-          <th scope="col" className="left">
-            Stands in
-          </th>
-          <th scope="col">litres, of the most it held</th>
-          <th scope="col">on the hob</th>
-          <th scope="col">{currencySign} a litre</th>
-        </tr>
-      </thead>
-      <tbody>
-        {pots.map((p) => (
-          <PotLine key={p.id} pot={p} most={most} />
-        ))}
-      </tbody>
-    </table>
+    <div className="table-responsive-lg">
+      <table className="sheet-table list-table">
+        <thead>
+          <tr>
+            <th scope="col">Pot</th>
+            <th scope="col" className="left">
+              Lives from
+            </th>
+            <th scope="col" className="left">
+              Stands in
+            </th>
+            <th scope="col">litres, of the most it held</th>
+            <th scope="col">on the hob</th>
+            <th scope="col">{currencySign} a litre</th>
+          </tr>
+        </thead>
+        <tbody>
+          {pots.map((p) => (
+            <PotLine key={p.id} pot={p} most={most} />
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

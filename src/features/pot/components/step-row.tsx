@@ -225,14 +225,20 @@ function Figures({ row, money, most }: Pick<Props, 'row' | 'money' | 'most'>) {
   const { bare } = useFigures();
   return (
     <>
-      <td className="fig litre-cell">
+      <td className="fig litre-cell" data-of="litres">
         {row && row.ml > 0.5 && <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />}
         <span>{row && row.ml > 0.5 ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''}</span>
       </td>
-      <td className="fig">{row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}</td>
-      <td className="fig">{row && row.ml > 0.5 ? bare(row.body, 2) : ''}</td>
-      <td className="fig">{row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}</td>
-      <td className="fig strong">
+      <td className="fig" data-of="dip cm">
+        {row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}
+      </td>
+      <td className="fig" data-of="body">
+        {row && row.ml > 0.5 ? bare(row.body, 2) : ''}
+      </td>
+      <td className="fig" data-of="salt %">
+        {row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}
+      </td>
+      <td className="fig strong" data-of="a litre">
         {money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}
       </td>
     </>

@@ -26,34 +26,36 @@ export function Sellers({ page }: { page: IngredientPage }) {
   return (
     <section>
       <h2 id="sellers">Who sells it</h2>
-      <table className="sheet-table sellers" aria-labelledby="sellers">
-        <thead>
-          <tr>
-            <th scope="col">Costed from</th>
-            <th scope="col" className="left">
-              Article
-            </th>
-            <th scope="col" className="left">
-              Pack
-            </th>
-            <th scope="col">{currencySign} a pack</th>
-            <th scope="col">{currencySign} a kilo</th>
-            <th scope="col">{currencySign} a usable kilo</th>
-          </tr>
-        </thead>
-        <tbody>
-          {page.sellers.map((s) => (
-            <Seller
-              key={s.id}
-              page={page}
-              seller={s}
-              chosen={s.id === chosen}
-              cheapest={s.id === cheapest && page.sellers.length > 1}
-              onChoose={() => costFrom(s.id)}
-            />
-          ))}
-        </tbody>
-      </table>
+      <div className="table-responsive-lg">
+        <table className="sheet-table sellers" aria-labelledby="sellers">
+          <thead>
+            <tr>
+              <th scope="col">Costed from</th>
+              <th scope="col" className="left">
+                Article
+              </th>
+              <th scope="col" className="left">
+                Pack
+              </th>
+              <th scope="col">{currencySign} a pack</th>
+              <th scope="col">{currencySign} a kilo</th>
+              <th scope="col">{currencySign} a usable kilo</th>
+            </tr>
+          </thead>
+          <tbody>
+            {page.sellers.map((s) => (
+              <Seller
+                key={s.id}
+                page={page}
+                seller={s}
+                chosen={s.id === chosen}
+                cheapest={s.id === cheapest && page.sellers.length > 1}
+                onChoose={() => costFrom(s.id)}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
       <Follows page={page} onFollow={() => costFrom(null)} />
       <Trouble says={state.message} />
     </section>

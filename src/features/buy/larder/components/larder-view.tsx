@@ -134,29 +134,31 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
 
 function Found({ rows, mayEdit }: { readonly rows: readonly LarderRow[]; readonly mayEdit: boolean }) {
   return (
-    <table className="sheet-table">
-      <thead>
-        <tr>
-          <th scope="col">Ingredient</th>
-          <th scope="col" className="left">
-            Carries
-          </th>
-          <th scope="col" className="left">
-            usable
-          </th>
-          <th scope="col" className="left">
-            how sure
-          </th>
-          <th scope="col">
-            <span className="visually-hidden">Take it</span>
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((r) => (
-          <Row key={r.id} row={r} mayEdit={mayEdit} />
-        ))}
-      </tbody>
-    </table>
+    <div className="table-responsive-lg">
+      <table className="sheet-table">
+        <thead>
+          <tr>
+            <th scope="col">Ingredient</th>
+            <th scope="col" className="left">
+              Carries
+            </th>
+            <th scope="col" className="left">
+              usable
+            </th>
+            <th scope="col" className="left">
+              how sure
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Take it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <Row key={r.id} row={r} mayEdit={mayEdit} />
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

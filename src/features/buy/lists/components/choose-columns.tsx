@@ -81,26 +81,28 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
 /** The first rows as they stand in the file. */
 function Sample({ asked }: { readonly asked: ColumnsAsked }) {
   return (
-    <table className="sheet-table sample">
-      <thead>
-        <tr>
-          {asked.heads.map((h) => (
-            <th key={h} scope="col">
-              {h}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {asked.sample.map((row, i) => (
-          <tr key={i}>
-            {asked.heads.map((h, j) => (
-              <td key={h}>{row[j] ?? ''}</td>
+    <div className="table-responsive-lg">
+      <table className="sheet-table sample">
+        <thead>
+          <tr>
+            {asked.heads.map((h) => (
+              <th key={h} scope="col">
+                {h}
+              </th>
             ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {asked.sample.map((row, i) => (
+            <tr key={i}>
+              {asked.heads.map((h, j) => (
+                <td key={h}>{row[j] ?? ''}</td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

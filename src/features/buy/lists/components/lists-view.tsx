@@ -154,46 +154,50 @@ function ChooseFile({
 function Imports({ imports }: Pick<ListsPage, 'imports'>) {
   const { day } = useFigures();
   return (
-    <table className="sheet-table list-table">
-      <thead>
-        <tr>
-          <th scope="col">List</th>
-          <th scope="col" className="left">
-            Supplier
-          </th>
-          <th scope="col" className="left">
-            Read
-          </th>
-          <th scope="col" className="left">
-            Prices from
-          </th>
-          <th scope="col" className="left">
-            What became of it
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {imports.map((i) => (
-          <tr key={i.id}>
-            <td>
-              <Link prefetch={false} href={`/buy/lists/${i.id}`}>
-                {i.fileName}
-              </Link>
-            </td>
-            <td className="left">{i.supplierName}</td>
-            <td className="left fig">{i.startedAt.slice(0, 10)}</td>
-            <td className="left fig">{i.on ? day(i.on) : ''}</td>
-            <td className="left">
-              <span
-                className={i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'state-word'}
-              >
-                {STATE_WORDS[i.state]}
-              </span>
-            </td>
+    <div className="table-responsive-lg">
+      <table className="sheet-table list-table">
+        <thead>
+          <tr>
+            <th scope="col">List</th>
+            <th scope="col" className="left">
+              Supplier
+            </th>
+            <th scope="col" className="left">
+              Read
+            </th>
+            <th scope="col" className="left">
+              Prices from
+            </th>
+            <th scope="col" className="left">
+              What became of it
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {imports.map((i) => (
+            <tr key={i.id}>
+              <td>
+                <Link prefetch={false} href={`/buy/lists/${i.id}`}>
+                  {i.fileName}
+                </Link>
+              </td>
+              <td className="left">{i.supplierName}</td>
+              <td className="left fig">{i.startedAt.slice(0, 10)}</td>
+              <td className="left fig">{i.on ? day(i.on) : ''}</td>
+              <td className="left">
+                <span
+                  className={
+                    i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'state-word'
+                  }
+                >
+                  {STATE_WORDS[i.state]}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 

@@ -10,6 +10,7 @@ import type { PurchaseForm } from '../queries';
 import { understandGoods } from '../understand';
 import { NewArticleFields, factsOf } from './new-article-fields';
 import type { Draft, DraftGoods } from './use-draft';
+import { Trouble } from '@/ui/trouble';
 
 interface Props {
   readonly index: number;
@@ -234,9 +235,7 @@ function Words({ id, words }: { readonly id: string; readonly words: readonly st
   return (
     <span id={id}>
       {words.map((message) => (
-        <span key={message} role="alert" className="trouble">
-          {message}{' '}
-        </span>
+        <Trouble key={message} as="span" says={message} />
       ))}
     </span>
   );

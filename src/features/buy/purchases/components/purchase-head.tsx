@@ -1,6 +1,7 @@
 import Form from 'react-bootstrap/Form';
 import type { PurchaseForm } from '../queries';
 import type { NewPurchaseForm, Mistakes } from './use-new-purchase';
+import { Trouble } from '@/ui/trouble';
 
 /** Whose invoice it is, its number and its day. */
 export function PurchaseHead({
@@ -65,11 +66,7 @@ function HeadField({
     <label>
       {label}
       {children}
-      {mistakes.has(path) && (
-        <span id={`${path}-mistake`} role="alert" className="trouble">
-          {mistakes.get(path)}
-        </span>
-      )}
+      {mistakes.has(path) && <Trouble id={`${path}-mistake`} as="span" says={mistakes.get(path)} />}
     </label>
   );
 }

@@ -69,48 +69,50 @@ function FromSupplier({ list }: { readonly list: PurchaseList }) {
 function Purchases({ list }: { readonly list: PurchaseList }) {
   const { money, currencySign, day } = useFigures();
   return (
-    <table className="sheet-table list-table">
-      <thead>
-        <tr>
-          <th scope="col">Supplier</th>
-          <th scope="col" className="left">
-            Number
-          </th>
-          <th scope="col" className="left">
-            Day
-          </th>
-          <th scope="col">lines</th>
-          <th scope="col" className="left">
-            not as invoiced
-          </th>
-          <th scope="col">{currencySign} other</th>
-          <th scope="col">{currencySign} goods, net</th>
-        </tr>
-      </thead>
-      <tbody>
-        {list.rows.map((p) => (
-          <tr key={p.id}>
-            <td>{p.supplier}</td>
-            <td className="left">
-              <Link prefetch={false} href={`/buy/purchases/${p.id}`}>
-                {p.number}
-              </Link>
-              {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
-            </td>
-            <td className="left fig">{day(p.on)}</td>
-            <td className="fig">{p.lines}</td>
-            <td className="left">
-              {p.odd > 0 && (
-                <span className="warning">
-                  {p.odd} {p.odd === 1 ? 'line' : 'lines'}
-                </span>
-              )}
-            </td>
-            <td className="fig">{p.extras === 0 ? '' : money(p.extras)}</td>
-            <td className="fig strong">{money(p.goods)}</td>
+    <div className="table-responsive-lg">
+      <table className="sheet-table list-table">
+        <thead>
+          <tr>
+            <th scope="col">Supplier</th>
+            <th scope="col" className="left">
+              Number
+            </th>
+            <th scope="col" className="left">
+              Day
+            </th>
+            <th scope="col">lines</th>
+            <th scope="col" className="left">
+              not as invoiced
+            </th>
+            <th scope="col">{currencySign} other</th>
+            <th scope="col">{currencySign} goods, net</th>
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {list.rows.map((p) => (
+            <tr key={p.id}>
+              <td>{p.supplier}</td>
+              <td className="left">
+                <Link prefetch={false} href={`/buy/purchases/${p.id}`}>
+                  {p.number}
+                </Link>
+                {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
+              </td>
+              <td className="left fig">{day(p.on)}</td>
+              <td className="fig">{p.lines}</td>
+              <td className="left">
+                {p.odd > 0 && (
+                  <span className="warning">
+                    {p.odd} {p.odd === 1 ? 'line' : 'lines'}
+                  </span>
+                )}
+              </td>
+              <td className="fig">{p.extras === 0 ? '' : money(p.extras)}</td>
+              <td className="fig strong">{money(p.goods)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

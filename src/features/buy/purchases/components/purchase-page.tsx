@@ -26,32 +26,34 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
           </Link>
         )}
       </div>
-      <table className="sheet-table invoice-lines">
-        <thead>
-          <tr>
-            <th scope="col">On it</th>
-            <th scope="col" className="left">
-              Pack
-            </th>
-            <th scope="col">packs</th>
-            <th scope="col">{currencySign} a pack</th>
-            <th scope="col">on the shelf</th>
-            <th scope="col">{currencySign} a kilo kept</th>
-            <th scope="col">{currencySign} net</th>
-          </tr>
-        </thead>
-        <tbody>
-          {view.lines.map((l, i) => (
-            <Line key={i} line={l} />
-          ))}
-          <tr>
-            <td colSpan={6} className="strong">
-              Together
-            </td>
-            <td className="fig strong">{money(view.total)}</td>
-          </tr>
-        </tbody>
-      </table>
+      <div className="table-responsive-lg">
+        <table className="sheet-table invoice-lines">
+          <thead>
+            <tr>
+              <th scope="col">On it</th>
+              <th scope="col" className="left">
+                Pack
+              </th>
+              <th scope="col">packs</th>
+              <th scope="col">{currencySign} a pack</th>
+              <th scope="col">on the shelf</th>
+              <th scope="col">{currencySign} a kilo kept</th>
+              <th scope="col">{currencySign} net</th>
+            </tr>
+          </thead>
+          <tbody>
+            {view.lines.map((l, i) => (
+              <Line key={i} line={l} />
+            ))}
+            <tr>
+              <td colSpan={6} className="strong">
+                Together
+              </td>
+              <td className="fig strong">{money(view.total)}</td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
     </>
   );
 }

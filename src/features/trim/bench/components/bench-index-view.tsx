@@ -47,14 +47,16 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
       </div>
       <Trouble says={message} />
       {index.open.length > 0 && !searching && <OnBench open={index.open} />}
-      <table className="sheet-table bench-index">
-        <BenchHead mayTest={index.mayTest} />
-        <tbody>
-          {rows.map((row) => (
-            <Row key={row.id} row={row} begin={index.mayTest ? begin : undefined} />
-          ))}
-        </tbody>
-      </table>
+      <div className="table-responsive-lg">
+        <table className="sheet-table bench-index">
+          <BenchHead mayTest={index.mayTest} />
+          <tbody>
+            {rows.map((row) => (
+              <Row key={row.id} row={row} begin={index.mayTest ? begin : undefined} />
+            ))}
+          </tbody>
+        </table>
+      </div>
       {searching && hits?.of === wanted.trim() && rows.length === 0 && (
         <p className="quiet">Nothing in the larder fits “{wanted.trim()}”.</p>
       )}

@@ -39,18 +39,20 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
   };
   return (
     <>
-      <table className="sheet-table parts-table">
-        <PartsHead />
-        <tbody>
-          {parts.map((part, i) => (
-            <PartRow
-              key={i}
-              {...{ i, part, products, typed, live, troubleAt, scale, change, keep, both, withPart }}
-              ask={() => setAsking(i)}
-            />
-          ))}
-        </tbody>
-      </table>
+      <div className="table-responsive-lg">
+        <table className="sheet-table parts-table">
+          <PartsHead />
+          <tbody>
+            {parts.map((part, i) => (
+              <PartRow
+                key={i}
+                {...{ i, part, products, typed, live, troubleAt, scale, change, keep, both, withPart }}
+                ask={() => setAsking(i)}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
       {asking !== null && (
         <NewByProduct
           of={page.test.ingredient}

@@ -252,26 +252,28 @@ function Asked({
   readonly most: number;
 }) {
   return (
-    <table className="sheet-table flow-table">
-      <thead>
-        <tr>
-          <th scope="col">What comes off</th>
-          <th scope="col" className="left">
-            gives / asked for, a week
-          </th>
-          <th scope="col" className="left">
-            who asks
-          </th>
-          <th scope="col" className="left">
-            what it means
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {asked.map((f) => (
-          <FlowRow key={f.supply} flow={f} page={page} most={most} />
-        ))}
-      </tbody>
-    </table>
+    <div className="table-responsive-lg">
+      <table className="sheet-table flow-table">
+        <thead>
+          <tr>
+            <th scope="col">What comes off</th>
+            <th scope="col" className="left">
+              gives / asked for, a week
+            </th>
+            <th scope="col" className="left">
+              who asks
+            </th>
+            <th scope="col" className="left">
+              what it means
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {asked.map((f) => (
+            <FlowRow key={f.supply} flow={f} page={page} most={most} />
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }

@@ -16,24 +16,26 @@ export function KiloTable({ page, ...priced }: Priced & { readonly page: Schools
   return (
     <section>
       <h2>A usable kilo, and a kilo of what comes off</h2>
-      <table className="sheet-table school-rows">
-        <thead>
-          <tr>
-            <th scope="col">Ingredient</th>
-            <th scope="col">bought at</th>
-            {TRIM_SCHOOLS.map((s) => (
-              <th key={s} scope="col" className={s === priced.school ? 'here' : ''}>
-                {SCHOOL_WORDS[s].name.toLowerCase()}
-              </th>
+      <div className="table-responsive-lg">
+        <table className="sheet-table school-rows">
+          <thead>
+            <tr>
+              <th scope="col">Ingredient</th>
+              <th scope="col">bought at</th>
+              {TRIM_SCHOOLS.map((s) => (
+                <th key={s} scope="col" className={s === priced.school ? 'here' : ''}>
+                  {SCHOOL_WORDS[s].name.toLowerCase()}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {page.rows.map((row) => (
+              <KiloRow key={row.id} row={row} {...priced} />
             ))}
-          </tr>
-        </thead>
-        <tbody>
-          {page.rows.map((row) => (
-            <KiloRow key={row.id} row={row} {...priced} />
-          ))}
-        </tbody>
-      </table>
+          </tbody>
+        </table>
+      </div>
       <p className="quiet small-line">
         {page.moreTaken > 0 &&
           `${page.moreTaken} more have trim that a pot takes; each is told on its own page. `}

@@ -26,20 +26,22 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
           </p>
         </div>
       </div>
-      <table className="sheet-table schools-table">
-        <SchoolChoice school={school} mayEdit={page.mayEdit} choose={(s) => form.type({ school: s })} />
-        <tbody aria-busy={asking}>
-          {plates.map((p, i) => (
-            <PlateRow
-              key={i}
-              plate={p}
-              school={school}
-              names={page.plates}
-              choose={(id) => choose(plates.map((x, j) => (j === i ? id : x.id)))}
-            />
-          ))}
-        </tbody>
-      </table>
+      <div className="table-responsive-lg">
+        <table className="sheet-table schools-table">
+          <SchoolChoice school={school} mayEdit={page.mayEdit} choose={(s) => form.type({ school: s })} />
+          <tbody aria-busy={asking}>
+            {plates.map((p, i) => (
+              <PlateRow
+                key={i}
+                plate={p}
+                school={school}
+                names={page.plates}
+                choose={(id) => choose(plates.map((x, j) => (j === i ? id : x.id)))}
+              />
+            ))}
+          </tbody>
+        </table>
+      </div>
       {plates.length === 0 && <p className="quiet">There are no plates yet to show it on.</p>}
       <div className="two-columns">
         <KiloTable page={page} school={school} value={form.value} />

@@ -36,27 +36,29 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
   const rows = rowsOf(page, bare);
   if (rows.length === 0) return null;
   return (
-    <table className="sheet-table tests-table">
-      <thead>
-        <tr>
-          <th scope="col">Own tests</th>
-          <th scope="col" className="left">
-            what they said
-          </th>
-          <th scope="col" className="left">
-            of
-          </th>
-          <th scope="col" className="left">
-            counts
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <TestRow key={row.id} row={row} page={page} />
-        ))}
-      </tbody>
-    </table>
+    <div className="table-responsive-lg">
+      <table className="sheet-table tests-table">
+        <thead>
+          <tr>
+            <th scope="col">Own tests</th>
+            <th scope="col" className="left">
+              what they said
+            </th>
+            <th scope="col" className="left">
+              of
+            </th>
+            <th scope="col" className="left">
+              counts
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <TestRow key={row.id} row={row} page={page} />
+          ))}
+        </tbody>
+      </table>
+    </div>
   );
 }
 
