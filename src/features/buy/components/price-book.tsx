@@ -11,6 +11,7 @@ import { Answers } from './answers';
 import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
 import { useAnswers } from './use-answers';
+import { SheetTable } from '@/ui/sheet-table';
 
 const ON_SCREEN = 60;
 
@@ -135,35 +136,33 @@ function Table({
 }) {
   const { currencySign } = useFigures();
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table">
-        <thead>
-          <tr>
-            <th scope="col">Ingredient</th>
-            <th scope="col" className="left">
-              Bought as
-            </th>
-            <th scope="col">{currencySign} a pack</th>
-            <th scope="col">{currencySign} a kilo</th>
-            <th scope="col">usable %</th>
-            <th scope="col">trim %</th>
-            <th scope="col">moved</th>
-            <th scope="col">{currencySign} a usable kilo</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <PriceLine
-              key={row.id}
-              row={row}
-              mark={data.mark}
-              mayEdit={data.mayEdit}
-              onTyped={onTyped}
-              keep={keep}
-            />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable>
+      <thead>
+        <tr>
+          <th scope="col">Ingredient</th>
+          <th scope="col" className="left">
+            Bought as
+          </th>
+          <th scope="col">{currencySign} a pack</th>
+          <th scope="col">{currencySign} a kilo</th>
+          <th scope="col">usable %</th>
+          <th scope="col">trim %</th>
+          <th scope="col">moved</th>
+          <th scope="col">{currencySign} a usable kilo</th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <PriceLine
+            key={row.id}
+            row={row}
+            mark={data.mark}
+            mayEdit={data.mayEdit}
+            onTyped={onTyped}
+            keep={keep}
+          />
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }

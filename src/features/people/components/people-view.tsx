@@ -9,6 +9,7 @@ import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries'
 import { endDevice, endSignedIn } from '../wire';
 import { OwnPassword } from './own-password';
 import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** Who is in, where, and on which devices a PIN opens; one's own password. */
 export function PeopleView({ page }: { readonly page: PeoplePage }) {
@@ -50,51 +51,49 @@ function SignedInTable({
   return (
     <section>
       <h2>Signed in</h2>
-      <div className="table-responsive-lg">
-        <table className="sheet-table">
-          <thead>
-            <tr>
-              <th scope="col">Who</th>
-              <th scope="col" className="left">
-                where
+      <SheetTable>
+        <thead>
+          <tr>
+            <th scope="col">Who</th>
+            <th scope="col" className="left">
+              where
+            </th>
+            <th scope="col">since</th>
+            <th scope="col">last seen</th>
+            <th scope="col">
+              <span className="visually-hidden">End it</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r) => (
+            <tr key={r.id}>
+              <th scope="row">
+                {r.name}
+                {r.byPin && <span className="quiet small-line"> by PIN</span>}
               </th>
-              <th scope="col">since</th>
-              <th scope="col">last seen</th>
-              <th scope="col">
-                <span className="visually-hidden">End it</span>
-              </th>
+              <td className="left">{r.where}</td>
+              <td className="fig">{said(r.since)}</td>
+              <td className="fig">{said(r.seen)}</td>
+              <td>
+                {r.here ? (
+                  <span className="quiet">this is here</span>
+                ) : (
+                  <button
+                    type="button"
+                    className="link-button"
+                    disabled={state.busy}
+                    aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
+                    onClick={() => void keep(() => endSignedIn({ id: r.id }))}
+                  >
+                    End it
+                  </button>
+                )}
+              </td>
             </tr>
-          </thead>
-          <tbody>
-            {rows.map((r) => (
-              <tr key={r.id}>
-                <th scope="row">
-                  {r.name}
-                  {r.byPin && <span className="quiet small-line"> by PIN</span>}
-                </th>
-                <td className="left">{r.where}</td>
-                <td className="fig">{said(r.since)}</td>
-                <td className="fig">{said(r.seen)}</td>
-                <td>
-                  {r.here ? (
-                    <span className="quiet">this is here</span>
-                  ) : (
-                    <button
-                      type="button"
-                      className="link-button"
-                      disabled={state.busy}
-                      aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
-                      onClick={() => void keep(() => endSignedIn({ id: r.id }))}
-                    >
-                      End it
-                    </button>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+          ))}
+        </tbody>
+      </SheetTable>
       <Trouble says={state.message} />
     </section>
   );
@@ -115,38 +114,36 @@ function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
       {rows.length === 0 ? (
         <p className="quiet">Nobody has been refused.</p>
       ) : (
-        <div className="table-responsive-lg">
-          <table className="sheet-table">
-            <thead>
-              <tr>
-                <th scope="col">Last</th>
-                <th scope="col" className="left">
-                  name
+        <SheetTable>
+          <thead>
+            <tr>
+              <th scope="col">Last</th>
+              <th scope="col" className="left">
+                name
+              </th>
+              <th scope="col" className="left">
+                from
+              </th>
+              <th scope="col" className="left">
+                why
+              </th>
+              <th scope="col">times that day</th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((r, i) => (
+              <tr key={i}>
+                <th scope="row" className="fig">
+                  {said(r.at)}
                 </th>
-                <th scope="col" className="left">
-                  from
-                </th>
-                <th scope="col" className="left">
-                  why
-                </th>
-                <th scope="col">times that day</th>
+                <td className="left">{r.name}</td>
+                <td className="left">{r.address}</td>
+                <td className="left">{WHY[r.why]}</td>
+                <td className="fig">{r.times}</td>
               </tr>
-            </thead>
-            <tbody>
-              {rows.map((r, i) => (
-                <tr key={i}>
-                  <th scope="row" className="fig">
-                    {said(r.at)}
-                  </th>
-                  <td className="left">{r.name}</td>
-                  <td className="left">{r.address}</td>
-                  <td className="left">{WHY[r.why]}</td>
-                  <td className="fig">{r.times}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+            ))}
+          </tbody>
+        </SheetTable>
       )}
     </section>
   );

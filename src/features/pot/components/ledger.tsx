@@ -10,6 +10,7 @@ import type { TheirSheet } from '../wire';
 import { linesOf, newLine, type SheetLine } from './sheet-lines';
 import { StepRow } from './step-row';
 import type { LivePot } from './use-pot';
+import { SheetTable } from '@/ui/sheet-table';
 
 interface Props {
   readonly data: PotSheetData;
@@ -44,37 +45,35 @@ export function Ledger(props: Props) {
   return (
     <>
       <Standing {...props} />
-      <div className="table-responsive-lg">
-        <table className="sheet-table ledger">
-          <LedgerHead />
-          <tbody>
-            {lines.map(({ id, text }, i) => (
-              <StepRow
-                key={id}
-                index={i}
-                text={text}
-                step={pot.steps[i]}
-                row={pot.run.rows[i]}
-                before={pot.run.rows[i - 1]}
-                money={pot.money[i]}
-                trouble={pot.troubles.get(i)}
-                counted={pot.counted.get(i)}
-                batches={pot.batches.get(i)}
-                most={most}
-                chosen={i === chosen}
-                mayEdit={data.mayEdit}
-                onChoose={() => onChoose(i)}
-                onTyped={(t) => onTyped(i, t)}
-                onDone={() => onDone(lines)}
-                onInstead={(t) => onDone(withText(lines, i, t))}
-                onAsBought={() => onDone(withAsBought(lines, i))}
-                onRemove={() => onDone(lines.filter((_, j) => j !== i))}
-                onMove={(by) => move(i, by)}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <SheetTable className="ledger">
+        <LedgerHead />
+        <tbody>
+          {lines.map(({ id, text }, i) => (
+            <StepRow
+              key={id}
+              index={i}
+              text={text}
+              step={pot.steps[i]}
+              row={pot.run.rows[i]}
+              before={pot.run.rows[i - 1]}
+              money={pot.money[i]}
+              trouble={pot.troubles.get(i)}
+              counted={pot.counted.get(i)}
+              batches={pot.batches.get(i)}
+              most={most}
+              chosen={i === chosen}
+              mayEdit={data.mayEdit}
+              onChoose={() => onChoose(i)}
+              onTyped={(t) => onTyped(i, t)}
+              onDone={() => onDone(lines)}
+              onInstead={(t) => onDone(withText(lines, i, t))}
+              onAsBought={() => onDone(withAsBought(lines, i))}
+              onRemove={() => onDone(lines.filter((_, j) => j !== i))}
+              onMove={(by) => move(i, by)}
+            />
+          ))}
+        </tbody>
+      </SheetTable>
       {lines.length === 0 && <EmptyPot />}
       {data.mayEdit && <NextStep onAdd={add} />}
       <Trouble says={refusal?.message} />

@@ -7,6 +7,7 @@ import { WhyFigure } from '@/ui/why';
 import { useFound } from '@/ui/use-found';
 import { findPots } from '../actions';
 import type { PotsFound, PotSummary } from '../queries';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
 export function PotList({ pots }: { readonly pots: PotsFound }) {
@@ -46,29 +47,27 @@ function Table({ pots }: { readonly pots: readonly PotSummary[] }) {
   const { currencySign } = useFigures();
   const most = Math.max(1, ...pots.map((p) => p.mostMl));
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table list-table">
-        <thead>
-          <tr>
-            <th scope="col">Pot</th>
-            <th scope="col" className="left">
-              Lives from
-            </th>
-            <th scope="col" className="left">
-              Stands in
-            </th>
-            <th scope="col">litres, of the most it held</th>
-            <th scope="col">on the hob</th>
-            <th scope="col">{currencySign} a litre</th>
-          </tr>
-        </thead>
-        <tbody>
-          {pots.map((p) => (
-            <PotLine key={p.id} pot={p} most={most} />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable className="list-table">
+      <thead>
+        <tr>
+          <th scope="col">Pot</th>
+          <th scope="col" className="left">
+            Lives from
+          </th>
+          <th scope="col" className="left">
+            Stands in
+          </th>
+          <th scope="col">litres, of the most it held</th>
+          <th scope="col">on the hob</th>
+          <th scope="col">{currencySign} a litre</th>
+        </tr>
+      </thead>
+      <tbody>
+        {pots.map((p) => (
+          <PotLine key={p.id} pot={p} most={most} />
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }
 

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
 import { WhyFigure } from '@/ui/why';
 import type { PlateSummary } from '../queries';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** Every plate: what it costs to put together, and whether it keeps its target. */
 export function PlateList({ plates }: { plates: readonly PlateSummary[] }) {
@@ -15,46 +16,44 @@ export function PlateList({ plates }: { plates: readonly PlateSummary[] }) {
       {plates.length === 0 ? (
         <p>There are no plates yet: load a kitchen file to begin.</p>
       ) : (
-        <div className="table-responsive-lg">
-          <table className="sheet-table list-table">
-            <thead>
-              <tr>
-                <th scope="col">Plate</th>
-                <th scope="col">on the menu</th>
-                <th scope="col">food cost</th>
-                <th scope="col">target</th>
-                <th scope="col">costs</th>
+        <SheetTable className="list-table">
+          <thead>
+            <tr>
+              <th scope="col">Plate</th>
+              <th scope="col">on the menu</th>
+              <th scope="col">food cost</th>
+              <th scope="col">target</th>
+              <th scope="col">costs</th>
+            </tr>
+          </thead>
+          <tbody>
+            {plates.map((p) => (
+              <tr key={p.id}>
+                <td>
+                  <Link prefetch={false} href={`/pour/${p.id}`}>
+                    {p.name}
+                  </Link>
+                </td>
+                <td className="fig">{p.menuPrice === undefined ? '–' : money(Number(p.menuPrice))}</td>
+                <td className="fig">{p.foodCostPct === null ? '–' : `${bare(p.foodCostPct, 1)} %`}</td>
+                <td>
+                  <Verdict pct={p.foodCostPct} target={p.target} />
+                </td>
+                <td className="fig strong" style={{ fontSize: '1.3rem' }}>
+                  {p.cost === null ? (
+                    <span className="incomplete" title={p.gaps.join(' ')}>
+                      incomplete
+                    </span>
+                  ) : (
+                    <WhyFigure of={`plate:${p.id}`} label={`${p.name}, a plate`}>
+                      {money(p.cost)}
+                    </WhyFigure>
+                  )}
+                </td>
               </tr>
-            </thead>
-            <tbody>
-              {plates.map((p) => (
-                <tr key={p.id}>
-                  <td>
-                    <Link prefetch={false} href={`/pour/${p.id}`}>
-                      {p.name}
-                    </Link>
-                  </td>
-                  <td className="fig">{p.menuPrice === undefined ? '–' : money(Number(p.menuPrice))}</td>
-                  <td className="fig">{p.foodCostPct === null ? '–' : `${bare(p.foodCostPct, 1)} %`}</td>
-                  <td>
-                    <Verdict pct={p.foodCostPct} target={p.target} />
-                  </td>
-                  <td className="fig strong" style={{ fontSize: '1.3rem' }}>
-                    {p.cost === null ? (
-                      <span className="incomplete" title={p.gaps.join(' ')}>
-                        incomplete
-                      </span>
-                    ) : (
-                      <WhyFigure of={`plate:${p.id}`} label={`${p.name}, a plate`}>
-                        {money(p.cost)}
-                      </WhyFigure>
-                    )}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+            ))}
+          </tbody>
+        </SheetTable>
       )}
     </>
   );

@@ -10,6 +10,7 @@ import type { PlateData } from '../queries';
 import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';
 import { usePlate, type LiveLine } from './use-plate';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** What arithmetic in a portion comes to; nothing for a plain amount. */
 function workedOut(text: string, manner: Manner): string | undefined {
@@ -27,26 +28,24 @@ export function PlatePage({ data }: { data: PlateData }) {
       <h1>{data.plate.name}</h1>
       <p className="lead-line">Type another portion or price; Enter keeps it.</p>
       <div className="plate-page">
-        <div className="table-responsive-lg">
-          <table className="sheet-table list-table plate-lines">
-            <thead>
-              <tr>
-                <th scope="col">On the plate</th>
-                <th scope="col">portion</th>
-                <th scope="col">weight</th>
-                <th scope="col" className="left">
-                  share
-                </th>
-                <th scope="col">costs</th>
-              </tr>
-            </thead>
-            <tbody>
-              {data.lines.map((line, i) => (
-                <Line key={line.id} i={i} data={data} plate={plate} most={most} ids={ids} />
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <SheetTable className="list-table plate-lines">
+          <thead>
+            <tr>
+              <th scope="col">On the plate</th>
+              <th scope="col">portion</th>
+              <th scope="col">weight</th>
+              <th scope="col" className="left">
+                share
+              </th>
+              <th scope="col">costs</th>
+            </tr>
+          </thead>
+          <tbody>
+            {data.lines.map((line, i) => (
+              <Line key={line.id} i={i} data={data} plate={plate} most={most} ids={ids} />
+            ))}
+          </tbody>
+        </SheetTable>
         <Answer data={data} plate={plate} ids={ids} />
       </div>
     </>

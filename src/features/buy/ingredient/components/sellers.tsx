@@ -8,6 +8,7 @@ import { Trouble } from '@/ui/trouble';
 import { keepSetting, keepWeighing } from '../wire';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** Who sells it, the cheapest usable kilo first. */
 export function Sellers({ page }: { page: IngredientPage }) {
@@ -26,36 +27,34 @@ export function Sellers({ page }: { page: IngredientPage }) {
   return (
     <section>
       <h2 id="sellers">Who sells it</h2>
-      <div className="table-responsive-lg">
-        <table className="sheet-table sellers" aria-labelledby="sellers">
-          <thead>
-            <tr>
-              <th scope="col">Costed from</th>
-              <th scope="col" className="left">
-                Article
-              </th>
-              <th scope="col" className="left">
-                Pack
-              </th>
-              <th scope="col">{currencySign} a pack</th>
-              <th scope="col">{currencySign} a kilo</th>
-              <th scope="col">{currencySign} a usable kilo</th>
-            </tr>
-          </thead>
-          <tbody>
-            {page.sellers.map((s) => (
-              <Seller
-                key={s.id}
-                page={page}
-                seller={s}
-                chosen={s.id === chosen}
-                cheapest={s.id === cheapest && page.sellers.length > 1}
-                onChoose={() => costFrom(s.id)}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <SheetTable className="sellers" aria-labelledby="sellers">
+        <thead>
+          <tr>
+            <th scope="col">Costed from</th>
+            <th scope="col" className="left">
+              Article
+            </th>
+            <th scope="col" className="left">
+              Pack
+            </th>
+            <th scope="col">{currencySign} a pack</th>
+            <th scope="col">{currencySign} a kilo</th>
+            <th scope="col">{currencySign} a usable kilo</th>
+          </tr>
+        </thead>
+        <tbody>
+          {page.sellers.map((s) => (
+            <Seller
+              key={s.id}
+              page={page}
+              seller={s}
+              chosen={s.id === chosen}
+              cheapest={s.id === cheapest && page.sellers.length > 1}
+              onChoose={() => costFrom(s.id)}
+            />
+          ))}
+        </tbody>
+      </SheetTable>
       <Follows page={page} onFollow={() => costFrom(null)} />
       <Trouble says={state.message} />
     </section>

@@ -12,6 +12,7 @@ import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
 import { Merges } from './merges';
 import { UsualBasis } from './usual-basis';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** What the kitchen has, and the starting points it can take from. */
 export function LarderView({ page }: { page: LarderPage }) {
@@ -134,31 +135,29 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
 
 function Found({ rows, mayEdit }: { readonly rows: readonly LarderRow[]; readonly mayEdit: boolean }) {
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table">
-        <thead>
-          <tr>
-            <th scope="col">Ingredient</th>
-            <th scope="col" className="left">
-              Carries
-            </th>
-            <th scope="col" className="left">
-              usable
-            </th>
-            <th scope="col" className="left">
-              how sure
-            </th>
-            <th scope="col">
-              <span className="visually-hidden">Take it</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((r) => (
-            <Row key={r.id} row={r} mayEdit={mayEdit} />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable>
+      <thead>
+        <tr>
+          <th scope="col">Ingredient</th>
+          <th scope="col" className="left">
+            Carries
+          </th>
+          <th scope="col" className="left">
+            usable
+          </th>
+          <th scope="col" className="left">
+            how sure
+          </th>
+          <th scope="col">
+            <span className="visually-hidden">Take it</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((r) => (
+          <Row key={r.id} row={r} mayEdit={mayEdit} />
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }

@@ -9,6 +9,7 @@ import { Trouble } from '@/ui/trouble';
 import { dropList, look } from '../wire';
 import type { ListPage } from '../queries';
 import type { ColumnsAsked } from '../lists';
+import { SheetTable } from '@/ui/sheet-table';
 
 const KEYS = [
   ['code', 'its code'],
@@ -81,28 +82,26 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
 /** The first rows as they stand in the file. */
 function Sample({ asked }: { readonly asked: ColumnsAsked }) {
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table sample">
-        <thead>
-          <tr>
-            {asked.heads.map((h) => (
-              <th key={h} scope="col">
-                {h}
-              </th>
+    <SheetTable className="sample">
+      <thead>
+        <tr>
+          {asked.heads.map((h) => (
+            <th key={h} scope="col">
+              {h}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {asked.sample.map((row, i) => (
+          <tr key={i}>
+            {asked.heads.map((h, j) => (
+              <td key={h}>{row[j] ?? ''}</td>
             ))}
           </tr>
-        </thead>
-        <tbody>
-          {asked.sample.map((row, i) => (
-            <tr key={i}>
-              {asked.heads.map((h, j) => (
-                <td key={h}>{row[j] ?? ''}</td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }
 

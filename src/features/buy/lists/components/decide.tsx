@@ -10,6 +10,7 @@ import { accept, dropList, keepWanted } from '../wire';
 import type { ListPage } from '../queries';
 import { ListRow } from './list-row';
 import { TakeBack } from './take-back';
+import { SheetTable } from '@/ui/sheet-table';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   moved: 'moved',
@@ -113,34 +114,27 @@ function AllOfThem({ page, keep }: KeepingProps) {
 
 function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean }) {
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table invoice-lines">
-        <thead>
-          <tr>
-            <th scope="col">Line, code, what</th>
-            <th scope="col" className="left">
-              Packed
-            </th>
-            <th scope="col">before</th>
-            <th scope="col">now</th>
-            <th scope="col" className="left">
-              {page.verdict === 'ask' ? 'What is it?' : 'Why'}
-            </th>
-            <th scope="col">{open && page.verdict !== 'same' && page.verdict !== 'refused' ? 'take' : ''}</th>
-          </tr>
-        </thead>
-        <tbody>
-          {page.rows.map((row) => (
-            <ListRow
-              key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`}
-              row={row}
-              page={page}
-              open={open}
-            />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable className="invoice-lines">
+      <thead>
+        <tr>
+          <th scope="col">Line, code, what</th>
+          <th scope="col" className="left">
+            Packed
+          </th>
+          <th scope="col">before</th>
+          <th scope="col">now</th>
+          <th scope="col" className="left">
+            {page.verdict === 'ask' ? 'What is it?' : 'Why'}
+          </th>
+          <th scope="col">{open && page.verdict !== 'same' && page.verdict !== 'refused' ? 'take' : ''}</th>
+        </tr>
+      </thead>
+      <tbody>
+        {page.rows.map((row) => (
+          <ListRow key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`} row={row} page={page} open={open} />
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }
 

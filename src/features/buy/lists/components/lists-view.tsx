@@ -9,6 +9,7 @@ import { Trouble } from '@/ui/trouble';
 import type { ListsPage } from '../queries';
 import { LARGEST_MB, takeFetched, takeFile } from '../wire';
 import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
 
 const STATE_WORDS = {
   columns: 'waits for its columns',
@@ -154,50 +155,46 @@ function ChooseFile({
 function Imports({ imports }: Pick<ListsPage, 'imports'>) {
   const { day } = useFigures();
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table list-table">
-        <thead>
-          <tr>
-            <th scope="col">List</th>
-            <th scope="col" className="left">
-              Supplier
-            </th>
-            <th scope="col" className="left">
-              Read
-            </th>
-            <th scope="col" className="left">
-              Prices from
-            </th>
-            <th scope="col" className="left">
-              What became of it
-            </th>
+    <SheetTable className="list-table">
+      <thead>
+        <tr>
+          <th scope="col">List</th>
+          <th scope="col" className="left">
+            Supplier
+          </th>
+          <th scope="col" className="left">
+            Read
+          </th>
+          <th scope="col" className="left">
+            Prices from
+          </th>
+          <th scope="col" className="left">
+            What became of it
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {imports.map((i) => (
+          <tr key={i.id}>
+            <td>
+              <Link prefetch={false} href={`/buy/lists/${i.id}`}>
+                {i.fileName}
+              </Link>
+            </td>
+            <td className="left">{i.supplierName}</td>
+            <td className="left fig">{i.startedAt.slice(0, 10)}</td>
+            <td className="left fig">{i.on ? day(i.on) : ''}</td>
+            <td className="left">
+              <span
+                className={i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'state-word'}
+              >
+                {STATE_WORDS[i.state]}
+              </span>
+            </td>
           </tr>
-        </thead>
-        <tbody>
-          {imports.map((i) => (
-            <tr key={i.id}>
-              <td>
-                <Link prefetch={false} href={`/buy/lists/${i.id}`}>
-                  {i.fileName}
-                </Link>
-              </td>
-              <td className="left">{i.supplierName}</td>
-              <td className="left fig">{i.startedAt.slice(0, 10)}</td>
-              <td className="left fig">{i.on ? day(i.on) : ''}</td>
-              <td className="left">
-                <span
-                  className={
-                    i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'state-word'
-                  }
-                >
-                  {STATE_WORDS[i.state]}
-                </span>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }
 

@@ -9,6 +9,7 @@ import { PurchaseHead } from './purchase-head';
 import { emptyGoods } from './use-draft';
 import { totalOf, useNewPurchase, type Mistakes, type NewPurchaseForm } from './use-new-purchase';
 import { Trouble } from '@/ui/trouble';
+import { SheetTable } from '@/ui/sheet-table';
 
 const EXTRAS = { deposit: 'Deposit', tax: 'Tax', delivery: 'Delivery', discount: 'Discount' } as const;
 
@@ -50,51 +51,49 @@ export function NewPurchase({ form }: { form: PurchaseForm }) {
 function Lines({ form, written }: { readonly form: PurchaseForm; readonly written: NewPurchaseForm }) {
   const { draft, lines, manner, mistakes, setLine, remove } = written;
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table invoice-lines">
-        <thead>
-          <tr>
-            <th scope="col">What</th>
-            <th scope="col">packs</th>
-            <th scope="col">net a pack</th>
-            <th scope="col">{draft.kind === 'invoice' ? 'came, if otherwise' : 'went back'}</th>
-            <th scope="col">sent back</th>
-            <th scope="col" className="left">
-              understood
-            </th>
-            <th scope="col">
-              <span className="visually-hidden">Take out</span>
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {lines.map((line, i) =>
-            line.is === 'goods' ? (
-              <GoodsRow
-                key={i}
-                index={i}
-                line={line}
-                draft={draft}
-                form={form}
-                manner={manner}
-                mistakes={mistakes}
-                onChange={(l) => setLine(i, l)}
-                onRemove={() => remove(i)}
-              />
-            ) : (
-              <MoneyRow
-                key={i}
-                index={i}
-                line={line}
-                mistake={mistakes.get(`lines[${i}].amount`)}
-                onChange={(l) => setLine(i, l)}
-                onRemove={() => remove(i)}
-              />
-            ),
-          )}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable className="invoice-lines">
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">packs</th>
+          <th scope="col">net a pack</th>
+          <th scope="col">{draft.kind === 'invoice' ? 'came, if otherwise' : 'went back'}</th>
+          <th scope="col">sent back</th>
+          <th scope="col" className="left">
+            understood
+          </th>
+          <th scope="col">
+            <span className="visually-hidden">Take out</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {lines.map((line, i) =>
+          line.is === 'goods' ? (
+            <GoodsRow
+              key={i}
+              index={i}
+              line={line}
+              draft={draft}
+              form={form}
+              manner={manner}
+              mistakes={mistakes}
+              onChange={(l) => setLine(i, l)}
+              onRemove={() => remove(i)}
+            />
+          ) : (
+            <MoneyRow
+              key={i}
+              index={i}
+              line={line}
+              mistake={mistakes.get(`lines[${i}].amount`)}
+              onChange={(l) => setLine(i, l)}
+              onRemove={() => remove(i)}
+            />
+          ),
+        )}
+      </tbody>
+    </SheetTable>
   );
 }
 

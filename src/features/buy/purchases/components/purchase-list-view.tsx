@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import type { PurchaseList } from '../queries';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** Invoices and credit notes as they came, newest first. */
 export function PurchaseListView({ list }: { list: PurchaseList }) {
@@ -69,50 +70,48 @@ function FromSupplier({ list }: { readonly list: PurchaseList }) {
 function Purchases({ list }: { readonly list: PurchaseList }) {
   const { money, currencySign, day } = useFigures();
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table list-table">
-        <thead>
-          <tr>
-            <th scope="col">Supplier</th>
-            <th scope="col" className="left">
-              Number
-            </th>
-            <th scope="col" className="left">
-              Day
-            </th>
-            <th scope="col">lines</th>
-            <th scope="col" className="left">
-              not as invoiced
-            </th>
-            <th scope="col">{currencySign} other</th>
-            <th scope="col">{currencySign} goods, net</th>
+    <SheetTable className="list-table">
+      <thead>
+        <tr>
+          <th scope="col">Supplier</th>
+          <th scope="col" className="left">
+            Number
+          </th>
+          <th scope="col" className="left">
+            Day
+          </th>
+          <th scope="col">lines</th>
+          <th scope="col" className="left">
+            not as invoiced
+          </th>
+          <th scope="col">{currencySign} other</th>
+          <th scope="col">{currencySign} goods, net</th>
+        </tr>
+      </thead>
+      <tbody>
+        {list.rows.map((p) => (
+          <tr key={p.id}>
+            <td>{p.supplier}</td>
+            <td className="left">
+              <Link prefetch={false} href={`/buy/purchases/${p.id}`}>
+                {p.number}
+              </Link>
+              {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
+            </td>
+            <td className="left fig">{day(p.on)}</td>
+            <td className="fig">{p.lines}</td>
+            <td className="left">
+              {p.odd > 0 && (
+                <span className="warning">
+                  {p.odd} {p.odd === 1 ? 'line' : 'lines'}
+                </span>
+              )}
+            </td>
+            <td className="fig">{p.extras === 0 ? '' : money(p.extras)}</td>
+            <td className="fig strong">{money(p.goods)}</td>
           </tr>
-        </thead>
-        <tbody>
-          {list.rows.map((p) => (
-            <tr key={p.id}>
-              <td>{p.supplier}</td>
-              <td className="left">
-                <Link prefetch={false} href={`/buy/purchases/${p.id}`}>
-                  {p.number}
-                </Link>
-                {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
-              </td>
-              <td className="left fig">{day(p.on)}</td>
-              <td className="fig">{p.lines}</td>
-              <td className="left">
-                {p.odd > 0 && (
-                  <span className="warning">
-                    {p.odd} {p.odd === 1 ? 'line' : 'lines'}
-                  </span>
-                )}
-              </td>
-              <td className="fig">{p.extras === 0 ? '' : money(p.extras)}</td>
-              <td className="fig strong">{money(p.goods)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }

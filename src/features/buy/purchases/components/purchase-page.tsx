@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
 import type { PurchaseView, PurchaseViewLine } from '../queries';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** One invoice or credit note: what came, what it cost, and what was odd about it. */
 export function PurchasePage({ view }: { view: PurchaseView }) {
@@ -26,34 +27,32 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
           </Link>
         )}
       </div>
-      <div className="table-responsive-lg">
-        <table className="sheet-table invoice-lines">
-          <thead>
-            <tr>
-              <th scope="col">On it</th>
-              <th scope="col" className="left">
-                Pack
-              </th>
-              <th scope="col">packs</th>
-              <th scope="col">{currencySign} a pack</th>
-              <th scope="col">on the shelf</th>
-              <th scope="col">{currencySign} a kilo kept</th>
-              <th scope="col">{currencySign} net</th>
-            </tr>
-          </thead>
-          <tbody>
-            {view.lines.map((l, i) => (
-              <Line key={i} line={l} />
-            ))}
-            <tr>
-              <td colSpan={6} className="strong">
-                Together
-              </td>
-              <td className="fig strong">{money(view.total)}</td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <SheetTable className="invoice-lines">
+        <thead>
+          <tr>
+            <th scope="col">On it</th>
+            <th scope="col" className="left">
+              Pack
+            </th>
+            <th scope="col">packs</th>
+            <th scope="col">{currencySign} a pack</th>
+            <th scope="col">on the shelf</th>
+            <th scope="col">{currencySign} a kilo kept</th>
+            <th scope="col">{currencySign} net</th>
+          </tr>
+        </thead>
+        <tbody>
+          {view.lines.map((l, i) => (
+            <Line key={i} line={l} />
+          ))}
+          <tr>
+            <td colSpan={6} className="strong">
+              Together
+            </td>
+            <td className="fig strong">{money(view.total)}</td>
+          </tr>
+        </tbody>
+      </SheetTable>
     </>
   );
 }

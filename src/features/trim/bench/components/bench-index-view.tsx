@@ -11,6 +11,7 @@ import { findForBench } from '../actions';
 import { putOnBench } from '../wire';
 import type { BenchIndex, BenchRow } from '../queries';
 import { TRY_AGAIN } from '@/wire';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
 export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
@@ -47,16 +48,14 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
       </div>
       <Trouble says={message} />
       {index.open.length > 0 && !searching && <OnBench open={index.open} />}
-      <div className="table-responsive-lg">
-        <table className="sheet-table bench-index">
-          <BenchHead mayTest={index.mayTest} />
-          <tbody>
-            {rows.map((row) => (
-              <Row key={row.id} row={row} begin={index.mayTest ? begin : undefined} />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <SheetTable className="bench-index">
+        <BenchHead mayTest={index.mayTest} />
+        <tbody>
+          {rows.map((row) => (
+            <Row key={row.id} row={row} begin={index.mayTest ? begin : undefined} />
+          ))}
+        </tbody>
+      </SheetTable>
       {searching && hits?.of === wanted.trim() && rows.length === 0 && (
         <p className="quiet">Nothing in the larder fits “{wanted.trim()}”.</p>
       )}

@@ -9,6 +9,7 @@ import { Worth } from './second-pass';
 import { TestResult } from './test-result';
 import { useWeighed } from './use-weighed';
 import { WeighBar } from './weigh-bar';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** A finished test as it was weighed: it is not changed any more. */
 export function KeptTest({ page }: { readonly page: TestPage }) {
@@ -36,29 +37,27 @@ export function KeptTest({ page }: { readonly page: TestPage }) {
         {test.leftOut && <p className="warning">Left out: {test.leftOut.why}</p>}
         <p className="weigh-in fig">{kilos(weighed.live.start.g ?? 0)} weighed in</p>
         {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
-        <div className="table-responsive-lg">
-          <table className="sheet-table kept-parts">
-            <tbody>
-              {[
-                ...test.parts.map((p, i) => ({ ...p, g: weighed.live.parts[i]?.g, pass: '' })),
-                ...(test.second?.parts ?? []).map((p, i) => ({
-                  ...p,
-                  g: weighed.live.secondParts[i]?.g,
-                  pass: `, ${test.second?.how ?? ''}`,
-                })),
-              ].map((p, i) => (
-                <tr key={i}>
-                  <th scope="row">{p.name || FATE_WORDS[p.fate]}</th>
-                  <td className="left">
-                    {FATE_WORDS[p.fate]}
-                    {p.pass}
-                  </td>
-                  <td className="fig">{p.amount}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <SheetTable className="kept-parts">
+          <tbody>
+            {[
+              ...test.parts.map((p, i) => ({ ...p, g: weighed.live.parts[i]?.g, pass: '' })),
+              ...(test.second?.parts ?? []).map((p, i) => ({
+                ...p,
+                g: weighed.live.secondParts[i]?.g,
+                pass: `, ${test.second?.how ?? ''}`,
+              })),
+            ].map((p, i) => (
+              <tr key={i}>
+                <th scope="row">{p.name || FATE_WORDS[p.fate]}</th>
+                <td className="left">
+                  {FATE_WORDS[p.fate]}
+                  {p.pass}
+                </td>
+                <td className="fig">{p.amount}</td>
+              </tr>
+            ))}
+          </tbody>
+        </SheetTable>
         {test.second && (
           <>
             <h2 className="second-head">The second pass, with the {test.second.how}</h2>

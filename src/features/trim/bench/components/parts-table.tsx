@@ -12,6 +12,7 @@ import type { TestTyped } from '../wire';
 import { NewByProduct } from './new-by-product';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
+import { SheetTable } from '@/ui/sheet-table';
 
 interface Props {
   readonly page: TestPage;
@@ -39,20 +40,18 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
   };
   return (
     <>
-      <div className="table-responsive-lg">
-        <table className="sheet-table parts-table">
-          <PartsHead />
-          <tbody>
-            {parts.map((part, i) => (
-              <PartRow
-                key={i}
-                {...{ i, part, products, typed, live, troubleAt, scale, change, keep, both, withPart }}
-                ask={() => setAsking(i)}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <SheetTable className="parts-table">
+        <PartsHead />
+        <tbody>
+          {parts.map((part, i) => (
+            <PartRow
+              key={i}
+              {...{ i, part, products, typed, live, troubleAt, scale, change, keep, both, withPart }}
+              ask={() => setAsking(i)}
+            />
+          ))}
+        </tbody>
+      </SheetTable>
       {asking !== null && (
         <NewByProduct
           of={page.test.ingredient}

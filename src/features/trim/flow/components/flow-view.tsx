@@ -10,6 +10,7 @@ import { Trouble } from '@/ui/trouble';
 import { keepBatches, keepTaken } from '../wire';
 import type { FlowPage } from '../queries';
 import { ThrownAway } from './thrown-away';
+import { SheetTable } from '@/ui/sheet-table';
 
 type Flow = FlowPage['flows'][number];
 
@@ -252,28 +253,26 @@ function Asked({
   readonly most: number;
 }) {
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table flow-table">
-        <thead>
-          <tr>
-            <th scope="col">What comes off</th>
-            <th scope="col" className="left">
-              gives / asked for, a week
-            </th>
-            <th scope="col" className="left">
-              who asks
-            </th>
-            <th scope="col" className="left">
-              what it means
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {asked.map((f) => (
-            <FlowRow key={f.supply} flow={f} page={page} most={most} />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable className="flow-table">
+      <thead>
+        <tr>
+          <th scope="col">What comes off</th>
+          <th scope="col" className="left">
+            gives / asked for, a week
+          </th>
+          <th scope="col" className="left">
+            who asks
+          </th>
+          <th scope="col" className="left">
+            what it means
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {asked.map((f) => (
+          <FlowRow key={f.supply} flow={f} page={page} most={most} />
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }

@@ -4,6 +4,7 @@ import { useFigures } from '@/ui/figures';
 import { SCHOOL_WORDS } from '../../words';
 import { pricedIn, type SchoolRow } from '../priced';
 import type { SchoolsPage } from '../queries';
+import { SheetTable } from '@/ui/sheet-table';
 
 interface Priced {
   readonly school: TrimSchool;
@@ -16,26 +17,24 @@ export function KiloTable({ page, ...priced }: Priced & { readonly page: Schools
   return (
     <section>
       <h2>A usable kilo, and a kilo of what comes off</h2>
-      <div className="table-responsive-lg">
-        <table className="sheet-table school-rows">
-          <thead>
-            <tr>
-              <th scope="col">Ingredient</th>
-              <th scope="col">bought at</th>
-              {TRIM_SCHOOLS.map((s) => (
-                <th key={s} scope="col" className={s === priced.school ? 'here' : ''}>
-                  {SCHOOL_WORDS[s].name.toLowerCase()}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {page.rows.map((row) => (
-              <KiloRow key={row.id} row={row} {...priced} />
+      <SheetTable className="school-rows">
+        <thead>
+          <tr>
+            <th scope="col">Ingredient</th>
+            <th scope="col">bought at</th>
+            {TRIM_SCHOOLS.map((s) => (
+              <th key={s} scope="col" className={s === priced.school ? 'here' : ''}>
+                {SCHOOL_WORDS[s].name.toLowerCase()}
+              </th>
             ))}
-          </tbody>
-        </table>
-      </div>
+          </tr>
+        </thead>
+        <tbody>
+          {page.rows.map((row) => (
+            <KiloRow key={row.id} row={row} {...priced} />
+          ))}
+        </tbody>
+      </SheetTable>
       <p className="quiet small-line">
         {page.moreTaken > 0 &&
           `${page.moreTaken} more have trim that a pot takes; each is told on its own page. `}

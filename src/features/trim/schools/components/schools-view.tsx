@@ -8,6 +8,7 @@ import { KiloTable } from './kilo-table';
 import { TrimmingForm } from './trimming-form';
 import { usePlates, useSchools, type PlateInSchools } from './use-schools';
 import { useTrimming } from './use-trimming';
+import { SheetTable } from '@/ui/sheet-table';
 
 /** Who pays for what comes off: the three schools on three real plates, and the kitchen's choice among them. */
 export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
@@ -26,22 +27,20 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
           </p>
         </div>
       </div>
-      <div className="table-responsive-lg">
-        <table className="sheet-table schools-table">
-          <SchoolChoice school={school} mayEdit={page.mayEdit} choose={(s) => form.type({ school: s })} />
-          <tbody aria-busy={asking}>
-            {plates.map((p, i) => (
-              <PlateRow
-                key={i}
-                plate={p}
-                school={school}
-                names={page.plates}
-                choose={(id) => choose(plates.map((x, j) => (j === i ? id : x.id)))}
-              />
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <SheetTable className="schools-table">
+        <SchoolChoice school={school} mayEdit={page.mayEdit} choose={(s) => form.type({ school: s })} />
+        <tbody aria-busy={asking}>
+          {plates.map((p, i) => (
+            <PlateRow
+              key={i}
+              plate={p}
+              school={school}
+              names={page.plates}
+              choose={(id) => choose(plates.map((x, j) => (j === i ? id : x.id)))}
+            />
+          ))}
+        </tbody>
+      </SheetTable>
       {plates.length === 0 && <p className="quiet">There are no plates yet to show it on.</p>}
       <div className="two-columns">
         <KiloTable page={page} school={school} value={form.value} />

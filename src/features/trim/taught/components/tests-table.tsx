@@ -8,6 +8,7 @@ import { Trouble } from '@/ui/trouble';
 import { KIND_WORDS } from '../../words';
 import { leaveOutTest } from '../wire';
 import type { Dot, TaughtPage } from '../queries';
+import { SheetTable } from '@/ui/sheet-table';
 
 interface Row extends Dot {
   /** Its figures in words. */
@@ -36,29 +37,27 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
   const rows = rowsOf(page, bare);
   if (rows.length === 0) return null;
   return (
-    <div className="table-responsive-lg">
-      <table className="sheet-table tests-table">
-        <thead>
-          <tr>
-            <th scope="col">Own tests</th>
-            <th scope="col" className="left">
-              what they said
-            </th>
-            <th scope="col" className="left">
-              of
-            </th>
-            <th scope="col" className="left">
-              counts
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <TestRow key={row.id} row={row} page={page} />
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <SheetTable className="tests-table">
+      <thead>
+        <tr>
+          <th scope="col">Own tests</th>
+          <th scope="col" className="left">
+            what they said
+          </th>
+          <th scope="col" className="left">
+            of
+          </th>
+          <th scope="col" className="left">
+            counts
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row) => (
+          <TestRow key={row.id} row={row} page={page} />
+        ))}
+      </tbody>
+    </SheetTable>
   );
 }
 
