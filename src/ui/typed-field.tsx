@@ -16,6 +16,8 @@ interface Props {
   readonly onDone: (text: string) => void;
   readonly unit?: ReactNode;
   readonly describedBy?: string;
+  /** A question about something typed that is far from what it was: it is kept only when that is said to be meant. */
+  readonly asks?: ((text: string) => string | undefined) | undefined;
   /** What the text comes to, where it does not say so itself: shown beside it while it is typed. */
   readonly understood?: ((text: string) => string | undefined) | undefined;
 }
@@ -33,8 +35,9 @@ export function TypedField({
   unit,
   describedBy,
   understood,
+  asks,
 }: Props) {
-  const { text, type, takeBack, done } = useTyped(value, onTyped, onDone);
+  const { text, type, takeBack, done, question, meant } = useTyped(value, onTyped, onDone, asks);
   const id = useId();
   return (
     <>
@@ -56,6 +59,17 @@ export function TypedField({
           if (event.key === 'Escape') takeBack();
         }}
       />
+      {question !== undefined && (
+        <span className="typed-asks" role="alert">
+          {question}{' '}
+          <button type="button" className="plain-button" onClick={meant}>
+            Keep it
+          </button>{' '}
+          <button type="button" className="plain-button" onClick={takeBack}>
+            Put back {value}
+          </button>
+        </span>
+      )}
       {understood && text.trim() !== value.trim() && (
         <span className="typed-understood" role="status">
           {understood(text)}
@@ -67,7 +81,8 @@ export function TypedField({
 }
 
 /** What stands in the field, against what was kept last. */
-function useTyped(value: string, onTyped: Props['onTyped'], onDone: Props['onDone']) {
+function useTyped(value: string, onTyped: Props['onTyped'], onDone: Props['onDone'], asks: Props['asks']) {
+  const [question, setQuestion] = useState<string>();
   const [text, setText] = useState(value);
   const settled = useRef(value);
   const sent = useRef<string | null>(null);
@@ -82,12 +97,20 @@ function useTyped(value: string, onTyped: Props['onTyped'], onDone: Props['onDon
   // Leaving the field sends what Enter has not sent already; Enter may send the same again.
   const done = (again: boolean): void => {
     if (text.trim() === settled.current.trim() || (!again && text === sent.current)) return;
+    const asked = asks?.(text);
+    setQuestion(asked);
+    if (asked !== undefined) return;
+    keep();
+  };
+  const keep = (): void => {
+    setQuestion(undefined);
     sent.current = text;
     onDone(text);
   };
   const type = (next: string): void => {
+    setQuestion(undefined);
     setText(next);
     onTyped(next);
   };
-  return { text, type, takeBack: () => type(settled.current), done };
+  return { text, type, takeBack: () => type(settled.current), done, question, meant: keep };
 }

@@ -129,3 +129,29 @@ test('an ingredient is found by any of its words, or it is said that none fits',
   await page.getByLabel('Find an ingredient').fill('celriac');
   await expect(page.getByLabel('Celeriac, price of a pack')).toBeVisible();
 });
+
+test('a price ten times what it was, or 0, is asked about before it is kept; it may be meant all the same', async ({
+  page,
+}) => {
+  await open(page, '/buy');
+  const price = page.getByLabel('Butter, price of a pack');
+  const was = await price.inputValue();
+  await price.fill(String(Number(was) * 10));
+  await price.press('Enter');
+  const asks = page.getByRole('alert').filter({ hasText: 'is 10 times the' });
+  await expect(asks).toBeVisible();
+  await asks.getByRole('button', { name: `Put back ${was}` }).click();
+  await expect(price).toHaveValue(was);
+  await expect(asks).toBeHidden();
+  await price.fill('0');
+  await price.press('Enter');
+  const zero = page.getByRole('alert').filter({ hasText: 'A price of 0: is that meant?' });
+  await expect(zero).toBeVisible();
+  await page.reload();
+  await expect(price).toHaveValue(was);
+  await price.fill(String(Number(was) * 10));
+  await price.press('Enter');
+  await keeps(page, 'article.price', () => asks.getByRole('button', { name: 'Keep it' }).click());
+  await page.reload();
+  await expect(price).toHaveValue((Number(was) * 10).toFixed(2));
+});

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useId, useState } from 'react';
 import { comesOffShare } from '@/core/knife';
-import { checkShares, readPct, readPrice } from '@/core/larder';
+import { farOff, checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
@@ -192,6 +192,7 @@ interface CellProps extends Props {
 }
 
 function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save }, troubleId }: CellProps) {
+  const { money } = useFigures();
   return (
     <td>
       {row.article && !row.comesOff && (
@@ -202,6 +203,17 @@ function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save
           describedBy={troubleId}
           disabled={!mayEdit}
           understood={(t) => workedOut(t, mark)}
+          asks={(t) => {
+            const price = readPrice(t, mark);
+            return price.ok
+              ? farOff({
+                  what: 'price',
+                  before: Number(row.article?.packPrice),
+                  after: price.value.toNumber(),
+                  words: money,
+                })
+              : undefined;
+          }}
           onTyped={(t) => type('price', t)}
           onDone={(t) => void save('price', t, row)}
         />
@@ -210,7 +222,8 @@ function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save
   );
 }
 
-function YieldCell({ row, mayEdit, line: { understood, type, save }, troubleId }: CellProps) {
+function YieldCell({ row, mark, mayEdit, line: { understood, type, save }, troubleId }: CellProps) {
+  const { bare } = useFigures();
   const guess = isGuess(row);
   return (
     <td>
@@ -225,6 +238,17 @@ function YieldCell({ row, mayEdit, line: { understood, type, save }, troubleId }
           trouble={understood.usable}
           describedBy={troubleId}
           disabled={!mayEdit}
+          asks={(t) => {
+            const pct = readPct(t, mark);
+            return pct.ok
+              ? farOff({
+                  what: 'yield',
+                  before: row.usablePct,
+                  after: pct.value,
+                  words: (x) => `${bare(x, 0)} %`,
+                })
+              : undefined;
+          }}
           onTyped={(t) => type('usable', t)}
           onDone={(t) => void save('usable', t, row)}
         />

@@ -5,7 +5,6 @@ import { keptOf } from '../../../db/kept-costings';
 import { moveRevision, stoodNow } from '../../../db/moved';
 import { costedKitchen } from '../../../server/kitchen';
 import { costsOf, noteCosts } from '../../../server/model-moves';
-import { SERVED } from '../../pot/wire';
 import { housePage } from '../queries';
 import {
   COSTING_AWAY,
@@ -67,18 +66,6 @@ test('cups are asked once: said, they are read everywhere; another country’s a
   const cup = (await here.read()).measures.find((m) => m.name === 'cup');
   expect(cup?.amount).toBe('1 us cup');
   expect(await here.send(CUPS, { of: 'metric' })).toMatchObject({ code: 'measure-taken' });
-});
-
-test('how hot it is served is kept with its limits, and by no version of the sheet', async () => {
-  const { id } = recipe('Crab bisque');
-  const served = async () => (await here.read()).recipes.find((r) => r.id === id)?.serveCelsius;
-  await here.send(SERVED, { id, at: '70' });
-  expect(await served()).toBe(70);
-  expect(await here.send(SERVED, { id, at: '130' })).toMatchObject({
-    message: 'Served at 130 °C cannot be: from -5 to 100 °C.',
-  });
-  await here.send(SERVED, { id, at: '' });
-  expect(await served()).toBeUndefined();
 });
 
 describe('kept costings', () => {

@@ -1,7 +1,7 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import type { WrittenStep } from '../../../core/verbs';
 import { newId } from '../../../db/ids';
-import { SHEET } from '../wire';
+import { SERVED, SHEET } from '../wire';
 
 let here: AtWork;
 beforeAll(async () => {
@@ -96,4 +96,16 @@ describe('a pot sheet', () => {
     const both = await Promise.all([here.send(SHEET, taking(a, b)), here.send(SHEET, taking(b, a))]);
     expect(both.map((x) => (x.ok ? 'ok' : x.code)).sort()).toEqual(['ok', 'recipe-loop']);
   });
+});
+
+test('how hot it is served is kept with its limits, and by no version of the sheet', async () => {
+  const { id } = recipe('Crab bisque');
+  const served = async () => (await here.read()).recipes.find((r) => r.id === id)?.serveCelsius;
+  await here.send(SERVED, { id, at: '70' });
+  expect(await served()).toBe(70);
+  expect(await here.send(SERVED, { id, at: '130' })).toMatchObject({
+    message: 'Served at 130 °C cannot be: from -5 to 100 °C.',
+  });
+  await here.send(SERVED, { id, at: '' });
+  expect(await served()).toBeUndefined();
 });

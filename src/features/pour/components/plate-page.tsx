@@ -91,6 +91,7 @@ function Line({ i, data, plate, most, ids }: Shown & { readonly i: number; reado
           trouble={live?.trouble}
           describedBy={`${ids}-${i}`}
           disabled={!data.mayEdit}
+          asks={(t) => plate.asksAmount(i, t)}
           onTyped={(t) => plate.typeAmount(i, t)}
           onDone={(t) => plate.keepAmount(i, t)}
         />
@@ -198,6 +199,7 @@ function Share({ data, plate, ids }: Shown) {
           trouble={plate.priceTrouble}
           describedBy={`${ids}-price`}
           disabled={!data.mayEdit}
+          asks={(t) => plate.asksPrice(t, money)}
           onTyped={plate.typePrice}
           onDone={plate.keepPrice}
         />

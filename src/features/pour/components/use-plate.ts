@@ -1,5 +1,5 @@
 import { useRef, useState } from 'react';
-import { readPrice } from '@/core/larder';
+import { farOff, readPrice } from '@/core/larder';
 import { type Manner, mannerOf, readAmountOf, toGrams } from '@/core/quantity';
 import type { Reply } from '@/wire';
 import type { PlateData } from '../queries';
@@ -46,6 +46,48 @@ function pricedPlate(
   return { lines, price, cost, net, pct };
 }
 
+const gramWords = (g: number): string => (g < 995 ? `${g.toFixed(0)} g` : `${(g / 1000).toFixed(2)} kg`);
+
+/** What an amount of a line comes to; undefined where it cannot be read. */
+function gramsOf(
+  data: PlateData,
+  i: number,
+  text: string,
+  asBought: ReadonlySet<string>,
+  manner: Manner,
+): number | undefined {
+  const line = data.lines[i];
+  const read = readAmountOf(['mass', 'volume', 'count'], text, manner);
+  const grams = line && read.ok ? toGrams(read.value, weighableOf(line, asBought)) : undefined;
+  return grams?.ok ? grams.value.grams : undefined;
+}
+
+/** Questions where a portion or a price is far from what it was when it was opened. */
+const asksOf = (
+  data: PlateData,
+  opened: { readonly amounts: readonly string[]; readonly menuPrice: string },
+  asBought: ReadonlySet<string>,
+  manner: Manner,
+) => ({
+  asksAmount: (i: number, text: string): string | undefined => {
+    const [was, is] = [opened.amounts[i] ?? '', text].map((t) => gramsOf(data, i, t, asBought, manner));
+    return is === undefined
+      ? undefined
+      : farOff({ what: 'portion', before: was, after: is, words: gramWords });
+  },
+  asksPrice: (text: string, money: (value: number) => string): string | undefined => {
+    const [was, is] = [opened.menuPrice, text].map((t) => readPrice(t, data.mark));
+    return is?.ok && text.trim() !== ''
+      ? farOff({
+          what: 'menu price',
+          before: was?.ok ? was.value.toNumber() : undefined,
+          after: is.value.toNumber(),
+          words: money,
+        })
+      : undefined;
+  },
+});
+
 /** A plate as it is typed: priced at every keystroke, kept when a field is left. */
 export function usePlate(data: PlateData) {
   const [amounts, setAmounts] = useState(data.lines.map((l) => l.amount));
@@ -69,6 +111,7 @@ export function usePlate(data: PlateData) {
     priceTrouble: price && !price.ok ? price.trouble.message : undefined,
     typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
     typePrice: setMenuPrice,
+    ...asksOf(data, opened, asBought, manner),
     keepAmount: (i: number, text: string) =>
       void keep(
         amounts.map((a, j) => (j === i ? text : a)),
