@@ -79,7 +79,7 @@ export const modelMoves = (sql: Sql, kitchenId: string): Promise<ModelMove[]> =>
         moves: body,
         seenAt: seenAt ?? undefined,
       })),
-    'SELECT id, from_model AS fromModel, to_model AS toModel, found_at AS foundAt, for_day AS forDay, exact, body, seen_at AS seenAt FROM model_move WHERE kitchen_id = ? ORDER BY found_at DESC LIMIT 12',
+    'SELECT id, from_model AS fromModel, to_model AS toModel, found_at AS foundAt, for_day AS forDay, exact, body, seen_at AS seenAt FROM model_move WHERE kitchen_id = ? ORDER BY found_at DESC, id DESC LIMIT 12',
     [kitchenId],
   );
 

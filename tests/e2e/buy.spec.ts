@@ -155,3 +155,17 @@ test('a price ten times what it was, or 0, is asked about before it is kept; it 
   await page.reload();
   await expect(price).toHaveValue((Number(was) * 10).toFixed(2));
 });
+
+test('a plate that costs more than its target lets it says so beside the prices, and which price breaks it', async ({
+  page,
+}) => {
+  await open(page, '/buy');
+  const answers = page.getByRole('complementary', { name: 'Who lives from these prices' });
+  const loin = answers.getByRole('row', { name: /^Venison loin/ });
+  await expect(loin).toContainText(/over its target, €\d+\.\d\d at most/);
+  const trout = answers.getByRole('row', { name: /^River trout/ });
+  await expect(trout).not.toContainText('target');
+  const price = page.getByLabel('Trout fillet, price of a pack');
+  await price.fill(String(Number(await price.inputValue()) * 2.4));
+  await expect(trout).toContainText(/breaks its target, €\d+\.\d\d at most/);
+});

@@ -74,7 +74,7 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   const cost = page.getByRole('button', { name: 'Carrot, a usable kilo: why?' });
   const before = await figure(cost);
   await keeps(page, 'ingredient.learned', () =>
-    waiting.getByRole('button', { name: 'Reckon with it from today' }).click(),
+    waiting.getByRole('button', { name: 'Use it from today' }).click(),
   );
   await expect(page.getByRole('region', { name: 'What moved' })).toContainText(
     'Venison loin, juniper sauce, celeriac',
@@ -258,7 +258,7 @@ test('drained bones teach what the strainer keeps, and the stock has its litres 
   await expect(page.getByRole('region', { name: 'Kept back in the strainer, drained' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await keeps(page, 'ingredient.learned', () =>
-    page.getByRole('button', { name: 'Reckon with it from today' }).click(),
+    page.getByRole('button', { name: 'Use it from today' }).click(),
   );
   await expect(page.getByRole('region', { name: 'What moved' })).toContainText('Venison bone stock');
   await page.goto('/pot');
@@ -305,10 +305,10 @@ test('waste is booked with its reason, and refused without one', async ({ page }
   await what.press('Tab');
   await expect(what).toHaveValue('Leek');
   await box.getByLabel('How much was thrown away').fill('800 g');
-  await box.getByRole('button', { name: 'Book it' }).click();
+  await box.getByRole('button', { name: 'Write it down' }).click();
   await expect(box.getByRole('alert')).toContainText('Why was it thrown away?');
   await box.getByLabel('Why it was thrown away').fill('spoiled');
-  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Book it' }).click());
+  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Write it down' }).click());
   await expect(box.getByRole('listitem').first()).toContainText('Leek, stock trim');
   await expect(box.getByRole('listitem').first()).toContainText('Maren Holt: spoiled');
   await expect(box.getByRole('listitem').first()).toContainText('€0.48');
@@ -397,7 +397,7 @@ test('what comes off can be made a product of its own on the bench', async ({ pa
   await expect(page.getByRole('region', { name: 'Comes off: Duck fat off carcasses' })).toBeVisible();
   await page.waitForLoadState('networkidle');
   await keeps(page, 'ingredient.learned', () =>
-    page.getByRole('button', { name: 'Reckon with it from today' }).click(),
+    page.getByRole('button', { name: 'Use it from today' }).click(),
   );
   await page.goto('/trim/flow');
   await expect(page.getByRole('link', { name: 'Duck fat off carcasses' })).toBeVisible();

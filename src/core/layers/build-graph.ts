@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal/es6';
+import equal from 'fast-deep-equal/es6/index.js';
 import { FUELS, type PotRun } from '../pot';
 import { CostGraph, GraphError, type GraphNode } from '../graph';
 import type { OpenPack } from '../larder';

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal/es6';
+import equal from 'fast-deep-equal/es6/index.js';
 import type { EthanolSource } from './liquid';
 import { copyPiece, type Piece } from './piece';
 

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal/es6';
+import equal from 'fast-deep-equal/es6/index.js';
 import type { WrittenRecipe } from '../kitchen-file';
 import { noLiquid, type ProcessConstants, type Product } from '../pot';
 import { DENSITY } from '../quantity';

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal/es6';
+import equal from 'fast-deep-equal/es6/index.js';
 import type { WrittenIngredient, WrittenRecipe } from '../kitchen-file';
 import type { Hob, LedgerRow, PotRun, ProcessConstants, Product, Vessel } from '../pot';
 import type { OnShelf, Shelf } from '../verbs';

@@ -1,4 +1,4 @@
-import equal from 'fast-deep-equal/es6';
+import equal from 'fast-deep-equal/es6/index.js';
 import type { Shelf } from '../verbs';
 
 type Found = ReturnType<Shelf['product']>;

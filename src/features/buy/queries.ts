@@ -1,6 +1,6 @@
 import 'server-only';
 import { byName } from '@/search';
-import { costOfProduct, type KitchenCosting } from '@/core/costing';
+import { costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
 import type { GraphNode } from '@/core/graph';
 import type { Supply } from '@/core/prices';
 import type { Knife } from '@/core/knife';
@@ -47,6 +47,8 @@ export interface Answer {
   readonly weight: number;
   /** Per gram (per plate for a plate), as it stands. */
   readonly cost: number | null;
+  /** Of a plate with a target: the most it may cost. */
+  readonly most?: number | undefined;
 }
 
 /** What some rows' prices move: the part of the cost graph above them, and who answers. */
@@ -156,7 +158,12 @@ export function reachedBy(costing: KitchenCosting, ids: readonly string[]): Reac
     products: state.recipes.flatMap((r) =>
       answer(productOf(r.id), r.name, `/pot/${r.id}`, () => gramsPerLitre(costing, r.id)),
     ),
-    plates: state.plates.flatMap((p) => answer(`plate:${p.id}`, p.name, `/pour/${p.id}`, () => 1)),
+    plates: state.plates.flatMap((p) =>
+      answer(`plate:${p.id}`, p.name, `/pour/${p.id}`, () => 1).map((a) => ({
+        ...a,
+        most: costOfPlate(costing, p.id).mostAllowed ?? undefined,
+      })),
+    ),
   };
 }
 

@@ -72,6 +72,7 @@ function AnswerRow({
         <Link prefetch={false} href={row.href}>
           {row.name}
         </Link>
+        <OverTarget row={row} now={now} was={was} />
       </th>
       <td className={`moved fig ${moved > 0 ? 'dearer' : 'cheaper'}`}>
         {Math.abs(moved) >= 0.0005 && (
@@ -92,5 +93,25 @@ function AnswerRow({
         )}
       </td>
     </tr>
+  );
+}
+
+/** A plate that costs more than its target lets it, and whether it is this price that breaks it. */
+function OverTarget({
+  row: { most },
+  now,
+  was,
+}: {
+  readonly row: Answer;
+  readonly now: number | null;
+  readonly was: number | null;
+}) {
+  const { money } = useFigures();
+  if (most === undefined || now === null || now <= most) return null;
+  const breaks = was !== null && was <= most;
+  return (
+    <div className={breaks ? 'warning small-line' : 'quiet small-line'} role={breaks ? 'status' : undefined}>
+      {breaks ? 'breaks its target' : 'over its target'}, {money(most)} at most
+    </div>
   );
 }

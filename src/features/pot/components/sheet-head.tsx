@@ -94,7 +94,7 @@ function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estim
         </span>
       )}
       {estimates > 0 && ' · '}
-      {data.usedBy.length === 0 ? 'nothing lives from it yet' : <UsedBy by={data.usedBy} lead="gives " />}
+      {data.usedBy.length === 0 ? 'nothing lives from it yet' : <UsedBy by={data.usedBy} lead="goes into " />}
       <span className="quiet">
         {' · '}
         {data.past.times > 1

@@ -1,12 +1,13 @@
 import { IngredientView } from '@/features/buy/ingredient/components/ingredient-view';
 import { ingredientPage } from '@/features/buy/ingredient/queries';
 import { mustWork } from '@/server/session';
+import { titledBy } from '@/server/title';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-export const metadata = { title: 'Ingredient' };
+export const generateMetadata = titledBy('ingredients', 'Ingredient');
 
 export default async function OneIngredient({ params }: Props) {
   const page = await ingredientPage(await mustWork(), (await params).id);

@@ -3,12 +3,13 @@ import { keptCostings } from '@/features/house/queries';
 import { PotSheet } from '@/features/pot/components/pot-sheet';
 import { potSheet } from '@/features/pot/queries';
 import { mustWork } from '@/server/session';
+import { titledBy } from '@/server/title';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-export const metadata = { title: 'Pot sheet' };
+export const generateMetadata = titledBy('recipes', 'Pot sheet');
 
 export default async function Pot({ params }: Props) {
   const [who, { id }] = [await mustWork(), await params];

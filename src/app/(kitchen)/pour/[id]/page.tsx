@@ -3,12 +3,13 @@ import { keptCostings } from '@/features/house/queries';
 import { PlatePage } from '@/features/pour/components/plate-page';
 import { plate } from '@/features/pour/queries';
 import { mustWork } from '@/server/session';
+import { titledBy } from '@/server/title';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-export const metadata = { title: 'Plate' };
+export const generateMetadata = titledBy('plates', 'Plate');
 
 export default async function Plate({ params }: Props) {
   const [who, { id }] = [await mustWork(), await params];

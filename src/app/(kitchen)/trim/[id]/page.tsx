@@ -1,13 +1,14 @@
 import { TaughtView } from '@/features/trim/taught/components/taught-view';
 import { taughtPage } from '@/features/trim/taught/queries';
 import { mustWork } from '@/server/session';
+import { titledBy } from '@/server/title';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
   readonly searchParams: Promise<{ after?: string }>;
 }
 
-export const metadata = { title: 'What tests have taught' };
+export const generateMetadata = titledBy('ingredients', 'What tests have taught');
 
 export default async function Taught({ params, searchParams }: Props) {
   const page = await taughtPage(await mustWork(), (await params).id);

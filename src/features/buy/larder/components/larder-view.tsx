@@ -66,7 +66,7 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
             <span className="quiet">{row.name}</span>
           )}
           <div className="quiet small-line">
-            {row.role === 'liquid' ? 'joins the liquid' : 'stays a piece'}
+            {row.role === 'liquid' ? 'liquid' : 'pieces'}
             {row.from && row.from !== row.name && ` · taken from ${row.from}`}
           </div>
         </td>

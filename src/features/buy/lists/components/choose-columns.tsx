@@ -71,7 +71,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
             void keep(() => dropList({ id: page.list.id })).then((ok) => ok && router.push('/buy/lists'))
           }
         >
-          Put it away
+          Throw this list away
         </button>
         <Trouble as="span" says={state.message} />
       </div>

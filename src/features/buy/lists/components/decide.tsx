@@ -74,7 +74,7 @@ function Ending({ page: { list, counts }, busy, keep }: KeepingProps & { readonl
           void keep(() => dropList({ id: list.id })).then((ok) => ok && router.push('/buy/lists'))
         }
       >
-        Put it away
+        Throw this list away
       </button>
       <Button disabled={busy || wanted === 0} onClick={() => void keep(() => accept({ id: list.id }))}>
         Write {wanted} {wanted === 1 ? 'price' : 'prices'} into the book

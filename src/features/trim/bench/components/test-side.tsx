@@ -43,7 +43,7 @@ export function TestSide({
             Finish the test
           </Button>
           <button type="button" className="plain-button" onClick={drop}>
-            Drop it
+            Throw this test away
           </button>
           <span role="status" className="save-state">
             {bench.saved === 'keeping' && <span className="quiet">keeping …</span>}

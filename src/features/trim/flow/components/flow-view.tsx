@@ -220,7 +220,7 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
           returns to the usable part: {money(f.usableThen)} a usable kilo instead of {money(f.usablePerKg)}.{' '}
           {mayEdit && (
             <button type="button" className="link-button" onClick={() => set(pct)}>
-              Count {pct} %
+              Go by {pct} %
             </button>
           )}
         </div>

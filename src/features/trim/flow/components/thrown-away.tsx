@@ -106,7 +106,7 @@ function WasteForm() {
       />
       <Why reason={reason} setReason={setReason} />
       <Button type="submit" variant="outline-primary" disabled={state.busy}>
-        Book it
+        Write it down
       </Button>
       {state.kept && (
         <span role="status" className="kept">

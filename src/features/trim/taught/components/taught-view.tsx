@@ -94,8 +94,10 @@ function Head({ page }: PageProps) {
       <div>
         <h1>{page.name}</h1>
         <p className="lead-line">
-          {page.guess ? 'Reckoned with an estimate, not measured here yet' : said(page.basis ?? '')}, since{' '}
-          {day(page.since)}.
+          {page.guess
+            ? 'Reckoned with an estimate, not measured here yet'
+            : said((page.basis ?? '').replace(/\.$/, ''))}
+          , since {day(page.since)}.
           <UsedBy by={page.usedBy} lead=" Used in " most={4} />
         </p>
       </div>
@@ -147,7 +149,7 @@ function Waiting({
       <MovedList moved={page.moved ?? []} when="would move" />
       {page.mayEdit ? (
         <Button onClick={take} disabled={busy}>
-          Reckon with it from today
+          Use it from today
         </Button>
       ) : (
         <p className="quiet small-line">It is held back until a manager accepts it.</p>
