@@ -120,3 +120,17 @@ export const sameInvoice = (
     'SELECT id, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND supplier_id = ? AND number = ? AND number_year = ?',
     [kitchenId, supplierId, number, Number(on.slice(0, 4)) || 0],
   );
+
+/** The invoice of a day that has a number; of several suppliers’ the one written down last. */
+export const purchaseCalled = (
+  sql: Sql,
+  kitchenId: string,
+  on: string,
+  number: string,
+): Promise<{ id: string } | undefined> =>
+  maybeOne(
+    sql,
+    z.object({ id }),
+    'SELECT id FROM purchase WHERE kitchen_id = ? AND effective_on = ? AND number = ? ORDER BY recorded_at DESC, id DESC LIMIT 1',
+    [kitchenId, on, number],
+  );

@@ -43,24 +43,45 @@ function WhyHead({ why }: { why: Why | null }) {
   );
 }
 
-function WhyRows({ rows, depth, close }: { rows: readonly Why[]; depth: number; close: () => void }) {
+/** Invoices that some of a figure stands on, each once. */
+function invoicesUnder(row: Why, found = new Set<string>()): ReadonlySet<string> {
+  if (row.goTo?.startsWith('invoice:')) found.add(row.goTo);
+  for (const below of row.rows) invoicesUnder(below, found);
+  return found;
+}
+
+interface RowsProps {
+  readonly rows: readonly Why[];
+  readonly depth: number;
+  readonly close: () => void;
+  /** The invoice that is linked further up already. */
+  readonly linked?: string | undefined;
+}
+
+function WhyRows({ rows, depth, close, linked }: RowsProps) {
   return (
     <ul className="why-rows">
-      {rows.map((row, i) => (
-        <li key={i}>
-          {row.rows.length > 0 || row.goTo ? (
-            <details open={depth < 2 && i === 0}>
-              <summary>
-                <WhyLine row={row} />
-              </summary>
-              {row.goTo && <GoTo to={row.goTo} close={close} />}
-              <WhyRows rows={row.rows} depth={depth + 1} close={close} />
-            </details>
-          ) : (
-            <WhyLine row={row} />
-          )}
-        </li>
-      ))}
+      {rows.map((row, i) => {
+        const invoices = [...invoicesUnder(row)];
+        // What stands on one invoice alone leads there at once, however deep it is.
+        const only = invoices.length === 1 && invoices[0] !== linked ? invoices[0] : undefined;
+        return (
+          <li key={i}>
+            {row.rows.length > 0 || row.goTo ? (
+              <details open={depth < 2 && i === 0}>
+                <summary>
+                  <WhyLine row={row} />
+                </summary>
+                {row.goTo && row.goTo !== only && row.goTo !== linked && <GoTo to={row.goTo} close={close} />}
+                <WhyRows rows={row.rows} depth={depth + 1} close={close} linked={only ?? linked} />
+              </details>
+            ) : (
+              <WhyLine row={row} />
+            )}
+            {only !== undefined && <GoTo to={only} close={close} />}
+          </li>
+        );
+      })}
     </ul>
   );
 }
@@ -86,6 +107,8 @@ const PLACES: Readonly<Record<string, (id: string) => string>> = {
   ingredient: (id) => `/buy#${id}`,
   plate: (id) => `/pour/${id}`,
   tests: (id) => `/trim/${id}`,
+  // Its day, then its number: a number alone may be another supplier’s too.
+  invoice: (id) => `/buy/purchases/called/${id.slice(0, 10)}/${encodeURIComponent(id.slice(11))}`,
 };
 
 const GO_WORDS: Readonly<Record<string, string>> = {
@@ -93,10 +116,12 @@ const GO_WORDS: Readonly<Record<string, string>> = {
   ingredient: 'Find it in the price book',
   plate: 'Open the plate',
   tests: 'See the tests it was learned from',
+  invoice: 'Open the invoice',
 };
 
 function GoTo({ to, close }: { to: string; close: () => void }) {
-  const [kind = '', id = ''] = to.split(':');
+  const kind = to.slice(0, to.indexOf(':'));
+  const id = to.slice(kind.length + 1);
   const href = PLACES[kind]?.(id);
   if (!href) return null;
   return (

@@ -1,4 +1,4 @@
-import { answer, expect, figure, keeps, open, test } from './kitchen';
+import { answer, expect, figure, keeps, open, openPot, test } from './kitchen';
 
 const bones = 'Venison bones, price of a pack';
 
@@ -168,4 +168,15 @@ test('a plate that costs more than its target lets it says so beside the prices,
   const price = page.getByLabel('Trout fillet, price of a pack');
   await price.fill(String(Number(await price.inputValue()) * 2.4));
   await expect(trout).toContainText(/breaks its target, €\d+\.\d\d at most/);
+});
+
+test('why ends at the invoice, two clicks from a litre', async ({ page }) => {
+  await openPot(page, 'Venison bone stock');
+  await page.getByRole('button', { name: 'Venison bone stock, a litre: why?' }).click();
+  const dialog = page.getByRole('dialog');
+  const invoice = dialog.getByRole('link', { name: 'Open the invoice' }).first();
+  await expect(invoice).toBeVisible();
+  await invoice.click();
+  await expect(page).toHaveURL(/\/buy\/purchases\/0/);
+  await expect(page.getByRole('row', { name: /Venison bones/ }).first()).toBeVisible();
 });

@@ -120,6 +120,7 @@ function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[
     money: price.packPrice.toNumber(),
     per: 'a pack',
     detail: `${price.article.name}, ${price.article.pack}${weighed} from ${price.supplier}, ${price.on} · ${money(price.packPrice.times(1000).div(pack.g).toNumber())} a kilo`,
+    goTo: price.invoice && `invoice:${price.on} ${price.invoice}`,
     rows: [],
   };
   if (price.basis.by === 'latest')
@@ -135,6 +136,7 @@ function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[
         money: l.money.toNumber(),
         per: 'paid',
         detail: `${kg(l.g)}${l.g === l.receipt.g ? '' : ` of ${kg(l.receipt.g)}`} on ${l.receipt.on}`,
+        goTo: `invoice:${l.receipt.on} ${l.receipt.invoice}`,
         rows: [],
       })),
     },

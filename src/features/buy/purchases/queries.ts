@@ -5,7 +5,7 @@ import type { StateArticle } from '@/core/kitchen-state';
 import type { KitchenState } from '@/core/kitchen-state';
 import { deliveryWords, differences, type Difference } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
-import { purchaseById, purchasesOf, type PurchaseRow } from '@/db/purchases-read';
+import { purchaseById, purchaseCalled, purchasesOf, type PurchaseRow } from '@/db/purchases-read';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -233,3 +233,7 @@ function wordsOf(
   );
   return came.ok ? deliveryWords(came.value) : [];
 }
+
+/** The invoice of a day that has a number. */
+export const invoiceCalled = async (who: Worker, on: string, number: string): Promise<string | undefined> =>
+  (await purchaseCalled(database(), who.kitchenId, on, number.slice(0, 80)))?.id;
