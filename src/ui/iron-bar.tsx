@@ -31,7 +31,7 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
     { useKey: true },
   );
   return (
-    <Navbar as="header" expand="md" collapseOnSelect className="iron-bar" data-bs-theme="dark">
+    <Navbar as="header" role="banner" expand="md" collapseOnSelect className="iron-bar" data-bs-theme="dark">
       <a href="#work" className="visually-hidden-focusable skip-link">
         Skip to the work
       </a>
