@@ -83,13 +83,13 @@ export const modelMoves = (sql: Sql, kitchenId: string): Promise<ModelMove[]> =>
     [kitchenId],
   );
 
-/** How many have not been seen. */
+/** How many that a model made have not been seen: whoever takes starting values has asked for what they move. */
 export const unseenModelMoves = async (sql: Sql, kitchenId: string): Promise<number> =>
   (
     await maybeOne(
       sql,
       z.object({ n: z.number() }),
-      'SELECT COUNT(*) AS n FROM model_move WHERE kitchen_id = ? AND seen_at IS NULL',
+      'SELECT COUNT(*) AS n FROM model_move WHERE kitchen_id = ? AND seen_at IS NULL AND from_model < to_model',
       [kitchenId],
     )
   )?.n ?? 0;

@@ -115,6 +115,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Step 12', { exact: true }).blur();
     },
   },
+  { name: 'house', path: '/house' },
   { name: 'plates', path: '/pour' },
   { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },
   {

@@ -16,6 +16,8 @@ export interface RestStep extends Doing {
   readonly hours: number;
 }
 
+/** °C by which a pot off the fire has cooled, on an average of the time that things infuse in it. */
+const COOLER = 20;
 /** °C that meat has while it rests, once it is out of the heat: it keeps giving juice, slowly. */
 const RESTING = 65;
 
@@ -54,7 +56,7 @@ export const rest: Verb<Written, RestStep> = {
     if (tray && tray.pieces.length > 0)
       standFor({ ...pot, ...tray }, c, hours, Math.min(tray.celsius, RESTING));
     else if (piecesG(pot) > 0)
-      standFor(pot, c, hours, Math.min(pot.celsius, Math.max(RESTING, pot.celsius - 20)));
+      standFor(pot, c, hours, Math.min(pot.celsius, Math.max(RESTING, pot.celsius - COOLER)));
     else return trouble('nothing-rests', 'Rest: there are no pieces in the pot or set aside.', 0, 0);
     pot.elapsedHours += hours;
     return undefined;

@@ -28,6 +28,8 @@ export interface ModelMoveRow {
   readonly found: string;
   readonly forDay: string;
   readonly exact: boolean;
+  /** Whether the model moved them; else starting values that were taken did. */
+  readonly byModel: boolean;
   readonly seen: boolean;
   readonly moves: readonly {
     readonly key: string;
@@ -108,6 +110,7 @@ export async function housePage(who: Worker): Promise<HousePage> {
       found: `${dayIn(who.zone, m.foundAt)} ${clockIn(who.zone, m.foundAt)}`,
       forDay: m.forDay,
       exact: m.exact,
+      byModel: m.fromModel < m.toModel,
       seen: m.seenAt !== undefined,
       moves: m.moves.map(moveRow).sort((a, b) => share(b) - share(a)),
     })),

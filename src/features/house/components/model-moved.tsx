@@ -23,11 +23,13 @@ export function ModelMoved({ move, mayEdit }: { readonly move: ModelMoveRow; rea
   return (
     <section aria-labelledby={`moved-${move.id}`}>
       <h2 id={`moved-${move.id}`}>
-        {move.moves.length === 1 ? 'One cost' : `${move.moves.length} costs`} moved because the model did
+        {move.moves.length === 1 ? 'One cost' : `${move.moves.length} costs`} moved because{' '}
+        {move.byModel ? 'the model did' : 'better starting values were taken'}
       </h2>
       <p>{move.says}</p>
       <p className="quiet">
-        Found {said(move.found)}, costed for {day(move.forDay)} by the model before and by this one.{' '}
+        Found {said(move.found)}, costed for {day(move.forDay)}
+        {move.byModel ? ' by the model before and by this one' : ' before and after'}.{' '}
         {move.exact
           ? 'Nothing else had changed between the two.'
           : 'Something else was changed between the two as well, so not all of it is the model’s.'}{' '}
