@@ -110,7 +110,16 @@ const KeptCosting = z.strictObject({
   /** Of a litre, or of a plate, by layer. */
   layers: z.record(z.string(), Cost),
   /** What it was made of, with what each came to. */
-  lines: z.array(z.strictObject({ said: z.string(), amount: z.string(), cost: Cost, perKg: Cost })),
+  lines: z.array(
+    z.strictObject({
+      said: z.string(),
+      /** As typed on a plate; of a pot, g. */
+      amount: z.string().optional(),
+      g: z.number().optional(),
+      cost: Cost,
+      perKg: Cost,
+    }),
+  ),
   currency: z.string(),
   /** ml a batch gives; net price and target of a plate. */
   ml: z.number().optional(),

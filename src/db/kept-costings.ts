@@ -13,6 +13,8 @@ export interface Kept {
   readonly by: string | undefined;
   readonly model: number;
   readonly body: KeptCosting;
+  /** Put away, to be brought back. */
+  readonly away: boolean;
 }
 
 const Row = z
@@ -26,6 +28,7 @@ const Row = z
     by_name: z.string().nullable(),
     model: z.number(),
     body: KEPT_COSTING.read,
+    archived_at: z.date().nullable(),
   })
   .transform((r): Kept => ({
     id: r.id,
@@ -37,19 +40,18 @@ const Row = z
     by: r.by_name ?? undefined,
     model: r.model,
     body: r.body,
+    away: r.archived_at !== null,
   }));
 
 const SELECT =
-  'SELECT k.id, k.what, k.subject_id, k.name, k.for_day, k.kept_at, p.name AS by_name, k.model, k.body FROM kept_costing k LEFT JOIN person p ON p.kitchen_id = k.kitchen_id AND p.id = k.kept_by WHERE k.kitchen_id = ?';
+  'SELECT k.id, k.what, k.subject_id, k.name, k.for_day, k.kept_at, p.name AS by_name, k.model, k.body, k.archived_at FROM kept_costing k LEFT JOIN person p ON p.kitchen_id = k.kitchen_id AND p.id = k.kept_by WHERE k.kitchen_id = ?';
 
-/** The costings that are kept of one thing, the newest first. */
+/** The costings that are kept of one thing, the newest first; with those that have been put away. */
 export const keptOf = (sql: Sql, kitchenId: string, subjectId: string): Promise<Kept[]> =>
-  many(
-    sql,
-    Row,
-    `${SELECT} AND k.subject_id = ? AND k.archived_at IS NULL ORDER BY k.kept_at DESC, k.id LIMIT 50`,
-    [kitchenId, subjectId],
-  );
+  many(sql, Row, `${SELECT} AND k.subject_id = ? ORDER BY k.kept_at DESC, k.id LIMIT 100`, [
+    kitchenId,
+    subjectId,
+  ]);
 
 /** One of them; undefined where it has been put away. */
 export const keptCosting = (sql: Sql, kitchenId: string, id: string): Promise<Kept | undefined> =>
@@ -58,7 +60,7 @@ export const keptCosting = (sql: Sql, kitchenId: string, id: string): Promise<Ke
 export async function keepCosting(
   sql: Sql,
   kitchenId: string,
-  kept: Omit<Kept, 'by'> & { readonly byId: string },
+  kept: Omit<Kept, 'by' | 'away'> & { readonly byId: string },
 ): Promise<void> {
   await run(
     sql,

@@ -108,7 +108,7 @@ const PLACES: Readonly<Record<string, (id: string) => string>> = {
   plate: (id) => `/pour/${id}`,
   tests: (id) => `/trim/${id}`,
   // Its day, then its number: a number alone may be another supplier’s too.
-  invoice: (id) => `/buy/purchases/called/${id.slice(0, 10)}/${encodeURIComponent(id.slice(11))}`,
+  invoice: (id) => `/buy/purchases/called?on=${id.slice(0, 10)}&number=${encodeURIComponent(id.slice(11))}`,
 };
 
 const GO_WORDS: Readonly<Record<string, string>> = {

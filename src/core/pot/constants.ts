@@ -103,6 +103,8 @@ export interface ProcessConstants {
     readonly pulpCaught: number;
     readonly hours: number;
   };
+  /** °C of meat that rests, and by how much a pot off the fire is cooler while things infuse in it. */
+  readonly resting: { readonly celsius: number; readonly cooler: number };
   readonly chillHours: number;
   /** Share of its water that leaves in an hour of being kept warm. */
   readonly holdLossPerHour: number;

@@ -42,6 +42,7 @@ export {
 export { LOSSES, type Loss } from './losses';
 export {
   becomePot,
+  bindingGPerL,
   body,
   bodyAt,
   heldFatShare,

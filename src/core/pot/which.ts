@@ -23,12 +23,11 @@ export function chosenPieces(verb: string, from: Standing, which: Which, where: 
   const missing =
     typeof which === 'object' ? which.filter((id) => !there.some((p) => p.stuff.id === id)).length : 0;
   if (chosen.length > 0 && missing === 0) return chosen;
-  const are =
-    there.length === 0 ? 'there are no pieces' : `there are ${list(there.map((p) => p.stuff.name))}`;
-  const meant = typeof which === 'string' ? `no ${which}` : 'not all that is named';
+  const only = list(there.map((p) => p.stuff.name));
+  const meant = typeof which === 'string' ? `no ${which} ${where}` : `not all of these are ${where}`;
   return trouble(
     'no-such-pieces',
-    there.length === 0 ? `${verb}: ${are} ${where}.` : `${verb}: ${meant} ${where}; ${are}.`,
+    there.length === 0 ? `${verb}: there are no pieces ${where}.` : `${verb}: ${meant}, only ${only}.`,
     chosen.length,
     1,
   );

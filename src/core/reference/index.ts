@@ -171,6 +171,7 @@ export function processConstants(rows: ReadonlyMap<string, ReferenceRow>): Proce
       pulpCaught: of('clarification_pulp_caught') / 100,
       hours: of('hours_clarify'),
     },
+    resting: { celsius: of('temp_resting'), cooler: of('infusing_cooler') },
     chillHours: of('hours_chill'),
     leastDepthCm: of('least_depth'),
     wallLossKwPerM2: of('wall_loss_kw_per_m2'),

@@ -1,11 +1,10 @@
 import type { z } from 'zod';
 import {
+  bindingGPerL,
   bringTo,
   fireOf,
   heatForHours,
-  litres,
   liquidG,
-  liquidMl,
   LONGEST_H,
   loseShare,
   pieceG,
@@ -125,14 +124,18 @@ export const clarify: Verb<Written, ClarifyStep> = {
         hours,
         LONGEST_H,
       );
-    if (pot.liquid.binding / Math.max(1, liquidMl(pot.liquid) / 1000) > c.bands.soup.low)
+    const binds = bindingGPerL(pot);
+    if (binds > c.bands.soup.low)
       return trouble(
         'bound-cannot-clear',
-        `Clarify: ${litres(liquidMl(pot.liquid))} bound with starch do not clear: what binds stays in them.`,
-        pot.liquid.binding,
-        0,
+        `Clarify: it is bound with ${binds.toFixed(0)} g of flour or starch a litre; above ${c.bands.soup.low.toFixed(0)} it does not clear.`,
+        binds,
+        c.bands.soup.low,
       );
+    const { curdlesAt, curdler } = pot.liquid;
     putIn(pot, step.what, step.g, c, report);
+    // A raft is meant to set in the heat: only what was delicate before it still is.
+    Object.assign(pot.liquid, { curdlesAt, curdler });
     const fire = fireOf(c, 'bare simmer', 'off');
     report.upHours = bringTo(pot, c, fire.celsius);
     heatForHours(pot, c, fire, hours);

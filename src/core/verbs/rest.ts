@@ -16,11 +16,6 @@ export interface RestStep extends Doing {
   readonly hours: number;
 }
 
-/** °C by which a pot off the fire has cooled, on an average of the time that things infuse in it. */
-const COOLER = 20;
-/** °C that meat has while it rests, once it is out of the heat: it keeps giving juice, slowly. */
-const RESTING = 65;
-
 /** Lets pieces lie: juice goes on running out of them, onto the tray if they are set aside. */
 export const rest: Verb<Written, RestStep> = {
   written: [Rest],
@@ -54,9 +49,14 @@ export const rest: Verb<Written, RestStep> = {
       );
     const tray = trayOf(pot);
     if (tray && tray.pieces.length > 0)
-      standFor({ ...pot, ...tray }, c, hours, Math.min(tray.celsius, RESTING));
+      standFor({ ...pot, ...tray }, c, hours, Math.min(tray.celsius, c.resting.celsius));
     else if (piecesG(pot) > 0)
-      standFor(pot, c, hours, Math.min(pot.celsius, Math.max(RESTING, pot.celsius - COOLER)));
+      standFor(
+        pot,
+        c,
+        hours,
+        Math.min(pot.celsius, Math.max(c.resting.celsius, pot.celsius - c.resting.cooler)),
+      );
     else return trouble('nothing-rests', 'Rest: there are no pieces in the pot or set aside.', 0, 0);
     pot.elapsedHours += hours;
     return undefined;

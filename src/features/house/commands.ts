@@ -95,7 +95,7 @@ const cups = declare({
       throw refused(
         'measure-taken',
         'of',
-        `A ${other[0]} is ${there.get(other[0]) ?? ''} here already: put that measure away first, under Buy, All ingredients.`,
+        `A ${other[0]} is ${there.get(other[0]) ?? ''} here already: put that measure away first, under Buy, Larder.`,
       );
     return wanted
       .filter(([name]) => !there.has(name))
@@ -166,7 +166,7 @@ function costingOf(
       ),
       lines: recipe.run.inputs.map((input, i) => ({
         said: input.name,
-        amount: `${(input.g / 1000).toFixed(3)} kg`,
+        g: input.g,
         cost: costs[i] ?? null,
         perKg: perKg(input.supply),
       })),

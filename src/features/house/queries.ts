@@ -171,11 +171,14 @@ export interface KeptRow {
   readonly on: string;
   readonly by: string;
   readonly model: number;
+  /** Put away, to be brought back. */
+  readonly away: boolean;
   /** Of the ingredients, a litre or a plate; and what else was known. */
   readonly layers: Readonly<Record<string, number | null>>;
   readonly lines: readonly {
     readonly said: string;
-    readonly amount: string;
+    readonly amount?: string | undefined;
+    readonly g?: number | undefined;
     readonly cost: number | null;
     readonly perKg: number | null;
   }[];
@@ -218,6 +221,7 @@ export async function keptCostings(
       model: k.model,
       layers: k.body.layers,
       lines: k.body.lines,
+      away: k.away,
     })),
   };
 }

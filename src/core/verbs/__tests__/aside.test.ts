@@ -163,7 +163,7 @@ describe('a tray beside the pot', () => {
   test('what is not there is said, with what is', () => {
     const trouble = (...steps: PotStep[]) => run(...steps).refused?.trouble.message;
     expect(trouble(add(onion, 500), { do: 'take out', pieces: 'bones' })).toBe(
-      'Take out: no bones in the pot; there are Onion.',
+      'Take out: no bones in the pot, only Onion.',
     );
     expect(trouble(add(onion, 500), { do: 'return' })).toBe(
       'Return: nothing of this pot has been set aside.',
@@ -229,4 +229,15 @@ test('where pieces are served, the spoonful has its own salt and fat', () => {
     saltPct: expect.closeTo(0.5, 9) as number,
     fatPct: expect.closeTo(2.5, 9) as number,
   });
+});
+
+test('a raft that sets in the heat curdles nothing, and a soup bound with flour does not clear', () => {
+  const egg = stuff('Egg', 'liquid', { water: 0.76, rest: 0.24 }, { curdlesAt: 80 });
+  const flour = stuff('Flour', 'liquid', { water: 0.12, starch: 0.7 }, { binding: 1 });
+  const raft: PotStep = { do: 'clarify', what: of(egg), g: 100, hours: 0.5 };
+  expect(end(run(add(broth, 2000), raft)).warnings).toEqual([]);
+  // Half a litre with 15 g in it is bound with 30 g a litre.
+  expect(run(add(broth, 500), add(flour, 15), raft).refused?.trouble.message).toMatch(
+    /^Clarify: it is bound with 30 g of flour or starch a litre; above 14 it does not clear\.$/,
+  );
 });

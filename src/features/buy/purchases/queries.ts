@@ -236,4 +236,4 @@ function wordsOf(
 
 /** The invoice of a day that has a number. */
 export const invoiceCalled = async (who: Worker, on: string, number: string): Promise<string | undefined> =>
-  (await purchaseCalled(database(), who.kitchenId, on, number.slice(0, 80)))?.id;
+  (await purchaseCalled(database(), who.kitchenId, on, number))?.id;

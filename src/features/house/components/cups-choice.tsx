@@ -21,8 +21,8 @@ export function Cups({ page }: { readonly page: HousePage }) {
       <h2 id="cups">Cups, spoons, pints</h2>
       {said ? (
         <p>
-          {CUP_WORDS[said]}. They stand among the house’s own measures under Buy, All ingredients, where each
-          can be put away.
+          {CUP_WORDS[said]}. They stand among the house’s own measures under Buy, Larder, where each can be
+          put away.
         </p>
       ) : (
         <Form

@@ -13,17 +13,18 @@ import { keepCosting, putCostingAway } from '../wire';
 /** Costings somebody kept, beside what it costs now: no price, yield, recipe or model changes them afterwards. */
 export function KeptCostings({ data }: { readonly data: Data }) {
   const [keep, state] = useKept();
-  const [away, setAway] = useState<string>();
   const [open, setOpen] = useState<string>();
-  if (data.kept.length === 0 && !data.mayKeep) return null;
+  const kept = data.kept.filter((k) => !k.away);
+  const away = data.kept.filter((k) => k.away);
+  if (kept.length === 0 && !data.mayKeep) return null;
   return (
     <section className="kept-costings" aria-labelledby="kept-costings">
       <h2 id="kept-costings">Kept costings</h2>
-      {data.kept.length > 0 && (
+      {kept.length > 0 && (
         <Table responsive size="sm" className="house-table">
           <Head />
           <tbody>
-            {data.kept.map((k) => (
+            {kept.map((k) => (
               <KeptLine
                 key={k.id}
                 kept={k}
@@ -32,7 +33,6 @@ export function KeptCostings({ data }: { readonly data: Data }) {
                 mayKeep={data.mayKeep && !state.busy}
                 onOpen={() => setOpen(open === k.id ? undefined : k.id)}
                 onAway={() => {
-                  setAway(k.id);
                   setOpen(undefined);
                   void keep(() => putCostingAway({ id: k.id, away: true }));
                 }}
@@ -51,20 +51,41 @@ export function KeptCostings({ data }: { readonly data: Data }) {
           Keep what it costs today
         </Button>
       )}{' '}
-      {away && !data.kept.some((k) => k.id === away) && (
-        <Button
-          variant="link"
-          size="sm"
-          disabled={state.busy}
-          onClick={() =>
-            void keep(() => putCostingAway({ id: away, away: false })).then(() => setAway(undefined))
-          }
-        >
-          Bring back the one put away
-        </Button>
+      {data.mayKeep && away.length > 0 && (
+        <PutAway
+          kept={away}
+          busy={state.busy}
+          onBack={(id) => void keep(() => putCostingAway({ id, away: false }))}
+        />
       )}
       <Trouble says={state.message} />
     </section>
+  );
+}
+
+/** What has been put away is not gone: each can be brought back. */
+function PutAway({
+  kept,
+  busy,
+  onBack,
+}: {
+  readonly kept: readonly KeptRow[];
+  readonly busy: boolean;
+  readonly onBack: (id: string) => void;
+}) {
+  const { day, money } = useFigures();
+  return (
+    <details>
+      <summary>{kept.length === 1 ? 'One put away' : `${kept.length} put away`}</summary>
+      {kept.map((k) => (
+        <div key={k.id}>
+          {day(k.on)}, {k.by}: {money(k.layers.ingredients)}{' '}
+          <Button variant="link" size="sm" disabled={busy} onClick={() => onBack(k.id)}>
+            Bring it back
+          </Button>
+        </div>
+      ))}
+    </details>
   );
 }
 
@@ -149,14 +170,14 @@ function KeptLine({
 }
 
 function Lines({ kept }: { readonly kept: KeptRow }) {
-  const { money, small } = useFigures();
+  const { kilos, money, small } = useFigures();
   return (
     <Table responsive size="sm" className="house-table">
       <tbody>
         {kept.lines.map((line, i) => (
           <tr key={i}>
             <td>{line.said}</td>
-            <td className="fig">{line.amount}</td>
+            <td className="fig">{line.amount ?? kilos(line.g ?? 0)}</td>
             <td className="fig quiet">{line.perKg === null ? '' : `${money(line.perKg)} a kilo`}</td>
             <td className="fig">{line.cost === null ? 'not known' : small(line.cost)}</td>
           </tr>

@@ -80,8 +80,8 @@ export function StepRow(props: Props) {
             )}
             {counted && (chosen || counted.trimmed) && <CountedAs {...counted} {...props} />}
             {batches && <SoManyBatches {...batches} />}
-            {row?.warnings.map((w) => (
-              <div key={w.code} className="warning">
+            {row?.warnings.map((w, i) => (
+              <div key={`${w.code} ${i}`} className="warning">
                 {w.message} <span className="cure">{w.cure.message}</span>
               </div>
             ))}

@@ -115,13 +115,13 @@ function runLines(
     const found = countedIn(ofStep(step), amountOfStep(step), shelf);
     if (found) counted.set(i, found);
   }
-  const gives = new Map(
+  const gives = new Map<string, number | undefined>(
     data.products.flatMap((p) => [
       [productOf(p.id), p.product?.g] as const,
       ...p.parts.map(({ part, product }) => [productOf(p.id, part), product.g] as const),
     ]),
   );
-  const batches = new Map(batchesTaken(run, (supply) => gives.get(supply as never)).map((b) => [b.step, b]));
+  const batches = new Map(batchesTaken(run, (supply) => gives.get(supply)).map((b) => [b.step, b]));
   return { steps, run, troubles, loopAt, eats, counted, batches };
 }
 

@@ -72,7 +72,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
       >
         <Plus size={15} aria-hidden="true" /> Another part
       </button>{' '}
-      {typed.kind === 'trim' && !parts.some((p) => p.name === THAW_DRIP) && (
+      {typed.kind === 'trim' && typed.start.trim() !== '' && !parts.some((p) => p.name === THAW_DRIP) && (
         <CameFrozen
           onDrained={(drained) =>
             both({
