@@ -1,11 +1,14 @@
 import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { NuqsAdapter } from 'nuqs/adapters/next/app';
 import type { ReactNode } from 'react';
 import { preload } from 'react-dom';
 import '@fontsource-variable/sofia-sans';
 import '@fontsource-variable/sofia-sans-condensed';
 import '@fontsource-variable/literata';
-import 'react-bootstrap-typeahead/css/Typeahead.css';
+import 'react-day-picker/style.css';
 import '@/styles/main.scss';
+import { DayOrNight } from '@/ui/day-or-night';
 
 export const metadata: Metadata = {
   title: { default: 'Half Pot', template: '%s · Half Pot' },
@@ -23,12 +26,19 @@ const FACES = [
   new URL('@fontsource-variable/literata/files/literata-latin-wght-normal.woff2', import.meta.url),
 ];
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+/** The word by which this answer's own scripts are told from others'. */
+const nonceOf = (policy: string | null): string | undefined => /'nonce-([^']+)'/.exec(policy ?? '')?.[1];
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
   for (const face of FACES)
     preload(face.pathname, { as: 'font', type: 'font/woff2', crossOrigin: 'anonymous' });
   return (
-    <html lang="en">
-      <body>{children}</body>
+    <html lang="en" suppressHydrationWarning>
+      <body>
+        <DayOrNight nonce={nonceOf((await headers()).get('content-security-policy'))}>
+          <NuqsAdapter>{children}</NuqsAdapter>
+        </DayOrNight>
+      </body>
     </html>
   );
 }

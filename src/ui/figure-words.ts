@@ -1,3 +1,5 @@
+import type { DayManner } from '@/core/day';
+
 /** What a kitchen's figures are written with. */
 export interface MoneyWords {
   readonly locale: string;
@@ -20,6 +22,9 @@ export interface Figures {
   readonly day: (iso: string) => string;
   /** A sentence with every day in it, and every day and time, written so. */
   readonly said: (text: string) => string;
+  /** How a day is typed here. */
+  readonly dayManner: DayManner;
+  readonly locale: string;
 }
 
 const DASH = '–';
@@ -42,6 +47,31 @@ const dayWriter = (locale: string, today: string): ((iso: string) => string) => 
   };
 };
 
+/** How the locale writes days, so that what it writes can be read. */
+function dayMannerOf(locale: string, today: string): DayManner {
+  const sample = new Intl.DateTimeFormat(locale, { timeZone: 'UTC' }).formatToParts(0);
+  const order = sample
+    .flatMap(({ type }) => ({ day: 'd', month: 'm', year: 'y' })[type as string] ?? [])
+    .join('');
+  const named = (['long', 'short'] as const).flatMap((month) =>
+    // A month alone is called otherwise than beside a day in some languages.
+    [{ month }, { month, day: 'numeric' as const }].map(
+      (how) => new Intl.DateTimeFormat(locale, { ...how, timeZone: 'UTC' }),
+    ),
+  );
+  const months = Array.from({ length: 12 }, (_, i) =>
+    named.map(
+      (f) =>
+        f
+          .formatToParts(Date.UTC(2001, i, 1))
+          .find((p) => p.type === 'month')
+          ?.value.toLowerCase()
+          .replace('.', '') ?? '',
+    ),
+  );
+  return { order: order === 'mdy' || order === 'ymd' ? order : 'dmy', months, today };
+}
+
 export function figuresFor({ locale, currency, today = '' }: MoneyWords): Figures {
   const format = (digits: number, style: 'currency' | 'decimal') =>
     new Intl.NumberFormat(
@@ -58,7 +88,13 @@ export function figuresFor({ locale, currency, today = '' }: MoneyWords): Figure
       ? DASH
       : (bares[digits] as Intl.NumberFormat).format(value);
   const day = dayWriter(locale, today);
+  let dayManner: DayManner | undefined;
   return {
+    locale,
+    // Asked for only where somebody types a day.
+    get dayManner() {
+      return (dayManner ??= dayMannerOf(locale, today));
+    },
     day,
     said: (text) => text.replaceAll(ISO_DAY, day),
     money: (value) => (value === null || value === undefined ? DASH : money.format(value)),

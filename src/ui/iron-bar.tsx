@@ -13,6 +13,8 @@ interface Props {
   readonly kitchen: string;
   readonly person: string;
   readonly role: string;
+  /** Whether the role is less than the person's own, because a PIN has opened. */
+  readonly byPin: boolean;
   readonly signOut: () => Promise<void>;
 }
 
@@ -20,7 +22,7 @@ interface Props {
 const OPEN = STATIONS.filter((s) => s.open);
 
 /** The bar every screen hangs from: the stations in the order of the work, and who is at work. */
-export function IronBar({ kitchen, person, role, signOut }: Props) {
+export function IronBar({ kitchen, person, role, byPin, signOut }: Props) {
   const router = useRouter();
   useHotkeys(
     OPEN.map((s) => s.key),
@@ -32,10 +34,15 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
   );
   return (
     <Navbar as="header" role="banner" expand="md" collapseOnSelect className="iron-bar" data-bs-theme="dark">
-      <a href="#work" className="visually-hidden-focusable skip-link">
+      <a href="#work" className="visually-hidden-focusable btn btn-light position-absolute m-1">
         Skip to the work
       </a>
-      <Link prefetch={false} href="/" className="navbar-brand iron-name" title={`Half Pot at ${kitchen}`}>
+      <Link
+        prefetch={false}
+        href="/"
+        className="navbar-brand d-flex align-items-center gap-2"
+        title={`Half Pot at ${kitchen}`}
+      >
         <PotMark /> Half Pot
       </Link>
       <Navbar.Toggle aria-controls="stations" label="Stations" />
@@ -49,12 +56,21 @@ export function IronBar({ kitchen, person, role, signOut }: Props) {
             ))}
           </Nav>
         </nav>
-        <div className="at-work">
+        <div className="at-work d-flex flex-wrap align-items-center gap-3 py-1">
           <Link prefetch={false} href="/house" title="What holds for the whole kitchen">
             This kitchen
           </Link>
-          <Link prefetch={false} href="/people" title="Who is in, and your password">
+          <Link
+            prefetch={false}
+            href="/people"
+            title={
+              byPin
+                ? 'A PIN opens a cook’s work; sign in by password for a manager’s'
+                : 'Who is in, and your password'
+            }
+          >
             {person}, {role}
+            {byPin && ' by PIN'}
           </Link>
           <form action={signOut}>
             <Button type="submit" variant="outline-light" size="sm">

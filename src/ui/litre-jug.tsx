@@ -11,6 +11,7 @@ export interface Stratum {
 }
 
 const COLOURS = ['#6e3516', '#3b6a37', '#c4703a', '#5a656d', '#a98a4c', '#8c1d3a'];
+const FIGURE = { font: '700 15px var(--numerals)', fill: 'var(--iron)' };
 const BASE = 252;
 const HEIGHT = 196;
 const GAP = 33;
@@ -80,7 +81,7 @@ export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
   const highest = Math.min(20, ...layers.map((l) => l.label - 16));
   return (
     <svg
-      className="jug"
+      className="drawing jug"
       viewBox={`0 ${highest} 220 ${268 - highest}`}
       role="img"
       aria-label={`One litre: ${strata.map((s) => `${s.name} ${bare(s.money)}`).join(', ')}`}
@@ -89,7 +90,7 @@ export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
         <g key={l.name}>
           <rect x="14" y={l.y} width="72" height={Math.max(0, l.height - 1)} fill={l.colour} />
           <path d={`M86 ${l.y + l.height / 2} L98 ${l.label}`} stroke="var(--steel)" fill="none" />
-          <text className="stratum-figure" x="101" y={l.label + 1}>
+          <text style={FIGURE} x="101" y={l.label + 1}>
             {l.estimate ? '≈ ' : ''}
             {bare(l.money)}
           </text>

@@ -17,14 +17,18 @@ export interface MovementLine {
   readonly points: readonly (readonly [string, number])[];
 }
 
-const COLOURS = ['#a84a12', '#3b6a37', '#5a656d', '#8c1d3a', '#a98a4c', '#20272c'];
+const COLOURS = ['#a84a12', '#3b6a37', '#5d7486', '#b0305a', '#a98a4c', '#7d878d'];
 const DASHES = [0, 6, 3, 8, 2, 4];
 
 /** The word by which this page's own styles are told from others': the chart puts a style of its own into the page. */
 const nonceHere = (): string | undefined =>
   document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce || undefined;
 
-const optionsFor = (money: (v: number) => string, nonce: string | undefined): ApexOptions => ({
+const optionsFor = (
+  money: (v: number) => string,
+  day: (iso: string) => string,
+  nonce: string | undefined,
+): ApexOptions => ({
   chart: {
     type: 'line',
     ...(nonce === undefined ? {} : { nonce }),
@@ -36,18 +40,30 @@ const optionsFor = (money: (v: number) => string, nonce: string | undefined): Ap
   colors: COLOURS,
   stroke: { curve: 'stepline', width: 2.5, dashArray: DASHES },
   markers: { size: 3.5, strokeWidth: 0, hover: { size: 6 } },
-  grid: { borderColor: '#d8d1c1', xaxis: { lines: { show: false } } },
+  grid: { borderColor: 'var(--line)', xaxis: { lines: { show: false } } },
   xaxis: {
     type: 'datetime',
-    labels: { style: { fontSize: '13px', colors: '#5a656d' }, datetimeUTC: true },
-    axisBorder: { color: '#20272c' },
+    labels: {
+      style: { fontSize: '13px', colors: 'var(--steel)' },
+      formatter: (_text, at) => day(new Date(at ?? 0).toISOString().slice(0, 10)),
+    },
+    axisBorder: { color: 'var(--iron)' },
     tooltip: { enabled: false },
   },
   yaxis: {
-    labels: { formatter: (v: number) => money(v), style: { fontSize: '13px', colors: '#5a656d' } },
+    labels: { formatter: (v: number) => money(v), style: { fontSize: '13px', colors: 'var(--steel)' } },
   },
-  tooltip: { x: { format: 'd MMM yyyy' }, y: { formatter: (v: number) => money(v) } },
-  legend: { position: 'top', horizontalAlign: 'left', fontSize: '14px', fontFamily: 'var(--words)' },
+  tooltip: {
+    x: { formatter: (at: number) => day(new Date(at).toISOString().slice(0, 10)) },
+    y: { formatter: (v: number) => money(v) },
+  },
+  legend: {
+    position: 'top',
+    horizontalAlign: 'left',
+    fontSize: '14px',
+    fontFamily: 'var(--words)',
+    labels: { colors: 'var(--iron)' },
+  },
 });
 
 /** How figures moved over time, one stepped line each: a price holds until the next one. */
@@ -63,11 +79,14 @@ export function MovementChart({
   readonly height: number;
   readonly label: string;
 }) {
-  const { money } = useFigures();
+  const { money, day } = useFigures();
   // The library that draws it is large: it is fetched when the chart comes near the screen.
   const { ref, inView } = useInView({ triggerOnce: true, rootMargin: '200px' });
   const drawn = useMemo(() => lines.filter((l) => l.points.length > 0), [lines]);
-  const options = useMemo(() => optionsFor(money, inView ? nonceHere() : undefined), [money, inView]);
+  const options = useMemo(
+    () => optionsFor(money, day, inView ? nonceHere() : undefined),
+    [money, day, inView],
+  );
   const series = useMemo(
     () =>
       drawn.map((l) => {

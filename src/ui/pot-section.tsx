@@ -29,6 +29,8 @@ interface Props {
     | undefined;
 }
 
+const DIP = { font: '600 17px var(--numerals)', fill: 'var(--iron)' };
+const NOW = { font: '700 24px var(--numerals)', fill: 'var(--copper)' };
 const TOP = 34;
 const STEP_CM = 0.1;
 const PAGE_CM = 1;
@@ -62,7 +64,7 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
   return (
     <svg
       ref={svg}
-      className="pot-drawing"
+      className="drawing pot-drawing"
       viewBox={`0 0 372 ${floor + 26}`}
       role="group"
       aria-label={`${vessel.name} in section, liquid ${dipAt(vessel, levelCm).toFixed(1)} cm below the rim`}
@@ -70,7 +72,7 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
       <clipPath id={clip}>
         <path d={outline(shownLevel)} />
       </clipPath>
-      <path d={outline(shownLevel)} fill={hot ? '#e6cdb4' : '#e9e0d0'} />
+      <path d={outline(shownLevel)} fill={hot ? 'var(--broth)' : 'var(--water)'} />
       {heapCm > 0 && (
         <Heap
           clip={clip}
@@ -80,7 +82,7 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
           floor={floor}
         />
       )}
-      {heapCm > levelCm && <path d={outline(Math.min(heapCm, rim))} fill="#8d7a63" fillOpacity="0.35" />}
+      {heapCm > levelCm && <path d={outline(Math.min(heapCm, rim))} fill="var(--bones)" fillOpacity="0.35" />}
       {fill !== undefined && <FillLine at={at} fill={fill} />}
       {marks.map((m) => (
         <Mark key={m.name} at={at} mark={m} />
@@ -125,7 +127,7 @@ function Mark({ at: { centre, half, y }, mark: m }: Placed & { readonly mark: Ti
         stroke="var(--iron)"
         strokeWidth="1"
       />
-      <text x={centre - half(m.levelCm) + 8} y={y(m.levelCm) - 4}>
+      <text x={centre - half(m.levelCm) + 8} y={y(m.levelCm) - 4} style={{ fill: 'var(--iron)' }}>
         {m.words}
       </text>
     </g>
@@ -156,7 +158,7 @@ function NowLine({
       <text
         x={centre - half(shownLevel) + 8}
         y={y(shownLevel) + (nowAbove ? -6 : 16)}
-        style={{ fontWeight: 700 }}
+        style={{ fontWeight: 700, fill: 'var(--iron)' }}
       >
         {nowWords}
       </text>
@@ -190,7 +192,7 @@ function Dips({
             stroke={l.now ? 'var(--copper)' : 'var(--iron)'}
             strokeWidth="1"
           />
-          <text className={l.now ? 'dip-now' : 'dip'} x={centre + half(rim) + 17} y={l.y + (l.now ? 8 : 6)}>
+          <text style={l.now ? NOW : DIP} x={centre + half(rim) + 17} y={l.y + (l.now ? 8 : 6)}>
             {dipAt(vessel, (floor - l.at) / scale).toFixed(1)} cm
           </text>
         </g>
@@ -301,7 +303,7 @@ function Heap({
   return (
     <>
       <pattern id={id} width="18" height="12" patternUnits="userSpaceOnUse">
-        <path d="M2 4 h7 M11 10 h6" stroke="#8d7a63" strokeWidth="4" strokeLinecap="round" />
+        <path d="M2 4 h7 M11 10 h6" stroke="var(--bones)" strokeWidth="4" strokeLinecap="round" />
       </pattern>
       <rect
         x={left}

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
+import Nav from 'react-bootstrap/Nav';
 
 /** The pages of one station; the first one's address is the station's own, and counts for everything below it. */
 export function StationNav({
@@ -14,12 +15,19 @@ export function StationNav({
   const path = usePathname();
   const here = pages.findLast(([href]) => path === href || path.startsWith(`${href}/`))?.[0];
   return (
-    <nav aria-label={label} className="station-nav">
+    <Nav as="nav" variant="underline" aria-label={label} className="station-nav">
       {pages.map(([href, name]) => (
-        <Link prefetch={false} key={href} href={href} aria-current={here === href ? 'page' : undefined}>
+        <Nav.Link
+          as={Link}
+          prefetch={false}
+          key={href}
+          href={href}
+          active={here === href}
+          aria-current={here === href ? 'page' : undefined}
+        >
           {name}
-        </Link>
+        </Nav.Link>
       ))}
-    </nav>
+    </Nav>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 
 interface Props {
@@ -62,12 +63,12 @@ export function TypedField({
       {question !== undefined && (
         <span className="typed-asks" role="alert">
           {question}{' '}
-          <button type="button" className="plain-button" onClick={meant}>
+          <Button variant="plain" size="sm" onClick={meant}>
             Keep it
-          </button>{' '}
-          <button type="button" className="plain-button" onClick={takeBack}>
+          </Button>{' '}
+          <Button variant="plain" size="sm" onClick={takeBack}>
             Put back {value}
-          </button>
+          </Button>
         </span>
       )}
       {understood && text.trim() !== value.trim() && (

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { useWanted } from './use-wanted';
 
 /** What fits some words, as it was found for them. */
 interface Found {
@@ -6,13 +7,13 @@ interface Found {
 }
 
 /**
- * A search that the server answers while somebody types. An answer that comes late is dropped; where nobody answers, what stood
+ * A search that the server answers while somebody types; what is looked for stands in the address. An answer that comes late is dropped; where nobody answers, what stood
  * there stays.
  * @param first what stands there while nothing is typed
  * @param ask the same function each time
  */
 export function useFound<F extends Found>(first: F, ask: (wanted: string) => Promise<F | undefined>) {
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useWanted();
   const [found, setFound] = useState(first);
   const typed = wanted.trim();
   useEffect(() => {

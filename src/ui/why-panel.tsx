@@ -95,9 +95,9 @@ function WhyLine({ row }: { row: Why }) {
         {row.money !== undefined && (
           <b className={`fig${row.estimate ? ' estimate' : ''}`}>{small(row.money)}</b>
         )}
-        {row.money !== undefined && row.per && <span className="per">{row.per}</span>}
+        {row.money !== undefined && row.per && <span className="quiet small-line ps-1">{row.per}</span>}
       </span>
-      {row.detail && <span className="detail">{said(row.detail)}</span>}
+      {row.detail && <span className="detail quiet small-line">{said(row.detail)}</span>}
     </span>
   );
 }

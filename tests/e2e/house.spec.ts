@@ -69,7 +69,7 @@ test('cold thickens: the sheet says the body at the table while its temperature 
   await openPot(page, 'Pale onion soup');
   const body = page.getByRole('region', { name: 'What it carries into every dish' });
   const served = body.getByLabel('Served at, °C');
-  const at = body.locator('.carries-body b').nth(1);
+  const at = body.locator('.ruled b').nth(1);
   const warm = await figure(at);
   await served.fill('8');
   await expect.poll(() => figure(at)).toBeGreaterThan(warm);

@@ -63,6 +63,14 @@ export async function chooseFrom(field: Locator, words: string, name: string): P
   await expect(field).toHaveValue(name);
 }
 
+/** Takes what some words mean out of many, with the Enter key. */
+export async function takes(field: Locator, words: string, name = words): Promise<void> {
+  await field.fill(words);
+  await expect(field.page().getByRole('option').first()).toContainText(name);
+  await field.press('Enter');
+  await expect(field).toHaveValue(name);
+}
+
 /** A figure on the screen as a number: “€16.48” is 16.48, “2.2 l” is 2.2. */
 export const figure = async (of: Locator): Promise<number> =>
   Number(((await of.innerText()).match(/\d[\d,]*(?:\.\d+)?/)?.[0] ?? 'NaN').replaceAll(',', ''));

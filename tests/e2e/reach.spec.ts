@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, figure, open, openPot, tabTo, test, chooseFrom } from './kitchen';
+import { expect, figure, open, openPot, tabTo, takes, test, chooseFrom } from './kitchen';
 import type { Page } from '@playwright/test';
 
 test('by keyboard alone: a price is changed, a pot opened, its cost read and asked why', async ({ page }) => {
@@ -78,7 +78,8 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     'an invoice being written',
     async (page) => {
       await open(page, '/buy/purchases/new');
-      await page.getByLabel('Line 1, article').selectOption('new');
+      await page.getByLabel('Line 1, article').click();
+      await page.getByRole('option', { name: 'Something new …' }).click();
       await page.getByRole('button', { name: 'Deposit' }).click();
       await page.getByRole('button', { name: 'Write it down' }).click();
       await expect(page.getByText(/^Nothing is written down yet/)).toBeVisible();
@@ -88,6 +89,7 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     'a list’s columns',
     async (page) => {
       await open(page, '/buy/lists');
+      await takes(page.getByLabel('Whose list'), 'Weirside Game');
       await page.getByLabel('Price list file').setInputFiles('demo/price-lists/weirside-game-latin1.csv');
       await expect(page.getByText('Which column is what?')).toBeVisible();
     },
@@ -96,9 +98,10 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     'a list’s preview',
     async (page) => {
       await open(page, '/buy/lists');
+      await takes(page.getByLabel('Whose list'), 'Weirside Game');
       await page.getByLabel('Price list file').setInputFiles('demo/price-lists/weirside-game-latin1.csv');
       await page.getByRole('button', { name: 'Look it through' }).click();
-      await page.getByRole('button', { name: /not known/ }).click();
+      await page.getByRole('link', { name: /not known/ }).click();
       await expect(page.getByLabel(/^What is Pheasant/)).toBeVisible();
     },
   ],

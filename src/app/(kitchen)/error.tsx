@@ -6,9 +6,8 @@ export default function ScreenError({ reset }: { error: Error; reset: () => void
     <div role="alert">
       <h1>This screen could not be shown</h1>
       <p>Something went wrong on our side; nothing you have kept is lost.</p>
-      <button type="button" className="btn btn-primary" onClick={reset}>
-        Try again
-      </button>
+      <Button onClick={reset}>Try again</Button>
     </div>
   );
 }
+import Button from 'react-bootstrap/Button';

@@ -10,6 +10,7 @@ import { mustWork } from '@/server/session';
 import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
+import { ToastProvider } from '@/ui/toasts';
 import { WhyProvider } from '@/ui/why';
 import { WhenWorkedOut } from '@/ui/working-out';
 
@@ -25,11 +26,19 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
     <FiguresProvider words={{ locale, currency, today }}>
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
-          <IronBar kitchen={name} person={who.person.name} role={who.role} signOut={signOut} />
-          <main id="work" tabIndex={-1}>
-            <ModelNotice unseen={unseen} />
-            <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
-          </main>
+          <ToastProvider>
+            <IronBar
+              kitchen={name}
+              person={who.person.name}
+              role={who.role}
+              byPin={who.role !== who.person.role}
+              signOut={signOut}
+            />
+            <main id="work" tabIndex={-1}>
+              <ModelNotice unseen={unseen} />
+              <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
+            </main>
+          </ToastProvider>
         </FindProvider>
       </WhyProvider>
     </FiguresProvider>

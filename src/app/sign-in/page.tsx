@@ -1,5 +1,7 @@
+import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { Door } from '@/features/people/components/door';
+import { OUT } from '@/features/people/out';
 import { peopleHere } from '@/features/people/queries';
 import { env } from '@/server/env';
 import { worker } from '@/server/session';
@@ -8,8 +10,9 @@ export const metadata = { title: 'Sign in' };
 
 export default async function SignIn({ searchParams }: { searchParams: Promise<{ out?: string }> }) {
   const { out } = await searchParams;
-  // The demo opens signed in as its manager; whoever signs out sees the door.
-  if (env().HALFPOT_DEMO && out === undefined && !(await worker())) redirect('/sign-in/demo');
+  // The demo opens signed in as its manager; whoever has signed out sees the door, until somebody comes in by it.
+  const gone = out !== undefined || (await cookies()).has(OUT);
+  if (env().HALFPOT_DEMO && !gone && !(await worker())) redirect('/sign-in/demo');
   const { kitchen, people } = await peopleHere();
   return <Door kitchen={kitchen} people={people} demo={env().HALFPOT_DEMO !== undefined} />;
 }

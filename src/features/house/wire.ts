@@ -5,15 +5,12 @@ import { ID, sender, TYPED, wire } from '@/wire';
 const Minutes = z.strictObject({ fixed: TYPED, perKg: TYPED, perL: TYPED });
 
 /** Minutes of hands of the kitchen's own, by kind of step; and of setting up and washing up. */
-export const HANDS_OWN = wire()({
-  kind: 'kitchen.hands',
-  version: 1,
-  body: z.object({
-    kinds: z.record(z.string().max(40), Minutes),
-    sharedBatch: TYPED,
-    sharedPerL: TYPED,
-  }),
+export const HandsTyped = z.object({
+  kinds: z.record(z.string().max(40), Minutes),
+  sharedBatch: TYPED,
+  sharedPerL: TYPED,
 });
+export const HANDS_OWN = wire()({ kind: 'kitchen.hands', version: 1, body: HandsTyped });
 
 /** Which cups, spoons, pints and gallons this kitchen means: said once. */
 export const CUPS = wire<{ readonly added: readonly string[] }>()({

@@ -1,9 +1,11 @@
 'use server';
 
+import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
 import { may, thisDevice, worker } from '@/server/session';
 import { letInHere, signInWith, signOutHere } from './service';
+import { OUT } from './out';
 
 const Entry = z.object({
   person: z.string().min(1, 'Choose your name first.').max(60, 'Choose your name first.'),
@@ -18,11 +20,14 @@ export async function signIn(_before: string | null, form: FormData): Promise<st
     return entry.error.issues[0]?.message ?? 'Choose your name and type your password or PIN.';
   const trouble = await signInWith(entry.data.person, entry.data.secret);
   if (trouble) return trouble.message;
+  (await cookies()).delete(OUT);
   redirect('/buy');
 }
 
 export async function signOut(): Promise<void> {
   await signOutHere();
+  // The demo lets nobody in again by itself who has gone out of it.
+  (await cookies()).set(OUT, '1', { httpOnly: true, sameSite: 'lax' });
   redirect('/sign-in?out');
 }
 

@@ -50,6 +50,8 @@ export interface RefusalRow {
 /** Who is in: one's own places and password; for a manager everybody's, the devices, and what the door refused. */
 export interface PeoplePage {
   readonly manager: boolean;
+  /** Whether it is a manager whom a PIN let in: for a cook's work. */
+  readonly byPin: boolean;
   readonly name: string;
   readonly signedIn: readonly SignedInRow[];
   readonly devices: readonly DeviceRow[];
@@ -70,6 +72,7 @@ export async function peoplePage(who: Worker): Promise<PeoplePage> {
   ]);
   return {
     manager,
+    byPin: who.role !== who.person.role,
     name: who.person.name,
     signedIn: places.map((s) => ({
       id: s.id,

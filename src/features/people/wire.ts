@@ -9,16 +9,17 @@ const Secret = z
   .refine((s) => !/^\d+$/.test(s), 'A password is not made of digits alone.');
 
 /** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
+export const NewPassword = z.object({
+  before: z
+    .string()
+    .min(1, 'Type the password you have now.')
+    .max(200, 'A password has at most 200 characters.'),
+  next: Secret,
+});
 export const PASSWORD = wire<{ readonly ended: number }, null>()({
   kind: 'person.password',
   version: 1,
-  body: z.object({
-    before: z
-      .string()
-      .min(1, 'Type the password you have now.')
-      .max(200, 'A password has at most 200 characters.'),
-    next: Secret,
-  }),
+  body: NewPassword,
 });
 
 /** Ends a place where somebody is signed in. */

@@ -27,6 +27,6 @@ export const matterFor = asked(
 
 /** Pots by any of their words. */
 export const findPots = asked(
-  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: undefined },
-  (who, wanted): Promise<PotsFound | undefined> => pots(who, wanted),
+  { role: 'reader', of: z.tuple([z.string().max(200), z.string().max(40).nullable()]), otherwise: undefined },
+  (who, wanted, order): Promise<PotsFound | undefined> => pots(who, wanted, order ?? undefined),
 );

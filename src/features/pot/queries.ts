@@ -12,7 +12,7 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { usedBy } from '@/server/used-by';
-import { searcher } from '@/search';
+import { byName, searcher } from '@/search';
 import { namesToWrite } from './names';
 import { namedIn, reachOf, type Reach } from './reach';
 
@@ -47,12 +47,13 @@ const MOST_ROWS = 100;
 const searches = new WeakMap<readonly WrittenRecipe[], ReturnType<typeof searcher<WrittenRecipe>>>();
 
 /** The book's pots in its order, or those that fit some words. */
-export async function pots(who: Worker, wanted = ''): Promise<PotsFound> {
+export async function pots(who: Worker, wanted = '', order?: string): Promise<PotsFound> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { recipes } = costing.state;
   const search = searches.get(recipes) ?? searcher(recipes);
   searches.set(recipes, search);
-  const hits = search(wanted);
+  const found = search(wanted);
+  const hits = order === undefined ? found : inOrder(costing, found, order);
   const names = new Map(recipes.map((r) => [r.id, r.name]));
   const vessels = new Map(costing.state.vessels.map((v) => [v.id, v.name]));
   return {
@@ -61,6 +62,34 @@ export async function pots(who: Worker, wanted = ''): Promise<PotsFound> {
     total: recipes.length,
     rows: hits.slice(0, MOST_ROWS).map((r) => summaryOf(costing, r, names, vessels)),
   };
+}
+
+/** What a column of the list is ordered by; what is not known comes last, whichever way. */
+const COLUMNS: Readonly<Record<string, (costing: KitchenCosting, r: WrittenRecipe) => number | null>> = {
+  litres: (costing, r) => costOfProduct(costing, r.id).ml,
+  hob: (costing, r) => costing.recipes.get(r.id)?.run.rows.at(-1)?.hobHours ?? null,
+  cost: (costing, r) => costOfProduct(costing, r.id).perL,
+};
+
+/** Pots by one of the list's columns, all of them and not only those that are sent. */
+function inOrder(
+  costing: KitchenCosting,
+  pots: readonly WrittenRecipe[],
+  order: string,
+): readonly WrittenRecipe[] {
+  const [column = '', down] = order.split('.');
+  const way = down === 'down' ? -1 : 1;
+  if (column === 'name') return [...pots].sort((a, b) => way * byName(a, b));
+  const by = COLUMNS[column];
+  if (!by) return pots;
+  const keyed = pots.map((r) => ({ r, key: by(costing, r) }));
+  return keyed
+    .sort((a, b) =>
+      a.key === null || b.key === null
+        ? Number(a.key === null) - Number(b.key === null)
+        : way * (a.key - b.key),
+    )
+    .map(({ r }) => r);
 }
 
 function summaryOf(

@@ -1,7 +1,9 @@
 'use client';
 
+import { Panel } from '@/ui/panel';
 import Link from 'next/link';
 import type { CostGraph } from '@/core/graph';
+import Table from 'react-bootstrap/Table';
 import { useFigures } from '@/ui/figures';
 import { WhyFigure } from '@/ui/why';
 import type { Answer, Reached } from '../queries';
@@ -19,11 +21,11 @@ interface Props {
 export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (
-    <aside className="answers" aria-label="Who lives from these prices">
+    <Panel className="answers sticky-xl-top" aria-label="Who lives from these prices">
       <Group title="A plate" rows={reached.plates} graph={graph} before={before} />
       <Group title="A litre" rows={reached.products} graph={graph} before={before} />
       {others > 0 && <p className="quiet">{others} more do not live from the rows in view.</p>}
-    </aside>
+    </Panel>
   );
 }
 
@@ -36,22 +38,37 @@ function Group({
   readonly title: string;
   readonly rows: readonly Answer[];
 }) {
+  // What moves comes first: it is what a price is typed for.
+  const moves = ({ key, cost }: Answer): boolean => {
+    const [now, was] = [graph.has(key) ? graph.cost(key) : cost, before.get(key)];
+    return now !== null && was !== undefined && was !== null && Math.abs(now - was) > 1e-9;
+  };
+  const moving = rows.filter(moves).length;
   return (
-    <>
-      <h2>{title}</h2>
-      <table>
+    <section>
+      <h2 className="d-flex justify-content-between m-0">
+        {title}
+        {moving > 0 && (
+          <span className="small-line quiet" role="status">
+            {moving} of {rows.length} move
+          </span>
+        )}
+      </h2>
+      <Table size="sm">
         <tbody>
-          {rows.map((row) => (
-            <AnswerRow
-              key={row.key}
-              row={row}
-              now={graph.has(row.key) ? graph.cost(row.key) : row.cost}
-              was={before.get(row.key) ?? null}
-            />
-          ))}
+          {[...rows]
+            .sort((a, b) => Number(moves(b)) - Number(moves(a)))
+            .map((row) => (
+              <AnswerRow
+                key={row.key}
+                row={row}
+                now={graph.has(row.key) ? graph.cost(row.key) : row.cost}
+                was={before.get(row.key) ?? null}
+              />
+            ))}
         </tbody>
-      </table>
-    </>
+      </Table>
+    </section>
   );
 }
 
@@ -83,7 +100,7 @@ function AnswerRow({
           </>
         )}
       </td>
-      <td className="now">
+      <td className="fs-5 fw-bold ps-2">
         {now === null ? (
           <span className="incomplete">incomplete</span>
         ) : (

@@ -1,7 +1,11 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
 import Form from 'react-bootstrap/Form';
+import InputGroup from 'react-bootstrap/InputGroup';
 import type { Order, PriceBookAsked, PriceBookData } from '../queries';
+import { DayField } from '@/ui/day-field';
 import { useFigures } from '@/ui/figures';
 
 const ORDER_WORDS: Readonly<Record<Order, string>> = {
@@ -14,29 +18,23 @@ const ORDER_WORDS: Readonly<Record<Order, string>> = {
 export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBookAsked) => void }) {
   const past = data.day !== data.today || data.known === 'then';
   return (
-    <div className="as-of">
-      <label>
-        Costs as of
-        <Form.Control
-          aria-label="Costs as of"
-          type="date"
-          value={data.day}
-          max={data.today}
-          onChange={(event) => event.target.value !== '' && go({ on: event.target.value, since: undefined })}
-        />
-      </label>
-      <label>
-        Moved since
-        <Form.Control
-          aria-label="Moved since"
-          type="date"
-          value={data.since}
-          max={data.day}
-          onChange={(event) => event.target.value !== '' && go({ since: event.target.value })}
-        />
-      </label>
-      <label>
-        Order
+    <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
+      <DayField
+        label="Costs as of"
+        lead="Costs as of"
+        value={data.day}
+        max={data.today}
+        onChange={(on) => go({ on, since: undefined })}
+      />
+      <DayField
+        label="Moved since"
+        lead="moved since"
+        value={data.since}
+        max={data.day}
+        onChange={(since) => go({ since })}
+      />
+      <InputGroup className="w-auto flex-nowrap">
+        <InputGroup.Text>in order</InputGroup.Text>
         <Form.Select
           aria-label="Order of the rows"
           value={data.order}
@@ -48,9 +46,9 @@ export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBoo
             </option>
           ))}
         </Form.Select>
-      </label>
+      </InputGroup>
       {past && <InThePast data={data} go={go} />}
-    </div>
+    </Stack>
   );
 }
 
@@ -64,23 +62,23 @@ function InThePast({
 }) {
   const { day } = useFigures();
   return (
-    <p className="warning" role="status">
+    <p className="warning w-100 m-0" role="status">
       Prices and yields of {day(data.day)},{' '}
       {data.known === 'then' ? 'as they were known then' : 'as corrected since'}; recipes as they are today.{' '}
-      <button
-        type="button"
-        className="plain-button"
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() => go({ known: data.known === 'then' ? 'since' : 'then' })}
       >
         {data.known === 'then' ? 'Count later corrections' : 'As known then'}
-      </button>{' '}
-      <button
-        type="button"
-        className="plain-button"
+      </Button>{' '}
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() => go({ on: data.today, known: 'since', since: undefined })}
       >
         Back to today
-      </button>
+      </Button>
     </p>
   );
 }

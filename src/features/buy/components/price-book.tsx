@@ -1,9 +1,13 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { DataTable, type Column } from '@/ui/data-table';
 import { useFigures } from '@/ui/figures';
+import { useWanted } from '@/ui/use-wanted';
 import { searcher } from '@/search';
 import { moreRows, wholeIndex } from '../actions';
 import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow, Reached } from '../queries';
@@ -11,14 +15,13 @@ import { Answers } from './answers';
 import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
 import { useAnswers } from './use-answers';
-import { SheetTable } from '@/ui/sheet-table';
 
 const ON_SCREEN = 60;
 
 /** The rows that are looked at: those that came with the page, and whatever is fetched because somebody looks for it. */
 function useRows(data: PriceBookData, asked: PriceBookAsked, reach: (reached: Reached) => void) {
   const [known, setKnown] = useState(() => new Map(data.rows.map((r) => [r.id, r])));
-  const [wanted, setWanted] = useState('');
+  const [wanted, setWanted] = useWanted();
   const [most, setMost] = useState(ON_SCREEN);
   const [index, setIndex] = useState<readonly PriceIndex[]>(() =>
     data.rows.map((r) => ({ id: r.id, name: r.name, words: r.article?.words ?? '' })),
@@ -73,7 +76,8 @@ export function PriceBook({ data }: { data: PriceBookData }) {
   const book = useRows(data, asked, answers.reach);
   const router = useRouter();
   const go = (next: PriceBookAsked): void => {
-    const to = new URLSearchParams();
+    const to = new URLSearchParams(window.location.search);
+    for (const key of ['on', 'known', 'since', 'order']) to.delete(key);
     const all = { ...asked, ...next };
     if (all.on && all.on !== data.today) to.set('on', all.on);
     if (all.known === 'then') to.set('known', 'then');
@@ -83,7 +87,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
   };
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Price book</h1>
           <p className="lead-line">
@@ -99,15 +103,15 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           onFocus={book.fetchAll}
           onChange={(event) => book.find(event.target.value)}
         />
-      </div>
+      </Stack>
       <AsOfBar data={data} go={go} />
-      <div className="price-book">
+      <div className="beside price-book">
         <div>
           <Table data={data} rows={book.rows} onTyped={answers.set} keep={book.keep} />
           {book.left > 0 && (
-            <button type="button" className="plain-button more" onClick={book.more}>
+            <Button variant="plain" size="sm" className="my-3" onClick={book.more}>
               Show {Math.min(ON_SCREEN, book.left)} more of {book.hits}
-            </button>
+            </Button>
           )}
           {book.hits === 0 && (
             <p className="quiet">
@@ -135,34 +139,34 @@ function Table({
   readonly keep: (row: PriceRow) => void;
 }) {
   const { currencySign } = useFigures();
+  const columns = useMemo(
+    (): Column<PriceRow>[] => [
+      { id: 'name', head: 'Ingredient' },
+      { id: 'bought', head: 'Bought as', left: true },
+      { id: 'pack', head: `${currencySign} a pack` },
+      { id: 'kilo', head: `${currencySign} a kilo` },
+      { id: 'usable', head: 'usable %' },
+      { id: 'trim', head: 'trim %' },
+      { id: 'moved', head: 'moved' },
+      { id: 'cost', head: `${currencySign} a usable kilo` },
+    ],
+    [currencySign],
+  );
   return (
-    <SheetTable>
-      <thead>
-        <tr>
-          <th scope="col">Ingredient</th>
-          <th scope="col" className="left">
-            Bought as
-          </th>
-          <th scope="col">{currencySign} a pack</th>
-          <th scope="col">{currencySign} a kilo</th>
-          <th scope="col">usable %</th>
-          <th scope="col">trim %</th>
-          <th scope="col">moved</th>
-          <th scope="col">{currencySign} a usable kilo</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map((row) => (
-          <PriceLine
-            key={row.id}
-            row={row}
-            mark={data.mark}
-            mayEdit={data.mayEdit}
-            onTyped={onTyped}
-            keep={keep}
-          />
-        ))}
-      </tbody>
-    </SheetTable>
+    <DataTable
+      columns={columns}
+      rows={rows}
+      rowKey={(row) => row.id}
+      draw={(row) => (
+        <PriceLine
+          key={row.id}
+          row={row}
+          mark={data.mark}
+          mayEdit={data.mayEdit}
+          onTyped={onTyped}
+          keep={keep}
+        />
+      )}
+    />
   );
 }

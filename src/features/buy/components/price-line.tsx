@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import Link from 'next/link';
 import { useId, useState } from 'react';
 import { comesOffShare } from '@/core/knife';
@@ -138,7 +139,8 @@ export function PriceLine(props: Props) {
         </th>
         <td className="left">
           <div
-            className="bought-as"
+            className="text-truncate small-line quiet"
+            style={{ maxWidth: 168 }}
             title={row.article ? said(`${row.article.words}, price since ${row.article.since}`) : undefined}
           >
             {row.comesOff
@@ -151,7 +153,7 @@ export function PriceLine(props: Props) {
         <PackPrice {...props} line={line} troubleId={troubleId} />
         <td className="fig" title={row.basis}>
           {bare(knife.perKg)}
-          {row.basis && <div className="basis-mark">{basisMark(row.basis)}</div>}
+          {row.basis && <div className="small-line quiet">{basisMark(row.basis)}</div>}
         </td>
         <YieldCell {...props} line={line} troubleId={troubleId} />
         <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
@@ -159,7 +161,7 @@ export function PriceLine(props: Props) {
         <UsableCell row={row} line={line} />
       </tr>
       {trouble && (
-        <tr className="trouble-row">
+        <tr className="note-row">
           <td colSpan={8}>
             <span id={troubleId} role="alert" className="trouble">
               {trouble}
@@ -175,13 +177,13 @@ export function PriceLine(props: Props) {
 /** Somebody else changed the row meanwhile: one of the two is kept. */
 function BothSides({ theirs, line }: { readonly theirs: PriceRow; readonly line: Line }) {
   return (
-    <span className="both-sides">
-      <button type="button" className="plain-button" onClick={() => line.keepMine(theirs)}>
+    <span className="d-inline-flex flex-wrap gap-2 ms-2">
+      <Button variant="plain" size="sm" onClick={() => line.keepMine(theirs)}>
         Keep mine
-      </button>
-      <button type="button" className="plain-button" onClick={() => line.takeTheirs(theirs)}>
+      </Button>
+      <Button variant="plain" size="sm" onClick={() => line.takeTheirs(theirs)}>
         Take theirs ({theirs.article?.packPrice ?? ''}, {theirs.usablePct} %)
-      </button>
+      </Button>
     </span>
   );
 }
@@ -276,7 +278,7 @@ function UsableCell({ row, line: { knife, kept } }: { readonly row: PriceRow; re
   const { bare } = useFigures();
   const guess = isGuess(row);
   return (
-    <td className="usable">
+    <td className="fs-5 fw-bold">
       {knife.usablePerKg === undefined ? (
         <span className="incomplete">no price</span>
       ) : (

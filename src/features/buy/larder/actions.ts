@@ -10,8 +10,8 @@ export const findLarder = asked(
   (who, wanted): Promise<LarderFound | undefined> => findInLarder(who, wanted),
 );
 
-/** The kitchen's own ingredients by name. */
-export const namesOfOwn = asked(
-  { role: 'reader', of: z.tuple([]), otherwise: [] },
-  (who): Promise<OwnName[]> => ownNames(who),
+/** The kitchen's own ingredients that fit some words. */
+export const findOwn = asked(
+  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  (who, wanted): Promise<OwnName[]> => ownNames(who, wanted),
 );

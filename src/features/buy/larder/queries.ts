@@ -8,8 +8,9 @@ import { kitchenVersion, mergesOf } from '@/db/larder';
 import { database } from '@/server/database';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { findThings } from '@/server/things';
 import { thingsOf, type Thing } from '@/server/things';
-import { byName, searcher } from '@/search';
+import { searcher } from '@/search';
 
 /** One thing of the larder: the kitchen's own, or a starting point it could take. */
 export interface LarderRow {
@@ -48,8 +49,6 @@ export interface LarderPage {
   /** The kitchen's own, and starting points to take from. */
   readonly own: number;
   readonly starting: number;
-  /** The kitchen's own by name, to choose from; of a large larder they are asked for by whoever chooses. */
-  readonly names: readonly OwnName[];
   readonly merges: readonly {
     readonly id: string;
     readonly version: number;
@@ -63,16 +62,16 @@ export interface LarderPage {
   readonly kitchenVersion: number;
 }
 
-/** Names that come with the page. */
-const MOST_NAMES = 500;
+/** As many as anybody looks through before typing another letter. */
+const MOST_NAMES = 12;
 
-const ownNamesIn = ({ costing: { state }, versions }: CostedKitchen): OwnName[] =>
-  state.ingredients
-    .map(({ id, name }) => ({ id, name, version: versions.ingredients.get(id) ?? 1 }))
-    .sort(byName);
-
-export const ownNames = async (who: Worker): Promise<OwnName[]> =>
-  ownNamesIn(await costedKitchen(who.kitchenId));
+/** The kitchen's own ingredients that fit some words, best first. */
+export async function ownNames(who: Worker, wanted: string): Promise<OwnName[]> {
+  const { costing, versions } = await costedKitchen(who.kitchenId);
+  return findThings(costing, wanted)
+    .slice(0, MOST_NAMES)
+    .map(({ id, name }) => ({ id, name, version: versions.ingredients.get(id) ?? 1 }));
+}
 
 /** Rows told at once: more than a screen. */
 const MOST_ROWS = 60;
@@ -150,7 +149,6 @@ export async function larderPage(who: Worker): Promise<LarderPage> {
     found: foundIn(kitchen, ''),
     own: state.ingredients.length,
     starting: searchOf(kitchen.costing)('').length - state.ingredients.length,
-    names: state.ingredients.length > MOST_NAMES ? [] : ownNamesIn(kitchen),
     merges: await mergesOf(database(), who.kitchenId),
     measures: state.measures,
     mayEdit: may(who.role, 'manager'),

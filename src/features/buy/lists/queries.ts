@@ -1,5 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
+import { dayIn } from '@/core/day';
 import { VERDICTS, type Verdict } from '@/core/price-list';
 import { importById, importsOf, type PriceImport } from '@/db/price-lists';
 import { rowsOf, verdictCounts, type ImportRow } from '@/db/price-list-rows';
@@ -20,10 +21,16 @@ export interface ListsPage {
   readonly mayEdit: boolean;
 }
 
+/** A list with the kitchen's day on which it was read. */
+const inZone = (list: PriceImport, zone: string): PriceImport => ({
+  ...list,
+  startedAt: dayIn(zone, new Date(list.startedAt)),
+});
+
 export async function listsPage(who: Worker): Promise<ListsPage> {
   const { state } = (await costedKitchen(who.kitchenId)).costing;
   return {
-    imports: await importsOf(database(), who.kitchenId),
+    imports: (await importsOf(database(), who.kitchenId)).map((list) => inZone(list, who.zone)),
     suppliers: state.suppliers.map(({ id, name, priceList }) => ({ id, name, priceList })),
     mayEdit: may(who.role, 'manager'),
   };
@@ -42,8 +49,8 @@ export interface ListPage {
   readonly rows: readonly ImportRow[];
   readonly from: number;
   readonly more: boolean;
-  readonly articles: readonly { readonly id: string; readonly name: string; readonly pack: string }[];
-  readonly ingredients: readonly { readonly id: string; readonly name: string }[];
+  /** Names of the ingredients that rows in view were said to be new articles of. */
+  readonly assigned: Readonly<Record<string, string>>;
   /** Of an accepted list: what somebody has edited since. */
   readonly edited: readonly { readonly article: string; readonly name: string; readonly price: string }[];
 }
@@ -68,8 +75,9 @@ export async function listPage(
   const from = Math.max(0, asked.from ?? 0);
   const rows =
     choosing || working ? [] : await rowsOf(database(), who.kitchenId, id, verdict, from, A_PAGE + 1);
+  const said = new Set(rows.map((r) => r.ingredient));
   return {
-    list,
+    list: inZone(list, who.zone),
     today: await todayIn(who.kitchenId),
     mayEdit: may(who.role, 'manager'),
     working,
@@ -83,10 +91,7 @@ export async function listPage(
     rows: rows.slice(0, A_PAGE),
     from,
     more: rows.length > A_PAGE,
-    articles: state.articles
-      .filter((a) => a.supplier === list.supplier)
-      .map(({ id: at, name, pack }) => ({ id: at, name, pack })),
-    ingredients: state.ingredients.map(({ id: at, name }) => ({ id: at, name })),
+    assigned: Object.fromEntries(state.ingredients.flatMap((i) => (said.has(i.id) ? [[i.id, i.name]] : []))),
     edited: list.state === 'accepted' ? await editedAfter(who.kitchenId, id) : [],
   };
 }

@@ -1,5 +1,6 @@
 import 'server-only';
 import { createHash } from 'node:crypto';
+import { dayIn } from '@/core/day';
 import type { ListColumns } from '@/core/price-list';
 import { Refused, declare, type Looking, type Writing } from '@/server/door';
 import { newId } from '@/db/ids';
@@ -37,7 +38,7 @@ async function readyToTake(
   if (twin)
     throw refused(
       'list-twice',
-      `This very list was accepted on ${twin.acceptedAt.slice(0, 10)}: there is nothing new in it. Undo that one to read it again.`,
+      `This very list was accepted on ${dayIn(who.zone, new Date(twin.acceptedAt))}: there is nothing new in it. Undo that one to read it again.`,
     );
   const id = newId();
   const columns = known.columns && settled(table.value, known.columns);

@@ -27,23 +27,20 @@ export const FETCH = wire<Taken>()({ kind: 'list.fetch', version: 1, body: z.obj
 
 const HEAD = z.string().max(80).optional();
 /** A list to be looked through with these columns. */
-export const LOOK = wire()({
-  kind: 'list.look',
-  version: 1,
-  body: z.object({
-    id: ID,
-    on: Day.catch(''),
-    odd: z.string().max(20),
-    columns: z.object({
-      code: HEAD,
-      name: HEAD,
-      pack: HEAD,
-      unit: HEAD,
-      price: z.string().max(80),
-      mark: z.enum(['.', ',']).optional(),
-    }),
+export const Look = z.object({
+  id: ID,
+  on: z.string().max(20),
+  odd: z.string().max(20, 'At most 20 characters are kept.'),
+  columns: z.object({
+    code: HEAD,
+    name: HEAD,
+    pack: HEAD,
+    unit: HEAD,
+    price: z.string().max(80),
+    mark: z.enum(['.', ',']).optional(),
   }),
 });
+export const LOOK = wire()({ kind: 'list.look', version: 1, body: Look.extend({ on: Day.catch('') }) });
 /** Rows taken or left out: one line, or all of a verdict. */
 export const WANT = wire()({
   kind: 'list.want',

@@ -100,6 +100,9 @@ function headMistakes(wanted: PurchaseTyped, state: KitchenState, today: string)
 /** What a purchase asked for and was told of an ingredient's weight. */
 type Weights = Pick<IngredientSettings, 'piece' | 'densityGPerMl'>;
 
+const notTheirs = (name: string): Trouble =>
+  refuse('not-theirs', 'article', `${name} is sold by another: choose what this supplier sells.`).trouble;
+
 /** Turns typed lines into written and booked ones, and gathers every mistake on the way. */
 class Maker {
   readonly mistakes: Trouble[] = [];
@@ -141,6 +144,7 @@ class Maker {
         );
       return undefined;
     }
+    if (!this.sells(article)) return say(notTheirs(article.name));
     const ingredient = this.ingredients.get(article.ingredient) as WrittenIngredient;
     const pack = packOn(article, ingredient, this.wanted.on, this.manner);
     const thing = weighableOf(ingredient);
@@ -171,6 +175,11 @@ class Maker {
         via: pack.value.via,
       },
     };
+  }
+
+  /** Whether an article is this supplier's; a credit note names what stood on its invoice. */
+  private sells(article: StateArticle): boolean {
+    return this.wanted.kind === 'credit note' || article.supplier === this.wanted.supplier;
   }
 
   private newArticle(typed: NewArticle, say: (trouble: Trouble) => undefined): StateArticle | undefined {

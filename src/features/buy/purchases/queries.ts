@@ -1,14 +1,17 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
+import { dayIn } from '@/core/day';
 import { mannerIn, packOn, receivedOn, weighableOf } from '@/core/kitchen-file';
 import type { StateArticle } from '@/core/kitchen-state';
 import type { KitchenState } from '@/core/kitchen-state';
 import { deliveryWords, differences, type Difference } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { purchaseById, purchaseCalled, purchasesOf, type PurchaseRow } from '@/db/purchases-read';
+import { byName, searcher } from '@/search';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { findThings } from '@/server/things';
 import { figuresFor } from '@/ui/figure-words';
 import { comparable } from '../ingredient/queries';
 
@@ -50,6 +53,16 @@ export interface ArticleChoice {
   readonly packG: number;
   readonly thing: Weighable;
   readonly lastPackPrice?: string | undefined;
+  /** What it is, beside its name where one is chosen. */
+  readonly says: string;
+}
+
+/** An ingredient as a new article of it needs it: how it is weighed, and what a kilo of it costs now. */
+export interface IngredientChoice {
+  readonly id: string;
+  readonly name: string;
+  readonly thing: Weighable;
+  readonly perKg?: number | undefined;
 }
 
 export interface PurchaseForm {
@@ -57,66 +70,160 @@ export interface PurchaseForm {
   readonly mark: DecimalMark;
   readonly measures: readonly HouseMeasure[];
   readonly suppliers: readonly { readonly id: string; readonly name: string }[];
+  /** Those on the invoice that is corrected; all others are found by their words. */
   readonly articles: readonly ArticleChoice[];
-  readonly ingredients: readonly { readonly id: string; readonly name: string; readonly thing: Weighable }[];
+  /** Whether the larder has anything of which something could be bought. */
+  readonly larder: boolean;
   readonly corrects?:
     | {
         readonly id: string;
         readonly number: string;
         readonly supplier: string;
-        readonly lines: readonly { readonly article: string; readonly packPrice: string }[];
+        readonly lines: readonly {
+          readonly article: string;
+          readonly packs: number;
+          readonly packPrice: string;
+        }[];
       }
     | undefined;
 }
 
 export async function purchaseForm(who: Worker, corrects?: string): Promise<PurchaseForm> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { state, supplies } = costing;
-  const today = await todayIn(who.kitchenId);
-  const manner = mannerIn(state);
-  const ingredients = new Map(state.ingredients.map((i) => [i.id, i]));
+  const { state } = costing;
   const invoice = corrects ? await purchaseById(database(), who.kitchenId, corrects) : undefined;
+  const goods = invoice?.lines.filter((l) => l.is === 'goods') ?? [];
+  const bought = new Set(goods.map((l) => l.article));
   return {
-    today,
+    today: await todayIn(who.kitchenId),
     mark: state.kitchen.decimalMark,
     measures: state.measures,
     suppliers: state.suppliers.map(({ id, name }) => ({ id, name })),
-    articles: state.articles.flatMap((a): ArticleChoice[] => {
-      const ingredient = ingredients.get(a.ingredient);
-      const pack = ingredient && packOn(a, ingredient, today, manner);
-      const thing = ingredient && weighableOf(ingredient);
-      if (!pack?.ok || !thing?.ok) return [];
-      const price = supplies.get(a.ingredient)?.price;
-      return [
-        {
-          id: a.id,
-          supplier: a.supplier,
-          ingredient: a.ingredient,
-          name: a.name,
-          code: a.code,
-          pack: a.pack,
-          packG: pack.value.g,
-          thing: thing.value,
-          lastPackPrice: price?.article.id === a.id ? price.packPrice.toFixed(2) : undefined,
-        },
-      ];
-    }),
-    ingredients: state.ingredients.flatMap((i) => {
-      const thing = weighableOf(i);
-      return thing.ok ? [{ id: i.id, name: i.name, thing: thing.value }] : [];
-    }),
+    articles: await choicesOf(
+      who,
+      state.articles.filter((a) => bought.has(a.id)),
+    ),
+    larder: state.ingredients.length > 0,
     corrects:
       invoice?.kind === 'invoice'
         ? {
             id: invoice.id,
             number: invoice.number,
             supplier: invoice.supplier,
-            lines: invoice.lines.flatMap((l) =>
-              l.is === 'goods' && l.article ? [{ article: l.article, packPrice: l.packPrice ?? '' }] : [],
+            lines: goods.flatMap((l) =>
+              l.article ? [{ article: l.article, packs: l.packs ?? 0, packPrice: l.packPrice ?? '' }] : [],
             ),
           }
         : undefined,
   };
+}
+
+/** What the form has to know of some articles; one whose pack cannot be weighed is left out. */
+async function choicesOf(who: Worker, articles: readonly StateArticle[]): Promise<ArticleChoice[]> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  const { state, supplies } = costing;
+  const today = await todayIn(who.kitchenId);
+  const manner = mannerIn(state);
+  const wanted = new Set(articles.map((a) => a.ingredient));
+  const ingredients = new Map(state.ingredients.flatMap((i) => (wanted.has(i.id) ? [[i.id, i]] : [])));
+  return articles.flatMap((a): ArticleChoice[] => {
+    const ingredient = ingredients.get(a.ingredient);
+    const pack = ingredient && packOn(a, ingredient, today, manner);
+    const thing = ingredient && weighableOf(ingredient);
+    if (!pack?.ok || !thing?.ok) return [];
+    const price = supplies.get(a.ingredient)?.price;
+    const lastPackPrice = price?.article.id === a.id ? price.packPrice.toFixed(2) : undefined;
+    return [
+      {
+        id: a.id,
+        supplier: a.supplier,
+        ingredient: a.ingredient,
+        name: a.name,
+        code: a.code,
+        pack: a.pack,
+        packG: pack.value.g,
+        thing: thing.value,
+        lastPackPrice,
+        says: [a.pack, lastPackPrice && `last ${lastPackPrice}`].filter(Boolean).join(', '),
+      },
+    ];
+  });
+}
+
+interface Named {
+  readonly id: string;
+  readonly name: string;
+  readonly words: string;
+  readonly article: StateArticle;
+}
+/** Searches over the articles of one supplier, or of all, for as long as the articles are the same. */
+const searches = new WeakMap<readonly StateArticle[], Map<string, (wanted: string) => Named[]>>();
+
+function searchOf({ articles, ingredients }: KitchenState, supplier: string): (wanted: string) => Named[] {
+  const made = searches.get(articles) ?? new Map<string, (wanted: string) => Named[]>();
+  searches.set(articles, made);
+  const known = made.get(supplier);
+  if (known) return known;
+  const names = new Map(ingredients.map((i) => [i.id, i.name]));
+  const search = searcher(
+    articles
+      .filter((a) => supplier === '' || a.supplier === supplier)
+      .map((article) => ({
+        id: article.id,
+        name: article.name,
+        words: `${article.code ?? ''} ${article.pack} ${names.get(article.ingredient) ?? ''}`,
+        article,
+      }))
+      .sort(byName),
+  );
+  made.set(supplier, search);
+  return search;
+}
+
+/** As many as anybody looks through before typing another letter. */
+const MOST_OFFERED = 12;
+
+/** Articles of a supplier (of all, where none is named) that fit some words, best first. */
+export async function goodsCalled(who: Worker, supplier: string, wanted: string): Promise<ArticleChoice[]> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  const found = searchOf(costing.state, supplier)(wanted).slice(0, MOST_OFFERED);
+  return choicesOf(
+    who,
+    found.map((f) => f.article),
+  );
+}
+
+/** Articles by their ids: of a draft that was begun earlier. */
+export async function goodsWith(who: Worker, ids: readonly string[]): Promise<ArticleChoice[]> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  const wanted = new Set(ids);
+  return choicesOf(
+    who,
+    costing.state.articles.filter((a) => wanted.has(a.id)),
+  );
+}
+
+/** Ingredients of which something new could be bought, by some words or by their ids. */
+export async function ingredientsFor(
+  who: Worker,
+  asked: { readonly wanted: string } | { readonly ids: readonly string[] },
+): Promise<IngredientChoice[]> {
+  const { costing } = await costedKitchen(who.kitchenId);
+  const ids =
+    'ids' in asked
+      ? asked.ids
+      : findThings(costing, asked.wanted)
+          .slice(0, MOST_OFFERED)
+          .map((t) => t.id);
+  const place = new Map(ids.map((id, i) => [id, i]));
+  return costing.state.ingredients
+    .filter((i) => place.has(i.id))
+    .sort((a, b) => (place.get(a.id) ?? 0) - (place.get(b.id) ?? 0))
+    .flatMap((i) => {
+      const thing = weighableOf(i);
+      const perKg = costing.supplies.get(i.id)?.price?.perKg.toNumber();
+      return thing.ok ? [{ id: i.id, name: i.name, thing: thing.value, perKg }] : [];
+    });
 }
 
 export interface PurchaseView {
@@ -124,6 +231,7 @@ export interface PurchaseView {
   readonly kind: 'invoice' | 'credit note';
   readonly number: string;
   readonly on: string;
+  /** The day on which it was written down, in the kitchen. */
   readonly recordedAt: string;
   readonly supplier: string;
   readonly corrects?: { readonly id: string; readonly number: string } | undefined;
@@ -201,7 +309,7 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
     kind: found.kind,
     number: found.number,
     on: found.on,
-    recordedAt: found.recordedAt,
+    recordedAt: dayIn(who.zone, new Date(found.recordedAt)),
     supplier: found.supplierName,
     corrects: found.corrects ? { id: found.corrects, number: found.correctsNumber ?? '' } : undefined,
     credits: found.credits,

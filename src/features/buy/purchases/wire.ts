@@ -32,7 +32,7 @@ const Line = z.union([
 ]);
 export type LineTyped = z.infer<typeof Line>;
 
-const Purchase = z.object({
+export const Purchase = z.object({
   kind: z.enum(['invoice', 'credit note']),
   corrects: ID.optional(),
   supplier: CHOSEN,

@@ -1,14 +1,16 @@
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import Table from 'react-bootstrap/Table';
+import type { UseFormReturn } from 'react-hook-form';
+import type { z } from 'zod';
 import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
+import { useKeptForm } from '@/ui/use-kept-form';
 import type { HandsRow, HousePage } from '../queries';
-import { keepHands } from '../wire';
+import { HandsTyped, keepHands } from '../wire';
 
-type Typed = Readonly<Record<string, HandsRow['own']>>;
+type Typed = z.infer<typeof HandsTyped>;
+type HandsForm = UseFormReturn<Typed>;
 const COLUMNS = [
   ['fixed', 'however little there is'],
   ['perKg', 'for each kilo'],
@@ -17,11 +19,16 @@ const COLUMNS = [
 
 /** Minutes of hands by kind of step: what is usual stands in the empty field, what is typed is this kitchen's own. */
 export function Hands({ page }: { readonly page: HousePage }) {
-  const [kinds, setKinds] = useState<Typed>(() => Object.fromEntries(page.hands.map((h) => [h.kind, h.own])));
-  const [shared, setShared] = useState({ batch: page.shared.batch, perL: page.shared.perL });
-  const [keep, state] = useKept();
-  const done = (): Promise<boolean> =>
-    keep(() => keepHands({ seen: page.version, kinds, sharedBatch: shared.batch, sharedPerL: shared.perL }));
+  const { shared } = page;
+  const { form, submit, busy, kept, message } = useKeptForm(
+    HandsTyped,
+    {
+      kinds: Object.fromEntries(page.hands.map((h) => [h.kind, h.own])),
+      sharedBatch: shared.batch,
+      sharedPerL: shared.perL,
+    },
+    (typed) => keepHands({ seen: page.version, ...typed }),
+  );
   return (
     <section aria-labelledby="hands">
       <h2 id="hands">Minutes of hands</h2>
@@ -29,18 +36,13 @@ export function Hands({ page }: { readonly page: HousePage }) {
         What a step takes of somebody’s hands where its line does not say: so many minutes however little
         there is, and more for each kilo and each litre. In grey what is usual; type over it what it is here.
       </p>
-      <Form
-        onSubmit={(event) => {
-          event.preventDefault();
-          void done();
-        }}
-      >
-        <Table responsive size="sm" className="house-table hands-table">
+      <Form noValidate onSubmit={submit}>
+        <SheetTable>
           <thead>
             <tr>
               <th scope="col">Step</th>
               {COLUMNS.map(([key, words]) => (
-                <th scope="col" key={key} className="fig">
+                <th scope="col" key={key}>
                   {words}
                 </th>
               ))}
@@ -48,28 +50,22 @@ export function Hands({ page }: { readonly page: HousePage }) {
           </thead>
           <tbody>
             {page.hands.map((h) => (
-              <HandsLine
-                key={h.kind}
-                row={h}
-                typed={kinds[h.kind] ?? h.own}
-                mayEdit={page.mayEdit}
-                onTyped={(own) => setKinds((now) => ({ ...now, [h.kind]: own }))}
-              />
+              <HandsLine key={h.kind} row={h} form={form} mayEdit={page.mayEdit} />
             ))}
-            <Shared page={page} typed={shared} onTyped={setShared} />
+            <Shared page={page} form={form} />
           </tbody>
-        </Table>
+        </SheetTable>
         {page.mayEdit && (
-          <Button type="submit" disabled={state.busy}>
+          <Button type="submit" className="mt-2" disabled={busy}>
             Keep these minutes
           </Button>
         )}{' '}
-        {state.kept && (
+        {kept && (
           <span role="status" className="kept">
             ✓ kept
           </span>
         )}
-        <Trouble says={state.message} />
+        <Trouble says={message} />
       </Form>
     </section>
   );
@@ -77,27 +73,25 @@ export function Hands({ page }: { readonly page: HousePage }) {
 
 function HandsLine({
   row,
-  typed,
+  form,
   mayEdit,
-  onTyped,
 }: {
   readonly row: HandsRow;
-  readonly typed: HandsRow['own'];
+  readonly form: HandsForm;
   readonly mayEdit: boolean;
-  readonly onTyped: (own: HandsRow['own']) => void;
 }) {
   const { bare } = useFigures();
   return (
     <tr>
       <th scope="row">{row.kind === 'puree' ? 'purée' : row.kind}</th>
       {COLUMNS.map(([key, words]) => (
-        <td key={key} className="fig">
+        <td key={key}>
           <Minutes
             label={`${row.kind}, minutes ${words}`}
             usual={row.usual[key] === 0 ? '0' : bare(row.usual[key], 2)}
-            value={typed[key]}
+            name={`kinds.${row.kind}.${key}`}
+            form={form}
             disabled={!mayEdit}
-            onTyped={(text) => onTyped({ ...typed, [key]: text })}
           />
         </td>
       ))}
@@ -105,36 +99,28 @@ function HandsLine({
   );
 }
 
-function Shared({
-  page,
-  typed,
-  onTyped,
-}: {
-  readonly page: HousePage;
-  readonly typed: { readonly batch: string; readonly perL: string };
-  readonly onTyped: (typed: { readonly batch: string; readonly perL: string }) => void;
-}) {
+function Shared({ page, form }: { readonly page: HousePage; readonly form: HandsForm }) {
   const { bare } = useFigures();
   return (
     <tr>
       <th scope="row">setting up and washing up, shared with what is made beside it</th>
-      <td className="fig">
+      <td>
         <Minutes
           label="Setting up and washing up, minutes a batch at most"
           usual={bare(page.shared.usualBatch, 2)}
-          value={typed.batch}
+          name="sharedBatch"
+          form={form}
           disabled={!page.mayEdit}
-          onTyped={(batch) => onTyped({ ...typed, batch })}
         />
       </td>
-      <td className="quiet fig">at most, or</td>
-      <td className="fig">
+      <td className="quiet">at most, or</td>
+      <td>
         <Minutes
           label="Setting up and washing up, minutes for each litre"
           usual={bare(page.shared.usualPerL, 2)}
-          value={typed.perL}
+          name="sharedPerL"
+          form={form}
           disabled={!page.mayEdit}
-          onTyped={(perL) => onTyped({ ...typed, perL })}
         />
       </td>
     </tr>
@@ -144,26 +130,30 @@ function Shared({
 function Minutes({
   label,
   usual,
-  value,
+  name,
+  form,
   disabled,
-  onTyped,
 }: {
   readonly label: string;
   readonly usual: string;
-  readonly value: string;
+  readonly name: `kinds.${string}.${'fixed' | 'perKg' | 'perL'}` | 'sharedBatch' | 'sharedPerL';
+  readonly form: HandsForm;
   readonly disabled: boolean;
-  readonly onTyped: (text: string) => void;
 }) {
+  const wrong = form.getFieldState(name, form.formState).error?.message;
   return (
-    <Form.Control
-      className="typed minutes"
-      aria-label={label}
-      placeholder={usual}
-      inputMode="decimal"
-      autoComplete="off"
-      disabled={disabled}
-      value={value}
-      onChange={(event) => onTyped(event.target.value)}
-    />
+    <>
+      <input
+        className="typed"
+        aria-label={label}
+        aria-invalid={wrong ? true : undefined}
+        placeholder={usual}
+        inputMode="decimal"
+        autoComplete="off"
+        disabled={disabled}
+        {...form.register(name)}
+      />
+      <Trouble as="div" says={wrong} />
+    </>
   );
 }

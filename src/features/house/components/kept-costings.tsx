@@ -18,10 +18,10 @@ export function KeptCostings({ data }: { readonly data: Data }) {
   const away = data.kept.filter((k) => k.away);
   if (kept.length === 0 && !data.mayKeep) return null;
   return (
-    <section className="kept-costings" aria-labelledby="kept-costings">
+    <section className="mt-4" aria-labelledby="kept-costings">
       <h2 id="kept-costings">Kept costings</h2>
       {kept.length > 0 && (
-        <Table responsive size="sm" className="house-table">
+        <Table responsive size="sm">
           <Head />
           <tbody>
             {kept.map((k) => (
@@ -172,7 +172,7 @@ function KeptLine({
 function Lines({ kept }: { readonly kept: KeptRow }) {
   const { kilos, money, small } = useFigures();
   return (
-    <Table responsive size="sm" className="house-table">
+    <Table responsive size="sm">
       <tbody>
         {kept.lines.map((line, i) => (
           <tr key={i}>

@@ -59,7 +59,7 @@ function Moves({ rows }: { readonly rows: ModelMoveRow['moves'] }) {
   const { money } = useFigures();
   const cost = (of: number | null): string => (of === null ? 'not known' : money(of));
   return (
-    <Table responsive size="sm" className="house-table">
+    <Table responsive size="sm">
       <thead>
         <tr>
           <th scope="col">What</th>
@@ -104,7 +104,7 @@ function byHowMuch({ before, after }: ModelMoveRow['moves'][number]): string {
 export function ModelNotice({ unseen }: { readonly unseen: number }) {
   if (unseen === 0) return null;
   return (
-    <Alert variant="info" className="model-notice">
+    <Alert variant="info" className="mb-3">
       The model behind the figures has been improved, and some costs moved with it.{' '}
       <Link prefetch={false} href="/house">
         See which ones

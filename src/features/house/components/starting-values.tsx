@@ -34,7 +34,7 @@ export function StartingValues({ page: { improved, taken, mayEdit } }: { readonl
             {improved.length === 1 ? 'ingredient' : 'ingredients'} since they were taken in here. Nothing of
             it counts until you take it; what this kitchen has written itself stays.
           </p>
-          <Table responsive size="sm" className="house-table">
+          <Table responsive size="sm">
             <tbody>
               {shown.map((i) => (
                 <tr key={i.id}>

@@ -2,7 +2,9 @@
 
 import { useActionState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
+import Row from 'react-bootstrap/Row';
 import { PotMark } from '@/ui/pot-mark';
 import { signIn } from '../actions';
 
@@ -17,22 +19,32 @@ export function Door({ kitchen, people, demo }: Props) {
   const [trouble, act, waiting] = useActionState(signIn, null);
   return (
     <main className="door">
-      <h1>
+      <h1 className="fs-1">
         <PotMark /> Half Pot
       </h1>
       <p className="lead-line">Who is at work at {kitchen}?</p>
       <form action={act}>
-        <fieldset className="door-people">
+        <fieldset className="my-4">
           <legend className="visually-hidden">Your name</legend>
-          {people.map((p, i) => (
-            <label key={p.id} className="door-person">
-              <input type="radio" name="person" value={p.id} defaultChecked={i === 0} />
-              <b>{p.name}</b>
-              <span className="quiet">{p.role}</span>
-            </label>
-          ))}
+          <Row className="g-3" sm={2} lg={3}>
+            {people.map((p, i) => (
+              <Col key={p.id} as="label" className="d-grid">
+                <input
+                  type="radio"
+                  name="person"
+                  value={p.id}
+                  className="btn-check"
+                  defaultChecked={i === 0}
+                />
+                <span className="btn btn-plain text-start p-3">
+                  <b>{p.name}</b>
+                  <span className="quiet d-block">{p.role}</span>
+                </span>
+              </Col>
+            ))}
+          </Row>
         </fieldset>
-        <div className="door-secret">
+        <div className="d-flex flex-wrap align-items-end gap-3">
           <Form.Group controlId="secret">
             <Form.Label>Password, or PIN on the shared tablet</Form.Label>
             <Form.Control

@@ -1,64 +1,52 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { FormField } from '@/ui/form-field';
 import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import { changePassword } from '../wire';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { changePassword, NewPassword } from '../wire';
 
 /** One's own password, changed: it ends every other place where one is signed in. */
 export function OwnPassword({ name }: { readonly name: string }) {
-  const [keep, state] = useKept();
-  const [before, setBefore] = useState('');
-  const [next, setNext] = useState('');
-  const [ended, setEnded] = useState<number>();
-  const change = async (): Promise<void> => {
-    const ok = await keep(async () => {
-      const answer = await changePassword({ before, next });
-      if (answer.ok) setEnded(answer.value.ended);
+  const [ended, setEnded] = useState(0);
+  const { form, submit, busy, kept, message } = useKeptForm(
+    NewPassword,
+    { before: '', next: '' },
+    async (typed, at) => {
+      const answer = await changePassword(typed);
+      if (answer.ok) {
+        setEnded(answer.value.ended);
+        at.setValue('before', '');
+        at.setValue('next', '');
+      }
       return answer;
-    });
-    if (!ok) return;
-    setBefore('');
-    setNext('');
-  };
+    },
+  );
   return (
-    <form
-      className="waste-form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void change();
-      }}
-    >
+    <Form noValidate className="stacked" onSubmit={submit}>
       <h2>Your password, {name}</h2>
-      <input
-        className="form-control"
+      <FormField
+        {...{ form, name: 'before', label: 'The password you have now' }}
         type="password"
         autoComplete="current-password"
-        aria-label="The password you have now"
-        placeholder="The one you have now"
-        value={before}
-        onChange={(event) => setBefore(event.target.value)}
       />
-      <input
-        className="form-control"
+      <FormField
+        {...{ form, name: 'next', label: 'The new password' }}
         type="password"
         autoComplete="new-password"
-        aria-label="The new password"
-        placeholder="The new one, at least 8 characters"
-        value={next}
-        onChange={(event) => setNext(event.target.value)}
+        placeholder="at least 8 characters"
       />
-      <Button type="submit" variant="outline-primary" disabled={state.busy}>
+      <Button type="submit" variant="outline-primary" disabled={busy}>
         Change it
       </Button>
-      {state.kept && (
+      {kept && (
         <span role="status" className="kept">
           ✓ changed
-          {ended
-            ? `; ended ${ended === 1 ? 'one other place' : `${ended} other places`} where you were signed in`
-            : ''}
+          {ended > 0 &&
+            `; ended ${ended === 1 ? 'one other place' : `${ended} other places`} where you were signed in`}
         </span>
       )}
-      <Trouble says={state.message} />
-    </form>
+      <Trouble says={message} />
+    </Form>
   );
 }

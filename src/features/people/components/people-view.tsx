@@ -1,13 +1,19 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
+import { Panel } from '@/ui/panel';
+import Stack from 'react-bootstrap/Stack';
 import { useState } from 'react';
+import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
+import ListGroup from 'react-bootstrap/ListGroup';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import { letThisDeviceIn } from '../actions';
 import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
 import { endDevice, endSignedIn } from '../wire';
 import { OwnPassword } from './own-password';
+import { ChooseLight } from '@/ui/day-or-night';
 import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
 
@@ -15,7 +21,7 @@ import { SheetTable } from '@/ui/sheet-table';
 export function PeopleView({ page }: { readonly page: PeoplePage }) {
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Who is in</h1>
           <p className="lead-line">
@@ -24,16 +30,23 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
               : 'Where you are signed in, and your password.'}
           </p>
         </div>
-      </div>
-      <div className="two-columns">
+      </Stack>
+      {page.byPin && (
+        <Alert variant="primary" role="status">
+          You came in by PIN, which anybody may have seen you type: it opens a cook’s work. Sign out and in
+          again by password for a manager’s.
+        </Alert>
+      )}
+      <div className="beside">
         <div>
           <SignedInTable rows={page.signedIn} manager={page.manager} />
           {page.manager && <Refused rows={page.refused} />}
         </div>
-        <aside className="ingredient-side" aria-label="Your password, and devices">
+        <Panel aria-label="Your password, light or dark, and devices">
           <OwnPassword name={page.name} />
+          <ChooseLight />
           {page.manager && <Devices page={page} />}
-        </aside>
+        </Panel>
       </div>
     </>
   );
@@ -79,15 +92,15 @@ function SignedInTable({
                 {r.here ? (
                   <span className="quiet">this is here</span>
                 ) : (
-                  <button
-                    type="button"
-                    className="link-button"
+                  <Button
+                    variant="link"
+                    size="sm"
                     disabled={state.busy}
                     aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
                     onClick={() => void keep(() => endSignedIn({ id: r.id }))}
                   >
                     End it
-                  </button>
+                  </Button>
                 )}
               </td>
             </tr>
@@ -156,22 +169,25 @@ function Devices({ page }: { readonly page: PeoplePage }) {
   return (
     <section>
       <h2>Devices on which a PIN opens</h2>
-      <ul className="waste-list">
+      <ListGroup as="ul" variant="flush">
         {page.devices.map((d) => (
           <DeviceLine key={d.id} device={d} />
         ))}
-        {page.devices.length === 0 && <li className="quiet">None yet: everybody signs in by password.</li>}
-      </ul>
+        {page.devices.length === 0 && (
+          <ListGroup.Item as="li" className="quiet">
+            None yet: everybody signs in by password.
+          </ListGroup.Item>
+        )}
+      </ListGroup>
       {page.thisDevice === undefined && (
         <form
-          className="waste-form"
+          className="stacked"
           onSubmit={(event) => {
             event.preventDefault();
             void keep(() => letThisDeviceIn(name)).then((ok) => ok && setName(''));
           }}
         >
-          <input
-            className="form-control"
+          <Form.Control
             aria-label="What this device is called"
             placeholder="Tablet at the stove"
             value={name}
@@ -191,24 +207,24 @@ function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
   const { said } = useFigures();
   const [keep, state] = useKept();
   return (
-    <li>
+    <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
         <b>{d.name}</b>
         {d.here && ' (this one)'}
-        <span className="quiet small-line">
+        <span className="quiet small-line d-block">
           let in {said(d.since)} by {d.by}
         </span>
         <Trouble says={state.message} />
       </span>
-      <button
-        type="button"
-        className="link-button"
+      <Button
+        variant="link"
+        size="sm"
         disabled={state.busy}
         aria-label={`End ${d.name}`}
         onClick={() => void keep(() => endDevice({ id: d.id }))}
       >
         End it
-      </button>
-    </li>
+      </Button>
+    </ListGroup.Item>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Table from 'react-bootstrap/Table';
 import { useState } from 'react';
 import { bodyAt, type LedgerRow } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
@@ -30,13 +31,13 @@ export function Carries({ data, pot }: { readonly data: PotSheetData; readonly p
   const last = pot.run.rows[pot.run.rows.length - 1];
   if (!last || last.ml < 0.5) return null;
   return (
-    <section className="carries" aria-label="What it carries into every dish">
+    <section aria-label="What it carries into every dish">
       <Body data={data} last={last} />
       <Shares last={last} />
       {last.bindingGPerL > 0.05 && (
         <p className="quiet small-line">binds like {bare(last.bindingGPerL, 0)} g of flour a litre</p>
       )}
-      <p className="allergens">
+      <p className="mt-2">
         {last.allergens.length === 0 ? (
           <span className="quiet">
             No allergens come in with these ingredients as they are written down; the label decides.
@@ -64,7 +65,7 @@ function Shares({ last }: { readonly last: LedgerRow }) {
   ];
   const pct = (of: number): string => `${bare(of, of < 0.1 ? 2 : 1)} %`;
   return (
-    <table className="carries-table">
+    <Table size="sm" borderless>
       {spoonful && (
         <thead>
           <tr>
@@ -83,7 +84,7 @@ function Shares({ last }: { readonly last: LedgerRow }) {
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }
 
@@ -98,7 +99,7 @@ function Body({ data, last }: { readonly data: PotSheetData; readonly last: Ledg
   const celsius = wanted !== undefined && Number.isFinite(wanted) ? wanted : (kept ?? TABLE);
   const served = bodyAt(last.bodyOf, celsius, data.constants);
   return (
-    <div className="carries-body">
+    <div className="ruled">
       <div>
         <b className="fig">{bare(last.body, 2)}</b> body hot,{' '}
         <span className="quiet">{spoonWords(last.body)}</span>

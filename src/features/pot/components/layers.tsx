@@ -21,8 +21,8 @@ export function Layers({ pot }: { pot: LivePot }) {
   const told = pot.steps.every((step) => step.do === 'unread' || step.hands !== undefined);
   const guessed = (name: string): boolean => name === 'energy' || (name === 'hands' && !told);
   return (
-    <section className="layers" aria-label="A litre in layers">
-      <dl>
+    <section aria-label="A litre in layers">
+      <dl className="facts ruled">
         <dt>ingredients</dt>
         <dd className="fig">{money(perL)}</dd>
         {rows.map((row) => (
@@ -37,8 +37,8 @@ export function Layers({ pot }: { pot: LivePot }) {
             </dd>
           </div>
         ))}
-        <dt className="sum">{missing ? 'a litre, what is known of it' : 'a litre with all of it'}</dt>
-        <dd className="fig sum">
+        <dt className="strong">{missing ? 'a litre, what is known of it' : 'a litre with all of it'}</dt>
+        <dd className="fig strong">
           <span className={rows.some((row) => guessed(row.name)) ? 'estimate' : ''}>{money(all)}</span>
         </dd>
       </dl>

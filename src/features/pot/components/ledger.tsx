@@ -1,13 +1,18 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { useRef, useState } from 'react';
-import Form from 'react-bootstrap/Form';
+import Stack from 'react-bootstrap/Stack';
 import { useFigures } from '@/ui/figures';
+import { Combo } from '@/ui/combo';
+import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
+import { useSearch } from '@/ui/use-search';
 import type { No } from '@/wire';
 import type { PotSheetData } from '../queries';
 import type { TheirSheet } from '../wire';
 import { linesOf, newLine, type SheetLine } from './sheet-lines';
+import { MovableSteps } from './movable-steps';
 import { StepRow } from './step-row';
 import type { LivePot } from './use-pot';
 import { SheetTable } from '@/ui/sheet-table';
@@ -28,29 +33,44 @@ interface Props {
   readonly onKeepMine: (theirs: TheirSheet) => void;
 }
 
+/** What is done to the lines of a sheet: one more, one elsewhere, one out. */
+function useEdits({ lines, pot, onDone, onChoose }: Props) {
+  const tell = useTell();
+  // A portioning stays last: what is added goes before it.
+  const last = lines.length - (pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
+  return {
+    add: (text: string): void => {
+      onDone([...lines.slice(0, last), newLine(text), ...lines.slice(last)]);
+      onChoose(last);
+    },
+    move: (i: number, to: number): void => {
+      const at = Math.min(lines.length - 1, Math.max(0, to));
+      if (at === i) return;
+      onDone(moved(lines, i, at));
+      onChoose(at);
+    },
+    remove: (i: number): void => {
+      onDone(lines.filter((_, j) => j !== i));
+      tell(`“${lines[i]?.text ?? ''}” is taken out.`, () => onDone(lines));
+    },
+  };
+}
+
 /** Steps as they are said, each with what the pot then holds and costs. */
 export function Ledger(props: Props) {
   const { data, lines, pot, chosen, refusal, onChoose, onTyped, onDone } = props;
   const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
-  // A portioning stays last: what is added goes before it.
-  const last = lines.length - (pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
-  const add = (text: string): void => {
-    onDone([...lines.slice(0, last), newLine(text), ...lines.slice(last)]);
-    onChoose(last);
-  };
-  const move = (i: number, by: number): void => {
-    onDone(moved(lines, i, by));
-    onChoose(Math.min(lines.length - 1, Math.max(0, i + by)));
-  };
+  const { add, move, remove } = useEdits(props);
   return (
     <>
       <Standing {...props} />
       <SheetTable className="ledger">
         <LedgerHead />
-        <tbody>
+        <MovableSteps lines={lines} onMove={move}>
           {lines.map(({ id, text }, i) => (
             <StepRow
               key={id}
+              id={id}
               index={i}
               text={text}
               step={pot.steps[i]}
@@ -68,11 +88,10 @@ export function Ledger(props: Props) {
               onDone={() => onDone(lines)}
               onInstead={(t) => onDone(withText(lines, i, t))}
               onAsBought={() => onDone(withAsBought(lines, i))}
-              onRemove={() => onDone(lines.filter((_, j) => j !== i))}
-              onMove={(by) => move(i, by)}
+              onRemove={() => remove(i)}
             />
           ))}
-        </tbody>
+        </MovableSteps>
       </SheetTable>
       {lines.length === 0 && <EmptyPot />}
       {data.mayEdit && <NextStep onAdd={add} />}
@@ -101,9 +120,9 @@ const withText = (lines: readonly SheetLine[], i: number, text: string): SheetLi
 const withAsBought = (lines: readonly SheetLine[], i: number): SheetLine[] =>
   withText(lines, i, (lines[i]?.text ?? '').replace(/,\s*counted trimmed(?=,|$)/i, ''));
 
-function moved(lines: readonly SheetLine[], i: number, by: number): SheetLine[] {
+function moved(lines: readonly SheetLine[], i: number, to: number): SheetLine[] {
   const order = [...lines];
-  order.splice(Math.max(0, i + by), 0, ...order.splice(i, 1));
+  order.splice(to, 0, ...order.splice(i, 1));
   return order;
 }
 
@@ -125,7 +144,7 @@ function Theirs({
   const here = new Map(mine.map((l) => [l.id, l.text]));
   const there = new Set(lines.map((l) => l.id));
   return (
-    <div className="both-sides">
+    <div className="d-inline-flex flex-wrap gap-2 ms-2">
       {lines
         .filter((l) => here.get(l.id) !== l.text)
         .map((l) => (
@@ -138,48 +157,43 @@ function Theirs({
         .map((l) => (
           <p key={l.id}>Yours only: “{l.text}”.</p>
         ))}
-      <button type="button" className="plain-button" onClick={() => onKeep(theirs)}>
+      <Button variant="plain" size="sm" onClick={() => onKeep(theirs)}>
         Keep mine
-      </button>{' '}
-      <button type="button" className="plain-button" onClick={() => onTake(theirs)}>
+      </Button>{' '}
+      <Button variant="plain" size="sm" onClick={() => onTake(theirs)}>
         Take theirs
-      </button>
+      </Button>
     </div>
   );
 }
 
+/** Where the pot starts, and what it stands on: another is taken when it is said, and can be put back. */
 function Standing({ data, vessel, hob, onStand }: Pick<Props, 'data' | 'vessel' | 'hob' | 'onStand'>) {
+  const { vessels, hobs } = data.names;
+  const tell = useTell();
+  const stand = (v: string, h: string, words: string): void => {
+    onStand(v, h);
+    tell(words, () => onStand(vessel, hob));
+  };
   return (
-    <div style={{ display: 'flex', gap: '0.6rem', marginBottom: '0.3rem' }}>
-      <Form.Select
+    <Stack direction="horizontal" gap={2} className="mb-1">
+      <Combo
         size="sm"
-        aria-label="Starts in"
-        value={vessel}
+        label="Starts in"
         disabled={!data.mayEdit}
-        onChange={(event) => onStand(event.target.value, hob)}
-        style={{ width: 'auto' }}
-      >
-        {data.names.vessels.map((v) => (
-          <option key={v.id} value={v.id}>
-            {v.name}
-          </option>
-        ))}
-      </Form.Select>
-      <Form.Select
+        chosen={vessels.find((v) => v.id === vessel)}
+        find={useSearch(vessels)}
+        choose={(v) => v && v.id !== vessel && stand(v.id, hob, `It starts in the ${v.name} now.`)}
+      />
+      <Combo
         size="sm"
-        aria-label="Stands on"
-        value={hob}
+        label="Stands on"
         disabled={!data.mayEdit}
-        onChange={(event) => onStand(vessel, event.target.value)}
-        style={{ width: 'auto' }}
-      >
-        {data.names.hobs.map((h) => (
-          <option key={h.id} value={h.id}>
-            {h.name}
-          </option>
-        ))}
-      </Form.Select>
-    </div>
+        chosen={hobs.find((h) => h.id === hob)}
+        find={useSearch(hobs)}
+        choose={(h) => h && h.id !== hob && stand(vessel, h.id, `It stands on ${h.name} now.`)}
+      />
+    </Stack>
   );
 }
 
@@ -194,7 +208,7 @@ function NextStep({ onAdd }: { readonly onAdd: (text: string) => void }) {
     field.current?.focus();
   };
   return (
-    <div className="next-step">
+    <div className="next-step d-flex align-items-center gap-2 pt-2 ps-3">
       <label htmlFor="next-step" className="visually-hidden">
         Next step
       </label>
@@ -208,9 +222,9 @@ function NextStep({ onAdd }: { readonly onAdd: (text: string) => void }) {
         onChange={(event) => setNext(event.target.value)}
         onKeyDown={(event) => event.key === 'Enter' && add()}
       />
-      <button type="button" className="plain-button" onClick={add} disabled={next.trim() === ''}>
+      <Button variant="plain" size="sm" onClick={add} disabled={next.trim() === ''}>
         Add
-      </button>
+      </Button>
     </div>
   );
 }

@@ -2,6 +2,7 @@
 
 import { wentInCents } from '@/core/costing';
 import { LOSSES } from '@/core/pot';
+import Table from 'react-bootstrap/Table';
 import { useFigures } from '@/ui/figures';
 import type { LivePot } from './use-pot';
 
@@ -16,8 +17,8 @@ export function MoneyWentTable({ pot }: { pot: LivePot }) {
   const rows = LOSSES.filter((loss) => (g.get(loss) ?? 0) > 0.5);
   if (rows.length === 0 && !book) return null;
   return (
-    <section className="went" aria-label="Where weight and money went">
-      <table>
+    <section aria-label="Where weight and money went">
+      <Table size="sm" borderless>
         <thead>
           <tr>
             <th scope="col">Went on the way</th>
@@ -54,14 +55,14 @@ export function MoneyWentTable({ pot }: { pot: LivePot }) {
               </tr>
             ))}
           {book && run.product && (
-            <tr className="whole">
+            <tr className="border-top fw-bold">
               <td>in the product, of {money(book.spent.toNumber())}</td>
               <td className="fig">{kilos(run.product.g)}</td>
               <td className="fig">{money(book.left.toNumber())}</td>
             </tr>
           )}
         </tbody>
-      </table>
+      </Table>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Table from 'react-bootstrap/Table';
 import { useFigures } from '@/ui/figures';
 import type { LivePot } from './use-pot';
 
@@ -15,16 +16,16 @@ export function Opens({ pot }: { pot: LivePot }) {
   if (opened.length === 0) return null;
   const whole = opened.filter((o) => o.pack.charged === 'whole');
   return (
-    <details className="opens" open={whole.length > 0}>
+    <details className="mt-2" open={whole.length > 0}>
       <summary>
         Leaves {opened.length} opened {opened.length === 1 ? 'pack' : 'packs'}
         {whole.length > 0 && `, ${whole.length} charged whole`}
       </summary>
-      <table>
+      <Table size="sm">
         <tbody>
           {[...whole, ...opened.filter((o) => !whole.includes(o))].map((o) => (
             <tr key={o.supply}>
-              <td>
+              <td className="left">
                 {o.name}
                 {o.pack.charged === 'whole' && <b> charged whole</b>}
               </td>
@@ -34,7 +35,7 @@ export function Opens({ pot }: { pot: LivePot }) {
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </details>
   );
 }

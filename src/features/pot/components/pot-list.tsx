@@ -1,21 +1,24 @@
 'use client';
 
 import Link from 'next/link';
+import { useCallback, useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
+import Stack from 'react-bootstrap/Stack';
+import { DataTable, type Column } from '@/ui/data-table';
 import { useFigures } from '@/ui/figures';
-import { WhyFigure } from '@/ui/why';
 import { useFound } from '@/ui/use-found';
+import { WhyFigure } from '@/ui/why';
 import { findPots } from '../actions';
 import type { PotsFound, PotSummary } from '../queries';
-import { SheetTable } from '@/ui/sheet-table';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
-export function PotList({ pots }: { readonly pots: PotsFound }) {
-  const { wanted, setWanted, found, answered } = useFound(pots, findPots);
+export function PotList({ pots, order }: { readonly pots: PotsFound; readonly order: string | undefined }) {
+  const ask = useCallback((wanted: string) => findPots(wanted, order ?? null), [order]);
+  const { wanted, setWanted, found, answered } = useFound(pots, ask);
   const more = found.hits - found.rows.length;
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Pots</h1>
           <p className="lead-line">What happens to the litres, and to the money in them.</p>
@@ -29,11 +32,11 @@ export function PotList({ pots }: { readonly pots: PotsFound }) {
             onChange={(event) => setWanted(event.target.value)}
           />
         )}
-      </div>
+      </Stack>
       {pots.total === 0 ? (
         <p>There are no pot sheets yet: load a kitchen file to begin.</p>
       ) : (
-        <Table pots={found.rows} />
+        <Pots pots={found.rows} />
       )}
       {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
       {answered && pots.total > 0 && found.hits === 0 && (
@@ -43,79 +46,96 @@ export function PotList({ pots }: { readonly pots: PotsFound }) {
   );
 }
 
-function Table({ pots }: { readonly pots: readonly PotSummary[] }) {
-  const { currencySign } = useFigures();
-  const most = Math.max(1, ...pots.map((p) => p.mostMl));
+function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
+  const { currencySign, hours } = useFigures();
+  const columns = useMemo((): Column<PotSummary>[] => {
+    const most = Math.max(1, ...pots.map((p) => p.mostMl));
+    return [
+      {
+        id: 'name',
+        head: 'Pot',
+        by: (p) => p.name,
+        cell: (p) => (
+          <Link prefetch={false} href={`/pot/${p.id}`}>
+            {p.name}
+          </Link>
+        ),
+      },
+      {
+        id: 'from',
+        head: 'Lives from',
+        left: true,
+        className: 'quiet small-line',
+        cell: (p) => (p.from.length > 0 ? p.from.join(', ') : 'the larder'),
+      },
+      { id: 'vessel', head: 'Stands in', left: true, className: 'quiet small-line', cell: (p) => p.vessel },
+      {
+        id: 'litres',
+        head: 'litres, of the most it held',
+        largestFirst: true,
+        by: (p) => p.ml,
+        className: 'bar-cell',
+        cell: (p) => <Litres pot={p} most={most} />,
+      },
+      {
+        id: 'hob',
+        head: 'on the hob',
+        largestFirst: true,
+        by: (p) => p.hobHours,
+        className: 'fig',
+        cell: (p) => hours(p.hobHours),
+      },
+      {
+        id: 'cost',
+        head: `${currencySign} a litre`,
+        largestFirst: true,
+        by: (p) => p.perL,
+        className: 'fig fs-5 fw-bold',
+        cell: (p) => <Cost pot={p} />,
+      },
+    ];
+  }, [pots, currencySign, hours]);
   return (
-    <SheetTable className="list-table">
-      <thead>
-        <tr>
-          <th scope="col">Pot</th>
-          <th scope="col" className="left">
-            Lives from
-          </th>
-          <th scope="col" className="left">
-            Stands in
-          </th>
-          <th scope="col">litres, of the most it held</th>
-          <th scope="col">on the hob</th>
-          <th scope="col">{currencySign} a litre</th>
-        </tr>
-      </thead>
-      <tbody>
-        {pots.map((p) => (
-          <PotLine key={p.id} pot={p} most={most} />
-        ))}
-      </tbody>
-    </SheetTable>
+    <DataTable
+      className="list-table tall"
+      ordered="by the server"
+      columns={columns}
+      rows={pots}
+      rowKey={(p) => p.id}
+    />
   );
 }
 
-function PotLine({ pot: p, most }: { readonly pot: PotSummary; readonly most: number }) {
-  const { money, bare, hours } = useFigures();
+/** What it gives against the most it held, drawn from the right: what boiled away is the pale part. */
+function Litres({ pot: p, most }: { readonly pot: PotSummary; readonly most: number }) {
+  const { bare } = useFigures();
+  const left = p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0;
   return (
-    <tr>
-      <td>
-        <Link prefetch={false} href={`/pot/${p.id}`}>
-          {p.name}
-        </Link>
-      </td>
-      <td className="left quiet">{p.from.length > 0 ? p.from.join(', ') : 'the larder'}</td>
-      <td className="left quiet">{p.vessel}</td>
-      <td className="bar-cell">
-        <span className="fig">
-          {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
-        </span>
-        <i
-          style={{
-            width: `${(p.mostMl / most) * 100}%`,
-            background: 'var(--enamel-shade)',
-            marginLeft: 'auto',
-          }}
-        >
-          <i
-            style={{
-              width: `${p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0}%`,
-              marginLeft: 'auto',
-            }}
-          />
-        </i>
-      </td>
-      <td className="fig">{hours(p.hobHours)}</td>
-      <td className="fig strong" style={{ fontSize: '1.3rem' }}>
-        {p.perL === null ? (
-          <span className="incomplete" title={p.gaps.join(' ')}>
-            incomplete
-          </span>
-        ) : (
-          <>
-            <WhyFigure of={`product:${p.id}`} label={`${p.name}, a ${p.perKg === null ? 'litre' : 'kilo'}`}>
-              {money(p.perKg ?? p.perL)}
-            </WhyFigure>
-            {p.perKg !== null && <div className="quiet small-line">a kilo</div>}
-          </>
-        )}
-      </td>
-    </tr>
+    <>
+      <span className="fig">
+        {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
+      </span>
+      <i className="ms-auto" style={{ width: `${(p.mostMl / most) * 100}%` }}>
+        <i className="ms-auto" style={{ width: `${left}%` }} />
+      </i>
+    </>
+  );
+}
+
+function Cost({ pot: p }: { readonly pot: PotSummary }) {
+  const { money } = useFigures();
+  if (p.perL === null)
+    return (
+      <span className="incomplete" title={p.gaps.join(' ')}>
+        incomplete
+      </span>
+    );
+  return (
+    <>
+      <WhyFigure of={`product:${p.id}`} label={`${p.name}, a ${p.perKg === null ? 'litre' : 'kilo'}`}>
+        {money(p.perKg ?? p.perL)}
+      </WhyFigure>
+      {p.perKg !== null && <div className="quiet small-line">a kilo</div>}
+    </>
   );
 }

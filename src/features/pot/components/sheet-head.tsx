@@ -1,5 +1,6 @@
 'use client';
 
+import Stack from 'react-bootstrap/Stack';
 import { isInKilos } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
@@ -19,12 +20,12 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
     .size;
   const portions = last?.portions;
   return (
-    <div className="pot-head">
+    <Stack direction="horizontal" gap={3} className="page-head align-items-start">
       <div>
         <h1>{data.recipe.name}</h1>
         <Lead data={data} estimates={estimates} />
       </div>
-      <div className="pot-head-figures">
+      <Stack direction="horizontal" gap={4} className="head-figures">
         <Figure
           value={run.product ? `${bare(run.product.ml / 1000, 1)} l` : '–'}
           label={`of ${bare(most / 1000, 1)} l at the fullest`}
@@ -37,8 +38,8 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
             label={`a portion of ${bare(portions.ml, 0)} ml, ${portions.whole} of them`}
           />
         )}
-      </div>
-    </div>
+      </Stack>
+    </Stack>
   );
 }
 

@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import Table from 'react-bootstrap/Table';
 import { useFigures } from '@/ui/figures';
 import { readSupply } from '@/core/supply';
 import type { PotSheetData } from '../queries';
@@ -27,16 +28,16 @@ export function StandsOnList({ data, pot }: { readonly data: PotSheetData; reado
   if (rows.length === 0) return null;
   const guesses = rows.filter((r) => (r.guess && r.usablePct < 100) || r.kept?.guess).length;
   return (
-    <details className="opens stands-on">
+    <details className="mt-2">
       <summary>
         What it stands on: {rows.length} {rows.length === 1 ? 'ingredient' : 'ingredients'}
         {guesses > 0 ? `, ${guesses} with an estimate in it` : ', all measured'}
       </summary>
-      <table>
+      <Table size="sm">
         <tbody>
           {rows.map((r) => (
             <tr key={r.id}>
-              <td>
+              <td className="left">
                 <Link prefetch={false} href={`/trim/${r.id}`}>
                   {r.name}
                 </Link>
@@ -60,7 +61,7 @@ export function StandsOnList({ data, pot }: { readonly data: PotSheetData; reado
             </tr>
           ))}
         </tbody>
-      </table>
+      </Table>
     </details>
   );
 }

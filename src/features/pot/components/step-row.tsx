@@ -1,15 +1,18 @@
 'use client';
 
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import { useId, useRef } from 'react';
+import Button from 'react-bootstrap/Button';
+import { X } from 'lucide-react';
+import { useId, useRef, type ReactNode } from 'react';
 import type { RowCost } from '@/core/layers';
 import { cautionFor, markOf, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
 import type { Batches } from '@/core/shelf';
 import type { Trouble } from '@/core/trouble';
 import { useFigures } from '@/ui/figures';
+import { useMovable } from './movable-steps';
 
 interface Props {
+  readonly id: string;
   readonly index: number;
   readonly text: string;
   readonly step: WrittenStep | undefined;
@@ -30,7 +33,6 @@ interface Props {
   /** Takes a count for things as bought. */
   readonly onAsBought: () => void;
   readonly onRemove: () => void;
-  readonly onMove: (by: number) => void;
 }
 
 const KIND_WORDS = {
@@ -43,8 +45,9 @@ const KIND_WORDS = {
 /** One step: typed over in place, with what the pot then holds. */
 export function StepRow(props: Props) {
   const { index, step, row, before, money, trouble, counted, batches, most, chosen, mayEdit } = props;
-  const { onChoose, onRemove, onMove } = props;
+  const { onChoose, onRemove } = props;
   const { hours } = useFigures();
+  const { body, handle } = useMovable(props.id, `step ${index + 1}`);
   const noteId = useId();
   const kind = markOf(step?.do ?? 'unread');
   const caution = row && cautionFor(row, before);
@@ -58,13 +61,13 @@ export function StepRow(props: Props) {
     (counted !== undefined && (chosen || counted.trimmed)) ||
     (chosen && (caution !== undefined || notes !== ''));
   return (
-    <>
+    <tbody {...body}>
       <tr className={`${chosen ? 'chosen' : ''}${row ? '' : ' after-refusal'}`} onClick={onChoose}>
         <td>
-          <span className="step-cell">
+          <span className="d-flex align-items-center gap-2">
             <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
             <Said {...props} describedBy={hasNote ? noteId : undefined} />
-            {mayEdit && <Tools index={index} onMove={onMove} onRemove={onRemove} />}
+            {mayEdit && <Tools index={index} handle={handle} onRemove={onRemove} />}
           </span>
         </td>
         <Figures row={row} money={money} most={most} />
@@ -90,7 +93,7 @@ export function StepRow(props: Props) {
           </td>
         </tr>
       )}
-    </>
+    </tbody>
   );
 }
 
@@ -115,17 +118,18 @@ function Instead({
   return (
     <span className="instead">
       {lines.map((line) => (
-        <button
+        <Button
           key={line}
-          type="button"
-          className="plain-button"
+
+          variant="plain"
+          size="sm"
           onClick={(event) => {
             event.stopPropagation();
             onTake(line);
           }}
         >
           {line}
-        </button>
+        </Button>
       ))}
     </span>
   );
@@ -161,9 +165,9 @@ function CountedAs({
       Counted as trimmed pieces, as this sheet was first written: {kilos(wholeG)} go in. As bought it would be{' '}
       {kilos(usableG)} of {kilos(wholeG)}.{' '}
       {mayEdit && (
-        <button type="button" className="plain-button" onClick={onAsBought}>
+        <Button variant="plain" size="sm" onClick={onAsBought}>
           Count as bought
-        </button>
+        </Button>
       )}
     </div>
   );
@@ -204,18 +208,17 @@ function Said({
   );
 }
 
-function Tools({ index, onMove, onRemove }: Pick<Props, 'index' | 'onMove' | 'onRemove'>) {
+function Tools({
+  index,
+  handle,
+  onRemove,
+}: Pick<Props, 'index' | 'onRemove'> & { readonly handle: ReactNode }) {
   return (
-    <span className="step-tools" onClick={(event) => event.stopPropagation()}>
-      <button type="button" aria-label={`Move step ${index + 1} up`} onClick={() => onMove(-1)}>
-        <ArrowUp size={15} aria-hidden="true" />
-      </button>
-      <button type="button" aria-label={`Move step ${index + 1} down`} onClick={() => onMove(1)}>
-        <ArrowDown size={15} aria-hidden="true" />
-      </button>
-      <button type="button" aria-label={`Take step ${index + 1} out`} onClick={onRemove}>
+    <span className="step-tools d-flex" onClick={(event) => event.stopPropagation()}>
+      {handle}
+      <Button variant="tool" size="sm" aria-label={`Take step ${index + 1} out`} onClick={onRemove}>
         <X size={16} aria-hidden="true" />
-      </button>
+      </Button>
     </span>
   );
 }

@@ -1,7 +1,9 @@
 'use client';
 
+import { Panel } from '@/ui/panel';
+import Button from 'react-bootstrap/Button';
 import Link from 'next/link';
-import { useId } from 'react';
+import { useId, type CSSProperties } from 'react';
 import { readAmount, writeAmount, type Manner } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
@@ -11,6 +13,9 @@ import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';
 import { usePlate, type LiveLine } from './use-plate';
 import { SheetTable } from '@/ui/sheet-table';
+
+/** Width of what stands beside the plate's lines. */
+const SIDE = { '--side': '300px' } as CSSProperties;
 
 /** What arithmetic in a portion comes to; nothing for a plain amount. */
 function workedOut(text: string, manner: Manner): string | undefined {
@@ -27,8 +32,8 @@ export function PlatePage({ data }: { data: PlateData }) {
     <>
       <h1>{data.plate.name}</h1>
       <p className="lead-line">Type another portion or price; Enter keeps it.</p>
-      <div className="plate-page">
-        <SheetTable className="list-table plate-lines">
+      <div className="beside narrow-side" style={SIDE}>
+        <SheetTable className="list-table tall">
           <thead>
             <tr>
               <th scope="col">On the plate</th>
@@ -136,9 +141,9 @@ function CountedAs({
       <div className="warning small-line">
         Counted as trimmed pieces, as this plate was first written.{' '}
         {mayEdit && (
-          <button type="button" className="plain-button" onClick={() => plate.countAsBought(line.id)}>
+          <Button variant="plain" size="sm" onClick={() => plate.countAsBought(line.id)}>
             Count as bought
-          </button>
+          </Button>
         )}
       </div>
     );
@@ -154,7 +159,7 @@ function CountedAs({
 function Answer({ data, plate, ids }: Shown) {
   const { money } = useFigures();
   return (
-    <aside className="plate-answer" aria-label="The plate’s cost">
+    <Panel aria-label="The plate’s cost">
       <span className="fig-large hot">
         {plate.cost === null ? (
           <span className="incomplete">incomplete</span>
@@ -182,7 +187,7 @@ function Answer({ data, plate, ids }: Shown) {
       {plate.answer?.ok === false && plate.answer.theirs && (
         <Theirs data={data} plate={plate} theirs={plate.answer.theirs} />
       )}
-    </aside>
+    </Panel>
   );
 }
 
@@ -190,7 +195,7 @@ function Answer({ data, plate, ids }: Shown) {
 function Share({ data, plate, ids }: Shown) {
   const { money, bare } = useFigures();
   return (
-    <dl>
+    <dl className="facts">
       <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
       <dd>
         <TypedField
@@ -243,18 +248,18 @@ function Theirs({
     ...(price === plate.menuPrice ? [] : [{ what: 'Price', mine: plate.menuPrice, other: price }]),
   ];
   return (
-    <div className="both-sides">
+    <div className="d-inline-flex flex-wrap gap-2 ms-2">
       {all.map(({ what, mine, other }) => (
         <p key={what}>
           {what}: theirs {other || 'none'}, yours {mine || 'none'}.
         </p>
       ))}
-      <button type="button" className="plain-button" onClick={() => plate.keepMine(theirs)}>
+      <Button variant="plain" size="sm" onClick={() => plate.keepMine(theirs)}>
         Keep mine
-      </button>{' '}
-      <button type="button" className="plain-button" onClick={() => plate.takeTheirs(theirs)}>
+      </Button>{' '}
+      <Button variant="plain" size="sm" onClick={() => plate.takeTheirs(theirs)}>
         Take theirs
-      </button>
+      </Button>
     </div>
   );
 }

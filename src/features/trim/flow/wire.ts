@@ -18,16 +18,13 @@ export const TAKEN = wire()({
   }),
 });
 /** Something thrown away, and why. */
-export const WASTE = wire<{ readonly g: number }>()({
-  kind: 'stock.waste',
-  version: 1,
-  body: z.object({
-    ingredient: z.uuid('Choose what was thrown away.'),
-    part: z.enum(['whole', 'stock trim']),
-    amount: z.string().max(80, 'An amount has at most 80 characters.'),
-    reason: z.string().max(400),
-  }),
+export const Waste = z.object({
+  ingredient: z.uuid('Choose what was thrown away.'),
+  part: z.enum(['whole', 'stock trim']),
+  amount: z.string().max(80, 'An amount has at most 80 characters.'),
+  reason: z.string().max(400, 'A reason has at most 400 characters.'),
 });
+export const WASTE = wire<{ readonly g: number }>()({ kind: 'stock.waste', version: 1, body: Waste });
 
 export const keepBatches = sender(BATCHES);
 export const keepTaken = sender(TAKEN);

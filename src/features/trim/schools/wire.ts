@@ -3,21 +3,18 @@ import { TRIM_SCHOOLS } from '@/core/larder';
 import { sender, TYPED, wire } from '@/wire';
 
 /** How the kitchen trims and learns, and what hands and energy cost it, as typed; empty where one is not counted. */
-export const TRIMMING = wire()({
-  kind: 'kitchen.trimming',
-  version: 1,
-  body: z.object({
-    school: z.enum(TRIM_SCHOOLS),
-    setValue: TYPED,
-    /** An hour of hands. */
-    wage: TYPED,
-    /** A kWh of each fuel. */
-    electricity: TYPED,
-    gas: TYPED,
-    learning: z.enum(['ask', 'at once']),
-    /** Where the bench scale answers. */
-    scale: z.string().max(400),
-  }),
+export const Trimmed = z.object({
+  school: z.enum(TRIM_SCHOOLS),
+  setValue: TYPED,
+  /** An hour of hands. */
+  wage: TYPED,
+  /** A kWh of each fuel. */
+  electricity: TYPED,
+  gas: TYPED,
+  learning: z.enum(['ask', 'at once']),
+  /** Where the bench scale answers. */
+  scale: z.string().max(400, 'An address has at most 400 characters.'),
 });
+export const TRIMMING = wire()({ kind: 'kitchen.trimming', version: 1, body: Trimmed });
 
 export const keepTrimming = sender(TRIMMING);

@@ -17,7 +17,6 @@ export function AnotherInstead({ page }: { page: IngredientPage }) {
     <section>
       <h2>Another in its place</h2>
       <ChooseIngredient
-        id="instead"
         label={`Use in place of ${page.name}`}
         placeholder="What would be used instead?"
         except={page.id}

@@ -1,5 +1,7 @@
 'use client';
 
+import { Panel } from '@/ui/panel';
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
 import { MovementChart } from '@/ui/movement-chart';
@@ -15,7 +17,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
   const { money } = useFigures();
   return (
     <>
-      <div className="pot-head">
+      <Stack direction="horizontal" gap={3} className="page-head align-items-start">
         <div>
           <h1>{page.name}</h1>
           <p className="lead-line">
@@ -25,8 +27,8 @@ export function IngredientView({ page }: { page: IngredientPage }) {
           </p>
         </div>
         <ThreeFigures page={page} />
-      </div>
-      <div className="ingredient-page">
+      </Stack>
+      <div className="beside">
         <div>
           <h2>What a kilo cost as bought</h2>
           {page.sellers.some((s) => s.movement.length > 0) ? (
@@ -41,11 +43,11 @@ export function IngredientView({ page }: { page: IngredientPage }) {
           )}
           <Sellers page={page} />
         </div>
-        <aside className="ingredient-side">
+        <Panel>
           <WhichPrice page={page} />
           <AnotherInstead page={page} />
           <Facts page={page} />
-        </aside>
+        </Panel>
       </div>
     </>
   );
@@ -92,7 +94,7 @@ function Facts({ page }: { page: IngredientPage }) {
 function ThreeFigures({ page }: { readonly page: IngredientPage }) {
   const { money } = useFigures();
   return (
-    <div className="pot-head-figures">
+    <Stack direction="horizontal" gap={4} className="head-figures">
       <div>
         <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
         <span className="fig-label">{page.comesOff ? 'a kilo as it comes off' : 'a kilo as bought'}</span>
@@ -115,7 +117,7 @@ function ThreeFigures({ page }: { readonly page: IngredientPage }) {
         </span>
         <span className="fig-label">a usable kilo</span>
       </div>
-    </div>
+    </Stack>
   );
 }
 

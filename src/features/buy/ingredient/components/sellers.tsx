@@ -1,6 +1,8 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
@@ -27,7 +29,7 @@ export function Sellers({ page }: { page: IngredientPage }) {
   return (
     <section>
       <h2 id="sellers">Who sells it</h2>
-      <SheetTable className="sellers" aria-labelledby="sellers">
+      <SheetTable className="tall" aria-labelledby="sellers">
         <thead>
           <tr>
             <th scope="col">Costed from</th>
@@ -95,14 +97,14 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
       {page.mayEdit && !open && (
         <>
           {' '}
-          <button
-            type="button"
-            className="link-button"
+          <Button
+            variant="link"
+            size="sm"
             aria-label={`Weigh a pack of ${s.name}`}
             onClick={() => setOpen(true)}
           >
             weigh one
-          </button>
+          </Button>
         </>
       )}
       {open && (
@@ -148,10 +150,9 @@ function Seller({
   return (
     <tr className={s.costedFrom ? 'chosen' : ''}>
       <td>
-        <input
+        <Form.Check
           type="radio"
           name="costed-from"
-          className="radio-large"
           checked={chosen}
           disabled={!page.mayEdit || s.perKg === null}
           aria-label={`Cost ${page.name} from ${s.name}, ${s.supplier}`}
@@ -191,9 +192,9 @@ function Follows({ page, onFollow }: { readonly page: IngredientPage; readonly o
         <>
           Stays with the article chosen.{' '}
           {page.mayEdit && (
-            <button type="button" className="plain-button" onClick={onFollow}>
+            <Button variant="plain" size="sm" onClick={onFollow}>
               Follow whichever was priced last
-            </button>
+            </Button>
           )}
         </>
       ) : (

@@ -118,21 +118,22 @@ function OpenedPack({ page }: { page: IngredientPage }) {
     });
   };
   return (
-    <fieldset className="opened-pack" disabled={!page.mayEdit}>
-      <legend>An opened pack is charged</legend>
+    <fieldset className="mt-3" disabled={!page.mayEdit}>
+      <legend className="fig-label">An opened pack is charged</legend>
       {(['part', 'whole'] as const).map((partPack) => (
-        <label key={partPack}>
-          <input
-            type="radio"
-            name="part-pack"
-            className="radio-large"
-            checked={chosen === partPack}
-            onChange={() => set(partPack)}
-          />
-          {partPack === 'part'
-            ? 'by the part used, the rest back on the shelf'
-            : 'whole, the rest is lost to it'}
-        </label>
+        <Form.Check
+          key={partPack}
+          type="radio"
+          id={`part-pack-${partPack}`}
+          name="part-pack"
+          checked={chosen === partPack}
+          onChange={() => set(partPack)}
+          label={
+            partPack === 'part'
+              ? 'by the part used, the rest back on the shelf'
+              : 'whole, the rest is lost to it'
+          }
+        />
       ))}
       <Trouble says={state.message} />
     </fieldset>

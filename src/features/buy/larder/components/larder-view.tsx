@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
@@ -20,7 +22,7 @@ export function LarderView({ page }: { page: LarderPage }) {
   const more = found.hits - found.rows.length;
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Larder</h1>
           <p className="lead-line">
@@ -35,8 +37,8 @@ export function LarderView({ page }: { page: LarderPage }) {
           value={wanted}
           onChange={(event) => setWanted(event.target.value)}
         />
-      </div>
-      <div className="two-columns">
+      </Stack>
+      <div className="beside">
         <div>
           <Found rows={found.rows} mayEdit={page.mayEdit} />
           {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
@@ -56,7 +58,7 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
   const [taking, setTaking] = useState(false);
   return (
     <>
-      <tr className="larder-row">
+      <tr>
         <td>
           {row.own ? (
             <Link prefetch={false} href={`/buy/${row.id}`}>
@@ -79,14 +81,14 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
         </td>
         <td>
           {!row.own && mayEdit && !taking && (
-            <button
-              type="button"
-              className="plain-button"
+            <Button
+              variant="plain"
+              size="sm"
               aria-label={`Take ${row.name} into the kitchen`}
               onClick={() => setTaking(true)}
             >
               Take
-            </button>
+            </Button>
           )}
         </td>
       </tr>
@@ -106,7 +108,7 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
   const [keep, state] = useKept();
   return (
     <form
-      className="new-article"
+      className="fields flex-wrap align-items-end d-flex gap-3"
       onSubmit={(event) => {
         event.preventDefault();
         void keep(() => keepTaken({ reference: row.id, name })).then((ok) => ok && close());
@@ -115,19 +117,19 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
       <label>
         Called here
         <input
-          className="typed typed-wide"
+          className="typed typed-text"
           aria-label={`Name of ${row.name} in this kitchen`}
           aria-invalid={state.message ? true : undefined}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
       </label>
-      <button type="submit" className="plain-button" disabled={state.busy}>
+      <Button type="submit" variant="plain" size="sm" disabled={state.busy}>
         Take it into the kitchen
-      </button>
-      <button type="button" className="plain-button" onClick={close}>
+      </Button>
+      <Button variant="plain" size="sm" onClick={close}>
         Leave it
-      </button>
+      </Button>
       <Trouble as="span" says={state.message} />
     </form>
   );

@@ -1,7 +1,11 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import ListGroup from 'react-bootstrap/ListGroup';
+import { Panel } from '@/ui/panel';
 import { X } from 'lucide-react';
 import { useState } from 'react';
+import { useTell } from '@/ui/toasts';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
 import { keepMeasure, keepNoMeasure } from '../wire';
@@ -13,10 +17,11 @@ export function Measures({ page }: { page: LarderPage }) {
   const [name, setName] = useState('');
   const [amount, setAmount] = useState('');
   return (
-    <section className="side-box" aria-labelledby="measures">
+    <Panel as="section" aria-labelledby="measures">
       <h2 id="measures">The house’s own measures</h2>
       {page.mayEdit && (
         <form
+          className="d-flex flex-wrap align-items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
             void keep(() => keepMeasure({ name, amount })).then((ok) => {
@@ -28,8 +33,7 @@ export function Measures({ page }: { page: LarderPage }) {
         >
           a{' '}
           <input
-            className="typed typed-wide"
-            style={{ width: '6rem' }}
+            className="typed typed-text typed-narrow"
             aria-label="Name of the measure"
             placeholder="jug"
             autoComplete="off"
@@ -45,28 +49,29 @@ export function Measures({ page }: { page: LarderPage }) {
             value={amount}
             onChange={(event) => setAmount(event.target.value)}
           />{' '}
-          <button type="submit" className="plain-button" disabled={state.busy || name.trim() === ''}>
+          <Button type="submit" variant="plain" size="sm" disabled={state.busy || name.trim() === ''}>
             Define
-          </button>
+          </Button>
         </form>
       )}
       <Trouble says={state.message} />
-      <ul>
+      <ListGroup as="ul" variant="flush">
         {page.measures.map((m) => (
           <Measure key={m.id} measure={m} mayEdit={page.mayEdit} />
         ))}
-      </ul>
+      </ListGroup>
       <p className="quiet small-line">
         Written like any unit: “2 {page.measures[0]?.name ?? 'ladle'}s of cream”.
       </p>
-    </section>
+    </Panel>
   );
 }
 
 function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][number]; mayEdit: boolean }) {
   const [keep, state] = useKept();
+  const tell = useTell();
   return (
-    <li>
+    <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
         a {m.name} is <b className="fig">{m.amount}</b>
         {state.message && (
@@ -77,16 +82,25 @@ function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][numb
         )}
       </span>
       {mayEdit && (
-        <button
-          type="button"
-          className="plain-button"
+        <Button
+          variant="plain"
+          size="sm"
           aria-label={`Put the ${m.name} away`}
           disabled={state.busy}
-          onClick={() => void keep(() => keepNoMeasure({ id: m.id }))}
+          onClick={() =>
+            void keep(() => keepNoMeasure({ id: m.id })).then(
+              (ok) =>
+                ok &&
+                tell(
+                  `The ${m.name} is put away.`,
+                  () => void keep(() => keepMeasure({ name: m.name, amount: m.amount })),
+                ),
+            )
+          }
         >
           <X size={15} aria-hidden="true" />
-        </button>
+        </Button>
       )}
-    </li>
+    </ListGroup.Item>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { Panel } from '@/ui/panel';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { TypedField } from '@/ui/typed-field';
@@ -24,7 +25,7 @@ export function UsualBasis({ page }: { page: LarderPage }) {
   const send = (next: By, typed: string): void =>
     void keep(() => keepUsualBasis({ by: next, days: typed, seen: page.kitchenVersion }));
   return (
-    <section className="side-box" aria-labelledby="usual-basis">
+    <Panel as="section" aria-labelledby="usual-basis">
       <h2 id="usual-basis">Which price usually counts</h2>
       <Form.Select
         aria-label="Which price usually counts"
@@ -59,6 +60,6 @@ export function UsualBasis({ page }: { page: LarderPage }) {
       )}
       <Trouble id="usual-trouble" says={state.message} />
       <p className="quiet small-line">An ingredient may have a basis of its own: open it to set that.</p>
-    </section>
+    </Panel>
   );
 }

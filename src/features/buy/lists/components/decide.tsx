@@ -1,5 +1,7 @@
 'use client';
 
+import Nav from 'react-bootstrap/Nav';
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
@@ -22,7 +24,6 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 
 /** What would change, what is odd, what is asked and what is refused; then the decision. */
 export function Decide({ page }: { page: ListPage }) {
-  const router = useRouter();
   const [keep, state] = useKept();
   const { list } = page;
   const open = list.state === 'preview';
@@ -35,20 +36,23 @@ export function Decide({ page }: { page: ListPage }) {
         <p className="warning">This list was taken back: its prices no longer count.</p>
       )}
       {list.state === 'accepted' && <TakeBack page={page} />}
-      <div className="verdict-tabs" role="group" aria-label="Rows by what becomes of them">
-        {page.counts.map((c) => (
-          <button
-            key={c.verdict}
-            type="button"
-            aria-pressed={c.verdict === page.verdict}
-            onClick={() => router.push(at(c.verdict))}
-          >
-            <b>{c.rows}</b>
-            {VERDICT_WORDS[c.verdict]}
-          </button>
-        ))}
+      <Stack direction="horizontal" gap={3} className="flex-wrap my-3">
+        <Nav variant="pills" className="verdicts gap-2" aria-label="Rows by what becomes of them">
+          {page.counts.map((c) => (
+            <Nav.Link
+              key={c.verdict}
+              as={Link}
+              prefetch={false}
+              href={at(c.verdict)}
+              active={c.verdict === page.verdict}
+              aria-current={c.verdict === page.verdict ? 'page' : undefined}
+            >
+              <b>{c.rows}</b> {VERDICT_WORDS[c.verdict]}
+            </Nav.Link>
+          ))}
+        </Nav>
         {open && page.mayEdit && <Ending page={page} busy={state.busy} keep={keep} />}
-      </div>
+      </Stack>
       <Trouble says={state.message} />
       {decidable && page.rows.length > 0 && <AllOfThem page={page} keep={keep} />}
       {page.rows.length === 0 ? <p className="quiet">No rows here.</p> : <Rows page={page} open={open} />}
@@ -66,16 +70,16 @@ function Ending({ page: { list, counts }, busy, keep }: KeepingProps & { readonl
   const router = useRouter();
   const wanted = counts.reduce((sum, c) => sum + c.wanted, 0);
   return (
-    <span className="invoice-total" style={{ display: 'flex', gap: '0.8rem' }}>
-      <button
-        type="button"
-        className="plain-button"
+    <span className="ms-auto d-flex gap-3">
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() =>
           void keep(() => dropList({ id: list.id })).then((ok) => ok && router.push('/buy/lists'))
         }
       >
         Throw this list away
-      </button>
+      </Button>
       <Button disabled={busy || wanted === 0} onClick={() => void keep(() => accept({ id: list.id }))}>
         Write {wanted} {wanted === 1 ? 'price' : 'prices'} into the book
       </Button>
@@ -90,31 +94,31 @@ function AllOfThem({ page, keep }: KeepingProps) {
       {page.verdict === 'odd'
         ? 'Odd rows are written only if you take them. '
         : 'These are written unless you leave them out. '}
-      <button
-        type="button"
-        className="plain-button"
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() =>
           void keep(() => keepWanted({ id: list.id, where: { verdict: page.verdict }, wanted: true }))
         }
       >
         Take all
-      </button>{' '}
-      <button
-        type="button"
-        className="plain-button"
+      </Button>{' '}
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() =>
           void keep(() => keepWanted({ id: list.id, where: { verdict: page.verdict }, wanted: false }))
         }
       >
         Leave all out
-      </button>
+      </Button>
     </p>
   );
 }
 
 function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean }) {
   return (
-    <SheetTable className="invoice-lines">
+    <SheetTable className="invoice-lines roomy">
       <thead>
         <tr>
           <th scope="col">Line, code, what</th>
@@ -146,7 +150,7 @@ function MoreRows({
   readonly at: (verdict: Verdict, from?: number) => string;
 }) {
   return (
-    <p className="more">
+    <p className="my-3">
       {page.from > 0 && (
         <Link prefetch={false} href={at(page.verdict, Math.max(0, page.from - 50))}>
           Earlier rows

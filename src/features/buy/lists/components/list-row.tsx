@@ -1,11 +1,13 @@
 'use client';
 
-import { useState } from 'react';
+import { useCallback, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { ImportRow } from '@/db/price-list-rows';
+import { Combo } from '@/ui/combo';
 import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
+import { findBuyable, findGoods } from '../../purchases/actions';
 import { keepAssigned, keepWanted } from '../wire';
 import type { ListPage } from '../queries';
 
@@ -53,19 +55,16 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
           </span>
         )}
       </td>
-      <td>
-        {mayTake && (
-          <input
-            type="checkbox"
-            className="radio-large"
-            aria-label={`Take ${name}`}
-            checked={taken}
-            onChange={toggle}
-          />
-        )}
-      </td>
+      <td>{mayTake && <Form.Check aria-label={`Take ${name}`} checked={taken} onChange={toggle} />}</td>
     </tr>
   );
+}
+
+interface Meant {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+  readonly to: { readonly article: string } | { readonly ingredient: string };
 }
 
 /** A row that nobody knows: asked which article it is, or of what it is a new one. */
@@ -82,39 +81,44 @@ function WhatIsIt({
   readonly busy: boolean;
   readonly keep: ReturnType<typeof useKept>[0];
 }) {
+  const { supplier } = page.list;
+  const find = useCallback(
+    async (wanted: string): Promise<Meant[]> => {
+      const [articles, things] = await Promise.all([findGoods(supplier, wanted), findBuyable(wanted)]);
+      return [
+        ...articles.map((a) => ({
+          id: a.id,
+          name: a.name,
+          says: `the same, ${a.pack}`,
+          to: { article: a.id },
+        })),
+        ...things.map((t) => ({
+          id: t.id,
+          name: t.name,
+          says: 'a new article of it',
+          to: { ingredient: t.id },
+        })),
+      ];
+    },
+    [supplier],
+  );
+  const known = row.ingredient === undefined ? undefined : page.assigned[row.ingredient];
   return (
-    <Form.Select
+    <Combo<Meant>
       size="sm"
-      aria-label={`What is ${name}`}
-      value={row.ingredient ? `ingredient:${row.ingredient}` : ''}
+      label={`What is ${name}`}
+      placeholder="leave it out"
+      className="which-thing"
       disabled={busy}
-      onChange={(event) => {
-        const [kind, id = ''] = event.target.value.split(':');
-        if (id === '') return;
-        void keep(() =>
-          keepAssigned({
-            id: page.list.id,
-            line: row.line,
-            to: kind === 'article' ? { article: id } : { ingredient: id },
-          }),
-        );
-      }}
-    >
-      <option value="">leave it out</option>
-      <optgroup label="The same as">
-        {page.articles.map((a) => (
-          <option key={a.id} value={`article:${a.id}`}>
-            {a.name}, {a.pack}
-          </option>
-        ))}
-      </optgroup>
-      <optgroup label="A new article of">
-        {page.ingredients.map((i) => (
-          <option key={i.id} value={`ingredient:${i.id}`}>
-            {i.name}
-          </option>
-        ))}
-      </optgroup>
-    </Form.Select>
+      find={find}
+      chosen={
+        row.ingredient && known
+          ? { id: row.ingredient, name: known, says: '', to: { ingredient: row.ingredient } }
+          : undefined
+      }
+      choose={(meant) =>
+        meant && void keep(() => keepAssigned({ id: page.list.id, line: row.line, to: meant.to }))
+      }
+    />
   );
 }

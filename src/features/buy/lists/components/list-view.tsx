@@ -15,7 +15,7 @@ export function ListView({ page }: { page: ListPage }) {
     <>
       <h1>{list.fileName}</h1>
       <p className="lead-line">
-        {list.supplierName}, read {list.startedAt.slice(0, 10)}
+        {list.supplierName}, read {day(list.startedAt)}
         {list.on && `, prices from ${day(list.on)}`}
         {page.columns && ` · ${page.columns.rows} rows, ${page.columns.how}`}
         {list.state === 'preview' && !page.columns && (

@@ -2,14 +2,19 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useRef, useState } from 'react';
-import Form from 'react-bootstrap/Form';
+import { useMemo, useState } from 'react';
+import { useDropzone } from 'react-dropzone';
+import Button from 'react-bootstrap/Button';
+import Spinner from 'react-bootstrap/Spinner';
+import Stack from 'react-bootstrap/Stack';
 import { noAnswer, type Reply } from '@/wire';
 import { Trouble } from '@/ui/trouble';
 import type { ListsPage } from '../queries';
 import { LARGEST_MB, takeFetched, takeFile } from '../wire';
+import { Combo } from '@/ui/combo';
+import { DataTable, type Column } from '@/ui/data-table';
 import { useFigures } from '@/ui/figures';
-import { SheetTable } from '@/ui/sheet-table';
+import { useSearch } from '@/ui/use-search';
 
 const STATE_WORDS = {
   columns: 'waits for its columns',
@@ -67,135 +72,112 @@ function useTaking(supplier: string) {
 }
 
 function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
-  const [supplier, setSupplier] = useState(suppliers[0]?.id ?? '');
-  const [over, setOver] = useState(false);
-  const { busy, trouble, take, send } = useTaking(supplier);
-  const known = suppliers.find((s) => s.id === supplier);
+  const [supplier, setSupplier] = useState(suppliers.length === 1 ? suppliers[0] : undefined);
+  const { busy, trouble, take, send } = useTaking(supplier?.id ?? '');
+  const { getRootProps, getInputProps, open, isDragActive } = useDropzone({
+    noClick: true,
+    noKeyboard: true,
+    multiple: false,
+    disabled: busy !== null || !supplier,
+    onDrop: ([file]) => send(file),
+  });
   return (
-    <div
-      className={`drop${over ? ' over' : ''}`}
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(event) => {
-        event.preventDefault();
-        setOver(false);
-        send(event.dataTransfer.files[0]);
-      }}
-    >
-      <div className="invoice-head" style={{ justifyContent: 'center' }}>
-        <Form.Select
-          aria-label="Whose list"
-          value={supplier}
-          style={{ width: 'auto' }}
-          onChange={(event) => setSupplier(event.target.value)}
-        >
-          {suppliers.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </Form.Select>
-        <ChooseFile disabled={busy !== null} send={send} />
-        {known?.priceList && (
-          <button
-            type="button"
-            className="btn btn-outline-primary"
+    <div {...getRootProps({ className: `drop text-center my-3${isDragActive ? ' over' : ''}` })}>
+      <Stack direction="horizontal" gap={3} className="flex-wrap justify-content-center">
+        <Combo
+          label="Whose list"
+          placeholder="Whose list is it?"
+          className="which-thing"
+          chosen={supplier}
+          find={useSearch(suppliers)}
+          choose={setSupplier}
+        />
+        <input {...getInputProps({ 'aria-label': 'Price list file', accept: '.csv,.txt,.tsv,.xlsx' })} />
+        <Button disabled={busy !== null || !supplier} onClick={open}>
+          Choose its file
+        </Button>
+        {supplier?.priceList && (
+          <Button
+            variant="outline-primary"
             disabled={busy !== null}
-            onClick={() => void take(`Asking ${known.name} …`, () => takeFetched({ supplier }))}
+            onClick={() =>
+              void take(`Asking ${supplier.name} …`, () => takeFetched({ supplier: supplier.id }))
+            }
           >
-            Fetch today’s from {known.name}
-          </button>
+            Fetch today’s from {supplier.name}
+          </Button>
         )}
-      </div>
-      <p className="quiet" role="status">
-        {busy ?? 'or drop it here: CSV or Excel, columns in any order, comma or point, up to 100,000 rows'}
+      </Stack>
+      <p className="quiet mt-3 mb-0" role="status">
+        {busy && <Spinner size="sm" className="me-2" aria-hidden="true" />}
+        {busy ??
+          (supplier
+            ? 'or drop it here: CSV or Excel, columns in any order, comma or point, up to 100,000 rows'
+            : 'Say whose list it is, then choose the file or drop it here.')}
       </p>
       <Trouble says={trouble} />
     </div>
   );
 }
 
-function ChooseFile({
-  disabled,
-  send,
-}: {
-  readonly disabled: boolean;
-  readonly send: (file: File | undefined) => void;
-}) {
-  const input = useRef<HTMLInputElement>(null);
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        className="visually-hidden"
-        aria-label="Price list file"
-        tabIndex={-1}
-        accept=".csv,.txt,.tsv,.xlsx"
-        onChange={(event) => {
-          send(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <button
-        type="button"
-        className="btn btn-primary"
-        disabled={disabled}
-        onClick={() => input.current?.click()}
-      >
-        Choose its file
-      </button>
-    </>
-  );
-}
+type Import = ListsPage['imports'][number];
 
 function Imports({ imports }: Pick<ListsPage, 'imports'>) {
   const { day } = useFigures();
-  return (
-    <SheetTable className="list-table">
-      <thead>
-        <tr>
-          <th scope="col">List</th>
-          <th scope="col" className="left">
-            Supplier
-          </th>
-          <th scope="col" className="left">
-            Read
-          </th>
-          <th scope="col" className="left">
-            Prices from
-          </th>
-          <th scope="col" className="left">
-            What became of it
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {imports.map((i) => (
-          <tr key={i.id}>
-            <td>
-              <Link prefetch={false} href={`/buy/lists/${i.id}`}>
-                {i.fileName}
-              </Link>
-            </td>
-            <td className="left">{i.supplierName}</td>
-            <td className="left fig">{i.startedAt.slice(0, 10)}</td>
-            <td className="left fig">{i.on ? day(i.on) : ''}</td>
-            <td className="left">
-              <span
-                className={i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'state-word'}
-              >
-                {STATE_WORDS[i.state]}
-              </span>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </SheetTable>
+  const columns = useMemo(
+    (): Column<Import>[] => [
+      {
+        id: 'list',
+        head: 'List',
+        by: (i) => i.fileName,
+        cell: (i) => (
+          <Link prefetch={false} href={`/buy/lists/${i.id}`}>
+            {i.fileName}
+          </Link>
+        ),
+      },
+      {
+        id: 'supplier',
+        head: 'Supplier',
+        left: true,
+        by: (i) => i.supplierName,
+        cell: (i) => i.supplierName,
+      },
+      {
+        id: 'read',
+        head: 'Read',
+        left: true,
+        largestFirst: true,
+        className: 'fig',
+        by: (i) => i.startedAt,
+        cell: (i) => day(i.startedAt),
+      },
+      {
+        id: 'from',
+        head: 'Prices from',
+        left: true,
+        largestFirst: true,
+        className: 'fig',
+        by: (i) => i.on,
+        cell: (i) => (i.on ? day(i.on) : ''),
+      },
+      {
+        id: 'state',
+        head: 'What became of it',
+        left: true,
+        by: (i) => STATE_WORDS[i.state],
+        cell: (i) => (
+          <span
+            className={i.state === 'accepted' ? 'cheaper' : i.state === 'undone' ? 'quiet' : 'fw-semibold'}
+          >
+            {STATE_WORDS[i.state]}
+          </span>
+        ),
+      },
+    ],
+    [day],
   );
+  return <DataTable className="list-table tall" columns={columns} rows={imports} rowKey={(i) => i.id} />;
 }
 
 /** A file's bytes as letters. */

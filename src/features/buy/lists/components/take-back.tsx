@@ -1,6 +1,9 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import { Panel } from '@/ui/panel';
 import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
 import { undo } from '../wire';
@@ -12,21 +15,21 @@ export function TakeBack({ page }: { page: ListPage }) {
   const [also, setAlso] = useState(false);
   if (!page.mayEdit) return null;
   return (
-    <div className="side-box">
-      <p style={{ margin: 0 }}>
+    <Panel as="div">
+      <p className="m-0">
         <span className="cheaper">Its prices are in the book.</span>{' '}
-        <button
-          type="button"
-          className="plain-button"
+        <Button
+          variant="plain"
+          size="sm"
           disabled={state.busy}
           onClick={() => void keep(() => undo({ id: page.list.id, alsoEdited: also }))}
         >
           Take the whole list back
-        </button>
+        </Button>
       </p>
       {page.edited.length > 0 && (
         <>
-          <p className="warning" style={{ margin: '0.5rem 0 0' }}>
+          <p className="warning m-0">
             Edited since, and kept as they are unless you say so:{' '}
             {page.edited
               .slice(0, 12)
@@ -34,13 +37,15 @@ export function TakeBack({ page }: { page: ListPage }) {
               .join(', ')}
             {page.edited.length > 12 && ` and ${page.edited.length - 12} more`}
           </p>
-          <label>
-            <input type="checkbox" className="radio-large" checked={also} onChange={() => setAlso(!also)} />{' '}
-            take those list prices back too
-          </label>
+          <Form.Check
+            id="also-edited"
+            checked={also}
+            onChange={() => setAlso(!also)}
+            label="take those list prices back too"
+          />
         </>
       )}
       <Trouble says={state.message} />
-    </div>
+    </Panel>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { HowFar } from '@/ui/how-far';
@@ -51,9 +52,9 @@ export function Working({
       <p role="status">
         {now?.stage === 'writing' ? 'Writing' : 'Looking through'} {now ? `${now.done} of ${now.total}` : '…'}{' '}
         {mayStop && (
-          <button type="button" className="plain-button" onClick={() => void stop(id)}>
+          <Button variant="plain" size="sm" onClick={() => void stop(id)}>
             Stop
-          </button>
+          </Button>
         )}
       </p>
       <HowFar now={Math.round(share * 100)} label="How far it is" />

@@ -1,115 +1,152 @@
 'use client';
 
-import { X } from 'lucide-react';
-import { useId } from 'react';
-import Form from 'react-bootstrap/Form';
+import { useId, type KeyboardEvent } from 'react';
+import Button from 'react-bootstrap/Button';
+import { useController, useWatch } from 'react-hook-form';
 import { deliveryWords } from '@/core/larder';
-import type { Manner } from '@/core/quantity';
+import { Combo } from '@/ui/combo';
 import { useFigures } from '@/ui/figures';
-import type { PurchaseForm } from '../queries';
-import { understandGoods } from '../understand';
-import { NewArticleFields, factsOf } from './new-article-fields';
-import type { Draft, DraftGoods } from './use-draft';
 import { Trouble } from '@/ui/trouble';
+import type { ArticleChoice } from '../queries';
+import { understandGoods } from '../understand';
+import { NewArticleFields } from './new-article-fields';
+import { factsAbout } from './question';
+import { TakeOut } from './take-out';
+import { emptyGoods, type DraftGoods } from './use-draft';
+import type { Invoice } from './use-invoice';
 
 interface Props {
   readonly index: number;
-  readonly line: DraftGoods;
-  readonly draft: Draft;
-  readonly form: PurchaseForm;
-  readonly manner: Manner;
-  readonly mistakes: ReadonlyMap<string, string>;
-  readonly onChange: (line: DraftGoods) => void;
-  readonly onRemove: () => void;
+  readonly invoice: Invoice;
+  /** The article on it, as far as it is known. */
+  readonly of: ArticleChoice | undefined;
 }
 
-const NEW = 'new';
 const FIELDS = ['packs', 'packPrice', 'delivered', 'rejected'] as const;
-const FIELD_WORDS = {
+type Field = (typeof FIELDS)[number];
+const FIELD_WORDS: Readonly<Record<Field, string>> = {
   packs: 'packs',
   packPrice: 'net price of a pack',
   delivered: 'what came',
   rejected: 'what was sent back at the door',
-} as const;
+};
 /** A price that moved by more than this is worth a word. */
 const MOVED = 0.1;
+const NEW = { id: 'new', name: 'Something new …' };
 
 /** One goods line: article, packs, price and what came, with what was understood beside it. */
 export function GoodsRow(props: Props) {
-  const { index, line, draft, form, manner, onChange, onRemove } = props;
+  const { index: i, invoice } = props;
+  const { form, page, takeOut } = invoice;
   const id = useId();
-  const { article, read, wrong, name, asksInPlace, words } = readLine(props);
-  const set = (part: Partial<DraftGoods>): void => onChange({ ...line, ...part });
+  const line = useWatch({ control: form.control, name: `lines.${i}` }) as DraftGoods;
+  const read = useRead(props, line);
+  const { article, words, question } = read;
+  const fields = page.corrects ? FIELDS.filter((f) => f !== 'rejected') : FIELDS;
+  const more = words.length > 0 || read.asksInPlace || question !== undefined;
   return (
-    <>
-      <tr className={line.newArticle || words.length > 0 || asksInPlace ? 'no-line' : ''}>
+    <tbody>
+      <tr>
         <td>
-          <WhichArticle
-            index={index}
-            line={line}
-            form={form}
-            supplier={draft.supplier}
-            wrong={wrong('article')}
-            set={set}
-          />
+          {page.corrects ? (
+            <OfWhat article={article} packs={page.corrects.lines[i]?.packs} />
+          ) : (
+            <WhichArticle {...props} line={line} wrong={read.wrong('article')} />
+          )}
         </td>
-        {FIELDS.map((field) => (
+        {fields.map((field) => (
           <td key={field}>
             <OneField
-              label={`Line ${index + 1}, ${FIELD_WORDS[field]}`}
-              wrong={wrong(field)}
-              describedBy={words.length > 0 ? id : undefined}
-              value={line[field]}
-              placeholder={field === 'packPrice' ? article?.lastPackPrice : undefined}
-              disabled={draft.kind === 'credit note' && field === 'rejected'}
-              onTyped={(text) => set({ [field]: text })}
+              {...props}
+              field={field}
+              wrong={read.wrong(field)}
+              describedBy={more ? id : undefined}
+              last={article}
             />
           </td>
         ))}
-        <td className="left understood">
-          {read?.ok && <Understood read={read.value} last={article} kind={draft.kind} />}
+        <td className="left small-line quiet">
+          {read.read?.ok && (
+            <Understood read={read.read.value} last={article} credits={page.corrects !== undefined} />
+          )}
         </td>
         <td>
-          <button type="button" className="plain-button" aria-label={`Take ${name} out`} onClick={onRemove}>
-            <X size={16} aria-hidden="true" />
-          </button>
+          {!page.corrects && <TakeOut label={`Take ${read.name} out`} act={() => takeOut(i, read.name)} />}
         </td>
       </tr>
       {line.newArticle && (
         <tr className="note-row">
-          <td colSpan={7} className="left">
-            <NewArticleFields index={index} line={line} form={form} manner={manner} set={set} />
+          <td colSpan={7}>
+            <NewArticleFields index={i} typed={line.newArticle} invoice={invoice} />
           </td>
         </tr>
       )}
-      {(words.length > 0 || asksInPlace) && (
-        <tr className="note-row">
-          <td colSpan={7} className="left">
-            <Words id={id} words={words} />
-            {article && asksInPlace && <InPlaceOf article={article.id} line={line} form={form} set={set} />}
-          </td>
-        </tr>
-      )}
-    </>
+      {more && <Notes {...props} id={id} line={line} read={read} />}
+    </tbody>
   );
 }
+
+/** What is wrong with a line, what is asked about it, and what it came in place of. */
+function Notes({
+  id,
+  line,
+  read,
+  ...props
+}: Props & { readonly id: string; readonly line: DraftGoods; readonly read: ReturnType<typeof useRead> }) {
+  return (
+    <tr className="note-row">
+      <td colSpan={7} id={id}>
+        {read.words.map((message) => (
+          <Trouble key={message} as="div" says={message} />
+        ))}
+        {read.question !== undefined && (
+          <div role="alert" className="warning">
+            {read.question}{' '}
+            <Button variant="plain" size="sm" onClick={() => props.invoice.mean(line)}>
+              It is right
+            </Button>
+          </div>
+        )}
+        {read.article && read.asksInPlace && <InPlaceOf {...props} />}
+      </td>
+    </tr>
+  );
+}
+
+/** What stood on the invoice that is corrected. */
+const OfWhat = ({
+  article,
+  packs,
+}: {
+  readonly article: ArticleChoice | undefined;
+  readonly packs: number | undefined;
+}) => (
+  <>
+    {article?.name ?? 'an article that has gone'}
+    <div className="small-line quiet">
+      {article?.pack}, {packs} invoiced
+    </div>
+  </>
+);
+
+type Understand = Extract<ReturnType<typeof understandGoods>, { ok: true }>['value'];
 
 function Understood({
   read,
   last,
-  kind,
+  credits,
 }: {
-  read: Extract<ReturnType<typeof understandGoods>, { ok: true }>['value'];
-  last: PurchaseForm['articles'][number] | undefined;
-  kind: Draft['kind'];
+  readonly read: Understand;
+  readonly last: ArticleChoice | undefined;
+  readonly credits: boolean;
 }) {
   const { money, kilos } = useFigures();
   const { received: r } = read;
   const before = last?.lastPackPrice === undefined ? undefined : Number(last.lastPackPrice);
-  const moved = before ? Number(read.packPrice) / before - 1 : 0;
+  const moved = before && !credits ? Number(read.packPrice) / before - 1 : 0;
   return (
     <>
-      {kind === 'credit note' ? (
+      {credits ? (
         <>
           {money(r.money.toNumber())} back{r.acceptedG < 0 && `, ${kilos(-r.acceptedG)} out of the store`}
         </>
@@ -136,139 +173,149 @@ function Understood({
 
 /** An article of this supplier, or something never bought before. */
 function WhichArticle({
-  index,
+  index: i,
+  invoice: { form, goods },
+  of,
   line,
-  form,
-  supplier,
   wrong,
-  set,
-}: {
-  readonly index: number;
-  readonly line: DraftGoods;
-  readonly form: PurchaseForm;
-  readonly supplier: string;
-  readonly wrong: boolean;
-  readonly set: (part: Partial<DraftGoods>) => void;
-}) {
-  const sold = form.articles.filter((a) => a.supplier === supplier);
+}: Props & { readonly line: DraftGoods; readonly wrong: boolean }) {
+  const { field } = useController({ control: form.control, name: `lines.${i}.article` });
+  const supplier = useWatch({ control: form.control, name: 'supplier' });
+  const choose = (chosen: { readonly id: string } | undefined): void => {
+    form.clearErrors(`lines.${i}`);
+    if (chosen?.id === NEW.id) {
+      form.setValue(`lines.${i}.newArticle`, {
+        ingredient: '',
+        name: '',
+        code: '',
+        pack: '',
+        eachWeighs: '',
+        litreWeighs: '',
+      });
+      field.onChange('');
+      return;
+    }
+    form.setValue(`lines.${i}.newArticle`, undefined);
+    field.onChange(chosen?.id ?? '');
+    // Whose invoice it is follows from the first thing on it, where nobody has said.
+    const seller = goods.articles.get(chosen?.id ?? '')?.supplier;
+    if (seller && supplier === '') form.setValue('supplier', seller, { shouldDirty: true });
+    // Who has gone on already is not called back.
+    const stillHere = document.activeElement?.getAttribute('aria-label') === `Line ${i + 1}, article`;
+    if (chosen && stillHere) form.setFocus(`lines.${i}.packs`);
+  };
   return (
-    <Form.Select
-      aria-label={`Line ${index + 1}, article`}
-      value={line.newArticle ? NEW : line.article}
-      isInvalid={wrong}
-      onChange={(event) =>
-        event.target.value === NEW
-          ? set({
-              article: '',
-              newArticle: {
-                ingredient: '',
-                name: '',
-                code: '',
-                pack: '',
-                eachWeighs: '',
-                litreWeighs: '',
-              },
-            })
-          : set({ article: event.target.value, newArticle: undefined })
-      }
-    >
-      <option value="">Choose an article</option>
-      {sold.map((a) => (
-        <option key={a.id} value={a.id}>
-          {a.name}, {a.pack}
-        </option>
-      ))}
-      <option value={NEW}>Something new …</option>
-    </Form.Select>
+    <Combo<{ id: string; name: string; says?: string }>
+      label={`Line ${i + 1}, article`}
+      placeholder="what is it?"
+      className="which-thing"
+      inputRef={field.ref}
+      chosen={line.newArticle ? NEW : of}
+      find={goods.sold(supplier)}
+      also={[NEW]}
+      choose={choose}
+      invalid={wrong}
+    />
   );
 }
 
 /** What was ordered, where something else came. */
-function InPlaceOf({
-  article,
-  line,
-  form,
-  set,
-}: {
-  readonly article: string;
-  readonly line: DraftGoods;
-  readonly form: PurchaseForm;
-  readonly set: (part: Partial<DraftGoods>) => void;
-}) {
+function InPlaceOf({ index: i, invoice: { form, goods } }: Props) {
+  const { field } = useController({ control: form.control, name: `lines.${i}.inPlaceOf` });
   return (
-    <label className="understood">
-      in place of{' '}
-      <select value={line.inPlaceOf} onChange={(event) => set({ inPlaceOf: event.target.value })}>
-        <option value="">nothing: it is what was ordered</option>
-        {form.articles
-          .filter((a) => a.id !== article)
-          .map((a) => (
-            <option key={a.id} value={a.id}>
-              {a.name}
-            </option>
-          ))}
-      </select>
-    </label>
+    <div className="small-line quiet d-flex align-items-center gap-2">
+      came in place of
+      <Combo
+        size="sm"
+        label={`Line ${i + 1}, in place of`}
+        placeholder="nothing: it is what was ordered"
+        className="which-thing"
+        inputRef={field.ref}
+        chosen={goods.articles.get(field.value)}
+        find={goods.sold('')}
+        choose={(a) => field.onChange(a?.id ?? '')}
+      />
+    </div>
   );
 }
 
-/** What is understood of a line, and what is wrong with it: its own mistakes first, else what shows while it is typed. */
-function readLine({ index, line, draft, form, manner, mistakes }: Omit<Props, 'onChange' | 'onRemove'>) {
-  const article = form.articles.find((a) => a.id === line.article);
-  const facts = line.newArticle
-    ? factsOf(line.newArticle, form, manner)
-    : article && { packG: article.packG, thing: article.thing };
-  const read = facts && understandGoods(line, facts, manner, draft.kind);
+/** What is understood of a line, what is wrong with it, and what is asked about it: its own mistakes first, else what shows while it is typed. */
+function useRead({ index: i, invoice, of: article }: Props, line: DraftGoods) {
+  const { form, page, goods, manner } = invoice;
+  const supplier = useWatch({ control: form.control, name: 'supplier' });
+  const facts = factsAbout(line, { ...goods, manner });
+  const kind = page.corrects ? 'credit note' : 'invoice';
+  const read = facts && understandGoods(line, facts, manner, kind);
   const started = line.packs.trim() !== '' && line.packPrice.trim() !== '';
-  const live =
-    read && !read.ok && started ? { path: read.trouble.path, message: read.trouble.message } : undefined;
-  const own = [...mistakes].filter(([path]) => path.startsWith(`lines[${index}]`));
+  const live = read && !read.ok && started ? read.trouble : undefined;
+  const own = messagesOf(form.formState.errors.lines?.[i]);
+  const theirs =
+    article && !page.corrects && article.supplier !== supplier
+      ? `${article.name} is ${named(page.suppliers, article.supplier)}’s: choose what ${named(page.suppliers, supplier)} sells.`
+      : undefined;
   const wrong = (field: string): boolean =>
-    live?.path === field || own.some(([path]) => path === `lines[${index}].${field}`);
-  const name = article?.name ?? line.newArticle?.name ?? `line ${index + 1}`;
-  const asksInPlace = article !== undefined && draft.kind === 'invoice' && started;
-  const words = [...own.map(([, m]) => m), ...(live && own.length === 0 ? [live.message] : [])];
-  return { article, read, wrong, name, asksInPlace, words };
+    live?.path === field ||
+    own.some(([path]) => path === field) ||
+    (field === 'article' && theirs !== undefined);
+  return {
+    article,
+    read,
+    wrong,
+    name: article?.name ?? (line.newArticle?.name || `line ${i + 1}`),
+    asksInPlace: article !== undefined && !page.corrects && started,
+    question: invoice.asks(line),
+    words: [
+      ...own.map(([, m]) => m),
+      ...(live && own.length === 0 ? [live.message] : []),
+      ...(theirs ? [theirs] : []),
+    ],
+  };
 }
 
-function Words({ id, words }: { readonly id: string; readonly words: readonly string[] }) {
-  return (
-    <span id={id}>
-      {words.map((message) => (
-        <Trouble key={message} as="span" says={message} />
-      ))}
-    </span>
-  );
+const named = (all: readonly { readonly id: string; readonly name: string }[], id: string): string =>
+  all.find((s) => s.id === id)?.name ?? 'nobody';
+
+/** Mistakes of a line, each with the field it stands in. */
+function messagesOf(errors: unknown, path = ''): [string, string][] {
+  if (typeof errors !== 'object' || errors === null) return [];
+  if ('message' in errors && typeof errors.message === 'string') return [[path, errors.message]];
+  return Object.entries(errors)
+    .filter(([key]) => key !== 'ref')
+    .flatMap(([key, below]) => messagesOf(below, path === '' ? key : `${path}.${key}`));
 }
 
 function OneField({
-  label,
+  index: i,
+  invoice: { form, lines, page },
+  field,
   wrong,
   describedBy,
-  value,
-  placeholder,
-  disabled,
-  onTyped,
-}: {
-  readonly label: string;
+  last,
+}: Props & {
+  readonly field: Field;
   readonly wrong: boolean;
   readonly describedBy: string | undefined;
-  readonly value: string;
-  readonly placeholder: string | undefined;
-  readonly disabled: boolean;
-  readonly onTyped: (text: string) => void;
+  readonly last: ArticleChoice | undefined;
 }) {
+  // Enter goes down the paper: to the next line, and behind the last one to a new one.
+  const enter = (event: KeyboardEvent): void => {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    const next = i + 1;
+    if (page.corrects) return next < lines.fields.length ? form.setFocus(`lines.${next}.packs`) : undefined;
+    if (next < lines.fields.length) form.setFocus(`lines.${next}.article`);
+    else lines.append(emptyGoods(), { focusName: `lines.${next}.article` });
+  };
   return (
     <input
       className="typed"
-      aria-label={label}
+      aria-label={`Line ${i + 1}, ${FIELD_WORDS[field]}`}
       aria-invalid={wrong ? true : undefined}
       aria-describedby={describedBy}
       autoComplete="off"
-      value={value}
-      placeholder={placeholder}
-      disabled={disabled}
-      onChange={(event) => onTyped(event.target.value)}
+      placeholder={field === 'packPrice' ? last?.lastPackPrice : undefined}
+      onKeyDown={enter}
+      {...form.register(`lines.${i}.${field}`, { onChange: () => form.clearErrors(`lines.${i}`) })}
     />
   );
 }

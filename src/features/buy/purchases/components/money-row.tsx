@@ -1,64 +1,52 @@
 'use client';
 
-import { X } from 'lucide-react';
 import { Trouble } from '@/ui/trouble';
-import type { DraftLine } from './use-draft';
-
-type Extra = Exclude<DraftLine, { is: 'goods' }>;
+import { TakeOut } from './take-out';
+import type { Invoice } from './use-invoice';
 
 const WORDS = { deposit: 'Deposit', tax: 'Tax', delivery: 'Delivery', discount: 'Discount' } as const;
 
 /** A line of money that is no goods: it counts in the total and in no price. */
 export function MoneyRow({
-  index,
-  line,
-  mistake,
-  onChange,
-  onRemove,
+  index: i,
+  is,
+  invoice: { form, takeOut },
 }: {
   readonly index: number;
-  readonly line: Extra;
-  readonly mistake: string | undefined;
-  readonly onChange: (line: Extra) => void;
-  readonly onRemove: () => void;
+  readonly is: keyof typeof WORDS;
+  readonly invoice: Invoice;
 }) {
+  const wrong = form.getFieldState(`lines.${i}.amount`, form.formState).error?.message;
   return (
-    <tr>
-      <td>
-        {WORDS[line.is]}
-        <span className="understood"> in no price</span>
-      </td>
-      <td />
-      <td>
-        <input
-          className="typed"
-          aria-label={`Line ${index + 1}, ${WORDS[line.is]}`}
-          aria-invalid={mistake ? true : undefined}
-          autoComplete="off"
-          value={line.amount}
-          onChange={(event) => onChange({ ...line, amount: event.target.value })}
-        />
-      </td>
-      <td colSpan={3} className="left">
-        <input
-          className="typed typed-wide"
-          aria-label={`Line ${index + 1}, note`}
-          placeholder="note"
-          value={line.note}
-          onChange={(event) => onChange({ ...line, note: event.target.value })}
-        />
-        <Trouble as="div" says={mistake} />
-      </td>
-      <td>
-        <button
-          type="button"
-          className="plain-button"
-          aria-label={`Take line ${index + 1} out`}
-          onClick={onRemove}
-        >
-          <X size={16} aria-hidden="true" />
-        </button>
-      </td>
-    </tr>
+    <tbody>
+      <tr>
+        <td>
+          {WORDS[is]}
+          <span className="small-line quiet"> in no price</span>
+        </td>
+        <td />
+        <td>
+          <input
+            className="typed"
+            aria-label={`Line ${i + 1}, ${WORDS[is]}`}
+            aria-invalid={wrong ? true : undefined}
+            autoComplete="off"
+            {...form.register(`lines.${i}.amount`)}
+          />
+        </td>
+        <td colSpan={3} className="left">
+          <input
+            className="typed typed-text w-100"
+            aria-label={`Line ${i + 1}, note`}
+            placeholder="note"
+            {...form.register(`lines.${i}.note`)}
+          />
+          <Trouble as="div" says={wrong} />
+        </td>
+        <td>
+          <TakeOut label={`Take line ${i + 1} out`} act={() => takeOut(i, WORDS[is])} />
+        </td>
+      </tr>
+    </tbody>
   );
 }

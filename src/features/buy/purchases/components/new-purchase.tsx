@@ -1,64 +1,64 @@
 'use client';
 
+import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
-import type { PurchaseForm } from '../queries';
+import Spinner from 'react-bootstrap/Spinner';
+import Stack from 'react-bootstrap/Stack';
+import { useWatch } from 'react-hook-form';
 import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
+import { Trouble } from '@/ui/trouble';
+import type { PurchaseForm } from '../queries';
 import { GoodsRow } from './goods-row';
 import { MoneyRow } from './money-row';
 import { PurchaseHead } from './purchase-head';
 import { emptyGoods } from './use-draft';
-import { totalOf, useNewPurchase, type Mistakes, type NewPurchaseForm } from './use-new-purchase';
-import { Trouble } from '@/ui/trouble';
-import { SheetTable } from '@/ui/sheet-table';
+import { totalOf, useInvoice, type Invoice } from './use-invoice';
 
 const EXTRAS = { deposit: 'Deposit', tax: 'Tax', delivery: 'Delivery', discount: 'Discount' } as const;
 
 /** An invoice or credit note being written down: every line says what was understood of it. */
-export function NewPurchase({ form }: { form: PurchaseForm }) {
-  const written = useNewPurchase(form);
-  const { draft, change, found, forget, mistakes } = written;
+export function NewPurchase({ form: page }: { form: PurchaseForm }) {
+  const invoice = useInvoice(page);
+  const { found, goOn, forget } = invoice;
   return (
-    <>
-      <h1>
-        {draft.kind === 'invoice'
-          ? 'Write an invoice down'
-          : `Credit note for ${form.corrects?.number ?? ''}`}
-      </h1>
+    <form noValidate onSubmit={(event) => void invoice.send(event)}>
+      <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'Write an invoice down'}</h1>
       <p className="lead-line">
-        {draft.kind === 'invoice'
-          ? 'As it stands on the paper: packs and prices may be worked out as you type, such as 3*12.50. What came otherwise is said beside it.'
-          : 'Packs and price that are credited; “went back” only for goods that left the store again.'}
+        {page.corrects
+          ? 'Say beside each line how many packs are credited; what is left empty is not on it. “Went back” only for goods that left the store again.'
+          : 'As it stands on the paper: packs and prices may be worked out as you type, such as 3*12.50. What came otherwise is said beside it.'}
       </p>
       {found && (
-        <p role="status" className="warning">
-          An invoice begun on this device was not written down.{' '}
-          <button type="button" className="plain-button" onClick={() => change(found)}>
+        <Alert variant="primary" role="status" className="my-2">
+          {page.corrects ? 'A credit note' : 'An invoice'} begun on this device was not written down.{' '}
+          <Button variant="plain" size="sm" onClick={() => goOn(found)}>
             Go on with it
-          </button>{' '}
-          <button type="button" className="plain-button" onClick={forget}>
+          </Button>{' '}
+          <Button variant="plain" size="sm" onClick={forget}>
             Throw it away
-          </button>
-        </p>
+          </Button>
+        </Alert>
       )}
-      <PurchaseHead form={form} draft={draft} change={change} mistakes={mistakes} />
-      <Lines form={form} written={written} />
-      <Foot written={written} />
-      <WhatIsWrong mistakes={mistakes} />
-    </>
+      <PurchaseHead invoice={invoice} />
+      <Lines invoice={invoice} />
+      <Foot invoice={invoice} />
+      <WhatIsWrong invoice={invoice} />
+    </form>
   );
 }
 
-function Lines({ form, written }: { readonly form: PurchaseForm; readonly written: NewPurchaseForm }) {
-  const { draft, lines, manner, mistakes, setLine, remove } = written;
+function Lines({ invoice }: { readonly invoice: Invoice }) {
+  const { lines, page, goods } = invoice;
   return (
-    <SheetTable className="invoice-lines">
+    <SheetTable className="invoice-lines roomy">
       <thead>
         <tr>
           <th scope="col">What</th>
-          <th scope="col">packs</th>
+          <th scope="col">{page.corrects ? 'packs credited' : 'packs'}</th>
           <th scope="col">net a pack</th>
-          <th scope="col">{draft.kind === 'invoice' ? 'came, if otherwise' : 'went back'}</th>
-          <th scope="col">sent back</th>
+          <th scope="col">{page.corrects ? 'went back' : 'came, if otherwise'}</th>
+          {!page.corrects && <th scope="col">sent back</th>}
           <th scope="col" className="left">
             understood
           </th>
@@ -67,84 +67,109 @@ function Lines({ form, written }: { readonly form: PurchaseForm; readonly writte
           </th>
         </tr>
       </thead>
-      <tbody>
-        {lines.map((line, i) =>
-          line.is === 'goods' ? (
-            <GoodsRow
-              key={i}
-              index={i}
-              line={line}
-              draft={draft}
-              form={form}
-              manner={manner}
-              mistakes={mistakes}
-              onChange={(l) => setLine(i, l)}
-              onRemove={() => remove(i)}
-            />
-          ) : (
-            <MoneyRow
-              key={i}
-              index={i}
-              line={line}
-              mistake={mistakes.get(`lines[${i}].amount`)}
-              onChange={(l) => setLine(i, l)}
-              onRemove={() => remove(i)}
-            />
-          ),
-        )}
-      </tbody>
+      {lines.fields.map((line, i) =>
+        line.is === 'goods' ? (
+          <GoodsRow key={line.key} index={i} invoice={invoice} of={goods.articles.get(line.article)} />
+        ) : (
+          <MoneyRow key={line.key} index={i} is={line.is} invoice={invoice} />
+        ),
+      )}
     </SheetTable>
   );
 }
 
-function Foot({ written }: { readonly written: NewPurchaseForm }) {
-  const { draft, addLine, busy, send } = written;
-  const { money } = useFigures();
+function Foot({ invoice }: { readonly invoice: Invoice }) {
+  const { lines, form, page } = invoice;
+  const busy = form.formState.isSubmitting;
   const extras = Object.keys(EXTRAS) as (keyof typeof EXTRAS)[];
   return (
-    <div className="invoice-foot">
-      <button type="button" className="plain-button" onClick={() => addLine(emptyGoods())}>
-        Another line
-      </button>
-      {draft.kind === 'invoice' &&
-        extras.map((is) => (
-          <button
-            key={is}
-            type="button"
-            className="plain-button"
-            onClick={() => addLine({ is, amount: '', note: '' })}
+    <Stack direction="horizontal" gap={3} className="flex-wrap mt-3">
+      {!page.corrects && (
+        <>
+          <Button
+            variant="plain"
+            onClick={() => lines.append(emptyGoods(), { focusName: `lines.${lines.fields.length}.article` })}
           >
-            {EXTRAS[is]}
-          </button>
-        ))}
-      <div className="invoice-total">
-        <span className="fig-large">{money(totalOf(written))}</span>
-        <span className="fig-label">together, as on the paper</span>
-      </div>
-      <Button disabled={busy} onClick={() => void send()}>
+            Another line
+          </Button>
+          {extras.map((is) => (
+            <Button
+              key={is}
+              variant="plain"
+              onClick={() =>
+                lines.append(
+                  { is, amount: '', note: '' },
+                  { focusName: `lines.${lines.fields.length}.amount` },
+                )
+              }
+            >
+              {EXTRAS[is]}
+            </Button>
+          ))}
+        </>
+      )}
+      {page.corrects && <CreditAll invoice={invoice} />}
+      <Together invoice={invoice} />
+      <Button type="submit" disabled={busy}>
+        {busy && <Spinner size="sm" className="me-2" aria-hidden="true" />}
         {busy ? 'Writing …' : 'Write it down'}
       </Button>
+    </Stack>
+  );
+}
+
+/** Credits every line with all that was invoiced. */
+const CreditAll = ({ invoice: { form, page, lines } }: { readonly invoice: Invoice }) => (
+  <Button
+    variant="plain"
+    onClick={() =>
+      lines.fields.forEach((_, i) =>
+        form.setValue(`lines.${i}.packs`, String(page.corrects?.lines[i]?.packs ?? ''), {
+          shouldDirty: true,
+        }),
+      )
+    }
+  >
+    Credit all of it
+  </Button>
+);
+
+function Together({ invoice: { form, goods, manner } }: { readonly invoice: Invoice }) {
+  const { money } = useFigures();
+  useWatch({ control: form.control });
+  return (
+    <div className="invoice-total ms-auto text-end">
+      <span className="fig-large">{money(totalOf(form.getValues(), goods.articles, manner))}</span>
+      <span className="fig-label">together, as on the paper</span>
     </div>
   );
 }
 
-/** What is wrong with the whole of it, and that something is marked above. */
-function WhatIsWrong({ mistakes }: { readonly mistakes: Mistakes }) {
-  const general = [...mistakes].filter(([path]) => path === '' || path === 'lines').map(([, m]) => m);
+/** What is wrong with the whole of it, and that something is marked or asked above. */
+function WhatIsWrong({ invoice: { form, asks } }: { readonly invoice: Invoice }) {
+  const { errors, submitCount, isSubmitting } = form.formState;
+  const marked = leaves(errors.number) + leaves(errors.on) + leaves(errors.supplier) + leaves(errors.lines);
+  const asked =
+    submitCount > 0 && !isSubmitting
+      ? form.getValues('lines').filter((line) => asks(line) !== undefined).length
+      : 0;
+  const counted = (n: number): string => (n === 1 ? 'one thing is' : `${n} things are`);
   return (
     <>
-      {general.map((message) => (
-        <Trouble key={message} says={message} />
-      ))}
-      {mistakes.size > general.length && (
-        <p role="alert" className="trouble">
-          Nothing is written down yet:{' '}
-          {mistakes.size - general.length === 1
-            ? 'one thing is'
-            : `${mistakes.size - general.length} things are`}{' '}
-          marked above.
-        </p>
+      <Trouble says={errors.root?.server?.message} />
+      {marked > 0 && <Trouble says={`Nothing is written down yet: ${counted(marked)} marked above.`} />}
+      {marked === 0 && asked > 0 && (
+        <Trouble says={`Nothing is written down yet: ${counted(asked)} asked above.`} />
       )}
     </>
   );
+}
+
+/** How many messages stand in a tree of mistakes. */
+function leaves(errors: unknown): number {
+  if (typeof errors !== 'object' || errors === null) return 0;
+  if ('message' in errors && typeof errors.message === 'string') return 1;
+  return Object.entries(errors)
+    .filter(([key]) => key !== 'ref')
+    .reduce((n, [, below]) => n + leaves(below), 0);
 }

@@ -1,72 +1,62 @@
+import { useController } from 'react-hook-form';
 import Form from 'react-bootstrap/Form';
-import type { PurchaseForm } from '../queries';
-import type { NewPurchaseForm, Mistakes } from './use-new-purchase';
+import Stack from 'react-bootstrap/Stack';
+import { Combo } from '@/ui/combo';
+import { DayField } from '@/ui/day-field';
 import { Trouble } from '@/ui/trouble';
+import { useSearch } from '@/ui/use-search';
+import type { Invoice } from './use-invoice';
 
 /** Whose invoice it is, its number and its day. */
-export function PurchaseHead({
-  form,
-  draft,
-  change,
-  mistakes,
-}: Pick<NewPurchaseForm, 'draft' | 'change' | 'mistakes'> & { readonly form: PurchaseForm }) {
+export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: Invoice }) {
+  const { control, register, formState } = form;
+  const { errors } = formState;
+  const supplier = useController({ control, name: 'supplier' }).field;
+  const on = useController({ control, name: 'on' }).field;
+  const number = page.corrects ? 'Credit note number' : 'Invoice number';
   return (
-    <div className="invoice-head">
-      <label>
-        Supplier
-        <Form.Select
-          aria-label="Supplier"
-          value={draft.supplier}
-          disabled={draft.corrects !== undefined}
-          onChange={(event) => change({ ...draft, supplier: event.target.value })}
-        >
-          {form.suppliers.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.name}
-            </option>
-          ))}
-        </Form.Select>
-      </label>
-      <HeadField path="number" label="Invoice number" mistakes={mistakes}>
+    <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-start my-3">
+      <div>
+        <Form.Label>Supplier</Form.Label>
+        <Combo
+          label="Supplier"
+          placeholder="Who is it from?"
+          className="which-thing"
+          inputRef={supplier.ref}
+          disabled={page.corrects !== undefined}
+          chosen={page.suppliers.find((s) => s.id === supplier.value)}
+          find={useSearch(page.suppliers)}
+          choose={(s) => supplier.onChange(s?.id ?? '')}
+          invalid={errors.supplier !== undefined}
+          describedBy="supplier-mistake"
+        />
+        <Trouble id="supplier-mistake" as="span" says={errors.supplier?.message} />
+      </div>
+      <div>
+        <Form.Label htmlFor="number">{number}</Form.Label>
         <Form.Control
-          aria-label="Invoice number"
-          value={draft.number}
+          id="number"
           autoComplete="off"
-          isInvalid={mistakes.has('number')}
+          isInvalid={errors.number !== undefined}
           aria-describedby="number-mistake"
-          onChange={(event) => change({ ...draft, number: event.target.value })}
+          {...register('number')}
         />
-      </HeadField>
-      <HeadField path="on" label="Day on it" mistakes={mistakes}>
-        <Form.Control
-          aria-label="Day on it"
-          type="date"
-          value={draft.on}
-          isInvalid={mistakes.has('on')}
-          aria-describedby="on-mistake"
-          onChange={(event) => change({ ...draft, on: event.target.value })}
+        <Trouble id="number-mistake" as="span" says={errors.number?.message} />
+      </div>
+      <div>
+        <Form.Label>Day on it</Form.Label>
+        <DayField
+          free
+          label="Day on it"
+          value={on.value}
+          max={page.today}
+          inputRef={on.ref}
+          invalid={errors.on !== undefined}
+          describedBy="on-mistake"
+          onChange={on.onChange}
         />
-      </HeadField>
-    </div>
-  );
-}
-
-function HeadField({
-  path,
-  label,
-  mistakes,
-  children,
-}: {
-  path: string;
-  label: string;
-  mistakes: Mistakes;
-  children: React.ReactNode;
-}) {
-  return (
-    <label>
-      {label}
-      {children}
-      {mistakes.has(path) && <Trouble id={`${path}-mistake`} as="span" says={mistakes.get(path)} />}
-    </label>
+        <Trouble id="on-mistake" as="span" says={errors.on?.message} />
+      </div>
+    </Stack>
   );
 }

@@ -1,9 +1,11 @@
 'use client';
 
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import Form from 'react-bootstrap/Form';
+import { Combo } from '@/ui/combo';
 import { useFigures } from '@/ui/figures';
+import { useSearch } from '@/ui/use-search';
 import type { PurchaseList } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
 
@@ -11,7 +13,7 @@ import { SheetTable } from '@/ui/sheet-table';
 export function PurchaseListView({ list }: { list: PurchaseList }) {
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Purchases</h1>
           <p className="lead-line">
@@ -24,14 +26,14 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
             Write an invoice down
           </Link>
         )}
-      </div>
+      </Stack>
       {list.rows.length === 0 ? (
         <p>Nothing has been bought here yet: write the first invoice down, and its prices are in the book.</p>
       ) : (
         <Purchases list={list} />
       )}
       {list.more && (
-        <p className="more">
+        <p className="my-3">
           <Link
             prefetch={false}
             href={`/buy/purchases?${new URLSearchParams({ ...(list.supplier ? { supplier: list.supplier } : {}), on: list.more.on, id: list.more.id }).toString()}`}
@@ -47,30 +49,21 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
 function FromSupplier({ list }: { readonly list: PurchaseList }) {
   const router = useRouter();
   return (
-    <Form.Select
-      aria-label="From which supplier"
-      value={list.supplier ?? ''}
-      style={{ width: 'auto', marginLeft: 'auto' }}
-      onChange={(event) =>
-        router.push(
-          event.target.value === '' ? '/buy/purchases' : `/buy/purchases?supplier=${event.target.value}`,
-        )
-      }
-    >
-      <option value="">all suppliers</option>
-      {list.suppliers.map((s) => (
-        <option key={s.id} value={s.id}>
-          {s.name}
-        </option>
-      ))}
-    </Form.Select>
+    <Combo
+      label="From which supplier"
+      placeholder="from all suppliers"
+      className="which-thing ms-auto"
+      chosen={list.suppliers.find((s) => s.id === list.supplier)}
+      find={useSearch(list.suppliers)}
+      choose={(s) => router.push(s ? `/buy/purchases?supplier=${s.id}` : '/buy/purchases')}
+    />
   );
 }
 
 function Purchases({ list }: { readonly list: PurchaseList }) {
   const { money, currencySign, day } = useFigures();
   return (
-    <SheetTable className="list-table">
+    <SheetTable className="list-table tall">
       <thead>
         <tr>
           <th scope="col">Supplier</th>

@@ -1,5 +1,6 @@
 'use client';
 
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
 import type { PurchaseView, PurchaseViewLine } from '../queries';
@@ -10,7 +11,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
   const { money, currencySign } = useFigures();
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>
             {view.kind === 'invoice' ? 'Invoice' : 'Credit note'} {view.number}
@@ -26,8 +27,8 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
             Write a credit note for it
           </Link>
         )}
-      </div>
-      <SheetTable className="invoice-lines">
+      </Stack>
+      <SheetTable className="invoice-lines roomy">
         <thead>
           <tr>
             <th scope="col">On it</th>
@@ -101,7 +102,7 @@ function WhereFrom({ view }: { readonly view: PurchaseView }) {
   const { day } = useFigures();
   return (
     <p className="lead-line">
-      {view.supplier}, {day(view.on)}, written down {day(view.recordedAt.slice(0, 10))}
+      {view.supplier}, {day(view.on)}, written down {day(view.recordedAt)}
       {view.corrects && (
         <>
           {' · corrects '}

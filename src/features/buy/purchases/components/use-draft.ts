@@ -1,6 +1,7 @@
-import { useCallback, useEffect, useState } from 'react';
-import type { PurchaseTyped } from '../wire';
+import { useEffect, useState } from 'react';
+import type { UseFormReturn } from 'react-hook-form';
 import type { PurchaseForm } from '../queries';
+import type { PurchaseTyped } from '../wire';
 
 export type Draft = PurchaseTyped;
 export type DraftLine = Draft['lines'][number];
@@ -17,14 +18,20 @@ export const emptyGoods = (): DraftGoods => ({
   note: '',
 });
 
+/** A line on which nothing has been written: of a credit note, one that is not credited. */
+export const isBlank = (line: DraftLine, kind: Draft['kind']): boolean =>
+  line.is === 'goods' &&
+  line.packs.trim() === '' &&
+  line.delivered.trim() === '' &&
+  (kind === 'credit note' || (line.article === '' && !line.newArticle && line.packPrice.trim() === ''));
+
 const KEY = 'half-pot-invoice';
 
-function begin(form: PurchaseForm): Draft {
-  const { corrects, today, suppliers } = form;
+export function begin({ corrects, today, suppliers }: PurchaseForm): Draft {
   return {
     kind: corrects ? 'credit note' : 'invoice',
     corrects: corrects?.id,
-    supplier: corrects?.supplier ?? suppliers[0]?.id ?? '',
+    supplier: corrects?.supplier ?? (suppliers.length === 1 ? (suppliers[0]?.id ?? '') : ''),
     on: today,
     number: '',
     lines: corrects
@@ -34,10 +41,9 @@ function begin(form: PurchaseForm): Draft {
 }
 
 /** What is being typed, kept in this browser until it is written down: a reload or a dead battery loses nothing. */
-export function useDraft(form: PurchaseForm) {
-  const [draft, setDraft] = useState<Draft>(() => begin(form));
+export function useKeptDraft(page: PurchaseForm, form: UseFormReturn<Draft>) {
   const [found, setFound] = useState<Draft | null>(null);
-  const key = `${KEY} ${form.corrects?.id ?? ''}`;
+  const key = `${KEY} ${page.corrects?.id ?? ''}`;
   useEffect(() => {
     try {
       const kept = window.localStorage.getItem(key);
@@ -47,25 +53,29 @@ export function useDraft(form: PurchaseForm) {
       // A browser without storage works like one where nothing was kept.
     }
   }, [key]);
-  const change = useCallback(
-    (next: Draft): void => {
-      setDraft(next);
-      setFound(null);
-      try {
-        window.localStorage.setItem(key, JSON.stringify(next));
-      } catch {
-        // See above.
-      }
-    },
-    [key],
+  useEffect(
+    () =>
+      form.subscribe({
+        formState: { values: true, isDirty: true },
+        callback: ({ values, isDirty }) => {
+          if (!isDirty) return;
+          setFound(null);
+          try {
+            window.localStorage.setItem(key, JSON.stringify(values));
+          } catch {
+            // See above.
+          }
+        },
+      }),
+    [form, key],
   );
-  const forget = useCallback((): void => {
+  const forget = (): void => {
     setFound(null);
     try {
       window.localStorage.removeItem(key);
     } catch {
       // See above.
     }
-  }, [key]);
-  return { draft, change, found, forget };
+  };
+  return { found, forget };
 }

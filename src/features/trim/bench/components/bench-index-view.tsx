@@ -1,5 +1,7 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
@@ -30,7 +32,7 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
   };
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>The bench</h1>
           <p className="lead-line">
@@ -45,10 +47,10 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
           value={wanted}
           onChange={(event) => setWanted(event.target.value)}
         />
-      </div>
+      </Stack>
       <Trouble says={message} />
       {index.open.length > 0 && !searching && <OnBench open={index.open} />}
-      <SheetTable className="bench-index">
+      <SheetTable className="tall">
         <BenchHead mayTest={index.mayTest} />
         <tbody>
           {rows.map((row) => (
@@ -73,7 +75,7 @@ function Row({
   readonly row: BenchRow;
   readonly begin: ((ingredient: string) => Promise<void>) | undefined;
 }) {
-  const { bare } = useFigures();
+  const { bare, day } = useFigures();
   return (
     <tr>
       <th scope="row">
@@ -93,17 +95,17 @@ function Row({
         {row.range ? `${bare(row.range[0], 0)} – ${bare(row.range[1], 0)}` : ''}
       </td>
       <td className="fig">{row.tests === 0 ? '' : row.tests}</td>
-      <td className="left fig quiet">{row.lastOn ?? ''}</td>
+      <td className="left fig quiet">{row.lastOn ? day(row.lastOn) : ''}</td>
       <td className="fig strong">{row.inDoubt >= 0.005 ? `± ${bare(row.inDoubt)}` : ''}</td>
       <td className="left">
         {row.waits.length > 0 && (
-          <Link prefetch={false} className="waits-mark" href={`/trim/${row.id}`}>
+          <Link prefetch={false} className="fw-semibold hot" href={`/trim/${row.id}`}>
             tests say {row.waits[0]}
             {row.waits.length > 1 && ` and ${row.waits.length - 1} more`}
           </Link>
         )}
         {row.outliers > 0 && (
-          <span className="warning small-line far-mark">
+          <span className="warning small-line ms-2">
             {' '}
             {row.outliers === 1 ? 'one test' : `${row.outliers} tests`} far off
           </span>
@@ -111,14 +113,14 @@ function Row({
       </td>
       {begin && (
         <td>
-          <button
-            type="button"
-            className="plain-button"
+          <Button
+            variant="plain"
+            size="sm"
             aria-label={`Put ${row.name} on the bench`}
             onClick={() => void begin(row.id)}
           >
             Weigh it
-          </button>
+          </Button>
         </td>
       )}
     </tr>
@@ -128,14 +130,19 @@ function Row({
 function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
   const { day } = useFigures();
   return (
-    <section className="on-bench" aria-label="On the bench now">
+    <section className="d-flex flex-wrap gap-3" aria-label="On the bench now">
       {open.map((t) => (
-        <Link key={t.id} prefetch={false} href={`/trim/bench/${t.id}`}>
+        <Link
+          key={t.id}
+          prefetch={false}
+          href={`/trim/bench/${t.id}`}
+          className="alert alert-primary d-grid mb-2"
+        >
           <b>{t.ingredient}</b>
           <span>
             {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {day(t.on)}
           </span>
-          <span className="go-on">Go on weighing</span>
+          <span className="hot fw-semibold">Go on weighing</span>
         </Link>
       ))}
     </section>

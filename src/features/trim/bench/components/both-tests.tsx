@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Trouble } from '@/ui/trouble';
@@ -47,22 +48,22 @@ export function BothTests({
     else setMessage(answer.message);
   };
   return (
-    <div className="both-tests">
+    <div className="both-tests d-flex flex-wrap gap-4">
       <Side title="Yours, not kept" rows={rowsOf(mine)} />
       <Side title={finished ? 'Theirs, finished' : 'Theirs'} rows={rowsOf(theirs.test)} />
-      <div className="both-sides">
+      <div className="d-inline-flex flex-wrap gap-2 ms-2">
         {finished ? (
-          <button type="button" className="plain-button" onClick={() => void apart()}>
+          <Button variant="plain" size="sm" onClick={() => void apart()}>
             Keep mine as a test of its own
-          </button>
+          </Button>
         ) : (
-          <button type="button" className="plain-button" onClick={() => keepMine(theirs)}>
+          <Button variant="plain" size="sm" onClick={() => keepMine(theirs)}>
             Keep mine
-          </button>
+          </Button>
         )}
-        <button type="button" className="plain-button" onClick={() => takeTheirs(theirs)}>
+        <Button variant="plain" size="sm" onClick={() => takeTheirs(theirs)}>
           Take theirs
-        </button>
+        </Button>
       </div>
       <Trouble says={message} />
     </div>

@@ -1,5 +1,7 @@
 'use client';
 
+import { Panel } from '@/ui/panel';
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { isDrained } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
@@ -13,31 +15,31 @@ import { SheetTable } from '@/ui/sheet-table';
 
 /** A finished test as it was weighed: it is not changed any more. */
 export function KeptTest({ page }: { readonly page: TestPage }) {
-  const { kilos, day } = useFigures();
+  const { kilos, day, said } = useFigures();
   const { test } = page;
   const typed = { ...test, purchase: test.purchase ?? null };
   const weighed = useWeighed(page, typed);
   const delivery = page.deliveries.find((d) => d.purchase === test.purchase);
   return (
-    <div className="bench">
-      <div className="bench-work">
-        <div className="bench-head">
+    <div className="beside">
+      <div>
+        <Stack direction="horizontal" gap={3} className="in-line mt-1">
           <h1>
             <Link prefetch={false} href={`/trim/${test.ingredient}`}>
               {page.name}
             </Link>
           </h1>
-          <span className="bench-kind">{KIND_WORDS[test.kind]}</span>
-        </div>
+          <span className="quiet">{KIND_WORDS[test.kind]}</span>
+        </Stack>
         <p className="lead-line">
           Finished {day(test.on)}
           {page.by ? ` by ${page.by}` : ''}, {test.season}
-          {delivery ? `, of ${delivery.words}` : ''}. {test.note ? `“${test.note}”` : ''}
+          {delivery ? `, of ${said(delivery.words)}` : ''}. {test.note ? `“${test.note}”` : ''}
         </p>
         {test.leftOut && <p className="warning">Left out: {test.leftOut.why}</p>}
-        <p className="weigh-in fig">{kilos(weighed.live.start.g ?? 0)} weighed in</p>
+        <p className="fig fs-5 my-3">{kilos(weighed.live.start.g ?? 0)} weighed in</p>
         {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
-        <SheetTable className="kept-parts">
+        <SheetTable>
           <tbody>
             {[
               ...test.parts.map((p, i) => ({ ...p, g: weighed.live.parts[i]?.g, pass: '' })),
@@ -60,14 +62,14 @@ export function KeptTest({ page }: { readonly page: TestPage }) {
         </SheetTable>
         {test.second && (
           <>
-            <h2 className="second-head">The second pass, with the {test.second.how}</h2>
+            <h2 className="mt-3">The second pass, with the {test.second.how}</h2>
             <Worth worth={weighed.worth} />
           </>
         )}
       </div>
-      <aside className="bench-answer" aria-label="What this test says">
+      <Panel aria-label="What this test says">
         <TestResult page={page} weighed={weighed} />
-      </aside>
+      </Panel>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { useId, useState } from 'react';
 import { Trouble } from '@/ui/trouble';
 import { newByProduct } from '../wire';
@@ -55,12 +56,12 @@ export function NewByProduct({
           <option key={l} value={l} />
         ))}
       </datalist>
-      <button type="button" className="plain-button" onClick={() => void make()}>
+      <Button variant="plain" size="sm" onClick={() => void make()}>
         Make it
-      </button>
-      <button type="button" className="plain-button" onClick={onLeave}>
+      </Button>
+      <Button variant="plain" size="sm" onClick={onLeave}>
         Leave it
-      </button>
+      </Button>
       <Trouble says={message} />
     </div>
   );

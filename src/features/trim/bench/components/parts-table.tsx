@@ -1,11 +1,14 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
+import Button from 'react-bootstrap/Button';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { FATES, type Fate } from '@/core/learning';
 import type { LiveTest } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
 import { FATE_WORDS, fateClass } from '../../words';
+import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
@@ -40,7 +43,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
   };
   return (
     <>
-      <SheetTable className="parts-table">
+      <SheetTable className="tall">
         <PartsHead />
         <tbody>
           {parts.map((part, i) => (
@@ -65,13 +68,13 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
         />
       )}
       <Trouble says={troubleAt('parts')} />
-      <button
-        type="button"
-        className="plain-button"
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() => both({ ...typed, parts: [...parts, { name: '', fate: 'waste', amount: '' }] })}
       >
         <Plus size={15} aria-hidden="true" /> Another part
-      </button>{' '}
+      </Button>{' '}
       {typed.kind === 'trim' && typed.start.trim() !== '' && !parts.some((p) => p.name === THAW_DRIP) && (
         <CameFrozen
           onDrained={(drained) =>
@@ -95,7 +98,7 @@ function CameFrozen({ onDrained }: { readonly onDrained: (drained: string) => vo
     if (drained.trim() !== '') onDrained(drained.trim());
   };
   return (
-    <label className="quiet came-frozen">
+    <label className="quiet small-line">
       Came frozen? Thawed and drained it weighs{' '}
       <input
         className="typed"
@@ -123,6 +126,7 @@ interface RowProps extends Pick<Props, 'typed' | 'live' | 'troubleAt' | 'scale' 
 function PartRow(props: RowProps) {
   const { i, part, typed, live, troubleAt, scale, change, keep, both, withPart } = props;
   const { bare } = useFigures();
+  const tell = useTell();
   const start = live.start.g ?? 0;
   return (
     <tr>
@@ -159,14 +163,18 @@ function PartRow(props: RowProps) {
         {live.parts[i]?.g !== undefined && start > 0 ? bare((live.parts[i].g / start) * 100, 1) : ''}
       </td>
       <td>
-        <button
-          type="button"
-          className="row-tool"
+        <Button
+          variant="tool"
+          size="sm"
           aria-label={`Take part ${i + 1} out`}
-          onClick={() => both({ ...typed, parts: typed.parts.filter((_, j) => j !== i) })}
+          onClick={() => {
+            both({ ...typed, parts: typed.parts.filter((_, j) => j !== i) });
+            if (part.amount.trim() !== '')
+              tell(`${part.name || FATE_WORDS[part.fate]}, ${part.amount}, is taken out.`, () => both(typed));
+          }}
         >
           <X size={16} aria-hidden="true" />
-        </button>
+        </Button>
       </td>
     </tr>
   );
@@ -175,9 +183,12 @@ function PartRow(props: RowProps) {
 function FateField({ i, part, products, typed, both, ask }: RowProps) {
   return (
     <>
-      <span className={`swatch ${fateClass(part.fate)}`} aria-hidden="true" />
-      <select
-        className="form-select"
+      <span
+        className={`d-inline-block align-middle me-2 ${fateClass(part.fate)}`}
+        style={{ width: 16, height: 22 }}
+        aria-hidden="true"
+      />
+      <Form.Select
         aria-label={`Part ${i + 1}, what becomes of it`}
         value={part.fate}
         onChange={(event) => {
@@ -196,15 +207,14 @@ function FateField({ i, part, products, typed, both, ask }: RowProps) {
             {FATE_WORDS[fate]}
           </option>
         ))}
-      </select>
+      </Form.Select>
     </>
   );
 }
 
 function ProductField({ i, part, products, both, withPart, ask }: RowProps) {
   return (
-    <select
-      className="form-select"
+    <Form.Select
       aria-label={`Part ${i + 1}, product`}
       value={part.product ?? ''}
       onChange={(event) => {
@@ -219,7 +229,7 @@ function ProductField({ i, part, products, both, withPart, ask }: RowProps) {
         </option>
       ))}
       <option value="new">a new one …</option>
-    </select>
+    </Form.Select>
   );
 }
 

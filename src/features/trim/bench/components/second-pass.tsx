@@ -1,6 +1,9 @@
 'use client';
 
+import Stack from 'react-bootstrap/Stack';
+import Button from 'react-bootstrap/Button';
 import { X } from 'lucide-react';
+import type { ComponentProps } from 'react';
 import type { LiveTest } from '@/core/bench';
 import type { SecondPassWorth } from '@/core/learning';
 import { useFigures } from '@/ui/figures';
@@ -16,6 +19,11 @@ interface Props {
   readonly scale: ReturnType<typeof useScale> | undefined;
   readonly change: (typed: TestTyped) => void;
   readonly keep: (typed: TestTyped) => void;
+}
+
+/** A weight of the second pass, and the test with it typed. */
+interface Weighed extends Pick<ComponentProps<typeof WeightField>, 'field' | 'value' | 'live' | 'trouble'> {
+  readonly as: (text: string) => TestTyped;
 }
 
 export const emptySecond = (): NonNullable<TestTyped['second']> => ({
@@ -41,51 +49,61 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
     onTyped: (text: string) => change(put({ [name]: text })),
     onDone: () => keep(typed),
   });
-  const none = (): void => {
-    const { second: _s, ...rest } = typed;
-    change({ ...rest, second: undefined });
-    keep({ ...rest, second: undefined });
-  };
+  const weight = (words: string, label: string, { as, ...field }: Weighed) => (
+    <label>
+      {words}
+      <WeightField
+        label={label}
+        scale={scale}
+        {...field}
+        onTyped={(text) => change(as(text))}
+        onDone={(text) => keep(as(text))}
+      />
+    </label>
+  );
   return (
-    <section className="second-pass" aria-label="A second pass">
+    <section className="mt-3 pt-2 ruled position-relative" aria-label="A second pass">
       <h2>Second pass of the waste</h2>
-      <button type="button" className="plain-button remove" aria-label="No second pass" onClick={none}>
-        <X size={16} aria-hidden="true" />
-      </button>
-      <div className="second-fields">
+      <None
+        act={() => {
+          change({ ...typed, second: undefined });
+          keep({ ...typed, second: undefined });
+        }}
+      />
+      <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-start">
         <Said label="with the" placeholder="mill, press" {...field('how')} />
-        <label>
-          went through again
-          <WeightField
-            label="What went through again"
-            field="second.start"
-            value={second.start}
-            live={live.secondStart}
-            trouble={troubleAt('second.start')}
-            scale={scale}
-            onTyped={(start) => change(put({ start }))}
-            onDone={(start) => keep(put({ start }))}
-          />
-        </label>
-        <label>
-          usable of it
-          <WeightField
-            label="Usable of the second pass"
-            field={`second.parts.${usableAt}`}
-            value={second.parts[usableAt]?.amount ?? ''}
-            live={live.secondParts[usableAt] ?? {}}
-            trouble={troubleAt('second.parts')}
-            scale={scale}
-            onTyped={(amount) => change(withUsable(amount))}
-            onDone={(amount) => keep(withUsable(amount))}
-          />
-        </label>
+        {weight('went through again', 'What went through again', {
+          field: 'second.start',
+          value: second.start,
+          live: live.secondStart,
+          trouble: troubleAt('second.start'),
+          as: (start) => put({ start }),
+        })}
+        {weight('usable of it', 'Usable of the second pass', {
+          field: `second.parts.${usableAt}`,
+          value: second.parts[usableAt]?.amount ?? '',
+          live: live.secondParts[usableAt] ?? {},
+          trouble: troubleAt('second.parts'),
+          as: withUsable,
+        })}
         <Said label="hands it took" placeholder="10 min" {...field('time')} />
-      </div>
+      </Stack>
       <Worth worth={worth} />
     </section>
   );
 }
+
+const None = ({ act }: { readonly act: () => void }) => (
+  <Button
+    variant="plain"
+    size="sm"
+    className="float-end"
+    aria-label="No second pass"
+    onClick={act}
+  >
+    <X size={16} aria-hidden="true" />
+  </Button>
+);
 
 function Said({
   label,
@@ -120,7 +138,7 @@ export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }
   const { money, kilos } = useFigures();
   if (!worth || !(worth.extraG > 0)) return null;
   return (
-    <p className="worth" role="status">
+    <p className="mt-2" role="status">
       <b>{kilos(worth.extraG)} more</b>, which would cost {money(worth.saved)} to buy.{' '}
       {worth.hands !== undefined ? (
         <>

@@ -1,3 +1,9 @@
+import { useMemo } from 'react';
+import Form from 'react-bootstrap/Form';
+import Stack from 'react-bootstrap/Stack';
+import { Combo } from '@/ui/combo';
+import { useFigures } from '@/ui/figures';
+import { useSearch } from '@/ui/use-search';
 import { SEASONS, TEST_KINDS, type Season, type TestKind } from '@/core/learning';
 import { FIRST_PARTS, KIND_WORDS } from '../../words';
 import type { TestPage } from '../queries';
@@ -13,50 +19,41 @@ export function TestHead({
   readonly typed: TestTyped;
   readonly change: (next: TestTyped) => void;
 }) {
+  const { said } = useFigures();
+  const deliveries = useMemo(
+    () => page.deliveries.map((d) => ({ id: d.purchase, name: said(d.words) })),
+    [page.deliveries, said],
+  );
   return (
     <>
-      <div className="bench-head">
+      <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
         <h1>{page.name}</h1>
-        <label>
-          <span className="visually-hidden">What is tested</span>
-          <WhatIsTested typed={typed} change={change} />
-        </label>
-      </div>
-      <div className="bench-head">
-        <label>
-          of
-          <select
-            className="form-select"
-            aria-label="Delivery"
-            value={typed.purchase ?? ''}
-            onChange={(event) => {
-              change({ ...typed, purchase: event.target.value || null });
-            }}
-          >
-            <option value="">no delivery in particular</option>
-            {page.deliveries.map((d) => (
-              <option key={d.purchase} value={d.purchase}>
-                {d.words}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label>
-          season
-          <select
-            className="form-select"
-            aria-label="Season"
-            value={typed.season}
-            onChange={(event) => {
-              change({ ...typed, season: event.target.value as Season });
-            }}
-          >
-            {SEASONS.map((s) => (
-              <option key={s}>{s}</option>
-            ))}
-          </select>
-        </label>
-      </div>
+        <WhatIsTested typed={typed} change={change} />
+      </Stack>
+      <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
+        <span className="quiet">of</span>
+        <Combo
+          label="Delivery"
+          placeholder="no delivery in particular"
+          className="which-thing"
+          chosen={deliveries.find((d) => d.id === typed.purchase)}
+          find={useSearch(deliveries)}
+          choose={(d) => change({ ...typed, purchase: d?.id ?? null })}
+        />
+        <span className="quiet">season</span>
+        <Form.Select
+          aria-label="Season"
+          className="w-auto"
+          value={typed.season}
+          onChange={(event) => {
+            change({ ...typed, season: event.target.value as Season });
+          }}
+        >
+          {SEASONS.map((s) => (
+            <option key={s}>{s}</option>
+          ))}
+        </Form.Select>
+      </Stack>
     </>
   );
 }
@@ -69,9 +66,9 @@ function WhatIsTested({
   readonly change: (next: TestTyped) => void;
 }) {
   return (
-    <select
-      className="form-select"
+    <Form.Select
       aria-label="What is tested"
+      className="w-auto"
       value={typed.kind}
       onChange={(event) => {
         const kind = event.target.value as TestKind;
@@ -90,6 +87,6 @@ function WhatIsTested({
           {KIND_WORDS[kind]}
         </option>
       ))}
-    </select>
+    </Form.Select>
   );
 }

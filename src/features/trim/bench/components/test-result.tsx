@@ -1,5 +1,6 @@
 'use client';
 
+import Stack from 'react-bootstrap/Stack';
 import type { Figure } from '@/core/bench';
 import { useFigures } from '@/ui/figures';
 import type { TestPage } from '../queries';
@@ -23,7 +24,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
   if (test)
     return (
       <>
-        <div className="test-answer">
+        <Stack direction="horizontal" gap={4} className="align-items-end mb-2">
           <div>
             <span className="fig-large">{bare(test.usable * 100, 1)} %</span>
             <span className="fig-label">usable</span>
@@ -32,7 +33,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
             <span className="fig-large hot">{bare(usablePerKg)}</span>
             <span className="fig-label">{currencySign} a usable kilo</span>
           </div>
-        </div>
+        </Stack>
         <p className="quiet small-line">
           {page.test.state === 'kept' ? 'Reckoned with now' : 'Reckoned with until now'}:{' '}
           {page.guess ? '≈ ' : ''}
@@ -45,7 +46,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
   const cooked = [...figures].filter(([figure]) => FIGURE_WORDS[figure]);
   if (cooked.length > 0)
     return (
-      <div className="test-answer test-cooked">
+      <Stack direction="horizontal" gap={4} className="align-items-end mb-2 d-grid gap-3">
         {cooked.map(([figure, value], i) => (
           <div key={figure}>
             <span className={i === 0 ? 'fig-large' : 'fig-large fig-second'}>
@@ -54,7 +55,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
             <span className="fig-label">{FIGURE_WORDS[figure]}</span>
           </div>
         ))}
-      </div>
+      </Stack>
     );
   return (
     <p className="quiet">

@@ -1,4 +1,8 @@
+import Stack from 'react-bootstrap/Stack';
+import { Panel } from '@/ui/panel';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Trouble } from '@/ui/trouble';
 import type { TestPage } from '../queries';
 import { TestResult } from './test-result';
 import type { useTest } from './use-test';
@@ -10,6 +14,7 @@ export function TestSide({
   weighed,
   bench,
   missing,
+  asks,
   finish,
   drop,
 }: {
@@ -18,17 +23,19 @@ export function TestSide({
   readonly bench: ReturnType<typeof useTest>;
   /** What it cannot be finished without, once somebody has tried to. */
   readonly missing: string | undefined;
+  /** What is asked about its yield before it is kept. */
+  readonly asks: string | undefined;
   readonly finish: () => void;
   readonly drop: () => void;
 }) {
   const { typed, setTyped, keep, refusal } = bench;
   return (
-    <aside className="bench-answer" aria-label="What this test says">
+    <Panel aria-label="What this test says">
       <TestResult page={page} weighed={weighed} />
-      <label className="bench-note">
+      <label className="d-block my-2 quiet">
         Note
-        <textarea
-          className="form-control"
+        <Form.Control
+          as="textarea"
           rows={2}
           maxLength={400}
           value={typed.note ?? ''}
@@ -38,24 +45,25 @@ export function TestSide({
         />
       </label>
       {page.mayTest && (
-        <div className="bench-finish">
+        <Stack direction="horizontal" gap={3} className="flex-wrap">
           <Button onClick={finish} disabled={refusal?.theirs !== undefined}>
-            Finish the test
+            {asks === undefined ? 'Finish the test' : 'It is right: finish it'}
           </Button>
-          <button type="button" className="plain-button" onClick={drop}>
+          <Button variant="plain" size="sm" onClick={drop}>
             Throw this test away
-          </button>
+          </Button>
           <span role="status" className="save-state">
             {bench.saved === 'keeping' && <span className="quiet">keeping …</span>}
             {bench.saved === 'kept' && <span className="kept">✓ every weight is kept</span>}
           </span>
-        </div>
+        </Stack>
       )}
-      {missing !== undefined && (
-        <p role="alert" className="trouble">
-          {missing}
+      {asks !== undefined && (
+        <p role="alert" className="warning">
+          {asks}
         </p>
       )}
-    </aside>
+      <Trouble says={missing} />
+    </Panel>
   );
 }

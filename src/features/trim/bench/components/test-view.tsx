@@ -1,8 +1,12 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Alert from 'react-bootstrap/Alert';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { isDrained } from '@/core/bench';
+import { farOff } from '@/core/larder';
+import { useFigures } from '@/ui/figures';
 import { Trouble } from '@/ui/trouble';
 import { dropIt, type TestTyped } from '../wire';
 import type { TestPage } from '../queries';
@@ -23,7 +27,7 @@ export function TestView({ page }: { readonly page: TestPage }) {
   const bench = useTest(page);
   const { typed, setTyped, keep, refusal, finished } = bench;
   const weighed = useWeighed(page, typed);
-  const { troubleAt, finish, drop, missing } = useEnds(page, bench, weighed.trouble);
+  const { troubleAt, ...ends } = useEnds(page, bench, weighed);
   const reader = useScale();
   const scale = page.scale && page.mayTest ? reader : undefined;
   const change = (next: TestTyped): void => {
@@ -32,8 +36,8 @@ export function TestView({ page }: { readonly page: TestPage }) {
   };
   if (finished && !refusal) return <Finished page={page} />;
   return (
-    <div className="bench">
-      <fieldset className="bench-work" disabled={!page.mayTest}>
+    <div className="beside">
+      <fieldset disabled={!page.mayTest}>
         <TestHead page={page} typed={typed} change={change} />
         <Refused page={page} bench={bench} />
         <WeighedIn
@@ -69,7 +73,7 @@ export function TestView({ page }: { readonly page: TestPage }) {
             <OpenSecond onOpen={() => setTyped({ ...typed, second: emptySecond() })} />
           ))}
       </fieldset>
-      <TestSide page={page} weighed={weighed} bench={bench} missing={missing} finish={finish} drop={drop} />
+      <TestSide {...{ page, weighed, bench, ...ends }} />
     </div>
   );
 }
@@ -80,9 +84,10 @@ const NOT_YET = ['no-weight', 'nothing-weighed', 'no-time', 'no-product'];
 function useEnds(
   page: TestPage,
   bench: ReturnType<typeof useTest>,
-  trouble: ReturnType<typeof useWeighed>['trouble'],
+  { trouble, test }: ReturnType<typeof useWeighed>,
 ) {
   const { refusal } = bench;
+  const { bare } = useFigures();
   const router = useRouter();
   const [tried, setTried] = useState(false);
   // Before somebody says that it is finished, only what is plainly wrong is told; then all that is missing.
@@ -93,9 +98,22 @@ function useEnds(
       ? refusal.message
       : undefined;
   };
+  // A slip of the scale or of a finger: a yield that is far from what it was is asked about before it is kept.
+  const odd =
+    test &&
+    farOff({
+      what: 'yield',
+      before: page.usable * 100,
+      after: test.usable * 100,
+      words: (pct) => `${bare(pct, 1)} %`,
+    });
+  const [meant, setMeant] = useState<string>();
+  const asks = odd !== meant ? odd : undefined;
   const finish = async (): Promise<void> => {
     setTried(true);
     if (trouble) return;
+    if (odd !== undefined && tried && asks !== undefined) setMeant(odd);
+    else if (asks !== undefined) return;
     if (await bench.finish()) router.push(`/trim/${page.test.ingredient}?after=${page.test.id}`);
   };
   const drop = async (): Promise<void> => {
@@ -107,6 +125,7 @@ function useEnds(
     finish: () => void finish(),
     drop: () => void drop(),
     missing: tried ? trouble?.message : undefined,
+    asks: tried ? asks : undefined,
   };
 }
 
@@ -117,7 +136,7 @@ function Refused({ page, bench }: { readonly page: TestPage; readonly bench: Ret
   if (!refusal) return null;
   if (!refusal.theirs) return refusal.path === '' ? <Trouble says={refusal.message} /> : null;
   return (
-    <div className="both-frame">
+    <Alert variant="danger">
       <Trouble says={refusal.message} />
       <BothTests
         mine={typed}
@@ -129,15 +148,15 @@ function Refused({ page, bench }: { readonly page: TestPage; readonly bench: Ret
         }}
         keepMine={bench.keepMine}
       />
-    </div>
+    </Alert>
   );
 }
 
 function OpenSecond({ onOpen }: { readonly onOpen: () => void }) {
   return (
-    <button type="button" className="plain-button second-open" onClick={onOpen}>
+    <Button variant="plain" size="sm" className="ms-2" onClick={onOpen}>
       A second pass of the waste (mill, press)
-    </button>
+    </Button>
   );
 }
 

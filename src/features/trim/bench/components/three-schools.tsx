@@ -1,5 +1,6 @@
 'use client';
 
+import Table from 'react-bootstrap/Table';
 import { afterTheKnife, type Knife } from '@/core/knife';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import type { TestWeighed } from '@/core/learning';
@@ -29,20 +30,20 @@ export function ThreeSchools({
   return (
     <section aria-label="A usable kilo under the three schools">
       <h2>{currencySign} a usable kilo, by who pays for what came off</h2>
-      <table className="three-schools">
+      <Table size="sm" className="mb-2">
         <tbody>
           {TRIM_SCHOOLS.map((school) => {
             const prices = afterTheKnife({ ...tested, school }, perKg, test.usable, test.stockTrim);
             const here = school === knife.school;
             return (
-              <tr key={school} className={here ? 'here' : ''} aria-current={here ? 'true' : undefined}>
-                <th scope="row">
+              <tr key={school} aria-current={here ? 'true' : undefined}>
+                <th scope="row" className={here ? 'border-start ps-2' : undefined}>
                   {SCHOOL_WORDS[school].name}
-                  <span className="quiet small-line">
+                  <span className="quiet small-line d-block">
                     {here ? 'as this kitchen costs it' : SCHOOL_WORDS[school].says}
                   </span>
                 </th>
-                <td className="fig">
+                <td className="fig fs-4 fw-bold">
                   {prices.trouble ? <span className="incomplete">cannot be</span> : bare(prices.usablePerKg)}
                 </td>
                 <td className="fig quiet">
@@ -52,7 +53,7 @@ export function ThreeSchools({
             );
           })}
         </tbody>
-      </table>
+      </Table>
       {TRIM_SCHOOLS.map((school) => {
         const { trouble } = afterTheKnife({ ...tested, school }, perKg, test.usable, test.stockTrim);
         return trouble ? (

@@ -67,13 +67,17 @@ export function WeighBar({
   const open = start - found;
   const pct = (g: number): string => `${bare((g / whole) * 100, 1)} %`;
   if (!(whole > 0))
-    return <div className="weigh-bar weigh-empty">Weigh in first: the bar is as long as what went in.</div>;
+    return (
+      <div className="weigh-bar align-items-center px-3 quiet">
+        Weigh in first: the bar is as long as what went in.
+      </div>
+    );
   const words = [
     ...segments.map((s) => `${s.words} ${kilos(s.g)}`),
     open > 0 ? `unaccounted for ${kilos(open)}` : '',
   ].filter(Boolean);
   return (
-    <div className="weigh-bar-frame">
+    <div>
       <div className="weigh-bar" role="img" aria-label={`${kilos(start)} went in: ${words.join(', ')}`}>
         {segments.map((s) => (
           <div
@@ -92,7 +96,7 @@ export function WeighBar({
         ))}
         {open > 0 && <div className="weigh-open" style={{ flexGrow: open }} />}
       </div>
-      <p className={`weigh-rest${open < -start * 0.01 ? ' trouble' : ''}`} role="status">
+      <p className={`small-line text-end mt-1${open < -start * 0.01 ? ' trouble' : ''}`} role="status">
         {start <= 0
           ? 'Not weighed in yet.'
           : open >= 0

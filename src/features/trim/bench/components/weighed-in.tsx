@@ -1,3 +1,5 @@
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
 import { useState } from 'react';
 import { isDrained, type LiveTest } from '@/core/bench';
 import { tare } from '../actions';
@@ -19,9 +21,9 @@ export function WeighedIn(props: Props) {
   const { typed, live, troubleAt, scale, setTyped, keep } = props;
   const drained = isDrained(typed.kind);
   return (
-    <div className="weigh-in">
+    <Stack direction="horizontal" gap={4} className="flex-wrap align-items-end my-3">
       <div>
-        <span className="weigh-word">{drained ? 'Raw' : 'Weighed in'}</span>
+        <span className="fig-label">{drained ? 'Raw' : 'Weighed in'}</span>
         <WeightField
           large
           label={drained ? 'Raw weight' : 'Weight that went in'}
@@ -36,7 +38,7 @@ export function WeighedIn(props: Props) {
       </div>
       {drained && <Cooked {...props} />}
       {scale && <Tare />}
-    </div>
+    </Stack>
   );
 }
 
@@ -44,7 +46,7 @@ function Cooked({ typed, troubleAt, scale, setTyped, keep }: Props) {
   return (
     <>
       <div>
-        <span className="weigh-word">went into the water, if browned</span>
+        <span className="fig-label">went into the water, if browned</span>
         <WeightField
           label="Weight that went into the water"
           field="intoWater"
@@ -57,7 +59,7 @@ function Cooked({ typed, troubleAt, scale, setTyped, keep }: Props) {
         />
       </div>
       <label>
-        <span className="weigh-word">cooked for</span>
+        <span className="fig-label">cooked for</span>
         <input
           className="typed"
           aria-label="How long it cooked"
@@ -80,21 +82,21 @@ function Cooked({ typed, troubleAt, scale, setTyped, keep }: Props) {
 function Tare() {
   const [tareSaid, setTareSaid] = useState<string>();
   return (
-    <div className="tare">
-      <button
-        type="button"
-        className="plain-button"
+    <Stack direction="horizontal" gap={3} className="ms-auto">
+      <Button
+        variant="plain"
+        size="sm"
         onClick={() =>
           void tare().then((done) => setTareSaid(done.ok ? '✓ the scale shows 0' : done.message))
         }
       >
         Tare the scale
-      </button>
+      </Button>
       {tareSaid && (
         <span role="status" className={tareSaid.startsWith('✓') ? 'kept' : 'trouble'}>
           {tareSaid}
         </span>
       )}
-    </div>
+    </Stack>
   );
 }

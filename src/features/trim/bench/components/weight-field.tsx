@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import { Scale } from 'lucide-react';
 import { useId } from 'react';
 import { useFigures } from '@/ui/figures';
@@ -54,15 +55,16 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
         }}
       />
       {scale && (
-        <button
-          type="button"
-          className="plain-button take"
+        <Button
+          variant="plain"
+          size="sm"
+          className="take"
           aria-label={taking?.reading ? `Stop waiting for ${label}` : `Take ${label} off the scale`}
           onClick={() => (taking?.reading ? scale.give() : void scale.take(field, use))}
         >
           <Scale size={17} aria-hidden="true" />
           {taking?.reading ? 'settling …' : 'Take'}
-        </button>
+        </Button>
       )}
       {understood && !taking && <span className="typed-understood">{understood}</span>}
       {wrong && (
@@ -86,8 +88,8 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
 /** A weight that does not settle can be taken all the same: a person says so. */
 function AsItStands({ g, onTake }: { readonly g: number; readonly onTake: (g: number) => void }) {
   return (
-    <button type="button" className="plain-button" onClick={() => onTake(g)}>
+    <Button variant="plain" size="sm" onClick={() => onTake(g)}>
       Take {written(g)} as it stands
-    </button>
+    </Button>
   );
 }

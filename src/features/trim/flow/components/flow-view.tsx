@@ -1,7 +1,10 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { Fragment } from 'react';
+import Nav from 'react-bootstrap/Nav';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { readSupply } from '@/core/supply';
@@ -16,6 +19,7 @@ type Flow = FlowPage['flows'][number];
 
 /** What a week's trimming gives against what the pots ask for, whose cost returns to the usable part, and what was thrown away. */
 export function FlowView({ page }: { readonly page: FlowPage }) {
+  const { day } = useFigures();
   const most = Math.max(1, ...page.flows.map((f) => Math.max(f.givesG, f.asksG)));
   const asked = page.flows.filter((f) => f.somebodyTakes);
   const { more } = page;
@@ -23,24 +27,34 @@ export function FlowView({ page }: { readonly page: FlowPage }) {
   const idle = page.flows.filter((f) => !f.somebodyTakes);
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Where trim goes</h1>
           <p className="lead-line">
-            What comes off from {page.from} to {page.until}
+            What comes off from {day(page.from)} to {day(page.until)}
             {page.weeks === 4 && ', a week of it'}, against what the pots ask for.
           </p>
         </div>
-        <nav className="weeks" aria-label="Which week">
-          <Link href="/trim/flow" aria-current={page.weeks === 4 ? 'page' : undefined}>
-            an average week
-          </Link>
-          <Link href="/trim/flow?weeks=1" aria-current={page.weeks === 1 ? 'page' : undefined}>
-            the last seven days
-          </Link>
-        </nav>
-      </div>
-      <div className="flow-page">
+        <Nav as="nav" variant="underline" aria-label="Which week">
+          {(
+            [
+              ['/trim/flow', 4, 'an average week'],
+              ['/trim/flow?weeks=1', 1, 'the last seven days'],
+            ] as const
+          ).map(([href, weeks, words]) => (
+            <Nav.Link
+              key={href}
+              as={Link}
+              href={href}
+              active={page.weeks === weeks}
+              aria-current={page.weeks === weeks ? 'page' : undefined}
+            >
+              {words}
+            </Nav.Link>
+          ))}
+        </Nav>
+      </Stack>
+      <div className="beside">
         <div>
           <Asked asked={asked} page={page} most={most} />
           {asked.length === 0 && (
@@ -73,7 +87,7 @@ function IdleTrim({
   readonly everything: string;
 }) {
   return (
-    <section className="idle-trim">
+    <section className="mt-4">
       <h2>Nobody takes it: the usable part carries all of its cost</h2>
       <p>
         {idle.map((f, i) => (
@@ -134,9 +148,9 @@ function FlowRow({
           bought
         </div>
       </th>
-      <td className="left flow-bars">
-        {bar(f.givesG, 'flow-gives', 'comes off')}
-        {bar(f.asksG, f.asksG > f.givesG ? 'flow-short' : 'flow-asks', 'asked for')}
+      <td className="left" style={{ width: '30%' }}>
+        {bar(f.givesG, 'fate-stock-trim', 'comes off')}
+        {bar(f.asksG, f.asksG > f.givesG ? 'bg-danger' : 'fate-usable', 'asked for')}
       </td>
       <td className="left">
         {f.asks.map((a) => (
@@ -161,7 +175,7 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
   const { kilos } = useFigures();
   const [keep, state] = useKept();
   return (
-    <div className="ask-line">
+    <div>
       <Link prefetch={false} href={`/pot/${ask.recipe}`}>
         {ask.name}
       </Link>
@@ -219,9 +233,9 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
           Its cost counts as taken by {counted} %. Counting {pct} %, {money((over / 1000) * f.perKg)} a week
           returns to the usable part: {money(f.usableThen)} a usable kilo instead of {money(f.usablePerKg)}.{' '}
           {mayEdit && (
-            <button type="button" className="link-button" onClick={() => set(pct)}>
+            <Button variant="link" size="sm" onClick={() => set(pct)}>
               Go by {pct} %
-            </button>
+            </Button>
           )}
         </div>
       )}
@@ -229,9 +243,9 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
         <div className="small-line">
           {bare(100 - counted, 0)} % of its cost returns to the usable part.{' '}
           {mayEdit && (
-            <button type="button" className="link-button" onClick={() => set(100)}>
+            <Button variant="link" size="sm" onClick={() => set(100)}>
               Count all of it as taken
-            </button>
+            </Button>
           )}
         </div>
       )}
@@ -253,12 +267,12 @@ function Asked({
   readonly most: number;
 }) {
   return (
-    <SheetTable className="flow-table">
+    <SheetTable className="roomy">
       <thead>
         <tr>
           <th scope="col">What comes off</th>
           <th scope="col" className="left">
-            gives / asked for, a week
+            comes off / asked for, a week
           </th>
           <th scope="col" className="left">
             who asks

@@ -1,13 +1,18 @@
 'use client';
 
-import { useId, useState } from 'react';
+import { Panel } from '@/ui/panel';
+import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import ListGroup from 'react-bootstrap/ListGroup';
+import { useController } from 'react-hook-form';
 import { ChooseIngredient } from '@/ui/choose';
 import type { Found } from '@/ui/find';
 import { useFigures } from '@/ui/figures';
-import { useKept } from '@/ui/use-kept';
+import { FormField } from '@/ui/form-field';
+import { useKeptForm } from '@/ui/use-kept-form';
 import { Trouble } from '@/ui/trouble';
-import { keepWaste } from '../wire';
+import { keepWaste, Waste } from '../wire';
 import type { FlowPage } from '../queries';
 
 const REASONS = ['no pot took it', 'spoiled', 'past its day', 'cut too much', 'dropped', 'came off bad'];
@@ -17,7 +22,7 @@ export function ThrownAway({ page }: { readonly page: FlowPage }) {
   const { money } = useFigures();
   const lost = page.wastes.reduce((sum, w) => sum + (w.money ?? 0), 0);
   return (
-    <aside className="ingredient-side" aria-label="Thrown away">
+    <Panel aria-label="Thrown away">
       <section>
         <h2>Thrown away</h2>
         <p className="lead-line">
@@ -29,139 +34,103 @@ export function ThrownAway({ page }: { readonly page: FlowPage }) {
         {page.mayWaste && <WasteForm />}
       </section>
       <Wastes page={page} />
-    </aside>
+    </Panel>
   );
 }
+
+const EMPTY = { ingredient: '', part: 'stock trim', amount: '', reason: '' } as const;
 
 /** A waste as it is typed: what, which part, how much, why. */
 function useWaste() {
-  const [keep, state] = useKept();
   const [thing, setThing] = useState<Found>();
-  const [part, setPart] = useState<'whole' | 'stock trim'>('stock trim');
-  const [amount, setAmount] = useState('');
-  const [reason, setReason] = useState('');
-  const send = async (): Promise<void> => {
-    const ok = await keep(() =>
-      keepWaste({
-        ingredient: thing?.id ?? '',
-        part: thing?.trims === false ? 'whole' : part,
-        amount,
-        reason,
-      }),
-    );
-    if (!ok) return;
-    setThing(undefined);
-    setAmount('');
-  };
   const whole = thing?.trims === false;
-  return {
-    state,
-    thing,
-    setThing,
-    part: whole ? 'whole' : part,
-    setPart,
-    whole,
-    amount,
-    setAmount,
-    reason,
-    setReason,
-    send,
-  };
+  const kept = useKeptForm(Waste, EMPTY, async (typed, at) => {
+    const answer = await keepWaste({ ...typed, part: whole ? 'whole' : typed.part });
+    if (answer.ok) {
+      setThing(undefined);
+      at.setValue('ingredient', '');
+      at.setValue('amount', '');
+    }
+    return answer;
+  });
+  return { ...kept, thing, setThing, whole };
 }
 
 function WasteForm() {
-  const { state, thing, setThing, part, setPart, whole, amount, setAmount, reason, setReason, send } =
-    useWaste();
+  const { form, submit, busy, kept, message, thing, setThing, whole } = useWaste();
+  const which = useController({ control: form.control, name: 'ingredient' });
+  const wrong = which.fieldState.error?.message;
   return (
-    <form
-      className="waste-form"
-      onSubmit={(event) => {
-        event.preventDefault();
-        void send();
-      }}
-    >
+    <Form noValidate className="stacked" onSubmit={submit}>
       <ChooseIngredient
-        id="thrown-away"
         label="What was thrown away"
         placeholder="What was it?"
+        inputRef={which.field.ref}
+        invalid={wrong !== undefined}
         chosen={thing}
-        choose={setThing}
+        choose={(found) => {
+          setThing(found);
+          which.field.onChange(found?.id ?? '');
+        }}
       />
-      <select
-        className="form-select"
+      <Trouble says={wrong} />
+      <Form.Select
         aria-label="Which part of it"
-        value={part}
         disabled={whole}
-        onChange={(event) => setPart(event.target.value as 'whole' | 'stock trim')}
+        {...form.register('part')}
+        {...(whole ? { value: 'whole' } : {})}
       >
         <option value="stock trim">its stock trim</option>
         <option value="whole">as bought</option>
-      </select>
-      <input
-        className="form-control"
-        aria-label="How much was thrown away"
-        placeholder="800 g"
-        value={amount}
-        onChange={(event) => setAmount(event.target.value)}
+      </Form.Select>
+      <FormField
+        {...{ form, name: 'amount', label: 'How much was thrown away', hideLabel: true }}
+        placeholder="How much? 800 g"
       />
-      <Why reason={reason} setReason={setReason} />
-      <Button type="submit" variant="outline-primary" disabled={state.busy}>
-        Write it down
-      </Button>
-      {state.kept && (
-        <span role="status" className="kept">
-          ✓ booked
-        </span>
-      )}
-      <Trouble says={state.message} />
-    </form>
-  );
-}
-
-function Why({
-  reason,
-  setReason,
-}: {
-  readonly reason: string;
-  readonly setReason: (reason: string) => void;
-}) {
-  const reasons = useId();
-  return (
-    <>
-      <input
-        className="form-control"
-        aria-label="Why it was thrown away"
+      <FormField
+        {...{ form, name: 'reason', label: 'Why it was thrown away', hideLabel: true }}
         placeholder="Why?"
-        list={reasons}
-        value={reason}
-        onChange={(event) => setReason(event.target.value)}
+        list="reasons"
       />
-      <datalist id={reasons}>
+      <datalist id="reasons">
         {REASONS.map((r) => (
           <option key={r} value={r} />
         ))}
       </datalist>
-    </>
+      <Button type="submit" variant="outline-primary" disabled={busy}>
+        Write it down
+      </Button>
+      {kept && (
+        <span role="status" className="kept">
+          ✓ written down
+        </span>
+      )}
+      <Trouble says={message} />
+    </Form>
   );
 }
 
 function Wastes({ page }: { readonly page: FlowPage }) {
   const { money, day } = useFigures();
   return (
-    <ul className="waste-list">
+    <ListGroup variant="flush" as="ul">
       {page.wastes.map((w) => (
-        <li key={w.id}>
+        <ListGroup.Item as="li" key={w.id} className="d-flex justify-content-between gap-2">
           <span>
             <b>{w.name}</b> <span className="fig">{w.amount}</span>
-            <span className="quiet small-line">
+            <span className="quiet small-line d-block">
               {day(w.on)}
               {w.who ? `, ${w.who}` : ''}: {w.reason}
             </span>
           </span>
           <span className="fig">{w.money === 0 ? '–' : money(w.money)}</span>
-        </li>
+        </ListGroup.Item>
       ))}
-      {page.wastes.length === 0 && <li className="quiet">Nothing in four weeks.</li>}
-    </ul>
+      {page.wastes.length === 0 && (
+        <ListGroup.Item as="li" className="quiet">
+          Nothing in four weeks.
+        </ListGroup.Item>
+      )}
+    </ListGroup>
   );
 }

@@ -17,7 +17,7 @@ export function KiloTable({ page, ...priced }: Priced & { readonly page: Schools
   return (
     <section>
       <h2>A usable kilo, and a kilo of what comes off</h2>
-      <SheetTable className="school-rows">
+      <SheetTable>
         <thead>
           <tr>
             <th scope="col">Ingredient</th>

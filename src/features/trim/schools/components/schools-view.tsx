@@ -1,7 +1,12 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
+import { Panel } from '@/ui/panel';
+import Stack from 'react-bootstrap/Stack';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
+import { Combo } from '@/ui/combo';
 import { useFigures } from '@/ui/figures';
+import { useSearch } from '@/ui/use-search';
 import { SCHOOL_WORDS } from '../../words';
 import type { PlateName, SchoolsPage } from '../queries';
 import { KiloTable } from './kilo-table';
@@ -12,13 +17,13 @@ import { SheetTable } from '@/ui/sheet-table';
 
 /** Who pays for what comes off: the three schools on three real plates, and the kitchen's choice among them. */
 export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
-  const form = useTrimming(page);
+  const trimming = useTrimming(page);
   const { shown, asking, choose } = usePlates(page);
-  const plates = useSchools(shown, form.value);
-  const { school } = form.typed;
+  const plates = useSchools(shown, trimming.value);
+  const { school } = trimming;
   return (
     <>
-      <div className="price-book-head">
+      <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>Who pays for what comes off</h1>
           <p className="lead-line">
@@ -26,9 +31,9 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
             that is free on one sheet and charged on another makes both wrong.
           </p>
         </div>
-      </div>
+      </Stack>
       <SheetTable className="schools-table">
-        <SchoolChoice school={school} mayEdit={page.mayEdit} choose={(s) => form.type({ school: s })} />
+        <SchoolChoice school={school} mayEdit={page.mayEdit} choose={trimming.choose} />
         <tbody aria-busy={asking}>
           {plates.map((p, i) => (
             <PlateRow
@@ -42,11 +47,11 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
         </tbody>
       </SheetTable>
       {plates.length === 0 && <p className="quiet">There are no plates yet to show it on.</p>}
-      <div className="two-columns">
-        <KiloTable page={page} school={school} value={form.value} />
-        <aside className="ingredient-side" aria-label="How this kitchen trims">
-          <TrimmingForm page={page} form={form} />
-        </aside>
+      <div className="beside">
+        <KiloTable page={page} school={school} value={trimming.value} />
+        <Panel aria-label="How this kitchen trims">
+          <TrimmingForm page={page} trimming={trimming} />
+        </Panel>
       </div>
     </>
   );
@@ -68,20 +73,21 @@ function SchoolChoice({
         <th scope="col">A plate costs, in {currencySign}</th>
         {TRIM_SCHOOLS.map((s) => (
           <th key={s} scope="col" className={s === school ? 'here' : ''}>
-            <label>
-              <input
-                type="radio"
-                name="school"
-                className="radio-large"
-                checked={s === school}
-                disabled={!mayEdit}
-                onChange={() => choose(s)}
-              />
-              <span>
-                {SCHOOL_WORDS[s].name}
-                <span className="small-line">{SCHOOL_WORDS[s].says}</span>
-              </span>
-            </label>
+            <Form.Check
+              type="radio"
+              id={`school-${s}`}
+              name="school"
+              className="text-start text-wrap"
+              checked={s === school}
+              disabled={!mayEdit}
+              onChange={() => choose(s)}
+              label={
+                <>
+                  <b>{SCHOOL_WORDS[s].name}</b>
+                  <span className="small-line d-block">{SCHOOL_WORDS[s].says}</span>
+                </>
+              }
+            />
           </th>
         ))}
         <th scope="col">apart by</th>
@@ -105,18 +111,12 @@ function PlateRow({
   return (
     <tr>
       <th scope="row">
-        <select
-          className="form-select"
-          aria-label={`Plate ${p.name}`}
-          value={p.id}
-          onChange={(event) => choose(event.target.value)}
-        >
-          {names.map((x) => (
-            <option key={x.id} value={x.id}>
-              {x.name}
-            </option>
-          ))}
-        </select>
+        <Combo
+          label={`Plate ${p.name}`}
+          chosen={names.find((x) => x.id === p.id)}
+          find={useSearch(names)}
+          choose={(x) => x && choose(x.id)}
+        />
       </th>
       {TRIM_SCHOOLS.map((s) => {
         const cost = p.cost[s];
@@ -124,7 +124,7 @@ function PlateRow({
         const over = pct !== undefined && p.target !== undefined && pct > p.target;
         return (
           <td key={s} className={`fig${s === school ? ' here' : ''}`}>
-            <span className="school-cost">
+            <span className="school-cost d-block fs-3 fw-bold lh-1">
               {cost === null ? <span className="incomplete">incomplete</span> : bare(cost)}
             </span>
             {pct !== undefined && (

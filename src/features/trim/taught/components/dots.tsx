@@ -12,6 +12,7 @@ const BAND = 26;
 const TOP = 12;
 const ROW = 22;
 const AXIS = 24;
+const AXIS_FONT = { fontFamily: 'var(--numerals)' };
 
 /** The range everything of a figure lies in, with a little room. */
 function scaleOf(f: FigurePage): (value: number) => number {
@@ -57,7 +58,7 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
   const counts = f.dots.some((d) => d.not === undefined);
   return (
     <svg
-      className="dots"
+      className="drawing dots"
       viewBox={`0 0 ${WIDTH} ${bottom + AXIS}`}
       role="img"
       aria-label={`${f.title}: ${f.dots.map((d) => words(d, show(d.value), day(d.on))).join('; ')}`}
@@ -65,7 +66,7 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
       {f.learned && counts && <Learned learned={f.learned} x={x} bottom={bottom} />}
       {f.prior && <Prior prior={f.prior} x={x} />}
       {seasons.map((season) => (
-        <text key={season} x={0} y={rowY(season) + 5} className="dots-words">
+        <text key={season} x={0} y={rowY(season) + 5}>
           {season}
         </text>
       ))}
@@ -79,10 +80,7 @@ export function Dots({ figure: f }: { readonly figure: FigurePage }) {
         />
       ))}
       {f.inForce !== undefined && (
-        <path
-          d={`M${x(f.inForce) - 6} 1 L${x(f.inForce) + 6} 1 L${x(f.inForce)} 10 Z`}
-          className="dots-force"
-        >
+        <path d={`M${x(f.inForce) - 6} 1 L${x(f.inForce) + 6} 1 L${x(f.inForce)} 10 Z`} fill="var(--iron)">
           <title>{`reckoned with now: ${show(f.inForce)}`}</title>
         </path>
       )}
@@ -110,14 +108,16 @@ function Learned({
         y={TOP + BAND + 6}
         width={Math.max(2, x(learned.high) - x(learned.low))}
         height={bottom - TOP - BAND - 6}
-        className="dots-learned"
+        fill="var(--bay)"
+        opacity={0.17}
       />
       <line
         x1={x(learned.mean)}
         x2={x(learned.mean)}
         y1={TOP + BAND + 6}
         y2={bottom}
-        className="dots-learned-line"
+        stroke="var(--bay)"
+        strokeWidth={3}
       />
     </>
   );
@@ -128,7 +128,7 @@ function Prior({ prior, x }: { readonly prior: NonNullable<FigurePage['prior']>;
   const { bare } = useFigures();
   return (
     <>
-      <text x={0} y={TOP + BAND / 2 + 5} className="dots-words">
+      <text x={0} y={TOP + BAND / 2 + 5}>
         estimate
       </text>
       <rect
@@ -136,10 +136,21 @@ function Prior({ prior, x }: { readonly prior: NonNullable<FigurePage['prior']>;
         y={TOP}
         width={Math.max(2, x(prior.high) - x(prior.low))}
         height={BAND}
-        className="dots-prior"
+        fill="none"
+        stroke="var(--steel)"
+        strokeWidth={1.5}
+        strokeDasharray="5 4"
       />
-      <line x1={x(prior.value)} x2={x(prior.value)} y1={TOP} y2={TOP + BAND} className="dots-prior-line" />
-      <text x={x(prior.value) + 6} y={TOP + BAND / 2 + 5} className="dots-axis">
+      <line
+        x1={x(prior.value)}
+        x2={x(prior.value)}
+        y1={TOP}
+        y2={TOP + BAND}
+        stroke="var(--steel)"
+        strokeWidth={2}
+        strokeDasharray="5 4"
+      />
+      <text x={x(prior.value) + 6} y={TOP + BAND / 2 + 5} style={AXIS_FONT}>
         {bare(prior.value, 1)}
       </text>
     </>
@@ -157,13 +168,15 @@ function OneDot({
   readonly cy: number;
   readonly says: string;
 }) {
-  const className = d.not ? 'dot-not' : d.outlier ? 'dot-far' : 'dot';
+  const paint = d.not
+    ? { fill: 'var(--enamel)', stroke: 'var(--steel)', strokeWidth: 1.5 }
+    : { fill: d.outlier ? 'var(--claret)' : 'var(--bay)' };
   return (
     <g>
       {d.outlier ? (
-        <rect x={cx - 7} y={cy - 7} width={14} height={14} className={className} />
+        <rect x={cx - 7} y={cy - 7} width={14} height={14} {...paint} />
       ) : (
-        <circle cx={cx} cy={cy} r={7} className={className} opacity={d.not ? 1 : 0.4 + 0.6 * d.weight} />
+        <circle cx={cx} cy={cy} r={7} {...paint} opacity={d.not ? 1 : 0.4 + 0.6 * d.weight} />
       )}
       <title>{says}</title>
     </g>
@@ -182,11 +195,11 @@ function Axis({
   const { bare } = useFigures();
   return (
     <>
-      <line x1={LEFT} x2={WIDTH - RIGHT} y1={bottom} y2={bottom} className="dots-tick" />
+      <line x1={LEFT} x2={WIDTH - RIGHT} y1={bottom} y2={bottom} stroke="var(--steel)" />
       {ticksOf(f).map((t) => (
         <g key={t}>
-          <line x1={x(t)} x2={x(t)} y1={bottom} y2={bottom + 5} className="dots-tick" />
-          <text x={x(t)} y={bottom + 19} textAnchor="middle" className="dots-axis">
+          <line x1={x(t)} x2={x(t)} y1={bottom} y2={bottom + 5} stroke="var(--steel)" />
+          <text x={x(t)} y={bottom + 19} textAnchor="middle" style={AXIS_FONT}>
             {bare(t, t % 1 === 0 ? 0 : 1)}
           </text>
         </g>

@@ -1,5 +1,6 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
 import { SEASONS } from '@/core/learning';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
@@ -24,11 +25,10 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
   return (
     <section>
       <h2>Which tests count</h2>
-      <div className="learn-from">
+      <div className="stacked">
         <label>
           season
-          <select
-            className="form-select"
+          <Form.Select
             aria-label="Learn from tests of which season"
             value={season ?? ''}
             disabled={!page.mayEdit}
@@ -43,12 +43,11 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
                 of {s} only
               </option>
             ))}
-          </select>
+          </Form.Select>
         </label>
         <label>
           supplier
-          <select
-            className="form-select"
+          <Form.Select
             aria-label="Learn from tests of which supplier"
             value={supplier ?? ''}
             disabled={!page.mayEdit}
@@ -60,7 +59,7 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
                 of {s.name} only
               </option>
             ))}
-          </select>
+          </Form.Select>
         </label>
       </div>
       <Trouble says={state.message} />

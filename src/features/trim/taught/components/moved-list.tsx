@@ -1,5 +1,6 @@
 'use client';
 
+import Table from 'react-bootstrap/Table';
 import type { Moved } from '@/core/taught';
 import { useFigures } from '@/ui/figures';
 
@@ -10,7 +11,7 @@ export function MovedList({ moved, when }: { readonly moved: readonly Moved[]; r
     return <p className="quiet">No cost {when}: nothing that is cooked lives from it yet.</p>;
   const share = (m: Moved): number => (m.before && m.after ? m.after / m.before - 1 : 0);
   return (
-    <table className="moved-list">
+    <Table size="sm" borderless className="w-auto">
       <tbody>
         {moved.map((m) => (
           <tr key={m.key}>
@@ -20,7 +21,7 @@ export function MovedList({ moved, when }: { readonly moved: readonly Moved[]; r
               {money(m.before)} → <b>{money(m.after)}</b>
             </td>
             <td className={`fig ${share(m) > 0 ? 'dearer' : 'cheaper'}`}>
-              {share(m) !== 0 && (
+              {Math.abs(share(m)) >= 0.0005 && (
                 <>
                   <span aria-hidden="true">{share(m) > 0 ? '▲ ' : '▼ '}</span>
                   <span className="visually-hidden">{share(m) > 0 ? 'dearer by ' : 'cheaper by '}</span>
@@ -31,6 +32,6 @@ export function MovedList({ moved, when }: { readonly moved: readonly Moved[]; r
           </tr>
         ))}
       </tbody>
-    </table>
+    </Table>
   );
 }

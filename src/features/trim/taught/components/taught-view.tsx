@@ -1,8 +1,12 @@
 'use client';
 
+import Stack from 'react-bootstrap/Stack';
+import { Panel } from '@/ui/panel';
+import Alert from 'react-bootstrap/Alert';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import ListGroup from 'react-bootstrap/ListGroup';
 import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { useKept } from '@/ui/use-kept';
@@ -37,19 +41,19 @@ export function TaughtView({
     <>
       <Head page={page} />
       {page.trouble && <p className="trouble">{page.trouble}</p>}
-      <div className="taught">
+      <div className="beside">
         <div>
           {waits.length > 0 && (
             <Waiting page={page} waits={waits} busy={state.busy} take={() => void take()} />
           )}
           <Trouble says={state.message} />
           {accepted && (
-            <section className="accepted" aria-label="What moved">
+            <Alert role="region" variant="success" aria-label="What moved">
               <h2>
                 <span role="status">✓ Accepted: this is what moved</span>
               </h2>
               <MovedList moved={accepted} when="moved" />
-            </section>
+            </Alert>
           )}
           {after !== undefined && waits.length === 0 && !accepted && (
             <p role="status" className="kept">
@@ -67,11 +71,11 @@ export function TaughtView({
           ))}
           <TestsTable page={page} />
         </div>
-        <aside className="ingredient-side" aria-label="How it is reckoned">
+        <Panel aria-label="How it is reckoned">
           <LearnFrom page={page} />
           <WhoPaysHere page={page} />
           <Past page={page} />
-        </aside>
+        </Panel>
       </div>
     </>
   );
@@ -90,18 +94,16 @@ function Head({ page }: PageProps) {
     if (answer?.ok) router.push(`/trim/bench/${answer.value.id}`);
   };
   return (
-    <div className="price-book-head">
+    <Stack direction="horizontal" gap={3} className="page-head">
       <div>
         <h1>{page.name}</h1>
         <p className="lead-line">
-          {page.guess
-            ? 'Reckoned with an estimate, not measured here yet'
-            : said((page.basis ?? '').replace(/\.$/, ''))}
-          , since {day(page.since)}.
+          {page.guess ? 'Reckoned with an estimate' : said((page.basis ?? '').replace(/\.$/, ''))}, since{' '}
+          {day(page.since)}.
           <UsedBy by={page.usedBy} lead=" Used in " most={4} />
         </p>
       </div>
-      <div className="head-figures">
+      <Stack direction="horizontal" gap={4} className="head-figures">
         <div>
           <span className={`fig-large${page.guess ? ' estimate' : ''}`}>{bare(page.usable * 100, 1)} %</span>
           <span className="fig-label">usable</span>
@@ -123,8 +125,8 @@ function Head({ page }: PageProps) {
             Weigh it again
           </Button>
         )}
-      </div>
-    </div>
+      </Stack>
+    </Stack>
   );
 }
 
@@ -138,7 +140,7 @@ function Waiting({
   const { bare } = useFigures();
   const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
   return (
-    <section className="waiting" aria-label="What waits to be accepted">
+    <Alert role="region" variant="primary" aria-label="What waits to be accepted">
       <h2>The tests say {waits.map((f) => saysWords(f, bare)).join(' · ')}</h2>
       {odd > 0 && (
         <p className="warning">
@@ -155,15 +157,15 @@ function Waiting({
         <p className="quiet small-line">It is held back until a manager accepts it.</p>
       )}
       <p className="quiet small-line">Until then everything is reckoned as before.</p>
-    </section>
+    </Alert>
   );
 }
 
 function Figure({ figure: f }: { readonly figure: FigurePage }) {
   const { bare } = useFigures();
   return (
-    <section className="figure-taught" aria-label={f.title}>
-      <h2>
+    <section aria-label={f.title}>
+      <h2 className="d-flex justify-content-between gap-3 m-0">
         {f.title}
         <span className="fig">
           {f.learned && f.dots.some((d) => d.not === undefined)
@@ -181,14 +183,14 @@ function Past({ page }: PageProps) {
   return (
     <section>
       <h2>What was reckoned with</h2>
-      <ul className="past-yields">
+      <ListGroup as="ul" variant="flush">
         {page.past.map((y) => (
-          <li key={`${y.on} ${y.words}`}>
+          <ListGroup.Item as="li" key={`${y.on} ${y.words}`} className="small-line">
             <span className="fig">{day(y.on)}</span>{' '}
             <span className={y.guess ? 'estimate' : ''}>{said(y.words)}</span>
-          </li>
+          </ListGroup.Item>
         ))}
-      </ul>
+      </ListGroup>
     </section>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Button from 'react-bootstrap/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useFigures } from '@/ui/figures';
@@ -37,7 +38,7 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
   const rows = rowsOf(page, bare);
   if (rows.length === 0) return null;
   return (
-    <SheetTable className="tests-table">
+    <SheetTable className="roomy">
       <thead>
         <tr>
           <th scope="col">Own tests</th>
@@ -111,13 +112,13 @@ function WhetherItCounts({
       <>
         <span className="small-line">left out: {row.why}</span>{' '}
         {page.mayEdit && (
-          <button
-            type="button"
-            className="link-button"
+          <Button
+            variant="link"
+            size="sm"
             onClick={() => void keep(() => leaveOutTest({ test: row.id, why: null }))}
           >
             let it count again
-          </button>
+          </Button>
         )}
       </>
     );
@@ -128,14 +129,14 @@ function WhetherItCounts({
         <span className="quiet small-line">by {Math.round(row.weight * 100)} %, it fades </span>
       )}
       {page.mayEdit && !asking && (
-        <button
-          type="button"
-          className="link-button"
+        <Button
+          variant="link"
+          size="sm"
           aria-label={`Leave the test of ${day(row.on)} out`}
           onClick={() => setAsking(true)}
         >
           leave out
-        </button>
+        </Button>
       )}
       {asking && <WhyOut row={row} keep={keep} onDone={() => setAsking(false)} />}
     </>
@@ -155,7 +156,7 @@ function WhyOut({
   const [why, setWhy] = useState(row.outlier ? (row.note ?? '') : '');
   return (
     <form
-      className="why-out"
+      className="d-flex flex-wrap gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         void keep(() => leaveOutTest({ test: row.id, why })).then((ok) => ok && onDone());
@@ -168,9 +169,9 @@ function WhyOut({
         value={why}
         onChange={(event) => setWhy(event.target.value)}
       />
-      <button type="submit" className="plain-button">
+      <Button type="submit" variant="plain" size="sm">
         Leave it out
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import Form from 'react-bootstrap/Form';
 import Link from 'next/link';
 import { useState } from 'react';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
@@ -107,16 +108,14 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
           unit={`${currencySign} a kilo`}
         />
       </p>
-      <label className="field-line">
-        <input
-          type="checkbox"
-          className="radio-large"
-          checked={off.sold}
-          disabled={!page.mayEdit}
-          onChange={(event) => send({ sold: event.target.checked })}
-        />{' '}
-        somebody buys it at that: money back, whatever the school
-      </label>
+      <Form.Check
+        id="sold"
+        className="field-line"
+        checked={off.sold}
+        disabled={!page.mayEdit}
+        onChange={(event) => send({ sold: event.target.checked })}
+        label="somebody buys it at that: money back, whatever the school"
+      />
       <Trouble id="off-trouble" says={state.message} />
     </section>
   );
@@ -131,8 +130,7 @@ function WhichSchool({
 }) {
   const { trim } = page;
   return (
-    <select
-      className="form-select"
+    <Form.Select
       aria-label="Who pays for what comes off"
       value={trim.own ?? ''}
       disabled={!page.mayEdit}
@@ -144,7 +142,7 @@ function WhichSchool({
           {SCHOOL_WORDS[s].name}: {SCHOOL_WORDS[s].says}
         </option>
       ))}
-    </select>
+    </Form.Select>
   );
 }
 

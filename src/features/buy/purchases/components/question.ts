@@ -1,0 +1,48 @@
+import { farOff } from '@/core/larder';
+import type { Manner } from '@/core/quantity';
+import type { ArticleChoice, IngredientChoice } from '../queries';
+import { understandGoods, type ArticleFacts } from '../understand';
+import { factsOf } from './article-facts';
+import type { DraftGoods } from './use-draft';
+
+/** What is known while an invoice is written. */
+export interface Known {
+  readonly articles: ReadonlyMap<string, ArticleChoice>;
+  readonly ingredients: ReadonlyMap<string, IngredientChoice>;
+  readonly manner: Manner;
+}
+
+/** What a line's goods are reckoned with, as far as it says. */
+export function factsAbout(
+  line: DraftGoods,
+  { articles, ingredients, manner }: Known,
+): ArticleFacts | undefined {
+  if (line.newArticle) return factsOf(line.newArticle, ingredients, manner);
+  const article = articles.get(line.article);
+  return article && { packG: article.packG, thing: article.thing };
+}
+
+/** What a pack cost last; of something new, what its weight of the ingredient costs now. */
+function lastPrice(line: DraftGoods, { articles, ingredients }: Known, packG: number): number | undefined {
+  const article = articles.get(line.article);
+  if (article) return article.lastPackPrice === undefined ? undefined : Number(article.lastPackPrice);
+  const perKg = ingredients.get(line.newArticle?.ingredient ?? '')?.perKg;
+  return perKg === undefined ? undefined : (perKg * packG) / 1000;
+}
+
+/** A question about an invoiced price that is far from the last, or 0. */
+export function questionAbout(
+  line: DraftGoods,
+  known: Known,
+  money: (value: number) => string,
+): string | undefined {
+  const facts = factsAbout(line, known);
+  const read = facts && understandGoods(line, facts, known.manner, 'invoice');
+  if (!read?.ok) return undefined;
+  const before = lastPrice(line, known, facts?.packG ?? 0);
+  return farOff({ what: 'price', before, after: Number(read.value.packPrice), words: money });
+}
+
+/** A line's price, for remembering that it was said to be meant. */
+export const priceOf = (line: DraftGoods): string =>
+  `${line.article || (line.newArticle?.name ?? '')} ${line.packPrice.trim()}`;

@@ -1,0 +1,2 @@
+/** The cookie that says that somebody has signed out here. */
+export const OUT = 'half-pot-out';

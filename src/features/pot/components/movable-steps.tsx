@@ -1,0 +1,92 @@
+'use client';
+
+import {
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical } from 'lucide-react';
+import type { ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import type { SheetLine } from './sheet-lines';
+
+/** Steps that can be taken by their handle and put elsewhere: by pointer, by finger, and by Space and the arrow keys. */
+export function MovableSteps({
+  lines,
+  onMove,
+  children,
+}: {
+  readonly lines: readonly SheetLine[];
+  readonly onMove: (from: number, to: number) => void;
+  readonly children: ReactNode;
+}) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const at = (id: string | number | undefined): number => lines.findIndex((l) => l.id === id);
+  const place = (id: string | number | undefined): string => `place ${at(id) + 1} of ${lines.length}`;
+  const text = (id: string | number): string => lines[at(id)]?.text ?? '';
+  return (
+    <DndContext
+      id="steps"
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => over && onMove(at(active.id), at(over.id))}
+      accessibility={{
+        screenReaderInstructions: {
+          draggable:
+            'Space takes the step in hand, the arrow keys move it, Space puts it down, Escape puts it back.',
+        },
+        announcements: {
+          onDragStart: ({ active }) => `“${text(active.id)}” is in hand, at ${place(active.id)}.`,
+          onDragOver: ({ over }) => (over ? `Over ${place(over.id)}.` : undefined),
+          onDragEnd: ({ over }) => (over ? `Put down at ${place(over.id)}.` : 'Put back.'),
+          onDragCancel: () => 'Put back.',
+        },
+      }}
+    >
+      <SortableContext items={lines.map((l) => l.id)} strategy={verticalListSortingStrategy}>
+        {children}
+      </SortableContext>
+    </DndContext>
+  );
+}
+
+/** A step that can be moved: the body of its rows, and the handle it is taken by. */
+export function useMovable(id: string, name: string) {
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } =
+    useSortable({ id });
+  const body = {
+    ref: setNodeRef,
+    style: {
+      transform: CSS.Translate.toString(transform),
+      transition,
+      ...(isDragging ? { position: 'relative' as const, zIndex: 2, background: 'var(--copper-wash)' } : {}),
+    },
+  };
+  const handle = (
+    <Button
+      variant="tool"
+      size="sm"
+      ref={setActivatorNodeRef}
+      {...attributes}
+      {...listeners}
+      aria-label={`Move ${name}`}
+      style={{ touchAction: 'none', cursor: 'grab' }}
+    >
+      <GripVertical size={16} aria-hidden="true" />
+    </Button>
+  );
+  return { body, handle };
+}

@@ -1,0 +1,55 @@
+'use client';
+
+import { ThemeProvider, useTheme } from 'next-themes';
+import { useSyncExternalStore, type ReactNode } from 'react';
+import Form from 'react-bootstrap/Form';
+
+/** Light or dark, as the device is or as somebody chose on it. */
+export const DayOrNight = ({
+  nonce,
+  children,
+}: {
+  readonly nonce: string | undefined;
+  readonly children: ReactNode;
+}) => (
+  <ThemeProvider
+    attribute="data-bs-theme"
+    defaultTheme="system"
+    enableColorScheme
+    storageKey="half-pot-light"
+    nonce={nonce ?? ''}
+  >
+    {children}
+  </ThemeProvider>
+);
+
+const CHOICES = [
+  ['system', 'as this device is'],
+  ['light', 'light'],
+  ['dark', 'dark'],
+] as const;
+
+const never = (): (() => void) => () => undefined;
+
+/** Chooses between them, for this device. */
+export function ChooseLight() {
+  const { theme, setTheme } = useTheme();
+  // What is chosen is known in the browser alone.
+  const here = useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+  return (
+    <Form.Group controlId="light">
+      <Form.Label>Light or dark</Form.Label>
+      <Form.Select value={here ? theme : 'system'} onChange={(event) => setTheme(event.target.value)}>
+        {CHOICES.map(([key, words]) => (
+          <option key={key} value={key}>
+            {words}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+}

@@ -1,0 +1,72 @@
+'use client';
+
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import {
+  useForm,
+  type DefaultValues,
+  type FieldValues,
+  type Path,
+  type UseFormReturn,
+} from 'react-hook-form';
+import type { ZodType } from 'zod';
+import { STILL_TYPED, type Mistake } from '@/wire';
+
+/** What is answered to a form that was sent. */
+type Answer =
+  | { readonly ok: true }
+  | {
+      readonly ok: false;
+      readonly message: string;
+      readonly path?: string;
+      readonly mistakes?: readonly Mistake[] | undefined;
+    };
+
+/**
+ * A form that is kept through an action, checked before it is sent by the schema the server checks it with. A mistake stands beside
+ * its field and the first one has the focus; what is typed stays until it is kept.
+ * @param schema of what is typed
+ * @param defaults what stands there at first
+ * @param send sends it; what it empties of the form is empty afterwards
+ */
+export function useKeptForm<Typed extends FieldValues>(
+  schema: ZodType<Typed, Typed>,
+  defaults: DefaultValues<Typed>,
+  send: (typed: Typed, form: UseFormReturn<Typed>) => Promise<Answer>,
+) {
+  const router = useRouter();
+  const [kept, setKept] = useState(false);
+  const form = useForm<Typed>({ resolver: zodResolver(schema), defaultValues: defaults });
+  const submit = form.handleSubmit(async (typed) => {
+    setKept(false);
+    const answer = await send(typed, form).catch((): Answer => ({ ok: false, message: STILL_TYPED }));
+    if (answer.ok) {
+      setKept(true);
+      form.reset(form.getValues(), { keepValues: true });
+      router.refresh();
+      return;
+    }
+    const told = answer.mistakes ?? [{ path: answer.path ?? '', message: answer.message }];
+    told.forEach(({ path, message }, i) => {
+      const at = path.replace(/\[(\d+)\]/g, '.$1');
+      const ours = (at.split('.')[0] ?? '') in form.getValues();
+      form.setError(
+        ours ? (at as Path<Typed>) : 'root.server',
+        { type: 'server', message },
+        { shouldFocus: i === 0 },
+      );
+    });
+  });
+  return {
+    form,
+    submit: (event: { preventDefault: () => void }): void => {
+      event.preventDefault();
+      void submit();
+    },
+    busy: form.formState.isSubmitting,
+    kept: kept && !form.formState.isDirty,
+    /** What is wrong with none of its fields alone. */
+    message: form.formState.errors.root?.server?.message,
+  };
+}
