@@ -41,20 +41,21 @@ export function Combo<C extends Choice>(props: Props<C>) {
     <div className={`dropdown ${className}`}>
       <Form.Control
         size={size}
-        className="form-select"
+        className={size ? 'form-select form-select-sm' : 'form-select'}
         isInvalid={invalid || box.unknown}
         disabled={disabled}
         placeholder={placeholder}
         {...box.getInputProps({
           ref: inputRef,
+          // At once: what is told of later would put back what somebody typing fast has gone beyond.
+          onChange: (event) => box.type(event.currentTarget.value),
           'aria-label': label,
-          'aria-labelledby': '',
           'aria-describedby': box.unknown ? none : describedBy,
           autoComplete: 'off',
         })}
       />
       <ul
-        {...box.getMenuProps({ 'aria-label': label, 'aria-labelledby': '' })}
+        {...box.getMenuProps({ 'aria-label': 'What fits' })}
         className={`dropdown-menu${box.isOpen ? ' show' : ''}`}
       >
         {box.isOpen &&
@@ -168,6 +169,7 @@ function useChoosing<C extends Choice>(props: Props<C>) {
   });
   return {
     ...box,
+    type: setText,
     items,
     waiting: answered !== text,
     unknown: left !== undefined && left === text && left.trim() !== '',

@@ -1,8 +1,9 @@
 'use client';
 
 import { ThemeProvider, useTheme } from 'next-themes';
-import { useSyncExternalStore, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
+import { useAlive } from './alive';
 
 /** Light or dark, as the device is or as somebody chose on it. */
 export const DayOrNight = ({
@@ -29,17 +30,11 @@ const CHOICES = [
   ['dark', 'dark'],
 ] as const;
 
-const never = (): (() => void) => () => undefined;
-
 /** Chooses between them, for this device. */
 export function ChooseLight() {
   const { theme, setTheme } = useTheme();
   // What is chosen is known in the browser alone.
-  const here = useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
+  const here = useAlive();
   return (
     <Form.Group controlId="light">
       <Form.Label>Light or dark</Form.Label>

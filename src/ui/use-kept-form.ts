@@ -28,18 +28,25 @@ type Answer =
  * its field and the first one has the focus; what is typed stays until it is kept.
  * @param schema of what is typed
  * @param defaults what stands there at first
+ * @param asks a question about what is far from what it was: sent again, it is meant
  * @param send sends it; what it empties of the form is empty afterwards
  */
 export function useKeptForm<Typed extends FieldValues>(
   schema: ZodType<Typed, Typed>,
   defaults: DefaultValues<Typed>,
   send: (typed: Typed, form: UseFormReturn<Typed>) => Promise<Answer>,
+  asks?: (typed: Typed) => string | undefined,
 ) {
   const router = useRouter();
   const [kept, setKept] = useState(false);
   const form = useForm<Typed>({ resolver: zodResolver(schema), defaultValues: defaults });
+  const [question, setQuestion] = useState<string>();
   const submit = form.handleSubmit(async (typed) => {
     setKept(false);
+    const asked = asks?.(typed);
+    setQuestion(asked);
+    if (asked !== undefined && asked !== question) return;
+    setQuestion(undefined);
     const answer = await send(typed, form).catch((): Answer => ({ ok: false, message: STILL_TYPED }));
     if (answer.ok) {
       setKept(true);
@@ -65,6 +72,8 @@ export function useKeptForm<Typed extends FieldValues>(
       void submit();
     },
     busy: form.formState.isSubmitting,
+    /** What is asked before it is sent. */
+    question,
     kept: kept && !form.formState.isDirty,
     /** What is wrong with none of its fields alone. */
     message: form.formState.errors.root?.server?.message,

@@ -222,6 +222,7 @@ test('a step is added, moved and taken out', async ({ page }) => {
   await keeps(page, 'recipe.sheet', () => page.getByLabel('Next step').press('Enter'));
   await expect(step(page, 4)).toHaveValue('simmer 4 min');
   await step(page, 4).click();
+  await expect(kept(page)).toBeVisible();
   // By keys alone: taken in hand, moved, put down.
   await page.getByRole('button', { name: 'Move step 4' }).focus();
   await page.keyboard.press('Space');

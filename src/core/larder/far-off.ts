@@ -7,7 +7,16 @@ const TYPED_FAR_OFF = { up: 2.5, down: 0.4 } as const;
 /** Something typed over something that stood there, both as numbers. */
 interface Typed {
   /** As the question names it: “A price of 0”, “240.00 a pack”. */
-  readonly what: 'price' | 'yield' | 'portion' | 'menu price';
+  readonly what:
+    | 'price'
+    | 'yield'
+    | 'portion'
+    | 'menu price'
+    | 'weight'
+    | 'set value'
+    | 'wage'
+    | 'tariff'
+    | 'number of batches';
   readonly before: number | undefined;
   readonly after: number;
   /** How a number of it is written. */

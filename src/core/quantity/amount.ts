@@ -127,6 +127,11 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
   });
 }
 
+/** From how many on a bare number is rather grams than kilos: a portion of 180, bones of 8. */
+const RATHER_GRAMS = 20;
+const likelyUnit = (text: string): 'g' | 'kg' =>
+  /^\d+([.,]\d+)?$/.test(text) && Number(text.replace(',', '.')) >= RATHER_GRAMS ? 'g' : 'kg';
+
 function unitFor(
   wordTyped: string | undefined,
   soFar: Kind | undefined,
@@ -138,7 +143,7 @@ function unitFor(
     if (soFar === 'time') return fine({ kind: 'time', name: 'min', factor: 1 / 60 });
     // “A bunch of 12”, “case of 24”: so many pieces.
     if (packed && soFar === undefined) return fine({ kind: 'count', name: 'each', factor: 1 });
-    return refuse('no-unit', '', `“${text}” has no unit: write, for example, ${text} kg.`);
+    return refuse('no-unit', '', `“${text}” has no unit: write, for example, ${text} ${likelyUnit(text)}.`);
   }
   const said = wordTyped.trim().toLowerCase();
   const own = how.measures?.get(said) ?? how.measures?.get(said.replace(/s$/, ''));

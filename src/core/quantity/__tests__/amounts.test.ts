@@ -90,6 +90,7 @@ describe('what is not understood is said with what was typed', () => {
     ['', 'no-amount', 'An amount is missing: write a number and a unit, such as 2.5 kg.'],
     ['   ', 'no-amount', 'An amount is missing: write a number and a unit, such as 2.5 kg.'],
     ['3', 'no-unit', '“3” has no unit: write, for example, 3 kg.'],
+    ['180', 'no-unit', '“180” has no unit: write, for example, 180 g.'],
     ['2 kg 3', 'no-unit', '“2 kg 3” has no unit: write, for example, 2 kg 3 kg.'],
     ['case of 2 kg 3', 'no-unit', '“case of 2 kg 3” has no unit: write, for example, case of 2 kg 3 kg.'],
     ['3 stone', 'unknown-unit', '“stone” is not a unit known here.'],

@@ -4,6 +4,7 @@ import { costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing'
 import type { PricePoint } from '@/core/kitchen-state';
 import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
 import { basisWords } from '@/core/why';
+import { afterTheKnife } from '@/core/knife';
 import { mannerIn, packOn, weighableOf, type Basis } from '@/core/kitchen-file';
 import type { StateArticle } from '@/core/kitchen-state';
 import { differences, type Comparable } from '@/core/larder';
@@ -184,7 +185,11 @@ function sellerRow(
     since: inForce?.on,
     invoice: inForce?.invoice,
     perKg,
-    usablePerKg: perKg === null ? null : perKg / supply.usable,
+    // As every usable kilo is reckoned: what comes off pays its share.
+    usablePerKg:
+      perKg === null
+        ? null
+        : (afterTheKnife(supply.knife, perKg, supply.usable, supply.stockTrim).usablePerKg ?? null),
     costedFrom: supply.price?.article.id === article.id,
     allergens: article.label?.allergens,
     movement,

@@ -1,9 +1,9 @@
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import type { UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
 import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
+import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { HandsRow, HousePage } from '../queries';
@@ -36,7 +36,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
         What a step takes of somebody’s hands where its line does not say: so many minutes however little
         there is, and more for each kilo and each litre. In grey what is usual; type over it what it is here.
       </p>
-      <Form noValidate onSubmit={submit}>
+      <KeptForm submit={submit}>
         <SheetTable>
           <thead>
             <tr>
@@ -66,7 +66,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
           </span>
         )}
         <Trouble says={message} />
-      </Form>
+      </KeptForm>
     </section>
   );
 }

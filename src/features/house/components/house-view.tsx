@@ -14,7 +14,7 @@ export function HouseView({ page }: { readonly page: HousePage }) {
       <p className="lead-line">
         What holds for every pot here: how long hands take, and which cups are meant.
       </p>
-      <div className="house-page">
+      <div className="mt-4" style={{ maxWidth: '62rem' }}>
         {page.moved.map((m) => (
           <ModelMoved key={m.id} move={m} mayEdit={page.mayEdit} />
         ))}

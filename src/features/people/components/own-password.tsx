@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { changePassword, NewPassword } from '../wire';
@@ -23,7 +23,7 @@ export function OwnPassword({ name }: { readonly name: string }) {
     },
   );
   return (
-    <Form noValidate className="stacked" onSubmit={submit}>
+    <KeptForm className="stacked" submit={submit}>
       <h2>Your password, {name}</h2>
       <FormField
         {...{ form, name: 'before', label: 'The password you have now' }}
@@ -47,6 +47,6 @@ export function OwnPassword({ name }: { readonly name: string }) {
         </span>
       )}
       <Trouble says={message} />
-    </Form>
+    </KeptForm>
   );
 }

@@ -6,6 +6,7 @@ import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { WhyFigure } from '@/ui/why';
 import type { PotSheetData } from '../queries';
+import { figuresUnder } from './stands-on';
 import type { LivePot } from './use-pot';
 
 /** Name, where it goes, and the four figures the sheet is opened for. */
@@ -16,14 +17,13 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
   const perKg = perL === null || !run.product ? null : (perL * run.product.ml) / run.product.g;
   const most = Math.max(run.product?.ml ?? 0, ...run.rows.map((r) => r.ml));
-  const estimates = new Set(run.inputs.filter((i) => data.estimates.includes(i.supply)).map((i) => i.supply))
-    .size;
+  const { guesses } = figuresUnder(data, pot);
   const portions = last?.portions;
   return (
     <Stack direction="horizontal" gap={3} className="page-head align-items-start">
       <div>
         <h1>{data.recipe.name}</h1>
-        <Lead data={data} estimates={estimates} />
+        <Lead data={data} estimates={guesses} />
       </div>
       <Stack direction="horizontal" gap={4} className="head-figures">
         <Figure
@@ -91,7 +91,7 @@ function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estim
     <p className="lead-line">
       {estimates > 0 && (
         <span className="estimate">
-          {estimates === 1 ? 'one yield is an estimate' : `${estimates} yields are estimates`}
+          {estimates === 1 ? 'an estimate in one ingredient' : `estimates in ${estimates} ingredients`}
         </span>
       )}
       {estimates > 0 && ' · '}

@@ -7,9 +7,8 @@ import { readSupply } from '@/core/supply';
 import type { PotSheetData } from '../queries';
 import type { LivePot } from './use-pot';
 
-/** The numbers this pot is reckoned with that a scale can check: yields, what the strainer keeps, what browning takes. */
-export function StandsOnList({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
-  const { bare } = useFigures();
+/** The ingredients of a pot with a figure that a scale can check, and how many of them have one that nobody has weighed. */
+export function figuresUnder(data: PotSheetData, pot: LivePot) {
   const used = new Set(
     pot.run.inputs.flatMap(({ supply }) => {
       const from = readSupply(supply);
@@ -25,8 +24,15 @@ export function StandsOnList({ data, pot }: { readonly data: PotSheetData; reado
     const shown = kept && kept.value > 0 ? kept : undefined;
     return s.usablePct < 100 || shown || (browns && s.browned) ? [{ ...s, kept: shown }] : [];
   });
-  if (rows.length === 0) return null;
   const guesses = rows.filter((r) => (r.guess && r.usablePct < 100) || r.kept?.guess).length;
+  return { rows, guesses, browns };
+}
+
+/** The numbers this pot is reckoned with that a scale can check: yields, what the strainer keeps, what browning takes. */
+export function StandsOnList({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
+  const { bare } = useFigures();
+  const { rows, guesses, browns } = figuresUnder(data, pot);
+  if (rows.length === 0) return null;
   return (
     <details className="mt-2">
       <summary>

@@ -1,5 +1,6 @@
 import { olderFirst } from '@/core/day';
 import 'server-only';
+import type { DecimalMark } from '@/core/quantity';
 import type { KitchenCosting } from '@/core/costing';
 import { notFound } from 'next/navigation';
 import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
@@ -48,6 +49,7 @@ export interface TaughtPage {
   readonly name: string;
   readonly version: number;
   readonly mayEdit: boolean;
+  readonly mark: DecimalMark;
   readonly mayTest: boolean;
   readonly asks: boolean;
   readonly usable: number;
@@ -123,6 +125,7 @@ export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
     name: supply.ingredient.name,
     version: versions.ingredients.get(id) ?? 1,
     mayEdit: may(who.role, 'manager'),
+    mark: costing.state.kitchen.decimalMark,
     mayTest: may(who.role, 'cook'),
     asks: state.kitchen.learning === 'ask',
     usable: supply.usable,

@@ -57,7 +57,7 @@ function Facts({ page }: { page: IngredientPage }) {
   return (
     <section>
       <h2>What is known of it</h2>
-      <dl className="facts">
+      <dl className="mb-0 small-line">
         <dt>Carries</dt>
         <dd>
           {page.allergens.length > 0

@@ -112,7 +112,7 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
           <TypedField
             label={`What a pack of ${s.name} held`}
             value=""
-            understood={weighed}
+            understood={weighed.words}
             trouble={state.message}
             describedBy={`weigh-${s.id}`}
             onTyped={() => undefined}

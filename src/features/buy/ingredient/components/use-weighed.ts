@@ -1,15 +1,28 @@
 import { useMemo } from 'react';
+import { farOff } from '@/core/larder';
 import { mannerOf, readAmountOf, toGrams } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import type { IngredientPage } from '../queries';
 
-/** What a typed amount of the ingredient weighs, in words; nothing while it cannot be read. */
-export function useWeighed(page: IngredientPage): (text: string) => string | undefined {
+/** What typed amounts of the ingredient weigh: in words, and whether that is far from what it was. */
+export function useWeighed(page: IngredientPage) {
   const { kilos } = useFigures();
   const manner = useMemo(() => mannerOf(page.mark, page.measures), [page]);
-  return (text) => {
+  const gramsIn = (text: string): number | undefined => {
     const amount = readAmountOf(['mass', 'volume', 'count'], text, manner);
     const grams = amount.ok ? toGrams(amount.value, page.thing) : undefined;
-    return grams?.ok ? `= ${kilos(grams.value.grams)}` : undefined;
+    return grams?.ok ? grams.value.grams : undefined;
+  };
+  return {
+    gramsIn,
+    /** Nothing while it cannot be read. */
+    words: (text: string): string | undefined => {
+      const g = gramsIn(text);
+      return g === undefined ? undefined : `= ${kilos(g)}`;
+    },
+    asks: (text: string, before: number | undefined): string | undefined => {
+      const g = gramsIn(text);
+      return g === undefined ? undefined : farOff({ what: 'weight', before, after: g, words: kilos });
+    },
   };
 }

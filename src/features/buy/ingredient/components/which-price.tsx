@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { farOff, readPrice } from '@/core/larder';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
@@ -91,7 +92,12 @@ function Count({ page }: { page: IngredientPage }) {
         On hand{' '}
         <TypedField
           label="Counted on hand"
-          understood={weighed}
+          understood={weighed.words}
+          asks={(text) => {
+            const before = weighed.gramsIn(page.lastCount?.amount ?? '');
+            // Nothing left is what is counted most often.
+            return weighed.gramsIn(text) === 0 ? undefined : weighed.asks(text, before);
+          }}
           value={page.lastCount?.amount ?? ''}
           trouble={state.message}
           describedBy="count-trouble"
@@ -181,11 +187,19 @@ function FixedPrice({
   readonly setPer: (typed: string) => void;
   readonly send: (next: { price?: string; per?: string }) => void;
 }) {
+  const { money } = useFigures();
   return (
     <p className="field-line">
       <TypedField
         narrow
         label="Fixed price"
+        asks={(text) => {
+          const read = readPrice(text, page.mark);
+          const before = first.price === '' ? undefined : Number(first.price);
+          return read.ok
+            ? farOff({ what: 'price', before, after: read.value.toNumber(), words: money })
+            : undefined;
+        }}
         value={first.price}
         trouble={trouble}
         describedBy="basis-trouble"

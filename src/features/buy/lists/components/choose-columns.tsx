@@ -10,6 +10,7 @@ import { DayField } from '@/ui/day-field';
 import { FormField } from '@/ui/form-field';
 import { useKept } from '@/ui/use-kept';
 import { useKeptForm } from '@/ui/use-kept-form';
+import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { dropList, look, Look } from '../wire';
 import type { ListPage } from '../queries';
@@ -44,7 +45,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
     },
   );
   return (
-    <Form noValidate onSubmit={submit}>
+    <KeptForm submit={submit}>
       <h2>Which column is what?</h2>
       <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-end my-3">
         <Heads form={form} heads={asked.heads} />
@@ -77,7 +78,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
         </Button>
         <Trouble as="span" says={message ?? form.formState.errors.columns?.message ?? state.message} />
       </Stack>
-    </Form>
+    </KeptForm>
   );
 }
 

@@ -58,6 +58,10 @@ function useTaking(supplier: string) {
   };
   const send = (file: File | undefined): void => {
     if (!file) return;
+    if (supplier === '') {
+      setTrouble('Whose list is it? Choose the supplier, then its file.');
+      return;
+    }
     if (file.size > LARGEST_MB * 1024 * 1024) {
       setTrouble(
         `${file.name} holds ${(file.size / 1024 / 1024).toFixed(1)} MB: a list of at most ${LARGEST_MB} MB is taken.`,
@@ -78,7 +82,6 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
     noClick: true,
     noKeyboard: true,
     multiple: false,
-    disabled: busy !== null || !supplier,
     onDrop: ([file]) => send(file),
   });
   return (
@@ -93,7 +96,7 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
           choose={setSupplier}
         />
         <input {...getInputProps({ 'aria-label': 'Price list file', accept: '.csv,.txt,.tsv,.xlsx' })} />
-        <Button disabled={busy !== null || !supplier} onClick={open}>
+        <Button disabled={busy !== null} onClick={open}>
           Choose its file
         </Button>
         {supplier?.priceList && (

@@ -1,11 +1,13 @@
 'use client';
 
+import type { FormEvent } from 'react';
 import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import Spinner from 'react-bootstrap/Spinner';
 import Stack from 'react-bootstrap/Stack';
 import { useWatch } from 'react-hook-form';
 import { useFigures } from '@/ui/figures';
+import { KeptForm } from '@/ui/kept-form';
 import { SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import type { PurchaseForm } from '../queries';
@@ -22,7 +24,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
   const invoice = useInvoice(page);
   const { found, goOn, forget } = invoice;
   return (
-    <form noValidate onSubmit={(event) => void invoice.send(event)}>
+    <KeptForm submit={(event) => void invoice.send(event as FormEvent)}>
       <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'Write an invoice down'}</h1>
       <p className="lead-line">
         {page.corrects
@@ -44,7 +46,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
       <Lines invoice={invoice} />
       <Foot invoice={invoice} />
       <WhatIsWrong invoice={invoice} />
-    </form>
+    </KeptForm>
   );
 }
 

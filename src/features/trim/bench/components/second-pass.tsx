@@ -94,13 +94,7 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
 }
 
 const None = ({ act }: { readonly act: () => void }) => (
-  <Button
-    variant="plain"
-    size="sm"
-    className="float-end"
-    aria-label="No second pass"
-    onClick={act}
-  >
+  <Button variant="plain" size="sm" className="float-end" aria-label="No second pass" onClick={act}>
     <X size={16} aria-hidden="true" />
   </Button>
 );

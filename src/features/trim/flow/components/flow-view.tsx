@@ -7,6 +7,7 @@ import { Fragment } from 'react';
 import Nav from 'react-bootstrap/Nav';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
+import { farOff } from '@/core/larder';
 import { readSupply } from '@/core/supply';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
@@ -172,8 +173,19 @@ function FlowRow({
 }
 
 function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly page: FlowPage }) {
-  const { kilos } = useFigures();
+  const { kilos, bare } = useFigures();
   const [keep, state] = useKept();
+  const asks = (typed: string): string | undefined => {
+    const after = Number(typed.trim().replace(',', '.'));
+    return Number.isFinite(after) && typed.trim() !== '' && after > 0
+      ? farOff({
+          what: 'number of batches',
+          before: ask.batches,
+          after,
+          words: (n) => bare(n, n % 1 === 0 ? 0 : 1),
+        })
+      : undefined;
+  };
   return (
     <div>
       <Link prefetch={false} href={`/pot/${ask.recipe}`}>
@@ -187,6 +199,7 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
           label={`${ask.name}, batches a week`}
           value={String(ask.batches)}
           trouble={state.message}
+          asks={asks}
           describedBy={`batches-${ask.recipe}`}
           disabled={!page.mayEdit}
           onTyped={() => undefined}

@@ -11,6 +11,7 @@ import type { Found } from '@/ui/find';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
 import { useKeptForm } from '@/ui/use-kept-form';
+import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { keepWaste, Waste } from '../wire';
 import type { FlowPage } from '../queries';
@@ -61,7 +62,7 @@ function WasteForm() {
   const which = useController({ control: form.control, name: 'ingredient' });
   const wrong = which.fieldState.error?.message;
   return (
-    <Form noValidate className="stacked" onSubmit={submit}>
+    <KeptForm className="stacked" submit={submit}>
       <ChooseIngredient
         label="What was thrown away"
         placeholder="What was it?"
@@ -106,7 +107,7 @@ function WasteForm() {
         </span>
       )}
       <Trouble says={message} />
-    </Form>
+    </KeptForm>
   );
 }
 

@@ -2,6 +2,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { SCHOOL_WORDS } from '../../words';
 import type { SchoolsPage } from '../queries';
@@ -24,7 +25,7 @@ export function TrimmingForm({ page, trimming }: Props) {
   const { form, submit, read } = trimming;
   const fixed = !page.mayEdit;
   return (
-    <Form noValidate className="stacked" onSubmit={submit}>
+    <KeptForm className="stacked" submit={submit}>
       <h2>This kitchen</h2>
       {FIGURES.map(([name, label, called]) => (
         <FormField key={name} {...{ form, name, label, called }} className="fig" disabled={fixed} />
@@ -43,18 +44,23 @@ export function TrimmingForm({ page, trimming }: Props) {
         disabled={fixed}
       />
       <Keeping page={page} trimming={trimming} />
-    </Form>
+    </KeptForm>
   );
 }
 
 /** The button, what became of it, and what the set value is for. */
-function Keeping({ page, trimming: { school, changed, busy, kept, message, read, value } }: Props) {
+function Keeping({ page, trimming }: Props) {
+  const { school, changed, busy, kept, message, read, value, question } = trimming;
   const { money } = useFigures();
   return (
     <>
       {page.mayEdit && (
         <Button type="submit" disabled={!changed || busy || !read.ok}>
-          {school === page.school ? 'Keep it' : `Cost ${SCHOOL_WORDS[school].name.toLowerCase()} from now on`}
+          {question
+            ? 'It is right: keep it'
+            : school === page.school
+              ? 'Keep it'
+              : `Cost ${SCHOOL_WORDS[school].name.toLowerCase()} from now on`}
         </Button>
       )}
       {kept && (
@@ -62,7 +68,7 @@ function Keeping({ page, trimming: { school, changed, busy, kept, message, read,
           ✓ kept
         </span>
       )}
-      <Trouble says={message} />
+      <Trouble says={message ?? question} />
       <p className="quiet small-line m-0">
         {money(value)} a kilo counts where an ingredient has no set value of its own. Hands judge a second
         pass; hands and energy stand beside the ingredients of every litre.

@@ -1,14 +1,50 @@
 import { useWatch } from 'react-hook-form';
-import { readPrice } from '@/core/larder';
+import type { z } from 'zod';
+import { farOff, readPrice } from '@/core/larder';
+import { useFigures } from '@/ui/figures';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { SchoolsPage } from '../queries';
 import { keepTrimming, Trimmed } from '../wire';
 
+const GUARDED = [
+  ['setValue', 'set value'],
+  ['wage', 'wage'],
+  ['electricity', 'tariff'],
+  ['gas', 'tariff'],
+] as const;
+type Guarded = (typeof GUARDED)[number];
+
+const firstOf = <T, R>(all: readonly T[], of: (one: T) => R | undefined): R | undefined => {
+  for (const one of all) {
+    const found = of(one);
+    if (found !== undefined) return found;
+  }
+  return undefined;
+};
+
+/** A question about a figure of the form that is far from what it was; 0 and none are ways to leave it out. */
+function farFrom(
+  page: SchoolsPage,
+  typed: z.infer<typeof Trimmed>,
+  field: Guarded[0],
+  what: Guarded[1],
+  words: (value: number) => string,
+): string | undefined {
+  const read = readPrice(typed[field], page.mark);
+  const was = readPrice(page[field], page.mark);
+  if (!read.ok || read.value.isZero() || !was.ok) return undefined;
+  return farOff({ what, before: was.value.toNumber(), after: read.value.toNumber(), words });
+}
+
 /** What a kitchen decides once about trim, wage, energy and learning, as it is typed; and whether that is kept. */
 export function useTrimming(page: SchoolsPage) {
   const { school, setValue, wage, electricity, gas, learning, scale } = page;
-  const kept = useKeptForm(Trimmed, { school, setValue, wage, electricity, gas, learning, scale }, (typed) =>
-    keepTrimming({ seen: page.version, ...typed }),
+  const { money } = useFigures();
+  const kept = useKeptForm(
+    Trimmed,
+    { school, setValue, wage, electricity, gas, learning, scale },
+    (typed) => keepTrimming({ seen: page.version, ...typed }),
+    (typed) => firstOf(GUARDED, ([field, what]) => farFrom(page, typed, field, what, money)),
   );
   const now = useWatch({ control: kept.form.control, name: ['school', 'setValue'] });
   const read = readPrice(now[1], page.mark);

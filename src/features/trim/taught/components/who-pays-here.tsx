@@ -3,7 +3,8 @@
 import Form from 'react-bootstrap/Form';
 import Link from 'next/link';
 import { useState } from 'react';
-import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
+import { farOff, readPrice, TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
+import type { DecimalMark } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
@@ -15,7 +16,7 @@ import type { TaughtPage } from '../queries';
 /** Who pays for what comes off this ingredient: the kitchen's school, or one of its own. */
 export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
   const [keep, state] = useKept();
-  const { currencySign } = useFigures();
+  const { currencySign, money } = useFigures();
   const { trim } = page;
   const [typed, setTyped] = useState({ setValue: trim.setValue, takenPct: String(trim.takenPct) });
   const school = trim.own ?? trim.kitchens;
@@ -43,6 +44,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
           <TypedField
             narrow
             label="Stock trim, set value a kilo"
+            asks={(typed) => asksValue(typed, trim.setValue, page.mark, money)}
             value={trim.setValue}
             trouble={state.message}
             describedBy="trim-trouble"
@@ -63,6 +65,19 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
       <Trouble id="trim-trouble" says={state.message} />
     </section>
   );
+}
+
+/** A set value far from what it was is asked about; free is a way to share, and none at all the kitchen's own. */
+function asksValue(
+  typed: string,
+  was: string,
+  mark: DecimalMark,
+  money: (value: number) => string,
+): string | undefined {
+  const read = readPrice(typed, mark);
+  return read.ok && !read.value.isZero()
+    ? farOff({ what: 'set value', before: Number(was), after: read.value.toNumber(), words: money })
+    : undefined;
 }
 
 /** A by-product is not bought: what it costs is what it comes off charges for it. */
@@ -99,6 +114,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         <TypedField
           narrow
           label="By-product, set value a kilo"
+          asks={(typed) => asksValue(typed, off.setValue, page.mark, money)}
           value={off.setValue}
           trouble={state.message}
           describedBy="off-trouble"
