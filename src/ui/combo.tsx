@@ -1,6 +1,6 @@
 'use client';
 
-import { useCombobox, type UseComboboxState, type UseComboboxStateChangeOptions } from 'downshift';
+import { useCombobox } from 'downshift';
 import { useId, useRef, useState, type Ref } from 'react';
 import Form from 'react-bootstrap/Form';
 
@@ -49,6 +49,13 @@ export function Combo<C extends Choice>(props: Props<C>) {
           ref: inputRef,
           // At once: what is told of later would put back what somebody typing fast has gone beyond.
           onChange: (event) => box.type(event.currentTarget.value),
+          onBlur: (event) => box.taken(event.currentTarget.value, 'leaving'),
+          onKeyDown: (event) => {
+            if (event.key === 'Escape') box.takeBack();
+            if (event.key !== 'Enter' || !box.isOpen) return;
+            event.preventDefault();
+            box.taken(event.currentTarget.value, 'enter');
+          },
           'aria-label': label,
           'aria-describedby': box.unknown ? none : describedBy,
           autoComplete: 'off',
@@ -84,10 +91,12 @@ export function Combo<C extends Choice>(props: Props<C>) {
   );
 }
 
-/** What was asked for last, and whether somebody has said that the best of it is meant before it came. */
-interface Asking {
+/** What was asked for last, what came of it, and whether somebody has said that the best of it is meant before it came. */
+interface Asking<C> {
   wanted: string;
+  answered: boolean;
   meant: boolean;
+  items: readonly C[];
 }
 
 /** Looks for what is typed; an answer that comes late is dropped. */
@@ -96,82 +105,99 @@ function useLooking<C extends Choice>(
   take: (best: C | undefined, wanted: string) => void,
 ) {
   const [items, setItems] = useState<readonly C[]>([]);
-  const [answered, setAnswered] = useState<string>();
-  const asking = useRef<Asking>({ wanted: '', meant: false });
+  const [waiting, setWaiting] = useState(false);
+  const asking = useRef<Asking<C>>({ wanted: '', answered: false, meant: false, items: [] });
   const show = (wanted: string, found: readonly C[]): void => {
-    if (asking.current.wanted !== wanted) return;
+    const now = asking.current;
+    if (now.wanted !== wanted) return;
     const best = bestFirst(found, wanted);
-    setItems([...best, ...also]);
-    setAnswered(wanted);
-    if (!asking.current.meant) return;
-    asking.current.meant = false;
+    Object.assign(now, { answered: true, items: [...best, ...also] });
+    setItems(now.items);
+    setWaiting(false);
+    if (!now.meant) return;
+    now.meant = false;
     take(best[0], wanted);
   };
   const look = (wanted: string): void => {
-    asking.current = { wanted, meant: false };
+    asking.current = { wanted, answered: false, meant: false, items: [] };
     const found = find(wanted);
-    if (found instanceof Promise)
-      void found.then(
-        (all) => show(wanted, all),
-        () => undefined,
-      );
-    else show(wanted, found);
+    if (!(found instanceof Promise)) return show(wanted, found);
+    setWaiting(true);
+    void found.then(
+      (all) => show(wanted, all),
+      () => setWaiting(false),
+    );
   };
-  return { items, answered, asking, look, nothing: items.length === also.length };
+  /** What was found for some words; where nobody has answered yet, the best of it is taken when they do. */
+  const foundFor = (typed: string): readonly C[] | undefined => {
+    const now = asking.current;
+    if (now.answered && now.wanted === typed) return now.items;
+    now.meant = now.wanted === typed;
+    return undefined;
+  };
+  const offered = (): readonly C[] => asking.current.items;
+  return { items, waiting, look, foundFor, offered };
 }
+
+const { InputChange, InputBlur, InputKeyDownEnter, InputKeyDownEscape } = useCombobox.stateChangeTypes;
+/** What is taken by these is decided by ourselves: the list that is drawn may still be that of a letter before. */
+const OURS: ReadonlySet<string> = new Set([InputBlur, InputKeyDownEnter, InputKeyDownEscape]);
 
 /** What stands in the box, what is offered for it, and what is taken on leaving it. */
 function useChoosing<C extends Choice>(props: Props<C>) {
-  const { chosen, choose } = props;
+  const { chosen, choose, also = [] } = props;
   const [left, setLeft] = useState<string>();
   const [text, setText] = useState(chosen?.name ?? '');
   const take = (choice: C | undefined, typed: string): void => {
     setLeft(choice ? undefined : typed);
-    choose(choice);
+    if (choice?.id !== chosen?.id) choose(choice);
     if (choice) setText(choice.name);
   };
-  const { items, answered, asking, look, nothing } = useLooking(props, take);
-  const { InputChange, InputBlur } = useCombobox.stateChangeTypes;
+  const { look, foundFor, offered, ...list } = useLooking(props, take);
   const box = useCombobox<C>({
-    items: [...items],
+    items: [...list.items],
     inputValue: text,
     itemToString: (choice) => choice?.name ?? '',
     itemToKey: (choice) => choice?.id ?? '',
     selectedItem: chosen ?? null,
     defaultHighlightedIndex: 0,
-    stateReducer: (state, action) => reduced(state, action, { chosen, answered, asking: asking.current }),
+    stateReducer: ({ selectedItem, inputValue }, { type, changes }) =>
+      OURS.has(type) ? { ...changes, selectedItem, inputValue } : changes,
     onInputValueChange: ({ inputValue, type }) => {
-      setText(inputValue ?? '');
-      if (type !== InputChange) return;
-      setLeft(undefined);
-      look(inputValue ?? '');
-      if (!inputValue && chosen) choose(undefined);
+      if (type !== InputChange) setText(inputValue ?? '');
     },
-    onIsOpenChange: ({ isOpen, type, inputValue }) => {
+    onIsOpenChange: ({ isOpen, type }) => {
       // Opened to look around: everything is offered, not only what is chosen.
-      if (isOpen && type !== InputChange) look(inputValue === chosen?.name ? '' : (inputValue ?? ''));
+      if (isOpen && type !== InputChange) look(text === chosen?.name ? '' : text);
     },
     onSelectedItemChange: ({ selectedItem }) => {
       setLeft(undefined);
       choose(selectedItem ?? undefined);
     },
-    onStateChange: ({ type, inputValue }) => {
-      const typed = inputValue ?? text;
-      if (
-        type === InputBlur &&
-        typed.trim() !== '' &&
-        typed !== chosen?.name &&
-        nothing &&
-        answered === typed
-      )
-        take(undefined, typed);
-    },
   });
+  const type = (typed: string): void => {
+    setText(typed);
+    setLeft(undefined);
+    look(typed);
+    if (typed === '' && chosen) choose(undefined);
+  };
+  const taken = (typed: string, by: 'enter' | 'leaving'): void => {
+    const marked = (of: readonly C[]): C | undefined => of[Math.max(0, box.highlightedIndex)] ?? of[0];
+    if (typed.trim() === '' || typed === chosen?.name) {
+      const found = by === 'enter' ? marked(offered()) : undefined;
+      return found ? take(found, typed) : setText(chosen?.name ?? '');
+    }
+    const found = foundFor(typed);
+    if (!found) return;
+    // What is always offered is no answer to what was typed, unless it is pointed at.
+    take(by === 'leaving' && found.length === also.length ? undefined : marked(found), typed);
+  };
   return {
     ...box,
-    type: setText,
-    items,
-    waiting: answered !== text,
+    ...list,
+    type,
+    taken,
+    takeBack: () => setText(chosen?.name ?? ''),
     unknown: left !== undefined && left === text && left.trim() !== '',
   };
 }
@@ -182,31 +208,4 @@ function bestFirst<C extends Choice>(found: readonly C[], wanted: string): C[] {
   const at = found.findIndex((c) => c.name.toLowerCase() === plain);
   const exact = found[at];
   return exact ? [exact, ...found.filter((_, i) => i !== at)] : [...found];
-}
-
-interface Known<C> {
-  readonly chosen: C | undefined;
-  readonly answered: string | undefined;
-  readonly asking: Asking;
-}
-
-/** Enter or leaving before there is an answer waits for it; passing through an open list takes nothing. */
-function reduced<C extends Choice>(
-  state: UseComboboxState<C>,
-  { type, changes }: UseComboboxStateChangeOptions<C>,
-  { chosen, answered, asking }: Known<C>,
-): Partial<UseComboboxState<C>> {
-  const { InputBlur, InputKeyDownEnter, InputKeyDownEscape } = useCombobox.stateChangeTypes;
-  if (type === InputKeyDownEscape)
-    return { ...changes, selectedItem: state.selectedItem, inputValue: chosen?.name ?? '' };
-  if (type !== InputBlur && type !== InputKeyDownEnter) return changes;
-  const stays = { ...changes, selectedItem: state.selectedItem, inputValue: state.inputValue };
-  const typed = state.inputValue;
-  if (type === InputBlur && (typed.trim() === '' || typed === chosen?.name))
-    return { ...stays, inputValue: chosen?.name ?? '' };
-  if (typed !== chosen?.name && typed.trim() !== '' && answered !== typed && asking.wanted === typed) {
-    asking.meant = true;
-    return stays;
-  }
-  return changes;
 }

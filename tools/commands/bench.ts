@@ -77,11 +77,15 @@ const VESSEL = {
 const HOB = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
 const TEN_STEP_POT = { vessel: VESSEL, hob: HOB, steps: TEN_STEPS };
 
-/** `halfpot bench [buy|pot|graph|kitchen]`: each figure in ms and as a multiple of the yardstick of the same run. */
+/** `halfpot bench [buy|pot|graph|kitchen|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
-  if (part !== undefined && !['buy', 'pot', 'graph', 'kitchen'].includes(part))
-    throw new Stop(`There is no benchmark “${part}”: buy, pot, graph, kitchen, or none for the core.`);
+  if (part !== undefined && !['buy', 'pot', 'graph', 'kitchen', 'pages', 'lighthouse'].includes(part))
+    throw new Stop(
+      `There is no benchmark “${part}”: buy, pot, graph, kitchen, pages, lighthouse, or none for the core.`,
+    );
+  if (part === 'pages') return (await import('./bench-pages')).benchPages();
+  if (part === 'lighthouse') return (await import('./bench-lighthouse')).benchLighthouse();
   const unit = median(yardstick, 200);
   const line = (name: string, ms: number, note = ''): void =>
     void process.stdout.write(

@@ -37,7 +37,7 @@ export function Decide({ page }: { page: ListPage }) {
       )}
       {list.state === 'accepted' && <TakeBack page={page} />}
       <Stack direction="horizontal" gap={3} className="flex-wrap my-3">
-        <Nav variant="pills" className="verdicts gap-2" aria-label="Rows by what becomes of them">
+        <Nav as="nav" variant="pills" className="verdicts gap-2" aria-label="Rows by what becomes of them">
           {page.counts.map((c) => (
             <Nav.Link
               key={c.verdict}
