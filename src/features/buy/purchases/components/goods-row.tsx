@@ -18,8 +18,6 @@ import type { Invoice } from './use-invoice';
 interface Props {
   readonly index: number;
   readonly invoice: Invoice;
-  /** The article on it, as far as it is known. */
-  readonly of: ArticleChoice | undefined;
 }
 
 const FIELDS = ['packs', 'packPrice', 'delivered', 'rejected'] as const;
@@ -175,7 +173,6 @@ function Understood({
 function WhichArticle({
   index: i,
   invoice: { form, goods },
-  of,
   line,
   wrong,
 }: Props & { readonly line: DraftGoods; readonly wrong: boolean }) {
@@ -210,7 +207,7 @@ function WhichArticle({
       placeholder="what is it?"
       className="which-thing"
       inputRef={field.ref}
-      chosen={line.newArticle ? NEW : of}
+      chosen={line.newArticle ? NEW : goods.articles.get(line.article)}
       find={goods.sold(supplier)}
       also={[NEW]}
       choose={choose}
@@ -240,8 +237,9 @@ function InPlaceOf({ index: i, invoice: { form, goods } }: Props) {
 }
 
 /** What is understood of a line, what is wrong with it, and what is asked about it: its own mistakes first, else what shows while it is typed. */
-function useRead({ index: i, invoice, of: article }: Props, line: DraftGoods) {
+function useRead({ index: i, invoice }: Props, line: DraftGoods) {
   const { form, page, goods, manner } = invoice;
+  const article = goods.articles.get(line.article);
   const supplier = useWatch({ control: form.control, name: 'supplier' });
   const facts = factsAbout(line, { ...goods, manner });
   const kind = page.corrects ? 'credit note' : 'invoice';

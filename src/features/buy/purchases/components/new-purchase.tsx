@@ -51,7 +51,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
 }
 
 function Lines({ invoice }: { readonly invoice: Invoice }) {
-  const { lines, page, goods } = invoice;
+  const { lines, page } = invoice;
   return (
     <SheetTable className="invoice-lines roomy">
       <thead>
@@ -71,7 +71,7 @@ function Lines({ invoice }: { readonly invoice: Invoice }) {
       </thead>
       {lines.fields.map((line, i) =>
         line.is === 'goods' ? (
-          <GoodsRow key={line.key} index={i} invoice={invoice} of={goods.articles.get(line.article)} />
+          <GoodsRow key={line.key} index={i} invoice={invoice} />
         ) : (
           <MoneyRow key={line.key} index={i} is={line.is} invoice={invoice} />
         ),
