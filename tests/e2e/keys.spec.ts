@@ -24,10 +24,10 @@ const focused = (page: Page): Promise<string | null> =>
 const PAPER: readonly (readonly [string, string, string, string])[] = [
   ['leek', 'Leeks', '3', '14.20'],
   ['carr', 'Carrots, washed', '2', '11.10'],
-  ['celeri', 'Celeriac', '1', '13'],
+  ['celeri', 'Celeriac, case of 12', '1', '13'],
   ['thym', 'Thyme, bunches', '1', '9'],
   ['onio', 'Onions, brown, net', '2', '10.20'],
-  ['char', 'Chard', '1', '13.50'],
+  ['char', 'Chard, crate', '1', '13.50'],
 ];
 
 test('by keys alone a twelve-line invoice is written in under 220 strokes', async ({ page }) => {
@@ -100,6 +100,6 @@ test('by keys alone a sheet gets a step, and a plate another portion', async ({ 
   await tabTo(page, 'Venison loin, portion');
   await page.keyboard.press('Control+A');
   await page.keyboard.type('200 g');
-  await keeps(page, 'plate.lines', () => page.keyboard.press('Enter'));
+  await keeps(page, 'plate.amounts', () => page.keyboard.press('Enter'));
   expect(await figure(cost)).toBeGreaterThan(before);
 });

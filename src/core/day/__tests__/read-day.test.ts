@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { readDay, shiftDay, type DayManner } from '..';
 
-const MONTHS = 'january february march april may june july august september october november december'.split(' ');
+const MONTHS = 'january february march april may june july august september october november december'.split(
+  ' ',
+);
 const manner = (order: DayManner['order'], today = '2026-03-14'): DayManner => ({
   order,
   months: MONTHS.map((m) => [m, m.slice(0, 3)]),
