@@ -26,6 +26,7 @@ export interface Column<R> {
   readonly largestFirst?: boolean;
   readonly left?: boolean;
   readonly className?: string;
+  readonly headClass?: string;
 }
 
 interface Props<R> {
@@ -115,7 +116,11 @@ function Head<R>({
   const here = order?.id === c.id ? order : undefined;
   const sorted = here ? (here.down ? 'descending' : 'ascending') : 'none';
   return (
-    <th scope="col" className={c.left ? 'left' : undefined} aria-sort={c.by ? sorted : undefined}>
+    <th
+      scope="col"
+      className={`${c.left ? 'left ' : ''}${c.headClass ?? ''}`}
+      aria-sort={c.by ? sorted : undefined}
+    >
       {c.by ? (
         <Button
           variant="link"

@@ -72,11 +72,11 @@ export function TypedField({
         </span>
       )}
       {understood && text.trim() !== value.trim() && (
-        <span className="typed-understood" role="status">
+        <span className="typed-understood small-line quiet ms-1" role="status">
           {understood(text)}
         </span>
       )}
-      {unit !== undefined && <span className="typed-unit">{unit}</span>}
+      {unit !== undefined && <span className="small-line quiet ms-1">{unit}</span>}
     </>
   );
 }

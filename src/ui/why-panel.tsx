@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import Offcanvas from 'react-bootstrap/Offcanvas';
+import Placeholder from 'react-bootstrap/Placeholder';
 import type { Why } from '@/core/why';
 import { useFigures } from './figures';
 
@@ -20,11 +21,21 @@ export function WhyPanel({ why, open, close }: Props) {
         <WhyHead why={why} />
       </Offcanvas.Header>
       <Offcanvas.Body>
-        {why ? <WhyRows rows={why.rows} depth={0} close={close} /> : <p role="status">Looking it up …</p>}
+        {why ? <WhyRows rows={why.rows} depth={0} close={close} /> : <LookingItUp />}
       </Offcanvas.Body>
     </Offcanvas>
   );
 }
+
+/** Where the answer will stand, while it is looked up. */
+const LookingItUp = () => (
+  <Placeholder as="div" animation="glow" role="status">
+    <span className="visually-hidden">Looking it up …</span>
+    {[9, 7, 8, 6, 7].map((wide, i) => (
+      <Placeholder key={i} xs={wide} className="d-block my-3" />
+    ))}
+  </Placeholder>
+);
 
 function WhyHead({ why }: { why: Why | null }) {
   const { money, said } = useFigures();

@@ -10,6 +10,7 @@ import { mustWork } from '@/server/session';
 import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
+import { PersonProvider } from '@/ui/person';
 import { ToastProvider } from '@/ui/toasts';
 import { WhyProvider } from '@/ui/why';
 import { WhenWorkedOut } from '@/ui/working-out';
@@ -26,19 +27,21 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
     <FiguresProvider words={{ locale, currency, today }}>
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
-          <ToastProvider>
-            <IronBar
-              kitchen={name}
-              person={who.person.name}
-              role={who.role}
-              byPin={who.role !== who.person.role}
-              signOut={signOut}
-            />
-            <main id="work" tabIndex={-1}>
-              <ModelNotice unseen={unseen} />
-              <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
-            </main>
-          </ToastProvider>
+          <PersonProvider id={who.person.id}>
+            <ToastProvider>
+              <IronBar
+                kitchen={name}
+                person={who.person.name}
+                role={who.role}
+                byPin={who.role !== who.person.role}
+                signOut={signOut}
+              />
+              <main id="work" tabIndex={-1}>
+                <ModelNotice unseen={unseen} />
+                <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
+              </main>
+            </ToastProvider>
+          </PersonProvider>
         </FindProvider>
       </WhyProvider>
     </FiguresProvider>

@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
+import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
 import type { Order, PriceBookAsked, PriceBookData } from '../queries';
@@ -15,7 +16,15 @@ const ORDER_WORDS: Readonly<Record<Order, string>> = {
 };
 
 /** The day the figures are for, the day movement is counted from, and the order of the rows. */
-export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBookAsked) => void }) {
+export function AsOfBar({
+  data,
+  go,
+  children,
+}: {
+  readonly data: PriceBookData;
+  readonly go: (next: PriceBookAsked) => void;
+  readonly children: ReactNode;
+}) {
   const past = data.day !== data.today || data.known === 'then';
   return (
     <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
@@ -47,6 +56,7 @@ export function AsOfBar({ data, go }: { data: PriceBookData; go: (next: PriceBoo
           ))}
         </Form.Select>
       </InputGroup>
+      {children}
       {past && <InThePast data={data} go={go} />}
     </Stack>
   );

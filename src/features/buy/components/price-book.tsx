@@ -7,6 +7,8 @@ import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { DataTable, type Column } from '@/ui/data-table';
 import { useFigures } from '@/ui/figures';
+import { ChooseColumns } from '@/ui/choose-columns';
+import { useHiddenColumns } from '@/ui/person';
 import { useWanted } from '@/ui/use-wanted';
 import { searcher } from '@/search';
 import { moreRows, wholeIndex } from '../actions';
@@ -66,6 +68,29 @@ function useRows(data: PriceBookData, asked: PriceBookAsked, reach: (reached: Re
   };
 }
 
+/** Goes to another day or order, the rest of the address as it is. */
+function useGo(asked: PriceBookAsked, today: string): (next: PriceBookAsked) => void {
+  const router = useRouter();
+  return (next) => {
+    const to = new URLSearchParams(window.location.search);
+    for (const key of ['on', 'known', 'since', 'order']) to.delete(key);
+    const all = { ...asked, ...next };
+    if (all.on && all.on !== today) to.set('on', all.on);
+    if (all.known === 'then') to.set('known', 'then');
+    if (all.since) to.set('since', all.since);
+    if (all.order && all.order !== 'name') to.set('order', all.order);
+    router.push(`/buy?${to.toString()}`);
+  };
+}
+
+/** Columns that one may do without. */
+const OPTIONAL = [
+  ['bought', 'bought as'],
+  ['kilo', 'a kilo'],
+  ['trim', 'trim %'],
+  ['moved', 'moved'],
+] as const;
+
 /** The price book: what everything costs usable, and at once who lives from it. */
 export function PriceBook({ data }: { data: PriceBookData }) {
   const asked = useMemo(
@@ -74,17 +99,8 @@ export function PriceBook({ data }: { data: PriceBookData }) {
   );
   const answers = useAnswers(data.reached);
   const book = useRows(data, asked, answers.reach);
-  const router = useRouter();
-  const go = (next: PriceBookAsked): void => {
-    const to = new URLSearchParams(window.location.search);
-    for (const key of ['on', 'known', 'since', 'order']) to.delete(key);
-    const all = { ...asked, ...next };
-    if (all.on && all.on !== data.today) to.set('on', all.on);
-    if (all.known === 'then') to.set('known', 'then');
-    if (all.since) to.set('since', all.since);
-    if (all.order && all.order !== 'name') to.set('order', all.order);
-    router.push(`/buy?${to.toString()}`);
-  };
+  const [hidden, toggle] = useHiddenColumns('price book');
+  const go = useGo(asked, data.today);
   return (
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
@@ -104,10 +120,12 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           onChange={(event) => book.find(event.target.value)}
         />
       </Stack>
-      <AsOfBar data={data} go={go} />
+      <AsOfBar data={data} go={go}>
+        <ChooseColumns columns={OPTIONAL} hidden={hidden} toggle={toggle} />
+      </AsOfBar>
       <div className="beside price-book">
         <div>
-          <Table data={data} rows={book.rows} onTyped={answers.set} keep={book.keep} />
+          <Table data={data} rows={book.rows} hidden={hidden} onTyped={answers.set} keep={book.keep} />
           {book.left > 0 && (
             <Button variant="plain" size="sm" className="my-3" onClick={book.more}>
               Show {Math.min(ON_SCREEN, book.left)} more of {book.hits}
@@ -130,11 +148,13 @@ export function PriceBook({ data }: { data: PriceBookData }) {
 function Table({
   data,
   rows,
+  hidden,
   onTyped,
   keep,
 }: {
   readonly data: PriceBookData;
   readonly rows: readonly PriceRow[];
+  readonly hidden: readonly string[];
   readonly onTyped: ReturnType<typeof useAnswers>['set'];
   readonly keep: (row: PriceRow) => void;
 }) {
@@ -142,7 +162,7 @@ function Table({
   const columns = useMemo(
     (): Column<PriceRow>[] => [
       { id: 'name', head: 'Ingredient' },
-      { id: 'bought', head: 'Bought as', left: true },
+      { id: 'bought', head: 'Bought as', left: true, headClass: 'd-none d-md-table-cell' },
       { id: 'pack', head: `${currencySign} a pack` },
       { id: 'kilo', head: `${currencySign} a kilo` },
       { id: 'usable', head: 'usable %' },
@@ -157,10 +177,12 @@ function Table({
       columns={columns}
       rows={rows}
       rowKey={(row) => row.id}
+      hidden={hidden}
       draw={(row) => (
         <PriceLine
           key={row.id}
           row={row}
+          hidden={hidden}
           mark={data.mark}
           mayEdit={data.mayEdit}
           onTyped={onTyped}

@@ -17,6 +17,8 @@ import { knifeOf, type Typed } from './use-answers';
 
 interface Props {
   readonly row: PriceRow;
+  /** Columns that are not shown. */
+  readonly hidden: readonly string[];
   readonly mark: DecimalMark;
   readonly mayEdit: boolean;
   readonly onTyped: (row: PriceRow, typed: Typed) => void;
@@ -123,11 +125,11 @@ type Line = ReturnType<typeof usePriceLine>;
 
 /** One ingredient: its pack price and yield can be typed over, everything else follows. */
 export function PriceLine(props: Props) {
-  const { row } = props;
+  const { row, hidden } = props;
   const line = usePriceLine(props);
   const { understood, refused, knife } = line;
   const troubleId = useId();
-  const { bare, said } = useFigures();
+  const { bare } = useFigures();
   const trouble = understood.price ?? understood.usable ?? refused?.message;
   return (
     <>
@@ -137,27 +139,19 @@ export function PriceLine(props: Props) {
             {row.name}
           </Link>
         </th>
-        <td className="left">
-          <div
-            className="text-truncate small-line quiet"
-            style={{ maxWidth: 168 }}
-            title={row.article ? said(`${row.article.words}, price since ${row.article.since}`) : undefined}
-          >
-            {row.comesOff
-              ? `comes off ${row.comesOff.of}`
-              : row.article
-                ? row.article.words
-                : 'not bought yet'}
-          </div>
-        </td>
+        {!hidden.includes('bought') && <BoughtAs row={row} />}
         <PackPrice {...props} line={line} troubleId={troubleId} />
-        <td className="fig" title={row.basis}>
-          {bare(knife.perKg)}
-          {row.basis && <div className="small-line quiet">{basisMark(row.basis)}</div>}
-        </td>
+        {!hidden.includes('kilo') && (
+          <td className="fig" title={row.basis}>
+            {bare(knife.perKg)}
+            {row.basis && <div className="small-line quiet">{basisMark(row.basis)}</div>}
+          </td>
+        )}
         <YieldCell {...props} line={line} troubleId={troubleId} />
-        <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
-        <MovedCell moved={row.moved} />
+        {!hidden.includes('trim') && (
+          <td className="fig">{row.stockTrimPct === 0 ? '' : bare(row.stockTrimPct, 0)}</td>
+        )}
+        {!hidden.includes('moved') && <MovedCell moved={row.moved} />}
         <UsableCell row={row} line={line} />
       </tr>
       {trouble && (
@@ -171,6 +165,21 @@ export function PriceLine(props: Props) {
         </tr>
       )}
     </>
+  );
+}
+
+function BoughtAs({ row }: Pick<Props, 'row'>) {
+  const { said } = useFigures();
+  return (
+    <td className="left d-none d-md-table-cell">
+      <div
+        className="text-truncate small-line quiet"
+        style={{ maxWidth: 168 }}
+        title={row.article ? said(`${row.article.words}, price since ${row.article.since}`) : undefined}
+      >
+        {row.comesOff ? `comes off ${row.comesOff.of}` : row.article ? row.article.words : 'not bought yet'}
+      </div>
+    </td>
   );
 }
 

@@ -61,7 +61,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
           </Button>
         )}{' '}
         {kept && (
-          <span role="status" className="kept">
+          <span role="status" className="small-line cheaper">
             ✓ kept
           </span>
         )}

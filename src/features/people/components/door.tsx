@@ -18,7 +18,7 @@ interface Props {
 export function Door({ kitchen, people, demo }: Props) {
   const [trouble, act, waiting] = useActionState(signIn, null);
   return (
-    <main className="door">
+    <main className="mt-5" style={{ maxWidth: 760 }}>
       <h1 className="fs-1">
         <PotMark /> Half Pot
       </h1>

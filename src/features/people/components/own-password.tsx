@@ -40,7 +40,7 @@ export function OwnPassword({ name }: { readonly name: string }) {
         Change it
       </Button>
       {kept && (
-        <span role="status" className="kept">
+        <span role="status" className="small-line cheaper">
           ✓ changed
           {ended > 0 &&
             `; ended ${ended === 1 ? 'one other place' : `${ended} other places`} where you were signed in`}

@@ -64,7 +64,7 @@ export function Ledger(props: Props) {
   return (
     <>
       <Standing {...props} />
-      <SheetTable className="ledger">
+      <SheetTable className="ledger folds">
         <LedgerHead />
         <MovableSteps lines={lines} onMove={move}>
           {lines.map(({ id, text }, i) => (

@@ -65,9 +65,9 @@ export function PotSheet({ data }: { data: PotSheetData }) {
 function HowKept({ keeping }: { readonly keeping: ReturnType<typeof useKeeping> }) {
   return (
     <>
-      <p className="save-state" role="status">
+      <p className="m-0 small-line" role="status">
         {keeping.state === 'keeping' && <span className="quiet">keeping …</span>}
-        {keeping.state === 'kept' && <span className="kept">✓ kept</span>}
+        {keeping.state === 'kept' && <span className="small-line cheaper">✓ kept</span>}
         {keeping.state === 'held' && (
           <span className="quiet">not kept until the line marked above can be done</span>
         )}

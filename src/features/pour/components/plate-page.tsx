@@ -176,8 +176,8 @@ function Answer({ data, plate, ids }: Shown) {
           {plate.priceTrouble}
         </p>
       )}
-      <p role="status" className="save-state">
-        {plate.answer?.ok && <span className="kept">✓ kept</span>}
+      <p role="status" className="m-0 small-line">
+        {plate.answer?.ok && <span className="small-line cheaper">✓ kept</span>}
       </p>
       {plate.answer && !plate.answer.ok && plate.answer.message !== plate.priceTrouble && (
         <p role="alert" className="trouble">

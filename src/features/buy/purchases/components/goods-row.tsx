@@ -28,6 +28,13 @@ const FIELD_WORDS: Readonly<Record<Field, string>> = {
   delivered: 'what came',
   rejected: 'what was sent back at the door',
 };
+/** The same in a word, where lines are folded. */
+const SHORT: Readonly<Record<Field, string>> = {
+  packs: 'packs',
+  packPrice: 'net a pack',
+  delivered: 'came',
+  rejected: 'sent back',
+};
 /** A price that moved by more than this is worth a word. */
 const MOVED = 0.1;
 const NEW = { id: 'new', name: 'Something new …' };
@@ -53,7 +60,7 @@ export function GoodsRow(props: Props) {
           )}
         </td>
         {fields.map((field) => (
-          <td key={field}>
+          <td key={field} data-of={SHORT[field]}>
             <OneField
               {...props}
               field={field}

@@ -25,7 +25,7 @@ export function MoneyRow({
           <span className="small-line quiet"> in no price</span>
         </td>
         <td />
-        <td>
+        <td data-of="money">
           <input
             className="typed"
             aria-label={`Line ${i + 1}, ${WORDS[is]}`}

@@ -53,7 +53,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
 function Lines({ invoice }: { readonly invoice: Invoice }) {
   const { lines, page } = invoice;
   return (
-    <SheetTable className="invoice-lines roomy">
+    <SheetTable className="roomy folds">
       <thead>
         <tr>
           <th scope="col">What</th>

@@ -182,9 +182,9 @@ function PartRow(props: RowProps) {
 
 function FateField({ i, part, products, typed, both, ask }: RowProps) {
   return (
-    <>
+    <span className="d-flex align-items-center">
       <span
-        className={`d-inline-block align-middle me-2 ${fateClass(part.fate)}`}
+        className={`flex-shrink-0 me-2 ${fateClass(part.fate)}`}
         style={{ width: 16, height: 22 }}
         aria-hidden="true"
       />
@@ -208,7 +208,7 @@ function FateField({ i, part, products, typed, both, ask }: RowProps) {
           </option>
         ))}
       </Form.Select>
-    </>
+    </span>
   );
 }
 

@@ -35,7 +35,7 @@ export function TestHead({
         <Combo
           label="Delivery"
           placeholder="no delivery in particular"
-          className="which-thing"
+          className="which-thing flex-grow-1"
           chosen={deliveries.find((d) => d.id === typed.purchase)}
           find={useSearch(deliveries)}
           choose={(d) => change({ ...typed, purchase: d?.id ?? null })}

@@ -52,9 +52,9 @@ export function TestSide({
           <Button variant="plain" size="sm" onClick={drop}>
             Throw this test away
           </Button>
-          <span role="status" className="save-state">
+          <span role="status" className="m-0 small-line">
             {bench.saved === 'keeping' && <span className="quiet">keeping …</span>}
-            {bench.saved === 'kept' && <span className="kept">✓ every weight is kept</span>}
+            {bench.saved === 'kept' && <span className="small-line cheaper">✓ every weight is kept</span>}
           </span>
         </Stack>
       )}

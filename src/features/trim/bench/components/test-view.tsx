@@ -165,7 +165,7 @@ function Finished({ page }: { readonly page: TestPage }) {
   return page.test.state === 'kept' ? (
     <KeptTest page={page} />
   ) : (
-    <p role="status" className="kept">
+    <p role="status" className="small-line cheaper">
       ✓ Finished: what it taught is being worked out.
     </p>
   );

@@ -7,6 +7,8 @@ import type { TestWeighed } from '@/core/learning';
 import { useFigures } from '@/ui/figures';
 import { SCHOOL_WORDS } from '../../words';
 
+const HERE = { boxShadow: 'inset 4px 0 0 var(--copper)' };
+
 /** An ingredient's knife with the shares a test has just weighed. */
 export const knifeWith = (knife: Knife, test: TestWeighed): Knife => ({
   ...knife,
@@ -37,7 +39,7 @@ export function ThreeSchools({
             const here = school === knife.school;
             return (
               <tr key={school} aria-current={here ? 'true' : undefined}>
-                <th scope="row" className={here ? 'border-start ps-2' : undefined}>
+                <th scope="row" className={here ? 'ps-2' : undefined} style={here ? HERE : undefined}>
                   {SCHOOL_WORDS[school].name}
                   <span className="quiet small-line d-block">
                     {here ? 'as this kitchen costs it' : SCHOOL_WORDS[school].says}

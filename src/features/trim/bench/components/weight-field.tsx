@@ -66,7 +66,7 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
           {taking?.reading ? 'settling …' : 'Take'}
         </Button>
       )}
-      {understood && !taking && <span className="typed-understood">{understood}</span>}
+      {understood && !taking && <span className="typed-understood small-line quiet ms-1">{understood}</span>}
       {wrong && (
         <div id={id} role="alert" className="trouble">
           {wrong}

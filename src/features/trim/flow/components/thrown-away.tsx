@@ -102,7 +102,7 @@ function WasteForm() {
         Write it down
       </Button>
       {kept && (
-        <span role="status" className="kept">
+        <span role="status" className="small-line cheaper">
           ✓ written down
         </span>
       )}

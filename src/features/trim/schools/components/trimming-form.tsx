@@ -64,7 +64,7 @@ function Keeping({ page, trimming }: Props) {
         </Button>
       )}
       {kept && (
-        <span role="status" className="kept">
+        <span role="status" className="small-line cheaper">
           ✓ kept
         </span>
       )}

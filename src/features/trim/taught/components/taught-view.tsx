@@ -56,7 +56,7 @@ export function TaughtView({
             </Alert>
           )}
           {after !== undefined && waits.length === 0 && !accepted && (
-            <p role="status" className="kept">
+            <p role="status" className="small-line cheaper">
               ✓ The test is kept.{' '}
               {page.asks ? 'It changes nothing that is reckoned with.' : 'What it taught is reckoned with.'}
             </p>

@@ -1,0 +1,29 @@
+'use client';
+
+import Form from 'react-bootstrap/Form';
+
+/** Which columns of a table are shown. */
+export const ChooseColumns = ({
+  columns,
+  hidden,
+  toggle,
+}: {
+  readonly columns: readonly (readonly [id: string, name: string])[];
+  readonly hidden: readonly string[];
+  readonly toggle: (id: string) => void;
+}) => (
+  <details className="no-print ms-auto">
+    <summary>Columns</summary>
+    <div className="d-flex flex-wrap gap-3">
+      {columns.map(([id, name]) => (
+        <Form.Check
+          key={id}
+          id={`column-${id}`}
+          label={name}
+          checked={!hidden.includes(id)}
+          onChange={() => toggle(id)}
+        />
+      ))}
+    </div>
+  </details>
+);
