@@ -153,7 +153,7 @@ const Notices = () => (
       </Toast.Body>
     </Toast>
     <p className="warning mb-1">Stands 3.1 l over the fill line: divide the batch.</p>
-    <p className="kept mb-1">✓ kept</p>
+    <p className="small-line cheaper mb-1">✓ kept</p>
     <p className="quiet mb-0">Until then everything is reckoned as before.</p>
   </Named>
 );

@@ -41,7 +41,7 @@ function WhyHead({ why }: { why: Why | null }) {
   const { money, said } = useFigures();
   return (
     <div>
-      <Offcanvas.Title id="why-title" as="h2">
+      <Offcanvas.Title id="why-title" as="h2" className="fs-4">
         {why ? `Why ${why.money === null ? 'is the cost of this not known' : money(why.money)}?` : 'Why?'}
       </Offcanvas.Title>
       {why && (

@@ -251,6 +251,15 @@ describe('purchases', () => {
     ]);
   });
 
+  test('what another sells is not written down under this supplier', async () => {
+    const { suppliers } = here.file;
+    const other = suppliers.find((x) => x.id !== invoice().supplier)?.id ?? '';
+    expect(await here.send(PURCHASE, invoice({ supplier: other, number: 'OTHER 1' }))).toMatchObject({
+      code: 'not-theirs',
+      mistakes: [{ path: 'lines[0].article' }],
+    });
+  });
+
   test('two people at one invoice: one writes it down, the other is told so', async () => {
     const both = await Promise.all([
       here.send(PURCHASE, invoice({ number: 'LMG 78' })),

@@ -111,6 +111,7 @@ class Maker {
   private readonly manner: Manner;
   private readonly known: Map<string, StateArticle>;
   private readonly ingredients: Map<string, WrittenIngredient>;
+  private readonly suppliers: ReadonlySet<string>;
 
   constructor(
     state: KitchenState,
@@ -120,6 +121,7 @@ class Maker {
     this.manner = mannerIn(state);
     this.known = new Map(state.articles.map((a) => [a.id, a]));
     this.ingredients = new Map(state.ingredients.map((i) => [i.id, i]));
+    this.suppliers = new Set(state.suppliers.map((x) => x.id));
   }
 
   line(line: LineTyped, i: number): { written: WrittenLine; booked?: BookedLine } | undefined {
@@ -177,9 +179,13 @@ class Maker {
     };
   }
 
-  /** Whether an article is this supplier's; a credit note names what stood on its invoice. */
+  /** Whether an article is this supplier's, where one is named; a credit note names what stood on its invoice. */
   private sells(article: StateArticle): boolean {
-    return this.wanted.kind === 'credit note' || article.supplier === this.wanted.supplier;
+    return (
+      this.wanted.kind === 'credit note' ||
+      article.supplier === this.wanted.supplier ||
+      !this.suppliers.has(this.wanted.supplier)
+    );
   }
 
   private newArticle(typed: NewArticle, say: (trouble: Trouble) => undefined): StateArticle | undefined {
