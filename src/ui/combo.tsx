@@ -139,7 +139,9 @@ function useLooking<C extends Choice>(
   return { items, waiting, look, foundFor, offered };
 }
 
-const { InputChange, InputBlur, InputKeyDownEnter, InputKeyDownEscape } = useCombobox.stateChangeTypes;
+const { InputChange, InputBlur, InputKeyDownEnter, InputKeyDownEscape, ItemClick } =
+  useCombobox.stateChangeTypes;
+const { ControlledPropUpdatedSelectedItem } = useCombobox.stateChangeTypes;
 /** What is taken by these is decided by ourselves: the list that is drawn may still be that of a letter before. */
 const OURS: ReadonlySet<string> = new Set([InputBlur, InputKeyDownEnter, InputKeyDownEscape]);
 
@@ -164,13 +166,15 @@ function useChoosing<C extends Choice>(props: Props<C>) {
     stateReducer: ({ selectedItem, inputValue }, { type, changes }) =>
       OURS.has(type) ? { ...changes, selectedItem, inputValue } : changes,
     onInputValueChange: ({ inputValue, type }) => {
-      if (type !== InputChange) setText(inputValue ?? '');
+      if (type === ItemClick || type === ControlledPropUpdatedSelectedItem) setText(inputValue ?? '');
     },
     onIsOpenChange: ({ isOpen, type }) => {
       // Opened to look around: everything is offered, not only what is chosen.
       if (isOpen && type !== InputChange) look(text === chosen?.name ? '' : text);
     },
-    onSelectedItemChange: ({ selectedItem }) => {
+    onSelectedItemChange: ({ selectedItem, type }) => {
+      // Told of a leaving it would be what was chosen before that.
+      if (type !== ItemClick) return;
       setLeft(undefined);
       choose(selectedItem ?? undefined);
     },

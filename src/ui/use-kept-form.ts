@@ -55,15 +55,13 @@ export function useKeptForm<Typed extends FieldValues>(
       return;
     }
     const told = answer.mistakes ?? [{ path: answer.path ?? '', message: answer.message }];
-    told.forEach(({ path, message }, i) => {
-      const at = path.replace(/\[(\d+)\]/g, '.$1');
-      const ours = (at.split('.')[0] ?? '') in form.getValues();
+    told.forEach(({ path, message }, i) =>
       form.setError(
-        ours ? (at as Path<Typed>) : 'root.server',
+        (fieldAt(path, form.getValues()) as Path<Typed> | undefined) ?? 'root.server',
         { type: 'server', message },
         { shouldFocus: i === 0 },
-      );
-    });
+      ),
+    );
   });
   return {
     form,
@@ -78,4 +76,16 @@ export function useKeptForm<Typed extends FieldValues>(
     /** What is wrong with none of its fields alone. */
     message: form.formState.errors.root?.server?.message,
   };
+}
+
+/** The field a mistake belongs to: what was refused may lie deeper than what can be typed. */
+function fieldAt(path: string, values: unknown): string | undefined {
+  const used: string[] = [];
+  let at = values;
+  for (const part of path.replace(/\[(\d+)\]/g, '.$1').split('.')) {
+    if (typeof at !== 'object' || at === null || !(part in at)) break;
+    used.push(part);
+    at = (at as Record<string, unknown>)[part];
+  }
+  return used.length > 0 ? used.join('.') : undefined;
 }

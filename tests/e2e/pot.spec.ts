@@ -226,6 +226,7 @@ test('a step is added, moved and taken out', async ({ page }) => {
   // By keys alone: taken in hand, moved, put down.
   await page.getByRole('button', { name: 'Move step 4' }).focus();
   await page.keyboard.press('Space');
+  await expect(page.getByText('Over place 4 of 4.')).toBeAttached();
   await page.keyboard.press('ArrowUp');
   await expect(page.getByText('Over place 3 of 4.')).toBeAttached();
   await keeps(page, 'recipe.sheet', () => page.keyboard.press('Space'));
