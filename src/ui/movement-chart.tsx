@@ -1,15 +1,11 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import type { ApexOptions } from 'apexcharts';
-import { useMemo } from 'react';
-import { useInView } from 'react-intersection-observer';
+import { lazy, Suspense, useMemo, useState } from 'react';
 import { useFigures } from './figures';
 
-const Chart = dynamic(() => import('react-apexcharts'), {
-  ssr: false,
-  loading: () => <p role="status">Drawing …</p>,
-});
+/** The chart that answers to a pointer; until it has come, the picture stays. */
+const Apex = lazy(() => import('react-apexcharts'));
 
 /** One line of a chart of movement: days and figures, oldest first. */
 export interface MovementLine {
@@ -80,28 +76,108 @@ export function MovementChart({
   readonly label: string;
 }) {
   const { money, day } = useFigures();
-  // The library that draws it is large: it is fetched when the chart comes near the screen.
-  const { ref, inView } = useInView({ triggerOnce: true, rootMargin: '200px' });
-  const drawn = useMemo(() => lines.filter((l) => l.points.length > 0), [lines]);
-  const options = useMemo(
-    () => optionsFor(money, day, inView ? nonceHere() : undefined),
-    [money, day, inView],
-  );
+  // The library that answers to a pointer is large: it is fetched by whoever points at the picture that stands there at once.
+  const [asked, setAsked] = useState(false);
+  const ask = (): void => setAsked(true);
   const series = useMemo(
     () =>
-      drawn.map((l) => {
-        const last = l.points[l.points.length - 1] as readonly [string, number];
-        const held = last[0] < until ? [...l.points, [until, last[1]] as const] : l.points;
-        return {
-          name: l.name,
-          data: held.map(([day, value]) => ({ x: Date.parse(`${day}T00:00:00Z`), y: value })),
-        };
-      }),
-    [drawn, until],
+      lines
+        .filter((l) => l.points.length > 0)
+        .map((l) => {
+          const last = l.points[l.points.length - 1] as readonly [string, number];
+          const held = last[0] < until ? [...l.points, [until, last[1]] as const] : l.points;
+          return {
+            name: l.name,
+            data: held.map(([on, value]) => ({ x: Date.parse(`${on}T00:00:00Z`), y: value })),
+          };
+        }),
+    [lines, until],
   );
+  const options = useMemo(() => optionsFor(money, day, asked ? nonceHere() : undefined), [money, day, asked]);
+  const picture = <Picture series={series} height={height} money={money} day={day} />;
   return (
-    <div ref={ref} role="img" aria-label={label} className="movement-chart" style={{ minHeight: height }}>
-      {inView && <Chart type="line" options={options} series={series} height={height} />}
+    <div
+      role="img"
+      aria-label={label}
+      className="movement-chart"
+      style={{ minHeight: height, overflow: 'hidden' }}
+      onPointerEnter={ask}
+      onTouchStart={ask}
+    >
+      {asked ? (
+        <Suspense fallback={picture}>
+          <Apex type="line" options={options} series={series} height={height} />
+        </Suspense>
+      ) : (
+        picture
+      )}
     </div>
+  );
+}
+
+interface Series {
+  readonly name: string;
+  readonly data: readonly { readonly x: number; readonly y: number }[];
+}
+const WIDTH = 860;
+const [LEFT, RIGHT, FOOT, HEAD] = [58, 12, 26, 24];
+
+/** The same drawn at once, on screen and on paper: steps, a few prices at the side, a few days below. */
+function Picture({
+  series,
+  height,
+  money,
+  day,
+}: {
+  readonly series: readonly Series[];
+  readonly height: number;
+  readonly money: (value: number) => string;
+  readonly day: (iso: string) => string;
+}) {
+  const all = series.flatMap((s) => s.data);
+  const [x0, x1] = [Math.min(...all.map((p) => p.x)), Math.max(...all.map((p) => p.x))];
+  const [y0, y1] = [Math.min(...all.map((p) => p.y)), Math.max(...all.map((p) => p.y))];
+  const room = Math.max((y1 - y0) * 0.1, y1 * 0.02, 0.005);
+  const x = (at: number): number => LEFT + ((at - x0) / Math.max(1, x1 - x0)) * (WIDTH - LEFT - RIGHT);
+  const y = (value: number): number =>
+    HEAD + ((y1 + room - value) / (y1 - y0 + 2 * room)) * (height - HEAD - FOOT);
+  const shares = [0, 0.25, 0.5, 0.75, 1];
+  return (
+    <svg className="drawing" viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden="true">
+      {shares.map((share) => {
+        const value = y0 + share * (y1 - y0);
+        return (
+          <g key={share}>
+            <line x1={LEFT} x2={WIDTH - RIGHT} y1={y(value)} y2={y(value)} stroke="var(--line)" />
+            <text x={LEFT - 8} y={y(value) + 4} textAnchor="end">
+              {money(value)}
+            </text>
+            <text
+              x={x(x0 + share * (x1 - x0))}
+              y={height - 6}
+              textAnchor={share === 0 ? 'start' : share === 1 ? 'end' : 'middle'}
+            >
+              {day(new Date(x0 + share * (x1 - x0)).toISOString().slice(0, 10))}
+            </text>
+          </g>
+        );
+      })}
+      {series.map((s, i) => (
+        <path
+          key={s.name}
+          d={s.data.map((p, n) => (n === 0 ? `M${x(p.x)} ${y(p.y)}` : `H${x(p.x)} V${y(p.y)}`)).join(' ')}
+          fill="none"
+          stroke={COLOURS[i % COLOURS.length]}
+          strokeWidth="2.5"
+          strokeDasharray={DASHES[i % DASHES.length] || undefined}
+        />
+      ))}
+      {series.length > 1 &&
+        series.map((s, i) => (
+          <text key={s.name} x={LEFT + i * 260} y={14} style={{ fill: COLOURS[i % COLOURS.length] }}>
+            {s.name}
+          </text>
+        ))}
+    </svg>
   );
 }

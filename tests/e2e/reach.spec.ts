@@ -68,6 +68,7 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     async (page) => {
       await open(page, '/buy');
       await page.getByRole('link', { name: 'Onion', exact: true }).click();
+      await page.locator('.movement-chart').hover();
       await expect(page.locator('.apexcharts-svg')).toBeVisible();
       await chooseFrom(page.getByLabel('Use in place of Onion'), 'Celery', 'Celery');
       await expect(page.getByText(/^Brings celery/)).toBeVisible();
@@ -132,8 +133,8 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
   ['this kitchen', (page) => open(page, '/house')],
   ['nowhere', async (page) => void (await page.goto('/nowhere'))],
 ];
-/** A phone, a tablet lying, a desk. */
-const WIDTHS = [390, 1024, 1280];
+/** A phone, a desk at twice its size, a tablet lying, a desk. */
+const WIDTHS = [390, 640, 1024, 1280];
 for (const [name, go] of screens)
   test(`nothing is wider than the window at ${name}`, async ({ page }) => {
     await go(page);
