@@ -1,11 +1,12 @@
 'use client';
 
 import type { ApexOptions } from 'apexcharts';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
 import { useFigures } from './figures';
 
-/** The chart that answers to a pointer; until it has come, the picture stays. */
-const Apex = lazy(() => import('react-apexcharts'));
+/** The chart that answers to a pointer. */
+const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });
 
 /** One line of a chart of movement: days and figures, oldest first. */
 export interface MovementLine {
@@ -101,16 +102,10 @@ export function MovementChart({
       aria-label={label}
       className="movement-chart"
       style={{ minHeight: height, overflow: 'hidden' }}
-      onPointerEnter={ask}
+      onPointerMove={ask}
       onTouchStart={ask}
     >
-      {asked ? (
-        <Suspense fallback={picture}>
-          <Apex type="line" options={options} series={series} height={height} />
-        </Suspense>
-      ) : (
-        picture
-      )}
+      {asked ? <Apex type="line" options={options} series={series} height={height} /> : picture}
     </div>
   );
 }
