@@ -199,7 +199,7 @@ function WhichArticle({
       field.onChange('');
       return;
     }
-    form.setValue(`lines.${i}.newArticle`, undefined);
+    if (form.getValues(`lines.${i}.newArticle`)) form.setValue(`lines.${i}.newArticle`, undefined);
     field.onChange(chosen?.id ?? '');
     // Whose invoice it is follows from the first thing on it, where nobody has said.
     const seller = goods.articles.get(chosen?.id ?? '')?.supplier;
