@@ -13,7 +13,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
                                           what each line of a text is read as in a kitchen
   ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
   ./halfpot test [PART]                   set everything up and run all checks and tests
-  ./halfpot screenshots                   make the pictures in docs/screenshots and docs/components anew
+  ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot|graph|kitchen|pages|lighthouse]
                                           measure, as ratios in one run; what each page sends, and how it is judged
   ./halfpot trial [--rounds N] [--payloads N] [--seconds N]

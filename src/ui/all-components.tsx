@@ -33,24 +33,28 @@ const WORDS = { locale: 'en-IE', currency: 'EUR', today: '2026-03-14' };
 /** Every component in our look, each once, for whoever builds a screen: docs/components.md shows it by day and by night. */
 export const AllComponents = () => (
   <FiguresProvider words={WORDS}>
-    <main>
-      <h1>Components</h1>
-      <p className="lead-line">What screens are made of, as it looks here.</p>
-      <Row className="mt-3 g-4">
-        <Col md={4}>
-          <Buttons />
-          <Fields />
-        </Col>
-        <Col md={4}>
-          <Notices />
-          <Waits />
-        </Col>
-        <Col md={4}>
-          <Figures />
-        </Col>
-      </Row>
-      <Tables />
-      <Drawings />
+    <main className="p-0" style={{ maxWidth: 'none' }}>
+      <h1 className="visually-hidden">Components</h1>
+      {(['light', 'dark'] as const).map((theme) => (
+        <div key={theme} data-bs-theme={theme} className="bg-body p-4" style={{ color: 'var(--iron)' }}>
+          <h2 className="fs-3">{theme === 'light' ? 'By day' : 'By night'}</h2>
+          <Row className="g-4">
+            <Col md={4}>
+              <Buttons />
+              <Fields theme={theme} />
+            </Col>
+            <Col md={4}>
+              <Notices />
+              <Waits />
+            </Col>
+            <Col md={4}>
+              <Figures />
+            </Col>
+          </Row>
+          <Tables />
+          <Drawings />
+        </div>
+      ))}
     </main>
   </FiguresProvider>
 );
@@ -100,7 +104,7 @@ const POTS: readonly Choice[] = [
   { id: 'b', name: 'Rondeau 40 cm' },
 ];
 
-function Fields() {
+function Fields({ theme }: { readonly theme: string }) {
   const [pot, setPot] = useState<Choice | undefined>(POTS[0]);
   const [day, setDay] = useState('2026-03-14');
   return (
@@ -116,8 +120,8 @@ function Fields() {
         </InputGroup>
         <Form.Control aria-label="Wrong" isInvalid defaultValue="eleven" />
         <Trouble says="“eleven” is not a price." />
-        <Form.Check id="all-check" label="take those list prices back too" defaultChecked />
-        <Form.Check id="all-radio" type="radio" label="by the part used, the rest back on the shelf" />
+        <Form.Check id={`check-${theme}`} label="take those list prices back too" defaultChecked />
+        <Form.Check id={`radio-${theme}`} type="radio" label="by the part used, the rest back on the shelf" />
         <span>
           a kilo at{' '}
           <TypedField

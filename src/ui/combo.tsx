@@ -2,6 +2,7 @@
 
 import { useCombobox } from 'downshift';
 import { useId, useRef, useState, type Ref } from 'react';
+import { flushSync } from 'react-dom';
 import Form from 'react-bootstrap/Form';
 
 /** Something that can be chosen by its name. */
@@ -49,12 +50,12 @@ export function Combo<C extends Choice>(props: Props<C>) {
           ref: inputRef,
           // At once: what is told of later would put back what somebody typing fast has gone beyond.
           onChange: (event) => box.type(event.currentTarget.value),
-          onBlur: (event) => box.taken(event.currentTarget.value, 'leaving'),
+          onBlur: (event) => box.taken(event.currentTarget as HTMLInputElement, 'leaving'),
           onKeyDown: (event) => {
             if (event.key === 'Escape') box.takeBack();
             if (event.key !== 'Enter' || !box.isOpen) return;
             event.preventDefault();
-            box.taken(event.currentTarget.value, 'enter');
+            box.taken(event.currentTarget as HTMLInputElement, 'enter');
           },
           'aria-label': label,
           'aria-describedby': box.unknown ? none : describedBy,
@@ -97,6 +98,8 @@ interface Asking<C> {
   answered: boolean;
   meant: boolean;
   items: readonly C[];
+  /** Lets the form go that waits for the answer: sends it, if somebody wanted that meanwhile and still does. */
+  release?: (send: boolean) => void;
 }
 
 /** Looks for what is typed; an answer that comes late is dropped. */
@@ -116,23 +119,31 @@ function useLooking<C extends Choice>(
     setWaiting(false);
     if (!now.meant) return;
     now.meant = false;
-    take(best[0], wanted);
+    // At once, so that a form that has waited for it is sent with it.
+    flushSync(() => take(best[0], wanted));
+    now.release?.(true);
   };
   const look = (wanted: string): void => {
+    asking.current.release?.(false);
     asking.current = { wanted, answered: false, meant: false, items: [] };
+    const now = asking.current;
     const found = find(wanted);
     if (!(found instanceof Promise)) return show(wanted, found);
     setWaiting(true);
     void found.then(
       (all) => show(wanted, all),
-      () => setWaiting(false),
+      () => {
+        setWaiting(false);
+        now.release?.(true);
+      },
     );
   };
   /** What was found for some words; where nobody has answered yet, the best of it is taken when they do. */
-  const foundFor = (typed: string): readonly C[] | undefined => {
+  const foundFor = (typed: string, form: HTMLFormElement | null): readonly C[] | undefined => {
     const now = asking.current;
     if (now.answered && now.wanted === typed) return now.items;
     now.meant = now.wanted === typed;
+    if (now.meant && form) now.release ??= held(form);
     return undefined;
   };
   const offered = (): readonly C[] => asking.current.items;
@@ -144,6 +155,22 @@ const { InputChange, InputBlur, InputKeyDownEnter, InputKeyDownEscape, ItemClick
 const { ControlledPropUpdatedSelectedItem } = useCombobox.stateChangeTypes;
 /** What is taken by these is decided by ourselves: the list that is drawn may still be that of a letter before. */
 const OURS: ReadonlySet<string> = new Set([InputBlur, InputKeyDownEnter, InputKeyDownEscape]);
+
+/** Keeps a form from being sent until it is let go. */
+function held(form: HTMLFormElement): (send: boolean) => void {
+  let again = false;
+  const stop = (event: Event): void => {
+    event.preventDefault();
+    event.stopPropagation();
+    again = true;
+  };
+  form.addEventListener('submit', stop);
+  return (send) => {
+    form.removeEventListener('submit', stop);
+    if (again && send) form.requestSubmit();
+    again = false;
+  };
+}
 
 /** What stands in the box, what is offered for it, and what is taken on leaving it. */
 function useChoosing<C extends Choice>(props: Props<C>) {
@@ -185,13 +212,13 @@ function useChoosing<C extends Choice>(props: Props<C>) {
     look(typed);
     if (typed === '' && chosen) choose(undefined);
   };
-  const taken = (typed: string, by: 'enter' | 'leaving'): void => {
+  const taken = ({ value: typed, form }: HTMLInputElement, by: 'enter' | 'leaving'): void => {
     const marked = (of: readonly C[]): C | undefined => of[Math.max(0, box.highlightedIndex)] ?? of[0];
     if (typed.trim() === '' || typed === chosen?.name) {
       const found = by === 'enter' ? marked(offered()) : undefined;
       return found ? take(found, typed) : setText(chosen?.name ?? '');
     }
-    const found = foundFor(typed);
+    const found = foundFor(typed, form);
     if (!found) return;
     // What is always offered is no answer to what was typed, unless it is pointed at.
     take(by === 'leaving' && found.length === also.length ? undefined : marked(found), typed);

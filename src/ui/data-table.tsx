@@ -124,7 +124,7 @@ function Head<R>({
       {c.by ? (
         <Button
           variant="link"
-          className="p-0 lh-1 text-reset fw-medium"
+          className="p-0 lh-1 fw-medium"
           size="sm"
           onClick={() => onOrder({ id: c.id, down: here ? !here.down : (c.largestFirst ?? false) })}
         >

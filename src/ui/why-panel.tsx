@@ -16,7 +16,7 @@ interface Props {
 /** What a figure is made of, down to the purchase. */
 export function WhyPanel({ why, open, close }: Props) {
   return (
-    <Offcanvas show={open} onHide={close} placement="end" className="why-panel" aria-labelledby="why-title">
+    <Offcanvas show={open} onHide={close} placement="end" aria-labelledby="why-title">
       <Offcanvas.Header closeButton closeLabel="Close">
         <WhyHead why={why} />
       </Offcanvas.Header>

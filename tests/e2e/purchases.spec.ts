@@ -150,9 +150,7 @@ test('by keyboard alone: an invoice is written down and its price asked why', as
   await page.keyboard.type('TH/9100');
   await tabTo(page, 'Line 1, article');
   await page.keyboard.type('Trout frames');
-  await expect(page.getByRole('option').first()).toContainText('Trout frames');
-  await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Line 1, packs')).toBeFocused();
+  await page.keyboard.press('Tab');
   await page.keyboard.type('2');
   await page.keyboard.press('Tab');
   await page.keyboard.type('7.10');

@@ -162,3 +162,23 @@ test('a wage ten times what it was is asked about', async ({ page }) => {
     page.getByRole('button', { name: 'It is right: keep it' }).click(),
   );
 });
+
+test('what was named before the search has answered is what is written down', async ({ page }) => {
+  await open(page, '/buy/purchases/new');
+  await takes(page.getByLabel('Supplier', { exact: true }), 'Tarn Hatchery');
+  await page.getByLabel('Invoice number').fill('X 3');
+  // The search answers only after everything else has been typed and sent.
+  await page.route('**/buy/purchases/new', async (route) => {
+    if (route.request().method() === 'POST') await new Promise((go) => setTimeout(go, 1500));
+    await route.continue();
+  });
+  await page.getByLabel('Line 1, article').focus();
+  await page.keyboard.type('trout fr');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('2');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('7.10');
+  await page.getByRole('button', { name: 'Write it down' }).click();
+  await expect(page.getByRole('heading', { name: 'Invoice X 3' })).toBeVisible();
+  await expect(page.getByRole('row', { name: /^Trout frames/ })).toContainText('7.10');
+});

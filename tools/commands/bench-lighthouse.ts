@@ -1,5 +1,6 @@
 import lighthouse, { desktopConfig } from 'lighthouse';
-import { addressOf, PAGES, withDemo } from './bench-pages';
+import { withDemo } from '../pictured';
+import { addressOf, PAGES } from './bench-pages';
 
 const SIX = ['/buy', '/buy/purchases/new', '/trim/flow', '/pot', '/pot Juniper', '/pour'];
 const nameOf = ([path, follow]: (typeof PAGES)[number]): string =>

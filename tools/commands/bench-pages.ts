@@ -1,12 +1,5 @@
-import { chromium, type Browser, type Page } from '@playwright/test';
-import { build } from '../app';
-import { CHROMIUM } from '../chromium';
-import { ensure, NEEDS } from '../debian';
-import { startInstance } from '../instance';
-import { startDatabase } from '../mariadb';
-import { placeOf } from '../place';
-import { freePort, takePlace } from '../processes';
-import { HELD_CLOCK, HELD_DAY } from './test';
+import type { Page } from '@playwright/test';
+import { withDemo } from '../pictured';
 
 /** Pages of the demo, and the link that is followed from there. */
 export const PAGES: readonly (readonly [path: string, follow?: RegExp])[] = [
@@ -30,38 +23,6 @@ export const PAGES: readonly (readonly [path: string, follow?: RegExp])[] = [
   ['/people'],
   ['/house'],
 ];
-
-/** Starts the demo with its clock held, and hands over a browser and the address. */
-export async function withDemo(
-  work: (browser: Browser, address: string, port: number) => Promise<void>,
-): Promise<void> {
-  const place = placeOf('pictures');
-  takePlace(place, 'bench');
-  ensure(NEEDS.browser);
-  build();
-  const own = await startDatabase(place);
-  try {
-    const instance = await startInstance(place, {
-      port: await freePort(),
-      today: HELD_DAY,
-      clock: HELD_CLOCK,
-      databaseUrl: own.fresh('halfpot_pictures'),
-    });
-    const debugging = await freePort();
-    const browser = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
-      args: [...CHROMIUM, `--remote-debugging-port=${debugging}`],
-    });
-    try {
-      await work(browser, instance.address, debugging);
-    } finally {
-      await browser.close();
-      await instance.stop();
-    }
-  } finally {
-    await own.stop();
-  }
-}
 
 /** Where a page is: links are followed once, so that each page is asked for by itself. */
 export async function addressOf(

@@ -1,14 +1,8 @@
-import { chromium, type Browser, type Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import fs from 'node:fs';
 import path from 'node:path';
-import { build } from '../app';
-import { CHROMIUM } from '../chromium';
-import { ensure, NEEDS } from '../debian';
-import { startInstance } from '../instance';
-import { startDatabase } from '../mariadb';
-import { placeOf, ROOT } from '../place';
-import { freePort, takePlace } from '../processes';
-import { HELD_CLOCK, HELD_DAY } from './test';
+import { withDemo } from '../pictured';
+import { ROOT } from '../place';
 
 const FOLDER = path.join(ROOT, 'docs/screenshots');
 /** One picture: where it is taken, and what is done before it. */
@@ -16,6 +10,8 @@ interface Shot {
   readonly name: string;
   readonly path: string;
   readonly before?: (page: Page) => Promise<void>;
+  /** The whole page, however long it is. */
+  readonly whole?: boolean;
 }
 
 const follow = (name: string | RegExp) => (page: Page) =>
@@ -34,6 +30,7 @@ async function take(page: Page, label: string, words: string): Promise<void> {
 
 const SHOTS: readonly Shot[] = [
   { name: 'sign-in', path: '/sign-in?out' },
+  { name: 'components', path: '/components', whole: true },
   {
     name: 'price-book',
     path: '/buy',
@@ -140,64 +137,26 @@ const SHOTS: readonly Shot[] = [
 
 /** `halfpot screenshots`: the pictures of the main views, from the demo as loaded, with the clock held. */
 export async function screenshots(): Promise<number> {
-  const place = placeOf('pictures');
-  takePlace(place, 'screenshots');
-  ensure(NEEDS.browser);
-  build();
-  const own = await startDatabase(place);
-  try {
-    const instance = await startInstance(place, {
-      port: await freePort(),
-      today: HELD_DAY,
-      clock: HELD_CLOCK,
-      databaseUrl: own.fresh('halfpot_pictures'),
-    });
-    const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
-    try {
-      fs.mkdirSync(FOLDER, { recursive: true });
-      for (const shot of SHOTS) {
-        const context = await browser.newContext({
-          viewport: { width: 1280, height: 800 },
-          locale: 'en-IE',
-          timezoneId: 'Europe/Dublin',
-        });
-        const page = await context.newPage();
-        if (shot.path.startsWith('/sign-in')) await page.goto(instance.address + shot.path);
-        else {
-          await page.goto(instance.address);
-          await page.goto(instance.address + shot.path);
-        }
-        await shot.before?.(page);
-        await page.evaluate(() => document.fonts.ready);
-        await page.waitForTimeout(600);
-        await page.screenshot({ path: path.join(FOLDER, `${shot.name}.png`) });
-        await context.close();
-      }
-      await components(browser, instance.address);
-    } finally {
-      await browser.close();
-      await instance.stop();
+  fs.mkdirSync(FOLDER, { recursive: true });
+  await withDemo(async (browser, address) => {
+    for (const shot of SHOTS) {
+      const context = await browser.newContext({
+        viewport: { width: 1280, height: 800 },
+        locale: 'en-IE',
+        timezoneId: 'Europe/Dublin',
+      });
+      const page = await context.newPage();
+      if (!shot.path.startsWith('/sign-in')) await page.goto(address);
+      await page.goto(address + shot.path);
+      await shot.before?.(page);
+      await page.evaluate(() => document.fonts.ready);
+      await page.waitForTimeout(600);
+      await page.screenshot({
+        path: path.join(FOLDER, `${shot.name}.png`),
+        fullPage: shot.whole ?? false,
+      });
+      await context.close();
     }
-  } finally {
-    await own.stop();
-  }
+  });
   return 0;
-}
-
-/** Every component in our look, by day and by night: for docs/components.md. */
-async function components(browser: Browser, address: string): Promise<void> {
-  const folder = path.join(ROOT, 'docs/components');
-  fs.mkdirSync(folder, { recursive: true });
-  for (const [name, colorScheme] of [
-    ['day', 'light'],
-    ['night', 'dark'],
-  ] as const) {
-    const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, colorScheme });
-    const page = await context.newPage();
-    await page.goto(`${address}/components`);
-    await page.evaluate(() => document.fonts.ready);
-    await page.waitForTimeout(600);
-    await page.screenshot({ path: path.join(folder, `${name}.png`), fullPage: true });
-    await context.close();
-  }
 }

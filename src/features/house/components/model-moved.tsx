@@ -104,7 +104,7 @@ function byHowMuch({ before, after }: ModelMoveRow['moves'][number]): string {
 export function ModelNotice({ unseen }: { readonly unseen: number }) {
   if (unseen === 0) return null;
   return (
-    <Alert variant="info" className="mb-3">
+    <Alert variant="primary" role="status" className="mb-3">
       The model behind the figures has been improved, and some costs moved with it.{' '}
       <Link prefetch={false} href="/house">
         See which ones

@@ -33,8 +33,8 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
       </Stack>
       {page.byPin && (
         <Alert variant="primary" role="status">
-          You came in by PIN, which anybody may have seen you type: it opens a cook’s work. Sign out and in
-          again by password for a manager’s.
+          You came in by PIN: with it one does a cook’s work. Sign out and in again by password for a
+          manager’s.
         </Alert>
       )}
       <div className="beside">

@@ -50,7 +50,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
         }}
       />
       {by === 'average' && (
-        <p className="field-line">
+        <p className="mt-2 mb-0">
           over{' '}
           <TypedField
             narrow
@@ -88,7 +88,7 @@ function Count({ page }: { page: IngredientPage }) {
   const weighed = useWeighed(page);
   return (
     <>
-      <p className="field-line">
+      <p className="mt-2 mb-0">
         On hand{' '}
         <TypedField
           label="Counted on hand"
@@ -189,7 +189,7 @@ function FixedPrice({
 }) {
   const { money } = useFigures();
   return (
-    <p className="field-line">
+    <p className="mt-2 mb-0">
       <TypedField
         narrow
         label="Fixed price"

@@ -43,7 +43,7 @@ export function UsualBasis({ page }: { page: LarderPage }) {
         ))}
       </Form.Select>
       {by === 'average' && (
-        <p className="field-line">
+        <p className="mt-2 mb-0">
           over{' '}
           <TypedField
             narrow

@@ -118,7 +118,7 @@ function AllOfThem({ page, keep }: KeepingProps) {
 
 function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean }) {
   return (
-    <SheetTable className="invoice-lines roomy">
+    <SheetTable className="roomy">
       <thead>
         <tr>
           <th scope="col">Line, code, what</th>

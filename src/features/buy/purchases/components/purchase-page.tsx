@@ -28,7 +28,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
           </Link>
         )}
       </Stack>
-      <SheetTable className="invoice-lines roomy">
+      <SheetTable className="roomy">
         <thead>
           <tr>
             <th scope="col">On it</th>

@@ -23,7 +23,7 @@ export function KeptTest({ page }: { readonly page: TestPage }) {
   return (
     <div className="beside">
       <div>
-        <Stack direction="horizontal" gap={3} className="in-line mt-1">
+        <Stack direction="horizontal" gap={3} className="flex-wrap mt-1">
           <h1>
             <Link prefetch={false} href={`/trim/${test.ingredient}`}>
               {page.name}

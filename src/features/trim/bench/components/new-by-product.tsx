@@ -31,7 +31,7 @@ export function NewByProduct({
     else setMessage(answer.message);
   };
   return (
-    <div className="new-article" role="group" aria-label="A new by-product">
+    <div className="fields d-flex flex-wrap align-items-end gap-3" role="group" aria-label="A new by-product">
       <label>
         called
         <input

@@ -62,7 +62,7 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
     </label>
   );
   return (
-    <section className="mt-3 pt-2 ruled position-relative" aria-label="A second pass">
+    <section className="mt-3 pt-2 border-top" aria-label="A second pass">
       <h2>Second pass of the waste</h2>
       <None
         act={() => {

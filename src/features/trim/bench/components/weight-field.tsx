@@ -58,7 +58,7 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
         <Button
           variant="plain"
           size="sm"
-          className="take"
+
           aria-label={taking?.reading ? `Stop waiting for ${label}` : `Take ${label} off the scale`}
           onClick={() => (taking?.reading ? scale.give() : void scale.take(field, use))}
         >

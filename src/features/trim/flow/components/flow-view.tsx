@@ -111,7 +111,7 @@ function IdleTrim({
 function Idle({ flow: f }: { readonly flow: Flow }) {
   const { kilos } = useFigures();
   return (
-    <span className="idle">
+    <span className="text-nowrap">
       <Link prefetch={false} href={`/trim/${f.of.id}`}>
         {f.name}
       </Link>{' '}

@@ -39,7 +39,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
       <h2>Who pays for what comes off</h2>
       <WhichSchool page={page} onChoose={(school) => send({ school })} />
       {school === 'value' && (
-        <p className="field-line">
+        <p className="mt-2 mb-0">
           Stock trim at{' '}
           <TypedField
             narrow
@@ -109,7 +109,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         Costs {money(off.perKg)} a kilo as it comes off, by the school of {off.of.name}. Invoices of it are
         not counted.
       </p>
-      <p className="field-line">
+      <p className="mt-2 mb-0">
         Set value{' '}
         <TypedField
           narrow
@@ -126,7 +126,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
       </p>
       <Form.Check
         id="sold"
-        className="field-line"
+        className="mt-2 mb-0"
         checked={off.sold}
         disabled={!page.mayEdit}
         onChange={(event) => send({ sold: event.target.checked })}
@@ -172,7 +172,7 @@ function PotsTake({
   readonly onDone: (takenPct: string) => void;
 }) {
   return (
-    <p className="field-line">
+    <p className="mt-2 mb-0">
       The pots take{' '}
       <TypedField
         narrow
