@@ -60,6 +60,7 @@ export function TypedField({
           if (event.key === 'Escape') takeBack();
         }}
       />
+      {unit !== undefined && <span className="small-line quiet ms-1">{unit}</span>}
       {question !== undefined && (
         <span className="typed-asks" role="alert">
           {question}{' '}
@@ -76,7 +77,6 @@ export function TypedField({
           {understood(text)}
         </span>
       )}
-      {unit !== undefined && <span className="small-line quiet ms-1">{unit}</span>}
     </>
   );
 }
