@@ -14,6 +14,8 @@ const config: NextConfig = {
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
   },
   devIndicators: false,
+  // Some browsers ask for this name whatever the page says.
+  rewrites: () => Promise.resolve([{ source: '/favicon.ico', destination: '/icon.svg' }]),
   headers: () =>
     Promise.resolve([
       {

@@ -1,6 +1,8 @@
-import { randomBytes } from 'node:crypto';
+import { randomBytes, randomInt } from 'node:crypto';
+import fs from 'node:fs';
+import path from 'node:path';
 import { hostsAt, serve, type Serving } from './app';
-import { prepareDemo } from './kitchens';
+import { prepareDemo, prepareOwn } from './kitchens';
 import { keepAlive } from './keep';
 import { startDatabase } from './mariadb';
 import { keptSecret, type Place } from './place';
@@ -9,6 +11,8 @@ import { Stop } from './stop';
 export interface Instance {
   readonly address: string;
   readonly databaseUrl: string;
+  /** Of a database without a kitchen: the word by which one can be begun. */
+  readonly firstWord?: string | undefined;
   /** The application's process; another after it was started again. */
   readonly pid: number;
   /** Starts again whatever of it ends by itself, until that happens too often. */
@@ -18,8 +22,9 @@ export interface Instance {
 
 interface Wishes {
   readonly port: number;
-  /** Business day the demo is loaded for; and, where given, the instant the clock is held at. */
-  readonly today: string;
+  /** Business day the demo is loaded for; left out, the kitchen is one's own, and begins with nothing. */
+  readonly today?: string;
+  /** The instant the clock is held at. */
   readonly clock?: string;
   readonly how?: 'start' | 'dev';
   /** Under which name the application runs where there are several. */
@@ -55,8 +60,11 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
   const own = given === undefined ? await startDatabase(place) : undefined;
   try {
     const databaseUrl = own ? own.url('halfpot') : checkedUrl(given as string);
-    await prepareDemo(databaseUrl, wishes.today);
-    const start = (): Promise<Serving> => serveFor(place, wishes, databaseUrl);
+    const firstWord =
+      wishes.today === undefined
+        ? wordFor(place, await prepareOwn(databaseUrl))
+        : await prepareDemo(databaseUrl, wishes.today);
+    const start = (): Promise<Serving> => serveFor(place, wishes, databaseUrl, firstWord);
     let app = await start();
     let stopping = false;
     const kept = (what: string, file: string) => ({
@@ -67,6 +75,7 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
     return {
       address: app.address,
       databaseUrl,
+      firstWord: firstWord ?? undefined,
       get pid() {
         return app.pid;
       },
@@ -94,20 +103,40 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
   }
 }
 
+/** Letters and digits that are not taken for each other. */
+const CLEAR = 'ABCDEFGHJKMNPQRSTUVWXYZ23456789';
+
+/** The word by which a kitchen can be begun: the same until there is one. */
+function wordFor(place: Place, begun: boolean): string | undefined {
+  const name = 'first.word';
+  if (begun) {
+    fs.rmSync(path.join(place.folder, name), { force: true });
+    return undefined;
+  }
+  const letters = (): string => Array.from({ length: 4 }, () => CLEAR[randomInt(CLEAR.length)]).join('');
+  return keptSecret(place, name, () => `${letters()}-${letters()}`);
+}
+
 /** What the application is told of the address that people reach it by. */
 const reachedBy = (origin: string, port: number) => ({
   HALFPOT_ORIGIN: origin,
   HALFPOT_HOSTS: [new URL(origin).host, ...hostsAt(port)].join(','),
 });
 
-const serveFor = (place: Place, wishes: Wishes, databaseUrl: string): Promise<Serving> =>
+const serveFor = (
+  place: Place,
+  wishes: Wishes,
+  databaseUrl: string,
+  firstWord: string | undefined | void,
+): Promise<Serving> =>
   serve(
     place,
     wishes.port,
     {
       DATABASE_URL: databaseUrl,
       HALFPOT_SECRET: keptSecret(place, 'session.secret', () => randomBytes(32).toString('hex')),
-      HALFPOT_DEMO: '1',
+      ...(wishes.today === undefined ? {} : { HALFPOT_DEMO: '1' }),
+      ...(firstWord ? { HALFPOT_FIRST_WORD: firstWord } : {}),
       HALFPOT_DATA: place.folder,
       ...(wishes.origin === undefined ? {} : reachedBy(wishes.origin, wishes.port)),
       ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),

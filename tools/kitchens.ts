@@ -34,17 +34,33 @@ async function secretsOf(file: KitchenFile): Promise<Secrets> {
   return secrets;
 }
 
+/**
+ * Migrates the database of a kitchen of one's own.
+ * @returns whether a kitchen is in it
+ */
+export async function prepareOwn(url: string): Promise<boolean> {
+  const ran = await migrate(url);
+  if (ran.length > 0) say(`Database brought up to date (${ran.length} steps).`);
+  const pool = openPool(url);
+  try {
+    return (await firstKitchen(pool)) !== undefined;
+  } finally {
+    await pool.end();
+  }
+}
+
 /** Migrates a database and loads the demo kitchen, its days shifted to `today`, unless it is there already. */
-export async function prepareDemo(url: string, today: string): Promise<void> {
+export async function prepareDemo(url: string, today: string): Promise<undefined> {
   const ran = await migrate(url);
   if (ran.length > 0) say(`Database brought up to date (${ran.length} steps).`);
   const pool = openPool(url);
   try {
     const there = await firstKitchen(pool);
-    if (there) return;
+    if (there) return undefined;
     const file = mustRead(DEMO_FILE);
     await loadKitchen(pool, shiftTo(file, today), await secretsOf(file));
     say(`Loaded the demo kitchen, ${file.kitchen.name}.`);
+    return undefined;
   } finally {
     await pool.end();
   }

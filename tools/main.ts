@@ -2,6 +2,8 @@ import { say, sentenceFor, Stop } from './stop';
 
 const HELP = `Half Pot: what a litre costs before, while and after it cooks.
 
+  ./halfpot start [--port N] [--origin https://…]
+                                          set everything up and start the kitchen that is kept, beside the demo
   ./halfpot demo [--port N] [--origin https://…]
                                           set everything up and start the demo kitchen; the address people reach it by, behind a proxy
   ./halfpot dev [--port N]                the same, serving the source as it is edited
@@ -26,6 +28,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
 
 /** Each command is loaded only when it is asked for, so that `cost` starts without the rest. */
 const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | number>> = {
+  start: async (args) => (await import('./commands/start')).startKitchen(args),
   demo: async (args) => (await import('./commands/demo')).demo(args),
   dev: async (args) => (await import('./commands/demo')).demo(args, 'dev'),
   cost: async (args) => (await import('./commands/cost')).cost(args),

@@ -9,7 +9,7 @@ export const ROOT = path.resolve(import.meta.dirname, '..');
 
 /** Everything one running instance keeps for itself: its database, its secrets, its pids. */
 export interface Place {
-  readonly name: 'demo' | 'test' | 'pictures' | 'bench';
+  readonly name: 'kitchen' | 'demo' | 'test' | 'pictures' | 'bench';
   readonly folder: string;
   readonly data: string;
   readonly socket: string;

@@ -22,6 +22,7 @@ import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
 import { insertPurchases, type BookedPurchase } from './purchases';
 import { bookWaste } from './wastes';
+import { hobRow, vesselRow } from './stove';
 import { insertTests } from './yield-tests';
 
 /** Hashes of what people sign in with, by person; made outside because hashing takes its time. */
@@ -57,7 +58,7 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
   const k = file.kitchen;
   await run(
     sql,
-    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, scale_address, hands, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
+    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, usual_tax_pct, usual_target_pct, cooks_may_change, scale_address, hands, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
     [
       k.id,
       k.name,
@@ -72,6 +73,9 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
       k.wagePerHour ?? null,
       k.energyPerKwh.electricity ?? null,
       k.energyPerKwh.gas ?? null,
+      k.usualTaxPct ?? null,
+      k.usualTargetPct ?? null,
+      k.cooksMayChange ? 1 : 0,
       k.scale ?? null,
       k.hands || k.sharedHands ? HANDS.write({ kinds: k.hands, shared: k.sharedHands }) : null,
       file.referenceDay,
@@ -119,33 +123,12 @@ async function loadStove(sql: Sql, file: KitchenFile): Promise<void> {
   await insertRows(
     sql,
     'vessel',
-    file.vessels.map((v, i) => ({
-      kitchen_id: k.id,
-      id: v.id,
-      name: v.name,
-      shape: v.shape,
-      base_cm: v.shape === 'round' ? v.baseCm : null,
-      top_cm: v.shape === 'round' ? v.topCm : null,
-      length_cm: v.shape === 'box' ? v.lengthCm : null,
-      width_cm: v.shape === 'box' ? v.widthCm : null,
-      height_cm: v.heightCm,
-      max_fill_pct: v.maxFillPct,
-      position: i,
-    })),
+    file.vessels.map((v, i) => ({ kitchen_id: k.id, id: v.id, ...vesselRow(v), position: i })),
   );
   await insertRows(
     sql,
     'hob',
-    file.hobs.map((h, i) => ({
-      kitchen_id: k.id,
-      id: h.id,
-      name: h.name,
-      net_kw: h.netKw,
-      fuel: h.fuel,
-      efficiency_pct: h.efficiencyPct ?? null,
-      draught: h.draught ? 1 : 0,
-      position: i,
-    })),
+    file.hobs.map((h, i) => ({ kitchen_id: k.id, id: h.id, ...hobRow(h), position: i })),
   );
 }
 

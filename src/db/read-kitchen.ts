@@ -226,10 +226,13 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
       wagePerHour: maybe(money),
       electricity: maybe(money),
       gas: maybe(money),
+      usualTaxPct: maybeFigure,
+      usualTargetPct: maybeFigure,
+      cooksMayChange: z.number().transform((x) => (x === 1 ? true : undefined)),
       scale: maybe(z.string()),
       hands: maybe(HANDS.read),
     }),
-    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, scale_address AS scale, hands FROM kitchen WHERE id = ?',
+    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, usual_tax_pct AS usualTaxPct, usual_target_pct AS usualTargetPct, cooks_may_change AS cooksMayChange, scale_address AS scale, hands FROM kitchen WHERE id = ?',
     [kitchenId],
   );
   return {
@@ -247,6 +250,9 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
       ...(k.electricity === undefined ? {} : { electricity: k.electricity }),
       ...(k.gas === undefined ? {} : { gas: k.gas }),
     },
+    usualTaxPct: k.usualTaxPct,
+    usualTargetPct: k.usualTargetPct,
+    cooksMayChange: k.cooksMayChange,
     scale: k.scale,
     ...(k.hands?.kinds === undefined ? {} : { hands: k.hands.kinds }),
     ...(k.hands?.shared === undefined ? {} : { sharedHands: k.hands.shared }),
@@ -266,7 +272,7 @@ async function readPlace(
       z.object({ ...VESSEL, shape: z.literal('round'), baseCm: figure, topCm: figure }),
       z.object({ ...VESSEL, shape: z.literal('box'), lengthCm: figure, widthCm: figure }),
     ]),
-    'SELECT id, name, shape, base_cm AS baseCm, top_cm AS topCm, length_cm AS lengthCm, width_cm AS widthCm, height_cm AS heightCm, max_fill_pct AS maxFillPct FROM vessel WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, shape, base_cm AS baseCm, top_cm AS topCm, length_cm AS lengthCm, width_cm AS widthCm, height_cm AS heightCm, max_fill_pct AS maxFillPct, empty_g AS emptyG FROM vessel WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const hobs = await of(
     z.object({
@@ -286,7 +292,7 @@ async function readPlace(
   return { suppliers, vessels, hobs, measures };
 }
 
-const VESSEL = { id, name: z.string(), heightCm: figure, maxFillPct: figure };
+const VESSEL = { id, name: z.string(), heightCm: figure, maxFillPct: figure, emptyG: maybeFigure };
 
 async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>) {
   const recipes = await readRecipes(of, only?.recipes);

@@ -4,6 +4,8 @@ const Env = z.object({
   DATABASE_URL: z.string().min(1),
   HALFPOT_SECRET: z.string().min(32),
   HALFPOT_DEMO: z.string().optional(),
+  /** The word that whoever begins the kitchen of an empty database has to know. */
+  HALFPOT_FIRST_WORD: z.string().min(8).optional(),
   /** Hosts this server is reached by, with their ports, between commas; any where it is not said. */
   HALFPOT_HOSTS: z.string().optional(),
   /** The address people reach this server by, where something in front of it answers for it: https:// there means https for all. */

@@ -4,14 +4,10 @@ import { Refused } from './door';
 
 const LONGEST = 120;
 
-/** A name that a recipe line could mean nothing else by: not empty, not too long, and of no ingredient or recipe yet. */
-export function mustBeNewName(
-  state: Pick<KitchenState, 'ingredients' | 'recipes'>,
-  typed: string,
-  words: { readonly none: string; readonly twice: (twin: string) => string },
-): string {
+/** A name at all: not empty, and not too long. */
+function mustBeName(typed: string, none: string): string {
   const name = typed.trim();
-  if (name === '') throw new Refused(refuse('no-name', 'name', words.none).trouble);
+  if (name === '') throw new Refused(refuse('no-name', 'name', none).trouble);
   if (name.length > LONGEST)
     throw new Refused(
       refuse('name-too-long', 'name', `A name has at most ${LONGEST} characters; this has ${name.length}.`, {
@@ -19,9 +15,31 @@ export function mustBeNewName(
         limit: LONGEST,
       }).trouble,
     );
-  const twin = [...state.ingredients, ...state.recipes].find(
-    (x) => x.name.toLowerCase() === name.toLowerCase(),
-  );
+  return name;
+}
+
+/**
+ * A name of its own in a list: not empty, not too long, and no other's there.
+ * @param except the thing itself, which may keep its name
+ */
+export function mustBeOwnName(
+  list: readonly { readonly id: string; readonly name: string }[],
+  typed: string,
+  words: { readonly none: string; readonly twice: (twin: string) => string },
+  except?: string,
+): string {
+  const name = mustBeName(typed, words.none);
+  const twin = list.find((x) => x.id !== except && x.name.toLowerCase() === name.toLowerCase());
   if (twin) throw new Refused(refuse('name-twice', 'name', words.twice(twin.name)).trouble);
   return name;
+}
+
+/** A name that a recipe line could mean nothing else by: not empty, not too long, and of no ingredient or recipe yet. */
+export function mustBeNewName(
+  state: Pick<KitchenState, 'ingredients' | 'recipes'>,
+  typed: string,
+  words: { readonly none: string; readonly twice: (twin: string) => string },
+  except?: string,
+): string {
+  return mustBeOwnName([...state.ingredients, ...state.recipes], typed, words, except);
 }

@@ -172,11 +172,18 @@ function held(form: HTMLFormElement): (send: boolean) => void {
   };
 }
 
+const BY_NAME = {
+  itemToString: (choice: Choice | null) => choice?.name ?? '',
+  itemToKey: (choice: Choice | null) => choice?.id ?? '',
+};
+
 /** What stands in the box, what is offered for it, and what is taken on leaving it. */
 function useChoosing<C extends Choice>(props: Props<C>) {
   const { chosen, choose, also = [] } = props;
   const [left, setLeft] = useState<string>();
   const [text, setText] = useState(chosen?.name ?? '');
+  /** What was left standing there because nothing is called so stays, though nothing is chosen any more. */
+  const stays = (next: string | undefined): boolean => left !== undefined && next === '';
   const take = (choice: C | undefined, typed: string): void => {
     setLeft(choice ? undefined : typed);
     if (choice?.id !== chosen?.id) choose(choice);
@@ -184,16 +191,14 @@ function useChoosing<C extends Choice>(props: Props<C>) {
   };
   const { look, foundFor, offered, ...list } = useLooking(props, take);
   const box = useCombobox<C>({
-    items: [...list.items],
-    inputValue: text,
-    itemToString: (choice) => choice?.name ?? '',
-    itemToKey: (choice) => choice?.id ?? '',
+    ...{ ...BY_NAME, items: [...list.items], inputValue: text },
     selectedItem: chosen ?? null,
     defaultHighlightedIndex: 0,
     stateReducer: ({ selectedItem, inputValue }, { type, changes }) =>
       OURS.has(type) ? { ...changes, selectedItem, inputValue } : changes,
     onInputValueChange: ({ inputValue, type }) => {
-      if (type === ItemClick || type === ControlledPropUpdatedSelectedItem) setText(inputValue ?? '');
+      if (type === ItemClick || (type === ControlledPropUpdatedSelectedItem && !stays(inputValue)))
+        setText(inputValue ?? '');
     },
     onIsOpenChange: ({ isOpen, type }) => {
       // Opened to look around: everything is offered, not only what is chosen.
@@ -212,8 +217,8 @@ function useChoosing<C extends Choice>(props: Props<C>) {
     look(typed);
     if (typed === '' && chosen) choose(undefined);
   };
+  const marked = (of: readonly C[]): C | undefined => of[Math.max(0, box.highlightedIndex)] ?? of[0];
   const taken = ({ value: typed, form }: HTMLInputElement, by: 'enter' | 'leaving'): void => {
-    const marked = (of: readonly C[]): C | undefined => of[Math.max(0, box.highlightedIndex)] ?? of[0];
     if (typed.trim() === '' || typed === chosen?.name) {
       const found = by === 'enter' ? marked(offered()) : undefined;
       return found ? take(found, typed) : setText(chosen?.name ?? '');

@@ -38,7 +38,11 @@ export function ChooseLight() {
   return (
     <Form.Group controlId="light">
       <Form.Label>Light or dark</Form.Label>
-      <Form.Select value={here ? theme : 'system'} onChange={(event) => setTheme(event.target.value)}>
+      <Form.Select
+        disabled={!here}
+        value={here ? theme : 'system'}
+        onChange={(event) => setTheme(event.target.value)}
+      >
         {CHOICES.map(([key, words]) => (
           <option key={key} value={key}>
             {words}

@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { dayIn } from '@/core/day';
 import { build, mustBeFree } from '../app';
 import { endLeftover, takePlace } from '../processes';
-import { startInstance } from '../instance';
+import { startInstance, type Instance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { placeOf } from '../place';
 import { say, Stop } from '../stop';
@@ -17,10 +17,13 @@ const ZONE = 'Europe/Dublin';
 export const demoToday = (now: Date): string => dayIn(ZONE, now);
 
 /** Where it is served, and the address people reach it by where something stands in front of it. */
-export function whereFrom(args: readonly string[]): { port: number; origin: string | undefined } {
+export function whereFrom(
+  args: readonly string[],
+  usual = PORT,
+): { port: number; origin: string | undefined } {
   const { values } = parseArgs({
     args: [...args],
-    options: { port: { type: 'string', default: String(PORT) }, origin: { type: 'string' } },
+    options: { port: { type: 'string', default: String(usual) }, origin: { type: 'string' } },
   });
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
@@ -54,19 +57,23 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   if (origin !== undefined) say(`It expects to be reached by ${origin}.`);
   if (standIns[1])
     say(`The scale on the bench is simulated: put something on it at http://127.0.0.1:${SCALE_PORT}/`);
+  const code = await untilStopped(instance);
+  for (const s of standIns) await s?.stop();
+  await instance.stop();
+  return code;
+}
+
+/** Waits until somebody stops it, or until it cannot be kept going. */
+export function untilStopped(instance: Instance): Promise<number> {
   say('Ctrl-C stops it.');
-  const stopped = new Promise<number>((done) => {
+  return new Promise<number>((done) => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
       process.on(signal, () => {
         done(0);
       });
-    // What ends by itself is started again; what cannot be kept going ends the demo.
+    // What ends by itself is started again; what cannot be kept going ends the command.
     void instance.keep().then(() => done(1));
   });
-  const code = await stopped;
-  for (const s of standIns) await s?.stop();
-  await instance.stop();
-  return code;
 }
 
 /** What stands in for other machines: the suppliers' computers, the scale. The demo runs without them, too. */

@@ -1,6 +1,7 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { Door } from '@/features/people/components/door';
+import { canBegin } from '@/features/house/first/service';
 import { OUT } from '@/features/people/out';
 import { peopleHere } from '@/features/people/queries';
 import { env } from '@/server/env';
@@ -9,6 +10,7 @@ import { worker } from '@/server/session';
 export const metadata = { title: 'Sign in' };
 
 export default async function SignIn({ searchParams }: { searchParams: Promise<{ out?: string }> }) {
+  if (await canBegin()) redirect('/first');
   const { out } = await searchParams;
   // The demo opens signed in as its manager; whoever has signed out sees the door, until somebody comes in by it.
   const gone = out !== undefined || (await cookies()).has(OUT);

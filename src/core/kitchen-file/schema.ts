@@ -43,6 +43,13 @@ export const OwnHands = z.record(
 
 export const SharedHands = z.strictObject({ batchMin: Minutes.optional(), perLMin: Minutes.optional() });
 
+const EmptyG = z
+  .number()
+  .positive()
+  .max(500_000)
+  .optional()
+  .describe('what it weighs empty, g, so that a pot can be weighed');
+
 export const Vessel = z.union([
   z.strictObject({
     id: Id,
@@ -52,6 +59,7 @@ export const Vessel = z.union([
     topCm: z.number().positive().max(500),
     heightCm: z.number().positive().max(500),
     maxFillPct: z.number().min(1).max(100),
+    emptyG: EmptyG,
   }),
   z.strictObject({
     id: Id,
@@ -61,6 +69,7 @@ export const Vessel = z.union([
     widthCm: z.number().positive().max(500),
     heightCm: z.number().positive().max(500),
     maxFillPct: z.number().min(1).max(100),
+    emptyG: EmptyG,
   }),
 ]);
 
@@ -156,6 +165,12 @@ export const KitchenFile = z.strictObject({
     sharedHands: SharedHands.optional().describe(
       'minutes of setting up and washing up: of a batch at most, and for each litre where there is little',
     ),
+    usualTaxPct: Percent.optional().describe('tax in the menu price that a new plate begins with'),
+    usualTargetPct: Percent.optional().describe('target food cost that a new plate begins with'),
+    cooksMayChange: z
+      .boolean()
+      .optional()
+      .describe('whether cooks change recipes, plates and prices here, or managers alone'),
     scale: z
       .url({ protocol: /^https?$/ })
       .max(300)
@@ -165,8 +180,8 @@ export const KitchenFile = z.strictObject({
   measures: z.array(Measure).default([]).describe("the house's own measures"),
   people: z.array(Person).default([]),
   suppliers: z.array(Supplier).default([]),
-  vessels: z.array(Vessel).min(1, 'a kitchen needs at least one vessel'),
-  hobs: z.array(Hob).min(1, 'a kitchen needs at least one hob'),
+  vessels: z.array(Vessel).default([]),
+  hobs: z.array(Hob).default([]),
   ingredients: z.array(Ingredient).default([]),
   articles: z.array(Article).default([]),
   purchases: z.array(Purchase).default([]),

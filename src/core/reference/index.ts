@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { LearningConstants } from '../learning';
 import type { Effort, ProcessConstants } from '../pot';
 import table from './process.json';
+import { hobsFrom } from './stove';
 
 /** One constant with where it comes from and the 90 % range it may lie in. */
 const Row = z
@@ -196,3 +197,7 @@ export const LEARNING: LearningConstants = {
 export { adopted, readReferenceLarder, referenceLarder, type ReferenceIngredient } from './ingredients';
 export { MODEL, MODEL_VERSIONS } from './model';
 export { improvedBy, LATER_FIELDS, type LaterValues } from './improved';
+export { hobLike, referenceVessels, vesselLike, type ReferenceHob, type ReferenceVessel } from './stove';
+
+/** Heat sources as they usually are, to begin from. */
+export const REFERENCE_HOBS = hobsFrom((key) => rowOf(REFERENCE, key));

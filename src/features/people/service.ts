@@ -1,12 +1,10 @@
 import 'server-only';
-import { headers } from 'next/headers';
 import { z } from 'zod';
 import { refuse, type Trouble } from '@/core/trouble';
 import { letIn } from '@/db/devices';
 import { newId } from '@/db/ids';
 import { peopleOf, secretsOf } from '@/db/people';
 import {
-  beginSignedIn,
   endSignedIn,
   rememberRefusal,
   FREE_TRIES,
@@ -15,45 +13,17 @@ import {
   tryWasRight,
   type WhyRefused,
 } from '@/db/sign-ins';
+import { beginWork, cameFrom, type From, type LetIn } from '@/server/arrive';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { env } from '@/server/env';
 import { log } from '@/server/log';
 import { isSecret } from '@/server/passwords';
-import { becomeDevice, kitchenHere, session, thisDevice } from '@/server/session';
+import { becomeDevice, kitchenHere, session } from '@/server/session';
 
 const Id = z.uuid();
 /** A PIN: digits alone. A password is anything else. */
 const PIN = /^\d{4,6}$/;
-
-/** Where somebody knocks from. */
-export interface From {
-  readonly address: string;
-  readonly browser: string;
-  /** The device, where a manager has let it in. */
-  readonly deviceId?: string | undefined;
-}
-
-/** What may come from outside is cut to what is kept. */
-async function from(kitchenId: string): Promise<From> {
-  const head = await headers();
-  const address = (head.get('x-forwarded-for') ?? '').split(',')[0]?.trim() ?? '';
-  return {
-    address: /^[0-9a-fA-F.:]{2,45}$/.test(address) ? address : 'unknown',
-    browser: browserOf(head.get('user-agent') ?? ''),
-    deviceId: (await thisDevice(kitchenId))?.id,
-  };
-}
-
-/** A browser and what it runs on, in two words. */
-function browserOf(agent: string): string {
-  const browser =
-    /\b(Firefox|Edg|OPR)\b/.exec(agent)?.[1] ?? /(Chrome|Safari)\b/.exec(agent)?.[1] ?? 'a browser';
-  const on = /\b(Android|iPad|iPhone|Windows|Mac OS X|Linux)\b/.exec(agent)?.[1];
-  const names: Readonly<Record<string, string>> = { Edg: 'Edge', OPR: 'Opera', 'Mac OS X': 'Mac' };
-  const plain = (word: string): string => names[word] ?? word;
-  return on ? `${plain(browser)} on ${plain(on)}` : plain(browser);
-}
 
 const WRONG = (byPin: boolean): Trouble =>
   refuse(
@@ -61,12 +31,6 @@ const WRONG = (byPin: boolean): Trouble =>
     'secret',
     byPin ? 'That is not the PIN of this name.' : 'That is not the password of this name.',
   ).trouble;
-
-/** Whoever was found to be who they say. */
-export interface LetIn {
-  readonly personId: string;
-  readonly byPin: boolean;
-}
 
 /**
  * Whether somebody may come in, by password, or by PIN on a device that has been let in. Tries count by the person the database
@@ -128,26 +92,11 @@ export function tooSoon(inMs: number): Trouble {
 /** Signs somebody in; or says why not. */
 export async function signInWith(person: string, secret: string): Promise<Trouble | undefined> {
   const kitchen = await kitchenHere();
-  const where = await from(kitchen.id);
+  const where = await cameFrom(kitchen.id);
   const found = await knock(kitchen.id, { person, secret }, where, new Date());
   if ('code' in found) return found;
-  await begin(kitchen.id, found, where);
+  await beginWork(kitchen.id, found, where);
   return undefined;
-}
-
-async function begin(kitchenId: string, { personId, byPin }: LetIn, where: From): Promise<void> {
-  const id = newId();
-  const { address, browser, deviceId } = where;
-  await beginSignedIn(
-    database(),
-    kitchenId,
-    { id, personId, byPin, address, browser, deviceId: deviceId ?? null },
-    now(),
-  );
-  const here = await session();
-  here.kitchenId = kitchenId;
-  here.id = id;
-  await here.save();
 }
 
 /** Ends it on the server too: the cookie is worth nothing any more, whoever has kept it. */
@@ -163,9 +112,9 @@ export async function signInDemoManager(): Promise<boolean> {
   const kitchen = await kitchenHere();
   const manager = (await peopleOf(database(), kitchen.id)).find((p) => p.role === 'manager');
   if (!manager) return false;
-  const where = await from(kitchen.id);
+  const where = await cameFrom(kitchen.id);
   const deviceId = where.deviceId ?? (await letInHere(kitchen.id, manager.id, 'The demo’s tablet'));
-  await begin(kitchen.id, { personId: manager.id, byPin: false }, { ...where, deviceId });
+  await beginWork(kitchen.id, { personId: manager.id, byPin: false }, { ...where, deviceId });
   return true;
 }
 

@@ -1,12 +1,5 @@
 import { z } from 'zod';
-import { ID, sender, wire } from '@/wire';
-
-/** A password that a person chooses: never digits alone, which would be taken for a PIN. */
-const Secret = z
-  .string()
-  .min(8, 'A password has at least 8 characters.')
-  .max(200, 'A password has at most 200 characters.')
-  .refine((s) => !/^\d+$/.test(s), 'A password is not made of digits alone.');
+import { ID, NEW_PASSWORD, sender, wire } from '@/wire';
 
 /** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
 export const NewPassword = z.object({
@@ -14,7 +7,7 @@ export const NewPassword = z.object({
     .string()
     .min(1, 'Type the password you have now.')
     .max(200, 'A password has at most 200 characters.'),
-  next: Secret,
+  next: NEW_PASSWORD,
 });
 export const PASSWORD = wire<{ readonly ended: number }, null>()({
   kind: 'person.password',

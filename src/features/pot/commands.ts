@@ -1,6 +1,6 @@
 import 'server-only';
 import { costOfPlate, costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
-import { inOrder, loopSentence, mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
+import { mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
 import { ownConstants } from '@/core/kitchen-state';
 import { readAmountOf } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
@@ -12,6 +12,8 @@ import { setServed, writeRecipe } from '@/db/edits';
 import { withIds } from '@/db/recipe-steps';
 import { declare, Refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
+import { refuseLoops } from './loops';
+import { making } from './making';
 import { SERVED, SHEET, type Broken } from './wire';
 
 /** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
@@ -32,13 +34,6 @@ function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string
       undone: false,
     }));
   return [...recipes, ...plates];
-}
-
-function refuseLoops(recipes: readonly WrittenRecipe[]): void {
-  const loop = inOrder(recipes).loops[0];
-  if (!loop) return;
-  const names = new Map(recipes.map((r) => [r.id, r.name]));
-  throw new Refused(refuse('recipe-loop', '', loopSentence(loop.map((id) => names.get(id) ?? id))).trouble);
 }
 
 /** Ids of steps are theirs alone: of no other recipe, and of none twice. */
@@ -144,4 +139,4 @@ const served = declare({
   },
 });
 
-export const commands = [keepSheet, served];
+export const commands = [keepSheet, served, ...making];

@@ -11,6 +11,7 @@ import { sheetPast, type SheetPast } from '@/db/recipe-versions';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { awayRows } from '@/server/away';
 import { usedBy } from '@/server/used-by';
 import { byName, searcher } from '@/search';
 import { namesToWrite } from './names';
@@ -118,6 +119,9 @@ function summaryOf(
     ],
   };
 }
+
+/** Sheets that were put away. */
+export const awayPots = (who: Worker) => awayRows(who, 'recipe');
 
 /** Everything a pot sheet needs to answer by itself while it is typed in: what its lines reach, and no more of the kitchen. */
 export interface PotSheetData extends Reach {

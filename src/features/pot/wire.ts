@@ -36,5 +36,47 @@ export const SERVED = wire()({
   body: z.object({ id: ID, at: TYPED }),
 });
 
+/** One of the kitchen's own, or one as they usually are, which is then the kitchen's own. */
+const Stood = z.union([z.object({ own: ID }), z.object({ like: z.string().min(1).max(120) })]);
+/** What a line or a pasted text may have at most. */
+export const MOST_PASTED = 20_000;
+
+/** A sheet that was not there: empty, like another, or out of lines that were pasted. */
+export const NEW_SHEET = wire<{ readonly id: string; readonly unread: number }>()({
+  kind: 'recipe.new',
+  version: 1,
+  body: z.object({
+    name: z.string().max(5000),
+    vessel: Stood,
+    hob: Stood,
+    like: ID.nullable(),
+    lines: z.string().max(200_000),
+  }),
+});
+
+/** What a sheet is called, and what is noted of it. */
+export const SHEET_NAMED = wire<
+  null,
+  { readonly version: number; readonly name: string; readonly note: string }
+>()({
+  kind: 'recipe.name',
+  version: 1,
+  body: z.object({
+    id: ID,
+    name: z.string().max(5000),
+    note: z.string().max(400, 'A note has at most 400 characters.'),
+  }),
+});
+
+/** Puts a sheet away, something else in its place everywhere where that is said; or brings it back. */
+export const SHEET_AWAY = wire<null, { readonly users: readonly string[] }>()({
+  kind: 'recipe.away',
+  version: 1,
+  body: z.object({ id: ID, away: z.boolean(), instead: ID.nullable() }),
+});
+
+export const makeSheet = sender(NEW_SHEET);
+export const nameSheet = sender(SHEET_NAMED);
+export const putSheetAway = sender(SHEET_AWAY);
 export const keepPotSheet = sender(SHEET);
 export const keepServed = sender(SERVED);

@@ -1,10 +1,12 @@
 import { PotList } from '@/features/pot/components/pot-list';
-import { pots } from '@/features/pot/queries';
-import { mustWork } from '@/server/session';
+import { awayPots, pots } from '@/features/pot/queries';
+import { may, mustWork } from '@/server/session';
 
 export const metadata = { title: 'Pots' };
 
 export default async function Pots({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const { order } = await searchParams;
-  return <PotList pots={await pots(await mustWork(), '', order)} order={order} />;
+  const who = await mustWork();
+  const [found, away] = await Promise.all([pots(who, '', order), awayPots(who)]);
+  return <PotList pots={found} order={order} away={away} mayEdit={may(who.role, 'manager')} />;
 }

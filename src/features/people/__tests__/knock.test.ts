@@ -5,7 +5,8 @@ import { newId } from '../../../db/ids';
 import { beginSignedIn, endOthers, refusals, signedIn } from '../../../db/sign-ins';
 import { many, run } from '../../../db/sql';
 import { hashSecret } from '../../../server/passwords';
-import { knock, type From } from '../service';
+import type { From } from '@/server/arrive';
+import { knock } from '../service';
 import { PASSWORD } from '../wire';
 
 let here: AtWork;

@@ -4,15 +4,27 @@ import Link from 'next/link';
 import { useCallback, useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
+import { AwayList, type AwayRow } from '@/ui/away-list';
 import { DataTable, type Column } from '@/ui/data-table';
 import { useFigures } from '@/ui/figures';
 import { useFound } from '@/ui/use-found';
 import { WhyFigure } from '@/ui/why';
 import { findPots } from '../actions';
 import type { PotsFound, PotSummary } from '../queries';
+import { putSheetAway } from '../wire';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
-export function PotList({ pots, order }: { readonly pots: PotsFound; readonly order: string | undefined }) {
+export function PotList({
+  pots,
+  order,
+  away,
+  mayEdit,
+}: {
+  readonly pots: PotsFound;
+  readonly order: string | undefined;
+  readonly away: readonly AwayRow[];
+  readonly mayEdit: boolean;
+}) {
   const ask = useCallback((wanted: string) => findPots(wanted, order ?? null), [order]);
   const { wanted, setWanted, found, answered } = useFound(pots, ask);
   const more = found.hits - found.rows.length;
@@ -23,6 +35,11 @@ export function PotList({ pots, order }: { readonly pots: PotsFound; readonly or
           <h1>Pots</h1>
           <p className="lead-line">What happens to the litres, and to the money in them.</p>
         </div>
+        {mayEdit && pots.total > 0 && (
+          <Link prefetch={false} className="btn btn-outline-primary flex-shrink-0" href="/pot/new">
+            A new pot
+          </Link>
+        )}
         {pots.total > 0 && (
           <Form.Control
             type="search"
@@ -33,18 +50,38 @@ export function PotList({ pots, order }: { readonly pots: PotsFound; readonly or
           />
         )}
       </Stack>
-      {pots.total === 0 ? (
-        <p>There are no pot sheets yet: load a kitchen file to begin.</p>
-      ) : (
-        <Pots pots={found.rows} />
-      )}
+      {pots.total === 0 ? <NoPots mayEdit={mayEdit} /> : <Pots pots={found.rows} />}
       {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
       {answered && pots.total > 0 && found.hits === 0 && (
         <p className="quiet">No pot in the book fits “{wanted}”.</p>
       )}
+      {mayEdit && (
+        <AwayList rows={away} bringBack={(id) => putSheetAway({ id, away: false, instead: null })} />
+      )}
     </>
   );
 }
+
+/** An empty book: what is done first, and the way there. */
+const NoPots = ({ mayEdit }: { readonly mayEdit: boolean }) => (
+  <div className="my-4" style={{ maxWidth: '38rem' }}>
+    <p className="fs-5">There are no pot sheets yet.</p>
+    {mayEdit ? (
+      <>
+        <p>
+          Write the first one as you would say it: “40 g butter”, “300 g shallots”, “reduce by half”. What the
+          kitchen does not have yet (an ingredient, a price, what a bunch weighs) is asked for where it is
+          missed.
+        </p>
+        <Link prefetch={false} className="btn btn-primary" href="/pot/new">
+          Write the first pot sheet
+        </Link>
+      </>
+    ) : (
+      <p>A manager writes the first one.</p>
+    )}
+  </div>
+);
 
 function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
   const { currencySign, hours } = useFigures();

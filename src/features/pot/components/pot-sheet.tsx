@@ -9,6 +9,7 @@ import { MoneyWentTable } from './money-went';
 import { OneLitre } from './one-litre';
 import { Opens } from './opens';
 import { SheetHead } from './sheet-head';
+import { SheetTools } from './sheet-tools';
 import { StandsOnList } from './stands-on';
 import type { useKeeping } from './use-keeping';
 import { useSheet } from './use-sheet';
@@ -19,7 +20,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
   const { chosen, lines } = sheet;
   return (
     <>
-      <SheetHead data={known} pot={pot} />
+      <SheetHead data={known} pot={pot} tools={<SheetTools data={data} version={keeping.seen} />} />
       <div className="pot-sheet">
         <div>
           <Ledger

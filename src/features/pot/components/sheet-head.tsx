@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import Stack from 'react-bootstrap/Stack';
 import { isInKilos } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
@@ -10,7 +11,15 @@ import { figuresUnder } from './stands-on';
 import type { LivePot } from './use-pot';
 
 /** Name, where it goes, and the four figures the sheet is opened for. */
-export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
+export function SheetHead({
+  data,
+  pot,
+  tools,
+}: {
+  readonly data: PotSheetData;
+  readonly pot: LivePot;
+  readonly tools: ReactNode;
+}) {
   const { bare, hours, small } = useFigures();
   const { run } = pot;
   const last = run.rows[run.rows.length - 1];
@@ -24,6 +33,8 @@ export function SheetHead({ data, pot }: { data: PotSheetData; pot: LivePot }) {
       <div>
         <h1>{data.recipe.name}</h1>
         <Lead data={data} estimates={guesses} />
+        {data.recipe.note && <p className="lead-line">{data.recipe.note}</p>}
+        {tools}
       </div>
       <Stack direction="horizontal" gap={4} className="head-figures">
         <Figure

@@ -85,5 +85,7 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
     setRefusal({ ok: false, code: 'no-answer', message: STILL_TYPED, path: '' });
     setState('held');
   }, []);
-  return { state, refusal, broken, wish, settle, notAnswered };
+  /** The version that is on the screen. */
+  const seen = useCallback((): number => version.current, []);
+  return { state, refusal, broken, wish, settle, notAnswered, seen };
 }

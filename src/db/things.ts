@@ -1,0 +1,139 @@
+import { z } from 'zod';
+import type { WrittenPlate, WrittenRecipe, WrittenVessel } from '@/core/kitchen-file';
+import type { Manner } from '@/core/quantity';
+import { writePlate, writeRecipe } from './edits';
+import { LIST_COLUMNS } from './json-columns';
+import { many, maybeOne, one, run, type Sql } from './sql';
+import { hobRow, vesselRow, type WrittenHob, type WrittenSupplier } from './stove';
+import { maybeJson } from './typed';
+
+/** What can be made, put away and brought back; the row stays, with all that happened to it. */
+export type Thing =
+  'vessel' | 'hob' | 'supplier' | 'house_measure' | 'recipe' | 'plate' | 'ingredient' | 'supplier_article';
+
+/** Puts a thing away (`at`), or brings it back (null). @returns false where it stands so already */
+export const putAway = async (
+  sql: Sql,
+  table: Thing,
+  kitchenId: string,
+  id: string,
+  at: Date | null,
+): Promise<boolean> =>
+  (await run(
+    sql,
+    `UPDATE ${table} SET archived_at = ?, version = version + 1 WHERE kitchen_id = ? AND id = ? AND archived_at IS ${at ? 'NULL' : 'NOT NULL'}`,
+    [at, kitchenId, id],
+  )) > 0;
+
+/** Something put away: what it was called, and since when. */
+export interface Away {
+  readonly id: string;
+  readonly name: string;
+  readonly at: Date;
+}
+
+/** The most that is offered to be brought back: the newest first. */
+const MOST_AWAY = 200;
+
+export const awayOf = (sql: Sql, table: Thing, kitchenId: string): Promise<Away[]> =>
+  many(
+    sql,
+    z.object({ id: z.string(), name: z.string(), at: z.date() }),
+    `SELECT id, name, archived_at AS at FROM ${table} WHERE kitchen_id = ? AND archived_at IS NOT NULL ORDER BY archived_at DESC, id LIMIT ${MOST_AWAY}`,
+    [kitchenId],
+  );
+
+/** A thing's name, whether it is put away, and its version; undefined where there never was one. */
+export const nowOf = (
+  sql: Sql,
+  table: Thing,
+  kitchenId: string,
+  id: string,
+): Promise<{ name: string; away: boolean; version: number } | undefined> =>
+  maybeOne(
+    sql,
+    z.object({ name: z.string(), away: z.coerce.boolean(), version: z.number() }),
+    `SELECT name, archived_at IS NOT NULL AS away, version FROM ${table} WHERE kitchen_id = ? AND id = ?`,
+    [kitchenId, id],
+  );
+
+type Values = Readonly<Record<string, string | number | null>>;
+
+/** Writes a thing's own columns: a new row at the end of its list, or the one that is there, which comes back if it was away. */
+async function put(sql: Sql, table: Thing, kitchenId: string, id: string, values: Values, listed = true) {
+  const columns = Object.keys(values);
+  const there = await run(
+    sql,
+    `UPDATE ${table} SET ${columns.map((c) => `${c} = ?`).join(', ')}, archived_at = NULL, version = version + 1 WHERE kitchen_id = ? AND id = ?`,
+    [...Object.values(values), kitchenId, id],
+  );
+  if (there > 0) return false;
+  const all = listed ? [...columns, 'position'] : columns;
+  const last = listed ? [await endOf(sql, table, kitchenId)] : [];
+  await run(
+    sql,
+    `INSERT INTO ${table} (kitchen_id, id, ${all.join(', ')}) VALUES (?,?,${all.map(() => '?').join(',')})`,
+    [kitchenId, id, ...Object.values(values), ...last],
+  );
+  return true;
+}
+
+/** The place after the last one of a list. */
+export const endOf = async (sql: Sql, table: Thing, kitchenId: string): Promise<number> =>
+  (
+    await one(
+      sql,
+      z.object({ next: z.coerce.number() }),
+      `SELECT COALESCE(MAX(position), -1) + 1 AS next FROM ${table} WHERE kitchen_id = ?`,
+      [kitchenId],
+    )
+  ).next;
+
+export const putVessel = (sql: Sql, kitchenId: string, v: WrittenVessel): Promise<boolean> =>
+  put(sql, 'vessel', kitchenId, v.id, vesselRow(v));
+
+export const putHob = (sql: Sql, kitchenId: string, h: WrittenHob): Promise<boolean> =>
+  put(sql, 'hob', kitchenId, h.id, hobRow(h));
+
+export const putSupplier = (sql: Sql, kitchenId: string, s: WrittenSupplier): Promise<boolean> =>
+  put(
+    sql,
+    'supplier',
+    kitchenId,
+    s.id,
+    { name: s.name, price_list: s.priceList ?? null, list_columns: maybeJson(LIST_COLUMNS, s.columns) },
+    false,
+  );
+
+const versionNow = async (sql: Sql, table: Thing, kitchenId: string, id: string): Promise<number> =>
+  (await nowOf(sql, table, kitchenId, id))?.version ?? 1;
+
+/** A pot sheet whole: a new one, or the one that is there as another version of itself. */
+export async function putRecipe(
+  sql: Sql,
+  kitchenId: string,
+  recipe: WrittenRecipe,
+  on: string,
+  at: Date,
+  manner: Manner,
+): Promise<void> {
+  await put(sql, 'recipe', kitchenId, recipe.id, {
+    name: recipe.name,
+    vessel_id: recipe.vessel,
+    hob_id: recipe.hob,
+    batches_a_week: recipe.batchesAWeek,
+  });
+  const version = await versionNow(sql, 'recipe', kitchenId, recipe.id);
+  await writeRecipe(sql, kitchenId, recipe, version, on, at, manner);
+}
+
+/** A plate whole: a new one, or the one that is there. */
+export async function putPlate(
+  sql: Sql,
+  kitchenId: string,
+  plate: WrittenPlate,
+  manner: Manner,
+): Promise<void> {
+  await put(sql, 'plate', kitchenId, plate.id, { name: plate.name, tax_pct: plate.taxPct });
+  await writePlate(sql, kitchenId, plate, manner);
+}

@@ -1,0 +1,192 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Col from 'react-bootstrap/Col';
+import Form from 'react-bootstrap/Form';
+import Row from 'react-bootstrap/Row';
+import type { UseFormReturn } from 'react-hook-form';
+import { useAlive } from '@/ui/alive';
+import { Combo, type Choice } from '@/ui/combo';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { PotMark } from '@/ui/pot-mark';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { useSearch } from '@/ui/use-search';
+import { CUP_WORDS, type Cups } from '../../cups';
+import { openKitchen } from '../actions';
+import { FirstTyped } from '../wire';
+import { placesHere, type Places } from './places';
+
+const NOTHING = {
+  word: '',
+  name: '',
+  units: 'metric' as const,
+  begins: 'empty' as const,
+  file: '',
+  manager: '',
+  password: '',
+};
+
+type TheForm = UseFormReturn<FirstTyped>;
+
+/** The first visit of a kitchen of one's own: what it is called, how it counts, who manages it, and what it begins with. */
+export function FirstVisit() {
+  return (
+    <main className="mt-5" style={{ maxWidth: 760 }}>
+      <h1 className="fs-1">
+        <PotMark /> Half Pot
+      </h1>
+      <p className="lead-line">
+        A kitchen of your own. All of this can be changed later, under This kitchen.
+      </p>
+      {/* What the browser stands in is known only there. */}
+      {useAlive() && <Beginning places={placesHere()} />}
+    </main>
+  );
+}
+
+function Beginning({ places }: { readonly places: Places }) {
+  const router = useRouter();
+  const { form, submit, busy, kept, message } = useKeptForm(
+    FirstTyped,
+    { ...NOTHING, ...places.here },
+    async (typed) => {
+      const answer = await openKitchen(typed);
+      if (answer.ok) router.push('/pot');
+      return answer;
+    },
+  );
+  return (
+    <KeptForm className="stacked" submit={submit}>
+      <Row className="g-3 my-1">
+        <Col sm={8}>
+          <FormField {...{ form, name: 'name', label: 'What the kitchen is called' }} autoFocus />
+        </Col>
+        <Col sm={4}>
+          <FormField {...{ form, name: 'word', label: 'The word that the command printed' }} />
+        </Col>
+        <Col sm={6}>
+          <FormField {...{ form, name: 'manager', label: 'Your name, its first manager' }} />
+        </Col>
+        <Col sm={6}>
+          <FormField
+            {...{ form, name: 'password', label: 'Your password' }}
+            type="password"
+            autoComplete="new-password"
+            placeholder="at least 8 characters"
+          />
+        </Col>
+        <Col sm={4}>
+          <Chosen form={form} name="currency" label="Currency" list={places.currencies} />
+        </Col>
+        <Col sm={4}>
+          <Chosen form={form} name="locale" label="Figures and days written as in" list={places.locales} />
+        </Col>
+        <Col sm={4}>
+          <Chosen form={form} name="zone" label="Time zone" list={places.zones} />
+        </Col>
+        <Col sm={12}>
+          <WhichCups form={form} />
+        </Col>
+      </Row>
+      <Begins form={form} />
+      <Button type="submit" className="mt-3" disabled={busy || kept}>
+        {busy || kept ? 'Opening …' : 'Open the kitchen'}
+      </Button>
+      <Trouble says={message} />
+    </KeptForm>
+  );
+}
+
+const WhichCups = ({ form }: { readonly form: TheForm }) => (
+  <Form.Group controlId="units">
+    <Form.Label>Cups, spoons and pints</Form.Label>
+    <Form.Select {...form.register('units')}>
+      {(['metric', 'us', 'imperial'] satisfies Cups[]).map((of) => (
+        <option key={of} value={of}>
+          {CUP_WORDS[of]}
+        </option>
+      ))}
+    </Form.Select>
+  </Form.Group>
+);
+
+/** One of many, as a field of the form. */
+function Chosen({
+  form,
+  name,
+  label,
+  list,
+}: {
+  readonly form: TheForm;
+  readonly name: 'currency' | 'locale' | 'zone';
+  readonly label: string;
+  readonly list: readonly Choice[];
+}) {
+  const [id, setId] = useState(form.getValues(name));
+  const wrong = form.formState.errors[name]?.message;
+  return (
+    <>
+      <span className="form-label d-block">{label}</span>
+      <Combo
+        label={label}
+        chosen={list.find((c) => c.id === id)}
+        choose={(choice) => {
+          setId(choice?.id ?? '');
+          form.setValue(name, choice?.id ?? '', { shouldValidate: form.formState.isSubmitted });
+        }}
+        find={useSearch(list)}
+        invalid={wrong !== undefined}
+      />
+      <Trouble as="span" says={wrong} />
+    </>
+  );
+}
+
+const BEGINS = [
+  ['empty', 'Empty: the first pot sheet is written next'],
+  ['demo', 'As a copy of the demo, to play in'],
+  ['file', 'From a kitchen file'],
+] as const;
+
+function Begins({ form }: { readonly form: TheForm }) {
+  const begins = form.watch('begins');
+  const [file, setFile] = useState<string>();
+  return (
+    <fieldset className="mt-3">
+      <legend className="fs-6 mb-2">It begins</legend>
+      {BEGINS.map(([value, words]) => (
+        <Form.Check
+          key={value}
+          type="radio"
+          id={`begins-${value}`}
+          value={value}
+          label={words}
+          {...form.register('begins')}
+        />
+      ))}
+      {begins === 'file' && (
+        <Form.Group controlId="kitchen-file" className="mt-2">
+          <Form.Label visuallyHidden>The kitchen file</Form.Label>
+          <Form.Control
+            type="file"
+            accept=".json,application/json"
+            isInvalid={form.formState.errors.file !== undefined}
+            onChange={(event) => {
+              const chosen = (event.target as HTMLInputElement).files?.[0];
+              setFile(chosen?.name);
+              void chosen?.text().then((text) => form.setValue('file', text));
+            }}
+          />
+          {file && (
+            <span className="quiet small-line">Its currency, figures and zone are the file’s own.</span>
+          )}
+        </Form.Group>
+      )}
+      <Trouble says={form.formState.errors.file?.message} />
+    </fieldset>
+  );
+}

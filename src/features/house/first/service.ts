@@ -1,0 +1,155 @@
+import 'server-only';
+import { createHash, timingSafeEqual } from 'node:crypto';
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { dayIn } from '@/core/day';
+import { FORMAT, FORMAT_VERSION, readKitchenText, shiftTo, type KitchenFile } from '@/core/kitchen-file';
+import { refuse, type Trouble } from '@/core/trouble';
+import { newId } from '@/db/ids';
+import { loadKitchen, type Secrets } from '@/db/load-kitchen';
+import { firstKitchen } from '@/db/read-kitchen';
+import { now } from '@/server/clock';
+import { database } from '@/server/database';
+import { env } from '@/server/env';
+import { hashSecret } from '@/server/passwords';
+import { inTurn } from '@/server/turns';
+import type { Mistake } from '@/wire';
+import { CUPS_OF } from '../cups';
+import type { FirstTyped } from './wire';
+
+/** The demo as the program brings it: what a kitchen to play in is a copy of. */
+const DEMO = path.join(process.cwd(), 'demo/kestrel-weir.json');
+
+/** Whether a kitchen can be begun here: there is none, and a word guards the beginning. */
+export const canBegin = async (): Promise<boolean> =>
+  env().HALFPOT_FIRST_WORD !== undefined && (await firstKitchen(database())) === undefined;
+
+const plain = (word: string): Buffer =>
+  createHash('sha256')
+    .update(word.toUpperCase().replace(/[^A-Z0-9]/g, ''))
+    .digest();
+
+/** ms within which no word is tried after a wrong one: nobody guesses it. */
+const WRONG_MS = 1000;
+let wrongUntil = 0;
+
+function isTheWord(typed: string): Trouble | undefined {
+  const word = env().HALFPOT_FIRST_WORD ?? '';
+  if (Date.now() < wrongUntil)
+    return refuse('too-soon', 'word', 'That was wrong a moment ago: try again in a second.').trouble;
+  if (word !== '' && timingSafeEqual(plain(word), plain(typed))) return undefined;
+  wrongUntil = Date.now() + WRONG_MS;
+  return refuse('wrong-word', 'word', 'That is not the word that the command printed.').trouble;
+}
+
+/** How a locale writes the point before decimals; a point where it is neither that nor a comma. */
+const markOf = (locale: string): '.' | ',' =>
+  new Intl.NumberFormat(locale).formatToParts(1.5).find((p) => p.type === 'decimal')?.value === ','
+    ? ','
+    : '.';
+
+type Begun =
+  | { readonly ok: true; readonly kitchenId: string; readonly managerId: string }
+  | {
+      readonly ok: false;
+      readonly message: string;
+      readonly path: string;
+      readonly mistakes?: readonly Mistake[];
+    };
+
+const not = ({ message, path: at }: Trouble): Begun => ({ ok: false, message, path: at });
+
+/** Begins the kitchen of this database: once. */
+export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
+  inTurn('first kitchen', async () => {
+    if (!(await canBegin()))
+      return not(refuse('begun', '', 'This kitchen has been begun already: sign in.').trouble);
+    const wrong = isTheWord(typed.word);
+    if (wrong) return not(wrong);
+    const file = await fileFor(typed);
+    if ('ok' in file) return file;
+    const manager = file.people.find((p) => p.name === typed.manager)?.id ?? newId();
+    const whole = withManager(file, typed, manager);
+    await loadKitchen(database(), whole, await secretsOf(whole, manager, typed.password));
+    return { ok: true, kitchenId: whole.kitchen.id, managerId: manager };
+  });
+
+async function fileFor(typed: FirstTyped): Promise<KitchenFile | Begun> {
+  const today = dayIn(typed.zone, now());
+  if (typed.begins === 'empty') return emptyKitchen(typed, today);
+  const text = typed.begins === 'demo' ? await readFile(DEMO, 'utf8') : typed.file;
+  if (text.trim() === '') return not(refuse('no-file', 'file', 'Choose the kitchen file first.').trouble);
+  const read = readKitchenText(text);
+  if (!read.ok) {
+    const first = read.mistakes[0];
+    const more = read.mistakes.length - 1;
+    const where = first?.path ? `${first.path}: ` : '';
+    return not(
+      refuse(
+        'bad-file',
+        'file',
+        `This file cannot be taken in. ${where}${first?.message ?? ''}${more > 0 ? ` And ${more} more.` : ''}`,
+      ).trouble,
+    );
+  }
+  return typed.begins === 'demo' ? toPlayIn(shiftTo(read.file, today), typed) : read.file;
+}
+
+const ownRow = (typed: FirstTyped) => ({
+  name: typed.name,
+  locale: typed.locale,
+  zone: typed.zone,
+  decimalMark: markOf(typed.locale),
+});
+
+/** Nothing yet but what its cups hold. */
+const emptyKitchen = (typed: FirstTyped, today: string): KitchenFile => ({
+  format: FORMAT,
+  version: FORMAT_VERSION,
+  referenceDay: today,
+  kitchen: {
+    id: newId(),
+    ...ownRow(typed),
+    currency: typed.currency,
+    trim: { school: 'free', setValuePerKg: '0' },
+    priceBasis: { by: 'latest' },
+    learning: 'ask',
+    energyPerKwh: {},
+  },
+  measures: Object.entries(CUPS_OF[typed.units]).map(([name, amount]) => ({ id: newId(), name, amount })),
+  people: [],
+  suppliers: [],
+  vessels: [],
+  hobs: [],
+  ingredients: [],
+  articles: [],
+  purchases: [],
+  counts: [],
+  tests: [],
+  wastes: [],
+  recipes: [],
+  plates: [],
+});
+
+/** The demo under another name: its prices stay in the demo's own currency, and nobody of the demo can sign in. */
+const toPlayIn = (file: KitchenFile, typed: FirstTyped): KitchenFile => ({
+  ...file,
+  kitchen: { ...file.kitchen, name: typed.name, zone: typed.zone },
+  people: file.people.map(({ id, name }) => ({ id, name, role: 'reader' as const })),
+});
+
+/** With whoever begins it as its manager; what a file calls its managers they stay. */
+const withManager = (file: KitchenFile, typed: FirstTyped, id: string): KitchenFile => ({
+  ...file,
+  people: [...file.people.filter((p) => p.id !== id), { id, name: typed.manager, role: 'manager' as const }],
+});
+
+async function secretsOf(file: KitchenFile, manager: string, password: string): Promise<Secrets> {
+  const secrets = new Map<string, { password: string | null; pin: string | null }>();
+  for (const p of file.people)
+    secrets.set(p.id, {
+      password: p.firstPassword === undefined ? null : await hashSecret(p.firstPassword),
+      pin: p.firstPin === undefined ? null : await hashSecret(p.firstPin),
+    });
+  return secrets.set(manager, { password: await hashSecret(password), pin: null });
+}

@@ -1,0 +1,98 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useCallback, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { z } from 'zod';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { PutAway } from '@/ui/put-away';
+import { SidePanel } from '@/ui/side-panel';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { findPots } from '../actions';
+import type { PotSheetData } from '../queries';
+import { nameSheet, putSheetAway } from '../wire';
+
+const Named = z.object({
+  name: z.string().trim().min(1, 'What is the pot called?'),
+  note: z.string().max(400, 'A note has at most 400 characters.'),
+});
+
+/** What is done to a whole sheet: called otherwise, copied, put away. */
+export function SheetTools({
+  data,
+  version,
+}: {
+  readonly data: PotSheetData;
+  readonly version: () => number;
+}) {
+  const [open, setOpen] = useState<'name' | 'away'>();
+  const router = useRouter();
+  const { id, name } = data.recipe;
+  const close = (): void => setOpen(undefined);
+  const others = useCallback(
+    async (wanted: string) => ((await findPots(wanted, null))?.rows ?? []).filter((r) => r.id !== id),
+    [id],
+  );
+  if (!data.mayEdit) return null;
+  return (
+    <div className="thing-tools">
+      <Button variant="link" size="sm" onClick={() => setOpen('name')}>
+        Name and note
+      </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/new?like=${id}`}>
+        Copy it
+      </Link>
+      <Button variant="link" size="sm" onClick={() => setOpen('away')}>
+        Put it away
+      </Button>
+      {open === 'name' && <NameAndNote data={data} version={version} close={close} />}
+      {open === 'away' && (
+        <PutAway
+          name={name}
+          users={data.usedBy}
+          others={others}
+          open
+          close={close}
+          put={(instead) => putSheetAway({ id, away: true, instead })}
+          bringBack={() => putSheetAway({ id, away: false, instead: null })}
+          then={() => router.push('/pot')}
+        />
+      )}
+    </div>
+  );
+}
+
+function NameAndNote({
+  data: { recipe },
+  version,
+  close,
+}: {
+  readonly data: PotSheetData;
+  readonly version: () => number;
+  readonly close: () => void;
+}) {
+  const { form, submit, busy, message } = useKeptForm(
+    Named,
+    { name: recipe.name, note: recipe.note ?? '' },
+    async (typed) => {
+      const answer = await nameSheet({ id: recipe.id, seen: version(), ...typed });
+      if (answer.ok) close();
+      return answer;
+    },
+  );
+  return (
+    <SidePanel title="Name and note" open close={close}>
+      <KeptForm className="stacked" submit={submit}>
+        <FormField {...{ form, name: 'name', label: 'What it is called' }} />
+        <FormField {...{ form, name: 'note', label: 'A note' }} as="textarea" />
+        <Button type="submit" disabled={busy}>
+          Keep it
+        </Button>
+        <Trouble says={message} />
+      </KeptForm>
+    </SidePanel>
+  );
+}

@@ -1,0 +1,127 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Col from 'react-bootstrap/Col';
+import Form from 'react-bootstrap/Form';
+import Row from 'react-bootstrap/Row';
+import type { UseFormReturn } from 'react-hook-form';
+import { z } from 'zod';
+import { Combo } from '@/ui/combo';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { useSearch } from '@/ui/use-search';
+import { makeSheet } from '../../wire';
+import type { NewSheetPage, StandChoice } from '../queries';
+
+const Typed = z.object({
+  name: z.string().trim().min(1, 'What is the pot called?'),
+  lines: z.string(),
+});
+
+const stoodAs = (choice: StandChoice) =>
+  choice.id.startsWith('own:') ? { own: choice.id.slice(4) } : { like: choice.id.slice(5) };
+
+const Pasted = ({ form }: { readonly form: UseFormReturn<z.infer<typeof Typed>> }) => (
+  <Form.Group controlId="pasted">
+    <Form.Label>Lines you have already, pasted from a message or a file (or none)</Form.Label>
+    <Form.Control
+      as="textarea"
+      rows={6}
+      isInvalid={form.formState.errors.lines !== undefined}
+      placeholder={'40 g butter\n300 g shallots\nsweat 10 min\n2 l water\nreduce by half'}
+      {...form.register('lines')}
+    />
+    <Trouble says={form.formState.errors.lines?.message} />
+  </Form.Group>
+);
+
+function useNewSheet(page: NewSheetPage) {
+  const router = useRouter();
+  const { like } = page;
+  const named = (list: readonly StandChoice[], id: string | undefined) =>
+    list.find((c) => c.id === id) ?? list.find((c) => c.id.startsWith('own:'));
+  const [vessel, setVessel] = useState(named(page.vessels, like?.vessel));
+  const [hob, setHob] = useState(named(page.hobs, like?.hob));
+  const { form, submit, busy, kept, message } = useKeptForm(
+    Typed,
+    { name: '', lines: '' },
+    async ({ name, lines }) => {
+      if (!vessel || !hob)
+        return {
+          ok: false,
+          path: '',
+          message: `Choose ${vessel ? 'what it stands on' : 'the vessel it is cooked in'}: yours, or one as they usually are.`,
+        };
+      const answer = await makeSheet({
+        name,
+        vessel: stoodAs(vessel),
+        hob: stoodAs(hob),
+        like: like?.id ?? null,
+        lines,
+      });
+      if (answer.ok) router.push(`/pot/${answer.value.id}`);
+      return answer;
+    },
+  );
+  return { vessel, setVessel, hob, setHob, form, submit, busy: busy || kept, message };
+}
+
+/** A pot sheet that was not there: what it is called, what it stands in and on, and the lines there are already. */
+export function NewSheet({ page }: { readonly page: NewSheetPage }) {
+  const { like } = page;
+  const { vessel, setVessel, hob, setHob, form, submit, busy, message } = useNewSheet(page);
+  return (
+    <>
+      <h1>{like ? `A copy of ${like.name}` : 'A new pot'}</h1>
+      <p className="lead-line">
+        {like
+          ? 'With all its steps; from then on they go their own ways.'
+          : 'Its steps are said on the sheet, one after the other.'}
+      </p>
+      <KeptForm submit={submit}>
+        <Row className="g-3 mt-1" style={{ maxWidth: '52rem' }}>
+          <Col sm={12}>
+            <FormField
+              {...{ form, name: 'name', label: 'What it is called' }}
+              autoFocus
+              placeholder="Onion sauce"
+            />
+          </Col>
+          <Col sm={6}>
+            <span className="form-label d-block">Cooked in</span>
+            <Combo
+              label="Cooked in"
+              chosen={vessel}
+              choose={setVessel}
+              find={useSearch(page.vessels)}
+              placeholder="Saucepan 24 cm"
+            />
+          </Col>
+          <Col sm={6}>
+            <span className="form-label d-block">Stands on</span>
+            <Combo
+              label="Stands on"
+              chosen={hob}
+              choose={setHob}
+              find={useSearch(page.hobs)}
+              placeholder="Large gas burner"
+            />
+          </Col>
+          {!like && (
+            <Col sm={12}>
+              <Pasted form={form} />
+            </Col>
+          )}
+        </Row>
+        <Button type="submit" className="mt-3" disabled={busy}>
+          {busy ? 'Opening …' : 'Open the sheet'}
+        </Button>
+        <Trouble says={message} />
+      </KeptForm>
+    </>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import Button from 'react-bootstrap/Button';
+import ListGroup from 'react-bootstrap/ListGroup';
+import { useFigures } from './figures';
+import { Trouble } from './trouble';
+import { useKept, type KeptAnswer } from './use-kept';
+
+export interface AwayRow {
+  readonly id: string;
+  readonly name: string;
+  /** Day since which it is away. */
+  readonly since: string;
+}
+
+/** What was put away, and the way back. */
+export function AwayList({
+  rows,
+  bringBack,
+}: {
+  readonly rows: readonly AwayRow[];
+  readonly bringBack: (id: string) => Promise<KeptAnswer>;
+}) {
+  const [keep, state] = useKept();
+  const { day } = useFigures();
+  if (rows.length === 0) return null;
+  return (
+    <details className="mt-4">
+      <summary>Put away: {rows.length}</summary>
+      <ListGroup as="ul" variant="flush" style={{ maxWidth: '36rem' }}>
+        {rows.map((r) => (
+          <ListGroup.Item as="li" key={r.id} className="d-flex justify-content-between gap-3">
+            <span>
+              {r.name} <span className="quiet small-line">since {day(r.since)}</span>
+            </span>
+            <Button
+              variant="plain"
+              size="sm"
+              aria-label={`Bring ${r.name} back`}
+              disabled={state.busy}
+              onClick={() => void keep(() => bringBack(r.id))}
+            >
+              Bring back
+            </Button>
+          </ListGroup.Item>
+        ))}
+      </ListGroup>
+      <Trouble says={state.message} />
+    </details>
+  );
+}
