@@ -59,12 +59,25 @@ export const nowOf = (
 
 type Values = Readonly<Record<string, string | number | null>>;
 
+/** How a thing is written: `listed` where its list has an order; `taken` where its version has been taken already. */
+interface How {
+  readonly listed?: boolean;
+  readonly taken?: boolean;
+}
+
 /** Writes a thing's own columns: a new row at the end of its list, or the one that is there, which comes back if it was away. */
-async function put(sql: Sql, table: Thing, kitchenId: string, id: string, values: Values, listed = true) {
+async function put(
+  sql: Sql,
+  table: Thing,
+  kitchenId: string,
+  id: string,
+  values: Values,
+  { listed = true, taken = false }: How = {},
+): Promise<boolean> {
   const columns = Object.keys(values);
   const there = await run(
     sql,
-    `UPDATE ${table} SET ${columns.map((c) => `${c} = ?`).join(', ')}, archived_at = NULL, version = version + 1 WHERE kitchen_id = ? AND id = ?`,
+    `UPDATE ${table} SET ${columns.map((c) => `${c} = ?`).join(', ')}, archived_at = NULL, version = version + ${taken ? 0 : 1} WHERE kitchen_id = ? AND id = ?`,
     [...Object.values(values), kitchenId, id],
   );
   if (there > 0) return false;
@@ -102,7 +115,7 @@ export const putSupplier = (sql: Sql, kitchenId: string, s: WrittenSupplier): Pr
     kitchenId,
     s.id,
     { name: s.name, price_list: s.priceList ?? null, list_columns: maybeJson(LIST_COLUMNS, s.columns) },
-    false,
+    { listed: false },
   );
 
 const versionNow = async (sql: Sql, table: Thing, kitchenId: string, id: string): Promise<number> =>
@@ -116,13 +129,11 @@ export async function putRecipe(
   on: string,
   at: Date,
   manner: Manner,
+  how: How = {},
 ): Promise<void> {
-  await put(sql, 'recipe', kitchenId, recipe.id, {
-    name: recipe.name,
-    vessel_id: recipe.vessel,
-    hob_id: recipe.hob,
-    batches_a_week: recipe.batchesAWeek,
-  });
+  const { name, vessel, hob, batchesAWeek } = recipe;
+  const own = { name, vessel_id: vessel, hob_id: hob, batches_a_week: batchesAWeek };
+  await put(sql, 'recipe', kitchenId, recipe.id, own, how);
   const version = await versionNow(sql, 'recipe', kitchenId, recipe.id);
   await writeRecipe(sql, kitchenId, recipe, version, on, at, manner);
 }
@@ -133,7 +144,40 @@ export async function putPlate(
   kitchenId: string,
   plate: WrittenPlate,
   manner: Manner,
+  how: How = {},
 ): Promise<void> {
-  await put(sql, 'plate', kitchenId, plate.id, { name: plate.name, tax_pct: plate.taxPct });
+  await put(sql, 'plate', kitchenId, plate.id, { name: plate.name, tax_pct: plate.taxPct }, how);
   await writePlate(sql, kitchenId, plate, manner);
+}
+
+/** Calls a thing otherwise; its version has been taken. */
+export const nameOf = (
+  sql: Sql,
+  table: 'ingredient' | 'supplier_article',
+  kitchenId: string,
+  id: string,
+  name: string,
+): Promise<number> =>
+  run(sql, `UPDATE ${table} SET name = ? WHERE kitchen_id = ? AND id = ?`, [name, kitchenId, id]);
+
+/** An ingredient with what it is bought as: put away at one instant, and brought back are those that went with it. */
+export async function awayWithIngredient(
+  sql: Sql,
+  kitchenId: string,
+  id: string,
+  at: Date | null,
+): Promise<void> {
+  if (at)
+    await run(
+      sql,
+      'UPDATE supplier_article SET archived_at = ?, version = version + 1 WHERE kitchen_id = ? AND ingredient_id = ? AND archived_at IS NULL',
+      [at, kitchenId, id],
+    );
+  else
+    await run(
+      sql,
+      'UPDATE supplier_article a JOIN ingredient i ON i.kitchen_id = a.kitchen_id AND i.id = a.ingredient_id AND i.archived_at = a.archived_at SET a.archived_at = NULL, a.version = a.version + 1 WHERE a.kitchen_id = ? AND a.ingredient_id = ?',
+      [kitchenId, id],
+    );
+  await putAway(sql, 'ingredient', kitchenId, id, at);
 }

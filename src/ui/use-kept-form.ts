@@ -30,12 +30,14 @@ type Answer =
  * @param defaults what stands there at first
  * @param asks a question about what is far from what it was: sent again, it is meant
  * @param send sends it; what it empties of the form is empty afterwards
+ * @param anew false where the page is not to be read anew: typed lines on it are not kept yet
  */
 export function useKeptForm<Typed extends FieldValues>(
   schema: ZodType<Typed, Typed>,
   defaults: DefaultValues<Typed>,
   send: (typed: Typed, form: UseFormReturn<Typed>) => Promise<Answer>,
   asks?: (typed: Typed) => string | undefined,
+  { anew = true }: { readonly anew?: boolean } = {},
 ) {
   const router = useRouter();
   const [kept, setKept] = useState(false);
@@ -51,7 +53,7 @@ export function useKeptForm<Typed extends FieldValues>(
     if (answer.ok) {
       setKept(true);
       form.reset(form.getValues(), { keepValues: true });
-      router.refresh();
+      if (anew) router.refresh();
       return;
     }
     const told = answer.mistakes ?? [{ path: answer.path ?? '', message: answer.message }];

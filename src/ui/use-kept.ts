@@ -16,8 +16,11 @@ export interface KeptState {
 /**
  * Keeps something through an action and has the page read anew. What was typed stays in its field
  * when it is refused or when nobody answers.
+ * @param anew false where the page has typed lines on it that are not kept yet, and reads by itself what it needs
  */
-export function useKept(): [(act: () => Promise<KeptAnswer>) => Promise<boolean>, KeptState, () => void] {
+export function useKept(
+  anew = true,
+): [(act: () => Promise<KeptAnswer>) => Promise<boolean>, KeptState, () => void] {
   const router = useRouter();
   const [state, setState] = useState<KeptState>({ busy: false, kept: false, message: undefined });
   const keep = useCallback(
@@ -28,10 +31,10 @@ export function useKept(): [(act: () => Promise<KeptAnswer>) => Promise<boolean>
         message: STILL_TYPED,
       }));
       setState({ busy: false, kept: answer.ok, message: answer.ok ? undefined : answer.message });
-      if (answer.ok) router.refresh();
+      if (answer.ok && anew) router.refresh();
       return answer.ok;
     },
-    [router],
+    [router, anew],
   );
   const clear = useCallback(() => setState({ busy: false, kept: false, message: undefined }), []);
   return [keep, state, clear];

@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { MissingProvider } from '@/features/buy/own/components/missing-provider';
 import { findIngredients } from '@/features/find/actions';
 import { ModelNotice } from '@/features/house/components/model-moved';
 import { unseenMoves } from '@/features/house/queries';
@@ -38,7 +39,9 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
               />
               <main id="work" tabIndex={-1}>
                 <ModelNotice unseen={unseen} />
-                <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
+                <MissingProvider>
+                  <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
+                </MissingProvider>
               </main>
             </ToastProvider>
           </PersonProvider>

@@ -1,6 +1,7 @@
 import { commands as ingredient } from '@/features/buy/ingredient/commands';
 import { commands as larder } from '@/features/buy/larder/commands';
 import { commands as lists } from '@/features/buy/lists/commands';
+import { commands as own } from '@/features/buy/own/commands';
 import { commands as prices } from '@/features/buy/commands';
 import { commands as purchases } from '@/features/buy/purchases/commands';
 import { commands as house } from '@/features/house/commands';
@@ -21,6 +22,7 @@ export const kinds = (): ReadonlyMap<string, AnyDeclared> =>
     ...prices,
     ...ingredient,
     ...larder,
+    ...own,
     ...lists,
     ...purchases,
     ...pots,

@@ -18,3 +18,4 @@ export { differences, type Comparable, type Difference } from './substitute';
 export { priceText } from './price-text';
 export { PIECE_KINDS, pieceKind, type PieceKind } from './piece-kind';
 export { farOff } from './far-off';
+export { fromLabel, type FromLabel, type NutritionLabel } from './label';

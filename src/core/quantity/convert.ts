@@ -46,14 +46,16 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<Grams> {
   if (amount.kind === 'count') {
     const unit = countUnitOf(amount.unit);
     const one = pieceWeight(thing, unit);
-    if (one === undefined)
-      return refuse(
+    if (one === undefined) {
+      const { trouble } = refuse(
         'piece-weight-unknown',
         '',
         unit === 'each'
           ? `${thing.name} is asked for by the piece, but what one weighs is not known.`
           : `${thing.name} is asked for by the ${unit}, but what a ${unit} of it weighs is not known.`,
       );
+      return { ok: false, trouble: { ...trouble, unknown: { said: thing.name, kind: unit } } };
+    }
     const wholeG = amount.value * one;
     const via = `${one} g ${unit === 'each' ? 'each' : `a ${unit}`}`;
     return fine({ grams: wholeG * (thing.usable ?? 1), wholeG, via });

@@ -148,8 +148,10 @@ export function findNamed<T extends Named>(
   return rough.length > 0 ? unclear(said, rough) : unknown(said, kind);
 }
 
-const unknown = (said: string, kind: string) =>
-  refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
+function unknown(said: string, kind: string): { ok: false; trouble: Trouble } {
+  const { trouble } = refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
+  return { ok: false, trouble: { ...trouble, unknown: { said, kind } } };
+}
 
 /** How many names are offered where several could be meant. */
 const OFFERED = 4;

@@ -12,6 +12,8 @@ export interface Trouble {
   /** The same place in words, where it is one of a file: “recipe “Juniper sauce”, step 6, amount”. */
   readonly where?: string;
   readonly numbers?: Readonly<Record<string, number>>;
+  /** Of a name that nothing has: what was said, and of what kind it was taken to be. */
+  readonly unknown?: { readonly said: string; readonly kind: string };
   /** What would be understood instead, nearest first: offered as a click, never taken by itself. */
   readonly instead?: readonly string[];
 }

@@ -180,7 +180,7 @@ const named = declare({
     return { before, after, manner: mannerIn(here) };
   },
   async write({ sql, kitchenId, at, today }, _body, { before, after, manner }) {
-    await putRecipe(sql, kitchenId, after, today, at, manner);
+    await putRecipe(sql, kitchenId, after, today, at, manner, { taken: true });
     return { value: null, what: 'recipe', subject: after.id, before, after };
   },
 });

@@ -5,6 +5,7 @@ import { refuse, under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
 import { writePlate } from '@/db/edits';
 import { declare, Refused } from '@/server/door';
+import { making } from './making';
 import { PLATE } from './wire';
 
 /** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
@@ -52,4 +53,4 @@ const keepPlate = declare({
   },
 });
 
-export const commands = [keepPlate];
+export const commands = [keepPlate, ...making];

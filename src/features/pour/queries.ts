@@ -6,6 +6,7 @@ import { supplyOf } from '@/core/verbs';
 import type { Of } from '@/core/written';
 import { measuringDensity, type WrittenPlate } from '@/core/kitchen-file';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
+import { awayRows } from '@/server/away';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 
@@ -34,6 +35,9 @@ export async function plates(who: Worker): Promise<PlateSummary[]> {
     };
   });
 }
+
+/** Plates that were put away. */
+export const awayPlates = (who: Worker) => awayRows(who, 'plate');
 
 /** One line of a plate, with all it takes to price another amount of it. */
 export interface PlateLineData {

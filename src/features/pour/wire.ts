@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { WrittenPlate } from '@/core/kitchen-file';
-import { ID, sender, wire } from '@/wire';
+import { PlateOf } from '@/core/written';
+import { ID, sender, TYPED, wire } from '@/wire';
 
 /** A plate as somebody else left it. */
 export interface TheirPlate {
@@ -32,4 +33,53 @@ export const PLATE = wire<null, TheirPlate>()({
   }),
 });
 
+const NAME = z.string().max(5000);
+
+/** A plate that was not there: empty, or like another. */
+export const NEW_PLATE = wire<{ readonly id: string }>()({
+  kind: 'plate.new',
+  version: 1,
+  body: z.object({ name: NAME, like: ID.nullable() }),
+});
+
+/** What stands on a plate: all its lines, in their order. */
+export const PLATE_LINES = wire<null, TheirPlate>()({
+  kind: 'plate.lines',
+  version: 1,
+  body: z.object({
+    id: ID,
+    lines: z
+      .array(
+        z.object({
+          id: ID,
+          of: PlateOf,
+          amount: z
+            .string()
+            .trim()
+            .min(1, 'How much of it stands on the plate?')
+            .max(80, 'An amount has at most 80 characters.'),
+        }),
+      )
+      .max(60, 'A plate has at most 60 lines.'),
+  }),
+});
+
+/** What a plate is called, the tax in its price, and what its food may cost of it. */
+export const PLATE_HEAD = wire<null, TheirPlate>()({
+  kind: 'plate.head',
+  version: 1,
+  body: z.object({ id: ID, name: NAME, tax: TYPED, target: TYPED }),
+});
+
+/** Puts a plate away, or brings it back. */
+export const PLATE_AWAY = wire()({
+  kind: 'plate.away',
+  version: 1,
+  body: z.object({ id: ID, away: z.boolean() }),
+});
+
+export const makePlate = sender(NEW_PLATE);
+export const keepPlateLines = sender(PLATE_LINES);
+export const keepPlateHead = sender(PLATE_HEAD);
+export const putPlateAway = sender(PLATE_AWAY);
 export const keepPlate = sender(PLATE);

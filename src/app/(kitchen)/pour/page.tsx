@@ -1,9 +1,11 @@
 import { PlateList } from '@/features/pour/components/plate-list';
-import { plates } from '@/features/pour/queries';
-import { mustWork } from '@/server/session';
+import { awayPlates, plates } from '@/features/pour/queries';
+import { may, mustWork } from '@/server/session';
 
 export const metadata = { title: 'Plates' };
 
 export default async function Pour() {
-  return <PlateList plates={await plates(await mustWork())} />;
+  const who = await mustWork();
+  const [all, away] = await Promise.all([plates(who), awayPlates(who)]);
+  return <PlateList plates={all} away={away} mayEdit={may(who.role, 'manager')} />;
 }

@@ -3,8 +3,10 @@
 import Button from 'react-bootstrap/Button';
 import { useRef, useState } from 'react';
 import Stack from 'react-bootstrap/Stack';
+import { readSupply } from '@/core/supply';
 import { useFigures } from '@/ui/figures';
 import { Combo } from '@/ui/combo';
+import { useMissing } from '@/ui/missing';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useSearch } from '@/ui/use-search';
@@ -31,6 +33,7 @@ interface Props {
   readonly onDone: (lines: readonly SheetLine[]) => void;
   readonly onTakeTheirs: (theirs: TheirSheet) => void;
   readonly onKeepMine: (theirs: TheirSheet) => void;
+  readonly onLearned: () => void;
 }
 
 /** What is done to the lines of a sheet: one more, one elsewhere, one out. */
@@ -89,12 +92,14 @@ export function Ledger(props: Props) {
               onInstead={(t) => onDone(withText(lines, i, t))}
               onAsBought={() => onDone(withAsBought(lines, i))}
               onRemove={() => remove(i)}
+              onLearned={props.onLearned}
             />
           ))}
         </MovableSteps>
       </SheetTable>
       {lines.length === 0 && <EmptyPot />}
       {data.mayEdit && <NextStep onAdd={add} />}
+      {data.mayEdit && <NoPrices data={data} pot={pot} onLearned={props.onLearned} />}
       <Trouble says={refusal?.message} />
       {refusal?.theirs && (
         <Theirs
@@ -106,6 +111,25 @@ export function Ledger(props: Props) {
         />
       )}
     </>
+  );
+}
+
+/** What goes in and has no price yet, asked for one after the other. */
+function NoPrices({ data, pot, onLearned }: Pick<Props, 'data' | 'pot' | 'onLearned'>) {
+  const missing = useMissing();
+  const names = new Map(data.standsOn.map((s) => [s.id, s.name]));
+  const ids = pot.run.inputs.flatMap(({ supply }, i) => {
+    const from = pot.inputMoney[i] === null ? readSupply(supply) : undefined;
+    return from?.is === 'usable' && names.has(from.id) ? [from.id] : [];
+  });
+  const first = ids[0];
+  if (!missing || first === undefined) return null;
+  const more = new Set(ids).size - 1;
+  return (
+    <section className="mt-3" aria-label="What has no price yet">
+      <missing.NoPrice key={first} ingredient={first} name={names.get(first) ?? ''} there={onLearned} />
+      {more > 0 && <p className="quiet small-line mb-0">{more} more after it.</p>}
+    </section>
   );
 }
 

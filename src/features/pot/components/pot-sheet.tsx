@@ -37,6 +37,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             onDone={sheet.done}
             onTakeTheirs={sheet.takeTheirs}
             onKeepMine={sheet.keepMine}
+            onLearned={sheet.learned}
           />
           <HowKept keeping={keeping} />
         </div>

@@ -4,11 +4,12 @@ import Button from 'react-bootstrap/Button';
 import { X } from 'lucide-react';
 import { useId, useRef, type ReactNode } from 'react';
 import type { RowCost } from '@/core/layers';
-import { cautionFor, markOf, type Counted, type WrittenStep } from '@/core/verbs';
+import { cautionFor, markOf, ofStep, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
 import type { Batches } from '@/core/shelf';
 import type { Trouble } from '@/core/trouble';
 import { useFigures } from '@/ui/figures';
+import { useMissing } from '@/ui/missing';
 import { useMovable } from './movable-steps';
 
 interface Props {
@@ -33,6 +34,8 @@ interface Props {
   /** Takes a count for things as bought. */
   readonly onAsBought: () => void;
   readonly onRemove: () => void;
+  /** What the line misses has come to be known. */
+  readonly onLearned: () => void;
 }
 
 const KIND_WORDS = {
@@ -79,6 +82,7 @@ export function StepRow(props: Props) {
               <div role="alert" className="trouble">
                 {trouble.message}{' '}
                 <Instead lines={trouble.instead} mayEdit={mayEdit} onTake={props.onInstead} />
+                {mayEdit && <Missed trouble={trouble} step={step} onLearned={props.onLearned} />}
               </div>
             )}
             {counted && (chosen || counted.trimmed) && <CountedAs {...counted} {...props} />}
@@ -95,6 +99,33 @@ export function StepRow(props: Props) {
       )}
     </tbody>
   );
+}
+
+/** What a line misses is asked for beside it: a name that nothing has, or what one of it weighs. */
+function Missed({
+  trouble: { code, unknown },
+  step,
+  onLearned,
+}: {
+  readonly trouble: Trouble;
+  readonly step: WrittenStep | undefined;
+  readonly onLearned: () => void;
+}) {
+  const missing = useMissing();
+  if (!missing || !unknown) return null;
+  const of = step && ofStep(step);
+  if (code === 'piece-weight-unknown' && of && 'ingredient' in of)
+    return (
+      <missing.OneWeighs
+        ingredient={of.ingredient}
+        name={unknown.said}
+        unit={unknown.kind}
+        there={onLearned}
+      />
+    );
+  return code === 'name-unknown' && unknown.kind.startsWith('ingredient') ? (
+    <missing.UnknownName said={unknown.said} there={onLearned} />
+  ) : null;
 }
 
 /** What a step takes of hands, and how much of that is the batch's setting up and washing up. */

@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Names } from '@/core/said';
-import { ofStep } from '@/core/verbs';
+import { ofStep, type WrittenStep } from '@/core/verbs';
 import { matterFor, namesForLines } from '../actions';
 import type { PotSheetData } from '../queries';
 import type { Reach } from '../reach';
@@ -27,11 +27,9 @@ const together = (a: Reach, b: Reach): Reach => {
   };
 };
 
-/** What lines name that the sheet has not been told of yet. */
-function missingIn(lines: readonly SheetLine[], known: PotSheetData) {
-  const there = new Set([...known.standsOn.map((s) => s.id), ...known.products.map((p) => p.id)]);
+/** What steps take, by id. */
+function namedIn(steps: readonly WrittenStep[]) {
   const [ingredients, recipes] = [new Set<string>(), new Set<string>()];
-  const steps = stepsOf(lines, known.names);
   for (const step of steps) {
     const of = ofStep(step);
     if (!of) continue;
@@ -40,7 +38,15 @@ function missingIn(lines: readonly SheetLine[], known: PotSheetData) {
     else if ('product' in of) recipes.add(of.product);
     else if ('lastBatchOf' in of) recipes.add(of.lastBatchOf);
   }
-  const not = (ids: Set<string>): string[] => [...ids].filter((id) => !there.has(id));
+  return { ingredients: [...ingredients], recipes: [...recipes] };
+}
+
+/** What lines name that the sheet has not been told of yet. */
+function missingIn(lines: readonly SheetLine[], known: PotSheetData) {
+  const there = new Set([...known.standsOn.map((s) => s.id), ...known.products.map((p) => p.id)]);
+  const steps = stepsOf(lines, known.names);
+  const { ingredients, recipes } = namedIn(steps);
+  const not = (ids: readonly string[]): string[] => ids.filter((id) => !there.has(id));
   const unread = steps.filter((s) => s.do === 'unread').map((s) => s.id);
   return { ingredients: not(ingredients), recipes: not(recipes), unread };
 }
@@ -54,17 +60,17 @@ export interface Book {
   readonly ready: boolean;
   /** Every name there is: asked for once, when somebody begins to write. Undefined where nobody answers. */
   readonly names: () => Promise<Names | undefined>;
+  /** Something came to be known that was missed: names and matter are asked for anew. */
+  readonly again: () => Promise<Names | undefined>;
 }
 
-/**
- * What a sheet knows of its kitchen: what it came with, every name once somebody writes, and the matter of whatever its lines
- * come to name.
- */
-export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
-  const [told, setTold] = useState<Reach>();
+/** Every name there is, asked for once; and anew when something came to be known. */
+function useNames() {
   const [all, setAll] = useState<Names>();
   const [noNames, setNoNames] = useState(false);
   const asking = useRef<Promise<Names | undefined>>(undefined);
+  /** Counts what has come to be known since the sheet was opened. */
+  const [moved, setMoved] = useState(0);
   const names = useCallback((): Promise<Names | undefined> => {
     asking.current ??= namesForLines()
       .catch(() => undefined)
@@ -76,6 +82,21 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
       });
     return asking.current;
   }, []);
+  const again = useCallback((): Promise<Names | undefined> => {
+    asking.current = undefined;
+    setMoved((n) => n + 1);
+    return names();
+  }, [names]);
+  return { all, noNames, moved, names, again };
+}
+
+/**
+ * What a sheet knows of its kitchen: what it came with, every name once somebody writes, and the matter of whatever its lines
+ * come to name.
+ */
+export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
+  const [told, setTold] = useState<Reach>();
+  const { all, noNames, moved, names, again } = useNames();
   const known = useMemo(
     () => ({
       ...data,
@@ -90,12 +111,27 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
     if (anyUnread) void names();
   }, [anyUnread, names]);
   const missing = useMemo(() => missingIn(lines, known), [lines, known]);
+  useEffect(() => {
+    if (moved === 0) return;
+    const { ingredients, recipes } = namedIn(stepsOf(lines, known.names));
+    void matterFor(data.recipe.id, ingredients, recipes)
+      .catch(() => undefined)
+      .then((found) => found && setTold((before) => (before ? together(before, found) : found)));
+    // Asked once for each thing that came to be known, whatever is typed meanwhile.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [moved]);
   // A line that cannot be read by the few names there are may say one of the others, which are on their way.
   const wasUnread = new Set(data.recipe.steps.filter((s) => s.do === 'unread').map((s) => s.id));
   const waits = !all && !noNames && missing.unread.some((id) => !wasUnread.has(id));
   // Asked and told all that there was to tell: what is then still missing is shown as it is, until the lines are others.
-  const [answered, setAnswered] = useState<readonly SheetLine[]>();
-  const asked = answered === lines ? '' : [...missing.ingredients, ...missing.recipes].join(' ');
+  const [answered, setAnswered] = useState<{
+    readonly lines: readonly SheetLine[];
+    readonly all: Names | undefined;
+  }>();
+  const asked =
+    answered?.lines === lines && answered.all === all
+      ? ''
+      : [...missing.ingredients, ...missing.recipes].join(' ');
   useEffect(() => {
     if (asked === '') return;
     let here = true;
@@ -104,13 +140,13 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
       .then((found) => {
         if (!here) return;
         if (found) setTold((before) => (before ? together(before, found) : found));
-        setAnswered(lines);
+        setAnswered({ lines, all });
       });
     return () => {
       here = false;
     };
-  }, [asked, data.recipe.id, lines, missing]);
+  }, [asked, data.recipe.id, lines, missing, all]);
   const [shown, setShown] = useState(lines);
   if (asked === '' && !waits && shown !== lines) setShown(lines);
-  return { known, shown, names, ready: all !== undefined && asked === '' };
+  return { known, shown, names, again, ready: all !== undefined && asked === '' };
 }

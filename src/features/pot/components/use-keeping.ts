@@ -11,6 +11,8 @@ import { shelfFrom } from './use-pot';
 
 type State = 'idle' | 'keeping' | 'kept' | 'held';
 
+const NOBODY_ANSWERS = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } as const;
+
 /** Whether a sheet can be kept: no loop and no step that cannot be done. Unread lines can. */
 function canBeKept(steps: readonly WrittenStep[], vessel: string, hob: string, data: PotSheetData): boolean {
   const looping = new Set(data.products.filter((p) => p.loops).map((p) => p.id));
@@ -63,10 +65,7 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
       const said = JSON.stringify([wanted, onVessel, onHob]);
       if (said === kept.current) return;
       const steps = stepsOf(wanted, names);
-      if (!canBeKept(steps, onVessel, onHob, data)) {
-        setState('held');
-        return;
-      }
+      if (!canBeKept(steps, onVessel, onHob, data)) return setState('held');
       kept.current = said;
       next.current = { steps, vessel: onVessel, hob: onHob };
       void send();
@@ -82,10 +81,12 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
   }, []);
   /** Nobody answers, so nothing can be kept: what was typed stands there. */
   const notAnswered = useCallback((): void => {
-    setRefusal({ ok: false, code: 'no-answer', message: STILL_TYPED, path: '' });
+    setRefusal(NOBODY_ANSWERS);
     setState('held');
   }, []);
+  /** What was kept last may be kept again: it means something else by now. */
+  const forget = useCallback(() => void (kept.current = ''), []);
   /** The version that is on the screen. */
-  const seen = useCallback((): number => version.current, []);
-  return { state, refusal, broken, wish, settle, notAnswered, seen };
+  const seen = useCallback(() => version.current, []);
+  return { state, refusal, broken, wish, settle, notAnswered, forget, seen };
 }

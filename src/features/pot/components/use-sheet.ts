@@ -26,7 +26,7 @@ export function useSheet(data: PotSheetData) {
   const { known, shown, names } = book;
   const pot = useLivePot(known, shown, vessel, hob);
   const keeping = useKeeping(known, lines, vessel, hob);
-  const wish = useWish(book, lines, keeping);
+  const { wish, wishAnew } = useWish(book, lines, keeping);
 
   const typed = (i: number, text: string): void => {
     void names();
@@ -68,6 +68,8 @@ export function useSheet(data: PotSheetData) {
     setHob(h);
     wish(lines, v, h);
   };
+  /** Something that the sheet missed has come to be known. */
+  const learned = (): void => wishAnew(vessel, hob);
   const sheet = { known, lines, vessel, hob, chosen, pot, keeping };
-  return { ...sheet, choose, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
+  return { ...sheet, learned, choose, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
 }

@@ -8,7 +8,7 @@ import type { useKeeping } from './use-keeping';
  * wish that comes before that waits for it.
  */
 export function useWish(
-  { known, names, ready }: Book,
+  { known, names, again, ready }: Book,
   lines: readonly SheetLine[],
   keeping: ReturnType<typeof useKeeping>,
 ) {
@@ -22,11 +22,20 @@ export function useWish(
   useEffect(() => {
     if (ready) keepWished();
   });
-  return (next: readonly SheetLine[], vessel: string, hob: string): void => {
+  const wish = (next: readonly SheetLine[], vessel: string, hob: string): void => {
     wished.current = [next, vessel, hob];
     if (ready && next === lines) return keepWished();
     void names().then((all) => {
       if (!all) keeping.notAnswered();
     });
   };
+  /** The same lines may mean more from now on: they are kept once that is known here. */
+  const wishAnew = (vessel: string, hob: string): void => {
+    keeping.forget();
+    void again().then((all) => {
+      if (all) wished.current = [lines, vessel, hob];
+      else keeping.notAnswered();
+    });
+  };
+  return { wish, wishAnew };
 }

@@ -1,11 +1,17 @@
 'use client';
 
 import Link from 'next/link';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
+import { AwayList, type AwayRow } from '@/ui/away-list';
 import { DataTable, type Column } from '@/ui/data-table';
 import { useFigures } from '@/ui/figures';
+import { SidePanel } from '@/ui/side-panel';
 import { WhyFigure } from '@/ui/why';
 import type { PlateSummary } from '../queries';
+import { putPlateAway } from '../wire';
+import { NewPlateForm } from './plate-tools';
 
 /** What is told of a plate, and what the list is ordered by. */
 function usePlateColumns(): readonly Column<PlateSummary>[] {
@@ -60,17 +66,49 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
 }
 
 /** Every plate: what it costs to put together, and whether it keeps its target. */
-export function PlateList({ plates }: { plates: readonly PlateSummary[] }) {
+export function PlateList({
+  plates,
+  away,
+  mayEdit,
+}: {
+  readonly plates: readonly PlateSummary[];
+  readonly away: readonly AwayRow[];
+  readonly mayEdit: boolean;
+}) {
   const columns = usePlateColumns();
+  const [making, setMaking] = useState(false);
   return (
     <>
-      <h1>Plates</h1>
-      <p className="lead-line">Who lives from the pots, and what each plate leaves of its price.</p>
+      <Stack direction="horizontal" gap={3} className="page-head">
+        <div className="me-auto">
+          <h1>Plates</h1>
+          <p className="lead-line">Who lives from the pots, and what each plate leaves of its price.</p>
+        </div>
+        {mayEdit && plates.length > 0 && (
+          <Button variant="outline-primary" onClick={() => setMaking(true)}>
+            A new plate
+          </Button>
+        )}
+      </Stack>
       {plates.length === 0 ? (
-        <p>There are no plates yet: load a kitchen file to begin.</p>
+        <div className="my-4" style={{ maxWidth: '38rem' }}>
+          <p className="fs-5">There are no plates yet.</p>
+          {mayEdit ? (
+            <>
+              <p>A plate is a name, what stands on it and how much of each, and its price on the menu.</p>
+              <Button onClick={() => setMaking(true)}>Put the first plate together</Button>
+            </>
+          ) : (
+            <p>A manager puts the first one together.</p>
+          )}
+        </div>
       ) : (
         <DataTable className="list-table tall" columns={columns} rows={plates} rowKey={(p) => p.id} />
       )}
+      {mayEdit && <AwayList rows={away} bringBack={(id) => putPlateAway({ id, away: false })} />}
+      <SidePanel title="A new plate" open={making} close={() => setMaking(false)}>
+        <NewPlateForm like={null} />
+      </SidePanel>
     </>
   );
 }

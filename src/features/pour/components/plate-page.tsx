@@ -2,13 +2,23 @@
 
 import { Panel } from '@/ui/panel';
 import Button from 'react-bootstrap/Button';
+import { X } from 'lucide-react';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useId, type CSSProperties } from 'react';
 import { readAmount, writeAmount, type Manner } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
+import { useMissing } from '@/ui/missing';
+import { useTell } from '@/ui/toasts';
 import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
 import { WhyFigure } from '@/ui/why';
+import { v7 } from 'uuid';
+import type { Platable } from '../actions';
 import type { PlateData } from '../queries';
+import { keepPlateLines } from '../wire';
+import { AnotherLine } from './another-line';
+import { PlateTools } from './plate-tools';
 import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';
 import { usePlate, type LiveLine } from './use-plate';
@@ -32,29 +42,100 @@ export function PlatePage({ data }: { data: PlateData }) {
     <>
       <h1>{data.plate.name}</h1>
       <p className="lead-line">Type another portion or price; Enter keeps it.</p>
+      <PlateTools data={data} version={plate.version} />
       <div className="beside narrow-side" style={SIDE}>
-        <SheetTable className="list-table tall">
-          <thead>
-            <tr>
-              <th scope="col">On the plate</th>
-              <th scope="col">portion</th>
-              <th scope="col">weight</th>
-              <th scope="col" className="left">
-                share
-              </th>
-              <th scope="col">costs</th>
-            </tr>
-          </thead>
-          <tbody>
-            {data.lines.map((line, i) => (
-              <Line key={line.id} i={i} data={data} plate={plate} most={most} ids={ids} />
-            ))}
-          </tbody>
-        </SheetTable>
+        <OnThePlate data={data} plate={plate} most={most} ids={ids} />
         <Answer data={data} plate={plate} ids={ids} />
       </div>
     </>
   );
+}
+
+/** What stands on the plate, one more thing, and one out. */
+function OnThePlate({ data, plate, most, ids }: Shown & { readonly most: number }) {
+  const { add, remove, trouble } = useLines(data, plate);
+  return (
+    <div>
+      <SheetTable className="list-table tall">
+        <thead>
+          <tr>
+            <th scope="col">On the plate</th>
+            <th scope="col">portion</th>
+            <th scope="col">weight</th>
+            <th scope="col" className="left">
+              share
+            </th>
+            <th scope="col">costs</th>
+            <th scope="col">
+              <span className="visually-hidden">Take it off</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {data.lines.map((line, i) => (
+            <Line
+              key={line.id}
+              i={i}
+              data={data}
+              plate={plate}
+              most={most}
+              ids={ids}
+              remove={data.mayEdit ? () => remove(i) : undefined}
+            />
+          ))}
+        </tbody>
+      </SheetTable>
+      {data.lines.length === 0 && <p className="quiet">An empty plate. Say what stands on it first.</p>}
+      {data.mayEdit && <AnotherLine add={add} trouble={trouble} />}
+      {data.mayEdit && <NoPrices data={data} />}
+    </div>
+  );
+}
+
+/** What stands on the plate and has no price yet, asked for one after the other. */
+function NoPrices({ data }: { readonly data: PlateData }) {
+  const missing = useMissing();
+  const router = useRouter();
+  const first = data.lines.find((l) => l.perG === null && 'ingredient' in l.of);
+  if (!missing || !first || !('ingredient' in first.of)) return null;
+  const { ingredient } = first.of;
+  return (
+    <section className="mt-3" aria-label="What has no price yet">
+      <missing.NoPrice
+        key={ingredient}
+        ingredient={ingredient}
+        name={first.name}
+        there={() => router.refresh()}
+      />
+    </section>
+  );
+}
+
+/** Lines that come and go: kept at once, and the page read anew with them. */
+function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
+  const [keep, state] = useKept();
+  const tell = useTell();
+  const now = data.lines.map((l, i) => ({
+    id: l.id,
+    of: l.of as Platable['of'],
+    amount: plate.amounts[i] ?? l.amount,
+  }));
+  const put = (lines: typeof now, seen: number): Promise<boolean> =>
+    keep(() => keepPlateLines({ id: data.plate.id, seen, lines }));
+  return {
+    trouble: state.message,
+    add: (of: Platable['of'], amount: string): Promise<boolean> =>
+      put([...now, { id: v7(), of, amount }], plate.version()),
+    remove: (i: number): void => {
+      const seen = plate.version();
+      void put(
+        now.filter((_, j) => j !== i),
+        seen,
+      ).then(
+        (ok) => ok && tell(`${data.lines[i]?.name ?? ''} is off the plate.`, () => void put(now, seen + 1)),
+      );
+    },
+  };
 }
 
 interface Shown {
@@ -64,29 +145,56 @@ interface Shown {
   readonly ids: string;
 }
 
+/** What a line of the plate is, how much of it is usable, and what is wrong with its portion. */
+function WhatItIs({
+  line,
+  live,
+  data,
+  plate,
+  noteId,
+}: Omit<Shown, 'ids'> & {
+  readonly line: PlateData['lines'][number];
+  readonly live: LiveLine | undefined;
+  readonly noteId: string;
+}) {
+  const { bare } = useFigures();
+  return (
+    <>
+      <Link prefetch={false} href={line.href}>
+        {line.name}
+      </Link>
+      {line.yield && (
+        <div className="quiet small-line">
+          <span className={line.yield.guess ? 'estimate' : ''}>{bare(line.yield.pct, 1)} %</span> usable,{' '}
+          {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
+        </div>
+      )}
+      <CountedAs line={line} live={live} plate={plate} mayEdit={data.mayEdit} />
+      {live?.trouble && (
+        <div id={noteId} role="alert" className="trouble">
+          {live.trouble}
+        </div>
+      )}
+    </>
+  );
+}
+
 /** One thing on the plate: its portion as typed, and how much of the cost it is. */
-function Line({ i, data, plate, most, ids }: Shown & { readonly i: number; readonly most: number }) {
-  const { bare, small, kilos } = useFigures();
+function Line({
+  i,
+  data,
+  plate,
+  most,
+  ids,
+  remove,
+}: Shown & { readonly i: number; readonly most: number; readonly remove: (() => void) | undefined }) {
+  const { small, kilos } = useFigures();
   const line = data.lines[i] as PlateData['lines'][number];
   const live = plate.lines[i];
   return (
     <tr>
       <td>
-        <Link prefetch={false} href={line.href}>
-          {line.name}
-        </Link>
-        {line.yield && (
-          <div className="quiet small-line">
-            <span className={line.yield.guess ? 'estimate' : ''}>{bare(line.yield.pct, 1)} %</span> usable,{' '}
-            {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
-          </div>
-        )}
-        <CountedAs line={line} live={live} plate={plate} mayEdit={data.mayEdit} />
-        {live?.trouble && (
-          <div id={`${ids}-${i}`} role="alert" className="trouble">
-            {live.trouble}
-          </div>
-        )}
+        <WhatItIs line={line} live={live} data={data} plate={plate} noteId={`${ids}-${i}`} />
       </td>
       <td>
         <TypedField
@@ -116,6 +224,13 @@ function Line({ i, data, plate, most, ids }: Shown & { readonly i: number; reado
           >
             {small(live.cost)}
           </WhyFigure>
+        )}
+      </td>
+      <td>
+        {remove && (
+          <Button variant="tool" size="sm" aria-label={`Take ${line.name} off the plate`} onClick={remove}>
+            <X size={16} aria-hidden="true" />
+          </Button>
         )}
       </td>
     </tr>

@@ -96,7 +96,7 @@ export function usePlate(data: PlateData) {
   const [opened, setOpened] = useState({ amounts, menuPrice });
   /** Lines whose counts stand for things as bought since somebody said so here. */
   const [asBought, setAsBought] = useState<ReadonlySet<string>>(new Set());
-  const { answer, keep, seen } = useKeepPlate(data);
+  const { answer, keep, seen, version } = useKeepPlate(data);
 
   const manner = mannerOf(data.mark, data.measures);
   const priced = pricedPlate(data, amounts, asBought, menuPrice, manner);
@@ -108,6 +108,7 @@ export function usePlate(data: PlateData) {
     amounts,
     menuPrice,
     answer,
+    version,
     priceTrouble: price && !price.ok ? price.trouble.message : undefined,
     typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
     typePrice: setMenuPrice,
@@ -170,6 +171,8 @@ function useKeepPlate(data: PlateData) {
       if (done.ok) version.current = done.version ?? version.current;
       setAnswer(done);
     },
+    /** The version that is on the screen. */
+    version: (): number => version.current,
     /** Takes note of how far somebody else has got; `settled` where theirs is taken. */
     seen(theirs: TheirPlate, settled = false): void {
       version.current = theirs.version;

@@ -1,0 +1,75 @@
+'use server';
+
+import { z } from 'zod';
+import { findNamed } from '@/core/said';
+import { referenceLarder, type ReferenceIngredient } from '@/core/reference';
+import { asked } from '@/server/asked';
+import { standingKitchen } from '@/server/kitchen';
+import { searcher } from '@/search';
+
+/** A starting point that what was said may mean. */
+export interface Starting {
+  readonly id: string;
+  readonly name: string;
+  /** What it would be called here, so that the line that said it means it. */
+  readonly called: string;
+  readonly says: string;
+}
+
+const MOST = 4;
+let search: ((wanted: string) => { id: string; name: string; words: string }[]) | undefined;
+
+const findStarting = (wanted: string) =>
+  (search ??= searcher(
+    [...referenceLarder().values()].map((r) => ({
+      id: r.id,
+      name: r.name,
+      words: r.group.replaceAll('-', ' '),
+    })),
+  ))(wanted);
+
+const wordsOf = (text: string): string[] =>
+  (text.toLowerCase().match(/\p{L}{3,}/gu) ?? []).map((w) => w.replace(/(?<=\p{L}{3})s$/u, ''));
+
+/** What has all of the words; where nothing has, what has most of them whole: a house mustard is a mustard, a pork chop no chopped lemon. */
+function nearest(said: string): readonly { readonly id: string }[] {
+  const all = findStarting(said);
+  if (all.length > 0) return all;
+  const wanted = wordsOf(said);
+  return [...referenceLarder().values()]
+    .map((row) => ({ row, has: wordsOf(row.name).filter((w) => wanted.includes(w)).length }))
+    .filter(({ has }) => has > 0)
+    .sort((a, b) => b.has - a.has || a.row.name.length - b.row.name.length)
+    .map(({ row }) => row);
+}
+
+const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
+
+const saysOf = (row: ReferenceIngredient): string =>
+  `${row.role === 'liquid' ? 'liquid' : 'pieces'}, ${row.usable.pct} % usable`;
+
+/** Starting points that fit a name nothing in the kitchen has, nearest first. */
+export const startingLike = asked(
+  { role: 'manager', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  async (who, said): Promise<Starting[]> => {
+    const { state } = await standingKitchen(who.kitchenId);
+    const taken = new Set(state.ingredients.flatMap((i) => i.reference ?? []));
+    return nearest(said)
+      .filter((row) => !taken.has(row.id))
+      .slice(0, MOST)
+      .flatMap(({ id }) => {
+        const row = referenceLarder().get(id);
+        if (!row) return [];
+        // A line that says it goes on saying it: the starting point's own name where that is heard, else the one that was said.
+        const heard = findNamed(said, [{ id, name: row.name }], 'ingredient').ok;
+        return [{ id, name: row.name, called: heard ? row.name : capital(said), says: saysOf(row) }];
+      });
+  },
+);
+
+/** Who sells to the kitchen, by name. */
+export const suppliersHere = asked(
+  { role: 'reader', of: z.tuple([]), otherwise: [] },
+  async (who): Promise<{ id: string; name: string }[]> =>
+    (await standingKitchen(who.kitchenId)).state.suppliers.map(({ id, name }) => ({ id, name })),
+);

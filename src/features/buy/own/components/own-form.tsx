@@ -1,0 +1,172 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Col from 'react-bootstrap/Col';
+import Form from 'react-bootstrap/Form';
+import Row from 'react-bootstrap/Row';
+import type { UseFormReturn } from 'react-hook-form';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { useTell } from '@/ui/toasts';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { makeOwn, OwnTyped } from '../wire';
+
+type TheForm = UseFormReturn<OwnTyped>;
+
+const NOTHING = {
+  per: '100 g' as const,
+  energyKj: '',
+  fat: '',
+  carbohydrate: '',
+  sugars: '',
+  fibre: '',
+  protein: '',
+  salt: '',
+  alcoholVolPct: '',
+};
+
+/** An ingredient that no starting point is like, out of the table on its packet. */
+export function OwnForm({
+  name,
+  kept,
+}: {
+  readonly name: string;
+  readonly kept: (name: string, id: string) => void;
+}) {
+  const tell = useTell();
+  const { form, submit, busy, message } = useKeptForm(
+    OwnTyped,
+    {
+      name: name.charAt(0).toUpperCase() + name.slice(1),
+      role: 'piece' as const,
+      label: NOTHING,
+      allergens: [],
+      eachUnit: 'each',
+      eachWeighs: '',
+      usable: '',
+    },
+    async (typed) => {
+      const answer = await makeOwn(typed);
+      if (answer.ok) {
+        for (const remark of answer.value.remarks) tell(`${typed.name}: ${remark}`);
+        kept(typed.name, answer.value.id);
+      }
+      return answer;
+    },
+    undefined,
+    { anew: false },
+  );
+  return (
+    <KeptForm className="stacked" submit={submit}>
+      <FormField {...{ form, name: 'name', label: 'What it is called here' }} autoFocus />
+      <Form.Group controlId="own-role">
+        <Form.Label>In the pot it is</Form.Label>
+        <Form.Select {...form.register('role')}>
+          <option value="piece">pieces, until they are strained off (meat, bones, vegetables)</option>
+          <option value="liquid">part of the liquid (milk, wine, sugar, flour, a paste)</option>
+        </Form.Select>
+      </Form.Group>
+      <Table form={form} />
+      <Row className="g-2">
+        <Col xs={6}>
+          <FormField {...{ form, name: 'usable', label: 'usable after trimming, %' }} placeholder="100" />
+        </Col>
+        <Col xs={6}>
+          <FormField
+            {...{ form, name: 'eachWeighs', label: 'one weighs, if it is counted' }}
+            placeholder="not counted"
+          />
+        </Col>
+      </Row>
+      <Carries form={form} />
+      <Button type="submit" disabled={busy}>
+        {busy ? 'Keeping …' : 'Take it into the kitchen'}
+      </Button>
+      <Trouble says={message} />
+    </KeptForm>
+  );
+}
+
+const FIGURES = [
+  ['energyKj', 'energy, kJ'],
+  ['fat', 'fat, g'],
+  ['carbohydrate', 'carbohydrate, g'],
+  ['sugars', 'of which sugars, g'],
+  ['fibre', 'fibre, g'],
+  ['protein', 'protein, g'],
+  ['salt', 'salt, g'],
+  ['alcoholVolPct', 'alcohol, % vol'],
+] as const;
+
+/** The table as it stands on the packet; what it does not account for is water. */
+const Table = ({ form }: { readonly form: TheForm }) => (
+  <fieldset>
+    <legend className="fs-6">
+      The table on its packet, in{' '}
+      <Form.Select
+        size="sm"
+        className="d-inline-block w-auto"
+        aria-label="The table is per"
+        {...form.register('label.per')}
+      >
+        <option value="100 g">100 g</option>
+        <option value="100 ml">100 ml</option>
+      </Form.Select>
+    </legend>
+    <Row className="g-2">
+      {FIGURES.map(([field, label]) => (
+        <Col xs={6} key={field}>
+          <FormField {...{ form, name: `label.${field}`, label }} inputMode="decimal" />
+        </Col>
+      ))}
+    </Row>
+    <p className="quiet small-line mb-0">
+      Leave out what is not stated. What the table does not account for is water.
+    </p>
+  </fieldset>
+);
+
+const ALLERGENS = [
+  'celery',
+  'crustaceans',
+  'egg',
+  'fish',
+  'gluten',
+  'lupin',
+  'milk',
+  'molluscs',
+  'mustard',
+  'nuts',
+  'peanuts',
+  'sesame',
+  'soya',
+  'sulphites',
+];
+
+function Carries({ form }: { readonly form: TheForm }) {
+  const [chosen, setChosen] = useState<readonly string[]>([]);
+  const set = (name: string, on: boolean): void => {
+    const next = on ? [...chosen, name] : chosen.filter((a) => a !== name);
+    setChosen(next);
+    form.setValue('allergens', next, { shouldDirty: true });
+  };
+  return (
+    <fieldset>
+      <legend className="fs-6">Carries</legend>
+      <Row className="g-1">
+        {ALLERGENS.map((name) => (
+          <Col xs={4} key={name}>
+            <Form.Check
+              id={`carries-${name}`}
+              label={name}
+              checked={chosen.includes(name)}
+              onChange={(event) => set(name, event.target.checked)}
+            />
+          </Col>
+        ))}
+      </Row>
+    </fieldset>
+  );
+}

@@ -1,0 +1,68 @@
+'use client';
+
+import { useEffect, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { SidePanel } from '@/ui/side-panel';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import { keepTaken } from '../../larder/wire';
+import { startingLike, type Starting } from '../actions';
+import { OwnForm } from './own-form';
+
+/** A name that nothing in the kitchen has: a starting point that fits is taken with a click, or it becomes one of the kitchen's own. */
+export function UnknownName({
+  said,
+  there,
+}: {
+  readonly said: string;
+  readonly there: (name: string) => void;
+}) {
+  const [found, setFound] = useState<readonly Starting[]>();
+  const [making, setMaking] = useState(false);
+  const [keep, state] = useKept(false);
+  useEffect(() => {
+    let here = true;
+    void startingLike(said)
+      .catch(() => [])
+      .then((rows) => here && setFound(rows));
+    return () => {
+      here = false;
+    };
+  }, [said]);
+  return (
+    <span className="d-block mt-1" onClick={(event) => event.stopPropagation()}>
+      {found?.map((s) => (
+        <Button
+          key={s.id}
+          variant="plain"
+          size="sm"
+          className="me-2 mb-1"
+          title={s.says}
+          disabled={state.busy}
+          onClick={() =>
+            void keep(() => keepTaken({ reference: s.id, name: s.called })).then(
+              (ok) => ok && there(s.called),
+            )
+          }
+        >
+          Take “{s.name}”{s.called.toLowerCase() !== s.name.toLowerCase() && ` as ${s.called}`}
+        </Button>
+      ))}
+      <Button variant="plain" size="sm" className="mb-1" onClick={() => setMaking(true)}>
+        Something of your own …
+      </Button>
+      <Trouble as="span" says={state.message} />
+      {making && (
+        <SidePanel title="An ingredient of your own" open close={() => setMaking(false)}>
+          <OwnForm
+            name={said}
+            kept={(name) => {
+              setMaking(false);
+              there(name);
+            }}
+          />
+        </SidePanel>
+      )}
+    </span>
+  );
+}
