@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { newId } from './ids';
-import { maybeOne, run, type Sql } from './sql';
+import { many, maybeOne, run, type Sql } from './sql';
 
 export interface Change {
   readonly kitchenId: string;
@@ -11,13 +11,15 @@ export interface Change {
   readonly subjectId: string;
   readonly before: unknown;
   readonly after: unknown;
+  /** The change that this one takes back. */
+  readonly undoes?: string | undefined;
 }
 
 /** Writes who changed what, with both sides, in the transaction of the change itself. */
 export async function recordChange(sql: Sql, c: Change): Promise<void> {
   await run(
     sql,
-    'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value) VALUES (?,?,?,?,?,?,?,?)',
+    'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value, undoes) VALUES (?,?,?,?,?,?,?,?,?)',
     [
       c.kitchenId,
       newId(),
@@ -27,6 +29,7 @@ export async function recordChange(sql: Sql, c: Change): Promise<void> {
       c.subjectId,
       JSON.stringify(c.before ?? null),
       JSON.stringify(c.after ?? null),
+      c.undoes ?? null,
     ],
   );
 }
@@ -61,3 +64,117 @@ export const lastChange = (
 
 const parsed = (value: unknown): unknown =>
   typeof value === 'string' ? (JSON.parse(value) as unknown) : value;
+
+/** A change as it is told: who, when, what, both sides, and whether another one has taken it back. */
+export interface Changed {
+  readonly id: string;
+  readonly at: Date;
+  readonly by: string | null;
+  readonly byName: string | null;
+  readonly what: string;
+  readonly subject: string;
+  readonly before: unknown;
+  readonly after: unknown;
+  readonly undoes: string | null;
+}
+
+const Row = z
+  .object({
+    id: z.string(),
+    at: z.date(),
+    person: z.string().nullable(),
+    byName: z.string().nullable(),
+    what: z.string(),
+    subject: z.string(),
+    before_value: z.unknown(),
+    after_value: z.unknown(),
+    undoes: z.string().nullable(),
+  })
+  .transform(({ before_value, after_value, person, ...r }): Changed => ({
+    ...r,
+    by: person,
+    before: parsed(before_value),
+    after: parsed(after_value),
+  }));
+
+const SELECT =
+  'SELECT c.id, c.at, c.person_id AS person, p.name AS byName, c.what, c.subject_id AS subject, c.before_value, c.after_value, c.undoes FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ?';
+
+interface Which {
+  /** Of one thing only. */
+  readonly subject?: string | undefined;
+  /** By one person only. */
+  readonly by?: string | undefined;
+  /** Before an instant: the page after one that ended there. */
+  readonly until?: Date | undefined;
+  readonly most: number;
+}
+
+/** Changes, the newest first. */
+export function changesIn(
+  sql: Sql,
+  kitchenId: string,
+  { subject, by, until, most }: Which,
+): Promise<Changed[]> {
+  const [and, values]: [string[], (string | Date)[]] = [[], []];
+  if (subject !== undefined) {
+    and.push(' AND c.subject_id = ?');
+    values.push(subject);
+  }
+  if (by !== undefined) {
+    and.push(' AND c.person_id = ?');
+    values.push(by);
+  }
+  if (until !== undefined) {
+    and.push(' AND c.at < ?');
+    values.push(until);
+  }
+  return many(sql, Row, `${SELECT}${and.join('')} ORDER BY c.at DESC, c.id DESC LIMIT ${Math.trunc(most)}`, [
+    kitchenId,
+    ...values,
+  ]);
+}
+
+/** A change with everything that was written down with it: what one act did. In the order it was written. */
+export async function actOf(sql: Sql, kitchenId: string, id: string): Promise<Changed[]> {
+  const [one] = await many(sql, Row, `${SELECT} AND c.id = ?`, [kitchenId, id]);
+  return one
+    ? many(sql, Row, `${SELECT} AND c.at = ? AND c.person_id <=> ? ORDER BY c.id`, [
+        kitchenId,
+        one.at,
+        one.by,
+      ])
+    : [];
+}
+
+/** What was written down of some things after an instant, the oldest first. */
+export const laterThan = (
+  sql: Sql,
+  kitchenId: string,
+  subjects: readonly string[],
+  at: Date,
+): Promise<Changed[]> =>
+  subjects.length === 0
+    ? Promise.resolve([])
+    : many(
+        sql,
+        Row,
+        `${SELECT} AND c.at > ? AND c.subject_id IN (${subjects.map(() => '?').join(',')}) ORDER BY c.at, c.id`,
+        [kitchenId, at, ...subjects],
+      );
+
+/** Which of some changes have been taken back, by which change. */
+export async function undoneBy(
+  sql: Sql,
+  kitchenId: string,
+  ids: readonly string[],
+): Promise<ReadonlyMap<string, string>> {
+  if (ids.length === 0) return new Map();
+  const rows = await many(
+    sql,
+    z.object({ id: z.string(), undoes: z.string() }),
+    `SELECT id, undoes FROM change_record WHERE kitchen_id = ? AND undoes IN (${ids.map(() => '?').join(',')}) ORDER BY at, id`,
+    [kitchenId, ...ids],
+  );
+  return new Map(rows.map((r) => [r.undoes, r.id]));
+}

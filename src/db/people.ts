@@ -31,3 +31,44 @@ export const secretsOf = (
 
 export const setPassword = (sql: Sql, kitchenId: string, id: string, hash: string): Promise<number> =>
   run(sql, 'UPDATE person SET password_hash = ? WHERE kitchen_id = ? AND id = ?', [hash, kitchenId, id]);
+
+/** Everybody who ever worked here, whoever has left among them. */
+export const everybodyOf = (
+  sql: Sql,
+  kitchenId: string,
+): Promise<(Person & { readonly leftAt: Date | null; readonly hasPin: boolean })[]> =>
+  many(
+    sql,
+    Person.extend({ leftAt: z.date().nullable(), hasPin: z.coerce.boolean() }),
+    "SELECT id, name, role, archived_at AS leftAt, pin_hash IS NOT NULL AS hasPin FROM person WHERE kitchen_id = ? ORDER BY archived_at IS NOT NULL, FIELD(role, 'manager', 'cook', 'reader'), name",
+    [kitchenId],
+  );
+
+/** Writes somebody down, or over; a hash that is not given stays. */
+export async function putPerson(
+  sql: Sql,
+  kitchenId: string,
+  p: Person,
+  secrets: { readonly password?: string | undefined; readonly pin?: string | undefined },
+): Promise<void> {
+  await run(
+    sql,
+    'INSERT INTO person (kitchen_id, id, name, role, password_hash, pin_hash) VALUES (?,?,?,?,?,?) ON DUPLICATE KEY UPDATE name = VALUES(name), role = VALUES(role), password_hash = COALESCE(VALUES(password_hash), password_hash), pin_hash = COALESCE(VALUES(pin_hash), pin_hash)',
+    [kitchenId, p.id, p.name, p.role, secrets.password ?? null, secrets.pin ?? null],
+  );
+}
+
+/** Somebody has left (`at`), or is back (null). */
+export const leave = (sql: Sql, kitchenId: string, id: string, at: Date | null): Promise<number> =>
+  run(sql, 'UPDATE person SET archived_at = ? WHERE kitchen_id = ? AND id = ?', [at, kitchenId, id]);
+
+/** Managers who work here, each locked until the transaction ends: the last of them stays one. */
+export const managersLocked = async (sql: Sql, kitchenId: string): Promise<readonly string[]> =>
+  (
+    await many(
+      sql,
+      z.object({ id: z.string() }),
+      "SELECT id FROM person WHERE kitchen_id = ? AND role = 'manager' AND archived_at IS NULL AND password_hash IS NOT NULL FOR UPDATE",
+      [kitchenId],
+    )
+  ).map((r) => r.id);

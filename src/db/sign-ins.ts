@@ -19,6 +19,8 @@ export const SignedIn = z.object({
   role: z.enum(ROLES),
   byPin: flag,
   zone: z.string(),
+  /** Whether the house lets its cooks change recipes and prices. */
+  cooksMayChange: flag,
   seenAt: instant,
 });
 export type SignedIn = z.infer<typeof SignedIn>;
@@ -28,7 +30,7 @@ export const signedIn = (sql: Sql, kitchenId: string, id: string, now: Date): Pr
   maybeOne(
     sql,
     SignedIn,
-    `SELECT s.id, s.person_id AS personId, p.name, p.role, s.by_pin AS byPin, k.zone, s.seen_at AS seenAt
+    `SELECT s.id, s.person_id AS personId, p.name, p.role, s.by_pin AS byPin, k.zone, k.cooks_may_change AS cooksMayChange, s.seen_at AS seenAt
        FROM signed_in s
        JOIN person p ON p.kitchen_id = s.kitchen_id AND p.id = s.person_id AND p.archived_at IS NULL
        JOIN kitchen k ON k.id = s.kitchen_id

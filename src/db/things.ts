@@ -181,3 +181,9 @@ export async function awayWithIngredient(
     );
   await putAway(sql, 'ingredient', kitchenId, id, at);
 }
+
+/** Takes the next version of something that is written without anybody having seen the one before. */
+export const bump = (sql: Sql, table: Thing | 'kitchen', kitchenId: string, id: string): Promise<number> =>
+  table === 'kitchen'
+    ? run(sql, 'UPDATE kitchen SET version = version + 1 WHERE id = ?', [kitchenId])
+    : run(sql, `UPDATE ${table} SET version = version + 1 WHERE kitchen_id = ? AND id = ?`, [kitchenId, id]);

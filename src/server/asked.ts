@@ -1,12 +1,11 @@
 import 'server-only';
 import type { ZodType } from 'zod';
-import { may, type Worker } from './roles';
+import { may, type Rank, type Worker } from './roles';
 import { worker } from './session';
-import type { PersonRole } from '@/db/people';
 
 interface Asked<Args extends readonly unknown[], Answer> {
   /** The least that somebody must be to ask. */
-  readonly role: PersonRole;
+  readonly role: Rank;
   /** What may be asked with: anything else is answered as if nobody had asked. */
   readonly of: ZodType<Args>;
   /** The answer to whoever may not ask, and to what cannot be asked. */

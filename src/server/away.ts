@@ -9,7 +9,7 @@ export async function awayRows(
   who: Worker,
   table: Thing,
 ): Promise<{ id: string; name: string; since: string }[]> {
-  if (!may(who.role, 'manager')) return [];
+  if (!may(who.role, 'changer')) return [];
   const rows = await awayOf(database(), table, who.kitchenId);
   return rows.map(({ id, name, at }) => ({ id, name, since: dayIn(who.zone, at) }));
 }

@@ -9,7 +9,7 @@ import { now } from './clock';
 import { database } from './database';
 import { env, overHttps } from './env';
 import { log } from './log';
-import type { Worker } from './roles';
+import { rankOf, type Worker } from './roles';
 
 /** What the sealed cookie carries: which row of those who are signed in. All else is asked of the database, each time. */
 interface SessionData {
@@ -66,11 +66,11 @@ export async function worker(): Promise<Worker | undefined> {
     seenSignedIn(database(), kitchenId, id, at).catch((error: unknown) =>
       log.warn({ err: error }, 'who was seen could not be written down'),
     );
-  const { personId, name, role, byPin, zone } = found;
+  const { personId, name, role, byPin, zone, cooksMayChange } = found;
   return {
     kitchenId,
     person: { id: personId, name, role },
-    role: byPin && role === 'manager' ? 'cook' : role,
+    role: rankOf(role, byPin, cooksMayChange),
     zone,
     signedIn: id,
   };
@@ -90,4 +90,4 @@ export async function kitchenHere(): Promise<{ id: string; name: string }> {
   return kitchen;
 }
 
-export { may, type Worker } from './roles';
+export { may, roleWords, type Worker } from './roles';

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { usePathname, useRouter } from 'next/navigation';
+import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Nav from 'react-bootstrap/Nav';
 import Navbar from 'react-bootstrap/Navbar';
@@ -16,13 +17,15 @@ interface Props {
   /** Whether the role is less than the person's own, because a PIN has opened. */
   readonly byPin: boolean;
   readonly signOut: () => Promise<void>;
+  /** What is at hand on every screen. */
+  readonly tools?: ReactNode;
 }
 
 /** Stations that work: what is not open yet takes no room. */
 const OPEN = STATIONS.filter((s) => s.open);
 
 /** The bar every screen hangs from: the stations in the order of the work, and who is at work. */
-export function IronBar({ kitchen, person, role, byPin, signOut }: Props) {
+export function IronBar({ kitchen, person, role, byPin, signOut, tools }: Props) {
   const router = useRouter();
   useHotkeys(
     OPEN.map((s) => s.key),
@@ -57,6 +60,7 @@ export function IronBar({ kitchen, person, role, byPin, signOut }: Props) {
           </Nav>
         </nav>
         <div className="at-work d-flex flex-wrap align-items-center gap-3 py-1">
+          {tools}
           <Link prefetch={false} href="/house" title="What holds for the whole kitchen">
             This kitchen
           </Link>
@@ -72,16 +76,20 @@ export function IronBar({ kitchen, person, role, byPin, signOut }: Props) {
             {person}, {role}
             {byPin && ' by PIN'}
           </Link>
-          <form action={signOut}>
-            <Button type="submit" variant="outline-light" size="sm">
-              Sign out
-            </Button>
-          </form>
+          <SignOut act={signOut} />
         </div>
       </Navbar.Collapse>
     </Navbar>
   );
 }
+
+const SignOut = ({ act }: { readonly act: () => Promise<void> }) => (
+  <form action={act}>
+    <Button type="submit" variant="outline-light" size="sm">
+      Sign out
+    </Button>
+  </form>
+);
 
 function StationLink({ station: s }: { readonly station: (typeof OPEN)[number] }) {
   const path = usePathname();

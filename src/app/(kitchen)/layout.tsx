@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { MissingProvider } from '@/features/buy/own/components/missing-provider';
+import { UndoKey } from '@/features/changes/components/undo-key';
 import { findIngredients } from '@/features/find/actions';
 import { ModelNotice } from '@/features/house/components/model-moved';
 import { unseenMoves } from '@/features/house/queries';
@@ -7,7 +8,7 @@ import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
 import { costedWithin, todayIn } from '@/server/kitchen';
-import { mustWork } from '@/server/session';
+import { may, mustWork, roleWords } from '@/server/session';
 import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
@@ -33,9 +34,10 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
               <IronBar
                 kitchen={name}
                 person={who.person.name}
-                role={who.role}
-                byPin={who.role !== who.person.role}
+                role={roleWords(who.role)}
+                byPin={roleWords(who.role) !== who.person.role}
                 signOut={signOut}
+                tools={may(who.role, 'cook') && <UndoKey />}
               />
               <main id="work" tabIndex={-1}>
                 <ModelNotice unseen={unseen} />

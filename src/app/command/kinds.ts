@@ -4,7 +4,10 @@ import { commands as lists } from '@/features/buy/lists/commands';
 import { commands as own } from '@/features/buy/own/commands';
 import { commands as prices } from '@/features/buy/commands';
 import { commands as purchases } from '@/features/buy/purchases/commands';
+import { commands as changes } from '@/features/changes/commands';
 import { commands as house } from '@/features/house/commands';
+import { commands as settings } from '@/features/house/settings/commands';
+import { commands as stove } from '@/features/house/stove/commands';
 import { commands as people } from '@/features/people/commands';
 import { commands as pots } from '@/features/pot/commands';
 import { commands as plates } from '@/features/pour/commands';
@@ -32,5 +35,8 @@ export const kinds = (): ReadonlyMap<string, AnyDeclared> =>
     ...schools,
     ...taught,
     ...people,
+    ...changes,
     ...house,
+    ...settings,
+    ...stove,
   ]));

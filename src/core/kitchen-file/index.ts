@@ -2,10 +2,13 @@
 export {
   FORMAT,
   FORMAT_VERSION,
+  Hob,
   KitchenFile,
   OwnHands,
+  Plate,
   Recipe,
   SharedHands,
+  Vessel,
   type GoodsLine,
   type WrittenArticle,
   type WrittenIngredient,
@@ -16,7 +19,7 @@ export {
   type WrittenVessel,
   type WrittenWaste,
 } from './schema';
-export { Article, Columns } from './schema-buying';
+export { Article, Columns, Supplier } from './schema-buying';
 export { Basis, Ingredient } from './schema-larder';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';

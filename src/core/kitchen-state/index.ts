@@ -3,4 +3,4 @@ export { KitchenState, stateFrom, type StateArticle } from './state';
 export { historyFrom, type ArticleHistory, type Counted, type History, type PricePoint } from './history';
 export { historyMerged, mergeTargets, withoutMerged } from './merges';
 export { ownConstants } from './own-constants';
-export { insteadOf, namedBy, usersOf, type Users } from './uses';
+export { insteadOf, namedBy, usersOf, usesIn, type Users } from './uses';

@@ -78,3 +78,24 @@ export function insteadOf(state: Cooked, kind: Named, from: string, to: string):
     }),
   };
 }
+
+/** Who uses what, for whoever asks about many things: the kitchen is gone through once. */
+export function usesIn(state: Cooked): (kind: Named, id: string) => Users {
+  const found = new Map<string, { recipes: WrittenRecipe[]; plates: WrittenPlate[] }>();
+  const note = (of: WrittenRecipe | WrittenPlate): void => {
+    for (const [kind, ids] of namedBy(of))
+      for (const id of ids) {
+        if (kind === 'recipe' && id === of.id) continue;
+        const key = `${kind}:${id}`;
+        const users = found.get(key) ?? { recipes: [], plates: [] };
+        found.set(key, users);
+        if ('steps' in of) users.recipes.push(of);
+        else users.plates.push(of);
+      }
+  };
+  for (const r of state.recipes) note(r);
+  for (const p of state.plates) note(p);
+  return (kind, id) => found.get(`${kind}:${id}`) ?? NOBODY;
+}
+
+const NOBODY: Users = { recipes: [], plates: [] };

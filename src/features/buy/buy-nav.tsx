@@ -7,6 +7,7 @@ const PAGES = [
   ['/buy/purchases', 'Purchases'],
   ['/buy/lists', 'Price lists'],
   ['/buy/larder', 'Larder'],
+  ['/buy/suppliers', 'Suppliers'],
 ] as const;
 
 /** The pages of the buying station. */

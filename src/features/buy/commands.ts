@@ -21,7 +21,7 @@ const rowOf = (costed: CostedKitchen, id: string) =>
  */
 const changePrice = declare({
   wire: PRICE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: {
     table: 'supplier_article',
@@ -53,7 +53,7 @@ const changePrice = declare({
 /** A new usable yield, set by hand: dated today, an estimate until a test measures it. */
 const changeYield = declare({
   wire: YIELD,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: {
     table: 'ingredient',

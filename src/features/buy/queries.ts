@@ -124,7 +124,7 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
     since,
     order,
     mark: costing.state.kitchen.decimalMark,
-    mayEdit: may(who.role, 'manager') && day === today && known === 'since',
+    mayEdit: may(who.role, 'changer') && day === today && known === 'since',
     total: sorted.length,
     rows: sorted.slice(0, AT_ONCE).map((s) => priceRow(kitchen, s.ingredient.id, before)),
     reached: reachedBy(

@@ -14,6 +14,7 @@ import { costedKitchen, standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
 import { TAKEN } from './commands';
+import type { SettingsTyped } from './settings/wire';
 
 /** Minutes of hands of a kind of step: what is usual, and what this kitchen says. */
 export interface HandsRow {
@@ -45,6 +46,7 @@ export interface HousePage {
   readonly mayEdit: boolean;
   readonly version: number;
   readonly mark: DecimalMark;
+  readonly settings: SettingsTyped;
   readonly hands: readonly HandsRow[];
   readonly shared: {
     readonly usualBatch: number;
@@ -90,6 +92,22 @@ function handsOf(kitchen: KitchenState['kitchen']): Pick<HousePage, 'hands' | 's
   };
 }
 
+/** The settings as they are typed. */
+function settingsTyped(kitchen: KitchenState['kitchen']): SettingsTyped {
+  const typed = (x: number | undefined): string =>
+    x === undefined ? '' : String(x).replace('.', kitchen.decimalMark);
+  const { name, currency, zone, locale } = kitchen;
+  return {
+    name,
+    currency,
+    zone,
+    locale,
+    tax: typed(kitchen.usualTaxPct),
+    target: typed(kitchen.usualTargetPct),
+    cooks: kitchen.cooksMayChange ? 'recipes and prices' : 'own work',
+  };
+}
+
 export async function housePage(who: Worker): Promise<HousePage> {
   const { state } = await standingKitchen(who.kitchenId);
   const { kitchen } = state;
@@ -103,6 +121,7 @@ export async function housePage(who: Worker): Promise<HousePage> {
     mayEdit: may(who.role, 'manager'),
     version,
     mark: kitchen.decimalMark,
+    settings: settingsTyped(kitchen),
     ...handsOf(kitchen),
     moved: moves.map((m) => ({
       id: m.id,

@@ -1,14 +1,15 @@
 import 'server-only';
 import { refuse } from '@/core/trouble';
 import { deviceOf, endDevice } from '@/db/devices';
-import { secretsOf, setPassword } from '@/db/people';
+import { newId } from '@/db/ids';
+import { everybodyOf, leave, managersLocked, putPerson, secretsOf, setPassword } from '@/db/people';
 import { endOthers, endSignedIn, FREE_TRIES, signedInOf, takeTry, tryWasRight } from '@/db/sign-ins';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { hashSecret, isSecret } from '@/server/passwords';
 import { may } from '@/server/roles';
 import { tooSoon } from './service';
-import { END_DEVICE, END_SIGNED_IN, PASSWORD } from './wire';
+import { END_DEVICE, END_SIGNED_IN, PASSWORD, PERSON, PERSON_AWAY } from './wire';
 
 const gone = (what: string): Refused =>
   new Refused(refuse('gone', '', `${what} has been ended already.`).trouble);
@@ -73,4 +74,97 @@ const device = declare({
   },
 });
 
-export const commands = [password, signedIn, device];
+const refused = (code: string, path: string, message: string): Refused =>
+  new Refused(refuse(code, path, message).trouble);
+
+const LAST =
+  'This is the last manager: a kitchen that nobody manages could never be changed again. Make somebody else a manager first.';
+
+/** Somebody new, or another name, role, password or PIN. Whoever has another role or password is signed in anew. */
+const person = declare({
+  wire: PERSON,
+  role: 'manager',
+  moves: 'nothing that is costed',
+  async look({ id, name, role, password: secret, pin }, { who }) {
+    const all = await everybodyOf(database(), who.kitchenId);
+    const before = all.find((p) => p.id === id);
+    if (id !== null && (!before || before.leftAt)) throw refused('gone', '', 'This person has left.');
+    const twin = all.find((p) => p.id !== id && p.name.toLowerCase() === name.toLowerCase());
+    if (twin)
+      throw refused(
+        'name-twice',
+        'name',
+        twin.leftAt
+          ? `“${twin.name}” worked here before and has left: bring them back, or write the name otherwise.`
+          : `“${twin.name}” works here already: two people with one name could not be told apart at the door.`,
+      );
+    if (id === null && secret === '')
+      throw refused(
+        'no-password',
+        'password',
+        'A password is needed to begin with: they can change it themselves.',
+      );
+    return {
+      before: before ? { name: before.name, role: before.role } : null,
+      id: id ?? newId(),
+      hashes: {
+        password: secret === '' ? undefined : await hashSecret(secret),
+        pin: pin === '' ? undefined : await hashSecret(pin),
+      },
+      after: { name, role },
+    };
+  },
+  async write({ sql, kitchenId, at, who }, _body, { id, before, after, hashes }) {
+    if (before?.role === 'manager' && after.role !== 'manager') await mustNotBeLast(sql, kitchenId, id);
+    await putPerson(sql, kitchenId, { id, ...after }, hashes);
+    if (hashes.password !== undefined || (before && before.role !== after.role))
+      await endOthers(sql, kitchenId, id, id === who.person.id ? who.signedIn : undefined, at);
+    return {
+      value: { id },
+      what: 'person',
+      subject: id,
+      before,
+      // That a secret was set is said; what it is, nowhere.
+      after: {
+        ...after,
+        ...(hashes.password ? { password: 'set' } : {}),
+        ...(hashes.pin ? { pin: 'set' } : {}),
+      },
+    };
+  },
+});
+
+async function mustNotBeLast(
+  sql: Parameters<typeof managersLocked>[0],
+  kitchenId: string,
+  id: string,
+): Promise<void> {
+  const managers = await managersLocked(sql, kitchenId);
+  if (managers.every((m) => m === id)) throw refused('last-manager', 'role', LAST);
+}
+
+const personAway = declare({
+  wire: PERSON_AWAY,
+  role: 'manager',
+  moves: 'nothing that is costed',
+  async look({ id, away }, { who }) {
+    const found = (await everybodyOf(database(), who.kitchenId)).find((p) => p.id === id);
+    if (!found || away === (found.leftAt !== null))
+      throw refused('gone', '', away ? 'This person has left already.' : 'This person works here already.');
+    return found;
+  },
+  async write({ sql, kitchenId, at }, { id, away }, { name, role }) {
+    if (away && role === 'manager') await mustNotBeLast(sql, kitchenId, id);
+    await leave(sql, kitchenId, id, away ? at : null);
+    if (away) await endOthers(sql, kitchenId, id, undefined, at);
+    return {
+      value: null,
+      what: away ? 'left' : 'came back',
+      subject: id,
+      before: { name, role, away: !away },
+      after: { name, role, away },
+    };
+  },
+});
+
+export const commands = [password, signedIn, device, person, personAway];

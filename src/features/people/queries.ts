@@ -1,12 +1,12 @@
 import 'server-only';
 import { clockIn, dayIn } from '@/core/day';
 import { devicesOf } from '@/db/devices';
-import { peopleOf, type Person } from '@/db/people';
+import { everybodyOf, peopleOf, type Person, type PersonRole } from '@/db/people';
 import { kitchenWords } from '@/db/read-kitchen';
 import { database } from '@/server/database';
 import { refusals, signedInWhere, type WhyRefused } from '@/db/sign-ins';
 import { now } from '@/server/clock';
-import { kitchenHere, may, thisDevice, type Worker } from '@/server/session';
+import { kitchenHere, may, roleWords, thisDevice, type Worker } from '@/server/session';
 
 /** Who stands on the sign-in page. */
 export async function peopleHere(): Promise<{ kitchen: string; people: Person[] }> {
@@ -47,6 +47,16 @@ export interface RefusalRow {
   readonly times: number;
 }
 
+/** Somebody who works here. */
+export interface PersonRow {
+  readonly id: string;
+  readonly name: string;
+  readonly role: PersonRole;
+  readonly hasPin: boolean;
+  /** Day since which they are gone. */
+  readonly left?: string | undefined;
+}
+
 /** Who is in: one's own places and password; for a manager everybody's, the devices, and what the door refused. */
 export interface PeoplePage {
   readonly manager: boolean;
@@ -56,6 +66,8 @@ export interface PeoplePage {
   readonly signedIn: readonly SignedInRow[];
   readonly devices: readonly DeviceRow[];
   readonly refused: readonly RefusalRow[];
+  /** Everybody who works here, and who has left: a manager's. */
+  readonly people: readonly PersonRow[];
   /** What this device is called, if it is let in. */
   readonly thisDevice?: string | undefined;
 }
@@ -64,15 +76,16 @@ export async function peoplePage(who: Worker): Promise<PeoplePage> {
   const { kitchenId, zone } = who;
   const manager = may(who.role, 'manager');
   const told = (at: Date): string => `${dayIn(zone, at)} ${clockIn(zone, at)}`;
-  const [places, devices, refused, here] = await Promise.all([
+  const [places, devices, refused, here, people] = await Promise.all([
     signedInWhere(database(), kitchenId, manager ? undefined : who.person.id, now()),
     manager ? devicesOf(database(), kitchenId) : [],
     manager ? refusals(database(), kitchenId) : [],
     thisDevice(kitchenId),
+    manager ? everybodyOf(database(), kitchenId) : [],
   ]);
   return {
     manager,
-    byPin: who.role !== who.person.role,
+    byPin: roleWords(who.role) !== who.person.role,
     name: who.person.name,
     signedIn: places.map((s) => ({
       id: s.id,
@@ -91,6 +104,7 @@ export async function peoplePage(who: Worker): Promise<PeoplePage> {
       here: d.id === here?.id,
     })),
     refused: refused.map(({ at, name, ...r }) => ({ ...r, at: told(at), name: name ?? 'a name nobody has' })),
+    people: people.map(({ leftAt, ...p }) => ({ ...p, left: leftAt ? dayIn(zone, leftAt) : undefined })),
     thisDevice: here?.name,
   };
 }

@@ -25,6 +25,36 @@ export const END_SIGNED_IN = wire<null, null>()({
 /** Ends a device: no PIN opens on it any more. */
 export const END_DEVICE = wire<null, null>()({ kind: 'device.end', version: 1, body: z.object({ id: ID }) });
 
+const ROLE = z.enum(['manager', 'cook', 'reader']);
+const PIN = z.union([z.literal(''), z.string().regex(/^\d{4,6}$/, 'A PIN is four to six digits.')]);
+/** Somebody who works here: new where there is no id. A password or PIN that is empty stays as it is. */
+export const PersonTyped = z.object({
+  name: z
+    .string()
+    .trim()
+    .min(1, 'What is their name?')
+    .max(120, {
+      error: ({ input }) => `A name has at most 120 characters; this has ${String(input).length}.`,
+    }),
+  role: ROLE,
+  password: z.union([z.literal(''), NEW_PASSWORD]),
+  pin: PIN,
+});
+export type PersonTyped = z.infer<typeof PersonTyped>;
+export const PERSON = wire<{ readonly id: string }, null>()({
+  kind: 'person.keep',
+  version: 1,
+  body: PersonTyped.extend({ id: ID.nullable() }),
+});
+/** Somebody leaves, or comes back. */
+export const PERSON_AWAY = wire<null, null>()({
+  kind: 'person.away',
+  version: 1,
+  body: z.object({ id: ID, away: z.boolean() }),
+});
+
+export const keepPerson = sender(PERSON);
+export const putPersonAway = sender(PERSON_AWAY);
 export const changePassword = sender(PASSWORD);
 export const endSignedIn = sender(END_SIGNED_IN);
 export const endDevice = sender(END_DEVICE);

@@ -55,7 +55,7 @@ function refuseStrayIds(recipe: WrittenRecipe, others: readonly WrittenRecipe[])
  */
 const keepSheet = declare({
   wire: SHEET,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: {
     table: 'recipe',
@@ -111,7 +111,7 @@ const SERVED_TO = 100;
 /** Sets how hot it is served. It moves no line, so whoever writes on the sheet is not in its way. */
 const served = declare({
   wire: SERVED,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, at }, { state }) {
     const here = await state();

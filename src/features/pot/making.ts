@@ -80,7 +80,7 @@ const LONGEST_LINE = 200;
 /** A new sheet: empty, like another one, or out of pasted lines. A line nobody can read stands as it was pasted. */
 const make = declare({
   wire: NEW_SHEET,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ name, vessel, hob, like, lines }, { costed }) {
     const { costing } = await costed();
@@ -155,7 +155,7 @@ const make = declare({
 /** Calls a sheet otherwise, or notes something of it. Lines and plates that take it go by what it is, not what it is called. */
 const named = declare({
   wire: SHEET_NAMED,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: {
     table: 'recipe',
@@ -188,7 +188,7 @@ const named = declare({
 /** Puts a sheet away: refused while something lives from it, unless something else is said to take its place everywhere. */
 const away = declare({
   wire: SHEET_AWAY,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, away: gone, instead }, { state, who }) {
     const here = await state();

@@ -149,7 +149,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     recipe,
     version: versions.recipes.get(id) ?? 1,
     past: await sheetPast(database(), who.kitchenId, id),
-    mayEdit: may(who.role, 'manager'),
+    mayEdit: may(who.role, 'changer'),
     mark: state.kitchen.decimalMark,
     measures: state.measures,
     ...reachOf(costing, id, named),

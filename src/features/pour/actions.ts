@@ -20,7 +20,7 @@ const MOST = 12;
 
 /** What may stand on a plate and fits some words: what is cooked here first, then ingredients and their trim. */
 export const findForPlate = asked(
-  { role: 'manager', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  { role: 'changer', of: z.tuple([z.string().max(200)]), otherwise: [] },
   async (who, wanted): Promise<Platable[]> => {
     const { costing } = await costedKitchen(who.kitchenId);
     const cooked = costing.state.recipes.flatMap((r): Platable[] => [

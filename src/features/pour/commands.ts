@@ -11,7 +11,7 @@ import { PLATE } from './wire';
 /** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
 const keepPlate = declare({
   wire: PLATE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: {
     table: 'plate',

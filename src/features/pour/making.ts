@@ -37,7 +37,7 @@ function mustBeThere(here: KitchenState, id: string): WrittenPlate {
 /** A new plate, with what plates here usually begin with. */
 const make = declare({
   wire: NEW_PLATE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ name, like }, { state }) {
     const here = await state();
@@ -62,7 +62,7 @@ const make = declare({
 
 const lines = declare({
   wire: PLATE_LINES,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: CHANGES,
   async look({ id, lines: wanted }, { costed }) {
@@ -102,7 +102,7 @@ function share(typed: string, path: string, here: KitchenState): number | undefi
 
 const head = declare({
   wire: PLATE_HEAD,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: CHANGES,
   async look({ id, name, tax, target }, { state }) {
@@ -125,7 +125,7 @@ const head = declare({
 /** Nothing lives from a plate: it goes and comes back as it was. */
 const away = declare({
   wire: PLATE_AWAY,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, away: gone }, { state, who }) {
     const here = await state();

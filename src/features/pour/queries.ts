@@ -75,7 +75,7 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
     version: kitchen.versions.plates.get(id) ?? 1,
     mark: kitchen.costing.state.kitchen.decimalMark,
     measures: kitchen.costing.state.measures,
-    mayEdit: may(who.role, 'manager'),
+    mayEdit: may(who.role, 'changer'),
     lines: found.lines.map((line) => lineData(kitchen, line)),
   };
 }

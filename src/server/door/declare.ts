@@ -2,11 +2,10 @@ import type { Supply } from '@/core/prices';
 import type { KitchenState } from '@/core/kitchen-state';
 import type { Trouble } from '@/core/trouble';
 import type { Aggregate } from '@/db/edits';
-import type { PersonRole } from '@/db/people';
 import type { Connection } from '@/db/sql';
 import type { Wire } from '@/wire';
 import type { CostedKitchen } from '../kitchen';
-import type { Worker } from '../roles';
+import type { Rank, Worker } from '../roles';
 
 /** Thrown anywhere in a write to have nothing of it happen, with the trouble for whoever asked. */
 export class Refused extends Error {
@@ -58,12 +57,15 @@ export interface Wrote<Answer> {
   readonly subject: string;
   readonly before: unknown;
   readonly after: unknown;
+  /** The change that it takes back. */
+  readonly undoes?: string | undefined;
   /** Further changes that came with it. */
   readonly also?: readonly {
     readonly what: string;
     readonly subject: string;
     readonly before: unknown;
     readonly after: unknown;
+    readonly undoes?: string | undefined;
   }[];
 }
 
@@ -79,7 +81,7 @@ export interface Changed<Body, Theirs> {
 export interface Declared<Body, Answer, Theirs, Ready> {
   readonly wire: Wire<Body, Answer, Theirs>;
   /** The least that somebody must be. */
-  readonly role: PersonRole;
+  readonly role: Rank;
   /** Whether any cost can be another for it: what cannot need not have everything costed anew. */
   readonly moves: 'costs' | 'nothing that is costed';
   readonly changes?: Changed<Body, Theirs>;

@@ -16,7 +16,7 @@ import { noRoom } from '../disk';
 import { env } from '../env';
 import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
 import { log } from '../log';
-import { may, type Worker } from '../roles';
+import { may, roleWords, type Rank, type Worker } from '../roles';
 import { inTurn } from '../turns';
 import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
 
@@ -63,8 +63,7 @@ export async function perform(
       'unknown-kind',
       'This was written by another version of Half Pot, which this one does not know: load the page again.',
     );
-  if (!may(who.role, declared.role))
-    return no('not-allowed', `A ${who.role} may look at this but not change it; a ${declared.role} may.`);
+  if (!may(who.role, declared.role)) return no('not-allowed', mayNot(who.role, declared.role));
   const room = await noRoom();
   if (room) return no('no-room', room);
   const body = readBody(declared, envelope);
@@ -87,6 +86,9 @@ export async function perform(
     forgetOld();
   }
 }
+
+const mayNot = (rank: Rank, least: Rank): string =>
+  `A ${roleWords(rank)} may look at this but not change it; ${least === 'changer' ? 'a manager may, or a cook where the house lets cooks change recipes and prices' : `a ${least} may`}.`;
 
 /** How the thing stands now, for whoever was overtaken; undefined where that cannot be told, which is no reason to say less. */
 async function otherSide({ changes, wire }: AnyDeclared, body: unknown, looking: Looking): Promise<unknown> {
@@ -173,7 +175,7 @@ async function tryOnce(
     const version = await takeSeen(sql, declared, body, looking);
     const writing: Writing = { sql, who, kitchenId, at: looking.at, today: looking.today, version };
     const { value, also = [], ...change } = await declared.write(writing, body, ready);
-    for (const { what, subject, before: was, after } of [change, ...also])
+    for (const { what, subject, before: was, after, undoes } of [change, ...also])
       await recordChange(sql, {
         kitchenId,
         personId: who.person.id,
@@ -182,6 +184,7 @@ async function tryOnce(
         subjectId: subject,
         before: was,
         after,
+        undoes,
       });
     if (declared.moves === 'costs') await moveRevision(sql, kitchenId);
     const reply = { ok: true as const, value, version };

@@ -1,10 +1,27 @@
+import { UsualBasis } from '@/features/buy/larder/components/usual-basis';
+import { larderPage } from '@/features/buy/larder/queries';
 import { HouseView } from '@/features/house/components/house-view';
 import { housePage } from '@/features/house/queries';
+import { TrimmingHere } from '@/features/trim/schools/components/trimming-form';
+import { schoolsPage } from '@/features/trim/schools/queries';
 import { mustWork } from '@/server/session';
 
 export const metadata = { title: 'This kitchen' };
 
 export default async function House() {
-  const page = await housePage(await mustWork());
-  return <HouseView key={page.version} page={page} />;
+  const who = await mustWork();
+  const [page, larder, schools] = await Promise.all([housePage(who), larderPage(who), schoolsPage(who)]);
+  const { basis, maySet, kitchenVersion } = larder;
+  return (
+    <HouseView
+      key={page.version}
+      page={page}
+      also={
+        <>
+          <TrimmingHere page={{ ...schools, rows: [], plates: [] }} />
+          <UsualBasis page={{ basis, maySet, kitchenVersion }} />
+        </>
+      }
+    />
+  );
 }

@@ -8,5 +8,5 @@ export default async function Pots({ searchParams }: { searchParams: Promise<Rec
   const { order } = await searchParams;
   const who = await mustWork();
   const [found, away] = await Promise.all([pots(who, '', order), awayPots(who)]);
-  return <PotList pots={found} order={order} away={away} mayEdit={may(who.role, 'manager')} />;
+  return <PotList pots={found} order={order} away={away} mayEdit={may(who.role, 'changer')} />;
 }

@@ -7,5 +7,5 @@ export const metadata = { title: 'Plates' };
 export default async function Pour() {
   const who = await mustWork();
   const [all, away] = await Promise.all([plates(who), awayPlates(who)]);
-  return <PlateList plates={all} away={away} mayEdit={may(who.role, 'manager')} />;
+  return <PlateList plates={all} away={away} mayEdit={may(who.role, 'changer')} />;
 }

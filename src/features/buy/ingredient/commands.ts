@@ -43,7 +43,7 @@ function basisTyped(
 
 const setBasis = declare({
   wire: BASIS,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: ONE_INGREDIENT,
   async look(wanted, looking) {
@@ -67,7 +67,7 @@ const setBasis = declare({
 
 const setSetting = declare({
   wire: SETTING,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: ONE_INGREDIENT,
   async look({ id, boughtAs }, looking) {
@@ -84,7 +84,7 @@ const setSetting = declare({
 /** Books how much is there: the quantity a first-in-first-out price stands on. */
 const count = declare({
   wire: COUNT,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: ONE_INGREDIENT,
   async look({ id, typed }, looking) {
@@ -105,7 +105,7 @@ const FARTHEST = 3;
 /** Books what a pack really held when it was weighed: its price per kilo follows. */
 const weighPack = declare({
   wire: WEIGHING,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: ONE_INGREDIENT,
   async look({ id, article: articleId, typed }, looking) {

@@ -104,7 +104,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     id,
     name: supply.ingredient.name,
     version: versions.ingredients.get(id) ?? 1,
-    mayEdit: may(who.role, 'manager'),
+    mayEdit: may(who.role, 'changer'),
     today,
     mark: state.kitchen.decimalMark,
     measures: state.measures,

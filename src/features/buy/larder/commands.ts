@@ -26,7 +26,7 @@ const ONE_INGREDIENT = {
 /** Takes a reference ingredient into the kitchen under a name: a copy of the kitchen's own from then on. */
 const take = declare({
   wire: TAKE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ reference, name }, { state, today, at }) {
     const here = await state();
@@ -52,7 +52,7 @@ const take = declare({
  */
 const merge = declare({
   wire: MERGE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: ONE_INGREDIENT,
   async look({ id, into }, { state }) {
@@ -76,7 +76,7 @@ const merge = declare({
 /** Takes a merge apart again. */
 const apart = declare({
   wire: APART,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: ONE_INGREDIENT,
   async look({ id }, { who }) {
@@ -93,7 +93,7 @@ const apart = declare({
 /** Defines a measure of the house's own. */
 const defineMeasure = declare({
   wire: MEASURE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ name, amount }, { state }) {
     const here = await state();
@@ -113,7 +113,7 @@ const defineMeasure = declare({
 /** Puts a measure away, unless an amount somewhere is written in it. */
 const dropMeasure = declare({
   wire: NO_MEASURE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id }, { state }) {
     const here = await state();

@@ -6,6 +6,7 @@ import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
 import { kitchenVersion, mergesOf } from '@/db/larder';
 import { database } from '@/server/database';
+import { awayRows } from '@/server/away';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { findThings } from '@/server/things';
@@ -57,6 +58,10 @@ export interface LarderPage {
   }[];
   readonly measures: readonly (HouseMeasure & { readonly id: string })[];
   readonly mayEdit: boolean;
+  /** Ingredients that were put away. */
+  readonly away: Awaited<ReturnType<typeof awayRows>>;
+  /** Whether what holds for the whole kitchen may be set. */
+  readonly maySet: boolean;
   /** Which price counts where an ingredient does not say otherwise. */
   readonly basis: Basis;
   readonly kitchenVersion: number;
@@ -151,7 +156,9 @@ export async function larderPage(who: Worker): Promise<LarderPage> {
     starting: searchOf(kitchen.costing)('').length - state.ingredients.length,
     merges: await mergesOf(database(), who.kitchenId),
     measures: state.measures,
-    mayEdit: may(who.role, 'manager'),
+    mayEdit: may(who.role, 'changer'),
+    away: await awayRows(who, 'ingredient'),
+    maySet: may(who.role, 'manager'),
     basis: state.kitchen.priceBasis,
     kitchenVersion: await kitchenVersion(database(), who.kitchenId),
   };

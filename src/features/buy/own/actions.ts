@@ -50,7 +50,7 @@ const saysOf = (row: ReferenceIngredient): string =>
 
 /** Starting points that fit a name nothing in the kitchen has, nearest first. */
 export const startingLike = asked(
-  { role: 'manager', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  { role: 'changer', of: z.tuple([z.string().max(200)]), otherwise: [] },
   async (who, said): Promise<Starting[]> => {
     const { state } = await standingKitchen(who.kitchenId);
     const taken = new Set(state.ingredients.flatMap((i) => i.reference ?? []));

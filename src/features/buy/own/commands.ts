@@ -89,7 +89,7 @@ function eachOf(
 /** An ingredient of the kitchen's own, out of its label. */
 const own = declare({
   wire: OWN,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look(typed, { state, today, at, who }) {
     const here = await state();
@@ -141,7 +141,7 @@ const own = declare({
     await insertIngredients(sql, kitchenId, [ingredient], place);
     return {
       value: { id: ingredient.id, remarks },
-      what: 'ingredient',
+      what: 'ingredient made',
       subject: ingredient.id,
       before: null,
       after: ingredient,
@@ -168,7 +168,7 @@ function piece(typed: string, pack: string, state: KitchenState): { unit: CountU
 /** The first price of an ingredient: an article of a supplier, who may be new too, and what it costs from today. */
 const firstPrice = declare({
   wire: FIRST_PRICE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look(typed, { state, today }) {
     const here = await state();
@@ -234,7 +234,7 @@ const firstPrice = declare({
 /** What one of an ingredient weighs, where a line asked for it. */
 const oneWeighs = declare({
   wire: ONE_WEIGHS,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, typed }, { state }) {
     const here = await state();
@@ -253,7 +253,7 @@ const oneWeighs = declare({
 /** Calls an ingredient otherwise: lines and plates go by what it is. */
 const named = declare({
   wire: INGREDIENT_NAMED,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   changes: {
     table: 'ingredient',
@@ -293,7 +293,7 @@ function holding(here: KitchenState, id: string): string | undefined {
 
 const away = declare({
   wire: INGREDIENT_AWAY,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, away: gone, instead }, { state, who }) {
     const here = await state();
@@ -365,7 +365,7 @@ const HTTP = /^https?:\/\/[^\s/]+/;
 /** A supplier by name, and where its list is fetched. */
 const supplier = declare({
   wire: SUPPLIER,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, name, priceList }, { state }) {
     const here = await state();
@@ -395,7 +395,7 @@ const supplier = declare({
 
 const supplierAway = declare({
   wire: SUPPLIER_AWAY,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look({ id, away: gone }, { state, who }) {
     const here = await state();
@@ -403,7 +403,8 @@ const supplierAway = declare({
     if (!gone) {
       const now = await nowOf(database(), 'supplier', who.kitchenId, id);
       if (!now?.away) throw refused('gone', '', 'This supplier stands in the list already.');
-      return { before: null, after: { id, name: now.name } };
+      mustBeOwnName(here.suppliers, now.name, SUPPLIER_NAMED, id);
+      return { before: { away: true }, after: { away: false } };
     }
     if (!before) throw refused('gone', '', 'This supplier has been put away already.');
     const sells = here.articles.filter((a) => a.supplier === id);
@@ -415,11 +416,11 @@ const supplierAway = declare({
         `${listed(sells.map((a) => names.get(a.ingredient) ?? a.name))} ${sells.length === 1 ? 'is' : 'are'} bought from ${before.name}: put ${sells.length === 1 ? 'that' : 'these'} away, or leave the supplier.`,
         { value: sells.length, limit: 0 },
       );
-    return { before, after: null };
+    return { before: { away: false }, after: { away: true } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
     await putAway(sql, 'supplier', kitchenId, id, gone ? at : null);
-    return { value: null, what: 'supplier', subject: id, before, after };
+    return { value: null, what: 'supplier away', subject: id, before, after };
   },
 });
 

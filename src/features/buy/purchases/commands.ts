@@ -24,7 +24,7 @@ const YEARS_BACK = 5;
  */
 const writePurchase = declare({
   wire: PURCHASE,
-  role: 'manager',
+  role: 'changer',
   moves: 'costs',
   async look(wanted, { state, who, at, today }) {
     const here = await state();

@@ -38,7 +38,7 @@ export async function purchaseList(
     more: rows.length > A_PAGE && last ? { on: last.on, id: last.id } : undefined,
     suppliers: costing.state.suppliers.map(({ id, name }) => ({ id, name })),
     supplier: asked.supplier,
-    mayEdit: may(who.role, 'manager'),
+    mayEdit: may(who.role, 'changer'),
   };
 }
 
@@ -315,7 +315,7 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
     credits: found.credits,
     lines,
     total: lines.reduce((sum, l) => sum + l.money, 0),
-    mayEdit: may(who.role, 'manager'),
+    mayEdit: may(who.role, 'changer'),
   };
 }
 

@@ -1,26 +1,30 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import type { HousePage } from '../queries';
+import { Settings } from '../settings/components/settings-form';
 import { Cups } from './cups-choice';
 import { Hands } from './hands-table';
 import { ModelMoved } from './model-moved';
 import { StartingValues } from './starting-values';
 
-/** What belongs to the whole house: what the model moved, better starting values, its hands, its cups. */
-export function HouseView({ page }: { readonly page: HousePage }) {
+/** What belongs to the whole house; beside it what other stations keep for all of it. */
+export function HouseView({ page, also }: { readonly page: HousePage; readonly also?: ReactNode }) {
   return (
     <>
       <h1>This kitchen</h1>
-      <p className="lead-line">
-        What holds for every pot here: how long hands take, and which cups are meant.
-      </p>
-      <div className="mt-4" style={{ maxWidth: '62rem' }}>
-        {page.moved.map((m) => (
-          <ModelMoved key={m.id} move={m} mayEdit={page.mayEdit} />
-        ))}
-        <StartingValues page={page} />
-        <Hands page={page} />
-        <Cups page={page} />
+      <p className="lead-line">What holds for every pot and plate here.</p>
+      <div className="beside mt-3">
+        <div>
+          {page.moved.map((m) => (
+            <ModelMoved key={m.id} move={m} mayEdit={page.mayEdit} />
+          ))}
+          <StartingValues page={page} />
+          <Settings page={page} />
+          <Hands page={page} />
+          <Cups page={page} />
+        </div>
+        <aside>{also}</aside>
       </div>
     </>
   );

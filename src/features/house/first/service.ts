@@ -15,6 +15,7 @@ import { hashSecret } from '@/server/passwords';
 import { inTurn } from '@/server/turns';
 import type { Mistake } from '@/wire';
 import { CUPS_OF } from '../cups';
+import { markOf } from '../settings/mark';
 import type { FirstTyped } from './wire';
 
 /** The demo as the program brings it: what a kitchen to play in is a copy of. */
@@ -41,12 +42,6 @@ function isTheWord(typed: string): Trouble | undefined {
   wrongUntil = Date.now() + WRONG_MS;
   return refuse('wrong-word', 'word', 'That is not the word that the command printed.').trouble;
 }
-
-/** How a locale writes the point before decimals; a point where it is neither that nor a comma. */
-const markOf = (locale: string): '.' | ',' =>
-  new Intl.NumberFormat(locale).formatToParts(1.5).find((p) => p.type === 'decimal')?.value === ','
-    ? ','
-    : '.';
 
 type Begun =
   | { readonly ok: true; readonly kitchenId: string; readonly managerId: string }

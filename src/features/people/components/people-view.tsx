@@ -12,6 +12,7 @@ import { useKept } from '@/ui/use-kept';
 import { letThisDeviceIn } from '../actions';
 import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
 import { endDevice, endSignedIn } from '../wire';
+import { Everybody } from './everybody';
 import { OwnPassword } from './own-password';
 import { ChooseLight } from '@/ui/day-or-night';
 import { useFigures } from '@/ui/figures';
@@ -23,10 +24,10 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Who is in</h1>
+          <h1>People</h1>
           <p className="lead-line">
             {page.manager
-              ? 'Everybody who is signed in, the devices on which a PIN opens, and what the door refused.'
+              ? 'Who works here and what they may, who is signed in, and what the door refused.'
               : 'Where you are signed in, and your password.'}
           </p>
         </div>
@@ -39,6 +40,7 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
       )}
       <div className="beside">
         <div>
+          {page.manager && <Everybody page={page} />}
           <SignedInTable rows={page.signedIn} manager={page.manager} />
           {page.manager && <Refused rows={page.refused} />}
         </div>

@@ -34,6 +34,7 @@ interface Props {
   readonly onTakeTheirs: (theirs: TheirSheet) => void;
   readonly onKeepMine: (theirs: TheirSheet) => void;
   readonly onLearned: () => void;
+  readonly onPriced: () => void;
 }
 
 /** What is done to the lines of a sheet: one more, one elsewhere, one out. */
@@ -99,7 +100,7 @@ export function Ledger(props: Props) {
       </SheetTable>
       {lines.length === 0 && <EmptyPot />}
       {data.mayEdit && <NextStep onAdd={add} />}
-      {data.mayEdit && <NoPrices data={data} pot={pot} onLearned={props.onLearned} />}
+      {data.mayEdit && <NoPrices data={data} pot={pot} onPriced={props.onPriced} />}
       <Trouble says={refusal?.message} />
       {refusal?.theirs && (
         <Theirs
@@ -115,7 +116,7 @@ export function Ledger(props: Props) {
 }
 
 /** What goes in and has no price yet, asked for one after the other. */
-function NoPrices({ data, pot, onLearned }: Pick<Props, 'data' | 'pot' | 'onLearned'>) {
+function NoPrices({ data, pot, onPriced }: Pick<Props, 'data' | 'pot' | 'onPriced'>) {
   const missing = useMissing();
   const names = new Map(data.standsOn.map((s) => [s.id, s.name]));
   const ids = pot.run.inputs.flatMap(({ supply }, i) => {
@@ -127,7 +128,7 @@ function NoPrices({ data, pot, onLearned }: Pick<Props, 'data' | 'pot' | 'onLear
   const more = new Set(ids).size - 1;
   return (
     <section className="mt-3" aria-label="What has no price yet">
-      <missing.NoPrice key={first} ingredient={first} name={names.get(first) ?? ''} there={onLearned} />
+      <missing.NoPrice key={first} ingredient={first} name={names.get(first) ?? ''} there={onPriced} />
       {more > 0 && <p className="quiet small-line mb-0">{more} more after it.</p>}
     </section>
   );

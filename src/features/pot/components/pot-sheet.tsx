@@ -38,6 +38,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             onTakeTheirs={sheet.takeTheirs}
             onKeepMine={sheet.keepMine}
             onLearned={sheet.learned}
+            onPriced={sheet.priced}
           />
           <HowKept keeping={keeping} />
         </div>

@@ -48,6 +48,9 @@ export function SheetTools({
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
         Put it away
       </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
+        What happened to it
+      </Link>
       {open === 'name' && <NameAndNote data={data} version={version} close={close} />}
       {open === 'away' && (
         <PutAway

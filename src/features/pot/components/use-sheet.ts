@@ -70,6 +70,8 @@ export function useSheet(data: PotSheetData) {
   };
   /** Something that the sheet missed has come to be known. */
   const learned = (): void => wishAnew(vessel, hob);
+  /** A price has come to be known: nothing on the sheet says anything else for it. */
+  const priced = (): void => void book.again();
   const sheet = { known, lines, vessel, hob, chosen, pot, keeping };
-  return { ...sheet, learned, choose, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
+  return { ...sheet, learned, priced, choose, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
 }

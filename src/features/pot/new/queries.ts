@@ -23,7 +23,7 @@ export interface NewSheetPage {
 const USUAL = 'as they usually are: is then yours';
 
 export async function newSheetPage(who: Worker, like: string | undefined): Promise<NewSheetPage> {
-  if (!may(who.role, 'manager')) notFound();
+  if (!may(who.role, 'changer')) notFound();
   const { state } = await standingKitchen(who.kitchenId);
   const from = like === undefined ? undefined : state.recipes.find((r) => r.id === like);
   const choices = (

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -39,6 +40,9 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
         Put it away
       </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
+        What happened to it
+      </Link>
       {open === 'head' && <HeadForm data={data} version={version} close={close} />}
       {open === 'copy' && (
         <SidePanel title={`A copy of ${name}`} open close={close}>

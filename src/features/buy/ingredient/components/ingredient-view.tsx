@@ -7,6 +7,7 @@ import { useFigures } from '@/ui/figures';
 import { MovementChart } from '@/ui/movement-chart';
 import { WhyFigure } from '@/ui/why';
 import { UsedBy } from '@/ui/used-by';
+import { IngredientTools } from '../../own/components/ingredient-tools';
 import type { IngredientPage } from '../queries';
 import { AnotherInstead } from './another-instead';
 import { Sellers } from './sellers';
@@ -25,6 +26,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
             {page.note && <span className="dearer"> · {page.note}</span>}
             <UsedBy by={page.usedBy} lead=" · used by " />
           </p>
+          {page.mayEdit && <IngredientTools of={page} users={page.usedBy} />}
         </div>
         <ThreeFigures page={page} />
       </Stack>

@@ -3,11 +3,16 @@
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { AwayList } from '@/ui/away-list';
+import { SidePanel } from '@/ui/side-panel';
 import { useFound } from '@/ui/use-found';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
+import { OwnForm } from '../../own/components/own-form';
+import { putIngredientAway } from '../../own/wire';
 import { findLarder } from '../actions';
 import { keepTaken } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
@@ -20,6 +25,8 @@ import { SheetTable } from '@/ui/sheet-table';
 export function LarderView({ page }: { page: LarderPage }) {
   const { wanted, setWanted, found, answered } = useFound(page.found, findLarder);
   const more = found.hits - found.rows.length;
+  const [making, setMaking] = useState(false);
+  const router = useRouter();
   return (
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
@@ -30,6 +37,11 @@ export function LarderView({ page }: { page: LarderPage }) {
             their range, until this kitchen has weighed.
           </p>
         </div>
+        {page.mayEdit && (
+          <Button variant="outline-primary" className="flex-shrink-0" onClick={() => setMaking(true)}>
+            One of your own
+          </Button>
+        )}
         <Form.Control
           type="search"
           placeholder="Find by any word"
@@ -43,6 +55,12 @@ export function LarderView({ page }: { page: LarderPage }) {
           <Found rows={found.rows} mayEdit={page.mayEdit} />
           {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
           {answered && found.hits === 0 && <p className="quiet">Nothing in the larder fits “{wanted}”.</p>}
+          {page.mayEdit && (
+            <AwayList
+              rows={page.away}
+              bringBack={(id) => putIngredientAway({ id, away: false, instead: null })}
+            />
+          )}
         </div>
         <aside>
           <Merges page={page} />
@@ -50,6 +68,9 @@ export function LarderView({ page }: { page: LarderPage }) {
           <UsualBasis page={page} />
         </aside>
       </div>
+      <SidePanel title="An ingredient of your own" open={making} close={() => setMaking(false)}>
+        <OwnForm name="" kept={(_name, id) => router.push(`/buy/${id}`)} />
+      </SidePanel>
     </>
   );
 }

@@ -17,7 +17,7 @@ const WORDS = {
 type By = keyof typeof WORDS;
 
 /** Which price counts for every ingredient that does not say otherwise. */
-export function UsualBasis({ page }: { page: LarderPage }) {
+export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet' | 'kitchenVersion'> }) {
   const [keep, state] = useKept();
   const { basis } = page;
   const [by, setBy] = useState<By>(basis.by === 'fixed' ? 'latest' : basis.by);
@@ -30,7 +30,7 @@ export function UsualBasis({ page }: { page: LarderPage }) {
       <Form.Select
         aria-label="Which price usually counts"
         value={by}
-        disabled={!page.mayEdit}
+        disabled={!page.maySet}
         onChange={(event) => {
           setBy(event.target.value as By);
           send(event.target.value as By, days);
@@ -51,7 +51,7 @@ export function UsualBasis({ page }: { page: LarderPage }) {
             value={days}
             trouble={state.message}
             describedBy="usual-trouble"
-            disabled={!page.mayEdit}
+            disabled={!page.maySet}
             onTyped={() => undefined}
             onDone={(typed) => send(by, typed)}
           />{' '}

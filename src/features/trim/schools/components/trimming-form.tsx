@@ -1,12 +1,17 @@
+'use client';
+
+import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
+import { Panel } from '@/ui/panel';
 import { Trouble } from '@/ui/trouble';
 import { SCHOOL_WORDS } from '../../words';
 import type { SchoolsPage } from '../queries';
-import type { Trimming } from './use-trimming';
+import { useTrimming, type Trimming } from './use-trimming';
 
 interface Props {
   readonly page: SchoolsPage;
@@ -20,13 +25,39 @@ const FIGURES = [
   ['gas', '… and of gas', 'A kilowatt hour of gas costs'],
 ] as const;
 
+/** The same away from its station: with the school in it, which stands over the plates there. */
+export function TrimmingHere({ page }: { readonly page: SchoolsPage }) {
+  const trimming = useTrimming(page);
+  return (
+    <Panel as="section" aria-label="How this kitchen trims">
+      <Form.Group controlId="school-here" className="mb-2">
+        <Form.Label>
+          Who pays for trim, as on <Link href="/trim/schools">three plates</Link>
+        </Form.Label>
+        <Form.Select
+          value={trimming.school}
+          disabled={!page.mayEdit}
+          onChange={(event) => trimming.choose(event.target.value as TrimSchool)}
+        >
+          {TRIM_SCHOOLS.map((s) => (
+            <option key={s} value={s}>
+              {SCHOOL_WORDS[s].name}: {SCHOOL_WORDS[s].says}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <TrimmingForm page={page} trimming={trimming} />
+    </Panel>
+  );
+}
+
 /** What holds for the whole kitchen: its set value, wage and tariffs, how it learns, where its scale is. */
 export function TrimmingForm({ page, trimming }: Props) {
   const { form, submit, read } = trimming;
   const fixed = !page.mayEdit;
   return (
     <KeptForm className="stacked" submit={submit}>
-      <h2>This kitchen</h2>
+      <h2>Trim, hands, energy</h2>
       {FIGURES.map(([name, label, called]) => (
         <FormField key={name} {...{ form, name, label, called }} className="fig" disabled={fixed} />
       ))}

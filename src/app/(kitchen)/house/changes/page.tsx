@@ -1,0 +1,14 @@
+import { ChangesView } from '@/features/changes/components/changes-view';
+import { changesPage } from '@/features/changes/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'What was changed' };
+
+interface Props {
+  readonly searchParams: Promise<{ of?: string; until?: string }>;
+}
+
+export default async function Changes({ searchParams }: Props) {
+  const [who, wanted] = [await mustWork(), await searchParams];
+  return <ChangesView page={await changesPage(who, wanted)} />;
+}

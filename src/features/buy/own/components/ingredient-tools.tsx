@@ -1,0 +1,77 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { z } from 'zod';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { PutAway } from '@/ui/put-away';
+import { SidePanel } from '@/ui/side-panel';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { useFind } from '@/ui/find';
+import type { User } from '@/ui/used-by';
+import { nameIngredient, putIngredientAway } from '../wire';
+
+const Named = z.object({ name: z.string().trim().min(1, 'What is it called in this kitchen?') });
+
+interface Props {
+  readonly of: { readonly id: string; readonly name: string; readonly version: number };
+  readonly users: readonly User[];
+}
+
+/** What is done to a whole ingredient: called otherwise, put away. */
+export function IngredientTools({ of, users }: Props) {
+  const [open, setOpen] = useState<'name' | 'away'>();
+  const router = useRouter();
+  const find = useFind();
+  const close = (): void => setOpen(undefined);
+  return (
+    <div className="thing-tools">
+      <Button variant="link" size="sm" onClick={() => setOpen('name')}>
+        Call it otherwise
+      </Button>
+      <Button variant="link" size="sm" onClick={() => setOpen('away')}>
+        Put it away
+      </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${of.id}`}>
+        What happened to it
+      </Link>
+      {open === 'name' && <NameForm of={of} close={close} />}
+      {open === 'away' && (
+        <PutAway
+          name={of.name}
+          users={users}
+          others={async (wanted) => (await find(wanted)).filter((f) => f.id !== of.id)}
+          open
+          close={close}
+          put={(instead) => putIngredientAway({ id: of.id, away: true, instead })}
+          bringBack={() => putIngredientAway({ id: of.id, away: false, instead: null })}
+          then={() => router.push('/buy/larder')}
+        />
+      )}
+    </div>
+  );
+}
+
+function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () => void }) {
+  const { form, submit, busy, message } = useKeptForm(Named, { name: of.name }, async ({ name }) => {
+    const answer = await nameIngredient({ id: of.id, seen: of.version, name });
+    if (answer.ok) close();
+    return answer;
+  });
+  return (
+    <SidePanel title="Call it otherwise" open close={close}>
+      <KeptForm className="stacked" submit={submit}>
+        <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
+        <p className="quiet small-line m-0">Lines and plates that take it say the new name from then on.</p>
+        <Button type="submit" disabled={busy}>
+          Keep it
+        </Button>
+        <Trouble says={message} />
+      </KeptForm>
+    </SidePanel>
+  );
+}

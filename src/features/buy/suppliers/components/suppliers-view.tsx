@@ -1,0 +1,161 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
+import { z } from 'zod';
+import { AwayList } from '@/ui/away-list';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { SheetTable } from '@/ui/sheet-table';
+import { SidePanel } from '@/ui/side-panel';
+import { useTell } from '@/ui/toasts';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { keepSupplier, putSupplierAway } from '../../own/wire';
+import type { SupplierRow, SuppliersPage } from '../queries';
+
+const Typed = z.object({
+  name: z.string().trim().min(1, 'What is the supplier called?'),
+  priceList: z.string().max(300, 'An address has at most 300 characters.'),
+});
+
+/** Who sells to the kitchen, and where their lists are fetched. */
+export function SuppliersView({ page }: { readonly page: SuppliersPage }) {
+  const [open, setOpen] = useState<SupplierRow | 'new'>();
+  return (
+    <>
+      <Stack direction="horizontal" gap={3} className="page-head">
+        <div className="me-auto">
+          <h1>Suppliers</h1>
+          <p className="lead-line">Who sells here, and where their price lists are fetched.</p>
+        </div>
+        {page.mayEdit && (
+          <Button variant="outline-primary" onClick={() => setOpen('new')}>
+            A new supplier
+          </Button>
+        )}
+      </Stack>
+      {page.rows.length === 0 ? (
+        <p className="quiet">
+          Nobody sells here yet: the first price or invoice asks who does, or add them here.
+        </p>
+      ) : (
+        <SheetTable className="list-table">
+          <thead>
+            <tr>
+              <th scope="col">Supplier</th>
+              <th scope="col" className="left">
+                sells
+              </th>
+              <th scope="col" className="left">
+                list
+              </th>
+              <th scope="col">
+                <span className="visually-hidden">Change</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {page.rows.map((s) => (
+              <Row key={s.id} supplier={s} mayEdit={page.mayEdit} change={() => setOpen(s)} />
+            ))}
+          </tbody>
+        </SheetTable>
+      )}
+      {page.mayEdit && <AwayList rows={page.away} bringBack={(id) => putSupplierAway({ id, away: false })} />}
+      {open && (
+        <SidePanel
+          title={open === 'new' ? 'A new supplier' : open.name}
+          open
+          close={() => setOpen(undefined)}
+        >
+          <SupplierForm supplier={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
+        </SidePanel>
+      )}
+    </>
+  );
+}
+
+function Row({
+  supplier: s,
+  mayEdit,
+  change,
+}: {
+  readonly supplier: SupplierRow;
+  readonly mayEdit: boolean;
+  readonly change: () => void;
+}) {
+  const [keep, state] = useKept();
+  const tell = useTell();
+  const away = (): void =>
+    void keep(() => putSupplierAway({ id: s.id, away: true })).then(
+      (ok) =>
+        ok &&
+        tell(`${s.name} is put away.`, () => void keep(() => putSupplierAway({ id: s.id, away: false }))),
+    );
+  const more = s.articles - s.sells.length;
+  return (
+    <tr>
+      <td>
+        {s.name}
+        <Trouble says={state.message} />
+      </td>
+      <td className="left small-line">
+        {s.articles === 0 ? 'nothing yet' : s.sells.join(', ')}
+        {more > 0 && ` and ${more} more`}
+      </td>
+      <td className="left small-line">{s.priceList === '' ? 'none' : 'fetched'}</td>
+      <td>
+        {mayEdit && (
+          <span className="d-flex justify-content-end gap-3">
+            <Button variant="link" size="sm" aria-label={`Change ${s.name}`} onClick={change}>
+              Change
+            </Button>
+            <Button
+              variant="link"
+              size="sm"
+              aria-label={`Put ${s.name} away`}
+              disabled={state.busy}
+              onClick={away}
+            >
+              Put away
+            </Button>
+          </span>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function SupplierForm({
+  supplier,
+  close,
+}: {
+  readonly supplier: SupplierRow | undefined;
+  readonly close: () => void;
+}) {
+  const { form, submit, busy, message } = useKeptForm(
+    Typed,
+    { name: supplier?.name ?? '', priceList: supplier?.priceList ?? '' },
+    async (typed) => {
+      const answer = await keepSupplier({ id: supplier?.id ?? null, ...typed });
+      if (answer.ok) close();
+      return answer;
+    },
+  );
+  return (
+    <KeptForm className="stacked" submit={submit}>
+      <FormField {...{ form, name: 'name', label: 'What the supplier is called' }} autoFocus />
+      <FormField
+        {...{ form, name: 'priceList', label: 'Where its price list is fetched' }}
+        placeholder="https://… or nothing"
+      />
+      <Button type="submit" disabled={busy}>
+        Keep it
+      </Button>
+      <Trouble says={message} />
+    </KeptForm>
+  );
+}

@@ -1,0 +1,49 @@
+import 'server-only';
+import { awayRows } from '@/server/away';
+import { standingKitchen } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+import { byName } from '@/search';
+
+export interface SupplierRow {
+  readonly id: string;
+  readonly name: string;
+  readonly priceList: string;
+  /** What is bought there: the first few by name, and how many in all. */
+  readonly sells: readonly string[];
+  readonly articles: number;
+}
+
+export interface SuppliersPage {
+  readonly mayEdit: boolean;
+  readonly rows: readonly SupplierRow[];
+  readonly away: Awaited<ReturnType<typeof awayRows>>;
+}
+
+const SHOWN = 4;
+
+export async function suppliersPage(who: Worker): Promise<SuppliersPage> {
+  const { state } = await standingKitchen(who.kitchenId);
+  const names = new Map(state.ingredients.map((i) => [i.id, i.name]));
+  const sells = new Map<string, string[]>();
+  for (const a of state.articles) {
+    const list = sells.get(a.supplier) ?? [];
+    sells.set(a.supplier, list);
+    list.push(names.get(a.ingredient) ?? a.name);
+  }
+  return {
+    mayEdit: may(who.role, 'changer'),
+    rows: state.suppliers
+      .map((s) => {
+        const all = [...new Set(sells.get(s.id))];
+        return {
+          id: s.id,
+          name: s.name,
+          priceList: s.priceList ?? '',
+          sells: all.slice(0, SHOWN),
+          articles: all.length,
+        };
+      })
+      .sort(byName),
+    away: await awayRows(who, 'supplier'),
+  };
+}

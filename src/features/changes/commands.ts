@@ -1,0 +1,146 @@
+import 'server-only';
+import { mannerIn, Plate, Recipe } from '@/core/kitchen-file';
+import { clockIn } from '@/core/day';
+import { refuse } from '@/core/trouble';
+import { actOf, changesIn, laterThan, undoneBy, type Changed } from '@/db/changes';
+import { putPlate, putRecipe } from '@/db/things';
+import { database } from '@/server/database';
+import { declare, Refused, type Looking } from '@/server/door';
+import { may } from '@/server/roles';
+import { builtOn, counting } from './effective';
+import { UNDOING } from './undoing';
+import { changeWords, tellingOf } from './words';
+import { RESTORE, UNDO } from './wire';
+
+const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
+
+/** Of one's own last changes as many are looked at for one that can be taken back. */
+const LOOKED_AT = 60;
+
+/** Whether something has been taken back, and not done again since. */
+async function isUndone(kitchenId: string, id: string): Promise<boolean> {
+  const by = (await undoneBy(database(), kitchenId, [id])).get(id);
+  return by !== undefined && !(await isUndone(kitchenId, by));
+}
+
+/**
+ * The last act of one's own that can be taken back and has not been; or, for doing again, the last taking back.
+ * @param again whether a taking back is looked for
+ */
+async function lastOwn(kitchenId: string, personId: string, again: boolean): Promise<string | undefined> {
+  const last = await changesIn(database(), kitchenId, { by: personId, most: LOOKED_AT });
+  const counts = counting([...last].reverse());
+  const known = new Map(last.map((c) => [c.id, c]));
+  const isBack = (c: Changed): boolean => {
+    const of = c.undoes === null ? undefined : known.get(c.undoes);
+    return c.undoes !== null && !(of && isBack(of));
+  };
+  return last.find((c) => counts.has(c.id) && UNDOING[c.what] && isBack(c) === again)?.id;
+}
+
+/** Refuses what somebody has built on since, and says what. */
+async function mustStandLast(
+  act: readonly Changed[],
+  { who }: Looking,
+  telling: ReturnType<typeof tellingOf>,
+) {
+  const ids = new Set(act.map((c) => c.id));
+  const [first] = act;
+  if (!first) return;
+  const later = await laterThan(
+    database(),
+    who.kitchenId,
+    act.map((c) => c.subject),
+    first.at,
+  );
+  const built = builtOn(later.filter((c) => !ids.has(c.id)))[0];
+  if (!built) return;
+  const by = built.by === who.person.id ? 'You have' : `${built.byName ?? 'Somebody'} has`;
+  throw refused(
+    'built-on',
+    `${by} built on this since, at ${clockIn(who.zone, built.at)}: ${changeWords(built, telling)}. That comes first.`,
+  );
+}
+
+/** Takes an act back: a change of its own, with both sides turned round. What was known in between stays known as it was then. */
+const undo = declare({
+  wire: UNDO,
+  role: 'cook',
+  moves: 'costs',
+  async look({ change, again }, looking) {
+    const { who } = looking;
+    const state = await looking.state();
+    const telling = tellingOf(state);
+    const id = change ?? (await lastOwn(who.kitchenId, who.person.id, again));
+    if (id === undefined)
+      throw refused(
+        'nothing',
+        again
+          ? 'Nothing of yours was taken back that could be done again.'
+          : 'There is nothing of yours to take back.',
+      );
+    const act = await actOf(database(), who.kitchenId, id);
+    const main = act.find((c) => c.id === id) ?? act[0];
+    if (!main) throw refused('gone', 'This change is no longer written down.');
+    if (main.by !== who.person.id && !may(who.role, 'manager'))
+      throw refused(
+        'not-own',
+        `${main.byName ?? 'Somebody else'} did this: they may take it back, or a manager.`,
+      );
+    if (await isUndone(who.kitchenId, main.id)) throw refused('undone', 'This has been taken back already.');
+    await mustStandLast(act, looking, telling);
+    const backs = [];
+    for (const c of [...act].reverse()) {
+      const how = UNDOING[c.what];
+      if (!how)
+        throw refused('cannot-undo', `This cannot be taken back by itself: ${changeWords(c, telling)}.`);
+      if (!may(who.role, how.role)) throw refused('not-allowed', `A ${how.role} may take this back.`);
+      const back = await how.back(c.subject, c.before, looking, state);
+      if (typeof back !== 'function') throw new Refused(back);
+      backs.push({ c, back });
+    }
+    return { backs, words: act.map((c) => changeWords(c, telling)).at(-1) ?? '' };
+  },
+  async write(writing, _body, { backs, words }) {
+    for (const { back } of backs) await back(writing);
+    const [first, ...more] = backs.map(({ c }) => ({
+      what: c.what,
+      subject: c.subject,
+      before: c.after,
+      after: c.before,
+      undoes: c.id,
+    }));
+    if (!first) throw refused('gone', 'There is nothing to take back.');
+    return { value: { words, by: backs[0]?.c.id ?? '' }, ...first, also: more };
+  },
+});
+
+/** Puts a sheet or plate back as it stood after one of its changes: a change like any other. */
+const restore = declare({
+  wire: RESTORE,
+  role: 'changer',
+  moves: 'costs',
+  async look({ change }, looking) {
+    const { who } = looking;
+    const state = await looking.state();
+    const found = (await actOf(database(), who.kitchenId, change)).find((c) => c.id === change);
+    if (!found || found.after === null || (found.what !== 'recipe' && found.what !== 'plate'))
+      throw refused('cannot-restore', 'Only a pot sheet or a plate can be brought back as it stood.');
+    const how = UNDOING[found.what];
+    const back = await how?.back(found.subject, found.after, looking, state);
+    if (typeof back !== 'function')
+      throw new Refused(back ?? refuse('gone', '', 'This cannot be brought back.').trouble);
+    const list: readonly { readonly id: string }[] = found.what === 'recipe' ? state.recipes : state.plates;
+    const before = list.find((x) => x.id === found.subject) ?? null;
+    const after = found.what === 'recipe' ? Recipe.parse(found.after) : Plate.parse(found.after);
+    const words = changeWords({ what: found.what, subject: found.subject, before, after }, tellingOf(state));
+    return { what: found.what, subject: found.subject, before, after, words, manner: mannerIn(state) };
+  },
+  async write({ sql, kitchenId, today, at }, { change }, { what, subject, before, after, words, manner }) {
+    if ('steps' in after) await putRecipe(sql, kitchenId, after, today, at, manner);
+    else await putPlate(sql, kitchenId, after, manner);
+    return { value: { words, by: change }, what, subject, before, after };
+  },
+});
+
+export const commands = [undo, restore];

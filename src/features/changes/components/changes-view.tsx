@@ -1,0 +1,120 @@
+'use client';
+
+import Link from 'next/link';
+import Button from 'react-bootstrap/Button';
+import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
+import { useTell } from '@/ui/toasts';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import type { ActRow, ChangesPage } from '../queries';
+import { putBack, takeBack } from '../wire';
+
+/** Who changed what, and when; each act with the way to take it back. */
+export function ChangesView({ page }: { readonly page: ChangesPage }) {
+  const { of, rows, more } = page;
+  return (
+    <>
+      <h1>{of ? `What happened to ${of.name}` : 'What was changed'}</h1>
+      <p className="lead-line">
+        Who, when, and what it was before. Taking something back is a change of its own: nothing is rubbed
+        out.{' '}
+        {of && (
+          <Link prefetch={false} href="/house/changes">
+            Everything that was changed
+          </Link>
+        )}
+      </p>
+      {rows.length === 0 ? (
+        <p>Nothing has been changed yet.</p>
+      ) : (
+        <SheetTable>
+          <thead>
+            <tr>
+              <th scope="col">What</th>
+              <th scope="col" className="left">
+                who
+              </th>
+              <th scope="col">when</th>
+              <th scope="col">
+                <span className="visually-hidden">Take it back</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map((row) => (
+              <Act key={row.id} row={row} ofOne={of !== undefined} />
+            ))}
+          </tbody>
+        </SheetTable>
+      )}
+      {more && (
+        <p className="mt-2">
+          <Link
+            prefetch={false}
+            href={`/house/changes?${new URLSearchParams({ ...(of ? { of: of.id } : {}), until: more })}`}
+          >
+            Earlier
+          </Link>
+        </p>
+      )}
+    </>
+  );
+}
+
+function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) {
+  const { day } = useFigures();
+  const [keep, state] = useKept();
+  const tell = useTell();
+  const said = row.isBack ? 'Done again' : 'Taken back';
+  return (
+    <tr>
+      <td className={row.undone ? 'quiet' : ''}>
+        {row.isBack && <span className="quiet">Taken back: </span>}
+        {row.words.map((words, i) => (
+          <span key={i} className={row.undone ? 'text-decoration-line-through d-block' : 'd-block'}>
+            {words}
+          </span>
+        ))}
+        <Trouble says={state.message} />
+      </td>
+      <td className="left small-line">{row.by}</td>
+      <td className="fig small-line">
+        {day(row.day)} {row.clock}
+      </td>
+      <td>
+        <span className="d-flex justify-content-end gap-3">
+          {ofOne && row.restores && (
+            <Button
+              variant="link"
+              size="sm"
+              disabled={state.busy}
+              onClick={() =>
+                void keep(() => putBack({ change: row.restores ?? '' })).then(
+                  (ok) => ok && tell('It stands as it stood then.'),
+                )
+              }
+            >
+              As it stood after this
+            </Button>
+          )}
+          {row.mayUndo && !row.undone && (
+            <Button
+              variant="link"
+              size="sm"
+              disabled={state.busy}
+              aria-label={`${row.isBack ? 'Do again' : 'Take back'}: ${row.words.join(', ')}`}
+              onClick={() =>
+                void keep(() => takeBack({ change: row.id, again: false })).then(
+                  (ok) => ok && tell(`${said}: ${row.words[0] ?? ''}`),
+                )
+              }
+            >
+              {row.isBack ? 'Do it again' : 'Take back'}
+            </Button>
+          )}
+        </span>
+      </td>
+    </tr>
+  );
+}

@@ -1,0 +1,48 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Undo2 } from 'lucide-react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { useTell } from '@/ui/toasts';
+import { STILL_TYPED } from '@/wire';
+import { takeBack } from '../wire';
+
+/** Takes back one's own last edit, by key or button, also after a reload; and does it again. In a field the key is the field's own. */
+export function UndoKey() {
+  const router = useRouter();
+  const tell = useTell();
+  const [busy, setBusy] = useState(false);
+  const act = useCallback(
+    async (again: boolean): Promise<void> => {
+      setBusy(true);
+      const answer = await takeBack({ change: null, again }).catch(() => undefined);
+      setBusy(false);
+      if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);
+      tell(`${again ? 'Done again' : 'Taken back'}: ${answer.value.words}`);
+      router.refresh();
+    },
+    [router, tell],
+  );
+  useHotkeys('mod+z', (event) => {
+    event.preventDefault();
+    void act(false);
+  });
+  useHotkeys('mod+shift+z', (event) => {
+    event.preventDefault();
+    void act(true);
+  });
+  return (
+    <Button
+      variant="outline-light"
+      size="sm"
+      disabled={busy}
+      title="Take back what you changed last (Ctrl Z); Ctrl Shift Z does it again"
+      aria-keyshortcuts="Control+Z"
+      onClick={() => void act(false)}
+    >
+      <Undo2 size={15} aria-hidden="true" /> Undo
+    </Button>
+  );
+}

@@ -1,0 +1,332 @@
+import 'server-only';
+import { z } from 'zod';
+import { Basis, Hob, mannerIn, Plate, Recipe, Supplier, Vessel } from '@/core/kitchen-file';
+import { namedBy, usersOf, type KitchenState } from '@/core/kitchen-state';
+import { yieldOn } from '@/core/kitchen-file';
+import { comesOffShare } from '@/core/knife';
+import type { Trouble } from '@/core/trouble';
+import { refuse } from '@/core/trouble';
+import type { Named } from '@/core/written';
+import { addQuote, addYield, setServed } from '@/db/edits';
+import { HANDS } from '@/db/json-columns';
+import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
+import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/larder-edits';
+import {
+  awayWithIngredient,
+  bump,
+  nameOf,
+  putAway,
+  putHob,
+  putPlate,
+  putRecipe,
+  putSupplier,
+  putVessel,
+} from '@/db/things';
+import type { Looking, Writing } from '@/server/door';
+import type { Rank } from '@/server/roles';
+
+type State = KitchenState;
+type Back = (writing: Writing) => Promise<void>;
+
+/** How one kind of change is taken back: what it needs is found out first, with nothing locked. */
+export interface Undoing {
+  /** The least that somebody must be. */
+  readonly role: Rank;
+  /**
+   * @param side the side that is put back: what stood there before
+   * @returns what writes it, or why it cannot be
+   */
+  readonly back: (subject: string, side: unknown, looking: Looking, state: State) => Promise<Back | Trouble>;
+}
+
+const no = (message: string): Trouble => refuse('cannot-undo', '', message).trouble;
+
+/** Names said one after the other, the first two and how many more. */
+function listed(names: readonly string[]): string {
+  const [first = '', second, ...more] = names;
+  if (second === undefined) return first;
+  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
+}
+
+/** Why something cannot go: somebody lives from it by now. */
+function held(state: State, kind: Named, id: string): Trouble | undefined {
+  const { recipes, plates } = usersOf(state, kind, id);
+  const names = [...recipes, ...plates].map((u) => u.name);
+  return names.length > 0
+    ? no(
+        `${listed(names)} ${names.length === 1 ? 'has' : 'have'} been built on this since: that comes first.`,
+      )
+    : undefined;
+}
+
+const LISTS = { ingredient: 'ingredients', recipe: 'recipes', vessel: 'vessels', hob: 'hobs' } as const;
+
+/** Why something cannot come back: what it names is not there any more. */
+function lacks(state: State, of: Parameters<typeof namedBy>[0]): Trouble | undefined {
+  for (const [kind, ids] of namedBy(of)) {
+    const there = new Set(state[LISTS[kind]].map((x) => x.id));
+    if ([...ids].some((id) => id !== of.id && !there.has(id)))
+      return no(`${of.name} takes a ${kind} that has been put away since: bring that back first.`);
+  }
+  return undefined;
+}
+
+/** A thing kept whole on both sides of its change: nothing on one of them means that it was not there. */
+function whole<T extends { readonly id: string; readonly name: string }>(
+  schema: z.ZodType<T>,
+  list: (state: State) => readonly { readonly id: string; readonly name: string }[],
+  kind: Named | undefined,
+  put: (writing: Writing, it: T, state: State) => Promise<unknown>,
+  gone: (writing: Writing, id: string) => Promise<unknown>,
+): Undoing {
+  return {
+    role: 'changer',
+    back: (subject, side, _looking, state) => {
+      if (side === null) {
+        const why = kind && held(state, kind, subject);
+        return Promise.resolve(why ?? (async (w: Writing) => void (await gone(w, subject))));
+      }
+      const it = schema.parse(side);
+      const twin = list(state).find((x) => x.id !== it.id && x.name.toLowerCase() === it.name.toLowerCase());
+      if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
+      return Promise.resolve(async (w: Writing) => void (await put(w, it, state)));
+    },
+  };
+}
+
+const Away = z.object({ away: z.boolean() });
+
+/** Put away or brought back. */
+const away = (
+  put: (writing: Writing, id: string, at: Date | null) => Promise<unknown>,
+  kind?: Named,
+): Undoing => ({
+  role: 'changer',
+  back: (subject, side, _looking, state) => {
+    const gone = Away.parse(side).away;
+    const why = gone && kind ? held(state, kind, subject) : undefined;
+    return Promise.resolve(why ?? (async (w: Writing) => void (await put(w, subject, gone ? w.at : null))));
+  },
+});
+
+const Priced = z.object({ price: z.string() });
+const Yielded = z.object({ usablePct: z.number() });
+const Measured = z.object({ name: z.string(), amount: z.string() }).nullable();
+const Settings = z.object({
+  name: z.string(),
+  currency: z.string(),
+  zone: z.string(),
+  locale: z.string(),
+  decimalMark: z.enum(['.', ',']),
+  usualTaxPct: z.number().nullable(),
+  usualTargetPct: z.number().nullable(),
+  cooksMayChange: z.boolean(),
+});
+const Into = z.object({ into: z.string() }).nullable();
+
+const now = (back: Back): Promise<Back> => Promise.resolve(back);
+/** What of the kitchen's own row is written anew takes its version too. */
+const ofKitchen =
+  (write: (w: Writing) => Promise<unknown>): Back =>
+  async (w) => {
+    await bump(w.sql, 'kitchen', w.kitchenId, w.kitchenId);
+    await write(w);
+  };
+
+const goneWithArticles = ({ sql, kitchenId, at }: Writing, id: string) =>
+  awayWithIngredient(sql, kitchenId, id, at);
+
+/** How each kind of change is taken back. A kind that is not here is no edit: a test, a delivery, a password, somebody signing in. */
+export const UNDOING: Readonly<Record<string, Undoing>> = {
+  recipe: {
+    role: 'changer',
+    back: async (subject, side, looking, state) => {
+      const why = side === null ? undefined : lacks(state, Recipe.parse(side));
+      if (why) return why;
+      return whole(
+        Recipe,
+        (s) => [...s.recipes, ...s.ingredients],
+        'recipe',
+        (w, it, s) => putRecipe(w.sql, w.kitchenId, it, w.today, w.at, mannerIn(s)),
+        (w, id) => putAway(w.sql, 'recipe', w.kitchenId, id, w.at),
+      ).back(subject, side, looking, state);
+    },
+  },
+  plate: {
+    role: 'changer',
+    back: async (subject, side, looking, state) => {
+      const why = side === null ? undefined : lacks(state, Plate.parse(side));
+      if (why) return why;
+      return whole(
+        Plate,
+        (s) => s.plates,
+        undefined,
+        (w, it, s) => putPlate(w.sql, w.kitchenId, it, mannerIn(s)),
+        (w, id) => putAway(w.sql, 'plate', w.kitchenId, id, w.at),
+      ).back(subject, side, looking, state);
+    },
+  },
+  vessel: whole(
+    Vessel,
+    (s) => s.vessels,
+    'vessel',
+    (w, it) => putVessel(w.sql, w.kitchenId, it),
+    (w, id) => putAway(w.sql, 'vessel', w.kitchenId, id, w.at),
+  ),
+  hob: whole(
+    Hob,
+    (s) => s.hobs,
+    'hob',
+    (w, it) => putHob(w.sql, w.kitchenId, it),
+    (w, id) => putAway(w.sql, 'hob', w.kitchenId, id, w.at),
+  ),
+  supplier: whole(
+    Supplier,
+    (s) => s.suppliers,
+    undefined,
+    (w, it) => putSupplier(w.sql, w.kitchenId, it),
+    (w, id) => putAway(w.sql, 'supplier', w.kitchenId, id, w.at),
+  ),
+  'supplier away': away((w, id, at) => putAway(w.sql, 'supplier', w.kitchenId, id, at)),
+  'plate away': away((w, id, at) => putAway(w.sql, 'plate', w.kitchenId, id, at)),
+  'vessel away': away((w, id, at) => putAway(w.sql, 'vessel', w.kitchenId, id, at), 'vessel'),
+  'hob away': away((w, id, at) => putAway(w.sql, 'hob', w.kitchenId, id, at), 'hob'),
+  'ingredient away': away((w, id, at) => awayWithIngredient(w.sql, w.kitchenId, id, at), 'ingredient'),
+  'ingredient taken': ingredientMade(),
+  'ingredient made': ingredientMade(),
+  article: {
+    role: 'changer',
+    back: (subject, side) =>
+      now(
+        async (w) =>
+          void (await putAway(w.sql, 'supplier_article', w.kitchenId, subject, side === null ? w.at : null)),
+      ),
+  },
+  price: {
+    role: 'changer',
+    back: (subject, side) => {
+      const { price } = Priced.parse(side);
+      return now(async (w) => {
+        await bump(w.sql, 'supplier_article', w.kitchenId, subject);
+        await addQuote(w.sql, w.kitchenId, subject, w.today, w.at, price, Number(price).toFixed(4));
+      });
+    },
+  },
+  yield: {
+    role: 'changer',
+    back: async (subject, side, { supplies, who, today }) => {
+      const { usablePct } = Yielded.parse(side);
+      const supply = (await supplies()).get(subject);
+      if (!supply) return no('This ingredient is no longer in the larder.');
+      const { byProducts } = yieldOn(supply.ingredient, today);
+      const trim = comesOffShare(supply.stockTrim, supply.knife);
+      if (usablePct / 100 + trim > 1.0001)
+        return no(`With the trim there is now, ${usablePct} % usable would be more than the whole.`);
+      return async (w) => {
+        await bump(w.sql, 'ingredient', w.kitchenId, subject);
+        await addYield(w.sql, w.kitchenId, subject, {
+          on: w.today,
+          recordedAt: w.at,
+          usablePct,
+          stockTrimPct: Number((supply.stockTrim * 100).toFixed(5)),
+          byProducts,
+          source: 'estimate',
+          basis: `put back by ${who.person.name}`.slice(0, 200),
+        });
+      };
+    },
+  },
+  measure: {
+    role: 'changer',
+    back: (subject, side) => {
+      const was = Measured.parse(side);
+      return now(async (w) => {
+        if (was) await putAway(w.sql, 'house_measure', w.kitchenId, subject, null);
+        else await archiveMeasure(w.sql, w.kitchenId, subject, w.at);
+      });
+    },
+  },
+  name: {
+    role: 'changer',
+    back: (subject, side, _looking, state) => {
+      const { name } = z.object({ name: z.string() }).parse(side);
+      const twin = [...state.ingredients, ...state.recipes].find(
+        (x) => x.id !== subject && x.name.toLowerCase() === name.toLowerCase(),
+      );
+      if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
+      return now(async (w) => {
+        await bump(w.sql, 'ingredient', w.kitchenId, subject);
+        await nameOf(w.sql, 'ingredient', w.kitchenId, subject, name);
+      });
+    },
+  },
+  'one weighs': {
+    role: 'changer',
+    back: (subject, side, _looking, state) => {
+      const before = z.record(z.string(), z.number()).parse(side);
+      const is = state.ingredients.find((i) => i.id === subject)?.pieceG ?? {};
+      // What was not there before is taken away.
+      const none = Object.fromEntries(Object.keys(is).map((unit) => [unit, null]));
+      return now(
+        async (w) =>
+          void (await patchPhysics(w.sql, w.kitchenId, subject, { pieceG: { ...none, ...before } })),
+      );
+    },
+  },
+  merge: merged(),
+  'merge taken apart': merged(),
+  'served at': {
+    role: 'changer',
+    back: (subject, side) =>
+      now(
+        async (w) => void (await setServed(w.sql, w.kitchenId, subject, z.number().nullable().parse(side))),
+      ),
+  },
+  settings: {
+    role: 'manager',
+    back: (_subject, side) => {
+      const was: KitchenSettings = Settings.parse(side);
+      return now(ofKitchen((w) => setSettings(w.sql, w.kitchenId, was)));
+    },
+  },
+  'usual price basis': {
+    role: 'manager',
+    back: (_subject, side) => {
+      const basis = Basis.parse(side);
+      return now(ofKitchen((w) => setKitchenBasis(w.sql, w.kitchenId, basis)));
+    },
+  },
+  hands: {
+    role: 'manager',
+    back: (_subject, side) => {
+      const was = z.object({ kinds: z.unknown().optional(), shared: z.unknown().optional() }).parse(side);
+      const hands = was.kinds || was.shared ? HANDS.read.parse({ v: HANDS.version, is: was }) : null;
+      return now(ofKitchen((w) => setHands(w.sql, w.kitchenId, hands ? HANDS.write(hands) : null)));
+    },
+  },
+};
+
+function ingredientMade(): Undoing {
+  return {
+    role: 'changer',
+    back: (subject, side, _looking, state) => {
+      if (side !== null)
+        return now(async (w) => void (await awayWithIngredient(w.sql, w.kitchenId, subject, null)));
+      const why = held(state, 'ingredient', subject);
+      return Promise.resolve(why ?? (async (w: Writing) => void (await goneWithArticles(w, subject))));
+    },
+  };
+}
+
+function merged(): Undoing {
+  return {
+    role: 'changer',
+    back: (subject, side) => {
+      const into = Into.parse(side)?.into ?? null;
+      return now(async (w) => {
+        await bump(w.sql, 'ingredient', w.kitchenId, subject);
+        await setIngredient(w.sql, w.kitchenId, subject, { mergedInto: into });
+      });
+    },
+  };
+}

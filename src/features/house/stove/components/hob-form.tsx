@@ -1,0 +1,165 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import type { UseFormReturn } from 'react-hook-form';
+import { readNumber } from '@/core/quantity';
+import { netKwByBoiling, netKwByLabel } from '@/core/stove';
+import { useFigures } from '@/ui/figures';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import type { HobRow, StovePage } from '../queries';
+import { HobTyped, keepHob } from '../wire';
+
+type TheForm = UseFormReturn<HobTyped>;
+const NEW: HobTyped = { name: '', fuel: 'gas', netKw: '', efficiency: '', draught: false };
+
+/** A hob: what it burns and how much of that reaches a pot, off its label or by how long water takes to boil. */
+export function HobForm({
+  page,
+  row,
+  close,
+}: {
+  readonly page: StovePage;
+  readonly row: HobRow | undefined;
+  readonly close: () => void;
+}) {
+  const { form, submit, busy, message } = useKeptForm(HobTyped, row?.typed ?? NEW, async (typed) => {
+    const answer = await keepHob({ id: row?.id ?? null, ...typed });
+    if (answer.ok) close();
+    return answer;
+  });
+  return (
+    <KeptForm className="stacked" submit={submit}>
+      <FormField {...{ form, name: 'name', label: 'What it is called' }} />
+      <Form.Group controlId="hob-fuel">
+        <Form.Label>It burns</Form.Label>
+        <Form.Select {...form.register('fuel')}>
+          <option value="gas">gas</option>
+          <option value="electricity">electricity</option>
+        </Form.Select>
+      </Form.Group>
+      <FormField {...{ form, name: 'netKw', label: 'kW that reach the pot' }} placeholder="no limit" />
+      <ByKind form={form} page={page} />
+      <ByBoiling form={form} page={page} />
+      <FormField
+        {...{ form, name: 'efficiency', label: 'of what it burns, % that reaches the pot' }}
+        placeholder="what is usual"
+      />
+      <Form.Check
+        id="hob-draught"
+        label="under a hood that pulls the steam away"
+        {...form.register('draught')}
+      />
+      <Button type="submit" disabled={busy}>
+        Keep it
+      </Button>
+      <Trouble says={message} />
+    </KeptForm>
+  );
+}
+
+const numberOf = (typed: string, page: StovePage): number | undefined => {
+  const read = readNumber(typed.trim(), page.mark);
+  return read.ok ? read.value.toNumber() : undefined;
+};
+const wordsOf = (kw: number, page: StovePage): string => kw.toFixed(2).replace('.', page.mark);
+
+/** Off the label: what its kind usually brings into a pot of the kW that are written there. */
+function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
+  const { bare } = useFigures();
+  const [kind, setKind] = useState('');
+  const [label, setLabel] = useState('');
+  const usual = page.usualHobs.find((h) => h.name === kind);
+  const kw = numberOf(label, page);
+  const found = usual && kw !== undefined ? netKwByLabel(kw, usual.ofLabel) : undefined;
+  const take = (net: number): void => {
+    form.setValue('netKw', wordsOf(net, page), { shouldDirty: true });
+    if (usual) form.setValue('fuel', usual.fuel, { shouldDirty: true });
+    if (usual && form.getValues('name') === '') form.setValue('name', usual.name, { shouldDirty: true });
+  };
+  return (
+    <details open={form.getValues('netKw') === ''}>
+      <summary>Off its label, or what is usual</summary>
+      <Form.Select
+        aria-label="What kind it is"
+        value={kind}
+        onChange={(event) => setKind(event.target.value)}
+      >
+        <option value="">what kind it is …</option>
+        {page.usualHobs.map((h) => (
+          <option key={h.name} value={h.name}>
+            {h.name}
+          </option>
+        ))}
+      </Form.Select>
+      {usual && (
+        <p className="small-line mt-1 mb-0">
+          Usually {bare(usual.netKw, 1)} kW reach the pot ({bare(usual.low, 1)} to {bare(usual.high, 1)}).{' '}
+          <Button variant="plain" size="sm" onClick={() => take(usual.netKw)}>
+            Take that
+          </Button>{' '}
+          Or its label says{' '}
+          <input
+            className="typed typed-narrow"
+            aria-label="kW on its label"
+            value={label}
+            onChange={(event) => setLabel(event.target.value)}
+          />{' '}
+          kW
+          {found?.ok && (
+            <>
+              : {bare(found.value, 2)} kW reach the pot.{' '}
+              <Button variant="plain" size="sm" onClick={() => take(found.value)}>
+                Take that
+              </Button>
+            </>
+          )}
+        </p>
+      )}
+      {found && !found.ok && <Trouble says={found.trouble.message} />}
+    </details>
+  );
+}
+
+/** By how long so many litres take to boil, with the lid on. */
+function ByBoiling({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
+  const { bare } = useFigures();
+  const [typed, setTyped] = useState({ litres: '', from: '15', minutes: '' });
+  const [l, from, min] = [typed.litres, typed.from, typed.minutes].map((t) => numberOf(t, page));
+  const found =
+    l !== undefined && from !== undefined && min !== undefined ? netKwByBoiling(l, from, min) : undefined;
+  const field = (name: keyof typeof typed, label: string) => (
+    <input
+      className="typed typed-narrow"
+      aria-label={label}
+      value={typed[name]}
+      onChange={(event) => setTyped((all) => ({ ...all, [name]: event.target.value }))}
+    />
+  );
+  return (
+    <details>
+      <summary>Measure it: how long does water take to boil?</summary>
+      <p className="small-line mb-1">
+        {field('litres', 'Litres of water')} l of water, from {field('from', 'Degrees it started at')} °C, lid
+        on, boil after {field('minutes', 'Minutes until it boiled')} minutes
+      </p>
+      {found?.ok && (
+        <p role="status" className="mb-1">
+          {bare(found.value, 2)} kW reach the pot.{' '}
+          <Button
+            variant="plain"
+            size="sm"
+            onClick={() => form.setValue('netKw', wordsOf(found.value, page), { shouldDirty: true })}
+          >
+            Take that
+          </Button>
+        </p>
+      )}
+      {found && !found.ok && <Trouble says={found.trouble.message} />}
+    </details>
+  );
+}

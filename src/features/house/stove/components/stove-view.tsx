@@ -1,0 +1,248 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { AwayList } from '@/ui/away-list';
+import { useFigures } from '@/ui/figures';
+import { PutAway } from '@/ui/put-away';
+import { SheetTable } from '@/ui/sheet-table';
+import { SidePanel } from '@/ui/side-panel';
+import { useSearch } from '@/ui/use-search';
+import { UsedBy } from '@/ui/used-by';
+import type { HobRow, StovePage, VesselRow } from '../queries';
+import { putStoveAway } from '../wire';
+import { HobForm } from './hob-form';
+import { VesselForm } from './vessel-form';
+
+type Open =
+  | { readonly what: 'vessel'; readonly row: VesselRow | undefined }
+  | { readonly what: 'hob'; readonly row: HobRow | undefined }
+  | { readonly what: 'away'; readonly of: 'vessel' | 'hob'; readonly row: VesselRow | HobRow };
+
+/** What the kitchen cooks in and on: how large it is, how strong, and who stands on it. */
+export function StoveView({ page }: { readonly page: StovePage }) {
+  const [open, setOpen] = useState<Open>();
+  const close = (): void => setOpen(undefined);
+  return (
+    <>
+      <h1>Vessels and hobs</h1>
+      <p className="lead-line">
+        Every litre, dip and minute is reckoned with these: measure them once, with a ruler or with water.
+      </p>
+      <Vessels page={page} open={setOpen} />
+      <Hobs page={page} open={setOpen} />
+      {open?.what === 'vessel' && (
+        <SidePanel title={open.row?.typed.name ?? 'A new vessel'} open close={close}>
+          <VesselForm page={page} row={open.row} close={close} />
+        </SidePanel>
+      )}
+      {open?.what === 'hob' && (
+        <SidePanel title={open.row?.typed.name ?? 'A new hob'} open close={close}>
+          <HobForm page={page} row={open.row} close={close} />
+        </SidePanel>
+      )}
+      {open?.what === 'away' && <Away page={page} of={open.of} row={open.row} close={close} />}
+    </>
+  );
+}
+
+interface Listed {
+  readonly page: StovePage;
+  readonly open: (what: Open) => void;
+}
+
+function Vessels({ page, open }: Listed) {
+  return (
+    <section className="mt-3">
+      <Head
+        name="Vessels"
+        says="A new vessel"
+        page={page}
+        add={() => open({ what: 'vessel', row: undefined })}
+      />
+      {page.vessels.length === 0 && (
+        <p className="quiet">There is no vessel yet: a pot sheet asks for one, or add it here.</p>
+      )}
+      {page.vessels.length > 0 && (
+        <SheetTable className="list-table">
+          <thead>
+            <tr>
+              <th scope="col">Vessel</th>
+              <th scope="col" className="left">
+                inside
+              </th>
+              <th scope="col">to the brim</th>
+              <th scope="col">filled to</th>
+              <th scope="col" className="left">
+                cooked in it
+              </th>
+              <th scope="col">
+                <span className="visually-hidden">Change it</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {page.vessels.map((v) => (
+              <VesselLine key={v.id} v={v} page={page} open={open} />
+            ))}
+          </tbody>
+        </SheetTable>
+      )}
+      <AwayList
+        rows={page.away.vessels}
+        bringBack={(id) => putStoveAway({ what: 'vessel', id, away: false, instead: null })}
+      />
+    </section>
+  );
+}
+
+function VesselLine({ v, page, open }: Listed & { readonly v: VesselRow }) {
+  const { bare } = useFigures();
+  return (
+    <tr>
+      <td>{v.typed.name}</td>
+      <td className="left small-line">{v.says}</td>
+      <td className="fig">{bare(v.brimMl / 1000, 1)} l</td>
+      <td className="fig">{bare(v.fullMl / 1000, 1)} l</td>
+      <td className="left small-line">
+        <UsedBy by={v.users} lead="" most={2} />
+      </td>
+      <td>
+        <Tools
+          name={v.typed.name}
+          page={page}
+          change={() => open({ what: 'vessel', row: v })}
+          away={() => open({ what: 'away', of: 'vessel', row: v })}
+        />
+      </td>
+    </tr>
+  );
+}
+
+function Hobs({ page, open }: Listed) {
+  const { bare } = useFigures();
+  return (
+    <section className="mt-4">
+      <Head name="Hobs" says="A new hob" page={page} add={() => open({ what: 'hob', row: undefined })} />
+      {page.hobs.length === 0 && (
+        <p className="quiet">There is no hob yet: a pot sheet asks for one, or add it here.</p>
+      )}
+      {page.hobs.length > 0 && (
+        <SheetTable className="list-table">
+          <thead>
+            <tr>
+              <th scope="col">Hob</th>
+              <th scope="col" className="left">
+                burns
+              </th>
+              <th scope="col">into the pot</th>
+              <th scope="col" className="left">
+                cooked on it
+              </th>
+              <th scope="col">
+                <span className="visually-hidden">Change it</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {page.hobs.map((h) => (
+              <tr key={h.id}>
+                <td>{h.typed.name}</td>
+                <td className="left small-line">
+                  {h.typed.fuel}
+                  {h.typed.draught && ', under a strong hood'}
+                </td>
+                <td className="fig">{h.netKw === null ? 'no limit' : `${bare(h.netKw, 1)} kW`}</td>
+                <td className="left small-line">
+                  <UsedBy by={h.users} lead="" most={2} />
+                </td>
+                <td>
+                  <Tools
+                    name={h.typed.name}
+                    page={page}
+                    change={() => open({ what: 'hob', row: h })}
+                    away={() => open({ what: 'away', of: 'hob', row: h })}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </SheetTable>
+      )}
+      <AwayList
+        rows={page.away.hobs}
+        bringBack={(id) => putStoveAway({ what: 'hob', id, away: false, instead: null })}
+      />
+    </section>
+  );
+}
+
+const Head = ({
+  name,
+  says,
+  page,
+  add,
+}: {
+  readonly name: string;
+  readonly says: string;
+  readonly page: StovePage;
+  readonly add: () => void;
+}) => (
+  <div className="d-flex align-items-center gap-3 mb-1">
+    <h2 className="mb-0">{name}</h2>
+    {page.mayEdit && (
+      <Button variant="outline-primary" size="sm" onClick={add}>
+        {says}
+      </Button>
+    )}
+  </div>
+);
+
+const Tools = ({
+  name,
+  page,
+  change,
+  away,
+}: {
+  readonly name: string;
+  readonly page: StovePage;
+  readonly change: () => void;
+  readonly away: () => void;
+}) =>
+  page.mayEdit && (
+    <span className="d-flex justify-content-end gap-3">
+      <Button variant="link" size="sm" aria-label={`Change ${name}`} onClick={change}>
+        Change
+      </Button>
+      <Button variant="link" size="sm" aria-label={`Put ${name} away`} onClick={away}>
+        Put away
+      </Button>
+    </span>
+  );
+
+function Away({
+  page,
+  of,
+  row,
+  close,
+}: {
+  readonly page: StovePage;
+  readonly of: 'vessel' | 'hob';
+  readonly row: VesselRow | HobRow;
+  readonly close: () => void;
+}) {
+  const list = of === 'vessel' ? page.vessels : page.hobs;
+  const others = list.filter((x) => x.id !== row.id).map((x) => ({ id: x.id, name: x.typed.name }));
+  const find = useSearch(others);
+  return (
+    <PutAway
+      name={row.typed.name}
+      users={row.users}
+      others={find}
+      open
+      close={close}
+      put={(instead) => putStoveAway({ what: of, id: row.id, away: true, instead })}
+      bringBack={() => putStoveAway({ what: of, id: row.id, away: false, instead: null })}
+    />
+  );
+}

@@ -1,0 +1,214 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Col from 'react-bootstrap/Col';
+import Form from 'react-bootstrap/Form';
+import Row from 'react-bootstrap/Row';
+import { useWatch, type UseFormReturn } from 'react-hook-form';
+import { readNumber } from '@/core/quantity';
+import { vesselByWater } from '@/core/stove';
+import { Combo, type Choice } from '@/ui/combo';
+import { useFigures } from '@/ui/figures';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { Trouble } from '@/ui/trouble';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { useSearch } from '@/ui/use-search';
+import type { StovePage, VesselRow } from '../queries';
+import { keepVessel, VesselTyped } from '../wire';
+
+type TheForm = UseFormReturn<VesselTyped>;
+const NEW: VesselTyped = {
+  name: '',
+  shape: 'round',
+  base: '',
+  top: '',
+  length: '',
+  width: '',
+  height: '',
+  fill: '85',
+  empty: '',
+};
+
+const ROUND = [
+  ['base', 'across the base, cm'],
+  ['top', 'across the rim, cm'],
+] as const;
+const BOX = [
+  ['length', 'long, cm'],
+  ['width', 'wide, cm'],
+] as const;
+
+/** A vessel by its inside: like a usual one, with a ruler, or by its water. */
+export function VesselForm({
+  page,
+  row,
+  close,
+}: {
+  readonly page: StovePage;
+  readonly row: VesselRow | undefined;
+  readonly close: () => void;
+}) {
+  const { form, submit, busy, message } = useKeptForm(VesselTyped, row?.typed ?? NEW, async (typed) => {
+    const answer = await keepVessel({ id: row?.id ?? null, ...typed });
+    if (answer.ok) close();
+    return answer;
+  });
+  const shape = useWatch({ control: form.control, name: 'shape' });
+  const round = shape === 'round';
+  const ruler = round ? ROUND : BOX;
+  return (
+    <KeptForm className="stacked" submit={submit}>
+      {!row && <Like form={form} page={page} />}
+      <FormField {...{ form, name: 'name', label: 'What it is called' }} />
+      <Form.Group controlId="vessel-shape">
+        <Form.Label>It is</Form.Label>
+        <Form.Select {...form.register('shape')}>
+          <option value="round">round: a pot, a pan</option>
+          <option value="box">a box: a tray, a bratt pan</option>
+        </Form.Select>
+      </Form.Group>
+      <Row className="g-2">
+        {ruler.map(([name, label]) => (
+          <Col xs={4} key={name}>
+            <FormField {...{ form, name, label }} />
+          </Col>
+        ))}
+        <Col xs={4}>
+          <FormField {...{ form, name: 'height', label: 'high inside, cm' }} />
+        </Col>
+      </Row>
+      {round && <ByWater form={form} page={page} />}
+      <Row className="g-2">
+        <Col xs={6}>
+          <FormField {...{ form, name: 'fill', label: 'filled at the most, %' }} />
+        </Col>
+        <Col xs={6}>
+          <FormField {...{ form, name: 'empty', label: 'weighs empty' }} placeholder="not weighed" />
+        </Col>
+      </Row>
+      <Button type="submit" disabled={busy}>
+        Keep it
+      </Button>
+      <Trouble says={message} />
+    </KeptForm>
+  );
+}
+
+/** One as they are usually made fills the form; a ruler corrects it. */
+function Like({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
+  const [like, setLike] = useState<Choice>();
+  const choices = page.usualVessels.map((v) => ({ id: v.name, name: v.name, says: `${v.litres} l` }));
+  const words = (x: number): string => String(x).replace('.', page.mark);
+  const choose = (choice: Choice | undefined): void => {
+    setLike(choice);
+    const usual = page.usualVessels.find((v) => v.name === choice?.id);
+    if (!usual) return;
+    form.reset({
+      ...NEW,
+      name: usual.name,
+      shape: usual.shape,
+      height: words(usual.heightCm),
+      fill: words(usual.maxFillPct),
+      ...(usual.shape === 'round'
+        ? { base: words(usual.baseCm), top: words(usual.topCm) }
+        : { length: words(usual.lengthCm), width: words(usual.widthCm) }),
+    });
+  };
+  return (
+    <div>
+      <span className="form-label d-block">Like a usual one (then correct it with a ruler)</span>
+      <Combo
+        label="Like a usual one"
+        placeholder="Stockpot 36 l"
+        chosen={like}
+        choose={choose}
+        find={useSearch(choices)}
+      />
+    </div>
+  );
+}
+
+const NO_READINGS = [
+  { litres: '', dip: '' },
+  { litres: '', dip: '' },
+  { litres: '', dip: '' },
+];
+
+/** Litres and dips as they are typed, and the vessel they make. */
+function useReadings(form: TheForm, page: StovePage) {
+  const [readings, setReadings] = useState(NO_READINGS);
+  const height = useWatch({ control: form.control, name: 'height' });
+  const number = (typed: string): number | undefined => {
+    const read = readNumber(typed.trim().replace(/\s*(?:l|cm)$/i, ''), page.mark);
+    return read.ok ? read.value.toNumber() : undefined;
+  };
+  const high = number(height);
+  const poured = readings.flatMap(({ litres, dip }) => {
+    const [l, d] = [number(litres), number(dip)];
+    return l !== undefined && d !== undefined ? [{ ml: l * 1000, dipCm: d }] : [];
+  });
+  const found = high !== undefined && poured.length >= 2 ? vesselByWater(high, poured) : undefined;
+  return { readings, setReadings, high, poured, found };
+}
+
+/** Taper and volume out of known litres and the dips read with them. */
+function ByWater({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
+  const { bare } = useFigures();
+  const { readings, setReadings, high, poured, found } = useReadings(form, page);
+  const set = (i: number, field: 'litres' | 'dip', text: string): void =>
+    setReadings((all) => all.map((r, j) => (i === j ? { ...r, [field]: text } : r)));
+  const words = (x: number): string => x.toFixed(1).replace('.', page.mark);
+  return (
+    <details>
+      <summary>Measure it with water instead</summary>
+      <p className="quiet small-line">
+        Pour in so many litres, read the dip from the rim down to the water; pour in more, read again. A third
+        reading tells how well it fits.
+      </p>
+      {readings.map((r, i) => (
+        <div key={i} className="d-flex gap-2 align-items-center mb-1">
+          with{' '}
+          <input
+            className="typed typed-narrow"
+            aria-label={`Reading ${i + 1}, litres in it`}
+            value={r.litres}
+            onChange={(event) => set(i, 'litres', event.target.value)}
+          />{' '}
+          l in it the dip is{' '}
+          <input
+            className="typed typed-narrow"
+            aria-label={`Reading ${i + 1}, dip in cm`}
+            value={r.dip}
+            onChange={(event) => set(i, 'dip', event.target.value)}
+          />{' '}
+          cm
+        </div>
+      ))}
+      {poured.length >= 2 && high === undefined && (
+        <Trouble says="How high is it inside? That is measured with a ruler." />
+      )}
+      {found && !found.ok && <Trouble says={found.trouble.message} />}
+      {found?.ok && (
+        <p role="status" className="mb-1">
+          {bare(found.value.shape.baseCm, 1)} cm across the base, {bare(found.value.shape.topCm, 1)} at the
+          rim: {bare(found.value.brimMl / 1000, 1)} l to the brim.{' '}
+          {found.value.offCm === undefined
+            ? 'Two readings leave nothing over to check it with.'
+            : `Every reading fits within ${bare(found.value.offCm, 1)} cm.`}{' '}
+          <Button
+            variant="plain"
+            size="sm"
+            onClick={() => {
+              form.setValue('base', words(found.value.shape.baseCm), { shouldDirty: true });
+              form.setValue('top', words(found.value.shape.topCm), { shouldDirty: true });
+            }}
+          >
+            Take these
+          </Button>
+        </p>
+      )}
+    </details>
+  );
+}

@@ -1,0 +1,100 @@
+import 'server-only';
+import { vesselOf } from '@/core/kitchen-file';
+import { usesIn, type KitchenState } from '@/core/kitchen-state';
+import { capacityMl, maxFillMl } from '@/core/pot';
+import type { DecimalMark } from '@/core/quantity';
+import { REFERENCE_HOBS, referenceVessels, type ReferenceHob, type ReferenceVessel } from '@/core/reference';
+import { awayRows } from '@/server/away';
+import { standingKitchen } from '@/server/kitchen';
+import { may, type Worker } from '@/server/session';
+import type { HobTyped, VesselTyped } from './wire';
+
+interface Used {
+  readonly users: readonly { readonly name: string; readonly href: string }[];
+}
+
+export interface VesselRow extends Used {
+  readonly id: string;
+  readonly typed: VesselTyped;
+  readonly says: string;
+  readonly brimMl: number;
+  readonly fullMl: number;
+}
+
+export interface HobRow extends Used {
+  readonly id: string;
+  readonly typed: HobTyped;
+  readonly netKw: number | null;
+}
+
+export interface StovePage {
+  readonly mayEdit: boolean;
+  readonly mark: DecimalMark;
+  readonly vessels: readonly VesselRow[];
+  readonly hobs: readonly HobRow[];
+  readonly away: {
+    readonly vessels: Awaited<ReturnType<typeof awayRows>>;
+    readonly hobs: Awaited<ReturnType<typeof awayRows>>;
+  };
+  /** As they are usually made, to begin from. */
+  readonly usualVessels: readonly ReferenceVessel[];
+  readonly usualHobs: readonly ReferenceHob[];
+}
+
+export async function stovePage(who: Worker): Promise<StovePage> {
+  const { state } = await standingKitchen(who.kitchenId);
+  const mark = state.kitchen.decimalMark;
+  const typed = (x: number | undefined): string =>
+    x === undefined ? '' : String(Number(x.toFixed(2))).replace('.', mark);
+  const uses = usesIn(state);
+  const users = (kind: 'vessel' | 'hob', id: string) =>
+    uses(kind, id).recipes.map((r) => ({ name: r.name, href: `/pot/${r.id}` }));
+  const [vessels, hobs] = await Promise.all([awayRows(who, 'vessel'), awayRows(who, 'hob')]);
+  return {
+    mayEdit: may(who.role, 'changer'),
+    mark,
+    vessels: state.vessels.map((v) => ({ ...vesselRow(v, typed), users: users('vessel', v.id) })),
+    hobs: state.hobs.map((h) => ({
+      id: h.id,
+      netKw: h.netKw,
+      typed: {
+        name: h.name,
+        fuel: h.fuel,
+        netKw: h.netKw === null ? '' : typed(h.netKw),
+        efficiency: typed(h.efficiencyPct),
+        draught: h.draught ?? false,
+      },
+      users: users('hob', h.id),
+    })),
+    away: { vessels, hobs },
+    usualVessels: referenceVessels(),
+    usualHobs: REFERENCE_HOBS,
+  };
+}
+
+function vesselRow(v: KitchenState['vessels'][number], typed: (x: number | undefined) => string) {
+  const vessel = vesselOf(v);
+  const round = v.shape === 'round';
+  const across = round
+    ? v.baseCm === v.topCm
+      ? `${typed(v.baseCm)} cm across`
+      : `${typed(v.baseCm)} cm at the base, ${typed(v.topCm)} at the rim`
+    : `${typed(v.lengthCm)} × ${typed(v.widthCm)} cm`;
+  return {
+    id: v.id,
+    typed: {
+      name: v.name,
+      shape: v.shape,
+      base: round ? typed(v.baseCm) : '',
+      top: round ? typed(v.topCm) : '',
+      length: round ? '' : typed(v.lengthCm),
+      width: round ? '' : typed(v.widthCm),
+      height: typed(v.heightCm),
+      fill: typed(v.maxFillPct),
+      empty: v.emptyG === undefined ? '' : `${typed(v.emptyG / 1000)} kg`,
+    },
+    says: `${across}, ${typed(v.heightCm)} high`,
+    brimMl: capacityMl(vessel),
+    fullMl: maxFillMl(vessel),
+  };
+}

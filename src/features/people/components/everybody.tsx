@@ -1,0 +1,156 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { AwayList } from '@/ui/away-list';
+import { FormField } from '@/ui/form-field';
+import { KeptForm } from '@/ui/kept-form';
+import { SheetTable } from '@/ui/sheet-table';
+import { SidePanel } from '@/ui/side-panel';
+import { useTell } from '@/ui/toasts';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import { useKeptForm } from '@/ui/use-kept-form';
+import type { PeoplePage, PersonRow } from '../queries';
+import { keepPerson, PersonTyped, putPersonAway } from '../wire';
+
+/** What a role may, in words. */
+const MAY: Readonly<Record<PersonRow['role'], string>> = {
+  manager: 'everything: recipes, prices, people, the whole kitchen',
+  cook: 'tests, waste, kept costings; recipes and prices where the house lets cooks change them',
+  reader: 'looks at everything and changes nothing',
+};
+
+/** Who works here, and what each may. */
+export function Everybody({ page }: { readonly page: PeoplePage }) {
+  const [open, setOpen] = useState<PersonRow | 'new'>();
+  const here = page.people.filter((p) => p.left === undefined);
+  const gone = page.people.flatMap((p) =>
+    p.left === undefined ? [] : [{ id: p.id, name: p.name, since: p.left }],
+  );
+  return (
+    <section className="mb-4">
+      <div className="d-flex align-items-center gap-3 mb-1">
+        <h2 className="mb-0">Who works here</h2>
+        <Button variant="outline-primary" size="sm" onClick={() => setOpen('new')}>
+          Somebody new
+        </Button>
+      </div>
+      <SheetTable>
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col" className="left">
+              may
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Change</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {here.map((p) => (
+            <Row key={p.id} person={p} change={() => setOpen(p)} />
+          ))}
+        </tbody>
+      </SheetTable>
+      <AwayList rows={gone} bringBack={(id) => putPersonAway({ id, away: false })} />
+      {open && (
+        <SidePanel title={open === 'new' ? 'Somebody new' : open.name} open close={() => setOpen(undefined)}>
+          <PersonForm person={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
+        </SidePanel>
+      )}
+    </section>
+  );
+}
+
+function Row({ person: p, change }: { readonly person: PersonRow; readonly change: () => void }) {
+  const [keep, state] = useKept();
+  const tell = useTell();
+  const leaves = (): void =>
+    void keep(() => putPersonAway({ id: p.id, away: true })).then(
+      (ok) =>
+        ok && tell(`${p.name} has left.`, () => void keep(() => putPersonAway({ id: p.id, away: false }))),
+    );
+  return (
+    <tr>
+      <td>
+        {p.name}
+        <div className="quiet small-line">
+          {p.role}
+          {p.hasPin && ', with a PIN'}
+        </div>
+        <Trouble says={state.message} />
+      </td>
+      <td className="left small-line">{MAY[p.role]}</td>
+      <td>
+        <span className="d-flex justify-content-end gap-3">
+          <Button variant="link" size="sm" aria-label={`Change ${p.name}`} onClick={change}>
+            Change
+          </Button>
+          <Button
+            variant="link"
+            size="sm"
+            aria-label={`${p.name} leaves`}
+            disabled={state.busy}
+            onClick={leaves}
+          >
+            Leaves
+          </Button>
+        </span>
+      </td>
+    </tr>
+  );
+}
+
+function PersonForm({
+  person,
+  close,
+}: {
+  readonly person: PersonRow | undefined;
+  readonly close: () => void;
+}) {
+  const { form, submit, busy, message } = useKeptForm(
+    PersonTyped,
+    { name: person?.name ?? '', role: person?.role ?? 'cook', password: '', pin: '' },
+    async (typed) => {
+      const answer = await keepPerson({ id: person?.id ?? null, ...typed });
+      if (answer.ok) close();
+      return answer;
+    },
+  );
+  return (
+    <KeptForm className="stacked" submit={submit}>
+      <FormField {...{ form, name: 'name', label: 'Name' }} autoFocus />
+      <Form.Group controlId="person-role">
+        <Form.Label>May</Form.Label>
+        <Form.Select isInvalid={form.formState.errors.role !== undefined} {...form.register('role')}>
+          {(['cook', 'manager', 'reader'] as const).map((role) => (
+            <option key={role} value={role}>
+              {role}: {MAY[role]}
+            </option>
+          ))}
+        </Form.Select>
+        <Trouble as="span" says={form.formState.errors.role?.message} />
+      </Form.Group>
+      <FormField
+        {...{
+          form,
+          name: 'password',
+          label: person ? 'A new password (or leave the old one)' : 'A first password',
+        }}
+        type="password"
+        autoComplete="new-password"
+        placeholder="at least 8 characters"
+      />
+      <FormField
+        {...{ form, name: 'pin', label: 'A PIN for the shared tablet' }}
+        inputMode="numeric"
+        placeholder={person?.hasPin ? 'as it is' : 'none'}
+      />
+      <Button type="submit" disabled={busy}>
+        Keep it
+      </Button>
+      <Trouble says={message} />
+    </KeptForm>
+  );
+}
