@@ -13,13 +13,15 @@ export interface Change {
   readonly after: unknown;
   /** The change that this one takes back. */
   readonly undoes?: string | undefined;
+  /** What it was written down with: the same for all that one act did. */
+  readonly act: string;
 }
 
 /** Writes who changed what, with both sides, in the transaction of the change itself. */
 export async function recordChange(sql: Sql, c: Change): Promise<void> {
   await run(
     sql,
-    'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value, undoes) VALUES (?,?,?,?,?,?,?,?,?)',
+    'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value, undoes, act) VALUES (?,?,?,?,?,?,?,?,?,?)',
     [
       c.kitchenId,
       newId(),
@@ -30,6 +32,7 @@ export async function recordChange(sql: Sql, c: Change): Promise<void> {
       JSON.stringify(c.before ?? null),
       JSON.stringify(c.after ?? null),
       c.undoes ?? null,
+      c.act,
     ],
   );
 }
@@ -58,7 +61,7 @@ export const lastChange = (
         before: parsed(r.before_value),
         after: parsed(r.after_value),
       })),
-    'SELECT id, at, what, before_value, after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY at DESC, id DESC LIMIT 1',
+    'SELECT id, at, what, before_value, after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY id DESC LIMIT 1',
     [kitchenId, subjectId, ...what],
   );
 
@@ -76,6 +79,8 @@ export interface Changed {
   readonly before: unknown;
   readonly after: unknown;
   readonly undoes: string | null;
+  /** What it was written down with; of older ones nothing. */
+  readonly act: string | null;
 }
 
 const Row = z
@@ -89,6 +94,7 @@ const Row = z
     before_value: z.unknown(),
     after_value: z.unknown(),
     undoes: z.string().nullable(),
+    act: z.string().nullable(),
   })
   .transform(({ before_value, after_value, person, ...r }): Changed => ({
     ...r,
@@ -98,15 +104,15 @@ const Row = z
   }));
 
 const SELECT =
-  'SELECT c.id, c.at, c.person_id AS person, p.name AS byName, c.what, c.subject_id AS subject, c.before_value, c.after_value, c.undoes FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ?';
+  'SELECT c.id, c.at, c.person_id AS person, p.name AS byName, c.what, c.subject_id AS subject, c.before_value, c.after_value, c.undoes, c.act FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ?';
 
 interface Which {
   /** Of one thing only. */
   readonly subject?: string | undefined;
   /** By one person only. */
   readonly by?: string | undefined;
-  /** Before an instant: the page after one that ended there. */
-  readonly until?: Date | undefined;
+  /** Before a change: the page after one that ended there. */
+  readonly until?: string | undefined;
   readonly most: number;
 }
 
@@ -116,7 +122,7 @@ export function changesIn(
   kitchenId: string,
   { subject, by, until, most }: Which,
 ): Promise<Changed[]> {
-  const [and, values]: [string[], (string | Date)[]] = [[], []];
+  const [and, values]: [string[], string[]] = [[], []];
   if (subject !== undefined) {
     and.push(' AND c.subject_id = ?');
     values.push(subject);
@@ -126,10 +132,10 @@ export function changesIn(
     values.push(by);
   }
   if (until !== undefined) {
-    and.push(' AND c.at < ?');
+    and.push(' AND c.id < ?');
     values.push(until);
   }
-  return many(sql, Row, `${SELECT}${and.join('')} ORDER BY c.at DESC, c.id DESC LIMIT ${Math.trunc(most)}`, [
+  return many(sql, Row, `${SELECT}${and.join('')} ORDER BY c.id DESC LIMIT ${Math.trunc(most)}`, [
     kitchenId,
     ...values,
   ]);
@@ -138,29 +144,31 @@ export function changesIn(
 /** A change with everything that was written down with it: what one act did. In the order it was written. */
 export async function actOf(sql: Sql, kitchenId: string, id: string): Promise<Changed[]> {
   const [one] = await many(sql, Row, `${SELECT} AND c.id = ?`, [kitchenId, id]);
-  return one
-    ? many(sql, Row, `${SELECT} AND c.at = ? AND c.person_id <=> ? ORDER BY c.id`, [
+  if (!one) return [];
+  // What was written down before acts were is told by its instant and its person.
+  return one.act === null
+    ? many(sql, Row, `${SELECT} AND c.act IS NULL AND c.at = ? AND c.person_id <=> ? ORDER BY c.id`, [
         kitchenId,
         one.at,
         one.by,
       ])
-    : [];
+    : many(sql, Row, `${SELECT} AND c.act = ? ORDER BY c.id`, [kitchenId, one.act]);
 }
 
-/** What was written down of some things after an instant, the oldest first. */
+/** What was written down of some things after a change, the oldest first. */
 export const laterThan = (
   sql: Sql,
   kitchenId: string,
   subjects: readonly string[],
-  at: Date,
+  id: string,
 ): Promise<Changed[]> =>
   subjects.length === 0
     ? Promise.resolve([])
     : many(
         sql,
         Row,
-        `${SELECT} AND c.at > ? AND c.subject_id IN (${subjects.map(() => '?').join(',')}) ORDER BY c.at, c.id`,
-        [kitchenId, at, ...subjects],
+        `${SELECT} AND c.id > ? AND c.subject_id IN (${subjects.map(() => '?').join(',')}) ORDER BY c.id`,
+        [kitchenId, id, ...subjects],
       );
 
 /** Which of some changes have been taken back, by which change. */
@@ -173,7 +181,7 @@ export async function undoneBy(
   const rows = await many(
     sql,
     z.object({ id: z.string(), undoes: z.string() }),
-    `SELECT id, undoes FROM change_record WHERE kitchen_id = ? AND undoes IN (${ids.map(() => '?').join(',')}) ORDER BY at, id`,
+    `SELECT id, undoes FROM change_record WHERE kitchen_id = ? AND undoes IN (${ids.map(() => '?').join(',')}) ORDER BY id`,
     [kitchenId, ...ids],
   );
   return new Map(rows.map((r) => [r.undoes, r.id]));

@@ -89,7 +89,7 @@ test('a PIN opens nowhere but on a device that a manager has let in, and no long
   // A manager lets that device in, sitting at it.
   await signIn(elsewhere, 'Maren Holt', 'kestrel-weir');
   await elsewhere.getByRole('link', { name: 'Maren Holt, manager' }).click();
-  await expect(elsewhere.getByRole('heading', { level: 1, name: 'Who is in' })).toBeVisible();
+  await expect(elsewhere.getByRole('heading', { level: 1, name: 'People' })).toBeVisible();
   await expect(elsewhere.getByRole('cell', { name: 'a PIN on a device that is not let in' })).toBeVisible();
   await elsewhere.getByRole('button', { name: 'Let this device in' }).click();
   await expect(elsewhere.getByRole('alert').filter({ hasText: 'Give the device a name' })).toBeVisible();

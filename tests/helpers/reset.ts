@@ -32,6 +32,14 @@ export async function resetKitchen({ databaseUrl, day, listsPort, scalePort }: T
     );
     secrets = new Map(hashed);
   }
+  await emptyDatabase(databaseUrl);
+  const pool = openPool(databaseUrl);
+  await loadKitchen(pool, shiftTo(read.file, day), secrets);
+  await pool.end();
+}
+
+/** Leaves nothing in a database but its tables: nobody has begun a kitchen there. */
+export async function emptyDatabase(databaseUrl: string): Promise<void> {
   const connection = await createConnection({ uri: databaseUrl });
   const [tables] = await connection.query<RowDataPacket[]>(
     "SELECT TABLE_NAME AS name FROM information_schema.TABLES WHERE TABLE_SCHEMA = DATABASE() AND TABLE_NAME <> 'schema_version'",
@@ -39,7 +47,4 @@ export async function resetKitchen({ databaseUrl, day, listsPort, scalePort }: T
   await connection.query('SET FOREIGN_KEY_CHECKS = 0');
   for (const { name } of tables) await connection.query(`TRUNCATE TABLE \`${String(name)}\``);
   await connection.end();
-  const pool = openPool(databaseUrl);
-  await loadKitchen(pool, shiftTo(read.file, day), secrets);
-  await pool.end();
 }

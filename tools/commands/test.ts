@@ -89,6 +89,9 @@ interface TestKitchen extends TestedKitchen {
   stop(): Promise<void>;
 }
 
+/** The word by which a test begins a kitchen, once it has emptied its own. */
+const FIRST_WORD = 'TEST-WORD';
+
 async function testKitchen(n: number, databaseUrl: string): Promise<TestKitchen> {
   const instance = await startInstance(placeOf('test'), {
     port: await freePort(),
@@ -96,6 +99,7 @@ async function testKitchen(n: number, databaseUrl: string): Promise<TestKitchen>
     clock: HELD_CLOCK,
     databaseUrl,
     as: appName(n),
+    env: { HALFPOT_FIRST_WORD: FIRST_WORD },
   });
   const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
   const scale = await startScale(0);

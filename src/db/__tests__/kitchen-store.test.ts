@@ -184,6 +184,7 @@ describe('edits', () => {
           subjectId: article.id,
           before: '24.00',
           after: '25.00',
+          act: newId(),
         });
         await moveRevision(sql, K);
         return true;

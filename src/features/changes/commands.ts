@@ -51,7 +51,7 @@ async function mustStandLast(
     database(),
     who.kitchenId,
     act.map((c) => c.subject),
-    first.at,
+    act.at(-1)?.id ?? first.id,
   );
   const built = builtOn(later.filter((c) => !ids.has(c.id)))[0];
   if (!built) return;

@@ -41,10 +41,9 @@ export async function changesPage(
   { of, until }: { readonly of?: string | undefined; readonly until?: string | undefined },
 ): Promise<ChangesPage> {
   const { state } = await standingKitchen(who.kitchenId);
-  const at = until === undefined ? undefined : new Date(until);
   const changes = await changesIn(database(), who.kitchenId, {
     subject: of,
-    until: at && !Number.isNaN(at.getTime()) ? at : undefined,
+    until,
     most: MOST,
   });
   const undone = await undoneBy(
@@ -62,14 +61,14 @@ export async function changesPage(
   const acts = new Map<string, Changed[]>();
   for (const c of changes) {
     if (!manager && PRIVATE.has(c.what)) continue;
-    const key = `${c.at.getTime()} ${c.by ?? ''}`;
+    const key = c.act ?? `${c.at.getTime()} ${c.by ?? ''}`;
     acts.set(key, [...(acts.get(key) ?? []), c]);
   }
   const last = changes.length === MOST ? changes.at(-1) : undefined;
   return {
     of: of === undefined ? undefined : { id: of, name: telling.called(of) ?? 'This' },
     rows: [...acts.values()].map((act) => rowOf(act, who, telling, isUndone)),
-    more: last?.at.toISOString(),
+    more: last?.id,
   };
 }
 

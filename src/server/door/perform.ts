@@ -185,6 +185,7 @@ async function tryOnce(
         before: was,
         after,
         undoes,
+        act: commandId,
       });
     if (declared.moves === 'costs') await moveRevision(sql, kitchenId);
     const reply = { ok: true as const, value, version };

@@ -2,7 +2,7 @@ import { PeopleView } from '@/features/people/components/people-view';
 import { peoplePage } from '@/features/people/queries';
 import { mustWork } from '@/server/session';
 
-export const metadata = { title: 'Who is in' };
+export const metadata = { title: 'People' };
 
 export default async function People() {
   return <PeopleView page={await peoplePage(await mustWork())} />;

@@ -47,7 +47,7 @@ describe('prices and yields', () => {
       /“dear”/,
     );
     expect(why(await here.send(PRICE, { article: leek.id, row, typed: '1' }, { role: 'cook' }))).toBe(
-      'A cook may look at this but not change it; a manager may.',
+      'A cook may look at this but not change it; a manager may, or a cook where the house lets cooks change recipes and prices.',
     );
   });
 
