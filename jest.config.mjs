@@ -34,13 +34,16 @@ const config = {
         '<rootDir>/src/ui/**/*.test.ts',
         '<rootDir>/src/search/**/*.test.ts',
         '<rootDir>/stand-ins/**/*.test.ts',
-        '<rootDir>/tools/**/*.test.ts',
+        '<rootDir>/tools/__tests__/*.test.ts',
       ],
     },
     {
       ...common,
       displayName: 'database',
-      testMatch: ['db', 'server', 'features', 'wire'].map((room) => `<rootDir>/src/${room}/**/*.test.ts`),
+      testMatch: [
+        ...['db', 'server', 'features', 'wire', 'app'].map((room) => `<rootDir>/src/${room}/**/*.test.ts`),
+        '<rootDir>/tools/backup/*.test.ts',
+      ],
     },
   ],
 };

@@ -62,7 +62,7 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
     const databaseUrl = own ? own.url('halfpot') : checkedUrl(given as string);
     const firstWord =
       wishes.today === undefined
-        ? wordFor(place, await prepareOwn(databaseUrl))
+        ? wordFor(place, await prepareOwn(databaseUrl, path.join(place.folder, 'backups')))
         : await prepareDemo(databaseUrl, wishes.today);
     const start = (): Promise<Serving> => serveFor(place, wishes, databaseUrl, firstWord);
     let app = await start();
@@ -137,6 +137,7 @@ const serveFor = (
       HALFPOT_SECRET: keptSecret(place, 'session.secret', () => randomBytes(32).toString('hex')),
       ...(wishes.today === undefined ? {} : { HALFPOT_DEMO: '1' }),
       ...(firstWord ? { HALFPOT_FIRST_WORD: firstWord } : {}),
+      ...(wishes.today === undefined ? { HALFPOT_BACKUPS: path.join(place.folder, 'backups') } : {}),
       HALFPOT_DATA: place.folder,
       ...(wishes.origin === undefined ? {} : reachedBy(wishes.origin, wishes.port)),
       ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),

@@ -2,10 +2,11 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { shiftTo, readKitchenText, type KitchenFile } from '@/core/kitchen-file';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
-import { migrate } from '@/db/migrate';
+import { migrate, newestSchema, schemaOf } from '@/db/migrate';
 import { firstKitchen } from '@/db/read-kitchen';
 import { openPool } from '@/db/sql';
 import { hashSecret } from '@/server/passwords';
+import { backUp } from './backup/backup';
 import { ROOT } from './place';
 import { say, Stop } from './stop';
 import { mistakeWords } from '@/core/trouble';
@@ -35,14 +36,19 @@ async function secretsOf(file: KitchenFile): Promise<Secrets> {
 }
 
 /**
- * Migrates the database of a kitchen of one's own.
+ * Migrates the database of a kitchen of one's own; before anything in it is changed, it is backed up.
  * @returns whether a kitchen is in it
  */
-export async function prepareOwn(url: string): Promise<boolean> {
-  const ran = await migrate(url);
-  if (ran.length > 0) say(`Database brought up to date (${ran.length} steps).`);
+export async function prepareOwn(url: string, backups: string): Promise<boolean> {
+  const stands = await schemaOf(url);
   const pool = openPool(url);
   try {
+    if (stands > 0 && stands < newestSchema() && (await firstKitchen(pool))) {
+      const made = await backUp(url, backups, new Date());
+      say(`Backed up to ${made.file} before the database is brought up to date.`);
+    }
+    const ran = await migrate(url);
+    if (ran.length > 0) say(`Database brought up to date (${ran.length} steps).`);
     return (await firstKitchen(pool)) !== undefined;
   } finally {
     await pool.end();

@@ -13,7 +13,11 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
                                           the same recipe for another amount, or a plate for "120 covers"
   ./halfpot understand FILE [LINES.txt] [--json]
                                           what each line of a text is read as in a kitchen
-  ./halfpot export [FILE]                 write the demo's kitchen out as a kitchen file
+  ./halfpot export [FILE] [--demo]        write the kept kitchen, or the demo's, out as a kitchen file
+  ./halfpot backup [FOLDER]               back the kept kitchen up as of this moment, while people work in it
+  ./halfpot restore FILE [--over]         put a backup in place of the kept kitchen
+  ./halfpot people [password NAME]        who works in the kept kitchen; a new password for who has forgotten theirs
+  ./halfpot service                       write a systemd unit for ./halfpot start
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot|graph|kitchen|pages|lighthouse]
@@ -35,6 +39,10 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   scale: async (args) => (await import('./commands/scale')).scale(args),
   understand: async (args) => (await import('./commands/understand')).understand(args),
   export: async (args) => (await import('./commands/export')).exportKitchen(args),
+  backup: async (args) => (await import('./commands/backup')).backup(args),
+  restore: async (args) => (await import('./commands/backup')).restore(args),
+  people: async (args) => (await import('./commands/people')).people(args),
+  service: async (args) => (await import('./commands/service')).service(args),
   test: async (args) => (await import('./commands/test')).test(args),
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),
   bench: async (args) => (await import('./commands/bench')).bench(args),

@@ -14,6 +14,7 @@ export interface OwnDatabase {
   url(database: string): string;
   /** The same, emptied first. */
   fresh(database: string): string;
+  drop(database: string): void;
   /** Settles when the server is no longer there. */
   ended(): Promise<void>;
   /** Starts it again where it was, at the same address. */
@@ -139,6 +140,7 @@ export async function startDatabase(place: Place): Promise<OwnDatabase> {
       asRoot(place, `DROP DATABASE IF EXISTS \`${database}\`;`);
       return create(database);
     },
+    drop: (database) => asRoot(place, `DROP DATABASE IF EXISTS \`${database}\`;`),
     async ended() {
       while (pidOf(place) !== undefined) await sleep(250);
     },

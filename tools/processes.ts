@@ -80,6 +80,14 @@ export async function endLeftover(place: Place, name: string, sign: string): Pro
 /** What every run of our command is started with (`halfpot`). */
 const OURS = '.halfpot/cli/main.mjs';
 
+/** Whether a command of ours runs in a place. */
+export function isRunning(place: Place): boolean {
+  const file = path.join(place.folder, 'run.pid');
+  if (!fs.existsSync(file)) return false;
+  const pid = Number(fs.readFileSync(file, 'utf8').split(' ')[0]);
+  return pid !== process.pid && isAlive(pid) && commandOf(pid).includes(OURS);
+}
+
 /** One run at a time for each place. */
 export function takePlace(place: Place, what: string): void {
   const file = path.join(place.folder, 'run.pid');

@@ -4,6 +4,8 @@ export class Stop extends Error {}
 /** A sentence for trouble of the machine itself; undefined where the error is our own mistake. */
 export function sentenceFor(error: unknown): string | undefined {
   if (error instanceof Stop) return error.message;
+  // Told by its name: what it is thrown by is loaded by the commands that need it alone.
+  if (error instanceof Error && error.name === 'NewerDatabaseError') return error.message;
   const { code, errno, message } = (error ?? {}) as { code?: string; errno?: number; message?: string };
   if (code?.startsWith('ERR_PARSE_ARGS')) return `${message ?? code}. ./halfpot alone lists what there is.`;
   if (code === 'ENOSPC' || /No space left/.test(message ?? ''))

@@ -12,6 +12,8 @@ const Env = z.object({
   HALFPOT_ORIGIN: z.url({ protocol: /^https?$/ }).optional(),
   /** Where the kitchen's records lie: the disk whose room counts. */
   HALFPOT_DATA: z.string().optional(),
+  /** Where backups of the kitchen lie; none are made where it is not said. */
+  HALFPOT_BACKUPS: z.string().optional(),
   HALFPOT_CLOCK: z.iso.datetime().optional(),
 });
 

@@ -233,7 +233,7 @@ test('a step is added, moved and taken out', async ({ page }) => {
   await expect(step(page, 3)).toHaveValue('simmer 4 min');
   await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Take step 3 out' }).click());
   await expect(page.getByLabel(/^Step \d/)).toHaveCount(3);
-  await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Undo' }).click());
+  await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Undo', exact: true }).click());
   await expect(step(page, 3)).toHaveValue('simmer 4 min');
   await page.reload();
   await expect(page.getByLabel(/^Step \d/)).toHaveCount(4);
@@ -245,7 +245,7 @@ test('another vessel changes what boils away', async ({ page }) => {
   await takes(page.getByLabel('Starts in'), 'Stockpot 36 l');
   await expect.poll(() => figure(cost(page))).not.toBe(before);
   await expect(page.locator('.verb-unread')).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect.poll(() => figure(cost(page))).toBe(before);
 });
 

@@ -87,7 +87,7 @@ test('a line that was taken out comes back, and the focus goes to a line that is
   await expect(page.getByLabel('Line 2, article')).toBeFocused();
   await page.getByRole('button', { name: 'Take Leeks out' }).click();
   await expect(page.getByLabel('Line 1, article')).toHaveValue('');
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Line 1, article')).toHaveValue('Leeks');
 });
 

@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { parseArgs } from 'node:util';
 import { firstKitchen, readKitchenFrom } from '@/db/read-kitchen';
 import { openPool } from '@/db/sql';
 import { checkedUrl } from '../instance';
@@ -7,18 +8,25 @@ import { startDatabase } from '../mariadb';
 import { placeOf } from '../place';
 import { Stop } from '../stop';
 
-/** `halfpot export [FILE]`: the kitchen as a kitchen file, without anybody's secrets. */
+/** `halfpot export [FILE] [--demo]`: the kept kitchen, or the demo, as a kitchen file, without anybody's secrets. */
 export async function exportKitchen(args: readonly string[]): Promise<number> {
-  const place = placeOf('demo');
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    options: { demo: { type: 'boolean', default: false } },
+    allowPositionals: true,
+  });
+  const kept = placeOf('kitchen');
+  const place = !values.demo && fs.existsSync(kept.data) ? kept : placeOf('demo');
   const running = fs.existsSync(path.join(place.folder, 'run.pid'));
   const own = process.env.DATABASE_URL === undefined ? await startDatabase(place) : undefined;
   const pool = openPool(own ? own.url('halfpot') : checkedUrl(process.env.DATABASE_URL as string));
   try {
     const kitchen = await firstKitchen(pool).catch(() => undefined);
-    if (!kitchen) throw new Stop('There is no kitchen to write out yet: start ./halfpot demo once.');
+    if (!kitchen)
+      throw new Stop('There is no kitchen to write out yet: start ./halfpot start or ./halfpot demo once.');
     const { file } = await readKitchenFrom(pool, kitchen.id);
     const text = `${JSON.stringify(file, null, 1)}\n`;
-    const [to] = args;
+    const [to] = positionals;
     if (to === undefined) process.stdout.write(text);
     else fs.writeFileSync(path.resolve(process.env.HALFPOT_FROM ?? '.', to), text);
     return 0;

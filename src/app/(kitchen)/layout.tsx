@@ -2,6 +2,8 @@ import type { ReactNode } from 'react';
 import { MissingProvider } from '@/features/buy/own/components/missing-provider';
 import { UndoKey } from '@/features/changes/components/undo-key';
 import { findIngredients } from '@/features/find/actions';
+import { lastBackup } from '@/features/house/backup';
+import { BackupNotice } from '@/features/house/components/backup-notice';
 import { ModelNotice } from '@/features/house/components/model-moved';
 import { unseenMoves } from '@/features/house/queries';
 import { frame } from '@/features/people/queries';
@@ -23,7 +25,7 @@ const PATIENCE_MS = 700;
 export default async function KitchenLayout({ children }: { children: ReactNode }) {
   const who = await mustWork();
   const [{ name, locale, currency }, today] = await Promise.all([frame(who), todayIn(who.kitchenId)]);
-  const unseen = await unseenMoves(who);
+  const [unseen, backup] = await Promise.all([unseenMoves(who), lastBackup(who)]);
   const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
     <FiguresProvider words={{ locale, currency, today }}>
@@ -40,6 +42,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                 tools={may(who.role, 'cook') && <UndoKey />}
               />
               <main id="work" tabIndex={-1}>
+                <BackupNotice last={backup} />
                 <ModelNotice unseen={unseen} />
                 <MissingProvider>
                   <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>

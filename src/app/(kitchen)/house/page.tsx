@@ -1,5 +1,8 @@
 import { UsualBasis } from '@/features/buy/larder/components/usual-basis';
 import { larderPage } from '@/features/buy/larder/queries';
+import { lastBackup } from '@/features/house/backup';
+import { BackupLine } from '@/features/house/components/backup-notice';
+import { InAndOut } from '@/features/house/components/in-and-out';
 import { HouseView } from '@/features/house/components/house-view';
 import { housePage } from '@/features/house/queries';
 import { TrimmingHere } from '@/features/trim/schools/components/trimming-form';
@@ -10,7 +13,12 @@ export const metadata = { title: 'This kitchen' };
 
 export default async function House() {
   const who = await mustWork();
-  const [page, larder, schools] = await Promise.all([housePage(who), larderPage(who), schoolsPage(who)]);
+  const [page, larder, schools, backup] = await Promise.all([
+    housePage(who),
+    larderPage(who),
+    schoolsPage(who),
+    lastBackup(who),
+  ]);
   const { basis, maySet, kitchenVersion } = larder;
   return (
     <HouseView
@@ -20,6 +28,8 @@ export default async function House() {
         <>
           <TrimmingHere page={{ ...schools, rows: [], plates: [] }} />
           <UsualBasis page={{ basis, maySet, kitchenVersion }} />
+          <BackupLine last={backup} />
+          <InAndOut />
         </>
       }
     />

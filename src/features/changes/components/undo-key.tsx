@@ -39,6 +39,7 @@ export function UndoKey() {
       size="sm"
       disabled={busy}
       title="Take back what you changed last (Ctrl Z); Ctrl Shift Z does it again"
+      aria-label="Undo my last change"
       aria-keyshortcuts="Control+Z"
       onClick={() => void act(false)}
     >

@@ -1,17 +1,17 @@
 import fc from 'fast-check';
-import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { PRICE, YIELD } from '../../buy/wire';
-import { INGREDIENT_NAMED, SUPPLIER } from '../../buy/own/wire';
-import { MEASURE, TAKE } from '../../buy/larder/wire';
-import { referenceLarder } from '../../../core/reference';
-import { costOfPlate, costOfProduct } from '../../../core/costing';
-import { costedKitchen } from '../../../server/kitchen';
-import { VESSEL } from '../../house/stove/wire';
-import { NEW_SHEET, SHEET_NAMED } from '../../pot/wire';
-import { NEW_PLATE, PLATE_HEAD } from '../../pour/wire';
-import { changesPage } from '../queries';
-import { counting } from '../effective';
-import { RESTORE, UNDO } from '../wire';
+import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
+import { PRICE, YIELD } from '../../features/buy/wire';
+import { INGREDIENT_NAMED, SUPPLIER } from '../../features/buy/own/wire';
+import { MEASURE, TAKE } from '../../features/buy/larder/wire';
+import { referenceLarder } from '../../core/reference';
+import { costOfPlate, costOfProduct } from '../../core/costing';
+import { costedKitchen } from '../../server/kitchen';
+import { VESSEL } from '../../features/house/stove/wire';
+import { NEW_SHEET, SHEET_NAMED } from '../../features/pot/wire';
+import { NEW_PLATE, PLATE_HEAD } from '../../features/pour/wire';
+import { changesPage } from '../../features/changes/queries';
+import { counting } from '../../features/changes/effective';
+import { RESTORE, UNDO } from '../../features/changes/wire';
 
 let here: AtWork;
 beforeAll(async () => {

@@ -1,0 +1,17 @@
+import { kitchenFile } from '@/features/house/kitchen-file';
+
+export const dynamic = 'force-dynamic';
+
+/** The kitchen as a file to be taken away. */
+export async function GET(): Promise<Response> {
+  const found = await kitchenFile();
+  if (!found)
+    return new Response('A manager, signed in by password, takes the kitchen as a file.\n', { status: 403 });
+  return new Response(found.text, {
+    headers: {
+      'content-type': 'application/json; charset=utf-8',
+      'content-disposition': `attachment; filename="${found.name}"`,
+      'cache-control': 'no-store',
+    },
+  });
+}

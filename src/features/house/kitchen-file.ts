@@ -1,0 +1,22 @@
+import 'server-only';
+import { dayIn } from '@/core/day';
+import { readKitchenFrom } from '@/db/read-kitchen';
+import { now } from '@/server/clock';
+import { database } from '@/server/database';
+import { inSnapshot } from '@/db/sql';
+import { may, worker } from '@/server/session';
+
+/** The kitchen as a file, for a manager; for anybody else nothing. */
+export async function kitchenFile(): Promise<{ readonly name: string; readonly text: string } | undefined> {
+  const who = await worker();
+  if (!who || !may(who.role, 'manager')) return undefined;
+  const { file } = await inSnapshot(database(), (sql) => readKitchenFrom(sql, who.kitchenId));
+  const plain = file.kitchen.name
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+  return {
+    name: `${plain || 'kitchen'}-${dayIn(who.zone, now())}.json`,
+    text: `${JSON.stringify(file, null, 1)}\n`,
+  };
+}
