@@ -134,3 +134,22 @@ export const purchaseCalled = (
     'SELECT id FROM purchase WHERE kitchen_id = ? AND effective_on = ? AND number = ? ORDER BY recorded_at DESC, id DESC LIMIT 1',
     [kitchenId, on, number],
   );
+
+/** Invoices and credit notes whose number begins so, or has it in it; the newest first. */
+export const invoicesLike = (
+  sql: Sql,
+  kitchenId: string,
+  number: string,
+  most: number,
+): Promise<{ id: string; number: string; kind: 'invoice' | 'credit note'; supplier: string }[]> =>
+  many(
+    sql,
+    z.object({
+      id: z.string(),
+      number: z.string(),
+      kind: z.enum(['invoice', 'credit note']),
+      supplier: z.string(),
+    }),
+    `SELECT p.id, p.number, p.kind, s.name AS supplier FROM purchase p JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id WHERE p.kitchen_id = ? AND p.number LIKE ? ORDER BY p.effective_on DESC, p.id DESC LIMIT ${Math.trunc(most)}`,
+    [kitchenId, `%${number.replace(/[\\%_]/g, (c) => `\\${c}`)}%`],
+  );

@@ -1,4 +1,6 @@
+import fs from 'node:fs';
 import type { Page } from '@playwright/test';
+import { readKitchenText } from '../../src/core/kitchen-file';
 import { emptyDatabase } from '../helpers/reset';
 import { here } from '../helpers/here';
 import { expect, figure, keeps, open, openPot, takes, test } from './kitchen';
@@ -307,4 +309,48 @@ test('a vessel is measured with water, a hob by how long it boils; each is put a
     page.getByRole('button', { name: 'Bring Corner burner back' }).click(),
   );
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toBeVisible();
+});
+
+test('by one key anything is found, misspelled too, and gone to', async ({ page }) => {
+  await open(page, '/house');
+  await page.waitForLoadState('networkidle');
+  const looked = page.getByLabel('Find anything');
+  const go = async (words: string, name: RegExp, to: RegExp): Promise<void> => {
+    await page.getByRole('heading', { level: 1 }).click();
+    await page.keyboard.press('/');
+    await expect(looked).toBeFocused();
+    await page.keyboard.type(words);
+    await expect(page.getByRole('option', { name }).first()).toBeVisible();
+    await page.getByRole('option', { name }).first().click();
+    await expect(page).toHaveURL(to);
+    await expect(looked).toHaveCount(0);
+  };
+  await go('juniper sause', /^Juniper sauce/, /\/pot\/[0-9a-f-]{36}$/);
+  await go('venison loin', /^Venison loin, juniper sauce, celeriac\s*plate/, /\/pour\/[0-9a-f-]{36}$/);
+  await go('WG-204', /^WG-20418/, /\/buy\/purchases\/[0-9a-f-]{36}$/);
+  await go('burners', /^Vessels and hobs/, /\/house\/stove$/);
+});
+
+test('the kitchen is taken away as a file, and is the kitchen', async ({ page }) => {
+  await open(page, '/house');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Take it as a file' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('kestrel-weir-2026-03-14.json');
+  const text = fs.readFileSync(await download.path(), 'utf8');
+  const read = readKitchenText(text);
+  if (!read.ok) throw new Error(read.mistakes.map((m) => m.message).join(' '));
+  expect(read.file.recipes.length).toBeGreaterThan(20);
+  expect(text).not.toMatch(/argon|kestrel-weir"/);
+  // Begun from it, another kitchen is the same.
+  await begin(page);
+  await page.getByLabel('The word that the command printed').fill('test word');
+  await page.getByLabel('From a kitchen file').check();
+  await page.getByLabel('The kitchen file').setInputFiles(await download.path());
+  await page.getByRole('button', { name: 'Open the kitchen' }).click();
+  await expect(page.getByRole('link', { name: 'Juniper sauce' })).toBeVisible();
+  const again = await page.request.get('/kitchen-file');
+  const back = (await again.json()) as { people: { name: string }[] };
+  expect({ ...back, people: back.people.filter((p) => p.name !== 'Nan Tully') }).toEqual(JSON.parse(text));
 });

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, figure, open, openPot, tabTo, takes, test, chooseFrom } from './kitchen';
+import { expect, figure, open, openPot, tabTo, takes, test, chooseFrom, keeps } from './kitchen';
 import type { Page } from '@playwright/test';
 
 test('by keyboard alone: a price is changed, a pot opened, its cost read and asked why', async ({ page }) => {
@@ -131,6 +131,52 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
   ['who pays', (page) => open(page, '/trim/schools')],
   ['who is in', (page) => open(page, '/people')],
   ['this kitchen', (page) => open(page, '/house')],
+  ['a new pot', (page) => open(page, '/pot/new')],
+  [
+    'what a line misses',
+    async (page) => {
+      await openPot(page, 'White roux');
+      await page.getByLabel('Next step').fill('40 g house mustard');
+      await page.getByLabel('Next step').press('Enter');
+      await page.getByRole('button', { name: 'Something of your own …' }).click();
+      await expect(page.getByLabel('fat, g')).toBeVisible();
+    },
+  ],
+  [
+    'a vessel measured with water',
+    async (page) => {
+      await open(page, '/house/stove');
+      await page.getByRole('button', { name: 'A new vessel' }).click();
+      await page.getByText('Measure it with water instead').click();
+      await expect(page.getByLabel('Reading 3, dip in cm')).toBeVisible();
+      await page.waitForTimeout(400);
+    },
+  ],
+  [
+    'vessels and hobs, and what was put away',
+    async (page) => {
+      await open(page, '/house/stove');
+      await page
+        .getByRole('button', { name: /^Put .* away$/ })
+        .first()
+        .click();
+      await expect(page.getByText(/^What takes its place/)).toBeVisible();
+      await page.waitForTimeout(400);
+    },
+  ],
+  ['the suppliers', (page) => open(page, '/buy/suppliers')],
+  [
+    'what was changed',
+    async (page) => {
+      await open(page, '/pour');
+      await page.getByRole('link', { name: /^Venison loin/ }).click();
+      const price = page.getByLabel('Price on the menu');
+      await price.fill('31');
+      await keeps(page, 'plate.amounts', () => price.press('Enter'));
+      await page.goto('/house/changes');
+      await expect(page.getByRole('button', { name: /^Take back/ })).toBeVisible();
+    },
+  ],
   ['nowhere', async (page) => void (await page.goto('/nowhere'))],
 ];
 /** A phone, a desk at twice its size, a tablet lying, a desk. */

@@ -176,8 +176,12 @@ export const readInto = (url: string, file: string): Promise<void> =>
     let said = '';
     client.stderr.on('data', (data: Buffer) => (said += data.toString()));
     const ended = once(client, 'close') as Promise<[number]>;
-    await pipeline(fs.createReadStream(file), createGunzip(), client.stdin).catch(() => undefined);
+    let broken: unknown;
+    await pipeline(fs.createReadStream(file), createGunzip(), client.stdin).catch((error: unknown) => {
+      broken = error;
+    });
     const [code] = await ended;
+    if (code === 0 && broken !== undefined) throw broken;
     if (code !== 0)
       throw new Stop(`The backup could not be read in: ${said.trim().split('\n').slice(-2).join(' ')}`);
   });

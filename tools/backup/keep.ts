@@ -3,16 +3,20 @@ const DAYS = 7;
 const WEEKS = 4;
 const MONTHS = 6;
 const DAY_MS = 86_400_000;
+/** Of the day before the newest as many stay, however close together they were made: one of them may be wanted back this minute. */
+const FRESH = 24;
 
 export interface Made {
   readonly file: string;
   readonly at: Date;
 }
 
-/** Which backups are kept on a day: the newest of each of the last 7 days, 4 weeks and 6 months that have one; never none. */
+/** Which backups are kept: what is fresh, and the newest of each of the last 7 days, 4 weeks and 6 months that have one; never none. */
 export function kept(all: readonly Made[]): ReadonlySet<string> {
   const newest = [...all].sort((a, b) => b.at.getTime() - a.at.getTime());
   const found = new Set<string>();
+  for (const { file, at } of newest.slice(0, FRESH))
+    if ((newest[0]?.at.getTime() ?? 0) - at.getTime() < DAY_MS) found.add(file);
   const one = (many: number, period: (at: Date) => string): void => {
     const seen = new Set<string>();
     for (const { file, at } of newest) {

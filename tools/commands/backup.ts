@@ -71,7 +71,8 @@ export async function restore(args: readonly string[]): Promise<number> {
         `There is a kitchen here already, ${there}: nothing was touched. To put the backup in its place: ./halfpot restore ${named} --over`,
       );
     if (there !== undefined) {
-      const before = await backUp(url, backupsOf(place), new Date());
+      // Nothing makes room for it: what is to be restored may lie in the same folder.
+      const before = await makeBackup(url, backupsOf(place), new Date());
       say(`What stood here is kept in ${before.file}.`);
     }
     const tried = own.fresh('halfpot_restore');

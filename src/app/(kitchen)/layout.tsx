@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { MissingProvider } from '@/features/buy/own/components/missing-provider';
 import { UndoKey } from '@/features/changes/components/undo-key';
 import { findIngredients } from '@/features/find/actions';
+import { GoTo } from '@/features/find/components/go-to';
 import { lastBackup } from '@/features/house/backup';
 import { BackupNotice } from '@/features/house/components/backup-notice';
 import { ModelNotice } from '@/features/house/components/model-moved';
@@ -39,7 +40,12 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                 role={roleWords(who.role)}
                 byPin={roleWords(who.role) !== who.person.role}
                 signOut={signOut}
-                tools={may(who.role, 'cook') && <UndoKey />}
+                tools={
+                  <>
+                    <GoTo />
+                    {may(who.role, 'cook') && <UndoKey />}
+                  </>
+                }
               />
               <main id="work" tabIndex={-1}>
                 <BackupNotice last={backup} />

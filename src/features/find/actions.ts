@@ -5,6 +5,7 @@ import { asked } from '@/server/asked';
 import { costedKitchen } from '@/server/kitchen';
 import { findThings } from '@/server/things';
 import type { Found } from '@/ui/find';
+import { placesLike, type Place } from './everywhere';
 
 /** As many as anybody looks through before typing another letter. */
 const MOST = 12;
@@ -18,4 +19,10 @@ export const findIngredients = asked(
       .slice(0, MOST)
       .map(({ id, name }) => ({ id, name, trims: (costing.supplies.get(id)?.stockTrim ?? 0) > 0 }));
   },
+);
+
+/** Anything of the kitchen that fits some words: things, invoices, screens. */
+export const findAnything = asked(
+  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  (who, wanted): Promise<Place[]> => placesLike(who, wanted),
 );

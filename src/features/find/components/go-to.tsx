@@ -1,0 +1,63 @@
+'use client';
+
+import { Search } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { useEffect, useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { Combo } from '@/ui/combo';
+import { SidePanel } from '@/ui/side-panel';
+import { findAnything } from '../actions';
+import type { Place } from '../everywhere';
+
+/** Goes anywhere by any of its words, misspelled too: one key, from every screen. */
+export function GoTo() {
+  const [open, setOpen] = useState(false);
+  const router = useRouter();
+  useHotkeys(['/', 'mod+k'], (event) => {
+    event.preventDefault();
+    setOpen(true);
+  });
+  const go = (place: Place | undefined): void => {
+    if (!place) return;
+    setOpen(false);
+    router.push(place.id);
+  };
+  return (
+    <>
+      <Button
+        variant="outline-light"
+        size="sm"
+        title="Find anything and go there ( / )"
+        aria-keyshortcuts="/ Control+K"
+        onClick={() => setOpen(true)}
+      >
+        <Search size={15} aria-hidden="true" /> Find
+      </Button>
+      {open && (
+        <SidePanel title="Find and go" open close={() => setOpen(false)}>
+          <Looking go={go} />
+        </SidePanel>
+      )}
+    </>
+  );
+}
+
+function Looking({ go }: { readonly go: (place: Place | undefined) => void }) {
+  const field = useRef<HTMLInputElement>(null);
+  // The panel takes the focus when it has come in; the field is what is wanted.
+  useEffect(() => {
+    const soon = setTimeout(() => field.current?.focus(), 350);
+    return () => clearTimeout(soon);
+  }, []);
+  return (
+    <Combo
+      label="Find anything"
+      placeholder="a pot, a plate, an ingredient, an invoice, a screen"
+      chosen={undefined}
+      choose={go}
+      find={findAnything}
+      inputRef={field}
+    />
+  );
+}
