@@ -14,10 +14,13 @@ import type { Place } from '../everywhere';
 export function GoTo() {
   const [open, setOpen] = useState(false);
   const router = useRouter();
-  useHotkeys(['/', 'mod+k'], (event) => {
+  const show = (event: KeyboardEvent): void => {
     event.preventDefault();
     setOpen(true);
-  });
+  };
+  // By what the key writes, wherever it lies on the keyboard.
+  useHotkeys('/', show, { useKey: true, ignoreModifiers: true });
+  useHotkeys('mod+k', show);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     setOpen(false);
