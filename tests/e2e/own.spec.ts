@@ -238,6 +238,19 @@ test('an edit is taken back by the key, also after a reload, and done again; the
   await expect(price).toHaveValue('29.00');
 });
 
+test('in the price book, too, what is taken back stands there again', async ({ page }) => {
+  await open(page, '/buy');
+  const price = page.getByLabel('Leek, price of a pack');
+  const was = await price.inputValue();
+  await price.fill('16.10');
+  await keeps(page, 'article.price', () => price.press('Enter'));
+  await page.getByRole('heading', { level: 1 }).click();
+  await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
+  await expect(price).toHaveValue(was);
+  await page.getByRole('button', { name: 'Undo my last change' }).click();
+  await expect(page.getByText('There is nothing of yours to take back.')).toBeVisible();
+});
+
 test('somebody new signs in as what they are; the last manager stays', async ({ page, browser }) => {
   await open(page, '/people');
   await page.getByRole('button', { name: 'Somebody new' }).click();

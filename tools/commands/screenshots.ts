@@ -29,7 +29,6 @@ async function take(page: Page, label: string, words: string): Promise<void> {
 }
 
 const SHOTS: readonly Shot[] = [
-  { name: 'sign-in', path: '/sign-in?out' },
   { name: 'components', path: '/components', whole: true },
   {
     name: 'price-book',
@@ -86,7 +85,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Find in the larder').fill('stok');
     },
   },
-  { name: 'bench', path: '/trim' },
   {
     name: 'yield-test',
     path: '/trim',
@@ -120,6 +118,42 @@ const SHOTS: readonly Shot[] = [
       await follow('Juniper sauce')(page);
       await page.getByLabel('Step 12', { exact: true }).click();
       await page.getByLabel('Step 12', { exact: true }).blur();
+    },
+  },
+  {
+    name: 'missed',
+    path: '/pot',
+    before: async (page) => {
+      await follow('White roux')(page);
+      await page.waitForLoadState('networkidle');
+      for (const line of ['120 g brown shallots', '1 bunch tarragon', '40 g pork fat']) {
+        await page.getByLabel('Next step').fill(line);
+        await page.getByLabel('Next step').press('Enter');
+      }
+      await page
+        .getByRole('button', { name: /^Take “/ })
+        .first()
+        .waitFor();
+      await page.getByLabel('Next step').blur();
+    },
+  },
+  {
+    name: 'changes',
+    path: '/pour',
+    before: async (page) => {
+      await follow(/^Venison loin/)(page);
+      for (const [label, text] of [
+        ['Price on the menu', '31'],
+        ['Juniper sauce, portion', '50 ml'],
+      ] as const) {
+        await page.getByLabel(label).fill(text);
+        await page.getByLabel(label).press('Enter');
+        await page.getByText('✓ kept').waitFor();
+      }
+      await page.getByRole('heading', { level: 1 }).click();
+      await page.keyboard.press('Control+z');
+      await page.getByText(/^Taken back/).waitFor();
+      await page.goto('/house/changes');
     },
   },
   { name: 'house', path: '/house' },

@@ -12,6 +12,7 @@ import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
 import { costedWithin, todayIn } from '@/server/kitchen';
 import { may, mustWork, roleWords } from '@/server/session';
+import { Anew } from '@/ui/anew';
 import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
 import { IronBar } from '@/ui/iron-bar';
@@ -34,26 +35,31 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
         <FindProvider find={findIngredients}>
           <PersonProvider id={who.person.id}>
             <ToastProvider>
-              <IronBar
-                kitchen={name}
-                person={who.person.name}
-                role={roleWords(who.role)}
-                byPin={roleWords(who.role) !== who.person.role}
-                signOut={signOut}
-                tools={
-                  <>
-                    <GoTo />
-                    {may(who.role, 'cook') && <UndoKey />}
-                  </>
+              <Anew
+                bar={
+                  <IronBar
+                    kitchen={name}
+                    person={who.person.name}
+                    role={roleWords(who.role)}
+                    byPin={roleWords(who.role) !== who.person.role}
+                    signOut={signOut}
+                    tools={
+                      <>
+                        <GoTo />
+                        {may(who.role, 'cook') && <UndoKey />}
+                      </>
+                    }
+                  />
                 }
-              />
-              <main id="work" tabIndex={-1}>
-                <BackupNotice last={backup} />
-                <ModelNotice unseen={unseen} />
-                <MissingProvider>
-                  <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
-                </MissingProvider>
-              </main>
+              >
+                <main id="work" tabIndex={-1}>
+                  <BackupNotice last={backup} />
+                  <ModelNotice unseen={unseen} />
+                  <MissingProvider>
+                    <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
+                  </MissingProvider>
+                </main>
+              </Anew>
             </ToastProvider>
           </PersonProvider>
         </FindProvider>

@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
@@ -133,9 +134,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           )}
           {book.hits === 0 && (
             <p className="quiet">
-              {data.total === 0
-                ? 'There are no ingredients yet: take some from the larder, or write the first invoice.'
-                : `Nothing in the price book fits “${book.wanted}”.`}
+              {data.total === 0 ? <NothingYet /> : `Nothing in the price book fits “${book.wanted}”.`}
             </p>
           )}
         </div>
@@ -144,6 +143,14 @@ export function PriceBook({ data }: { data: PriceBookData }) {
     </>
   );
 }
+
+const NothingYet = () => (
+  <>
+    There are no ingredients yet: <Link href="/buy/larder">take some from the larder</Link>,{' '}
+    <Link href="/buy/purchases/new">write the first invoice</Link>, or{' '}
+    <Link href="/pot/new">write the first pot sheet</Link>, which asks for what it misses.
+  </>
+);
 
 function Table({
   data,

@@ -1,17 +1,17 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
 import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Undo2 } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { useAnew } from '@/ui/anew';
 import { useTell } from '@/ui/toasts';
 import { STILL_TYPED } from '@/wire';
 import { takeBack } from '../wire';
 
 /** Takes back one's own last edit, by key or button, also after a reload; and does it again. In a field the key is the field's own. */
 export function UndoKey() {
-  const router = useRouter();
+  const anew = useAnew();
   const tell = useTell();
   const [busy, setBusy] = useState(false);
   const act = useCallback(
@@ -21,9 +21,9 @@ export function UndoKey() {
       setBusy(false);
       if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);
       tell(`${again ? 'Done again' : 'Taken back'}: ${answer.value.words}`);
-      router.refresh();
+      anew();
     },
-    [router, tell],
+    [anew, tell],
   );
   useHotkeys('mod+z', (event) => {
     event.preventDefault();

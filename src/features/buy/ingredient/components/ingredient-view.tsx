@@ -3,6 +3,8 @@
 import { Panel } from '@/ui/panel';
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useMissing } from '@/ui/missing';
 import { useFigures } from '@/ui/figures';
 import { MovementChart } from '@/ui/movement-chart';
 import { WhyFigure } from '@/ui/why';
@@ -125,6 +127,10 @@ function ThreeFigures({ page }: { readonly page: IngredientPage }) {
 
 /** Why there is no price to draw yet. */
 function NoMovement({ page }: { readonly page: IngredientPage }) {
+  const missing = useMissing();
+  const router = useRouter();
+  if (!page.comesOff && page.mayEdit && page.sellers.length === 0 && missing)
+    return <missing.NoPrice ingredient={page.id} name={page.name} there={() => router.refresh()} />;
   return (
     <p className="quiet">
       {page.comesOff ? (
