@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { farOff, readPrice } from '@/core/larder';
 import { type Manner, mannerOf, readAmountOf, toGrams } from '@/core/quantity';
 import type { Reply } from '@/wire';
@@ -88,14 +88,44 @@ const asksOf = (
   },
 });
 
-/** A plate as it is typed: priced at every keystroke, kept when a field is left. */
-export function usePlate(data: PlateData) {
+/** Amounts as they are read anew, but for those that somebody has typed over meanwhile. */
+const typedOver = (
+  before: PlateData,
+  now: PlateData,
+  amounts: readonly string[],
+  opened: readonly string[],
+): string[] => {
+  const typed = new Map(
+    before.lines.flatMap((l, i) => (amounts[i] === opened[i] ? [] : [[l.id, amounts[i] ?? ''] as const])),
+  );
+  return now.lines.map((l) => typed.get(l.id) ?? l.amount);
+};
+
+/** What is typed over on a plate, and what it is held against. */
+function useTypedOver(data: PlateData) {
   const [amounts, setAmounts] = useState(data.lines.map((l) => l.amount));
   const [menuPrice, setMenuPrice] = useState(data.plate.menuPrice ?? '');
   /** As it was when it was opened, or when somebody else's was taken: what a field is held against. */
   const [opened, setOpened] = useState({ amounts, menuPrice });
   /** Lines whose counts stand for things as bought since somebody said so here. */
   const [asBought, setAsBought] = useState<ReadonlySet<string>>(new Set());
+  // Read anew with other lines, it keeps what is being typed: a line comes while somebody writes the price already.
+  const [read, setRead] = useState(data);
+  if (read.version !== data.version) {
+    setRead(data);
+    const then = { amounts: data.lines.map((l) => l.amount), menuPrice: data.plate.menuPrice ?? '' };
+    setAmounts(typedOver(read, data, amounts, opened.amounts));
+    setMenuPrice(menuPrice === opened.menuPrice ? then.menuPrice : menuPrice);
+    setOpened(then);
+    setAsBought(new Set());
+  }
+  return { amounts, setAmounts, menuPrice, setMenuPrice, opened, setOpened, asBought, setAsBought };
+}
+
+/** A plate as it is typed: priced at every keystroke, kept when a field is left. */
+export function usePlate(data: PlateData) {
+  const { amounts, setAmounts, menuPrice, setMenuPrice, opened, setOpened, asBought, setAsBought } =
+    useTypedOver(data);
   const { answer, keep, seen, version } = useKeepPlate(data);
 
   const manner = mannerOf(data.mark, data.measures);
@@ -155,6 +185,9 @@ function amountsOf({ plate }: TheirPlate, data: PlateData, amounts: readonly str
 function useKeepPlate(data: PlateData) {
   const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
   const version = useRef(data.version);
+  useEffect(() => {
+    version.current = Math.max(version.current, data.version);
+  }, [data.version]);
   return {
     answer,
     async keep(amounts: readonly string[], menuPrice: string, asBought: ReadonlySet<string>): Promise<void> {

@@ -16,7 +16,7 @@ export default async function Plate({ params }: Props) {
   const [data, kept] = await Promise.all([plate(who, id), keptCostings(who, 'plate', id)]);
   return (
     <>
-      <PlatePage key={`${data.plate.id}/${data.version}`} data={data} />
+      <PlatePage key={data.plate.id} data={data} />
       <KeptCostings data={kept} />
     </>
   );
