@@ -120,13 +120,25 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Step 12', { exact: true }).blur();
     },
   },
+  { name: 'house', path: '/house' },
+  { name: 'plates', path: '/pour' },
+  { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },
+  {
+    name: 'why',
+    path: '/pour',
+    before: async (page) => {
+      await page.getByRole('button', { name: /^Venison loin.*why/ }).click();
+      await page.getByText('A usable kilo').first().waitFor();
+    },
+  },
+  // What these two write stands in the pictures after them.
   {
     name: 'missed',
     path: '/pot',
     before: async (page) => {
       await follow('White roux')(page);
       await page.waitForLoadState('networkidle');
-      for (const line of ['120 g brown shallots', '1 bunch tarragon', '40 g pork fat']) {
+      for (const line of ['1 bunch tarragon', '40 g pork fat']) {
         await page.getByLabel('Next step').fill(line);
         await page.getByLabel('Next step').press('Enter');
       }
@@ -153,18 +165,8 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('heading', { level: 1 }).click();
       await page.keyboard.press('Control+z');
       await page.getByText(/^Taken back/).waitFor();
-      await page.goto('/house/changes');
-    },
-  },
-  { name: 'house', path: '/house' },
-  { name: 'plates', path: '/pour' },
-  { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },
-  {
-    name: 'why',
-    path: '/pour',
-    before: async (page) => {
-      await page.getByRole('button', { name: /^Venison loin.*why/ }).click();
-      await page.getByText('A usable kilo').first().waitFor();
+      await page.getByRole('link', { name: 'What happened to it' }).click();
+      await page.getByRole('heading', { name: /^What happened to/ }).waitFor();
     },
   },
 ];

@@ -31,16 +31,20 @@ const findStarting = (wanted: string) =>
 const wordsOf = (text: string): string[] =>
   (text.toLowerCase().match(/\p{L}{3,}/gu) ?? []).map((w) => w.replace(/(?<=\p{L}{3})s$/u, ''));
 
-/** What has all of the words; where nothing has, what has most of them whole: a house mustard is a mustard, a pork chop no chopped lemon. */
+/**
+ * What has all of the words; where nothing has, what has the last of them whole, which says what it is: a house mustard is a mustard,
+ * brown shallots are no brown rice. Better nothing than another thing.
+ */
 function nearest(said: string): readonly { readonly id: string }[] {
   const all = findStarting(said);
   if (all.length > 0) return all;
   const wanted = wordsOf(said);
+  const what = wanted.at(-1) ?? '';
+  const shared = (row: ReferenceIngredient): number =>
+    wordsOf(row.name).filter((w) => wanted.includes(w)).length;
   return [...referenceLarder().values()]
-    .map((row) => ({ row, has: wordsOf(row.name).filter((w) => wanted.includes(w)).length }))
-    .filter(({ has }) => has > 0)
-    .sort((a, b) => b.has - a.has || a.row.name.length - b.row.name.length)
-    .map(({ row }) => row);
+    .filter((row) => wordsOf(row.name).includes(what))
+    .sort((x, y) => shared(y) - shared(x) || x.name.length - y.name.length);
 }
 
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;

@@ -72,8 +72,8 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
       <td className={row.undone ? 'quiet' : ''}>
         {row.isBack && <span className="quiet">Taken back: </span>}
         {row.words.map((words, i) => (
-          <span key={i} className={row.undone ? 'text-decoration-line-through d-block' : 'd-block'}>
-            {words}
+          <span key={i} className="d-block">
+            {row.undone ? <s>{words}</s> : words}
           </span>
         ))}
         <Trouble says={state.message} />
