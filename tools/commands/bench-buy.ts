@@ -1,3 +1,6 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { type KitchenFile } from '@/core/kitchen-file';
 import { shiftDay } from '@/core/day';
@@ -12,6 +15,7 @@ import { CHROMIUM } from '../chromium';
 import { ensure, NEEDS } from '../debian';
 import { startInstance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
+import { checkBackup, makeBackup, readInto } from '../backup/backup';
 import { startDatabase } from '../mariadb';
 import { placeOf } from '../place';
 import { freePort, takePlace } from '../processes';
@@ -114,6 +118,33 @@ export async function benchBuy(line: Line): Promise<void> {
       await pool.end();
     }
   } finally {
+    await own.stop();
+  }
+}
+
+/** `halfpot bench backup`: a kitchen of that size backed up, read through and read in again, on databases of its own. */
+export async function benchBackup(line: Line): Promise<void> {
+  const place = placeOf('bench');
+  takePlace(place, 'bench');
+  const own = await startDatabase(place);
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-bench-'));
+  try {
+    const url = own.fresh('halfpot_bench');
+    await migrate(url);
+    const pool = openPool(url);
+    say(`Loading ${INGREDIENTS} ingredients and ${INVOICES * LINES} invoice lines …`);
+    await loadKitchen(pool, largeKitchen(), new Map());
+    await pool.end();
+    let file = '';
+    let bytes = 0;
+    const made = await ms(async () => {
+      ({ file, bytes } = await makeBackup(url, folder, new Date()));
+    });
+    line('backed up', made, `${(bytes / 1e6).toFixed(1)} MB`);
+    line('read through before it is restored', await ms(() => checkBackup(file)));
+    line('read into an empty database', await ms(() => readInto(own.fresh('halfpot_bench_back'), file)));
+  } finally {
+    fs.rmSync(folder, { recursive: true, force: true });
     await own.stop();
   }
 }

@@ -77,13 +77,13 @@ const VESSEL = {
 const HOB = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
 const TEN_STEP_POT = { vessel: VESSEL, hob: HOB, steps: TEN_STEPS };
 
-/** `halfpot bench [buy|pot|graph|kitchen|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
+const PARTS = ['buy', 'pot', 'graph', 'kitchen', 'backup', 'pages', 'lighthouse'];
+
+/** `halfpot bench [buy|pot|graph|kitchen|backup|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
-  if (part !== undefined && !['buy', 'pot', 'graph', 'kitchen', 'pages', 'lighthouse'].includes(part))
-    throw new Stop(
-      `There is no benchmark “${part}”: buy, pot, graph, kitchen, pages, lighthouse, or none for the core.`,
-    );
+  if (part !== undefined && !PARTS.includes(part))
+    throw new Stop(`There is no benchmark “${part}”: ${PARTS.join(', ')}, or none for the core.`);
   if (part === 'pages') return (await import('./bench-pages')).benchPages();
   if (part === 'lighthouse') return (await import('./bench-lighthouse')).benchLighthouse();
   const unit = median(yardstick, 200);
@@ -93,6 +93,7 @@ export async function bench(args: readonly string[]): Promise<number> {
     );
   line('yardstick: 100,000 roots', unit);
   if (part === 'kitchen') await (await import('./bench-kitchen')).benchKitchen(line);
+  else if (part === 'backup') await (await import('./bench-buy')).benchBackup(line);
   else if (part === 'buy') await (await import('./bench-buy')).benchBuy(line);
   else if (part === 'graph') (await import('./bench-graph')).benchGraph(median, line);
   else if (part === 'pot') (await import('./bench-pot')).benchPot(TEN_STEP_POT, median, line);
