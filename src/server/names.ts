@@ -43,3 +43,10 @@ export function mustBeNewName(
 ): string {
   return mustBeOwnName([...state.ingredients, ...state.recipes], typed, words, except);
 }
+
+/** Names said one after the other, the first two and how many more. */
+export function listed(names: readonly string[]): string {
+  const [first = '', second, ...more] = names;
+  if (second === undefined) return first;
+  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
+}

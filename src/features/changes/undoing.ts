@@ -23,6 +23,7 @@ import {
   putVessel,
 } from '@/db/things';
 import type { Looking, Writing } from '@/server/door';
+import { listed } from '@/server/names';
 import type { Rank } from '@/server/roles';
 
 type State = KitchenState;
@@ -40,13 +41,6 @@ export interface Undoing {
 }
 
 const no = (message: string): Trouble => refuse('cannot-undo', '', message).trouble;
-
-/** Names said one after the other, the first two and how many more. */
-function listed(names: readonly string[]): string {
-  const [first = '', second, ...more] = names;
-  if (second === undefined) return first;
-  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
-}
 
 /** Why something cannot go: somebody lives from it by now. */
 function held(state: State, kind: Named, id: string): Trouble | undefined {

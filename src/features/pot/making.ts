@@ -10,7 +10,7 @@ import { withIds } from '@/db/recipe-steps';
 import { nowOf, putAway, putHob, putPlate, putRecipe, putVessel } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { mustBeNewName } from '@/server/names';
+import { listed, mustBeNewName } from '@/server/names';
 import { linesIn } from './lines';
 import { refuseLoops } from './loops';
 import { namesToRead } from './names';
@@ -265,13 +265,6 @@ export function mustAllBeThere(recipe: WrittenRecipe, here: KitchenState): void 
         `${recipe.name} takes ${missing.length === 1 ? `a ${kind}` : `${missing.length} ${kind}s`} put away since: bring that back first.`,
       );
   }
-}
-
-/** Names said one after the other, the first two and how many more. */
-function listed(names: readonly string[]): string {
-  const [first = '', second, ...more] = names;
-  if (second === undefined) return first;
-  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
 }
 
 export const making = [make, named, away];

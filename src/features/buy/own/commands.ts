@@ -11,7 +11,7 @@ import { insertArticles, insertIngredients } from '@/db/larder-rows';
 import { awayWithIngredient, nameOf, nowOf, putAway, putPlate, putRecipe, putSupplier } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { mustBeNewName, mustBeOwnName } from '@/server/names';
+import { listed, mustBeNewName, mustBeOwnName } from '@/server/names';
 import {
   FIRST_PRICE,
   INGREDIENT_AWAY,
@@ -271,13 +271,6 @@ const named = declare({
     return { value: null, what: 'name', subject: id, before: { name: before }, after: { name: after } };
   },
 });
-
-/** Names said one after the other, the first two and how many more. */
-function listed(names: readonly string[]): string {
-  const [first = '', second, ...more] = names;
-  if (second === undefined) return first;
-  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
-}
 
 /** What stands in the way of putting an ingredient away, beside lines and plates. */
 function holding(here: KitchenState, id: string): string | undefined {

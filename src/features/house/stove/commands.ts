@@ -7,7 +7,7 @@ import { newId } from '@/db/ids';
 import { nowOf, putAway, putHob, putRecipe, putVessel } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { mustBeOwnName } from '@/server/names';
+import { listed, mustBeOwnName } from '@/server/names';
 import { HOB, STOVE_AWAY, VESSEL, type HobTyped, type VesselTyped } from './wire';
 
 type Hob = KitchenFile['hobs'][number];
@@ -154,13 +154,6 @@ const hob = declare({
     return { value: { id: after.id }, what: 'hob', subject: after.id, before, after };
   },
 });
-
-/** Names said one after the other, the first two and how many more. */
-function listed(names: readonly string[]): string {
-  const [first = '', second, ...more] = names;
-  if (second === undefined) return first;
-  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
-}
 
 const away = declare({
   wire: STOVE_AWAY,

@@ -8,14 +8,13 @@ import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
 import { useAlive } from '@/ui/alive';
-import { Combo, type Choice } from '@/ui/combo';
 import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
 import { PotMark } from '@/ui/pot-mark';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
-import { useSearch } from '@/ui/use-search';
 import { CUP_WORDS, type Cups } from '../../cups';
+import { Chosen } from '../../components/chosen';
 import { openKitchen } from '../actions';
 import { FirstTyped } from '../wire';
 import { placesHere, type Places } from './places';
@@ -113,38 +112,6 @@ const WhichCups = ({ form }: { readonly form: TheForm }) => (
     </Form.Select>
   </Form.Group>
 );
-
-/** One of many, as a field of the form. */
-function Chosen({
-  form,
-  name,
-  label,
-  list,
-}: {
-  readonly form: TheForm;
-  readonly name: 'currency' | 'locale' | 'zone';
-  readonly label: string;
-  readonly list: readonly Choice[];
-}) {
-  const [id, setId] = useState(form.getValues(name));
-  const wrong = form.formState.errors[name]?.message;
-  return (
-    <>
-      <span className="form-label d-block">{label}</span>
-      <Combo
-        label={label}
-        chosen={list.find((c) => c.id === id)}
-        choose={(choice) => {
-          setId(choice?.id ?? '');
-          form.setValue(name, choice?.id ?? '', { shouldValidate: form.formState.isSubmitted });
-        }}
-        find={useSearch(list)}
-        invalid={wrong !== undefined}
-      />
-      <Trouble as="span" says={wrong} />
-    </>
-  );
-}
 
 const BEGINS = [
   ['empty', 'Empty: the first pot sheet is written next'],

@@ -1,18 +1,17 @@
 'use client';
 
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
 import { useAlive } from '@/ui/alive';
-import { Combo, type Choice } from '@/ui/combo';
+import type { Choice } from '@/ui/combo';
 import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
-import { useSearch } from '@/ui/use-search';
+import { Chosen } from '../../components/chosen';
 import { placesHere, type Places } from '../../first/components/places';
 import type { HousePage } from '../../queries';
 import { keepSettings, SettingsTyped } from '../wire';
@@ -55,18 +54,23 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
         </Col>
         <Col sm={6}>
           <Chosen
-            {...{ form, page }}
+            {...{ form, fixed: !page.mayEdit }}
             name="zone"
             label="Time zone"
             list={withOwn(places.zones, settings.zone)}
           />
         </Col>
         <Col sm={6}>
-          <Chosen {...{ form, page }} name="currency" label="Currency" list={places.currencies} />
+          <Chosen
+            {...{ form, fixed: !page.mayEdit }}
+            name="currency"
+            label="Currency"
+            list={places.currencies}
+          />
         </Col>
         <Col sm={6}>
           <Chosen
-            {...{ form, page }}
+            {...{ form, fixed: !page.mayEdit }}
             name="locale"
             label="Figures and days written as in"
             list={withOwn(places.locales, settings.locale)}
@@ -117,38 +121,3 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
     </Col>
   </>
 );
-
-/** One of many, as a field of the form. */
-function Chosen({
-  form,
-  page,
-  name,
-  label,
-  list,
-}: {
-  readonly form: TheForm;
-  readonly page: HousePage;
-  readonly name: 'currency' | 'locale' | 'zone';
-  readonly label: string;
-  readonly list: readonly Choice[];
-}) {
-  const [id, setId] = useState(form.getValues(name));
-  const wrong = form.formState.errors[name]?.message;
-  return (
-    <>
-      <span className="form-label d-block">{label}</span>
-      <Combo
-        label={label}
-        disabled={!page.mayEdit}
-        chosen={list.find((c) => c.id === id)}
-        choose={(choice) => {
-          setId(choice?.id ?? '');
-          form.setValue(name, choice?.id ?? '', { shouldDirty: true });
-        }}
-        find={useSearch(list)}
-        invalid={wrong !== undefined}
-      />
-      <Trouble as="span" says={wrong} />
-    </>
-  );
-}
