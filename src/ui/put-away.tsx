@@ -45,7 +45,7 @@ export function PutAway({ name, users, others, open, close, put, bringBack, then
       ) : (
         <>
           <p>
-            <UsedBy by={users} lead={users.length === 1 ? 'It is taken by ' : 'It is taken by '} most={8} />.
+            <UsedBy by={users} lead="It is taken by " most={8} />.
           </p>
           {others ? (
             <>

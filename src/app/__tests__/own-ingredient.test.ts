@@ -2,14 +2,8 @@ import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 import { costOfProduct } from '../../core/costing';
 import { costedKitchen } from '../../server/kitchen';
 import { NEW_SHEET } from '../../features/pot/wire';
-import {
-  FIRST_PRICE,
-  INGREDIENT_AWAY,
-  ONE_WEIGHS,
-  OWN,
-  SUPPLIER,
-  SUPPLIER_AWAY,
-} from '../../features/buy/own/wire';
+import { FIRST_PRICE, INGREDIENT_AWAY, ONE_WEIGHS, OWN } from '../../features/buy/own/wire';
+import { SUPPLIER, SUPPLIER_AWAY } from '../../features/buy/suppliers/wire';
 
 let here: AtWork;
 beforeAll(async () => {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 import { PRICE, YIELD } from '../../features/buy/wire';
-import { INGREDIENT_NAMED, SUPPLIER } from '../../features/buy/own/wire';
+import { INGREDIENT_NAMED } from '../../features/buy/own/wire';
+import { SUPPLIER } from '../../features/buy/suppliers/wire';
 import { MEASURE, TAKE } from '../../features/buy/larder/wire';
 import { referenceLarder } from '../../core/reference';
 import { costOfPlate, costOfProduct } from '../../core/costing';

@@ -2,6 +2,7 @@ import { commands as ingredient } from '@/features/buy/ingredient/commands';
 import { commands as larder } from '@/features/buy/larder/commands';
 import { commands as lists } from '@/features/buy/lists/commands';
 import { commands as own } from '@/features/buy/own/commands';
+import { commands as suppliers } from '@/features/buy/suppliers/commands';
 import { commands as prices } from '@/features/buy/commands';
 import { commands as purchases } from '@/features/buy/purchases/commands';
 import { commands as changes } from '@/features/changes/commands';
@@ -26,6 +27,7 @@ export const kinds = (): ReadonlyMap<string, AnyDeclared> =>
     ...ingredient,
     ...larder,
     ...own,
+    ...suppliers,
     ...lists,
     ...purchases,
     ...pots,

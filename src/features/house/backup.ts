@@ -16,6 +16,8 @@ export interface LastBackup {
   readonly old: boolean;
 }
 
+/** s after a start by which there is a backup. */
+const LONG_S = 3600;
 /** ms after which a manager is warned. */
 const OLD_MS = 2 * 86_400_000;
 
@@ -25,7 +27,8 @@ export async function lastBackup(who: Worker): Promise<LastBackup | undefined> {
   if (folder === undefined || !may(who.role, 'manager')) return undefined;
   const text = await readFile(path.join(folder, 'last.json'), 'utf8').catch(() => '');
   const read = Last.safeParse(text === '' ? undefined : (JSON.parse(text) as unknown));
-  if (!read.success) return { old: false };
+  // The first is made as soon as there is a kitchen: an hour without one is no beginning any more.
+  if (!read.success) return { old: process.uptime() > LONG_S };
   const at = new Date(read.data.at);
   return {
     day: dayIn(who.zone, at),

@@ -26,11 +26,8 @@ const keepPlate = declare({
     const { state, shelf } = (await costed()).costing;
     const before = state.plates.find((p) => p.id === id);
     const amounts = new Map(typed.map((l) => [l.id, l.amount]));
-    const known = before?.lines.every((l) => l.id !== undefined && amounts.has(l.id));
-    if (!before || !known || before.lines.length !== typed.length)
-      throw new Refused(
-        refuse('gone', '', 'This plate is no longer as it was on the screen: load it again.').trouble,
-      );
+    if (!before) throw new Refused(refuse('gone', '', 'This plate is no longer in the book.').trouble);
+    // A line that has just come keeps its amount, one that has just gone is passed over: whether they are one's own is the version's business.
     const asBought = new Set(typed.flatMap((l) => (l.asBought ? [l.id] : [])));
     const lines = before.lines.map((l) => ({
       ...l,

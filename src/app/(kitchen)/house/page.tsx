@@ -29,7 +29,7 @@ export default async function House() {
           <TrimmingHere page={{ ...schools, rows: [], plates: [] }} />
           <UsualBasis page={{ basis, maySet, kitchenVersion }} />
           <BackupLine last={backup} />
-          <InAndOut />
+          {maySet && <InAndOut />}
         </>
       }
     />

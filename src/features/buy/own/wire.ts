@@ -72,26 +72,8 @@ export const INGREDIENT_AWAY = wire<null, { readonly users: readonly string[] }>
   body: z.object({ id: ID, away: z.boolean(), instead: ID.nullable() }),
 });
 
-/** A supplier: new where there is no id. */
-export const SUPPLIER = wire<{ readonly id: string }>()({
-  kind: 'supplier.keep',
-  version: 1,
-  body: z.object({
-    id: ID.nullable(),
-    name: NAME,
-    priceList: z.string().max(300, 'An address has at most 300 characters.'),
-  }),
-});
-export const SUPPLIER_AWAY = wire()({
-  kind: 'supplier.away',
-  version: 1,
-  body: z.object({ id: ID, away: z.boolean() }),
-});
-
 export const makeOwn = sender(OWN);
 export const keepFirstPrice = sender(FIRST_PRICE);
 export const keepOneWeighs = sender(ONE_WEIGHS);
 export const nameIngredient = sender(INGREDIENT_NAMED);
 export const putIngredientAway = sender(INGREDIENT_AWAY);
-export const keepSupplier = sender(SUPPLIER);
-export const putSupplierAway = sender(SUPPLIER_AWAY);

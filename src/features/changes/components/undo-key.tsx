@@ -6,6 +6,7 @@ import { Undo2 } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { useAnew } from '@/ui/anew';
 import { useTell } from '@/ui/toasts';
+import { anyUnkept } from '@/ui/unkept';
 import { STILL_TYPED } from '@/wire';
 import { takeBack } from '../wire';
 
@@ -16,6 +17,8 @@ export function UndoKey() {
   const [busy, setBusy] = useState(false);
   const act = useCallback(
     async (again: boolean): Promise<void> => {
+      if (anyUnkept())
+        return tell('A line here is not kept yet and would be lost: put it right or take it out first.');
       setBusy(true);
       const answer = await takeBack({ change: null, again }).catch(() => undefined);
       setBusy(false);

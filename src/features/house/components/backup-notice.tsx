@@ -4,14 +4,16 @@ import Alert from 'react-bootstrap/Alert';
 import { useFigures } from '@/ui/figures';
 import type { LastBackup } from '../backup';
 
-/** A manager is told on every screen that the last backup is more than two days old. */
+/** A manager is told on every screen that the last backup is more than two days old, or that there is none. */
 export function BackupNotice({ last }: { readonly last: LastBackup | undefined }) {
   const { day } = useFigures();
   if (!last?.old) return null;
   return (
     <Alert variant="danger" role="status" className="no-print">
-      The last backup is of {day(last.day ?? '')} {last.clock}, more than two days ago. The program makes one
-      every night while it runs: is the disk full?
+      {last.day === undefined
+        ? 'There is no backup of this kitchen.'
+        : `The last backup is of ${day(last.day)} ${last.clock ?? ''}, more than two days ago.`}{' '}
+      The program makes one every night while it runs: is the disk full?
     </Alert>
   );
 }

@@ -63,7 +63,8 @@ export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
     if (wrong) return not(wrong);
     const file = await fileFor(typed);
     if ('ok' in file) return file;
-    const manager = file.people.find((p) => p.name === typed.manager)?.id ?? newId();
+    const called = typed.manager.toLowerCase();
+    const manager = file.people.find((p) => p.name.toLowerCase() === called)?.id ?? newId();
     const whole = withManager(file, typed, manager);
     await loadKitchen(database(), whole, await secretsOf(whole, manager, typed.password));
     return { ok: true, kitchenId: whole.kitchen.id, managerId: manager };

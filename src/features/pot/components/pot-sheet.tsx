@@ -1,5 +1,6 @@
 'use client';
 
+import { useUnkept } from '@/ui/unkept';
 import type { PotSheetData } from '../queries';
 import { Carries } from './carries';
 import { Drawing } from './drawing';
@@ -18,6 +19,7 @@ import { useSheet } from './use-sheet';
 export function PotSheet({ data }: { data: PotSheetData }) {
   const { known, pot, keeping, ...sheet } = useSheet(data);
   const { chosen, lines } = sheet;
+  useUnkept(keeping.state === 'held' || keeping.state === 'keeping');
   return (
     <>
       <SheetHead data={known} pot={pot} tools={<SheetTools data={data} version={keeping.seen} />} />

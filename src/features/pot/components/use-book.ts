@@ -111,15 +111,18 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
     if (anyUnread) void names();
   }, [anyUnread, names]);
   const missing = useMemo(() => missingIn(lines, known), [lines, known]);
+  const now = useRef({ lines, names: known.names });
+  useEffect(() => {
+    now.current = { lines, names: known.names };
+  });
+  // Asked once for each thing that came to be known, whatever is typed meanwhile.
   useEffect(() => {
     if (moved === 0) return;
-    const { ingredients, recipes } = namedIn(stepsOf(lines, known.names));
+    const { ingredients, recipes } = namedIn(stepsOf(now.current.lines, now.current.names));
     void matterFor(data.recipe.id, ingredients, recipes)
       .catch(() => undefined)
       .then((found) => found && setTold((before) => (before ? together(before, found) : found)));
-    // Asked once for each thing that came to be known, whatever is typed meanwhile.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [moved]);
+  }, [moved, data.recipe.id]);
   // A line that cannot be read by the few names there are may say one of the others, which are on their way.
   const wasUnread = new Set(data.recipe.steps.filter((s) => s.do === 'unread').map((s) => s.id));
   const waits = !all && !noNames && missing.unread.some((id) => !wasUnread.has(id));

@@ -1,4 +1,5 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
+import { newId } from '../../../db/ids';
 import { PLATE } from '../wire';
 
 let here: AtWork;
@@ -29,14 +30,16 @@ test('a plate keeps its lines under their ids, whatever is typed over; a wrong a
   expect(await here.send(PLATE, { ...body, lines: wrong, menuPrice: '' }, { seen: 2 })).toMatchObject({
     path: 'lines[0].amount',
   });
+  // Typed while a line was on its way onto the plate, or off it: the others are as typed, that one as it stands.
+  const stray = { id: newId(), amount: '1 kg' };
   expect(
-    await here.send(PLATE, { ...body, lines: lines.slice(1), menuPrice: '' }, { seen: 2 }),
-  ).toMatchObject({
-    code: 'gone',
-  });
+    await here.send(PLATE, { ...body, lines: [...lines.slice(1), stray], menuPrice: '29.5' }, { seen: 2 }),
+  ).toMatchObject({ ok: true, version: 3 });
+  const then = (await here.read()).plates.find((p) => p.id === plate.id);
+  expect(then?.lines.map(({ id, amount }) => ({ id, amount }))).toEqual(lines);
   expect(await here.send(PLATE, { ...body, menuPrice: '' })).toMatchObject({
     code: 'stale',
-    theirs: { version: 2, plate: { menuPrice: '29.50' } },
+    theirs: { version: 3, plate: { menuPrice: '29.50' } },
   });
   expect(await here.send(PLATE, { ...body, menuPrice: '' }, { role: 'cook' })).toMatchObject({
     code: 'not-allowed',

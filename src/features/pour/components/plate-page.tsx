@@ -120,19 +120,19 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
     of: l.of as Platable['of'],
     amount: plate.amounts[i] ?? l.amount,
   }));
-  const put = (lines: typeof now, seen: number): Promise<boolean> =>
-    keep(() => keepPlateLines({ id: data.plate.id, seen, lines }));
+  const put = (lines: typeof now): Promise<boolean> =>
+    keep(async () => {
+      const answer = await keepPlateLines({ id: data.plate.id, seen: plate.version(), lines });
+      // A price may be kept before the page has come back with the line.
+      if (answer.ok) plate.keptAs(answer.version);
+      return answer;
+    });
   return {
     trouble: state.message,
-    add: (of: Platable['of'], amount: string): Promise<boolean> =>
-      put([...now, { id: v7(), of, amount }], plate.version()),
+    add: (of: Platable['of'], amount: string): Promise<boolean> => put([...now, { id: v7(), of, amount }]),
     remove: (i: number): void => {
-      const seen = plate.version();
-      void put(
-        now.filter((_, j) => j !== i),
-        seen,
-      ).then(
-        (ok) => ok && tell(`${data.lines[i]?.name ?? ''} is off the plate.`, () => void put(now, seen + 1)),
+      void put(now.filter((_, j) => j !== i)).then(
+        (ok) => ok && tell(`${data.lines[i]?.name ?? ''} is off the plate.`, () => void put(now)),
       );
     },
   };

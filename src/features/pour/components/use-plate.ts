@@ -126,7 +126,7 @@ function useTypedOver(data: PlateData) {
 export function usePlate(data: PlateData) {
   const { amounts, setAmounts, menuPrice, setMenuPrice, opened, setOpened, asBought, setAsBought } =
     useTypedOver(data);
-  const { answer, keep, seen, version } = useKeepPlate(data);
+  const { answer, keep, seen, version, keptAs } = useKeepPlate(data);
 
   const manner = mannerOf(data.mark, data.measures);
   const priced = pricedPlate(data, amounts, asBought, menuPrice, manner);
@@ -139,6 +139,7 @@ export function usePlate(data: PlateData) {
     menuPrice,
     answer,
     version,
+    keptAs,
     priceTrouble: price && !price.ok ? price.trouble.message : undefined,
     typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
     typePrice: setMenuPrice,
@@ -206,6 +207,10 @@ function useKeepPlate(data: PlateData) {
     },
     /** The version that is on the screen. */
     version: (): number => version.current,
+    /** Takes note of what has been kept of it elsewhere on the page. */
+    keptAs(kept: number | null): void {
+      version.current = Math.max(version.current, kept ?? 0);
+    },
     /** Takes note of how far somebody else has got; `settled` where theirs is taken. */
     seen(theirs: TheirPlate, settled = false): void {
       version.current = theirs.version;

@@ -13,7 +13,7 @@ import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import { useKeptForm } from '@/ui/use-kept-form';
-import { keepSupplier, putSupplierAway } from '../../own/wire';
+import { keepSupplier, putSupplierAway } from '../wire';
 import type { SupplierRow, SuppliersPage } from '../queries';
 
 const Typed = z.object({

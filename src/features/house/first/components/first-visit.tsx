@@ -1,7 +1,6 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
@@ -119,9 +118,14 @@ const BEGINS = [
   ['file', 'From a kitchen file'],
 ] as const;
 
+/** What of the fields above does not count where it does not begin empty. */
+const KEEPS = {
+  demo: 'Its prices stay in euro, its figures and cups are the demo’s.',
+  file: 'Its name, currency, figures, zone and cups are the file’s own.',
+} as const;
+
 function Begins({ form }: { readonly form: TheForm }) {
   const begins = form.watch('begins');
-  const [file, setFile] = useState<string>();
   return (
     <fieldset className="mt-3">
       <legend className="fs-6 mb-2">It begins</legend>
@@ -144,15 +148,12 @@ function Begins({ form }: { readonly form: TheForm }) {
             isInvalid={form.formState.errors.file !== undefined}
             onChange={(event) => {
               const chosen = (event.target as HTMLInputElement).files?.[0];
-              setFile(chosen?.name);
               void chosen?.text().then((text) => form.setValue('file', text));
             }}
           />
-          {file && (
-            <span className="quiet small-line">Its currency, figures and zone are the file’s own.</span>
-          )}
         </Form.Group>
       )}
+      {begins !== 'empty' && <p className="quiet small-line mb-0">{KEEPS[begins]}</p>}
       <Trouble says={form.formState.errors.file?.message} />
     </fieldset>
   );

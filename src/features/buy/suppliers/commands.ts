@@ -1,0 +1,78 @@
+import 'server-only';
+import { refuse } from '@/core/trouble';
+import { newId } from '@/db/ids';
+import { nowOf, putAway, putSupplier } from '@/db/things';
+import { database } from '@/server/database';
+import { declare, Refused } from '@/server/door';
+import { listed, mustBeOwnName } from '@/server/names';
+import { SUPPLIER_NAMED } from './names';
+import { SUPPLIER, SUPPLIER_AWAY } from './wire';
+
+const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
+  new Refused(refuse(code, path, message, numbers).trouble);
+
+const HTTP = /^https?:\/\/[^\s/]+/;
+
+/** A supplier by name, and where its list is fetched. */
+const supplier = declare({
+  wire: SUPPLIER,
+  role: 'changer',
+  moves: 'costs',
+  async look({ id, name, priceList }, { state }) {
+    const here = await state();
+    const before = here.suppliers.find((s) => s.id === id);
+    if (id !== null && !before) throw refused('gone', '', 'This supplier has been put away already.');
+    const called = mustBeOwnName(
+      here.suppliers,
+      name,
+      { none: 'What is the supplier called?', twice: SUPPLIER_NAMED.twice },
+      id ?? undefined,
+    );
+    const list = priceList.trim();
+    if (list !== '' && !(HTTP.test(list) && URL.canParse(list)))
+      throw refused(
+        'not-an-address',
+        'priceList',
+        `“${list}” is not where a list is fetched: an address that begins with https://`,
+      );
+    const after = { ...before, id: id ?? newId(), name: called, priceList: list === '' ? undefined : list };
+    return { before: before ?? null, after };
+  },
+  async write({ sql, kitchenId }, _body, { before, after }) {
+    await putSupplier(sql, kitchenId, after);
+    return { value: { id: after.id }, what: 'supplier', subject: after.id, before, after };
+  },
+});
+
+const supplierAway = declare({
+  wire: SUPPLIER_AWAY,
+  role: 'changer',
+  moves: 'costs',
+  async look({ id, away: gone }, { state, who }) {
+    const here = await state();
+    const before = here.suppliers.find((s) => s.id === id);
+    if (!gone) {
+      const now = await nowOf(database(), 'supplier', who.kitchenId, id);
+      if (!now?.away) throw refused('gone', '', 'This supplier stands in the list already.');
+      mustBeOwnName(here.suppliers, now.name, SUPPLIER_NAMED, id);
+      return { before: { away: true }, after: { away: false } };
+    }
+    if (!before) throw refused('gone', '', 'This supplier has been put away already.');
+    const sells = here.articles.filter((a) => a.supplier === id);
+    const names = new Map(here.ingredients.map((i) => [i.id, i.name]));
+    if (sells.length > 0)
+      throw refused(
+        'in-use',
+        '',
+        `${listed(sells.map((a) => names.get(a.ingredient) ?? a.name))} ${sells.length === 1 ? 'is' : 'are'} bought from ${before.name}: put ${sells.length === 1 ? 'that' : 'these'} away, or leave the supplier.`,
+        { value: sells.length, limit: 0 },
+      );
+    return { before: { away: false }, after: { away: true } };
+  },
+  async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
+    await putAway(sql, 'supplier', kitchenId, id, gone ? at : null);
+    return { value: null, what: 'supplier away', subject: id, before, after };
+  },
+});
+
+export const commands = [supplier, supplierAway];

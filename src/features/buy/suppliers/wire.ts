@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import { ID, sender, wire } from '@/wire';
+
+const NAME = z.string().max(5000);
+
+/** A supplier: new where there is no id. */
+export const SUPPLIER = wire<{ readonly id: string }>()({
+  kind: 'supplier.keep',
+  version: 1,
+  body: z.object({
+    id: ID.nullable(),
+    name: NAME,
+    priceList: z.string().max(300, 'An address has at most 300 characters.'),
+  }),
+});
+export const SUPPLIER_AWAY = wire()({
+  kind: 'supplier.away',
+  version: 1,
+  body: z.object({ id: ID, away: z.boolean() }),
+});
+
+export const keepSupplier = sender(SUPPLIER);
+export const putSupplierAway = sender(SUPPLIER_AWAY);
