@@ -15,7 +15,7 @@ const common = {
   setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
   transform: { '^.+\\.[cm]?[jt]sx?$': swc },
   transformIgnorePatterns: [
-    '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|@standard-schema|csv-parse|minisearch|get-port)/)',
+    '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|idb|fake-indexeddb|httpxy|@standard-schema|csv-parse|minisearch|get-port)/)',
   ],
   moduleNameMapper: {
     '^@/(.*)$': '<rootDir>/src/$1',
@@ -43,6 +43,7 @@ const config = {
       testMatch: [
         ...['db', 'server', 'features', 'wire', 'app'].map((room) => `<rootDir>/src/${room}/**/*.test.ts`),
         '<rootDir>/tools/backup/*.test.ts',
+        '<rootDir>/tools/lan/*.test.ts',
       ],
     },
   ],

@@ -11,6 +11,11 @@ export const NEEDS = {
     package: 'mariadb-server',
     instead: 'or name a MariaDB of your own in DATABASE_URL',
   },
+  openssl: {
+    command: 'openssl',
+    package: 'openssl',
+    instead: 'or bring a certificate of your own: --cert FILE --key FILE',
+  },
   browser: { command: 'chromium', package: 'chromium', instead: 'it is needed for tests and pictures only' },
 } as const;
 

@@ -118,9 +118,9 @@ function wordFor(place: Place, begun: boolean): string | undefined {
 }
 
 /** What the application is told of the address that people reach it by. */
-const reachedBy = (origin: string, port: number) => ({
+const reachedBy = (origin: string, port: number, lan: readonly string[]) => ({
   HALFPOT_ORIGIN: origin,
-  HALFPOT_HOSTS: [new URL(origin).host, ...hostsAt(port)].join(','),
+  HALFPOT_HOSTS: [new URL(origin).host, ...hostsAt(port), ...lan].join(','),
 });
 
 const serveFor = (
@@ -139,7 +139,9 @@ const serveFor = (
       ...(firstWord ? { HALFPOT_FIRST_WORD: firstWord } : {}),
       ...(wishes.today === undefined ? { HALFPOT_BACKUPS: path.join(place.folder, 'backups') } : {}),
       HALFPOT_DATA: place.folder,
-      ...(wishes.origin === undefined ? {} : reachedBy(wishes.origin, wishes.port)),
+      ...(wishes.origin === undefined
+        ? {}
+        : reachedBy(wishes.origin, wishes.port, wishes.env?.HALFPOT_LAN_HOSTS?.split(',') ?? [])),
       ...(wishes.clock ? { HALFPOT_CLOCK: wishes.clock } : {}),
       ...wishes.env,
     },

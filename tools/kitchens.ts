@@ -3,8 +3,9 @@ import path from 'node:path';
 import { shiftTo, readKitchenText, type KitchenFile } from '@/core/kitchen-file';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
 import { migrate, newestSchema, schemaOf } from '@/db/migrate';
-import { firstKitchen } from '@/db/read-kitchen';
-import { openPool } from '@/db/sql';
+import { firstKitchen, mustSay } from '@/db/read-kitchen';
+import { inTransaction, openPool } from '@/db/sql';
+import { HistoryError, loadRows } from '@/db/whole';
 import { hashSecret } from '@/server/passwords';
 import { backUp } from './backup/backup';
 import { ROOT } from './place';
@@ -33,6 +34,27 @@ async function secretsOf(file: KitchenFile): Promise<Secrets> {
       pin: p.firstPin === undefined ? null : await hashSecret(p.firstPin),
     });
   return secrets;
+}
+
+/**
+ * A kitchen file into an empty database: with its history first at the step that was written at, then brought up to date; and read
+ * out again it says the same.
+ * @throws Stop where its history is none that can be taken
+ */
+export async function loadInto(url: string, file: KitchenFile): Promise<void> {
+  const { history } = file;
+  await migrate(url, undefined, history?.schema);
+  const pool = openPool(url);
+  try {
+    if (!history) return await loadKitchen(pool, file, await secretsOf(file));
+    await inTransaction(pool, (sql) => loadRows(sql, file.kitchen.id, history));
+    await migrate(url);
+    await mustSay(pool, file);
+  } catch (error) {
+    throw error instanceof HistoryError ? new Stop(`${error.message} Nothing was brought in.`) : error;
+  } finally {
+    await pool.end();
+  }
 }
 
 /**

@@ -2,8 +2,9 @@ import { say, sentenceFor, Stop } from './stop';
 
 const HELP = `Half Pot: what a litre costs before, while and after it cooks.
 
-  ./halfpot start [--port N] [--origin https://…]
-                                          set everything up and start the kitchen that is kept, beside the demo
+  ./halfpot start [--port N] [--origin https://…] [--host 0.0.0.0 [--cert FILE --key FILE]]
+                                          set everything up and start the kitchen that is kept, beside the demo; with --host
+                                          for the tablets of its network, by https
   ./halfpot demo [--port N] [--origin https://…]
                                           set everything up and start the demo kitchen; the address people reach it by, behind a proxy
   ./halfpot dev [--port N]                the same, serving the source as it is edited
@@ -13,7 +14,9 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
                                           the same recipe for another amount, or a plate for "120 covers"
   ./halfpot understand FILE [LINES.txt] [--json]
                                           what each line of a text is read as in a kitchen
-  ./halfpot export [FILE] [--demo]        write the kept kitchen, or the demo's, out as a kitchen file
+  ./halfpot export [FILE] [--demo] [--history]
+                                          write the kept kitchen, or the demo's, out as a kitchen file; with all that has happened
+  ./halfpot import FILE [--over]          put a kitchen file in place of the kept kitchen, with its history where it has one
   ./halfpot backup [FOLDER]               back the kept kitchen up as of this moment, while people work in it
   ./halfpot restore FILE [--over]         put a backup in place of the kept kitchen
   ./halfpot people [password NAME]        who works in the kept kitchen; a new password for who has forgotten theirs
@@ -26,6 +29,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
                                           try it under load, deaths and hostile files, and print a table of figures
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
   ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md
+  ./halfpot dumps                         leave a database of the newest step for the tests to upgrade
   ./halfpot notices                       write docs/notices.md from the parts that are shipped
   ./halfpot mutate [FOLDER] [--sample N] [--seed S]
                                           plant mistakes in the core and see which ones the tests notice`;
@@ -39,6 +43,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   scale: async (args) => (await import('./commands/scale')).scale(args),
   understand: async (args) => (await import('./commands/understand')).understand(args),
   export: async (args) => (await import('./commands/export')).exportKitchen(args),
+  import: async (args) => (await import('./commands/backup')).importKitchen(args),
   backup: async (args) => (await import('./commands/backup')).backup(args),
   restore: async (args) => (await import('./commands/backup')).restore(args),
   people: async (args) => (await import('./commands/people')).people(args),
@@ -49,6 +54,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   trial: async (args) => (await import('./commands/trial')).trial(args),
   book: async (args) => (await import('./commands/book')).book(args),
   schema: async (args) => (await import('./commands/schema')).schema(args),
+  dumps: async () => (await import('./commands/dumps')).dumps(),
   notices: async (args) => (await import('./commands/notices')).notices(args),
   mutate: async (args) => (await import('./commands/mutate')).mutate(args),
 };

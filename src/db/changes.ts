@@ -61,12 +61,13 @@ export const lastChange = (
         before: parsed(r.before_value),
         after: parsed(r.after_value),
       })),
-    'SELECT id, at, what, before_value, after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY id DESC LIMIT 1',
+    'SELECT id, at, what, CAST(before_value AS CHAR) AS before_value, CAST(after_value AS CHAR) AS after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY id DESC LIMIT 1',
     [kitchenId, subjectId, ...what],
   );
 
+/** As letters, and read here: whether a driver reads JSON by itself depends on what the server tells it of a column. */
 const parsed = (value: unknown): unknown =>
-  typeof value === 'string' ? (JSON.parse(value) as unknown) : value;
+  typeof value === 'string' ? (JSON.parse(value) as unknown) : null;
 
 /** A change as it is told: who, when, what, both sides, and whether another one has taken it back. */
 export interface Changed {
@@ -104,7 +105,7 @@ const Row = z
   }));
 
 const SELECT =
-  'SELECT c.id, c.at, c.person_id AS person, p.name AS byName, c.what, c.subject_id AS subject, c.before_value, c.after_value, c.undoes, c.act FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ?';
+  'SELECT c.id, c.at, c.person_id AS person, p.name AS byName, c.what, c.subject_id AS subject, CAST(c.before_value AS CHAR) AS before_value, CAST(c.after_value AS CHAR) AS after_value, c.undoes, c.act FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ?';
 
 interface Which {
   /** Of one thing only. */

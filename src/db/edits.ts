@@ -6,10 +6,29 @@ import { RECIPE } from './json-columns';
 import { insertByProducts } from './larder-rows';
 import { replacePlateLines } from './plate-lines';
 import { replaceSteps, withIds } from './recipe-steps';
-import { maybeOne, run, type Sql } from './sql';
+import { many, maybeOne, run, type Sql } from './sql';
 
 /** What people edit as one, each with a version of its own. */
-export type Aggregate = 'kitchen' | 'ingredient' | 'supplier_article' | 'recipe' | 'plate' | 'yield_test';
+export type Aggregate =
+  | 'kitchen'
+  | 'ingredient'
+  | 'supplier_article'
+  | 'recipe'
+  | 'plate'
+  | 'yield_test'
+  | 'vessel'
+  | 'hob'
+  | 'supplier'
+  | 'house_measure'
+  | 'person';
+
+/** Where a thing is found: the kitchen itself is its own. */
+const whereIs = (
+  table: Aggregate,
+  kitchenId: string,
+  id: string,
+): readonly [where: string, values: string[]] =>
+  table === 'kitchen' ? ['id = ?', [kitchenId]] : ['kitchen_id = ? AND id = ?', [kitchenId, id]];
 
 /**
  * Takes the next version of an aggregate if it still stands at the one the editor saw.
@@ -23,20 +42,42 @@ export async function takeVersion(
   id: string,
   seen: number,
 ): Promise<boolean> {
-  if (table === 'kitchen')
-    return (
-      (await run(sql, 'UPDATE kitchen SET version = version + 1 WHERE id = ? AND version = ?', [
-        kitchenId,
-        seen,
-      ])) === 1
-    );
+  const [where, values] = whereIs(table, kitchenId, id);
+  const there = table === 'kitchen' ? '' : ' AND archived_at IS NULL';
   return (
-    (await run(
-      sql,
-      `UPDATE ${table} SET version = version + 1 WHERE kitchen_id = ? AND id = ? AND version = ? AND archived_at IS NULL`,
-      [kitchenId, id, seen],
-    )) === 1
+    (await run(sql, `UPDATE ${table} SET version = version + 1 WHERE ${where} AND version = ?${there}`, [
+      ...values,
+      seen,
+    ])) === 1
   );
+}
+
+const Version = z.object({ version: z.number() });
+
+/** The version a thing stands at; undefined where it never was. */
+export async function versionOf(
+  sql: Sql,
+  table: Aggregate,
+  kitchenId: string,
+  id: string,
+): Promise<number | undefined> {
+  const [where, values] = whereIs(table, kitchenId, id);
+  return (await maybeOne(sql, Version, `SELECT version FROM ${table} WHERE ${where}`, values))?.version;
+}
+
+/** The versions of all things of a kind. */
+export async function versionsOf(
+  sql: Sql,
+  table: Exclude<Aggregate, 'kitchen'>,
+  kitchenId: string,
+): Promise<ReadonlyMap<string, number>> {
+  const rows = await many(
+    sql,
+    Version.extend({ id: z.string() }),
+    `SELECT id, version FROM ${table} WHERE kitchen_id = ?`,
+    [kitchenId],
+  );
+  return new Map(rows.map((r) => [r.id, r.version]));
 }
 
 /** Adds a dated quote; earlier ones stay. */
@@ -138,20 +179,6 @@ export async function writePlate(
     [plate.name, plate.menuPrice ?? null, plate.taxPct, plate.targetFoodCostPct ?? null, kitchenId, plate.id],
   );
   await replacePlateLines(sql, kitchenId, plate.id, plate.lines, manner);
-}
-
-/** The newest change of a thing and who made it: what a refused stale write tells. */
-export async function lastChangeOf(
-  sql: Sql,
-  kitchenId: string,
-  subjectId: string,
-): Promise<{ at: Date; who: string } | undefined> {
-  return maybeOne(
-    sql,
-    z.object({ at: z.date(), who: z.string() }),
-    "SELECT c.at, COALESCE(p.name, 'somebody') AS who FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ? AND c.subject_id = ? ORDER BY c.at DESC, c.id DESC LIMIT 1",
-    [kitchenId, subjectId],
-  );
 }
 
 /** How often a recipe whose version has been taken is usually cooked in a week. */

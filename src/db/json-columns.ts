@@ -3,6 +3,7 @@ import {
   Article,
   Basis,
   Columns,
+  HouseRules,
   Ingredient,
   lineMarked,
   linesMarked,
@@ -103,6 +104,7 @@ export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe,
 /** Minutes of hands of a kitchen's own. */
 const Hands = z.strictObject({ kinds: OwnHands.optional(), shared: SharedHands.optional() });
 export const HANDS = jsonColumn('the hands of a kitchen', Hands, [asItWas]);
+export const HOUSE_RULES = jsonColumn('the rules of a kitchen', HouseRules, [asItWas]);
 
 const Cost = z.number().nullable();
 /** A costing as it was kept: money in the kitchen's currency. */

@@ -1,4 +1,8 @@
+import type { HouseRules } from '@/core/kitchen-file';
+import type { ShownIn } from '@/core/quantity';
+import { HOUSE_RULES } from './json-columns';
 import { run, type Sql } from './sql';
+import { maybeJson } from './typed';
 
 /** What a kitchen is called and counts in, how its figures are written, what plates begin with, and what cooks may. */
 export interface KitchenSettings {
@@ -10,13 +14,15 @@ export interface KitchenSettings {
   readonly usualTaxPct: number | null;
   readonly usualTargetPct: number | null;
   readonly cooksMayChange: boolean;
+  readonly shownIn: ShownIn;
+  readonly rules: HouseRules | null;
 }
 
 /** Writes them; the kitchen's version has been taken. */
 export const setSettings = (sql: Sql, kitchenId: string, s: KitchenSettings): Promise<number> =>
   run(
     sql,
-    'UPDATE kitchen SET name = ?, currency = ?, zone = ?, locale = ?, decimal_mark = ?, usual_tax_pct = ?, usual_target_pct = ?, cooks_may_change = ? WHERE id = ?',
+    'UPDATE kitchen SET name = ?, currency = ?, zone = ?, locale = ?, decimal_mark = ?, usual_tax_pct = ?, usual_target_pct = ?, cooks_may_change = ?, shown_in = ?, house_rules = ? WHERE id = ?',
     [
       s.name,
       s.currency,
@@ -26,6 +32,8 @@ export const setSettings = (sql: Sql, kitchenId: string, s: KitchenSettings): Pr
       s.usualTaxPct,
       s.usualTargetPct,
       s.cooksMayChange ? 1 : 0,
+      s.shownIn,
+      maybeJson(HOUSE_RULES, s.rules),
       kitchenId,
     ],
   );

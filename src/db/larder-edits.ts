@@ -83,13 +83,25 @@ export async function addCount(
   at: Date,
   typed: string,
   g: number,
-): Promise<void> {
+): Promise<string> {
+  const id = newId();
   await run(
     sql,
     'INSERT INTO stock_count (kitchen_id, id, ingredient_id, effective_on, recorded_at, person_id, typed, g) VALUES (?,?,?,?,?,?,?,?)',
-    [kitchenId, newId(), ingredientId, on, at, personId, typed, g.toFixed(6)],
+    [kitchenId, id, ingredientId, on, at, personId, typed, g.toFixed(6)],
   );
+  return id;
 }
+
+/** Takes back what was counted or weighed (`at`), or lets it count again (null). */
+export const withdraw = (
+  sql: Sql,
+  table: 'stock_count' | 'pack_weighing',
+  kitchenId: string,
+  id: string,
+  at: Date | null,
+): Promise<number> =>
+  run(sql, `UPDATE ${table} SET withdrawn_at = ? WHERE kitchen_id = ? AND id = ?`, [at, kitchenId, id]);
 
 export async function addWeighing(
   sql: Sql,
@@ -99,12 +111,14 @@ export async function addWeighing(
   at: Date,
   typed: string,
   g: number,
-): Promise<void> {
+): Promise<string> {
+  const id = newId();
   await run(
     sql,
     'INSERT INTO pack_weighing (kitchen_id, id, article_id, effective_on, recorded_at, held_typed, held_g) VALUES (?,?,?,?,?,?,?)',
-    [kitchenId, newId(), articleId, on, at, typed, g.toFixed(6)],
+    [kitchenId, id, articleId, on, at, typed, g.toFixed(6)],
   );
+  return id;
 }
 
 export async function addMeasure(

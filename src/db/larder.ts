@@ -11,7 +11,7 @@ export const lastCountOf = (
   maybeOne(
     sql,
     z.object({ on: z.string(), amount: z.string() }),
-    'SELECT effective_on AS `on`, typed AS amount FROM stock_count WHERE kitchen_id = ? AND ingredient_id = ? ORDER BY effective_on DESC, recorded_at DESC, id DESC LIMIT 1',
+    'SELECT effective_on AS `on`, typed AS amount FROM stock_count WHERE kitchen_id = ? AND ingredient_id = ? AND withdrawn_at IS NULL ORDER BY effective_on DESC, recorded_at DESC, id DESC LIMIT 1',
     [kitchenId, ingredientId],
   );
 

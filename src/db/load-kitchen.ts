@@ -16,7 +16,7 @@ import { newId } from './ids';
 import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
 import { insertSteps, withIds } from './recipe-steps';
-import { HANDS, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
+import { HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
 import { maybeJson } from './typed';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
@@ -58,7 +58,7 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
   const k = file.kitchen;
   await run(
     sql,
-    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, usual_tax_pct, usual_target_pct, cooks_may_change, scale_address, hands, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
+    'INSERT INTO kitchen (id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour, electricity_per_kwh, gas_per_kwh, usual_tax_pct, usual_target_pct, cooks_may_change, scale_address, hands, shown_in, house_rules, reference_day) VALUES (?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?,?)',
     [
       k.id,
       k.name,
@@ -78,6 +78,8 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
       k.cooksMayChange ? 1 : 0,
       k.scale ?? null,
       k.hands || k.sharedHands ? HANDS.write({ kinds: k.hands, shared: k.sharedHands }) : null,
+      k.shownIn ?? 'metric',
+      maybeJson(HOUSE_RULES, k.rules),
       file.referenceDay,
     ],
   );

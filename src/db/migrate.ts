@@ -41,9 +41,10 @@ export const COLLATION = 'utf8mb4_unicode_ci';
  * Every statement is `IF NOT EXISTS`, so that a migration cut off in the middle is simply done again,
  * and a named lock keeps two starts from migrating at once.
  *
+ * @param to a step to stop at: for what was written there, before it is brought further
  * @returns names of the migrations that ran
  */
-export async function migrate(url: string, folder = FOLDER()): Promise<string[]> {
+export async function migrate(url: string, folder = FOLDER(), to?: number): Promise<string[]> {
   const [stands, known] = [await schemaOf(url), newestSchema(folder)];
   if (stands > known)
     throw new NewerDatabaseError(
@@ -75,7 +76,7 @@ export async function migrate(url: string, folder = FOLDER()): Promise<string[]>
         return { rows: Array.isArray(result) ? result : [] };
       },
     });
-    const applied = await postgrator.migrate();
+    const applied = await postgrator.migrate(to === undefined ? undefined : String(to));
     return applied.map((m) => m.filename ?? m.name);
   } finally {
     await connection.end();

@@ -7,12 +7,21 @@ export type PersonRole = (typeof ROLES)[number];
 const Person = z.object({ id: z.string(), name: z.string(), role: z.enum(ROLES) });
 export type Person = z.infer<typeof Person>;
 
-/** Everybody who can sign in, by role and name. */
+/** Everybody who works here, by role and name. */
 export const peopleOf = (sql: Sql, kitchenId: string): Promise<Person[]> =>
   many(
     sql,
     Person,
     "SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY FIELD(role, 'manager', 'cook', 'reader'), name",
+    [kitchenId],
+  );
+
+/** Who can sign in: nobody without a password or a PIN is offered at the door. */
+export const peopleAtTheDoor = (sql: Sql, kitchenId: string): Promise<Person[]> =>
+  many(
+    sql,
+    Person,
+    "SELECT id, name, role FROM person WHERE kitchen_id = ? AND archived_at IS NULL AND (password_hash IS NOT NULL OR pin_hash IS NOT NULL) ORDER BY FIELD(role, 'manager', 'cook', 'reader'), name",
     [kitchenId],
   );
 
@@ -36,11 +45,13 @@ export const setPassword = (sql: Sql, kitchenId: string, id: string, hash: strin
 export const everybodyOf = (
   sql: Sql,
   kitchenId: string,
-): Promise<(Person & { readonly leftAt: Date | null; readonly hasPin: boolean })[]> =>
+): Promise<
+  (Person & { readonly leftAt: Date | null; readonly hasPin: boolean; readonly version: number })[]
+> =>
   many(
     sql,
-    Person.extend({ leftAt: z.date().nullable(), hasPin: z.coerce.boolean() }),
-    "SELECT id, name, role, archived_at AS leftAt, pin_hash IS NOT NULL AS hasPin FROM person WHERE kitchen_id = ? ORDER BY archived_at IS NOT NULL, FIELD(role, 'manager', 'cook', 'reader'), name",
+    Person.extend({ leftAt: z.date().nullable(), hasPin: z.coerce.boolean(), version: z.number() }),
+    "SELECT id, name, role, archived_at AS leftAt, pin_hash IS NOT NULL AS hasPin, version FROM person WHERE kitchen_id = ? ORDER BY archived_at IS NOT NULL, FIELD(role, 'manager', 'cook', 'reader'), name",
     [kitchenId],
   );
 

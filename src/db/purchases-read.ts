@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { refuse, type Trouble } from '@/core/trouble';
 import { figure, id, instant, maybe, maybeFigure, money } from './rows';
 import { many, maybeOne, type Sql } from './sql';
 
@@ -14,6 +15,8 @@ export interface PurchaseRow {
   readonly lines: number;
   /** Lines where something else came than was invoiced. */
   readonly odd: number;
+  /** Taken back: it counts no more. */
+  readonly withdrawn: boolean;
 }
 
 /** Purchases, newest first, a page at a time: `before` is the last of the page before. */
@@ -34,19 +37,21 @@ export const purchasesOf = (
       extras: figure,
       lines: figure,
       odd: figure,
+      withdrawn: z.coerce.boolean(),
     }),
     // In this order whatever the statistics say: one page of purchases, then their own lines.
     `SELECT STRAIGHT_JOIN p.id, p.kind, p.effective_on AS \`on\`, p.number, s.name AS supplier,
             COALESCE(SUM(l.money), 0) AS goods,
             COALESCE(SUM(CASE l.kind WHEN 'discount' THEN -l.amount ELSE l.amount END), 0) AS extras,
             COUNT(*) AS \`lines\`,
-            SUM(l.delivered_typed IS NOT NULL OR l.rejected_typed IS NOT NULL OR l.in_place_of IS NOT NULL) AS odd
+            SUM(l.delivered_typed IS NOT NULL OR l.rejected_typed IS NOT NULL OR l.in_place_of IS NOT NULL) AS odd,
+            p.withdrawn_at IS NOT NULL AS withdrawn
        FROM (SELECT * FROM purchase WHERE kitchen_id = ? ${asked.supplier ? 'AND supplier_id = ?' : ''}
              ${asked.before ? 'AND (effective_on < ? OR (effective_on = ? AND id < ?))' : ''}
              ORDER BY effective_on DESC, id DESC LIMIT ${Math.min(200, Math.floor(asked.most))}) p
        JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id
        JOIN purchase_line l ON l.kitchen_id = p.kitchen_id AND l.purchase_id = p.id
-      GROUP BY p.id, p.kind, p.effective_on, p.number, s.name
+      GROUP BY p.id, p.kind, p.effective_on, p.number, s.name, p.withdrawn_at
       ORDER BY p.effective_on DESC, p.id DESC`,
     [
       kitchenId,
@@ -69,9 +74,10 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
       on: z.string(),
       recordedAt: instant,
       number: z.string(),
+      withdrawnAt: maybe(instant),
     }),
     // In this order whatever the statistics say: one page of purchases, then their own lines.
-    `SELECT STRAIGHT_JOIN p.id, p.kind, p.corrects_id AS corrects, c.number AS correctsNumber, p.supplier_id AS supplier, s.name AS supplierName,
+    `SELECT STRAIGHT_JOIN p.id, p.kind, p.withdrawn_at AS withdrawnAt, p.corrects_id AS corrects, c.number AS correctsNumber, p.supplier_id AS supplier, s.name AS supplierName,
             p.effective_on AS \`on\`, p.recorded_at AS recordedAt, p.number
        FROM purchase p JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id
        LEFT JOIN purchase c ON c.kitchen_id = p.kitchen_id AND c.id = p.corrects_id
@@ -100,7 +106,7 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
   const credits = await many(
     sql,
     z.object({ id, number: z.string(), on: z.string() }),
-    'SELECT id, number, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND corrects_id = ? ORDER BY effective_on, id',
+    'SELECT id, number, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND corrects_id = ? AND withdrawn_at IS NULL ORDER BY effective_on, id',
     [kitchenId, purchaseId],
   );
   return { ...head, lines, credits };
@@ -117,9 +123,34 @@ export const sameInvoice = (
   maybeOne(
     sql,
     z.object({ id, on: z.string() }),
-    'SELECT id, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND supplier_id = ? AND number = ? AND number_year = ?',
+    'SELECT id, effective_on AS `on` FROM purchase WHERE kitchen_id = ? AND supplier_id = ? AND number = ? AND number_year = ? AND withdrawn_at IS NULL',
     [kitchenId, supplierId, number, Number(on.slice(0, 4)) || 0],
   );
+
+type Found = NonNullable<Awaited<ReturnType<typeof purchaseById>>>;
+
+/** Why a purchase cannot be taken back, or stand again; undefined where it can. */
+export async function notBack(
+  sql: Sql,
+  kitchenId: string,
+  found: Found,
+  back: boolean,
+): Promise<Trouble | undefined> {
+  const no = (message: string): Trouble => refuse('cannot-take-back', '', message).trouble;
+  if (back === (found.withdrawnAt !== undefined))
+    return no(back ? 'This has been taken back already.' : 'This stands in the book already.');
+  const [credit] = found.credits;
+  if (back && credit)
+    return no(`Credit note ${credit.number} corrects it, of ${credit.on}: take that back first.`);
+  const twin = back ? undefined : await sameInvoice(sql, kitchenId, found.supplier, found.number, found.on);
+  if (twin)
+    return no(`${found.number} has been written down anew since, for ${twin.on}: take that back first.`);
+  const of =
+    back || found.corrects === undefined ? undefined : await purchaseById(sql, kitchenId, found.corrects);
+  return of?.withdrawnAt === undefined
+    ? undefined
+    : no(`Invoice ${of.number}, which it corrects, has been taken back: let that stand first.`);
+}
 
 /** The invoice of a day that has a number; of several suppliers’ the one written down last. */
 export const purchaseCalled = (
@@ -131,7 +162,7 @@ export const purchaseCalled = (
   maybeOne(
     sql,
     z.object({ id }),
-    'SELECT id FROM purchase WHERE kitchen_id = ? AND effective_on = ? AND number = ? ORDER BY recorded_at DESC, id DESC LIMIT 1',
+    'SELECT id FROM purchase WHERE kitchen_id = ? AND effective_on = ? AND number = ? AND withdrawn_at IS NULL ORDER BY recorded_at DESC, id DESC LIMIT 1',
     [kitchenId, on, number],
   );
 

@@ -1,6 +1,8 @@
 import type { GoodsLine, WrittenLine, WrittenPurchase } from '@/core/kitchen-file';
 import { newId } from './ids';
-import { insertAll, run, type Sql, insertRows } from './sql';
+import { z } from 'zod';
+import { figure, id } from './rows';
+import { insertAll, many, run, type Sql, insertRows } from './sql';
 
 /** A goods line with what it came to. */
 export interface BookedLine {
@@ -154,5 +156,56 @@ async function insertMovements(
       via: m.via,
       purchase_id: p.id,
     })),
+  );
+}
+
+/**
+ * Takes a purchase back, or lets it stand again: its prices with it, and what it brought into stock is moved the other way. Nothing of
+ * it is deleted, and what was known in between still counts it.
+ * @param back true where it is taken back
+ */
+export async function withdrawPurchase(
+  sql: Sql,
+  kitchenId: string,
+  purchaseId: string,
+  back: boolean,
+  by: { readonly person: string; readonly on: string; readonly at: Date },
+): Promise<void> {
+  const withdrawn = back ? by.at : null;
+  await run(sql, 'UPDATE purchase SET withdrawn_at = ? WHERE kitchen_id = ? AND id = ?', [
+    withdrawn,
+    kitchenId,
+    purchaseId,
+  ]);
+  await run(sql, 'UPDATE price_quote SET withdrawn_at = ? WHERE kitchen_id = ? AND purchase_id = ?', [
+    withdrawn,
+    kitchenId,
+    purchaseId,
+  ]);
+  const lots = await many(
+    sql,
+    z.object({ lot: id, came: figure, stands: figure, typed: z.string() }),
+    "SELECT lot_id AS lot, SUM(IF(kind = 'taken back', 0, g)) AS came, SUM(g) AS stands, MAX(typed) AS typed FROM stock_movement WHERE kitchen_id = ? AND purchase_id = ? GROUP BY lot_id",
+    [kitchenId, purchaseId],
+  );
+  await insertRows(
+    sql,
+    'stock_movement',
+    lots
+      .map((l) => ({ ...l, g: (back ? 0 : l.came) - l.stands }))
+      .filter((l) => l.g !== 0)
+      .map((l) => ({
+        kitchen_id: kitchenId,
+        id: newId(),
+        lot_id: l.lot,
+        kind: 'taken back',
+        effective_on: by.on,
+        recorded_at: by.at,
+        person_id: by.person,
+        g: l.g.toFixed(6),
+        typed: l.typed,
+        via: 'taken back',
+        purchase_id: purchaseId,
+      })),
   );
 }

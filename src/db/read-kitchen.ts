@@ -1,9 +1,11 @@
+import equal from 'fast-deep-equal/es6/index.js';
 import { z } from 'zod';
-import { FORMAT, FORMAT_VERSION, KitchenFile } from '@/core/kitchen-file';
+import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
+import { SHOWN_IN, type ShownIn } from '@/core/quantity';
 import { keptSame } from '@/core/shelf';
-import { HANDS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
+import { HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
 import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
@@ -21,6 +23,7 @@ import {
 } from './rows';
 import { many, one, type Sql } from './sql';
 import { readWastes } from './wastes';
+import { HistoryError, readTables } from './whole';
 import { readTests } from './yield-tests';
 
 /** Versions of the aggregates people edit, as they were when the kitchen was read. */
@@ -41,11 +44,11 @@ export async function kitchenZone(sql: Sql, kitchenId: string): Promise<string> 
 export const kitchenWords = (
   sql: Sql,
   kitchenId: string,
-): Promise<{ name: string; locale: string; currency: string }> =>
+): Promise<{ name: string; locale: string; currency: string; shownIn: ShownIn }> =>
   one(
     sql,
-    z.object({ name: z.string(), locale: z.string(), currency: z.string() }),
-    'SELECT name, locale, currency FROM kitchen WHERE id = ?',
+    z.object({ name: z.string(), locale: z.string(), currency: z.string(), shownIn: z.enum(SHOWN_IN) }),
+    'SELECT name, locale, currency, shown_in AS shownIn FROM kitchen WHERE id = ?',
     [kitchenId],
   );
 
@@ -83,7 +86,23 @@ export async function readKitchenFrom(
     tests,
     wastes: await readWastes(of),
   };
-  return { file: KitchenFile.parse(withoutUndefined(file)), versions };
+  const whole = ofWhatStands(KitchenFile.parse(withoutUndefined(file)));
+  return { file: KitchenFile.parse(withoutUndefined(whole)), versions };
+}
+
+/**
+ * Checks that a kitchen brought in with its history says what its file says stands.
+ * @throws HistoryError where the two are not of one kitchen
+ */
+export async function mustSay(sql: Sql, { history: _h, ...plain }: KitchenFile): Promise<void> {
+  const { file } = await readKitchenFrom(sql, plain.kitchen.id);
+  if (!equal(file, plain)) throw new HistoryError('Its history is not of the kitchen that stands in it.');
+}
+
+/** The same with all that has happened to it, for a house that moves with its history. */
+export async function readWithHistory(sql: Sql, kitchenId: string, schema: number): Promise<KitchenFile> {
+  const { file } = await readKitchenFrom(sql, kitchenId);
+  return { ...file, history: await readTables(sql, kitchenId, schema) };
 }
 
 /** A kitchen with as much of its past as the prices of one day need. */
@@ -231,8 +250,10 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
       cooksMayChange: z.number().transform((x) => (x === 1 ? true : undefined)),
       scale: maybe(z.string()),
       hands: maybe(HANDS.read),
+      shownIn: z.enum(SHOWN_IN).transform((x) => (x === 'metric' ? undefined : x)),
+      rules: maybe(HOUSE_RULES.read),
     }),
-    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, usual_tax_pct AS usualTaxPct, usual_target_pct AS usualTargetPct, cooks_may_change AS cooksMayChange, scale_address AS scale, hands FROM kitchen WHERE id = ?',
+    'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, usual_tax_pct AS usualTaxPct, usual_target_pct AS usualTargetPct, cooks_may_change AS cooksMayChange, scale_address AS scale, hands, shown_in AS shownIn, house_rules AS rules FROM kitchen WHERE id = ?',
     [kitchenId],
   );
   return {
@@ -254,6 +275,8 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
     usualTargetPct: k.usualTargetPct,
     cooksMayChange: k.cooksMayChange,
     scale: k.scale,
+    ...(k.shownIn === undefined ? {} : { shownIn: k.shownIn }),
+    ...(k.rules === undefined ? {} : { rules: k.rules }),
     ...(k.hands?.kinds === undefined ? {} : { hands: k.hands.kinds }),
     ...(k.hands?.shared === undefined ? {} : { sharedHands: k.hands.shared }),
   };

@@ -108,7 +108,7 @@ const readArticles = (of: Reader, ids: Some) =>
 const readWeighings = (of: Reader, ids: Some) =>
   of(
     z.object({ article_id: id, on: z.string(), recordedAt: instant, held: z.string() }),
-    'SELECT article_id, effective_on AS `on`, recorded_at AS recordedAt, held_typed AS held FROM pack_weighing WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+    'SELECT article_id, effective_on AS `on`, recorded_at AS recordedAt, held_typed AS held FROM pack_weighing WHERE kitchen_id = ? AND withdrawn_at IS NULL ORDER BY effective_on, recorded_at, id',
     among('article_id', ids),
   );
 

@@ -29,7 +29,7 @@ export async function readPast(of: Reader) {
       recordedAt: instant,
       number: z.string(),
     }),
-    'SELECT id, kind, corrects_id AS corrects, supplier_id AS supplier, effective_on AS `on`, recorded_at AS recordedAt, number FROM purchase WHERE kitchen_id = ? ORDER BY recorded_at, id',
+    'SELECT id, kind, corrects_id AS corrects, supplier_id AS supplier, effective_on AS `on`, recorded_at AS recordedAt, number FROM purchase WHERE kitchen_id = ? AND withdrawn_at IS NULL ORDER BY recorded_at, id',
   );
   const lines = await of(
     z.object({
@@ -49,7 +49,7 @@ export async function readPast(of: Reader) {
   );
   const counts = await of(
     z.object({ ingredient: id, on: z.string(), recordedAt: instant, amount: z.string() }),
-    'SELECT ingredient_id AS ingredient, effective_on AS `on`, recorded_at AS recordedAt, typed AS amount FROM stock_count WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
+    'SELECT ingredient_id AS ingredient, effective_on AS `on`, recorded_at AS recordedAt, typed AS amount FROM stock_count WHERE kitchen_id = ? AND withdrawn_at IS NULL ORDER BY effective_on, recorded_at, id',
   );
   const linesOf = groupBy(lines, (l) => l.purchase_id);
   const plainQuotes = groupBy(quotes, (q) => q.article_id);
@@ -146,6 +146,7 @@ async function pointsInForce(
   day: string,
   until: Date,
   only: readonly string[] | undefined,
+  without?: string,
 ) {
   if (only?.length === 0) return [];
   // One dive into the index for each article, whatever its past is long.
@@ -157,11 +158,11 @@ async function pointsInForce(
        JOIN price_quote q ON q.kitchen_id = a.kitchen_id AND q.id = (
          SELECT n.id FROM price_quote n
           WHERE n.kitchen_id = a.kitchen_id AND n.article_id = a.id AND n.effective_on <= ?
-            AND n.withdrawn_at IS NULL AND n.recorded_at <= ?
+            AND (n.withdrawn_at IS NULL OR n.withdrawn_at > ?) AND n.recorded_at <= ?${without === undefined ? '' : ' AND NOT n.purchase_id <=> ?'}
           ORDER BY n.effective_on DESC, n.recorded_at DESC, n.id DESC LIMIT 1)
        LEFT JOIN purchase p ON p.kitchen_id = q.kitchen_id AND p.id = q.purchase_id
       WHERE a.kitchen_id = ? AND a.archived_at IS NULL${only ? ` AND a.id IN (${only.map(() => '?').join(',')})` : ''}`,
-    [day, until, kitchenId, ...(only ?? [])],
+    [day, until, until, ...(without === undefined ? [] : [without]), kitchenId, ...(only ?? [])],
   );
 }
 
@@ -182,10 +183,10 @@ async function countsOf(
        FROM ingredient i
        JOIN stock_count c ON c.kitchen_id = i.kitchen_id AND c.id = (
          SELECT n.id FROM stock_count n
-          WHERE n.kitchen_id = i.kitchen_id AND n.ingredient_id = i.id AND n.effective_on <= ? AND n.recorded_at <= ?
+          WHERE n.kitchen_id = i.kitchen_id AND n.ingredient_id = i.id AND n.effective_on <= ? AND n.recorded_at <= ? AND (n.withdrawn_at IS NULL OR n.withdrawn_at > ?)
           ORDER BY n.effective_on DESC, n.recorded_at DESC, n.id DESC LIMIT 1)
       WHERE i.kitchen_id = ? AND i.archived_at IS NULL${only ? ` AND i.id IN (${only.map(() => '?').join(',')})` : ''}`,
-    [day, until, kitchenId, ...(only ?? [])],
+    [day, until, until, kitchenId, ...(only ?? [])],
   );
   const counts = new Map(before?.read.counts);
   for (const gone of only ?? []) counts.delete(gone);
@@ -209,6 +210,7 @@ export async function receiptsOf(
   articles: readonly string[],
   day: string,
   until: Date,
+  without?: string,
 ): Promise<Map<string, Receipt[]>> {
   if (articles.length === 0) return new Map();
   const rows = await many(
@@ -224,9 +226,9 @@ export async function receiptsOf(
     `SELECT l.article_id, p.effective_on AS \`on\`, p.recorded_at AS recordedAt, p.number AS invoice, l.accepted_g AS g, l.money
        FROM purchase_line l JOIN purchase p ON p.kitchen_id = l.kitchen_id AND p.id = l.purchase_id
       WHERE l.kitchen_id = ? AND l.article_id IN (${articles.map(() => '?').join(',')})
-        AND l.kind = 'goods' AND p.effective_on <= ? AND p.recorded_at <= ?
+        AND l.kind = 'goods' AND p.effective_on <= ? AND p.recorded_at <= ? AND (p.withdrawn_at IS NULL OR p.withdrawn_at > ?)${without === undefined ? '' : ' AND p.id <> ?'}
       ORDER BY p.effective_on, p.recorded_at, p.id, l.position`,
-    [kitchenId, ...articles, day, until],
+    [kitchenId, ...articles, day, until, until, ...(without === undefined ? [] : [without])],
   );
   const groups = groupBy(rows, (r) => r.article_id);
   return new Map(
@@ -234,6 +236,28 @@ export async function receiptsOf(
       a,
       list.map(({ article_id: _a, money: paid, ...r }): Receipt => ({ ...r, money: new Decimal(paid) })),
     ]),
+  );
+}
+
+/** What some articles' prices of a day would stand on if an invoice had not been written down. */
+export async function pastWithout(
+  sql: Sql,
+  kitchenId: string,
+  purchase: string,
+  articles: readonly string[],
+  day: string,
+): Promise<ReadonlyMap<string, ArticleHistory>> {
+  const until = new Date('9999-12-31T00:00:00Z');
+  const points = await pointsInForce(sql, kitchenId, day, until, articles, purchase);
+  const receipts = await receiptsOf(sql, kitchenId, articles, day, until, purchase);
+  const inForce = new Map(
+    points.map(({ article_id, price, ...p }) => [article_id, { ...p, price: new Decimal(price) }]),
+  );
+  return new Map(
+    articles.map((a): [string, ArticleHistory] => {
+      const now = inForce.get(a);
+      return [a, { points: now ? [now] : [], receipts: receipts.get(a) ?? [] }];
+    }),
   );
 }
 

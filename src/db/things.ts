@@ -43,6 +43,30 @@ export const awayOf = (sql: Sql, table: Thing, kitchenId: string): Promise<Away[
     [kitchenId],
   );
 
+/** Articles of one ingredient that are put away, the newest first. */
+export const awayArticlesOf = (sql: Sql, kitchenId: string, ingredientId: string): Promise<Away[]> =>
+  many(
+    sql,
+    z.object({ id: z.string(), name: z.string(), at: z.date() }),
+    `SELECT id, CONCAT(name, ', ', pack_typed) AS name, archived_at AS at FROM supplier_article WHERE kitchen_id = ? AND ingredient_id = ? AND archived_at IS NOT NULL ORDER BY archived_at DESC, id LIMIT 50`,
+    [kitchenId, ingredientId],
+  );
+
+/** What a supplier calls an article. */
+export const articleCalled = (
+  sql: Sql,
+  kitchenId: string,
+  id: string,
+  name: string,
+  code: string | null,
+): Promise<number> =>
+  run(sql, 'UPDATE supplier_article SET name = ?, code = ? WHERE kitchen_id = ? AND id = ?', [
+    name,
+    code,
+    kitchenId,
+    id,
+  ]);
+
 /** A thing's name, whether it is put away, and its version; undefined where there never was one. */
 export const nowOf = (
   sql: Sql,
@@ -102,20 +126,25 @@ export const endOf = async (sql: Sql, table: Thing, kitchenId: string): Promise<
     )
   ).next;
 
-export const putVessel = (sql: Sql, kitchenId: string, v: WrittenVessel): Promise<boolean> =>
-  put(sql, 'vessel', kitchenId, v.id, vesselRow(v));
+export const putVessel = (sql: Sql, kitchenId: string, v: WrittenVessel, how: How = {}): Promise<boolean> =>
+  put(sql, 'vessel', kitchenId, v.id, vesselRow(v), how);
 
-export const putHob = (sql: Sql, kitchenId: string, h: WrittenHob): Promise<boolean> =>
-  put(sql, 'hob', kitchenId, h.id, hobRow(h));
+export const putHob = (sql: Sql, kitchenId: string, h: WrittenHob, how: How = {}): Promise<boolean> =>
+  put(sql, 'hob', kitchenId, h.id, hobRow(h), how);
 
-export const putSupplier = (sql: Sql, kitchenId: string, s: WrittenSupplier): Promise<boolean> =>
+export const putSupplier = (
+  sql: Sql,
+  kitchenId: string,
+  s: WrittenSupplier,
+  how: How = {},
+): Promise<boolean> =>
   put(
     sql,
     'supplier',
     kitchenId,
     s.id,
     { name: s.name, price_list: s.priceList ?? null, list_columns: maybeJson(LIST_COLUMNS, s.columns) },
-    { listed: false },
+    { ...how, listed: false },
   );
 
 const versionNow = async (sql: Sql, table: Thing, kitchenId: string, id: string): Promise<number> =>
@@ -183,7 +212,12 @@ export async function awayWithIngredient(
 }
 
 /** Takes the next version of something that is written without anybody having seen the one before. */
-export const bump = (sql: Sql, table: Thing | 'kitchen', kitchenId: string, id: string): Promise<number> =>
+export const bump = (
+  sql: Sql,
+  table: Thing | 'kitchen' | 'yield_test',
+  kitchenId: string,
+  id: string,
+): Promise<number> =>
   table === 'kitchen'
     ? run(sql, 'UPDATE kitchen SET version = version + 1 WHERE id = ?', [kitchenId])
     : run(sql, `UPDATE ${table} SET version = version + 1 WHERE kitchen_id = ? AND id = ?`, [kitchenId, id]);

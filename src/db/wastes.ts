@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { WrittenWaste } from '@/core/kitchen-file';
 import { newId } from './ids';
 import { figure, id, instant, maybe, type Reader } from './rows';
-import { insertAll, many, maybeOne, run, type Sql } from './sql';
+import { insertAll, insertRows, many, maybeOne, run, type Sql } from './sql';
 
 /**
  * Books something thrown away as a movement of stock. Of an ingredient as bought it leaves the newest lot that had come in by then; stock
@@ -61,6 +61,45 @@ export async function bookWaste(
   await move('waste', waste.id, -g, waste.reason);
 }
 
+/** Whether a movement still stands: whatever turned it round, and that round again, comes to nothing. */
+const STANDS =
+  '(SELECT COALESCE(SUM(b.g), 0) FROM stock_movement b WHERE b.kitchen_id = m.kitchen_id AND b.takes_back = m.id) = 0';
+
+/**
+ * Takes back what was thrown away: every movement that was made for it is made the other way; or, not `back`, once more.
+ */
+export async function takeBackWaste(
+  sql: Sql,
+  kitchenId: string,
+  wasteId: string,
+  back: boolean,
+  { by, on, at }: { readonly by: string; readonly on: string; readonly at: Date },
+): Promise<void> {
+  const made = await many(
+    sql,
+    z.object({ id, lot: id, g: figure, typed: z.string() }),
+    "SELECT m.id, m.lot_id AS lot, m.g, m.typed FROM stock_movement w JOIN stock_movement m ON m.kitchen_id = w.kitchen_id AND m.lot_id = w.lot_id AND (m.id = w.id OR (m.kind = 'produced' AND m.recorded_at = w.recorded_at)) WHERE w.kitchen_id = ? AND w.id = ?",
+    [kitchenId, wasteId],
+  );
+  await insertRows(
+    sql,
+    'stock_movement',
+    made.map((m) => ({
+      kitchen_id: kitchenId,
+      id: newId(),
+      lot_id: m.lot,
+      kind: 'taken back',
+      effective_on: on,
+      recorded_at: at,
+      person_id: by,
+      g: (back ? -m.g : m.g).toFixed(6),
+      typed: m.typed,
+      via: 'taken back',
+      takes_back: m.id,
+    })),
+  );
+}
+
 /** Everything thrown away, as the kitchen file has it. */
 export const readWastes = (of: Reader): Promise<WrittenWaste[]> =>
   of(
@@ -74,7 +113,7 @@ export const readWastes = (of: Reader): Promise<WrittenWaste[]> =>
       amount: z.string(),
       reason: z.string(),
     }),
-    "SELECT m.id, l.ingredient_id AS ingredient, l.part, m.effective_on AS `on`, m.recorded_at AS recordedAt, m.person_id AS `by`, m.typed AS amount, m.reason FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id WHERE m.kitchen_id = ? AND m.kind = 'waste' ORDER BY m.effective_on, m.recorded_at, m.id",
+    `SELECT m.id, l.ingredient_id AS ingredient, l.part, m.effective_on AS \`on\`, m.recorded_at AS recordedAt, m.person_id AS \`by\`, m.typed AS amount, m.reason FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id WHERE m.kitchen_id = ? AND m.kind = 'waste' AND ${STANDS} ORDER BY m.effective_on, m.recorded_at, m.id`,
   );
 
 /** One thing thrown away, with what it weighed. */
@@ -103,7 +142,7 @@ export const wastesSince = (sql: Sql, kitchenId: string, since: string): Promise
       g: figure,
       reason: z.string(),
     }),
-    "SELECT m.id, l.ingredient_id AS ingredient, l.part, m.effective_on AS `on`, p.name AS who, m.typed AS amount, -m.g AS g, m.reason FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id LEFT JOIN person p ON p.kitchen_id = m.kitchen_id AND p.id = m.person_id WHERE m.kitchen_id = ? AND m.kind = 'waste' AND m.effective_on >= ? ORDER BY m.effective_on DESC, m.recorded_at DESC, m.id DESC",
+    `SELECT m.id, l.ingredient_id AS ingredient, l.part, m.effective_on AS \`on\`, p.name AS who, m.typed AS amount, -m.g AS g, m.reason FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id LEFT JOIN person p ON p.kitchen_id = m.kitchen_id AND p.id = m.person_id WHERE m.kitchen_id = ? AND m.kind = 'waste' AND m.effective_on >= ? AND ${STANDS} ORDER BY m.effective_on DESC, m.recorded_at DESC, m.id DESC`,
     [kitchenId, since],
   );
 
@@ -122,7 +161,7 @@ export async function boughtBetween(
        JOIN purchase p ON p.kitchen_id = l.kitchen_id AND p.id = l.purchase_id
        JOIN supplier_article a ON a.kitchen_id = l.kitchen_id AND a.id = l.article_id
        JOIN ingredient i ON i.kitchen_id = a.kitchen_id AND i.id = a.ingredient_id
-      WHERE l.kitchen_id = ? AND p.effective_on BETWEEN ? AND ? AND l.accepted_g IS NOT NULL
+      WHERE l.kitchen_id = ? AND p.effective_on BETWEEN ? AND ? AND p.withdrawn_at IS NULL AND l.accepted_g IS NOT NULL
       GROUP BY COALESCE(i.merged_into, i.id)`,
     [kitchenId, since, until],
   );

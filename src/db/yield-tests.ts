@@ -123,8 +123,8 @@ async function insertParts(
   );
 }
 
-/** An open test that nobody wants any more. */
-export const dropTest = (sql: Sql, kitchenId: string, testId: string, at: Date): Promise<number> =>
+/** An open test that nobody wants any more (`at`), or that is wanted again after all (null). */
+export const dropTest = (sql: Sql, kitchenId: string, testId: string, at: Date | null): Promise<number> =>
   run(sql, 'UPDATE yield_test SET archived_at = ? WHERE kitchen_id = ? AND id = ?', [at, kitchenId, testId]);
 
 /** Says that a test does not count, or that it does again. */
@@ -253,7 +253,7 @@ export const deliveriesOf = (
        JOIN supplier s ON s.kitchen_id = p.kitchen_id AND s.id = p.supplier_id
        JOIN supplier_article a ON a.kitchen_id = l.kitchen_id AND a.id = l.article_id
        JOIN ingredient i ON i.kitchen_id = a.kitchen_id AND i.id = a.ingredient_id
-      WHERE l.kitchen_id = ? AND (i.id = ? OR i.merged_into = ?) AND p.kind = 'invoice' AND l.accepted_g > 0
+      WHERE l.kitchen_id = ? AND (i.id = ? OR i.merged_into = ?) AND p.kind = 'invoice' AND p.withdrawn_at IS NULL AND l.accepted_g > 0
       GROUP BY p.id, p.effective_on, p.number, s.id, s.name
       ORDER BY p.effective_on DESC, p.id DESC LIMIT ${most}`,
     [kitchenId, ingredientId, ingredientId],

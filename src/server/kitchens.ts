@@ -155,14 +155,20 @@ export async function costedWithin(kitchenId: string, ms: number): Promise<boole
   }
 }
 
-/** What a kitchen would cost today with something about it changed: nothing is written, nothing kept. */
+/**
+ * What a kitchen would cost today with something about it changed: nothing is written, nothing kept.
+ * @param past what its past would be, where that is another
+ */
 export async function costedWith(
-  { costing }: CostedKitchen,
+  { costing }: Pick<CostedKitchen, 'costing'>,
   change: (state: KitchenState) => KitchenState,
+  past: (history: History) => History = (history) => history,
 ): Promise<KitchenCosting> {
   const { state, day } = costing;
   const { history } = await readFor(state.kitchen.id, { day, known: 'since' });
-  const changed = await inParts(costingKitchen(change(state), day, CONSTANTS, history, costing.workings));
+  const changed = await inParts(
+    costingKitchen(change(state), day, CONSTANTS, past(history), costing.workings),
+  );
   // What is tried out is mostly done a moment later.
   lastWorkings.set(state.kitchen.id, changed.workings);
   return changed;

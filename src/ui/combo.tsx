@@ -142,6 +142,9 @@ function useLooking<C extends Choice>(
   const foundFor = (typed: string, form: HTMLFormElement | null): readonly C[] | undefined => {
     const now = asking.current;
     if (now.answered && now.wanted === typed) return now.items;
+    // What is called just so and stands there already is no guess, though the last letters have not been answered yet.
+    const called = bestFirst(items, typed)[0];
+    if (called && isCalled(called, typed)) return [called];
     now.meant = now.wanted === typed;
     if (now.meant && form) now.release ??= held(form);
     return undefined;
@@ -226,7 +229,7 @@ function useChoosing<C extends Choice>(props: Props<C>) {
     const found = foundFor(typed, form);
     if (!found) return;
     // What is always offered is no answer to what was typed, unless it is pointed at.
-    take(by === 'leaving' && found.length === also.length ? undefined : marked(found), typed);
+    take(by === 'leaving' && found.every((c) => also.includes(c)) ? undefined : marked(found), typed);
   };
   return {
     ...box,
@@ -238,10 +241,12 @@ function useChoosing<C extends Choice>(props: Props<C>) {
   };
 }
 
+const isCalled = (choice: Choice, wanted: string): boolean =>
+  choice.name.toLowerCase() === wanted.trim().toLowerCase();
+
 /** What is called just so comes first. */
 function bestFirst<C extends Choice>(found: readonly C[], wanted: string): C[] {
-  const plain = wanted.trim().toLowerCase();
-  const at = found.findIndex((c) => c.name.toLowerCase() === plain);
+  const at = found.findIndex((c) => isCalled(c, wanted));
   const exact = found[at];
   return exact ? [exact, ...found.filter((_, i) => i !== at)] : [...found];
 }

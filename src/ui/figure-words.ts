@@ -1,4 +1,5 @@
 import type { DayManner } from '@/core/day';
+import { shownAs, type ShownIn } from '@/core/quantity';
 
 /** What a kitchen's figures are written with. */
 export interface MoneyWords {
@@ -6,6 +7,8 @@ export interface MoneyWords {
   readonly currency: string;
   /** The business day in the kitchen: a day of the same year is written without it. */
   readonly today?: string;
+  /** What amounts are read in; kilos and litres where it is not said. */
+  readonly shownIn?: ShownIn;
 }
 
 export interface Figures {
@@ -72,7 +75,7 @@ function dayMannerOf(locale: string, today: string): DayManner {
   return { order: order === 'mdy' || order === 'ymd' ? order : 'dmy', months, today };
 }
 
-export function figuresFor({ locale, currency, today = '' }: MoneyWords): Figures {
+export function figuresFor({ locale, currency, today = '', shownIn = 'metric' }: MoneyWords): Figures {
   const format = (digits: number, style: 'currency' | 'decimal') =>
     new Intl.NumberFormat(
       locale,
@@ -87,6 +90,10 @@ export function figuresFor({ locale, currency, today = '' }: MoneyWords): Figure
     value === null || value === undefined || !Number.isFinite(value)
       ? DASH
       : (bares[digits] as Intl.NumberFormat).format(value);
+  const amount = (kind: 'mass' | 'volume', of: number): string => {
+    const { value, says, digits } = shownAs(kind, of, shownIn);
+    return `${bare(value, digits)} ${says}`;
+  };
   const day = dayWriter(locale, today);
   let dayManner: DayManner | undefined;
   return {
@@ -103,8 +110,8 @@ export function figuresFor({ locale, currency, today = '' }: MoneyWords): Figure
         ? DASH
         : (Math.abs(value) < 0.1 && value !== 0 ? finer : money).format(value),
     bare,
-    litres: (ml) => (ml < 995 ? `${bare(ml, 0)} ml` : `${bare(ml / 1000, 1)} l`),
-    kilos: (g) => (g < 995 ? `${bare(g, 0)} g` : `${bare(g / 1000, 2)} kg`),
+    litres: (ml) => amount('volume', ml),
+    kilos: (g) => amount('mass', g),
     hours: (h) => {
       const minutes = Math.round(h * 60);
       if (minutes < 60) return `${minutes} min`;

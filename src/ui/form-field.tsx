@@ -3,6 +3,7 @@
 import type { ComponentProps } from 'react';
 import Form from 'react-bootstrap/Form';
 import { get, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
+import { TheirsOf } from './both-sides';
 import { Trouble } from './trouble';
 
 interface Props<T extends FieldValues> {
@@ -36,6 +37,7 @@ export function FormField<T extends FieldValues>({
         {...control}
         {...form.register(name)}
       />
+      <TheirsOf form={form} name={name} />
       <Trouble id={`${id}-wrong`} as="span" says={wrong} />
     </Form.Group>
   );

@@ -8,6 +8,7 @@ import Nav from 'react-bootstrap/Nav';
 import Navbar from 'react-bootstrap/Navbar';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { PotMark } from './pot-mark';
+import { leaveFor } from './unkept';
 import { STATIONS } from './stations';
 
 interface Props {
@@ -17,6 +18,8 @@ interface Props {
   /** Whether the role is less than the person's own, because a PIN has opened. */
   readonly byPin: boolean;
   readonly signOut: () => Promise<void>;
+  /** How it stands with what was typed: in sight also where the bar is folded. */
+  readonly kept?: ReactNode;
   /** What is at hand on every screen. */
   readonly tools?: ReactNode;
 }
@@ -25,13 +28,13 @@ interface Props {
 const OPEN = STATIONS.filter((s) => s.open);
 
 /** The bar every screen hangs from: the stations in the order of the work, and who is at work. */
-export function IronBar({ kitchen, person, role, byPin, signOut, tools }: Props) {
+export function IronBar({ kitchen, person, role, byPin, signOut, tools, kept }: Props) {
   const router = useRouter();
   useHotkeys(
     OPEN.map((s) => s.key),
     (event) => {
       const station = OPEN.find((s) => s.key === event.key.toLowerCase());
-      if (station) router.push(`/${station.id}`);
+      if (station) leaveFor(() => router.push(`/${station.id}`));
     },
     { useKey: true },
   );
@@ -48,6 +51,7 @@ export function IronBar({ kitchen, person, role, byPin, signOut, tools }: Props)
       >
         <PotMark /> Half Pot
       </Link>
+      {kept}
       <Navbar.Toggle aria-controls="stations" label="Stations" />
       <Navbar.Collapse id="stations">
         <nav aria-label="Stations, in the order of the work">

@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { useUnkept } from './unkept';
 
 interface Props {
   readonly label: string;
@@ -38,7 +39,9 @@ export function TypedField({
   understood,
   asks,
 }: Props) {
-  const { text, type, takeBack, done, question, meant } = useTyped(value, onTyped, onDone, asks);
+  const { text, type, takeBack, done, question, meant, sent } = useTyped(value, onTyped, onDone, asks);
+  // What is wrong or asked about has gone nowhere; what has been sent is its sender's to tell of.
+  useUnkept(text.trim() !== value.trim() && (!sent || trouble !== undefined));
   const id = useId();
   return (
     <>
@@ -87,6 +90,7 @@ function useTyped(value: string, onTyped: Props['onTyped'], onDone: Props['onDon
   const [text, setText] = useState(value);
   const settled = useRef(value);
   const sent = useRef<string | null>(null);
+  const [isSent, setIsSent] = useState(false);
   useEffect(() => {
     // A new value from outside replaces the text, but never under the fingers of somebody typing.
     if (settled.current !== value) {
@@ -105,13 +109,15 @@ function useTyped(value: string, onTyped: Props['onTyped'], onDone: Props['onDon
   };
   const keep = (): void => {
     setQuestion(undefined);
+    setIsSent(true);
     sent.current = text;
     onDone(text);
   };
   const type = (next: string): void => {
     setQuestion(undefined);
+    setIsSent(false);
     setText(next);
     onTyped(next);
   };
-  return { text, type, takeBack: () => type(settled.current), done, question, meant: keep };
+  return { text, type, takeBack: () => type(settled.current), done, question, meant: keep, sent: isSent };
 }

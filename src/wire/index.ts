@@ -1,4 +1,17 @@
 /** What travels between browser and door when something is written. */
 export { Envelope, wire, type Mistake, type No, type Reply, type Wire } from './wire';
-export { noAnswer, pathOf, sender, STILL_TYPED, TRY_AGAIN } from './send';
+export { noAnswer, over, pathOf, sender, STILL_TYPED, TRY_AGAIN, waits } from './send';
+export { AT_FIRST, networkIs, statusNow, watchStatus, whenSent } from './status';
+export {
+  atWork,
+  giveUp,
+  insist,
+  NOTHING_WAITS,
+  onSent,
+  readWaiting,
+  sendWaiting,
+  waitingNow,
+  watchWaiting,
+  type Waiting,
+} from './waiting';
 export { CHOSEN, ID, NEW_PASSWORD, TYPED } from './fields';

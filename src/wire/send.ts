@@ -1,5 +1,8 @@
 import { v7 } from 'uuid';
-import type { Envelope, Reply, Wire } from './wire';
+import { post } from './post';
+import { setStatus } from './status';
+import { keepHere, sendWaiting, waitingNow, waitsFor, whoIsAtWork } from './waiting';
+import type { Envelope, No, Reply, Wire } from './wire';
 
 /** What is said when the kitchen's computer cannot be reached, and what that means for what was typed. */
 export const noAnswer = (so: string): string => `The kitchen’s computer does not answer; ${so}.`;
@@ -7,35 +10,33 @@ export const noAnswer = (so: string): string => `The kitchen’s computer does n
 export const STILL_TYPED = noAnswer('what you typed stands here and can be kept again');
 export const TRY_AGAIN = noAnswer('try again');
 
+/** Not sent, and not lost: what a write that may wait is answered while nobody answers it. */
+export const KEPT_HERE = {
+  ok: false,
+  code: 'waits',
+  message: 'No connection: kept here for now and sent when it is back.',
+  path: '',
+} as const satisfies No;
+
+/** Whether a write was kept here for now. */
+export const waits = (answer: { readonly ok: boolean; readonly code?: string } | null): boolean =>
+  answer?.ok === false && answer.code === KEPT_HERE.code;
+
 /** ms after which a write that was not answered is sent again; with the same id it happens once. */
 const AGAIN_AFTER = [400, 1500];
 
 const pause = (ms: number): Promise<void> => new Promise((done) => setTimeout(done, ms));
-
-/** Bytes up to which a browser carries a request on after its page is gone; all that are under way share 64 kB. */
-const OUTLIVES = 16_000;
-
-async function post(envelope: Envelope): Promise<unknown> {
-  const body = JSON.stringify(envelope);
-  const answer = await fetch('/command', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body,
-    // Whoever types a price and goes on at once has typed it all the same.
-    keepalive: new Blob([body]).size <= OUTLIVES,
-  });
-  return answer.json();
-}
 
 /**
  * Sends a write and brings back what became of it; where nobody answers it is tried again twice, under the same id.
  * @param seen the version of the thing that its writer was looking at
  */
 export async function send<Body, Answer, Theirs>(
-  { kind, version, body: schema }: Wire<Body, Answer, Theirs>,
+  wire: Wire<Body, Answer, Theirs>,
   body: Body,
   seen: number | null,
 ): Promise<Reply<Answer, Theirs>> {
+  const { kind, version, body: schema } = wire;
   // What the server would refuse need not travel; it says the same in the same words.
   const asked = schema.safeParse(body);
   if (!asked.success) {
@@ -43,13 +44,44 @@ export async function send<Body, Answer, Theirs>(
     const { message = '', path = '' } = mistakes[0] ?? {};
     return { ok: false, code: 'bad-field', message, path, mistakes };
   }
-  const envelope = { commandId: v7(), kind, kindVersion: version, seen, body };
-  for (const wait of [...AGAIN_AFTER, undefined]) {
-    const reply = await post(envelope).catch(() => undefined);
-    if (reply !== undefined) return reply as Reply<Answer, Theirs>;
-    if (wait !== undefined) await pause(wait);
+  const person = whoIsAtWork();
+  const envelope: Envelope = {
+    commandId: v7(),
+    kind,
+    kindVersion: version,
+    seen,
+    body,
+    ...(person && { person }),
+  };
+  const may = wire.waits?.(body);
+  // After what waits already, never before it.
+  if (may && waitsFor(may.thing) && (await keepHere(may, envelope, false))) {
+    void sendWaiting();
+    return KEPT_HERE;
   }
+  const reply = await tried(envelope);
+  if (reply) return reply as Reply<Answer, Theirs>;
+  if (may && (await keepHere(may, envelope, true))) return KEPT_HERE;
   return { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' };
+}
+
+/** Sends a write, twice more where nobody answers. */
+async function tried(envelope: Envelope): Promise<Reply<unknown, unknown> | undefined> {
+  setStatus((was) => ({ sending: was.sending + 1 }));
+  let reply: Reply<unknown, unknown> | undefined;
+  for (const wait of [...AGAIN_AFTER, undefined]) {
+    reply = await post(envelope);
+    // A browser that knows of no network need not try twice.
+    if (reply !== undefined || wait === undefined || navigator.onLine === false) break;
+    await pause(wait);
+  }
+  setStatus((was) => ({
+    sending: was.sending - 1,
+    connected: reply !== undefined,
+    kept: reply?.ok === true || was.kept,
+  }));
+  if (reply && waitingNow().length > 0) void sendWaiting();
+  return reply;
 }
 
 /** A function that sends one kind of write; `seen` travels beside the body. */
@@ -57,6 +89,10 @@ export const sender =
   <Body extends object, Answer, Theirs>(w: Wire<Body, Answer, Theirs>) =>
   ({ seen, ...body }: Body & { readonly seen?: number }): Promise<Reply<Answer, Theirs>> =>
     send(w, body as unknown as Body, seen ?? null);
+
+/** The version that something is written over, where it has one, beside the body. */
+export const over = (seen: number | undefined): { readonly seen?: number } =>
+  seen === undefined ? {} : { seen };
 
 /** A place in a body as paths are written everywhere: `lines[2].amount`. */
 export const pathOf = (path: readonly PropertyKey[]): string =>

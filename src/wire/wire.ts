@@ -1,5 +1,15 @@
 import { z } from 'zod';
 
+/** What a write says of itself where it may wait for the network. */
+export interface MayWait {
+  /** What it changes: later writes of the same follow it at the version it leaves. */
+  readonly thing: string;
+  /** Whether it says all there is to say of its thing, so that a later one takes its place. */
+  readonly whole: boolean;
+  /** What was typed, as it is told to whoever typed it. */
+  readonly words: string;
+}
+
 /**
  * What goes from the browser to the door when something is to be written: a kind with its version, and a body of its own shape.
  * The same declaration checks it in the browser, where it is sent, and on the server, where it is done.
@@ -10,6 +20,8 @@ export interface Wire<Body, Answer, Theirs = undefined> {
   /** Moves when the body's shape does: a command that was kept while there was no network may be older than the server. */
   readonly version: number;
   readonly body: z.ZodType<Body>;
+  /** Said by what may wait in the browser while there is no network. */
+  waits?(body: Body): MayWait;
   /** Types only: what is answered, and what the other side of a stale write looks like. */
   readonly answer?: Answer;
   readonly theirs?: Theirs;
@@ -22,6 +34,7 @@ export const wire =
     readonly kind: string;
     readonly version: number;
     readonly body: z.ZodType<Body>;
+    waits?(body: Body): MayWait;
   }): Wire<Body, Answer, Theirs> =>
     w;
 
@@ -32,6 +45,8 @@ export const Envelope = z.strictObject({
   kindVersion: z.number().int().positive(),
   seen: z.number().int().positive().nullable(),
   body: z.unknown(),
+  /** Who typed it: in anybody else's hands it is refused. Not said by what nobody at a screen typed. */
+  person: z.uuid().optional(),
 });
 export type Envelope = z.infer<typeof Envelope>;
 
@@ -50,8 +65,9 @@ export interface No<Theirs = undefined> {
   readonly numbers?: Readonly<Record<string, number>> | undefined;
   /** Where more than one thing is wrong: all of them, the first among them. */
   readonly mistakes?: readonly Mistake[] | undefined;
-  /** Of a stale write: how it stands now. */
+  /** Of a stale write: how it stands now, and the version it stands at. */
   readonly theirs?: Theirs | undefined;
+  readonly version?: number | undefined;
 }
 
 /** What comes back: done, with what there is to say and the version of the thing that was written; or not. */

@@ -182,3 +182,40 @@ for (const [pot, line] of [
     await expect(page).toHaveURL(/\/buy\/purchases\/0/);
     await expect(page.getByRole('row', { name: line }).first()).toBeVisible();
   });
+
+test('an article is called otherwise, packed otherwise, put away and brought back; another seller is added', async ({
+  page,
+}) => {
+  await open(page, '/buy');
+  await page.getByRole('link', { name: 'Carrot', exact: true }).click();
+  const sellers = page.getByRole('table', { name: 'Who sells it' });
+  await expect(sellers.getByRole('button', { name: /^Change / }).first()).toBeVisible();
+  const before = await sellers.getByRole('row').count();
+  await sellers
+    .getByRole('button', { name: /^Change / })
+    .first()
+    .click();
+  const panel = page.getByRole('dialog');
+  await panel.getByLabel(/calls it$/).fill('Carrots, washed');
+  await panel.getByLabel('A pack is').fill('25 kg');
+  await panel.getByLabel('A pack of 25 kg costs').fill('21.50');
+  await keeps(page, 'article.keep', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await expect(sellers.getByRole('row', { name: /Carrots, washed.*25 kg.*21\.50/ })).toBeVisible();
+  await expect(sellers.getByRole('row')).toHaveCount(before);
+
+  await sellers.getByRole('button', { name: 'Change Carrots, washed' }).click();
+  await keeps(page, 'article.away', () => panel.getByRole('button', { name: 'Put it away' }).click());
+  await expect(page.getByRole('row', { name: /Carrots, washed/ })).toHaveCount(0);
+  await page.getByText(/^Put away: \d/).click();
+  await keeps(page, 'article.away', () =>
+    page.getByRole('button', { name: 'Bring Carrots, washed, 25 kg back' }).click(),
+  );
+  await expect(sellers.getByRole('row', { name: /Carrots, washed/ })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Another pack or supplier' }).click();
+  await page.getByLabel('Carrot, a pack holds').fill('5 kg');
+  await page.getByLabel('Carrot, price of a pack').fill('6.20');
+  await page.getByLabel('Carrot, who sells it').fill('Roadside');
+  await keeps(page, 'article.first', () => page.getByRole('button', { name: 'Keep the price' }).click());
+  await expect(sellers.getByRole('row', { name: /Roadside/ })).toBeVisible();
+});

@@ -65,7 +65,7 @@ test('the service refuses what the screen would not offer', async ({ page, brows
   await expect(
     page
       .getByRole('alert')
-      .filter({ hasText: 'A reader may look at this but not change it; a manager may, or a cook' }),
+      .filter({ hasText: 'Ruth Alder is signed in here by now, and this was typed by somebody else' }),
   ).toBeVisible();
   await page.context().clearCookies();
   await page.getByLabel('Step 1', { exact: true }).fill('400 g butter');

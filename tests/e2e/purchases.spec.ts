@@ -315,3 +315,24 @@ test('which price usually counts moves every ingredient that does not say otherw
   await expect(row('Leek')).toContainText('average');
   await expect(row('Butter')).toContainText('stock');
 });
+
+test('an invoice entered wrong is taken back after saying what that moves, and stands again by an undo', async ({
+  page,
+}) => {
+  await open(page, '/buy/purchases');
+  const first = page.getByRole('table').getByRole('link').first();
+  const number = await first.innerText();
+  await first.click();
+  await expect(page.getByRole('heading', { level: 1, name: `Invoice ${number}` })).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  const panel = page.getByRole('dialog', { name: `Take Invoice ${number} back?` });
+  await expect(panel.getByRole('row').first()).toContainText('→');
+  await keeps(page, 'purchase.back', () => panel.getByRole('button', { name: 'Take it back' }).click());
+  await expect(page.getByText(/^Taken back /)).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/^Taken back /)).toBeVisible();
+  await page.getByRole('link', { name: 'Purchases' }).click();
+  await expect(page.getByRole('row', { name: new RegExp(number) })).toContainText('taken back');
+  await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
+  await expect(page.getByRole('row', { name: new RegExp(number) })).not.toContainText('taken back');
+});

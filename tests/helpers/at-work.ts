@@ -4,7 +4,10 @@ import { migrate } from '../../src/db/migrate';
 import { readKitchenFrom } from '../../src/db/read-kitchen';
 import { many, openPool, type Pool } from '../../src/db/sql';
 import { newId } from '../../src/db/ids';
-import type { PersonRole } from '../../src/db/people';
+import { changesIn, type Changed } from '../../src/db/changes';
+import { versionOf, type Aggregate } from '../../src/db/edits';
+import { keptOf } from '../../src/db/kept-costings';
+import { everybodyOf, type PersonRole } from '../../src/db/people';
 import { perform, type AnyDeclared } from '../../src/server/door';
 import type { Worker } from '../../src/server/roles';
 import { demoKitchen } from '../../src/core/testing/demo';
@@ -31,6 +34,14 @@ export interface AtWork {
   readonly read: () => Promise<KitchenFile>;
   /** The change log of a thing, oldest first. */
   readonly changes: (subject: string) => Promise<{ what: string; before: unknown; after: unknown }[]>;
+  /** The version a thing stands at, as somebody has seen it who looks now. */
+  readonly seen: (table: Aggregate, id: string) => Promise<{ seen: number }>;
+  /** What lies in the store by what was moved: g of each ingredient. */
+  readonly stock: () => Promise<{ ingredient: string; g: string }[]>;
+  readonly people: () => ReturnType<typeof everybodyOf>;
+  readonly kept: (subject: string) => ReturnType<typeof keptOf>;
+  /** The newest changes, the newest first. */
+  readonly lately: (most: number) => Promise<Changed[]>;
   readonly end: () => Promise<void>;
 }
 
@@ -82,6 +93,17 @@ export async function kitchenAtWork(more: readonly AnyDeclared[] = []): Promise<
         [kitchenId, subject],
       );
     },
+    seen: async (table, id) => ({ seen: (await versionOf(pool, table, kitchenId, id)) ?? 1 }),
+    stock: () =>
+      many(
+        pool,
+        z.object({ ingredient: z.string(), g: z.string() }),
+        'SELECT l.ingredient_id AS ingredient, CAST(SUM(m.g) AS CHAR) AS g FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id WHERE m.kitchen_id = ? GROUP BY l.ingredient_id HAVING SUM(m.g) <> 0 ORDER BY l.ingredient_id',
+        [kitchenId],
+      ),
+    people: () => everybodyOf(pool, kitchenId),
+    kept: (subject) => keptOf(pool, kitchenId, subject),
+    lately: (most) => changesIn(pool, kitchenId, { most }),
     async end() {
       await pool.end();
       await (globalThis as { halfPotPool?: Pool }).halfPotPool?.end();

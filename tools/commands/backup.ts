@@ -1,10 +1,12 @@
+import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import { migrate } from '@/db/migrate';
+import { migrate, newestSchema } from '@/db/migrate';
 import { firstKitchen } from '@/db/read-kitchen';
 import { openPool } from '@/db/sql';
 import { backUp, checkBackup, makeBackup, readInto } from '../backup/backup';
 import { checkedUrl } from '../instance';
+import { loadInto, mustRead } from '../kitchens';
 import { startDatabase, type OwnDatabase } from '../mariadb';
 import { placeOf, type Place } from '../place';
 import { isRunning, takePlace } from '../processes';
@@ -42,33 +44,33 @@ export const backup = (args: readonly string[]): Promise<number> =>
     return 0;
   });
 
+/** What a command puts in place of the kept kitchen. */
+interface Coming {
+  readonly command: string;
+  readonly named: string;
+  readonly over: boolean;
+  /** Puts it into an empty database, up to date and checked. */
+  readonly into: (url: string) => Promise<void>;
+}
+
 /**
- * `halfpot restore FILE [--over]`: the kept kitchen as it was. It is read into a database of its own first; only when that is
- * whole and up to date does it take the kitchen's place.
+ * Puts something in place of the kept kitchen: into a database of its own first; only when that is whole and up to date does it take
+ * the kitchen's place.
  */
-export async function restore(args: readonly string[]): Promise<number> {
-  const { values, positionals } = parseArgs({
-    args: [...args],
-    options: { over: { type: 'boolean', default: false } },
-    allowPositionals: true,
-  });
-  const [named] = positionals;
-  if (named === undefined) throw new Stop('Which backup? ./halfpot restore FILE');
-  const file = from(named);
-  const head = await checkBackup(file);
+async function inPlace({ command, named, over, into }: Coming): Promise<void> {
   const place = placeOf('kitchen');
   if (isRunning(place))
     throw new Stop(
-      'People may be at work: the kitchen is running. Stop it (Ctrl-C where it runs), then restore.',
+      `People may be at work: the kitchen is running. Stop it (Ctrl-C where it runs), then ${command}.`,
     );
-  takePlace(place, 'restore');
-  return withKept(async (url, own) => {
+  takePlace(place, command);
+  await withKept(async (url, own) => {
     if (!own)
-      throw new Stop('A database of your own is restored with its own tools; unset DATABASE_URL for ours.');
+      throw new Stop('A database of your own is filled with its own tools; unset DATABASE_URL for ours.');
     const there = await kitchenIn(url);
-    if (there !== undefined && !values.over)
+    if (there !== undefined && !over)
       throw new Stop(
-        `There is a kitchen here already, ${there}: nothing was touched. To put the backup in its place: ./halfpot restore ${named} --over`,
+        `There is a kitchen here already, ${there}: nothing was touched. To put this in its place: ./halfpot ${command} ${named} --over`,
       );
     if (there !== undefined) {
       // Nothing makes room for it: what is to be restored may lie in the same folder.
@@ -76,17 +78,57 @@ export async function restore(args: readonly string[]): Promise<number> {
       say(`What stood here is kept in ${before.file}.`);
     }
     const tried = own.fresh('halfpot_restore');
-    await readInto(tried, file);
-    await migrate(tried);
+    await into(tried);
     if ((await kitchenIn(tried)) === undefined)
-      throw new Stop(`There is no kitchen in ${named}: nothing was restored.`);
-    const live = own.fresh('halfpot');
-    await readInto(live, file);
-    await migrate(live);
+      throw new Stop(`There is no kitchen in ${named}: nothing was put in place.`);
+    await into(own.fresh('halfpot'));
     own.drop('halfpot_restore');
-    say(`Restored ${head.kitchen} as of ${head.at}.`);
-    return 0;
   });
+}
+
+const asked = (args: readonly string[], command: string): { named: string; over: boolean } => {
+  const { values, positionals } = parseArgs({
+    args: [...args],
+    options: { over: { type: 'boolean', default: false } },
+    allowPositionals: true,
+  });
+  const [named] = positionals;
+  if (named === undefined) throw new Stop(`Which file? ./halfpot ${command} FILE`);
+  return { named, over: values.over };
+};
+
+/** `halfpot restore FILE [--over]`: the kept kitchen as it was. */
+export async function restore(args: readonly string[]): Promise<number> {
+  const { named, over } = asked(args, 'restore');
+  const file = from(named);
+  const head = await checkBackup(file);
+  await inPlace({
+    command: 'restore',
+    named,
+    over,
+    into: async (url) => {
+      await readInto(url, file);
+      await migrate(url);
+    },
+  });
+  say(`Restored ${head.kitchen} as of ${head.at}.`);
+  return 0;
+}
+
+/** `halfpot import FILE [--over]`: a kitchen file as the kept kitchen, with its history where it has one. */
+export async function importKitchen(args: readonly string[]): Promise<number> {
+  const { named, over } = asked(args, 'import');
+  if (!fs.existsSync(from(named))) throw new Stop(`There is no file ${named}.`);
+  const file = mustRead(from(named));
+  const ours = newestSchema();
+  if (file.history && file.history.schema > ours)
+    throw new Stop(
+      `${named} was written by a newer Half Pot (its history is of step ${file.history.schema}, this program goes to ${ours}): update the program first.`,
+    );
+  await inPlace({ command: 'import', named, over, into: (url) => loadInto(url, file) });
+  say(`Brought in ${file.kitchen.name}${file.history ? ' with its history' : ''}.`);
+  say('Nobody has a password yet: ./halfpot people password NAME gives a manager a new one.');
+  return 0;
 }
 
 async function kitchenIn(url: string): Promise<string | undefined> {

@@ -20,22 +20,33 @@ export const demoToday = (now: Date): string => dayIn(ZONE, now);
 export function whereFrom(
   args: readonly string[],
   usual = PORT,
-): { port: number; origin: string | undefined } {
+): { port: number; origin: string | undefined; host?: string; cert?: string; key?: string } {
   const { values } = parseArgs({
     args: [...args],
-    options: { port: { type: 'string', default: String(usual) }, origin: { type: 'string' } },
+    options: {
+      port: { type: 'string', default: String(usual) },
+      origin: { type: 'string' },
+      ...(usual === PORT
+        ? {}
+        : { host: { type: 'string' }, cert: { type: 'string' }, key: { type: 'string' } }),
+    },
   });
   const port = Number(values.port);
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Stop(`“${values.port}” is not a port: a whole number from 1 to 65535.`);
-  const { origin } = values;
-  if (origin === undefined) return { port, origin };
+  const { origin, host, cert, key } = values as Partial<Record<'origin' | 'host' | 'cert' | 'key', string>>;
+  const by = {
+    ...(host === undefined ? {} : { host }),
+    ...(cert === undefined ? {} : { cert }),
+    ...(key === undefined ? {} : { key }),
+  };
+  if (origin === undefined) return { port, origin, ...by };
   const url = URL.canParse(origin) ? new URL(origin) : undefined;
   if (!url || !/^https?:$/.test(url.protocol) || url.pathname !== '/' || url.search !== '')
     throw new Stop(
       `“${origin}” is not where a kitchen is reached: the address alone, like https://kitchen.example`,
     );
-  return { port, origin: url.origin };
+  return { port, origin: url.origin, ...by };
 }
 
 /** `halfpot demo`, and `halfpot dev`, which serves the source as it is edited. */

@@ -1,18 +1,19 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
-import { firstKitchen, readKitchenFrom } from '@/db/read-kitchen';
-import { openPool } from '@/db/sql';
+import { newestSchema } from '@/db/migrate';
+import { firstKitchen, readKitchenFrom, readWithHistory } from '@/db/read-kitchen';
+import { inSnapshot, openPool } from '@/db/sql';
 import { checkedUrl } from '../instance';
 import { startDatabase } from '../mariadb';
 import { placeOf } from '../place';
 import { Stop } from '../stop';
 
-/** `halfpot export [FILE] [--demo]`: the kept kitchen, or the demo, as a kitchen file, without anybody's secrets. */
+/** `halfpot export [FILE] [--demo] [--history]`: the kept kitchen, or the demo, as a kitchen file, without anybody's secrets. */
 export async function exportKitchen(args: readonly string[]): Promise<number> {
   const { values, positionals } = parseArgs({
     args: [...args],
-    options: { demo: { type: 'boolean', default: false } },
+    options: { demo: { type: 'boolean', default: false }, history: { type: 'boolean', default: false } },
     allowPositionals: true,
   });
   const kept = placeOf('kitchen');
@@ -24,7 +25,11 @@ export async function exportKitchen(args: readonly string[]): Promise<number> {
     const kitchen = await firstKitchen(pool).catch(() => undefined);
     if (!kitchen)
       throw new Stop('There is no kitchen to write out yet: start ./halfpot start or ./halfpot demo once.');
-    const { file } = await readKitchenFrom(pool, kitchen.id);
+    const file = await inSnapshot(pool, async (sql) =>
+      values.history
+        ? readWithHistory(sql, kitchen.id, newestSchema())
+        : (await readKitchenFrom(sql, kitchen.id)).file,
+    );
     const text = `${JSON.stringify(file, null, 1)}\n`;
     const [to] = positionals;
     if (to === undefined) process.stdout.write(text);

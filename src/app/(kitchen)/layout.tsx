@@ -15,7 +15,10 @@ import { may, mustWork, roleWords } from '@/server/session';
 import { Anew } from '@/ui/anew';
 import { FindProvider } from '@/ui/find';
 import { FiguresProvider } from '@/ui/figures';
+import { HowKept } from '@/ui/how-kept';
 import { IronBar } from '@/ui/iron-bar';
+import { Leaving } from '@/ui/leaving';
+import { PlainHttp } from '@/ui/plain-http';
 import { PersonProvider } from '@/ui/person';
 import { ToastProvider } from '@/ui/toasts';
 import { WhyProvider } from '@/ui/why';
@@ -26,11 +29,14 @@ const PATIENCE_MS = 700;
 
 export default async function KitchenLayout({ children }: { children: ReactNode }) {
   const who = await mustWork();
-  const [{ name, locale, currency }, today] = await Promise.all([frame(who), todayIn(who.kitchenId)]);
+  const [{ name, locale, currency, shownIn }, today] = await Promise.all([
+    frame(who),
+    todayIn(who.kitchenId),
+  ]);
   const [unseen, backup] = await Promise.all([unseenMoves(who), lastBackup(who)]);
   const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
-    <FiguresProvider words={{ locale, currency, today }}>
+    <FiguresProvider words={{ locale, currency, today, shownIn }}>
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
           <PersonProvider id={who.person.id}>
@@ -43,6 +49,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                     role={roleWords(who.role)}
                     byPin={roleWords(who.role) !== who.person.role}
                     signOut={signOut}
+                    kept={<HowKept person={who.person.id} />}
                     tools={
                       <>
                         <GoTo />
@@ -52,7 +59,9 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                   />
                 }
               >
+                <Leaving />
                 <main id="work" tabIndex={-1}>
+                  <PlainHttp />
                   <BackupNotice last={backup} />
                   <ModelNotice unseen={unseen} />
                   <MissingProvider>

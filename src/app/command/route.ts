@@ -1,7 +1,9 @@
+import { changeWords, tellingOf } from '@/features/changes/words';
 import { answerCommand } from '@/server/door';
 import { kinds } from './kinds';
 
 export const dynamic = 'force-dynamic';
 
-/** The one way to write: every edit comes in here. */
-export const POST = (request: Request): Promise<Response> => answerCommand(request, kinds());
+/** The one way to write: every edit comes in here. Whoever was overtaken is told by what, in the words of the history. */
+export const POST = (request: Request): Promise<Response> =>
+  answerCommand(request, kinds(), (change, state) => changeWords(change, tellingOf(state)));

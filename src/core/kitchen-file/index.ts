@@ -4,6 +4,7 @@ export {
   FORMAT_VERSION,
   Hob,
   KitchenFile,
+  HouseRules,
   OwnHands,
   Plate,
   Recipe,
@@ -36,3 +37,4 @@ export {
   type PackFacts,
 } from './packs';
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf, yieldOn } from './stuff';
+export { ofWhatStands } from './standing';

@@ -60,8 +60,11 @@ export const loopSentence = (names: readonly string[]): string =>
 
 /** What lines are read and written with: everything that has a name in a kitchen, parts of recipes among them. */
 export const namesIn = (
-  file: Pick<KitchenFile, 'ingredients' | 'recipes' | 'vessels' | 'hobs' | 'measures'>,
+  file: Pick<KitchenFile, 'ingredients' | 'recipes' | 'vessels' | 'hobs' | 'measures'> & {
+    readonly kitchen?: Pick<KitchenFile['kitchen'], 'rules'>;
+  },
 ): Names => ({
+  strainers: file.kitchen?.rules?.strainers?.map((s) => s.name),
   ingredients: file.ingredients,
   recipes: file.recipes,
   vessels: file.vessels,

@@ -12,7 +12,8 @@ export type FileRead =
   | { readonly ok: true; readonly file: KitchenFile }
   | { readonly ok: false; readonly mistakes: readonly Trouble[] };
 
-const HUGE = 64 * 1024 * 1024;
+/** Characters: a house of years with its history; a browser holds half as much again in one text. */
+const HUGE = 256 * 1024 * 1024;
 
 /** Reads the text of a kitchen file: JSON, then shape, then what the parts say of each other. */
 export function readKitchenText(text: string): FileRead {

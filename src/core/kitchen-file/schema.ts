@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
+import { SHOWN_IN } from '../quantity';
 import { FUELS } from '../pot';
 import { Article, Count, Measure, Purchase, Supplier } from './schema-buying';
 import { Basis, Ingredient } from './schema-larder';
@@ -131,6 +132,37 @@ export const Person = z.strictObject({
     .optional(),
 });
 
+/** What a house looks at and keeps to, where it is another than what is usual. */
+export const HouseRules = z.strictObject({
+  layers: z
+    .array(z.enum(['energy', 'hands', 'packaging']))
+    .optional()
+    .describe('layers shown beside the ingredients; left out, all that are known'),
+  strainers: z
+    .array(
+      z.strictObject({
+        name: z.string().regex(/^\p{L}[\p{L}\p{N} -]{0,39}$/u, 'is not what a strainer is called'),
+        clingsMl: z.number().min(0).max(5000).describe('ml of what is strained that stay in it'),
+      }),
+    )
+    .max(20)
+    .optional()
+    .describe('strainers of the house’s own, or what stays in a usual one here'),
+  cooling: z
+    .array(z.strictObject({ toC: z.number().min(0).max(60), withinH: z.number().positive().max(24) }))
+    .min(1)
+    .max(4)
+    .optional()
+    .describe('°C that a pot is to be cooled to, and h within which, from when it leaves the heat'),
+  closed: z
+    .strictObject({
+      weekdays: z.array(z.number().int().min(1).max(7)).max(6).describe('1 is Monday'),
+      days: z.array(Day).max(400),
+    })
+    .optional(),
+});
+export type HouseRules = z.infer<typeof HouseRules>;
+
 export const KitchenFile = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(FORMAT_VERSION),
@@ -171,6 +203,8 @@ export const KitchenFile = z.strictObject({
       .boolean()
       .optional()
       .describe('whether cooks change recipes, plates and prices here, or managers alone'),
+    shownIn: z.enum(SHOWN_IN).optional().describe('what amounts are read in; left out, kilos and litres'),
+    rules: HouseRules.optional(),
     scale: z
       .url({ protocol: /^https?$/ })
       .max(300)
@@ -190,6 +224,18 @@ export const KitchenFile = z.strictObject({
   wastes: z.array(Waste).default([]),
   recipes: z.array(Recipe).default([]),
   plates: z.array(Plate).default([]),
+  history: z
+    .strictObject({
+      schema: z.number().int().positive().max(9999).describe('the step of the database it was written at'),
+      tables: z.record(
+        z.string().regex(/^[a-z_]{1,64}$/),
+        z.array(z.record(z.string().regex(/^[a-z0-9_]{1,64}$/), z.union([z.string(), z.number(), z.null()]))),
+      ),
+    })
+    .optional()
+    .describe(
+      'how everything came to stand so: change log, versions, lists as they came, lots, what is put away; as a database of that step keeps it, without secrets. Only where a house moves with its history',
+    ),
 });
 export type KitchenFile = z.infer<typeof KitchenFile>;
 export type WrittenIngredient = KitchenFile['ingredients'][number];

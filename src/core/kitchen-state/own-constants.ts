@@ -8,15 +8,18 @@ const made = new WeakMap<ProcessConstants, Map<string, ProcessConstants>>();
  * so that whatever was worked out with them still counts.
  */
 export function ownConstants(
-  { hands, sharedHands }: KitchenState['kitchen'],
+  { hands, sharedHands, rules }: KitchenState['kitchen'],
   c: ProcessConstants,
 ): ProcessConstants {
-  if (!hands && !sharedHands) return c;
+  const { cooling, strainers } = rules ?? {};
+  if (!hands && !sharedHands && !cooling && !strainers) return c;
   const known = made.get(c) ?? new Map<string, ProcessConstants>();
   made.set(c, known);
-  const key = JSON.stringify([hands, sharedHands]);
+  const key = JSON.stringify([hands, sharedHands, cooling, strainers]);
   const found = known.get(key) ?? {
     ...c,
+    ...(cooling ? { coolingLimits: cooling } : {}),
+    strainers: { ...c.strainers, ...Object.fromEntries((strainers ?? []).map((s) => [s.name, s.clingsMl])) },
     hands: { ...c.hands, ...effortsOf(c.hands, hands ?? {}) },
     sharedHands: {
       batch: inHours(sharedHands?.batchMin) ?? c.sharedHands.batch,

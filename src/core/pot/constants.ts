@@ -37,7 +37,7 @@ export interface ProcessConstants {
   /** °C of what is added from the bench or the tap. */
   readonly addedCelsius: number;
   /** ml left on sieve and pot per pass. */
-  readonly strainers: Readonly<Record<Strainer, number>>;
+  readonly strainers: Readonly<Record<Strainer, number>> & Readonly<Record<string, number>>;
   /** ml per m² of wetted wall left in an emptied pot: thin liquids, and sauces that coat (body 1). */
   readonly wallCling: { readonly thin: number; readonly coating: number };
   /** Share of the floating fat left behind, and g of the rest that goes with each g of fat. */
@@ -81,6 +81,8 @@ export interface ProcessConstants {
     readonly from: number;
     readonly to: number;
   };
+  /** Within how many hours a pot has to be cooled to how many °C; where a house says so. */
+  readonly coolingLimits?: readonly { readonly toC: number; readonly withinH: number }[] | undefined;
   /** Body of fat that is held: of its share of the volume, up to where it splits; and of a % of pulp. */
   readonly held: { readonly factor: number; readonly splitsAt: number };
   readonly bodyPerPulpPct: number;

@@ -26,6 +26,7 @@ export interface Cure {
     | 'combine'
     | 'return'
     | 'let it cool'
+    | 'cool faster'
     | 'whisk water in'
     | 'take the fat off first'
     | 'stronger hob';
@@ -56,7 +57,8 @@ export interface Warning {
     | 'no-free-fat'
     | 'stands-aside'
     | 'curdles'
-    | 'splits';
+    | 'splits'
+    | 'cools-slowly';
   /** What is wrong, as a sentence. */
   readonly message: string;
   readonly value: number;

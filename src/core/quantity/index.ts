@@ -5,6 +5,7 @@ export { COUNT_UNITS, doubtfulUnits, unitOf, type CountUnit, type Kind, type Uni
 export { readAmount, readAmountOf, type Amount, type Manner } from './amount';
 export { writeAmount } from './format';
 export { mannerOf, measureUnit, type HouseMeasure } from './measures';
+export { SHOWN_IN, shownAs, type ShownIn } from './shown';
 export { countUnitOf, toGrams, type Weighable } from './convert';
 export {
   DENSITY,

@@ -14,6 +14,8 @@ export interface Names {
   readonly self?: string | undefined;
   /** Names of the house's own measures: single words. */
   readonly measures?: readonly { readonly name: string }[] | undefined;
+  /** What the house calls its own strainers, in small letters. */
+  readonly strainers?: readonly string[] | undefined;
 }
 
 type Named = { readonly id: string; readonly name: string };

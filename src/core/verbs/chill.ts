@@ -8,13 +8,14 @@ import {
   type Doing,
   type PotState,
   type ProcessConstants,
+  type Warning,
 } from '../pot';
 import { at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { caution } from './cautions';
 import { maybeIn, then, valueIn } from './resolving';
-import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
+import { asItIs, nothing, usually, type Verb } from './verb';
 
 const Chill = doing('chill', {
   to: Typed,
@@ -41,6 +42,35 @@ function coolingLoss(pot: PotState, { celsius, covered }: ChillStep, { cooling }
   const way = (t: number): number => Math.min(1, Math.max(0, (t - to) / (from - to)));
   const share = (covered ? cooling.covered : cooling.open) * (way(pot.celsius) - way(celsius));
   return Math.min(pot.liquid.water, liquidG(pot.liquid) * share);
+}
+
+/**
+ * A pot that stays too long where germs multiply, by the limits of the house. It falls towards the cold as what is hot does in the
+ * open, by the same share in the same time: the time to any degree on the way follows from the time to where it ends.
+ */
+function tooSlow(step: ChillStep, c: ProcessConstants): Warning[] {
+  const hours = step.hours ?? c.chillHours;
+  const way = (toC: number): number => Math.log(c.cooling.from / Math.max(1, toC));
+  const late = (c.coolingLimits ?? [])
+    .filter(({ toC }) => toC >= step.celsius)
+    .map((limit) => ({ ...limit, at: (hours * way(limit.toC)) / way(step.celsius) }))
+    .find(({ at: then_, withinH }) => then_ > withinH + 1e-9);
+  if (!late) return [];
+  return [
+    {
+      code: 'cools-slowly',
+      message: `It is at ${late.toC} °C only after ${late.at.toFixed(1)} h: here it has to be within ${late.withinH} h.`,
+      value: late.at,
+      limit: late.withinH,
+      unit: 'h',
+      cure: {
+        do: 'cool faster',
+        message: 'Cool it in shallow pans or small tubs in ice water, or say how long it takes so.',
+        value: late.withinH,
+        unit: 'h',
+      },
+    },
+  ];
 }
 
 /** Cools the pot down: it takes its time, some water steams away meanwhile, and what passes between pieces and liquid passes on. */
@@ -118,7 +148,7 @@ export const chill: Verb<Written, ChillStep> = {
   },
   scale: asItIs,
   hands: usually('chill'),
-  warns: noWarnings,
+  warns: (_pot, step, c) => tooSlow(step, c),
   heats: false,
   seasons: false,
   filling: 'no',

@@ -20,7 +20,11 @@ import { asItIs, noAmount, noWarnings, nothing, usually, type Verb } from './ver
 
 const Strain = doing('strain', {
   pressed: z.boolean(),
-  through: z.enum(STRAINERS),
+  through: z
+    .string()
+    .min(1)
+    .max(40)
+    .describe('colander, fine mesh, cone sieve, cloth, or one of the house’s own'),
   keep: z.array(Id).max(10).optional().describe('ingredients whose pieces stay in the pot'),
 });
 const isPressed = (said: readonly string[]): boolean =>
@@ -39,7 +43,8 @@ type Written = z.infer<typeof Strain>;
 export interface StrainStep extends Doing {
   readonly do: 'strain';
   readonly pressed: boolean;
-  readonly through: Strainer;
+  /** One of the usual ones, or of the house's own. */
+  readonly through: string;
   /** Ids of what stays in the pot. */
   readonly keep?: readonly string[] | undefined;
 }
@@ -60,9 +65,10 @@ export const strain: Verb<Written, StrainStep> = {
       /^strain(?:\s+through\s+(?:a\s+)?([^,]+?))?(,\s*(?:not\s+)?pressed)?(?:,\s*keep\s+(?:the\s+)?(.+))?$/i,
       (m, names) => {
         const [through, pressed, kept] = [at(m, 1), at(m, 2), at(m, 3)];
-        const strainer = (through === '' ? 'cone sieve' : through.toLowerCase()) as Strainer;
-        if (!STRAINERS.includes(strainer))
-          return refuse('name-unknown', '', `“${through}” is not a strainer: ${STRAINERS.join(', ')}.`);
+        const strainer = through === '' ? 'cone sieve' : through.toLowerCase();
+        const there = [...STRAINERS, ...(names.strainers ?? [])];
+        if (!there.includes(strainer))
+          return refuse('name-unknown', '', `“${through}” is not a strainer: ${there.join(', ')}.`);
         const keep: string[] = [];
         for (const name of kept === '' ? [] : kept.split(/\s+and\s+(?:the\s+)?/i)) {
           const found = findNamed(name, names.ingredients, 'ingredient');
@@ -100,6 +106,14 @@ export const strain: Verb<Written, StrainStep> = {
   turn: 'in turn',
   resolve: ({ pressed, through, keep }) => fine({ do: 'strain', pressed, through, keep }),
   run(pot, step, c, report) {
+    const clings = c.strainers[step.through];
+    if (clings === undefined)
+      return trouble(
+        'no-such-strainer',
+        `Strain: there is no ${step.through} in this kitchen: ${Object.keys(c.strainers).join(', ')}.`,
+        0,
+        0,
+      );
     if (liquidG(pot.liquid) === 0)
       return trouble('nothing-to-strain', 'Strain: there is no liquid in the pot.', 0, 0);
     const keep = new Set(step.keep ?? []);
@@ -120,7 +134,7 @@ export const strain: Verb<Written, StrainStep> = {
     pot.lost['solids discarded'] += leaving.reduce((g, p) => g + pieceG(p), 0);
     pot.inStrainer = { pieces: leaving, liquid: wet };
     pot.pieces = pot.pieces.filter((p) => keep.has(p.stuff.id));
-    loseMl(pot, c.strainers[step.through], 'clung', report);
+    loseMl(pot, clings, 'clung', report);
     return undefined;
   },
   scale: asItIs,

@@ -413,6 +413,9 @@ describe('price lists', () => {
     ]);
     expect(await withdrawQuotes(pool, K, id, [loin], later)).toEqual([bones]);
     expect(await price(bones)).toBe(before);
+    // What was known before it was taken back still counts it.
+    const then = await readKitchenForDay(pool, K, DAY, new Date(later.getTime() - 1));
+    expect(then.history.article(bones).points[0]?.price.toString()).toBe('30');
     expect(await price(loin)).toBe('125');
     expect(await withdrawQuotes(pool, K, id, [], later)).toEqual([loin]);
     // What was withdrawn is in no file and no chart.

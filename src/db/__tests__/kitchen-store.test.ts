@@ -8,9 +8,9 @@ import type { KitchenFile } from '@/core/kitchen-file';
 import { CONSTANTS } from '@/core/reference';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
-import { recordChange } from '../changes';
+import { changesIn, recordChange } from '../changes';
 import { newId } from '../ids';
-import { addQuote, addYield, lastChangeOf, takeVersion, writePlate, writeRecipe } from '../edits';
+import { addQuote, addYield, takeVersion, writePlate, writeRecipe } from '../edits';
 import { loadKitchen } from '../load-kitchen';
 import { migrate } from '../migrate';
 import { peopleOf, secretsOf } from '../people';
@@ -182,8 +182,8 @@ describe('edits', () => {
           at: AT,
           what: 'price',
           subjectId: article.id,
-          before: '24.00',
-          after: '25.00',
+          before: { price: '24.00' },
+          after: { price: '25.00' },
           act: newId(),
         });
         await moveRevision(sql, K);
@@ -192,7 +192,9 @@ describe('edits', () => {
     const before = (await stoodNow(pool, K)).revision;
     expect((await Promise.all([write(), write()])).sort()).toEqual([false, true]);
     expect((await stoodNow(pool, K)).revision).toBe(before + 1);
-    expect(await lastChangeOf(pool, K, article.id)).toEqual({ at: AT, who: 'Maren Holt' });
+    expect(await changesIn(pool, K, { subject: article.id, most: 1 })).toMatchObject([
+      { at: AT, byName: 'Maren Holt', before: { price: '24.00' }, after: { price: '25.00' } },
+    ]);
     const { file: read, versions } = await readKitchenFrom(pool, K);
     expect(read.articles[0]?.quotes.at(-1)).toEqual({
       on: '2026-03-14',

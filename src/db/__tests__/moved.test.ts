@@ -13,6 +13,7 @@ import { moveRevision, movedSince, stoodNow } from '../moved';
 import { readKitchenState, type Read } from '../read-kitchen';
 import { readHistory, type ReadPast } from '../read-past';
 import { inSnapshot, inTransaction, openPool, run, type Sql } from '../sql';
+import { withdrawPurchase } from '../purchases';
 
 const file = demoKitchen();
 const K = file.kitchen.id;
@@ -132,6 +133,12 @@ const WRITES: Readonly<Record<string, (sql: Sql, pick: number, amount: number) =
       'UPDATE price_quote SET withdrawn_at = ? WHERE kitchen_id = ? AND article_id = ? AND recorded_at > ? LIMIT 1',
       [tick(), K, oneOf(file.articles, pick).id, new Date('2026-03-19T00:00:00Z')],
     ),
+  'an invoice is taken back, or stands again': (sql, pick, amount) =>
+    withdrawPurchase(sql, K, oneOf(file.purchases, pick).id, amount > 50, {
+      person: file.people[0]?.id ?? '',
+      on: DAY,
+      at: tick(),
+    }),
 };
 
 interface Had {

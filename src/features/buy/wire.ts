@@ -7,12 +7,14 @@ export const PRICE = wire<null, PriceRow>()({
   kind: 'article.price',
   version: 1,
   body: z.object({ article: ID, row: ID, typed: TYPED }),
+  waits: ({ article, typed }) => ({ thing: article, whole: true, words: `a pack price of ${typed}` }),
 });
 /** A usable yield typed over. */
 export const YIELD = wire<null, PriceRow>()({
   kind: 'ingredient.yield',
   version: 1,
   body: z.object({ ingredient: ID, typed: TYPED }),
+  waits: ({ ingredient, typed }) => ({ thing: ingredient, whole: true, words: `${typed} % usable` }),
 });
 
 export const editPrice = sender(PRICE);

@@ -95,7 +95,7 @@ const undo = declare({
       if (!how)
         throw refused('cannot-undo', `This cannot be taken back by itself: ${changeWords(c, telling)}.`);
       if (!may(who.role, how.role)) throw refused('not-allowed', `A ${how.role} may take this back.`);
-      const back = await how.back(c.subject, c.before, looking, state);
+      const back = await how.back(c.subject, c.before, looking, state, c.after);
       if (typeof back !== 'function') throw new Refused(back);
       backs.push({ c, back });
     }
@@ -104,7 +104,7 @@ const undo = declare({
   async write(writing, _body, { backs, words }) {
     for (const { back } of backs) await back(writing);
     const [first, ...more] = backs.map(({ c }) => ({
-      what: c.what,
+      what: UNDOING[c.what]?.as ?? c.what,
       subject: c.subject,
       before: c.after,
       after: c.before,
@@ -127,7 +127,7 @@ const restore = declare({
     if (!found || found.after === null || (found.what !== 'recipe' && found.what !== 'plate'))
       throw refused('cannot-restore', 'Only a pot sheet or a plate can be brought back as it stood.');
     const how = UNDOING[found.what];
-    const back = await how?.back(found.subject, found.after, looking, state);
+    const back = await how?.back(found.subject, found.after, looking, state, found.before);
     if (typeof back !== 'function')
       throw new Refused(back ?? refuse('gone', '', 'This cannot be brought back.').trouble);
     const list: readonly { readonly id: string }[] = found.what === 'recipe' ? state.recipes : state.plates;

@@ -1,17 +1,18 @@
 import 'server-only';
 import { z } from 'zod';
-import { Basis, Hob, mannerIn, Plate, Recipe, Supplier, Vessel } from '@/core/kitchen-file';
-import { namedBy, usersOf, type KitchenState } from '@/core/kitchen-state';
+import { Basis, Hob, HouseRules, mannerIn, Plate, Recipe, Supplier, Vessel } from '@/core/kitchen-file';
+import { namedBy, usersOf } from '@/core/kitchen-state';
 import { yieldOn } from '@/core/kitchen-file';
 import { comesOffShare } from '@/core/knife';
+import { SHOWN_IN } from '@/core/quantity';
 import type { Trouble } from '@/core/trouble';
-import { refuse } from '@/core/trouble';
 import type { Named } from '@/core/written';
 import { addQuote, addYield, setServed } from '@/db/edits';
 import { HANDS } from '@/db/json-columns';
 import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
 import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/larder-edits';
 import {
+  articleCalled,
   awayWithIngredient,
   bump,
   nameOf,
@@ -22,25 +23,10 @@ import {
   putSupplier,
   putVessel,
 } from '@/db/things';
-import type { Looking, Writing } from '@/server/door';
+import type { Writing } from '@/server/door';
 import { listed } from '@/server/names';
-import type { Rank } from '@/server/roles';
-
-type State = KitchenState;
-type Back = (writing: Writing) => Promise<void>;
-
-/** How one kind of change is taken back: what it needs is found out first, with nothing locked. */
-export interface Undoing {
-  /** The least that somebody must be. */
-  readonly role: Rank;
-  /**
-   * @param side the side that is put back: what stood there before
-   * @returns what writes it, or why it cannot be
-   */
-  readonly back: (subject: string, side: unknown, looking: Looking, state: State) => Promise<Back | Trouble>;
-}
-
-const no = (message: string): Trouble => refuse('cannot-undo', '', message).trouble;
+import { no, now, ofKitchen, type State, type Undoing } from './undoing-kinds';
+import { UNDOING_WORK } from './undoing-work';
 
 /** Why something cannot go: somebody lives from it by now. */
 function held(state: State, kind: Named, id: string): Trouble | undefined {
@@ -115,23 +101,17 @@ const Settings = z.object({
   usualTaxPct: z.number().nullable(),
   usualTargetPct: z.number().nullable(),
   cooksMayChange: z.boolean(),
+  shownIn: z.enum(SHOWN_IN).default('metric'),
+  rules: HouseRules.nullable().default(null),
 });
 const Into = z.object({ into: z.string() }).nullable();
-
-const now = (back: Back): Promise<Back> => Promise.resolve(back);
-/** What of the kitchen's own row is written anew takes its version too. */
-const ofKitchen =
-  (write: (w: Writing) => Promise<unknown>): Back =>
-  async (w) => {
-    await bump(w.sql, 'kitchen', w.kitchenId, w.kitchenId);
-    await write(w);
-  };
 
 const goneWithArticles = ({ sql, kitchenId, at }: Writing, id: string) =>
   awayWithIngredient(sql, kitchenId, id, at);
 
-/** How each kind of change is taken back. A kind that is not here is no edit: a test, a delivery, a password, somebody signing in. */
+/** How each kind of change is taken back. A kind that is not here is no edit: a password, a device, somebody signing in. */
 export const UNDOING: Readonly<Record<string, Undoing>> = {
+  ...UNDOING_WORK,
   recipe: {
     role: 'changer',
     back: async (subject, side, looking, state) => {
@@ -143,7 +123,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
         'recipe',
         (w, it, s) => putRecipe(w.sql, w.kitchenId, it, w.today, w.at, mannerIn(s)),
         (w, id) => putAway(w.sql, 'recipe', w.kitchenId, id, w.at),
-      ).back(subject, side, looking, state);
+      ).back(subject, side, looking, state, null);
     },
   },
   plate: {
@@ -157,7 +137,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
         undefined,
         (w, it, s) => putPlate(w.sql, w.kitchenId, it, mannerIn(s)),
         (w, id) => putAway(w.sql, 'plate', w.kitchenId, id, w.at),
-      ).back(subject, side, looking, state);
+      ).back(subject, side, looking, state, null);
     },
   },
   vessel: whole(
@@ -195,6 +175,17 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
         async (w) =>
           void (await putAway(w.sql, 'supplier_article', w.kitchenId, subject, side === null ? w.at : null)),
       ),
+  },
+  'article away': away((w, id, at) => putAway(w.sql, 'supplier_article', w.kitchenId, id, at)),
+  'article called': {
+    role: 'changer',
+    back: (subject, side) => {
+      const { name, code } = z.object({ name: z.string(), code: z.string().nullable() }).parse(side);
+      return now(async (w) => {
+        await bump(w.sql, 'supplier_article', w.kitchenId, subject);
+        await articleCalled(w.sql, w.kitchenId, subject, name, code);
+      });
+    },
   },
   price: {
     role: 'changer',

@@ -118,6 +118,7 @@ const FIGURES: Readonly<Record<string, readonly [words: string, field: string, u
   price: ['a pack costs', 'price'],
   yield: ['usable', 'usablePct', ' %'],
   name: ['called', 'name'],
+  'article called': ['its supplier calls it', 'name'],
   'test left out': ['a test left out', 'why'],
 };
 
@@ -150,6 +151,8 @@ const PLAIN: Readonly<Record<string, string>> = {
   'test weighed': 'a test weighed',
   'test finished': 'a test finished',
   'test dropped': 'a test thrown away',
+  'test counts again': 'a test counts again',
+  'learned yield': 'what its tests have taught',
   password: 'a password changed',
   'signed-in': 'somebody signed out',
   device: 'a device ended',
@@ -158,6 +161,14 @@ const PLAIN: Readonly<Record<string, string>> = {
   'came back': 'is back',
   person: 'name, role or password',
 };
+
+/** A figure before and after, where that is all there is. */
+const movedFrom = (before: unknown, after: unknown): string =>
+  typeof before === 'number' && typeof after === 'number' ? ` ${before} → ${after}` : '';
+
+/** What is written down once and then only counts or does not. */
+const ENTERED = new Set(['invoice', 'credit note', 'waste', 'count', 'pack weighing', 'test begun', 'cups']);
+const takenBack = (what: string, is: Side): string => (ENTERED.has(what) && !is ? ', taken back' : '');
 
 /** What a change did, in words. */
 export function changeWords(change: Told, telling: Telling): string {
@@ -184,6 +195,6 @@ export function changeWords(change: Told, telling: Telling): string {
     const [words, field, unit = ''] = figure;
     return `${name}: ${words} ${textOf(was[field])}${unit} → ${textOf(is[field])}${unit}`;
   }
-  const plain = PLAIN[what] ?? what;
+  const plain = `${PLAIN[what] ?? what}${movedFrom(before, after)}${takenBack(what, is)}`;
   return name === '' ? plain.charAt(0).toUpperCase() + plain.slice(1) : `${name}: ${plain}`;
 }

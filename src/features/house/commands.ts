@@ -15,6 +15,7 @@ import { declare, Refused } from '@/server/door';
 import { costsOf, movesBetween } from '@/server/model-moves';
 import { costedWith } from '@/server/kitchen';
 import { CUPS_OF } from './cups';
+import { handsTyped } from './settings/typed';
 import {
   COSTING_AWAY,
   CUPS,
@@ -53,7 +54,11 @@ const hands = declare({
   wire: HANDS_OWN,
   role: 'manager',
   moves: 'costs',
-  changes: { table: 'kitchen', id: (_body, who) => who.kitchenId, theirs: () => Promise.resolve(undefined) },
+  changes: {
+    table: 'kitchen',
+    id: (_body, who) => who.kitchenId,
+    theirs: async (_body, { state }) => handsTyped((await state()).kitchen),
+  },
   async look({ kinds, sharedBatch, sharedPerL }, { state }) {
     const { kitchen } = await state();
     const mark = kitchen.decimalMark;

@@ -14,6 +14,7 @@ import { costedKitchen, standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
 import { TAKEN } from './commands';
+import { handsTyped, NO_MINUTES, settingsTyped } from './settings/typed';
 import type { SettingsTyped } from './settings/wire';
 
 /** Minutes of hands of a kind of step: what is usual, and what this kitchen says. */
@@ -72,39 +73,19 @@ const WORDS: Readonly<Record<(typeof LATER_FIELDS)[number], string>> = {
 
 /** Minutes of hands by kind of step, what is usual beside what is the kitchen's own. */
 function handsOf(kitchen: KitchenState['kitchen']): Pick<HousePage, 'hands' | 'shared'> {
-  const typed = (m: number | undefined): string =>
-    m === undefined ? '' : String(m).replace('.', kitchen.decimalMark);
+  const { kinds, sharedBatch, sharedPerL } = handsTyped(kitchen);
   return {
-    hands: Object.entries(CONSTANTS.hands).map(([kind, { fixed, perKg, perL }]) => {
-      const own = kitchen.hands?.[kind];
-      return {
-        kind,
-        usual: { fixed: fixed * 60, perKg: perKg * 60, perL: perL * 60 },
-        own: { fixed: typed(own?.fixedMin), perKg: typed(own?.perKgMin), perL: typed(own?.perLMin) },
-      };
-    }),
+    hands: Object.entries(CONSTANTS.hands).map(([kind, { fixed, perKg, perL }]) => ({
+      kind,
+      usual: { fixed: fixed * 60, perKg: perKg * 60, perL: perL * 60 },
+      own: kinds[kind] ?? NO_MINUTES,
+    })),
     shared: {
       usualBatch: CONSTANTS.sharedHands.batch * 60,
       usualPerL: CONSTANTS.sharedHands.perL * 60,
-      batch: typed(kitchen.sharedHands?.batchMin),
-      perL: typed(kitchen.sharedHands?.perLMin),
+      batch: sharedBatch,
+      perL: sharedPerL,
     },
-  };
-}
-
-/** The settings as they are typed. */
-function settingsTyped(kitchen: KitchenState['kitchen']): SettingsTyped {
-  const typed = (x: number | undefined): string =>
-    x === undefined ? '' : String(x).replace('.', kitchen.decimalMark);
-  const { name, currency, zone, locale } = kitchen;
-  return {
-    name,
-    currency,
-    zone,
-    locale,
-    tax: typed(kitchen.usualTaxPct),
-    target: typed(kitchen.usualTargetPct),
-    cooks: kitchen.cooksMayChange ? 'recipes and prices' : 'own work',
   };
 }
 

@@ -10,7 +10,8 @@ export const HandsTyped = z.object({
   sharedBatch: TYPED,
   sharedPerL: TYPED,
 });
-export const HANDS_OWN = wire()({ kind: 'kitchen.hands', version: 1, body: HandsTyped });
+export type HandsTyped = z.infer<typeof HandsTyped>;
+export const HANDS_OWN = wire<null, HandsTyped>()({ kind: 'kitchen.hands', version: 1, body: HandsTyped });
 
 /** Which cups, spoons, pints and gallons this kitchen means: said once. */
 export const CUPS = wire<{ readonly added: readonly string[] }>()({

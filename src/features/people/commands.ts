@@ -85,6 +85,14 @@ const person = declare({
   wire: PERSON,
   role: 'manager',
   moves: 'nothing that is costed',
+  changes: {
+    table: 'person',
+    id: ({ id }) => id,
+    theirs: async ({ id }, { who }) => {
+      const theirs = (await everybodyOf(database(), who.kitchenId)).find((p) => p.id === id);
+      return theirs && { name: theirs.name, role: theirs.role, password: '', pin: '' };
+    },
+  },
   async look({ id, name, role, password: secret, pin }, { who }) {
     const all = await everybodyOf(database(), who.kitchenId);
     const before = all.find((p) => p.id === id);

@@ -1,7 +1,7 @@
 import 'server-only';
 import { clockIn, dayIn } from '@/core/day';
 import { devicesOf } from '@/db/devices';
-import { everybodyOf, peopleOf, type Person, type PersonRole } from '@/db/people';
+import { everybodyOf, peopleAtTheDoor, type Person, type PersonRole } from '@/db/people';
 import { kitchenWords } from '@/db/read-kitchen';
 import { database } from '@/server/database';
 import { refusals, signedInWhere, type WhyRefused } from '@/db/sign-ins';
@@ -11,7 +11,7 @@ import { kitchenHere, may, roleWords, thisDevice, type Worker } from '@/server/s
 /** Who stands on the sign-in page. */
 export async function peopleHere(): Promise<{ kitchen: string; people: Person[] }> {
   const kitchen = await kitchenHere();
-  return { kitchen: kitchen.name, people: await peopleOf(database(), kitchen.id) };
+  return { kitchen: kitchen.name, people: await peopleAtTheDoor(database(), kitchen.id) };
 }
 
 /** What stands around every page: the kitchen's name, and how its figures are written. */
@@ -50,6 +50,7 @@ export interface RefusalRow {
 /** Somebody who works here. */
 export interface PersonRow {
   readonly id: string;
+  readonly version: number;
   readonly name: string;
   readonly role: PersonRole;
   readonly hasPin: boolean;

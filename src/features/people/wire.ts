@@ -41,7 +41,7 @@ export const PersonTyped = z.object({
   pin: PIN,
 });
 export type PersonTyped = z.infer<typeof PersonTyped>;
-export const PERSON = wire<{ readonly id: string }, null>()({
+export const PERSON = wire<{ readonly id: string }, PersonTyped>()({
   kind: 'person.keep',
   version: 1,
   body: PersonTyped.extend({ id: ID.nullable() }),

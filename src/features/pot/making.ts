@@ -160,10 +160,9 @@ const named = declare({
   changes: {
     table: 'recipe',
     id: (body) => body.id,
-    async theirs({ id }, { costed }) {
-      const { costing, versions } = await costed();
-      const now = costing.state.recipes.find((r) => r.id === id);
-      return now && { version: versions.recipes.get(id) ?? 1, name: now.name, note: now.note ?? '' };
+    async theirs({ id }, { state }) {
+      const theirs = (await state()).recipes.find((r) => r.id === id);
+      return theirs && { name: theirs.name, note: theirs.note ?? '' };
     },
   },
   async look({ id, name, note }, { state }) {

@@ -15,6 +15,7 @@ export const namesToRead = ({ state, spellings }: KitchenCosting): Names => ({
   vessels: named(state.vessels),
   hobs: named(state.hobs),
   measures: state.measures.map(({ name }) => ({ name })),
+  strainers: state.kitchen.rules?.strainers?.map((s) => s.name),
 });
 
 /** The names that the lines of a sheet say already: enough to write them out, not to read what is typed. */

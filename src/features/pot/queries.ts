@@ -136,6 +136,8 @@ export interface PotSheetData extends Reach {
   readonly vessels: readonly Vessel[];
   readonly hobs: readonly Hob[];
   readonly constants: ProcessConstants;
+  /** Layers the house looks at beside the ingredients; all where it says nothing. */
+  readonly looksAt: readonly string[] | undefined;
   readonly usedBy: readonly { readonly name: string; readonly href: string }[];
 }
 
@@ -157,6 +159,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
     vessels: state.vessels.flatMap((v) => shelf.vessel(v.id) ?? []),
     hobs: state.hobs.flatMap((h) => shelf.hob(h.id) ?? []),
     constants: ownConstants(state.kitchen, CONSTANTS),
+    looksAt: state.kitchen.rules?.layers,
     usedBy: [
       ...usedBy(state, (of) => 'product' in of && of.product === id),
       ...usedBy(state, (of) => 'lastBatchOf' in of && of.lastBatchOf === id).map((u) => ({

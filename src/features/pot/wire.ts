@@ -27,6 +27,7 @@ export const SHEET = wire<{ readonly broken: readonly Broken[] }, TheirSheet>()(
     hob: ID,
     steps: z.array(WrittenStep).max(200, 'A pot sheet has at most 200 steps.'),
   }),
+  waits: ({ id, steps }) => ({ thing: id, whole: true, words: `a pot sheet of ${steps.length} lines` }),
 });
 
 /** How hot it comes to the table, as typed; empty for the usual 65 °C. */
@@ -55,10 +56,7 @@ export const NEW_SHEET = wire<{ readonly id: string; readonly unread: number }>(
 });
 
 /** What a sheet is called, and what is noted of it. */
-export const SHEET_NAMED = wire<
-  null,
-  { readonly version: number; readonly name: string; readonly note: string }
->()({
+export const SHEET_NAMED = wire<null, { readonly name: string; readonly note: string }>()({
   kind: 'recipe.name',
   version: 1,
   body: z.object({

@@ -9,6 +9,7 @@ import { nowOf, putAway, putPlate } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
 import { mustBeOwnName } from '@/server/names';
+import { headTyped } from './head-typed';
 import { NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
@@ -104,7 +105,14 @@ const head = declare({
   wire: PLATE_HEAD,
   role: 'changer',
   moves: 'costs',
-  changes: CHANGES,
+  changes: {
+    ...CHANGES,
+    theirs: async ({ id }, { state }) => {
+      const here = await state();
+      const plate = here.plates.find((p) => p.id === id);
+      return plate && headTyped(plate, here.kitchen.decimalMark);
+    },
+  },
   async look({ id, name, tax, target }, { state }) {
     const here = await state();
     const before = mustBeThere(here, id);

@@ -31,6 +31,11 @@ export const PLATE = wire<null, TheirPlate>()({
       .max(60),
     menuPrice: z.string().max(80),
   }),
+  waits: ({ id, menuPrice }) => ({
+    thing: id,
+    whole: true,
+    words: menuPrice === '' ? 'the amounts of a plate' : `the amounts of a plate, and its price ${menuPrice}`,
+  }),
 });
 
 const NAME = z.string().max(5000);
@@ -64,11 +69,17 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
   }),
 });
 
-/** What a plate is called, the tax in its price, and what its food may cost of it. */
-export const PLATE_HEAD = wire<null, TheirPlate>()({
+/** What a plate is called, the tax in its price, and what its food may cost of it; as typed. */
+export const PlateHead = z.object({
+  name: NAME.trim().min(1, 'What is the plate called?'),
+  tax: TYPED,
+  target: TYPED,
+});
+export type PlateHead = z.infer<typeof PlateHead>;
+export const PLATE_HEAD = wire<null, PlateHead>()({
   kind: 'plate.head',
   version: 1,
-  body: z.object({ id: ID, name: NAME, tax: TYPED, target: TYPED }),
+  body: PlateHead.extend({ id: ID }),
 });
 
 /** Puts a plate away, or brings it back. */

@@ -1,7 +1,7 @@
 import 'server-only';
 
 import type { KitchenCosting } from '@/core/costing';
-import type { WrittenIngredient } from '@/core/kitchen-file';
+import { cookedOn, yieldOn, type WrittenIngredient } from '@/core/kitchen-file';
 import type { WrittenTest } from '@/core/bench';
 import { proposalOf, taught, type Proposal } from '@/core/taught';
 import { addYield } from '@/db/edits';
@@ -49,17 +49,18 @@ export async function writeProposal(
       on,
       recordedAt: at,
     });
-  await insertCooked(
-    sql,
-    kitchenId,
-    ingredientId,
-    cooked.map((c) => ({ ...c, on, recordedAt: at.toISOString() })),
-  );
-  const before = costing.supplies.get(ingredientId);
+  const dated = { on, recordedAt: at.toISOString() };
+  const figures = cooked.map((c) => ({ ...c, ...dated }));
+  await insertCooked(sql, kitchenId, ingredientId, figures);
+  const own = costing.supplies.get(ingredientId)?.ingredient;
   return {
     what: 'learned yield',
     subject: ingredientId,
-    before: before && { usablePct: before.usable * 100, stockTrimPct: before.stockTrim * 100 },
-    after: { yields, cooked },
+    // What held until now of what is another from now on: enough to have it hold again.
+    before: own && {
+      yields: yields && yieldOn(own, on),
+      cooked: cooked.flatMap((c) => cookedOn(own, c.figure, on) ?? []),
+    },
+    after: { yields: yields && { ...yields, ...dated }, cooked: figures },
   };
 }

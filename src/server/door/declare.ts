@@ -72,7 +72,8 @@ export interface Wrote<Answer> {
 /** The aggregate that a write changes: taken at the version its writer saw, or refused with how it stands now. */
 export interface Changed<Body, Theirs> {
   readonly table: Aggregate;
-  readonly id: (body: Body, who: Worker) => string;
+  /** Null of what is not there yet. */
+  readonly id: (body: Body, who: Worker) => string | null;
   /** The other side of a stale write. */
   readonly theirs: (body: Body, looking: Looking) => Promise<Theirs | undefined>;
 }

@@ -3,10 +3,11 @@ import { createHmac } from 'node:crypto';
 import { setTimeout as pause } from 'node:timers/promises';
 
 import { clockIn, dayIn } from '@/core/day';
+import type { KitchenState } from '@/core/kitchen-state';
 import { commandDone, forgetCommands, lockKitchen, rememberCommand, REMEMBERED_DAYS } from '@/db/commands';
-import { recordChange } from '@/db/changes';
+import { changesIn, recordChange, type Changed } from '@/db/changes';
 import { moveRevision, sameStand, type Stood } from '@/db/moved';
-import { lastChangeOf, takeVersion } from '@/db/edits';
+import { takeVersion, versionOf } from '@/db/edits';
 import { SilentError } from '@/db/silence';
 import { BusyError, inTransaction, isLockConflict, type Connection } from '@/db/sql';
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
@@ -46,18 +47,28 @@ export function bodyHash(body: unknown): string {
     .digest('hex');
 }
 
+/** Tells a change in words, with what the kitchen calls things now. */
+export type Tell = (change: Changed, state: KitchenState) => string;
+
 /**
  * The one way to write: role, version of the kind, shape of the body, version seen, one transaction on one connection that takes
  * the kitchen's row first, change record, revision, and the answer kept with the write itself, so that sent twice it happens once.
  *
  * @param who somebody at work; undefined where nobody is signed in
+ * @param tell what somebody else changed, to whoever was overtaken; without it only who and when
  */
 export async function perform(
   declared: AnyDeclared | undefined,
   envelope: Envelope,
   who: Worker | undefined,
+  tell?: Tell,
 ): Promise<Reply<unknown, unknown>> {
   if (!who) return no('signed-out', 'You are signed out: sign in again and what you typed can be kept.');
+  if (envelope.person !== undefined && envelope.person !== who.person.id)
+    return no(
+      'other-person',
+      `${who.person.name} is signed in here by now, and this was typed by somebody else: once they are signed in here again it can be kept.`,
+    );
   if (!declared)
     return no(
       'unknown-kind',
@@ -77,11 +88,11 @@ export async function perform(
     // How it stands now is read when nothing is locked any more.
     const { looking } = lookingAs(who, envelope.seen);
     const theirs = await otherSide(declared, body.read, looking);
-    const so =
-      theirs === undefined
-        ? 'Load the page again to see theirs.'
-        : 'Both are shown: keep yours or take theirs.';
-    return { ...no('stale', `${error.message} ${so}`), theirs };
+    return {
+      ...no('stale', await overtaken(error.id, looking, tell)),
+      theirs,
+      version: await versionNow(declared, error.id, who),
+    };
   } finally {
     forgetOld();
   }
@@ -98,6 +109,19 @@ async function otherSide({ changes, wire }: AnyDeclared, body: unknown, looking:
     log.error({ err: error, kind: wire.kind }, 'the other side of a stale write could not be read');
     return undefined;
   }
+}
+
+/** The version that the other side stands at; undefined where the thing has gone. */
+const versionNow = async ({ changes }: AnyDeclared, id: string, who: Worker): Promise<number | undefined> =>
+  changes && versionOf(database(), changes.table, who.kitchenId, id);
+
+/** Who was faster, when, and with what: one of the two is kept. */
+async function overtaken(id: string, { who, state }: Looking, tell: Tell | undefined): Promise<string> {
+  const [last] = await changesIn(database(), who.kitchenId, { subject: id, most: 1 });
+  if (!last) return 'Somebody changed this while you were at it: keep yours or take theirs.';
+  const by = `${last.byName ?? 'Somebody'} changed this at ${clockIn(who.zone, last.at)} while you were at it`;
+  const what = tell ? ` (${tell(last, await state())})` : '';
+  return `${by}${what}: keep yours or take theirs.`;
 }
 
 /** What follows a write that has been done: whatever becomes of it, the write has been kept, and that is what is answered. */
@@ -228,17 +252,20 @@ async function takeSeen(
   body: unknown,
   looking: Looking,
 ): Promise<number | null> {
-  if (!changes) return null;
   const { who, seen } = looking;
-  const id = changes.id(body, who);
+  const id = changes?.id(body, who) ?? null;
+  // What was not there before has no version that anybody could have seen.
+  if (!changes || id === null) return null;
   if (seen !== null && (await takeVersion(sql, changes.table, who.kitchenId, id, seen))) return seen + 1;
-  const last = await lastChangeOf(sql, who.kitchenId, id);
-  const by = last ? `${last.who} changed this at ${clockIn(who.zone, last.at)}` : 'Somebody changed this';
-  throw new Stale(`${by} while you were at it.`);
+  throw new Stale(id);
 }
 
 /** Thrown for a write whose thing has moved on; the other side is read once the locks are gone. */
-class Stale extends Error {}
+class Stale extends Error {
+  constructor(readonly id: string) {
+    super('stale');
+  }
+}
 
 function sentBefore(
   done: NonNullable<Awaited<ReturnType<typeof commandDone>>>,

@@ -3,7 +3,7 @@ import { Envelope, type Reply } from '@/wire';
 import { env } from '../env';
 import { worker } from '../session';
 import type { AnyDeclared } from './declare';
-import { perform } from './perform';
+import { perform, type Tell } from './perform';
 
 /** Bytes of the largest write: a price list of 16 MB, in letters. */
 const LARGEST = 24 * 1024 * 1024;
@@ -43,6 +43,7 @@ export function readJson(text: string): unknown {
 export async function answerCommand(
   request: Request,
   kinds: ReadonlyMap<string, AnyDeclared>,
+  tell?: Tell,
 ): Promise<Response> {
   if (!isFromHere(request.headers))
     return refused(
@@ -60,7 +61,7 @@ export async function answerCommand(
   const envelope = Envelope.safeParse(json);
   if (!envelope.success)
     return refused(400, 'unreadable', 'This could not be read: load the page again and try once more.');
-  return Response.json(await perform(kinds.get(envelope.data.kind), envelope.data, await worker()));
+  return Response.json(await perform(kinds.get(envelope.data.kind), envelope.data, await worker(), tell));
 }
 
 /** Kinds by their names; throws where two declare the same. */

@@ -3,8 +3,10 @@ import { larderPage } from '@/features/buy/larder/queries';
 import { lastBackup } from '@/features/house/backup';
 import { BackupLine } from '@/features/house/components/backup-notice';
 import { InAndOut } from '@/features/house/components/in-and-out';
+import { Tablets } from '@/features/house/components/tablets';
 import { HouseView } from '@/features/house/components/house-view';
 import { housePage } from '@/features/house/queries';
+import { tabletsPage } from '@/features/house/tablets';
 import { TrimmingHere } from '@/features/trim/schools/components/trimming-form';
 import { schoolsPage } from '@/features/trim/schools/queries';
 import { mustWork } from '@/server/session';
@@ -13,22 +15,23 @@ export const metadata = { title: 'This kitchen' };
 
 export default async function House() {
   const who = await mustWork();
-  const [page, larder, schools, backup] = await Promise.all([
+  const [page, larder, schools, backup, tablets] = await Promise.all([
     housePage(who),
     larderPage(who),
     schoolsPage(who),
     lastBackup(who),
+    tabletsPage(),
   ]);
   const { basis, maySet, kitchenVersion } = larder;
   return (
     <HouseView
-      key={page.version}
       page={page}
       also={
         <>
           <TrimmingHere page={{ ...schools, rows: [], plates: [] }} />
           <UsualBasis page={{ basis, maySet, kitchenVersion }} />
           <BackupLine last={backup} />
+          {maySet && <Tablets page={tablets} />}
           {maySet && <InAndOut />}
         </>
       }

@@ -146,6 +146,35 @@ describe('steps, each reckoned by hand', () => {
     expect(last(cold).elapsedHours - (cold.rows[1]?.elapsedHours ?? 0)).toBe(2);
   });
 
+  test('a house’s limits of cooling are held against how long the pot takes to each of them', () => {
+    const limits = {
+      ...CONSTANTS,
+      coolingLimits: [
+        { toC: 21, withinH: 2 },
+        { toC: 5, withinH: 6 },
+      ],
+    };
+    const chilled = (hours: number, celsius = 4, c = limits) =>
+      last(
+        runPot(
+          {
+            vessel: round(40, 40, 40, 1),
+            hob: hob(),
+            steps: [add(5000), { do: 'bring', celsius: 90 }, { do: 'chill', celsius, hours }],
+          },
+          c,
+        ),
+      ).warnings;
+    // From 90 to 4 °C it has fallen by ln 22.5 = 3.114, to 21 °C by ln 4.286 = 1.455: 8 h · 1.455 / 3.114 = 3.74 h.
+    expect(chilled(8)).toMatchObject([
+      { code: 'cools-slowly', value: expect.closeTo(3.74, 2) as number, limit: 2, unit: 'h' },
+    ]);
+    expect(chilled(4)).toEqual([]);
+    // Only to 30 °C: neither limit is reached, and nothing is said of what is not known.
+    expect(chilled(8, 30)).toEqual([]);
+    expect(chilled(8, 4, { ...CONSTANTS, coolingLimits: [] })).toEqual([]);
+  });
+
   test('what fries in a little fat is not told that it boils dry, stands out of the liquid or is too salty; a pot of bones is', () => {
     const codes = (r: PotRun): string[] => r.rows.flatMap((row) => row.warnings.map((w) => w.code));
     const fried = run(

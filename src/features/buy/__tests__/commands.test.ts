@@ -53,7 +53,7 @@ describe('prices and yields', () => {
 
   test('whoever is overtaken in a row that is no ingredient is told so all the same', async () => {
     const stale = { article: article('LE5').id, row: article('LE5').id, typed: '1' };
-    expect(why(await here.send(PRICE, stale))).toMatch(/Load the page again to see theirs/);
+    expect(why(await here.send(PRICE, stale))).toMatch(/keep yours or take theirs/);
   });
 
   test('a price that the trim school cannot bear is refused with both figures', async () => {
@@ -187,7 +187,9 @@ describe('the larder', () => {
       version: 2,
     });
     expect((await here.read()).kitchen.priceBasis).toEqual({ by: 'average', days: 21 });
-    expect(why(await here.send(USUAL_BASIS, { by: 'latest', days: '' }))).toMatch(/Load the page again/);
+    expect(why(await here.send(USUAL_BASIS, { by: 'latest', days: '' }))).toMatch(
+      /keep yours or take theirs/,
+    );
   });
 });
 

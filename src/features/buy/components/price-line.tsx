@@ -8,11 +8,13 @@ import { farOff, checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
+import { useUnkept } from '@/ui/unkept';
+import { useSent } from '@/ui/use-sent';
 import { WhyFigure } from '@/ui/why';
-import type { Reply } from '@/wire';
+import { waits, type Reply } from '@/wire';
 import { moreRows } from '../actions';
 import type { PriceRow } from '../queries';
-import { editPrice, editYield } from '../wire';
+import { editPrice, editYield, PRICE, YIELD } from '../wire';
 import { knifeOf, type Typed } from './use-answers';
 
 interface Props {
@@ -28,6 +30,8 @@ interface Props {
 interface Said {
   readonly message: string;
   readonly theirs?: PriceRow | undefined;
+  /** Kept here for now. */
+  readonly here?: boolean;
 }
 
 const fromRow = (row: PriceRow) => ({ price: row.article?.packPrice ?? '', usable: String(row.usablePct) });
@@ -75,6 +79,8 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
   const [refused, setRefused] = useState<Said | null>(null);
   const [kept, setKept] = useState(false);
   const understood = understand(row, text, mark);
+  // What was refused stands typed and is kept nowhere.
+  useUnkept(refused !== null && refused.here !== true);
   const last = understood.typed ?? asItStands(row);
   const knife = knifeOf(row, last);
 
@@ -88,7 +94,7 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
   };
   const settle = async (answer: Reply<null, PriceRow>): Promise<void> => {
     if (!answer.ok) {
-      setRefused({ message: answer.message, theirs: answer.theirs });
+      setRefused({ message: answer.message, theirs: answer.theirs, here: waits(answer) });
       return;
     }
     setKept(true);
@@ -99,6 +105,8 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
     keep(now);
     onTyped(now, asItStands(now));
   };
+  useSent(PRICE.kind, row.article?.id, (answer: Reply<null, PriceRow>) => void settle(answer));
+  useSent(YIELD.kind, row.id, (answer: Reply<null, PriceRow>) => void settle(answer));
   const save = async (field: 'price' | 'usable', value: string, from: PriceRow): Promise<void> => {
     if (understood.price ?? understood.usable) return;
     await settle(
@@ -131,9 +139,10 @@ export function PriceLine(props: Props) {
   const troubleId = useId();
   const { bare } = useFigures();
   const trouble = understood.price ?? understood.usable ?? refused?.message;
+  const here = refused?.here === true;
   return (
     <>
-      <tr id={row.id} className={trouble ? 'row-trouble' : ''}>
+      <tr id={row.id} className={trouble && !here ? 'row-trouble' : ''}>
         <th scope="row">
           <Link prefetch={false} href={`/buy/${row.id}`}>
             {row.name}
@@ -157,7 +166,7 @@ export function PriceLine(props: Props) {
       {trouble && (
         <tr className="note-row">
           <td colSpan={8}>
-            <span id={troubleId} role="alert" className="trouble">
+            <span id={troubleId} role={here ? 'status' : 'alert'} className={here ? 'quiet' : 'trouble'}>
               {trouble}
             </span>
             {refused?.theirs && <BothSides theirs={refused.theirs} line={line} />}

@@ -6,6 +6,7 @@ import { refuse, under } from '@/core/trouble';
 import { addCount, addWeighing, setIngredient } from '@/db/larder-edits';
 import { declare, Refused, type Looking } from '@/server/door';
 
+import { articleCommands } from './articles';
 import { BASIS, COUNT, SETTING, WEIGHING } from './wire';
 
 const gone = () => new Refused(refuse('gone', '', 'This ingredient is no longer in the larder.').trouble);
@@ -94,8 +95,8 @@ const count = declare({
     return g.value;
   },
   async write({ sql, kitchenId, who, at, today }, { id, typed }, g) {
-    await addCount(sql, kitchenId, id, who.person.id, today, at, typed.trim(), g);
-    return { value: null, what: 'count', subject: id, before: null, after: { counted: typed, g } };
+    const count = await addCount(sql, kitchenId, id, who.person.id, today, at, typed.trim(), g);
+    return { value: null, what: 'count', subject: id, before: null, after: { count, counted: typed, g } };
   },
 });
 
@@ -129,15 +130,15 @@ const weighPack = declare({
     return { pack: article.pack, g };
   },
   async write({ sql, kitchenId, at, today }, { id, article, typed }, { pack, g }) {
-    await addWeighing(sql, kitchenId, article, today, at, typed.trim(), g);
+    const weighing = await addWeighing(sql, kitchenId, article, today, at, typed.trim(), g);
     return {
       value: null,
       what: 'pack weighing',
       subject: id,
-      before: { article, pack },
-      after: { article, held: typed, g },
+      before: null,
+      after: { weighing, article, pack, held: typed, g },
     };
   },
 });
 
-export const commands = [setBasis, setSetting, count, weighPack];
+export const commands = [setBasis, setSetting, count, weighPack, ...articleCommands];

@@ -1,6 +1,7 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import { costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import { dayIn } from '@/core/day';
 import type { PricePoint } from '@/core/kitchen-state';
 import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
 import { basisWords } from '@/core/why';
@@ -11,6 +12,7 @@ import { differences, type Comparable } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
 import { pointsOf } from '@/db/read-past';
+import { awayArticlesOf } from '@/db/things';
 import { lastCountOf, spellingsOf } from '@/db/larder';
 import { database } from '@/server/database';
 import { usableOf } from '@/core/supply';
@@ -65,6 +67,7 @@ export interface IngredientPage {
   readonly boughtAs?: string | undefined;
   readonly partPack: 'part' | 'whole';
   readonly sellers: readonly SellerRow[];
+  readonly awayArticles: readonly { readonly id: string; readonly name: string; readonly since: string }[];
   readonly lastCount?: { readonly on: string; readonly amount: string } | undefined;
   readonly reference?:
     | {
@@ -88,7 +91,8 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
   const today = await todayIn(who.kitchenId);
   const thing = weighableOf(supply.ingredient);
   const articles = state.articles.filter((a) => a.ingredient === id);
-  const [past, count, spellings] = await Promise.all([
+  const mayEdit = may(who.role, 'changer');
+  const [past, count, spellings, awayArticles] = await Promise.all([
     pointsOf(
       database(),
       who.kitchenId,
@@ -96,6 +100,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     ),
     lastCountOf(database(), who.kitchenId, id),
     spellingsOf(database(), who.kitchenId, id),
+    mayEdit ? awayArticlesOf(database(), who.kitchenId, id) : [],
   ]);
   const { locale, currency } = state.kitchen;
   const money = figuresFor({ locale, currency }).money;
@@ -104,7 +109,8 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     id,
     name: supply.ingredient.name,
     version: versions.ingredients.get(id) ?? 1,
-    mayEdit: may(who.role, 'changer'),
+    mayEdit,
+    awayArticles: awayArticles.map(({ id: a, name, at }) => ({ id: a, name, since: dayIn(who.zone, at) })),
     today,
     mark: state.kitchen.decimalMark,
     measures: state.measures,

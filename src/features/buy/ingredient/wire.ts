@@ -36,6 +36,28 @@ export const WEIGHING = wire()({
   body: z.object({ id: ID, article: ID, typed: TYPED }),
 });
 
+/** An article as its supplier calls and packs it; `price` is asked for where the pack is another. */
+export const ArticleTyped = z.object({
+  name: z.string().max(5000),
+  code: z.string().max(5000),
+  pack: TYPED,
+  price: TYPED,
+});
+export type ArticleTyped = z.infer<typeof ArticleTyped>;
+export const ARTICLE = wire<{ readonly id: string }, ArticleTyped>()({
+  kind: 'article.keep',
+  version: 1,
+  body: ArticleTyped.extend({ id: ID }),
+});
+/** Puts an article away, or brings it back. */
+export const ARTICLE_AWAY = wire()({
+  kind: 'article.away',
+  version: 1,
+  body: z.object({ id: ID, away: z.boolean() }),
+});
+
+export const keepArticle = sender(ARTICLE);
+export const putArticleAway = sender(ARTICLE_AWAY);
 export const keepBasis = sender(BASIS);
 export const keepSetting = sender(SETTING);
 export const keepCount = sender(COUNT);

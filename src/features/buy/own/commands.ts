@@ -252,7 +252,10 @@ const named = declare({
   changes: {
     table: 'ingredient',
     id: (body) => body.id,
-    theirs: () => Promise.resolve(undefined),
+    theirs: async ({ id }, { state }) => {
+      const theirs = (await state()).ingredients.find((i) => i.id === id);
+      return theirs && { name: theirs.name };
+    },
   },
   async look({ id, name }, { state }) {
     const here = await state();

@@ -59,7 +59,7 @@ export const ONE_WEIGHS = wire()({
   body: z.object({ id: ID, unit: z.enum(COUNT_UNITS), typed: TYPED }),
 });
 
-export const INGREDIENT_NAMED = wire<null, { readonly version: number; readonly name: string }>()({
+export const INGREDIENT_NAMED = wire<null, { readonly name: string }>()({
   kind: 'ingredient.name',
   version: 1,
   body: z.object({ id: ID, name: NAME }),

@@ -3,7 +3,15 @@
 import { z } from 'zod';
 import { asked } from '@/server/asked';
 import { CHOSEN } from '@/wire';
-import { goodsCalled, goodsWith, ingredientsFor, type ArticleChoice, type IngredientChoice } from './queries';
+import type { Moved } from '@/core/taught';
+import {
+  goodsCalled,
+  goodsWith,
+  ingredientsFor,
+  movedWithout,
+  type ArticleChoice,
+  type IngredientChoice,
+} from './queries';
 
 const Words = z.string().max(200);
 const Ids = z.array(z.uuid()).max(300);
@@ -31,4 +39,10 @@ export const namedInDraft = asked(
     articles: await goodsWith(who, articles),
     ingredients: await ingredientsFor(who, { ids: ingredients }),
   }),
+);
+
+/** What an invoice moves, by what everything would cost without it. */
+export const movesWithout = asked(
+  { role: 'changer', of: z.tuple([z.uuid()]), otherwise: [] },
+  (who, id): Promise<Moved[]> => movedWithout(who, id),
 );

@@ -5,16 +5,17 @@ import type { KitchenState } from '@/core/kitchen-state';
 import { readPrice } from '@/core/larder';
 import { countUnitOf, readAmountOf, type Manner } from '@/core/quantity';
 import { refuse, under, type Trouble } from '@/core/trouble';
+import { changesIn } from '@/db/changes';
 import { newId } from '@/db/ids';
 import { withIds } from '@/db/recipe-steps';
 import { setIngredient, type IngredientSettings } from '@/db/larder-edits';
 import { insertArticles, type ArticleRow } from '@/db/larder-rows';
-import { insertPurchases, type BookedLine } from '@/db/purchases';
-import { sameInvoice } from '@/db/purchases-read';
+import { insertPurchases, withdrawPurchase, type BookedLine } from '@/db/purchases';
+import { notBack, purchaseById, sameInvoice } from '@/db/purchases-read';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { understandGoods } from './understand';
-import { PURCHASE, type LineTyped, type NewArticle, type PurchaseTyped } from './wire';
+import { PURCHASE, PURCHASE_BACK, type LineTyped, type NewArticle, type PurchaseTyped } from './wire';
 
 const YEARS_BACK = 5;
 
@@ -72,7 +73,34 @@ const writePurchase = declare({
   },
 });
 
-export const commands = [writePurchase];
+/** Takes a purchase back, or lets it stand again. Articles that came with it stay: they have no price then. */
+const purchaseBack = declare({
+  wire: PURCHASE_BACK,
+  role: 'changer',
+  moves: 'costs',
+  async look({ id, back }, { who }) {
+    const found = await purchaseById(database(), who.kitchenId, id);
+    const why = !found
+      ? refuse('gone', '', 'This is no longer among the purchases.').trouble
+      : await notBack(database(), who.kitchenId, found, back);
+    if (why) throw new Refused(why);
+    const { kind = 'invoice' } = found ?? {};
+    const [made] = await changesIn(database(), who.kitchenId, { subject: id, most: 1 });
+    return { kind, purchase: made?.after ?? made?.before ?? { id } };
+  },
+  async write({ sql, kitchenId, who, today, at }, { id, back }, { kind, purchase }) {
+    await withdrawPurchase(sql, kitchenId, id, back, { person: who.person.id, on: today, at });
+    return {
+      value: null,
+      what: kind,
+      subject: id,
+      before: back ? purchase : null,
+      after: back ? null : purchase,
+    };
+  },
+});
+
+export const commands = [writePurchase, purchaseBack];
 
 function headMistakes(wanted: PurchaseTyped, state: KitchenState, today: string): Trouble[] {
   const found: Trouble[] = [];

@@ -6,10 +6,12 @@ import type { StateArticle } from '@/core/kitchen-state';
 import type { KitchenState } from '@/core/kitchen-state';
 import { deliveryWords, differences, type Difference } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
+import { whatMoved, type Moved } from '@/core/taught';
 import { purchaseById, purchaseCalled, purchasesOf, type PurchaseRow } from '@/db/purchases-read';
+import { pastWithout } from '@/db/read-past';
 import { byName, searcher } from '@/search';
 import { database } from '@/server/database';
-import { costedKitchen, todayIn } from '@/server/kitchen';
+import { costedKitchen, costedWith, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { findThings } from '@/server/things';
 import { figuresFor } from '@/ui/figure-words';
@@ -239,6 +241,8 @@ export interface PurchaseView {
   readonly lines: readonly PurchaseViewLine[];
   readonly total: number;
   readonly mayEdit: boolean;
+  /** The day on which it was taken back, where it was. */
+  readonly withdrawnOn?: string | undefined;
 }
 
 export interface PurchaseViewLine {
@@ -316,8 +320,31 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
     lines,
     total: lines.reduce((sum, l) => sum + l.money, 0),
     mayEdit: may(who.role, 'changer'),
+    withdrawnOn: found.withdrawnAt && dayIn(who.zone, new Date(found.withdrawnAt)),
   };
 }
+
+/** What the kitchen would cost without a purchase: the largest share first. Nothing is written. */
+export async function movedWithout(who: Worker, id: string): Promise<Moved[]> {
+  const found = await purchaseById(database(), who.kitchenId, id);
+  if (!found || found.withdrawnAt) return [];
+  const kitchen = await costedKitchen(who.kitchenId);
+  const articles = [...new Set(found.lines.flatMap((l) => (l.article ? [l.article] : [])))];
+  const without = await pastWithout(database(), who.kitchenId, id, articles, kitchen.costing.day);
+  const then = await costedWith(
+    kitchen,
+    (state) => state,
+    (past) => ({ ...past, article: (a) => without.get(a) ?? past.article(a) }),
+  );
+  const share = ({ before, after }: Moved): number =>
+    before === null || after === null ? Infinity : Math.abs(after / before - 1);
+  return whatMoved(kitchen.costing, then)
+    .sort((a, b) => share(b) - share(a))
+    .slice(0, MOST_MOVED);
+}
+
+/** Of what a purchase moves as much is shown. */
+const MOST_MOVED = 40;
 
 type FoundLine = NonNullable<Awaited<ReturnType<typeof purchaseById>>>['lines'][number];
 

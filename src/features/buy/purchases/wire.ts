@@ -49,4 +49,12 @@ export const PURCHASE = wire<{ readonly id: string }>()({
   body: Purchase,
 });
 
+/** Takes an invoice or credit note back that was entered wrong, or lets it stand again. */
+export const PURCHASE_BACK = wire()({
+  kind: 'purchase.back',
+  version: 1,
+  body: z.object({ id: ID, back: z.boolean() }),
+});
+
 export const keepPurchase = sender(PURCHASE);
+export const takePurchaseBack = sender(PURCHASE_BACK);

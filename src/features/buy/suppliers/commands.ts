@@ -18,6 +18,14 @@ const supplier = declare({
   wire: SUPPLIER,
   role: 'changer',
   moves: 'costs',
+  changes: {
+    table: 'supplier',
+    id: ({ id }) => id,
+    theirs: async ({ id }, { state }) => {
+      const theirs = (await state()).suppliers.find((s) => s.id === id);
+      return theirs && { name: theirs.name, priceList: theirs.priceList ?? '' };
+    },
+  },
   async look({ id, name, priceList }, { state }) {
     const here = await state();
     const before = here.suppliers.find((s) => s.id === id);
@@ -39,7 +47,7 @@ const supplier = declare({
     return { before: before ?? null, after };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
-    await putSupplier(sql, kitchenId, after);
+    await putSupplier(sql, kitchenId, after, { taken: before !== null });
     return { value: { id: after.id }, what: 'supplier', subject: after.id, before, after };
   },
 });

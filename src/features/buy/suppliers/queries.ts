@@ -1,11 +1,14 @@
 import 'server-only';
+import { versionsOf } from '@/db/edits';
 import { awayRows } from '@/server/away';
+import { database } from '@/server/database';
 import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
 
 export interface SupplierRow {
   readonly id: string;
+  readonly version: number;
   readonly name: string;
   readonly priceList: string;
   /** What is bought there: the first few by name, and how many in all. */
@@ -30,6 +33,7 @@ export async function suppliersPage(who: Worker): Promise<SuppliersPage> {
     sells.set(a.supplier, list);
     list.push(names.get(a.ingredient) ?? a.name);
   }
+  const versions = await versionsOf(database(), 'supplier', who.kitchenId);
   return {
     mayEdit: may(who.role, 'changer'),
     rows: state.suppliers
@@ -37,6 +41,7 @@ export async function suppliersPage(who: Worker): Promise<SuppliersPage> {
         const all = [...new Set(sells.get(s.id))];
         return {
           id: s.id,
+          version: versions.get(s.id) ?? 1,
           name: s.name,
           priceList: s.priceList ?? '',
           sells: all.slice(0, SHOWN),

@@ -4,7 +4,10 @@ import { ID, sender, wire } from '@/wire';
 const NAME = z.string().max(5000);
 
 /** A supplier: new where there is no id. */
-export const SUPPLIER = wire<{ readonly id: string }>()({
+export const SUPPLIER = wire<
+  { readonly id: string },
+  { readonly name: string; readonly priceList: string }
+>()({
   kind: 'supplier.keep',
   version: 1,
   body: z.object({

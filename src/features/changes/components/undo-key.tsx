@@ -7,7 +7,7 @@ import { useHotkeys } from 'react-hotkeys-hook';
 import { useAnew } from '@/ui/anew';
 import { useTell } from '@/ui/toasts';
 import { anyUnkept } from '@/ui/unkept';
-import { STILL_TYPED } from '@/wire';
+import { STILL_TYPED, whenSent } from '@/wire';
 import { takeBack } from '../wire';
 
 /** Takes back one's own last edit, by key or button, also after a reload; and does it again. In a field the key is the field's own. */
@@ -18,8 +18,11 @@ export function UndoKey() {
   const act = useCallback(
     async (again: boolean): Promise<void> => {
       if (anyUnkept())
-        return tell('A line here is not kept yet and would be lost: put it right or take it out first.');
+        return tell(
+          'Something typed here is not kept yet and would be lost: put it right or take it out first.',
+        );
       setBusy(true);
+      await whenSent();
       const answer = await takeBack({ change: null, again }).catch(() => undefined);
       setBusy(false);
       if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);

@@ -7,6 +7,7 @@ import Button from 'react-bootstrap/Button';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Combo } from '@/ui/combo';
 import { SidePanel } from '@/ui/side-panel';
+import { leaveFor } from '@/ui/unkept';
 import { findAnything } from '../actions';
 import type { Place } from '../everywhere';
 
@@ -24,7 +25,7 @@ export function GoTo() {
   const go = (place: Place | undefined): void => {
     if (!place) return;
     setOpen(false);
-    router.push(place.id);
+    leaveFor(() => router.push(place.id));
   };
   return (
     <>

@@ -1,7 +1,7 @@
 'use client';
 
-import { useState } from 'react';
-import type { FieldValues, Path, PathValue, UseFormReturn } from 'react-hook-form';
+import { useWatch, type FieldValues, type Path, type PathValue, type UseFormReturn } from 'react-hook-form';
+import { TheirsOf } from '@/ui/both-sides';
 import { Combo, type Choice } from '@/ui/combo';
 import { Trouble } from '@/ui/trouble';
 import { useSearch } from '@/ui/use-search';
@@ -16,7 +16,7 @@ interface Props<T extends FieldValues> {
 
 /** One of many, as a field of a form: what is kept is its id. */
 export function Chosen<T extends FieldValues>({ form, name, label, list, fixed = false }: Props<T>) {
-  const [id, setId] = useState<string>(form.getValues(name));
+  const id: string = useWatch({ control: form.control, name });
   const wrong = form.getFieldState(name, form.formState).error?.message;
   return (
     <>
@@ -26,9 +26,7 @@ export function Chosen<T extends FieldValues>({ form, name, label, list, fixed =
         disabled={fixed}
         chosen={list.find((c) => c.id === id)}
         choose={(choice) => {
-          const next = choice?.id ?? '';
-          setId(next);
-          form.setValue(name, next as PathValue<T, Path<T>>, {
+          form.setValue(name, (choice?.id ?? '') as PathValue<T, Path<T>>, {
             shouldDirty: true,
             shouldValidate: form.formState.isSubmitted,
           });
@@ -36,6 +34,7 @@ export function Chosen<T extends FieldValues>({ form, name, label, list, fixed =
         find={useSearch(list)}
         invalid={wrong !== undefined}
       />
+      <TheirsOf form={form} name={name} say={(theirs) => list.find((c) => c.id === theirs)?.name ?? '…'} />
       <Trouble as="span" says={wrong} />
     </>
   );

@@ -1,8 +1,10 @@
-import Button from 'react-bootstrap/Button';
 import type { UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
+import { over } from '@/wire';
+import { TheirsOf } from '@/ui/both-sides';
 import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
@@ -20,15 +22,18 @@ const COLUMNS = [
 /** Minutes of hands by kind of step: what is usual stands in the empty field, what is typed is this kitchen's own. */
 export function Hands({ page }: { readonly page: HousePage }) {
   const { shared } = page;
-  const { form, submit, busy, kept, message } = useKeptForm(
+  const keeping = useKeptForm(
     HandsTyped,
     {
       kinds: Object.fromEntries(page.hands.map((h) => [h.kind, h.own])),
       sharedBatch: shared.batch,
       sharedPerL: shared.perL,
     },
-    (typed) => keepHands({ seen: page.version, ...typed }),
+    (typed, _form, seen) => keepHands({ ...typed, ...over(seen) }),
+    undefined,
+    { version: page.version },
   );
+  const { form } = keeping;
   return (
     <section aria-labelledby="hands">
       <h2 id="hands">Minutes of hands</h2>
@@ -36,7 +41,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
         What a step takes of somebody’s hands where its line does not say: so many minutes however little
         there is, and more for each kilo and each litre. In grey what is usual; type over it what it is here.
       </p>
-      <KeptForm submit={submit}>
+      <KeptForm of={keeping}>
         <SheetTable>
           <thead>
             <tr>
@@ -56,16 +61,10 @@ export function Hands({ page }: { readonly page: HousePage }) {
           </tbody>
         </SheetTable>
         {page.mayEdit && (
-          <Button type="submit" className="mt-2" disabled={busy}>
+          <KeepIt of={keeping} className="mt-2">
             Keep these minutes
-          </Button>
-        )}{' '}
-        {kept && (
-          <span role="status" className="small-line cheaper">
-            ✓ kept
-          </span>
+          </KeepIt>
         )}
-        <Trouble says={message} />
       </KeptForm>
     </section>
   );
@@ -153,6 +152,7 @@ function Minutes({
         disabled={disabled}
         {...form.register(name)}
       />
+      <TheirsOf form={form} name={name} />
       <Trouble as="div" says={wrong} />
     </>
   );

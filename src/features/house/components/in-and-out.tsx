@@ -3,11 +3,15 @@ export const InAndOut = () => (
   <section aria-labelledby="in-and-out" className="mt-4">
     <h2 id="in-and-out">The kitchen as a file</h2>
     <p>
-      Everything that stands here and has happened (prices, invoices, tests, recipes, plates), as one open
-      file, without anybody’s password. Another kitchen can be begun from it.
+      What stands here (prices, invoices, tests, recipes, plates) as one open file, without anybody’s
+      password. Another kitchen can be begun from it. With its history it also has every change, every
+      version, the lists as they came and what is put away: for a house that moves.
     </p>
     <a className="btn btn-plain" href="/kitchen-file" download>
       Take it as a file
+    </a>{' '}
+    <a className="btn btn-plain" href="/kitchen-file?history" download>
+      Take it with its history
     </a>
   </section>
 );

@@ -7,7 +7,11 @@ import { FORMAT, FORMAT_VERSION, readKitchenText, shiftTo, type KitchenFile } fr
 import { refuse, type Trouble } from '@/core/trouble';
 import { newId } from '@/db/ids';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
-import { firstKitchen } from '@/db/read-kitchen';
+import { newestSchema } from '@/db/migrate';
+import { everybodyOf, leave, putPerson } from '@/db/people';
+import { firstKitchen, mustSay } from '@/db/read-kitchen';
+import { inTransaction } from '@/db/sql';
+import { HistoryError, loadRows } from '@/db/whole';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { env } from '@/server/env';
@@ -43,6 +47,7 @@ function isTheWord(typed: string): Trouble | undefined {
   return refuse('wrong-word', 'word', 'That is not the word that the command printed.').trouble;
 }
 
+type History = NonNullable<KitchenFile['history']>;
 type Begun =
   | { readonly ok: true; readonly kitchenId: string; readonly managerId: string }
   | {
@@ -63,12 +68,48 @@ export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
     if (wrong) return not(wrong);
     const file = await fileFor(typed);
     if ('ok' in file) return file;
+    if (file.history) return begunWithHistory(file, file.history, typed);
     const called = typed.manager.toLowerCase();
     const manager = file.people.find((p) => p.name.toLowerCase() === called)?.id ?? newId();
     const whole = withManager(file, typed, manager);
     await loadKitchen(database(), whole, await secretsOf(whole, manager, typed.password));
     return { ok: true, kitchenId: whole.kitchen.id, managerId: manager };
   });
+
+/**
+ * A kitchen with all that has happened to it, and whoever begins it here as its manager: also where they had left it. All of it or
+ * nothing.
+ * @returns who that is
+ */
+const withHistory = (file: KitchenFile, history: History, name: string, password: string): Promise<string> =>
+  inTransaction(database(), async (sql) => {
+    const { id: kitchenId } = file.kitchen;
+    await loadRows(sql, kitchenId, history);
+    await mustSay(sql, file);
+    const called = name.toLowerCase();
+    const known = (await everybodyOf(sql, kitchenId)).find((p) => p.name.toLowerCase() === called);
+    const manager = { id: known?.id ?? newId(), name: known?.name ?? name, role: 'manager' as const };
+    await putPerson(sql, kitchenId, manager, { password });
+    await leave(sql, kitchenId, manager.id, null);
+    return manager.id;
+  });
+
+/** The same for the first visit: what cannot be taken is said beside the file. */
+async function begunWithHistory(file: KitchenFile, history: History, typed: FirstTyped): Promise<Begun> {
+  const [step, ours] = [history.schema, newestSchema()];
+  const no = (message: string): Begun => not(refuse('bad-history', 'file', message).trouble);
+  if (step !== ours)
+    return no(
+      `This file’s history was written at step ${step}, and this Half Pot is at ${ours}: bring it in with ./halfpot import, which brings it up to date.`,
+    );
+  try {
+    const managerId = await withHistory(file, history, typed.manager, await hashSecret(typed.password));
+    return { ok: true, kitchenId: file.kitchen.id, managerId };
+  } catch (error) {
+    if (error instanceof HistoryError) return no(`${error.message} Nothing was taken in.`);
+    throw error;
+  }
+}
 
 async function fileFor(typed: FirstTyped): Promise<KitchenFile | Begun> {
   const today = dayIn(typed.zone, now());
@@ -107,6 +148,7 @@ const emptyKitchen = (typed: FirstTyped, today: string): KitchenFile => ({
     id: newId(),
     ...ownRow(typed),
     currency: typed.currency,
+    ...(typed.units === 'metric' ? {} : { shownIn: typed.units }),
     trim: { school: 'free', setValuePerKg: '0' },
     priceBasis: { by: 'latest' },
     learning: 'ask',

@@ -1,11 +1,17 @@
 import 'server-only';
+import { mannerIn } from '@/core/kitchen-file';
 import type { KitchenState } from '@/core/kitchen-state';
+import type { HouseRules } from '@/core/kitchen-file';
 import { readPct } from '@/core/larder';
+import { STRAINERS } from '@/core/pot';
 import { refuse } from '@/core/trouble';
 import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
 import { declare, Refused } from '@/server/door';
+import { listed } from '@/server/names';
 import { markOf } from './mark';
-import { SETTINGS } from './wire';
+import { settingsTyped } from './typed';
+import { rulesFrom } from './rules';
+import { BESIDE, SETTINGS } from './wire';
 
 function share(typed: string, path: string, mark: '.' | ','): number | null {
   if (typed.trim() === '') return null;
@@ -22,6 +28,27 @@ function share(typed: string, path: string, mark: '.' | ','): number | null {
   return read.value;
 }
 
+/** A strainer that a sheet strains through stays. */
+function mustNotMiss({ recipes, kitchen }: KitchenState, rules: HouseRules | null): void {
+  const after = new Set(rules?.strainers?.map((s) => s.name));
+  const gone = (kitchen.rules?.strainers ?? []).filter(
+    (s) => !after.has(s.name) && !(STRAINERS as readonly string[]).includes(s.name),
+  );
+  for (const { name } of gone) {
+    const users = recipes.filter((r) => r.steps.some((s) => s.do === 'strain' && s.through === name));
+    const one = users.length === 1;
+    if (users.length > 0)
+      throw new Refused(
+        refuse(
+          'in-use',
+          'strainers',
+          `${listed(users.map((u) => u.name))} ${one ? 'is' : 'are'} strained through the ${name}: write ${one ? 'that line' : 'those lines'} otherwise first.`,
+          { value: users.length, limit: 0 },
+        ).trouble,
+      );
+  }
+}
+
 /** What stands in a kitchen's row of its own settings. */
 export const settingsOf = (kitchen: KitchenState['kitchen']): KitchenSettings => ({
   name: kitchen.name,
@@ -32,6 +59,8 @@ export const settingsOf = (kitchen: KitchenState['kitchen']): KitchenSettings =>
   usualTaxPct: kitchen.usualTaxPct ?? null,
   usualTargetPct: kitchen.usualTargetPct ?? null,
   cooksMayChange: kitchen.cooksMayChange ?? false,
+  shownIn: kitchen.shownIn ?? 'metric',
+  rules: kitchen.rules ?? null,
 });
 
 /** What the kitchen is called, counts in and begins plates with. Amounts and prices stay the figures they are. */
@@ -39,9 +68,30 @@ const settings = declare({
   wire: SETTINGS,
   role: 'manager',
   moves: 'costs',
-  changes: { table: 'kitchen', id: (_body, who) => who.kitchenId, theirs: () => Promise.resolve(undefined) },
-  async look({ name, currency, zone, locale, tax, target, cooks }, { state }) {
-    const { kitchen } = await state();
+  changes: {
+    table: 'kitchen',
+    id: (_body, who) => who.kitchenId,
+    theirs: async (_body, { state }) => settingsTyped((await state()).kitchen),
+  },
+  // From before amounts were shown in other units and a house had rules: those stay as they are usually.
+  upgrades: [
+    (older) => ({
+      ...(older as object),
+      shownIn: 'metric',
+      layers: [...BESIDE],
+      strainers: '',
+      cooling: '',
+      weekdays: [],
+      days: '',
+    }),
+  ],
+  async look(typed, { state }) {
+    const { name, currency, zone, locale, tax, target, cooks, shownIn } = typed;
+    const here = await state();
+    const { kitchen } = here;
+    const read = rulesFrom(typed, mannerIn(here));
+    if (!read.ok) throw new Refused(read.trouble);
+    mustNotMiss(here, read.rules);
     const after: KitchenSettings = {
       name,
       currency,
@@ -52,6 +102,8 @@ const settings = declare({
       usualTaxPct: share(tax, 'tax', kitchen.decimalMark),
       usualTargetPct: share(target, 'target', kitchen.decimalMark),
       cooksMayChange: cooks === 'recipes and prices',
+      shownIn,
+      rules: read.rules,
     };
     return { before: settingsOf(kitchen), after };
   },

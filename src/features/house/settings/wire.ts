@@ -1,5 +1,9 @@
 import { z } from 'zod';
+import { SHOWN_IN } from '@/core/quantity';
 import { sender, TYPED, wire } from '@/wire';
+
+/** Layers that may stand beside the ingredients. */
+export const BESIDE = ['energy', 'hands', 'packaging'] as const;
 
 const asIntl = (make: () => unknown): boolean => {
   try {
@@ -44,7 +48,23 @@ export const SettingsTyped = z.object({
   tax: TYPED,
   target: TYPED,
   cooks: z.enum(['own work', 'recipes and prices']),
+  shownIn: z.enum(SHOWN_IN),
+  /** Layers shown beside the ingredients. */
+  layers: z.array(z.enum(BESIDE)),
+  /** Strainers of the house's own and what stays in each: “superbag 60 ml; bouillon sieve 120 ml”. */
+  strainers: z.string().max(1200, 'At most twenty strainers are kept.'),
+  /** Limits for cooling: “21 °C in 2 h; 5 °C in 6 h”; empty for none. */
+  cooling: z.string().max(200, 'At most four limits of cooling are kept.'),
+  /** Weekdays on which it is closed, 1 is Monday; and single days. */
+  weekdays: z
+    .array(z.enum(['1', '2', '3', '4', '5', '6', '7']))
+    .max(6, 'A house that is closed every day needs no plan.'),
+  days: z.string().max(6000, 'At most 400 closed days are kept.'),
 });
 export type SettingsTyped = z.infer<typeof SettingsTyped>;
-export const SETTINGS = wire()({ kind: 'kitchen.settings', version: 1, body: SettingsTyped });
+export const SETTINGS = wire<null, SettingsTyped>()({
+  kind: 'kitchen.settings',
+  version: 2,
+  body: SettingsTyped,
+});
 export const keepSettings = sender(SETTINGS);

@@ -8,6 +8,7 @@ import { nowOf, putAway, putHob, putRecipe, putVessel } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { listed, mustBeOwnName } from '@/server/names';
+import { hobTyped, vesselTyped } from './typed';
 import { HOB, STOVE_AWAY, VESSEL, type HobTyped, type VesselTyped } from './wire';
 
 type Hob = KitchenFile['hobs'][number];
@@ -111,6 +112,15 @@ const vessel = declare({
   wire: VESSEL,
   role: 'changer',
   moves: 'costs',
+  changes: {
+    table: 'vessel',
+    id: ({ id }) => id,
+    theirs: async ({ id }, { state }) => {
+      const here = await state();
+      const theirs = here.vessels.find((v) => v.id === id);
+      return theirs && vesselTyped(theirs, here.kitchen.decimalMark);
+    },
+  },
   async look({ id, ...typed }, { state }) {
     const here = await state();
     const before = here.vessels.find((v) => v.id === id);
@@ -118,7 +128,7 @@ const vessel = declare({
     return { before: before ?? null, after: vesselFrom(typed, id ?? newId(), here) };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
-    await putVessel(sql, kitchenId, after);
+    await putVessel(sql, kitchenId, after, { taken: before !== null });
     return { value: { id: after.id }, what: 'vessel', subject: after.id, before, after };
   },
 });
@@ -143,6 +153,15 @@ const hob = declare({
   wire: HOB,
   role: 'changer',
   moves: 'costs',
+  changes: {
+    table: 'hob',
+    id: ({ id }) => id,
+    theirs: async ({ id }, { state }) => {
+      const here = await state();
+      const theirs = here.hobs.find((h) => h.id === id);
+      return theirs && hobTyped(theirs, here.kitchen.decimalMark);
+    },
+  },
   async look({ id, ...typed }, { state }) {
     const here = await state();
     const before = here.hobs.find((h) => h.id === id);
@@ -150,7 +169,7 @@ const hob = declare({
     return { before: before ?? null, after: hobFrom(typed, id ?? newId(), here) };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
-    await putHob(sql, kitchenId, after);
+    await putHob(sql, kitchenId, after, { taken: before !== null });
     return { value: { id: after.id }, what: 'hob', subject: after.id, before, after };
   },
 });

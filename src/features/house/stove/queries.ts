@@ -4,9 +4,12 @@ import { usesIn, type KitchenState } from '@/core/kitchen-state';
 import { capacityMl, maxFillMl } from '@/core/pot';
 import type { DecimalMark } from '@/core/quantity';
 import { REFERENCE_HOBS, referenceVessels, type ReferenceHob, type ReferenceVessel } from '@/core/reference';
+import { versionsOf } from '@/db/edits';
 import { awayRows } from '@/server/away';
+import { database } from '@/server/database';
 import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import { hobTyped, typedWith, vesselTyped } from './typed';
 import type { HobTyped, VesselTyped } from './wire';
 
 interface Used {
@@ -15,6 +18,7 @@ interface Used {
 
 export interface VesselRow extends Used {
   readonly id: string;
+  readonly version: number;
   readonly typed: VesselTyped;
   readonly says: string;
   readonly brimMl: number;
@@ -23,6 +27,7 @@ export interface VesselRow extends Used {
 
 export interface HobRow extends Used {
   readonly id: string;
+  readonly version: number;
   readonly typed: HobTyped;
   readonly netKw: number | null;
 }
@@ -44,26 +49,28 @@ export interface StovePage {
 export async function stovePage(who: Worker): Promise<StovePage> {
   const { state } = await standingKitchen(who.kitchenId);
   const mark = state.kitchen.decimalMark;
-  const typed = (x: number | undefined): string =>
-    x === undefined ? '' : String(Number(x.toFixed(2))).replace('.', mark);
   const uses = usesIn(state);
   const users = (kind: 'vessel' | 'hob', id: string) =>
     uses(kind, id).recipes.map((r) => ({ name: r.name, href: `/pot/${r.id}` }));
-  const [vessels, hobs] = await Promise.all([awayRows(who, 'vessel'), awayRows(who, 'hob')]);
+  const [vessels, hobs, ...versions] = await Promise.all([
+    awayRows(who, 'vessel'),
+    awayRows(who, 'hob'),
+    versionsOf(database(), 'vessel', who.kitchenId),
+    versionsOf(database(), 'hob', who.kitchenId),
+  ]);
   return {
     mayEdit: may(who.role, 'changer'),
     mark,
-    vessels: state.vessels.map((v) => ({ ...vesselRow(v, typed), users: users('vessel', v.id) })),
+    vessels: state.vessels.map((v) => ({
+      ...vesselRow(v, mark),
+      version: versions[0].get(v.id) ?? 1,
+      users: users('vessel', v.id),
+    })),
     hobs: state.hobs.map((h) => ({
       id: h.id,
+      version: versions[1].get(h.id) ?? 1,
       netKw: h.netKw,
-      typed: {
-        name: h.name,
-        fuel: h.fuel,
-        netKw: h.netKw === null ? '' : typed(h.netKw),
-        efficiency: typed(h.efficiencyPct),
-        draught: h.draught ?? false,
-      },
+      typed: hobTyped(h, mark),
       users: users('hob', h.id),
     })),
     away: { vessels, hobs },
@@ -72,7 +79,8 @@ export async function stovePage(who: Worker): Promise<StovePage> {
   };
 }
 
-function vesselRow(v: KitchenState['vessels'][number], typed: (x: number | undefined) => string) {
+function vesselRow(v: KitchenState['vessels'][number], mark: DecimalMark) {
+  const typed = typedWith(mark);
   const vessel = vesselOf(v);
   const round = v.shape === 'round';
   const across = round
@@ -82,17 +90,7 @@ function vesselRow(v: KitchenState['vessels'][number], typed: (x: number | undef
     : `${typed(v.lengthCm)} × ${typed(v.widthCm)} cm`;
   return {
     id: v.id,
-    typed: {
-      name: v.name,
-      shape: v.shape,
-      base: round ? typed(v.baseCm) : '',
-      top: round ? typed(v.topCm) : '',
-      length: round ? '' : typed(v.lengthCm),
-      width: round ? '' : typed(v.widthCm),
-      height: typed(v.heightCm),
-      fill: typed(v.maxFillPct),
-      empty: v.emptyG === undefined ? '' : `${typed(v.emptyG / 1000)} kg`,
-    },
+    typed: vesselTyped(v, mark),
     says: `${across}, ${typed(v.heightCm)} high`,
     brimMl: capacityMl(vessel),
     fullMl: maxFillMl(vessel),

@@ -18,7 +18,7 @@ export const VesselTyped = z.object({
   empty: TYPED,
 });
 export type VesselTyped = z.infer<typeof VesselTyped>;
-export const VESSEL = wire<{ readonly id: string }>()({
+export const VESSEL = wire<{ readonly id: string }, VesselTyped>()({
   kind: 'vessel.keep',
   version: 1,
   body: VesselTyped.extend({ id: ID.nullable() }),
@@ -33,7 +33,7 @@ export const HobTyped = z.object({
   draught: z.boolean(),
 });
 export type HobTyped = z.infer<typeof HobTyped>;
-export const HOB = wire<{ readonly id: string }>()({
+export const HOB = wire<{ readonly id: string }, HobTyped>()({
   kind: 'hob.keep',
   version: 1,
   body: HobTyped.extend({ id: ID.nullable() }),

@@ -1,5 +1,5 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { everybodyOf } from '../../../db/people';
+import { everybodyOf, peopleAtTheDoor } from '../../../db/people';
 import { PERSON, PERSON_AWAY } from '../wire';
 
 let here: AtWork;
@@ -65,7 +65,8 @@ test('the last manager cannot leave or become something else, however many try a
   });
   for (const p of managers.slice(1)) await here.send(PERSON_AWAY, { id: p.id, away: true });
   const demoted = { id: boss.id, name: boss.name, role: 'cook' as const, password: '', pin: '' };
-  expect(await here.send(PERSON, demoted)).toMatchObject({ code: 'last-manager' });
+  expect(await here.send(PERSON, demoted)).toMatchObject({ code: 'stale' });
+  expect(await here.send(PERSON, demoted, { seen: 2 })).toMatchObject({ code: 'last-manager' });
   expect(await here.send(PERSON_AWAY, { id: boss.id, away: true })).toMatchObject({ code: 'last-manager' });
   const second = await here.send(PERSON, somebody('Second', { role: 'manager' as const }));
   if (!second.ok) throw new Error(second.message);
@@ -75,4 +76,15 @@ test('the last manager cannot leave or become something else, however many try a
     here.send(PERSON_AWAY, { id: second.value.id, away: true }),
   ]);
   expect(both.filter((a) => a.ok)).toHaveLength(1);
+});
+
+test('at the door stands who can sign in: nobody without a password or a PIN', async () => {
+  const made = await here.send(PERSON, somebody('Odd Quay'));
+  if (!made.ok) throw new Error(made.message);
+  const there = await peopleAtTheDoor(here.pool, here.kitchenId);
+  expect(there.map((p) => p.name)).toContain('Odd Quay');
+  // The demo's own people were loaded without secrets here.
+  const reader = here.file.people.find((p) => p.role === 'reader');
+  expect((await everybodyOf(here.pool, here.kitchenId)).map((p) => p.name)).toContain(reader?.name);
+  expect(there.map((p) => p.name)).not.toContain(reader?.name);
 });

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { AwayList } from '@/ui/away-list';
+import { TheirsOf } from '@/ui/both-sides';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { SheetTable } from '@/ui/sheet-table';
 import { SidePanel } from '@/ui/side-panel';
@@ -10,6 +12,7 @@ import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import { useKeptForm } from '@/ui/use-kept-form';
+import { over } from '@/wire';
 import type { PeoplePage, PersonRow } from '../queries';
 import { keepPerson, PersonTyped, putPersonAway } from '../wire';
 
@@ -109,17 +112,20 @@ function PersonForm({
   readonly person: PersonRow | undefined;
   readonly close: () => void;
 }) {
-  const { form, submit, busy, message } = useKeptForm(
+  const keeping = useKeptForm(
     PersonTyped,
     { name: person?.name ?? '', role: person?.role ?? 'cook', password: '', pin: '' },
-    async (typed) => {
-      const answer = await keepPerson({ id: person?.id ?? null, ...typed });
+    async (typed, _form, seen) => {
+      const answer = await keepPerson({ id: person?.id ?? null, ...typed, ...over(seen) });
       if (answer.ok) close();
       return answer;
     },
+    undefined,
+    { version: person?.version },
   );
+  const { form } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'Name' }} autoFocus />
       <Form.Group controlId="person-role">
         <Form.Label>May</Form.Label>
@@ -130,6 +136,7 @@ function PersonForm({
             </option>
           ))}
         </Form.Select>
+        <TheirsOf form={form} name="role" />
         <Trouble as="span" says={form.formState.errors.role?.message} />
       </Form.Group>
       <FormField
@@ -147,10 +154,7 @@ function PersonForm({
         inputMode="numeric"
         placeholder={person?.hasPin ? 'as it is' : 'none'}
       />
-      <Button type="submit" disabled={busy}>
-        Keep it
-      </Button>
-      <Trouble says={message} />
+      <KeepIt of={keeping} />
     </KeptForm>
   );
 }

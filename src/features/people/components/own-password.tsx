@@ -9,21 +9,18 @@ import { changePassword, NewPassword } from '../wire';
 /** One's own password, changed: it ends every other place where one is signed in. */
 export function OwnPassword({ name }: { readonly name: string }) {
   const [ended, setEnded] = useState(0);
-  const { form, submit, busy, kept, message } = useKeptForm(
-    NewPassword,
-    { before: '', next: '' },
-    async (typed, at) => {
-      const answer = await changePassword(typed);
-      if (answer.ok) {
-        setEnded(answer.value.ended);
-        at.setValue('before', '');
-        at.setValue('next', '');
-      }
-      return answer;
-    },
-  );
+  const keeping = useKeptForm(NewPassword, { before: '', next: '' }, async (typed, at) => {
+    const answer = await changePassword(typed);
+    if (answer.ok) {
+      setEnded(answer.value.ended);
+      at.setValue('before', '');
+      at.setValue('next', '');
+    }
+    return answer;
+  });
+  const { form, busy, kept, message } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <h2>Your password, {name}</h2>
       <FormField
         {...{ form, name: 'before', label: 'The password you have now' }}

@@ -6,14 +6,16 @@ import type { LivePot } from './use-pot';
 const inCents = (money: number): number => Math.round(money * 100) / 100;
 
 /** A litre in each of its layers, and with all that are known: never one figure without saying what is in it. */
-export function Layers({ pot }: { pot: LivePot }) {
+export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[] | undefined }) {
   const { money } = useFigures();
   const perL = pot.run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
   const ml = pot.run.product?.ml ?? 0;
   if (perL === null || ml === 0) return null;
   const rows = pot.layers
     .map(([name, all]) => ({ name, perL: all === null ? null : inCents((all / ml) * 1000) }))
-    .filter((row) => row.name !== 'packaging' || (row.perL ?? 0) > 0);
+    .filter((row) => row.name !== 'packaging' || (row.perL ?? 0) > 0)
+    // What the house does not look at is left out of the rows, and of their sum.
+    .filter((row) => layers === undefined || (layers as readonly string[]).includes(row.name));
   // What is read adds up: the sum is that of the figures shown.
   const all = rows.reduce((sum, row) => sum + (row.perL ?? 0), inCents(perL));
   const missing = rows.some((row) => row.perL === null);

@@ -145,12 +145,12 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
 
 /** What it gives against the most it held, drawn from the right: what boiled away is the pale part. */
 function Litres({ pot: p, most }: { readonly pot: PotSummary; readonly most: number }) {
-  const { bare } = useFigures();
+  const { litres } = useFigures();
   const left = p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0;
   return (
     <>
       <span className="fig">
-        {bare(p.ml / 1000, 1)} of {bare(p.mostMl / 1000, 1)} l
+        {litres(p.ml)} of {litres(p.mostMl)}
       </span>
       <i className="ms-auto" style={{ width: `${(p.mostMl / most) * 100}%` }}>
         <i className="ms-auto" style={{ width: `${left}%` }} />

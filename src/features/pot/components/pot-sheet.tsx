@@ -19,7 +19,7 @@ import { useSheet } from './use-sheet';
 export function PotSheet({ data }: { data: PotSheetData }) {
   const { known, pot, keeping, ...sheet } = useSheet(data);
   const { chosen, lines } = sheet;
-  useUnkept(keeping.state === 'held' || keeping.state === 'keeping');
+  useUnkept(keeping.state === 'held');
   return (
     <>
       <SheetHead data={known} pot={pot} tools={<SheetTools data={data} version={keeping.seen} />} />
@@ -58,7 +58,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
         </div>
         <div>
           <OneLitre data={known} pot={pot} />
-          <Layers pot={pot} />
+          <Layers pot={pot} layers={data.looksAt} />
           <Carries data={known} pot={pot} />
         </div>
       </div>
@@ -73,6 +73,9 @@ function HowKept({ keeping }: { readonly keeping: ReturnType<typeof useKeeping> 
       <p className="m-0 small-line" role="status">
         {keeping.state === 'keeping' && <span className="quiet">keeping …</span>}
         {keeping.state === 'kept' && <span className="small-line cheaper">✓ kept</span>}
+        {keeping.state === 'waits' && (
+          <span className="quiet">no connection: kept here for now and sent when it is back</span>
+        )}
         {keeping.state === 'held' && (
           <span className="quiet">not kept until the line marked above can be done</span>
         )}

@@ -20,7 +20,7 @@ export function SheetHead({
   readonly pot: LivePot;
   readonly tools: ReactNode;
 }) {
-  const { bare, hours, small } = useFigures();
+  const { litres, bare, hours, small } = useFigures();
   const { run } = pot;
   const last = run.rows[run.rows.length - 1];
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
@@ -38,8 +38,8 @@ export function SheetHead({
       </div>
       <Stack direction="horizontal" gap={4} className="head-figures">
         <Figure
-          value={run.product ? `${bare(run.product.ml / 1000, 1)} l` : '–'}
-          label={`of ${bare(most / 1000, 1)} l at the fullest`}
+          value={run.product ? litres(run.product.ml) : '–'}
+          label={`of ${litres(most)} at the fullest`}
         />
         <Figure value={last ? hours(last.hobHours) : '–'} label="on the hob" />
         <Cost of={data.recipe} perL={perL} perKg={perKg} inKilos={isInKilos(last)} />

@@ -6,10 +6,10 @@ import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
-import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { findPots } from '../actions';
 import type { PotSheetData } from '../queries';
@@ -77,24 +77,22 @@ function NameAndNote({
   readonly version: () => number;
   readonly close: () => void;
 }) {
-  const { form, submit, busy, message } = useKeptForm(
+  const keeping = useKeptForm(
     Named,
     { name: recipe.name, note: recipe.note ?? '' },
-    async (typed) => {
-      const answer = await nameSheet({ id: recipe.id, seen: version(), ...typed });
+    async (typed, _form, seen) => {
+      const answer = await nameSheet({ id: recipe.id, seen: Math.max(seen ?? 0, version()), ...typed });
       if (answer.ok) close();
       return answer;
     },
   );
+  const { form } = keeping;
   return (
     <SidePanel title="Name and note" open close={close}>
-      <KeptForm className="stacked" submit={submit}>
+      <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called' }} />
         <FormField {...{ form, name: 'note', label: 'A note' }} as="textarea" />
-        <Button type="submit" disabled={busy}>
-          Keep it
-        </Button>
-        <Trouble says={message} />
+        <KeepIt of={keeping} />
       </KeptForm>
     </SidePanel>
   );

@@ -1,17 +1,19 @@
 import { useCallback, useRef, useState } from 'react';
 import { ofStep, runPot, type WrittenStep } from '@/core/verbs';
 import type { Names } from '@/core/said';
-import { STILL_TYPED, type No } from '@/wire';
-import { keepPotSheet, type Broken, type TheirSheet } from '../wire';
+import { useSent } from '@/ui/use-sent';
+import { STILL_TYPED, waits, type No } from '@/wire';
+import { keepPotSheet, SHEET, type Broken, type TheirSheet } from '../wire';
 import { stepsOf, type SheetLine } from './sheet-lines';
 import { potOf } from '@/core/shelf';
 
 import type { PotSheetData } from '../queries';
 import { shelfFrom } from './use-pot';
 
-type State = 'idle' | 'keeping' | 'kept' | 'held';
+type State = 'idle' | 'keeping' | 'kept' | 'waits' | 'held';
 
-const NOBODY_ANSWERS = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } as const;
+/** Nobody answers, so nothing can be kept: what was typed stands there. */
+export const NOBODY_ANSWERS = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } as const;
 
 /** Whether a sheet can be kept: no loop and no step that cannot be done. Unread lines can. */
 function canBeKept(steps: readonly WrittenStep[], vessel: string, hob: string, data: PotSheetData): boolean {
@@ -38,8 +40,18 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
   const [broken, setBroken] = useState<readonly Broken[]>([]);
   const version = useRef(data.version);
   const busy = useRef(false);
+  const held = useRef(false); // whatever an earlier write is answered later
   const next = useRef<{ steps: WrittenStep[]; vessel: string; hob: string } | null>(null);
   const kept = useRef(JSON.stringify([lines, vessel, hob]));
+
+  const settled = useCallback((answer: Awaited<ReturnType<typeof keepPotSheet>>): void => {
+    if (answer.ok) {
+      version.current = answer.version ?? version.current;
+      setBroken(answer.value.broken);
+    } else if (!waits(answer)) kept.current = '';
+    setRefusal(answer.ok || waits(answer) ? null : answer);
+    setState(held.current ? 'held' : answer.ok ? 'kept' : waits(answer) ? 'waits' : 'held');
+  }, []);
 
   const send = useCallback(async (): Promise<void> => {
     if (busy.current) return;
@@ -48,16 +60,11 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
     while (next.current) {
       const wanted = next.current;
       next.current = null;
-      const answer = await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted });
-      if (answer.ok) {
-        version.current = answer.version ?? version.current;
-        setBroken(answer.value.broken);
-      } else kept.current = '';
-      setRefusal(answer.ok ? null : answer);
-      setState(answer.ok ? 'kept' : 'held');
+      settled(await keepPotSheet({ id: data.recipe.id, seen: version.current, ...wanted }));
     }
     busy.current = false;
-  }, [data.recipe.id]);
+  }, [data.recipe.id, settled]);
+  useSent(SHEET.kind, data.recipe.id, settled);
 
   const wish = useCallback(
     (wanted: readonly SheetLine[], onVessel: string, onHob: string, names: Names): void => {
@@ -65,7 +72,8 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
       const said = JSON.stringify([wanted, onVessel, onHob]);
       if (said === kept.current) return;
       const steps = stepsOf(wanted, names);
-      if (!canBeKept(steps, onVessel, onHob, data)) return setState('held');
+      held.current = !canBeKept(steps, onVessel, onHob, data);
+      if (held.current) return setState('held');
       kept.current = said;
       next.current = { steps, vessel: onVessel, hob: onHob };
       void send();
@@ -79,14 +87,9 @@ export function useKeeping(data: PotSheetData, lines: readonly SheetLine[], vess
     setRefusal(null);
     setState('idle');
   }, []);
-  /** Nobody answers, so nothing can be kept: what was typed stands there. */
-  const notAnswered = useCallback((): void => {
-    setRefusal(NOBODY_ANSWERS);
-    setState('held');
-  }, []);
   /** What was kept last may be kept again: it means something else by now. */
   const forget = useCallback(() => void (kept.current = ''), []);
   /** The version that is on the screen. */
   const seen = useCallback(() => version.current, []);
-  return { state, refusal, broken, wish, settle, notAnswered, forget, seen };
+  return { state, refusal, broken, wish, settle, settled, forget, seen };
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react';
 import type { SheetLine } from './sheet-lines';
 import type { Book } from './use-book';
-import type { useKeeping } from './use-keeping';
+import { NOBODY_ANSWERS, type useKeeping } from './use-keeping';
 
 /**
  * Keeps lines as what they mean among all the names there are, and only once it is known whether what they name can go in: a
@@ -26,7 +26,7 @@ export function useWish(
     wished.current = [next, vessel, hob];
     if (ready && next === lines) return keepWished();
     void names().then((all) => {
-      if (!all) keeping.notAnswered();
+      if (!all) keeping.settled(NOBODY_ANSWERS);
     });
   };
   /** The same lines may mean more from now on: they are kept once that is known here. */
@@ -34,7 +34,7 @@ export function useWish(
     keeping.forget();
     void again().then((all) => {
       if (all) wished.current = [lines, vessel, hob];
-      else keeping.notAnswered();
+      else keeping.settled(NOBODY_ANSWERS);
     });
   };
   return { wish, wishAnew };

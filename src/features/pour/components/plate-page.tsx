@@ -12,6 +12,7 @@ import { useMissing } from '@/ui/missing';
 import { useTell } from '@/ui/toasts';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
+import { waits } from '@/wire';
 import { WhyFigure } from '@/ui/why';
 import { v7 } from 'uuid';
 import type { Platable } from '../actions';
@@ -121,8 +122,8 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
     amount: plate.amounts[i] ?? l.amount,
   }));
   const put = (lines: typeof now): Promise<boolean> =>
-    keep(async () => {
-      const answer = await keepPlateLines({ id: data.plate.id, seen: plate.version(), lines });
+    keep(async (seen) => {
+      const answer = await keepPlateLines({ id: data.plate.id, seen: seen ?? plate.version(), lines });
       // A price may be kept before the page has come back with the line.
       if (answer.ok) plate.keptAs(answer.version);
       return answer;
@@ -293,12 +294,18 @@ function Answer({ data, plate, ids }: Shown) {
       )}
       <p role="status" className="m-0 small-line">
         {plate.answer?.ok && <span className="small-line cheaper">✓ kept</span>}
+        {waits(plate.answer) && plate.answer?.ok === false && (
+          <span className="quiet">{plate.answer.message}</span>
+        )}
       </p>
-      {plate.answer && !plate.answer.ok && plate.answer.message !== plate.priceTrouble && (
-        <p role="alert" className="trouble">
-          {plate.answer.message}{' '}
-        </p>
-      )}
+      {plate.answer &&
+        !plate.answer.ok &&
+        !waits(plate.answer) &&
+        plate.answer.message !== plate.priceTrouble && (
+          <p role="alert" className="trouble">
+            {plate.answer.message}{' '}
+          </p>
+        )}
       {plate.answer?.ok === false && plate.answer.theirs && (
         <Theirs data={data} plate={plate} theirs={plate.answer.theirs} />
       )}

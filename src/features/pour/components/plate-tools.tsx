@@ -6,20 +6,16 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
-import { TYPED } from '@/wire';
+import { headTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { keepPlateHead, makePlate, putPlateAway } from '../wire';
+import { keepPlateHead, makePlate, PlateHead, putPlateAway } from '../wire';
 
-const Head = z.object({
-  name: z.string().trim().min(1, 'What is the plate called?'),
-  tax: TYPED,
-  target: TYPED,
-});
 const Named = z.object({ name: z.string().trim().min(1, 'What is the plate called?') });
 
 /** What is done to a whole plate: its name, tax and target, a copy, put away. */
@@ -65,7 +61,7 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
 }
 
 function HeadForm({
-  data: { plate },
+  data: { plate, mark },
   version,
   close,
 }: {
@@ -73,29 +69,22 @@ function HeadForm({
   readonly version: () => number;
   readonly close: () => void;
 }) {
-  const words = (x: number | undefined): string => (x === undefined ? '' : String(x));
-  const { form, submit, busy, message } = useKeptForm(
-    Head,
-    { name: plate.name, tax: words(plate.taxPct), target: words(plate.targetFoodCostPct) },
-    async (typed) => {
-      const answer = await keepPlateHead({ id: plate.id, seen: version(), ...typed });
-      if (answer.ok) close();
-      return answer;
-    },
-  );
+  const keeping = useKeptForm(PlateHead, headTyped(plate, mark), async (typed, _form, seen) => {
+    const answer = await keepPlateHead({ id: plate.id, seen: Math.max(seen ?? 0, version()), ...typed });
+    if (answer.ok) close();
+    return answer;
+  });
+  const { form } = keeping;
   return (
     <SidePanel title="Name, tax and target" open close={close}>
-      <KeptForm className="stacked" submit={submit}>
+      <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called' }} />
         <FormField {...{ form, name: 'tax', label: 'Tax in its price, %' }} placeholder="0" />
         <FormField
           {...{ form, name: 'target', label: 'Its food may cost, % of the net price' }}
           placeholder="no target"
         />
-        <Button type="submit" disabled={busy}>
-          Keep it
-        </Button>
-        <Trouble says={message} />
+        <KeepIt of={keeping} />
       </KeptForm>
     </SidePanel>
   );
@@ -104,13 +93,14 @@ function HeadForm({
 /** A plate that was not there. */
 export function NewPlateForm({ like }: { readonly like: string | null }) {
   const router = useRouter();
-  const { form, submit, busy, kept, message } = useKeptForm(Named, { name: '' }, async ({ name }) => {
+  const keeping = useKeptForm(Named, { name: '' }, async ({ name }) => {
     const answer = await makePlate({ name, like });
     if (answer.ok) router.push(`/pour/${answer.value.id}`);
     return answer;
   });
+  const { form, busy, kept, message } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What the plate is called' }} autoFocus />
       <Button type="submit" disabled={busy || kept}>
         {busy || kept ? 'Opening …' : 'Open the plate'}

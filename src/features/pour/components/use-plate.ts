@@ -1,9 +1,11 @@
 import { useEffect, useRef, useState } from 'react';
 import { farOff, readPrice } from '@/core/larder';
 import { type Manner, mannerOf, readAmountOf, toGrams } from '@/core/quantity';
-import type { Reply } from '@/wire';
+import { useUnkept } from '@/ui/unkept';
+import { useSent } from '@/ui/use-sent';
+import { waits, type Reply } from '@/wire';
 import type { PlateData } from '../queries';
-import { keepPlate, type TheirPlate } from '../wire';
+import { keepPlate, PLATE, type TheirPlate } from '../wire';
 
 export interface LiveLine {
   readonly trouble: string | undefined;
@@ -189,21 +191,28 @@ function useKeepPlate(data: PlateData) {
   useEffect(() => {
     version.current = Math.max(version.current, data.version);
   }, [data.version]);
+  const settled = (done: Reply<null, TheirPlate>): void => {
+    if (done.ok) version.current = done.version ?? version.current;
+    setAnswer(done);
+  };
+  useSent(PLATE.kind, data.plate.id, settled);
+  // What was refused stands typed and is kept nowhere.
+  useUnkept(answer?.ok === false && !waits(answer));
   return {
     answer,
     async keep(amounts: readonly string[], menuPrice: string, asBought: ReadonlySet<string>): Promise<void> {
-      const done = await keepPlate({
-        id: data.plate.id,
-        seen: version.current,
-        lines: data.lines.map((line, i) => ({
-          id: line.id,
-          amount: amounts[i] ?? '',
-          ...(asBought.has(line.id) ? { asBought: true } : {}),
-        })),
-        menuPrice,
-      });
-      if (done.ok) version.current = done.version ?? version.current;
-      setAnswer(done);
+      settled(
+        await keepPlate({
+          id: data.plate.id,
+          seen: version.current,
+          lines: data.lines.map((line, i) => ({
+            id: line.id,
+            amount: amounts[i] ?? '',
+            ...(asBought.has(line.id) ? { asBought: true } : {}),
+          })),
+          menuPrice,
+        }),
+      );
     },
     /** The version that is on the screen. */
     version: (): number => version.current,

@@ -30,6 +30,7 @@ export const SAVE = wire<null, TheirTest>()({
   kind: 'test.weigh',
   version: 1,
   body: z.object({ id: ID, typed: Typed }),
+  waits: ({ id, typed }) => ({ thing: id, whole: true, words: `a test of ${typed.parts.length} parts` }),
 });
 export const FINISH = wire<null, TheirTest>()({
   kind: 'test.finish',

@@ -71,7 +71,13 @@ const setTaken = declare({
         : { comesOffTakenPct: takenPct },
     );
     const before = (what === 'stock trim' ? trim : comesOff)?.takenPct ?? 100;
-    return { value: null, what: 'trim taken', subject: id, before, after: pct };
+    return {
+      value: null,
+      what: 'trim taken',
+      subject: id,
+      before: { what, pct: before },
+      after: { what, pct },
+    };
   },
 });
 

@@ -24,7 +24,16 @@ export const Waste = z.object({
   amount: z.string().max(80, 'An amount has at most 80 characters.'),
   reason: z.string().max(400, 'A reason has at most 400 characters.'),
 });
-export const WASTE = wire<{ readonly g: number }>()({ kind: 'stock.waste', version: 1, body: Waste });
+export const WASTE = wire<{ readonly g: number }>()({
+  kind: 'stock.waste',
+  version: 1,
+  body: Waste,
+  waits: ({ ingredient, amount, reason }) => ({
+    thing: ingredient,
+    whole: false,
+    words: `${amount} thrown away: ${reason}`,
+  }),
+});
 
 export const keepBatches = sender(BATCHES);
 export const keepTaken = sender(TAKEN);

@@ -6,6 +6,7 @@ import { refuse, under } from '@/core/trouble';
 import { setKitchenTrim } from '@/db/larder-edits';
 import { declare, Refused } from '@/server/door';
 import { schoolRows } from './queries';
+import { trimmingTyped } from './typed';
 import { TRIMMING } from './wire';
 
 function priceTyped(typed: string, field: string, mark: DecimalMark): string {
@@ -58,19 +59,21 @@ const setTrimming = declare({
       if (trouble)
         throw new Refused({ ...trouble, message: `${row.name} cannot bear it. ${trouble.message}` });
     }
-    const before = {
-      trim: kitchen.trim,
-      wage: kitchen.wagePerHour,
-      energy: kitchen.energyPerKwh,
+    const before: typeof after = {
+      school: kitchen.trim.school,
+      setValuePerKg: kitchen.trim.setValuePerKg,
+      wagePerHour: kitchen.wagePerHour ?? null,
+      electricityPerKwh: kitchen.energyPerKwh.electricity ?? null,
+      gasPerKwh: kitchen.energyPerKwh.gas ?? null,
       learning: kitchen.learning,
-      scale: kitchen.scale,
+      scale: kitchen.scale ?? null,
     };
     return { before, after };
   },
   changes: {
     table: 'kitchen',
     id: (_body, who) => who.kitchenId,
-    theirs: () => Promise.resolve(undefined),
+    theirs: async (_body, { state }) => trimmingTyped((await state()).kitchen),
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
     await setKitchenTrim(sql, kitchenId, after);

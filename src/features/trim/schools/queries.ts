@@ -10,6 +10,7 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
+import { trimmingTyped } from './typed';
 import { pricesIn, type SchoolRow } from './priced';
 
 export interface SchoolsPage {
@@ -70,13 +71,7 @@ export async function schoolsPage(who: Worker): Promise<SchoolsPage> {
   const told = new Set([...reached, ...others.map((r) => r.id)]);
   const inTable = taken.filter((r) => told.has(r.id));
   return {
-    school: kitchen.trim.school,
-    setValue: kitchen.trim.setValuePerKg,
-    wage: kitchen.wagePerHour ?? '',
-    electricity: kitchen.energyPerKwh.electricity ?? '',
-    gas: kitchen.energyPerKwh.gas ?? '',
-    learning: kitchen.learning,
-    scale: kitchen.scale ?? '',
+    ...trimmingTyped(kitchen),
     version: await kitchenVersion(database(), who.kitchenId),
     mayEdit: may(who.role, 'manager'),
     mark: kitchen.decimalMark,

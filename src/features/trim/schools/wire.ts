@@ -15,6 +15,7 @@ export const Trimmed = z.object({
   /** Where the bench scale answers. */
   scale: z.string().max(400, 'An address has at most 400 characters.'),
 });
-export const TRIMMING = wire()({ kind: 'kitchen.trimming', version: 1, body: Trimmed });
+export type Trimmed = z.infer<typeof Trimmed>;
+export const TRIMMING = wire<null, Trimmed>()({ kind: 'kitchen.trimming', version: 1, body: Trimmed });
 
 export const keepTrimming = sender(TRIMMING);

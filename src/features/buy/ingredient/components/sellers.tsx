@@ -7,7 +7,9 @@ import { useFigures } from '@/ui/figures';
 import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
-import { keepSetting, keepWeighing } from '../wire';
+import { AwayList } from '@/ui/away-list';
+import { keepSetting, keepWeighing, putArticleAway } from '../wire';
+import { AnotherArticle, ArticleTools } from './article-panel';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
 import { SheetTable } from '@/ui/sheet-table';
@@ -21,11 +23,12 @@ export function Sellers({ page }: { page: IngredientPage }) {
   const [chosen, choose] = useState(now);
   const costFrom = (boughtAs: string | null): void => {
     choose(boughtAs ?? now);
-    void keep(() => keepSetting({ id: page.id, seen: page.version, boughtAs })).then((ok) => {
+    void keep((seen) => keepSetting({ id: page.id, seen: seen ?? page.version, boughtAs })).then((ok) => {
       if (!ok) choose(now);
     });
   };
-  if (page.sellers.length === 0) return null;
+  const gone = <AwayList rows={page.awayArticles} bringBack={(id) => putArticleAway({ id, away: false })} />;
+  if (page.sellers.length === 0) return page.awayArticles.length === 0 ? null : gone;
   return (
     <section>
       <h2 id="sellers">Who sells it</h2>
@@ -58,7 +61,9 @@ export function Sellers({ page }: { page: IngredientPage }) {
         </tbody>
       </SheetTable>
       <Follows page={page} onFollow={() => costFrom(null)} />
-      <Trouble says={state.message} />
+      <Trouble says={state.message} both={state.both} />
+      <AnotherArticle page={page} />
+      {gone}
     </section>
   );
 }
@@ -117,16 +122,12 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
             describedBy={`weigh-${s.id}`}
             onTyped={() => undefined}
             onDone={(typed) =>
-              void keep(() => keepWeighing({ id: page.id, seen: page.version, article: s.id, typed })).then(
-                (ok) => ok && setOpen(false),
-              )
+              void keep((seen) =>
+                keepWeighing({ id: page.id, seen: seen ?? page.version, article: s.id, typed }),
+              ).then((ok) => ok && setOpen(false))
             }
           />
-          {state.message && (
-            <div id={`weigh-${s.id}`} role="alert" className="trouble">
-              {state.message}
-            </div>
-          )}
+          <Trouble id={`weigh-${s.id}`} as="div" says={state.message} both={state.both} />
         </div>
       )}
     </>
@@ -168,7 +169,7 @@ function Seller({
         </div>
       </td>
       <td className="left">
-        <PackWeighing page={page} seller={s} />
+        <PackWeighing page={page} seller={s} /> <ArticleTools page={page} seller={s} />
       </td>
       <td className="fig">
         <Price seller={s} />

@@ -36,7 +36,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
   const send = (next: Partial<{ by: By; days: string; price: string; per: string }>): void => {
     const wanted = { by, days, price, per, ...next };
     if (wanted.by === 'fixed' && wanted.price.trim() === '') return;
-    void keep(() => keepBasis({ id: page.id, seen: page.version, ...wanted }));
+    void keep((seen) => keepBasis({ id: page.id, seen: seen ?? page.version, ...wanted }));
   };
   return (
     <section>
@@ -75,7 +75,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
           send={send}
         />
       )}
-      <Trouble id="basis-trouble" says={state.message} />
+      <Trouble id="basis-trouble" says={state.message} both={state.both} />
       <Count page={page} />
       <OpenedPack page={page} />
     </section>
@@ -103,13 +103,15 @@ function Count({ page }: { page: IngredientPage }) {
           describedBy="count-trouble"
           disabled={!page.mayEdit}
           onTyped={() => undefined}
-          onDone={(typed) => void keep(() => keepCount({ id: page.id, seen: page.version, typed }))}
+          onDone={(typed) =>
+            void keep((seen) => keepCount({ id: page.id, seen: seen ?? page.version, typed }))
+          }
         />{' '}
         <span className="quiet small-line">
           {page.lastCount ? `counted ${day(page.lastCount.on)}` : 'not counted yet'}
         </span>
       </p>
-      <Trouble id="count-trouble" says={state.message} />
+      <Trouble id="count-trouble" says={state.message} both={state.both} />
     </>
   );
 }
@@ -119,7 +121,7 @@ function OpenedPack({ page }: { page: IngredientPage }) {
   const [chosen, choose] = useState(page.partPack);
   const set = (partPack: typeof chosen): void => {
     choose(partPack);
-    void keep(() => keepSetting({ id: page.id, seen: page.version, partPack })).then((ok) => {
+    void keep((seen) => keepSetting({ id: page.id, seen: seen ?? page.version, partPack })).then((ok) => {
       if (!ok) choose(page.partPack);
     });
   };
@@ -141,7 +143,7 @@ function OpenedPack({ page }: { page: IngredientPage }) {
           }
         />
       ))}
-      <Trouble says={state.message} />
+      <Trouble says={state.message} both={state.both} />
     </fieldset>
   );
 }

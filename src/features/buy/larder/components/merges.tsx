@@ -27,11 +27,13 @@ export function Merges({ page }: { page: LarderPage }) {
           onSubmit={(event) => {
             event.preventDefault();
             if (!from || !into) return;
-            void keep(() => keepMerge({ id: from.id, seen: from.version, into: into.id })).then((ok) => {
-              if (!ok) return;
-              setFrom(undefined);
-              setInto(undefined);
-            });
+            void keep((seen) => keepMerge({ id: from.id, seen: seen ?? from.version, into: into.id })).then(
+              (ok) => {
+                if (!ok) return;
+                setFrom(undefined);
+                setInto(undefined);
+              },
+            );
           }}
         >
           <Combo
@@ -53,7 +55,7 @@ export function Merges({ page }: { page: LarderPage }) {
           </Button>
         </form>
       )}
-      <Trouble says={state.message} />
+      <Trouble says={state.message} both={state.both} />
       {page.merges.length > 0 && (
         <ListGroup as="ul" variant="flush">
           {page.merges.map((m) => (
@@ -71,12 +73,7 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
         {m.name} counts as <b>{m.into}</b>
-        {state.message && (
-          <span role="alert" className="trouble">
-            {' '}
-            {state.message}
-          </span>
-        )}
+        <Trouble as="div" says={state.message} both={state.both} />
       </span>
       {mayEdit && (
         <Button
@@ -84,7 +81,7 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
           size="sm"
           disabled={state.busy}
           aria-label={`Take ${m.name} apart from ${m.into}`}
-          onClick={() => void keep(() => keepApart({ id: m.id, seen: m.version }))}
+          onClick={() => void keep((seen) => keepApart({ id: m.id, seen: seen ?? m.version }))}
         >
           Take apart
         </Button>

@@ -23,7 +23,7 @@ export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet'
   const [by, setBy] = useState<By>(basis.by === 'fixed' ? 'latest' : basis.by);
   const days = basis.by === 'average' ? String(basis.days) : '28';
   const send = (next: By, typed: string): void =>
-    void keep(() => keepUsualBasis({ by: next, days: typed, seen: page.kitchenVersion }));
+    void keep((seen) => keepUsualBasis({ by: next, days: typed, seen: seen ?? page.kitchenVersion }));
   return (
     <Panel as="section" aria-labelledby="usual-basis">
       <h2 id="usual-basis">Which price usually counts</h2>
@@ -58,7 +58,7 @@ export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet'
           days
         </p>
       )}
-      <Trouble id="usual-trouble" says={state.message} />
+      <Trouble id="usual-trouble" says={state.message} both={state.both} />
       <p className="quiet small-line">An ingredient may have a basis of its own: open it to set that.</p>
     </Panel>
   );

@@ -30,7 +30,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
   const router = useRouter();
   const [keep, state] = useKept();
   const { guess } = asked;
-  const { form, submit, busy, message } = useKeptForm(
+  const keeping = useKeptForm(
     Look,
     {
       id: page.list.id,
@@ -44,8 +44,9 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
       return answer;
     },
   );
+  const { form, busy, message } = keeping;
   return (
-    <KeptForm submit={submit}>
+    <KeptForm of={keeping}>
       <h2>Which column is what?</h2>
       <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-end my-3">
         <Heads form={form} heads={asked.heads} />

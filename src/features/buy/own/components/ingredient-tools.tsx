@@ -6,13 +6,14 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
-import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { useFind } from '@/ui/find';
 import type { User } from '@/ui/used-by';
+import { over } from '@/wire';
 import { nameIngredient, putIngredientAway } from '../wire';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is it called in this kitchen?') });
@@ -57,20 +58,24 @@ export function IngredientTools({ of, users }: Props) {
 }
 
 function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () => void }) {
-  const { form, submit, busy, message } = useKeptForm(Named, { name: of.name }, async ({ name }) => {
-    const answer = await nameIngredient({ id: of.id, seen: of.version, name });
-    if (answer.ok) close();
-    return answer;
-  });
+  const keeping = useKeptForm(
+    Named,
+    { name: of.name },
+    async ({ name }, _form, seen) => {
+      const answer = await nameIngredient({ id: of.id, name, ...over(seen) });
+      if (answer.ok) close();
+      return answer;
+    },
+    undefined,
+    { version: of.version },
+  );
+  const { form } = keeping;
   return (
     <SidePanel title="Call it otherwise" open close={close}>
-      <KeptForm className="stacked" submit={submit}>
+      <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
         <p className="quiet small-line m-0">Lines and plates that take it say the new name from then on.</p>
-        <Button type="submit" disabled={busy}>
-          Keep it
-        </Button>
-        <Trouble says={message} />
+        <KeepIt of={keeping} />
       </KeptForm>
     </SidePanel>
   );

@@ -30,14 +30,19 @@ export function NoPrice({
   ingredient,
   name,
   there,
+  says = `${name} has no price yet`,
+  anew = false,
 }: {
   readonly ingredient: string;
   readonly name: string;
   readonly there: () => void;
+  /** What is asked. */
+  readonly says?: string;
+  /** Whether the page is read anew with it: nothing else stands typed there. */
+  readonly anew?: boolean;
 }) {
-  const { currencySign } = useFigures();
   const suppliers = useSuppliers();
-  const { form, submit, busy, message } = useKeptForm(
+  const keeping = useKeptForm(
     Typed,
     { pack: '', price: '', from: lastFrom, eachWeighs: '' },
     async ({ from, ...typed }) => {
@@ -54,34 +59,53 @@ export function NoPrice({
       return answer.ok || answer.path !== 'name' ? answer : { ...answer, path: 'from' };
     },
     undefined,
-    { anew: false },
+    { anew },
   );
-  const weightless = form.formState.errors.eachWeighs !== undefined || form.getValues('eachWeighs') !== '';
+  const { form, busy, message } = keeping;
   return (
-    <KeptForm className="first-price" submit={submit}>
-      <legend className="fs-6 mb-1">{name} has no price yet</legend>
+    <KeptForm className="first-price" of={keeping}>
+      <legend className="fs-6 mb-1">{says}</legend>
       <div className="d-flex flex-wrap gap-2 align-items-start">
-        <FormField
-          {...{ form, name: 'pack', label: 'a pack of', called: `${name}, a pack holds` }}
-          placeholder="5 kg"
-        />
-        <FormField
-          {...{ form, name: 'price', label: `${currencySign} a pack`, called: `${name}, price of a pack` }}
-          placeholder="11.00"
-        />
-        <From form={form} name={name} suppliers={suppliers} />
-        {weightless && (
-          <FormField
-            {...{ form, name: 'eachWeighs', label: 'one weighs', called: `${name}, one weighs` }}
-            placeholder="180 g"
-          />
-        )}
+        <Fields form={form} name={name} suppliers={suppliers} />
         <Button type="submit" variant="outline-primary" className="mt-4" disabled={busy}>
           Keep the price
         </Button>
       </div>
       <Trouble says={message} />
     </KeptForm>
+  );
+}
+
+/** The pack, what it costs, whose it is, and what one weighs where the pack says only how many. */
+function Fields({
+  form,
+  name,
+  suppliers,
+}: {
+  readonly form: TheForm;
+  readonly name: string;
+  readonly suppliers: ReturnType<typeof useSuppliers>;
+}) {
+  const { currencySign } = useFigures();
+  const weightless = form.formState.errors.eachWeighs !== undefined || form.getValues('eachWeighs') !== '';
+  return (
+    <>
+      <FormField
+        {...{ form, name: 'pack', label: 'a pack of', called: `${name}, a pack holds` }}
+        placeholder="5 kg"
+      />
+      <FormField
+        {...{ form, name: 'price', label: `${currencySign} a pack`, called: `${name}, price of a pack` }}
+        placeholder="11.00"
+      />
+      <From form={form} name={name} suppliers={suppliers} />
+      {weightless && (
+        <FormField
+          {...{ form, name: 'eachWeighs', label: 'one weighs', called: `${name}, one weighs` }}
+          placeholder="180 g"
+        />
+      )}
+    </>
   );
 }
 

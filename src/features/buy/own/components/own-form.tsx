@@ -27,6 +27,16 @@ const NOTHING = {
   alcoholVolPct: '',
 };
 
+const NEW: OwnTyped = {
+  name: '',
+  role: 'piece',
+  label: NOTHING,
+  allergens: [],
+  eachUnit: 'each',
+  eachWeighs: '',
+  usable: '',
+};
+
 /** An ingredient that no starting point is like, out of the table on its packet. */
 export function OwnForm({
   name,
@@ -36,17 +46,9 @@ export function OwnForm({
   readonly kept: (name: string, id: string) => void;
 }) {
   const tell = useTell();
-  const { form, submit, busy, message } = useKeptForm(
+  const keeping = useKeptForm(
     OwnTyped,
-    {
-      name: name.charAt(0).toUpperCase() + name.slice(1),
-      role: 'piece' as const,
-      label: NOTHING,
-      allergens: [],
-      eachUnit: 'each',
-      eachWeighs: '',
-      usable: '',
-    },
+    { ...NEW, name: name.charAt(0).toUpperCase() + name.slice(1) },
     async (typed) => {
       const answer = await makeOwn(typed);
       if (answer.ok) {
@@ -58,8 +60,9 @@ export function OwnForm({
     undefined,
     { anew: false },
   );
+  const { form, busy, message } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What it is called here' }} autoFocus />
       <Form.Group controlId="own-role">
         <Form.Label>In the pot it is</Form.Label>

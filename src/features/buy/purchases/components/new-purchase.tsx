@@ -24,7 +24,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
   const invoice = useInvoice(page);
   const { found, goOn, forget } = invoice;
   return (
-    <KeptForm submit={(event) => void invoice.send(event as FormEvent)}>
+    <KeptForm of={{ submit: (event) => void invoice.send(event as FormEvent) }}>
       <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'Write an invoice down'}</h1>
       <p className="lead-line">
         {page.corrects

@@ -17,7 +17,8 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
         <div>
           <h1>Purchases</h1>
           <p className="lead-line">
-            Every invoice as it came. It sets prices and fills the store; it changes only by a credit note.
+            Every invoice as it came. It sets prices and fills the store; a credit note corrects it, and one
+            entered wrong is taken back.
           </p>
         </div>
         <FromSupplier list={list} />
@@ -90,6 +91,7 @@ function Purchases({ list }: { readonly list: PurchaseList }) {
                 {p.number}
               </Link>
               {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
+              {p.withdrawn && <span className="dearer"> taken back</span>}
             </td>
             <td className="left fig">{day(p.on)}</td>
             <td className="fig">{p.lines}</td>

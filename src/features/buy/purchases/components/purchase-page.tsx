@@ -3,6 +3,7 @@
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useFigures } from '@/ui/figures';
+import { TakePurchaseBack } from './take-purchase-back';
 import type { PurchaseView, PurchaseViewLine } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
 
@@ -18,7 +19,12 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
           </h1>
           <WhereFrom view={view} />
         </div>
-        {view.mayEdit && view.kind === 'invoice' && (
+        {view.mayEdit && (
+          <span className="ms-auto">
+            <TakePurchaseBack view={view} />
+          </span>
+        )}
+        {view.mayEdit && view.kind === 'invoice' && view.withdrawnOn === undefined && (
           <Link
             prefetch={false}
             href={`/buy/purchases/new?corrects=${view.id}`}

@@ -6,6 +6,7 @@ import Stack from 'react-bootstrap/Stack';
 import { z } from 'zod';
 import { AwayList } from '@/ui/away-list';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { SheetTable } from '@/ui/sheet-table';
 import { SidePanel } from '@/ui/side-panel';
@@ -13,6 +14,7 @@ import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import { useKeptForm } from '@/ui/use-kept-form';
+import { over } from '@/wire';
 import { keepSupplier, putSupplierAway } from '../wire';
 import type { SupplierRow, SuppliersPage } from '../queries';
 
@@ -136,26 +138,26 @@ function SupplierForm({
   readonly supplier: SupplierRow | undefined;
   readonly close: () => void;
 }) {
-  const { form, submit, busy, message } = useKeptForm(
+  const keeping = useKeptForm(
     Typed,
     { name: supplier?.name ?? '', priceList: supplier?.priceList ?? '' },
-    async (typed) => {
-      const answer = await keepSupplier({ id: supplier?.id ?? null, ...typed });
+    async (typed, _form, seen) => {
+      const answer = await keepSupplier({ id: supplier?.id ?? null, ...typed, ...over(seen) });
       if (answer.ok) close();
       return answer;
     },
+    undefined,
+    { version: supplier?.version },
   );
+  const { form } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What the supplier is called' }} autoFocus />
       <FormField
         {...{ form, name: 'priceList', label: 'Where its price list is fetched' }}
         placeholder="https://… or nothing"
       />
-      <Button type="submit" disabled={busy}>
-        Keep it
-      </Button>
-      <Trouble says={message} />
+      <KeepIt of={keeping} />
     </KeptForm>
   );
 }

@@ -1,9 +1,10 @@
 import fs from 'node:fs';
 import { emptyDatabase } from '../../../../../tests/helpers/reset';
 import { freshDatabase } from '../../../../../tests/helpers/test-database';
-import { migrate } from '../../../../db/migrate';
-import { everybodyOf, secretsOf } from '../../../../db/people';
-import { readKitchenFrom } from '../../../../db/read-kitchen';
+import type { KitchenFile } from '../../../../core/kitchen-file';
+import { migrate, newestSchema } from '../../../../db/migrate';
+import { everybodyOf, leave, secretsOf } from '../../../../db/people';
+import { readKitchenFrom, readWithHistory } from '../../../../db/read-kitchen';
 import { openPool, type Pool } from '../../../../db/sql';
 import { isSecret } from '../../../../server/passwords';
 import { beginKitchen, canBegin } from '../service';
@@ -129,4 +130,40 @@ test('what is typed is checked: a currency, a zone and a locale that there are',
   expect(paths({ zone: 'Nowhere/Land' })).toEqual(['zone']);
   expect(paths({ locale: '!!' })).toEqual(['locale']);
   expect(paths({ name: 'x'.repeat(121), password: '12345678' })).toEqual(['name', 'password']);
+});
+
+test('a kitchen moves in with its history; whoever left it may begin it here, and what cannot be taken leaves nothing', async () => {
+  const there = await begun({ begins: 'demo' });
+  const reader = (await everybodyOf(pool, there.kitchenId)).find((p) => p.role === 'reader');
+  if (!reader) throw new Error('nobody reads');
+  await leave(pool, there.kitchenId, reader.id, new Date('2026-03-14T12:00:00Z'));
+  const file = await readWithHistory(pool, there.kitchenId, newestSchema());
+  const moved = async (of: KitchenFile) => {
+    await emptyDatabase(fresh.url);
+    return beginKitchen({
+      ...typed,
+      begins: 'file',
+      file: JSON.stringify(of),
+      manager: reader.name.toUpperCase(),
+    });
+  };
+  const older = { ...file, history: { schema: 20, tables: file.history?.tables ?? {} } };
+  expect(await moved(older)).toMatchObject({ ok: false, path: 'file' });
+  expect(await moved({ ...file, plates: file.plates.slice(1) })).toMatchObject({
+    ok: false,
+    path: 'file',
+    message: 'Its history is not of the kitchen that stands in it. Nothing was taken in.',
+  });
+  expect(await canBegin()).toBe(true);
+
+  expect(await moved(file)).toMatchObject({ ok: true, managerId: reader.id });
+  const people = await everybodyOf(pool, there.kitchenId);
+  expect(people.find((p) => p.id === reader.id)).toMatchObject({
+    name: reader.name,
+    role: 'manager',
+    leftAt: null,
+  });
+  expect(
+    await isSecret((await secretsOf(pool, there.kitchenId, reader.id))?.password ?? '', typed.password),
+  ).toBe(true);
 });

@@ -48,17 +48,14 @@ export function FirstVisit() {
 
 function Beginning({ places }: { readonly places: Places }) {
   const router = useRouter();
-  const { form, submit, busy, kept, message } = useKeptForm(
-    FirstTyped,
-    { ...NOTHING, ...places.here },
-    async (typed) => {
-      const answer = await openKitchen(typed);
-      if (answer.ok) router.push('/pot');
-      return answer;
-    },
-  );
+  const keeping = useKeptForm(FirstTyped, { ...NOTHING, ...places.here }, async (typed) => {
+    const answer = await openKitchen(typed);
+    if (answer.ok) router.push('/pot');
+    return answer;
+  });
+  const { form, busy, kept, message } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <Row className="g-3 my-1">
         <Col sm={8}>
           <FormField {...{ form, name: 'name', label: 'What the kitchen is called' }} autoFocus />
@@ -101,7 +98,7 @@ function Beginning({ places }: { readonly places: Places }) {
 
 const WhichCups = ({ form }: { readonly form: TheForm }) => (
   <Form.Group controlId="units">
-    <Form.Label>Cups, spoons and pints</Form.Label>
+    <Form.Label>Amounts, cups and spoons</Form.Label>
     <Form.Select {...form.register('units')}>
       {(['metric', 'us', 'imperial'] satisfies Cups[]).map((of) => (
         <option key={of} value={of}>

@@ -1,20 +1,22 @@
 'use client';
 
-import Button from 'react-bootstrap/Button';
 import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
+import { over } from '@/wire';
 import { useAlive } from '@/ui/alive';
+import { TheirsOf } from '@/ui/both-sides';
 import type { Choice } from '@/ui/combo';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { Chosen } from '../../components/chosen';
 import { placesHere, type Places } from '../../first/components/places';
 import type { HousePage } from '../../queries';
-import { keepSettings, SettingsTyped } from '../wire';
+import { useFigures } from '@/ui/figures';
+import { BESIDE, keepSettings, SettingsTyped } from '../wire';
 
 type TheForm = UseFormReturn<SettingsTyped>;
 
@@ -34,17 +36,19 @@ const withOwn = (list: readonly Choice[], id: string): readonly Choice[] =>
 
 function SettingsForm({ page, places }: { readonly page: HousePage; readonly places: Places }) {
   const { settings } = page;
-  const { form, submit, busy, kept, message, question } = useKeptForm(
+  const keeping = useKeptForm(
     SettingsTyped,
     settings,
-    (typed) => keepSettings({ seen: page.version, ...typed }),
+    (typed, _form, seen) => keepSettings({ ...typed, ...over(seen) }),
     ({ currency }) =>
       currency === settings.currency
         ? undefined
         : `Every price stays the figure it is, and is read as ${currency} from now on. Is that meant?`,
+    { version: page.version },
   );
+  const { form } = keeping;
   return (
-    <KeptForm submit={submit}>
+    <KeptForm of={keeping}>
       <Row className="g-3">
         <Col sm={6}>
           <FormField
@@ -77,19 +81,101 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           />
         </Col>
         <NewPlates form={form} page={page} />
+        <HouseRules form={form} page={page} />
       </Row>
-      {page.mayEdit && (
-        <Button type="submit" className="mt-3" disabled={busy}>
-          {question ? 'It is meant: keep it' : 'Keep it'}
-        </Button>
-      )}
-      {kept && (
-        <span role="status" className="small-line cheaper ms-2">
-          ✓ kept
-        </span>
-      )}
-      <Trouble says={message ?? question} />
+      {page.mayEdit && <KeepIt of={keeping} className="mt-3" />}
     </KeptForm>
+  );
+}
+
+const LAYER_WORDS = {
+  energy: 'energy',
+  hands: 'hands',
+  packaging: 'packaging',
+} as const;
+/** Of a week that begins on a Monday, in the words of the browser. */
+const weekday = (n: number, locale: string): string =>
+  new Intl.DateTimeFormat(locale, { weekday: 'short', timeZone: 'UTC' }).format(Date.UTC(2024, 0, n));
+
+/** What is looked at and kept to here: units, layers, limits for cooling, closed days. */
+function HouseRules({ form, page }: { readonly form: TheForm; readonly page: HousePage }) {
+  const fixed = !page.mayEdit;
+  return (
+    <>
+      <Col sm={6}>
+        <Form.Group controlId="shown-in">
+          <Form.Label>Amounts are shown in</Form.Label>
+          <Form.Select disabled={fixed} {...form.register('shownIn')}>
+            <option value="metric">kilos and litres</option>
+            <option value="us">pounds and US quarts</option>
+            <option value="imperial">pounds and imperial pints</option>
+          </Form.Select>
+          <Form.Text>What they cost stays said a kilo and a litre.</Form.Text>
+          <TheirsOf form={form} name="shownIn" />
+        </Form.Group>
+      </Col>
+      <Col sm={6}>
+        <fieldset disabled={fixed}>
+          <legend className="form-label">Shown beside the ingredients</legend>
+          {BESIDE.map((layer) => (
+            <Form.Check
+              key={layer}
+              inline
+              id={`layer-${layer}`}
+              label={LAYER_WORDS[layer]}
+              value={layer}
+              {...form.register('layers')}
+            />
+          ))}
+        </fieldset>
+      </Col>
+      <Col sm={6}>
+        <FormField
+          {...{ form, name: 'cooling', label: 'A pot is cooled to' }}
+          placeholder="21 °C in 2 h; 5 °C in 6 h"
+          disabled={fixed}
+        />
+        <Form.Text>A sheet warns where its chilling takes longer.</Form.Text>
+      </Col>
+      <Closed form={form} fixed={fixed} />
+      <Col sm={12}>
+        <FormField
+          {...{ form, name: 'strainers', label: 'Strainers of your own, and what stays in each' }}
+          placeholder="superbag 60 ml; cone sieve 200 ml"
+          disabled={fixed}
+        />
+        <Form.Text>
+          Said on a sheet as “strain through a superbag”. A ladle is a measure: Buy, Larder.
+        </Form.Text>
+      </Col>
+    </>
+  );
+}
+
+/** Weekdays and single days on which nobody works here. */
+function Closed({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) {
+  const { locale } = useFigures();
+  return (
+    <Col sm={6}>
+      <fieldset disabled={fixed}>
+        <legend className="form-label">Closed on</legend>
+        {[1, 2, 3, 4, 5, 6, 7].map((n) => (
+          <Form.Check
+            key={n}
+            inline
+            id={`closed-${n}`}
+            label={weekday(n, locale)}
+            value={String(n)}
+            {...form.register('weekdays')}
+          />
+        ))}
+      </fieldset>
+      <FormField
+        {...{ form, name: 'days', label: 'and on single days', hideLabel: true }}
+        placeholder="2026-12-25, 2026-12-26"
+        disabled={fixed}
+      />
+    </Col>
   );
 }
 
@@ -117,6 +203,7 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
           <option value="own work">their own work: tests, waste, kept costings</option>
           <option value="recipes and prices">recipes, plates and prices too</option>
         </Form.Select>
+        <TheirsOf form={form} name="cooks" />
       </Form.Group>
     </Col>
   </>

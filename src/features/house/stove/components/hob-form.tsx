@@ -6,12 +6,15 @@ import Form from 'react-bootstrap/Form';
 import type { UseFormReturn } from 'react-hook-form';
 import { readNumber } from '@/core/quantity';
 import { netKwByBoiling, netKwByLabel } from '@/core/stove';
+import { TheirsOf } from '@/ui/both-sides';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { HobRow, StovePage } from '../queries';
+import { over } from '@/wire';
 import { HobTyped, keepHob } from '../wire';
 
 type TheForm = UseFormReturn<HobTyped>;
@@ -27,13 +30,20 @@ export function HobForm({
   readonly row: HobRow | undefined;
   readonly close: () => void;
 }) {
-  const { form, submit, busy, message } = useKeptForm(HobTyped, row?.typed ?? NEW, async (typed) => {
-    const answer = await keepHob({ id: row?.id ?? null, ...typed });
-    if (answer.ok) close();
-    return answer;
-  });
+  const keeping = useKeptForm(
+    HobTyped,
+    row?.typed ?? NEW,
+    async (typed, _form, seen) => {
+      const answer = await keepHob({ id: row?.id ?? null, ...typed, ...over(seen) });
+      if (answer.ok) close();
+      return answer;
+    },
+    undefined,
+    { version: row?.version },
+  );
+  const { form } = keeping;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What it is called' }} />
       <Form.Group controlId="hob-fuel">
         <Form.Label>It burns</Form.Label>
@@ -41,6 +51,7 @@ export function HobForm({
           <option value="gas">gas</option>
           <option value="electricity">electricity</option>
         </Form.Select>
+        <TheirsOf form={form} name="fuel" />
       </Form.Group>
       <FormField {...{ form, name: 'netKw', label: 'kW that reach the pot' }} placeholder="no limit" />
       <ByKind form={form} page={page} />
@@ -54,10 +65,8 @@ export function HobForm({
         label="under a hood that pulls the steam away"
         {...form.register('draught')}
       />
-      <Button type="submit" disabled={busy}>
-        Keep it
-      </Button>
-      <Trouble says={message} />
+      <TheirsOf form={form} name="draught" say={(is) => (is === true ? 'under a hood' : 'no hood')} />
+      <KeepIt of={keeping} />
     </KeptForm>
   );
 }

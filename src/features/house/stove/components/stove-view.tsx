@@ -97,13 +97,13 @@ function Vessels({ page, open }: Listed) {
 }
 
 function VesselLine({ v, page, open }: Listed & { readonly v: VesselRow }) {
-  const { bare } = useFigures();
+  const { litres } = useFigures();
   return (
     <tr>
       <td>{v.typed.name}</td>
       <td className="left small-line">{v.says}</td>
-      <td className="fig">{bare(v.brimMl / 1000, 1)} l</td>
-      <td className="fig">{bare(v.fullMl / 1000, 1)} l</td>
+      <td className="fig">{litres(v.brimMl)}</td>
+      <td className="fig">{litres(v.fullMl)}</td>
       <td className="left small-line">
         <UsedBy by={v.users} lead="" most={2} />
       </td>

@@ -8,14 +8,17 @@ import Row from 'react-bootstrap/Row';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
 import { readNumber } from '@/core/quantity';
 import { vesselByWater } from '@/core/stove';
+import { TheirsOf } from '@/ui/both-sides';
 import { Combo, type Choice } from '@/ui/combo';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { useSearch } from '@/ui/use-search';
 import type { StovePage, VesselRow } from '../queries';
+import { over } from '@/wire';
 import { keepVessel, VesselTyped } from '../wire';
 
 type TheForm = UseFormReturn<VesselTyped>;
@@ -50,16 +53,23 @@ export function VesselForm({
   readonly row: VesselRow | undefined;
   readonly close: () => void;
 }) {
-  const { form, submit, busy, message } = useKeptForm(VesselTyped, row?.typed ?? NEW, async (typed) => {
-    const answer = await keepVessel({ id: row?.id ?? null, ...typed });
-    if (answer.ok) close();
-    return answer;
-  });
+  const keeping = useKeptForm(
+    VesselTyped,
+    row?.typed ?? NEW,
+    async (typed, _form, seen) => {
+      const answer = await keepVessel({ id: row?.id ?? null, ...typed, ...over(seen) });
+      if (answer.ok) close();
+      return answer;
+    },
+    undefined,
+    { version: row?.version },
+  );
+  const { form } = keeping;
   const shape = useWatch({ control: form.control, name: 'shape' });
   const round = shape === 'round';
   const ruler = round ? ROUND : BOX;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       {!row && <Like form={form} page={page} />}
       <FormField {...{ form, name: 'name', label: 'What it is called' }} />
       <Form.Group controlId="vessel-shape">
@@ -68,6 +78,7 @@ export function VesselForm({
           <option value="round">round: a pot, a pan</option>
           <option value="box">a box: a tray, a bratt pan</option>
         </Form.Select>
+        <TheirsOf form={form} name="shape" />
       </Form.Group>
       <Row className="g-2">
         {ruler.map(([name, label]) => (
@@ -88,10 +99,7 @@ export function VesselForm({
           <FormField {...{ form, name: 'empty', label: 'weighs empty' }} placeholder="not weighed" />
         </Col>
       </Row>
-      <Button type="submit" disabled={busy}>
-        Keep it
-      </Button>
-      <Trouble says={message} />
+      <KeepIt of={keeping} />
     </KeptForm>
   );
 }

@@ -46,34 +46,31 @@ function useNewSheet(page: NewSheetPage) {
     list.find((c) => c.id === id) ?? list.find((c) => c.id.startsWith('own:'));
   const [vessel, setVessel] = useState(named(page.vessels, like?.vessel));
   const [hob, setHob] = useState(named(page.hobs, like?.hob));
-  const { form, submit, busy, kept, message } = useKeptForm(
-    Typed,
-    { name: '', lines: '' },
-    async ({ name, lines }) => {
-      if (!vessel || !hob)
-        return {
-          ok: false,
-          path: '',
-          message: `Choose ${vessel ? 'what it stands on' : 'the vessel it is cooked in'}: yours, or one as they usually are.`,
-        };
-      const answer = await makeSheet({
-        name,
-        vessel: stoodAs(vessel),
-        hob: stoodAs(hob),
-        like: like?.id ?? null,
-        lines,
-      });
-      if (answer.ok) router.push(`/pot/${answer.value.id}`);
-      return answer;
-    },
-  );
-  return { vessel, setVessel, hob, setHob, form, submit, busy: busy || kept, message };
+  const keeping = useKeptForm(Typed, { name: '', lines: '' }, async ({ name, lines }) => {
+    if (!vessel || !hob)
+      return {
+        ok: false,
+        path: '',
+        message: `Choose ${vessel ? 'what it stands on' : 'the vessel it is cooked in'}: yours, or one as they usually are.`,
+      };
+    const answer = await makeSheet({
+      name,
+      vessel: stoodAs(vessel),
+      hob: stoodAs(hob),
+      like: like?.id ?? null,
+      lines,
+    });
+    if (answer.ok) router.push(`/pot/${answer.value.id}`);
+    return answer;
+  });
+  return { vessel, setVessel, hob, setHob, keeping, busy: keeping.busy || keeping.kept };
 }
 
 /** A pot sheet that was not there: what it is called, what it stands in and on, and the lines there are already. */
 export function NewSheet({ page }: { readonly page: NewSheetPage }) {
   const { like } = page;
-  const { vessel, setVessel, hob, setHob, form, submit, busy, message } = useNewSheet(page);
+  const { vessel, setVessel, hob, setHob, keeping, busy } = useNewSheet(page);
+  const { form, message } = keeping;
   return (
     <>
       <h1>{like ? `A copy of ${like.name}` : 'A new pot'}</h1>
@@ -82,7 +79,7 @@ export function NewSheet({ page }: { readonly page: NewSheetPage }) {
           ? 'With all its steps; from then on they go their own ways.'
           : 'Its steps are said on the sheet, one after the other.'}
       </p>
-      <KeptForm submit={submit}>
+      <KeptForm of={keeping}>
         <Row className="g-3 mt-1" style={{ maxWidth: '52rem' }}>
           <Col sm={12}>
             <FormField

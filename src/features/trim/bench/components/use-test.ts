@@ -1,8 +1,10 @@
 import { useCallback, useRef, useState } from 'react';
 import type { WrittenTest } from '@/core/bench';
 import type { TestPage } from '../queries';
-import { keepTest, keepWeighing, type TestTyped, type TheirTest } from '../wire';
-import { noAnswer, type No, type Reply } from '@/wire';
+import { useUnkept } from '@/ui/unkept';
+import { useSent } from '@/ui/use-sent';
+import { keepTest, keepWeighing, SAVE, type TestTyped, type TheirTest } from '../wire';
+import { noAnswer, waits, type No, type Reply } from '@/wire';
 
 /** What of a test is typed, out of how it is kept. */
 export const typedFrom = ({
@@ -31,6 +33,8 @@ export interface Refusal {
   readonly message: string;
   readonly path: string;
   readonly theirs?: TheirTest | undefined;
+  /** Kept in this browser for now. */
+  readonly here: boolean;
 }
 
 const refusalOf = (no: No<TheirTest>): Refusal => ({
@@ -38,6 +42,7 @@ const refusalOf = (no: No<TheirTest>): Refusal => ({
     no.code === 'no-answer' ? noAnswer('what you weighed stands here and can be kept again') : no.message,
   path: no.path.replace(/^typed\./, ''),
   theirs: no.theirs,
+  here: waits(no),
 });
 
 /**
@@ -84,13 +89,16 @@ function useWrites(page: TestPage, first: TestTyped) {
   const send = useCallback(async (): Promise<void> => {
     setSaved('keeping');
     let ok = true;
+    let here = false;
     while (next.current && ok) {
       const wanted = next.current;
       next.current = null;
-      ok = settle(await keepWeighing({ id, seen: version.current, typed: wanted }));
+      const answer = await keepWeighing({ id, seen: version.current, typed: wanted });
+      here = waits(answer);
+      ok = settle(answer) || here;
       if (!ok) last.current = '';
     }
-    setSaved(ok ? 'kept' : 'idle');
+    setSaved(ok && !here ? 'kept' : 'idle');
     busy.current = null;
   }, [id, settle, version]);
 
@@ -107,7 +115,7 @@ function useWrites(page: TestPage, first: TestTyped) {
   );
 
   const settled = useCallback(() => busy.current, []);
-
+  useSent(SAVE.kind, id, settle);
   /** What somebody else kept stands here now. */
   const takenAs = useCallback(
     (typed: TestTyped, at: number): void => {
@@ -133,6 +141,8 @@ function useWrites(page: TestPage, first: TestTyped) {
 /** The version that the next write has seen, and why the last one was refused. */
 function useAnswers(first: number) {
   const [refusal, setRefusal] = useState<Refusal | null>(null);
+  // What was refused stands typed and is kept nowhere; what waits for the network is kept in this browser.
+  useUnkept(refusal !== null && !refusal.here);
   const version = useRef(first);
 
   const settle = useCallback((answer: Reply<null, TheirTest>): boolean => {

@@ -204,14 +204,14 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
           disabled={!page.mayEdit}
           onTyped={() => undefined}
           onDone={(typed) =>
-            void keep(() =>
-              keepBatches({ id: ask.recipe, seen: page.recipeVersions[ask.recipe] ?? 1, typed }),
+            void keep((seen) =>
+              keepBatches({ id: ask.recipe, seen: seen ?? page.recipeVersions[ask.recipe] ?? 1, typed }),
             )
           }
           unit="a week"
         />
       </span>
-      <Trouble id={`batches-${ask.recipe}`} as="div" says={state.message} />
+      <Trouble id={`batches-${ask.recipe}`} as="div" says={state.message} both={state.both} />
     </div>
   );
 }
@@ -225,7 +225,9 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
   const set = (to: number): void => {
     const from = readSupply(f.supply);
     const what = from?.is === 'trim' ? ('stock trim' as const) : ('by-product' as const);
-    void keep(() => keepTaken({ id: from && 'id' in from ? from.id : '', what, seen: f.version, pct: to }));
+    void keep((seen) =>
+      keepTaken({ id: from && 'id' in from ? from.id : '', what, seen: seen ?? f.version, pct: to }),
+    );
   };
   const counted = Math.round(f.taken * 100);
   return (
@@ -265,7 +267,7 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
       {f.perKg === 0 && over > 0 && (
         <div className="quiet small-line">It is free, so nothing of it is lost with it.</div>
       )}
-      <Trouble as="div" says={state.message} />
+      <Trouble as="div" says={state.message} both={state.both} />
     </>
   );
 }

@@ -2,7 +2,6 @@
 
 import { Panel } from '@/ui/panel';
 import { useState } from 'react';
-import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import ListGroup from 'react-bootstrap/ListGroup';
 import { useController } from 'react-hook-form';
@@ -11,8 +10,10 @@ import type { Found } from '@/ui/find';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
 import { useKeptForm } from '@/ui/use-kept-form';
+import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
+import { waits } from '@/wire';
 import { keepWaste, Waste } from '../wire';
 import type { FlowPage } from '../queries';
 
@@ -47,7 +48,7 @@ function useWaste() {
   const whole = thing?.trims === false;
   const kept = useKeptForm(Waste, EMPTY, async (typed, at) => {
     const answer = await keepWaste({ ...typed, part: whole ? 'whole' : typed.part });
-    if (answer.ok) {
+    if (answer.ok || waits(answer)) {
       setThing(undefined);
       at.setValue('ingredient', '');
       at.setValue('amount', '');
@@ -58,11 +59,12 @@ function useWaste() {
 }
 
 function WasteForm() {
-  const { form, submit, busy, kept, message, thing, setThing, whole } = useWaste();
+  const keeping = useWaste();
+  const { form, thing, setThing, whole } = keeping;
   const which = useController({ control: form.control, name: 'ingredient' });
   const wrong = which.fieldState.error?.message;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={keeping}>
       <ChooseIngredient
         label="What was thrown away"
         placeholder="What was it?"
@@ -98,15 +100,7 @@ function WasteForm() {
           <option key={r} value={r} />
         ))}
       </datalist>
-      <Button type="submit" variant="outline-primary" disabled={busy}>
-        Write it down
-      </Button>
-      {kept && (
-        <span role="status" className="small-line cheaper">
-          ✓ written down
-        </span>
-      )}
-      <Trouble says={message} />
+      <KeepIt of={keeping}>Write it down</KeepIt>
     </KeptForm>
   );
 }

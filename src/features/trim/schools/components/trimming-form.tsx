@@ -4,6 +4,7 @@ import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
+import { TheirsOf } from '@/ui/both-sides';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
@@ -53,11 +54,12 @@ export function TrimmingHere({ page }: { readonly page: SchoolsPage }) {
 
 /** What holds for the whole kitchen: its set value, wage and tariffs, how it learns, where its scale is. */
 export function TrimmingForm({ page, trimming }: Props) {
-  const { form, submit, read } = trimming;
+  const { form, read } = trimming;
   const fixed = !page.mayEdit;
   return (
-    <KeptForm className="stacked" submit={submit}>
+    <KeptForm className="stacked" of={trimming}>
       <h2>Trim, hands, energy</h2>
+      <TheirsOf form={form} name="school" say={(is) => SCHOOL_WORDS[is as TrimSchool].name} />
       {FIGURES.map(([name, label, called]) => (
         <FormField key={name} {...{ form, name, label, called }} className="fig" disabled={fixed} />
       ))}
@@ -68,6 +70,7 @@ export function TrimmingForm({ page, trimming }: Props) {
           <option value="ask">waits until a manager accepts it</option>
           <option value="at once">counts as soon as a test is finished</option>
         </Form.Select>
+        <TheirsOf form={form} name="learning" />
       </Form.Group>
       <FormField
         {...{ form, name: 'scale', label: 'The bench scale answers at' }}

@@ -1,6 +1,7 @@
 import { useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { farOff, readPrice } from '@/core/larder';
+import { over } from '@/wire';
 import { useFigures } from '@/ui/figures';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { SchoolsPage } from '../queries';
@@ -43,8 +44,9 @@ export function useTrimming(page: SchoolsPage) {
   const kept = useKeptForm(
     Trimmed,
     { school, setValue, wage, electricity, gas, learning, scale },
-    (typed) => keepTrimming({ seen: page.version, ...typed }),
+    (typed, _form, seen) => keepTrimming({ ...typed, ...over(seen) }),
     (typed) => firstOf(GUARDED, ([field, what]) => farFrom(page, typed, field, what, money)),
+    { version: page.version },
   );
   const now = useWatch({ control: kept.form.control, name: ['school', 'setValue'] });
   const read = readPrice(now[1], page.mark);

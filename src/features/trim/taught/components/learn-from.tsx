@@ -13,10 +13,10 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
   const { season, supplier } = page.learnFrom;
   const send = (next: Partial<TaughtPage['learnFrom']>): void => {
     const wanted = { season, supplier, ...next };
-    void keep(() =>
+    void keep((seen) =>
       learnFrom({
         id: page.id,
-        seen: page.version,
+        seen: seen ?? page.version,
         season: wanted.season ?? null,
         supplier: wanted.supplier ?? null,
       }),
@@ -62,7 +62,7 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
           </Form.Select>
         </label>
       </div>
-      <Trouble says={state.message} />
+      <Trouble says={state.message} both={state.both} />
     </section>
   );
 }

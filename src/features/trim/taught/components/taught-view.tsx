@@ -17,7 +17,7 @@ import { accept } from '../wire';
 import type { FigurePage, TaughtPage } from '../queries';
 import { Dots } from './dots';
 import { LearnFrom } from './learn-from';
-import { MovedList } from './moved-list';
+import { MovedList } from '@/ui/moved-list';
 import { TestsTable } from './tests-table';
 import { WhoPaysHere } from './who-pays-here';
 
@@ -34,7 +34,9 @@ export function TaughtView({
   const waits = page.figures.filter((f) => f.waits);
   const take = async (): Promise<void> => {
     const moved = page.moved;
-    const ok = await keep(() => accept({ id: page.id, seen: page.version, proposed: page.proposed }));
+    const ok = await keep((seen) =>
+      accept({ id: page.id, seen: seen ?? page.version, proposed: page.proposed }),
+    );
     if (ok) setAccepted(moved);
   };
   return (
@@ -46,7 +48,7 @@ export function TaughtView({
           {waits.length > 0 && (
             <Waiting page={page} waits={waits} busy={state.busy} take={() => void take()} />
           )}
-          <Trouble says={state.message} />
+          <Trouble says={state.message} both={state.both} />
           {accepted && (
             <Alert role="region" variant="success" aria-label="What moved">
               <h2>

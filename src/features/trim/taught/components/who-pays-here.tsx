@@ -23,10 +23,10 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
   const send = (next: Partial<{ school: TrimSchool | null; setValue: string; takenPct: string }>): void => {
     const value = next.setValue ?? typed.setValue;
     const taken = next.takenPct ?? typed.takenPct;
-    void keep(() =>
+    void keep((seen) =>
       keepTrim({
         id: page.id,
-        seen: page.version,
+        seen: seen ?? page.version,
         school: next.school === undefined ? (trim.own ?? null) : next.school,
         setValue: value.trim() === '' ? null : next.setValue !== undefined || trim.ownValue ? value : null,
         takenPct: taken.trim() === '' || taken.trim() === '100' ? null : taken,
@@ -62,7 +62,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
           onDone={(takenPct) => send({ takenPct })}
         />
       )}
-      <Trouble id="trim-trouble" says={state.message} />
+      <Trouble id="trim-trouble" says={state.message} both={state.both} />
     </section>
   );
 }
@@ -88,10 +88,10 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
   if (!off) return null;
   const send = (next: { setValue?: string; sold?: boolean }): void => {
     const value = next.setValue ?? (off.ownValue ? off.setValue : '');
-    void keep(() =>
+    void keep((seen) =>
       keepComesOff({
         id: page.id,
-        seen: page.version,
+        seen: seen ?? page.version,
         setValue: value.trim() === '' ? null : value,
         sold: next.sold ?? off.sold,
       }),
@@ -132,7 +132,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         onChange={(event) => send({ sold: event.target.checked })}
         label="somebody buys it at that: money back, whatever the school"
       />
-      <Trouble id="off-trouble" says={state.message} />
+      <Trouble id="off-trouble" says={state.message} both={state.both} />
     </section>
   );
 }

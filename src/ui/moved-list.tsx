@@ -2,7 +2,7 @@
 
 import Table from 'react-bootstrap/Table';
 import type { Moved } from '@/core/taught';
-import { useFigures } from '@/ui/figures';
+import { useFigures } from './figures';
 
 /** What moves, from what to what: largest share first. */
 export function MovedList({ moved, when }: { readonly moved: readonly Moved[]; readonly when: string }) {

@@ -1,0 +1,64 @@
+import type { KitchenFile } from './schema';
+
+const idsOf = (list: readonly { readonly id: string }[]): ReadonlySet<string> =>
+  new Set(list.map((x) => x.id));
+
+/**
+ * A kitchen without what was put away: whatever happened to that is left out as well, and who has left is named nowhere. What stands
+ * in a file has to stand by itself; what is put away goes along with the history.
+ */
+export function ofWhatStands(file: KitchenFile): KitchenFile {
+  const [ingredients, articles, suppliers, people] = [
+    idsOf(file.ingredients),
+    idsOf(file.articles),
+    idsOf(file.suppliers),
+    idsOf(file.people),
+  ];
+  const here = (ids: ReadonlySet<string>, id: string | undefined): string | undefined =>
+    id !== undefined && ids.has(id) ? id : undefined;
+  const bought = file.purchases.flatMap((p) => {
+    if (!suppliers.has(p.supplier)) return [];
+    const lines = p.lines.filter((l) => l.is !== 'goods' || articles.has(l.article));
+    if (!lines.some((l) => l.is === 'goods') && p.lines.some((l) => l.is === 'goods')) return [];
+    return [
+      {
+        ...p,
+        lines: lines.map((l) => (l.is === 'goods' ? { ...l, inPlaceOf: here(articles, l.inPlaceOf) } : l)),
+      },
+    ];
+  });
+  const all = idsOf(bought);
+  const purchases = bought.filter((p) => p.corrects === undefined || all.has(p.corrects));
+  const kept = idsOf(purchases);
+  return {
+    ...file,
+    ingredients: file.ingredients.map((i) => ({
+      ...i,
+      boughtAs: here(articles, i.boughtAs),
+      mergedInto: here(ingredients, i.mergedInto),
+      ...(i.learnFrom
+        ? { learnFrom: { ...i.learnFrom, supplier: here(suppliers, i.learnFrom.supplier) } }
+        : {}),
+    })),
+    purchases,
+    counts: file.counts.filter((c) => ingredients.has(c.ingredient)),
+    wastes: file.wastes
+      .filter((w) => ingredients.has(w.ingredient))
+      .map((w) => ({ ...w, by: here(people, w.by) })),
+    tests: file.tests
+      .filter(
+        (t) =>
+          ingredients.has(t.ingredient) &&
+          [...t.parts, ...(t.second?.parts ?? [])].every(
+            (p) => p.product === undefined || ingredients.has(p.product),
+          ),
+      )
+      .map((t) => ({
+        ...t,
+        by: here(people, t.by),
+        purchase: here(kept, t.purchase),
+        supplier: here(suppliers, t.supplier),
+        ...(t.leftOut ? { leftOut: { ...t.leftOut, by: here(people, t.leftOut.by) } } : {}),
+      })),
+  };
+}

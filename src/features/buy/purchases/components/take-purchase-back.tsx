@@ -1,0 +1,76 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import type { Moved } from '@/core/taught';
+import { useFigures } from '@/ui/figures';
+import { MovedList } from '@/ui/moved-list';
+import { SidePanel } from '@/ui/side-panel';
+import { useTell } from '@/ui/toasts';
+import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
+import { movesWithout } from '../actions';
+import type { PurchaseView } from '../queries';
+import { takePurchaseBack } from '../wire';
+
+/** Takes an invoice back that was entered wrong, after saying what that moves; or lets it stand again. */
+export function TakePurchaseBack({ view }: { readonly view: PurchaseView }) {
+  const { day } = useFigures();
+  const [moved, setMoved] = useState<readonly Moved[]>();
+  const [open, setOpen] = useState(false);
+  const [keep, state] = useKept();
+  const tell = useTell();
+  const name = `${view.kind === 'invoice' ? 'Invoice' : 'Credit note'} ${view.number}`;
+  const stand = (): void => void keep(() => takePurchaseBack({ id: view.id, back: false }));
+  const ask = (): void => {
+    setOpen(true);
+    void movesWithout(view.id).then(setMoved, () => setMoved([]));
+  };
+  const back = (): void =>
+    void keep(() => takePurchaseBack({ id: view.id, back: true })).then((ok) => {
+      if (!ok) return;
+      setOpen(false);
+      tell(`${name} is taken back.`, stand);
+    });
+  if (view.withdrawnOn !== undefined)
+    return (
+      <span>
+        <b className="dearer">Taken back {day(view.withdrawnOn)}</b>: it counts no more.{' '}
+        <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={stand}>
+          Let it stand again
+        </Button>
+        <Trouble says={state.message} />
+      </span>
+    );
+  return (
+    <>
+      <Button variant="link" size="sm" onClick={ask}>
+        Take it back
+      </Button>
+      {open && (
+        <SidePanel title={`Take ${name} back?`} open close={() => setOpen(false)}>
+          <p>
+            Its prices no longer count and what it brought leaves the store again. It stays here to be seen,
+            and its number can be written down anew.
+          </p>
+          {moved === undefined ? (
+            <p role="status" className="quiet">
+              Working out what that moves …
+            </p>
+          ) : (
+            <MovedList moved={moved} when="would move" />
+          )}
+          <div className="d-flex gap-2">
+            <Button disabled={state.busy} onClick={back}>
+              Take it back
+            </Button>
+            <Button variant="plain" onClick={() => setOpen(false)}>
+              Leave it
+            </Button>
+          </div>
+          <Trouble says={state.message} />
+        </SidePanel>
+      )}
+    </>
+  );
+}

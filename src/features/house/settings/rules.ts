@@ -1,0 +1,126 @@
+import type { HouseRules } from '@/core/kitchen-file';
+import { readAmountOf, type Manner } from '@/core/quantity';
+import { refuse, type Trouble } from '@/core/trouble';
+import { BESIDE, type SettingsTyped } from './wire';
+
+type Read =
+  | { readonly ok: true; readonly rules: HouseRules | null }
+  | { readonly ok: false; readonly trouble: Trouble };
+
+const no = (path: string, message: string, numbers?: Record<string, number>): Read => ({
+  ok: false,
+  trouble: refuse('rule-unread', path, message, numbers).trouble,
+});
+
+/** °C and h that a limit may lie between. */
+const LIMITS = { toC: [0, 60], withinH: [0.1, 24] } as const;
+
+/** “21 °C in 2 h; 5 °C in 6 h” as limits, the warmest first; each colder one later than the one before. */
+function coolingOf(typed: string, manner: Manner): Read {
+  const cooling: { toC: number; withinH: number }[] = [];
+  for (const part of typed.split(';').filter((p) => p.trim() !== '')) {
+    const [, to = '', within = ''] = /^(.+?)\s+(?:with)?in\s+(.+)$/i.exec(part.trim()) ?? [];
+    const [c, h] = [readAmountOf(['temperature'], to, manner), readAmountOf(['time'], within, manner)];
+    if (!c.ok || !h.ok)
+      return no(
+        'cooling',
+        `“${part.trim()}” is no limit for cooling: write it like “21 °C in 2 h”, several with ; between them.`,
+      );
+    const limit = { toC: Number(c.value.value.toFixed(2)), withinH: Number(h.value.value.toFixed(4)) };
+    const [lowC, highC] = LIMITS.toC;
+    const [lowH, highH] = LIMITS.withinH;
+    if (limit.toC < lowC || limit.toC > highC)
+      return no('cooling', `A pot is cooled to between ${lowC} and ${highC} °C, not to ${limit.toC}.`, {
+        value: limit.toC,
+        limit: highC,
+      });
+    if (limit.withinH < lowH || limit.withinH > highH)
+      return no('cooling', `A pot is cooled within ${lowH} to ${highH} h, not ${limit.withinH}.`, {
+        value: limit.withinH,
+        limit: highH,
+      });
+    cooling.push(limit);
+  }
+  if (cooling.length > 4)
+    return no('cooling', `At most 4 limits are kept; these are ${cooling.length}.`, {
+      value: cooling.length,
+      limit: 4,
+    });
+  const sorted = cooling.sort((a, b) => b.toC - a.toC);
+  const odd = sorted.find((l, i) => i > 0 && l.withinH <= (sorted[i - 1]?.withinH ?? 0));
+  if (odd)
+    return no(
+      'cooling',
+      `${odd.toC} °C within ${odd.withinH} h would be reached before a warmer limit: it takes longer to get colder.`,
+    );
+  return { ok: true, rules: sorted.length > 0 ? { cooling: sorted } : null };
+}
+
+const MOST_STRAINERS = 20;
+
+/** “superbag 60 ml; cone sieve 200 ml” as strainers, by their names in small letters. */
+function strainersOf(typed: string, manner: Manner): Read {
+  const strainers: { name: string; clingsMl: number }[] = [];
+  for (const part of typed.split(';').filter((p) => p.trim() !== '')) {
+    const [, called = '', held = ''] = /^(\p{L}[\p{L}\p{N} -]*?)\s+([\d.,].*)$/u.exec(part.trim()) ?? [];
+    const name = called.toLowerCase().replace(/\s+/g, ' ');
+    const read = readAmountOf(['volume'], held, manner);
+    if (name === '' || !read.ok)
+      return no(
+        'strainers',
+        `“${part.trim().slice(0, 60)}” is no strainer: write what it is called and what stays in it, like “superbag 60 ml”, several with ; between them.`,
+      );
+    if (name.length > 40)
+      return no('strainers', `A strainer’s name has at most 40 characters; this has ${name.length}.`, {
+        value: name.length,
+        limit: 40,
+      });
+    const clingsMl = Number(read.value.value.toFixed(3));
+    if (clingsMl > 5000)
+      return no('strainers', `${held} cannot stay in a strainer: at most 5 l.`, {
+        value: clingsMl,
+        limit: 5000,
+      });
+    if (strainers.some((s) => s.name === name)) return no('strainers', `The ${name} stands there twice.`);
+    strainers.push({ name, clingsMl });
+  }
+  if (strainers.length > MOST_STRAINERS)
+    return no('strainers', `At most ${MOST_STRAINERS} strainers are kept; these are ${strainers.length}.`, {
+      value: strainers.length,
+      limit: MOST_STRAINERS,
+    });
+  return { ok: true, rules: strainers.length > 0 ? { strainers } : null };
+}
+
+/** What a house looks at and keeps to, as typed; nothing of it where it is as usual. */
+export function rulesFrom(
+  { layers, strainers, cooling, weekdays, days }: SettingsTyped,
+  manner: Manner,
+): Read {
+  const strained = strainersOf(strainers, manner);
+  if (!strained.ok) return strained;
+  const cooled = coolingOf(cooling, manner);
+  if (!cooled.ok) return cooled;
+  const closed = days.split(/[,;\s]+/).filter((d) => d !== '');
+  const bad = closed.find(
+    (d) => !/^\d{4}-\d{2}-\d{2}$/.test(d) || Number.isNaN(Date.parse(`${d}T00:00:00Z`)),
+  );
+  if (bad !== undefined)
+    return no('days', `“${bad}” is no day: write closed days like 2026-12-25, with commas between them.`);
+  if (closed.length > 400)
+    return no('days', `At most 400 closed days are kept; these are ${closed.length}.`, {
+      value: closed.length,
+      limit: 400,
+    });
+  const rules: HouseRules = {
+    ...(layers.length === BESIDE.length ? {} : { layers: BESIDE.filter((l) => layers.includes(l)) }),
+    ...(strained.rules ?? {}),
+    ...(cooled.rules ?? {}),
+    ...(weekdays.length + closed.length === 0
+      ? {}
+      : {
+          closed: { weekdays: weekdays.map(Number).sort((a, b) => a - b), days: [...new Set(closed)].sort() },
+        }),
+  };
+  return { ok: true, rules: Object.keys(rules).length > 0 ? rules : null };
+}

@@ -1,0 +1,55 @@
+import type { KitchenState } from '@/core/kitchen-state';
+import { CONSTANTS } from '@/core/reference';
+import type { HandsTyped } from '../wire';
+import { BESIDE, type SettingsTyped } from './wire';
+
+type Kitchen = KitchenState['kitchen'];
+
+const typedIn =
+  ({ decimalMark }: Kitchen) =>
+  (x: number | undefined): string =>
+    x === undefined ? '' : String(x).replace('.', decimalMark);
+
+/** The settings as they are typed. */
+export function settingsTyped(kitchen: Kitchen): SettingsTyped {
+  const typed = typedIn(kitchen);
+  const { name, currency, zone, locale } = kitchen;
+  return {
+    name,
+    currency,
+    zone,
+    locale,
+    tax: typed(kitchen.usualTaxPct),
+    target: typed(kitchen.usualTargetPct),
+    cooks: kitchen.cooksMayChange ? 'recipes and prices' : 'own work',
+    shownIn: kitchen.shownIn ?? 'metric',
+    layers: [...(kitchen.rules?.layers ?? BESIDE)],
+    strainers: (kitchen.rules?.strainers ?? []).map((s) => `${s.name} ${typed(s.clingsMl)} ml`).join('; '),
+    cooling: (kitchen.rules?.cooling ?? [])
+      .map(({ toC, withinH }) => `${typed(toC)} °C in ${typed(withinH)} h`)
+      .join('; '),
+    weekdays: (kitchen.rules?.closed?.weekdays ?? []).map((d) => String(d) as '1'),
+    days: (kitchen.rules?.closed?.days ?? []).join(', '),
+  };
+}
+
+/** Of a kind of step for which the house says nothing. */
+export const NO_MINUTES = { fixed: '', perKg: '', perL: '' };
+
+/** Minutes of hands of the kitchen's own, as they are typed. */
+export function handsTyped(kitchen: Kitchen): HandsTyped {
+  const typed = typedIn(kitchen);
+  return {
+    kinds: Object.fromEntries(
+      Object.keys(CONSTANTS.hands).map((kind) => {
+        const own = kitchen.hands?.[kind];
+        return [
+          kind,
+          { fixed: typed(own?.fixedMin), perKg: typed(own?.perKgMin), perL: typed(own?.perLMin) },
+        ];
+      }),
+    ),
+    sharedBatch: typed(kitchen.sharedHands?.batchMin),
+    sharedPerL: typed(kitchen.sharedHands?.perLMin),
+  };
+}
