@@ -8,7 +8,7 @@ const config: NextConfig = {
   // Types are checked by the test command, not again at every start.
   typescript: { ignoreBuildErrors: true },
   experimental: { serverActions: { bodySizeLimit: '17mb' } },
-  serverExternalPackages: ['exceljs', '@node-rs/argon2', 'mysql2', 'pino', 'postgrator', 'undici'],
+  serverExternalPackages: ['exceljs', 'pdfmake', '@node-rs/argon2', 'mysql2', 'pino', 'postgrator', 'undici'],
   sassOptions: {
     quietDeps: true,
     silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],

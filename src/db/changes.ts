@@ -187,3 +187,18 @@ export async function undoneBy(
   );
   return new Map(rows.map((r) => [r.undoes, r.id]));
 }
+
+/** Who changed a thing last, by name. */
+export const lastChangedBy = async (
+  sql: Sql,
+  kitchenId: string,
+  subjectId: string,
+): Promise<string | undefined> =>
+  (
+    await maybeOne(
+      sql,
+      z.object({ name: z.string() }),
+      'SELECT p.name FROM change_record c JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ? AND c.subject_id = ? ORDER BY c.at DESC, c.id DESC LIMIT 1',
+      [kitchenId, subjectId],
+    )
+  )?.name;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { newId } from './ids';
-import { RECIPE } from './json-columns';
+import { CHOICES, RECIPE } from './json-columns';
 import { insertByProducts } from './larder-rows';
 import { replacePlateLines } from './plate-lines';
 import { replaceSteps, withIds } from './recipe-steps';
@@ -147,13 +147,14 @@ export async function writeRecipe(
 ): Promise<void> {
   await run(
     sql,
-    'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ?, serve_celsius = ? WHERE kitchen_id = ? AND id = ?',
+    'UPDATE recipe SET name = ?, vessel_id = ?, hob_id = ?, note = ?, serve_celsius = ?, choices = ? WHERE kitchen_id = ? AND id = ?',
     [
       recipe.name,
       recipe.vessel,
       recipe.hob,
       recipe.note ?? null,
       recipe.serveCelsius ?? null,
+      recipe.choices?.length ? CHOICES.write(recipe.choices) : null,
       kitchenId,
       recipe.id,
     ],

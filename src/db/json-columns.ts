@@ -2,6 +2,7 @@ import { z } from 'zod';
 import {
   Article,
   Basis,
+  Choice,
   Columns,
   HouseRules,
   Ingredient,
@@ -100,6 +101,9 @@ export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe,
   asItWas,
   (older) => linesMarked(older, 'steps'),
 ]);
+
+/** Ways a recipe can be done in. */
+export const CHOICES = jsonColumn('the choices of a recipe', z.array(Choice), [asItWas]);
 
 /** Minutes of hands of a kitchen's own. */
 const Hands = z.strictObject({ kinds: OwnHands.optional(), shared: SharedHands.optional() });

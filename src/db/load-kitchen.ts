@@ -16,7 +16,7 @@ import { newId } from './ids';
 import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
 import { insertSteps, withIds } from './recipe-steps';
-import { HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
+import { CHOICES, HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
 import { maybeJson } from './typed';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
@@ -239,6 +239,7 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
       hob_id: r.hob,
       note: r.note ?? null,
       serve_celsius: r.serveCelsius ?? null,
+      choices: r.choices ? CHOICES.write(r.choices) : null,
       batches_a_week: r.batchesAWeek,
       position: i,
     })),

@@ -5,7 +5,7 @@ import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { SHOWN_IN, type ShownIn } from '@/core/quantity';
 import { keptSame } from '@/core/shelf';
-import { HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
+import { CHOICES, HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
 import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
@@ -336,9 +336,10 @@ async function readRecipes(of: Reader, ids: readonly string[] | undefined) {
       note: maybe(z.string()),
       serveCelsius: maybeFigure,
       batchesAWeek: figure,
+      choices: maybe(CHOICES.read),
       version: figure,
     }),
-    'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, serve_celsius AS serveCelsius, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, choices, serve_celsius AS serveCelsius, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
     among('id', ids),
   );
   const steps = await of(

@@ -3,6 +3,8 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { figuresFor, type Figures, type MoneyWords } from './figure-words';
 
+export type { Figures } from './figure-words';
+
 const Context = createContext<Figures | undefined>(undefined);
 
 /** Makes the kitchen's way of writing figures known to everything below. */

@@ -47,6 +47,20 @@ export function strataOf(all: readonly Stratum[]): Stratum[] {
   ];
 }
 
+/** Letters that stand beside the jug in one line. */
+const WIDE = 18;
+
+/** A name in as many lines as it needs beside the jug: broken between words, and never cut. */
+export function inLines(name: string): string[] {
+  const lines: string[] = [];
+  for (const word of name.split(' ')) {
+    const last = lines.at(-1);
+    if (last !== undefined && `${last} ${word}`.length <= WIDE) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines;
+}
+
 interface Layer extends Stratum {
   readonly colour: string;
   readonly y: number;
@@ -67,7 +81,9 @@ function layersOf(strata: readonly Stratum[], total: number): Layer[] {
       colour: COLOURS[i % COLOURS.length] as string,
       y,
       height,
-      label: under ? Math.min(middle, under.label - GAP) : middle,
+      label: under
+        ? Math.min(middle, under.label - GAP - 13 * (inLines(s.name).length - 1))
+        : middle - 13 * (inLines(s.name).length - 1),
     });
   }
   return layers;
@@ -94,9 +110,11 @@ export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
             {l.estimate ? '≈ ' : ''}
             {bare(l.money)}
           </text>
-          <text x="101" y={l.label + 15}>
-            {l.name.length > 18 ? `${l.name.slice(0, 17)}…` : l.name}
-          </text>
+          {inLines(l.name).map((words, i) => (
+            <text key={words} x="101" y={l.label + 15 + i * 13}>
+              {words}
+            </text>
+          ))}
         </g>
       ))}
       <path

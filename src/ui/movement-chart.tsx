@@ -18,7 +18,7 @@ const COLOURS = ['#a84a12', '#3b6a37', '#5d7486', '#b0305a', '#a98a4c', '#7d878d
 const DASHES = [0, 6, 3, 8, 2, 4];
 
 /** The word by which this page's own styles are told from others': the chart puts a style of its own into the page. */
-const nonceHere = (): string | undefined =>
+export const nonceHere = (): string | undefined =>
   document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce || undefined;
 
 const optionsFor = (

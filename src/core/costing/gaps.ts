@@ -1,3 +1,4 @@
+import { stepsInForce } from '../kitchen-file';
 import { batchBefore, readSupply } from '../supply';
 import { refuse, type Trouble } from '../trouble';
 import { ofStep, supplyOf } from '../verbs';
@@ -47,7 +48,7 @@ function gapsOfRecipe(
   else if (!run.product)
     say(refuse('no-product', '', `${recipe.name} has no steps yet that make anything.`).trouble, at);
   for (const input of run.inputs) visit(input.supply);
-  for (const step of recipe.steps) {
+  for (const step of stepsInForce(recipe)) {
     const of = ofStep(step);
     if (of) visit(supplyOf(of));
   }

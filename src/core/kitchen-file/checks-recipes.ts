@@ -1,6 +1,7 @@
 import { refuse, type Trouble } from '../trouble';
 import { flawOfStep, idsOfStep, ofStep, partOfStep, type WrittenStep } from '../verbs';
 import { idsOfMatter, type Of } from '../written';
+import { flawsOfChoices } from './in-force';
 import { inOrder, loopSentence, partsOf } from './loops';
 import type { WrittenRecipe } from './schema';
 import { sound, wanting, type Sparse } from './sparse';
@@ -23,7 +24,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
   for (const [i, recipe] of sound(file.recipes)) {
     want('vessel', recipe.vessel, `recipes[${i}].vessel`);
     want('hob', recipe.hob, `recipes[${i}].hob`);
-    const parts = partsOf(recipe);
+    found.push(...flawsOfChoices(recipe, `recipes[${i}]`));
     for (const [j, step] of recipe.steps.entries()) {
       const place = `recipes[${i}].steps[${j}]`;
       idsOfStep(step, (kind, id, field) => {
@@ -31,7 +32,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
         return id;
       });
       wantPart(ofStep(step), `${place}.of`);
-      found.push(...flawsOf(recipe, step, j, parts, place));
+      found.push(...flawsOf(recipe, step, j, place));
     }
   }
   for (const [i, plate] of sound(file.plates))
@@ -47,16 +48,16 @@ export function checkRecipes(file: Sparse): Trouble[] {
 }
 
 /** What is wrong with a step by itself, and a name under which two things part. */
-function flawsOf(
-  recipe: WrittenRecipe,
-  step: WrittenStep,
-  at: number,
-  parts: readonly string[],
-  place: string,
-): Trouble[] {
+function flawsOf(recipe: WrittenRecipe, step: WrittenStep, at: number, place: string): Trouble[] {
   const found: Trouble[] = [];
   const as = partOfStep(step);
-  if (as !== undefined && parts.indexOf(as) !== parts.lastIndexOf(as))
+  // Of two ways only one is taken: both may part the same.
+  const together = (other: WrittenStep): boolean =>
+    step.way === undefined || other.way === undefined || step.way === other.way;
+  if (
+    as !== undefined &&
+    recipe.steps.some((other) => other !== step && partOfStep(other) === as && together(other))
+  )
     found.push(
       refuse(
         'part-twice',

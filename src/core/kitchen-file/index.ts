@@ -1,10 +1,13 @@
 /** The open format: its schema, reading with every mistake told, and moving it in time. */
 export {
+  Choice,
   FORMAT,
   FORMAT_VERSION,
   Hob,
   KitchenFile,
   HouseRules,
+  MOST_CHOICES,
+  MOST_WAYS,
   OwnHands,
   Plate,
   Recipe,
@@ -12,6 +15,7 @@ export {
   Vessel,
   type GoodsLine,
   type WrittenArticle,
+  type WrittenChoice,
   type WrittenIngredient,
   type WrittenLine,
   type WrittenPlate,
@@ -24,6 +28,7 @@ export { Article, Columns, Supplier } from './schema-buying';
 export { Basis, Ingredient } from './schema-larder';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';
+export { flawsOfChoices, inForce, stepsInForce, withWays, type Taken } from './in-force';
 export { lineMarked, linesMarked } from './older';
 export { shiftTo } from './shift';
 export {

@@ -1,22 +1,26 @@
 import { ofStep, partOfStep } from '../verbs';
 import type { Names } from '../said';
+import { stepsInForce } from './in-force';
 import type { KitchenFile, WrittenRecipe } from './schema';
+
+/** Lines, and which of them are done. */
+type Lined = Pick<WrittenRecipe, 'steps' | 'choices'>;
 
 /** Names of the joint products that part from a recipe. */
 export const partsOf = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
   recipe.steps.flatMap((s) => partOfStep(s) ?? []);
 
-/** Ids of the recipes whose last batch a recipe takes some of. */
-export const lastBatchesIn = (recipe: Pick<WrittenRecipe, 'steps'>): string[] =>
-  recipe.steps.flatMap((step) => {
+/** Ids of the recipes whose last batch a recipe takes some of, in the lines that are done. */
+export const lastBatchesIn = (recipe: Lined): string[] =>
+  stepsInForce(recipe).flatMap((step) => {
     const of = ofStep(step);
     return of && 'lastBatchOf' in of ? [of.lastBatchOf] : [];
   });
 
-/** Ids of the recipes whose products a recipe uses; a last batch is there already, so it is no such use. */
-export function usesOf(recipe: Pick<WrittenRecipe, 'steps'>): string[] {
+/** Ids of the recipes whose products a recipe uses in the lines that are done; a last batch is there already, so it is no such use. */
+export function usesOf(recipe: Lined): string[] {
   const ids: string[] = [];
-  for (const step of recipe.steps) {
+  for (const step of stepsInForce(recipe)) {
     const of = ofStep(step);
     if (of && 'product' in of) ids.push(of.product);
   }
@@ -27,7 +31,7 @@ export function usesOf(recipe: Pick<WrittenRecipe, 'steps'>): string[] {
  * Recipes in an order in which each comes after everything it uses; those in a loop come out apart,
  * as the loop itself, first recipe repeated at its end.
  */
-export function inOrder(recipes: readonly Pick<WrittenRecipe, 'id' | 'steps'>[]): {
+export function inOrder(recipes: readonly (Lined & Pick<WrittenRecipe, 'id'>)[]): {
   order: string[];
   loops: string[][];
 } {

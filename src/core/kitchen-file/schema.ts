@@ -88,6 +88,23 @@ export const Hob = z.strictObject({
   draught: z.boolean().optional().describe('it stands under a hood that pulls the steam away'),
 });
 
+/** Ways of one choice, and choices of one sheet, at most: more nobody can hold beside each other. */
+export const MOST_WAYS = 6;
+export const MOST_CHOICES = 8;
+
+/** Where kitchens differ, the ways there are, and which one this house takes. */
+export const Choice = z
+  .strictObject({
+    id: Id,
+    name: Name.describe('what it is about, such as “salt” or “roux”'),
+    ways: z
+      .array(z.strictObject({ id: Id, name: Name }))
+      .min(2, 'a choice has at least two ways')
+      .max(MOST_WAYS, `a choice has at most ${MOST_WAYS} ways`),
+    house: Id.describe('the way this house takes'),
+  })
+  .describe('ways of doing something: lines that belong to a way count where it is taken');
+
 export const Recipe = z.strictObject({
   id: Id,
   name: Name,
@@ -96,6 +113,7 @@ export const Recipe = z.strictObject({
   note: z.string().max(400).optional(),
   serveCelsius: z.number().min(-5).max(100).optional().describe('°C at the table; left out, 65'),
   batchesAWeek: z.number().min(0).max(500).default(1).describe('how often it is usually cooked'),
+  choices: z.array(Choice).max(MOST_CHOICES, `a sheet has at most ${MOST_CHOICES} choices`).optional(),
   steps: z.array(WrittenStep).max(200),
 });
 
@@ -240,6 +258,7 @@ export const KitchenFile = z.strictObject({
 export type KitchenFile = z.infer<typeof KitchenFile>;
 export type WrittenIngredient = KitchenFile['ingredients'][number];
 export type WrittenRecipe = KitchenFile['recipes'][number];
+export type WrittenChoice = NonNullable<WrittenRecipe['choices']>[number];
 export type WrittenPlate = KitchenFile['plates'][number];
 export type WrittenArticle = KitchenFile['articles'][number];
 export type WrittenPurchase = KitchenFile['purchases'][number];

@@ -3,13 +3,22 @@
  * plate. Read `run.ts` first, then `state.ts`, then any verb in `../verbs`. In words: docs/model.md.
  */
 export { doStep, runPotWith, type PotOf, type PotRun } from './run';
-export { type Doing, type Handled, type PotTable, type PotVerb, type UnreadStep } from './verb';
+export {
+  isIdle,
+  type Doing,
+  type Handled,
+  type IdleStep,
+  type LeftOutStep,
+  type PotTable,
+  type PotVerb,
+  type UnreadStep,
+} from './verb';
 export { isInKilos, type LedgerRow } from './ledger';
 export { MOUNTED, warningWords, type Cure, type Warning } from './warnings';
 export { bookLoss, noReport, type Joint, type JointCost, type Portions, type StepReport } from './report';
 export { mustJoin, nameOf, putIn, saltShare, type Matter } from './matter';
 export { type Product } from './product';
-export { scaledStepsWith, scaleToWith, vesselsForWith, type Scaled } from './scale';
+export { scaleByWith, scaledStepsWith, scaleToWith, vesselsForWith, type Scaled } from './scale';
 export { retentionFrom } from './spent';
 export { crossing, type Crossing } from './root';
 export { kilos, litres, percent, trouble } from './figures';

@@ -11,14 +11,14 @@ import { pieceG } from './piece';
 import { noReport, type StepReport, type Taken } from './report';
 import { emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
 import { capacityMl, type Vessel } from './vessel';
-import { potVerb, type Doing, type Handled, type PotTable, type UnreadStep } from './verb';
+import { isIdle, potVerb, type Doing, type Handled, type IdleStep, type PotTable } from './verb';
 import { delicacyOf, spoiled, warningsOfAny, type Delicacy } from './warnings';
 
 /** A recipe ready to be run. */
 export interface PotOf<S extends Doing> {
   readonly vessel: Vessel;
   readonly hob: Hob;
-  readonly steps: readonly (S | UnreadStep)[];
+  readonly steps: readonly (S | IdleStep)[];
 }
 
 /** Everything that is true of a pot whatever things cost. */
@@ -35,8 +35,6 @@ export interface PotRun {
   readonly refused?: { readonly step: number; readonly trouble: Trouble };
   readonly product?: Product;
 }
-
-const isUnread = (step: Doing | UnreadStep): step is UnreadStep => step.do === 'unread';
 
 /**
  * Runs a pot from empty to product: the physics pass, in which money does not occur.
@@ -56,13 +54,14 @@ export function runPotWith<S extends Doing>(
   const packed: Taken[] = [];
   const unread: { step: number; trouble: Trouble }[] = [];
   const filling: FillingOf = (row) =>
-    row.do === 'unread' ? 'no' : potVerb(verbs, { do: row.do as S['do'] }).filling;
+    isIdle(row) ? 'no' : potVerb(verbs, { do: row.do as S['do'] }).filling;
   let portioned = false;
   for (const [index, step] of steps.entries()) {
     const report = noReport();
     const before = { lost: { ...pot.lost }, netKj: pot.netKj, ...atHand(pot), ...delicacyOf(pot) };
-    if (isUnread(step)) unread.push({ step: index, trouble: step.why });
-    else {
+    if (isIdle(step)) {
+      if (step.do === 'unread') unread.push({ step: index, trouble: step.why });
+    } else {
       const cannot = portioned ? afterPortion(index) : doStep(verbs, pot, step, c, report);
       if (cannot)
         return {
@@ -123,16 +122,17 @@ function withShared(rows: readonly LedgerRow[], product: Product, c: ProcessCons
   );
 }
 
-/** The hands a step takes and what is to be watched for after it; of one that was not read, what any pot says of itself. */
+/** The hands a step takes and what is to be watched for after it; of one that was not read, what any pot says of itself; of one left out, nothing. */
 function besides<S extends Doing>(
   verbs: PotTable<S>,
   pot: PotState,
-  step: S | UnreadStep,
+  step: S | IdleStep,
   c: ProcessConstants,
   report: StepReport,
   before: AtHand & Delicacy,
 ) {
-  if (isUnread(step)) return { handsHours: 0, warnings: warningsOfAny(pot, false, c) };
+  if (isIdle(step))
+    return { handsHours: 0, warnings: step.do === 'unread' ? warningsOfAny(pot, false, c) : [] };
   const verb = potVerb(verbs, step);
   return {
     handsHours: step.hands ?? verb.hands(step, c, handledIn(pot, report, before)),

@@ -3,7 +3,7 @@ import { litres, trouble } from './figures';
 import { crossing } from './root';
 import { runPotWith, type PotOf, type PotRun } from './run';
 import type { Hob } from './state';
-import { potVerb, type Doing, type PotTable, type UnreadStep } from './verb';
+import { isIdle, potVerb, type Doing, type IdleStep, type PotTable } from './verb';
 import { maxFillMl, type Vessel } from './vessel';
 import { fine, type Outcome } from '../trouble';
 
@@ -13,10 +13,10 @@ import { fine, type Outcome } from '../trouble';
  */
 export const scaledStepsWith = <S extends Doing>(
   verbs: PotTable<S>,
-  steps: readonly (S | UnreadStep)[],
+  steps: readonly (S | IdleStep)[],
   factor: number,
-): (S | UnreadStep)[] =>
-  steps.map((step) => (step.do === 'unread' ? step : potVerb<S>(verbs, step as S).scale(step as S, factor)));
+): (S | IdleStep)[] =>
+  steps.map((step) => (isIdle(step) ? step : potVerb<S>(verbs, step as S).scale(step as S, factor)));
 
 /** A recipe scaled to an amount in a vessel. */
 export interface Scaled {
@@ -135,6 +135,59 @@ export function scaleToWith<S extends Doing>(
       'too-many-batches',
       `${litres(ml)} cannot be made in the ${vessel.name}, ${litres(maxFillMl(vessel))} to its maximum fill, in ${MOST_BATCHES} batches or fewer.`,
       ml,
+      maxFillMl(vessel),
+    ),
+  };
+}
+
+/**
+ * Scales a recipe by what goes in: the whole list times `factor`, in as many equal batches as the vessel takes at its maximum fill.
+ * For what came in (*to the bones*): the litres then follow from the pot.
+ * @returns trouble `scale-out-of-range`, `cannot-be-scaled`, `too-many-batches`
+ */
+export function scaleByWith<S extends Doing>(
+  verbs: PotTable<S>,
+  pot: PotOf<S>,
+  factor: number,
+  c: ProcessConstants,
+  vessel: Vessel = pot.vessel,
+  hob: Hob = pot.hob,
+): Outcome<Scaled> {
+  if (!(factor >= SMALLEST && factor <= LARGEST))
+    return {
+      ok: false,
+      trouble: trouble(
+        'scale-out-of-range',
+        `${factor.toPrecision(3)} times the sheet: from ${SMALLEST} to ${LARGEST}.`,
+        factor,
+        factor < SMALLEST ? SMALLEST : LARGEST,
+      ),
+    };
+  const original = runPotWith(verbs, pot, c);
+  const own = mlOf(original);
+  if (own === undefined || own <= 0)
+    return {
+      ok: false,
+      trouble:
+        original.refused?.trouble ??
+        trouble('cannot-be-scaled', 'The recipe makes nothing that could be scaled.', 0, 0),
+    };
+  const run = (f: number): PotRun =>
+    runPotWith(verbs, { vessel, hob, steps: scaledStepsWith(verbs, pot.steps, f) }, c);
+  for (let batches = 1; batches <= MOST_BATCHES; batches += 1) {
+    const found = run(factor / batches);
+    const ml = mlOf(found);
+    if (ml === undefined || fullness(found) > 1 + 1e-9) continue;
+    // Plain multiplication would have promised as many litres as the list is longer.
+    const multiplied = { factor, ml: ml * batches, offBy: (ml * batches) / (own * factor) - 1 };
+    return fine({ vessel, batches, factor: factor / batches, run: found, multiplied });
+  }
+  return {
+    ok: false,
+    trouble: trouble(
+      'too-many-batches',
+      `${factor.toPrecision(3)} times the sheet cannot be made in the ${vessel.name}, ${litres(maxFillMl(vessel))} to its maximum fill, in ${MOST_BATCHES} batches or fewer.`,
+      factor,
       maxFillMl(vessel),
     ),
   };

@@ -17,6 +17,16 @@ export interface UnreadStep {
   readonly why: Trouble;
 }
 
+/** A line that stands on the sheet and is not done: switched off, or of a way that is not taken. */
+export interface LeftOutStep {
+  readonly do: 'left out';
+}
+
+/** Lines that do nothing to the pot; each has its row all the same. */
+export type IdleStep = UnreadStep | LeftOutStep;
+export const isIdle = (step: { readonly do: string }): step is IdleStep =>
+  step.do === 'unread' || step.do === 'left out';
+
 /** What a step has under its hands: kg that came in, or else of pieces in the pot; kg in the strainer; l before or after, whichever is more. */
 export interface Handled {
   readonly kg: number;

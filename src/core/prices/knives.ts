@@ -1,3 +1,4 @@
+import { stepsInForce } from '../kitchen-file';
 import type { WrittenIngredient } from '../kitchen-file';
 import type { KitchenState } from '../kitchen-state';
 import type { ByProduct, Knife } from '../knife';
@@ -87,7 +88,7 @@ const known = new WeakMap<Written, Taken>();
 function takenBy(one: Written): Taken {
   const was = known.get(one);
   if (was) return was;
-  const of = 'steps' in one ? one.steps.map(ofStep) : one.lines.map((line): Of => line.of);
+  const of = 'steps' in one ? stepsInForce(one).map(ofStep) : one.lines.map((line): Of => line.of);
   const taken = {
     usable: of.flatMap((o) => (o && 'ingredient' in o ? [o.ingredient] : [])),
     trim: of.flatMap((o) => (o && 'stockTrimOf' in o ? [o.stockTrimOf] : [])),

@@ -3,7 +3,7 @@ export { readStepWith } from './read';
 export { writeStepWith } from './write';
 export { type Rule, type SaidTable, type SaidVerb } from './verb';
 export { asks, isAsking, meaningsOf, tokensOf, type Asks, type Form } from './forms';
-export { findMatter, findNamed, type Namer, type Names } from './names';
+export { findMatter, findNamed, inSentence, type Namer, type Names } from './names';
 export { amountAndName } from './amount';
 export { at } from './match';
 export { amountSaid } from './slots';

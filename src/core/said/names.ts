@@ -247,7 +247,7 @@ function findLastBatch(text: string, perLitre: string | undefined, names: Names)
 }
 
 /** A name as it stands inside a sentence: “Venison bones” is said “venison bones”. Reading minds no case. */
-const inSentence = (name: string): string =>
+export const inSentence = (name: string): string =>
   /^\p{Lu}\p{Ll}/u.test(name) ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name;
 
 /** How things are called inside a line. */

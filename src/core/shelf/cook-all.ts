@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal/es6/index.js';
-import type { WrittenRecipe } from '../kitchen-file';
+import { stepsInForce, type WrittenRecipe } from '../kitchen-file';
 import { noLiquid, type ProcessConstants, type Product } from '../pot';
 import { DENSITY } from '../quantity';
 import type { Trouble } from '../trouble';
@@ -120,7 +120,7 @@ function* cookUntilRest(
 ): Work<void> {
   const feeds = feedingALast(recipes);
   const feeding = again.filter((id) => feeds.has(id));
-  const keys = [...new Set(recipes.flatMap((r) => r.steps.flatMap((s) => lastKey(ofStep(s)) ?? [])))];
+  const keys = [...new Set(recipes.flatMap((r) => stepsInForce(r).flatMap((s) => lastKey(ofStep(s)) ?? [])))];
   // The first batch of all begins with water in the place of what is not there yet.
   for (const key of keys) lefts.set(key, WATER_INSTEAD);
   const rested = yield* settleBatches(function* (left, first) {
@@ -191,7 +191,7 @@ export function lastBatchesOf(
 ): LastBatch[] {
   const found = new Map<string, LastBatch>();
   for (const { recipe } of recipes.values())
-    for (const step of recipe.steps) {
+    for (const step of stepsInForce(recipe)) {
       const of = ofStep(step);
       const product = lefts.get(lastKey(of) ?? '');
       // One that cannot be made is an unread line, and asks for no price.

@@ -35,7 +35,8 @@ export const keptSame = <T>(now: T, before: T | undefined): T => (equal(now, bef
 
 /** Whether a recipe stands where it stood with the same steps: its name and how often it is cooked are nothing to the pot. */
 const sameSheet = (a: WrittenRecipe, b: WrittenRecipe): boolean =>
-  a === b || (a.vessel === b.vessel && a.hob === b.hob && equal(a.steps, b.steps));
+  a === b ||
+  (a.vessel === b.vessel && a.hob === b.hob && equal(a.choices, b.choices) && equal(a.steps, b.steps));
 
 /** What became of a recipe before, if nothing that it depends on is another. */
 export function stillHolds(

@@ -1,5 +1,6 @@
 import {
   hobOf,
+  inForce,
   mannerIn,
   measuringDensity,
   stuffOf,
@@ -23,13 +24,23 @@ export class NowhereToStand extends Error {}
 export const jointOf = (run: PotRun | undefined, part: string): Product | undefined =>
   run?.rows.flatMap((row) => row.parted).find((j) => j.name === part)?.product;
 
-/** A recipe as the pot runs it. Also for a recipe being written, on a costed kitchen's shelf. */
-export function potOf(recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps'>, shelf: Shelf): Pot {
+const LEFT_OUT = { do: 'left out' } as const;
+
+/** A recipe as the pot runs it, the house's way; every line has its place, done or not. Also for a recipe being written, on a costed kitchen's shelf. */
+export function potOf(
+  recipe: Pick<WrittenRecipe, 'vessel' | 'hob' | 'steps' | 'choices'>,
+  shelf: Shelf,
+): Pot {
   const vessel = shelf.vessel(recipe.vessel);
   const hob = shelf.hob(recipe.hob);
   if (!vessel || !hob)
     throw new NowhereToStand('the recipe stands on a vessel or hob that the kitchen does not have');
-  return { vessel, hob, steps: recipe.steps.map((step) => resolveStep(step, shelf)) };
+  const done = inForce(recipe);
+  return {
+    vessel,
+    hob,
+    steps: recipe.steps.map((step) => (done(step) ? resolveStep(step, shelf) : LEFT_OUT)),
+  };
 }
 
 /** What a pot reads of a kitchen's ingredients, vessels and hobs on a day; what says the same as before is the same object. */

@@ -7,6 +7,7 @@ import {
   doStep,
   emptyPot,
   HEATS,
+  isIdle,
   LIDS,
   noReport,
   ROUX,
@@ -302,7 +303,7 @@ export const workingPot = (most = 20): fc.Arbitrary<Pot> =>
     let state = emptyPot(pot.vessel, pot.hob, CONSTANTS.addedCelsius);
     // Each step is tried on what the ones before it have left, so that none is cooked more than once.
     for (const next of [...pot.steps, ...portioned]) {
-      if (next.do === 'unread') continue;
+      if (isIdle(next)) continue;
       const tried = copyPot(state);
       if (doStep(VERBS, tried, next, CONSTANTS, noReport())) continue;
       state = tried;

@@ -5,6 +5,7 @@
  */
 export {
   amountOfStep,
+  besideOf,
   cautionFor,
   flawOfStep,
   idsOfStep,
@@ -14,6 +15,7 @@ export {
   partOfStep,
   resolveStep,
   runPot,
+  scaleBy,
   scaledSteps,
   scaleTo,
   tryResolve,
@@ -24,6 +26,8 @@ export {
 } from './steps';
 export { readStep, unsoundness } from './understand';
 export { VERBS, type PotDoing, type PotStep } from './table';
+export { MODEL_LINES } from './model-lines';
+export { scaledLine } from './scaled-line';
 export { countedIn, matterOf, supplyOf, type Counted } from './resolving';
 export type { OnShelf, Shelf } from './shelf';
 export type { Verb } from './verb';

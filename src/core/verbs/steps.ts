@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import type { LedgerRow, PotOf, ProcessConstants, Hob, Scaled, Vessel, PotRun } from '../pot';
-import { runPotWith, scaledStepsWith, scaleToWith, vesselsForWith } from '../pot';
+import { runPotWith, scaleByWith, scaledStepsWith, scaleToWith, vesselsForWith } from '../pot';
 import { readAmountOf } from '../quantity';
 import { writeStepWith, type Names } from '../said';
 import { fine, refuse, under, type Outcome } from '../trouble';
-import { Unread, type EachId, type Of } from '../written';
+import { Unread, type Beside, type EachId, type Of } from '../written';
 import type { Shelf } from './shelf';
 import { readStep } from './understand';
 import {
@@ -37,6 +37,13 @@ export const scaleTo = (
   vessel?: Vessel,
   hob?: Hob,
 ): Outcome<Scaled> => scaleToWith(VERBS, pot, ml, c, vessel, hob);
+export const scaleBy = (
+  pot: Pot,
+  factor: number,
+  c: ProcessConstants,
+  vessel?: Vessel,
+  hob?: Hob,
+): Outcome<Scaled> => scaleByWith(VERBS, pot, factor, c, vessel, hob);
 export const vesselsFor = (
   pot: Pot,
   ml: number,
@@ -104,3 +111,11 @@ export const cautionFor = (row: LedgerRow, before: LedgerRow | undefined): strin
 
 /** What a verb does to the pot, for its mark beside the step: something comes in, it is hot, it leaves. */
 export const markOf = (word: string): 'in' | 'hot' | 'out' | 'unread' => verbCalled(word)?.mark ?? 'unread';
+
+/** What stands beside a step rather than in its words: its own id, its note, whether and when it is done. */
+export const besideOf = ({ id, note, off, way }: Step): Beside => ({
+  ...(id === undefined ? {} : { id }),
+  ...(note === undefined ? {} : { note }),
+  ...(off === undefined ? {} : { off }),
+  ...(way === undefined ? {} : { way }),
+});

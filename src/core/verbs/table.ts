@@ -1,4 +1,4 @@
-import type { Doing, UnreadStep } from '../pot';
+import type { Doing, IdleStep } from '../pot';
 import type { Unread, Written } from '../written';
 import { add } from './add';
 import { blanch } from './blanch';
@@ -105,7 +105,7 @@ export type WrittenStep = WrittenDoing | Unread;
 
 /** A step ready to be run. */
 export type PotDoing = AnyVerb extends infer V ? (V extends Verb<infer _W, infer S> ? S : never) : never;
-export type PotStep = PotDoing | UnreadStep;
+export type PotStep = PotDoing | IdleStep;
 
 /** The verb of a step, for what is asked of any of them. The key and the step belong together. */
 export const verbOf = (step: { readonly do: WrittenDoing['do'] }): Verb<WrittenDoing, PotDoing> =>

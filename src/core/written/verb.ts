@@ -1,12 +1,30 @@
 import { z } from 'zod';
 import type { Of } from './of';
-import { Id, Typed } from './parts';
+import { Id, isWritable, Typed } from './parts';
 
-/** What every step has, whatever its verb. */
-const ALWAYS = {
+/** Characters of a note on a step. */
+export const LONGEST_NOTE = 200;
+
+/** What every line has, whether it can be read or not. */
+const LINE = {
   id: Id.optional().describe(
     'its own, kept through edits and moves; a step that has none is given one when it is loaded',
   ),
+  note: z
+    .string()
+    .trim()
+    .min(1)
+    .max(LONGEST_NOTE, `a note on a step has at most ${LONGEST_NOTE} characters`)
+    .refine(isWritable, 'holds a control character or half a letter')
+    .optional()
+    .describe('for the cook: printed under the step'),
+  off: z.literal(true).optional().describe('switched off: it stands on the sheet and is not done'),
+  way: Id.optional().describe('done only where this way of one of the choices of its recipe is taken'),
+};
+
+/** What every step has, whatever its verb. */
+const ALWAYS = {
+  ...LINE,
   hands: Typed.optional().describe('active work; left out, what is usual for such a step'),
 };
 
@@ -16,13 +34,20 @@ export const doing = <Do extends string, Shape extends z.ZodRawShape>(verb: Do, 
 
 /** A line nobody could read yet. */
 export const Unread = z
-  .strictObject({ do: z.literal('unread'), said: z.string().max(200), id: ALWAYS.id })
+  .strictObject({ do: z.literal('unread'), said: z.string().max(200), ...LINE })
   .describe('a line nobody could read yet: it makes the cost incomplete');
 export type Unread = z.infer<typeof Unread>;
 
-export interface Written {
-  readonly do: string;
+/** What stands beside a line: its own id, a note for the cook, whether it is switched off, the way it belongs to. */
+export interface Beside {
   readonly id?: string | undefined;
+  readonly note?: string | undefined;
+  readonly off?: true | undefined;
+  readonly way?: string | undefined;
+}
+
+export interface Written extends Beside {
+  readonly do: string;
   readonly hands?: string | undefined;
 }
 

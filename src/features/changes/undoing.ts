@@ -9,6 +9,7 @@ import type { Trouble } from '@/core/trouble';
 import type { Named } from '@/core/written';
 import { addQuote, addYield, setServed } from '@/db/edits';
 import { HANDS } from '@/db/json-columns';
+import { nameVersion } from '@/db/recipe-versions';
 import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
 import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/larder-edits';
 import {
@@ -260,6 +261,22 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
   },
   merge: merged(),
   'merge taken apart': merged(),
+  'version name': {
+    role: 'changer',
+    back: (subject, side) => {
+      const { version, name } = z.object({ version: z.number(), name: z.string().nullable() }).parse(side);
+      return now(
+        async (w) =>
+          void (await nameVersion(
+            w.sql,
+            { kitchenId: w.kitchenId, at: w.at, by: w.who.person.id },
+            subject,
+            version,
+            name,
+          )),
+      );
+    },
+  },
   'served at': {
     role: 'changer',
     back: (subject, side) =>

@@ -69,15 +69,49 @@ function linesDiffer(before: readonly Line[], after: readonly Line[]): string[] 
   return before.some((l, i) => after[i]?.id !== l.id) ? ['put in another order'] : [];
 }
 
+/** A line with what stands beside it: switched off, noted on, of a way. */
+function besideWords(
+  text: string,
+  { off, note, way }: WrittenRecipe['steps'][number],
+  r: WrittenRecipe,
+): string {
+  const called = r.choices?.flatMap((c) => c.ways).find((w) => w.id === way)?.name;
+  return [
+    text,
+    ...(off ? ['switched off'] : []),
+    ...(note === undefined ? [] : [`noted: ${note}`]),
+    ...(called === undefined ? [] : [`only ${called}`]),
+  ].join(', ');
+}
+
+/** How the ways of a sheet differ: which one the house takes, and choices that came or went. */
+function choicesWords({ choices: was = [] }: WrittenRecipe, { choices: is = [] }: WrittenRecipe): string[] {
+  const before = new Map(was.map((c) => [c.id, c]));
+  const now = new Set(is.map((c) => c.id));
+  const way = (c: (typeof is)[number]): string => c.ways.find((w) => w.id === c.house)?.name ?? 'none';
+  return [
+    ...was.filter((c) => !now.has(c.id)).map((c) => `no ways of ${c.name} any more`),
+    ...is.flatMap((c) => {
+      const old = before.get(c.id);
+      if (!old) return [`ways of ${c.name}: ${c.ways.map((w) => w.name).join(' or ')}`];
+      return way(old) === way(c) ? [] : [`${c.name}: ${way(old)} → ${way(c)}`];
+    }),
+  ];
+}
+
 function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, called }: Telling): string[] {
   const lines = (r: WrittenRecipe): Line[] =>
-    r.steps.map((s, i) => ({ id: s.id ?? String(i), text: writeStep(s, { ...names, self: r.id }) }));
+    r.steps.map((s, i) => ({
+      id: s.id ?? String(i),
+      text: besideWords(writeStep(s, { ...names, self: r.id }), s, r),
+    }));
   const name = (id: string): string => called(id) ?? 'one put away since';
   return [
     ...(before.name === after.name ? [] : [`called ${after.name}, not ${before.name}`]),
     ...(before.vessel === after.vessel ? [] : [`in ${name(after.vessel)}, not ${name(before.vessel)}`]),
     ...(before.hob === after.hob ? [] : [`on ${name(after.hob)}, not ${name(before.hob)}`]),
     ...((before.note ?? '') === (after.note ?? '') ? [] : ['another note']),
+    ...choicesWords(before, after),
     ...linesDiffer(lines(before), lines(after)),
   ];
 }
@@ -120,6 +154,7 @@ const FIGURES: Readonly<Record<string, readonly [words: string, field: string, u
   name: ['called', 'name'],
   'article called': ['its supplier calls it', 'name'],
   'test left out': ['a test left out', 'why'],
+  'version name': ['a version called', 'name'],
 };
 
 /** Kinds that are told by a sentence of their own. */

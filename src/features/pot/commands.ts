@@ -1,6 +1,6 @@
 import 'server-only';
 import { costOfPlate, costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
-import { mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
+import { flawsOfChoices, mannerIn, type WrittenRecipe } from '@/core/kitchen-file';
 import { ownConstants } from '@/core/kitchen-state';
 import { readAmountOf } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
@@ -8,13 +8,16 @@ import { potOf } from '@/core/shelf';
 import { productOf } from '@/core/supply';
 import { refuse, under } from '@/core/trouble';
 import { runPot } from '@/core/verbs';
+import { lastChangedBy } from '@/db/changes';
 import { setServed, writeRecipe } from '@/db/edits';
 import { withIds } from '@/db/recipe-steps';
+import { nameVersion, recipeAt, versionName } from '@/db/recipe-versions';
+import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
 import { refuseLoops } from './loops';
 import { making } from './making';
-import { SERVED, SHEET, type Broken } from './wire';
+import { SERVED, SHEET, VERSION_NAMED, type Broken } from './wire';
 
 /** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
 function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): Broken[] {
@@ -60,7 +63,7 @@ const keepSheet = declare({
   changes: {
     table: 'recipe',
     id: (body) => body.id,
-    async theirs({ id }, { costed }) {
+    async theirs({ id }, { costed, who }) {
       const { costing, versions } = await costed();
       const now = costing.state.recipes.find((r) => r.id === id);
       return (
@@ -69,6 +72,8 @@ const keepSheet = declare({
           vessel: now.vessel,
           hob: now.hob,
           steps: now.steps,
+          choices: now.choices,
+          by: await lastChangedBy(database(), who.kitchenId, id),
         }
       );
     },
@@ -87,7 +92,10 @@ const keepSheet = declare({
       vessel: next.vessel,
       hob: next.hob,
       steps: withIds(next.steps),
+      choices: next.choices === undefined ? before.choices : next.choices.length ? next.choices : undefined,
     };
+    const [flaw] = flawsOfChoices(recipe, '');
+    if (flaw) throw new Refused(flaw);
     const others = costing.state.recipes.filter((r) => r.id !== recipe.id);
     refuseStrayIds(recipe, others);
     const recipes = costing.state.recipes.map((r) => (r.id === recipe.id ? recipe : r));
@@ -139,4 +147,27 @@ const served = declare({
   },
 });
 
-export const commands = [keepSheet, served, ...making];
+/** Names a version of a sheet, so that it is found again; it moves nothing. */
+const versionNamed = declare({
+  wire: VERSION_NAMED,
+  role: 'changer',
+  moves: 'nothing that is costed',
+  async look({ id, version, name }, { who }) {
+    if (!(await recipeAt(database(), who.kitchenId, id, version)))
+      throw new Refused(refuse('gone', '', 'This sheet has no such version.').trouble);
+    const before = await versionName(database(), who.kitchenId, id, version);
+    return { before, after: name.trim() === '' ? null : name.trim() };
+  },
+  async write({ sql, kitchenId, at, who }, { id, version }, { before, after }) {
+    await nameVersion(sql, { kitchenId, at, by: who.person.id }, id, version, after);
+    return {
+      value: null,
+      what: 'version name',
+      subject: id,
+      before: { version, name: before },
+      after: { version, name: after },
+    };
+  },
+});
+
+export const commands = [keepSheet, served, versionNamed, ...making];

@@ -1,11 +1,31 @@
 import 'server-only';
 import type { KitchenCosting } from '@/core/costing';
-import { namesIn } from '@/core/kitchen-file';
+import { namesIn, type WrittenIngredient } from '@/core/kitchen-file';
 import type { Names } from '@/core/said';
 import type { Named } from './reach';
 
 const named = (list: readonly { readonly id: string; readonly name: string }[]) =>
   list.map(({ id, name }) => ({ id, name }));
+
+/** Names, and for things that people do not weigh in kilos how they measure them: `l`, `bunch`, nothing for so many of it. */
+export interface SheetNames extends Names {
+  readonly usual?: Readonly<Record<string, readonly string[]>> | undefined;
+}
+
+/** How people measure an ingredient, most usual first; nothing where that is by the kilo. */
+function measuredIn({ role, eachG, eachUnit, pieceG }: WrittenIngredient): readonly string[] {
+  const pieces = [...(eachG === undefined ? [] : [eachUnit ?? '']), ...Object.keys(pieceG ?? {})];
+  return [...(role === 'liquid' ? ['l', ...pieces] : pieces)];
+}
+
+/** How every ingredient is measured that is not weighed. */
+export const usualMeasures = ({ state }: KitchenCosting): Readonly<Record<string, readonly string[]>> =>
+  Object.fromEntries(
+    state.ingredients.flatMap((i) => {
+      const by = measuredIn(i);
+      return by.length > 0 ? [[i.id, by] as const] : [];
+    }),
+  );
 
 /** Every name that a line may say. An old spelling is still understood; what is written back is the one it counts as. */
 export const namesToRead = ({ state, spellings }: KitchenCosting): Names => ({

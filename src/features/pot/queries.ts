@@ -7,6 +7,8 @@ import type { DecimalMark, HouseMeasure } from '@/core/quantity';
 import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
 import type { Names } from '@/core/said';
+import { lastChangedBy } from '@/db/changes';
+import { versionOf } from '@/db/edits';
 import { sheetPast, type SheetPast } from '@/db/recipe-versions';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
@@ -15,6 +17,7 @@ import { awayRows } from '@/server/away';
 import { usedBy } from '@/server/used-by';
 import { byName, searcher } from '@/search';
 import { namesToWrite } from './names';
+import type { TheirSheet } from './wire';
 import { namedIn, reachOf, type Reach } from './reach';
 
 /** One pot in the list. Litres made, money in currency, hours on the hob. */
@@ -167,5 +170,21 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
         name: `the next ${u.name}`,
       })),
     ],
+  };
+}
+
+/** A sheet as it stands, where that is newer than a version: whoever has it open puts it together with what stands there. */
+export async function sheetNow(who: Worker, id: string, seen: number): Promise<TheirSheet | undefined> {
+  if (((await versionOf(database(), 'recipe', who.kitchenId, id)) ?? 0) <= seen) return undefined;
+  const { costing, versions } = await costedKitchen(who.kitchenId);
+  const now = costing.state.recipes.find((r) => r.id === id);
+  if (!now) return undefined;
+  return {
+    version: versions.recipes.get(id) ?? 1,
+    vessel: now.vessel,
+    hob: now.hob,
+    steps: now.steps,
+    choices: now.choices,
+    by: await lastChangedBy(database(), who.kitchenId, id),
   };
 }

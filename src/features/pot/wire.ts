@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Choice, MOST_CHOICES, type WrittenChoice } from '@/core/kitchen-file';
 import { WrittenStep } from '@/core/verbs';
 import { ID, sender, TYPED, wire } from '@/wire';
 
@@ -16,6 +17,9 @@ export interface TheirSheet {
   readonly vessel: string;
   readonly hob: string;
   readonly steps: readonly WrittenStep[];
+  readonly choices?: readonly WrittenChoice[] | undefined;
+  /** Who left it so, where that is known. */
+  readonly by?: string | undefined;
 }
 
 export const SHEET = wire<{ readonly broken: readonly Broken[] }, TheirSheet>()({
@@ -26,6 +30,8 @@ export const SHEET = wire<{ readonly broken: readonly Broken[] }, TheirSheet>()(
     vessel: ID,
     hob: ID,
     steps: z.array(WrittenStep).max(200, 'A pot sheet has at most 200 steps.'),
+    /** Left out by a page that knows of none: they stay as they are. */
+    choices: z.array(Choice).max(MOST_CHOICES, `A pot sheet has at most ${MOST_CHOICES} choices.`).optional(),
   }),
   waits: ({ id, steps }) => ({ thing: id, whole: true, words: `a pot sheet of ${steps.length} lines` }),
 });
@@ -73,8 +79,22 @@ export const SHEET_AWAY = wire<null, { readonly users: readonly string[] }>()({
   body: z.object({ id: ID, away: z.boolean(), instead: ID.nullable() }),
 });
 
+/** Characters a version may be called by. */
+export const LONGEST_VERSION = 80;
+/** What a version of a sheet is called; empty takes its name away. */
+export const VERSION_NAMED = wire()({
+  kind: 'recipe.version.name',
+  version: 1,
+  body: z.object({
+    id: ID,
+    version: z.int().min(1),
+    name: z.string().max(LONGEST_VERSION, `The name of a version has at most ${LONGEST_VERSION} characters.`),
+  }),
+});
+
 export const makeSheet = sender(NEW_SHEET);
 export const nameSheet = sender(SHEET_NAMED);
 export const putSheetAway = sender(SHEET_AWAY);
+export const keepVersionName = sender(VERSION_NAMED);
 export const keepPotSheet = sender(SHEET);
 export const keepServed = sender(SERVED);

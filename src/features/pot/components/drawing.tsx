@@ -2,6 +2,7 @@
 
 import { levelAt, type LedgerRow } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
+import { TypedField } from '@/ui/typed-field';
 import { PotSection, type TideMark } from '@/ui/pot-section';
 import type { LivePot } from './use-pot';
 
@@ -11,10 +12,12 @@ interface Props {
   readonly mayEdit: boolean;
   readonly onDrag: (levelCm: number) => void;
   readonly onDrop: (levelCm: number) => void;
+  /** A dip that was typed, cm from the rim. */
+  readonly onDip: (dipCm: number) => void;
 }
 
 /** The pot after the chosen step, with the marks it has left on that vessel's wall before. */
-export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop }: Props) {
+export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) {
   const { litres, kilos } = useFigures();
   const rows = pot.run.rows;
   const row = rows[Math.min(chosen, rows.length - 1)];
@@ -32,7 +35,20 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop }: Props) {
       <figcaption className="drawing-title">
         After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm down from the rim
         {row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
-        {draggable ? '. Drag the copper line to where it should stop.' : '.'}
+        {draggable ? '. Drag the copper line to where it should stop, or say the dip: ' : '.'}
+        {draggable && (
+          <TypedField
+            label="Stop at a dip of, cm"
+            value={row.dipCm.toFixed(1)}
+            disabled={false}
+            onTyped={() => undefined}
+            onDone={(typed) => {
+              const cm = Number(typed.replace(',', '.'));
+              // What is no number leaves the mark where it is.
+              if (typed.trim() !== '' && Number.isFinite(cm) && typed !== row.dipCm.toFixed(1)) onDip(cm);
+            }}
+          />
+        )}
         {row.aside.trayG > 0.5 && <span> Set aside on a tray, {kilos(row.aside.trayG)}.</span>}
         {row.aside.vessels.map((s) => (
           <span key={s.vessel.id}>

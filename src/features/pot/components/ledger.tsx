@@ -1,8 +1,8 @@
 'use client';
 
+import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useRef, useState } from 'react';
-import Stack from 'react-bootstrap/Stack';
+import Form from 'react-bootstrap/Form';
 import { readSupply } from '@/core/supply';
 import { useFigures } from '@/ui/figures';
 import { Combo } from '@/ui/combo';
@@ -10,74 +10,104 @@ import { useMissing } from '@/ui/missing';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useSearch } from '@/ui/use-search';
-import type { No } from '@/wire';
-import type { PotSheetData } from '../queries';
-import type { TheirSheet } from '../wire';
-import { linesOf, newLine, type SheetLine } from './sheet-lines';
-import { MovableSteps } from './movable-steps';
-import { StepRow } from './step-row';
-import type { LivePot } from './use-pot';
 import { SheetTable } from '@/ui/sheet-table';
+import type { PotSheetData } from '../queries';
+import { VIEWS, type Column } from './columns';
+import { CuringContext } from './curing';
+import { MovableSteps } from './movable-steps';
+import { SaidInput } from './said-input';
+import type { Draft, SheetLine } from './sheet-lines';
+import { StepRow } from './step-row';
+import { useActs } from './use-acts';
+import { useOffers, type InHand, type Offered } from './use-offers';
+import type { LivePot } from './use-pot';
+import type { useSheet } from './use-sheet';
+import { useView } from './use-view';
 
 interface Props {
-  readonly data: PotSheetData;
-  readonly lines: readonly SheetLine[];
-  readonly pot: LivePot;
-  readonly chosen: number;
-  readonly vessel: string;
-  readonly hob: string;
-  readonly refusal: No<TheirSheet> | null;
-  readonly onStand: (vessel: string, hob: string) => void;
-  readonly onChoose: (i: number) => void;
-  readonly onTyped: (i: number, text: string) => void;
-  readonly onDone: (lines: readonly SheetLine[]) => void;
-  readonly onTakeTheirs: (theirs: TheirSheet) => void;
-  readonly onKeepMine: (theirs: TheirSheet) => void;
-  readonly onLearned: () => void;
-  readonly onPriced: () => void;
+  readonly sheet: ReturnType<typeof useSheet>;
+  readonly onFields: (id: string | undefined) => void;
 }
 
-/** What is done to the lines of a sheet: one more, one elsewhere, one out. */
-function useEdits({ lines, pot, onDone, onChoose }: Props) {
-  const tell = useTell();
-  // A portioning stays last: what is added goes before it.
-  const last = lines.length - (pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
-  return {
-    add: (text: string): void => {
-      onDone([...lines.slice(0, last), newLine(text), ...lines.slice(last)]);
-      onChoose(last);
-    },
-    move: (i: number, to: number): void => {
-      const at = Math.min(lines.length - 1, Math.max(0, to));
-      if (at === i) return;
-      onDone(moved(lines, i, at));
-      onChoose(at);
-    },
-    remove: (i: number): void => {
-      onDone(lines.filter((_, j) => j !== i));
-      tell(`“${lines[i]?.text ?? ''}” is taken out.`, () => onDone(lines));
-    },
-  };
+const NO_OFFERS: readonly Offered[] = [];
+
+/** The line that is being typed in, with where it stands or will stand; what it says comes from the sheet. */
+function useInHand(
+  sheet: Props['sheet'],
+  next: string,
+): readonly [InHand | undefined, (id: string | undefined) => void] {
+  const [typing, setTyping] = useState<string>();
+  const { lines } = sheet.draft;
+  const at = lines.findIndex((l) => l.id === typing);
+  const text = typing === 'next' ? next : lines[at]?.text;
+  const before = lines.length - (sheet.pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
+  const hand = useMemo(
+    (): InHand | undefined =>
+      text === undefined
+        ? undefined
+        : { text, at: typing === 'next' ? before : at, isNew: typing === 'next' },
+    [text, at, typing, before],
+  );
+  return [hand, setTyping];
 }
 
 /** Steps as they are said, each with what the pot then holds and costs. */
-export function Ledger(props: Props) {
-  const { data, lines, pot, chosen, refusal, onChoose, onTyped, onDone } = props;
+export function Ledger({ sheet, onFields }: Props) {
+  const { known: data, draft, pot, touched } = sheet;
+  const { currencySign } = useFigures();
+  const [view, setView] = useView();
+  const columns = useMemo(() => (VIEWS[view] ?? VIEWS.usual)?.(currencySign) ?? [], [view, currencySign]);
+  const [next, setNext] = useState('');
+  const [inHand, setInHand] = useInHand(sheet, next);
+  const offers = useOffers(data, draft, inHand);
+  const chosen = Math.min(sheet.chosen, draft.lines.length);
+  const { acts, add, dropped } = useActs({
+    draft,
+    pot,
+    asItStands: sheet.asItStands,
+    onDone: (d) => {
+      setInHand(undefined);
+      sheet.done(d);
+    },
+    onTyped: (i, text) => {
+      setInHand(draft.lines[i]?.id);
+      sheet.typed(i, text);
+    },
+    onChoose: sheet.choose,
+  });
   const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
-  const { add, move, remove } = useEdits(props);
+  const both = new Map(touched.map((t) => [t.id, t]));
+  const curer = useMemo(
+    () => ({
+      draft,
+      names: data.names,
+      pot,
+      run: sheet.run,
+      vessels: data.vessels,
+      hobs: data.hobs,
+      onCure: (cured: { readonly draft: Draft }) => sheet.done(cured.draft),
+    }),
+    // What is done with a cure is the same whenever it is done.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [draft, data, pot, sheet.run],
+  );
   return (
-    <>
-      <Standing {...props} />
+    <CuringContext value={curer}>
+      <div className="d-flex flex-wrap gap-2 align-items-center mb-1">
+        <Standing sheet={sheet} />
+        <ColumnsFor view={view} onView={setView} />
+      </div>
       <SheetTable className="ledger folds">
-        <LedgerHead />
-        <MovableSteps lines={lines} onMove={move}>
-          {lines.map(({ id, text }, i) => (
+        <LedgerHead columns={columns} />
+        <MovableSteps lines={draft.lines} onMove={dropped}>
+          {draft.lines.map((line, i) => (
             <StepRow
-              key={id}
-              id={id}
+              key={line.id}
               index={i}
-              text={text}
+              line={line}
+              choices={draft.choices}
               step={pot.steps[i]}
+              done={pot.done[i] ?? true}
               row={pot.run.rows[i]}
               before={pot.run.rows[i - 1]}
               money={pot.money[i]}
@@ -85,38 +115,60 @@ export function Ledger(props: Props) {
               counted={pot.counted.get(i)}
               batches={pot.batches.get(i)}
               most={most}
+              columns={columns}
               chosen={i === chosen}
               mayEdit={data.mayEdit}
-              onChoose={() => onChoose(i)}
-              onTyped={(t) => onTyped(i, t)}
-              onDone={() => onDone(lines)}
-              onInstead={(t) => onDone(withText(lines, i, t))}
-              onAsBought={() => onDone(withAsBought(lines, i))}
-              onRemove={() => remove(i)}
-              onLearned={props.onLearned}
+              arrived={sheet.arrived.ids.has(line.id)}
+              touched={both.get(line.id)}
+              offers={inHand && !inHand.isNew && inHand.at === i ? offers : NO_OFFERS}
+              acts={acts}
+              onSettle={sheet.settle}
+              onLearned={sheet.learned}
+              onFields={onFields}
             />
           ))}
         </MovableSteps>
       </SheetTable>
-      {lines.length === 0 && <EmptyPot />}
-      {data.mayEdit && <NextStep onAdd={add} />}
-      {data.mayEdit && <NoPrices data={data} pot={pot} onPriced={props.onPriced} />}
-      <Trouble says={refusal?.message} />
-      {refusal?.theirs && (
-        <Theirs
-          data={data}
-          theirs={refusal.theirs}
-          mine={lines}
-          onTake={props.onTakeTheirs}
-          onKeep={props.onKeepMine}
+      {draft.lines.length === 0 && <EmptyPot />}
+      {data.mayEdit && (
+        <NextStep
+          next={next}
+          offers={inHand?.isNew ? offers : NO_OFFERS}
+          onTyped={(text) => {
+            setNext(text);
+            setInHand('next');
+          }}
+          onAdd={(text) => {
+            add(text);
+            setNext('');
+          }}
+          onLines={(text) => {
+            acts.pasted(undefined, text);
+            setNext('');
+          }}
+          onUp={() => {
+            const last = draft.lines.at(-1);
+            if (last) acts.next(last.id, 1);
+          }}
+          onFields={() => onFields(undefined)}
         />
       )}
-    </>
+      {data.mayEdit && <NoPrices data={data} pot={pot} onPriced={sheet.priced} />}
+      <Trouble says={sheet.keeping.refusal?.message} />
+    </CuringContext>
   );
 }
 
 /** What goes in and has no price yet, asked for one after the other. */
-function NoPrices({ data, pot, onPriced }: Pick<Props, 'data' | 'pot' | 'onPriced'>) {
+function NoPrices({
+  data,
+  pot,
+  onPriced,
+}: {
+  readonly data: PotSheetData;
+  readonly pot: LivePot;
+  readonly onPriced: () => void;
+}) {
   const missing = useMissing();
   const names = new Map(data.standsOn.map((s) => [s.id, s.name]));
   const ids = pot.run.inputs.flatMap(({ supply }, i) => {
@@ -138,70 +190,19 @@ const EmptyPot = () => (
   <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>
 );
 
-const withText = (lines: readonly SheetLine[], i: number, text: string): SheetLine[] =>
-  lines.map((l, j) => (i === j ? { ...l, text } : l));
-
-/** Lines in which the count of one stands for things as bought. */
-const withAsBought = (lines: readonly SheetLine[], i: number): SheetLine[] =>
-  withText(lines, i, (lines[i]?.text ?? '').replace(/,\s*counted trimmed(?=,|$)/i, ''));
-
-function moved(lines: readonly SheetLine[], i: number, to: number): SheetLine[] {
-  const order = [...lines];
-  order.splice(to, 0, ...order.splice(i, 1));
-  return order;
-}
-
-/** The lines in which somebody else's sheet differs from this one: one of the two is kept. */
-function Theirs({
-  data,
-  theirs,
-  mine,
-  onTake,
-  onKeep,
-}: {
-  readonly data: PotSheetData;
-  readonly theirs: TheirSheet;
-  readonly mine: readonly SheetLine[];
-  readonly onTake: (theirs: TheirSheet) => void;
-  readonly onKeep: (theirs: TheirSheet) => void;
-}) {
-  const lines = linesOf(theirs.steps, data.names);
-  const here = new Map(mine.map((l) => [l.id, l.text]));
-  const there = new Set(lines.map((l) => l.id));
-  return (
-    <div className="d-inline-flex flex-wrap gap-2 ms-2">
-      {lines
-        .filter((l) => here.get(l.id) !== l.text)
-        .map((l) => (
-          <p key={l.id}>
-            Theirs: “{l.text}”, yours: {here.has(l.id) ? `“${here.get(l.id) ?? ''}”` : 'no such line'}.
-          </p>
-        ))}
-      {mine
-        .filter((l) => !there.has(l.id))
-        .map((l) => (
-          <p key={l.id}>Yours only: “{l.text}”.</p>
-        ))}
-      <Button variant="plain" size="sm" onClick={() => onKeep(theirs)}>
-        Keep mine
-      </Button>{' '}
-      <Button variant="plain" size="sm" onClick={() => onTake(theirs)}>
-        Take theirs
-      </Button>
-    </div>
-  );
-}
-
 /** Where the pot starts, and what it stands on: another is taken when it is said, and can be put back. */
-function Standing({ data, vessel, hob, onStand }: Pick<Props, 'data' | 'vessel' | 'hob' | 'onStand'>) {
+function Standing({ sheet }: Pick<Props, 'sheet'>) {
+  const { known: data, draft } = sheet;
+  const { vessel, hob } = draft;
   const { vessels, hobs } = data.names;
   const tell = useTell();
   const stand = (v: string, h: string, words: string): void => {
-    onStand(v, h);
-    tell(words, () => onStand(vessel, hob));
+    const before = sheet.asItStands();
+    sheet.done({ ...before, vessel: v, hob: h });
+    tell(words, () => sheet.done({ ...sheet.asItStands(), vessel, hob }));
   };
   return (
-    <Stack direction="horizontal" gap={2} className="mb-1">
+    <>
       <Combo
         size="sm"
         label="Starts in"
@@ -218,53 +219,91 @@ function Standing({ data, vessel, hob, onStand }: Pick<Props, 'data' | 'vessel' 
         find={useSearch(hobs)}
         choose={(h) => h && h.id !== hob && stand(vessel, h.id, `It stands on ${h.name} now.`)}
       />
-    </Stack>
+    </>
   );
 }
 
-/** The line under the others: said, and Enter puts it in. */
-function NextStep({ onAdd }: { readonly onAdd: (text: string) => void }) {
-  const [next, setNext] = useState('');
-  const field = useRef<HTMLInputElement>(null);
+/** The line under the others: said, and Enter puts it in; several pasted at once become as many. */
+function NextStep({
+  next,
+  offers,
+  onTyped,
+  onAdd,
+  onLines,
+  onUp,
+  onFields,
+}: {
+  readonly next: string;
+  readonly offers: readonly Offered[];
+  readonly onTyped: (text: string) => void;
+  readonly onAdd: (text: string) => void;
+  readonly onLines: (text: string) => void;
+  readonly onUp: () => void;
+  readonly onFields: () => void;
+}) {
   const add = (): void => {
     if (next.trim() === '') return;
     onAdd(next);
-    setNext('');
-    field.current?.focus();
+    document.getElementById('next-step')?.focus();
   };
   return (
     <div className="next-step d-flex align-items-center gap-2 pt-2 ps-3">
-      <label htmlFor="next-step" className="visually-hidden">
-        Next step
-      </label>
-      <input
+      <SaidInput
         id="next-step"
-        ref={field}
-        className="step-input"
-        autoComplete="off"
-        placeholder="next step: say it, e.g. simmer 20 min, reduce by half, season to 0.6 %"
+        name="Next step"
+        placeholder="next step: simmer 20 min, reduce by half"
         value={next}
-        onChange={(event) => setNext(event.target.value)}
-        onKeyDown={(event) => event.key === 'Enter' && add()}
+        offers={offers}
+        onTyped={onTyped}
+        onTake={onAdd}
+        onLines={onLines}
+        onKey={(event) => {
+          if (event.key !== 'ArrowUp') return false;
+          onUp();
+          return true;
+        }}
+        onEnter={add}
+        onEscape={() => onTyped('')}
       />
       <Button variant="plain" size="sm" onClick={add} disabled={next.trim() === ''}>
         Add
+      </Button>
+      <Button variant="link" size="sm" onClick={onFields}>
+        By a form
       </Button>
     </div>
   );
 }
 
-function LedgerHead() {
-  const { currencySign } = useFigures();
+/** What is followed through the pot: a set of columns. */
+function ColumnsFor({ view, onView }: { readonly view: string; readonly onView: (view: string) => void }) {
+  return (
+    <Form.Select
+      size="sm"
+      className="w-auto no-print"
+      aria-label="What the columns show"
+      value={view}
+      onChange={(event) => onView(event.target.value)}
+    >
+      {Object.keys(VIEWS).map((name) => (
+        <option key={name} value={name}>
+          {name === 'usual' ? 'the usual columns' : name}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+function LedgerHead({ columns }: { readonly columns: readonly Column[] }) {
   return (
     <thead>
       <tr>
         <th scope="col">Step, as it is said</th>
-        <th scope="col">litres</th>
-        <th scope="col">dip cm</th>
-        <th scope="col">body</th>
-        <th scope="col">salt %</th>
-        <th scope="col">{currencySign} a litre</th>
+        {columns.map((c) => (
+          <th key={c.head} scope="col">
+            {c.head}
+          </th>
+        ))}
       </tr>
     </thead>
   );

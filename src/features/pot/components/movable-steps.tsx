@@ -16,7 +16,7 @@ import {
 } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { SheetLine } from './sheet-lines';
 
@@ -35,6 +35,9 @@ export function MovableSteps({
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const at = (id: string | number | undefined): number => lines.findIndex((l) => l.id === id);
+  // The same list while no line comes or goes: a keystroke in one line is none of the others' business.
+  const joined = lines.map((l) => l.id).join(' ');
+  const items = useMemo(() => joined.split(' '), [joined]);
   const place = (id: string | number | undefined): string => `place ${at(id) + 1} of ${lines.length}`;
   const text = (id: string | number): string => lines[at(id)]?.text ?? '';
   return (
@@ -56,7 +59,7 @@ export function MovableSteps({
         },
       }}
     >
-      <SortableContext items={lines.map((l) => l.id)} strategy={verticalListSortingStrategy}>
+      <SortableContext items={items} strategy={verticalListSortingStrategy}>
         {children}
       </SortableContext>
     </DndContext>

@@ -1,7 +1,11 @@
 'use client';
 
+import dynamic from 'next/dynamic';
+import { useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { useUnkept } from '@/ui/unkept';
 import type { PotSheetData } from '../queries';
+import { AlongTime } from './along-time';
 import { Carries } from './carries';
 import { Drawing } from './drawing';
 import { Layers } from './layers';
@@ -12,37 +16,33 @@ import { Opens } from './opens';
 import { SheetHead } from './sheet-head';
 import { SheetTools } from './sheet-tools';
 import { StandsOnList } from './stands-on';
-import type { useKeeping } from './use-keeping';
 import { useSheet } from './use-sheet';
+import { Ways } from './ways';
+
+/** What is opened now and then comes when it is. */
+const ScalePanel = dynamic(() => import('./scale-panel').then((m) => m.ScalePanel), { ssr: false });
+const StepForm = dynamic(() => import('./step-form').then((m) => m.StepForm), { ssr: false });
 
 /** A recipe as steps and ledger side by side, the pot in section following the chosen step. */
 export function PotSheet({ data }: { data: PotSheetData }) {
-  const { known, pot, keeping, ...sheet } = useSheet(data);
-  const { chosen, lines } = sheet;
+  const sheet = useSheet(data);
+  const { known, pot, keeping, chosen } = sheet;
+  const [fields, setFields] = useState<string | null>();
+  const [scaling, setScaling] = useState(false);
+  const texts = useMemo(() => sheet.draft.lines.map((l) => l.text), [sheet.draft.lines]);
   useUnkept(keeping.state === 'held');
   return (
     <>
-      <SheetHead data={known} pot={pot} tools={<SheetTools data={data} version={keeping.seen} />} />
+      <SheetHead
+        data={known}
+        pot={pot}
+        tools={<SheetTools data={data} version={keeping.seen} onScale={() => setScaling(true)} />}
+      />
       <div className="pot-sheet">
         <div>
-          <Ledger
-            data={known}
-            lines={lines}
-            pot={pot}
-            chosen={Math.min(chosen, lines.length)}
-            vessel={sheet.vessel}
-            hob={sheet.hob}
-            refusal={keeping.refusal}
-            onStand={sheet.stand}
-            onChoose={sheet.choose}
-            onTyped={sheet.typed}
-            onDone={sheet.done}
-            onTakeTheirs={sheet.takeTheirs}
-            onKeepMine={sheet.keepMine}
-            onLearned={sheet.learned}
-            onPriced={sheet.priced}
-          />
-          <HowKept keeping={keeping} />
+          <Ledger sheet={sheet} onFields={(id) => setFields(id ?? null)} />
+          <HowKept sheet={sheet} />
+          <Ways sheet={sheet} />
         </div>
         <div>
           <Drawing
@@ -50,8 +50,10 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             chosen={chosen}
             mayEdit={data.mayEdit}
             onDrag={(cm) => sheet.typed(chosen, sheet.setDip(cm))}
-            onDrop={(cm) => sheet.done(sheet.withLine(sheet.setDip(cm)))}
+            onDrop={(cm) => sheet.lines(sheet.withLine(sheet.setDip(cm)))}
+            onDip={(cm) => sheet.lines(sheet.withLine(sheet.toDip(cm)))}
           />
+          <AlongTime pot={pot} texts={texts} />
           <MoneyWentTable pot={pot} />
           <StandsOnList data={known} pot={pot} />
           <Opens pot={pot} />
@@ -62,12 +64,20 @@ export function PotSheet({ data }: { data: PotSheetData }) {
           <Carries data={known} pot={pot} />
         </div>
       </div>
+      {fields !== undefined && (
+        <StepForm sheet={sheet} line={fields ?? undefined} close={() => setFields(undefined)} />
+      )}
+      {scaling && <ScalePanel sheet={sheet} close={() => setScaling(false)} />}
     </>
   );
 }
 
+const FIELDS = { vessel: 'the vessel it starts in', hob: 'what it stands on', choices: 'its ways' } as const;
+
 /** Whether what stands here is kept, and what it leaves undone elsewhere. */
-function HowKept({ keeping }: { readonly keeping: ReturnType<typeof useKeeping> }) {
+function HowKept({ sheet }: { readonly sheet: ReturnType<typeof useSheet> }) {
+  const { keeping, touched, both, arrived } = sheet;
+  const open = touched.length + both.length > 0;
   return (
     <>
       <p className="m-0 small-line" role="status">
@@ -77,9 +87,28 @@ function HowKept({ keeping }: { readonly keeping: ReturnType<typeof useKeeping> 
           <span className="quiet">no connection: kept here for now and sent when it is back</span>
         )}
         {keeping.state === 'held' && (
-          <span className="quiet">not kept until the line marked above can be done</span>
+          <span className="quiet">
+            {open
+              ? 'not kept until it is chosen what stands'
+              : 'not kept until the line marked above can be done'}
+          </span>
+        )}
+        {arrived.ids.size > 0 && (
+          <span className="quiet">
+            {' '}
+            · {arrived.ids.size === 1 ? 'one line has' : `${arrived.ids.size} lines have`} come in
+            {arrived.by && ` from ${arrived.by}`}
+          </span>
         )}
       </p>
+      {both.length > 0 && (
+        <p role="alert" className="trouble">
+          Somebody else has changed {both.map((f) => FIELDS[f]).join(' and ')} too: yours stands here.{' '}
+          <Button variant="plain" size="sm" onClick={sheet.settleBoth}>
+            Keep mine
+          </Button>
+        </p>
+      )}
       {keeping.broken.map((b) => (
         <p key={b.name} role="alert" className="warning">
           This leaves {b.name} {b.undone ? 'undone' : 'without a cost'}. {b.why}

@@ -24,9 +24,11 @@ const Named = z.object({
 export function SheetTools({
   data,
   version,
+  onScale,
 }: {
   readonly data: PotSheetData;
   readonly version: () => number;
+  readonly onScale: () => void;
 }) {
   const [open, setOpen] = useState<'name' | 'away'>();
   const router = useRouter();
@@ -36,9 +38,23 @@ export function SheetTools({
     async (wanted: string) => ((await findPots(wanted, null))?.rows ?? []).filter((r) => r.id !== id),
     [id],
   );
-  if (!data.mayEdit) return null;
+  const forAll = (
+    <>
+      <Button variant="link" size="sm" onClick={onScale}>
+        Another size
+      </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/wall`}>
+        On the wall
+      </Link>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/versions`}>
+        Versions
+      </Link>
+    </>
+  );
+  if (!data.mayEdit) return <div className="thing-tools">{forAll}</div>;
   return (
     <div className="thing-tools">
+      {forAll}
       <Button variant="link" size="sm" onClick={() => setOpen('name')}>
         Name and note
       </Button>

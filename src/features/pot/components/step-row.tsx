@@ -1,8 +1,9 @@
 'use client';
 
+import equal from 'fast-deep-equal/es6/index.js';
+import { memo, useId, useRef, useState, type KeyboardEvent } from 'react';
 import Button from 'react-bootstrap/Button';
-import { X } from 'lucide-react';
-import { useId, useRef, type ReactNode } from 'react';
+import type { WrittenChoice } from '@/core/kitchen-file';
 import type { RowCost } from '@/core/layers';
 import { cautionFor, markOf, ofStep, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
@@ -10,13 +11,26 @@ import type { Batches } from '@/core/shelf';
 import type { Trouble } from '@/core/trouble';
 import { useFigures } from '@/ui/figures';
 import { useMissing } from '@/ui/missing';
+import type { Touched } from '../merge';
+import type { Column } from './columns';
+import { Curing, WithIt } from './curing';
 import { useMovable } from './movable-steps';
+import { NoteOf } from './note-of';
+import { OtherWay } from './other-way';
+import { SaidInput } from './said-input';
+import type { SheetLine } from './sheet-lines';
+import { StepMenu } from './step-menu';
+import { TouchedLine } from './touched-line';
+import type { LineActs } from './use-acts';
+import type { Offered } from './use-offers';
 
-interface Props {
-  readonly id: string;
+export interface StepRowProps {
   readonly index: number;
-  readonly text: string;
+  readonly line: SheetLine;
+  readonly choices: readonly WrittenChoice[];
   readonly step: WrittenStep | undefined;
+  /** Whether it is done: not switched off, and of no way that is not taken. */
+  readonly done: boolean;
   readonly row: LedgerRow | undefined;
   readonly before: LedgerRow | undefined;
   readonly money: RowCost | undefined;
@@ -24,18 +38,18 @@ interface Props {
   readonly counted: Counted | undefined;
   readonly batches: Batches | undefined;
   readonly most: number;
+  readonly columns: readonly Column[];
   readonly chosen: boolean;
   readonly mayEdit: boolean;
-  readonly onChoose: () => void;
-  readonly onTyped: (text: string) => void;
-  readonly onDone: () => void;
-  /** Takes one of the lines that would be understood. */
-  readonly onInstead: (text: string) => void;
-  /** Takes a count for things as bought. */
-  readonly onAsBought: () => void;
-  readonly onRemove: () => void;
+  /** Whether somebody else has just put it so. */
+  readonly arrived: boolean;
+  readonly touched: Touched | undefined;
+  readonly offers: readonly Offered[];
+  readonly acts: LineActs;
+  readonly onSettle: (id: string, line: SheetLine | undefined) => void;
   /** What the line misses has come to be known. */
   readonly onLearned: () => void;
+  readonly onFields: (id: string) => void;
 }
 
 const KIND_WORDS = {
@@ -45,59 +59,176 @@ const KIND_WORDS = {
   unread: 'not understood',
 } as const;
 
-/** One step: typed over in place, with what the pot then holds. */
-export function StepRow(props: Props) {
-  const { index, step, row, before, money, trouble, counted, batches, most, chosen, mayEdit } = props;
-  const { onChoose, onRemove } = props;
-  const { hours } = useFigures();
-  const { body, handle } = useMovable(props.id, `step ${index + 1}`);
+/** Columns that a note under a line spans: the line itself and its figures. */
+const spanOf = (columns: readonly Column[]): number => columns.length + 1;
+
+/** One step: typed over in place, with what the pot then holds. Drawn again only when something about it is another. */
+export const StepRow = memo(function StepRow(props: StepRowProps) {
+  const { index, line, step, row, before, money, done, columns, chosen, mayEdit, acts } = props;
+  const { body, handle } = useMovable(line.id, `step ${index + 1}`);
+  const [asking, setAsking] = useState<'note' | 'way'>();
   const noteId = useId();
   const kind = markOf(step?.do ?? 'unread');
-  const caution = row && cautionFor(row, before);
-  const took = row && row.do === 'reduce' ? `takes ${hours(row.heatHours)}` : undefined;
-  const up = row && row.upHours > 0.05 ? `${hours(row.upHours)} to come up to heat` : undefined;
-  const notes = [took, up, row && handsWords(row, hours)].filter(Boolean).join(' · ');
-  const hasNote =
-    trouble !== undefined ||
-    batches !== undefined ||
-    (row?.warnings.length ?? 0) > 0 ||
-    (counted !== undefined && (chosen || counted.trimmed)) ||
-    (chosen && (caution !== undefined || notes !== ''));
+  const about = useAbout(props);
+  const hasNote = about || asking !== undefined;
+  const names = [
+    chosen ? 'chosen' : '',
+    row ? '' : 'after-refusal',
+    done ? '' : 'left-out',
+    line.off ? 'off' : '',
+    props.arrived ? 'arrived' : '',
+  ];
   return (
     <tbody {...body}>
-      <tr className={`${chosen ? 'chosen' : ''}${row ? '' : ' after-refusal'}`} onClick={onChoose}>
+      <tr className={names.filter(Boolean).join(' ')} onClick={() => acts.choose(line.id)}>
         <td>
           <span className="d-flex align-items-center gap-2">
             <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
+            <WayOf line={line} choices={props.choices} />
             <Said {...props} describedBy={hasNote ? noteId : undefined} />
-            {mayEdit && <Tools index={index} handle={handle} onRemove={onRemove} />}
+            {mayEdit && chosen && (
+              <StepMenu
+                index={index}
+                line={line}
+                choices={props.choices}
+                acts={acts}
+                handle={handle}
+                onNote={() => setAsking('note')}
+                onOtherWay={() => setAsking('way')}
+                onFields={() => props.onFields(line.id)}
+              />
+            )}
           </span>
         </td>
-        <Figures row={row} money={money} most={most} />
+        <Figures row={done ? row : undefined} money={money} most={props.most} columns={columns} />
       </tr>
       {hasNote && (
         <tr className="note-row">
-          <td colSpan={6} id={noteId}>
-            {trouble !== undefined && (
-              <div role="alert" className="trouble">
-                {trouble.message}{' '}
-                <Instead lines={trouble.instead} mayEdit={mayEdit} onTake={props.onInstead} />
-                {mayEdit && <Missed trouble={trouble} step={step} onLearned={props.onLearned} />}
-              </div>
+          <td colSpan={spanOf(columns)} id={noteId}>
+            <Under {...props} before={before} />
+            {asking === 'note' && (
+              <NoteOf line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
             )}
-            {counted && (chosen || counted.trimmed) && <CountedAs {...counted} {...props} />}
-            {batches && <SoManyBatches {...batches} />}
-            {row?.warnings.map((w, i) => (
-              <div key={`${w.code} ${i}`} className="warning">
-                {w.message} <span className="cure">{w.cure.message}</span>
-              </div>
-            ))}
-            {chosen && notes !== '' && <span className="quiet">{notes}</span>}
-            {chosen && caution !== undefined && <div className="caution">{caution}</div>}
+            {asking === 'way' && <OtherWay line={line} acts={acts} close={() => setAsking(undefined)} />}
           </td>
         </tr>
       )}
     </tbody>
+  );
+}, sameRow);
+
+/** Whether a row says the same as before: figures are compared, not the objects they come in. */
+function sameRow(a: StepRowProps, b: StepRowProps): boolean {
+  const { offers: oa, row: ra, before: ba, step: sa, ...restA } = a;
+  const { offers: ob, row: rb, before: bb, step: sb, ...restB } = b;
+  return (
+    oa === ob &&
+    Object.keys(restA).every((key) => {
+      const [x, y] = [restA[key as keyof typeof restA], restB[key as keyof typeof restB]];
+      return x === y || (typeof x === 'object' && typeof y === 'object' && equal(x, y));
+    }) &&
+    equal(ra, rb) &&
+    // What it is compared with matters only where it is looked at.
+    (!a.chosen || equal(ba, bb)) &&
+    equal(sa, sb)
+  );
+}
+
+/** Whether anything is to be said under a line. */
+function useAbout({
+  line,
+  row,
+  before,
+  trouble,
+  batches,
+  counted,
+  chosen,
+  touched,
+  done,
+}: StepRowProps): boolean {
+  if (touched || trouble || line.note !== undefined) return true;
+  if (!done) return chosen;
+  return (
+    batches !== undefined ||
+    (row?.warnings.length ?? 0) > 0 ||
+    (counted !== undefined && (chosen || counted.trimmed)) ||
+    (chosen && row !== undefined && (cautionFor(row, before) !== undefined || notesOf(row).length > 0))
+  );
+}
+
+/** Times and hands of a step that are worth a word. */
+function notesOf(row: LedgerRow): readonly ('took' | 'up' | 'hands')[] {
+  return [
+    ...(row.do === 'reduce' ? (['took'] as const) : []),
+    ...(row.upHours > 0.05 ? (['up'] as const) : []),
+    ...(row.handsHours >= 1 / 120 ? (['hands'] as const) : []),
+  ];
+}
+
+/** What is said under a line: what is wrong with it, what it means, what to watch for, what the cook is told. */
+function Under(props: StepRowProps) {
+  const { line, step, row, before, trouble, counted, batches, chosen, mayEdit, acts, done } = props;
+  const { hours } = useFigures();
+  const caution = row && done && cautionFor(row, before);
+  const words = { took: 'takes', up: 'to come up to heat' };
+  const notes = (row && done ? notesOf(row) : []).map((n) =>
+    n === 'took'
+      ? `${words.took} ${hours(row?.heatHours ?? 0)}`
+      : n === 'up'
+        ? `${hours(row?.upHours ?? 0)} ${words.up}`
+        : row && handsWords(row, hours),
+  );
+  return (
+    <>
+      {props.touched && <TouchedLine touched={props.touched} onSettle={props.onSettle} />}
+      {line.note !== undefined && <div className="step-note">{line.note}</div>}
+      {!done && chosen && (
+        <span className="quiet">
+          {line.off ? 'Switched off: it stands here and is not done.' : 'Not done in the way that is taken.'}
+          {line.off && <WithIt line={line} />}
+        </span>
+      )}
+      {trouble !== undefined && (
+        <div role="alert" className="trouble">
+          {trouble.message}{' '}
+          <Instead lines={trouble.instead} mayEdit={mayEdit} onTake={(text) => acts.says(line.id, text)} />
+          {mayEdit && <Missed trouble={trouble} step={step} onLearned={props.onLearned} />}
+        </div>
+      )}
+      {done && counted && (chosen || counted.trimmed) && (
+        <CountedAs
+          {...counted}
+          mayEdit={mayEdit}
+          onAsBought={() => acts.says(line.id, line.text.replace(/,\s*counted trimmed(?=,|$)/i, ''))}
+        />
+      )}
+      {done && batches && <SoManyBatches {...batches} />}
+      {done &&
+        row?.warnings.map((w, i) => (
+          <div key={`${w.code} ${i}`} className="warning">
+            {w.message} <span className="cure">{w.cure.message}</span>
+            {mayEdit && chosen && <Curing warning={w} at={props.index} />}
+          </div>
+        ))}
+      {chosen && notes.length > 0 && <span className="quiet">{notes.join(' · ')}</span>}
+      {chosen && caution !== undefined && <div className="caution">{caution}</div>}
+    </>
+  );
+}
+
+/** Which way a line belongs to, where it belongs to one. */
+function WayOf({ line, choices }: Pick<StepRowProps, 'line' | 'choices'>) {
+  if (line.way === undefined) return null;
+  const choice = choices.find((c) => c.ways.some((w) => w.id === line.way));
+  const way = choice?.ways.find((w) => w.id === line.way);
+  if (!choice || !way) return null;
+  return (
+    <span
+      className="way"
+      title={`${choice.name}: ${way.name}${choice.house === way.id ? ', this house’s way' : ''}`}
+    >
+      {way.name}
+    </span>
   );
 }
 
@@ -183,7 +314,7 @@ function CountedAs({
   trimmed,
   mayEdit,
   onAsBought,
-}: Counted & Pick<Props, 'mayEdit' | 'onAsBought'>) {
+}: Counted & { readonly mayEdit: boolean; readonly onAsBought: () => void }) {
   const { kilos } = useFigures();
   if (!trimmed)
     return (
@@ -207,74 +338,75 @@ function CountedAs({
 /** The step as it is said, typed over in place; Escape puts back what stood there. */
 function Said({
   index,
-  text,
+  line,
   trouble,
   mayEdit,
-  onChoose,
-  onTyped,
-  onDone,
+  acts,
+  offers,
   describedBy,
-}: Props & { readonly describedBy: string | undefined }) {
-  const settled = useRef(text);
+}: StepRowProps & { readonly describedBy: string | undefined }) {
+  const settled = useRef(line.text);
+  const { id } = line;
+  const onKey = (event: KeyboardEvent<HTMLInputElement>): boolean => {
+    const up = event.key === 'ArrowUp';
+    if (up || event.key === 'ArrowDown') {
+      if (event.altKey && event.shiftKey && !up) acts.twin(id);
+      else if (event.altKey) acts.move(id, up ? -1 : 1);
+      else acts.next(id, up ? -1 : 1);
+      return true;
+    }
+    if (event.key === '/' && (event.ctrlKey || event.metaKey)) {
+      acts.off(id);
+      return true;
+    }
+    if (event.key === 'Enter' && event.shiftKey) {
+      acts.done(id);
+      acts.put(id, 'below');
+      return true;
+    }
+    return false;
+  };
   return (
-    <input
-      className="step-input"
-      aria-label={`Step ${index + 1}`}
-      aria-invalid={trouble ? true : undefined}
-      aria-describedby={describedBy}
-      autoComplete="off"
+    <SaidInput
+      id={`step-${id}`}
+      lineId={id}
+      name={`Step ${index + 1}`}
+      value={line.text}
       readOnly={!mayEdit}
-      value={text}
+      invalid={trouble !== undefined}
+      describedBy={describedBy}
+      offers={offers}
       onFocus={() => {
-        settled.current = text;
-        onChoose();
+        settled.current = line.text;
+        acts.choose(id);
       }}
-      onChange={(event) => onTyped(event.target.value)}
-      onBlur={onDone}
-      onKeyDown={(event) => {
-        if (event.key === 'Enter') onDone();
-        if (event.key === 'Escape') onTyped(settled.current);
+      onBlur={() => mayEdit && acts.done(id)}
+      onTyped={(text) => acts.typed(id, text)}
+      onTake={(text) => acts.says(id, text)}
+      onLines={(text) => acts.pasted(id, text)}
+      onKey={mayEdit ? onKey : () => false}
+      onEnter={() => {
+        acts.done(id);
+        acts.next(id, 1);
       }}
+      onEscape={() => acts.typed(id, settled.current)}
     />
   );
 }
 
-function Tools({
-  index,
-  handle,
-  onRemove,
-}: Pick<Props, 'index' | 'onRemove'> & { readonly handle: ReactNode }) {
-  return (
-    <span className="step-tools d-flex" onClick={(event) => event.stopPropagation()}>
-      {handle}
-      <Button variant="tool" size="sm" aria-label={`Take step ${index + 1} out`} onClick={onRemove}>
-        <X size={16} aria-hidden="true" />
-      </Button>
-    </span>
-  );
-}
-
 /** What the pot then holds: nothing is said of a pot that is all but empty. */
-function Figures({ row, money, most }: Pick<Props, 'row' | 'money' | 'most'>) {
-  const { bare } = useFigures();
-  return (
-    <>
-      <td className="fig litre-cell" data-of="litres">
-        {row && row.ml > 0.5 && <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />}
-        <span>{row && row.ml > 0.5 ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''}</span>
-      </td>
-      <td className="fig" data-of="dip cm">
-        {row && row.ml > 0.5 ? bare(row.dipCm, 1) : ''}
-      </td>
-      <td className="fig" data-of="body">
-        {row && row.ml > 0.5 ? bare(row.body, 2) : ''}
-      </td>
-      <td className="fig" data-of="salt %">
-        {row && row.ml > 0.5 ? bare(row.saltPct, 2) : ''}
-      </td>
-      <td className="fig strong" data-of="a litre">
-        {money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)}
-      </td>
-    </>
-  );
+function Figures({ row, money, most, columns }: Pick<StepRowProps, 'row' | 'money' | 'most' | 'columns'>) {
+  const f = useFigures();
+  return columns.map((column) => (
+    <td
+      key={column.head}
+      className={`fig ${column.bar ? 'litre-cell' : ''} ${column.strong ? 'strong' : ''}`}
+      data-of={column.head}
+    >
+      {column.bar && row && row.ml > 0.5 && (
+        <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />
+      )}
+      <span>{row ? column.of(row, money, f) : ''}</span>
+    </td>
+  ));
 }

@@ -1,13 +1,14 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Names } from '@/core/said';
 import { ofStep, type WrittenStep } from '@/core/verbs';
+import { askAgain } from '@/ui/ask-again';
 import { matterFor, namesForLines } from '../actions';
 import type { PotSheetData } from '../queries';
 import type { Reach } from '../reach';
-import { stepsOf, type SheetLine } from './sheet-lines';
+import { stepsOf, type Draft, type SheetLine } from './sheet-lines';
 
 /** Two reaches as one: what is known twice is known as it was told last. */
-const together = (a: Reach, b: Reach): Reach => {
+export const together = (a: Reach, b: Reach): Reach => {
   const byId = <T extends { readonly id: string }>(x: readonly T[], y: readonly T[]): T[] => [
     ...new Map([...x, ...y].map((item) => [item.id, item])).values(),
   ];
@@ -28,7 +29,7 @@ const together = (a: Reach, b: Reach): Reach => {
 };
 
 /** What steps take, by id. */
-function namedIn(steps: readonly WrittenStep[]) {
+export function namedIn(steps: readonly WrittenStep[]) {
   const [ingredients, recipes] = [new Set<string>(), new Set<string>()];
   for (const step of steps) {
     const of = ofStep(step);
@@ -54,8 +55,8 @@ function missingIn(lines: readonly SheetLine[], known: PotSheetData) {
 export interface Book {
   /** The sheet with everything that it has been told of since it was opened. */
   readonly known: PotSheetData;
-  /** The lines as far as all they name is known: what can be run and priced. */
-  readonly shown: readonly SheetLine[];
+  /** The sheet as far as all its lines name is known: what can be run and priced. */
+  readonly shown: Draft;
   /** Whether every name is known, and the matter of all that the lines name. */
   readonly ready: boolean;
   /** Every name there is: asked for once, when somebody begins to write. Undefined where nobody answers. */
@@ -72,14 +73,12 @@ function useNames() {
   /** Counts what has come to be known since the sheet was opened. */
   const [moved, setMoved] = useState(0);
   const names = useCallback((): Promise<Names | undefined> => {
-    asking.current ??= namesForLines()
-      .catch(() => undefined)
-      .then((found) => {
-        if (found) setAll(found);
-        else asking.current = undefined;
-        setNoNames(!found);
-        return found;
-      });
+    asking.current ??= askAgain(namesForLines).then((found) => {
+      if (found) setAll(found);
+      else asking.current = undefined;
+      setNoNames(!found);
+      return found;
+    });
     return asking.current;
   }, []);
   const again = useCallback((): Promise<Names | undefined> => {
@@ -94,7 +93,8 @@ function useNames() {
  * What a sheet knows of its kitchen: what it came with, every name once somebody writes, and the matter of whatever its lines
  * come to name.
  */
-export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
+export function useBook(data: PotSheetData, draft: Draft): Book {
+  const { lines } = draft;
   const [told, setTold] = useState<Reach>();
   const { all, noNames, moved, names, again } = useNames();
   const known = useMemo(
@@ -119,9 +119,9 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
   useEffect(() => {
     if (moved === 0) return;
     const { ingredients, recipes } = namedIn(stepsOf(now.current.lines, now.current.names));
-    void matterFor(data.recipe.id, ingredients, recipes)
-      .catch(() => undefined)
-      .then((found) => found && setTold((before) => (before ? together(before, found) : found)));
+    void askAgain(() => matterFor(data.recipe.id, ingredients, recipes)).then(
+      (found) => found && setTold((before) => (before ? together(before, found) : found)),
+    );
   }, [moved, data.recipe.id]);
   // A line that cannot be read by the few names there are may say one of the others, which are on their way.
   const wasUnread = new Set(data.recipe.steps.filter((s) => s.do === 'unread').map((s) => s.id));
@@ -138,18 +138,16 @@ export function useBook(data: PotSheetData, lines: readonly SheetLine[]): Book {
   useEffect(() => {
     if (asked === '') return;
     let here = true;
-    void matterFor(data.recipe.id, missing.ingredients, missing.recipes)
-      .catch(() => undefined)
-      .then((found) => {
-        if (!here) return;
-        if (found) setTold((before) => (before ? together(before, found) : found));
-        setAnswered({ lines, all });
-      });
+    void askAgain(() => matterFor(data.recipe.id, missing.ingredients, missing.recipes)).then((found) => {
+      if (!here) return;
+      if (found) setTold((before) => (before ? together(before, found) : found));
+      setAnswered({ lines, all });
+    });
     return () => {
       here = false;
     };
   }, [asked, data.recipe.id, lines, missing, all]);
-  const [shown, setShown] = useState(lines);
-  if (asked === '' && !waits && shown !== lines) setShown(lines);
+  const [shown, setShown] = useState(draft);
+  if (asked === '' && !waits && shown !== draft) setShown(draft);
   return { known, shown, names, again, ready: all !== undefined && asked === '' };
 }

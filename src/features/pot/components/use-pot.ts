@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
 import { layerMoney, moneyWentIn, rowCosts, type MoneyWent, type RowCost } from '@/core/layers';
+import { inForce } from '@/core/kitchen-file';
 import { opened, type Opened } from '@/core/prices';
 import { batchesTaken, overdrawn, potOf, type Batches } from '@/core/shelf';
 import {
   amountOfStep,
   countedIn,
   ofStep,
-  readStep,
   runPot,
   type Counted,
   type Shelf,
@@ -18,13 +18,15 @@ import { fine, refuse, type Trouble } from '@/core/trouble';
 import { batchBefore, productOf, readSupply } from '@/core/supply';
 import type { PotSheetData } from '../queries';
 import type { ExtraLayer } from '../reach';
-import { stepsOf, type SheetLine } from './sheet-lines';
+import { readLine, stepsOf, type Draft } from './sheet-lines';
 
 const EXTRA_LAYERS: readonly ExtraLayer[] = ['packaging', 'energy', 'hands'];
 
 /** A pot sheet as it stands in its lines: run, priced, and with what is wrong beside each line. */
 export interface LivePot {
   readonly steps: readonly WrittenStep[];
+  /** By line: whether it is done, or stands there switched off or for another way. */
+  readonly done: readonly boolean[];
   readonly run: PotRun;
   readonly money: readonly RowCost[];
   readonly inputMoney: readonly (number | null)[];
@@ -88,31 +90,28 @@ function pricesFrom(list: readonly (readonly [string, number | null])[], shelf: 
 }
 
 /** The pot that the lines make, and what is wrong with them, line by line. */
-function runLines(
-  data: PotSheetData,
-  lines: readonly SheetLine[],
-  stands: { readonly vessel: string; readonly hob: string },
-  shelf: Shelf,
-  looping: ReadonlyMap<string, string>,
-) {
+function runLines(data: PotSheetData, draft: Draft, shelf: Shelf, looping: ReadonlyMap<string, string>) {
   const troubles = new Map<number, Trouble>();
-  const steps = stepsOf(lines, data.names);
-  for (const [i, line] of lines.entries()) {
-    const read = readStep(line.text, data.names);
-    if (!read.ok) troubles.set(i, read.trouble);
+  const steps = stepsOf(draft.lines, data.names);
+  const sheet = { ...draft, choices: [...draft.choices], steps };
+  const isDone = inForce(sheet);
+  const done = steps.map(isDone);
+  for (const [i, line] of draft.lines.entries()) {
+    const read = readLine(line.text, data.names);
+    if (!read.ok && done[i]) troubles.set(i, read.trouble);
   }
-  const loopAt = steps.findIndex((step) => {
+  const loopAt = steps.findIndex((step, i) => {
     const of = ofStep(step);
-    return of !== undefined && 'product' in of && looping.has(of.product);
+    return done[i] && of !== undefined && 'product' in of && looping.has(of.product);
   });
-  const run = runPot(potOf({ ...stands, steps: [...steps] }, shelf), data.constants);
+  const run = runPot(potOf(sheet, shelf), data.constants);
   for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
   const eats = overdrawn(run, productOf(data.recipe.id), run.product?.g ?? Infinity);
   if (eats) troubles.set(eats.step, eats.trouble);
   if (run.refused) troubles.set(run.refused.step, run.refused.trouble);
   const counted = new Map<number, Counted>();
   for (const [i, step] of steps.entries()) {
-    const found = countedIn(ofStep(step), amountOfStep(step), shelf);
+    const found = done[i] && countedIn(ofStep(step), amountOfStep(step), shelf);
     if (found) counted.set(i, found);
   }
   const gives = new Map<string, number | undefined>(
@@ -122,33 +121,26 @@ function runLines(
     ]),
   );
   const batches = new Map(batchesTaken(run, (supply) => gives.get(supply)).map((b) => [b.step, b]));
-  return { steps, run, troubles, loopAt, eats, counted, batches };
+  return { steps, done, run, troubles, loopAt, eats, counted, batches };
 }
 
-/** Reads the lines, runs the pot and prices it: a few milliseconds, done again at every keystroke. */
-export function useLivePot(
-  data: PotSheetData,
-  lines: readonly SheetLine[],
-  vessel: string,
-  hob: string,
-): LivePot {
-  const shelf = useMemo(() => shelfFrom(data), [data]);
-  const price = useMemo(() => pricesFrom(data.prices, shelf, true), [data, shelf]);
-  const layerPrices = useMemo(
-    () => EXTRA_LAYERS.map((name) => [name, pricesFrom(data.layers[name], shelf, false)] as const),
-    [data, shelf],
+/**
+ * Reads the lines of a sheet, runs its pot and prices it: a few milliseconds, done again at every keystroke. What does not change
+ * while one types is prepared once.
+ */
+export function potFor(data: PotSheetData): (draft: Draft) => LivePot {
+  const shelf = shelfFrom(data);
+  const price = pricesFrom(data.prices, shelf, true);
+  const layerPrices = EXTRA_LAYERS.map(
+    (name) => [name, pricesFrom(data.layers[name], shelf, false)] as const,
   );
-  const opens = useMemo(() => new Map(data.opens), [data]);
-  const asPurchased = useMemo(() => new Map(data.asPurchased), [data]);
-  const looping = useMemo(
-    () => new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? ''])),
-    [data],
-  );
-  return useMemo(() => {
-    const { steps, run, troubles, loopAt, eats, counted, batches } = runLines(
+  const opens = new Map(data.opens);
+  const asPurchased = new Map(data.asPurchased);
+  const looping = new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? '']));
+  return (draft) => {
+    const { steps, done, run, troubles, loopAt, eats, counted, batches } = runLines(
       data,
-      lines,
-      { vessel, hob },
+      draft,
       shelf,
       looping,
     );
@@ -169,6 +161,7 @@ export function useLivePot(
       : null;
     return {
       steps,
+      done,
       run,
       money,
       inputMoney,
@@ -180,5 +173,12 @@ export function useLivePot(
       troubles,
       refusedAt: loopAt >= 0 ? loopAt : run.refused?.step,
     };
-  }, [lines, vessel, hob, data, shelf, price, layerPrices, opens, asPurchased, looping]);
+  };
+}
+
+/** The pot of a sheet as it stands in its lines, and whoever runs others of it: with another line, in another way, in another vessel. */
+export function useLivePot(data: PotSheetData, draft: Draft) {
+  const run = useMemo(() => potFor(data), [data]);
+  const pot = useMemo(() => run(draft), [run, draft]);
+  return { pot, run };
 }

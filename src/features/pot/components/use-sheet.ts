@@ -1,9 +1,11 @@
-import { useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { dipAt } from '@/core/pot';
 import { writeStep } from '@/core/verbs';
+import { merge, type Merged, type Touched } from '../merge';
 import type { PotSheetData } from '../queries';
 import type { TheirSheet } from '../wire';
-import { linesOf, type SheetLine } from './sheet-lines';
+import { draftOf, type Draft, type SheetLine } from './sheet-lines';
+import { useArriving } from './use-arriving';
 import { useBook } from './use-book';
 import { useKeeping } from './use-keeping';
 import { useLivePot } from './use-pot';
@@ -13,65 +15,148 @@ import { useWish } from './use-wish';
 const lastBeforePortions = (steps: PotSheetData['recipe']['steps']): number =>
   Math.max(
     0,
-    steps.findLastIndex((s) => s.do !== 'portion'),
+    steps.findLastIndex((s) => s.do !== 'portion' && s.off !== true),
   );
 
-/** A sheet as it is worked on: its lines as typed, where it starts, the pot they make, and what is done to them. */
+/** What came from somebody else since the sheet was opened. */
+interface Arrived {
+  readonly by: string | undefined;
+  readonly ids: ReadonlySet<string>;
+}
+
+const NOTHING: Arrived = { by: undefined, ids: new Set() };
+
+/** A draft that whoever is called later reads as it is then, not as it was when it was drawn. */
+function useDraft(first: () => Draft) {
+  const [draft, setDraft] = useState(first);
+  const now = useRef(draft);
+  const put = useCallback((next: Draft): void => {
+    now.current = next;
+    setDraft(next);
+  }, []);
+  return { draft, now, put };
+}
+
+/** A sheet as it is worked on: its lines as typed, where it starts, the pot they make, what is done to them, and what others do meanwhile. */
 export function useSheet(data: PotSheetData) {
-  const [lines, setLines] = useState(() => linesOf(data.recipe.steps, data.names));
-  const [vessel, setVessel] = useState(data.recipe.vessel);
-  const [hob, setHob] = useState(data.recipe.hob);
-  const [chosen, setChosen] = useState(lastBeforePortions(data.recipe.steps));
-  const book = useBook(data, lines);
+  const { draft, now, put } = useDraft(() => draftOf(data.recipe, data.names));
+  const [chosen, setChosen] = useState(() => lastBeforePortions(data.recipe.steps));
+  const book = useBook(data, draft);
   const { known, shown, names } = book;
-  const pot = useLivePot(known, shown, vessel, hob);
-  const keeping = useKeeping(known, lines, vessel, hob);
-  const { wish, wishAnew } = useWish(book, lines, keeping);
+  const { pot, run } = useLivePot(known, shown);
+  const others = useRef<(theirs: TheirSheet) => void>(undefined);
+  const keeping = useKeeping(
+    known,
+    draft,
+    useCallback((theirs) => others.current?.(theirs), []),
+  );
+  const { wish, wishAnew } = useWish(book, draft, keeping);
+  const done = (next: Draft): void => {
+    put(next);
+    wish(next);
+  };
+  const theirs = useTheirs({ now, put, wish, names, keeping });
+  useEffect(() => {
+    others.current = theirs.arrive;
+  });
+  useArriving(data, keeping, theirs.arrive);
 
   const typed = (i: number, text: string): void => {
     void names();
-    setLines((all) => all.map((line, j) => (j === i ? { ...line, text } : line)));
+    const { current } = now;
+    put({ ...current, lines: current.lines.map((line, j) => (j === i ? { ...line, text } : line)) });
   };
-  const done = (next: readonly SheetLine[]): void => {
-    setLines([...next]);
-    wish(next, vessel, hob);
+  /** The line in hand for a reduction that stops so many cm from the rim. */
+  const toDip = (cm: number): string => {
+    const step = pot.steps[chosen];
+    if (step?.do !== 'reduce') return draft.lines[chosen]?.text ?? '';
+    return writeStep({ ...step, until: 'dip', to: `${cm.toFixed(1)} cm` }, known.names);
   };
   const setDip = (levelCm: number): string => {
-    const step = pot.steps[chosen];
     const row = pot.run.rows[chosen];
-    if (step?.do !== 'reduce' || !row) return lines[chosen]?.text ?? '';
-    return writeStep(
-      { ...step, until: 'dip', to: `${dipAt(row.vessel, levelCm).toFixed(1)} cm` },
-      known.names,
-    );
+    return row ? toDip(dipAt(row.vessel, levelCm)) : (draft.lines[chosen]?.text ?? '');
   };
   // Whoever takes a line in hand is about to write.
   const choose = (i: number): void => {
     if (data.mayEdit) void names();
     setChosen(i);
   };
+  const lines = (next: readonly SheetLine[]): void => done({ ...now.current, lines: next });
   const withLine = (text: string): SheetLine[] =>
-    lines.map((line, j) => (j === chosen ? { ...line, text } : line));
-  const takeTheirs = (theirs: TheirSheet): void => {
-    keeping.settle(theirs);
-    setLines(linesOf(theirs.steps, known.names));
-    setVessel(theirs.vessel);
-    setHob(theirs.hob);
+    draft.lines.map((line, j) => (j === chosen ? { ...line, text } : line));
+  const sheet = { known, draft, chosen, pot, run, keeping, names, touched: theirs.touched };
+  return {
+    ...sheet,
+    arrived: theirs.arrived,
+    both: theirs.both,
+    settle: theirs.settle,
+    settleBoth: theirs.settleBoth,
+    learned: wishAnew,
+    /** A price has come to be known: nothing on the sheet says anything else for it. */
+    priced: (): void => void book.again(),
+    choose,
+    typed,
+    done,
+    lines,
+    setDip,
+    toDip,
+    withLine,
+    /** The sheet as it stands now, whatever has been drawn of it. */
+    asItStands: () => now.current,
   };
-  const keepMine = (theirs: TheirSheet): void => {
-    keeping.settle(theirs);
-    wish(lines, vessel, hob);
+}
+
+type Parts = Pick<ReturnType<typeof useDraft>, 'now' | 'put'> &
+  Pick<ReturnType<typeof useBook>, 'names'> & {
+    readonly wish: (next: Draft) => void;
+    readonly keeping: ReturnType<typeof useKeeping>;
   };
 
-  const stand = (v: string, h: string): void => {
-    setVessel(v);
-    setHob(h);
-    wish(lines, v, h);
+/** What others leave on the same sheet: put together with what stands here, and where both have touched one line a person chooses. */
+function useTheirs({ now, put, wish, names, keeping }: Parts) {
+  const [touched, setTouched] = useState<readonly Touched[]>([]);
+  const [both, setBoth] = useState<Merged['both']>([]);
+  const [arrived, setArrived] = useState(NOTHING);
+  const { common, seen, seenOf, hold } = keeping;
+  const arrive = (theirs: TheirSheet): void => {
+    void names().then((all) => {
+      if (!all) return keeping.settled({ ok: false, code: 'no-answer', message: 'no answer', path: '' });
+      if (theirs.version <= seen()) return;
+      const as = draftOf(theirs, all);
+      const merged = merge(common(), now.current, as);
+      seenOf(theirs, as);
+      put(merged.draft);
+      setArrived({ by: theirs.by, ids: new Set(merged.arrived) });
+      const open = new Map(
+        [...touched, ...merged.touched.map((t) => ({ ...t, by: theirs.by }))].map((t) => [t.id, t]),
+      );
+      setTouched([...open.values()]);
+      setBoth(merged.both);
+      if (open.size > 0 || merged.both.length > 0) hold();
+      else if (JSON.stringify(merged.draft) !== JSON.stringify(as)) wish(merged.draft);
+    });
   };
-  /** Something that the sheet missed has come to be known. */
-  const learned = (): void => wishAnew(vessel, hob);
-  /** A price has come to be known: nothing on the sheet says anything else for it. */
-  const priced = (): void => void book.again();
-  const sheet = { known, lines, vessel, hob, chosen, pot, keeping };
-  return { ...sheet, learned, priced, choose, typed, done, setDip, withLine, stand, takeTheirs, keepMine };
+  /** A person has chosen what stands on a line that both had touched. */
+  const settle = (id: string, line: SheetLine | undefined): void => {
+    const { current } = now;
+    const next = {
+      ...current,
+      lines: current.lines.flatMap((l) => (l.id === id ? (line ? [line] : []) : [l])),
+    };
+    const left = touched.filter((t) => t.id !== id);
+    setTouched(left);
+    put(next);
+    if (left.length === 0 && both.length === 0) {
+      keeping.forget();
+      wish(next);
+    }
+  };
+  /** Where it starts and its ways stay as they are here. */
+  const settleBoth = (): void => {
+    setBoth([]);
+    if (touched.length > 0) return;
+    keeping.forget();
+    wish(now.current);
+  };
+  return { touched, both, arrived, arrive, settle, settleBoth };
 }

@@ -1,39 +1,39 @@
 import { useEffect, useRef } from 'react';
-import type { SheetLine } from './sheet-lines';
+import type { Draft } from './sheet-lines';
 import type { Book } from './use-book';
 import { NOBODY_ANSWERS, type useKeeping } from './use-keeping';
 
 /**
- * Keeps lines as what they mean among all the names there are, and only once it is known whether what they name can go in: a
+ * Keeps a sheet as what its lines mean among all the names there are, and only once it is known whether what they name can go in: a
  * wish that comes before that waits for it.
  */
 export function useWish(
   { known, names, again, ready }: Book,
-  lines: readonly SheetLine[],
+  draft: Draft,
   keeping: ReturnType<typeof useKeeping>,
 ) {
-  const wished = useRef<readonly [readonly SheetLine[], string, string]>(undefined);
+  const wished = useRef<Draft>(undefined);
   const keepWished = (): void => {
-    if (!wished.current) return;
-    const [next, vessel, hob] = wished.current;
+    const wanted = wished.current;
+    if (!wanted) return;
     wished.current = undefined;
-    keeping.wish(next, vessel, hob, known.names);
+    keeping.wish(wanted, known.names);
   };
   useEffect(() => {
     if (ready) keepWished();
   });
-  const wish = (next: readonly SheetLine[], vessel: string, hob: string): void => {
-    wished.current = [next, vessel, hob];
-    if (ready && next === lines) return keepWished();
+  const wish = (next: Draft): void => {
+    wished.current = next;
+    if (ready && next === draft) return keepWished();
     void names().then((all) => {
       if (!all) keeping.settled(NOBODY_ANSWERS);
     });
   };
   /** The same lines may mean more from now on: they are kept once that is known here. */
-  const wishAnew = (vessel: string, hob: string): void => {
+  const wishAnew = (): void => {
     keeping.forget();
     void again().then((all) => {
-      if (all) wished.current = [lines, vessel, hob];
+      if (all) wished.current = draft;
       else keeping.settled(NOBODY_ANSWERS);
     });
   };

@@ -14,10 +14,9 @@ export const generateMetadata = titledBy('recipes', 'Pot sheet');
 export default async function Pot({ params }: Props) {
   const [who, { id }] = [await mustWork(), await params];
   const [data, kept] = await Promise.all([potSheet(who, id), keptCostings(who, 'product', id)]);
-  // A version of its own for each sheet: another browser's change arrives whole with a reload.
   return (
     <>
-      <PotSheet key={`${data.recipe.id}/${data.version}`} data={data} />
+      <PotSheet key={data.recipe.id} data={data} />
       <KeptCostings data={kept} />
     </>
   );

@@ -4,6 +4,7 @@ import { useEffect, useId, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { UseFormReturn } from 'react-hook-form';
+import { askAgain } from '@/ui/ask-again';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
@@ -114,9 +115,7 @@ function useSuppliers(): readonly { readonly id: string; readonly name: string }
   const [all, setAll] = useState<readonly { readonly id: string; readonly name: string }[]>([]);
   useEffect(() => {
     let here = true;
-    void suppliersHere()
-      .catch(() => [])
-      .then((rows) => here && setAll(rows));
+    void askAgain(suppliersHere).then((rows) => here && rows && setAll(rows));
     return () => {
       here = false;
     };

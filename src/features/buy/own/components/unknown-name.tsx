@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { askAgain } from '@/ui/ask-again';
 import { SidePanel } from '@/ui/side-panel';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
@@ -22,9 +23,7 @@ export function UnknownName({
   const [keep, state] = useKept(false);
   useEffect(() => {
     let here = true;
-    void startingLike(said)
-      .catch(() => [])
-      .then((rows) => here && setFound(rows));
+    void askAgain(() => startingLike(said)).then((rows) => here && setFound(rows));
     return () => {
       here = false;
     };

@@ -1,0 +1,20 @@
+import { WallView } from '@/features/pot/paper/components/wall-view';
+import { sizeIn, wallSheet } from '@/features/pot/paper/queries';
+import { mustWork } from '@/server/session';
+import { titledBy } from '@/server/title';
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export const generateMetadata = titledBy('recipes', 'On the wall');
+
+export default async function Wall({ params, searchParams }: Props) {
+  const [who, { id }, asked] = [await mustWork(), await params, await searchParams];
+  const search = new URLSearchParams(
+    Object.entries(asked).flatMap(([key, value]) => (typeof value === 'string' ? [[key, value]] : [])),
+  );
+  const query = search.size > 0 ? `?${search.toString()}` : '';
+  return <WallView sheet={await wallSheet(who, id, sizeIn(search))} query={query} />;
+}

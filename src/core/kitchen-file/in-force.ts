@@ -1,0 +1,65 @@
+import { refuse, type Trouble } from '../trouble';
+import type { WrittenRecipe } from './schema';
+
+type Lined = Pick<WrittenRecipe, 'steps' | 'choices'>;
+type Step = WrittenRecipe['steps'][number];
+/** Of each choice, by its id, the way that is taken. */
+export type Taken = Readonly<Record<string, string>>;
+
+/**
+ * Whether a line of a recipe is done: it is not switched off, and belongs to no way or to one that is taken.
+ * @param taken ways taken otherwise than this house does, by choice
+ */
+export function inForce({ choices }: Pick<Lined, 'choices'>, taken: Taken = {}): (step: Step) => boolean {
+  if (!choices || choices.length === 0) return (step) => step.off !== true;
+  const ways = new Set(choices.map((c) => taken[c.id] ?? c.house));
+  return (step) => step.off !== true && (step.way === undefined || ways.has(step.way));
+}
+
+/** The lines of a recipe that are done, the house's way. */
+export function stepsInForce(recipe: Lined): readonly Step[] {
+  // Most sheets are done as they are written.
+  if (recipe.steps.every((s) => s.off === undefined && s.way === undefined)) return recipe.steps;
+  return recipe.steps.filter(inForce(recipe));
+}
+
+/** A recipe with other ways taken than the house takes. */
+export const withWays = <R extends Lined>(recipe: R, taken: Taken): R =>
+  recipe.choices
+    ? { ...recipe, choices: recipe.choices.map((c) => ({ ...c, house: taken[c.id] ?? c.house })) }
+    : recipe;
+
+/** What of a recipe's choices cannot be: ids that stand twice, a house's way that is none of the ways, lines of a way that is not there. */
+export function flawsOfChoices(recipe: WrittenRecipe, place: string): Trouble[] {
+  const found: Trouble[] = [];
+  const ids = new Set<string>();
+  for (const [i, choice] of (recipe.choices ?? []).entries()) {
+    for (const id of [choice.id, ...choice.ways.map((w) => w.id)]) {
+      if (ids.has(id))
+        found.push(
+          refuse('id-twice', `${place}.choices[${i}]`, `${recipe.name}: two of its ways stand under one id.`)
+            .trouble,
+        );
+      ids.add(id);
+    }
+    if (!choice.ways.some((w) => w.id === choice.house))
+      found.push(
+        refuse(
+          'unknown-way',
+          `${place}.choices[${i}].house`,
+          `${recipe.name}: the house’s way of “${choice.name}” is none of its ways.`,
+        ).trouble,
+      );
+  }
+  const ways = new Set((recipe.choices ?? []).flatMap((c) => c.ways.map((w) => w.id)));
+  for (const [j, { way }] of recipe.steps.entries())
+    if (way !== undefined && !ways.has(way))
+      found.push(
+        refuse(
+          'unknown-way',
+          `${place}.steps[${j}].way`,
+          `${recipe.name}, step ${j + 1}: it belongs to a way that this sheet does not have.`,
+        ).trouble,
+      );
+  return found;
+}

@@ -1,0 +1,160 @@
+'use client';
+
+import { useId, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useFigures } from '@/ui/figures';
+import type { Offered } from './use-offers';
+
+interface Props {
+  readonly id: string;
+  readonly name: string;
+  readonly lineId?: string | undefined;
+  readonly value: string;
+  readonly placeholder?: string | undefined;
+  readonly readOnly?: boolean | undefined;
+  readonly invalid?: boolean | undefined;
+  readonly describedBy?: string | undefined;
+  readonly className?: string | undefined;
+  /** Lines that this one may be on the way to, while it is typed; empty where nothing is offered. */
+  readonly offers: readonly Offered[];
+  readonly onFocus?: (() => void) | undefined;
+  readonly onBlur?: (() => void) | undefined;
+  readonly onTyped: (text: string) => void;
+  /** Takes an offered line. */
+  readonly onTake: (text: string) => void;
+  readonly onLines: (text: string) => void;
+  /** What else a key does; told before anything is done with it, true where it was done. */
+  readonly onKey: (event: KeyboardEvent<HTMLInputElement>) => boolean;
+  readonly onEnter: () => void;
+  readonly onEscape: () => void;
+}
+
+/** Letters that a field shows at once; a longer line is written out whole while nobody types in it. */
+const FITS = 30;
+
+/** What is offered at the foot of the screen is brought into sight, once. */
+const inSight = (list: HTMLElement | null): void => list?.scrollIntoView({ block: 'nearest' });
+
+/**
+ * A line as it is said, with what it may be on the way to under it and what each of those would make of the pot. Nothing is taken that
+ * nobody points at: Enter means what stands there. One list serves whichever of many lines is in hand, which is why it is no chooser of its own.
+ */
+export function SaidInput(props: Props) {
+  const { id, name, lineId, value, offers, invalid, describedBy, className = '' } = props;
+  const list = useId();
+  const [at, setAt] = useState(-1);
+  const [closed, setClosed] = useState(false);
+  const open = !closed && offers.length > 0;
+  const marked = open ? Math.min(at, offers.length - 1) : -1;
+  const take = (i: number): void => {
+    const line = offers[i];
+    if (!line) return;
+    setAt(-1);
+    setClosed(true);
+    props.onTake(line.text);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
+    if (open && !event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
+      event.preventDefault();
+      const by = event.key === 'ArrowDown' ? 1 : -1;
+      return setAt(marked + by < -1 ? offers.length - 1 : marked + by >= offers.length ? -1 : marked + by);
+    }
+    if (props.onKey(event)) return event.preventDefault();
+    if (event.key === 'Enter') {
+      event.preventDefault();
+      if (marked >= 0) return take(marked);
+      setClosed(true);
+      props.onEnter();
+    }
+    if (event.key === 'Escape') {
+      if (open) setClosed(true);
+      else props.onEscape();
+    }
+  };
+  const onPaste = (event: ClipboardEvent<HTMLInputElement>): void => {
+    const text = event.clipboardData.getData('text');
+    if (!/[\r\n]/.test(text.trim())) return;
+    event.preventDefault();
+    setClosed(true);
+    props.onLines(text);
+  };
+  return (
+    <span className={`said dropdown flex-grow-1 ${value.length > FITS ? 'long' : ''}`}>
+      <input
+        id={id}
+        data-line={lineId}
+        className={`step-input ${className}`}
+        role="combobox"
+        aria-label={name}
+        aria-invalid={invalid ? true : undefined}
+        aria-describedby={describedBy}
+        aria-autocomplete="list"
+        aria-expanded={open}
+        aria-controls={open ? list : undefined}
+        aria-activedescendant={marked >= 0 ? `${list}-${marked}` : undefined}
+        autoComplete="off"
+        spellCheck={false}
+        placeholder={props.placeholder}
+        readOnly={props.readOnly}
+        value={value}
+        onFocus={props.onFocus}
+        onBlur={() => {
+          setClosed(true);
+          setAt(-1);
+          props.onBlur?.();
+        }}
+        onChange={(event) => {
+          setClosed(false);
+          setAt(-1);
+          props.onTyped(event.target.value);
+        }}
+        onPaste={onPaste}
+        onKeyDown={onKeyDown}
+      />
+      {value.length > FITS && (
+        <span className="said-whole" aria-hidden="true">
+          {value}
+        </span>
+      )}
+      {open && (
+        <ul
+          ref={inSight}
+          id={list}
+          role="listbox"
+          aria-label="Lines it may be"
+          className="dropdown-menu show offers"
+        >
+          {offers.map((offer, i) => (
+            <li
+              key={offer.text}
+              id={`${list}-${i}`}
+              role="option"
+              aria-selected={i === marked}
+              className={`dropdown-item d-flex gap-3 justify-content-between ${i === marked ? 'active' : ''}`}
+              // The field keeps the focus: what is pointed at is taken by the press, not by leaving.
+              onMouseDown={(event) => {
+                event.preventDefault();
+                take(i);
+              }}
+            >
+              <span>{offer.text}</span>
+              <Comes of={offer} />
+            </li>
+          ))}
+        </ul>
+      )}
+    </span>
+  );
+}
+
+/** What an offered line would make of the pot: litres in the end and what one costs; nothing while that is not known. */
+function Comes({ of }: { readonly of: Offered }) {
+  const { litres, money } = useFigures();
+  if (of.cannot !== undefined) return <span className="quiet small-line">{of.cannot}</span>;
+  if (of.ml === undefined) return null;
+  return (
+    <span className="fig quiet">
+      {litres(of.ml)}
+      {of.perL !== undefined && `, ${money(of.perL)} a litre`}
+    </span>
+  );
+}

@@ -1,0 +1,321 @@
+'use client';
+
+import { useId, useMemo, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { PIECE_KINDS } from '@/core/larder';
+import { MODEL_LINES, VERBS, writeStep } from '@/core/verbs';
+import type { Names } from '@/core/said';
+import { searcher } from '@/search';
+import { Combo } from '@/ui/combo';
+import { useFigures } from '@/ui/figures';
+import { SidePanel } from '@/ui/side-panel';
+import { Trouble } from '@/ui/trouble';
+import { filledFrom, formsOf, stepFrom, verbWords, type Do, type Field, type Filled } from '../in-fields';
+import { newLine, readLine, stepsOf, type Draft } from './sheet-lines';
+import type { useSheet } from './use-sheet';
+
+type Sheet = ReturnType<typeof useSheet>;
+
+const VERB_LIST = (Object.keys(VERBS) as Do[])
+  .map((verb) => ({ verb, words: verbWords(verb) }))
+  .sort((a, b) => a.words.localeCompare(b.words, 'en'));
+
+/** What a usual line of a verb has in its fields, to begin with; things of the kitchen's own are left to be chosen. */
+function usualOf(verb: Do, names: Names): Filled {
+  const line = MODEL_LINES[verb].find((l) => !l.includes('<')) ?? '';
+  const read = readLine(line, names);
+  if (read.ok) return filledFrom(read.value);
+  return verb === 'thicken to' || verb === 'loosen to' ? { band: 'coating' } : {};
+}
+
+/** A line as a form: what is done, chosen from a list, and its fields; with the line it comes to and what that makes of the pot. */
+export function StepForm({
+  sheet,
+  line,
+  close,
+}: {
+  readonly sheet: Sheet;
+  /** The line that is put in other words; a new one where there is none. */
+  readonly line: string | undefined;
+  readonly close: () => void;
+}) {
+  const { known, draft } = sheet;
+  const { names } = known;
+  const at = draft.lines.findIndex((l) => l.id === line);
+  const was = at < 0 ? undefined : stepsOf(draft.lines, names)[at];
+  const first: Do = was && was.do !== 'unread' ? was.do : 'add';
+  const [verb, setVerb] = useState<Do>(first);
+  const forms = useMemo(() => formsOf(verb, names), [verb, names]);
+  const [filled, setFilled] = useState<Filled>(() => (was && was.do !== 'unread' ? filledFrom(was) : {}));
+  const [form, setForm] = useState(() =>
+    Math.max(
+      0,
+      forms.findIndex((f) => f.every((x) => !x.needed || filled[x.key])),
+    ),
+  );
+  const [asked, setAsked] = useState(false);
+  const fields = forms[form] ?? forms[0] ?? [];
+  const step = stepFrom(verb, fields, filled);
+  const text = step && writeStep(step, names);
+  const read = text === undefined ? undefined : readLine(text, names);
+  const keep = (): void => {
+    setAsked(true);
+    if (text === undefined || !read?.ok) return;
+    const now = sheet.asItStands();
+    const beforePortions = now.lines.length - (sheet.pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
+    sheet.lines(
+      at < 0
+        ? [...now.lines.slice(0, beforePortions), newLine(text), ...now.lines.slice(beforePortions)]
+        : now.lines.map((l) => (l.id === line ? { ...l, text } : l)),
+    );
+    close();
+  };
+  return (
+    <SidePanel title={at < 0 ? 'One more line' : `Line ${at + 1}`} open close={close}>
+      <Form
+        className="stacked"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <Form.Group controlId="form-verb">
+          <Form.Label>What is done</Form.Label>
+          <Form.Select
+            value={verb}
+            onChange={(event) => {
+              const next = event.target.value as Do;
+              setVerb(next);
+              setForm(0);
+              setFilled(usualOf(next, names));
+            }}
+          >
+            {VERB_LIST.map((v) => (
+              <option key={v.verb} value={v.verb}>
+                {v.words}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {forms.length > 1 && (
+          <Form.Select
+            aria-label="How it is said"
+            value={form}
+            onChange={(e) => setForm(Number(e.target.value))}
+          >
+            {forms.map((f, i) => (
+              <option key={f.map((x) => x.key).join(' ')} value={i}>
+                {f
+                  .filter((x) => x.needed)
+                  .map((x) => x.label)
+                  .join(', ')}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+        {fields.map((field) => (
+          <FieldOf
+            key={`${verb} ${field.key}`}
+            field={field}
+            names={names}
+            value={filled[field.key] ?? ''}
+            missing={asked && field.needed && field.kind !== 'yes' && !filled[field.key]}
+            onSet={(value) => setFilled({ ...filled, [field.key]: value })}
+          />
+        ))}
+        <Consequence sheet={sheet} draft={draft} at={at} text={text} />
+        <Trouble
+          says={
+            asked && text === undefined
+              ? 'Something that is needed is not filled in yet.'
+              : read && !read.ok
+                ? read.trouble.message
+                : undefined
+          }
+        />
+        <Button type="submit">{at < 0 ? 'Put it in' : 'Keep it so'}</Button>
+      </Form>
+    </SidePanel>
+  );
+}
+
+/** The line that the fields come to, and what the pot would be with it. */
+function Consequence({
+  sheet,
+  draft,
+  at,
+  text,
+}: {
+  sheet: Sheet;
+  draft: Draft;
+  at: number;
+  text: string | undefined;
+}) {
+  const { litres, money } = useFigures();
+  const { run, pot } = sheet;
+  const next = useMemo(() => {
+    if (text === undefined) return undefined;
+    const place = draft.lines.length - (pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
+    const lines =
+      at < 0
+        ? [...draft.lines.slice(0, place), newLine(text), ...draft.lines.slice(place)]
+        : draft.lines.map((l, i) => (i === at ? { ...l, text } : l));
+    return run({ ...draft, lines });
+  }, [text, draft, at, run, pot.steps]);
+  if (text === undefined || !next)
+    return <p className="quiet">The line it comes to stands here once it is whole.</p>;
+  const perL = next.money.at(-1)?.perL;
+  return (
+    <p role="status" className="m-0">
+      <b>“{text}”</b>
+      <span className="quiet">
+        {next.refusedAt !== undefined
+          ? `: step ${next.refusedAt + 1} could not be done`
+          : next.run.product
+            ? `: ${litres(next.run.product.ml)}${perL === null || perL === undefined ? '' : `, ${money(perL)} a litre`}`
+            : ''}
+      </span>
+    </p>
+  );
+}
+
+interface FieldProps {
+  readonly field: Field;
+  readonly names: Names;
+  readonly value: string;
+  readonly missing: boolean;
+  readonly onSet: (value: string) => void;
+}
+
+function FieldOf({ field, names, value, missing, onSet }: FieldProps) {
+  const { label, kind, options, needed } = field;
+  const id = useId();
+  const select = (choices: readonly (readonly [string, string])[]) => (
+    <Form.Group controlId={id}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select value={value} isInvalid={missing} onChange={(event) => onSet(event.target.value)}>
+        <option value="">{needed ? 'choose' : 'not said'}</option>
+        {choices.map(([v, words]) => (
+          <option key={v} value={v}>
+            {words}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+  switch (kind) {
+    case 'yes':
+      return (
+        <Form.Check
+          type="checkbox"
+          id={id}
+          label={label}
+          checked={value !== ''}
+          onChange={(event) => onSet(event.target.checked ? 'yes' : '')}
+        />
+      );
+    case 'one of':
+      return select(options.map((o) => [o, o]));
+    case 'vessel':
+      return select(names.vessels.map((v) => [v.id, v.name]));
+    case 'hob':
+      return select(names.hobs.map((h) => [h.id, h.name]));
+    case 'pieces':
+      return select([...PIECE_KINDS.map((k) => [k, `the ${k}`] as const)]);
+    case 'cost':
+      return <CostField label={label} value={value} onSet={onSet} />;
+    case 'matter':
+    case 'ingredient':
+      return (
+        <MatterField kind={kind} label={label} names={names} value={value} missing={missing} onSet={onSet} />
+      );
+    case 'text':
+      return (
+        <Form.Group controlId={id}>
+          <Form.Label>{label}</Form.Label>
+          <Form.Control
+            autoComplete="off"
+            value={value}
+            isInvalid={missing}
+            placeholder={needed ? '' : 'as usual'}
+            onChange={(event) => onSet(event.target.value)}
+          />
+        </Form.Group>
+      );
+  }
+}
+
+/** How what goes on shares the cost: by its weight, or at a set value a kilo. */
+function CostField({
+  label,
+  value,
+  onSet,
+}: Pick<FieldProps, 'value' | 'onSet'> & { readonly label: string }) {
+  const id = useId();
+  const cost = (value === '' ? { by: 'weight' } : JSON.parse(value)) as { by: string; perKg?: string };
+  return (
+    <Form.Group controlId={id}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select
+        value={cost.by === 'credit' ? 'credit' : 'weight'}
+        onChange={(event) =>
+          onSet(
+            JSON.stringify(event.target.value === 'credit' ? { by: 'credit', perKg: '0' } : { by: 'weight' }),
+          )
+        }
+      >
+        <option value="weight">its share by weight</option>
+        <option value="credit">a set value a kilo</option>
+      </Form.Select>
+      {cost.by === 'credit' && (
+        <Form.Control
+          className="mt-1"
+          aria-label="Set value a kilo"
+          value={cost.perKg ?? ''}
+          onChange={(event) => onSet(JSON.stringify({ by: 'credit', perKg: event.target.value }))}
+        />
+      )}
+    </Form.Group>
+  );
+}
+
+/** Something of the kitchen's: an ingredient, what is made here, what a last batch left, stock trim. */
+function MatterField({
+  kind,
+  label,
+  names,
+  value,
+  missing,
+  onSet,
+}: Omit<FieldProps, 'field'> & { readonly kind: 'matter' | 'ingredient'; readonly label: string }) {
+  const things = useMemo(() => {
+    const thing = (name: string, of: object) => ({ id: JSON.stringify(of), name });
+    if (kind === 'ingredient') return names.ingredients.map(({ id, name }) => ({ id, name }));
+    return [
+      ...names.ingredients.map((i) => thing(i.name, { ingredient: i.id })),
+      ...names.recipes.filter((r) => r.id !== names.self).map((r) => thing(r.name, { product: r.id })),
+      ...(names.parts ?? []).map((p) =>
+        thing(`${p.part} of ${names.recipes.find((r) => r.id === p.id)?.name ?? ''}`, {
+          product: p.id,
+          part: p.part,
+        }),
+      ),
+      ...names.recipes.map((r) => thing(`last batch of ${r.name}`, { lastBatchOf: r.id })),
+      ...names.ingredients.map((i) => thing(`stock trim of ${i.name}`, { stockTrimOf: i.id })),
+    ];
+  }, [kind, names]);
+  const find = useMemo(() => searcher(things), [things]);
+  return (
+    <div>
+      <span className="form-label d-block">{label}</span>
+      <Combo
+        label={label}
+        chosen={things.find((t) => t.id === value)}
+        invalid={missing}
+        find={(wanted) => find(wanted).slice(0, 40)}
+        choose={(choice) => onSet(choice?.id ?? '')}
+      />
+    </div>
+  );
+}

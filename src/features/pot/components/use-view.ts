@@ -1,0 +1,21 @@
+import { useCallback, useSyncExternalStore } from 'react';
+
+const KEY = 'columns of a sheet';
+const watchers = new Set<() => void>();
+
+/** What the columns of sheets show, as this browser had it last. */
+export function useView(): readonly [string, (view: string) => void] {
+  const view = useSyncExternalStore(
+    (watcher) => {
+      watchers.add(watcher);
+      return () => watchers.delete(watcher);
+    },
+    () => localStorage.getItem(KEY) ?? 'usual',
+    () => 'usual',
+  );
+  const set = useCallback((next: string): void => {
+    localStorage.setItem(KEY, next);
+    watchers.forEach((watcher) => watcher());
+  }, []);
+  return [view, set];
+}

@@ -1,0 +1,94 @@
+'use client';
+
+import Link from 'next/link';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useFigures } from '@/ui/figures';
+import { sizeWords, versionWords } from '../words';
+import type { WallSheet } from '../queries';
+
+/** A sheet as it hangs on the wall or stands on a shelf: steps in large type, the dip to look for, boxes to write in. */
+export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly query: string }) {
+  const figures = useFigures();
+  return (
+    <>
+      <div className="page-head">
+        <h1>{sheet.name}</h1>
+        <p className="lead-line mb-1">{sizeWords(sheet, figures)}</p>
+        <p className="quiet small-line mb-1">{versionWords(sheet.version, figures)}</p>
+        {sheet.note && <p className="lead-line">{sheet.note}</p>}
+        {sheet.ways.length > 0 && <p className="mb-1">{sheet.ways.join(' · ')}</p>}
+        {sheet.trouble !== undefined && (
+          <p role="alert" className="trouble">
+            {sheet.trouble}
+          </p>
+        )}
+        <div className="thing-tools no-print">
+          <a
+            className="btn btn-link btn-sm"
+            href={`/pot/${sheet.id}/wall.pdf${query}`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            PDF for the wall
+          </a>
+          <a
+            className="btn btn-link btn-sm"
+            href={`/pot/${sheet.id}/card.pdf`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            Cost card (PDF)
+          </a>
+          <Button variant="link" size="sm" onClick={() => window.print()}>
+            Print this page
+          </Button>
+          <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${sheet.id}`}>
+            Back to the sheet
+          </Link>
+        </div>
+      </div>
+      <ol className="wall">
+        {sheet.steps.map((s) => (
+          <li key={s.n}>
+            <Form.Check
+              className="wall-tick"
+              type="checkbox"
+              id={`done-${s.n}`}
+              aria-label={`Step ${s.n} is done`}
+            />
+            <label className="wall-said" htmlFor={`done-${s.n}`}>
+              <b>{s.said}</b>
+              {s.vessel !== undefined && <span className="quiet">in the {s.vessel} now</span>}
+              {s.note !== undefined && <span className="step-note">{s.note}</span>}
+              {s.warnings.map((w) => (
+                <span key={w} className="warning">
+                  {w}
+                </span>
+              ))}
+              {s.caution !== undefined && <span className="caution">{s.caution}</span>}
+            </label>
+            <span className="wall-look">
+              {s.dipCm !== undefined && <b className="fig">{figures.bare(s.dipCm, 1)} cm</b>}
+              <span className="quiet">
+                {[
+                  ...(s.dipCm === undefined ? [] : ['from the rim']),
+                  ...(s.litres === undefined ? [] : [figures.litres(s.litres * 1000)]),
+                  ...(s.hours === undefined ? [] : [figures.hours(s.hours)]),
+                ].join(', ')}
+              </span>
+            </span>
+            <span className="wall-box">dip read</span>
+            <span className="wall-box">time, who</span>
+          </li>
+        ))}
+      </ol>
+      <p className={sheet.allergens.length > 0 ? 'strong' : 'quiet'}>
+        {sheet.allergens.length === 0
+          ? 'No allergens come in with these ingredients as they are written down; the label decides.'
+          : `Carries ${sheet.allergens.join(', ')} into every dish. The label decides.`}
+      </p>
+      <p className="quiet small-line">Local food code and this kitchen’s own food-safety plan come first.</p>
+    </>
+  );
+}

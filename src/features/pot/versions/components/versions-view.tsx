@@ -1,0 +1,239 @@
+'use client';
+
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import Table from 'react-bootstrap/Table';
+import { useAnew } from '@/ui/anew';
+import { useFigures, type Figures } from '@/ui/figures';
+import { MovedList } from '@/ui/moved-list';
+import { Trouble } from '@/ui/trouble';
+import { TypedField } from '@/ui/typed-field';
+import { useKept } from '@/ui/use-kept';
+import { keepPotSheet, keepVersionName } from '../../wire';
+import type { VersionBeside, VersionFigures, VersionsPage } from '../queries';
+
+/** A sheet's versions: which there are, and those chosen beside the one that stands. */
+export function VersionsView({ page, most }: { readonly page: VersionsPage; readonly most: number }) {
+  const { day } = useFigures();
+  return (
+    <>
+      <div className="page-head">
+        <h1>{page.name}: versions</h1>
+        <p className="lead-line">
+          Every change of a sheet is kept. Choose up to {most} to see them beside the one that stands, at
+          today’s prices.{' '}
+          <Link prefetch={false} href={`/pot/${page.id}`}>
+            Back to the sheet
+          </Link>
+        </p>
+      </div>
+      <div className="versions">
+        <VersionList page={page} most={most} />
+        <div>
+          {page.beside.length === 0 ? (
+            <p className="quiet">
+              {page.rows.length < 2
+                ? `There is one version yet, as first kept ${day(page.rows[0]?.on ?? '')}.`
+                : 'Choose a version on the left: it is laid beside the one that stands.'}
+            </p>
+          ) : (
+            <>
+              <Beside page={page} />
+              {page.beside.map((b) => (
+                <Differs key={b.version} of={b} page={page} />
+              ))}
+            </>
+          )}
+        </div>
+      </div>
+    </>
+  );
+}
+
+const titleOf = (page: VersionsPage, version: number, day: (iso: string) => string): string => {
+  const row = page.rows.find((r) => r.version === version);
+  return row?.name ?? `${row ? day(row.on) : ''}, no. ${version}`;
+};
+
+function VersionList({ page, most }: { readonly page: VersionsPage; readonly most: number }) {
+  const { said } = useFigures();
+  const router = useRouter();
+  // At once: what they come to is there when the server has worked it out.
+  const [chosen, setChosen] = useState(() => page.beside.map((b) => b.version));
+  const choose = (version: number): void => {
+    const next = chosen.includes(version)
+      ? chosen.filter((v) => v !== version)
+      : [...chosen.slice(-(most - 1)), version];
+    setChosen(next);
+    router.replace(`/pot/${page.id}/versions${next.length > 0 ? `?with=${next.join(',')}` : ''}`, {
+      scroll: false,
+    });
+  };
+  return (
+    <Table size="sm" className="align-middle">
+      <thead>
+        <tr>
+          <th scope="col">Version</th>
+          <th scope="col">Called</th>
+        </tr>
+      </thead>
+      <tbody>
+        {page.rows.map((row) => (
+          <tr key={row.version}>
+            <td>
+              {row.version === page.now ? (
+                <b>as it stands</b>
+              ) : (
+                <Form.Check
+                  type="checkbox"
+                  id={`version-${row.version}`}
+                  label={said(row.at)}
+                  checked={chosen.includes(row.version)}
+                  onChange={() => choose(row.version)}
+                />
+              )}
+              <div className="quiet small-line">
+                no. {row.version}
+                {row.by !== null && `, ${row.by}`}
+              </div>
+            </td>
+            <td>
+              <Called id={page.id} row={row} mayEdit={page.mayEdit} />
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+/** What a version is called: typed over in place, taken away by emptying it. */
+function Called({
+  id,
+  row,
+  mayEdit,
+}: {
+  readonly id: string;
+  readonly row: VersionsPage['rows'][number];
+  readonly mayEdit: boolean;
+}) {
+  const [keep, state] = useKept();
+  return (
+    <>
+      <TypedField
+        label={`Version ${row.version} is called`}
+        value={row.name ?? ''}
+        placeholder="no name yet"
+        disabled={!mayEdit}
+        onTyped={() => undefined}
+        onDone={(name) => void keep(() => keepVersionName({ id, version: row.version, name }))}
+      />
+      <Trouble says={state.message} />
+    </>
+  );
+}
+
+type Line = readonly [string, (f: VersionFigures, figures: Figures) => string | undefined];
+
+const LINES: readonly Line[] = [
+  ['litres', (f, { bare }) => (f.litres === null ? undefined : bare(f.litres, 2))],
+  ['salt %', (f, { bare }) => (f.saltPct === null ? undefined : bare(f.saltPct, 2))],
+  ['body', (f, { bare }) => (f.body === null ? undefined : bare(f.body, 2))],
+  ['on the hob', (f, { hours }) => (f.hobHours === null ? undefined : hours(f.hobHours))],
+  ['a litre, ingredients', (f, { money }) => (f.perL === null ? undefined : money(f.perL))],
+  ['a portion', (f, { small }) => (f.perPortion === null ? undefined : small(f.perPortion))],
+  ['warnings', (f) => String(f.warnings)],
+];
+
+/** The figures of the chosen versions beside those of the one that stands. */
+function Beside({ page }: { readonly page: VersionsPage }) {
+  const figures = useFigures();
+  return (
+    <Table className="w-auto versions-beside">
+      <thead>
+        <tr>
+          <th scope="col" />
+          <th scope="col">as it stands</th>
+          {page.beside.map((b) => (
+            <th key={b.version} scope="col">
+              {titleOf(page, b.version, figures.day)}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {LINES.map(([name, of]) => (
+          <tr key={name}>
+            <th scope="row">{name}</th>
+            <td className="fig strong">{of(page.figures, figures) ?? '–'}</td>
+            {page.beside.map((b) => (
+              <td key={b.version} className="fig">
+                {(b.figures && of(b.figures, figures)) ?? '–'}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </Table>
+  );
+}
+
+/** One version: its lines that are others, what it would move, and the way to have it back. */
+function Differs({ of, page }: { readonly of: VersionBeside; readonly page: VersionsPage }) {
+  const { day } = useFigures();
+  const [keep, state] = useKept();
+  const [back, setBack] = useState(false);
+  const anew = useAnew();
+  const now = new Map(page.lines.map((l) => [l.id, l.text]));
+  const was = new Map(of.lines.map((l) => [l.id, l.text]));
+  const title = titleOf(page, of.version, day);
+  const putBack = (): void =>
+    void keep(() =>
+      keepPotSheet({
+        id: page.id,
+        seen: page.now,
+        steps: [...of.sheet.steps],
+        choices: [...of.sheet.choices],
+        vessel: of.sheet.vessel,
+        hob: of.sheet.hob,
+      }),
+    ).then((ok) => {
+      if (!ok) return;
+      setBack(true);
+      anew();
+    });
+  return (
+    <section className="mt-4" aria-label={title}>
+      <h2 className="fs-5">{title}</h2>
+      {of.trouble !== undefined ? (
+        <p className="trouble">{of.trouble}</p>
+      ) : (
+        page.mayEdit && (
+          <p>
+            <Button variant="plain" size="sm" disabled={state.busy} onClick={putBack}>
+              Put the sheet back as it stood then
+            </Button>{' '}
+            {back && <span className="cheaper">✓ it stands so again</span>}
+          </p>
+        )
+      )}
+      <Trouble says={state.message} />
+      <ul className="list-unstyled">
+        {of.lines.flatMap((l) =>
+          now.get(l.id) === l.text
+            ? []
+            : [
+                <li key={l.id}>
+                  then “{l.text}”, now {now.has(l.id) ? `“${now.get(l.id) ?? ''}”` : 'not there'}
+                </li>,
+              ],
+        )}
+        {page.lines.flatMap((l) => (was.has(l.id) ? [] : [<li key={l.id}>not there then: “{l.text}”</li>]))}
+      </ul>
+      {of.trouble === undefined && <MovedList moved={of.moved} when="else would move" />}
+    </section>
+  );
+}
