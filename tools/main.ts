@@ -23,7 +23,7 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot service                       write a systemd unit for ./halfpot start
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
-  ./halfpot bench [buy|pot|graph|kitchen|backup|pages|lighthouse]
+  ./halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse]
                                           measure, as ratios in one run; what each page sends, and how it is judged
   ./halfpot trial [--rounds N] [--payloads N] [--seconds N]
                                           try it under load, deaths and hostile files, and print a table of figures

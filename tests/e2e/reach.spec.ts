@@ -54,6 +54,50 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
       await page.waitForTimeout(400);
     },
   ],
+  [
+    'lines offered under one being typed',
+    async (page) => {
+      await openPot(page, 'White roux');
+      await page.getByLabel('Next step').click();
+      await page.keyboard.type('simm');
+      await expect(page.getByRole('listbox', { name: 'Lines it may be' })).toBeVisible();
+    },
+  ],
+  [
+    'a sheet at another size',
+    async (page) => {
+      await openPot(page, 'Venison bone stock');
+      await page.getByRole('button', { name: 'Another size' }).click();
+      await page.getByLabel('How much').fill('60 l');
+      await expect(page.getByText(/^Plain multiplication/)).toBeVisible();
+      await page.waitForTimeout(400);
+    },
+  ],
+  [
+    'a line as a form',
+    async (page) => {
+      await openPot(page, 'White roux');
+      await page.getByRole('button', { name: 'By a form' }).click();
+      await page.getByLabel('What is done').selectOption('brown');
+      await page.waitForTimeout(400);
+    },
+  ],
+  [
+    'versions of a sheet',
+    async (page) => {
+      await openPot(page, 'White roux');
+      await page.getByRole('link', { name: 'Versions' }).click();
+      await expect(page.getByLabel('Version 1 is called')).toBeVisible();
+    },
+  ],
+  [
+    'a sheet on the wall',
+    async (page) => {
+      await openPot(page, 'Juniper sauce');
+      await page.getByRole('link', { name: 'On the wall' }).click();
+      await expect(page.getByRole('link', { name: 'PDF for the wall' })).toBeVisible();
+    },
+  ],
   ['the plates', (page) => open(page, '/pour')],
   [
     'a plate',

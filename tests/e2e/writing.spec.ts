@@ -24,9 +24,10 @@ test('a sheet is written from nothing to a portion cost by keyboard alone, out o
   await emptySheet(page, 'Quick leek cream');
   await page.getByLabel('Next step').focus();
   // By the first letters of any word, taken with the arrow and Enter, its consequence beside it.
-  await page.keyboard.type('500 g leek');
+  await page.keyboard.type('500 g lee');
   const offered = page.getByRole('listbox', { name: 'Lines it may be' }).getByRole('option').first();
   await expect(offered).toContainText('500 g leek');
+  await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(step(page, 1)).toHaveValue('500 g leek');
   await expect(page.getByLabel('Next step')).toBeFocused();

@@ -79,11 +79,12 @@ const TEN_STEP_POT = { vessel: VESSEL, hob: HOB, steps: TEN_STEPS };
 
 const PARTS = ['buy', 'pot', 'graph', 'kitchen', 'backup', 'pages', 'lighthouse'];
 
-/** `halfpot bench [buy|pot|graph|kitchen|backup|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
+/** `halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
   if (part !== undefined && !PARTS.includes(part))
     throw new Stop(`There is no benchmark “${part}”: ${PARTS.join(', ')}, or none for the core.`);
+  if (part === 'sheet') return (await import('./bench-sheet')).benchSheet();
   if (part === 'pages') return (await import('./bench-pages')).benchPages();
   if (part === 'lighthouse') return (await import('./bench-lighthouse')).benchLighthouse();
   const unit = median(yardstick, 200);

@@ -50,83 +50,74 @@ function lessIn(on: CureIn, i: number, less: number, kind: 'ml' | 'g'): Draft | 
   return withStep(on, i, { ...step, amount: kind === 'ml' ? litres(left) : grams(left) } as WrittenStep);
 }
 
-/** Sheets that might put a warning right, best first. */
-function* tries(w: Warning, at: number, on: CureIn): Generator<Cured> {
-  const { cure } = w;
-  const { draft, pot, names } = on;
-  const i = cure.step ?? at;
-  const step = pot.steps[i];
-  const as = (next: Draft | undefined, words: string): Cured[] => (next ? [{ draft: next, words }] : []);
-  switch (cure.do) {
-    case 'fill less':
-    case 'draw off':
-      yield* as(lessIn(on, i, cure.value, 'ml'), `Put ${litres(cure.value)} less in`);
-      for (const v of on.vessels)
-        if (v.id !== draft.vessel) yield { draft: { ...draft, vessel: v.id }, words: `Take the ${v.name}` };
-      return;
-    case 'top up':
-      yield {
-        draft: withLine(on, i, `water ${litres(cure.value * AMPLY)}`),
-        words: `Put ${litres(cure.value)} of water in before it`,
-      };
-      return;
-    case 'leave salt out':
-      yield* as(lessIn(on, i, cure.value, 'g'), `Leave ${grams(cure.value)} of it out`);
-      return;
-    case 'loosen':
-    case 'whisk water in':
-      yield {
-        draft: withLine(on, i + 1, `water ${litres(cure.value * AMPLY)}`),
-        words: `Put ${litres(cure.value)} of water in after it`,
-      };
-      return;
-    case 'pour the water off':
-      yield { draft: withLine(on, i, 'drain'), words: 'Drain it before' };
-      return;
-    case 'simmer':
-      if (step?.do === 'cook' || step?.do === 'reduce')
-        yield { draft: withStep(on, i, { ...step, heat: 'bare simmer' }), words: 'Keep it at a bare simmer' };
-      return;
-    case 'cook shorter':
-      if (step?.do === 'cook') {
-        yield { draft: withStep(on, i, { ...step, lid: 'on' }), words: 'Put the lid on' };
-        const minutes = Math.floor(cure.value * 60 * 0.9);
-        yield {
-          draft: withStep(on, i, { ...step, time: `${minutes} min` }),
-          words: `Cook it ${minutes} min`,
-        };
-      }
-      return;
-    case 'combine': {
-      const beside = pot.run.rows[at]?.aside.vessels.map((s) => s.vessel.name) ?? [];
-      for (const name of beside)
-        yield { draft: withLine(on, i + 1, `combine with ${name}`), words: `Combine with the ${name}` };
-      return;
-    }
-    case 'return':
-      yield { draft: withLine(on, i + 1, 'return the pieces'), words: 'Return the pieces' };
-      return;
-    case 'stronger hob':
-      for (const h of on.hobs)
-        if (h.id !== draft.hob && (h.netKw ?? Infinity) >= cure.value)
-          yield { draft: { ...draft, hob: h.id }, words: `Stand it on ${h.name}` };
-      return;
-    case 'take the fat off first':
-      for (const j of [...pot.steps.keys()].reverse()) {
-        const verb = pot.steps[j]?.do;
-        if (j < i && (verb === 'puree' || verb === 'mount'))
-          yield {
-            draft: withLine(on, j, writeStep({ do: 'defat', by: 'ladle' }, names)),
-            words: 'Take the fat off before that',
-          };
-      }
-      return;
-    // Stirring in off the heat and cooling in smaller pans are a cook's own decisions.
-    case 'let it cool':
-    case 'cool faster':
-      return;
-  }
+/** A warning where it stands, with the step its cure is at. */
+interface Case extends CureIn {
+  readonly value: number;
+  readonly i: number;
+  readonly at: number;
+  readonly step: WrittenStep | undefined;
 }
+type Tries = (c: Case) => readonly (Cured | undefined)[];
+
+const as = (draft: Draft | undefined, words: string): Cured | undefined => draft && { draft, words };
+const waterIn = (c: Case, i: number, words: string): Cured => ({
+  draft: withLine(c, i, `water ${litres(c.value * AMPLY)}`),
+  words,
+});
+
+const lessOrLarger: Tries = (c) => [
+  as(lessIn(c, c.i, c.value, 'ml'), `Put ${litres(c.value)} less in`),
+  ...c.vessels
+    .filter((v) => v.id !== c.draft.vessel)
+    .map((v) => ({ draft: { ...c.draft, vessel: v.id }, words: `Take the ${v.name}` })),
+];
+const waterAfter: Tries = (c) => [waterIn(c, c.i + 1, `Put ${litres(c.value)} of water in after it`)];
+const fatFirst: Tries = (c) =>
+  [...c.pot.steps.entries()]
+    .filter(([j, s]) => j < c.i && (s.do === 'puree' || s.do === 'mount'))
+    .reverse()
+    .map(([j]) => ({
+      draft: withLine(c, j, writeStep({ do: 'defat', by: 'ladle' }, c.names)),
+      words: 'Take the fat off before that',
+    }));
+const shorter: Tries = (c) => {
+  if (c.step?.do !== 'cook') return [];
+  const minutes = Math.floor(c.value * 60 * 0.9);
+  return [
+    { draft: withStep(c, c.i, { ...c.step, lid: 'on' }), words: 'Put the lid on' },
+    { draft: withStep(c, c.i, { ...c.step, time: `${minutes} min` }), words: `Cook it ${minutes} min` },
+  ];
+};
+
+/** Sheets that might put a warning right, by what its cure says is to be done; best first. */
+const TRIES: Readonly<Record<Warning['cure']['do'], Tries>> = {
+  'fill less': lessOrLarger,
+  'draw off': lessOrLarger,
+  'top up': (c) => [waterIn(c, c.i, `Put ${litres(c.value)} of water in before it`)],
+  'leave salt out': (c) => [as(lessIn(c, c.i, c.value, 'g'), `Leave ${grams(c.value)} of it out`)],
+  loosen: waterAfter,
+  'whisk water in': waterAfter,
+  'pour the water off': (c) => [{ draft: withLine(c, c.i, 'drain'), words: 'Drain it before' }],
+  simmer: (c) =>
+    c.step?.do === 'cook' || c.step?.do === 'reduce'
+      ? [{ draft: withStep(c, c.i, { ...c.step, heat: 'bare simmer' }), words: 'Keep it at a bare simmer' }]
+      : [],
+  'cook shorter': shorter,
+  combine: (c) =>
+    (c.pot.run.rows[c.at]?.aside.vessels ?? []).map(({ vessel: { name } }) => ({
+      draft: withLine(c, c.i + 1, `combine with ${name}`),
+      words: `Combine with the ${name}`,
+    })),
+  return: (c) => [{ draft: withLine(c, c.i + 1, 'return the pieces'), words: 'Return the pieces' }],
+  'stronger hob': (c) =>
+    c.hobs
+      .filter((h) => h.id !== c.draft.hob && (h.netKw ?? Infinity) >= c.value)
+      .map((h) => ({ draft: { ...c.draft, hob: h.id }, words: `Stand it on ${h.name}` })),
+  'take the fat off first': fatFirst,
+  // Stirring in off the heat and cooling in smaller pans are a cook's own decisions.
+  'let it cool': () => [],
+  'cool faster': () => [],
+};
 
 /** How many tries a click may take: each is a run of the pot. */
 const MOST_TRIES = 12;
@@ -139,10 +130,10 @@ const MOST_TRIES = 12;
 export function cureFor(w: Warning, at: number, on: CureIn): Cured | undefined {
   const count = (pot: LivePot, code?: string): number =>
     pot.run.rows.flatMap((r) => r.warnings).filter((x) => code === undefined || x.code === code).length;
-  let left = MOST_TRIES;
-  for (const cured of tries(w, at, on)) {
-    if (left === 0) return undefined;
-    left -= 1;
+  const i = w.cure.step ?? at;
+  const found = TRIES[w.cure.do]({ ...on, value: w.cure.value, i, at, step: on.pot.steps[i] });
+  for (const cured of found.slice(0, MOST_TRIES)) {
+    if (!cured) continue;
     const pot = on.run(cured.draft);
     if (pot.refusedAt !== undefined || pot.troubles.size > on.pot.troubles.size) continue;
     if (count(pot, w.code) < count(on.pot, w.code) && count(pot) < count(on.pot)) return cured;

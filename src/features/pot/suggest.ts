@@ -54,8 +54,12 @@ function finderFor(names: SheetNames): (wanted: string) => Thing[] {
       t.name.toLowerCase() === plain ? 0 : t.name.toLowerCase().startsWith(plain) ? 1 : 2;
     // What a last batch left and stock trim are asked for by those words.
     const kind = (t: Thing): number => (/^[lt]/.test(t.id) && !/last|trim/.test(plain) ? 1 : 0);
+    // What a last batch left and stock trim are offered where they are asked for, or where there is nothing else.
+    const asked = found.filter((t) => kind(t) === 0);
     const longer = (a: Thing, b: Thing): number => (rank(a) === 1 ? a.name.length - b.name.length : 0);
-    return found.sort((a, b) => kind(a) - kind(b) || rank(a) - rank(b) || longer(a, b));
+    return (asked.length > 0 ? asked : found).sort(
+      (a, b) => kind(a) - kind(b) || rank(a) - rank(b) || longer(a, b),
+    );
   };
   finders.set(names, find);
   return find;

@@ -36,19 +36,7 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) 
         After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm down from the rim
         {row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
         {draggable ? '. Drag the copper line to where it should stop, or say the dip: ' : '.'}
-        {draggable && (
-          <TypedField
-            label="Stop at a dip of, cm"
-            value={row.dipCm.toFixed(1)}
-            disabled={false}
-            onTyped={() => undefined}
-            onDone={(typed) => {
-              const cm = Number(typed.replace(',', '.'));
-              // What is no number leaves the mark where it is.
-              if (typed.trim() !== '' && Number.isFinite(cm) && typed !== row.dipCm.toFixed(1)) onDip(cm);
-            }}
-          />
-        )}
+        {draggable && <Dip row={row} onDip={onDip} />}
         {row.aside.trayG > 0.5 && <span> Set aside on a tray, {kilos(row.aside.trayG)}.</span>}
         {row.aside.vessels.map((s) => (
           <span key={s.vessel.id}>
@@ -76,6 +64,23 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) 
         }
       />
     </figure>
+  );
+}
+
+/** The dip at which a reduction stops, typed. */
+function Dip({ row, onDip }: { readonly row: LedgerRow; readonly onDip: Props['onDip'] }) {
+  const now = row.dipCm.toFixed(1);
+  return (
+    <TypedField
+      label="Stop at a dip of, cm"
+      value={now}
+      onTyped={() => undefined}
+      onDone={(typed) => {
+        const cm = Number(typed.replace(',', '.'));
+        // What is no number leaves the mark where it is.
+        if (typed.trim() !== '' && Number.isFinite(cm) && typed !== now) onDip(cm);
+      }}
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { readSupply } from '@/core/supply';
@@ -16,7 +16,7 @@ import { VIEWS, type Column } from './columns';
 import { CuringContext } from './curing';
 import { MovableSteps } from './movable-steps';
 import { SaidInput } from './said-input';
-import type { Draft, SheetLine } from './sheet-lines';
+import type { Draft } from './sheet-lines';
 import { StepRow } from './step-row';
 import { useActs } from './use-acts';
 import { useOffers, type InHand, type Offered } from './use-offers';
@@ -51,23 +51,22 @@ function useInHand(
   return [hand, setTyping];
 }
 
-/** Steps as they are said, each with what the pot then holds and costs. */
-export function Ledger({ sheet, onFields }: Props) {
-  const { known: data, draft, pot, touched } = sheet;
+/** What the lines of a sheet are drawn with: what is offered for the one in hand, what is done to them, what cures are tried on. */
+function useLedger(sheet: Props['sheet']) {
+  const { known: data, draft, pot, run, done } = sheet;
   const { currencySign } = useFigures();
   const [view, setView] = useView();
   const columns = useMemo(() => (VIEWS[view] ?? VIEWS.usual)?.(currencySign) ?? [], [view, currencySign]);
   const [next, setNext] = useState('');
   const [inHand, setInHand] = useInHand(sheet, next);
   const offers = useOffers(data, draft, inHand);
-  const chosen = Math.min(sheet.chosen, draft.lines.length);
-  const { acts, add, dropped } = useActs({
+  const acts = useActs({
     draft,
     pot,
     asItStands: sheet.asItStands,
     onDone: (d) => {
       setInHand(undefined);
-      sheet.done(d);
+      done(d);
     },
     onTyped: (i, text) => {
       setInHand(draft.lines[i]?.id);
@@ -75,71 +74,63 @@ export function Ledger({ sheet, onFields }: Props) {
     },
     onChoose: sheet.choose,
   });
-  const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
-  const both = new Map(touched.map((t) => [t.id, t]));
+  const onCure = useRef(done);
+  useEffect(() => {
+    onCure.current = done;
+  });
   const curer = useMemo(
     () => ({
       draft,
       names: data.names,
       pot,
-      run: sheet.run,
+      run,
       vessels: data.vessels,
       hobs: data.hobs,
-      onCure: (cured: { readonly draft: Draft }) => sheet.done(cured.draft),
+      onCure: (cured: { readonly draft: Draft }) => onCure.current(cured.draft),
     }),
-    // What is done with a cure is the same whenever it is done.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [draft, data, pot, sheet.run],
+    [draft, data, pot, run],
   );
+  const typeNext = (text: string): void => {
+    // Whoever writes may name anything there is.
+    void sheet.names();
+    setNext(text);
+    setInHand('next');
+  };
+  return { view, setView, columns, next, setNext, typeNext, inHand, offers, ...acts, curer };
+}
+
+/** Steps as they are said, each with what the pot then holds and costs. */
+export function Ledger({ sheet, onFields }: Props) {
+  const { known: data, draft, pot } = sheet;
+  const ledger = useLedger(sheet);
+  const { columns, inHand, offers, acts, setNext } = ledger;
   return (
-    <CuringContext value={curer}>
+    <CuringContext value={ledger.curer}>
       <div className="d-flex flex-wrap gap-2 align-items-center mb-1">
         <Standing sheet={sheet} />
-        <ColumnsFor view={view} onView={setView} />
+        <ColumnsFor view={ledger.view} onView={ledger.setView} />
       </div>
       <SheetTable className="ledger folds">
         <LedgerHead columns={columns} />
-        <MovableSteps lines={draft.lines} onMove={dropped}>
-          {draft.lines.map((line, i) => (
-            <StepRow
-              key={line.id}
-              index={i}
-              line={line}
-              choices={draft.choices}
-              step={pot.steps[i]}
-              done={pot.done[i] ?? true}
-              row={pot.run.rows[i]}
-              before={pot.run.rows[i - 1]}
-              money={pot.money[i]}
-              trouble={pot.troubles.get(i)}
-              counted={pot.counted.get(i)}
-              batches={pot.batches.get(i)}
-              most={most}
-              columns={columns}
-              chosen={i === chosen}
-              mayEdit={data.mayEdit}
-              arrived={sheet.arrived.ids.has(line.id)}
-              touched={both.get(line.id)}
-              offers={inHand && !inHand.isNew && inHand.at === i ? offers : NO_OFFERS}
-              acts={acts}
-              onSettle={sheet.settle}
-              onLearned={sheet.learned}
-              onFields={onFields}
-            />
-          ))}
+        <MovableSteps lines={draft.lines} onMove={ledger.dropped}>
+          <Rows
+            sheet={sheet}
+            columns={columns}
+            inHand={inHand}
+            offers={offers}
+            acts={acts}
+            onFields={onFields}
+          />
         </MovableSteps>
       </SheetTable>
       {draft.lines.length === 0 && <EmptyPot />}
       {data.mayEdit && (
         <NextStep
-          next={next}
+          next={ledger.next}
           offers={inHand?.isNew ? offers : NO_OFFERS}
-          onTyped={(text) => {
-            setNext(text);
-            setInHand('next');
-          }}
+          onTyped={ledger.typeNext}
           onAdd={(text) => {
-            add(text);
+            ledger.add(text);
             setNext('');
           }}
           onLines={(text) => {
@@ -148,7 +139,7 @@ export function Ledger({ sheet, onFields }: Props) {
           }}
           onUp={() => {
             const last = draft.lines.at(-1);
-            if (last) acts.next(last.id, 1);
+            if (last) document.getElementById(`step-${last.id}`)?.focus();
           }}
           onFields={() => onFields(undefined)}
         />
@@ -157,6 +148,53 @@ export function Ledger({ sheet, onFields }: Props) {
       <Trouble says={sheet.keeping.refusal?.message} />
     </CuringContext>
   );
+}
+
+/** Every line with what the pot then holds. */
+function Rows({
+  sheet,
+  columns,
+  inHand,
+  offers,
+  acts,
+  onFields,
+}: Props & {
+  readonly columns: readonly Column[];
+  readonly inHand: InHand | undefined;
+  readonly offers: readonly Offered[];
+  readonly acts: ReturnType<typeof useActs>['acts'];
+}) {
+  const { known: data, draft, pot } = sheet;
+  const chosen = Math.min(sheet.chosen, draft.lines.length);
+  const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
+  const both = new Map(sheet.touched.map((t) => [t.id, t]));
+  return draft.lines.map((line, i) => (
+    <StepRow
+      key={line.id}
+      index={i}
+      line={line}
+      choices={draft.choices}
+      step={pot.steps[i]}
+      done={pot.done[i] ?? true}
+      row={pot.run.rows[i]}
+      before={pot.run.rows[i - 1]}
+      money={pot.money[i]}
+      trouble={pot.troubles.get(i)}
+      counted={pot.counted.get(i)}
+      batches={pot.batches.get(i)}
+      most={most}
+      columns={columns}
+      chosen={i === chosen}
+      mayEdit={data.mayEdit}
+      arrived={sheet.arrived.ids.has(line.id)}
+      touched={both.get(line.id)}
+      offers={inHand && !inHand.isNew && inHand.at === i ? offers : NO_OFFERS}
+      acts={acts}
+      onSettle={sheet.settle}
+      onLearned={sheet.learned}
+      onFields={onFields}
+    />
+  ));
 }
 
 /** What goes in and has no price yet, asked for one after the other. */

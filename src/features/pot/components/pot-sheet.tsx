@@ -49,9 +49,9 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             pot={pot}
             chosen={chosen}
             mayEdit={data.mayEdit}
-            onDrag={(cm) => sheet.typed(chosen, sheet.setDip(cm))}
-            onDrop={(cm) => sheet.lines(sheet.withLine(sheet.setDip(cm)))}
-            onDip={(cm) => sheet.lines(sheet.withLine(sheet.toDip(cm)))}
+            onDrag={(cm) => sheet.typed(chosen, sheet.dips.atLevel(cm))}
+            onDrop={(cm) => sheet.lines(sheet.dips.linesAtLevel(cm))}
+            onDip={(cm) => sheet.lines(sheet.dips.linesAtDip(cm))}
           />
           <AlongTime pot={pot} texts={texts} />
           <MoneyWentTable pot={pot} />

@@ -1,6 +1,6 @@
 'use client';
 
-import { useId, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { useId, useState, type KeyboardEvent } from 'react';
 import { useFigures } from '@/ui/figures';
 import type { Offered } from './use-offers';
 
@@ -34,13 +34,9 @@ const FITS = 30;
 /** What is offered at the foot of the screen is brought into sight, once. */
 const inSight = (list: HTMLElement | null): void => list?.scrollIntoView({ block: 'nearest' });
 
-/**
- * A line as it is said, with what it may be on the way to under it and what each of those would make of the pot. Nothing is taken that
- * nobody points at: Enter means what stands there. One list serves whichever of many lines is in hand, which is why it is no chooser of its own.
- */
-export function SaidInput(props: Props) {
-  const { id, name, lineId, value, offers, invalid, describedBy, className = '' } = props;
-  const list = useId();
+/** What is marked among the offered lines, and what the keys and a press make of it. */
+function useMarked(props: Props) {
+  const { offers } = props;
   const [at, setAt] = useState(-1);
   const [closed, setClosed] = useState(false);
   const open = !closed && offers.length > 0;
@@ -55,8 +51,8 @@ export function SaidInput(props: Props) {
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>): void => {
     if (open && !event.altKey && (event.key === 'ArrowDown' || event.key === 'ArrowUp')) {
       event.preventDefault();
-      const by = event.key === 'ArrowDown' ? 1 : -1;
-      return setAt(marked + by < -1 ? offers.length - 1 : marked + by >= offers.length ? -1 : marked + by);
+      const next = marked + (event.key === 'ArrowDown' ? 1 : -1);
+      return setAt(next < -1 ? offers.length - 1 : next >= offers.length ? -1 : next);
     }
     if (props.onKey(event)) return event.preventDefault();
     if (event.key === 'Enter') {
@@ -70,13 +66,21 @@ export function SaidInput(props: Props) {
       else props.onEscape();
     }
   };
-  const onPaste = (event: ClipboardEvent<HTMLInputElement>): void => {
-    const text = event.clipboardData.getData('text');
-    if (!/[\r\n]/.test(text.trim())) return;
-    event.preventDefault();
-    setClosed(true);
-    props.onLines(text);
+  const close = (is: boolean): void => {
+    setClosed(is);
+    setAt(-1);
   };
+  return { open, marked, take, onKeyDown, close };
+}
+
+/**
+ * A line as it is said, with what it may be on the way to under it and what each of those would make of the pot. Nothing is taken that
+ * nobody points at: Enter means what stands there. One list serves whichever of many lines is in hand, which is why it is no chooser of its own.
+ */
+export function SaidInput(props: Props) {
+  const { id, name, lineId, value, invalid, describedBy, className = '' } = props;
+  const list = useId();
+  const { open, marked, take, onKeyDown, close } = useMarked(props);
   return (
     <span className={`said dropdown flex-grow-1 ${value.length > FITS ? 'long' : ''}`}>
       <input
@@ -98,16 +102,20 @@ export function SaidInput(props: Props) {
         value={value}
         onFocus={props.onFocus}
         onBlur={() => {
-          setClosed(true);
-          setAt(-1);
+          close(true);
           props.onBlur?.();
         }}
         onChange={(event) => {
-          setClosed(false);
-          setAt(-1);
+          close(false);
           props.onTyped(event.target.value);
         }}
-        onPaste={onPaste}
+        onPaste={(event) => {
+          const text = event.clipboardData.getData('text');
+          if (!/[\r\n]/.test(text.trim())) return;
+          event.preventDefault();
+          close(true);
+          props.onLines(text);
+        }}
         onKeyDown={onKeyDown}
       />
       {value.length > FITS && (
@@ -115,34 +123,49 @@ export function SaidInput(props: Props) {
           {value}
         </span>
       )}
-      {open && (
-        <ul
-          ref={inSight}
-          id={list}
-          role="listbox"
-          aria-label="Lines it may be"
-          className="dropdown-menu show offers"
-        >
-          {offers.map((offer, i) => (
-            <li
-              key={offer.text}
-              id={`${list}-${i}`}
-              role="option"
-              aria-selected={i === marked}
-              className={`dropdown-item d-flex gap-3 justify-content-between ${i === marked ? 'active' : ''}`}
-              // The field keeps the focus: what is pointed at is taken by the press, not by leaving.
-              onMouseDown={(event) => {
-                event.preventDefault();
-                take(i);
-              }}
-            >
-              <span>{offer.text}</span>
-              <Comes of={offer} />
-            </li>
-          ))}
-        </ul>
-      )}
+      {open && <Offers list={list} offers={props.offers} marked={marked} take={take} />}
     </span>
+  );
+}
+
+/** The lines that are offered, with what each comes to. */
+function Offers({
+  list,
+  offers,
+  marked,
+  take,
+}: {
+  readonly list: string;
+  readonly offers: readonly Offered[];
+  readonly marked: number;
+  readonly take: (i: number) => void;
+}) {
+  return (
+    <ul
+      ref={inSight}
+      id={list}
+      role="listbox"
+      aria-label="Lines it may be"
+      className="dropdown-menu show offers"
+    >
+      {offers.map((offer, i) => (
+        <li
+          key={offer.text}
+          id={`${list}-${i}`}
+          role="option"
+          aria-selected={i === marked}
+          className={`dropdown-item d-flex gap-3 justify-content-between ${i === marked ? 'active' : ''}`}
+          // The field keeps the focus: what is pointed at is taken by the press, not by leaving.
+          onMouseDown={(event) => {
+            event.preventDefault();
+            take(i);
+          }}
+        >
+          <span>{offer.text}</span>
+          <Comes of={offer} />
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -8,12 +8,12 @@ import Table from 'react-bootstrap/Table';
 import { mannerOf } from '@/core/quantity';
 import { scaledLine } from '@/core/verbs';
 import { askAgain } from '@/ui/ask-again';
-import { useFigures } from '@/ui/figures';
+import { useFigures, type Figures } from '@/ui/figures';
 import { SidePanel } from '@/ui/side-panel';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { platesFrom } from '../actions';
-import { scaledSheet, type Wanted } from '../scaling';
+import { scaledSheet, type ScaledSheet, type Wanted } from '../scaling';
 import { draftOf, type Draft } from './sheet-lines';
 import { shelfFrom } from './use-pot';
 import type { useSheet } from './use-sheet';
@@ -30,7 +30,7 @@ const KINDS = {
 
 /** The same sheet for another amount: in which vessel, in how many batches, at what cost, and what plain multiplication would have got wrong. */
 export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly close: () => void }) {
-  const { known, draft } = sheet;
+  const { known } = sheet;
   const tell = useTell();
   const [wanted, setWanted] = useState<Wanted>({ kind: 'litres', amount: '', of: '', vessel: '' });
   const plates = usePlates(known.recipe.id);
@@ -39,15 +39,6 @@ export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly c
     () =>
       wanted.amount.trim() === '' ? undefined : scaledSheet({ sheet, wanted, shelf, plates: plates ?? [] }),
     [sheet, wanted, shelf, plates],
-  );
-  const set = (part: Partial<Wanted>): void => setWanted({ ...wanted, ...part });
-  const inputs = useMemo(
-    () => [
-      ...new Map(
-        sheet.pot.run.inputs.filter((i) => i.supply !== 'free').map((i) => [i.supply, i.name]),
-      ).entries(),
-    ],
-    [sheet.pot.run.inputs],
   );
   const keep = (next: Draft): void => {
     const before = sheet.asItStands();
@@ -58,64 +49,13 @@ export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly c
   return (
     <SidePanel title="Another size" open close={close}>
       <div className="stacked">
-        <Form.Select
-          aria-label="Scale to"
-          value={wanted.kind}
-          onChange={(e) => set({ kind: e.target.value as Wanted['kind'], of: '' })}
-        >
-          {Object.entries(KINDS).map(([kind, { label }]) => (
-            <option key={kind} value={kind}>
-              {label}
-            </option>
-          ))}
-        </Form.Select>
-        {wanted.kind === 'what came in' && (
-          <Form.Select
-            aria-label="What came in"
-            value={wanted.of || inputs[0]?.[0]}
-            onChange={(e) => set({ of: e.target.value })}
-          >
-            {inputs.map(([supply, name]) => (
-              <option key={supply} value={supply}>
-                {name}
-              </option>
-            ))}
-          </Form.Select>
-        )}
-        {wanted.kind === 'covers' && (
-          <Form.Select
-            aria-label="Of which plate"
-            value={wanted.of || plates?.[0]?.id}
-            onChange={(e) => set({ of: e.target.value })}
-          >
-            {(plates ?? []).map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}
-              </option>
-            ))}
-          </Form.Select>
-        )}
-        <Form.Control
-          autoFocus
-          aria-label="How much"
-          autoComplete="off"
-          placeholder={KINDS[wanted.kind].placeholder}
-          value={wanted.amount}
-          isInvalid={found !== undefined && !found.ok}
-          onChange={(e) => set({ amount: e.target.value })}
+        <Asked
+          sheet={sheet}
+          wanted={wanted}
+          plates={plates ?? []}
+          wrong={found !== undefined && !found.ok}
+          set={(part) => setWanted({ ...wanted, ...part })}
         />
-        <Form.Select
-          aria-label="In which vessel"
-          value={wanted.vessel}
-          onChange={(e) => set({ vessel: e.target.value })}
-        >
-          <option value="">in whichever vessel suits it best</option>
-          {known.vessels.map((v) => (
-            <option key={v.id} value={v.id}>
-              in the {v.name}
-            </option>
-          ))}
-        </Form.Select>
         {found && !found.ok && <Trouble says={found.trouble.message} />}
         {found?.ok && (
           <Found
@@ -125,20 +65,105 @@ export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly c
                 ? () => keep(scaledDraft(sheet, found.value.factor, found.value.vessel.id))
                 : undefined
             }
-            wall={`/pot/${known.recipe.id}/wall?${new URLSearchParams({
-              by: String(found.value.factor),
-              in: found.value.vessel.id,
-              batches: String(found.value.batches),
-            }).toString()}`}
+            wall={wallAt(known.recipe.id, found.value)}
           />
-        )}
-        {found?.ok && (
-          <p className="quiet small-line mb-0">
-            {draft.lines.length} lines, each grown by what it is: shares, levels and times stay.
-          </p>
         )}
       </div>
     </SidePanel>
+  );
+}
+
+/** Where a sheet hangs on the wall at a size. */
+const wallAt = (id: string, { factor, vessel, batches }: ScaledSheet): string =>
+  `/pot/${id}/wall?${new URLSearchParams({ by: String(factor), in: vessel.id, batches: String(batches) }).toString()}`;
+
+/** One of a few, chosen from a list. */
+function Pick({
+  label,
+  value,
+  options,
+  set,
+}: {
+  readonly label: string;
+  readonly value: string | undefined;
+  readonly options: readonly (readonly [string, string])[];
+  readonly set: (value: string) => void;
+}) {
+  return (
+    <Form.Select aria-label={label} value={value} onChange={(event) => set(event.target.value)}>
+      {options.map(([id, words]) => (
+        <option key={id} value={id}>
+          {words}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+/** What goes in and is bought, each once. */
+const inputsOf = ({ pot }: Sheet): (readonly [string, string])[] => [
+  ...new Map(pot.run.inputs.filter((i) => i.supply !== 'free').map((i) => [i.supply as string, i.name])),
+];
+
+/** What it is scaled to: litres, portions, covers or what came in, and in which vessel. */
+function Asked({
+  sheet,
+  wanted,
+  plates,
+  wrong,
+  set,
+}: {
+  readonly sheet: Sheet;
+  readonly wanted: Wanted;
+  readonly plates: NonNullable<Plates>;
+  readonly wrong: boolean;
+  readonly set: (part: Partial<Wanted>) => void;
+}) {
+  const { kind, of } = wanted;
+  const inputs = inputsOf(sheet);
+  return (
+    <>
+      <Pick
+        label="Scale to"
+        value={kind}
+        options={Object.entries(KINDS).map(([id, { label }]) => [id, label])}
+        set={(next) => set({ kind: next as Wanted['kind'], of: '' })}
+      />
+      {kind === 'what came in' && (
+        <Pick
+          label="What came in"
+          value={of || inputs[0]?.[0]}
+          options={inputs}
+          set={(next) => set({ of: next })}
+        />
+      )}
+      {kind === 'covers' && (
+        <Pick
+          label="Of which plate"
+          value={of || plates[0]?.id}
+          options={plates.map((p) => [p.id, p.name])}
+          set={(next) => set({ of: next })}
+        />
+      )}
+      <Form.Control
+        autoFocus
+        aria-label="How much"
+        autoComplete="off"
+        placeholder={KINDS[kind].placeholder}
+        value={wanted.amount}
+        isInvalid={wrong}
+        onChange={(event) => set({ amount: event.target.value })}
+      />
+      <Pick
+        label="In which vessel"
+        value={wanted.vessel}
+        options={[
+          ['', 'in whichever vessel suits it best'],
+          ...sheet.known.vessels.map((v) => [v.id, `in the ${v.name}`] as const),
+        ]}
+        set={(next) => set({ vessel: next })}
+      />
+    </>
   );
 }
 
@@ -163,59 +188,57 @@ function usePlates(id: string): Plates {
   return plates;
 }
 
+/** What plain multiplication of the list would have got wrong, in litres and money. */
+function plainWords({ batches, eachMl, multiplied }: ScaledSheet, { litres, money }: Figures): string {
+  const all = eachMl * batches;
+  if (multiplied.ml === undefined)
+    return 'Plain multiplication of the list cannot be done in it: it would run over, boil dry, or never get there.';
+  const off = multiplied.ml - all;
+  if (Math.abs(off) < all * 0.002) return 'Plain multiplication gives the same here.';
+  const spent = multiplied.money;
+  const cost = spent === undefined ? '' : `, ${money(Math.abs(spent))} ${spent > 0 ? 'more' : 'less'} spent`;
+  return `Plain multiplication would have given ${litres(multiplied.ml)}: ${litres(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}${cost}.`;
+}
+
 function Found({
   of,
   keep,
   wall,
 }: {
-  readonly of: Extract<ReturnType<typeof scaledSheet>, { ok: true }>['value'];
+  readonly of: ScaledSheet;
   readonly keep: (() => void) | undefined;
   readonly wall: string;
 }) {
-  const { litres, hours, money, bare } = useFigures();
-  const { batches, eachMl, hobHours, perL, sheetPerL, multiplied } = of;
-  const all = eachMl * batches;
-  const off = multiplied.ml === undefined ? undefined : multiplied.ml - all;
-  const wrong =
-    off === undefined
-      ? 'Plain multiplication of the list cannot be done in it: it would run over, boil dry, or never get there.'
-      : Math.abs(off) < all * 0.002
-        ? 'Plain multiplication gives the same here.'
-        : `Plain multiplication would have given ${litres(multiplied.ml ?? 0)}: ${litres(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}${
-            multiplied.money === undefined
-              ? ''
-              : `, ${money(Math.abs(multiplied.money))} ${multiplied.money > 0 ? 'more' : 'less'} spent`
-          }.`;
+  const figures = useFigures();
+  const { litres, hours, money, bare } = figures;
+  const { batches, eachMl, hobHours, perL, sheetPerL } = of;
+  const rows: readonly (readonly [string, string])[] = [
+    [`on the hob${batches > 1 ? ', each batch' : ''}`, hours(hobHours)],
+    ['a litre, ingredients', perL === null ? 'incomplete' : money(perL)],
+    ['as the sheet stands', sheetPerL === null ? 'incomplete' : money(sheetPerL)],
+    ...(of.portions === undefined ? [] : [['portions', bare(of.portions * batches, 0)] as const]),
+  ];
   return (
     <div role="status">
-      <p className="fig-large mb-0">{batches === 1 ? litres(all) : `${batches} × ${litres(eachMl)}`}</p>
+      <p className="fig-large mb-0">{batches === 1 ? litres(eachMl) : `${batches} × ${litres(eachMl)}`}</p>
       <p className="mb-2">
         in the <b>{of.vessel.name}</b>, the list times <b>{bare(of.factor, 3)}</b>
         {batches > 1 && ' for each batch'}
       </p>
       <Table size="sm">
         <tbody>
-          <tr>
-            <td>on the hob{batches > 1 && ', each batch'}</td>
-            <td className="fig">{hours(hobHours)}</td>
-          </tr>
-          <tr>
-            <td>a litre, ingredients</td>
-            <td className="fig strong">{perL === null ? 'incomplete' : money(perL)}</td>
-          </tr>
-          <tr>
-            <td>as the sheet stands</td>
-            <td className="fig">{sheetPerL === null ? 'incomplete' : money(sheetPerL)}</td>
-          </tr>
-          {of.portions !== undefined && (
-            <tr>
-              <td>portions</td>
-              <td className="fig">{bare(of.portions * batches, 0)}</td>
+          {rows.map(([name, value]) => (
+            <tr key={name}>
+              <th scope="row">{name}</th>
+              <td className="fig">{value}</td>
             </tr>
-          )}
+          ))}
         </tbody>
       </Table>
-      <p>{wrong}</p>
+      <p>{plainWords(of, figures)}</p>
+      <p className="quiet small-line">
+        Shares, levels and times stay as they are; what is weighed and measured grows.
+      </p>
       <div className="d-flex flex-wrap gap-2">
         <Link prefetch={false} className="btn btn-primary btn-sm" href={wall}>
           Cook it, or print it for the wall

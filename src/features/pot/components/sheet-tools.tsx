@@ -38,19 +38,7 @@ export function SheetTools({
     async (wanted: string) => ((await findPots(wanted, null))?.rows ?? []).filter((r) => r.id !== id),
     [id],
   );
-  const forAll = (
-    <>
-      <Button variant="link" size="sm" onClick={onScale}>
-        Another size
-      </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/wall`}>
-        On the wall
-      </Link>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/versions`}>
-        Versions
-      </Link>
-    </>
-  );
+  const forAll = <ForAll id={id} onScale={onScale} />;
   if (!data.mayEdit) return <div className="thing-tools">{forAll}</div>;
   return (
     <div className="thing-tools">
@@ -83,6 +71,21 @@ export function SheetTools({
     </div>
   );
 }
+
+/** What anybody may do with a sheet: look at it at another size, on paper, as it once was. */
+const ForAll = ({ id, onScale }: { readonly id: string; readonly onScale: () => void }) => (
+  <>
+    <Button variant="link" size="sm" onClick={onScale}>
+      Another size
+    </Button>
+    <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/wall`}>
+      On the wall
+    </Link>
+    <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/versions`}>
+      Versions
+    </Link>
+  </>
+);
 
 function NameAndNote({
   data: { recipe },

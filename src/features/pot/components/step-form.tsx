@@ -12,7 +12,7 @@ import { useFigures } from '@/ui/figures';
 import { SidePanel } from '@/ui/side-panel';
 import { Trouble } from '@/ui/trouble';
 import { filledFrom, formsOf, stepFrom, verbWords, type Do, type Field, type Filled } from '../in-fields';
-import { newLine, readLine, stepsOf, type Draft } from './sheet-lines';
+import { newLine, readLine, stepsOf, type SheetLine } from './sheet-lines';
 import type { useSheet } from './use-sheet';
 
 type Sheet = ReturnType<typeof useSheet>;
@@ -29,48 +29,66 @@ function usualOf(verb: Do, names: Names): Filled {
   return verb === 'thicken to' || verb === 'loosen to' ? { band: 'coating' } : {};
 }
 
-/** A line as a form: what is done, chosen from a list, and its fields; with the line it comes to and what that makes of the pot. */
-export function StepForm({
-  sheet,
-  line,
-  close,
-}: {
-  readonly sheet: Sheet;
-  /** The line that is put in other words; a new one where there is none. */
-  readonly line: string | undefined;
-  readonly close: () => void;
-}) {
-  const { known, draft } = sheet;
-  const { names } = known;
-  const at = draft.lines.findIndex((l) => l.id === line);
-  const was = at < 0 ? undefined : stepsOf(draft.lines, names)[at];
-  const first: Do = was && was.do !== 'unread' ? was.do : 'add';
-  const [verb, setVerb] = useState<Do>(first);
+/** What stands in a form: the verb, which of its forms, and the fields; with the line they come to. */
+function useForm(sheet: Sheet, line: string | undefined) {
+  const { names } = sheet.known;
+  const at = sheet.draft.lines.findIndex((l) => l.id === line);
+  const was = at < 0 ? undefined : stepsOf(sheet.draft.lines, names)[at];
+  const known = was && was.do !== 'unread' ? was : undefined;
+  const [verb, setVerb] = useState<Do>(known?.do ?? 'add');
   const forms = useMemo(() => formsOf(verb, names), [verb, names]);
-  const [filled, setFilled] = useState<Filled>(() => (was && was.do !== 'unread' ? filledFrom(was) : {}));
+  const [filled, setFilled] = useState<Filled>(() => (known ? filledFrom(known) : {}));
   const [form, setForm] = useState(() =>
     Math.max(
       0,
       forms.findIndex((f) => f.every((x) => !x.needed || filled[x.key])),
     ),
   );
-  const [asked, setAsked] = useState(false);
   const fields = forms[form] ?? forms[0] ?? [];
   const step = stepFrom(verb, fields, filled);
   const text = step && writeStep(step, names);
+  const choose = (next: Do): void => {
+    setVerb(next);
+    setForm(0);
+    setFilled(usualOf(next, names));
+  };
+  const set = (key: string, value: string): void => setFilled({ ...filled, [key]: value });
+  return { names, at, verb, choose, forms, form, setForm, fields, filled, set, text };
+}
+
+/** The lines with what a form comes to in its place, or before a portioning where it is new. */
+function withText(lines: readonly SheetLine[], sheet: Sheet, at: number, text: string): SheetLine[] {
+  const end = lines.length - (sheet.pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
+  return at < 0
+    ? [...lines.slice(0, end), newLine(text), ...lines.slice(end)]
+    : lines.map((l, i) => (i === at ? { ...l, text } : l));
+}
+
+interface Props {
+  readonly sheet: Sheet;
+  /** The line that is put in other words; a new one where there is none. */
+  readonly line: string | undefined;
+  readonly close: () => void;
+}
+
+/** A line as a form: what is done, chosen from a list, and its fields; with the line it comes to and what that makes of the pot. */
+export function StepForm({ sheet, line, close }: Props) {
+  const of = useForm(sheet, line);
+  const { names, at, text } = of;
+  const [asked, setAsked] = useState(false);
   const read = text === undefined ? undefined : readLine(text, names);
   const keep = (): void => {
     setAsked(true);
     if (text === undefined || !read?.ok) return;
-    const now = sheet.asItStands();
-    const beforePortions = now.lines.length - (sheet.pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
-    sheet.lines(
-      at < 0
-        ? [...now.lines.slice(0, beforePortions), newLine(text), ...now.lines.slice(beforePortions)]
-        : now.lines.map((l) => (l.id === line ? { ...l, text } : l)),
-    );
+    sheet.lines(withText(sheet.asItStands().lines, sheet, at, text));
     close();
   };
+  const wrong =
+    asked && text === undefined
+      ? 'Something that is needed is not filled in yet.'
+      : read && !read.ok
+        ? read.trouble.message
+        : undefined;
   return (
     <SidePanel title={at < 0 ? 'One more line' : `Line ${at + 1}`} open close={close}>
       <Form
@@ -80,89 +98,77 @@ export function StepForm({
           keep();
         }}
       >
-        <Form.Group controlId="form-verb">
-          <Form.Label>What is done</Form.Label>
-          <Form.Select
-            value={verb}
-            onChange={(event) => {
-              const next = event.target.value as Do;
-              setVerb(next);
-              setForm(0);
-              setFilled(usualOf(next, names));
-            }}
-          >
-            {VERB_LIST.map((v) => (
-              <option key={v.verb} value={v.verb}>
-                {v.words}
-              </option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        {forms.length > 1 && (
-          <Form.Select
-            aria-label="How it is said"
-            value={form}
-            onChange={(e) => setForm(Number(e.target.value))}
-          >
-            {forms.map((f, i) => (
-              <option key={f.map((x) => x.key).join(' ')} value={i}>
-                {f
-                  .filter((x) => x.needed)
-                  .map((x) => x.label)
-                  .join(', ')}
-              </option>
-            ))}
-          </Form.Select>
-        )}
-        {fields.map((field) => (
+        <VerbOf of={of} />
+        {of.fields.map((field) => (
           <FieldOf
-            key={`${verb} ${field.key}`}
+            key={`${of.verb} ${field.key}`}
             field={field}
             names={names}
-            value={filled[field.key] ?? ''}
-            missing={asked && field.needed && field.kind !== 'yes' && !filled[field.key]}
-            onSet={(value) => setFilled({ ...filled, [field.key]: value })}
+            value={of.filled[field.key] ?? ''}
+            missing={asked && field.needed && field.kind !== 'yes' && !of.filled[field.key]}
+            onSet={(value) => of.set(field.key, value)}
           />
         ))}
-        <Consequence sheet={sheet} draft={draft} at={at} text={text} />
-        <Trouble
-          says={
-            asked && text === undefined
-              ? 'Something that is needed is not filled in yet.'
-              : read && !read.ok
-                ? read.trouble.message
-                : undefined
-          }
-        />
+        <Consequence sheet={sheet} at={at} text={text} />
+        <Trouble says={wrong} />
         <Button type="submit">{at < 0 ? 'Put it in' : 'Keep it so'}</Button>
       </Form>
     </SidePanel>
   );
 }
 
+/** What is done, and where that is said in more than one form, which. */
+function VerbOf({ of }: { readonly of: ReturnType<typeof useForm> }) {
+  return (
+    <>
+      <Form.Group controlId="form-verb">
+        <Form.Label>What is done</Form.Label>
+        <Form.Select value={of.verb} onChange={(event) => of.choose(event.target.value as Do)}>
+          {VERB_LIST.map((v) => (
+            <option key={v.verb} value={v.verb}>
+              {v.words}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      {of.forms.length > 1 && (
+        <Form.Select
+          aria-label="How it is said"
+          value={of.form}
+          onChange={(event) => of.setForm(Number(event.target.value))}
+        >
+          {of.forms.map((f, i) => (
+            <option key={f.map((x) => x.key).join(' ')} value={i}>
+              {f
+                .filter((x) => x.needed)
+                .map((x) => x.label)
+                .join(', ')}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+    </>
+  );
+}
+
 /** The line that the fields come to, and what the pot would be with it. */
 function Consequence({
   sheet,
-  draft,
   at,
   text,
 }: {
-  sheet: Sheet;
-  draft: Draft;
-  at: number;
-  text: string | undefined;
+  readonly sheet: Sheet;
+  readonly at: number;
+  readonly text: string | undefined;
 }) {
   const { litres, money } = useFigures();
-  const { run, pot } = sheet;
-  const next = useMemo(() => {
-    if (text === undefined) return undefined;
-    const place = draft.lines.length - (pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
-    const lines =
-      at < 0
-        ? [...draft.lines.slice(0, place), newLine(text), ...draft.lines.slice(place)]
-        : draft.lines.map((l, i) => (i === at ? { ...l, text } : l));
-    return run({ ...draft, lines });
-  }, [text, draft, at, run, pot.steps]);
+  const next = useMemo(
+    () =>
+      text === undefined
+        ? undefined
+        : sheet.run({ ...sheet.draft, lines: withText(sheet.draft.lines, sheet, at, text) }),
+    [text, sheet, at],
+  );
   if (text === undefined || !next)
     return <p className="quiet">The line it comes to stands here once it is whole.</p>;
   const perL = next.money.at(-1)?.perL;

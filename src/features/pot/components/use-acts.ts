@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useState } from 'react';
 import { v7 } from 'uuid';
 import type { WrittenChoice } from '@/core/kitchen-file';
 import { useTell } from '@/ui/toasts';
@@ -41,135 +41,160 @@ interface Sheet {
 const focusOn = (id: string): void =>
   document.querySelector<HTMLInputElement>(`[data-line="${id}"]`)?.focus({ preventScroll: false });
 
-/**
- * What is done to the lines of a sheet: the same functions from the first drawing to the last, so that a line that has not changed need not be drawn again. They
- * work on the sheet as it stands when they are called.
- */
-export function useActs(sheet: Sheet) {
-  const tell = useTell();
-  const now = useRef({ ...sheet, tell });
-  /** The line to take in hand once it is drawn. */
-  const wanted = useRef<string>(undefined);
-  useEffect(() => {
-    now.current = { ...sheet, tell };
-    if (wanted.current === undefined) return;
-    focusOn(wanted.current);
-    wanted.current = undefined;
-  });
-  const acts = useMemo(() => {
-    const at = (id: string): number => now.current.asItStands().lines.findIndex((l) => l.id === id);
-    const lines = (): readonly SheetLine[] => now.current.asItStands().lines;
-    const done = (next: readonly SheetLine[]): void =>
-      now.current.onDone({ ...now.current.asItStands(), lines: next });
-    const change = (id: string, to: (line: SheetLine) => SheetLine): void =>
-      done(lines().map((l) => (l.id === id ? to(l) : l)));
-    const insert = (i: number, ...added: readonly SheetLine[]): void => {
+/** The sheet as it stands whenever something is done to it, and the line to take in hand once it is drawn. */
+interface Hand {
+  readonly now: () => Sheet & { readonly tell: ReturnType<typeof useTell> };
+  readonly want: (id: string | undefined) => void;
+}
+
+/** What every act is made of. */
+function handling({ now, want }: Hand) {
+  const lines = (): readonly SheetLine[] => now().asItStands().lines;
+  const at = (id: string): number => lines().findIndex((l) => l.id === id);
+  const done = (next: readonly SheetLine[]): void => now().onDone({ ...now().asItStands(), lines: next });
+  return {
+    lines,
+    at,
+    done,
+    change: (id: string, to: (line: SheetLine) => SheetLine): void =>
+      done(lines().map((l) => (l.id === id ? to(l) : l))),
+    insert: (i: number, ...added: readonly SheetLine[]): void => {
       done([...lines().slice(0, i), ...added, ...lines().slice(i)]);
       const last = added.at(-1);
       if (!last) return;
-      wanted.current = last.id;
-      now.current.onChoose(i + added.length - 1);
-    };
-    const take = (id: string): void => {
-      const before = now.current.asItStands();
+      want(last.id);
+      now().onChoose(i + added.length - 1);
+    },
+    take: (id: string): void => {
+      const before = now().asItStands();
       const text = before.lines[at(id)]?.text ?? '';
       done(lines().filter((l) => l.id !== id));
-      if (text.trim() !== '') now.current.tell(`“${text}” is taken out.`, () => now.current.onDone(before));
-    };
-    const to = (i: number): void => {
-      const line = lines()[i];
+      if (text.trim() !== '') now().tell(`“${text}” is taken out.`, () => now().onDone(before));
+    },
+    moveTo: (from: number, to: number): void => {
+      if (to < 0 || to >= lines().length || to === from) return;
+      want(lines()[from]?.id);
+      done(moved(lines(), from, to));
+      now().onChoose(to);
+    },
+    endsAt: (): number => beforePortions(lines(), now().pot),
+  };
+}
+type Handling = ReturnType<typeof handling>;
+
+/** What is done to what a line says. */
+function sayingActs(hand: Hand, h: Handling) {
+  const { now, want } = hand;
+  return {
+    typed: (id: string, text: string) => now().onTyped(h.at(id), text),
+    done: (id: string) => {
+      const text = h.lines()[h.at(id)]?.text;
+      if (text === undefined) return;
+      // A line without a word is none.
+      if (text.trim() === '') h.take(id);
+      else h.done(h.lines());
+    },
+    says: (id: string, text: string) => h.change(id, (line) => ({ ...line, text })),
+    off: (id: string) => h.change(id, ({ off, ...line }) => (off ? line : { ...line, off: true })),
+    note: (id: string, note: string) =>
+      h.change(id, ({ note: _was, ...line }) => (note.trim() === '' ? line : { ...line, note: note.trim() })),
+    way: (id: string, way: string | undefined) =>
+      h.change(id, ({ way: _was, ...line }) => (way === undefined ? line : { ...line, way })),
+    pasted: (id: string | undefined, text: string) => {
+      const said = linesIn(text);
+      if (id === undefined) return h.insert(h.endsAt(), ...said.map((t) => newLine(t)));
+      const [first = '', ...rest] = said;
+      const i = h.at(id);
+      const line = h.lines()[i];
+      if (!line) return;
+      const added = rest.map((t) => newLine(t, wayOf(line)));
+      const stays = { ...line, text: `${line.text}${first}` };
+      h.done([...h.lines().slice(0, i), stays, ...added, ...h.lines().slice(i + 1)]);
+      want((added.at(-1) ?? line).id);
+    },
+  } satisfies Partial<LineActs>;
+}
+
+/** What is done with where a line stands, and which others stand beside it. */
+function placingActs({ now, want }: Hand, h: Handling) {
+  return {
+    choose: (id: string) => now().onChoose(h.at(id)),
+    next: (id: string, by: 1 | -1) => {
+      const i = h.at(id) + by;
+      if (i < 0) return;
+      const line = h.lines()[i];
       if (line) focusOn(line.id);
       else document.getElementById('next-step')?.focus();
-    };
-    const acts: LineActs = {
-      typed: (id, text) => now.current.onTyped(at(id), text),
-      done: (id) => {
-        const text = lines()[at(id)]?.text;
-        if (text === undefined) return;
-        // A line without a word is none.
-        if (text.trim() === '') take(id);
-        else done(lines());
-      },
-      choose: (id) => now.current.onChoose(at(id)),
-      next: (id, by) => {
-        const i = at(id) + by;
-        if (i >= 0) to(i);
-      },
-      put: (id, where) => insert(at(id) + (where === 'below' ? 1 : 0), newLine('', wayOf(lines()[at(id)]))),
-      move: (id, by) => {
-        const from = at(id);
-        const target = from + by;
-        if (target < 0 || target >= lines().length) return;
-        wanted.current = id;
-        done(moved(lines(), from, target));
-        now.current.onChoose(target);
-      },
-      twin: (id) => {
-        const line = lines()[at(id)];
-        if (line) insert(at(id) + 1, { ...line, id: v7() });
-      },
-      remove: take,
-      off: (id) => change(id, ({ off, ...line }) => (off ? line : { ...line, off: true })),
-      note: (id, note) =>
-        change(id, ({ note: _was, ...line }) => (note.trim() === '' ? line : { ...line, note: note.trim() })),
-      way: (id, way) => change(id, ({ way: _was, ...line }) => (way === undefined ? line : { ...line, way })),
-      otherWay: (id, about, mine, other) => {
-        const sheet = now.current.asItStands();
-        const line = sheet.lines[at(id)];
-        if (!line) return;
-        const [a, b] = [
-          { id: v7(), name: mine },
-          { id: v7(), name: other },
-        ];
-        const choice: WrittenChoice = { id: v7(), name: about, ways: [a, b], house: a.id };
-        const twin = newLine(line.text, { way: b.id });
-        const i = at(id);
-        wanted.current = twin.id;
-        now.current.onDone({
-          ...sheet,
-          choices: [...sheet.choices, choice],
-          lines: [...sheet.lines.slice(0, i), { ...line, way: a.id }, twin, ...sheet.lines.slice(i + 1)],
-        });
-        now.current.onChoose(i + 1);
-      },
-      says: (id, text) => change(id, (line) => ({ ...line, text })),
-      pasted: (id, text) => {
-        const said = linesIn(text);
-        if (id === undefined)
-          return insert(beforePortions(lines(), now.current.pot), ...said.map((t) => newLine(t)));
-        const [first = '', ...rest] = said;
-        const i = at(id);
-        const line = lines()[i];
-        if (!line) return;
-        const added = rest.map((t) => newLine(t, wayOf(line)));
-        done([
-          ...lines().slice(0, i),
-          { ...line, text: `${line.text}${first}` },
-          ...added,
-          ...lines().slice(i + 1),
-        ]);
-        wanted.current = (added.at(-1) ?? line).id;
-      },
-    };
-    return {
-      acts,
-      /** One more line, before a portioning, which stays last. */
-      add: (text: string): void => {
-        const i = beforePortions(lines(), now.current.pot);
-        done([...lines().slice(0, i), newLine(text), ...lines().slice(i)]);
-        now.current.onChoose(i);
-      },
-      dropped: (from: number, to: number): void => {
-        const target = Math.min(lines().length - 1, Math.max(0, to));
-        if (target === from) return;
-        const id = lines()[from]?.id;
-        done(moved(lines(), from, target));
-        now.current.onChoose(target);
-        wanted.current = id;
-      },
-    };
-  }, []);
-  return acts;
+    },
+    put: (id: string, where: 'above' | 'below') =>
+      h.insert(h.at(id) + (where === 'below' ? 1 : 0), newLine('', wayOf(h.lines()[h.at(id)]))),
+    move: (id: string, by: 1 | -1) => h.moveTo(h.at(id), h.at(id) + by),
+    twin: (id: string) => {
+      const line = h.lines()[h.at(id)];
+      if (line) h.insert(h.at(id) + 1, { ...line, id: v7() });
+    },
+    remove: h.take,
+    otherWay: (id: string, about: string, mine: string, other: string) => {
+      const sheet = now().asItStands();
+      const i = h.at(id);
+      const line = sheet.lines[i];
+      if (!line) return;
+      const [a, b] = [
+        { id: v7(), name: mine },
+        { id: v7(), name: other },
+      ];
+      const choice: WrittenChoice = { id: v7(), name: about, ways: [a, b], house: a.id };
+      const twin = newLine(line.text, { way: b.id });
+      want(twin.id);
+      now().onDone({
+        ...sheet,
+        choices: [...sheet.choices, choice],
+        lines: [...sheet.lines.slice(0, i), { ...line, way: a.id }, twin, ...sheet.lines.slice(i + 1)],
+      });
+      now().onChoose(i + 1);
+    },
+  } satisfies Partial<LineActs>;
+}
+
+/** Acts that work on the sheet as it stands when they are called, told of it whenever it has been drawn. */
+function makeActs() {
+  let sheet: ReturnType<Hand['now']> | undefined;
+  let wanted: string | undefined;
+  const hand: Hand = {
+    now: () => {
+      if (!sheet) throw new Error('something was done to a sheet before it was drawn');
+      return sheet;
+    },
+    want: (id) => {
+      wanted = id;
+    },
+  };
+  const h = handling(hand);
+  const acts: LineActs = { ...sayingActs(hand, h), ...placingActs(hand, h) };
+  return {
+    drawn(next: ReturnType<Hand['now']>): void {
+      sheet = next;
+      if (wanted === undefined) return;
+      focusOn(wanted);
+      wanted = undefined;
+    },
+    acts,
+    /** One more line, before a portioning, which stays last. */
+    add(text: string): void {
+      const i = h.endsAt();
+      h.done([...h.lines().slice(0, i), newLine(text), ...h.lines().slice(i)]);
+      hand.now().onChoose(i);
+    },
+    dropped: h.moveTo,
+  };
+}
+
+/** What is done to the lines of a sheet: the same functions from the first drawing to the last, so that a line that has not changed need not be drawn again. */
+export function useActs(sheet: Sheet) {
+  const tell = useTell();
+  const [made] = useState(makeActs);
+  useEffect(() => made.drawn({ ...sheet, tell }));
+  return made;
 }
 
 const wayOf = (line: SheetLine | undefined) => (line?.way === undefined ? {} : { way: line.way });

@@ -39,76 +39,106 @@ export function useKeeping(data: PotSheetData, draft: Draft, onTheirs: (theirs: 
   const [state, setState] = useState<State>('idle');
   const [refusal, setRefusal] = useState<No<TheirSheet> | null>(null);
   const [broken, setBroken] = useState<readonly Broken[]>([]);
-  const version = useRef(data.version);
-  const busy = useRef(false);
-  const held = useRef(false); // whatever an earlier write is answered later
-  const next = useRef<(Draft & { readonly steps: WrittenStep[] }) | null>(null);
-  const kept = useRef(JSON.stringify(draft));
-  /** The sheet as everybody sees it, as far as is known here. */
-  const base = useRef(draft);
+  const refs = useRefs(data.version, draft);
+  const { versionRef, busyRef, heldRef, nextRef, keptRef, baseRef, waitingRef } = refs;
 
   const settled = useCallback(
     (answer: Awaited<ReturnType<typeof keepPotSheet>>, sent?: Draft): void => {
       if (answer.ok) {
-        version.current = answer.version ?? version.current;
-        base.current = sent ?? base.current;
+        versionRef.current = answer.version ?? versionRef.current;
+        baseRef.current = sent ?? waitingRef.current ?? baseRef.current;
+        waitingRef.current = undefined;
         setBroken(answer.value.broken);
-      } else if (!waits(answer)) kept.current = '';
+      } else if (waits(answer)) waitingRef.current = sent;
+      else keptRef.current = '';
       const theirs = !answer.ok && !waits(answer) ? answer.theirs : undefined;
       setRefusal(answer.ok || waits(answer) || theirs ? null : answer);
-      setState(held.current ? 'held' : answer.ok ? 'kept' : waits(answer) ? 'waits' : 'held');
+      setState(heldRef.current ? 'held' : answer.ok ? 'kept' : waits(answer) ? 'waits' : 'held');
       if (theirs) onTheirs(theirs);
     },
-    [onTheirs],
+    [onTheirs, versionRef, baseRef, waitingRef, keptRef, heldRef],
   );
 
   const send = useCallback(async (): Promise<void> => {
-    if (busy.current) return;
-    busy.current = true;
+    if (busyRef.current) return;
+    busyRef.current = true;
     setState('keeping');
-    while (next.current) {
-      const wanted = next.current;
-      next.current = null;
+    while (nextRef.current) {
+      const wanted = nextRef.current;
+      nextRef.current = null;
       const { steps, choices, vessel, hob } = wanted;
       const body = { id: data.recipe.id, steps, choices: [...choices], vessel, hob };
-      settled(await keepPotSheet({ ...body, seen: version.current }), wanted);
+      settled(await keepPotSheet({ ...body, seen: versionRef.current }), wanted);
     }
-    busy.current = false;
-  }, [data.recipe.id, settled]);
+    busyRef.current = false;
+  }, [data.recipe.id, settled, busyRef, nextRef, versionRef]);
   useSent(SHEET.kind, data.recipe.id, settled);
 
   const wish = useCallback(
     (wanted: Draft, names: Names): void => {
       if (!data.mayEdit) return;
       const said = JSON.stringify(wanted);
-      if (said === kept.current) return;
+      if (said === keptRef.current) return;
       const steps = stepsOf(wanted.lines, names);
-      held.current = !canBeKept({ ...wanted, steps }, data);
-      if (held.current) return setState('held');
-      kept.current = said;
-      next.current = { ...wanted, steps };
+      heldRef.current = !canBeKept({ ...wanted, steps }, data);
+      if (heldRef.current) return setState('held');
+      keptRef.current = said;
+      nextRef.current = { ...wanted, steps };
       void send();
     },
-    [data, send],
+    [data, send, keptRef, heldRef, nextRef],
   );
-  /** From now on this is what everybody sees; it is kept again once it is wished for. */
-  const seenOf = useCallback((theirs: TheirSheet, as: Draft): void => {
-    version.current = theirs.version;
-    base.current = as;
-    kept.current = JSON.stringify(as);
-    setRefusal(null);
-  }, []);
+  const others = useOthers({ ...refs, setRefusal, setState });
+  /** The version that is on the screen, and whether a write is under way that will bring another. */
+  const seen = useCallback(() => versionRef.current, [versionRef]);
+  const isBusy = useCallback(() => busyRef.current, [busyRef]);
+  const common = useCallback(() => baseRef.current, [baseRef]);
+  return { state, refusal, broken, wish, ...others, settled, seen, isBusy, common };
+}
+
+/** What is known of the sheet on its way to and from the server. */
+function useRefs(version: number, draft: Draft) {
+  return {
+    versionRef: useRef(version),
+    busyRef: useRef(false),
+    /** Whether it cannot be kept, whatever an earlier write is answered later. */
+    heldRef: useRef(false),
+    nextRef: useRef<(Draft & { readonly steps: WrittenStep[] }) | null>(null),
+    keptRef: useRef(JSON.stringify(draft)),
+    /** The sheet as everybody sees it, as far as is known here. */
+    baseRef: useRef(draft),
+    /** What waits for the network: what everybody sees once it is sent. */
+    waitingRef: useRef<Draft>(undefined),
+  };
+}
+
+interface Standing extends Pick<
+  ReturnType<typeof useRefs>,
+  'versionRef' | 'baseRef' | 'keptRef' | 'heldRef'
+> {
+  readonly setRefusal: (refusal: null) => void;
+  readonly setState: (state: State) => void;
+}
+
+/** What is known of the sheet as others leave it, and what waits for a person. */
+function useOthers({ versionRef, baseRef, keptRef, heldRef, setRefusal, setState }: Standing) {
+  /** From now on this is what everybody sees; what differs from it is kept once it is wished for. */
+  const seenOf = useCallback(
+    (theirs: TheirSheet, as: Draft): void => {
+      versionRef.current = theirs.version;
+      baseRef.current = as;
+      keptRef.current = JSON.stringify(as);
+      setRefusal(null);
+    },
+    [versionRef, baseRef, keptRef, setRefusal],
+  );
   /** Nothing is kept until a person has chosen. */
   const hold = useCallback((): void => {
-    held.current = true;
-    kept.current = '';
+    heldRef.current = true;
+    keptRef.current = '';
     setState('held');
-  }, []);
+  }, [heldRef, keptRef, setState]);
   /** What was kept last may be kept again: it means something else by now. */
-  const forget = useCallback(() => void (kept.current = ''), []);
-  /** The version that is on the screen, and whether a write is under way that will bring another. */
-  const seen = useCallback(() => version.current, []);
-  const isBusy = useCallback(() => busy.current, []);
-  const common = useCallback(() => base.current, []);
-  return { state, refusal, broken, wish, seenOf, hold, settled, forget, seen, isBusy, common };
+  const forget = useCallback(() => void (keptRef.current = ''), [keptRef]);
+  return { seenOf, hold, forget };
 }

@@ -36,9 +36,29 @@ const withOffer = (draft: Draft, { at, isNew }: InHand, text: string): Draft => 
   return { ...draft, lines };
 };
 
+/** ms of rest after which it is worked out what offered lines would come to. */
+const REST_MS = 150;
+
+/** What the pot would be with an offered line. */
+function comesTo(run: ReturnType<typeof potFor>, draft: Draft, typing: InHand, text: string): Offered {
+  const pot = run(withOffer(draft, typing, text));
+  const refused = pot.refusedAt ?? pot.run.refused?.step;
+  if (refused === typing.at) return { text, cannot: 'cannot be done here' };
+  if (refused !== undefined) return { text, cannot: `leaves step ${refused + 1} undone` };
+  const perL = pot.money.at(-1)?.perL;
+  return { text, ml: pot.run.product?.ml, perL: perL ?? undefined };
+}
+
+/** What was worked out for lines offered in one draft. */
+interface Worked {
+  readonly lines: readonly string[];
+  readonly offers: readonly Offered[];
+}
+
 /**
- * What a line that is being typed may be on the way to, and what each of those would make of the pot. Worked out after the line
- * itself has been drawn; what it takes of things the sheet has not been told of is asked for, and its figures come with the answer.
+ * What a line that is being typed may be on the way to, and what each of those would make of the pot. Both are worked out after the
+ * line itself has been drawn, and the pots only once the fingers rest, one at a time: no key waits for them. What offered lines take
+ * of things the sheet has not been told of is asked for, and their figures come with the answer.
  */
 export function useOffers(data: PotSheetData, draft: Draft, inHand: InHand | undefined): readonly Offered[] {
   const typing = useDeferredValue(inHand);
@@ -47,22 +67,28 @@ export function useOffers(data: PotSheetData, draft: Draft, inHand: InHand | und
     [typing, data.names],
   );
   const known = useToldOf(data, lines);
-  return useMemo(() => {
-    if (!typing || lines.length === 0) return NONE;
-    const run = potFor(known);
+  const [worked, setWorked] = useState<Worked>();
+  useEffect(() => {
+    if (!typing || lines.length === 0) return;
     const there = new Set([...known.standsOn.map((s) => s.id), ...known.products.map((p) => p.id)]);
-    return lines.map((text): Offered => {
-      const next = withOffer(draft, typing, text);
+    const run = potFor(known);
+    const offers: Offered[] = [];
+    let waits = setTimeout(next, REST_MS);
+    function next(): void {
+      const text = lines[offers.length];
+      if (text === undefined || !typing) return setWorked({ lines, offers });
       const { ingredients, recipes } = namedIn(stepsOf([newLine(text)], known.names));
-      if ([...ingredients, ...recipes].some((id) => !there.has(id))) return { text };
-      const pot = run(next);
-      const refused = pot.refusedAt ?? pot.run.refused?.step;
-      if (refused === typing.at) return { text, cannot: 'cannot be done here' };
-      if (refused !== undefined) return { text, cannot: `leaves step ${refused + 1} undone` };
-      const perL = pot.money.at(-1)?.perL;
-      return { text, ml: pot.run.product?.ml, perL: perL ?? undefined };
-    });
+      const unknown = [...ingredients, ...recipes].some((id) => !there.has(id));
+      offers.push(unknown ? { text } : comesTo(run, draft, typing, text));
+      waits = setTimeout(next, 0);
+    }
+    return () => clearTimeout(waits);
   }, [typing, lines, known, draft]);
+  return useMemo(
+    () =>
+      lines.length === 0 ? NONE : worked?.lines === lines ? worked.offers : lines.map((text) => ({ text })),
+    [lines, worked],
+  );
 }
 
 /** The sheet with what offered lines would take, as far as anybody has answered. */

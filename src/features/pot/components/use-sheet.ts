@@ -7,8 +7,8 @@ import type { TheirSheet } from '../wire';
 import { draftOf, type Draft, type SheetLine } from './sheet-lines';
 import { useArriving } from './use-arriving';
 import { useBook } from './use-book';
-import { useKeeping } from './use-keeping';
-import { useLivePot } from './use-pot';
+import { NOBODY_ANSWERS, useKeeping } from './use-keeping';
+import { useLivePot, type LivePot } from './use-pot';
 import { useWish } from './use-wish';
 
 /** The step at which the pot holds what it gives: a portioning after it only puts that into jars. */
@@ -57,7 +57,7 @@ export function useSheet(data: PotSheetData) {
   };
   const theirs = useTheirs({ now, put, wish, names, keeping });
   useEffect(() => {
-    others.current = theirs.arrive;
+    others.current = (sheet) => theirs.arrive(sheet, true);
   });
   useArriving(data, keeping, theirs.arrive);
 
@@ -66,24 +66,12 @@ export function useSheet(data: PotSheetData) {
     const { current } = now;
     put({ ...current, lines: current.lines.map((line, j) => (j === i ? { ...line, text } : line)) });
   };
-  /** The line in hand for a reduction that stops so many cm from the rim. */
-  const toDip = (cm: number): string => {
-    const step = pot.steps[chosen];
-    if (step?.do !== 'reduce') return draft.lines[chosen]?.text ?? '';
-    return writeStep({ ...step, until: 'dip', to: `${cm.toFixed(1)} cm` }, known.names);
-  };
-  const setDip = (levelCm: number): string => {
-    const row = pot.run.rows[chosen];
-    return row ? toDip(dipAt(row.vessel, levelCm)) : (draft.lines[chosen]?.text ?? '');
-  };
   // Whoever takes a line in hand is about to write.
   const choose = (i: number): void => {
     if (data.mayEdit) void names();
     setChosen(i);
   };
   const lines = (next: readonly SheetLine[]): void => done({ ...now.current, lines: next });
-  const withLine = (text: string): SheetLine[] =>
-    draft.lines.map((line, j) => (j === chosen ? { ...line, text } : line));
   const sheet = { known, draft, chosen, pot, run, keeping, names, touched: theirs.touched };
   return {
     ...sheet,
@@ -98,11 +86,25 @@ export function useSheet(data: PotSheetData) {
     typed,
     done,
     lines,
-    setDip,
-    toDip,
-    withLine,
+    dips: dipsIn(draft, pot, chosen, known.names),
     /** The sheet as it stands now, whatever has been drawn of it. */
     asItStands: () => now.current,
+  };
+}
+
+/** What the line in hand becomes where it is a reduction and its level is set: by a dip, cm from the rim, or by the level itself. */
+function dipsIn(draft: Draft, pot: LivePot, chosen: number, names: PotSheetData['names']) {
+  const step = pot.steps[chosen];
+  const row = pot.run.rows[chosen];
+  const was = draft.lines[chosen]?.text ?? '';
+  const toDip = (cm: number): string =>
+    step?.do === 'reduce' ? writeStep({ ...step, until: 'dip', to: `${cm.toFixed(1)} cm` }, names) : was;
+  const withLine = (text: string): SheetLine[] =>
+    draft.lines.map((line, j) => (j === chosen ? { ...line, text } : line));
+  return {
+    atLevel: (cm: number): string => (row ? toDip(dipAt(row.vessel, cm)) : was),
+    linesAtLevel: (cm: number): SheetLine[] => withLine(row ? toDip(dipAt(row.vessel, cm)) : was),
+    linesAtDip: (cm: number): SheetLine[] => withLine(toDip(cm)),
   };
 }
 
@@ -118,10 +120,12 @@ function useTheirs({ now, put, wish, names, keeping }: Parts) {
   const [both, setBoth] = useState<Merged['both']>([]);
   const [arrived, setArrived] = useState(NOTHING);
   const { common, seen, seenOf, hold } = keeping;
-  const arrive = (theirs: TheirSheet): void => {
+  /** @param refused whether something of mine was on its way meanwhile: it goes again, put together with theirs. What is only typed waits until it is left. */
+  const arrive = (theirs: TheirSheet, refused = false): void => {
     void names().then((all) => {
-      if (!all) return keeping.settled({ ok: false, code: 'no-answer', message: 'no answer', path: '' });
-      if (theirs.version <= seen()) return;
+      if (!all) return refused ? keeping.settled(NOBODY_ANSWERS) : undefined;
+      // Theirs came by another way while mine was refused: mine goes again.
+      if (theirs.version <= seen()) return refused ? wish(now.current) : undefined;
       const as = draftOf(theirs, all);
       const merged = merge(common(), now.current, as);
       seenOf(theirs, as);
@@ -133,7 +137,7 @@ function useTheirs({ now, put, wish, names, keeping }: Parts) {
       setTouched([...open.values()]);
       setBoth(merged.both);
       if (open.size > 0 || merged.both.length > 0) hold();
-      else if (JSON.stringify(merged.draft) !== JSON.stringify(as)) wish(merged.draft);
+      else if (refused && JSON.stringify(merged.draft) !== JSON.stringify(as)) wish(merged.draft);
     });
   };
   /** A person has chosen what stands on a line that both had touched. */

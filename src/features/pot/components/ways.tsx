@@ -20,6 +20,15 @@ const taking = (draft: Draft, choice: string, way: string): Draft => ({
   choices: draft.choices.map((c) => (c.id === choice ? { ...c, house: way } : c)),
 });
 
+/** A draft with nothing left of a choice but the way this house takes. */
+function onlyHouse(now: Draft, choice: WrittenChoice): Draft {
+  const others = new Set(choice.ways.map((w) => w.id).filter((id) => id !== choice.house));
+  const lines = now.lines
+    .filter((l) => l.way === undefined || !others.has(l.way))
+    .map(({ way, ...l }) => (way === undefined || way === choice.house ? l : { ...l, way }));
+  return { ...now, lines, choices: now.choices.filter((c) => c.id !== choice.id) };
+}
+
 /** Where this sheet can be done in more than one way: each way's pot beside the others', and which one is this house's. */
 export function Ways({ sheet }: { readonly sheet: Sheet }) {
   const { draft, run, known } = sheet;
@@ -59,85 +68,61 @@ function OneChoice({
     done(next);
     tell(words, () => done(before));
   };
-  const away = (): void => {
-    const now = asItStands();
-    const others = new Set(choice.ways.map((w) => w.id).filter((id) => id !== choice.house));
-    const lines = now.lines
-      .filter((l) => l.way === undefined || !others.has(l.way))
-      .map(({ way, ...l }) => (way === undefined || way === choice.house ? l : { ...l, way }));
-    change(
-      { ...now, lines, choices: now.choices.filter((c) => c.id !== choice.id) },
-      `Only this house’s way of ${choice.name} is left.`,
-    );
-  };
+  const away = (): void =>
+    change(onlyHouse(asItStands(), choice), `Only this house’s way of ${choice.name} is left.`);
+  const take = ({ id, name }: WrittenChoice['ways'][number]): void =>
+    change(taking(asItStands(), choice.id, id), `${choice.name}: ${name} is this house’s way now.`);
+  const more = (name: string): void =>
+    done({
+      ...asItStands(),
+      choices: asItStands().choices.map((c) =>
+        c.id === choice.id ? { ...c, ways: [...c.ways, { id: v7(), name }] } : c,
+      ),
+    });
   return (
-    <Table size="sm" className="align-middle">
-      <thead>
-        <tr>
-          <th scope="col">{choice.name}: this house’s way, and what the others would come to</th>
-          <th scope="col" className="text-end">
-            litres
-          </th>
-          <th scope="col" className="text-end">
-            salt %
-          </th>
-          <th scope="col" className="text-end">
-            body
-          </th>
-          <th scope="col" className="text-end">
-            on the hob
-          </th>
-          <CostHead />
-        </tr>
-      </thead>
-      <tbody>
-        {choice.ways.map((way) => (
-          <WayRow
-            key={way.id}
-            name={way.name}
-            choice={choice}
-            lines={sheet.draft.lines.filter((l) => l.way === way.id).length}
-            taken={choice.house === way.id}
-            pot={pots.get(way.id)}
-            mayEdit={mayEdit}
-            onTake={() =>
-              change(
-                taking(asItStands(), choice.id, way.id),
-                `${choice.name}: ${way.name} is this house’s way now.`,
-              )
-            }
-          />
-        ))}
-      </tbody>
-      {mayEdit && (
-        <caption className="caption-top-0">
-          {choice.ways.length < MOST_WAYS && (
-            <AnotherWay
-              onAdd={(name) =>
-                done({
-                  ...asItStands(),
-                  choices: asItStands().choices.map((c) =>
-                    c.id === choice.id ? { ...c, ways: [...c.ways, { id: v7(), name }] } : c,
-                  ),
-                })
-              }
+    <>
+      <Table size="sm" className="align-middle mb-1">
+        <WaysHead name={choice.name} />
+        <tbody>
+          {choice.ways.map((way) => (
+            <WayRow
+              key={way.id}
+              name={way.name}
+              choice={choice}
+              lines={sheet.draft.lines.filter((l) => l.way === way.id).length}
+              taken={choice.house === way.id}
+              pot={pots.get(way.id)}
+              mayEdit={mayEdit}
+              onTake={() => take(way)}
             />
-          )}
+          ))}
+        </tbody>
+      </Table>
+      {mayEdit && (
+        <div className="d-flex flex-wrap gap-2 mb-3">
+          {choice.ways.length < MOST_WAYS && <AnotherWay onAdd={more} />}
           <Button variant="link" size="sm" onClick={away}>
             Keep only this house’s way
           </Button>
-        </caption>
+        </div>
       )}
-    </Table>
+    </>
   );
 }
 
-function CostHead() {
+function WaysHead({ name }: { readonly name: string }) {
   const { currencySign } = useFigures();
   return (
-    <th scope="col" className="text-end">
-      {currencySign} a litre
-    </th>
+    <thead>
+      <tr>
+        <th scope="col">{name}: this house’s way, and what the others would come to</th>
+        {['litres', 'salt %', 'body', 'on the hob', `${currencySign} a litre`].map((head) => (
+          <th key={head} scope="col" className="text-end text-nowrap">
+            {head}
+          </th>
+        ))}
+      </tr>
+    </thead>
   );
 }
 

@@ -1,6 +1,7 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import {
+  type KitchenCosting,
   costByLayer,
   costOfPlate,
   costOfProduct,
@@ -8,7 +9,7 @@ import {
   wentInCents,
   whereTheMoneyWent,
 } from '@/core/costing';
-import { inForce, mannerIn, namesIn, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
+import { inForce, mannerIn, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import { ownConstants, type KitchenState } from '@/core/kitchen-state';
 import { LOSSES, type LedgerRow, type PotRun, type Vessel } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
@@ -20,6 +21,8 @@ import { sheetPast, versionName } from '@/db/recipe-versions';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
+import { namesToWrite } from '../names';
+import { namedIn } from '../reach';
 
 /** A sheet's size on paper: what the list is multiplied with for one batch, in which vessel, how many batches. */
 export interface Size {
@@ -113,7 +116,7 @@ export async function wallSheet(who: Worker, id: string, size: Size): Promise<Wa
     litres: (run.product?.ml ?? 0) / 1000,
     portions: last?.portions && { ml: last.portions.ml, whole: last.portions.whole },
     hobHours: last?.hobHours ?? 0,
-    steps: stepsFor(recipe, state, run, size.by, (vessel ?? pot.vessel).name),
+    steps: stepsFor(costing, recipe, run, size.by, (vessel ?? pot.vessel).name),
     allergens: last?.allergens ?? [],
     ways: (recipe.choices ?? []).map((c) => `${c.name}: ${c.ways.find((w) => w.id === c.house)?.name ?? ''}`),
     version: { no, on: past.since, name, by },
@@ -125,14 +128,15 @@ export async function wallSheet(who: Worker, id: string, size: Size): Promise<Wa
 const READABLE_ML = 100;
 
 function stepsFor(
+  costing: KitchenCosting,
   recipe: WrittenRecipe,
-  state: KitchenState,
   run: PotRun,
   by: number,
   starts: string,
 ): WallStep[] {
-  const names = { ...namesIn(state), self: recipe.id };
-  const manner = mannerIn(state);
+  // The few names the sheet has: among all there are some would need quotes.
+  const names = { ...namesToWrite(costing, namedIn(recipe)), self: recipe.id };
+  const manner = mannerIn(costing.state);
   const isDone = inForce(recipe);
   let n = 0;
   let before: LedgerRow | undefined;

@@ -23,64 +23,11 @@ export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly
             {sheet.trouble}
           </p>
         )}
-        <div className="thing-tools no-print">
-          <a
-            className="btn btn-link btn-sm"
-            href={`/pot/${sheet.id}/wall.pdf${query}`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            PDF for the wall
-          </a>
-          <a
-            className="btn btn-link btn-sm"
-            href={`/pot/${sheet.id}/card.pdf`}
-            target="_blank"
-            rel="noreferrer"
-          >
-            Cost card (PDF)
-          </a>
-          <Button variant="link" size="sm" onClick={() => window.print()}>
-            Print this page
-          </Button>
-          <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${sheet.id}`}>
-            Back to the sheet
-          </Link>
-        </div>
+        <WallTools id={sheet.id} query={query} />
       </div>
       <ol className="wall">
         {sheet.steps.map((s) => (
-          <li key={s.n}>
-            <Form.Check
-              className="wall-tick"
-              type="checkbox"
-              id={`done-${s.n}`}
-              aria-label={`Step ${s.n} is done`}
-            />
-            <label className="wall-said" htmlFor={`done-${s.n}`}>
-              <b>{s.said}</b>
-              {s.vessel !== undefined && <span className="quiet">in the {s.vessel} now</span>}
-              {s.note !== undefined && <span className="step-note">{s.note}</span>}
-              {s.warnings.map((w) => (
-                <span key={w} className="warning">
-                  {w}
-                </span>
-              ))}
-              {s.caution !== undefined && <span className="caution">{s.caution}</span>}
-            </label>
-            <span className="wall-look">
-              {s.dipCm !== undefined && <b className="fig">{figures.bare(s.dipCm, 1)} cm</b>}
-              <span className="quiet">
-                {[
-                  ...(s.dipCm === undefined ? [] : ['from the rim']),
-                  ...(s.litres === undefined ? [] : [figures.litres(s.litres * 1000)]),
-                  ...(s.hours === undefined ? [] : [figures.hours(s.hours)]),
-                ].join(', ')}
-              </span>
-            </span>
-            <span className="wall-box">dip read</span>
-            <span className="wall-box">time, who</span>
-          </li>
+          <WallRow key={s.n} step={s} />
         ))}
       </ol>
       <p className={sheet.allergens.length > 0 ? 'strong' : 'quiet'}>
@@ -90,5 +37,67 @@ export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly
       </p>
       <p className="quiet small-line">Local food code and this kitchen’s own food-safety plan come first.</p>
     </>
+  );
+}
+
+function WallTools({ id, query }: { readonly id: string; readonly query: string }) {
+  return (
+    <div className="thing-tools no-print">
+      <a
+        className="btn btn-link btn-sm"
+        href={`/pot/${id}/wall.pdf${query}`}
+        target="_blank"
+        rel="noreferrer"
+      >
+        PDF for the wall
+      </a>
+      <a className="btn btn-link btn-sm" href={`/pot/${id}/card.pdf`} target="_blank" rel="noreferrer">
+        Cost card (PDF)
+      </a>
+      <Button variant="link" size="sm" onClick={() => window.print()}>
+        Print this page
+      </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}`}>
+        Back to the sheet
+      </Link>
+    </div>
+  );
+}
+
+/** One step: a box to tick, what to do, what to look for, boxes to write in. */
+function WallRow({ step: s }: { readonly step: WallSheet['steps'][number] }) {
+  const { bare, litres, hours } = useFigures();
+  return (
+    <li>
+      <Form.Check
+        className="wall-tick"
+        type="checkbox"
+        id={`done-${s.n}`}
+        aria-label={`Step ${s.n} is done`}
+      />
+      <label className="wall-said" htmlFor={`done-${s.n}`}>
+        <b>{s.said}</b>
+        {s.vessel !== undefined && <span className="quiet">in the {s.vessel} now</span>}
+        {s.note !== undefined && <span className="step-note">{s.note}</span>}
+        {s.warnings.map((w) => (
+          <span key={w} className="warning">
+            {w}
+          </span>
+        ))}
+        {s.caution !== undefined && <span className="caution">{s.caution}</span>}
+      </label>
+      <span className="wall-look">
+        {s.dipCm !== undefined && <b className="fig">{bare(s.dipCm, 1)} cm</b>}
+        <span className="quiet">
+          {[
+            ...(s.dipCm === undefined ? [] : [`from the rim${s.hot ? ', hot' : ''}`]),
+            ...(s.litres === undefined ? [] : [litres(s.litres * 1000)]),
+          ].join(', ')}
+        </span>
+        {s.hours !== undefined && <span className="quiet">takes {hours(s.hours)}</span>}
+      </span>
+      <span className="wall-box">dip read</span>
+      <span className="wall-box">time, who</span>
+    </li>
   );
 }

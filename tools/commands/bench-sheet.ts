@@ -1,0 +1,127 @@
+import fs from 'node:fs';
+import type { CDPSession, Page } from '@playwright/test';
+import { DEMO_FILE, mustRead } from '../kitchens';
+import { withDemo } from '../pictured';
+
+/** Keystrokes that are timed, and those typed in all for the heap. */
+const TIMED = 150;
+const FIRST_EDITS = 200;
+const ALL_EDITS = 2000;
+const MOVES = 120;
+
+/** Sixty lines with fourteen hours of heat: what goes in, a long simmer in parts, and what is done to it after. */
+const SIXTY = [
+  '8 kg venison bones',
+  'brown 18 %, takes 1 h',
+  'water 20 l',
+  ...Array.from({ length: 14 }, (_, i) => ['bare simmer 1 h', 'skim 20 ml', `${100 + i} g onion`]).flat(),
+  'strain through a cone sieve',
+  'take off the fat with a ladle',
+  ...Array.from({ length: 10 }, () => 'skim 10 ml'),
+  'reduce by half',
+  'season to 0.6 % with salt',
+  'portion 60 ml',
+].slice(0, 60);
+
+/** Notes in the page how long it is from an event until what it did has been painted, ms. */
+async function timed(page: Page, event: 'input' | 'pointermove'): Promise<() => Promise<number[]>> {
+  await page.evaluate((kind) => {
+    const times: number[] = [];
+    Object.assign(window, { paintTimes: times });
+    addEventListener(
+      kind,
+      () => {
+        const from = performance.now();
+        requestAnimationFrame(() => {
+          // A message after the frame is read when the frame has been painted.
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = () => times.push(performance.now() - from);
+          port2.postMessage(0);
+        });
+      },
+      true,
+    );
+  }, event);
+  return () => page.evaluate(() => (window as unknown as { paintTimes: number[] }).paintTimes.splice(0));
+}
+
+const quantile = (times: readonly number[], share: number): number =>
+  [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(times.length * share))] ?? NaN;
+
+async function heapMb(cdp: CDPSession): Promise<number> {
+  await cdp.send('HeapProfiler.collectGarbage');
+  const { usedSize } = await cdp.send('Runtime.getHeapUsage');
+  return usedSize / 1e6;
+}
+
+/** Types in a line, a letter and it taken back in turn; every so often the line is left, which keeps it. */
+async function typeIn(page: Page, step: number, keys: number): Promise<void> {
+  const line = page.getByLabel(`Step ${step}`, { exact: true });
+  await line.click();
+  await page.keyboard.press('End');
+  for (let i = 0; i < keys; i += 1) {
+    await page.keyboard.press(i % 2 === 0 ? 'x' : 'Backspace');
+    if (i % 40 === 39) await page.keyboard.press('Escape');
+  }
+}
+
+const tell = (words: string): void => void process.stdout.write(`${words}\n`);
+
+async function keystrokes(page: Page, name: string): Promise<void> {
+  const lines = await page.getByRole('combobox', { name: /^Step \d+$/ }).count();
+  const times = await timed(page, 'input');
+  // At the top everything below is another; in the middle half of it.
+  for (const step of [1, Math.ceil(lines / 2)]) {
+    await times();
+    await typeIn(page, step, TIMED);
+    const found = await times();
+    tell(
+      `${`a key in step ${step} of ${lines}, ${name}`.padEnd(60)}${quantile(found, 0.5).toFixed(0).padStart(6)} ms median ${quantile(found, 0.95).toFixed(0).padStart(6)} ms at the 95th (aim: under 50)`,
+    );
+  }
+}
+
+/** `halfpot bench sheet`: a key and a move of the level on a pot sheet until it is painted, and the heap after many edits. */
+export async function benchSheet(): Promise<number> {
+  const file = mustRead(fs.readFileSync(DEMO_FILE, 'utf8'));
+  const [largest] = [...file.recipes].sort((a, b) => b.steps.length - a.steps.length);
+  await withDemo(async (browser, base) => {
+    const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+    await page.goto(base);
+    await page.goto(`${base}/pot/${largest?.id ?? ''}`);
+    await page.getByLabel('Step 1', { exact: true }).waitFor();
+    await keystrokes(page, largest?.name ?? '');
+    await page.goto(`${base}/pot/new`);
+    await page.getByLabel('What it is called').fill('Sixty lines');
+    await page.getByLabel(/^Lines you have already/).fill(SIXTY.join('\n'));
+    await page.getByRole('button', { name: 'Open the sheet' }).click();
+    await page.getByLabel('Step 60', { exact: true }).waitFor();
+    await keystrokes(page, '14 hours of heat');
+    // The level of the reduction, dragged.
+    await page.getByLabel('Step 58', { exact: true }).click();
+    const handle = page.locator('.pot-drawing .handle').first();
+    const box = await handle.boundingBox();
+    if (box) {
+      const moves = await timed(page, 'pointermove');
+      await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+      await page.mouse.down();
+      await moves();
+      for (let i = 0; i < MOVES; i += 1)
+        await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + Math.sin(i / 8) * 6);
+      const found = await moves();
+      await page.mouse.up();
+      tell(
+        `${'the level dragged, a move'.padEnd(60)}${quantile(found, 0.5).toFixed(0).padStart(6)} ms median ${quantile(found, 0.95).toFixed(0).padStart(6)} ms at the 95th (aim: under 16)`,
+      );
+    }
+    const cdp = await page.context().newCDPSession(page);
+    await typeIn(page, 3, FIRST_EDITS);
+    const early = await heapMb(cdp);
+    await typeIn(page, 3, ALL_EDITS - FIRST_EDITS);
+    const late = await heapMb(cdp);
+    tell(
+      `${`heap after ${FIRST_EDITS} and ${ALL_EDITS} edits`.padEnd(60)}${early.toFixed(1).padStart(6)} MB ${late.toFixed(1).padStart(12)} MB, × ${(late / early).toFixed(2)} (aim: under 1.10)`,
+    );
+  });
+  return 0;
+}
