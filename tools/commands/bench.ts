@@ -77,7 +77,7 @@ const VESSEL = {
 const HOB = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
 const TEN_STEP_POT = { vessel: VESSEL, hob: HOB, steps: TEN_STEPS };
 
-const PARTS = ['buy', 'pot', 'graph', 'kitchen', 'backup', 'pages', 'lighthouse'];
+const PARTS = ['buy', 'pot', 'graph', 'sheet', 'kitchen', 'backup', 'pages', 'lighthouse'];
 
 /** `halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {

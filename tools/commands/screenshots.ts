@@ -79,13 +79,6 @@ const SHOTS: readonly Shot[] = [
     },
   },
   {
-    name: 'larder',
-    path: '/buy/larder',
-    before: async (page) => {
-      await page.getByLabel('Find in the larder').fill('stok');
-    },
-  },
-  {
     name: 'yield-test',
     path: '/trim',
     before: async (page) => {
@@ -108,7 +101,6 @@ const SHOTS: readonly Shot[] = [
   },
   { name: 'taught', path: '/trim', before: follow('Leek') },
   { name: 'trim-flow', path: '/trim/flow' },
-  { name: 'trim-schools', path: '/trim/schools' },
   { name: 'pots', path: '/pot' },
   { name: 'pot-sheet-stock', path: '/pot', before: follow('Venison bone stock') },
   {
@@ -118,6 +110,29 @@ const SHOTS: readonly Shot[] = [
       await follow('Juniper sauce')(page);
       await page.getByLabel('Step 12', { exact: true }).click();
       await page.getByLabel('Step 12', { exact: true }).blur();
+    },
+  },
+  {
+    name: 'sheet-ways',
+    path: '/pot',
+    before: async (page) => {
+      await follow('Brown-roux game gravy')(page);
+      await page.getByLabel('Next step').click();
+      await page.keyboard.type('mount with 80 g but');
+      await page
+        .getByText(/a litre$/)
+        .first()
+        .waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
+    },
+  },
+  {
+    name: 'sheet-wall',
+    path: '/pot',
+    before: async (page) => {
+      await follow('Mutton broth')(page);
+      await follow('On the wall')(page);
+      await page.getByRole('link', { name: 'PDF for the wall' }).waitFor();
     },
   },
   { name: 'house', path: '/house' },

@@ -58,3 +58,30 @@ export function layerMoney(
   }
   return there + between(done, run.rows.length);
 }
+
+/** Who brings how much of a layer's money: a step by itself, or a product that is taken. */
+export interface LayerShare {
+  readonly supply: string;
+  readonly row: number;
+  readonly money: number;
+}
+
+/**
+ * Money of one layer by who brings it, in the order of the steps. What has parted has taken of each alike, so that they add up to
+ * what stays (`layerMoney`); null while a price is unknown.
+ */
+export function layerShares(
+  run: PotRun,
+  layer: Exclude<Layer, 'ingredients'>,
+  price: (supply: string) => number | null,
+): LayerShare[] | null {
+  const total = layerMoney(run, layer, price);
+  if (total === null) return null;
+  const all = ownOf(run, layer, () => undefined).map(({ supply, g, row }) => ({
+    supply,
+    row,
+    money: (price(supply) ?? 0) * g,
+  }));
+  const sum = all.reduce((n, { money }) => n + money, 0);
+  return sum > 0 ? all.map((one) => ({ ...one, money: (one.money * total) / sum })) : [];
+}

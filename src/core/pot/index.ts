@@ -2,7 +2,7 @@
  * The pot: a recipe as a mass balance. Steps move grams between pieces, liquid, air, strainer and
  * plate. Read `run.ts` first, then `state.ts`, then any verb in `../verbs`. In words: docs/model.md.
  */
-export { doStep, runPotWith, type PotOf, type PotRun } from './run';
+export { doStep, runPotFromWith, runPotWith, type PotOf, type PotRun, type TracedRun } from './run';
 export {
   isIdle,
   type Doing,

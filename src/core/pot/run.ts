@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal/es6/index.js';
 import type { Trouble } from '../trouble';
 import { gathered, trayOf } from './aside';
 import type { ProcessConstants } from './constants';
@@ -9,7 +10,7 @@ import { lookAhead, type FillingOf } from './look-ahead';
 import { productOf, type Product } from './product';
 import { pieceG } from './piece';
 import { noReport, type StepReport, type Taken } from './report';
-import { emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
+import { copyPot, emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
 import { capacityMl, type Vessel } from './vessel';
 import { isIdle, potVerb, type Doing, type Handled, type IdleStep, type PotTable } from './verb';
 import { delicacyOf, spoiled, warningsOfAny, type Delicacy } from './warnings';
@@ -36,6 +37,33 @@ export interface PotRun {
   readonly product?: Product;
 }
 
+/** The pot after a step, and what had come in by then. */
+interface Mark {
+  readonly pot: PotState;
+  readonly row: LedgerRow;
+  readonly inputs: number;
+  readonly packed: number;
+  readonly portioned: boolean;
+}
+
+/** A run with the pot after each of its steps: another that begins with the same steps goes on from there (`runPotFromWith`). */
+export interface TracedRun<S extends Doing> {
+  readonly run: PotRun;
+  readonly of: PotOf<S>;
+  readonly c: ProcessConstants;
+  readonly marks: readonly Mark[];
+}
+
+/** A pot on its way: what has come in, what could not be read, and where it stands. */
+interface OnItsWay {
+  readonly pot: PotState;
+  readonly rows: LedgerRow[];
+  readonly inputs: (Taken & { step: number })[];
+  readonly packed: Taken[];
+  readonly unread: { step: number; trouble: Trouble }[];
+  portioned: boolean;
+}
+
 /**
  * Runs a pot from empty to product: the physics pass, in which money does not occur.
  *
@@ -43,26 +71,77 @@ export interface PotRun {
  * passed over and counted, so that whoever prices the pot knows that the list is not whole.
  * @param verbs every verb a step may have
  */
-export function runPotWith<S extends Doing>(
+export const runPotWith = <S extends Doing>(verbs: PotTable<S>, of: PotOf<S>, c: ProcessConstants): PotRun =>
+  runOn(verbs, of, c, setOut(of, c), () => undefined);
+
+/**
+ * The same run, gone on with from the last step it has in common with an earlier one: of a sheet that is being written only what
+ * stands below the line in hand is cooked again. What it says is what `runPotWith` says, to the last bit.
+ */
+export function runPotFromWith<S extends Doing>(
   verbs: PotTable<S>,
-  { vessel, hob, steps }: PotOf<S>,
+  of: PotOf<S>,
   c: ProcessConstants,
+  before?: TracedRun<S>,
+): TracedRun<S> {
+  const same = before ? inCommon(before, of, c) : 0;
+  const marks: Mark[] = before ? before.marks.slice(0, same) : [];
+  const last = marks.at(-1);
+  const way =
+    last && before
+      ? {
+          pot: copyPot(last.pot),
+          rows: marks.map((m) => m.row),
+          inputs: before.run.inputs.slice(0, last.inputs),
+          packed: before.run.packed.slice(0, last.packed),
+          unread: before.run.unread.filter((u) => u.step < same),
+          portioned: last.portioned,
+        }
+      : setOut(of, c);
+  const run = runOn(verbs, of, c, way, (row) => {
+    const { inputs, packed, portioned, pot } = way;
+    marks.push({ pot: copyPot(pot), row, inputs: inputs.length, packed: packed.length, portioned });
+  });
+  return { run, of, c, marks };
+}
+
+/** How many steps two pots begin with that are the same, of the same vessel on the same hob. */
+function inCommon<S extends Doing>(before: TracedRun<S>, of: PotOf<S>, c: ProcessConstants): number {
+  if (before.c !== c || !equal(before.of.vessel, of.vessel) || !equal(before.of.hob, of.hob)) return 0;
+  const most = Math.min(before.marks.length, of.steps.length);
+  let same = 0;
+  while (same < most && equal(before.of.steps[same], of.steps[same])) same += 1;
+  return same;
+}
+
+const setOut = <S extends Doing>({ vessel, hob }: PotOf<S>, c: ProcessConstants): OnItsWay => ({
+  pot: emptyPot(vessel, hob, c.addedCelsius),
+  rows: [],
+  inputs: [],
+  packed: [],
+  unread: [],
+  portioned: false,
+});
+
+/** Does the steps that have not been done yet. `mark` is told of each that has. */
+function runOn<S extends Doing>(
+  verbs: PotTable<S>,
+  { steps }: PotOf<S>,
+  c: ProcessConstants,
+  way: OnItsWay,
+  mark: (row: LedgerRow) => void,
 ): PotRun {
-  const pot = emptyPot(vessel, hob, c.addedCelsius);
-  const rows: LedgerRow[] = [];
-  const inputs: (Taken & { step: number })[] = [];
-  const packed: Taken[] = [];
-  const unread: { step: number; trouble: Trouble }[] = [];
+  const { pot, rows, inputs, packed, unread } = way;
   const filling: FillingOf = (row) =>
     isIdle(row) ? 'no' : potVerb(verbs, { do: row.do as S['do'] }).filling;
-  let portioned = false;
-  for (const [index, step] of steps.entries()) {
+  for (let index = rows.length; index < steps.length; index += 1) {
+    const step = steps[index] as S | IdleStep;
     const report = noReport();
     const before = { lost: { ...pot.lost }, netKj: pot.netKj, ...atHand(pot), ...delicacyOf(pot) };
     if (isIdle(step)) {
       if (step.do === 'unread') unread.push({ step: index, trouble: step.why });
     } else {
-      const cannot = portioned ? afterPortion(index) : doStep(verbs, pot, step, c, report);
+      const cannot = way.portioned ? afterPortion(index) : doStep(verbs, pot, step, c, report);
       if (cannot)
         return {
           rows: lookAhead(rows, filling),
@@ -71,7 +150,7 @@ export function runPotWith<S extends Doing>(
           unread,
           refused: { step: index, trouble: cannot },
         };
-      portioned = report.portions !== undefined;
+      way.portioned = report.portions !== undefined;
     }
     for (const input of report.inputs) inputs.push({ ...input, step: index });
     packed.push(...report.packed);
@@ -81,7 +160,9 @@ export function runPotWith<S extends Doing>(
       ...besides(verbs, pot, step, c, report, before),
       inputsSoFar: inputs.length,
     };
-    rows.push(ledgerRow(pot, told, c, report, before));
+    const row = ledgerRow(pot, told, c, report, before);
+    rows.push(row);
+    mark(row);
   }
   const ahead = lookAhead(rows, filling, pot);
   gathered(pot);

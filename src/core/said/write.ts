@@ -24,11 +24,14 @@ export function writeStepWith<W extends Written>(
 
 const isUnread = (step: Written | Unread): step is Unread => step.do === 'unread';
 
-/** Whether two steps say the same, their ids aside. */
+/** What stands beside a step's words and is said by none of them. */
+const BESIDE = new Set(['id', 'note', 'off', 'way']);
+
+/** Whether two steps say the same, what stands beside their words aside. */
 function same(a: unknown, b: unknown): boolean {
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return a === b;
   const [x, y] = [a as Record<string, unknown>, b as Record<string, unknown>];
   return [...new Set([...Object.keys(x), ...Object.keys(y)])].every(
-    (key) => key === 'id' || same(x[key], y[key]),
+    (key) => BESIDE.has(key) || same(x[key], y[key]),
   );
 }

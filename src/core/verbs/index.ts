@@ -15,6 +15,7 @@ export {
   partOfStep,
   resolveStep,
   runPot,
+  runPotFrom,
   scaleBy,
   scaledSteps,
   scaleTo,
@@ -23,6 +24,7 @@ export {
   WrittenStep,
   writeStep,
   type Pot,
+  type PotTrace,
 } from './steps';
 export { readStep, unsoundness } from './understand';
 export { VERBS, type PotDoing, type PotStep } from './table';

@@ -1,6 +1,13 @@
 import { z } from 'zod';
-import type { LedgerRow, PotOf, ProcessConstants, Hob, Scaled, Vessel, PotRun } from '../pot';
-import { runPotWith, scaleByWith, scaledStepsWith, scaleToWith, vesselsForWith } from '../pot';
+import type { LedgerRow, PotOf, ProcessConstants, Hob, Scaled, TracedRun, Vessel, PotRun } from '../pot';
+import {
+  runPotFromWith,
+  runPotWith,
+  scaleByWith,
+  scaledStepsWith,
+  scaleToWith,
+  vesselsForWith,
+} from '../pot';
 import { readAmountOf } from '../quantity';
 import { writeStepWith, type Names } from '../said';
 import { fine, refuse, under, type Outcome } from '../trouble';
@@ -28,6 +35,10 @@ export type WrittenStep = Step;
 export type Pot = PotOf<PotDoing>;
 
 export const runPot = (pot: Pot, c: ProcessConstants): PotRun => runPotWith(VERBS, pot, c);
+/** A pot whose steps are known, gone on with from an earlier run of most of them. */
+export const runPotFrom = (pot: Pot, c: ProcessConstants, before?: PotTrace): PotTrace =>
+  runPotFromWith(VERBS, pot, c, before);
+export type PotTrace = TracedRun<PotDoing>;
 export const scaledSteps = (steps: readonly PotStep[], factor: number): PotStep[] =>
   scaledStepsWith(VERBS, steps, factor);
 export const scaleTo = (

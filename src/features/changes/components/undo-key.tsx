@@ -10,6 +10,10 @@ import { anyUnkept } from '@/ui/unkept';
 import { STILL_TYPED, whenSent } from '@/wire';
 import { takeBack } from '../wire';
 
+/** Whether the key means the kitchen: outside of fields, and in one that says of itself that nothing is typed in it (`data-undo`). */
+const isKitchens = (target: EventTarget | null): boolean =>
+  !(target instanceof HTMLInputElement) || target.dataset.undo === 'kitchen';
+
 /** Takes back one's own last edit, by key or button, also after a reload; and does it again. In a field the key is the field's own. */
 export function UndoKey() {
   const anew = useAnew();
@@ -31,14 +35,15 @@ export function UndoKey() {
     },
     [anew, tell],
   );
-  useHotkeys('mod+z', (event) => {
-    event.preventDefault();
-    void act(false);
-  });
-  useHotkeys('mod+shift+z', (event) => {
-    event.preventDefault();
-    void act(true);
-  });
+  const onKey =
+    (again: boolean) =>
+    (event: KeyboardEvent): void => {
+      if (!isKitchens(event.target)) return;
+      event.preventDefault();
+      void act(again);
+    };
+  useHotkeys('mod+z', onKey(false), { enableOnFormTags: ['input'] });
+  useHotkeys('mod+shift+z', onKey(true), { enableOnFormTags: ['input'] });
   return (
     <Button
       variant="outline-light"

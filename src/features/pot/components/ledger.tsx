@@ -17,7 +17,7 @@ import { CuringContext } from './curing';
 import { MovableSteps } from './movable-steps';
 import { SaidInput } from './said-input';
 import type { Draft } from './sheet-lines';
-import { StepRow } from './step-row';
+import { ShownPot, StepRow } from './step-row';
 import { useActs } from './use-acts';
 import { useOffers, type InHand, type Offered } from './use-offers';
 import type { LivePot } from './use-pot';
@@ -52,7 +52,7 @@ function useInHand(
 }
 
 /** What the lines of a sheet are drawn with: what is offered for the one in hand, what is done to them, what cures are tried on. */
-function useLedger(sheet: Props['sheet']) {
+function useLedger({ sheet, onFields }: Props) {
   const { known: data, draft, pot, run, done } = sheet;
   const { currencySign } = useFigures();
   const [view, setView] = useView();
@@ -73,6 +73,9 @@ function useLedger(sheet: Props['sheet']) {
       sheet.typed(i, text);
     },
     onChoose: sheet.choose,
+    onSettle: sheet.settle,
+    onLearned: sheet.learned,
+    onFields,
   });
   const onCure = useRef(done);
   useEffect(() => {
@@ -102,7 +105,7 @@ function useLedger(sheet: Props['sheet']) {
 /** Steps as they are said, each with what the pot then holds and costs. */
 export function Ledger({ sheet, onFields }: Props) {
   const { known: data, draft, pot } = sheet;
-  const ledger = useLedger(sheet);
+  const ledger = useLedger({ sheet, onFields });
   const { columns, inHand, offers, acts, setNext } = ledger;
   return (
     <CuringContext value={ledger.curer}>
@@ -113,14 +116,7 @@ export function Ledger({ sheet, onFields }: Props) {
       <SheetTable className="ledger folds">
         <LedgerHead columns={columns} />
         <MovableSteps lines={draft.lines} onMove={ledger.dropped}>
-          <Rows
-            sheet={sheet}
-            columns={columns}
-            inHand={inHand}
-            offers={offers}
-            acts={acts}
-            onFields={onFields}
-          />
+          <Rows sheet={sheet} columns={columns} inHand={inHand} offers={offers} acts={acts} />
         </MovableSteps>
       </SheetTable>
       {draft.lines.length === 0 && <EmptyPot />}
@@ -157,8 +153,7 @@ function Rows({
   inHand,
   offers,
   acts,
-  onFields,
-}: Props & {
+}: Pick<Props, 'sheet'> & {
   readonly columns: readonly Column[];
   readonly inHand: InHand | undefined;
   readonly offers: readonly Offered[];
@@ -166,35 +161,33 @@ function Rows({
 }) {
   const { known: data, draft, pot } = sheet;
   const chosen = Math.min(sheet.chosen, draft.lines.length);
-  const most = Math.max(1, ...pot.run.rows.map((r) => r.ml));
   const both = new Map(sheet.touched.map((t) => [t.id, t]));
-  return draft.lines.map((line, i) => (
-    <StepRow
-      key={line.id}
-      index={i}
-      line={line}
-      choices={draft.choices}
-      step={pot.steps[i]}
-      done={pot.done[i] ?? true}
-      row={pot.run.rows[i]}
-      before={pot.run.rows[i - 1]}
-      money={pot.money[i]}
-      trouble={pot.troubles.get(i)}
-      counted={pot.counted.get(i)}
-      batches={pot.batches.get(i)}
-      most={most}
-      columns={columns}
-      chosen={i === chosen}
-      mayEdit={data.mayEdit}
-      arrived={sheet.arrived.ids.has(line.id)}
-      touched={both.get(line.id)}
-      offers={inHand && !inHand.isNew && inHand.at === i ? offers : NO_OFFERS}
-      acts={acts}
-      onSettle={sheet.settle}
-      onLearned={sheet.learned}
-      onFields={onFields}
-    />
-  ));
+  const shown = useMemo(
+    () => ({ pot, columns, most: Math.max(1, ...pot.run.rows.map((r) => r.ml)) }),
+    [pot, columns],
+  );
+  return (
+    <ShownPot value={shown}>
+      {draft.lines.map((line, i) => (
+        <StepRow
+          key={line.id}
+          index={i}
+          line={line}
+          choices={draft.choices}
+          step={pot.steps[i]}
+          done={pot.done[i] ?? true}
+          after={pot.run.rows[i] === undefined}
+          trouble={pot.troubles.get(i)}
+          chosen={i === chosen}
+          mayEdit={data.mayEdit}
+          arrived={sheet.arrived.ids.has(line.id)}
+          touched={both.get(line.id)}
+          offers={inHand && !inHand.isNew && inHand.at === i ? offers : NO_OFFERS}
+          acts={acts}
+        />
+      ))}
+    </ShownPot>
+  );
 }
 
 /** What goes in and has no price yet, asked for one after the other. */
@@ -289,6 +282,7 @@ function NextStep({
       <SaidInput
         id="next-step"
         name="Next step"
+        settled={next === ''}
         placeholder="next step: simmer 20 min, reduce by half"
         value={next}
         offers={offers}

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useUnkept } from '@/ui/unkept';
 import type { PotSheetData } from '../queries';
@@ -27,6 +27,8 @@ const StepForm = dynamic(() => import('./step-form').then((m) => m.StepForm), { 
 export function PotSheet({ data }: { data: PotSheetData }) {
   const sheet = useSheet(data);
   const { known, pot, keeping, chosen } = sheet;
+  // The lines and the price first; what explains them may come a moment after the key.
+  const later = useDeferredValue(pot);
   const [fields, setFields] = useState<string | null>();
   const [scaling, setScaling] = useState(false);
   const texts = useMemo(() => sheet.draft.lines.map((l) => l.text), [sheet.draft.lines]);
@@ -53,15 +55,15 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             onDrop={(cm) => sheet.lines(sheet.dips.linesAtLevel(cm))}
             onDip={(cm) => sheet.lines(sheet.dips.linesAtDip(cm))}
           />
-          <AlongTime pot={pot} texts={texts} />
-          <MoneyWentTable pot={pot} />
-          <StandsOnList data={known} pot={pot} />
-          <Opens pot={pot} />
+          <AlongTime pot={later} texts={texts} />
+          <MoneyWentTable pot={later} />
+          <StandsOnList data={known} pot={later} />
+          <Opens pot={later} />
         </div>
         <div>
-          <OneLitre data={known} pot={pot} />
-          <Layers pot={pot} layers={data.looksAt} />
-          <Carries data={known} pot={pot} />
+          <OneLitre data={known} pot={later} texts={texts} />
+          <Layers pot={later} layers={data.looksAt} />
+          <Carries data={known} pot={later} />
         </div>
       </div>
       {fields !== undefined && (

@@ -12,6 +12,8 @@ interface Props {
   readonly placeholder?: string | undefined;
   readonly readOnly?: boolean | undefined;
   readonly invalid?: boolean | undefined;
+  /** Whether nothing is typed in it that is not kept: the key of undo then means the kitchen's last edit. */
+  readonly settled: boolean;
   readonly describedBy?: string | undefined;
   readonly className?: string | undefined;
   /** Lines that this one may be on the way to, while it is typed; empty where nothing is offered. */
@@ -86,6 +88,7 @@ export function SaidInput(props: Props) {
       <input
         id={id}
         data-line={lineId}
+        data-undo={props.settled ? 'kitchen' : undefined}
         className={`step-input ${className}`}
         role="combobox"
         aria-label={name}

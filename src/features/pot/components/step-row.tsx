@@ -1,10 +1,9 @@
 'use client';
 
 import equal from 'fast-deep-equal/es6/index.js';
-import { memo, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { createContext, memo, useContext, useId, useState, type KeyboardEvent, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { WrittenChoice } from '@/core/kitchen-file';
-import type { RowCost } from '@/core/layers';
 import { cautionFor, markOf, ofStep, type Counted, type WrittenStep } from '@/core/verbs';
 import { type LedgerRow } from '@/core/pot';
 import type { Batches } from '@/core/shelf';
@@ -23,6 +22,25 @@ import { StepMenu } from './step-menu';
 import { TouchedLine } from './touched-line';
 import type { LineActs } from './use-acts';
 import type { Offered } from './use-offers';
+import type { LivePot } from './use-pot';
+
+/** The pot that the figures beside the lines are of, and what of it is shown. */
+interface Shown {
+  readonly pot: LivePot;
+  readonly columns: readonly Column[];
+  readonly most: number;
+}
+const ShownContext = createContext<Shown | undefined>(undefined);
+/**
+ * Gives the lines below the pot they make. A key changes the figures of every line under it and the words of none: what stands
+ * beside a line reads its figures here, and the line itself is not drawn again.
+ */
+export const ShownPot = ShownContext.Provider;
+const useShown = (): Shown => {
+  const shown = useContext(ShownContext);
+  if (!shown) throw new Error('a line is drawn without its pot');
+  return shown;
+};
 
 export interface StepRowProps {
   readonly index: number;
@@ -31,14 +49,9 @@ export interface StepRowProps {
   readonly step: WrittenStep | undefined;
   /** Whether it is done: not switched off, and of no way that is not taken. */
   readonly done: boolean;
-  readonly row: LedgerRow | undefined;
-  readonly before: LedgerRow | undefined;
-  readonly money: RowCost | undefined;
+  /** Whether it stands after a step that cannot be done: nothing is known of it. */
+  readonly after: boolean;
   readonly trouble: Trouble | undefined;
-  readonly counted: Counted | undefined;
-  readonly batches: Batches | undefined;
-  readonly most: number;
-  readonly columns: readonly Column[];
   readonly chosen: boolean;
   readonly mayEdit: boolean;
   /** Whether somebody else has just put it so. */
@@ -46,10 +59,6 @@ export interface StepRowProps {
   readonly touched: Touched | undefined;
   readonly offers: readonly Offered[];
   readonly acts: LineActs;
-  readonly onSettle: (id: string, line: SheetLine | undefined) => void;
-  /** What the line misses has come to be known. */
-  readonly onLearned: () => void;
-  readonly onFields: (id: string) => void;
 }
 
 const KIND_WORDS = {
@@ -59,21 +68,16 @@ const KIND_WORDS = {
   unread: 'not understood',
 } as const;
 
-/** Columns that a note under a line spans: the line itself and its figures. */
-const spanOf = (columns: readonly Column[]): number => columns.length + 1;
-
-/** One step: typed over in place, with what the pot then holds. Drawn again only when something about it is another. */
+/** One step: typed over in place, with what the pot then holds. */
 export const StepRow = memo(function StepRow(props: StepRowProps) {
-  const { index, line, step, row, before, money, done, columns, chosen, mayEdit, acts } = props;
+  const { index, line, step, done, chosen, mayEdit, acts, trouble } = props;
   const { body, handle } = useMovable(line.id, `step ${index + 1}`);
   const [asking, setAsking] = useState<'note' | 'way'>();
   const noteId = useId();
   const kind = markOf(step?.do ?? 'unread');
-  const about = useAbout(props);
-  const hasNote = about || asking !== undefined;
   const names = [
     chosen ? 'chosen' : '',
-    row ? '' : 'after-refusal',
+    props.after ? 'after-refusal' : '',
     done ? '' : 'left-out',
     line.off ? 'off' : '',
     props.arrived ? 'arrived' : '',
@@ -85,7 +89,7 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
           <span className="d-flex align-items-center gap-2">
             <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
             <WayOf line={line} choices={props.choices} />
-            <Said {...props} describedBy={hasNote ? noteId : undefined} />
+            <Said {...props} describedBy={chosen || trouble ? noteId : undefined} />
             {mayEdit && chosen && (
               <StepMenu
                 index={index}
@@ -95,57 +99,70 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
                 handle={handle}
                 onNote={() => setAsking('note')}
                 onOtherWay={() => setAsking('way')}
-                onFields={() => props.onFields(line.id)}
+                onFields={() => acts.fields(line.id)}
               />
             )}
           </span>
         </td>
-        <Figures row={done ? row : undefined} money={money} most={props.most} columns={columns} />
+        <Figures index={index} done={done} />
       </tr>
-      {hasNote && (
-        <tr className="note-row">
-          <td colSpan={spanOf(columns)} id={noteId}>
-            <Under {...props} before={before} />
-            {asking === 'note' && (
-              <NoteOf line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
-            )}
-            {asking === 'way' && <OtherWay line={line} acts={acts} close={() => setAsking(undefined)} />}
-          </td>
-        </tr>
-      )}
+      <NoteRow {...props} id={noteId} open={asking !== undefined}>
+        {asking === 'note' && (
+          <NoteOf line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
+        )}
+        {asking === 'way' && <OtherWay line={line} acts={acts} close={() => setAsking(undefined)} />}
+      </NoteRow>
     </tbody>
   );
-}, sameRow);
+}, sameLine);
 
-/** Whether a row says the same as before: figures are compared, not the objects they come in. */
-function sameRow(a: StepRowProps, b: StepRowProps): boolean {
-  const { offers: oa, row: ra, before: ba, step: sa, ...restA } = a;
-  const { offers: ob, row: rb, before: bb, step: sb, ...restB } = b;
+/** Whether a line says the same as before: things are compared by what they say, not by the objects they come in. */
+function sameLine(a: StepRowProps, b: StepRowProps): boolean {
+  return (Object.keys(a) as (keyof StepRowProps)[]).every((key) => {
+    const [x, y] = [a[key], b[key]];
+    return x === y || (key !== 'offers' && typeof x === 'object' && typeof y === 'object' && equal(x, y));
+  });
+}
+
+/** What is said under a line, where there is anything. */
+function NoteRow({
+  id,
+  open,
+  children,
+  ...props
+}: StepRowProps & { readonly id: string; readonly open: boolean; readonly children: ReactNode }) {
+  const { pot, columns } = useShown();
+  const { index } = props;
+  const of = {
+    row: pot.run.rows[index],
+    before: pot.run.rows[index - 1],
+    counted: pot.counted.get(index),
+    batches: pot.batches.get(index),
+  };
+  if (!open && !anyWords(props, of)) return null;
   return (
-    oa === ob &&
-    Object.keys(restA).every((key) => {
-      const [x, y] = [restA[key as keyof typeof restA], restB[key as keyof typeof restB]];
-      return x === y || (typeof x === 'object' && typeof y === 'object' && equal(x, y));
-    }) &&
-    equal(ra, rb) &&
-    // What it is compared with matters only where it is looked at.
-    (!a.chosen || equal(ba, bb)) &&
-    equal(sa, sb)
+    <tr className="note-row">
+      <td colSpan={columns.length + 1} id={id}>
+        <Under {...props} {...of} />
+        {children}
+      </td>
+    </tr>
   );
 }
 
+/** What the pot says of a line. */
+interface OfPot {
+  readonly row: LedgerRow | undefined;
+  readonly before: LedgerRow | undefined;
+  readonly counted: Counted | undefined;
+  readonly batches: Batches | undefined;
+}
+
 /** Whether anything is to be said under a line. */
-function useAbout({
-  line,
-  row,
-  before,
-  trouble,
-  batches,
-  counted,
-  chosen,
-  touched,
-  done,
-}: StepRowProps): boolean {
+function anyWords(
+  { line, trouble, chosen, touched, done }: StepRowProps,
+  { row, before, batches, counted }: OfPot,
+): boolean {
   if (touched || trouble || line.note !== undefined) return true;
   if (!done) return chosen;
   return (
@@ -166,7 +183,7 @@ function notesOf(row: LedgerRow): readonly ('took' | 'up' | 'hands')[] {
 }
 
 /** What is said under a line: what is wrong with it, what it means, what to watch for, what the cook is told. */
-function Under(props: StepRowProps) {
+function Under(props: StepRowProps & OfPot) {
   const { line, step, row, before, trouble, counted, batches, chosen, mayEdit, acts, done } = props;
   const { hours } = useFigures();
   const caution = row && done && cautionFor(row, before);
@@ -180,7 +197,7 @@ function Under(props: StepRowProps) {
   );
   return (
     <>
-      {props.touched && <TouchedLine touched={props.touched} onSettle={props.onSettle} />}
+      {props.touched && <TouchedLine touched={props.touched} onSettle={acts.settle} />}
       {line.note !== undefined && <div className="step-note">{line.note}</div>}
       {!done && chosen && (
         <span className="quiet">
@@ -192,7 +209,7 @@ function Under(props: StepRowProps) {
         <div role="alert" className="trouble">
           {trouble.message}{' '}
           <Instead lines={trouble.instead} mayEdit={mayEdit} onTake={(text) => acts.says(line.id, text)} />
-          {mayEdit && <Missed trouble={trouble} step={step} onLearned={props.onLearned} />}
+          {mayEdit && <Missed trouble={trouble} step={step} onLearned={acts.learned} />}
         </div>
       )}
       {done && counted && (chosen || counted.trimmed) && (
@@ -345,7 +362,7 @@ function Said({
   offers,
   describedBy,
 }: StepRowProps & { readonly describedBy: string | undefined }) {
-  const settled = useRef(line.text);
+  const [settled, setSettled] = useState(line.text);
   const { id } = line;
   const onKey = (event: KeyboardEvent<HTMLInputElement>): boolean => {
     const up = event.key === 'ArrowUp';
@@ -373,11 +390,12 @@ function Said({
       name={`Step ${index + 1}`}
       value={line.text}
       readOnly={!mayEdit}
+      settled={line.text === settled}
       invalid={trouble !== undefined}
       describedBy={describedBy}
       offers={offers}
       onFocus={() => {
-        settled.current = line.text;
+        setSettled(line.text);
         acts.choose(id);
       }}
       onBlur={() => mayEdit && acts.done(id)}
@@ -386,17 +404,20 @@ function Said({
       onLines={(text) => acts.pasted(id, text)}
       onKey={mayEdit ? onKey : () => false}
       onEnter={() => {
+        setSettled(line.text);
         acts.done(id);
         acts.next(id, 1);
       }}
-      onEscape={() => acts.typed(id, settled.current)}
+      onEscape={() => acts.typed(id, settled)}
     />
   );
 }
 
 /** What the pot then holds: nothing is said of a pot that is all but empty. */
-function Figures({ row, money, most, columns }: Pick<StepRowProps, 'row' | 'money' | 'most' | 'columns'>) {
+function Figures({ index, done }: Pick<StepRowProps, 'index' | 'done'>) {
   const f = useFigures();
+  const { pot, columns, most } = useShown();
+  const row = done ? pot.run.rows[index] : undefined;
   return columns.map((column) => (
     <td
       key={column.head}
@@ -406,7 +427,7 @@ function Figures({ row, money, most, columns }: Pick<StepRowProps, 'row' | 'mone
       {column.bar && row && row.ml > 0.5 && (
         <i style={{ width: `${Math.min(100, (row.ml / most) * 100)}%` }} />
       )}
-      <span>{row ? column.of(row, money, f) : ''}</span>
+      <span>{row ? column.of(row, pot.money[index], f) : ''}</span>
     </td>
   ));
 }

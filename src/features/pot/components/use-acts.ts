@@ -25,6 +25,12 @@ export interface LineActs {
   /** Another way of this line, of which the house takes one. */
   readonly otherWay: (id: string, about: string, mine: string, other: string) => void;
   readonly says: (id: string, text: string) => void;
+  /** What stands on a line that two had changed, chosen by a person. */
+  readonly settle: (id: string, line: SheetLine | undefined) => void;
+  /** What a line missed has come to be known. */
+  readonly learned: () => void;
+  /** The line as a form. */
+  readonly fields: (id: string) => void;
   /** Several lines pasted into one. */
   readonly pasted: (id: string | undefined, text: string) => void;
 }
@@ -36,6 +42,9 @@ interface Sheet {
   readonly onDone: (draft: Draft) => void;
   readonly onTyped: (i: number, text: string) => void;
   readonly onChoose: (i: number) => void;
+  readonly onSettle: (id: string, line: SheetLine | undefined) => void;
+  readonly onLearned: () => void;
+  readonly onFields: (id: string) => void;
 }
 
 const focusOn = (id: string): void =>
@@ -98,6 +107,9 @@ function sayingActs(hand: Hand, h: Handling) {
     off: (id: string) => h.change(id, ({ off, ...line }) => (off ? line : { ...line, off: true })),
     note: (id: string, note: string) =>
       h.change(id, ({ note: _was, ...line }) => (note.trim() === '' ? line : { ...line, note: note.trim() })),
+    settle: (id: string, line: SheetLine | undefined) => now().onSettle(id, line),
+    learned: () => now().onLearned(),
+    fields: (id: string) => now().onFields(id),
     way: (id: string, way: string | undefined) =>
       h.change(id, ({ way: _was, ...line }) => (way === undefined ? line : { ...line, way })),
     pasted: (id: string | undefined, text: string) => {

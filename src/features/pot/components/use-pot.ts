@@ -1,5 +1,13 @@
 import { useMemo } from 'react';
-import { layerMoney, moneyWentIn, rowCosts, type MoneyWent, type RowCost } from '@/core/layers';
+import {
+  layerMoney,
+  layerShares,
+  moneyWentIn,
+  rowCosts,
+  type LayerShare,
+  type MoneyWent,
+  type RowCost,
+} from '@/core/layers';
 import { inForce } from '@/core/kitchen-file';
 import { opened, type Opened } from '@/core/prices';
 import { batchesTaken, overdrawn, potOf, type Batches } from '@/core/shelf';
@@ -7,8 +15,10 @@ import {
   amountOfStep,
   countedIn,
   ofStep,
-  runPot,
+  runPotFrom,
   type Counted,
+  type Pot,
+  type PotTrace,
   type Shelf,
   type WrittenStep,
 } from '@/core/verbs';
@@ -34,6 +44,8 @@ export interface LivePot {
   readonly book: MoneyWent | null;
   /** What the layers beside the ingredients come to in the pot; null where one is not known. */
   readonly layers: readonly (readonly [ExtraLayer, number | null])[];
+  /** Who brings how much of one of them; asked for where it is drawn. */
+  readonly sharesOf: (layer: ExtraLayer) => readonly LayerShare[] | null;
   /** Packs it opens, and what is left of each. */
   readonly packs: readonly Opened[];
   /** By line: what a count of something comes to that is trimmed before it goes in. */
@@ -90,7 +102,13 @@ function pricesFrom(list: readonly (readonly [string, number | null])[], shelf: 
 }
 
 /** The pot that the lines make, and what is wrong with them, line by line. */
-function runLines(data: PotSheetData, draft: Draft, shelf: Shelf, looping: ReadonlyMap<string, string>) {
+function runLines(
+  data: PotSheetData,
+  draft: Draft,
+  shelf: Shelf,
+  looping: ReadonlyMap<string, string>,
+  cook: (pot: Pot) => PotRun,
+) {
   const troubles = new Map<number, Trouble>();
   const steps = stepsOf(draft.lines, data.names);
   const sheet = { ...draft, choices: [...draft.choices], steps };
@@ -104,7 +122,7 @@ function runLines(data: PotSheetData, draft: Draft, shelf: Shelf, looping: Reado
     const of = ofStep(step);
     return done[i] && of !== undefined && 'product' in of && looping.has(of.product);
   });
-  const run = runPot(potOf(sheet, shelf), data.constants);
+  const run = cook(potOf(sheet, shelf));
   for (const { step, trouble } of run.unread) if (!troubles.has(step)) troubles.set(step, trouble);
   const eats = overdrawn(run, productOf(data.recipe.id), run.product?.g ?? Infinity);
   if (eats) troubles.set(eats.step, eats.trouble);
@@ -137,12 +155,19 @@ export function potFor(data: PotSheetData): (draft: Draft) => LivePot {
   const opens = new Map(data.opens);
   const asPurchased = new Map(data.asPurchased);
   const looping = new Map(data.products.filter((p) => p.loops).map((p) => [p.id, p.trouble ?? '']));
+  let before: PotTrace | undefined;
+  // What is cooked next is mostly what was cooked before: the same sheet with another line in hand.
+  const cook = (pot: Pot): PotRun => {
+    before = runPotFrom(pot, data.constants, before);
+    return before.run;
+  };
   return (draft) => {
     const { steps, done, run, troubles, loopAt, eats, counted, batches } = runLines(
       data,
       draft,
       shelf,
       looping,
+      cook,
     );
     const packs = opened(run.inputs, (id) => opens.get(id));
     const factors = new Map(packs.map((o) => [o.supply, o.factor]));
@@ -167,6 +192,10 @@ export function potFor(data: PotSheetData): (draft: Draft) => LivePot {
       inputMoney,
       book,
       layers: layerPrices.map(([name, of]) => [name, layerMoney(run, name, of)] as const),
+      sharesOf: (layer) => {
+        const found = layerPrices.find(([name]) => name === layer);
+        return found ? layerShares(run, layer, found[1]) : null;
+      },
       packs,
       counted,
       batches,
