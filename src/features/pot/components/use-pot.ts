@@ -26,6 +26,7 @@ import { type PotRun } from '@/core/pot';
 import { mannerOf } from '@/core/quantity';
 import { fine, refuse, type Trouble } from '@/core/trouble';
 import { batchBefore, productOf, readSupply } from '@/core/supply';
+import type { OpenPack } from '@/core/larder';
 import type { PotSheetData } from '../queries';
 import type { ExtraLayer } from '../reach';
 import { readLine, stepsOf, type Draft } from './sheet-lines';
@@ -142,6 +143,35 @@ function runLines(
   return { steps, done, run, troubles, loopAt, eats, counted, batches };
 }
 
+/** What a run's inputs cost, whole packs where they are charged whole, and the money in the pot row by row. */
+function pricedRun(
+  run: PotRun,
+  price: (supply: string) => number | null,
+  opens: ReadonlyMap<string, OpenPack>,
+  eats: number | undefined,
+) {
+  const packs = opened(run.inputs, (id) => opens.get(id));
+  const factors = new Map(packs.map((o) => [o.supply, o.factor]));
+  const inputMoney = run.inputs.map(({ supply, g }) => {
+    const perG = price(supply);
+    return perG === null ? null : perG * g * (factors.get(supply) ?? 1);
+  });
+  const undone = [...run.unread.map((u) => u.step), ...(eats === undefined ? [] : [eats])];
+  return {
+    packs,
+    factors,
+    inputMoney,
+    money: rowCosts(run.rows, inputMoney, undone),
+    whole: !inputMoney.includes(null) && undone.length === 0 && !run.refused,
+  };
+}
+
+/** What is worked out when it is first asked for. */
+function once<T>(work: () => T): () => T {
+  let found: { readonly is: T } | undefined;
+  return () => (found ??= { is: work() }).is;
+}
+
 /**
  * Reads the lines of a sheet, runs its pot and prices it: a few milliseconds, done again at every keystroke. What does not change
  * while one types is prepared once.
@@ -169,29 +199,24 @@ export function potFor(data: PotSheetData): (draft: Draft) => LivePot {
       looping,
       cook,
     );
-    const packs = opened(run.inputs, (id) => opens.get(id));
-    const factors = new Map(packs.map((o) => [o.supply, o.factor]));
-    const inputMoney = run.inputs.map(({ supply, g }) => {
-      const perG = price(supply);
-      return perG === null ? null : perG * g * (factors.get(supply) ?? 1);
-    });
-    const money = rowCosts(
-      run.rows,
-      inputMoney,
-      [...run.unread, ...(eats ? [eats] : [])].map((u) => u.step),
+    const { packs, factors, inputMoney, money, whole } = pricedRun(run, price, opens, eats?.step);
+    // What explains the figures is worked out where it is drawn, after the line in hand has been.
+    const book = once(() =>
+      whole ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply), factors) : null,
     );
-    const whole = !inputMoney.includes(null) && run.unread.length === 0 && !run.refused && !eats;
-    const book = whole
-      ? moneyWentIn(run, inputMoney as number[], (supply) => asPurchased.get(supply), factors)
-      : null;
+    const layers = once(() => layerPrices.map(([name, of]) => [name, layerMoney(run, name, of)] as const));
     return {
       steps,
       done,
       run,
       money,
       inputMoney,
-      book,
-      layers: layerPrices.map(([name, of]) => [name, layerMoney(run, name, of)] as const),
+      get book() {
+        return book();
+      },
+      get layers() {
+        return layers();
+      },
       sharesOf: (layer) => {
         const found = layerPrices.find(([name]) => name === layer);
         return found ? layerShares(run, layer, found[1]) : null;
