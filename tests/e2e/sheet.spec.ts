@@ -198,6 +198,16 @@ test('columns follow what one wants to see, the chart has the steps on it, and a
   await page.getByLabel('What the columns show').selectOption('usual');
   await page.getByRole('button', { name: 'Litres and cost along the time' }).click();
   await expect(page.locator('.apexcharts-svg')).toBeVisible();
+  // The litre in any layer: each adds up to what the layer says beside it.
+  const jug = page.getByRole('region', { name: 'One litre' });
+  for (const layer of ['energy', 'hands']) {
+    await jug.getByLabel('What the litre shows').selectOption(layer);
+    const said = page.getByRole('region', { name: 'A litre in layers' });
+    const beside = await figure(
+      said.locator('dt', { hasText: layer }).locator('xpath=following-sibling::dd[1]'),
+    );
+    expect(await figure(jug.locator('b').first())).toBeCloseTo(beside, 2);
+  }
   await step(page, 2).click();
   const dip = page.getByLabel('Stop at a dip of, cm');
   await dip.fill('11.1');

@@ -6,6 +6,8 @@ import { movedWithout } from '../../features/buy/purchases/queries';
 import { UNDO } from '../../features/changes/wire';
 import { CUPS, KEEP_COSTING } from '../../features/house/wire';
 import { PERSON, PERSON_AWAY } from '../../features/people/wire';
+import { SHEET, VERSION_NAMED } from '../../features/pot/wire';
+import { versionsOf } from '../../features/pot/versions/queries';
 import { BEGIN, BY_PRODUCT, DROP, FINISH, SAVE, type TestTyped } from '../../features/trim/bench/wire';
 import { BATCHES, TAKEN, WASTE } from '../../features/trim/flow/wire';
 import { TRIMMING } from '../../features/trim/schools/wire';
@@ -26,6 +28,13 @@ const named = (name: string) => {
 };
 const seen: AtWork['seen'] = (table, id) => here.seen(table, id);
 
+/** The demo's sheet that can be done in two ways. */
+const gravy = () => {
+  const found = here.file.recipes.find((r) => r.choices !== undefined);
+  if (!found) throw new Error('no sheet of the demo has two ways');
+  return found;
+};
+
 /** Everything that counts in the kitchen. What stood in force before stays written down: of that, what it comes to. */
 async function stands() {
   const { costing } = await costedKitchen(here.kitchenId);
@@ -41,6 +50,7 @@ async function stands() {
       tests: file.tests.map(({ leftOut, ...t }) => ({ ...t, leftOut: leftOut?.why })),
       measures: file.measures,
       recipes: file.recipes,
+      versions: (await versionsOf(here.as('manager'), gravy().id, [])).rows.flatMap((r) => r.name ?? []),
       people: (await here.people()).filter((p) => p.leftAt === null).map(({ name, role }) => [name, role]),
       kept: (await here.kept(file.plates[0]?.id ?? '')).filter((k) => !k.away).length,
       stock: await here.stock(),
@@ -89,6 +99,20 @@ async function undo(again: boolean): Promise<void> {
 type Sent = Promise<{ ok: boolean; message?: string }>;
 /** Each kind of work: what has to be there first, and then what is done and taken back. */
 const WORK: Readonly<Record<string, () => Promise<() => Sent>>> = {
+  'another way taken of a sheet': async () => async () => {
+    const { id, vessel, hob, steps, choices = [] } = gravy();
+    const taken = choices.map((c) => ({ ...c, house: c.ways[1]?.id ?? c.house }));
+    return here.send(SHEET, { id, vessel, hob, steps, choices: taken }, await seen('recipe', id));
+  },
+  'a line of a sheet switched off, and a note on another': async () => async () => {
+    const { id, vessel, hob, steps, choices = [] } = gravy();
+    const next = steps.map((s, i) =>
+      i === steps.length - 2 ? { ...s, off: true as const } : i === 1 ? { ...s, note: 'sifted' } : s,
+    );
+    return here.send(SHEET, { id, vessel, hob, steps: next, choices }, await seen('recipe', id));
+  },
+  'a version of a sheet named': async () => () =>
+    here.send(VERSION_NAMED, { id: gravy().id, version: 1, name: 'before the frost' }),
   'something thrown away': async () => () =>
     here.send(WASTE, { ingredient: named('Leek').id, part: 'stock trim', amount: '2 kg', reason: 'spoiled' }),
   'the whole of something thrown away': async () => () =>

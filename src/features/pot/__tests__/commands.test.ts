@@ -1,7 +1,9 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import type { WrittenStep } from '../../../core/verbs';
 import { newId } from '../../../db/ids';
-import { SERVED, SHEET } from '../wire';
+import { sheetNow } from '../queries';
+import { versionsOf } from '../versions/queries';
+import { SERVED, SHEET, VERSION_NAMED } from '../wire';
 
 let here: AtWork;
 beforeAll(async () => {
@@ -108,4 +110,81 @@ test('how hot it is served is kept with its limits, and by no version of the she
   });
   await here.send(SERVED, { id, at: '' });
   expect(await served()).toBeUndefined();
+});
+
+describe('ways of a sheet, lines that are left out, and versions', () => {
+  const [early, late, salt] = [newId(), newId(), newId()];
+  const choices = [
+    {
+      id: salt,
+      name: 'salt',
+      ways: [
+        { id: early, name: 'early' },
+        { id: late, name: 'late' },
+      ],
+      house: late,
+    },
+  ];
+
+  test('choices, notes and what is switched off are kept; a page that knows of no choices leaves them', async () => {
+    const { steps } = recipe('Duck broth');
+    const marked = steps.map((s, i) =>
+      i === 1 ? { ...s, note: 'dark, not black' } : i === 4 ? { ...s, off: true as const } : s,
+    );
+    const withWay = [...marked.slice(0, -1), { ...(marked.at(-1) as WrittenStep), way: late }];
+    const body = { ...sheet('Duck broth', withWay), choices };
+    expect(await here.send(SHEET, body)).toMatchObject({ ok: true });
+    expect(await now('Duck broth')).toMatchObject({ choices, steps: withWay });
+    const { choices: _c, ...unknowing } = body;
+    expect(await here.send(SHEET, unknowing, { seen: 2 })).toMatchObject({ ok: true });
+    expect((await now('Duck broth'))?.choices).toEqual(choices);
+    // Taken away they are gone with nothing left of them, and a line cannot belong to what is not there.
+    expect(await here.send(SHEET, { ...body, choices: [] }, { seen: 3 })).toMatchObject({
+      code: 'unknown-way',
+      message: expect.stringContaining(`step ${withWay.length}`) as string,
+    });
+    expect(await here.send(SHEET, { ...body, steps: marked, choices: [] }, { seen: 3 })).toMatchObject({
+      ok: true,
+    });
+    expect((await now('Duck broth'))?.choices).toBeUndefined();
+  });
+
+  test('a loop in a line that is switched off is none until it is switched on', async () => {
+    const { steps } = recipe('Duck broth');
+    const loop: WrittenStep = {
+      id: newId(),
+      do: 'add',
+      of: { product: recipe('Duck broth').id },
+      amount: '1 l',
+    };
+    const off = { ...loop, off: true as const };
+    const [first, ...rest] = (await now('Duck broth'))?.steps ?? steps;
+    const seen = await here.seen('recipe', recipe('Duck broth').id);
+    const body = (line: WrittenStep) => sheet('Duck broth', [first as WrittenStep, line, ...rest]);
+    expect(await here.send(SHEET, body(loop), seen)).toMatchObject({ code: 'recipe-loop' });
+    expect(await here.send(SHEET, body(off), seen)).toMatchObject({ ok: true });
+  });
+
+  test('a version is named, found under its name, and only one that is there', async () => {
+    const { id } = recipe('Duck broth');
+    expect(await here.send(VERSION_NAMED, { id, version: 1, name: ' as in the book ' })).toMatchObject({
+      ok: true,
+    });
+    const page = await versionsOf(here.as('manager'), id, [1]);
+    expect(page.rows.find((r) => r.version === 1)?.name).toBe('as in the book');
+    expect(page.beside[0]).toMatchObject({ version: 1, trouble: undefined });
+    expect(await here.send(VERSION_NAMED, { id, version: 99, name: 'x' })).toMatchObject({ code: 'gone' });
+    await here.send(VERSION_NAMED, { id, version: 1, name: '' });
+    expect((await versionsOf(here.as('manager'), id, [])).rows.every((r) => r.name === null)).toBe(true);
+  });
+
+  test('whoever has a sheet open is told of it only where it is newer than what stands there', async () => {
+    const { id } = recipe('Duck broth');
+    const { seen } = await here.seen('recipe', id);
+    expect(await sheetNow(here.as('manager'), id, seen)).toBeUndefined();
+    expect(await sheetNow(here.as('manager'), id, seen - 1)).toMatchObject({
+      version: seen,
+      by: 'Maren Holt',
+    });
+  });
 });
