@@ -3,16 +3,10 @@ import type { WrittenRecipe } from './schema';
 
 type Lined = Pick<WrittenRecipe, 'steps' | 'choices'>;
 type Step = WrittenRecipe['steps'][number];
-/** Of each choice, by its id, the way that is taken. */
-export type Taken = Readonly<Record<string, string>>;
-
-/**
- * Whether a line of a recipe is done: it is not switched off, and belongs to no way or to one that is taken.
- * @param taken ways taken otherwise than this house does, by choice
- */
-export function inForce({ choices }: Pick<Lined, 'choices'>, taken: Taken = {}): (step: Step) => boolean {
+/** Whether a line of a recipe is done: it is not switched off, and belongs to no way or to the one the house takes. */
+export function inForce({ choices }: Pick<Lined, 'choices'>): (step: Step) => boolean {
   if (!choices || choices.length === 0) return (step) => step.off !== true;
-  const ways = new Set(choices.map((c) => taken[c.id] ?? c.house));
+  const ways = new Set(choices.map((c) => c.house));
   return (step) => step.off !== true && (step.way === undefined || ways.has(step.way));
 }
 
@@ -22,12 +16,6 @@ export function stepsInForce(recipe: Lined): readonly Step[] {
   if (recipe.steps.every((s) => s.off === undefined && s.way === undefined)) return recipe.steps;
   return recipe.steps.filter(inForce(recipe));
 }
-
-/** A recipe with other ways taken than the house takes. */
-export const withWays = <R extends Lined>(recipe: R, taken: Taken): R =>
-  recipe.choices
-    ? { ...recipe, choices: recipe.choices.map((c) => ({ ...c, house: taken[c.id] ?? c.house })) }
-    : recipe;
 
 /** What of a recipe's choices cannot be: ids that stand twice, a house's way that is none of the ways, lines of a way that is not there. */
 export function flawsOfChoices(recipe: WrittenRecipe, place: string): Trouble[] {

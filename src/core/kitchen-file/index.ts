@@ -28,7 +28,7 @@ export { Article, Columns, Supplier } from './schema-buying';
 export { Basis, Ingredient } from './schema-larder';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';
-export { flawsOfChoices, inForce, stepsInForce, withWays, type Taken } from './in-force';
+export { flawsOfChoices, inForce, stepsInForce } from './in-force';
 export { lineMarked, linesMarked } from './older';
 export { shiftTo } from './shift';
 export {

@@ -3,7 +3,7 @@ import { costKitchen, costOfProduct } from '../../costing';
 import { CONSTANTS } from '../../reference';
 import { historyFrom, stateFrom } from '../../kitchen-state';
 import { demoKitchen } from '../../testing/demo';
-import { flawsOfChoices, stepsInForce, withWays } from '../in-force';
+import { flawsOfChoices, stepsInForce } from '../in-force';
 import type { KitchenFile, WrittenRecipe } from '../schema';
 
 const file = demoKitchen();
@@ -53,7 +53,7 @@ test('of two ways the house’s is made, and the other when it is taken', () => 
   };
   expect(flawsOfChoices(both, '')).toEqual([]);
   expect(stepsInForce(both).map((s) => s.id)).toEqual(recipe.steps.map((s) => s.id));
-  expect(stepsInForce(withWays(both, { [id(1)]: id(3) }))[0]).toMatchObject({ id: id(9) });
+  expect(stepsInForce({ ...both, choices: [{ ...choice, house: id(3) }] })[0]).toMatchObject({ id: id(9) });
   expect(perL(withRecipe(both), recipe.id)).toBe(perL(file, recipe.id));
 });
 

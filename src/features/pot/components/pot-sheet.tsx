@@ -1,8 +1,9 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { useRested } from '@/ui/use-rested';
 import { useUnkept } from '@/ui/unkept';
 import type { PotSheetData } from '../queries';
 import { AlongTime } from './along-time';
@@ -19,6 +20,9 @@ import { StandsOnList } from './stands-on';
 import { useSheet } from './use-sheet';
 import { Ways } from './ways';
 
+/** ms after the last key at which what explains the figures follows. */
+const REST_MS = 120;
+
 /** What is opened now and then comes when it is. */
 const ScalePanel = dynamic(() => import('./scale-panel').then((m) => m.ScalePanel), { ssr: false });
 const StepForm = dynamic(() => import('./step-form').then((m) => m.StepForm), { ssr: false });
@@ -28,7 +32,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
   const sheet = useSheet(data);
   const { known, pot, keeping, chosen } = sheet;
   // The lines and the price first; what explains them may come a moment after the key.
-  const later = useDeferredValue(pot);
+  const later = useRested(pot, REST_MS);
   const [fields, setFields] = useState<string | null>();
   const [scaling, setScaling] = useState(false);
   const texts = useMemo(() => sheet.draft.lines.map((l) => l.text), [sheet.draft.lines]);

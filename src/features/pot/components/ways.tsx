@@ -1,12 +1,13 @@
 'use client';
 
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import { v7 } from 'uuid';
 import { MOST_WAYS, type WrittenChoice } from '@/core/kitchen-file';
 import { useFigures } from '@/ui/figures';
+import { useRested } from '@/ui/use-rested';
 import { useTell } from '@/ui/toasts';
 import type { Draft } from './sheet-lines';
 import type { LivePot } from './use-pot';
@@ -32,7 +33,7 @@ function onlyHouse(now: Draft, choice: WrittenChoice): Draft {
 /** Where this sheet can be done in more than one way: each way's pot beside the others', and which one is this house's. */
 export function Ways({ sheet }: { readonly sheet: Sheet }) {
   const { draft, run, known } = sheet;
-  const settled = useDeferredValue(draft);
+  const settled = useRested(draft, 150);
   const pots = useMemo(
     () =>
       new Map(
