@@ -39,6 +39,7 @@ test('a sheet is written from nothing to a portion cost by keyboard alone, out o
   await page.keyboard.press('Enter');
   await expect(step(page, 2)).toHaveValue('2 l whole milk');
   await page.keyboard.type('simmer 20');
+  await expect(page.getByRole('option', { name: /^simmer 20 min/ })).toBeVisible();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
   await expect(step(page, 3)).toHaveValue('simmer 20 min');

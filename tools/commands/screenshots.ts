@@ -117,13 +117,10 @@ const SHOTS: readonly Shot[] = [
     path: '/pot',
     before: async (page) => {
       await follow('Brown-roux game gravy')(page);
-      await page.getByLabel('Next step').click();
-      await page.keyboard.type('mount with 80 g but');
-      await page
-        .getByText(/a litre$/)
-        .first()
-        .waitFor();
-      await page.evaluate(() => window.scrollTo(0, 0));
+      await page.getByLabel('Step 6', { exact: true }).click();
+      await page.getByLabel('Step 6', { exact: true }).blur();
+      await page.getByText('what the others would come to').waitFor();
+      await page.getByRole('button', { name: /^Keep only/ }).scrollIntoViewIfNeeded();
     },
   },
   {
@@ -133,6 +130,7 @@ const SHOTS: readonly Shot[] = [
       await follow('Mutton broth')(page);
       await follow('On the wall')(page);
       await page.getByRole('link', { name: 'PDF for the wall' }).waitFor();
+      await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
   { name: 'house', path: '/house' },

@@ -30,9 +30,6 @@ interface Props {
   readonly onEscape: () => void;
 }
 
-/** Letters that a field shows at once; a longer line is written out whole while nobody types in it. */
-const FITS = 30;
-
 /** What is offered at the foot of the screen is brought into sight, once. */
 const inSight = (list: HTMLElement | null): void => list?.scrollIntoView({ block: 'nearest' });
 
@@ -84,7 +81,7 @@ export function SaidInput(props: Props) {
   const list = useId();
   const { open, marked, take, onKeyDown, close } = useMarked(props);
   return (
-    <span className={`said dropdown flex-grow-1 ${value.length > FITS ? 'long' : ''}`}>
+    <span className="said dropdown flex-grow-1">
       <input
         id={id}
         data-line={lineId}
@@ -121,7 +118,7 @@ export function SaidInput(props: Props) {
         }}
         onKeyDown={onKeyDown}
       />
-      {value.length > FITS && (
+      {value !== '' && (
         <span className="said-whole" aria-hidden="true">
           {value}
         </span>
