@@ -42,6 +42,15 @@ const LARGEST = 1000;
 
 const mlOf = (run: PotRun): number | undefined => (run.refused ? undefined : run.product?.ml);
 
+/** ml a recipe makes as it is written. */
+function ownMl<S extends Doing>(verbs: PotTable<S>, pot: PotOf<S>, c: ProcessConstants): Outcome<number> {
+  const original = runPotWith(verbs, pot, c);
+  const own = mlOf(original);
+  if (own !== undefined && own > 0) return fine(own);
+  const none = trouble('cannot-be-scaled', 'The recipe makes nothing that could be scaled.', 0, 0);
+  return { ok: false, trouble: original.refused?.trouble ?? none };
+}
+
 /** Refusals of a vessel that is too small for what is wanted of it. */
 const TOO_SMALL = new Set(['runs-over', 'over-rim']);
 
@@ -100,15 +109,9 @@ export function scaleToWith<S extends Doing>(
       ok: false,
       trouble: trouble('scale-out-of-range', `Scale to ${litres(ml)}: more than 0 l is made.`, ml, 0),
     };
-  const original = runPotWith(verbs, pot, c);
-  const own = mlOf(original);
-  if (own === undefined || own <= 0)
-    return {
-      ok: false,
-      trouble:
-        original.refused?.trouble ??
-        trouble('cannot-be-scaled', 'The recipe makes nothing that could be scaled.', 0, 0),
-    };
+  const made = ownMl(verbs, pot, c);
+  if (!made.ok) return made;
+  const own = made.value;
   const run = (factor: number): PotRun =>
     runPotWith(verbs, { vessel, hob, steps: scaledStepsWith(verbs, pot.steps, factor) }, c);
   const plain = run(ml / own);
@@ -163,15 +166,9 @@ export function scaleByWith<S extends Doing>(
         factor < SMALLEST ? SMALLEST : LARGEST,
       ),
     };
-  const original = runPotWith(verbs, pot, c);
-  const own = mlOf(original);
-  if (own === undefined || own <= 0)
-    return {
-      ok: false,
-      trouble:
-        original.refused?.trouble ??
-        trouble('cannot-be-scaled', 'The recipe makes nothing that could be scaled.', 0, 0),
-    };
+  const made = ownMl(verbs, pot, c);
+  if (!made.ok) return made;
+  const own = made.value;
   const run = (f: number): PotRun =>
     runPotWith(verbs, { vessel, hob, steps: scaledStepsWith(verbs, pot.steps, f) }, c);
   for (let batches = 1; batches <= MOST_BATCHES; batches += 1) {
