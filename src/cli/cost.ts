@@ -10,8 +10,7 @@ import {
   type KitchenCosting,
 } from '../core/costing';
 import { LAYERS, rowCosts, type Layer } from '../core/layers';
-import { writeStep } from '../core/verbs';
-import { readKitchenText, namesIn } from '../core/kitchen-file';
+import { lineWords, readKitchenText, namesIn } from '../core/kitchen-file';
 import { LOSSES } from '../core/pot';
 import type { Money } from '../core/quantity';
 import { batchesTaken } from '../core/shelf';
@@ -205,7 +204,7 @@ function ledger(costing: KitchenCosting, id: string): object[] {
   );
   return run.rows.map((row, i) => ({
     step: row.step + 1,
-    said: writeStep(recipe.steps[row.step] as (typeof recipe.steps)[number], names),
+    said: lineWords(recipe.steps[row.step] as (typeof recipe.steps)[number], recipe, names),
     vessel: row.vessel.name,
     litres: row.ml / 1000,
     kg: row.g / 1000,

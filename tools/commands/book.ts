@@ -2,8 +2,7 @@ import { costByLayer, costFile, costOfPlate, costOfProduct, type KitchenCosting 
 import { LOSSES, warningWords } from '@/core/pot';
 import { forCovers } from '@/core/planner';
 import { CONSTANTS } from '@/core/reference';
-import { namesIn } from '@/core/kitchen-file';
-import { writeStep } from '@/core/verbs';
+import { lineWords, namesIn } from '@/core/kitchen-file';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { keepPage } from '../generated';
 
@@ -69,7 +68,7 @@ function potPage(costing: KitchenCosting, id: string): string {
     ...(recipe.note ? [recipe.note, ''] : []),
     `${vessel}. ${facts.join('; ')}.`,
     '',
-    ...recipe.steps.map((s, i) => `${i + 1}. ${writeStep(s, namesIn(costing.state))}`),
+    ...recipe.steps.map((s, i) => `${i + 1}. ${lineWords(s, recipe, namesIn(costing.state))}`),
     '',
     `On top of the ingredients, a litre: ${layersOnTop(costing, id)}.`,
     '',

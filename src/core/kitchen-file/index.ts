@@ -29,6 +29,7 @@ export { Basis, Ingredient } from './schema-larder';
 export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';
 export { flawsOfChoices, inForce, stepsInForce } from './in-force';
+export { lineWords } from './line-words';
 export { lineMarked, linesMarked } from './older';
 export { shiftTo } from './shift';
 export {

@@ -1,8 +1,7 @@
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
-import { namesIn } from '@/core/kitchen-file';
+import { lineWords, namesIn } from '@/core/kitchen-file';
 import type { KitchenState } from '@/core/kitchen-state';
 import type { Names } from '@/core/said';
-import { writeStep } from '@/core/verbs';
 
 /** What a change is told with: names of everything that is or was there. */
 export interface Telling {
@@ -69,21 +68,6 @@ function linesDiffer(before: readonly Line[], after: readonly Line[]): string[] 
   return before.some((l, i) => after[i]?.id !== l.id) ? ['put in another order'] : [];
 }
 
-/** A line with what stands beside it: switched off, noted on, of a way. */
-function besideWords(
-  text: string,
-  { off, note, way }: WrittenRecipe['steps'][number],
-  r: WrittenRecipe,
-): string {
-  const called = r.choices?.flatMap((c) => c.ways).find((w) => w.id === way)?.name;
-  return [
-    text,
-    ...(off ? ['switched off'] : []),
-    ...(note === undefined ? [] : [`noted: ${note}`]),
-    ...(called === undefined ? [] : [`only ${called}`]),
-  ].join(', ');
-}
-
 /** How the ways of a sheet differ: which one the house takes, and choices that came or went. */
 function choicesWords({ choices: was = [] }: WrittenRecipe, { choices: is = [] }: WrittenRecipe): string[] {
   const before = new Map(was.map((c) => [c.id, c]));
@@ -103,7 +87,7 @@ function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, calle
   const lines = (r: WrittenRecipe): Line[] =>
     r.steps.map((s, i) => ({
       id: s.id ?? String(i),
-      text: besideWords(writeStep(s, { ...names, self: r.id }), s, r),
+      text: lineWords(s, r, { ...names, self: r.id }),
     }));
   const name = (id: string): string => called(id) ?? 'one put away since';
   return [

@@ -77,7 +77,9 @@ const LABELS: Readonly<Record<string, string>> = {
 };
 
 /** Of a line rather than of what it does. */
-const BESIDE = new Set(['do', 'id', 'note', 'off', 'way', 'keep']);
+const BESIDE = new Set(['do', 'id', 'note', 'off', 'way']);
+/** Lists that are said in words only: a form has no field for them, and loses none of them. */
+const CARRIED = ['keep'];
 const KINDS: Readonly<Record<string, Field['kind']>> = {
   of: 'matter',
   vessel: 'vessel',
@@ -103,7 +105,7 @@ export function formsOf(verb: Do, names: Names): readonly (readonly Field[])[] {
       unrepresentable: 'any',
     }) as Shape;
     return Object.entries(properties)
-      .filter(([key]) => !BESIDE.has(key))
+      .filter(([key]) => !BESIDE.has(key) && !CARRIED.includes(key))
       .map(([key, shape]): Field => {
         const strainers = key === 'through' ? [...STRAINERS, ...(names.strainers ?? [])] : undefined;
         const options = strainers ?? shape.enum ?? [];
@@ -148,6 +150,7 @@ export function stepFrom(verb: Do, fields: readonly Field[], filled: Filled): St
           ? (JSON.parse(value) as unknown)
           : value;
   }
+  for (const key of CARRIED) if (filled[key]) made[key] = JSON.parse(filled[key]) as unknown;
   const read = WrittenStep.safeParse(made);
   return read.success ? read.data : undefined;
 }

@@ -129,6 +129,8 @@ const make = declare({
       hob: h.it.id,
       batchesAWeek: from?.batchesAWeek ?? 1,
       ...(from?.serveCelsius === undefined ? {} : { serveCelsius: from.serveCelsius }),
+      // Its lines belong to its ways.
+      ...(from?.choices === undefined ? {} : { choices: from.choices }),
       steps: withIds(steps),
     };
     const unread = said.filter((line) => !readStep(line, names).ok).length;

@@ -1,9 +1,11 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
+import { costOfProduct } from '../../../core/costing';
 import type { WrittenStep } from '../../../core/verbs';
 import { newId } from '../../../db/ids';
+import { costedKitchen } from '../../../server/kitchen';
 import { sheetNow } from '../queries';
 import { versionsOf } from '../versions/queries';
-import { SERVED, SHEET, VERSION_NAMED } from '../wire';
+import { NEW_SHEET, SERVED, SHEET, VERSION_NAMED } from '../wire';
 
 let here: AtWork;
 beforeAll(async () => {
@@ -147,6 +149,20 @@ describe('ways of a sheet, lines that are left out, and versions', () => {
       ok: true,
     });
     expect((await now('Duck broth'))?.choices).toBeUndefined();
+  });
+
+  test('a sheet like another has its ways too, and comes to the same', async () => {
+    const from = recipe('Brown-roux game gravy');
+    const stood = { vessel: { own: from.vessel }, hob: { own: from.hob } };
+    const made = await here.send(NEW_SHEET, { name: 'The other gravy', ...stood, like: from.id, lines: '' });
+    if (!made.ok) throw new Error(made.message);
+    const copy = (await here.read()).recipes.find((r) => r.id === made.value.id);
+    expect(copy?.choices).toEqual(from.choices);
+    expect(copy?.steps.map(({ id: _id, ...s }) => s)).toEqual(from.steps.map(({ id: _id, ...s }) => s));
+    const { costing } = await costedKitchen(here.kitchenId);
+    const [a, b] = [costOfProduct(costing, from.id).perL, costOfProduct(costing, made.value.id).perL];
+    expect(b).not.toBeNull();
+    expect(b).toBe(a);
   });
 
   test('a loop in a line that is switched off is none until it is switched on', async () => {

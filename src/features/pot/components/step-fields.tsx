@@ -16,6 +16,18 @@ interface FieldProps {
   readonly onSet: (value: string) => void;
 }
 
+/** What a list of ids is called. */
+const namedIn = (ids: string, names: Names): string =>
+  (JSON.parse(ids) as string[])
+    .map((id) => names.ingredients.find((i) => i.id === id)?.name ?? id)
+    .join(' and ');
+
+/** Kinds of pieces; things that were named one by one stay what they are until a kind is chosen. */
+const pieceOptions = (value: string, names: Names): (readonly [string, string])[] => [
+  ...PIECE_KINDS.map((k) => [k, `the ${k}`] as const),
+  ...(value.startsWith('[') ? [[value, namedIn(value, names)] as const] : []),
+];
+
 /** One field of a line's form, as its kind asks for it. */
 export function FieldOf({ field, names, value, missing, onSet }: FieldProps) {
   const { label, kind, options, needed } = field;
@@ -51,7 +63,7 @@ export function FieldOf({ field, names, value, missing, onSet }: FieldProps) {
     case 'hob':
       return select(names.hobs.map((h) => [h.id, h.name]));
     case 'pieces':
-      return select([...PIECE_KINDS.map((k) => [k, `the ${k}`] as const)]);
+      return select(pieceOptions(value, names));
     case 'cost':
       return <CostField label={label} value={value} onSet={onSet} />;
     case 'matter':

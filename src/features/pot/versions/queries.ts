@@ -1,9 +1,9 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import { costOfProduct, type KitchenCosting } from '@/core/costing';
-import { namesIn, type WrittenChoice, type WrittenRecipe } from '@/core/kitchen-file';
+import { lineWords, namesIn, type WrittenChoice, type WrittenRecipe } from '@/core/kitchen-file';
 import { whatMoved, type Moved } from '@/core/taught';
-import { writeStep, type WrittenStep } from '@/core/verbs';
+import type { WrittenStep } from '@/core/verbs';
 import { recipeAt, versionRows, type VersionRow } from '@/db/recipe-versions';
 import { database } from '@/server/database';
 import { Refused } from '@/server/door';
@@ -77,7 +77,7 @@ const linesOf = (recipe: WrittenRecipe, costing: KitchenCosting): VersionBeside[
   const names = { ...namesIn(costing.state), self: recipe.id };
   return recipe.steps.map((s, i) => ({
     id: s.id ?? String(i),
-    text: `${writeStep(s, names)}${s.off ? ' (switched off)' : ''}${s.note ? ` (${s.note})` : ''}`,
+    text: lineWords(s, recipe, names),
   }));
 };
 
