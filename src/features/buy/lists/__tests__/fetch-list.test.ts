@@ -47,7 +47,8 @@ test.each([
   ['nobody.csv', 'The supplier’s computer answered with 404'],
   ['weirside-game.csv?as=slow', 'The supplier’s computer did not send the list within 0.4 seconds'],
 ])('%s is handled in words', async (path, words) => {
-  const got = await fetchList(address(path), 400);
+  // Only the one that is slow is not waited for: the others answer when a busy machine lets them.
+  const got = await fetchList(address(path), path.endsWith('slow') ? 400 : 20_000);
   expect(!got.ok && got.trouble.message).toContain(words);
 });
 
