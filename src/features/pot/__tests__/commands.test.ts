@@ -129,17 +129,17 @@ describe('ways of a sheet, lines that are left out, and versions', () => {
   ];
 
   test('choices, notes and what is switched off are kept; a page that knows of no choices leaves them', async () => {
-    const { steps } = recipe('Duck broth');
+    const { steps } = recipe('Pale onion soup');
     const marked = steps.map((s, i) =>
-      i === 1 ? { ...s, note: 'dark, not black' } : i === 4 ? { ...s, off: true as const } : s,
+      i === 1 ? { ...s, note: 'gold, not brown' } : i === 4 ? { ...s, off: true as const } : s,
     );
     const withWay = [...marked.slice(0, -1), { ...(marked.at(-1) as WrittenStep), way: late }];
-    const body = { ...sheet('Duck broth', withWay), choices };
-    expect(await here.send(SHEET, body)).toMatchObject({ ok: true });
-    expect(await now('Duck broth')).toMatchObject({ choices, steps: withWay });
+    const body = { ...sheet('Pale onion soup', withWay), choices };
+    expect(await here.send(SHEET, body, await here.seen('recipe', body.id))).toMatchObject({ ok: true });
+    expect(await now('Pale onion soup')).toMatchObject({ choices, steps: withWay });
     const { choices: _c, ...unknowing } = body;
     expect(await here.send(SHEET, unknowing, { seen: 2 })).toMatchObject({ ok: true });
-    expect((await now('Duck broth'))?.choices).toEqual(choices);
+    expect((await now('Pale onion soup'))?.choices).toEqual(choices);
     // Taken away they are gone with nothing left of them, and a line cannot belong to what is not there.
     expect(await here.send(SHEET, { ...body, choices: [] }, { seen: 3 })).toMatchObject({
       code: 'unknown-way',
@@ -148,7 +148,7 @@ describe('ways of a sheet, lines that are left out, and versions', () => {
     expect(await here.send(SHEET, { ...body, steps: marked, choices: [] }, { seen: 3 })).toMatchObject({
       ok: true,
     });
-    expect((await now('Duck broth'))?.choices).toBeUndefined();
+    expect((await now('Pale onion soup'))?.choices).toBeUndefined();
   });
 
   test('a sheet like another has its ways too, and comes to the same', async () => {
@@ -166,23 +166,23 @@ describe('ways of a sheet, lines that are left out, and versions', () => {
   });
 
   test('a loop in a line that is switched off is none until it is switched on', async () => {
-    const { steps } = recipe('Duck broth');
+    const { steps } = recipe('Pale onion soup');
     const loop: WrittenStep = {
       id: newId(),
       do: 'add',
-      of: { product: recipe('Duck broth').id },
+      of: { product: recipe('Pale onion soup').id },
       amount: '1 l',
     };
     const off = { ...loop, off: true as const };
-    const [first, ...rest] = (await now('Duck broth'))?.steps ?? steps;
-    const seen = await here.seen('recipe', recipe('Duck broth').id);
-    const body = (line: WrittenStep) => sheet('Duck broth', [first as WrittenStep, line, ...rest]);
+    const [first, ...rest] = (await now('Pale onion soup'))?.steps ?? steps;
+    const seen = await here.seen('recipe', recipe('Pale onion soup').id);
+    const body = (line: WrittenStep) => sheet('Pale onion soup', [first as WrittenStep, line, ...rest]);
     expect(await here.send(SHEET, body(loop), seen)).toMatchObject({ code: 'recipe-loop' });
     expect(await here.send(SHEET, body(off), seen)).toMatchObject({ ok: true });
   });
 
   test('a version is named, found under its name, and only one that is there', async () => {
-    const { id } = recipe('Duck broth');
+    const { id } = recipe('Pale onion soup');
     expect(await here.send(VERSION_NAMED, { id, version: 1, name: ' as in the book ' })).toMatchObject({
       ok: true,
     });
@@ -195,7 +195,7 @@ describe('ways of a sheet, lines that are left out, and versions', () => {
   });
 
   test('whoever has a sheet open is told of it only where it is newer than what stands there', async () => {
-    const { id } = recipe('Duck broth');
+    const { id } = recipe('Pale onion soup');
     const { seen } = await here.seen('recipe', id);
     expect(await sheetNow(here.as('manager'), id, seen)).toBeUndefined();
     expect(await sheetNow(here.as('manager'), id, seen - 1)).toMatchObject({
