@@ -36,9 +36,16 @@ test('a longer reduction gives fewer litres at more a litre, and is kept for eve
   const both = page.getByRole('alert').filter({ hasText: 'Changed here and by Maren Holt' });
   await expect(both).toContainText('Theirs: “reduce to 2.4 l”. Yours: “reduce to 2.2 l”.');
   await expect(step(page, 2)).toHaveValue('reduce to 2.2 l');
+  // What else is changed meanwhile waits for that: it would write mine over theirs.
+  await step(page, 4).fill('bare simmer 25 min');
+  await step(page, 4).press('Enter');
+  await expect(page.getByText('not kept until it is chosen what stands')).toBeVisible();
+  await elsewhere.waitForTimeout(2500);
+  await expect(step(elsewhere, 2)).toHaveValue('reduce to 2.4 l');
   await page.getByRole('button', { name: 'Take theirs' }).click();
   await expect(step(page, 2)).toHaveValue('reduce to 2.4 l');
   await expect(both).toHaveCount(0);
+  await expect(step(elsewhere, 4)).toHaveValue('bare simmer 25 min');
   await other.close();
 });
 

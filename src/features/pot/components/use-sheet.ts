@@ -51,11 +51,12 @@ export function useSheet(data: PotSheetData) {
     useCallback((theirs) => others.current?.(theirs), []),
   );
   const { wish, wishAnew } = useWish(book, draft, keeping);
+  const theirs = useTheirs({ now, put, wish, names, keeping });
   const done = (next: Draft): void => {
     put(next);
-    wish(next);
+    // While it is not chosen what stands, nothing is kept: mine would be written over theirs with it.
+    if (theirs.touched.length + theirs.both.length === 0) wish(next);
   };
-  const theirs = useTheirs({ now, put, wish, names, keeping });
   useEffect(() => {
     others.current = (sheet) => theirs.arrive(sheet, true);
   });
