@@ -1,5 +1,8 @@
 import { useEffect, useState } from 'react';
 
+/** ms after the last key at which what need not follow it follows. */
+export const REST_MS = 120;
+
 /**
  * A value as it was when it last stood still for a while: what explains a figure need not follow every key, and takes no time from
  * the one that is being pressed.

@@ -11,9 +11,12 @@ const MOVES = 120;
 /** ms between keys: faster than anybody types recipes, and none waits for what the one before has left to do. */
 const BETWEEN_KEYS = 90;
 
-/** Sixty lines with fourteen hours of heat: what goes in, a long simmer in parts, and what is done to it after. */
+/**
+ * Sixty lines with fourteen hours of heat: what goes in, a long simmer in parts, and what is done to it after. The pot holds the 10.8 kg
+ * that its first line says at every other key.
+ */
 const SIXTY = [
-  '8 kg venison bones',
+  '1.8 kg venison bones',
   'brown 18 %, takes 1 h',
   'water 20 l',
   ...Array.from({ length: 14 }, (_, i) => ['bare simmer 1 h', 'skim 20 ml', `${100 + i} g onion`]).flat(),
@@ -24,6 +27,9 @@ const SIXTY = [
   'season to 0.6 % with salt',
   'portion 60 ml',
 ].slice(0, 60);
+
+/** The same, but the pot does not hold the 80 kg that its first line says at every other key: each of them refuses all lines, or none. */
+const OVER_FULL = ['8 kg venison bones', ...SIXTY.slice(1)];
 
 /** Notes in the page how long it is from an event until what it did has been painted, ms. */
 async function timed(page: Page, event: 'input' | 'pointermove'): Promise<() => Promise<number[]>> {
@@ -72,16 +78,24 @@ async function typeIn(page: Page, step: number, keys: number, between = 0): Prom
 
 const tell = (words: string): void => void process.stdout.write(`${words}\n`);
 
-async function keystrokes(page: Page, name: string): Promise<void> {
+async function newSheet(page: Page, base: string, name: string, lines: readonly string[]): Promise<void> {
+  await page.goto(`${base}/pot/new`);
+  await page.getByLabel('What it is called').fill(name);
+  await page.getByLabel(/^Lines you have already/).fill(lines.join('\n'));
+  await page.getByRole('button', { name: 'Open the sheet' }).click();
+  await page.getByLabel(`Step ${lines.length}`, { exact: true }).waitFor();
+}
+
+async function keystrokes(page: Page, name: string, only?: readonly number[]): Promise<void> {
   const lines = await page.getByRole('combobox', { name: /^Step \d+$/ }).count();
   const times = await timed(page, 'input');
   // At the top everything below is another; in the middle half of it.
-  for (const step of [1, Math.ceil(lines / 2)]) {
+  for (const step of only ?? [1, Math.ceil(lines / 2)]) {
     await times();
     await typeIn(page, step, TIMED, BETWEEN_KEYS);
     const found = await times();
     tell(
-      `${`a key in step ${step} of ${lines}, ${name}`.padEnd(60)}${quantile(found, 0.5).toFixed(0).padStart(6)} ms median ${quantile(found, 0.95).toFixed(0).padStart(6)} ms at the 95th (aim: under 50)`,
+      `${`a key in step ${step} of ${lines}, ${name}`.padEnd(72)}${quantile(found, 0.5).toFixed(0).padStart(6)} ms median ${quantile(found, 0.95).toFixed(0).padStart(6)} ms at the 95th (aim: under 50)`,
     );
   }
 }
@@ -96,11 +110,9 @@ export async function benchSheet(): Promise<number> {
     await page.goto(`${base}/pot/${largest?.id ?? ''}`);
     await page.getByLabel('Step 1', { exact: true }).waitFor();
     await keystrokes(page, largest?.name ?? '');
-    await page.goto(`${base}/pot/new`);
-    await page.getByLabel('What it is called').fill('Sixty lines');
-    await page.getByLabel(/^Lines you have already/).fill(SIXTY.join('\n'));
-    await page.getByRole('button', { name: 'Open the sheet' }).click();
-    await page.getByLabel('Step 60', { exact: true }).waitFor();
+    await newSheet(page, base, 'Over full', OVER_FULL);
+    await keystrokes(page, '14 hours of heat, refused and not in turn', [1]);
+    await newSheet(page, base, 'Sixty lines', SIXTY);
     await keystrokes(page, '14 hours of heat');
     // The level of the reduction, dragged.
     await page.getByLabel('Step 58', { exact: true }).click();
@@ -118,7 +130,7 @@ export async function benchSheet(): Promise<number> {
       const said = await page.getByLabel('Step 58', { exact: true }).inputValue();
       if (!/dip/.test(said)) throw new Stop(`The level was not dragged: the line still says “${said}”.`);
       tell(
-        `${'the level dragged, a move'.padEnd(60)}${quantile(found, 0.5).toFixed(0).padStart(6)} ms median ${quantile(found, 0.95).toFixed(0).padStart(6)} ms at the 95th (aim: under 16)`,
+        `${'the level dragged, a move'.padEnd(72)}${quantile(found, 0.5).toFixed(0).padStart(6)} ms median ${quantile(found, 0.95).toFixed(0).padStart(6)} ms at the 95th (aim: under 16)`,
       );
     }
     // Without what has noted the times: that is kept too.
@@ -133,7 +145,7 @@ export async function benchSheet(): Promise<number> {
     await typeIn(page, 3, half);
     const late = await heapMb(cdp);
     tell(
-      `${`heap after ${FIRST_EDITS}, ${FIRST_EDITS + half} and ${ALL_EDITS} edits`.padEnd(60)}${early.toFixed(1).padStart(6)} MB ${middle.toFixed(1)} MB ${late.toFixed(1)} MB, × ${(late / early).toFixed(2)} (aim: under 1.10)`,
+      `${`heap after ${FIRST_EDITS}, ${FIRST_EDITS + half} and ${ALL_EDITS} edits`.padEnd(72)}${early.toFixed(1).padStart(6)} MB ${middle.toFixed(1)} MB ${late.toFixed(1)} MB, × ${(late / early).toFixed(2)} (aim: under 1.10)`,
     );
   });
   return 0;

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { readSupply } from '@/core/supply';
@@ -9,6 +9,7 @@ import { Combo } from '@/ui/combo';
 import { useMissing } from '@/ui/missing';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
+import { useRested, REST_MS } from '@/ui/use-rested';
 import { useSearch } from '@/ui/use-search';
 import { SheetTable } from '@/ui/sheet-table';
 import type { PotSheetData } from '../queries';
@@ -17,10 +18,10 @@ import { CuringContext } from './curing';
 import { MovableSteps } from './movable-steps';
 import { SaidInput } from './said-input';
 import type { Draft } from './sheet-lines';
-import { ShownPot } from './shown-pot';
+import { RestedPot, ShownPot } from './shown-pot';
 import { StepRow } from './step-row';
 import { useActs } from './use-acts';
-import { useOffers, type InHand, type Offered } from './use-offers';
+import { NO_OFFERS, OffersFor, useOffers, type InHand, type Offered } from './use-offers';
 import type { LivePot } from './use-pot';
 import type { useSheet } from './use-sheet';
 import { useView } from './use-view';
@@ -29,8 +30,6 @@ interface Props {
   readonly sheet: ReturnType<typeof useSheet>;
   readonly onFields: (id: string | undefined) => void;
 }
-
-const NO_OFFERS: readonly Offered[] = [];
 
 /** The line that is being typed in, with where it stands or will stand; what it says comes from the sheet. */
 function useInHand(
@@ -108,6 +107,10 @@ export function Ledger({ sheet, onFields }: Props) {
   const { known: data, draft, pot } = sheet;
   const ledger = useLedger({ sheet, onFields });
   const { columns, inHand, offers, acts, setNext } = ledger;
+  const offered = useMemo(
+    () => (inHand && !inHand.isNew ? { at: inHand.at, offers } : undefined),
+    [inHand, offers],
+  );
   return (
     <CuringContext value={ledger.curer}>
       <div className="d-flex flex-wrap gap-2 align-items-center mb-1">
@@ -117,7 +120,9 @@ export function Ledger({ sheet, onFields }: Props) {
       <SheetTable className="ledger folds">
         <LedgerHead columns={columns} />
         <MovableSteps lines={draft.lines} onMove={ledger.dropped}>
-          <Rows sheet={sheet} columns={columns} inHand={inHand} offers={offers} acts={acts} />
+          <OffersFor value={offered}>
+            <Rows sheet={sheet} columns={columns} acts={acts} />
+          </OffersFor>
         </MovableSteps>
       </SheetTable>
       {draft.lines.length === 0 && <EmptyPot />}
@@ -151,45 +156,66 @@ export function Ledger({ sheet, onFields }: Props) {
 function Rows({
   sheet,
   columns,
-  inHand,
-  offers,
   acts,
 }: Pick<Props, 'sheet'> & {
   readonly columns: readonly Column[];
-  readonly inHand: InHand | undefined;
-  readonly offers: readonly Offered[];
   readonly acts: ReturnType<typeof useActs>['acts'];
 }) {
   const { known: data, draft, pot } = sheet;
-  const chosen = Math.min(sheet.chosen, draft.lines.length);
-  const both = new Map(sheet.touched.map((t) => [t.id, t]));
   const shown = useMemo(
     () => ({ pot, columns, most: Math.max(1, ...pot.run.rows.map((r) => r.ml)) }),
     [pot, columns],
   );
   return (
     <ShownPot value={shown}>
-      {draft.lines.map((line, i) => (
-        <StepRow
-          key={line.id}
-          index={i}
-          line={line}
-          choices={draft.choices}
-          step={pot.steps[i]}
-          done={pot.done[i] ?? true}
-          after={pot.run.rows[i] === undefined}
-          trouble={pot.troubles.get(i)}
-          chosen={i === chosen}
+      <RestedPot value={useRested(shown, REST_MS)}>
+        <EachRow
+          draft={draft}
+          pot={pot}
+          chosen={Math.min(sheet.chosen, draft.lines.length)}
           mayEdit={data.mayEdit}
-          arrived={sheet.arrived.ids.has(line.id)}
-          touched={both.get(line.id)}
-          offers={inHand && !inHand.isNew && inHand.at === i ? offers : NO_OFFERS}
+          arrived={sheet.arrived.ids}
+          touched={sheet.touched}
           acts={acts}
         />
-      ))}
+      </RestedPot>
     </ShownPot>
   );
 }
+
+/** The rows by themselves: what is offered for one of them, and what follows when the fingers rest, is not the others' business. */
+const EachRow = memo(function EachRow({
+  draft,
+  pot,
+  chosen,
+  mayEdit,
+  arrived,
+  touched,
+  acts,
+}: Pick<Props['sheet'], 'draft' | 'pot' | 'chosen' | 'touched'> & {
+  readonly mayEdit: boolean;
+  readonly arrived: ReadonlySet<string>;
+  readonly acts: ReturnType<typeof useActs>['acts'];
+}) {
+  const both = new Map(touched.map((t) => [t.id, t]));
+  return draft.lines.map((line, i) => (
+    <StepRow
+      key={line.id}
+      index={i}
+      line={line}
+      choices={draft.choices}
+      step={pot.steps[i]}
+      done={pot.done[i] ?? true}
+      after={pot.run.rows[i] === undefined}
+      trouble={pot.troubles.get(i)}
+      chosen={i === chosen}
+      mayEdit={mayEdit}
+      arrived={arrived.has(line.id)}
+      touched={both.get(line.id)}
+      acts={acts}
+    />
+  ));
+});
 
 /** What goes in and has no price yet, asked for one after the other. */
 function NoPrices({
@@ -224,21 +250,53 @@ const EmptyPot = () => (
 
 /** Where the pot starts, and what it stands on: another is taken when it is said, and can be put back. */
 function Standing({ sheet }: Pick<Props, 'sheet'>) {
-  const { known: data, draft } = sheet;
+  const { known: data, draft, asItStands } = sheet;
   const { vessel, hob } = draft;
-  const { vessels, hobs } = data.names;
   const tell = useTell();
-  const stand = (v: string, h: string, words: string): void => {
-    const before = sheet.asItStands();
-    sheet.done({ ...before, vessel: v, hob: h });
-    tell(words, () => sheet.done({ ...sheet.asItStands(), vessel, hob }));
-  };
+  const doneRef = useRef(sheet.done);
+  useEffect(() => {
+    doneRef.current = sheet.done;
+  });
+  const stand = useCallback(
+    (v: string, h: string, words: string): void => {
+      const before = asItStands();
+      doneRef.current({ ...before, vessel: v, hob: h });
+      tell(words, () => doneRef.current({ ...asItStands(), vessel: before.vessel, hob: before.hob }));
+    },
+    [asItStands, tell],
+  );
+  return (
+    <StandingOn
+      vessels={data.names.vessels}
+      hobs={data.names.hobs}
+      vessel={vessel}
+      hob={hob}
+      mayEdit={data.mayEdit}
+      stand={stand}
+    />
+  );
+}
+
+/** The two choosers of it: no key in a line is theirs. */
+const StandingOn = memo(function StandingOn({
+  vessels,
+  hobs,
+  vessel,
+  hob,
+  mayEdit,
+  stand,
+}: Pick<PotSheetData['names'], 'vessels' | 'hobs'> & {
+  readonly vessel: string;
+  readonly hob: string;
+  readonly mayEdit: boolean;
+  readonly stand: (vessel: string, hob: string, words: string) => void;
+}) {
   return (
     <>
       <Combo
         size="sm"
         label="Starts in"
-        disabled={!data.mayEdit}
+        disabled={!mayEdit}
         chosen={vessels.find((v) => v.id === vessel)}
         find={useSearch(vessels)}
         choose={(v) => v && v.id !== vessel && stand(v.id, hob, `It starts in the ${v.name} now.`)}
@@ -246,14 +304,14 @@ function Standing({ sheet }: Pick<Props, 'sheet'>) {
       <Combo
         size="sm"
         label="Stands on"
-        disabled={!data.mayEdit}
+        disabled={!mayEdit}
         chosen={hobs.find((h) => h.id === hob)}
         find={useSearch(hobs)}
         choose={(h) => h && h.id !== hob && stand(vessel, h.id, `It stands on ${h.name} now.`)}
       />
     </>
   );
-}
+});
 
 /** The line under the others: said, and Enter puts it in; several pasted at once become as many. */
 function NextStep({
@@ -309,7 +367,13 @@ function NextStep({
 }
 
 /** What is followed through the pot: a set of columns. */
-function ColumnsFor({ view, onView }: { readonly view: string; readonly onView: (view: string) => void }) {
+const ColumnsFor = memo(function ColumnsFor({
+  view,
+  onView,
+}: {
+  readonly view: string;
+  readonly onView: (view: string) => void;
+}) {
   return (
     <Form.Select
       size="sm"
@@ -325,7 +389,7 @@ function ColumnsFor({ view, onView }: { readonly view: string; readonly onView: 
       ))}
     </Form.Select>
   );
-}
+});
 
 function LedgerHead({ columns }: { readonly columns: readonly Column[] }) {
   return (

@@ -20,6 +20,10 @@ import { useMemo, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { SheetLine } from './sheet-lines';
 
+// The same objects at every drawing: with others each line would be drawn again at each key.
+const BY_POINTER = { activationConstraint: { distance: 4 } };
+const BY_KEYS = { coordinateGetter: sortableKeyboardCoordinates };
+
 /** Steps that can be taken by their handle and put elsewhere: by pointer, by finger, and by Space and the arrow keys. */
 export function MovableSteps({
   lines,
@@ -31,8 +35,8 @@ export function MovableSteps({
   readonly children: ReactNode;
 }) {
   const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+    useSensor(PointerSensor, BY_POINTER),
+    useSensor(KeyboardSensor, BY_KEYS),
   );
   const at = (id: string | number | undefined): number => lines.findIndex((l) => l.id === id);
   // The same list while no line comes or goes: a keystroke in one line is none of the others' business.

@@ -1,9 +1,9 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { memo, useCallback, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useRested } from '@/ui/use-rested';
+import { REST_MS, useRested } from '@/ui/use-rested';
 import { useUnkept } from '@/ui/unkept';
 import type { PotSheetData } from '../queries';
 import { AlongTime } from './along-time';
@@ -17,11 +17,9 @@ import { Opens } from './opens';
 import { SheetHead } from './sheet-head';
 import { SheetTools } from './sheet-tools';
 import { StandsOnList } from './stands-on';
+import type { LivePot } from './use-pot';
 import { useSheet } from './use-sheet';
 import { Ways } from './ways';
-
-/** ms after the last key at which what explains the figures follows. */
-const REST_MS = 120;
 
 /** What is opened now and then comes when it is. */
 const ScalePanel = dynamic(() => import('./scale-panel').then((m) => m.ScalePanel), { ssr: false });
@@ -31,22 +29,22 @@ const StepForm = dynamic(() => import('./step-form').then((m) => m.StepForm), { 
 export function PotSheet({ data }: { data: PotSheetData }) {
   const sheet = useSheet(data);
   const { known, pot, keeping, chosen } = sheet;
-  // The lines and the price first; what explains them may come a moment after the key.
-  const later = useRested(pot, REST_MS);
   const [fields, setFields] = useState<string | null>();
   const [scaling, setScaling] = useState(false);
-  const texts = useMemo(() => sheet.draft.lines.map((l) => l.text), [sheet.draft.lines]);
+  const onScale = useCallback(() => setScaling(true), []);
+  const onFields = useCallback((id: string | undefined) => setFields(id ?? null), []);
+  const later = useLater(sheet);
   useUnkept(keeping.state === 'held');
   return (
     <>
       <SheetHead
         data={known}
         pot={pot}
-        tools={<SheetTools data={data} version={keeping.seen} onScale={() => setScaling(true)} />}
+        tools={<SheetTools data={data} version={keeping.seen} onScale={onScale} />}
       />
       <div className="pot-sheet">
         <div>
-          <Ledger sheet={sheet} onFields={(id) => setFields(id ?? null)} />
+          <Ledger sheet={sheet} onFields={onFields} />
           <HowKept sheet={sheet} />
           <Ways sheet={sheet} />
         </div>
@@ -59,15 +57,10 @@ export function PotSheet({ data }: { data: PotSheetData }) {
             onDrop={(cm) => sheet.lines(sheet.dips.linesAtLevel(cm))}
             onDip={(cm) => sheet.lines(sheet.dips.linesAtDip(cm))}
           />
-          <AlongTime pot={later} texts={texts} />
-          <MoneyWentTable pot={later} />
-          <StandsOnList data={known} pot={later} />
-          <Opens pot={later} />
+          <Under data={known} later={later} />
         </div>
         <div>
-          <OneLitre data={known} pot={later} texts={texts} />
-          <Layers pot={later} layers={data.looksAt} />
-          <Carries data={known} pot={later} />
+          <Beside data={known} later={later} />
         </div>
       </div>
       {fields !== undefined && (
@@ -77,6 +70,42 @@ export function PotSheet({ data }: { data: PotSheetData }) {
     </>
   );
 }
+
+/** The pot and the lines it is of, as they stood when the fingers rested last. */
+function useLater({ pot, draft }: ReturnType<typeof useSheet>): Later {
+  const now = useMemo(() => ({ pot, texts: draft.lines.map((l) => l.text) }), [pot, draft.lines]);
+  return useRested(now, REST_MS);
+}
+interface Later {
+  readonly pot: LivePot;
+  readonly texts: readonly string[];
+}
+interface Explains {
+  readonly data: PotSheetData;
+  readonly later: Later;
+}
+
+// The lines and the price first; what explains them may come a moment after the key, and is not drawn by any before that.
+const Under = memo(function Under({ data, later: { pot, texts } }: Explains) {
+  return (
+    <>
+      <AlongTime pot={pot} texts={texts} />
+      <MoneyWentTable pot={pot} />
+      <StandsOnList data={data} pot={pot} />
+      <Opens pot={pot} />
+    </>
+  );
+});
+
+const Beside = memo(function Beside({ data, later: { pot, texts } }: Explains) {
+  return (
+    <>
+      <OneLitre data={data} pot={pot} texts={texts} />
+      <Layers pot={pot} layers={data.looksAt} />
+      <Carries data={data} pot={pot} />
+    </>
+  );
+});
 
 const FIELDS = { vessel: 'the vessel it starts in', hob: 'what it stands on', choices: 'its ways' } as const;
 

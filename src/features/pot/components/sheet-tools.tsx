@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useCallback, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
@@ -21,7 +21,7 @@ const Named = z.object({
 });
 
 /** What is done to a whole sheet: called otherwise, copied, put away. */
-export function SheetTools({
+export const SheetTools = memo(function SheetTools({
   data,
   version,
   onScale,
@@ -70,7 +70,7 @@ export function SheetTools({
       )}
     </div>
   );
-}
+});
 
 /** What anybody may do with a sheet: look at it at another size, on paper, as it once was. */
 const ForAll = ({ id, onScale }: { readonly id: string; readonly onScale: () => void }) => (

@@ -1,6 +1,6 @@
 'use client';
 
-import { createContext, useContext } from 'react';
+import { createContext, use } from 'react';
 import type { Column } from './columns';
 import type { LivePot } from './use-pot';
 
@@ -11,13 +11,16 @@ interface Shown {
   readonly most: number;
 }
 const ShownContext = createContext<Shown | undefined>(undefined);
+const RestedContext = createContext<Shown | undefined>(undefined);
 /**
  * Gives the lines below the pot they make. A key changes the figures of every line under it and the words of none: what stands
  * beside a line reads its figures here, and the line itself is not drawn again.
  */
 export const ShownPot = ShownContext.Provider;
-export const useShown = (): Shown => {
-  const shown = useContext(ShownContext);
+/** Gives it to the lines out of sight, a moment after the key: whoever scrolls to one finds it as it is. */
+export const RestedPot = RestedContext.Provider;
+export const useShown = (inSight: boolean): Shown => {
+  const shown = use(inSight ? ShownContext : RestedContext);
   if (!shown) throw new Error('a line is drawn without its pot');
   return shown;
 };

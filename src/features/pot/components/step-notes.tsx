@@ -17,10 +17,16 @@ import { TouchedLine } from './touched-line';
 export function NoteRow({
   id,
   open,
+  inSight,
   children,
   ...props
-}: StepRowProps & { readonly id: string; readonly open: boolean; readonly children: ReactNode }) {
-  const { pot, columns } = useShown();
+}: StepRowProps & {
+  readonly id: string;
+  readonly open: boolean;
+  readonly inSight: boolean;
+  readonly children: ReactNode;
+}) {
+  const { pot, columns } = useShown(inSight);
   const { index } = props;
   const of = {
     row: pot.run.rows[index],
@@ -172,7 +178,6 @@ function Instead({
       {lines.map((line) => (
         <Button
           key={line}
-
           variant="plain"
           size="sm"
           onClick={(event) => {

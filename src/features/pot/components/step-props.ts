@@ -4,7 +4,6 @@ import type { Trouble } from '@/core/trouble';
 import type { Touched } from '../merge';
 import type { SheetLine } from './sheet-lines';
 import type { LineActs } from './use-acts';
-import type { Offered } from './use-offers';
 
 /** What a line of a sheet is drawn with; what the pot says of it stands in `shown-pot.ts`. */
 export interface StepRowProps {
@@ -22,6 +21,5 @@ export interface StepRowProps {
   /** Whether somebody else has just put it so. */
   readonly arrived: boolean;
   readonly touched: Touched | undefined;
-  readonly offers: readonly Offered[];
   readonly acts: LineActs;
 }

@@ -1,7 +1,8 @@
 'use client';
 
 import equal from 'fast-deep-equal/es6/index.js';
-import { memo, useId, useState, type KeyboardEvent } from 'react';
+import { memo, use, useId, useState, type KeyboardEvent } from 'react';
+import { useInView } from 'react-intersection-observer';
 import { markOf } from '@/core/verbs';
 import { useFigures } from '@/ui/figures';
 import { useMovable } from './movable-steps';
@@ -12,6 +13,7 @@ import { useShown } from './shown-pot';
 import { StepMenu } from './step-menu';
 import { NoteRow } from './step-notes';
 import type { StepRowProps } from './step-props';
+import { NO_OFFERS, OffersContext } from './use-offers';
 
 const KIND_WORDS = {
   in: 'something comes in',
@@ -20,10 +22,14 @@ const KIND_WORDS = {
   unread: 'not understood',
 } as const;
 
+/** Lines a little out of sight count as in it: whoever scrolls finds them drawn. */
+const IN_SIGHT = { rootMargin: '200px 0px', initialInView: true } as const;
+
 /** One step: typed over in place, with what the pot then holds. */
 export const StepRow = memo(function StepRow(props: StepRowProps) {
   const { index, line, step, done, chosen, mayEdit, acts, trouble } = props;
   const { body, handle } = useMovable(line.id, `step ${index + 1}`);
+  const { ref, inView } = useInView(IN_SIGHT);
   const [asking, setAsking] = useState<'note' | 'way'>();
   const noteId = useId();
   const kind = markOf(step?.do ?? 'unread');
@@ -36,7 +42,7 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
   ];
   return (
     <tbody {...body}>
-      <tr className={names.filter(Boolean).join(' ')} onClick={() => acts.choose(line.id)}>
+      <tr ref={ref} className={names.filter(Boolean).join(' ')} onClick={() => acts.choose(line.id)}>
         <td>
           <span className="d-flex align-items-center gap-2">
             <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
@@ -56,9 +62,9 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
             )}
           </span>
         </td>
-        <Figures index={index} done={done} />
+        <Figures index={index} done={done} inSight={inView} />
       </tr>
-      <NoteRow {...props} id={noteId} open={asking !== undefined}>
+      <NoteRow {...props} id={noteId} inSight={inView} open={asking !== undefined}>
         {asking === 'note' && (
           <NoteOf line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
         )}
@@ -72,7 +78,7 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
 function sameLine(a: StepRowProps, b: StepRowProps): boolean {
   return (Object.keys(a) as (keyof StepRowProps)[]).every((key) => {
     const [x, y] = [a[key], b[key]];
-    return x === y || (key !== 'offers' && typeof x === 'object' && typeof y === 'object' && equal(x, y));
+    return x === y || (typeof x === 'object' && typeof y === 'object' && equal(x, y));
   });
 }
 
@@ -99,9 +105,10 @@ function Said({
   trouble,
   mayEdit,
   acts,
-  offers,
+  chosen,
   describedBy,
 }: StepRowProps & { readonly describedBy: string | undefined }) {
+  const offered = chosen ? use(OffersContext) : undefined;
   const [settled, setSettled] = useState(line.text);
   const { id } = line;
   const onKey = (event: KeyboardEvent<HTMLInputElement>): boolean => {
@@ -133,7 +140,7 @@ function Said({
       settled={line.text === settled}
       invalid={trouble !== undefined}
       describedBy={describedBy}
-      offers={offers}
+      offers={offered?.at === index ? offered.offers : NO_OFFERS}
       onFocus={() => {
         setSettled(line.text);
         acts.choose(id);
@@ -154,9 +161,13 @@ function Said({
 }
 
 /** What the pot then holds: nothing is said of a pot that is all but empty. */
-function Figures({ index, done }: Pick<StepRowProps, 'index' | 'done'>) {
+function Figures({
+  index,
+  done,
+  inSight,
+}: Pick<StepRowProps, 'index' | 'done'> & { readonly inSight: boolean }) {
   const f = useFigures();
-  const { pot, columns, most } = useShown();
+  const { pot, columns, most } = useShown(inSight);
   const row = done ? pot.run.rows[index] : undefined;
   return columns.map((column) => (
     <td

@@ -1,4 +1,5 @@
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { createContext, useEffect, useMemo, useState } from 'react';
+import { useRested } from '@/ui/use-rested';
 import { matterFor } from '../actions';
 import type { PotSheetData } from '../queries';
 import type { Reach } from '../reach';
@@ -25,7 +26,13 @@ export interface InHand {
   readonly isNew: boolean;
 }
 
-const NONE: readonly Offered[] = [];
+export const NO_OFFERS: readonly Offered[] = [];
+
+/** What is offered for one of the lines: read by the line in hand alone, so that no other is drawn again for it. */
+export const OffersContext = createContext<
+  { readonly at: number; readonly offers: readonly Offered[] } | undefined
+>(undefined);
+export const OffersFor = OffersContext.Provider;
 
 /** The draft with an offered line in its place. */
 const withOffer = (draft: Draft, { at, isNew }: InHand, text: string): Draft => {
@@ -35,6 +42,9 @@ const withOffer = (draft: Draft, { at, isNew }: InHand, text: string): Draft => 
     : draft.lines.map((l) => (l === line ? { ...l, text } : l));
   return { ...draft, lines };
 };
+
+/** ms after a key at which lines are looked for that it may be the beginning of: the key has been painted by then. */
+const PAUSE_MS = 50;
 
 /** ms of rest after which it is worked out what offered lines would come to. */
 const REST_MS = 150;
@@ -61,7 +71,10 @@ interface Worked {
  * of things the sheet has not been told of is asked for, and their figures come with the answer.
  */
 export function useOffers(data: PotSheetData, draft: Draft, inHand: InHand | undefined): readonly Offered[] {
-  const typing = useDeferredValue(inHand);
+  const rested = useRested(inHand, PAUSE_MS);
+  // What rested of another line is nothing to this one.
+  const typing =
+    inHand && rested && rested.at === inHand.at && rested.isNew === inHand.isNew ? rested : undefined;
   const lines = useMemo(
     () => (typing ? suggestions(typing.text, data.names, readLine) : []),
     [typing, data.names],
@@ -86,7 +99,11 @@ export function useOffers(data: PotSheetData, draft: Draft, inHand: InHand | und
   }, [typing, lines, known, draft]);
   return useMemo(
     () =>
-      lines.length === 0 ? NONE : worked?.lines === lines ? worked.offers : lines.map((text) => ({ text })),
+      lines.length === 0
+        ? NO_OFFERS
+        : worked?.lines === lines
+          ? worked.offers
+          : lines.map((text) => ({ text })),
     [lines, worked],
   );
 }

@@ -73,6 +73,7 @@ export function useSheet(data: PotSheetData) {
     setChosen(i);
   };
   const lines = (next: readonly SheetLine[]): void => done({ ...now.current, lines: next });
+  const asItStands = useCallback(() => now.current, [now]);
   const sheet = { known, draft, chosen, pot, run, keeping, names, touched: theirs.touched };
   return {
     ...sheet,
@@ -89,7 +90,7 @@ export function useSheet(data: PotSheetData) {
     lines,
     dips: dipsIn(draft, pot, chosen, known.names),
     /** The sheet as it stands now, whatever has been drawn of it. */
-    asItStands: () => now.current,
+    asItStands,
   };
 }
 
