@@ -10,6 +10,9 @@ import { keepTaken } from '../../larder/wire';
 import { startingLike, type Starting } from '../actions';
 import { OwnForm } from './own-form';
 
+/** ms a name must have stood before anything is asked about it. */
+const STANDS_MS = 250;
+
 /** A name that nothing in the kitchen has: a starting point that fits is taken with a click, or it becomes one of the kitchen's own. */
 export function UnknownName({
   said,
@@ -23,9 +26,13 @@ export function UnknownName({
   const [keep, state] = useKept(false);
   useEffect(() => {
     let here = true;
-    void askAgain(() => startingLike(said)).then((rows) => here && setFound(rows));
+    // A name on its way is another at every key, and one question waits for the other.
+    const soon = setTimeout(() => {
+      void askAgain(() => startingLike(said)).then((rows) => here && setFound(rows));
+    }, STANDS_MS);
     return () => {
       here = false;
+      clearTimeout(soon);
     };
   }, [said]);
   return (
