@@ -206,7 +206,6 @@ const EachRow = memo(function EachRow({
       choices={draft.choices}
       step={pot.steps[i]}
       done={pot.done[i] ?? true}
-      after={pot.run.rows[i] === undefined}
       trouble={pot.troubles.get(i)}
       chosen={i === chosen}
       mayEdit={mayEdit}

@@ -34,10 +34,7 @@ export function MovableSteps({
   readonly onMove: (from: number, to: number) => void;
   readonly children: ReactNode;
 }) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, BY_POINTER),
-    useSensor(KeyboardSensor, BY_KEYS),
-  );
+  const sensors = useSensors(useSensor(PointerSensor, BY_POINTER), useSensor(KeyboardSensor, BY_KEYS));
   const at = (id: string | number | undefined): number => lines.findIndex((l) => l.id === id);
   // The same list while no line comes or goes: a keystroke in one line is none of the others' business.
   const joined = lines.map((l) => l.id).join(' ');

@@ -13,8 +13,6 @@ export interface StepRowProps {
   readonly step: WrittenStep | undefined;
   /** Whether it is done: not switched off, and of no way that is not taken. */
   readonly done: boolean;
-  /** Whether it stands after a step that cannot be done: nothing is known of it. */
-  readonly after: boolean;
   readonly trouble: Trouble | undefined;
   readonly chosen: boolean;
   readonly mayEdit: boolean;

@@ -1,7 +1,7 @@
 'use client';
 
 import equal from 'fast-deep-equal/es6/index.js';
-import { memo, use, useId, useState, type KeyboardEvent } from 'react';
+import { memo, use, useId, useState, type ComponentProps, type KeyboardEvent } from 'react';
 import { useInView } from 'react-intersection-observer';
 import { markOf } from '@/core/verbs';
 import { useFigures } from '@/ui/figures';
@@ -35,14 +35,18 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
   const kind = markOf(step?.do ?? 'unread');
   const names = [
     chosen ? 'chosen' : '',
-    props.after ? 'after-refusal' : '',
     done ? '' : 'left-out',
     line.off ? 'off' : '',
     props.arrived ? 'arrived' : '',
   ];
   return (
     <tbody {...body}>
-      <tr ref={ref} className={names.filter(Boolean).join(' ')} onClick={() => acts.choose(line.id)}>
+      <Line
+        of={{ index, inSight: inView }}
+        ref={ref}
+        className={names.filter(Boolean).join(' ')}
+        onClick={() => acts.choose(line.id)}
+      >
         <td>
           <span className="d-flex align-items-center gap-2">
             <span className={`verb verb-${kind}`} title={KIND_WORDS[kind]} />
@@ -63,7 +67,7 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
           </span>
         </td>
         <Figures index={index} done={done} inSight={inView} />
-      </tr>
+      </Line>
       <NoteRow {...props} id={noteId} inSight={inView} open={asking !== undefined}>
         {asking === 'note' && (
           <NoteOf line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
@@ -73,6 +77,16 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
     </tbody>
   );
 }, sameLine);
+
+/** The row of a line. That it stands after a step that cannot be done is told to it alone: its words are not drawn again for that. */
+function Line({
+  of: { index, inSight },
+  className = '',
+  ...row
+}: ComponentProps<'tr'> & { readonly of: { readonly index: number; readonly inSight: boolean } }) {
+  const after = useShown(inSight).pot.run.rows[index] === undefined;
+  return <tr {...row} className={after ? `${className} after-refusal`.trim() : className} />;
+}
 
 /** Whether a line says the same as before: things are compared by what they say, not by the objects they come in. */
 function sameLine(a: StepRowProps, b: StepRowProps): boolean {
