@@ -12,3 +12,4 @@ export { costByLayer, costOfProduct, inputCosts, whereTheMoneyWent, type Product
 export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
 export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
+export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';

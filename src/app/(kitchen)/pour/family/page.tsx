@@ -1,0 +1,15 @@
+import { FamilyView } from '@/features/pour/family/components/family-view';
+import { familyPage } from '@/features/pour/family/queries';
+import { mustWork } from '@/server/session';
+
+interface Props {
+  readonly searchParams: Promise<{ of?: string }>;
+}
+
+export const metadata = { title: 'Mothers and daughters' };
+
+export default async function FamilyMap({ searchParams }: Props) {
+  const { of } = await searchParams;
+  const page = await familyPage(await mustWork(), of);
+  return <FamilyView key={page.of} page={page} />;
+}

@@ -1,0 +1,86 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { tiesBy, type Family, type Relative, type Tie } from '@/core/costing';
+import { useFigures } from '@/ui/figures';
+import { costWords } from './kin-words';
+
+interface Known {
+  readonly by: ReadonlyMap<string, Relative>;
+  readonly down: ReadonlyMap<string, readonly Tie[]>;
+}
+
+/** The family as a list: whoever lives from nobody first, under each whoever lives from her; told in full once, and named wherever else. */
+export function Outline({ family, label }: { readonly family: Family; readonly label: string }) {
+  const known = useMemo(
+    () => ({ by: new Map(family.relatives.map((r) => [r.id, r])), down: tiesBy(family, 'from') }),
+    [family],
+  );
+  const { roots, first } = useMemo(() => firstPlaces(family, known), [family, known]);
+  return (
+    <ul className="outline" aria-label={label}>
+      {roots.map((id) => (
+        <Branch key={id} id={id} under={undefined} known={known} first={first} />
+      ))}
+    </ul>
+  );
+}
+
+/** Who begins the list, and under whom each is told in full: the first that names her. */
+function firstPlaces(family: Family, { down }: Known) {
+  const daughters = new Set(family.ties.filter((t) => !t.last).map((t) => t.to));
+  const roots = family.relatives.filter((r) => !daughters.has(r.id)).map((r) => r.id);
+  const first = new Map<string, string | undefined>(roots.map((id) => [id, undefined]));
+  const queue = [...roots];
+  for (let at = queue.shift(); at !== undefined; at = queue.shift())
+    for (const { to, last } of down.get(at) ?? [])
+      if (!last && !first.has(to)) {
+        first.set(to, at);
+        queue.push(to);
+      }
+  return { roots, first };
+}
+
+function Branch({
+  id,
+  under,
+  tie,
+  known,
+  first,
+}: {
+  readonly id: string;
+  readonly under: string | undefined;
+  readonly tie?: Tie | undefined;
+  readonly known: Known;
+  readonly first: ReadonlyMap<string, string | undefined>;
+}) {
+  const figures = useFigures();
+  const { litres, kilos, bare } = figures;
+  const relative = known.by.get(id);
+  if (!relative) return null;
+  const told = first.get(id) === under && tie?.last !== true;
+  const takes = tie && (tie.ml > 0 ? litres(tie.ml) : kilos(tie.g));
+  const daughters = told ? (known.down.get(id) ?? []) : [];
+  return (
+    <li>
+      <Link prefetch={false} href={`/pour/family?of=${encodeURIComponent(id)}`}>
+        {relative.name}
+      </Link>{' '}
+      <span className="quiet">
+        {costWords(relative, figures)}
+        {takes &&
+          `, takes ${takes} ${relative.is === 'plate' ? 'a plate' : 'a batch'}${tie.last ? ' of what the last batch left' : ''}`}
+        {tie?.share != null && `, ${bare(tie.share * 100, 0)} % of its cost`}
+        {!told && tie?.last !== true && (known.down.get(id)?.length ?? 0) > 0 && ', told above'}
+      </span>
+      {daughters.length > 0 && (
+        <ul>
+          {daughters.map((t) => (
+            <Branch key={`${t.to} ${t.last}`} id={t.to} under={id} tie={t} known={known} first={first} />
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}

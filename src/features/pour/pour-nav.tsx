@@ -1,0 +1,12 @@
+'use client';
+
+import { StationNav } from '@/ui/station-nav';
+
+const PAGES = [
+  ['/pour', 'Plates'],
+  ['/pour/family', 'Family'],
+  ['/pour/allergens', 'Allergens'],
+] as const;
+
+/** The pages of the pouring station. */
+export const PourNav = () => <StationNav label="Pouring" pages={PAGES} />;
