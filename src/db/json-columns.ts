@@ -89,6 +89,7 @@ const Physics = Ingredient.pick({
   eachUnit: true,
   pieceG: true,
   allergens: true,
+  allergensRead: true,
 });
 export type Physics = z.infer<typeof Physics>;
 export const PHYSICS = jsonColumn('the physics of an ingredient', Physics, [asItWas]);

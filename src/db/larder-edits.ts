@@ -180,16 +180,20 @@ export const setKitchenTrim = (
     ],
   );
 
-/** Fields of an ingredient's physics written over; null takes one away. */
+/**
+ * Fields of an ingredient's physics written over; null takes one away.
+ * @param taken whether its version has been taken already
+ */
 export const patchPhysics = (
   sql: Sql,
   kitchenId: string,
   id: string,
   fields: Readonly<Record<string, unknown>>,
+  { taken = false } = {},
 ): Promise<number> =>
   run(
     sql,
-    `UPDATE ingredient SET physics = JSON_MERGE_PATCH(${VERSIONED}, JSON_OBJECT('is', JSON_COMPACT(?))), version = version + 1 WHERE kitchen_id = ? AND id = ?`,
+    `UPDATE ingredient SET physics = JSON_MERGE_PATCH(${VERSIONED}, JSON_OBJECT('is', JSON_COMPACT(?)))${taken ? '' : ', version = version + 1'} WHERE kitchen_id = ? AND id = ?`,
     [JSON.stringify(fields), kitchenId, id],
   );
 

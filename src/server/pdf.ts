@@ -53,10 +53,15 @@ export function inLetters(text: string): { readonly text: string; readonly font:
 }
 
 /** A document of A4 pages, numbered where there are several. */
-export function pdfOf(title: string, content: Content): Promise<Buffer> {
+export function pdfOf(
+  title: string,
+  content: Content,
+  page: Pick<TDocumentDefinitions, 'pageOrientation'> = {},
+): Promise<Buffer> {
   const definition: TDocumentDefinitions = {
     info: { title },
     pageSize: 'A4',
+    ...page,
     pageMargins: [40, 36, 40, 44],
     defaultStyle: { font: 'latin', fontSize: 10.5, lineHeight: 1.15 },
     footer: (page, pages) =>

@@ -100,6 +100,15 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
   ],
   ['the plates', (page) => open(page, '/pour')],
   [
+    'the family',
+    async (page) => {
+      await open(page, '/pour/family');
+      await expect(page.getByRole('link', { name: 'Juniper sauce' })).toBeVisible();
+      await page.getByText('The same as an outline').click();
+    },
+  ],
+  ['the allergens', (page) => open(page, '/pour/allergens')],
+  [
     'a plate',
     async (page) => {
       await open(page, '/pour');

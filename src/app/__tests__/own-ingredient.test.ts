@@ -1,8 +1,8 @@
 import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
-import { costOfProduct } from '../../core/costing';
+import { costOfProduct, isRead } from '../../core/costing';
 import { costedKitchen } from '../../server/kitchen';
 import { NEW_SHEET } from '../../features/pot/wire';
-import { FIRST_PRICE, INGREDIENT_AWAY, ONE_WEIGHS, OWN } from '../../features/buy/own/wire';
+import { ALLERGENS, FIRST_PRICE, INGREDIENT_AWAY, ONE_WEIGHS, OWN } from '../../features/buy/own/wire';
 import { SUPPLIER, SUPPLIER_AWAY } from '../../features/buy/suppliers/wire';
 
 let here: AtWork;
@@ -134,5 +134,33 @@ test('a supplier of whom something is bought stays, and it is said what', async 
   expect(await here.send(SUPPLIER_AWAY, { id, away: true })).toMatchObject({
     code: 'in-use',
     message: expect.stringMatching(/bought from/) as string,
+  });
+});
+
+test('what an ingredient carries is not known until somebody has read its label; read, it stands in what lives from it', async () => {
+  const made = await here.send(OWN, { ...own('Fish sauce of ours'), allergens: [] });
+  if (!made.ok) throw new Error(made.message);
+  const { id } = made.value;
+  const found = async () => (await here.read()).ingredients.find((i) => i.id === id);
+  expect(await found()).toMatchObject({ allergens: [] });
+  expect(isRead((await found()) ?? { allergens: ['x'] })).toBe(false);
+  expect(await here.send(ALLERGENS, { id, allergens: ['fish', 'fish', ' soya '] }, { seen: 1 })).toMatchObject({
+    ok: true,
+  });
+  expect(await found()).toMatchObject({ allergens: ['fish', 'soya'], allergensRead: true });
+  // At an older version somebody else's reading is not written over.
+  expect(await here.send(ALLERGENS, { id, allergens: [] }, { seen: 1 })).toMatchObject({
+    ok: false,
+    code: 'stale',
+    theirs: { allergens: ['fish', 'soya'] },
+  });
+  // That it names none is a reading too.
+  expect(await here.send(ALLERGENS, { id, allergens: [] }, { seen: 2 })).toMatchObject({ ok: true });
+  expect(isRead((await found()) ?? { allergens: [] })).toBe(true);
+  expect(
+    await here.send(ALLERGENS, { id: '019cabd9-0000-7000-8000-00000000ffff', allergens: [] }),
+  ).toMatchObject({
+    ok: false,
+    code: 'gone',
   });
 });

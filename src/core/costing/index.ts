@@ -13,3 +13,4 @@ export { wentInCents, type WentCents } from './went-cents';
 export { costOfPlate, type PlateCost } from './plate-cost';
 export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
 export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';
+export { carriedIn, isRead, type Carries } from './allergens';

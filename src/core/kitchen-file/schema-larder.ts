@@ -117,6 +117,12 @@ export const Ingredient = z.strictObject({
     .optional()
     .describe('what one weighs in other units it is counted in, g'),
   allergens: z.array(z.string().min(1).max(40)).default([]),
+  allergensRead: z
+    .boolean()
+    .optional()
+    .describe(
+      'whether somebody has read from its label that these are all; left out, an ingredient that names none and is no starting point counts as not known',
+    ),
   yields: z.array(Yield).min(1, 'at least one yield is needed, be it an estimate'),
   cooked: z.array(CookedFigure).default([]),
   trim: z

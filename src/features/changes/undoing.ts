@@ -259,6 +259,15 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
       );
     },
   },
+  allergens: {
+    role: 'changer',
+    back: (subject, side) => {
+      const was = z
+        .object({ allergens: z.array(z.string()), allergensRead: z.boolean().nullable() })
+        .parse(side);
+      return now(async (w) => void (await patchPhysics(w.sql, w.kitchenId, subject, was)));
+    },
+  },
   merge: merged(),
   'merge taken apart': merged(),
   'version name': {

@@ -153,6 +153,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   merge: 'merged into another spelling',
   'merge taken apart': 'taken apart from another spelling',
   'one weighs': 'what one weighs',
+  allergens: 'what it carries',
   'served at': 'how hot it is served',
   'kept costing': 'a kept costing',
   'starting values': 'better starting values taken',

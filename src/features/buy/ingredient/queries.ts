@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import { costOfPlate, costOfProduct, isRead, type KitchenCosting } from '@/core/costing';
 import { dayIn } from '@/core/day';
 import type { PricePoint } from '@/core/kitchen-state';
 import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
@@ -79,6 +79,8 @@ export interface IngredientPage {
       }
     | undefined;
   readonly allergens: readonly string[];
+  /** Whether it is known that these are all. */
+  readonly allergensRead: boolean;
   readonly spellings: readonly { readonly id: string; readonly name: string }[];
   readonly usedBy: readonly { readonly name: string; readonly href: string }[];
 }
@@ -138,6 +140,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     lastCount: count,
     reference: besideReference(supply),
     allergens: supply.ingredient.allergens,
+    allergensRead: isRead(supply.ingredient),
     spellings,
     usedBy: usedBy(state, takesIngredient(id)),
   };

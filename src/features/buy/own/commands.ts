@@ -6,7 +6,7 @@ import { COUNT_UNITS, readAmountOf, readNumber, type CountUnit, type DecimalMark
 import { refuse, under, type Trouble } from '@/core/trouble';
 import { addQuote } from '@/db/edits';
 import { newId } from '@/db/ids';
-import { setIngredient } from '@/db/larder-edits';
+import { patchPhysics, setIngredient } from '@/db/larder-edits';
 import { insertArticles, insertIngredients } from '@/db/larder-rows';
 import { awayWithIngredient, nameOf, nowOf, putPlate, putRecipe, putSupplier } from '@/db/things';
 import { database } from '@/server/database';
@@ -16,6 +16,7 @@ import {
   FIRST_PRICE,
   INGREDIENT_AWAY,
   INGREDIENT_NAMED,
+  ALLERGENS,
   ONE_WEIGHS,
   OWN,
   type LabelTyped,
@@ -120,6 +121,7 @@ const own = declare({
       ...(made.value.densityGPerMl === undefined ? {} : { densityGPerMl: made.value.densityGPerMl }),
       ...eachOf(typed, here),
       allergens: [...new Set(typed.allergens)],
+      ...(typed.allergensRead || typed.allergens.length > 0 ? { allergensRead: true } : {}),
       yields: [
         {
           on: today,
@@ -244,6 +246,37 @@ const oneWeighs = declare({
   },
 });
 
+/** What an ingredient carries, read from its label: pots and plates carry it from then on. */
+const allergens = declare({
+  wire: ALLERGENS,
+  role: 'changer',
+  moves: 'costs',
+  changes: {
+    table: 'ingredient',
+    id: (body) => body.id,
+    theirs: async ({ id }, { state }) => {
+      const theirs = (await state()).ingredients.find((i) => i.id === id);
+      return theirs && { allergens: theirs.allergens };
+    },
+  },
+  async look({ id, allergens: read }, { state }) {
+    const before = (await state()).ingredients.find((i) => i.id === id);
+    if (!before) throw refused('gone', '', 'This ingredient is no longer in the larder.');
+    const told = (of: readonly string[], isRead: boolean | undefined) => ({
+      allergens: [...of].sort(),
+      allergensRead: isRead ?? null,
+    });
+    return {
+      before: told(before.allergens, before.allergensRead),
+      after: told([...new Set(read)], true),
+    };
+  },
+  async write({ sql, kitchenId }, { id }, { before, after }) {
+    await patchPhysics(sql, kitchenId, id, after, { taken: true });
+    return { value: null, what: 'allergens', subject: id, before, after };
+  },
+});
+
 /** Calls an ingredient otherwise: lines and plates go by what it is. */
 const named = declare({
   wire: INGREDIENT_NAMED,
@@ -350,4 +383,4 @@ const away = declare({
   },
 });
 
-export const commands = [own, firstPrice, oneWeighs, named, away];
+export const commands = [own, firstPrice, oneWeighs, allergens, named, away];

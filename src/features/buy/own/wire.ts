@@ -24,6 +24,8 @@ export const OwnTyped = z.object({
   role: z.enum(['piece', 'liquid']),
   label: LabelTyped,
   allergens: z.array(z.string().min(1).max(40)).max(30),
+  /** Whether its label has been read for them: what names none and was not read is not known. */
+  allergensRead: z.boolean().optional(),
   eachUnit: z.string().max(20),
   eachWeighs: TYPED,
   usable: TYPED,
@@ -72,8 +74,16 @@ export const INGREDIENT_AWAY = wire<null, { readonly users: readonly string[] }>
   body: z.object({ id: ID, away: z.boolean(), instead: ID.nullable() }),
 });
 
+/** What an ingredient carries, as read from its label: all of it. */
+export const ALLERGENS = wire<null, { readonly allergens: readonly string[] }>()({
+  kind: 'ingredient.allergens',
+  version: 1,
+  body: z.object({ id: ID, allergens: z.array(z.string().trim().min(1).max(40)).max(30) }),
+});
+
 export const makeOwn = sender(OWN);
 export const keepFirstPrice = sender(FIRST_PRICE);
 export const keepOneWeighs = sender(ONE_WEIGHS);
+export const keepAllergens = sender(ALLERGENS);
 export const nameIngredient = sender(INGREDIENT_NAMED);
 export const putIngredientAway = sender(INGREDIENT_AWAY);

@@ -14,21 +14,21 @@ export type Places = ReadonlyMap<string, { readonly x: number; readonly y: numbe
  * Lays a family out from left to right: what comes off at the bench, mothers, daughters, and all plates in one row at the end.
  * What a last batch left is passed over: it would turn the order round.
  */
-export function laidOut({ relatives, ties }: Family): Places {
+export function laidOut({ relatives, ties }: Family, box = BOX): Places {
   const graph = new dagre.graphlib.Graph();
   graph.setGraph({ rankdir: 'LR', nodesep: GAP.between, ranksep: GAP.ranks, marginx: 8, marginy: 8 });
   graph.setDefaultEdgeLabel(() => ({}));
   const depths = depthsOf(ties);
   const plates = new Set(relatives.filter((r) => r.is === 'plate').map((r) => r.id));
   const end = 1 + Math.max(0, ...relatives.map((r) => (plates.has(r.id) ? 0 : (depths.get(r.id) ?? 0))));
-  for (const { id } of relatives) graph.setNode(id, { ...BOX });
+  for (const { id } of relatives) graph.setNode(id, { ...box });
   for (const { from, to, last } of ties)
     if (!last) graph.setEdge(from, to, { minlen: plates.has(to) ? end - (depths.get(from) ?? 0) : 1 });
   dagre.layout(graph);
   return new Map(
     relatives.map(({ id }) => {
       const { x, y } = graph.node(id) as { x: number; y: number };
-      return [id, { x: x - BOX.width / 2, y: y - BOX.height / 2 }];
+      return [id, { x: x - box.width / 2, y: y - box.height / 2 }];
     }),
   );
 }

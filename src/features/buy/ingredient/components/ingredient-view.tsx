@@ -10,6 +10,7 @@ import { MovementChart } from '@/ui/movement-chart';
 import { WhyFigure } from '@/ui/why';
 import { UsedBy } from '@/ui/used-by';
 import { IngredientTools } from '../../own/components/ingredient-tools';
+import { carriesWords, LabelRead } from '../../own/components/label-read';
 import type { IngredientPage } from '../queries';
 import { AnotherInstead } from './another-instead';
 import { Sellers } from './sellers';
@@ -64,9 +65,7 @@ function Facts({ page }: { page: IngredientPage }) {
       <dl className="mb-0 small-line">
         <dt>Carries</dt>
         <dd>
-          {page.allergens.length > 0
-            ? page.allergens.join(', ')
-            : 'no allergen written down; the label decides'}
+          {carriesWords(page)} {page.mayEdit && <LabelRead of={page} />}
         </dd>
         {page.reference && (
           <>

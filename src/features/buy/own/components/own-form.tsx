@@ -12,6 +12,7 @@ import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { makeOwn, OwnTyped } from '../wire';
+import { AllergenBoxes } from './allergen-boxes';
 
 type TheForm = UseFormReturn<OwnTyped>;
 
@@ -32,6 +33,7 @@ const NEW: OwnTyped = {
   role: 'piece',
   label: NOTHING,
   allergens: [],
+  allergensRead: false,
   eachUnit: 'each',
   eachWeighs: '',
   usable: '',
@@ -131,45 +133,25 @@ const Table = ({ form }: { readonly form: TheForm }) => (
   </fieldset>
 );
 
-const ALLERGENS = [
-  'celery',
-  'crustaceans',
-  'egg',
-  'fish',
-  'gluten',
-  'lupin',
-  'milk',
-  'molluscs',
-  'mustard',
-  'nuts',
-  'peanuts',
-  'sesame',
-  'soya',
-  'sulphites',
-];
-
+/** What its label names, and whether it has been read. */
 function Carries({ form }: { readonly form: TheForm }) {
   const [chosen, setChosen] = useState<readonly string[]>([]);
-  const set = (name: string, on: boolean): void => {
-    const next = on ? [...chosen, name] : chosen.filter((a) => a !== name);
-    setChosen(next);
-    form.setValue('allergens', next, { shouldDirty: true });
-  };
   return (
-    <fieldset>
-      <legend className="fs-6">Carries</legend>
-      <Row className="g-1">
-        {ALLERGENS.map((name) => (
-          <Col xs={4} key={name}>
-            <Form.Check
-              id={`carries-${name}`}
-              label={name}
-              checked={chosen.includes(name)}
-              onChange={(event) => set(name, event.target.checked)}
-            />
-          </Col>
-        ))}
-      </Row>
-    </fieldset>
+    <>
+      <AllergenBoxes
+        chosen={chosen}
+        set={(next) => {
+          setChosen(next);
+          form.setValue('allergens', [...next], { shouldDirty: true });
+        }}
+      />
+      {chosen.length === 0 && (
+        <Form.Check
+          id="carries-none"
+          label="Its label has been read and names none of them"
+          {...form.register('allergensRead')}
+        />
+      )}
+    </>
   );
 }

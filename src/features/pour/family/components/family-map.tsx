@@ -40,6 +40,9 @@ const LEGIBLE = 0.8;
 /** px: the page is scrolled through a map; a very large one is pushed about in its frame. */
 const [LOWEST, HIGHEST] = [340, 2400];
 
+/** px of one more line in a box: what share of its cost comes from whoever is looked at. */
+const ONE_MORE = 18;
+const FILLS: CSSProperties = { width: '100%', height: '100%' };
 const PRESSED = { pointerEvents: 'all' } as const;
 
 const TYPES = { kin: Kin };
@@ -57,7 +60,8 @@ const colourOf = (tint: number | undefined): string =>
 function useDrawn(family: Family, of: string | undefined) {
   const { litres } = useFigures();
   return useMemo(() => {
-    const places = laidOut(family);
+    const box = { ...BOX, height: of === undefined ? BOX.height : BOX.height + ONE_MORE };
+    const places = laidOut(family, box);
     const by = new Map(family.relatives.map((r) => [r.id, r]));
     const tint = tintOf(family.relatives.filter((r) => r.is === 'pot').map((r) => r.cost));
     const batches = (t: Tie): number => by.get(t.to)?.batches ?? 1;
@@ -66,7 +70,7 @@ function useDrawn(family: Family, of: string | undefined) {
       id: relative.id,
       type: 'kin',
       position: places.get(relative.id) ?? { x: 0, y: 0 },
-      ...BOX,
+      ...box,
       // The links in it are there to be pressed, though boxes are neither moved nor marked.
       style: PRESSED,
       data: { relative },
@@ -86,7 +90,7 @@ function useDrawn(family: Family, of: string | undefined) {
       },
     }));
     const width = Math.max(...nodes.map((n) => n.position.x)) + BOX.width + 12;
-    const height = Math.max(...nodes.map((n) => n.position.y)) + BOX.height + 24;
+    const height = Math.max(...nodes.map((n) => n.position.y)) + box.height + 24;
     return { nodes, edges, width, height };
   }, [family, of, litres]);
 }
@@ -140,7 +144,7 @@ function Kin({ data: { relative } }: NodeProps<Box>) {
   const share = acts.shares.get(id);
   const names = ['kin', `kin-${is}`, id === acts.of ? 'chosen' : '', relative.over ? 'over' : ''];
   return (
-    <div className={names.filter(Boolean).join(' ')} style={{ ...BOX } as CSSProperties}>
+    <div className={names.filter(Boolean).join(' ')} style={FILLS}>
       <Handle type="target" position={Position.Left} isConnectable={false} />
       <Link
         className="nodrag nopan"
@@ -150,10 +154,10 @@ function Kin({ data: { relative } }: NodeProps<Box>) {
       >
         {name}
       </Link>
-      <span className="fig">
-        {costWords(relative, figures)}
-        {share !== undefined && share !== null && ` · ${figures.bare(share * 100, 0)} % of it from here`}
-      </span>
+      <span className="fig">{costWords(relative, figures)}</span>
+      {share !== undefined && share !== null && (
+        <span className="fig">{figures.bare(share * 100, 0)} % of its cost from here</span>
+      )}
       {acts.mothers.has(id) && (
         <button
           type="button"
@@ -172,10 +176,12 @@ function Kin({ data: { relative } }: NodeProps<Box>) {
   );
 }
 
+type Ends = Pick<EdgeProps<Line>, 'sourceX' | 'sourceY' | 'targetX' | 'targetY'>;
+
 /** A way round below the boxes, from the foot of one to the foot of the other, which may be the same. */
-function underPath({ sourceX, sourceY, targetX, targetY }: EdgeProps<Line>): [string, number, number] {
+function underPath({ sourceX, sourceY, targetX, targetY }: Ends): [string, number, number] {
   const [x0, x1] = [sourceX - BOX.width * 0.35, targetX + BOX.width * 0.35];
-  const [y0, y1] = [sourceY + BOX.height / 2, targetY + BOX.height / 2];
+  const [y0, y1] = [sourceY + (BOX.height + ONE_MORE) / 2, targetY + (BOX.height + ONE_MORE) / 2];
   const low = Math.max(y0, y1) + 26;
   return [`M${x0} ${y0} C${x0} ${low} ${x1} ${low} ${x1} ${y1}`, (x0 + x1) / 2, low - 4];
 }
@@ -191,9 +197,9 @@ function TieLine({ id, data, ...ends }: EdgeProps<Line>) {
       path={path}
       labelX={x}
       labelY={y}
-      {...(last ? { label: 'what the last batch left' } : data.words ? { label: data.words } : {})}
+      {...(data.words && !last ? { label: data.words } : {})}
       labelShowBg={false}
-      labelStyle={last ? QUIET : LABEL}
+      labelStyle={LABEL}
       style={{
         stroke: data.tie.last ? 'var(--steel)' : data.colour,
         strokeWidth: data.tie.last ? 3 : data.width,
@@ -202,5 +208,4 @@ function TieLine({ id, data, ...ends }: EdgeProps<Line>) {
     />
   );
 }
-const QUIET = { font: '13px var(--words)', fill: 'var(--steel)' };
 const LABEL = { font: '700 15px var(--numerals)', fill: 'var(--iron)' };

@@ -23,7 +23,7 @@ const FamilyMap = dynamic(() => import('./family-map').then((m) => m.FamilyMap),
 const SHOWN = [
   ['plates', 'plates'],
   ['bench', 'what the bench gives'],
-  ['last', 'what a last batch left'],
+  ['last', 'what a last batch left (dotted)'],
 ] as const;
 type Shown = (typeof SHOWN)[number][0];
 

@@ -1,0 +1,14 @@
+import { AllergensView } from '@/features/pour/allergens/components/allergens-view';
+import { allergensPage } from '@/features/pour/allergens/queries';
+import { mustWork } from '@/server/session';
+
+interface Props {
+  readonly searchParams: Promise<{ of?: string }>;
+}
+
+export const metadata = { title: 'Allergens' };
+
+export default async function Allergens({ searchParams }: Props) {
+  const { of } = await searchParams;
+  return <AllergensView page={await allergensPage(await mustWork(), of === 'pots' ? 'pots' : 'plates')} />;
+}

@@ -1,0 +1,104 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { DataTable, type Column } from '@/ui/data-table';
+import type { AllergensPage, CarriesRow } from '../queries';
+import { isWhole, whyNot } from '../words';
+
+/** Plates or pots against allergens: what each comes from, and what nobody can say yet. */
+export function AllergensView({ page }: { readonly page: AllergensPage }) {
+  const columns = useColumns(page);
+  const pots = page.what === 'pots';
+  const of = pots ? '?of=pots' : '';
+  return (
+    <>
+      <div className="page-head">
+        <h1>Who carries what</h1>
+        <p className="lead-line">
+          By every label as it was read, down to the ingredient it comes from. The packet and local food law
+          come first.
+        </p>
+        <div className="thing-tools">
+          <Link
+            prefetch={false}
+            className="btn btn-link btn-sm"
+            href={`/pour/allergens${pots ? '' : '?of=pots'}`}
+          >
+            {pots ? 'Plates instead of pots' : 'Pots instead of plates'}
+          </Link>
+          <a className="btn btn-link btn-sm" href={`/pour/allergens.pdf${of}`}>
+            On paper
+          </a>
+          <a className="btn btn-link btn-sm" href={`/pour/allergens.csv${of}`} download>
+            For a spreadsheet
+          </a>
+        </div>
+      </div>
+      <ToRead page={page} />
+      {page.rows.length === 0 ? (
+        <p className="my-4 fs-5">There are no {page.what} yet.</p>
+      ) : page.allergens.length === 0 && page.rows.every(isWhole) ? (
+        <p className="my-4">Nothing that goes into them names an allergen.</p>
+      ) : (
+        <DataTable className="list-table allergens" columns={columns} rows={page.rows} rowKey={(r) => r.id} />
+      )}
+    </>
+  );
+}
+
+function useColumns(page: AllergensPage): readonly Column<CarriesRow>[] {
+  return useMemo(
+    (): Column<CarriesRow>[] => [
+      {
+        id: 'name',
+        head: page.what === 'plates' ? 'Plate' : 'Pot',
+        by: (r) => r.name,
+        cell: (r) => (
+          <>
+            <Link prefetch={false} href={r.href}>
+              {r.name}
+            </Link>
+            {!isWhole(r) && <span className="d-block small-line dearer">{whyNot(r)}</span>}
+          </>
+        ),
+      },
+      ...page.allergens.map((allergen): Column<CarriesRow> => ({
+        id: allergen,
+        head: allergen,
+        left: true,
+        largestFirst: true,
+        by: (r) => (r.from[allergen] ? 2 : isWhole(r) ? 0 : 1),
+        cell: (r) => <Cell row={r} allergen={allergen} />,
+      })),
+    ],
+    [page],
+  );
+}
+
+function Cell({ row, allergen }: { readonly row: CarriesRow; readonly allergen: string }) {
+  const from = row.from[allergen];
+  if (from) return <b className="carried">{from.join(', ')}</b>;
+  return isWhole(row) ? <span className="quiet">–</span> : <i className="dearer">not known</i>;
+}
+
+/** Whose label is to be read before anybody can be told that a plate is free of something. */
+function ToRead({ page: { toRead, what } }: { readonly page: AllergensPage }) {
+  if (toRead.length === 0) return null;
+  return (
+    <p className="warning">
+      {toRead.length === 1 ? 'One label has' : `${toRead.length} labels have`} not been read:{' '}
+      {toRead.slice(0, 12).map((i, n) => (
+        <span key={i.id}>
+          {n > 0 && ', '}
+          <Link prefetch={false} href={`/buy/${i.id}`}>
+            {i.name}
+          </Link>{' '}
+          (in {i.rows} {i.rows === 1 ? what.slice(0, -1) : what})
+        </span>
+      ))}
+      {toRead.length > 12 && ` and ${toRead.length - 12} more`}. Until then nobody is told that these are free
+      of anything.
+    </p>
+  );
+}

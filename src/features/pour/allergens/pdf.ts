@@ -1,0 +1,63 @@
+import 'server-only';
+import type { TableCell } from 'pdfmake/interfaces';
+import type { Figures } from '@/ui/figure-words';
+import { inLetters, pdfOf } from '@/server/pdf';
+import type { AllergensPage } from './queries';
+import { cellWords, isWhole, whyNot } from './words';
+
+const CLARET = '#8d1f4a';
+const RULES = {
+  hLineWidth: (i: number) => (i === 1 ? 1 : 0.5),
+  vLineWidth: () => 0,
+  hLineColor: () => '#9aa3a8',
+  paddingTop: () => 3,
+  paddingBottom: () => 3,
+  paddingLeft: () => 3,
+  paddingRight: () => 3,
+};
+
+const cell = (said: string, style: Record<string, unknown> = {}): TableCell => ({
+  text: inLetters(said),
+  ...style,
+});
+
+/** The matrix on paper, lying: what each comes from stands in its cell, so that it can be answered at a table. */
+export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>): Promise<Buffer> {
+  const { allergens, rows, what } = page;
+  const title = what === 'plates' ? 'Plates and their allergens' : 'Pots and their allergens';
+  return pdfOf(
+    title,
+    [
+      { text: inLetters(title), fontSize: 20, bold: true },
+      {
+        text: inLetters(
+          `${page.kitchen}, ${day(page.day)}. An empty cell: nothing that goes in names it, by every label as it was read. Local food law and the label on the packet come first.`,
+        ),
+        margin: [0, 2, 0, 8],
+      },
+      {
+        fontSize: allergens.length > 8 ? 7.5 : 9,
+        layout: RULES,
+        table: {
+          headerRows: 1,
+          widths: [110, ...allergens.map(() => '*')],
+          body: [
+            [what === 'plates' ? 'Plate' : 'Pot', ...allergens].map((head) => cell(head, { bold: true })),
+            ...rows.map((r) => [
+              {
+                stack: [
+                  cell(r.name, { bold: true }),
+                  ...(isWhole(r) ? [] : [cell(whyNot(r), { color: CLARET })]),
+                ],
+              } as TableCell,
+              ...allergens.map((a) =>
+                cell(cellWords(r, a), r.from[a] ? {} : { color: CLARET, italics: true }),
+              ),
+            ]),
+          ],
+        },
+      },
+    ],
+    { pageOrientation: 'landscape' },
+  );
+}

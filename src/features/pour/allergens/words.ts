@@ -1,0 +1,18 @@
+import type { CarriesRow } from './queries';
+
+/** Whether nothing stands between what is known of a row and what is true of it. */
+export const isWhole = ({ unread, lines }: Pick<CarriesRow, 'unread' | 'lines'>): boolean =>
+  unread.length === 0 && lines === 0;
+
+/** What a cell says in words: what it comes from, that it is not known, or nothing where all is known. */
+export function cellWords(row: CarriesRow, allergen: string): string {
+  const from = row.from[allergen];
+  return from ? from.join(', ') : isWhole(row) ? '' : 'not known';
+}
+
+/** Why something is not known of a row. */
+export function whyNot({ unread, lines }: Pick<CarriesRow, 'unread' | 'lines'>): string {
+  const labels = unread.length > 0 ? `label not read: ${unread.map((u) => u.name).join(', ')}` : '';
+  const said = lines > 0 ? `${lines === 1 ? 'a line' : `${lines} lines`} not understood` : '';
+  return [labels, said].filter(Boolean).join('; ');
+}
