@@ -1,4 +1,4 @@
-import { expect, figure, open, test } from './kitchen';
+import { expect, figure, keeps, open, test } from './kitchen';
 
 test('a larger portion costs more at once and is kept; a price in words is refused', async ({ page }) => {
   await open(page, '/pour');
@@ -48,4 +48,18 @@ test('why a plate costs what it costs: opened down to the invoice, the yield tes
   ).toBeVisible();
   await panel.getByRole('link', { name: 'Open the pot sheet' }).first().click();
   await expect(page.getByRole('heading', { name: 'Juniper sauce', level: 1 })).toBeVisible();
+});
+
+test('a plate over its target is given the price that the target asks for, by a click, and it is kept', async ({
+  page,
+}) => {
+  await open(page, '/pour');
+  await page.getByRole('link', { name: 'Venison loin, juniper sauce, celeriac' }).click();
+  await expect(page.getByText('▲ over 32 %')).toBeVisible();
+  await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Take it' }).click());
+  await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');
+  await expect(page.getByText('keeps 32 %')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take it' })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');
 });

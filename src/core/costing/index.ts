@@ -14,3 +14,4 @@ export { costOfPlate, type PlateCost } from './plate-cost';
 export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
 export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';
 export { carriedIn, isRead, type Carries } from './allergens';
+export { menuSteps, priceFor, type AskedPrice, type MenuSteps } from './menu-price';

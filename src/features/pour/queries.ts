@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfPlate, gapsOf } from '@/core/costing';
+import { costOfPlate, gapsOf, menuSteps, type MenuSteps } from '@/core/costing';
 import { isGuess } from '@/core/prices';
 import { supplyOf } from '@/core/verbs';
 import type { Of } from '@/core/written';
@@ -63,6 +63,8 @@ export interface PlateData {
   readonly mark: DecimalMark;
   readonly measures: readonly HouseMeasure[];
   readonly mayEdit: boolean;
+  /** How this house writes its prices. */
+  readonly steps: MenuSteps;
   readonly lines: readonly PlateLineData[];
 }
 
@@ -76,6 +78,9 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
     mark: kitchen.costing.state.kitchen.decimalMark,
     measures: kitchen.costing.state.measures,
     mayEdit: may(who.role, 'changer'),
+    steps: menuSteps(
+      kitchen.costing.state.plates.flatMap((p) => (p.menuPrice === undefined ? [] : [Number(p.menuPrice)])),
+    ),
     lines: found.lines.map((line) => lineData(kitchen, line)),
   };
 }

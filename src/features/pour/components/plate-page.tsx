@@ -6,6 +6,7 @@ import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useId, type CSSProperties } from 'react';
+import { priceFor } from '@/core/costing';
 import { readAmount, writeAmount, type Manner } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
 import { useMissing } from '@/ui/missing';
@@ -339,11 +340,42 @@ function Share({ data, plate, ids }: Shown) {
       <dd>
         <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
       </dd>
+      <Asked data={data} plate={plate} />
       <dt>Left after ingredients</dt>
       <dd className="fig">
         {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
       </dd>
     </dl>
+  );
+}
+
+/** The price that its target asks for, as this house writes prices. */
+function Asked({ data, plate }: Pick<Shown, 'data' | 'plate'>) {
+  const { money, bare } = useFigures();
+  const { targetFoodCostPct: target, taxPct } = data.plate;
+  if (target === undefined || plate.cost === null) return null;
+  const asked = priceFor(plate.cost, target, taxPct, data.steps);
+  if (!asked.ok)
+    return (
+      <>
+        <dt>Its target asks for</dt>
+        <dd className="dearer">{asked.trouble.message}</dd>
+      </>
+    );
+  const { onMenu } = asked.value;
+  const typed = onMenu.toFixed(2).replace('.', data.mark);
+  return (
+    <>
+      <dt>{bare(target, target % 1 ? 1 : 0)} % asks for</dt>
+      <dd className="fig">
+        {data.mayEdit && plate.pct !== null && plate.pct > target && (
+          <Button variant="plain" size="sm" className="me-2" onClick={() => plate.takePrice(typed)}>
+            Take it
+          </Button>
+        )}
+        {money(onMenu)}
+      </dd>
+    </>
   );
 }
 

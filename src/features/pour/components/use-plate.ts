@@ -160,6 +160,12 @@ export function usePlate(data: PlateData) {
       setAsBought(bought);
       void keep(amounts, menuPrice, bought);
     },
+    /** Another price than the one that stands in the field. */
+    takePrice: (text: string) => {
+      setOpened((was) => ({ ...was, menuPrice: text }));
+      setMenuPrice(text);
+      void keep(amounts, text, asBought);
+    },
     keepPrice: (text: string) => void keep(amounts, text, asBought),
     keepMine: (theirs: TheirPlate) => {
       seen(theirs);
