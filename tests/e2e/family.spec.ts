@@ -77,3 +77,24 @@ test('a label that nobody has read makes a plate “not known”; read, it does 
   await page.getByRole('link', { name: 'Pots instead of plates' }).click();
   await expect(page.getByRole('row', { name: /^Trout-frame fumet/ })).toContainText('Trout frames');
 });
+
+test('where something is used: an ingredient from its page, a supplier and a vessel by what they are called', async ({
+  page,
+}) => {
+  await open(page, '/pour/used');
+  await takes(page.getByLabel('Find what is used'), 'venison bones', 'Venison bones');
+  await expect(page.getByRole('heading', { name: 'Where Venison bones is used', level: 1 })).toBeVisible();
+  const takers = page.getByRole('region', { name: 'Who takes it' });
+  await expect(takers.getByRole('row', { name: /^Venison bone stock/ })).toContainText('8.00 kg');
+  const plates = page.getByRole('region', { name: 'Plates it ends up on' });
+  await expect(plates.getByRole('link', { name: /^Venison loin/ })).toBeVisible();
+  await page.goto('/buy/suppliers');
+  const supplier = page.getByRole('table').getByRole('link').first();
+  const name = await supplier.innerText();
+  await supplier.click();
+  await expect(page.getByRole('heading', { name: `Where ${name} is used`, level: 1 })).toBeVisible();
+  await page.goto('/house/stove');
+  await page.getByRole('link', { name: /^What is cooked in the Stockpot 36 l in a week/ }).click();
+  await expect(page.getByText(/are cooked in it in a usual week/)).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Who takes it' })).toContainText('Venison bone stock');
+});

@@ -15,3 +15,4 @@ export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
 export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';
 export { carriedIn, isRead, type Carries } from './allergens';
 export { menuSteps, priceFor, type AskedPrice, type MenuSteps } from './menu-price';
+export { USED, whereUsed, type OnPlate, type Use, type Used, type WhereUsed } from './where-used';

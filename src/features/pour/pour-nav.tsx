@@ -5,6 +5,7 @@ import { StationNav } from '@/ui/station-nav';
 const PAGES = [
   ['/pour', 'Plates'],
   ['/pour/family', 'Family'],
+  ['/pour/used', 'Where used'],
   ['/pour/allergens', 'Allergens'],
 ] as const;
 

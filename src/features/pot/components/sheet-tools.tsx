@@ -81,6 +81,9 @@ const ForAll = ({ id, onScale }: { readonly id: string; readonly onScale: () => 
     <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/wall`}>
       On the wall
     </Link>
+    <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/family?of=product:${id}`}>
+      Its family
+    </Link>
     <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/versions`}>
       Versions
     </Link>

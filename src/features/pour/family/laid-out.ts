@@ -2,7 +2,7 @@ import dagre from '@dagrejs/dagre';
 import type { Family, Tie } from '@/core/costing';
 
 /** Size of one box on the map, px. */
-export const BOX = { width: 188, height: 62 };
+export const BOX = { width: 188, height: 66 };
 const GAP = { between: 14, ranks: 96 };
 /** Width of the lines, px: of the least and of the most that is carried. */
 const LINE = { least: 1.5, most: 22 };

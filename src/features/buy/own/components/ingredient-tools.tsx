@@ -37,6 +37,9 @@ export function IngredientTools({ of, users }: Props) {
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
         Put it away
       </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/used?of=ingredient:${of.id}`}>
+        Where it is used
+      </Link>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${of.id}`}>
         What happened to it
       </Link>

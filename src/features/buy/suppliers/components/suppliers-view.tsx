@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
@@ -101,7 +102,13 @@ function Row({
   return (
     <tr>
       <td>
-        {s.name}
+        {s.articles === 0 ? (
+          s.name
+        ) : (
+          <Link prefetch={false} href={`/pour/used?of=supplier:${s.id}`}>
+            {s.name}
+          </Link>
+        )}
         <Trouble says={state.message} />
       </td>
       <td className="left small-line">

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { AwayList } from '@/ui/away-list';
@@ -105,7 +106,16 @@ function VesselLine({ v, page, open }: Listed & { readonly v: VesselRow }) {
       <td className="fig">{litres(v.brimMl)}</td>
       <td className="fig">{litres(v.fullMl)}</td>
       <td className="left small-line">
-        <UsedBy by={v.users} lead="" most={2} />
+        <UsedBy by={v.users} lead="" most={2} />{' '}
+        {v.users.length > 0 && (
+          <Link
+            prefetch={false}
+            href={`/pour/used?of=vessel:${v.id}`}
+            aria-label={`What is cooked in the ${v.typed.name} in a week`}
+          >
+            a week
+          </Link>
+        )}
       </td>
       <td>
         <Tools

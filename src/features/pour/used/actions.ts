@@ -1,0 +1,46 @@
+'use server';
+
+import { z } from 'zod';
+import type { KitchenCosting } from '@/core/costing';
+import { searcher } from '@/search';
+import { asked } from '@/server/asked';
+import { costedKitchen } from '@/server/kitchen';
+
+/** Something whose uses can be asked for. */
+export interface FoundThing {
+  readonly id: string;
+  readonly name: string;
+  readonly says: string;
+}
+
+const MOST = 12;
+const searches = new WeakMap<KitchenCosting['state'], (wanted: string) => FoundThing[]>();
+
+/** Everything that is used somewhere: what is bought, from whom, what is cooked and in what. */
+function thingsOf({ state }: KitchenCosting): FoundThing[] {
+  const suppliers = new Map(state.suppliers.map((s) => [s.id, s.name]));
+  const told = (kind: string, list: readonly { id: string; name: string }[], says: string): FoundThing[] =>
+    list.map(({ id, name }) => ({ id: `${kind}:${id}`, name, says }));
+  return [
+    ...told('ingredient', state.ingredients, 'in the larder'),
+    ...told('recipe', state.recipes, 'from its pot'),
+    ...told('supplier', state.suppliers, 'a supplier'),
+    ...told('vessel', state.vessels, 'a vessel'),
+    ...state.articles.map((a) => ({
+      id: `article:${a.id}`,
+      name: a.name,
+      says: `bought from ${suppliers.get(a.supplier) ?? ''}, ${a.pack}`,
+    })),
+  ];
+}
+
+/** What fits some words, best first. */
+export const findUsed = asked(
+  { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
+  async (who, wanted): Promise<FoundThing[]> => {
+    const { costing } = await costedKitchen(who.kitchenId);
+    const search = searches.get(costing.state) ?? searcher(thingsOf(costing));
+    searches.set(costing.state, search);
+    return search(wanted).slice(0, MOST);
+  },
+);
