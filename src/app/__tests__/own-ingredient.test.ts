@@ -144,7 +144,9 @@ test('what an ingredient carries is not known until somebody has read its label;
   const found = async () => (await here.read()).ingredients.find((i) => i.id === id);
   expect(await found()).toMatchObject({ allergens: [] });
   expect(isRead((await found()) ?? { allergens: ['x'] })).toBe(false);
-  expect(await here.send(ALLERGENS, { id, allergens: ['fish', 'fish', ' soya '] }, { seen: 1 })).toMatchObject({
+  expect(
+    await here.send(ALLERGENS, { id, allergens: ['fish', 'fish', ' soya '] }, { seen: 1 }),
+  ).toMatchObject({
     ok: true,
   });
   expect(await found()).toMatchObject({ allergens: ['fish', 'soya'], allergensRead: true });
