@@ -176,8 +176,17 @@ export async function writePlate(
 ): Promise<void> {
   await run(
     sql,
-    'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ? WHERE kitchen_id = ? AND id = ?',
-    [plate.name, plate.menuPrice ?? null, plate.taxPct, plate.targetFoodCostPct ?? null, kitchenId, plate.id],
+    'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ?, service = ?, service_loss_pct = ? WHERE kitchen_id = ? AND id = ?',
+    [
+      plate.name,
+      plate.menuPrice ?? null,
+      plate.taxPct,
+      plate.targetFoodCostPct ?? null,
+      plate.service ?? null,
+      plate.serviceLossPct ?? null,
+      kitchenId,
+      plate.id,
+    ],
   );
   await replacePlateLines(sql, kitchenId, plate.id, plate.lines, manner);
 }

@@ -268,6 +268,8 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
       menu_price: p.menuPrice ?? null,
       tax_pct: p.taxPct,
       target_food_cost_pct: p.targetFoodCostPct ?? null,
+      service: p.service ?? null,
+      service_loss_pct: p.serviceLossPct ?? null,
       position: i,
     })),
   );

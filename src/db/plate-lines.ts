@@ -18,6 +18,8 @@ const COLUMNS = [
   'amount',
   'amount_kind',
   'amount_unit',
+  'overfill_pct',
+  'taken_pct',
 ] as const;
 
 const rowsOf = (
@@ -26,14 +28,18 @@ const rowsOf = (
   lines: WrittenPlate['lines'],
   manner: Manner,
 ): (string | number | null)[][] =>
-  withIds(lines).map(({ id, of, amount: typed }, i) => {
+  withIds(lines).map(({ id, of, amount: typed, overfillPct, takenPct }, i) => {
     const { amount, kind, unit } = normalised(typed, manner);
     const to = pointers(of);
     const part = 'product' in of ? 'product' : 'stockTrimOf' in of ? 'stock trim' : 'usable';
     const joint = 'product' in of ? (of.part ?? null) : null;
     const counted = 'ingredient' in of ? (of.counted ?? null) : null;
     const { ingredient, product } = to;
-    return [kitchenId, id, plateId, i, part, ingredient, product, joint, counted, typed, amount, kind, unit];
+    return [
+      ...[kitchenId, id, plateId, i, part, ingredient, product, joint, counted, typed, amount, kind, unit],
+      overfillPct ?? null,
+      takenPct ?? null,
+    ];
   });
 
 /** Writes what stands on a plate, in its order. */

@@ -1,6 +1,6 @@
 import equal from 'fast-deep-equal/es6/index.js';
 import { z } from 'zod';
-import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands } from '@/core/kitchen-file';
+import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands, SERVICES } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { SHOWN_IN, type ShownIn } from '@/core/quantity';
@@ -363,9 +363,11 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
       menuPrice: maybe(money),
       taxPct: figure,
       targetFoodCostPct: maybeFigure,
+      service: maybe(z.enum(SERVICES)),
+      serviceLossPct: maybeFigure,
       version: figure,
     }),
-    'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, service, service_loss_pct AS serviceLossPct, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
     among('id', ids),
   );
   const lines = await of(
@@ -378,14 +380,22 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
       product_part: maybe(z.string()),
       counted: maybe(z.literal('trimmed')),
       amount: z.string(),
+      overfillPct: maybeFigure,
+      takenPct: maybeFigure,
     }),
-    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, counted, amount_typed AS amount FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
+    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, counted, amount_typed AS amount, overfill_pct AS overfillPct, taken_pct AS takenPct FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
     among('plate_id', ids),
   );
   const linesOf = groupBy(lines, (l) => l.plate_id);
   const list = plates.map(({ version: _v, ...p }): KitchenState['plates'][number] => ({
     ...p,
-    lines: (linesOf.get(p.id) ?? []).map((l) => ({ id: l.id, of: ofLine(l), amount: l.amount })),
+    lines: (linesOf.get(p.id) ?? []).map((l) => ({
+      id: l.id,
+      of: ofLine(l),
+      amount: l.amount,
+      overfillPct: l.overfillPct,
+      takenPct: l.takenPct,
+    })),
   }));
   return { list, versions: versionsOf(plates) };
 }

@@ -63,3 +63,39 @@ test('a plate over its target is given the price that the target asks for, by a 
   await page.reload();
   await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');
 });
+
+test('a sauce on the side that guests leave half of, and a banquet that loses some: the plate costs what it costs', async ({
+  page,
+}) => {
+  await open(page, '/pour');
+  await page.getByRole('link', { name: 'River trout, sorrel sauce' }).click();
+  const cost = page.getByRole('button', { name: 'River trout, sorrel sauce, a plate: why?' });
+  const before = await figure(cost);
+  await page.getByRole('button', { name: 'How Sorrel sauce is served' }).click();
+  const panel = page.getByRole('dialog');
+  await panel.getByLabel('More goes on than its portion, %').fill('120');
+  await panel.getByRole('button', { name: 'Keep it' }).click();
+  await expect(panel.getByText('120 % cannot be: from 0 to 100 %.')).toBeVisible();
+  await panel.getByLabel('More goes on than its portion, %').fill('');
+  await panel.getByLabel(/^On the side/).fill('50');
+  await keeps(page, 'plate.line-served', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await expect(page.getByText('on the side, 50 % of it taken')).toBeVisible();
+  await expect.poll(() => figure(cost)).toBeLessThan(before);
+  const aside = await figure(cost);
+  await page.getByRole('button', { name: 'Name, tax and target' }).click();
+  await panel.getByLabel('How it is served').selectOption('banquet');
+  await panel.getByLabel(/^Lost in service/).fill('10');
+  await keeps(page, 'plate.head', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await expect(page.getByText('a plate, ingredients, banquet, 10.0 % lost in service')).toBeVisible();
+  await expect.poll(() => figure(cost)).toBeCloseTo(aside / 0.9, 1);
+  await page.reload();
+  await expect(page.getByText('on the side, 50 % of it taken')).toBeVisible();
+  // Another portion leaves how it is served as it is; undone twice it is served as before.
+  await page.getByLabel('Butter, portion').fill('16 g');
+  await keeps(page, 'plate.amounts', () => page.getByLabel('Butter, portion').press('Enter'));
+  await expect(page.getByText('on the side, 50 % of it taken')).toBeVisible();
+  await page.getByRole('heading', { level: 1 }).click();
+  for (let i = 0; i < 3; i += 1) await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
+  await expect(page.getByText('on the side, 50 % of it taken')).toHaveCount(0);
+  await expect.poll(() => figure(cost)).toBe(before);
+});

@@ -123,9 +123,10 @@ function* potTies(costing: KitchenCosting): Generator<Tie> {
 
 function* plateTies(costing: KitchenCosting): Generator<Tie> {
   for (const [id, { lines }] of costing.plates) {
-    const taken = lines.flatMap(({ resolved }): Taken[] => {
+    const taken = lines.flatMap(({ resolved, times }): Taken[] => {
       if (!resolved.ok) return [];
-      const { what, g } = resolved.value;
+      const { what } = resolved.value;
+      const g = resolved.value.g * times;
       const perG = costing.graph.cost(what.supply);
       return [{ supply: what.supply, g, money: perG === null ? null : perG * g }];
     });

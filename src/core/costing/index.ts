@@ -10,6 +10,7 @@ export {
 export { gapsOf } from './gaps';
 export { costByLayer, costOfProduct, inputCosts, whereTheMoneyWent, type ProductCost } from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';
+export { putOut, usedUp } from './served';
 export { costOfPlate, type PlateCost } from './plate-cost';
 export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
 export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';

@@ -38,10 +38,14 @@ import {
 import type { Outcome } from '../trouble';
 import { matterOf, type Shelf } from '../verbs';
 import { finish, type Work } from '../work';
+import { usedUp } from './served';
 
 export interface PlateLine {
   readonly written: WrittenPlate['lines'][number];
+  /** What stands on the plate by what it says: one portion of it. */
   readonly resolved: Outcome<{ what: Matter; g: number }>;
+  /** How many such portions one plate that is sold uses up (`usedUp`). */
+  readonly times: number;
 }
 
 export interface PlateCosting {
@@ -183,9 +187,10 @@ function plateOn(plate: WrittenPlate, on: Shelf, before: KeptPlate | undefined):
   const lines = plate.lines.map((line) => ({
     written: line,
     resolved: matterOf(line.of, line.amount, shelf),
+    times: usedUp(line, plate),
   }));
   return { costing: { plate, lines }, takes: { takes: lines.map(takenOf) }, looks };
 }
 
-const takenOf = ({ resolved }: PlateLine): { supply: string; g: number } | undefined =>
-  resolved.ok ? { supply: resolved.value.what.supply, g: resolved.value.g } : undefined;
+const takenOf = ({ resolved, times }: PlateLine): { supply: string; g: number } | undefined =>
+  resolved.ok ? { supply: resolved.value.what.supply, g: resolved.value.g * times } : undefined;

@@ -14,9 +14,9 @@ export interface PlateCost {
 export function costOfPlate(costing: KitchenCosting, plateId: string): PlateCost {
   const cost = costing.graph.cost(`plate:${plateId}`);
   const { plate, lines } = costing.plates.get(plateId) as PlateCosting;
-  const perLine = lines.map(({ resolved }) => {
+  const perLine = lines.map(({ resolved, times }) => {
     const perG = resolved.ok ? costing.graph.cost(resolved.value.what.supply) : null;
-    return !resolved.ok || perG === null ? null : perG * resolved.value.g;
+    return !resolved.ok || perG === null ? null : perG * resolved.value.g * times;
   });
   const { menuPrice, taxPct, targetFoodCostPct: target } = plate;
   const netPrice = menuPrice === undefined ? null : Number(menuPrice) / (1 + taxPct / 100);

@@ -118,9 +118,10 @@ function takenBy(costing: KitchenCosting, keys: ReadonlySet<string>): Use[] {
     });
   }
   for (const [id, { plate, lines }] of costing.plates) {
-    const taken = lines.flatMap(({ resolved }) => {
+    const taken = lines.flatMap(({ resolved, times }) => {
       if (!resolved.ok || !wanted(resolved.value.what.supply)) return [];
-      const { what, g } = resolved.value;
+      const { what } = resolved.value;
+      const g = resolved.value.g * times;
       const perG = costing.graph.cost(what.supply);
       return [{ supply: what.supply, g, money: perG === null ? null : perG * g }];
     });

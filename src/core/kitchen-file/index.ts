@@ -1,4 +1,5 @@
 /** The open format: its schema, reading with every mistake told, and moving it in time. */
+export { SERVICES } from './services';
 export {
   Choice,
   FORMAT,

@@ -1,3 +1,4 @@
+import { SERVICES } from './services';
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
 import { SHOWN_IN } from '../quantity';
@@ -123,12 +124,33 @@ export const Plate = z.strictObject({
   menuPrice: Price.describe('as on the menu, tax included').optional(),
   taxPct: Percent.default(0),
   targetFoodCostPct: Percent.optional(),
+  service: z.enum(SERVICES).optional().describe('how it is served'),
+  serviceLossPct: z
+    .number()
+    .min(0)
+    .max(90)
+    .optional()
+    .describe('of what is made up for it, how much is never sold: dried out, sent back, left over; %'),
   lines: z
     .array(
       z.strictObject({
         id: Id.optional().describe('its own, kept through edits; given when it is loaded where it has none'),
         of: PlateOf,
         amount: Typed,
+        overfillPct: z
+          .number()
+          .min(0)
+          .max(100)
+          .optional()
+          .describe('how much more than that goes on as the hand goes, % of it'),
+        takenPct: z
+          .number()
+          .min(0)
+          .max(100)
+          .optional()
+          .describe(
+            'put on the side: how much of it guests take; what they leave goes back. Left out, all of it',
+          ),
       }),
     )
     .max(60),

@@ -1,4 +1,4 @@
-import { costOfProduct, type KitchenCosting } from '../costing';
+import { costOfProduct, putOut, type KitchenCosting } from '../costing';
 import { moneyStaying } from '../layers';
 import { chargeFactors } from '../prices';
 import type { SupplyKey } from '../supply';
@@ -53,9 +53,11 @@ export function forCovers(
     });
   const needs = wanted();
   const troubles: Trouble[] = [];
-  for (const { resolved } of plate.lines)
+  for (const { resolved, written } of plate.lines)
     if (resolved.ok) {
-      const { what, g } = resolved.value;
+      const { what } = resolved.value;
+      // What guests leave of what stands beside their plate comes back, but it has to be there.
+      const g = resolved.value.g * putOut(written, plate.plate);
       needs.ask(what.supply, what.is === 'stuff' ? what.stuff.name : what.name, g * covers);
     } else troubles.push(resolved.trouble);
   const makings: Making[] = [];

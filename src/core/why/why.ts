@@ -18,17 +18,21 @@ export function whyCost(costing: KitchenCosting, key: string, money: ShowMoney):
   return whySupply(costing, from.id, from.is === 'trim', money);
 }
 
+/** What more, or less, than its portion a plate uses up. */
+const servedWords = (times: number): string =>
+  Math.abs(times - 1) < 1e-9 ? '' : ` × ${times.toFixed(3)} as it is served,`;
+
 function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
   const cost = costOfPlate(costing, id);
   const plate = costing.plates.get(id);
-  const rows = (plate?.lines ?? []).map(({ written, resolved }, i): Why => {
+  const rows = (plate?.lines ?? []).map(({ written, resolved, times }, i): Why => {
     const behind = whyCost(costing, supplyOf(written.of), money);
     const weighed = resolved.ok && !written.amount.includes('g') ? `, ${kg(resolved.value.g)},` : '';
     return {
       title: behind.title,
       money: cost.lines[i],
       per: 'on the plate',
-      detail: `${written.amount}${weighed} at ${money(behind.money ?? 0)} ${behind.per ?? ''}`,
+      detail: `${written.amount}${weighed}${servedWords(times)} at ${money(behind.money ?? 0)} ${behind.per ?? ''}`,
       estimate: behind.estimate,
       rows: [{ ...behind, title: capital(behind.per ?? behind.title) }],
     };

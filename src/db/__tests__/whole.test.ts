@@ -212,6 +212,10 @@ const withoutWays = (file: KitchenFile): KitchenFile => ({
 /** Columns that came with the steps after the 20th. */
 const SINCE_20 = new Set([
   'recipe.choices',
+  'plate.service',
+  'plate.service_loss_pct',
+  'plate_line.overfill_pct',
+  'plate_line.taken_pct',
   'kitchen.shown_in',
   'kitchen.house_rules',
   'purchase.withdrawn_at',

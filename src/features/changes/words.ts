@@ -102,9 +102,12 @@ function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, calle
 
 function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telling): string[] {
   const lines = (p: WrittenPlate): Line[] =>
-    p.lines.map(({ id, of, amount }, i) => {
+    p.lines.map(({ id, of, amount, overfillPct, takenPct }, i) => {
       const named = 'product' in of ? of.product : 'ingredient' in of ? of.ingredient : of.stockTrimOf;
-      return { id: id ?? String(i), text: `${amount} ${called(named) ?? 'of something put away since'}` };
+      return {
+        id: id ?? String(i),
+        text: `${amount} ${called(named) ?? 'of something put away since'}${overfillPct ? `, ${overfillPct} % over` : ''}${takenPct === undefined ? '' : `, on the side, ${takenPct} % taken`}`,
+      };
     });
   const moved = (what: string, a: unknown, b: unknown): string[] =>
     textOf(a) === textOf(b) ? [] : [`${what} ${textOf(a)} → ${textOf(b)}`];
@@ -113,6 +116,8 @@ function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telli
     ...moved('price', before.menuPrice, after.menuPrice),
     ...moved('tax %', before.taxPct, after.taxPct),
     ...moved('target %', before.targetFoodCostPct, after.targetFoodCostPct),
+    ...moved('served', before.service, after.service),
+    ...moved('lost in service %', before.serviceLossPct, after.serviceLossPct),
     ...linesDiffer(lines(before), lines(after)),
   ];
 }

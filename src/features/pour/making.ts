@@ -9,8 +9,8 @@ import { nowOf, putAway, putPlate } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
 import { mustBeOwnName } from '@/server/names';
-import { headTyped } from './head-typed';
-import { NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
+import { headTyped, servedTyped } from './head-typed';
+import { LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
@@ -51,6 +51,8 @@ const make = declare({
       taxPct: from?.taxPct ?? usualTaxPct ?? 0,
       targetFoodCostPct: from ? from.targetFoodCostPct : usualTargetPct,
       ...(from?.menuPrice === undefined ? {} : { menuPrice: from.menuPrice }),
+      ...(from?.service === undefined ? {} : { service: from.service }),
+      ...(from?.serviceLossPct === undefined ? {} : { serviceLossPct: from.serviceLossPct }),
       lines: (from?.lines ?? []).map((l) => ({ ...l, id: newId() })),
     };
     return { plate, manner: mannerIn(here) };
@@ -79,7 +81,12 @@ const lines = declare({
       if (!read.ok && read.trouble.code !== 'no-product')
         throw new Refused(under(`lines[${i}]`, read.trouble));
     }
-    return { before, after: { ...before, lines: wanted }, manner: mannerIn(state) };
+    // How a line is served is kept with it, however its portion is.
+    const was = new Map(
+      before.lines.map(({ id: line, overfillPct, takenPct }) => [line, { overfillPct, takenPct }]),
+    );
+    const after = { ...before, lines: wanted.map((line) => ({ ...was.get(line.id), ...line })) };
+    return { before, after, manner: mannerIn(state) };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
@@ -88,18 +95,21 @@ const lines = declare({
 });
 
 /** A share of 0 to 100 as typed; undefined where nothing is. */
-function share(typed: string, path: string, here: KitchenState): number | undefined {
+function share(typed: string, path: string, here: KitchenState, most = 100): number | undefined {
   if (typed.trim() === '') return undefined;
   const read = readPct(typed, here.kitchen.decimalMark);
   if (!read.ok)
     throw new Refused({ ...read.trouble, message: read.trouble.message.replace('yield', 'share'), path });
-  if (!(read.value >= 0 && read.value <= 100))
-    throw refused('share-out-of-range', path, `${read.value} % cannot be: from 0 to 100 %.`, {
+  if (!(read.value >= 0 && read.value <= most))
+    throw refused('share-out-of-range', path, `${read.value} % cannot be: from 0 to ${most} %.`, {
       value: read.value,
-      limit: read.value > 100 ? 100 : 0,
+      limit: read.value > most ? most : 0,
     });
   return read.value;
 }
+
+/** Of what is made up, % that may be lost in service: with more nothing would be sold. */
+const MOST_LOST = 90;
 
 const head = declare({
   wire: PLATE_HEAD,
@@ -113,7 +123,7 @@ const head = declare({
       return plate && headTyped(plate, here.kitchen.decimalMark);
     },
   },
-  async look({ id, name, tax, target }, { state }) {
+  async look({ id, name, tax, target, service, loss }, { state }) {
     const here = await state();
     const before = mustBeThere(here, id);
     const after: WrittenPlate = {
@@ -121,8 +131,37 @@ const head = declare({
       name: mustBeOwnName(here.plates, name, NAMED, id),
       taxPct: share(tax, 'tax', here) ?? 0,
       targetFoodCostPct: share(target, 'target', here),
+      service: service === undefined ? before.service : service === '' ? undefined : service,
+      serviceLossPct: loss === undefined ? before.serviceLossPct : share(loss, 'loss', here, MOST_LOST),
     };
     return { before, after, manner: mannerIn(here) };
+  },
+  async write({ sql, kitchenId }, { id }, { before, after, manner }) {
+    await putPlate(sql, kitchenId, after, manner, { taken: true });
+    return { value: null, what: 'plate', subject: id, before, after };
+  },
+});
+
+const served = declare({
+  wire: LINE_SERVED,
+  role: 'changer',
+  moves: 'costs',
+  changes: {
+    ...CHANGES,
+    theirs: async ({ id, line }, { state }) => {
+      const here = await state();
+      const theirs = here.plates.find((p) => p.id === id)?.lines.find((l) => l.id === line);
+      return theirs && servedTyped(theirs, here.kitchen.decimalMark);
+    },
+  },
+  async look({ id, line, overfill, taken }, { state }) {
+    const here = await state();
+    const before = mustBeThere(here, id);
+    if (!before.lines.some((l) => l.id === line))
+      throw refused('gone', '', 'This line is no longer on the plate.');
+    const how = { overfillPct: share(overfill, 'overfill', here), takenPct: share(taken, 'taken', here) };
+    const lines = before.lines.map((l) => (l.id === line ? { ...l, ...how } : l));
+    return { before, after: { ...before, lines }, manner: mannerIn(here) };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
@@ -156,4 +195,4 @@ const away = declare({
   },
 });
 
-export const making = [make, lines, head, away];
+export const making = [make, lines, head, served, away];

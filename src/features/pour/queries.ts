@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfPlate, gapsOf, menuSteps, type MenuSteps } from '@/core/costing';
+import { costOfPlate, gapsOf, menuSteps, usedUp, type MenuSteps } from '@/core/costing';
 import { isGuess } from '@/core/prices';
 import { supplyOf } from '@/core/verbs';
 import type { Of } from '@/core/written';
@@ -47,6 +47,10 @@ export interface PlateLineData {
   readonly name: string;
   readonly href: string;
   readonly amount: string;
+  readonly overfillPct?: number | undefined;
+  readonly takenPct?: number | undefined;
+  /** How many portions of it one plate that is sold uses up. */
+  readonly times: number;
   /** Currency per gram; null while it is not known. */
   readonly perG: number | null;
   /** Share of it that goes on a plate when it is counted as bought. */
@@ -81,14 +85,19 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
     steps: menuSteps(
       kitchen.costing.state.plates.flatMap((p) => (p.menuPrice === undefined ? [] : [Number(p.menuPrice)])),
     ),
-    lines: found.lines.map((line) => lineData(kitchen, line)),
+    lines: found.lines.map((line) => ({
+      ...lineData(kitchen, line),
+      overfillPct: line.overfillPct,
+      takenPct: line.takenPct,
+      times: usedUp(line, found),
+    })),
   };
 }
 
 function lineData(
   { costing }: CostedKitchen,
   { id: lineId = '', of, amount }: WrittenPlate['lines'][number],
-): PlateLineData {
+): Omit<PlateLineData, 'times'> {
   const { state, shelf, graph } = costing;
   const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
     list.find((x) => x.id === id)?.name ?? '';

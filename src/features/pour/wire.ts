@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { WrittenPlate } from '@/core/kitchen-file';
+import { SERVICES } from '@/core/kitchen-file';
 import { PlateOf } from '@/core/written';
 import { ID, sender, TYPED, wire } from '@/wire';
 
@@ -74,12 +75,24 @@ export const PlateHead = z.object({
   name: NAME.trim().min(1, 'What is the plate called?'),
   tax: TYPED,
   target: TYPED,
+  /** How it is served, and what is lost on the way; left out, as it is. */
+  service: z.enum([...SERVICES, '']).optional(),
+  loss: TYPED.optional(),
 });
 export type PlateHead = z.infer<typeof PlateHead>;
 export const PLATE_HEAD = wire<null, PlateHead>()({
   kind: 'plate.head',
   version: 1,
   body: PlateHead.extend({ id: ID }),
+});
+
+/** How one line of a plate is served, as typed: what goes on beyond its portion, and what of it guests take. */
+export const LineServed = z.object({ overfill: TYPED, taken: TYPED });
+export type LineServed = z.infer<typeof LineServed>;
+export const LINE_SERVED = wire<null, LineServed>()({
+  kind: 'plate.line-served',
+  version: 1,
+  body: LineServed.extend({ id: ID, line: ID }),
 });
 
 /** Puts a plate away, or brings it back. */
@@ -92,5 +105,6 @@ export const PLATE_AWAY = wire()({
 export const makePlate = sender(NEW_PLATE);
 export const keepPlateLines = sender(PLATE_LINES);
 export const keepPlateHead = sender(PLATE_HEAD);
+export const keepLineServed = sender(LINE_SERVED);
 export const putPlateAway = sender(PLATE_AWAY);
 export const keepPlate = sender(PLATE);

@@ -20,6 +20,7 @@ import type { Platable } from '../actions';
 import type { PlateData } from '../queries';
 import { keepPlateLines } from '../wire';
 import { AnotherLine } from './another-line';
+import { HowServed, ServedWords } from './line-served';
 import { PlateTools } from './plate-tools';
 import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';
@@ -172,6 +173,7 @@ function WhatItIs({
         </div>
       )}
       <CountedAs line={line} live={live} plate={plate} mayEdit={data.mayEdit} />
+      <ServedWords line={line} />
       {live?.trouble && (
         <div id={noteId} role="alert" className="trouble">
           {live.trouble}
@@ -228,7 +230,8 @@ function Line({
           </WhyFigure>
         )}
       </td>
-      <td>
+      <td className="text-nowrap">
+        {data.mayEdit && <HowServed line={line} data={data} version={plate.version} />}
         {remove && (
           <Button variant="tool" size="sm" aria-label={`Take ${line.name} off the plate`} onClick={remove}>
             <X size={16} aria-hidden="true" />
@@ -274,7 +277,7 @@ function CountedAs({
 
 /** What the plate costs, and what became of what was typed. */
 function Answer({ data, plate, ids }: Shown) {
-  const { money } = useFigures();
+  const { money, bare } = useFigures();
   return (
     <Panel aria-label="The plate’s cost">
       <span className="fig-large hot">
@@ -286,7 +289,11 @@ function Answer({ data, plate, ids }: Shown) {
           </WhyFigure>
         )}
       </span>
-      <span className="fig-label">a plate, ingredients</span>
+      <span className="fig-label">
+        a plate, ingredients
+        {data.plate.service && `, ${data.plate.service}`}
+        {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
+      </span>
       <Share data={data} plate={plate} ids={ids} />
       {plate.priceTrouble && (
         <p id={`${ids}-price`} role="alert" className="trouble">

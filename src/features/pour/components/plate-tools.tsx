@@ -4,7 +4,9 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { z } from 'zod';
+import { SERVICES } from '@/core/kitchen-file';
 import { FormField } from '@/ui/form-field';
 import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
@@ -83,6 +85,19 @@ function HeadForm({
         <FormField
           {...{ form, name: 'target', label: 'Its food may cost, % of the net price' }}
           placeholder="no target"
+        />
+        <Form.Group controlId="service">
+          <Form.Label>How it is served</Form.Label>
+          <Form.Select {...form.register('service')}>
+            <option value="">as it may be</option>
+            {SERVICES.map((s) => (
+              <option key={s}>{s}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <FormField
+          {...{ form, name: 'loss', label: 'Lost in service, % of what is made up' }}
+          placeholder="nothing"
         />
         <KeepIt of={keeping} />
       </KeptForm>

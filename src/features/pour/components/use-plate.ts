@@ -35,7 +35,7 @@ function pricedPlate(
       trouble: undefined,
       g: grams.value.grams,
       wholeG: grams.value.wholeG,
-      cost: line.perG === null ? null : line.perG * grams.value.grams,
+      cost: line.perG === null ? null : line.perG * grams.value.grams * line.times,
     };
   });
   const price = menuPrice.trim() === '' ? undefined : readPrice(menuPrice, data.mark);

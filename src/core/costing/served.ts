@@ -1,0 +1,15 @@
+import type { WrittenPlate } from '../kitchen-file';
+
+type Line = Pick<WrittenPlate['lines'][number], 'overfillPct' | 'takenPct'>;
+type Served = Pick<WrittenPlate, 'serviceLossPct'>;
+
+/**
+ * How many portions of a line have to be put out for one that is sold: the hand gives a little more than is meant, and of what is
+ * made up some is never sold.
+ */
+export const putOut = ({ overfillPct = 0 }: Line, { serviceLossPct = 0 }: Served): number =>
+  (1 + overfillPct / 100) / (1 - serviceLossPct / 100);
+
+/** How many portions of a line one plate that is sold uses up and pays for: of what stands on the side what is left goes back. */
+export const usedUp = (line: Line, plate: Served): number =>
+  (putOut(line, plate) * (line.takenPct ?? 100)) / 100;
