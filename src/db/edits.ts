@@ -15,6 +15,7 @@ export type Aggregate =
   | 'supplier_article'
   | 'recipe'
   | 'plate'
+  | 'menu'
   | 'yield_test'
   | 'vessel'
   | 'hob'

@@ -18,6 +18,7 @@ import { inTransaction, run, type Sql, insertRows } from './sql';
 import { insertSteps, withIds } from './recipe-steps';
 import { CHOICES, HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
 import { maybeJson } from './typed';
+import { writeMenuPlates } from './menus';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
 import { insertPurchases, type BookedPurchase } from './purchases';
@@ -274,6 +275,12 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
     })),
   );
   for (const p of file.plates) await insertPlateLines(sql, k.id, p.id, p.lines, mannerIn(file));
+  await insertRows(
+    sql,
+    'menu',
+    file.menus.map((m, i) => ({ kitchen_id: k.id, id: m.id, name: m.name, mix_in: m.mixIn, position: i })),
+  );
+  for (const m of file.menus) await writeMenuPlates(sql, k.id, m);
 }
 
 /** Tests, and what was thrown away: after the purchases, whose lots it leaves. */

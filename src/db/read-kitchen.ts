@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal/es6/index.js';
 import { z } from 'zod';
+import { readMenus } from './menus';
 import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands, SERVICES } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
@@ -157,7 +158,7 @@ export async function readKitchenState(sql: Sql, kitchenId: string, before?: Rea
   const moved = before && (await movedSince(sql, kitchenId, before.stood, stood));
   const larder = await readLarder(of, moved);
   const cooking = await readCooking(of, moved);
-  const place = await readPlace(of);
+  const place = { ...(await readPlace(of)), menus: await readMenus(sql, kitchenId) };
   const kitchen = await readSettings(sql, kitchenId);
   const lists = { ...larder.lists, ...cooking.lists };
   const versions = { ...larder.versions, ...cooking.versions };
@@ -225,6 +226,7 @@ const samePlace = (now: Omit<KitchenState, List>, before: KitchenState): Omit<Ki
   suppliers: keptSame(now.suppliers, before.suppliers),
   vessels: keptSame(now.vessels, before.vessels),
   hobs: keptSame(now.hobs, before.hobs),
+  menus: keptSame(now.menus, before.menus),
 });
 
 /** The kitchen's own row. */

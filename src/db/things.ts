@@ -1,15 +1,24 @@
 import { z } from 'zod';
-import type { WrittenPlate, WrittenRecipe, WrittenVessel } from '@/core/kitchen-file';
+import type { WrittenMenu, WrittenPlate, WrittenRecipe, WrittenVessel } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { writePlate, writeRecipe } from './edits';
 import { LIST_COLUMNS } from './json-columns';
+import { writeMenuPlates } from './menus';
 import { many, maybeOne, one, run, type Sql } from './sql';
 import { hobRow, vesselRow, type WrittenHob, type WrittenSupplier } from './stove';
 import { maybeJson } from './typed';
 
 /** What can be made, put away and brought back; the row stays, with all that happened to it. */
 export type Thing =
-  'vessel' | 'hob' | 'supplier' | 'house_measure' | 'recipe' | 'plate' | 'ingredient' | 'supplier_article';
+  | 'vessel'
+  | 'hob'
+  | 'supplier'
+  | 'house_measure'
+  | 'recipe'
+  | 'plate'
+  | 'menu'
+  | 'ingredient'
+  | 'supplier_article';
 
 /** Puts a thing away (`at`), or brings it back (null). @returns false where it stands so already */
 export const putAway = async (
@@ -177,6 +186,12 @@ export async function putPlate(
 ): Promise<void> {
   await put(sql, 'plate', kitchenId, plate.id, { name: plate.name, tax_pct: plate.taxPct }, how);
   await writePlate(sql, kitchenId, plate, manner);
+}
+
+/** A menu whole, with what is sold of each of its plates. */
+export async function putMenu(sql: Sql, kitchenId: string, menu: WrittenMenu, how: How = {}): Promise<void> {
+  await put(sql, 'menu', kitchenId, menu.id, { name: menu.name, mix_in: menu.mixIn }, how);
+  await writeMenuPlates(sql, kitchenId, menu);
 }
 
 /** Calls a thing otherwise; its version has been taken. */

@@ -99,3 +99,54 @@ test('a sauce on the side that guests leave half of, and a banquet that loses so
   await expect(page.getByText('on the side, 50 % of it taken')).toHaveCount(0);
   await expect.poll(() => figure(cost)).toBe(before);
 });
+
+test('from nothing: a menu is made, plates put on it, what is sold said, and the plate that breaks it found', async ({
+  page,
+}) => {
+  await open(page, '/pour/menus');
+  await page.getByRole('button', { name: 'A new menu' }).click();
+  const panel = page.getByRole('dialog');
+  await panel.getByLabel('What the menu is called').fill('Banquet in May');
+  await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await expect(page.getByRole('heading', { name: 'Banquet in May', level: 1 })).toBeVisible();
+  for (const name of ['Duck broth with noodles', 'Venison loin, juniper sauce, celeriac']) {
+    await page.getByLabel('Another plate for the menu').fill(name);
+    await keeps(page, 'menu.keep', () => page.getByRole('option', { name, exact: true }).click());
+    await expect(page.getByRole('row', { name: new RegExp(`^${name}`) })).toBeVisible();
+  }
+  const answer = page.getByRole('complementary', { name: 'The menu’s food cost' });
+  await expect(answer).toContainText(
+    'How many are sold is not said of Duck broth with noodles, Venison loin',
+  );
+  const sold = (name: RegExp) => page.getByRole('textbox', { name });
+  await sold(/^Duck broth/).fill('60');
+  await keeps(page, 'menu.keep', () => sold(/^Duck broth/).press('Enter'));
+  await sold(/^Venison loin/).fill('34');
+  await keeps(page, 'menu.keep', () => sold(/^Venison loin/).press('Enter'));
+  await expect(page.getByRole('row', { name: /^Venison loin/ })).toContainText('▲');
+  const pct = answer.locator('.fig-large');
+  await expect(pct).toContainText('%');
+  const portions = await pct.innerText();
+  await keeps(page, 'menu.keep', () => answer.getByLabel('What is sold is said in').selectOption('%'));
+  await expect(answer).toContainText('The shares make 94 %: 6 % are missing.');
+  await expect(pct).toHaveText('incomplete');
+  await sold(/^Duck broth/).fill('many');
+  await sold(/^Duck broth/).press('Enter');
+  await expect(page.getByText(/“many” is not a number/).first()).toBeVisible();
+  await sold(/^Duck broth/).fill('66');
+  await keeps(page, 'menu.keep', () => sold(/^Duck broth/).press('Enter'));
+  await expect(pct).toContainText('%');
+  await page.reload();
+  await expect(sold(/^Duck broth/)).toHaveValue('66');
+  expect(await pct.innerText()).not.toBe(portions);
+  // A plate off, and the menu away: each is taken back.
+  await keeps(page, 'menu.keep', () =>
+    page.getByRole('button', { name: 'Take Duck broth with noodles off the menu' }).click(),
+  );
+  await expect(sold(/^Duck broth/)).toHaveCount(0);
+  await page.getByRole('heading', { level: 1 }).click();
+  await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
+  await expect(sold(/^Duck broth/)).toHaveValue('66');
+  await keeps(page, 'menu.away', () => page.getByRole('button', { name: 'Put it away' }).click());
+  await expect(page.getByRole('heading', { name: 'Evening menu', level: 1 })).toBeVisible();
+});

@@ -107,6 +107,7 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
       await page.getByText('The same as an outline').click();
     },
   ],
+  ['a menu', (page) => open(page, '/pour/menus')],
   ['where something is used', (page) => open(page, '/pour/used')],
   ['the allergens', (page) => open(page, '/pour/allergens')],
   [

@@ -113,6 +113,8 @@ async function pagesAndEdits(name: string, file: KitchenFile, app: App, line: Li
     '/pot',
     `/pot/${edit.recipe}`,
     '/pour',
+    '/pour/family',
+    '/pour/allergens',
     `/pour/${edit.plate}`,
     `/buy/${edit.ingredient}`,
     '/buy/larder',

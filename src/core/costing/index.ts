@@ -15,5 +15,6 @@ export { costOfPlate, type PlateCost } from './plate-cost';
 export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
 export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';
 export { carriedIn, isRead, type Carries } from './allergens';
+export { menuMix, type InMix, type MenuMix, type Sold } from './menu-mix';
 export { menuSteps, priceFor, type AskedPrice, type MenuSteps } from './menu-price';
 export { USED, whereUsed, type OnPlate, type Use, type Used, type WhereUsed } from './where-used';

@@ -44,6 +44,18 @@ export function checkRecipes(file: Sparse): Trouble[] {
       });
       wantPart(line.of, path);
     }
+  for (const [i, menu] of sound(file.menus)) {
+    const on = new Set<string>();
+    for (const [j, { plate }] of menu.plates.entries()) {
+      want('plate', plate, `menus[${i}].plates[${j}].plate`);
+      if (on.has(plate))
+        found.push(
+          refuse('plate-twice', `menus[${i}].plates[${j}].plate`, `${menu.name} has this plate twice.`)
+            .trouble,
+        );
+      on.add(plate);
+    }
+  }
   return [...found, ...checkLoops(file)];
 }
 

@@ -1,11 +1,12 @@
 /** The open format: its schema, reading with every mistake told, and moving it in time. */
-export { SERVICES } from './services';
+export { MIXES, MOST_ON_A_MENU, SERVICES } from './services';
 export {
   Choice,
   FORMAT,
   FORMAT_VERSION,
   Hob,
   KitchenFile,
+  Menu,
   HouseRules,
   MOST_CHOICES,
   MOST_WAYS,
@@ -19,6 +20,7 @@ export {
   type WrittenChoice,
   type WrittenIngredient,
   type WrittenLine,
+  type WrittenMenu,
   type WrittenPlate,
   type WrittenPurchase,
   type WrittenRecipe,

@@ -1,4 +1,4 @@
-import { SERVICES } from './services';
+import { MIXES, MOST_ON_A_MENU, SERVICES } from './services';
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
 import { SHOWN_IN } from '../quantity';
@@ -156,6 +156,22 @@ export const Plate = z.strictObject({
     .max(60),
 });
 
+export const Menu = z
+  .strictObject({
+    id: Id,
+    name: Name,
+    mixIn: z.enum(MIXES).default('portions').describe('what the mix of sales is stated in'),
+    plates: z
+      .array(
+        z.strictObject({
+          plate: Id,
+          sold: z.number().min(0).max(1_000_000).optional().describe('left out: nobody has said'),
+        }),
+      )
+      .max(MOST_ON_A_MENU, `a menu has at most ${MOST_ON_A_MENU} plates`),
+  })
+  .describe('plates that are sold together, and how many of each');
+
 export const Person = z.strictObject({
   id: Id,
   name: Name,
@@ -264,6 +280,7 @@ export const KitchenFile = z.strictObject({
   wastes: z.array(Waste).default([]),
   recipes: z.array(Recipe).default([]),
   plates: z.array(Plate).default([]),
+  menus: z.array(Menu).default([]),
   history: z
     .strictObject({
       schema: z.number().int().positive().max(9999).describe('the step of the database it was written at'),
@@ -281,6 +298,7 @@ export type KitchenFile = z.infer<typeof KitchenFile>;
 export type WrittenIngredient = KitchenFile['ingredients'][number];
 export type WrittenRecipe = KitchenFile['recipes'][number];
 export type WrittenChoice = NonNullable<WrittenRecipe['choices']>[number];
+export type WrittenMenu = KitchenFile['menus'][number];
 export type WrittenPlate = KitchenFile['plates'][number];
 export type WrittenArticle = KitchenFile['articles'][number];
 export type WrittenPurchase = KitchenFile['purchases'][number];

@@ -12,6 +12,7 @@ export const LISTS = [
   'purchases',
   'recipes',
   'plates',
+  'menus',
   'tests',
   'wastes',
 ] as const;
@@ -38,6 +39,7 @@ const idsIn = (file: Sparse, list: (typeof LISTS)[number]): Set<string> =>
 const CALLED = {
   ingredients: 'ingredient',
   recipes: 'recipe',
+  plates: 'plate',
   vessels: 'vessel',
   hobs: 'hob',
   suppliers: 'supplier',

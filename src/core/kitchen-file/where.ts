@@ -2,6 +2,7 @@
 const ONE_OF: Readonly<Record<string, string>> = {
   recipes: 'recipe',
   plates: 'plate',
+  menus: 'menu',
   ingredients: 'ingredient',
   articles: 'article',
   suppliers: 'supplier',

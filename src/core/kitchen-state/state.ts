@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { Article, KitchenFile } from '../kitchen-file';
 
-const { kitchen, measures, suppliers, vessels, hobs, ingredients, recipes, plates } = KitchenFile.shape;
+const { kitchen, measures, suppliers, vessels, hobs, ingredients, recipes, plates, menus } =
+  KitchenFile.shape;
 
 /**
  * What costing needs of a kitchen on a day: what stands in it now. What has happened there (quotes, purchases, counts, tests,
@@ -18,6 +19,7 @@ export const KitchenState = z.strictObject({
   articles: z.array(Article.omit({ quotes: true })),
   recipes: recipes.removeDefault(),
   plates: plates.removeDefault(),
+  menus: menus.removeDefault(),
 });
 export type KitchenState = z.infer<typeof KitchenState>;
 export type StateArticle = KitchenState['articles'][number];
@@ -33,4 +35,5 @@ export const stateFrom = (file: KitchenFile): KitchenState => ({
   articles: file.articles.map(({ quotes: _q, ...article }) => article),
   recipes: file.recipes,
   plates: file.plates,
+  menus: file.menus,
 });

@@ -1,6 +1,6 @@
 import 'server-only';
 import { z } from 'zod';
-import { Basis, Hob, HouseRules, mannerIn, Plate, Recipe, Supplier, Vessel } from '@/core/kitchen-file';
+import { Basis, Hob, HouseRules, mannerIn, Menu, Plate, Recipe, Supplier, Vessel } from '@/core/kitchen-file';
 import { namedBy, usersOf } from '@/core/kitchen-state';
 import { yieldOn } from '@/core/kitchen-file';
 import { comesOffShare } from '@/core/knife';
@@ -19,6 +19,7 @@ import {
   nameOf,
   putAway,
   putHob,
+  putMenu,
   putPlate,
   putRecipe,
   putSupplier,
@@ -162,6 +163,18 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     (w, it) => putSupplier(w.sql, w.kitchenId, it),
     (w, id) => putAway(w.sql, 'supplier', w.kitchenId, id, w.at),
   ),
+  menu: whole(
+    Menu,
+    (s) => s.menus,
+    undefined,
+    // A plate that has been put away since stays away.
+    (w, it, s) => {
+      const there = new Set(s.plates.map((p) => p.id));
+      return putMenu(w.sql, w.kitchenId, { ...it, plates: it.plates.filter((p) => there.has(p.plate)) });
+    },
+    (w, id) => putAway(w.sql, 'menu', w.kitchenId, id, w.at),
+  ),
+  'menu away': away((w, id, at) => putAway(w.sql, 'menu', w.kitchenId, id, at)),
   'supplier away': away((w, id, at) => putAway(w.sql, 'supplier', w.kitchenId, id, at)),
   'plate away': away((w, id, at) => putAway(w.sql, 'plate', w.kitchenId, id, at)),
   'vessel away': away((w, id, at) => putAway(w.sql, 'vessel', w.kitchenId, id, at), 'vessel'),

@@ -129,6 +129,7 @@ const THINGS: Readonly<Record<string, string>> = {
   vessel: 'vessel',
   hob: 'hob',
   supplier: 'supplier',
+  menu: 'menu',
   measure: 'measure',
   'ingredient made': 'ingredient',
   'ingredient taken': 'ingredient',

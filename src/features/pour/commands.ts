@@ -6,6 +6,7 @@ import { matterOf } from '@/core/verbs';
 import { writePlate } from '@/db/edits';
 import { declare, Refused } from '@/server/door';
 import { making } from './making';
+import { menus } from './menus/commands';
 import { PLATE } from './wire';
 
 /** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
@@ -50,4 +51,4 @@ const keepPlate = declare({
   },
 });
 
-export const commands = [keepPlate, ...making];
+export const commands = [keepPlate, ...making, ...menus];

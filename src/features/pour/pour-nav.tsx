@@ -4,6 +4,7 @@ import { StationNav } from '@/ui/station-nav';
 
 const PAGES = [
   ['/pour', 'Plates'],
+  ['/pour/menus', 'Menus'],
   ['/pour/family', 'Family'],
   ['/pour/used', 'Where used'],
   ['/pour/allergens', 'Allergens'],

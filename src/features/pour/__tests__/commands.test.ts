@@ -1,6 +1,6 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { newId } from '../../../db/ids';
-import { PLATE } from '../wire';
+import { LINE_SERVED, PLATE, PLATE_HEAD, PLATE_LINES } from '../wire';
 
 let here: AtWork;
 beforeAll(async () => {
@@ -44,4 +44,36 @@ test('a plate keeps its lines under their ids, whatever is typed over; a wrong a
   expect(await here.send(PLATE, { ...body, menuPrice: '' }, { role: 'cook' })).toMatchObject({
     code: 'not-allowed',
   });
+});
+
+test('how a line and a plate are served is kept, and stands through other portions; nonsense is told with its limit', async () => {
+  const plate = here.file.plates[1];
+  const line = plate?.lines[1];
+  if (!plate || !line?.id) throw new Error('the demo has no second plate');
+  const found = async () => (await here.read()).plates.find((p) => p.id === plate.id);
+  const served = { id: plate.id, line: line.id, overfill: '5', taken: '62,5' };
+  expect(await here.send(LINE_SERVED, { ...served, taken: '101' })).toMatchObject({
+    path: 'taken',
+    message: '101 % cannot be: from 0 to 100 %.',
+  });
+  expect(await here.send(LINE_SERVED, { ...served, line: newId() })).toMatchObject({ code: 'gone' });
+  expect(await here.send(LINE_SERVED, { ...served, taken: '62.5' }, { seen: 1 })).toMatchObject({ ok: true });
+  expect((await found())?.lines[1]).toMatchObject({ overfillPct: 5, takenPct: 62.5 });
+  const lines = plate.lines.map((l) => ({ id: l.id ?? '', of: l.of, amount: '10 g' }));
+  expect(await here.send(PLATE_LINES, { id: plate.id, lines }, { seen: 2 })).toMatchObject({ ok: true });
+  expect((await found())?.lines[1]).toMatchObject({ amount: '10 g', overfillPct: 5, takenPct: 62.5 });
+  const head = { id: plate.id, name: plate.name, tax: '13.5', target: '30' };
+  expect(await here.send(PLATE_HEAD, { ...head, loss: '95' }, { seen: 3 })).toMatchObject({
+    path: 'loss',
+    message: '95 % cannot be: from 0 to 90 %.',
+  });
+  expect(await here.send(PLATE_HEAD, { ...head, service: 'banquet', loss: '6' }, { seen: 3 })).toMatchObject({
+    ok: true,
+  });
+  expect(await found()).toMatchObject({ service: 'banquet', serviceLossPct: 6 });
+  // An older program does not say how it is served: it stays.
+  expect(await here.send(PLATE_HEAD, head, { seen: 4 })).toMatchObject({ ok: true });
+  expect(await found()).toMatchObject({ service: 'banquet', serviceLossPct: 6 });
+  const stale = await here.send(LINE_SERVED, served, { seen: 1 });
+  expect(stale).toMatchObject({ code: 'stale', theirs: { overfill: '5', taken: '62.5' } });
 });

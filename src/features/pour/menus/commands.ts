@@ -1,0 +1,105 @@
+import 'server-only';
+import type { WrittenMenu } from '@/core/kitchen-file';
+import type { KitchenState } from '@/core/kitchen-state';
+import { readNumber } from '@/core/quantity';
+import { refuse } from '@/core/trouble';
+import { newId } from '@/db/ids';
+import { nowOf, putAway, putMenu } from '@/db/things';
+import { database } from '@/server/database';
+import { declare, Refused } from '@/server/door';
+import { mustBeOwnName } from '@/server/names';
+import { menuTyped } from './typed';
+import { MENU, MENU_AWAY } from './wire';
+
+const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
+  new Refused(refuse(code, path, message, numbers).trouble);
+
+const NAMED = {
+  none: 'What is the menu called?',
+  twice: (twin: string) => `“${twin}” is a menu already: call this one otherwise.`,
+};
+const MOST_SOLD = 1_000_000;
+
+/** How many are sold, as typed; undefined where nothing is. */
+function soldOf(typed: string, path: string, here: KitchenState): number | undefined {
+  if (typed.trim() === '') return undefined;
+  const read = readNumber(typed, here.kitchen.decimalMark);
+  if (!read.ok) throw new Refused({ ...read.trouble, path });
+  const sold = read.value.toNumber();
+  if (!(sold >= 0 && sold <= MOST_SOLD))
+    throw refused('sold-out-of-range', path, `${sold} sold cannot be: from 0 to ${MOST_SOLD}.`, {
+      value: sold,
+      limit: sold < 0 ? 0 : MOST_SOLD,
+    });
+  return sold;
+}
+
+const keep = declare({
+  wire: MENU,
+  role: 'changer',
+  // What stands on menus moves no cost, but every costing holds them beside it.
+  moves: 'costs',
+  changes: {
+    table: 'menu',
+    id: ({ id }) => id,
+    theirs: async ({ id }, { state }) => {
+      const here = await state();
+      const theirs = here.menus.find((m) => m.id === id);
+      return theirs && menuTyped(theirs, here.kitchen.decimalMark);
+    },
+  },
+  async look({ id, name, mixIn, plates }, { state }) {
+    const here = await state();
+    const before = here.menus.find((m) => m.id === id);
+    if (id !== null && !before) throw refused('gone', '', 'This menu has been put away already.');
+    const there = new Set(here.plates.map((p) => p.id));
+    const on = new Set<string>();
+    const after: WrittenMenu = {
+      id: id ?? newId(),
+      name: mustBeOwnName(here.menus, name, NAMED, id ?? undefined),
+      mixIn,
+      plates: plates.map(({ plate, sold }, i) => {
+        if (!there.has(plate))
+          throw refused('gone', `plates[${i}].plate`, 'This plate has been put away since.');
+        if (on.has(plate))
+          throw refused('plate-twice', `plates[${i}].plate`, 'This plate stands on the menu already.');
+        on.add(plate);
+        const many = soldOf(sold, `plates[${i}].sold`, here);
+        return many === undefined ? { plate } : { plate, sold: many };
+      }),
+    };
+    return { before: before ?? null, after };
+  },
+  async write({ sql, kitchenId }, _body, { before, after }) {
+    await putMenu(sql, kitchenId, after, { taken: before !== null });
+    return { value: { id: after.id }, what: 'menu', subject: after.id, before, after };
+  },
+});
+
+/** Nothing lives from a menu: it goes and comes back as it was. */
+const away = declare({
+  wire: MENU_AWAY,
+  role: 'changer',
+  moves: 'costs',
+  async look({ id, away: gone }, { state, who }) {
+    const here = await state();
+    const before = here.menus.find((m) => m.id === id);
+    if (gone !== (before !== undefined))
+      throw refused(
+        'gone',
+        '',
+        gone ? 'This menu has been put away already.' : 'This menu stands here already.',
+      );
+    if (gone) return { before: { away: false }, after: { away: true } };
+    const now = await nowOf(database(), 'menu', who.kitchenId, id);
+    if (!now) throw refused('gone', '', 'There is no such menu.');
+    mustBeOwnName(here.menus, now.name, NAMED, id);
+    return { before: { away: true }, after: { away: false } };
+  },
+  async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
+    await putAway(sql, 'menu', kitchenId, id, gone ? at : null);
+    return { value: null, what: 'menu away', subject: id, before, after };
+  },
+});
+
+export const menus = [keep, away];

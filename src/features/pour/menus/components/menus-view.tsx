@@ -1,0 +1,310 @@
+'use client';
+
+import { X } from 'lucide-react';
+import Link from 'next/link';
+import { useState, type CSSProperties } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import Stack from 'react-bootstrap/Stack';
+import type { InMix } from '@/core/costing';
+import { AwayList } from '@/ui/away-list';
+import { Combo } from '@/ui/combo';
+import { useFigures } from '@/ui/figures';
+import { Panel } from '@/ui/panel';
+import { SheetTable } from '@/ui/sheet-table';
+import { Trouble } from '@/ui/trouble';
+import { TypedField } from '@/ui/typed-field';
+import { findPlates } from '../actions';
+import type { MenusPage, OnMenu } from '../queries';
+import { putMenuAway } from '../wire';
+import { MenuTools, NewMenu } from './menu-tools';
+import { useMenu } from './use-menu';
+
+/** Width of what stands beside a menu's plates. */
+const SIDE = { '--side': '300px' } as CSSProperties;
+
+/** Menus: what a mix of sales costs of what it brings, and which plates carry it. */
+export function MenusView({ page }: { readonly page: MenusPage }) {
+  const { menu, menus, mayEdit } = page;
+  const [making, setMaking] = useState(false);
+  return (
+    <>
+      <Stack direction="horizontal" gap={3} className="page-head">
+        <div className="me-auto">
+          <h1>{menu ? menu.typed.name : 'Menus'}</h1>
+          <p className="lead-line">
+            {menus.length === 0 ? (
+              'Plates that are sold together, and how many of each.'
+            ) : (
+              <Others page={page} />
+            )}
+          </p>
+        </div>
+        {mayEdit && menus.length > 0 && (
+          <Button variant="outline-primary" onClick={() => setMaking(true)}>
+            A new menu
+          </Button>
+        )}
+      </Stack>
+      {page.gone && <p className="warning">What was asked for is not here any more.</p>}
+      {menus.length === 0 && (
+        <div className="my-4" style={{ maxWidth: '38rem' }}>
+          <p className="fs-5">There are no menus yet.</p>
+          {mayEdit ? (
+            <Button onClick={() => setMaking(true)}>Put the first menu together</Button>
+          ) : (
+            <p>A manager puts the first one together.</p>
+          )}
+        </div>
+      )}
+      {menu && <OneMenu key={menu.id} menu={menu} page={page} />}
+      {mayEdit && <AwayList rows={page.away} bringBack={(id) => putMenuAway({ id, away: false })} />}
+      {making && <NewMenu close={() => setMaking(false)} />}
+    </>
+  );
+}
+
+/** The menus there are, the one that is looked at among them. */
+function Others({ page: { menus, menu } }: { readonly page: MenusPage }) {
+  return (
+    <>
+      {menus.map((m, i) => (
+        <span key={m.id}>
+          {i > 0 && ' · '}
+          {m.id === menu?.id ? (
+            <b>{m.name}</b>
+          ) : (
+            <Link prefetch={false} href={`/pour/menus?of=${m.id}`}>
+              {m.name}
+            </Link>
+          )}
+        </span>
+      ))}
+    </>
+  );
+}
+
+type Live = ReturnType<typeof useMenu>;
+
+function OneMenu({
+  menu,
+  page,
+}: {
+  readonly menu: NonNullable<MenusPage['menu']>;
+  readonly page: MenusPage;
+}) {
+  const live = useMenu(menu, page.mark);
+  return (
+    <>
+      {page.mayEdit && <MenuTools id={menu.id} typed={live.typed} put={live.put} />}
+      <div className="beside" style={SIDE}>
+        <div>
+          <Plates menu={menu} page={page} live={live} />
+          {page.mayEdit && <AnotherPlate live={live} />}
+        </div>
+        <Answer live={live} page={page} />
+      </div>
+    </>
+  );
+}
+
+function Plates({
+  menu,
+  page,
+  live,
+}: {
+  readonly menu: NonNullable<MenusPage['menu']>;
+  readonly page: MenusPage;
+  readonly live: Live;
+}) {
+  if (menu.plates.length === 0) return <p className="quiet">An empty menu. Say which plates stand on it.</p>;
+  return (
+    <SheetTable className="list-table tall">
+      <thead>
+        <tr>
+          <th scope="col">Plate</th>
+          <th scope="col">{live.typed.mixIn === '%' ? '% of sales' : 'sold'}</th>
+          <th scope="col">of all</th>
+          <th scope="col">food cost</th>
+          <th scope="col">leaves</th>
+          <th scope="col">of all that is left</th>
+          <th scope="col">moves the menu by</th>
+          <th scope="col">
+            <span className="visually-hidden">Take it off</span>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {menu.plates.map((plate, i) => (
+          <PlateRow key={plate.id} plate={plate} is={live.mix.plates[i]} page={page} live={live} />
+        ))}
+      </tbody>
+    </SheetTable>
+  );
+}
+
+function PlateRow({
+  plate,
+  is,
+  page,
+  live,
+}: {
+  readonly plate: OnMenu;
+  readonly is: InMix | undefined;
+  readonly page: MenusPage;
+  readonly live: Live;
+}) {
+  const { money, bare } = useFigures();
+  const pct = (x: number | null | undefined, digits = 1): string =>
+    x === null || x === undefined ? '–' : `${bare(x, digits)} %`;
+  const over = plate.target !== undefined && (is?.foodCostPct ?? 0) > plate.target;
+  return (
+    <tr>
+      <td>
+        <Link prefetch={false} href={`/pour/${plate.id}`}>
+          {plate.name}
+        </Link>
+      </td>
+      <td>
+        <SoldField plate={plate} page={page} live={live} />
+      </td>
+      <td className="fig">{is && is.share > 0 ? pct(is.share * 100, 0) : '–'}</td>
+      <td className={`fig ${over ? 'dearer' : ''}`}>
+        {over && '▲ '}
+        {pct(is?.foodCostPct)}
+      </td>
+      <td className="fig">
+        {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
+      </td>
+      <td className="fig">{is?.ofWhatIsLeft == null ? '–' : pct(is.ofWhatIsLeft * 100, 0)}</td>
+      <td className="fig strong">
+        <Moves by={is?.moves ?? null} />
+      </td>
+      <td>
+        {page.mayEdit && (
+          <Button
+            variant="tool"
+            size="sm"
+            aria-label={`Take ${plate.name} off the menu`}
+            onClick={() => void live.remove(plate.id)}
+          >
+            <X size={16} aria-hidden="true" />
+          </Button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+/** How many of a plate are sold, typed. */
+function SoldField({
+  plate,
+  page,
+  live,
+}: {
+  readonly plate: OnMenu;
+  readonly page: MenusPage;
+  readonly live: Live;
+}) {
+  const opened = live.opened.plates.find((p) => p.plate === plate.id)?.sold ?? '';
+  return (
+    <>
+      <TypedField
+        label={`${plate.name}, sold`}
+        value={opened}
+        trouble={live.troubleOf(plate.id)}
+        describedBy={`sold-${plate.id}`}
+        disabled={!page.mayEdit}
+        placeholder="not said"
+        onTyped={(t) => live.typeSold(plate.id, t)}
+        onDone={(t) => live.keepSold(plate.id, t)}
+      />
+      <span id={`sold-${plate.id}`}>
+        <Trouble as="span" says={live.troubleOf(plate.id)} />
+      </span>
+    </>
+  );
+}
+
+/** Whether a plate carries its menu or breaks it, in points of food cost. */
+function Moves({ by }: { readonly by: number | null }) {
+  const { bare } = useFigures();
+  if (by === null) return <>–</>;
+  if (Math.abs(by) < 0.05) return <span className="quiet">0.0</span>;
+  return by > 0 ? (
+    <span className="dearer">▲ {bare(by, 1)}</span>
+  ) : (
+    <span className="cheaper">▼ {bare(-by, 1)}</span>
+  );
+}
+
+function AnotherPlate({ live }: { readonly live: Live }) {
+  const there = new Set(live.typed.plates.map((p) => p.plate));
+  const [key, setKey] = useState(0);
+  return (
+    <div className="mt-2" style={{ maxWidth: '26rem' }}>
+      <Combo
+        key={key}
+        label="Another plate for the menu"
+        placeholder="another plate"
+        chosen={undefined}
+        find={findPlates}
+        choose={(p) => {
+          if (!p || there.has(p.id)) return;
+          void live.add(p.id);
+          setKey((n) => n + 1);
+        }}
+      />
+    </div>
+  );
+}
+
+/** What the menu costs of what it brings. */
+function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage }) {
+  const { money, bare } = useFigures();
+  const { mix, typed, state } = live;
+  return (
+    <Panel aria-label="The menu’s food cost">
+      <span className="fig-large hot">
+        {mix.foodCostPct === null ? (
+          <span className="incomplete">incomplete</span>
+        ) : (
+          `${bare(mix.foodCostPct, 1)} %`
+        )}
+      </span>
+      <span className="fig-label">food cost of the menu, ingredients, net of tax</span>
+      <dl className="facts">
+        <dt>A plate of the mix brings</dt>
+        <dd className="fig">{money(mix.net)}</dd>
+        <dt>It costs</dt>
+        <dd className="fig">{money(mix.cost)}</dd>
+        <dt>It leaves</dt>
+        <dd className="fig strong">{money(mix.left)}</dd>
+        <dt>What is sold is said in</dt>
+        <dd>
+          <Form.Select
+            size="sm"
+            aria-label="What is sold is said in"
+            value={typed.mixIn}
+            disabled={!page.mayEdit}
+            onChange={(event) =>
+              void live.put({ ...typed, mixIn: event.target.value === '%' ? '%' : 'portions' })
+            }
+          >
+            <option value="portions">portions</option>
+            <option value="%">% of sales</option>
+          </Form.Select>
+        </dd>
+      </dl>
+      {mix.troubles.map((t) => (
+        <p key={t.code} className="warning small-line">
+          {t.message}
+        </p>
+      ))}
+      <Trouble says={state.message} both={state.both} />
+      <p role="status" className="m-0 small-line">
+        {state.kept && <span className="cheaper">✓ kept</span>}
+      </p>
+    </Panel>
+  );
+}

@@ -1,0 +1,30 @@
+import { z } from 'zod';
+import { MIXES, MOST_ON_A_MENU } from '@/core/kitchen-file';
+import { ID, sender, TYPED, wire } from '@/wire';
+
+/** A menu as it is typed: its plates, and what is sold of each; nothing where nobody has said. */
+export const MenuTyped = z.object({
+  name: z.string().trim().min(1, 'What is the menu called?').max(5000),
+  mixIn: z.enum(MIXES),
+  plates: z
+    .array(z.object({ plate: ID, sold: TYPED }))
+    .max(MOST_ON_A_MENU, `A menu has at most ${MOST_ON_A_MENU} plates.`),
+});
+export type MenuTyped = z.infer<typeof MenuTyped>;
+
+/** Keeps a menu whole; without an id a new one. */
+export const MENU = wire<{ readonly id: string }, MenuTyped>()({
+  kind: 'menu.keep',
+  version: 1,
+  body: MenuTyped.extend({ id: ID.nullable() }),
+});
+
+/** Puts a menu away, or brings it back. */
+export const MENU_AWAY = wire()({
+  kind: 'menu.away',
+  version: 1,
+  body: z.object({ id: ID, away: z.boolean() }),
+});
+
+export const keepMenu = sender(MENU);
+export const putMenuAway = sender(MENU_AWAY);
