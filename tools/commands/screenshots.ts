@@ -134,7 +134,14 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'house', path: '/house' },
-  { name: 'plates', path: '/pour' },
+  {
+    name: 'family',
+    path: '/pour/family',
+    before: async (page) => {
+      await page.getByRole('link', { name: 'Juniper sauce' }).waitFor();
+    },
+  },
+  { name: 'menu', path: '/pour/menus' },
   { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },
   {
     name: 'why',
@@ -144,24 +151,7 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('A usable kilo').first().waitFor();
     },
   },
-  // What these two write stands in the pictures after them.
-  {
-    name: 'missed',
-    path: '/pot',
-    before: async (page) => {
-      await follow('White roux')(page);
-      await page.waitForLoadState('networkidle');
-      for (const line of ['1 bunch tarragon', '40 g pork fat']) {
-        await page.getByLabel('Next step').fill(line);
-        await page.getByLabel('Next step').press('Enter');
-      }
-      await page
-        .getByRole('button', { name: /^Take “/ })
-        .first()
-        .waitFor();
-      await page.getByLabel('Next step').blur();
-    },
-  },
+  // What this one writes stands in the pictures after it.
   {
     name: 'changes',
     path: '/pour',

@@ -200,9 +200,10 @@ test('the history of an older step is brought in at that step and up to date fro
   }
 });
 
-/** A kitchen as it could be written down before sheets had ways. */
+/** A kitchen as it could be written down before sheets had ways and plates stood on menus. */
 const withoutWays = (file: KitchenFile): KitchenFile => ({
   ...file,
+  menus: [],
   recipes: file.recipes.map(({ choices: _c, ...r }) => ({
     ...r,
     steps: stepsInForce({ choices: _c, steps: r.steps }).map(({ way: _w, ...s }) => s),

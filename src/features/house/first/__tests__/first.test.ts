@@ -149,7 +149,7 @@ test('a kitchen moves in with its history; whoever left it may begin it here, an
   };
   const older = { ...file, history: { schema: 20, tables: file.history?.tables ?? {} } };
   expect(await moved(older)).toMatchObject({ ok: false, path: 'file' });
-  expect(await moved({ ...file, plates: file.plates.slice(1) })).toMatchObject({
+  expect(await moved({ ...file, menus: file.menus.slice(1) })).toMatchObject({
     ok: false,
     path: 'file',
     message: 'Its history is not of the kitchen that stands in it. Nothing was taken in.',

@@ -38,16 +38,18 @@ export function NewMenu({ close }: { readonly close: () => void }) {
   );
 }
 
-/** What is done to a whole menu: called otherwise, put away. */
-export function MenuTools({
-  id,
-  typed,
-  put,
-}: {
+interface Whole {
   readonly id: string;
   readonly typed: MenuTyped;
-  readonly put: (next: MenuTyped) => Promise<boolean>;
-}) {
+  /** The version that is on the screen. */
+  readonly version: () => number;
+  /** Takes note of what has been kept of it here. */
+  readonly kept: (version: number | null) => void;
+}
+
+/** What is done to a whole menu: called otherwise, put away. */
+export function MenuTools(menu: Whole) {
+  const { id, typed } = menu;
   const [naming, setNaming] = useState(false);
   const [keep, state] = useKept();
   const tell = useTell();
@@ -70,44 +72,26 @@ export function MenuTools({
         What happened to it
       </Link>
       <Trouble says={state.message} />
-      {naming && <NameIt typed={typed} put={put} close={() => setNaming(false)} />}
+      {naming && <NameIt {...menu} close={() => setNaming(false)} />}
     </div>
   );
 }
 
-function NameIt({
-  typed,
-  put,
-  close,
-}: {
-  readonly typed: MenuTyped;
-  readonly put: (next: MenuTyped) => Promise<boolean>;
-  readonly close: () => void;
-}) {
-  const [name, setName] = useState(typed.name);
+function NameIt({ id, typed, version, kept, close }: Whole & { readonly close: () => void }) {
+  const keeping = useKeptForm(Named, { name: typed.name }, async ({ name }, _form, seen) => {
+    const answer = await keepMenu({ ...typed, id, name, seen: Math.max(seen ?? 0, version()) });
+    if (answer.ok) {
+      kept(answer.version);
+      close();
+    }
+    return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
+  });
   return (
     <SidePanel title="Call it otherwise" open close={close}>
-      <form
-        className="stacked"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void put({ ...typed, name }).then((ok) => ok && close());
-        }}
-      >
-        <label className="form-label" htmlFor="menu-name">
-          What the menu is called
-        </label>
-        <input
-          id="menu-name"
-          className="form-control"
-          value={name}
-          maxLength={120}
-          onChange={(event) => setName(event.target.value)}
-        />
-        <Button type="submit" className="mt-2" disabled={name.trim() === ''}>
-          Keep it
-        </Button>
-      </form>
+      <KeptForm className="stacked" of={keeping}>
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
+        <KeepIt of={keeping} />
+      </KeptForm>
     </SidePanel>
   );
 }

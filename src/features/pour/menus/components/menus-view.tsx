@@ -96,7 +96,9 @@ function OneMenu({
   const live = useMenu(menu, page.mark);
   return (
     <>
-      {page.mayEdit && <MenuTools id={menu.id} typed={live.typed} put={live.put} />}
+      {page.mayEdit && (
+        <MenuTools id={menu.id} typed={live.typed} version={live.version} kept={live.keptAs} />
+      )}
       <div className="beside" style={SIDE}>
         <div>
           <Plates menu={menu} page={page} live={live} />

@@ -48,6 +48,11 @@ export function useMenu(menu: Menu, mark: MenusPage['mark']) {
     mix,
     state,
     put,
+    version: (): number => version.current,
+    /** Takes note of what has been kept of it elsewhere on the page. */
+    keptAs: (kept: number | null): void => {
+      version.current = Math.max(version.current, kept ?? 0);
+    },
     troubleOf: (id: string): string | undefined => {
       const number = read1(sold.get(id) ?? '');
       return number && !number.ok ? number.trouble.message : undefined;
