@@ -167,7 +167,7 @@ const emptyKitchen = (typed: FirstTyped, today: string): KitchenFile => ({
   wastes: [],
   recipes: [],
   plates: [],
-    menus: [],
+  menus: [],
 });
 
 /** The demo under another name: its prices stay in the demo's own currency, and nobody of the demo can sign in. */
