@@ -103,7 +103,7 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     'the family',
     async (page) => {
       await open(page, '/pour/family');
-      await expect(page.getByRole('link', { name: 'Juniper sauce' })).toBeVisible();
+      await expect(page.getByRole('link', { name: 'Juniper sauce', exact: true })).toBeVisible();
       await page.getByText('The same as an outline').click();
     },
   ],

@@ -138,7 +138,7 @@ const SHOTS: readonly Shot[] = [
     name: 'family',
     path: '/pour/family',
     before: async (page) => {
-      await page.getByRole('link', { name: 'Juniper sauce' }).waitFor();
+      await page.getByRole('link', { name: 'Juniper sauce', exact: true }).waitFor();
     },
   },
   { name: 'menu', path: '/pour/menus' },

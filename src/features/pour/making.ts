@@ -85,7 +85,7 @@ const lines = declare({
     const was = new Map(
       before.lines.map(({ id: line, overfillPct, takenPct }) => [line, { overfillPct, takenPct }]),
     );
-    const after = { ...before, lines: wanted.map((line) => ({ ...was.get(line.id), ...line })) };
+    const after = { ...before, lines: wanted.map((line) => ({ ...line, ...was.get(line.id) })) };
     return { before, after, manner: mannerIn(state) };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {

@@ -64,6 +64,9 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
             .trim()
             .min(1, 'How much of it stands on the plate?')
             .max(80, 'An amount has at most 80 characters.'),
+          /** How it is served, where it comes back; of a line that stands there it is as it stands. */
+          overfillPct: z.number().min(0).max(100).optional(),
+          takenPct: z.number().min(0).max(100).optional(),
         }),
       )
       .max(60, 'A plate has at most 60 lines.'),

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useLayoutEffect, useState } from 'react';
 import { v7 } from 'uuid';
 import type { WrittenChoice } from '@/core/kitchen-file';
 import { useTell } from '@/ui/toasts';
@@ -205,7 +205,8 @@ function makeActs() {
 export function useActs(sheet: Sheet) {
   const tell = useTell();
   const [made] = useState(makeActs);
-  useEffect(() => made.drawn({ ...sheet, tell }));
+  // Together with what is drawn: an effect that is still waiting from an earlier drawing would look for a line that is not there yet.
+  useLayoutEffect(() => made.drawn({ ...sheet, tell }));
   return made;
 }
 

@@ -62,17 +62,23 @@ test('how a line and a plate are served is kept, and stands through other portio
   const lines = plate.lines.map((l) => ({ id: l.id ?? '', of: l.of, amount: '10 g' }));
   expect(await here.send(PLATE_LINES, { id: plate.id, lines }, { seen: 2 })).toMatchObject({ ok: true });
   expect((await found())?.lines[1]).toMatchObject({ amount: '10 g', overfillPct: 5, takenPct: 62.5 });
+  // Taken off and put back it is served as it was; said of a line that stands there it changes nothing.
+  const back = lines.map((l, i) => (i === 1 ? { ...l, overfillPct: 5, takenPct: 62.5 } : l));
+  const rest = lines.filter((_, i) => i !== 1);
+  expect(await here.send(PLATE_LINES, { id: plate.id, lines: rest }, { seen: 3 })).toMatchObject({ ok: true });
+  expect(await here.send(PLATE_LINES, { id: plate.id, lines: back }, { seen: 4 })).toMatchObject({ ok: true });
+  expect((await found())?.lines[1]).toMatchObject({ overfillPct: 5, takenPct: 62.5 });
   const head = { id: plate.id, name: plate.name, tax: '13.5', target: '30' };
-  expect(await here.send(PLATE_HEAD, { ...head, loss: '95' }, { seen: 3 })).toMatchObject({
+  expect(await here.send(PLATE_HEAD, { ...head, loss: '95' }, { seen: 5 })).toMatchObject({
     path: 'loss',
     message: '95 % cannot be: from 0 to 90 %.',
   });
-  expect(await here.send(PLATE_HEAD, { ...head, service: 'banquet', loss: '6' }, { seen: 3 })).toMatchObject({
+  expect(await here.send(PLATE_HEAD, { ...head, service: 'banquet', loss: '6' }, { seen: 5 })).toMatchObject({
     ok: true,
   });
   expect(await found()).toMatchObject({ service: 'banquet', serviceLossPct: 6 });
   // An older program does not say how it is served: it stays.
-  expect(await here.send(PLATE_HEAD, head, { seen: 4 })).toMatchObject({ ok: true });
+  expect(await here.send(PLATE_HEAD, head, { seen: 6 })).toMatchObject({ ok: true });
   expect(await found()).toMatchObject({ service: 'banquet', serviceLossPct: 6 });
   const stale = await here.send(LINE_SERVED, served, { seen: 1 });
   expect(stale).toMatchObject({ code: 'stale', theirs: { overfill: '5', taken: '62.5' } });

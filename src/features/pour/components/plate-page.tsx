@@ -122,6 +122,8 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
     id: l.id,
     of: l.of as Platable['of'],
     amount: plate.amounts[i] ?? l.amount,
+    ...(l.overfillPct === undefined ? {} : { overfillPct: l.overfillPct }),
+    ...(l.takenPct === undefined ? {} : { takenPct: l.takenPct }),
   }));
   const put = (lines: typeof now): Promise<boolean> =>
     keep(async (seen) => {

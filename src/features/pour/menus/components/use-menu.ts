@@ -58,7 +58,12 @@ export function useMenu(menu: Menu, mark: MenusPage['mark']) {
       return number && !number.ok ? number.trouble.message : undefined;
     },
     typeSold: (id: string, text: string) => setTyped(withSold(id, text)),
-    keepSold: (id: string, text: string) => void put(withSold(id, text)),
+    /** What is no number stands typed with its sentence and goes nowhere. */
+    keepSold: (id: string, text: string): void => {
+      const next = withSold(id, text);
+      if (next.plates.every((p) => read1(p.sold)?.ok !== false)) void put(next);
+      else setTyped(next);
+    },
     add: (id: string) => put({ ...typed, plates: [...typed.plates, { plate: id, sold: '' }] }),
     remove: (id: string) => put({ ...typed, plates: typed.plates.filter((p) => p.plate !== id) }),
   };
