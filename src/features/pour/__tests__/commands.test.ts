@@ -65,8 +65,12 @@ test('how a line and a plate are served is kept, and stands through other portio
   // Taken off and put back it is served as it was; said of a line that stands there it changes nothing.
   const back = lines.map((l, i) => (i === 1 ? { ...l, overfillPct: 5, takenPct: 62.5 } : l));
   const rest = lines.filter((_, i) => i !== 1);
-  expect(await here.send(PLATE_LINES, { id: plate.id, lines: rest }, { seen: 3 })).toMatchObject({ ok: true });
-  expect(await here.send(PLATE_LINES, { id: plate.id, lines: back }, { seen: 4 })).toMatchObject({ ok: true });
+  expect(await here.send(PLATE_LINES, { id: plate.id, lines: rest }, { seen: 3 })).toMatchObject({
+    ok: true,
+  });
+  expect(await here.send(PLATE_LINES, { id: plate.id, lines: back }, { seen: 4 })).toMatchObject({
+    ok: true,
+  });
   expect((await found())?.lines[1]).toMatchObject({ overfillPct: 5, takenPct: 62.5 });
   const head = { id: plate.id, name: plate.name, tax: '13.5', target: '30' };
   expect(await here.send(PLATE_HEAD, { ...head, loss: '95' }, { seen: 5 })).toMatchObject({
