@@ -6,6 +6,8 @@ import type { KitchenCosting } from './kitchen';
 export interface Carries {
   readonly allergens: ReadonlyMap<string, ReadonlySet<string>>;
   readonly unread: ReadonlySet<string>;
+  /** Pots it lives from, or itself, with lines that nobody understands or that cannot be done: what those carry is not known. */
+  readonly unsure: ReadonlySet<string>;
 }
 
 /** Whether it is known what an ingredient carries: read from its label, named, or stated by the starting point it was taken from. */
@@ -16,8 +18,9 @@ export const isRead = (i: Pick<WrittenIngredient, 'allergens' | 'allergensRead' 
 interface Gathered {
   readonly allergens: Map<string, Set<string>>;
   readonly unread: Set<string>;
+  readonly unsure: Set<string>;
 }
-const nothing = (): Gathered => ({ allergens: new Map(), unread: new Set() });
+const nothing = (): Gathered => ({ allergens: new Map(), unread: new Set(), unsure: new Set() });
 
 /** Puts what one carries to what another does. @returns whether that was anything new */
 function add(to: Gathered, from: Carries): boolean {
@@ -32,6 +35,7 @@ function add(to: Gathered, from: Carries): boolean {
     for (const one of sources) put(known, one);
   }
   for (const one of from.unread) put(to.unread, one);
+  for (const one of from.unsure) put(to.unsure, one);
   return grew;
 }
 
@@ -73,7 +77,9 @@ export function carriedIn(costing: KitchenCosting): ReadonlyMap<string, Carries>
       const pot = pots.get(id) ?? nothing();
       const isNew = !pots.has(id);
       pots.set(id, pot);
-      for (const { supply } of costing.recipes.get(id)?.run.inputs ?? []) {
+      const run = costing.recipes.get(id)?.run;
+      if (!run || run.unread.length > 0 || run.refused) pot.unsure.add(id);
+      for (const { supply } of run?.inputs ?? []) {
         const from = of(supply);
         if (from && add(pot, from) && !isNew) grows = true;
       }

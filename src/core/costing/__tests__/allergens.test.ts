@@ -69,3 +69,16 @@ test('what a label of an article adds counts, though the ingredient does not nam
   const loin = file.plates.find((p) => p.name.startsWith('Venison loin'));
   expect(sources(carries, `plate:${loin?.id}`, 'mustard')).toEqual([bones.id]);
 });
+
+test('a line that nobody understands leaves the pot, its daughters and the plate unsure, not free of anything', () => {
+  const costing = costFile(
+    smallKitchen((k) => {
+      k.recipes[0]?.steps.push({ do: 'unread', said: 'a splash of the brown stuff' });
+    }),
+    DAY,
+    CONSTANTS,
+  );
+  const carries = carriedIn(costing);
+  for (const key of [`product:${SMALL.stock}`, `product:${SMALL.sauce}`, `plate:${SMALL.plate}`])
+    expect([...(carries.get(key)?.unsure ?? [])]).toEqual([SMALL.stock]);
+});

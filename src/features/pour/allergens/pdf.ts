@@ -31,7 +31,7 @@ export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>)
       { text: inLetters(title), fontSize: 20, bold: true },
       {
         text: inLetters(
-          `${page.kitchen}, ${day(page.day)}. An empty cell: nothing that goes in names it, by every label as it was read. Local food law and the label on the packet come first.`,
+          `${page.kitchen}, ${day(page.day)}. An empty cell: nothing that goes in names it, by every label as it was read, and by what is usual for what was taken from a starting point. Local food law and the label on the packet come first.`,
         ),
         margin: [0, 2, 0, 8],
       },

@@ -12,8 +12,10 @@ export interface CarriesRow {
   readonly from: Readonly<Record<string, readonly string[]>>;
   /** Ingredients in it whose label nobody has read: of no allergen it is said that it is free of it while there is one. */
   readonly unread: readonly { readonly id: string; readonly name: string }[];
-  /** Lines that could not be looked up: what they would carry is not known either. */
+  /** Lines of a plate that could not be looked up: what they would carry is not known either. */
   readonly lines: number;
+  /** Pots in it, or itself, with lines that are not understood or cannot be done. */
+  readonly unsure: readonly string[];
 }
 
 export interface AllergensPage {
@@ -32,11 +34,12 @@ export async function allergensPage(who: Worker, what: 'plates' | 'pots'): Promi
   const { costing } = await costedKitchen(who.kitchenId);
   const carried = carriedIn(costing);
   const names = new Map(costing.state.ingredients.map((i) => [i.id, i.name]));
+  const pots = new Map(costing.state.recipes.map((r) => [r.id, r.name]));
   const row = (id: string, name: string, key: string, href: string, lines: number): CarriesRow => ({
     id,
     name,
     href,
-    ...told(carried.get(key), names),
+    ...told(carried.get(key), names, pots),
     lines,
   });
   const rows =
@@ -50,8 +53,8 @@ export async function allergensPage(who: Worker, what: 'plates' | 'pots'): Promi
             lines.filter((l) => !l.resolved.ok).length,
           ),
         )
-      : [...costing.recipes.values()].map(({ recipe, run }) =>
-          row(recipe.id, recipe.name, `product:${recipe.id}`, `/pot/${recipe.id}`, run.unread.length),
+      : [...costing.recipes.values()].map(({ recipe }) =>
+          row(recipe.id, recipe.name, `product:${recipe.id}`, `/pot/${recipe.id}`, 0),
         );
   return {
     kitchen: costing.state.kitchen.name,
@@ -63,12 +66,17 @@ export async function allergensPage(who: Worker, what: 'plates' | 'pots'): Promi
   };
 }
 
-function told(carries: Carries | undefined, names: ReadonlyMap<string, string>) {
+function told(
+  carries: Carries | undefined,
+  names: ReadonlyMap<string, string>,
+  pots: ReadonlyMap<string, string>,
+) {
   const named = (ids: Iterable<string>): string[] => [...ids].map((id) => names.get(id) ?? '').sort();
   return {
     from: Object.fromEntries(
       [...(carries?.allergens ?? [])].map(([allergen, ids]) => [allergen, named(ids)]),
     ),
+    unsure: [...(carries?.unsure ?? [])].map((id) => pots.get(id) ?? ''),
     unread: [...(carries?.unread ?? [])].map((id) => ({ id, name: names.get(id) ?? '' })),
   };
 }

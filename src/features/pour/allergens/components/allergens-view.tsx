@@ -16,8 +16,8 @@ export function AllergensView({ page }: { readonly page: AllergensPage }) {
       <div className="page-head">
         <h1>Who carries what</h1>
         <p className="lead-line">
-          By every label as it was read, down to the ingredient it comes from. The packet and local food law
-          come first.
+          By every label as it was read, or what is usual for a starting point, down to the ingredient. The
+          packet and local food law come first.
         </p>
         <div className="thing-tools">
           <Link

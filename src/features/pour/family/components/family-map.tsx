@@ -47,7 +47,7 @@ const PRESSED = { pointerEvents: 'all' } as const;
 
 const TYPES = { kin: Kin };
 const LINES = { tie: TieLine };
-/** ml of a litre line that are as wide as a kilo from the bench. */
+/** What a line carries in a week: ml, or g of what comes from the bench, which are about as much. */
 const carried = (tie: Tie, batches: number): number => (tie.ml || tie.g) * batches;
 
 /** Copper as deep as a litre costs; steel where that is not known. */
