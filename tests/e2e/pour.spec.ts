@@ -1,4 +1,25 @@
+import type { Page } from '@playwright/test';
 import { expect, figure, keeps, open, test } from './kitchen';
+
+/** Holds back whatever the page asks anew of itself until it is let go, and then waits until it has come. */
+async function holdReading(page: Page): Promise<{ letGo: () => Promise<void> }> {
+  let release = (): void => undefined;
+  const free = new Promise<void>((resolve) => (release = resolve));
+  const asked = page.waitForRequest((r) => r.headers()['rsc'] === '1');
+  await page.route('**/pour/menus**', async (route) => {
+    if (route.request().headers()['rsc'] === '1') await free;
+    await route.continue();
+  });
+  return {
+    letGo: async () => {
+      const reading = await asked;
+      release();
+      await reading.response();
+      // Drawn with what has come.
+      await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 300))));
+    },
+  };
+}
 
 test('a larger portion costs more at once and is kept; a price in words is refused', async ({ page }) => {
   await open(page, '/pour');
@@ -127,12 +148,17 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   const pct = answer.locator('.fig-large');
   await expect(pct).toContainText('%');
   const portions = await pct.innerText();
+  // The page is read anew while somebody types already: what is typed stays, and so does what is wrong with it.
+  const held = await holdReading(page);
   await keeps(page, 'menu.keep', () => answer.getByLabel('What is sold is said in').selectOption('%'));
   await expect(answer).toContainText('The shares make 94 %: 6 % are missing.');
   await expect(pct).toHaveText('incomplete');
   await sold(/^Duck broth/).fill('many');
   await sold(/^Duck broth/).press('Enter');
   await expect(page.getByText(/“many” is not a number/).first()).toBeVisible();
+  await held.letGo();
+  await expect(page.getByText(/“many” is not a number/).first()).toBeVisible();
+  await expect(sold(/^Duck broth/)).toHaveValue('many');
   await sold(/^Duck broth/).fill('66');
   await keeps(page, 'menu.keep', () => sold(/^Duck broth/).press('Enter'));
   await expect(pct).toContainText('%');

@@ -289,9 +289,7 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
             aria-label="What is sold is said in"
             value={typed.mixIn}
             disabled={!page.mayEdit}
-            onChange={(event) =>
-              void live.put({ ...typed, mixIn: event.target.value === '%' ? '%' : 'portions' })
-            }
+            onChange={(event) => void live.put({ mixIn: event.target.value === '%' ? '%' : 'portions' })}
           >
             <option value="portions">portions</option>
             <option value="%">% of sales</option>

@@ -7,64 +7,73 @@ import { keepMenu, type MenuTyped } from '../wire';
 
 type Menu = NonNullable<MenusPage['menu']>;
 
+/** A menu with what is typed over it. */
+const over = (menu: MenuTyped, texts: ReadonlyMap<string, string>): MenuTyped => ({
+  ...menu,
+  plates: menu.plates.map((p) => ({ ...p, sold: texts.get(p.plate) ?? p.sold })),
+});
+
 /** A menu as it is typed: what it costs follows at every key, and it is kept when a field is left. */
 export function useMenu(menu: Menu, mark: MenusPage['mark']) {
-  const [typed, setTyped] = useState(menu.typed);
+  const [sent, setSent] = useState(menu.typed);
+  /** What stands typed and has gone nowhere yet: it stays when the menu is read anew. */
+  const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
   const version = useRef(menu.version);
   // Read anew after something was kept, here or elsewhere.
   const [read, setRead] = useState(menu);
   if (read.version !== menu.version) {
     setRead(menu);
-    setTyped(menu.typed);
+    setSent(menu.typed);
   }
   useEffect(() => {
     version.current = Math.max(version.current, menu.version);
   }, [menu.version]);
   const [keep, state] = useKept();
-  const put = (next: MenuTyped): Promise<boolean> => {
-    setTyped(next);
+  const typed = useMemo(() => over(sent, texts), [sent, texts]);
+  const sold = useMemo(() => new Map(typed.plates.map((p) => [p.plate, p.sold])), [typed]);
+  const numberOf = (text: string) => (text.trim() === '' ? undefined : readNumber(text, mark));
+  const readable = ([, text]: readonly [string, string]): boolean => numberOf(text)?.ok !== false;
+  /** Sends a menu with what is typed over it, but for what is no number: that stands typed, with its sentence. */
+  const put = (next: MenuTyped, typedOver = texts): Promise<boolean> => {
+    const [good, bad] = [[...typedOver].filter(readable), [...typedOver].filter((t) => !readable(t))];
+    const whole = over(next, new Map(good));
+    setSent(whole);
+    setTexts(new Map(bad));
     return keep(async (seen) => {
-      const answer = await keepMenu({ id: menu.id, seen: seen ?? version.current, ...next });
+      const answer = await keepMenu({ id: menu.id, seen: seen ?? version.current, ...whole });
       if (answer.ok) version.current = answer.version ?? version.current;
       return answer;
     });
   };
-  const sold = useMemo(() => new Map(typed.plates.map((p) => [p.plate, p.sold])), [typed]);
-  const read1 = (text: string) => (text.trim() === '' ? undefined : readNumber(text, mark));
   const mix = menuMix(
     typed.mixIn,
     menu.plates.map((p) => {
-      const number = read1(sold.get(p.id) ?? '');
+      const number = numberOf(sold.get(p.id) ?? '');
       return { ...p, sold: number?.ok ? number.value.toNumber() : undefined };
     }),
   );
-  const withSold = (id: string, text: string): MenuTyped => ({
-    ...typed,
-    plates: typed.plates.map((p) => (p.plate === id ? { ...p, sold: text } : p)),
-  });
   return {
     typed,
     opened: menu.typed,
     mix,
     state,
-    put,
+    put: (change: Partial<Pick<MenuTyped, 'mixIn'>>) => put({ ...sent, ...change }),
     version: (): number => version.current,
     /** Takes note of what has been kept of it elsewhere on the page. */
     keptAs: (kept: number | null): void => {
       version.current = Math.max(version.current, kept ?? 0);
     },
     troubleOf: (id: string): string | undefined => {
-      const number = read1(sold.get(id) ?? '');
+      const number = numberOf(sold.get(id) ?? '');
       return number && !number.ok ? number.trouble.message : undefined;
     },
-    typeSold: (id: string, text: string) => setTyped(withSold(id, text)),
-    /** What is no number stands typed with its sentence and goes nowhere. */
+    typeSold: (id: string, text: string) => setTexts((all) => new Map(all).set(id, text)),
     keepSold: (id: string, text: string): void => {
-      const next = withSold(id, text);
-      if (next.plates.every((p) => read1(p.sold)?.ok !== false)) void put(next);
-      else setTyped(next);
+      const all = new Map(texts).set(id, text);
+      if (readable([id, text])) void put(sent, all);
+      else setTexts(all);
     },
-    add: (id: string) => put({ ...typed, plates: [...typed.plates, { plate: id, sold: '' }] }),
-    remove: (id: string) => put({ ...typed, plates: typed.plates.filter((p) => p.plate !== id) }),
+    add: (id: string) => put({ ...sent, plates: [...sent.plates, { plate: id, sold: '' }] }),
+    remove: (id: string) => put({ ...sent, plates: sent.plates.filter((p) => p.plate !== id) }),
   };
 }
