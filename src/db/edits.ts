@@ -2,11 +2,12 @@ import { z } from 'zod';
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { newId } from './ids';
-import { CHOICES, RECIPE } from './json-columns';
+import { CHOICES, FOLLOWS, RECIPE } from './json-columns';
 import { insertByProducts } from './larder-rows';
 import { replacePlateLines } from './plate-lines';
 import { replaceSteps, withIds } from './recipe-steps';
 import { many, maybeOne, run, type Sql } from './sql';
+import { maybeJson } from './typed';
 
 /** What people edit as one, each with a version of its own. */
 export type Aggregate =
@@ -16,6 +17,7 @@ export type Aggregate =
   | 'recipe'
   | 'plate'
   | 'menu'
+  | 'tray'
   | 'yield_test'
   | 'vessel'
   | 'hob'
@@ -177,7 +179,7 @@ export async function writePlate(
 ): Promise<void> {
   await run(
     sql,
-    'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ?, service = ?, service_loss_pct = ? WHERE kitchen_id = ? AND id = ?',
+    'UPDATE plate SET name = ?, menu_price = ?, tax_pct = ?, target_food_cost_pct = ?, service = ?, service_loss_pct = ?, follows_id = ?, follows = ?, hands_minutes = ?, hands_plates = ? WHERE kitchen_id = ? AND id = ?',
     [
       plate.name,
       plate.menuPrice ?? null,
@@ -185,6 +187,10 @@ export async function writePlate(
       plate.targetFoodCostPct ?? null,
       plate.service ?? null,
       plate.serviceLossPct ?? null,
+      plate.follows?.plate ?? null,
+      maybeJson(FOLLOWS, plate.follows),
+      plate.hands?.minutes ?? null,
+      plate.hands?.plates ?? null,
       kitchenId,
       plate.id,
     ],

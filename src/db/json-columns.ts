@@ -4,6 +4,7 @@ import {
   Basis,
   Choice,
   Columns,
+  Follows,
   HouseRules,
   Ingredient,
   lineMarked,
@@ -11,6 +12,7 @@ import {
   OwnHands,
   Recipe,
   SharedHands,
+  Tray,
   type WrittenRecipe,
 } from '@/core/kitchen-file';
 import { WrittenStep } from '@/core/verbs';
@@ -66,6 +68,8 @@ const asItWas = (older: unknown): unknown => older;
 
 export const PRICE_BASIS = jsonColumn('a price basis', Basis, [asItWas]);
 export const LIST_COLUMNS = jsonColumn('the columns of a list', Columns, [asItWas]);
+export const FOLLOWS = jsonColumn('what a plate follows', Follows, [asItWas]);
+export const TRIALS = jsonColumn('the trials of a tray', Tray.shape.trials, [asItWas]);
 export const LABEL = jsonColumn('a label', Article.shape.label.unwrap(), [asItWas]);
 
 /** Of an ingredient what no column of its own holds. */

@@ -16,7 +16,16 @@ import { newId } from './ids';
 import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
 import { insertSteps, withIds } from './recipe-steps';
-import { CHOICES, HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, RECIPE } from './json-columns';
+import {
+  CHOICES,
+  FOLLOWS,
+  HANDS,
+  HOUSE_RULES,
+  LIST_COLUMNS,
+  PRICE_BASIS,
+  RECIPE,
+  TRIALS,
+} from './json-columns';
 import { maybeJson } from './typed';
 import { writeMenuPlates } from './menus';
 import { insertPlateLines } from './plate-lines';
@@ -262,7 +271,8 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
   await insertRows(
     sql,
     'plate',
-    file.plates.map((p, i) => ({
+    // What is followed stands before what follows it.
+    parentsFirst(file.plates).map(([p, i]) => ({
       kitchen_id: k.id,
       id: p.id,
       name: p.name,
@@ -271,16 +281,15 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
       target_food_cost_pct: p.targetFoodCostPct ?? null,
       service: p.service ?? null,
       service_loss_pct: p.serviceLossPct ?? null,
+      follows_id: p.follows?.plate ?? null,
+      follows: maybeJson(FOLLOWS, p.follows),
+      hands_minutes: p.hands?.minutes ?? null,
+      hands_plates: p.hands?.plates ?? null,
       position: i,
     })),
   );
   for (const p of file.plates) await insertPlateLines(sql, k.id, p.id, p.lines, mannerIn(file));
-  await insertRows(
-    sql,
-    'menu',
-    file.menus.map((m, i) => ({ kitchen_id: k.id, id: m.id, name: m.name, mix_in: m.mixIn, position: i })),
-  );
-  for (const m of file.menus) await writeMenuPlates(sql, k.id, m);
+  await loadMenus(sql, file);
 }
 
 /** Tests, and what was thrown away: after the purchases, whose lots it leaves. */
@@ -294,3 +303,31 @@ async function loadBench(sql: Sql, file: KitchenFile): Promise<void> {
     await bookWaste(sql, file.kitchen.id, { ...waste, ingredient: into(waste.ingredient) }, g, 'as written');
   }
 }
+
+/** Menus, and trays of trials. */
+async function loadMenus(sql: Sql, file: KitchenFile): Promise<void> {
+  const k = file.kitchen;
+  await insertRows(
+    sql,
+    'menu',
+    file.menus.map((m, i) => ({ kitchen_id: k.id, id: m.id, name: m.name, mix_in: m.mixIn, position: i })),
+  );
+  for (const m of file.menus) await writeMenuPlates(sql, k.id, m);
+  await insertRows(
+    sql,
+    'tray',
+    file.trays.map((t, i) => ({
+      kitchen_id: k.id,
+      id: t.id,
+      name: t.name,
+      changes: TRIALS.write(t.trials),
+      position: i,
+    })),
+  );
+}
+
+/** Plates with their places, those that others follow before those. */
+const parentsFirst = (plates: KitchenFile['plates']): [KitchenFile['plates'][number], number][] => {
+  const placed = plates.map((p, i): [KitchenFile['plates'][number], number] => [p, i]);
+  return [...placed.filter(([p]) => !p.follows), ...placed.filter(([p]) => p.follows)];
+};

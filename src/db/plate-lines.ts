@@ -20,6 +20,7 @@ const COLUMNS = [
   'amount_unit',
   'overfill_pct',
   'taken_pct',
+  'packaging',
 ] as const;
 
 const rowsOf = (
@@ -28,7 +29,7 @@ const rowsOf = (
   lines: WrittenPlate['lines'],
   manner: Manner,
 ): (string | number | null)[][] =>
-  withIds(lines).map(({ id, of, amount: typed, overfillPct, takenPct }, i) => {
+  withIds(lines).map(({ id, of, amount: typed, overfillPct, takenPct, packaging }, i) => {
     const { amount, kind, unit } = normalised(typed, manner);
     const to = pointers(of);
     const part = 'product' in of ? 'product' : 'stockTrimOf' in of ? 'stock trim' : 'usable';
@@ -39,6 +40,7 @@ const rowsOf = (
       ...[kitchenId, id, plateId, i, part, ingredient, product, joint, counted, typed, amount, kind, unit],
       overfillPct ?? null,
       takenPct ?? null,
+      packaging ? 1 : 0,
     ];
   });
 

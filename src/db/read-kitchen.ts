@@ -1,12 +1,13 @@
 import equal from 'fast-deep-equal/es6/index.js';
 import { z } from 'zod';
 import { readMenus } from './menus';
+import { readTrays } from './trays';
 import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands, SERVICES } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { SHOWN_IN, type ShownIn } from '@/core/quantity';
 import { keptSame } from '@/core/shelf';
-import { CHOICES, HANDS, HOUSE_RULES, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
+import { CHOICES, HANDS, HOUSE_RULES, FOLLOWS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
 import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
@@ -86,6 +87,7 @@ export async function readKitchenFrom(
     counts: past.counts,
     tests,
     wastes: await readWastes(of),
+    trays: await readTrays(sql, kitchenId),
   };
   const whole = ofWhatStands(KitchenFile.parse(withoutUndefined(file)));
   return { file: KitchenFile.parse(withoutUndefined(whole)), versions };
@@ -367,9 +369,12 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
       targetFoodCostPct: maybeFigure,
       service: maybe(z.enum(SERVICES)),
       serviceLossPct: maybeFigure,
+      follows: maybe(FOLLOWS.read),
+      handsMinutes: maybeFigure,
+      handsPlates: maybeFigure,
       version: figure,
     }),
-    'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, service, service_loss_pct AS serviceLossPct, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, service, service_loss_pct AS serviceLossPct, follows, hands_minutes AS handsMinutes, hands_plates AS handsPlates, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
     among('id', ids),
   );
   const lines = await of(
@@ -384,21 +389,26 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
       amount: z.string(),
       overfillPct: maybeFigure,
       takenPct: maybeFigure,
+      packaging: figure,
     }),
-    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, counted, amount_typed AS amount, overfill_pct AS overfillPct, taken_pct AS takenPct FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
+    'SELECT id, plate_id, part, ingredient_id, product_id, product_part, counted, amount_typed AS amount, overfill_pct AS overfillPct, taken_pct AS takenPct, packaging FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',
     among('plate_id', ids),
   );
   const linesOf = groupBy(lines, (l) => l.plate_id);
-  const list = plates.map(({ version: _v, ...p }): KitchenState['plates'][number] => ({
-    ...p,
-    lines: (linesOf.get(p.id) ?? []).map((l) => ({
-      id: l.id,
-      of: ofLine(l),
-      amount: l.amount,
-      overfillPct: l.overfillPct,
-      takenPct: l.takenPct,
-    })),
-  }));
+  const list = plates.map(
+    ({ version: _v, handsMinutes, handsPlates, ...p }): KitchenState['plates'][number] => ({
+      ...p,
+      hands: handsMinutes === undefined ? undefined : { minutes: handsMinutes, plates: handsPlates ?? 1 },
+      lines: (linesOf.get(p.id) ?? []).map((l) => ({
+        id: l.id,
+        of: ofLine(l),
+        amount: l.amount,
+        overfillPct: l.overfillPct,
+        takenPct: l.takenPct,
+        packaging: l.packaging ? (true as const) : undefined,
+      })),
+    }),
+  );
   return { list, versions: versionsOf(plates) };
 }
 

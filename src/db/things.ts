@@ -1,8 +1,14 @@
 import { z } from 'zod';
-import type { WrittenMenu, WrittenPlate, WrittenRecipe, WrittenVessel } from '@/core/kitchen-file';
+import type {
+  WrittenMenu,
+  WrittenPlate,
+  WrittenRecipe,
+  WrittenTray,
+  WrittenVessel,
+} from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { writePlate, writeRecipe } from './edits';
-import { LIST_COLUMNS } from './json-columns';
+import { LIST_COLUMNS, TRIALS } from './json-columns';
 import { writeMenuPlates } from './menus';
 import { many, maybeOne, one, run, type Sql } from './sql';
 import { hobRow, vesselRow, type WrittenHob, type WrittenSupplier } from './stove';
@@ -17,6 +23,7 @@ export type Thing =
   | 'recipe'
   | 'plate'
   | 'menu'
+  | 'tray'
   | 'ingredient'
   | 'supplier_article';
 
@@ -193,6 +200,10 @@ export async function putMenu(sql: Sql, kitchenId: string, menu: WrittenMenu, ho
   await put(sql, 'menu', kitchenId, menu.id, { name: menu.name, mix_in: menu.mixIn }, how);
   await writeMenuPlates(sql, kitchenId, menu);
 }
+
+/** A tray whole, with its trials. */
+export const putTray = (sql: Sql, kitchenId: string, tray: WrittenTray, how: How = {}): Promise<boolean> =>
+  put(sql, 'tray', kitchenId, tray.id, { name: tray.name, changes: TRIALS.write(tray.trials) }, how);
 
 /** Calls a thing otherwise; its version has been taken. */
 export const nameOf = (

@@ -89,7 +89,9 @@ export function carriedIn(costing: KitchenCosting): ReadonlyMap<string, Carries>
   const all = new Map<string, Carries>([...pots].map(([id, is]) => [`product:${id}`, is]));
   for (const [id, { lines }] of costing.plates) {
     const plate = nothing();
-    for (const { resolved } of lines) {
+    for (const { resolved, written } of lines) {
+      // What is not eaten carries nothing.
+      if (written.packaging) continue;
       const from = resolved.ok ? of(resolved.value.what.supply) : undefined;
       if (from) add(plate, from);
     }

@@ -78,7 +78,7 @@ function potsOf(costing: KitchenCosting): Relative[] {
 }
 
 function platesOf(costing: KitchenCosting): Relative[] {
-  return costing.state.plates.map(({ id, name, targetFoodCostPct: target }) => {
+  return [...costing.plates.values()].map(({ plate: { id, name, targetFoodCostPct: target } }) => {
     const { cost, foodCostPct } = costOfPlate(costing, id);
     const over = target === undefined || foodCostPct === null ? undefined : foodCostPct > target;
     return {
@@ -123,8 +123,8 @@ function* potTies(costing: KitchenCosting): Generator<Tie> {
 
 function* plateTies(costing: KitchenCosting): Generator<Tie> {
   for (const [id, { lines }] of costing.plates) {
-    const taken = lines.flatMap(({ resolved, times }): Taken[] => {
-      if (!resolved.ok) return [];
+    const taken = lines.flatMap(({ resolved, times, written }): Taken[] => {
+      if (!resolved.ok || written.packaging) return [];
       const { what } = resolved.value;
       const g = resolved.value.g * times;
       const perG = costing.graph.cost(what.supply);

@@ -63,6 +63,16 @@ const overCredited = (costing: KitchenCosting, id: string): Trouble =>
 
 function gapsOfPlate(costing: KitchenCosting, at: string, say: Say, visit: (key: string) => void): void {
   const id = at.slice(at.indexOf(':') + 1);
+  const plate = costing.plates.get(id)?.plate;
+  if (plate?.follows && !costing.plates.has(plate.follows.plate))
+    say(
+      refuse(
+        'follows-gone',
+        '',
+        `${plate.name} is a size of a plate that has been put away: bring that back.`,
+      ).trouble,
+      at,
+    );
   for (const [i, line] of (costing.plates.get(id)?.lines ?? []).entries()) {
     if (!line.resolved.ok) say(line.resolved.trouble, `${at}.lines[${i}]`);
     visit(supplyOf(line.written.of));

@@ -14,6 +14,7 @@ export { putOut, usedUp } from './served';
 export { costOfPlate, type PlateCost } from './plate-cost';
 export { isTaken, trimFlow, type TrimFlow } from './trim-flow';
 export { familyOf, goesTo, kinOf, sharesOf, tiesBy, type Family, type Relative, type Tie } from './family';
+export { alcoholOn, type AlcoholLeft } from './alcohol';
 export { carriedIn, isRead, type Carries } from './allergens';
 export { menuMix, type InMix, type MenuMix, type Sold } from './menu-mix';
 export { menuSteps, priceFor, type AskedPrice, type MenuSteps } from './menu-price';

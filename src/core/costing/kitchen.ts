@@ -1,4 +1,11 @@
-import { inOrder, type KitchenFile, type WrittenPlate, type WrittenRecipe } from '../kitchen-file';
+import {
+  inOrder,
+  mannerIn,
+  standingPlate,
+  type KitchenFile,
+  type WrittenPlate,
+  type WrittenRecipe,
+} from '../kitchen-file';
 import {
   historyFrom,
   historyMerged,
@@ -38,7 +45,7 @@ import {
 import type { Outcome } from '../trouble';
 import { matterOf, type Shelf } from '../verbs';
 import { finish, type Work } from '../work';
-import { usedUp } from './served';
+import { sold, usedUp } from './served';
 
 export interface PlateLine {
   readonly written: WrittenPlate['lines'][number];
@@ -49,6 +56,7 @@ export interface PlateLine {
 }
 
 export interface PlateCosting {
+  /** As it stands: a size of another plate with what it follows. */
   readonly plate: WrittenPlate;
   readonly lines: readonly PlateLine[];
 }
@@ -118,9 +126,7 @@ export function* costingKitchen(
   const cooking = { recipes: state.recipes, order, constants, shelf, cooked: recipes, lefts };
   yield;
   const pots = yield* cookAll({ ...cooking, before: before?.pots });
-  const keptPlates = new Map(
-    state.plates.map((plate) => [plate.id, plateOn(plate, shelf, before?.plates.get(plate.id))]),
-  );
+  const keptPlates = platesOn(state, shelf, before?.plates);
   yield;
   const plates = new Map([...keptPlates].map(([id, { costing }]) => [id, costing]));
   const parts = {
@@ -180,6 +186,30 @@ export const costFile = (
 const sameThings = (a: readonly unknown[], b: readonly unknown[]): boolean =>
   a.length === b.length && a.every((x, i) => x === b[i]);
 
+/** All plates as they stand, with their lines looked up. */
+function platesOn(
+  state: KitchenState,
+  shelf: Shelf,
+  before: ReadonlyMap<string, KeptPlate> | undefined,
+): ReadonlyMap<string, KeptPlate> {
+  const manner = mannerIn(state);
+  const written = new Map(state.plates.map((p) => [p.id, p]));
+  return new Map(
+    state.plates.map((plate) => {
+      const parent = plate.follows && written.get(plate.follows.plate);
+      const stands = standingPlate(plate, parent, manner);
+      const kept = plateOn(stands, shelf, before?.get(plate.id));
+      // What it follows has been put away: nobody can say what stands on it.
+      return [plate.id, plate.follows && !parent ? orphaned(kept) : kept];
+    }),
+  );
+}
+
+const orphaned = (kept: KeptPlate): KeptPlate => ({
+  ...kept,
+  takes: { ...kept.takes, takes: [...kept.takes.takes, undefined] },
+});
+
 /** A plate with its lines looked up; the one before while nothing it looked at is another. */
 function plateOn(plate: WrittenPlate, on: Shelf, before: KeptPlate | undefined): KeptPlate {
   if (before?.costing.plate === plate && sameLooks(before.looks, on)) return before;
@@ -189,8 +219,19 @@ function plateOn(plate: WrittenPlate, on: Shelf, before: KeptPlate | undefined):
     resolved: matterOf(line.of, line.amount, shelf),
     times: usedUp(line, plate),
   }));
-  return { costing: { plate, lines }, takes: { takes: lines.map(takenOf) }, looks };
+  const { hands } = plate;
+  const takes: PlateTakes = {
+    takes: lines.map(takenOf),
+    handsHours: hands ? hands.minutes / 60 / hands.plates / sold(plate) : 0,
+  };
+  return { costing: { plate, lines }, takes, looks };
 }
 
-const takenOf = ({ resolved, times }: PlateLine): { supply: string; g: number } | undefined =>
-  resolved.ok ? { supply: resolved.value.what.supply, g: resolved.value.g * times } : undefined;
+const takenOf = ({ written, resolved, times }: PlateLine): PlateTakes['takes'][number] =>
+  resolved.ok
+    ? {
+        supply: resolved.value.what.supply,
+        g: resolved.value.g * times,
+        ...(written.packaging ? { packs: true } : {}),
+      }
+    : undefined;

@@ -3,7 +3,7 @@ import { flawOfStep, idsOfStep, ofStep, partOfStep, type WrittenStep } from '../
 import { idsOfMatter, type Of } from '../written';
 import { flawsOfChoices } from './in-force';
 import { inOrder, loopSentence, partsOf } from './loops';
-import type { WrittenRecipe } from './schema';
+import type { WrittenPlate, WrittenRecipe } from './schema';
 import { sound, wanting, type Sparse } from './sparse';
 
 /** What recipes and plates say that cannot be: things that are not there, parts that part twice, loops. */
@@ -35,7 +35,13 @@ export function checkRecipes(file: Sparse): Trouble[] {
       found.push(...flawsOf(recipe, step, j, place));
     }
   }
-  for (const [i, plate] of sound(file.plates))
+  const plates = new Map([...sound(file.plates)].map(([, p]) => [p.id, p]));
+  for (const [i, plate] of sound(file.plates)) {
+    if (plate.follows) {
+      want('plate', plate.follows.plate, `plates[${i}].follows.plate`);
+      const flaw = flawOfFollowing(plate, plates.get(plate.follows.plate), `plates[${i}].follows.plate`);
+      if (flaw) found.push(flaw);
+    }
     for (const [j, line] of plate.lines.entries()) {
       const path = `plates[${i}].lines[${j}].of`;
       idsOfMatter(line.of, (kind, id, field) => {
@@ -44,6 +50,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
       });
       wantPart(line.of, path);
     }
+  }
   for (const [i, menu] of sound(file.menus)) {
     const on = new Set<string>();
     for (const [j, { plate }] of menu.plates.entries()) {
@@ -57,6 +64,23 @@ export function checkRecipes(file: Sparse): Trouble[] {
     }
   }
   return [...found, ...checkLoops(file)];
+}
+
+/** What is wrong with a plate being a size of another; undefined where nothing is. */
+export function flawOfFollowing(
+  plate: Pick<WrittenPlate, 'id' | 'name'>,
+  parent: Pick<WrittenPlate, 'id' | 'name' | 'follows'> | undefined,
+  path = '',
+): Trouble | undefined {
+  if (parent?.id === plate.id)
+    return refuse('follows-itself', path, `${plate.name} cannot be a size of itself.`).trouble;
+  return parent?.follows
+    ? refuse(
+        'size-of-a-size',
+        path,
+        `${parent.name} is a size of another plate itself: make ${plate.name} a size of that one.`,
+      ).trouble
+    : undefined;
 }
 
 /** What is wrong with a step by itself, and a name under which two things part. */

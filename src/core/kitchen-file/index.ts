@@ -11,7 +11,9 @@ export {
   MOST_CHOICES,
   MOST_WAYS,
   OwnHands,
+  Follows,
   Plate,
+  SIZES,
   Recipe,
   SharedHands,
   Vessel,
@@ -21,7 +23,10 @@ export {
   type WrittenIngredient,
   type WrittenLine,
   type WrittenMenu,
+  type WrittenFollows,
   type WrittenPlate,
+  type WrittenTray,
+  type WrittenTrial,
   type WrittenPurchase,
   type WrittenRecipe,
   type WrittenVessel,
@@ -46,4 +51,7 @@ export {
   type PackFacts,
 } from './packs';
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf, yieldOn } from './stuff';
+export { MOST_ON_A_TRAY, TIMES, Tray, Trial } from './schema-trays';
 export { ofWhatStands } from './standing';
+export { portionAt, standingPlate, standingPlates, writtenOver } from './sizes';
+export { flawOfFollowing } from './checks-recipes';

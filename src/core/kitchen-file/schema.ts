@@ -8,6 +8,7 @@ import { Basis, Ingredient } from './schema-larder';
 import { VERBS, WrittenStep } from '../verbs';
 import { Day, Id, Name, Percent, PlateOf, Price, Typed } from '../written';
 import { Test } from '../bench';
+import { Tray } from './schema-trays';
 import { Waste } from './schema-waste';
 
 /**
@@ -118,6 +119,41 @@ export const Recipe = z.strictObject({
   steps: z.array(WrittenStep).max(200),
 });
 
+/** Least and most that a size of a plate may be of what it follows: a spoonful of it, or a tray. */
+export const SIZES = { least: 0.05, most: 50 } as const;
+
+const Served = {
+  overfillPct: z
+    .number()
+    .min(0)
+    .max(100)
+    .optional()
+    .describe('how much more than that goes on as the hand goes, % of it'),
+  takenPct: z
+    .number()
+    .min(0)
+    .max(100)
+    .optional()
+    .describe('put on the side: how much of it guests take; what they leave goes back. Left out, all of it'),
+};
+
+/** Another size of a plate: what it says otherwise than the plate it follows. */
+export const Follows = z.strictObject({
+  plate: Id.describe('the plate it is a size of; one that follows nothing itself'),
+  size: z.number().min(SIZES.least).max(SIZES.most).describe('of each portion there: 0.5 is half of it'),
+  but: z
+    .array(
+      z.strictObject({
+        line: Id.describe('a line of the plate it follows'),
+        out: z.literal(true).optional().describe('it does not stand on this one'),
+        amount: Typed.optional(),
+        ...Served,
+      }),
+    )
+    .max(60)
+    .default([]),
+});
+
 export const Plate = z.strictObject({
   id: Id,
   name: Name,
@@ -131,26 +167,29 @@ export const Plate = z.strictObject({
     .max(90)
     .optional()
     .describe('of what is made up for it, how much is never sold: dried out, sent back, left over; %'),
+  hands: z
+    .strictObject({
+      minutes: z.number().positive().max(1440),
+      plates: z
+        .number()
+        .int()
+        .min(1)
+        .max(10_000)
+        .describe('put together at once: 1 where each is made to order'),
+    })
+    .optional()
+    .describe('active minutes of putting it together'),
+  follows: Follows.optional().describe(
+    'it is a size of another plate: the lines below are its own, beside those it follows; its tax is that plate’s',
+  ),
   lines: z
     .array(
       z.strictObject({
         id: Id.optional().describe('its own, kept through edits; given when it is loaded where it has none'),
         of: PlateOf,
         amount: Typed,
-        overfillPct: z
-          .number()
-          .min(0)
-          .max(100)
-          .optional()
-          .describe('how much more than that goes on as the hand goes, % of it'),
-        takenPct: z
-          .number()
-          .min(0)
-          .max(100)
-          .optional()
-          .describe(
-            'put on the side: how much of it guests take; what they leave goes back. Left out, all of it',
-          ),
+        ...Served,
+        packaging: z.literal(true).optional().describe('a jar, a lid, a box: packaging, not food'),
       }),
     )
     .max(60),
@@ -281,6 +320,7 @@ export const KitchenFile = z.strictObject({
   recipes: z.array(Recipe).default([]),
   plates: z.array(Plate).default([]),
   menus: z.array(Menu).default([]),
+  trays: z.array(Tray).default([]),
   history: z
     .strictObject({
       schema: z.number().int().positive().max(9999).describe('the step of the database it was written at'),
@@ -298,6 +338,9 @@ export type KitchenFile = z.infer<typeof KitchenFile>;
 export type WrittenIngredient = KitchenFile['ingredients'][number];
 export type WrittenRecipe = KitchenFile['recipes'][number];
 export type WrittenChoice = NonNullable<WrittenRecipe['choices']>[number];
+export type WrittenFollows = NonNullable<KitchenFile['plates'][number]['follows']>;
+export type WrittenTray = KitchenFile['trays'][number];
+export type WrittenTrial = WrittenTray['trials'][number];
 export type WrittenMenu = KitchenFile['menus'][number];
 export type WrittenPlate = KitchenFile['plates'][number];
 export type WrittenArticle = KitchenFile['articles'][number];

@@ -13,6 +13,7 @@ export const LISTS = [
   'recipes',
   'plates',
   'menus',
+  'trays',
   'tests',
   'wastes',
 ] as const;

@@ -3,6 +3,7 @@ const ONE_OF: Readonly<Record<string, string>> = {
   recipes: 'recipe',
   plates: 'plate',
   menus: 'menu',
+  trays: 'tray',
   ingredients: 'ingredient',
   articles: 'article',
   suppliers: 'supplier',

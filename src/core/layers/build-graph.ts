@@ -9,9 +9,14 @@ import { ownOf, type Own } from './layer-money';
 import { energyKey, HANDS, type Layer } from './layers';
 import { partingsOf, type Parting } from './parting';
 
-/** What stands on a plate: a supply and its grams, line by line; undefined for one that could not be looked up. */
+/** What a plate is put together of. */
 export interface PlateTakes {
-  readonly takes: readonly ({ readonly supply: string; readonly g: number } | undefined)[];
+  /** A supply and its grams, line by line, and whether it is packaging; undefined for one that could not be looked up. */
+  readonly takes: readonly (
+    { readonly supply: string; readonly g: number; readonly packs?: boolean } | undefined
+  )[];
+  /** Hours of hands that one plate takes. */
+  readonly handsHours: number;
 }
 
 export interface GraphParts {
@@ -67,10 +72,15 @@ function* recipeNodes(id: string, layer: Layer, parts: GraphParts, at: At): Gene
     yield { ...node, from: [...placed(before, at), ...placed(own, at)] };
 }
 
-function plateNode(id: string, { takes }: PlateTakes, layer: Layer, at: At): GraphNode {
-  const known = takes.flatMap((line): Own[] => (line ? [{ ...line, row: 0 }] : []));
-  const own = layer === 'ingredients' ? known : known.filter(({ supply }) => isMade(supply));
-  return { key: `plate:${id}`, from: placed(weighed(own, 1), at), gaps: takes.length - known.length };
+function plateNode(id: string, { takes, handsHours }: PlateTakes, layer: Layer, at: At): GraphNode {
+  const known = takes.flatMap((line) => line ?? []);
+  // Of the layers beside the ingredients a plate has what is made brings along, and what it adds itself.
+  const own = known.filter(({ supply, packs = false }) =>
+    packs ? layer === 'packaging' : layer === 'ingredients' || isMade(supply),
+  );
+  const hands = layer === 'hands' && handsHours > 0 ? [{ supply: HANDS, g: handsHours, row: 0 }] : [];
+  const from = placed(weighed([...own.map((o) => ({ ...o, row: 0 })), ...hands], 1), at);
+  return { key: `plate:${id}`, from, gaps: takes.length - known.length };
 }
 
 /** What has changed between two kitchens whose graphs have the same nodes: what those are the sum of may be another. */

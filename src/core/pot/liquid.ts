@@ -3,6 +3,8 @@ import type { Stuff } from '../larder';
 
 /** One addition of alcohol and what has happened to it since (docs/model.md, "Ethanol"). */
 export interface EthanolSource {
+  /** What it came with: `Red wine`. */
+  of: string;
   /** g of ethanol as added, scaled down by whatever share of the liquid has left since. */
   added: number;
   minutes: number;
@@ -119,7 +121,7 @@ export function pourShare(into: Liquid, from: Liquid, k: number): void {
   into.pulp += from.pulp * k;
   if (k > 0) delicate(into, from.curdlesAt, from.curdler);
   for (const s of from.sources)
-    into.sources.push({ added: s.added * k, minutes: s.minutes, phi: s.phi, left: s.left * k });
+    into.sources.push({ of: s.of, added: s.added * k, minutes: s.minutes, phi: s.phi, left: s.left * k });
 }
 
 /** Puts `g` of an ingredient that joins the liquid into it. `bindFat` holds its fat (roux, mounting). */
@@ -137,5 +139,5 @@ export function addStuff(l: Liquid, stuff: Stuff, g: number, bindFat = false): v
   l.pulp += stuff.pulp * g;
   if (stuff.curdlesAt !== undefined) delicate(l, stuff.curdlesAt, stuff.name);
   if (parts.ethanol > 0)
-    l.sources.push({ added: parts.ethanol * g, minutes: 0, phi: 1, left: parts.ethanol * g });
+    l.sources.push({ of: stuff.name, added: parts.ethanol * g, minutes: 0, phi: 1, left: parts.ethanol * g });
 }

@@ -40,21 +40,26 @@ function add(into: Piece, piece: Piece): void {
 /** Additions of alcohol that a product keeps apart. */
 export const MOST_SOURCES = 24;
 
-/** How far apart two additions are: an hour on the heat as far as all of what has boiled away. */
+/** How far apart two additions are: an hour on the heat as far as all of what has boiled away; two wines are never quite the same. */
 const apart = (a: EthanolSource, b: EthanolSource): number =>
-  Math.abs(a.minutes - b.minutes) / 60 + Math.abs(a.phi - b.phi);
+  Math.abs(a.minutes - b.minutes) / 60 + Math.abs(a.phi - b.phi) + (a.of === b.of ? 0 : 1e-6);
+
+/** What two additions taken for one came with. */
+const bothOf = (a: string, b: string): string =>
+  (a.split(' and ').includes(b) ? a : `${a} and ${b}`).slice(0, 200);
 
 const asOne = (a: EthanolSource, b: EthanolSource): EthanolSource => {
   const added = a.added + b.added;
   const mean = (x: number, y: number): number => (added > 0 ? (x * a.added + y * b.added) / added : x);
-  return { added, minutes: mean(a.minutes, b.minutes), phi: mean(a.phi, b.phi), left: a.left + b.left };
+  const of = a.of === b.of ? a.of : bothOf(a.of, b.of);
+  return { of, added, minutes: mean(a.minutes, b.minutes), phi: mean(a.phi, b.phi), left: a.left + b.left };
 };
 
 /** The same additions of alcohol with the most alike taken for one, until there are few enough; no gram of it is another. */
 export function fewSources(sources: readonly EthanolSource[]): EthanolSource[] {
   const few = sources.map((s) => ({ ...s }));
   if (few.length < 2) return few;
-  few.sort((a, b) => a.minutes - b.minutes || a.phi - b.phi);
+  few.sort((a, b) => a.minutes - b.minutes || a.phi - b.phi || (a.of < b.of ? -1 : a.of > b.of ? 1 : 0));
   const gaps = (): number[] => few.slice(1).map((s, i) => apart(few[i] as EthanolSource, s));
   for (let between = gaps(); between.length > 0; between = gaps()) {
     const least = Math.min(...between);

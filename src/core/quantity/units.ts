@@ -12,6 +12,7 @@ export const COUNT_UNITS = [
   'sprig',
   'stick',
   'slice',
+  'batch',
 ] as const;
 export type CountUnit = (typeof COUNT_UNITS)[number];
 
@@ -63,6 +64,7 @@ const table = new Map<string, Unit>([
   ...unit('count', 'stick', 1, 'sticks', 'stalk', 'stalks', 'rib', 'ribs'),
   ...unit('count', 'slice', 1, 'slices', 'rasher', 'rashers'),
   ...unit('count', 'box', 1, 'boxes'),
+  ...unit('count', 'batch', 1, 'batches'),
   ...unit('count', 'can', 1, 'cans', 'tin', 'tins'),
   ...unit('length', 'cm', 1, 'centimetre', 'centimetres'),
   ...unit('length', 'mm', 0.1),

@@ -51,7 +51,13 @@ export function thingOf(of: Of, shelf: Shelf): Outcome<{ what: Matter; weighable
     const { name, product } = found.value;
     return fine({
       what: { is: 'product', supply: supplyOf(of), name, product },
-      weighable: { name, densityGPerMl: product.g / product.ml },
+      // Only a batch is counted: an each of a sauce is nothing anybody could weigh.
+      weighable: {
+        name,
+        densityGPerMl: product.g / product.ml,
+        pieceG: { batch: product.g },
+        eachUnit: 'batch',
+      },
     });
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;

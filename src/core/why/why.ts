@@ -25,17 +25,20 @@ const servedWords = (times: number): string =>
 function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
   const cost = costOfPlate(costing, id);
   const plate = costing.plates.get(id);
-  const rows = (plate?.lines ?? []).map(({ written, resolved, times }, i): Why => {
+  const rows = (plate?.lines ?? []).flatMap(({ written, resolved, times }, i): Why[] => {
+    if (written.packaging) return [];
     const behind = whyCost(costing, supplyOf(written.of), money);
     const weighed = resolved.ok && !written.amount.includes('g') ? `, ${kg(resolved.value.g)},` : '';
-    return {
-      title: behind.title,
-      money: cost.lines[i],
-      per: 'on the plate',
-      detail: `${written.amount}${weighed}${servedWords(times)} at ${money(behind.money ?? 0)} ${behind.per ?? ''}`,
-      estimate: behind.estimate,
-      rows: [{ ...behind, title: capital(behind.per ?? behind.title) }],
-    };
+    return [
+      {
+        title: behind.title,
+        money: cost.lines[i],
+        per: 'on the plate',
+        detail: `${written.amount}${weighed}${servedWords(times)} at ${money(behind.money ?? 0)} ${behind.per ?? ''}`,
+        estimate: behind.estimate,
+        rows: [{ ...behind, title: capital(behind.per ?? behind.title) }],
+      },
+    ];
   });
   return {
     title: plate?.plate.name ?? 'Plate',

@@ -50,7 +50,16 @@ function lacks(state: State, of: Parameters<typeof namedBy>[0]): Trouble | undef
     if ([...ids].some((id) => id !== of.id && !there.has(id)))
       return no(`${of.name} takes a ${kind} that has been put away since: bring that back first.`);
   }
+  const parent = 'follows' in of ? of.follows?.plate : undefined;
+  if (parent !== undefined && !state.plates.some((p) => p.id === parent))
+    return no(`${of.name} is a size of a plate that has been put away since: bring that back first.`);
   return undefined;
+}
+
+/** Why a plate cannot go: sizes follow it. */
+function followed(state: State, id: string): Trouble | undefined {
+  const sizes = state.plates.filter((p) => p.follows?.plate === id).map((p) => p.name);
+  return sizes.length > 0 ? no(`${listed(sizes)} follow it: that comes first.`) : undefined;
 }
 
 /** A thing kept whole on both sides of its change: nothing on one of them means that it was not there. */
@@ -131,7 +140,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
   plate: {
     role: 'changer',
     back: async (subject, side, looking, state) => {
-      const why = side === null ? undefined : lacks(state, Plate.parse(side));
+      const why = side === null ? followed(state, subject) : lacks(state, Plate.parse(side));
       if (why) return why;
       return whole(
         Plate,

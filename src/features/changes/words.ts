@@ -102,13 +102,22 @@ function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, calle
 
 function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telling): string[] {
   const lines = (p: WrittenPlate): Line[] =>
-    p.lines.map(({ id, of, amount, overfillPct, takenPct }, i) => {
+    p.lines.map(({ id, of, amount, overfillPct, takenPct, packaging }, i) => {
       const named = 'product' in of ? of.product : 'ingredient' in of ? of.ingredient : of.stockTrimOf;
       return {
         id: id ?? String(i),
-        text: `${amount} ${called(named) ?? 'of something put away since'}${overfillPct ? `, ${overfillPct} % over` : ''}${takenPct === undefined ? '' : `, on the side, ${takenPct} % taken`}`,
+        text: `${amount} ${called(named) ?? 'of something put away since'}${overfillPct ? `, ${overfillPct} % over` : ''}${takenPct === undefined ? '' : `, on the side, ${takenPct} % taken`}${packaging ? ', packaging' : ''}`,
       };
     });
+  const handsWords = ({ hands }: WrittenPlate): string | undefined =>
+    hands && `${hands.minutes} min for ${hands.plates}`;
+  const buts = (p: WrittenPlate): Line[] =>
+    (p.follows?.but ?? []).map((b) => ({
+      id: b.line,
+      text: b.out
+        ? 'one thing less than what it follows'
+        : `${b.amount ?? 'the portion'} otherwise than what it follows`,
+    }));
   const moved = (what: string, a: unknown, b: unknown): string[] =>
     textOf(a) === textOf(b) ? [] : [`${what} ${textOf(a)} → ${textOf(b)}`];
   return [
@@ -118,6 +127,10 @@ function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telli
     ...moved('target %', before.targetFoodCostPct, after.targetFoodCostPct),
     ...moved('served', before.service, after.service),
     ...moved('lost in service %', before.serviceLossPct, after.serviceLossPct),
+    ...moved('hands', handsWords(before), handsWords(after)),
+    ...moved('size', before.follows?.size, after.follows?.size),
+    ...(before.follows && !after.follows ? ['stands by itself'] : []),
+    ...linesDiffer(buts(before), buts(after)),
     ...linesDiffer(lines(before), lines(after)),
   ];
 }

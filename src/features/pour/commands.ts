@@ -1,11 +1,12 @@
 import 'server-only';
-import { mannerIn, type WrittenPlate } from '@/core/kitchen-file';
+import { mannerIn, writtenOver } from '@/core/kitchen-file';
 import { priceText, readPrice } from '@/core/larder';
 import { refuse, under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
 import { writePlate } from '@/db/edits';
 import { declare, Refused } from '@/server/door';
-import { making } from './making';
+import { finishing } from './finishing';
+import { making, parentIn } from './making';
 import { menus } from './menus/commands';
 import { PLATE } from './wire';
 
@@ -19,18 +20,20 @@ const keepPlate = declare({
     id: (body) => body.id,
     async theirs({ id }, { costed }) {
       const { costing, versions } = await costed();
-      const plate = costing.state.plates.find((p) => p.id === id);
+      const plate = costing.plates.get(id)?.plate;
       return plate && { version: versions.plates.get(id) ?? 1, plate };
     },
   },
   async look({ id, lines: typed, menuPrice }, { costed }) {
-    const { state, shelf } = (await costed()).costing;
+    const { state, shelf, plates } = (await costed()).costing;
     const before = state.plates.find((p) => p.id === id);
+    const stands = plates.get(id)?.plate;
     const amounts = new Map(typed.map((l) => [l.id, l.amount]));
-    if (!before) throw new Refused(refuse('gone', '', 'This plate is no longer in the book.').trouble);
+    if (!before || !stands)
+      throw new Refused(refuse('gone', '', 'This plate is no longer in the book.').trouble);
     // A line that has just come keeps its amount, one that has just gone is passed over: whether they are one's own is the version's business.
     const asBought = new Set(typed.flatMap((l) => (l.asBought ? [l.id] : [])));
-    const lines = before.lines.map((l) => ({
+    const lines = stands.lines.map((l) => ({
       ...l,
       of: asBought.has(l.id ?? '') && 'ingredient' in l.of ? { ingredient: l.of.ingredient } : l.of,
       amount: amounts.get(l.id ?? '') ?? l.amount,
@@ -42,8 +45,9 @@ const keepPlate = declare({
     }
     const price = menuPrice.trim() === '' ? undefined : readPrice(menuPrice, state.kitchen.decimalMark);
     if (price && !price.ok) throw new Refused(under('menuPrice', price.trouble));
-    const after: WrittenPlate = { ...before, lines, menuPrice: price && priceText(price.value) };
-    return { before, after, manner: mannerIn(state) };
+    const manner = mannerIn(state);
+    const over = writtenOver(before, parentIn(state, before), lines, manner);
+    return { before, after: { ...over, menuPrice: price && priceText(price.value) }, manner };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await writePlate(sql, kitchenId, after, manner);
@@ -51,4 +55,4 @@ const keepPlate = declare({
   },
 });
 
-export const commands = [keepPlate, ...making, ...menus];
+export const commands = [keepPlate, ...making, ...finishing, ...menus];

@@ -1,5 +1,13 @@
 import 'server-only';
-import { mannerIn, type WrittenPlate } from '@/core/kitchen-file';
+import {
+  flawOfFollowing,
+  mannerIn,
+  SIZES,
+  standingPlate,
+  writtenOver,
+  type WrittenPlate,
+} from '@/core/kitchen-file';
+import { readNumber } from '@/core/quantity';
 import type { KitchenState } from '@/core/kitchen-state';
 import { readPct } from '@/core/larder';
 import { refuse, under } from '@/core/trouble';
@@ -8,9 +16,9 @@ import { newId } from '@/db/ids';
 import { nowOf, putAway, putPlate } from '@/db/things';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
-import { mustBeOwnName } from '@/server/names';
+import { listed, mustBeOwnName } from '@/server/names';
 import { headTyped, servedTyped } from './head-typed';
-import { LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
+import { BY_ITSELF, LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
@@ -23,7 +31,7 @@ const NAMED = {
 /** How a plate stands now: the other side of a stale write. */
 async function theirs({ id }: { readonly id: string }, { costed }: Looking) {
   const { costing, versions } = await costed();
-  const plate = costing.state.plates.find((p) => p.id === id);
+  const plate = costing.plates.get(id)?.plate;
   return plate && { version: versions.plates.get(id) ?? 1, plate };
 }
 
@@ -35,15 +43,41 @@ function mustBeThere(here: KitchenState, id: string): WrittenPlate {
   return plate;
 }
 
+/** The plate that one is a size of, while that stands. */
+export const parentIn = (here: KitchenState, plate: WrittenPlate): WrittenPlate | undefined =>
+  plate.follows && here.plates.find((p) => p.id === plate.follows?.plate);
+
+const standing = (here: KitchenState, plate: WrittenPlate): WrittenPlate =>
+  standingPlate(plate, parentIn(here, plate), mannerIn(here));
+
+/** How much of a plate's portions a size of it has, as typed: `half`, `60 %`, `2.5`. */
+function sizeOf(typed: string, here: KitchenState): number {
+  const mark = here.kitchen.decimalMark;
+  const share = /%\s*$/.test(typed) ? readPct(typed, mark) : undefined;
+  const number = share ?? readNumber(typed.trim().replace(/^(a )?half$/i, `0${mark}5`), mark);
+  if (!number.ok) throw new Refused(under('size', number.trouble));
+  const size = share?.ok ? share.value / 100 : Number(number.value);
+  if (!(size >= SIZES.least && size <= SIZES.most))
+    throw refused(
+      'size-out-of-range',
+      'size',
+      `${typed.trim()} of each portion: from ${SIZES.least} to ${SIZES.most} times. Write such as 0${mark}5 or 60 %.`,
+      { value: size, limit: size < SIZES.least ? SIZES.least : SIZES.most },
+    );
+  return Number(size.toFixed(4));
+}
+
 /** A new plate, with what plates here usually begin with. */
 const make = declare({
   wire: NEW_PLATE,
   role: 'changer',
   moves: 'costs',
-  async look({ name, like }, { state }) {
+  async look({ name, like, size }, { state }) {
     const here = await state();
     const called = mustBeOwnName(here.plates, name, NAMED);
-    const from = like === null ? undefined : mustBeThere(here, like);
+    const from = like === null ? undefined : standing(here, mustBeThere(here, like));
+    if (from && size !== undefined)
+      return { plate: sizedOf(from, called, size, here), manner: mannerIn(here) };
     const { usualTaxPct, usualTargetPct } = here.kitchen;
     const plate: WrittenPlate = {
       id: newId(),
@@ -53,6 +87,7 @@ const make = declare({
       ...(from?.menuPrice === undefined ? {} : { menuPrice: from.menuPrice }),
       ...(from?.service === undefined ? {} : { service: from.service }),
       ...(from?.serviceLossPct === undefined ? {} : { serviceLossPct: from.serviceLossPct }),
+      ...(from?.hands === undefined ? {} : { hands: from.hands }),
       lines: (from?.lines ?? []).map((l) => ({ ...l, id: newId() })),
     };
     return { plate, manner: mannerIn(here) };
@@ -63,6 +98,20 @@ const make = declare({
   },
 });
 
+/** A size of a plate: it has a name and a price of its own, and follows for the rest. */
+function sizedOf(parent: WrittenPlate, name: string, size: string, here: KitchenState): WrittenPlate {
+  const plate: WrittenPlate = {
+    id: newId(),
+    name,
+    taxPct: parent.taxPct,
+    follows: { plate: parent.id, size: sizeOf(size, here), but: [] },
+    lines: [],
+  };
+  const flaw = flawOfFollowing(plate, parent);
+  if (flaw) throw new Refused(flaw);
+  return plate;
+}
+
 const lines = declare({
   wire: PLATE_LINES,
   role: 'changer',
@@ -71,8 +120,11 @@ const lines = declare({
   async look({ id, lines: wanted }, { costed }) {
     const { state, shelf } = (await costed()).costing;
     const before = mustBeThere(state, id);
+    const parent = parentIn(state, before);
     const elsewhere = new Set(
-      state.plates.filter((p) => p.id !== id).flatMap((p) => p.lines.flatMap((l) => l.id ?? [])),
+      state.plates
+        .filter((p) => p.id !== id && p !== parent)
+        .flatMap((p) => p.lines.flatMap((l) => l.id ?? [])),
     );
     for (const [i, line] of wanted.entries()) {
       if (elsewhere.has(line.id))
@@ -83,10 +135,14 @@ const lines = declare({
     }
     // How a line is served is kept with it, however its portion is.
     const was = new Map(
-      before.lines.map(({ id: line, overfillPct, takenPct }) => [line, { overfillPct, takenPct }]),
+      standing(state, before).lines.map(({ id: line, overfillPct, takenPct, packaging }) => [
+        line,
+        { overfillPct, takenPct, packaging },
+      ]),
     );
-    const after = { ...before, lines: wanted.map((line) => ({ ...line, ...was.get(line.id) })) };
-    return { before, after, manner: mannerIn(state) };
+    const manner = mannerIn(state);
+    const stands = wanted.map((line) => ({ ...line, ...was.get(line.id) }));
+    return { before, after: writtenOver(before, parent, stands, manner), manner };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
@@ -123,16 +179,64 @@ const head = declare({
       return plate && headTyped(plate, here.kitchen.decimalMark);
     },
   },
-  async look({ id, name, tax, target, service, loss }, { state }) {
+  async look({ id, name, tax, target, service, loss, minutes, plates, size }, { state }) {
     const here = await state();
     const before = mustBeThere(here, id);
+    const { follows } = before;
     const after: WrittenPlate = {
       ...before,
+      ...(follows && size !== undefined ? { follows: { ...follows, size: sizeOf(size, here) } } : {}),
+      hands: minutes === undefined ? before.hands : handsOf(minutes, plates ?? '', here),
       name: mustBeOwnName(here.plates, name, NAMED, id),
       taxPct: share(tax, 'tax', here) ?? 0,
       targetFoodCostPct: share(target, 'target', here),
       service: service === undefined ? before.service : service === '' ? undefined : service,
       serviceLossPct: loss === undefined ? before.serviceLossPct : share(loss, 'loss', here, MOST_LOST),
+    };
+    return { before, after, manner: mannerIn(here) };
+  },
+  async write({ sql, kitchenId }, { id }, { before, after, manner }) {
+    await putPlate(sql, kitchenId, after, manner, { taken: true });
+    return { value: null, what: 'plate', subject: id, before, after };
+  },
+});
+
+/** Minutes of hands and for how many plates at once, as typed; undefined where no minutes are. */
+function handsOf(minutes: string, plates: string, here: KitchenState): WrittenPlate['hands'] {
+  const number = (typed: string, path: string, least: number, most: number, what: string): number => {
+    const read = readNumber(typed, here.kitchen.decimalMark);
+    if (!read.ok) throw new Refused(under(path, read.trouble));
+    const value = read.value.toNumber();
+    if (!(value >= least && value <= most))
+      throw refused('hands-out-of-range', path, `${value} ${what}: from ${least} to ${most}.`, {
+        value,
+        limit: value < least ? least : most,
+      });
+    return value;
+  };
+  if (minutes.trim() === '') return undefined;
+  const together = plates.trim() === '' ? 1 : number(plates, 'plates', 1, 10_000, 'plates at once');
+  return {
+    minutes: number(minutes, 'minutes', 0.01, 1440, 'minutes'),
+    plates: Math.round(together),
+  };
+}
+
+/** A size of a plate that follows it no more: it stands by itself with the lines it has. */
+const byItself = declare({
+  wire: BY_ITSELF,
+  role: 'changer',
+  moves: 'costs',
+  changes: CHANGES,
+  async look({ id }, { state }) {
+    const here = await state();
+    const before = mustBeThere(here, id);
+    if (!before.follows) throw refused('follows-nothing', '', `${before.name} stands by itself already.`);
+    const { follows: _f, ...stands } = standing(here, before);
+    const own = new Set(before.lines.map((l) => l.id));
+    const after = {
+      ...stands,
+      lines: stands.lines.map((l) => (own.has(l.id) ? l : { ...l, id: newId() })),
     };
     return { before, after, manner: mannerIn(here) };
   },
@@ -150,18 +254,27 @@ const served = declare({
     ...CHANGES,
     theirs: async ({ id, line }, { state }) => {
       const here = await state();
-      const theirs = here.plates.find((p) => p.id === id)?.lines.find((l) => l.id === line);
+      const plate = here.plates.find((p) => p.id === id);
+      const theirs = plate && standing(here, plate).lines.find((l) => l.id === line);
       return theirs && servedTyped(theirs, here.kitchen.decimalMark);
     },
   },
-  async look({ id, line, overfill, taken }, { state }) {
+  async look({ id, line, overfill, taken, packaging }, { state }) {
     const here = await state();
     const before = mustBeThere(here, id);
-    if (!before.lines.some((l) => l.id === line))
-      throw refused('gone', '', 'This line is no longer on the plate.');
-    const how = { overfillPct: share(overfill, 'overfill', here), takenPct: share(taken, 'taken', here) };
-    const lines = before.lines.map((l) => (l.id === line ? { ...l, ...how } : l));
-    return { before, after: { ...before, lines }, manner: mannerIn(here) };
+    const stands = standing(here, before);
+    const own = stands.lines.find((l) => l.id === line);
+    if (packaging && own && !('ingredient' in own.of))
+      throw refused('not-packaging', 'packaging', 'Only what is bought as it is can be packaging.');
+    if (!own) throw refused('gone', '', 'This line is no longer on the plate.');
+    const how = {
+      overfillPct: share(overfill, 'overfill', here),
+      takenPct: share(taken, 'taken', here),
+      packaging: (packaging ?? own.packaging) ? (true as const) : undefined,
+    };
+    const lines = stands.lines.map((l) => (l.id === line ? { ...l, ...how } : l));
+    const manner = mannerIn(here);
+    return { before, after: writtenOver(before, parentIn(here, before), lines, manner), manner };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
@@ -183,6 +296,13 @@ const away = declare({
         '',
         gone ? 'This plate has been put away already.' : 'This plate stands in the list already.',
       );
+    const sizes = gone ? here.plates.filter((p) => p.follows?.plate === id) : [];
+    if (sizes.length > 0)
+      throw refused(
+        'followed',
+        '',
+        `${listed(sizes.map((p) => p.name))} ${sizes.length === 1 ? 'follows' : 'follow'} it: put that away first, or let it stand by itself.`,
+      );
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'plate', who.kitchenId, id);
     if (!now) throw refused('gone', '', 'There is no such plate.');
@@ -195,4 +315,4 @@ const away = declare({
   },
 });
 
-export const making = [make, lines, head, served, away];
+export const making = [make, lines, head, served, byItself, away];

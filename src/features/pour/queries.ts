@@ -1,10 +1,21 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfPlate, gapsOf, menuSteps, usedUp, type MenuSteps } from '@/core/costing';
+import {
+  alcoholOn,
+  costByLayer,
+  costOfPlate,
+  gapsOf,
+  menuSteps,
+  usedUp,
+  type AlcoholLeft,
+  type MenuSteps,
+} from '@/core/costing';
+import type { Layer } from '@/core/layers';
 import { isGuess } from '@/core/prices';
 import { supplyOf } from '@/core/verbs';
 import type { Of } from '@/core/written';
-import { measuringDensity, type WrittenPlate } from '@/core/kitchen-file';
+import type { KitchenState } from '@/core/kitchen-state';
+import { mannerIn, measuringDensity, portionAt, type WrittenPlate } from '@/core/kitchen-file';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { awayRows } from '@/server/away';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
@@ -13,6 +24,8 @@ import { may, type Worker } from '@/server/session';
 export interface PlateSummary {
   readonly id: string;
   readonly name: string;
+  /** The plate it is a size of. */
+  readonly sizeOf?: string | undefined;
   readonly menuPrice: string | undefined;
   readonly cost: number | null;
   readonly foodCostPct: number | null;
@@ -22,11 +35,12 @@ export interface PlateSummary {
 
 export async function plates(who: Worker): Promise<PlateSummary[]> {
   const { costing } = await costedKitchen(who.kitchenId);
-  return costing.state.plates.map((p) => {
+  return [...costing.plates.values()].map(({ plate: p }) => {
     const { cost, foodCostPct } = costOfPlate(costing, p.id);
     return {
       id: p.id,
       name: p.name,
+      sizeOf: p.follows && costing.plates.get(p.follows.plate)?.plate.name,
       menuPrice: p.menuPrice,
       cost,
       foodCostPct,
@@ -49,6 +63,13 @@ export interface PlateLineData {
   readonly amount: string;
   readonly overfillPct?: number | undefined;
   readonly takenPct?: number | undefined;
+  readonly packaging?: boolean | undefined;
+  /** Of a size: it stands as on the plate that it follows, or follows it with something otherwise. */
+  readonly followed?: 'as it is' | 'otherwise' | undefined;
+  /** The portion it would have there, at this size. */
+  readonly amountThere?: string | undefined;
+  /** g that one batch of it makes, where it is something cooked. */
+  readonly batchG?: number | undefined;
   /** How many portions of it one plate that is sold uses up. */
   readonly times: number;
   /** Currency per gram; null while it is not known. */
@@ -62,7 +83,17 @@ export interface PlateLineData {
 }
 
 export interface PlateData {
+  /** As it stands; of a size with what it follows. */
   readonly plate: WrittenPlate;
+  /** What is written of it alone. */
+  readonly written: WrittenPlate;
+  /** The plate it is a size of. */
+  readonly parent?: WrittenPlate | undefined;
+  /** Sizes that follow it. */
+  readonly sizes: readonly PlateSummary[];
+  /** What it costs in each layer as it is kept; null while something is not known. */
+  readonly layers: Readonly<Record<Layer, number | null>>;
+  readonly alcohol: readonly AlcoholLeft[];
   readonly version: number;
   readonly mark: DecimalMark;
   readonly measures: readonly HouseMeasure[];
@@ -74,10 +105,25 @@ export interface PlateData {
 
 export async function plate(who: Worker, id: string): Promise<PlateData> {
   const kitchen = await costedKitchen(who.kitchenId);
-  const found = kitchen.costing.state.plates.find((p) => p.id === id);
-  if (!found) notFound();
+  const { costing } = kitchen;
+  const written = costing.state.plates.find((p) => p.id === id);
+  const found = costing.plates.get(id)?.plate;
+  if (!written || !found) notFound();
+  const parent = written.follows && costing.plates.get(written.follows.plate)?.plate;
+  const theirs = new Map(parent?.lines.map((l) => [l.id, l.amount]));
+  const manner = mannerIn(costing.state);
+  const there = (line: string | undefined): string | undefined => {
+    const amount = theirs.get(line);
+    return amount === undefined ? undefined : portionAt(amount, written.follows?.size ?? 1, manner);
+  };
+  const otherwise = new Set(written.follows?.but.map((b) => b.line));
   return {
     plate: found,
+    written,
+    parent,
+    sizes: (await plates(who)).filter((p) => costing.plates.get(p.id)?.plate.follows?.plate === id),
+    layers: costByLayer(costing, `plate:${id}`),
+    alcohol: alcoholOn(costing, id),
     version: kitchen.versions.plates.get(id) ?? 1,
     mark: kitchen.costing.state.kitchen.decimalMark,
     measures: kitchen.costing.state.measures,
@@ -90,8 +136,22 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
       overfillPct: line.overfillPct,
       takenPct: line.takenPct,
       times: usedUp(line, found),
+      packaging: line.packaging,
+      amountThere: there(line.id),
+      followed: theirs.has(line.id) ? (otherwise.has(line.id ?? '') ? 'otherwise' : 'as it is') : undefined,
     })),
   };
+}
+
+/** What stands on a line, as people call it. */
+function nameOf(state: KitchenState, of: WrittenPlate['lines'][number]['of']): string {
+  const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
+    list.find((x) => x.id === id)?.name ?? '';
+  return 'product' in of
+    ? `${of.part === undefined ? '' : `${of.part} of `}${nameIn(state.recipes, of.product)}`
+    : 'ingredient' in of
+      ? nameIn(state.ingredients, of.ingredient)
+      : `${nameIn(state.ingredients, of.stockTrimOf)}, stock trim`;
 }
 
 function lineData(
@@ -99,14 +159,7 @@ function lineData(
   { id: lineId = '', of, amount }: WrittenPlate['lines'][number],
 ): Omit<PlateLineData, 'times'> {
   const { state, shelf, graph } = costing;
-  const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
-    list.find((x) => x.id === id)?.name ?? '';
-  const name =
-    'product' in of
-      ? `${of.part === undefined ? '' : `${of.part} of `}${nameIn(state.recipes, of.product)}`
-      : 'ingredient' in of
-        ? nameIn(state.ingredients, of.ingredient)
-        : `${nameIn(state.ingredients, of.stockTrimOf)}, stock trim`;
+  const name = nameOf(state, of);
   const key = supplyOf(of);
   if ('product' in of) {
     const made = shelf.product(of.product, of.part);
@@ -118,7 +171,15 @@ function lineData(
       amount,
       href: `/pot/${of.product}`,
       perG: graph.cost(key),
-      weighable: { name, densityGPerMl: made.ok ? made.value.product.g / made.value.product.ml : undefined },
+      batchG: made.ok ? made.value.product.g : undefined,
+      weighable: made.ok
+        ? {
+            name,
+            densityGPerMl: made.value.product.g / made.value.product.ml,
+            eachUnit: 'batch',
+            pieceG: { batch: made.value.product.g },
+          }
+        : { name },
     };
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;

@@ -45,7 +45,12 @@ const NAME = z.string().max(5000);
 export const NEW_PLATE = wire<{ readonly id: string }>()({
   kind: 'plate.new',
   version: 1,
-  body: z.object({ name: NAME, like: ID.nullable() }),
+  body: z.object({
+    name: NAME,
+    like: ID.nullable(),
+    /** How much of its portions a size of it has, as typed; left out, it is a plate by itself. */
+    size: TYPED.optional(),
+  }),
 });
 
 /** What stands on a plate: all its lines, in their order. */
@@ -67,6 +72,7 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
           /** How it is served, where it comes back; of a line that stands there it is as it stands. */
           overfillPct: z.number().min(0).max(100).optional(),
           takenPct: z.number().min(0).max(100).optional(),
+          packaging: z.literal(true).optional(),
         }),
       )
       .max(60, 'A plate has at most 60 lines.'),
@@ -81,6 +87,11 @@ export const PlateHead = z.object({
   /** How it is served, and what is lost on the way; left out, as it is. */
   service: z.enum([...SERVICES, '']).optional(),
   loss: TYPED.optional(),
+  /** Minutes of hands it takes, and how many plates are put together in them. */
+  minutes: TYPED.optional(),
+  plates: TYPED.optional(),
+  /** Of a size: how much of each portion it has. */
+  size: TYPED.optional(),
 });
 export type PlateHead = z.infer<typeof PlateHead>;
 export const PLATE_HEAD = wire<null, PlateHead>()({
@@ -90,12 +101,31 @@ export const PLATE_HEAD = wire<null, PlateHead>()({
 });
 
 /** How one line of a plate is served, as typed: what goes on beyond its portion, and what of it guests take. */
-export const LineServed = z.object({ overfill: TYPED, taken: TYPED });
+export const LineServed = z.object({
+  overfill: TYPED,
+  taken: TYPED,
+  /** A jar, a lid, a box. */
+  packaging: z.boolean().optional(),
+});
 export type LineServed = z.infer<typeof LineServed>;
 export const LINE_SERVED = wire<null, LineServed>()({
   kind: 'plate.line-served',
   version: 1,
   body: LineServed.extend({ id: ID, line: ID }),
+});
+
+/** Has a size of a plate stand by itself, with the lines it has. */
+export const BY_ITSELF = wire<null, TheirPlate>()({
+  kind: 'plate.by-itself',
+  version: 1,
+  body: z.object({ id: ID }),
+});
+
+/** Finishes a line of a plate in a small pot of its own. */
+export const FINISH = wire<{ readonly pot: string }, TheirPlate>()({
+  kind: 'plate.finish',
+  version: 1,
+  body: z.object({ id: ID, line: ID, name: NAME }),
 });
 
 /** Puts a plate away, or brings it back. */
@@ -110,4 +140,6 @@ export const keepPlateLines = sender(PLATE_LINES);
 export const keepPlateHead = sender(PLATE_HEAD);
 export const keepLineServed = sender(LINE_SERVED);
 export const putPlateAway = sender(PLATE_AWAY);
+export const finishLine = sender(FINISH);
+export const letStand = sender(BY_ITSELF);
 export const keepPlate = sender(PLATE);

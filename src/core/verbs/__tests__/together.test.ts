@@ -59,6 +59,7 @@ describe('what a product brings twice is one thing', () => {
 
   test('however many additions are taken for one, all that was added and all that is left is there', () => {
     const source = fc.record({
+      of: fc.constantFrom<string>('Red wine', 'Port'),
       added: fc.double({ min: 0.001, max: 500, noNaN: true }),
       minutes: fc.nat(900),
       phi: fc.nat(100).map((n) => n / 100),

@@ -244,7 +244,8 @@ export async function costCard(who: Worker, id: string): Promise<CostCard> {
       cost.perPortion === null || cost.portionMl === null
         ? undefined
         : { ml: cost.portionMl, cost: cost.perPortion },
-    plates: state.plates
+    plates: [...costing.plates.values()]
+      .map(({ plate }) => plate)
       .filter((p) => p.lines.some((l) => 'product' in l.of && family.has(l.of.product)))
       .map((p) => {
         const { cost: plate, foodCostPct } = costOfPlate(costing, p.id);

@@ -2,16 +2,20 @@
 
 import { Utensils } from 'lucide-react';
 import { useState } from 'react';
+import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { z } from 'zod';
 import { useFigures } from '@/ui/figures';
 import { FormField } from '@/ui/form-field';
 import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { SidePanel } from '@/ui/side-panel';
+import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { servedTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { keepLineServed, LineServed } from '../wire';
+import { finishLine, keepLineServed, LineServed } from '../wire';
 
 interface Props {
   readonly line: PlateData['lines'][number];
@@ -25,6 +29,7 @@ export function ServedWords({ line }: Pick<Props, 'line'>) {
   const pct = (x: number): string => `${bare(x, x % 1 ? 1 : 0)} %`;
   const words = [
     ...(line.overfillPct ? [`${pct(line.overfillPct)} more than that goes on`] : []),
+    ...(line.packaging ? ['packaging, not in the food cost'] : []),
     ...(line.takenPct === undefined ? [] : [`on the side, ${pct(line.takenPct)} of it taken`]),
   ];
   return words.length === 0 ? null : <div className="quiet small-line">{words.join(', ')}</div>;
@@ -44,7 +49,12 @@ export function HowServed({ line, data, version }: Props) {
       >
         <Utensils size={16} aria-hidden="true" />
       </Button>
-      {open && <ServedForm line={line} data={data} version={version} close={() => setOpen(false)} />}
+      {open && (
+        <SidePanel title={`How ${line.name} is served`} open close={() => setOpen(false)}>
+          <ServedForm line={line} data={data} version={version} close={() => setOpen(false)} />
+          {line.batchG !== undefined && <FinishForm line={line} data={data} version={version} />}
+        </SidePanel>
+      )}
     </>
   );
 }
@@ -62,19 +72,59 @@ function ServedForm({ line, data: { plate, mark }, version, close }: Props & { r
   });
   const { form } = keeping;
   return (
-    <SidePanel title={`How ${line.name} is served`} open close={close}>
+    <KeptForm className="stacked" of={keeping}>
+      <FormField
+        {...{ form, name: 'overfill', label: 'More goes on than its portion, %' }}
+        placeholder="none"
+      />
+      <FormField
+        {...{ form, name: 'taken', label: 'On the side: how much of it guests take, %' }}
+        placeholder="all of it"
+      />
+      <p className="quiet small-line m-0">What they leave goes back to the store and is not counted.</p>
+      {'ingredient' in line.of && line.followed === undefined && (
+        <Form.Check
+          id="packaging"
+          label="It is packaging: a jar, a lid, a box"
+          {...form.register('packaging')}
+        />
+      )}
+      <KeepIt of={keeping} />
+    </KeptForm>
+  );
+}
+
+const Named = z.object({ name: z.string().trim().min(1, 'What is the small pot called?') });
+
+/** Finishes it in a small pot of its own, plate by plate. */
+function FinishForm({ line, data: { plate }, version }: Props) {
+  const router = useRouter();
+  const named = { name: `${line.name} for ${plate.name}`.slice(0, 100) };
+  const keeping = useKeptForm(Named, named, async ({ name }, _form, seen) => {
+    const answer = await finishLine({
+      id: plate.id,
+      line: line.id,
+      name,
+      seen: Math.max(seen ?? 0, version()),
+    });
+    if (answer.ok) router.push(`/pot/${answer.value.pot}`);
+    return answer;
+  });
+  const { form, busy, message } = keeping;
+  return (
+    <section className="mt-4" aria-label="Finished in a small pot">
+      <h3 className="fs-6">Finished in a small pot, plate by plate</h3>
+      <p className="quiet small-line">
+        A pot sheet whose batch is one plate, for what is reduced, mounted or seasoned to order. It begins
+        with what stands on the plate here, and the plate takes a batch of it.
+      </p>
       <KeptForm className="stacked" of={keeping}>
-        <FormField
-          {...{ form, name: 'overfill', label: 'More goes on than its portion, %' }}
-          placeholder="none"
-        />
-        <FormField
-          {...{ form, name: 'taken', label: 'On the side: how much of it guests take, %' }}
-          placeholder="all of it"
-        />
-        <p className="quiet small-line m-0">What they leave goes back to the store and is not counted.</p>
-        <KeepIt of={keeping} />
+        <FormField {...{ form, name: 'name', label: 'What the small pot is called' }} />
+        <Button type="submit" variant="plain" disabled={busy}>
+          Finish it in a small pot
+        </Button>
+        <Trouble says={message} />
       </KeptForm>
-    </SidePanel>
+    </section>
   );
 }

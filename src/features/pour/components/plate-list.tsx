@@ -23,9 +23,12 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
         head: 'Plate',
         by: (p) => p.name,
         cell: (p) => (
-          <Link prefetch={false} href={`/pour/${p.id}`}>
-            {p.name}
-          </Link>
+          <>
+            <Link prefetch={false} href={`/pour/${p.id}`}>
+              {p.name}
+            </Link>
+            {p.sizeOf !== undefined && <div className="quiet small-line">a size of {p.sizeOf}</div>}
+          </>
         ),
       },
       {

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { X } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useId, type CSSProperties } from 'react';
+import { Fragment, useId, type CSSProperties } from 'react';
 import { priceFor } from '@/core/costing';
 import { readAmount, writeAmount, type Manner } from '@/core/quantity';
 import { useFigures } from '@/ui/figures';
@@ -36,15 +36,32 @@ function workedOut(text: string, manner: Manner): string | undefined {
   return read?.ok ? `= ${writeAmount(read.value, manner.mark, manner.measures)}` : undefined;
 }
 
+/** How much of each portion a size has, in words. */
+const sizeWords = (size: number, bare: (x: number, digits?: number) => string): string =>
+  size === 0.5 ? 'Half' : size < 1 ? `${bare(size * 100, 0)} %` : `${bare(size, size % 1 ? 2 : 0)} times`;
+
 /** A plate: what stands on it, in which portions, and what that costs. */
 export function PlatePage({ data }: { data: PlateData }) {
   const plate = usePlate(data);
+  const { bare } = useFigures();
   const ids = useId();
   const most = Math.max(...plate.lines.map((l) => l.cost ?? 0), 0.01);
   return (
     <>
       <h1>{data.plate.name}</h1>
-      <p className="lead-line">Type another portion or price; Enter keeps it.</p>
+      <p className="lead-line">
+        {data.parent ? (
+          <>
+            {sizeWords(data.written.follows?.size ?? 1, bare)} of each portion of{' '}
+            <Link prefetch={false} href={`/pour/${data.parent.id}`}>
+              {data.parent.name}
+            </Link>
+            , but for what it says itself.
+          </>
+        ) : (
+          'Type another portion or price; Enter keeps it.'
+        )}
+      </p>
       <PlateTools data={data} version={plate.version} />
       <div className="beside narrow-side" style={SIDE}>
         <OnThePlate data={data} plate={plate} most={most} ids={ids} />
@@ -91,7 +108,46 @@ function OnThePlate({ data, plate, most, ids }: Shown & { readonly most: number 
       {data.lines.length === 0 && <p className="quiet">An empty plate. Say what stands on it first.</p>}
       {data.mayEdit && <AnotherLine add={add} trouble={trouble} />}
       {data.mayEdit && <NoPrices data={data} />}
+      {data.sizes.length > 0 && <Sizes sizes={data.sizes} />}
     </div>
+  );
+}
+
+/** Sizes that follow the plate. */
+function Sizes({ sizes }: Pick<PlateData, 'sizes'>) {
+  const { money, bare } = useFigures();
+  return (
+    <section className="mt-4" aria-label="Sizes of it">
+      <h2>Sizes of it</h2>
+      <SheetTable className="list-table">
+        <thead>
+          <tr>
+            <th scope="col">Plate</th>
+            <th scope="col">on the menu</th>
+            <th scope="col">food cost</th>
+            <th scope="col">target</th>
+            <th scope="col">costs</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sizes.map((s) => (
+            <tr key={s.id}>
+              <td>
+                <Link prefetch={false} href={`/pour/${s.id}`}>
+                  {s.name}
+                </Link>
+              </td>
+              <td className="fig">{s.menuPrice === undefined ? '–' : money(Number(s.menuPrice))}</td>
+              <td className="fig">{s.foodCostPct === null ? '–' : `${bare(s.foodCostPct, 1)} %`}</td>
+              <td>
+                <Verdict pct={s.foodCostPct} target={s.target} />
+              </td>
+              <td className="fig strong">{money(s.cost)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </SheetTable>
+    </section>
   );
 }
 
@@ -124,6 +180,7 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
     amount: plate.amounts[i] ?? l.amount,
     ...(l.overfillPct === undefined ? {} : { overfillPct: l.overfillPct }),
     ...(l.takenPct === undefined ? {} : { takenPct: l.takenPct }),
+    ...(l.packaging ? { packaging: true as const } : {}),
   }));
   const put = (lines: typeof now): Promise<boolean> =>
     keep(async (seen) => {
@@ -176,12 +233,60 @@ function WhatItIs({
       )}
       <CountedAs line={line} live={live} plate={plate} mayEdit={data.mayEdit} />
       <ServedWords line={line} />
+      <Followed line={line} data={data} plate={plate} />
+      <OverBatch line={line} live={live} />
       {live?.trouble && (
         <div id={noteId} role="alert" className="trouble">
           {live.trouble}
         </div>
       )}
     </>
+  );
+}
+
+/** Of a size: whether it stands as on the plate it follows. */
+function Followed({
+  line,
+  data,
+  plate,
+}: {
+  readonly line: PlateData['lines'][number];
+  readonly data: PlateData;
+  readonly plate: ReturnType<typeof usePlate>;
+}) {
+  if (line.followed !== 'otherwise' || line.amountThere === undefined) return null;
+  const there = line.amountThere;
+  return (
+    <div className="quiet small-line">
+      otherwise than there, {there}{' '}
+      {data.mayEdit && line.amount !== there && (
+        <Button
+          variant="plain"
+          size="sm"
+          aria-label={`Have ${line.name} follow again`}
+          onClick={() => plate.keepAmount(data.lines.indexOf(line), there)}
+        >
+          Follow again
+        </Button>
+      )}
+    </div>
+  );
+}
+
+/** More of it on one plate than its pot makes. */
+function OverBatch({
+  line,
+  live,
+}: {
+  readonly line: PlateData['lines'][number];
+  readonly live: LiveLine | undefined;
+}) {
+  const { kilos } = useFigures();
+  if (line.batchG === undefined || live?.g === undefined || live.g <= line.batchG * (1 + 1e-9)) return null;
+  return (
+    <div className="warning small-line" role="status">
+      {kilos(live.g)} on one plate is more than a batch makes: its pot gives {kilos(line.batchG)}.
+    </div>
   );
 }
 
@@ -354,9 +459,50 @@ function Share({ data, plate, ids }: Shown) {
       <dd className="fig">
         {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
       </dd>
+      <Beside data={data} />
     </dl>
   );
 }
+
+/** What the plate costs beside its ingredients, and the alcohol that is left on it. */
+function Beside({ data: { layers, alcohol } }: Pick<Shown, 'data'>) {
+  const { money, bare } = useFigures();
+  const beside = (['packaging', 'energy', 'hands'] as const).filter((l) => layers[l] !== 0);
+  return (
+    <>
+      {beside.map((layer) => (
+        <Fragment key={layer}>
+          <dt>Beside them: {layer}</dt>
+          <dd className="fig">{layers[layer] === null ? 'not known' : money(layers[layer])}</dd>
+        </Fragment>
+      ))}
+      {alcohol.length > 0 && (
+        <>
+          <dt>Alcohol left on it</dt>
+          <dd className="fig">
+            {grams(
+              alcohol.reduce((g, a) => g + a.g, 0),
+              bare,
+            )}
+          </dd>
+          {alcohol.map((a) => (
+            <Fragment key={`${a.on} ${a.of}`}>
+              <dt className="ps-3 quiet">
+                {a.of}
+                {a.on === a.of ? ', as it is' : `, in ${a.on}`}
+              </dt>
+              <dd className="fig quiet">{grams(a.g, bare)}</dd>
+            </Fragment>
+          ))}
+        </>
+      )}
+    </>
+  );
+}
+
+/** Grams of alcohol; what is too little to say is never said to be none. */
+const grams = (g: number, bare: (x: number, digits?: number) => string): string =>
+  g < 0.01 ? 'under 0.01 g' : `${bare(g, g < 1 ? 2 : 1)} g`;
 
 /** The price that its target asks for, as this house writes prices. */
 function Asked({ data, plate }: Pick<Shown, 'data' | 'plate'>) {

@@ -13,16 +13,17 @@ import { KeptForm } from '@/ui/kept-form';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
 import { Trouble } from '@/ui/trouble';
+import { useKept } from '@/ui/use-kept';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { headTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { keepPlateHead, makePlate, PlateHead, putPlateAway } from '../wire';
+import { keepPlateHead, letStand, makePlate, PlateHead, putPlateAway } from '../wire';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the plate called?') });
+const Named = z.object({ name: z.string().trim().min(1, 'What is the plate called?'), size: z.string() });
 
 /** What is done to a whole plate: its name, tax and target, a copy, put away. */
 export function PlateTools({ data, version }: { readonly data: PlateData; readonly version: () => number }) {
-  const [open, setOpen] = useState<'head' | 'copy' | 'away'>();
+  const [open, setOpen] = useState<'head' | 'size' | 'copy' | 'away'>();
   const router = useRouter();
   const close = (): void => setOpen(undefined);
   const { id, name } = data.plate;
@@ -32,6 +33,13 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
       <Button variant="link" size="sm" onClick={() => setOpen('head')}>
         Name, tax and target
       </Button>
+      {data.parent ? (
+        <ByItself data={data} version={version} />
+      ) : (
+        <Button variant="link" size="sm" onClick={() => setOpen('size')}>
+          Another size of it
+        </Button>
+      )}
       <Button variant="link" size="sm" onClick={() => setOpen('copy')}>
         Copy it
       </Button>
@@ -42,6 +50,11 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
         What happened to it
       </Link>
       {open === 'head' && <HeadForm data={data} version={version} close={close} />}
+      {open === 'size' && (
+        <SidePanel title={`Another size of ${name}`} open close={close}>
+          <NewPlateForm like={id} asSize />
+        </SidePanel>
+      )}
       {open === 'copy' && (
         <SidePanel title={`A copy of ${name}`} open close={close}>
           <NewPlateForm like={id} />
@@ -62,8 +75,28 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
   );
 }
 
+/** Has a size stand by itself. */
+function ByItself({ data, version }: { readonly data: PlateData; readonly version: () => number }) {
+  const [keep, state] = useKept();
+  return (
+    <>
+      <Button
+        variant="link"
+        size="sm"
+        disabled={state.busy}
+        onClick={() =>
+          void keep((seen) => letStand({ id: data.plate.id, seen: Math.max(seen ?? 0, version()) }))
+        }
+      >
+        Let it stand by itself
+      </Button>
+      <Trouble as="span" says={state.message} />
+    </>
+  );
+}
+
 function HeadForm({
-  data: { plate, mark },
+  data: { plate, written, parent, mark },
   version,
   close,
 }: {
@@ -71,7 +104,7 @@ function HeadForm({
   readonly version: () => number;
   readonly close: () => void;
 }) {
-  const keeping = useKeptForm(PlateHead, headTyped(plate, mark), async (typed, _form, seen) => {
+  const keeping = useKeptForm(PlateHead, headTyped(written, mark), async (typed, _form, seen) => {
     const answer = await keepPlateHead({ id: plate.id, seen: Math.max(seen ?? 0, version()), ...typed });
     if (answer.ok) close();
     return answer;
@@ -81,15 +114,24 @@ function HeadForm({
     <SidePanel title="Name, tax and target" open close={close}>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called' }} />
-        <FormField {...{ form, name: 'tax', label: 'Tax in its price, %' }} placeholder="0" />
+        {parent ? (
+          <>
+            <FormField {...{ form, name: 'size', label: `How much of each portion of ${parent.name}` }} />
+            <p className="quiet small-line m-0">
+              Its tax is that plate’s. What is left empty here is as it is there.
+            </p>
+          </>
+        ) : (
+          <FormField {...{ form, name: 'tax', label: 'Tax in its price, %' }} placeholder="0" />
+        )}
         <FormField
           {...{ form, name: 'target', label: 'Its food may cost, % of the net price' }}
-          placeholder="no target"
+          placeholder={parent ? asThere(parent.targetFoodCostPct, 'no target') : 'no target'}
         />
         <Form.Group controlId="service">
           <Form.Label>How it is served</Form.Label>
           <Form.Select {...form.register('service')}>
-            <option value="">as it may be</option>
+            <option value="">{parent ? 'as there' : 'as it may be'}</option>
             {SERVICES.map((s) => (
               <option key={s}>{s}</option>
             ))}
@@ -97,7 +139,15 @@ function HeadForm({
         </Form.Group>
         <FormField
           {...{ form, name: 'loss', label: 'Lost in service, % of what is made up' }}
-          placeholder="nothing"
+          placeholder={parent ? asThere(parent.serviceLossPct, 'nothing') : 'nothing'}
+        />
+        <FormField
+          {...{ form, name: 'minutes', label: 'Putting it together, minutes of hands' }}
+          placeholder={parent ? asThere(parent.hands?.minutes, 'not counted') : 'not counted'}
+        />
+        <FormField
+          {...{ form, name: 'plates', label: 'Plates put together in them' }}
+          placeholder="1, each to order"
         />
         <KeepIt of={keeping} />
       </KeptForm>
@@ -105,11 +155,21 @@ function HeadForm({
   );
 }
 
-/** A plate that was not there. */
-export function NewPlateForm({ like }: { readonly like: string | null }) {
+/** What counts where a size says nothing. */
+const asThere = (there: number | undefined, nothing: string): string =>
+  there === undefined ? nothing : `as there, ${there}`;
+
+/** A plate that was not there: empty, like another, or another size of one. */
+export function NewPlateForm({
+  like,
+  asSize = false,
+}: {
+  readonly like: string | null;
+  readonly asSize?: boolean;
+}) {
   const router = useRouter();
-  const keeping = useKeptForm(Named, { name: '' }, async ({ name }) => {
-    const answer = await makePlate({ name, like });
+  const keeping = useKeptForm(Named, { name: '', size: asSize ? 'half' : '' }, async ({ name, size }) => {
+    const answer = await makePlate({ name, like, ...(asSize ? { size } : {}) });
     if (answer.ok) router.push(`/pour/${answer.value.id}`);
     return answer;
   });
@@ -117,6 +177,14 @@ export function NewPlateForm({ like }: { readonly like: string | null }) {
   return (
     <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What the plate is called' }} autoFocus />
+      {asSize && (
+        <>
+          <FormField {...{ form, name: 'size', label: 'How much of each portion' }} placeholder="half" />
+          <p className="quiet small-line m-0">
+            Such as half, 60 % or 1.5. It follows the plate but for what it then says itself.
+          </p>
+        </>
+      )}
       <Button type="submit" disabled={busy || kept}>
         {busy || kept ? 'Opening …' : 'Open the plate'}
       </Button>

@@ -39,13 +39,15 @@ function pricedPlate(
     };
   });
   const price = menuPrice.trim() === '' ? undefined : readPrice(menuPrice, data.mark);
-  const cost = lines.reduce<number | null>(
-    (sum, l) => (sum === null || l.cost === null ? null : sum + l.cost),
-    0,
-  );
+  const sum = (packaging: boolean): number | null =>
+    lines.reduce<number | null>((all, l, i) => {
+      if ((data.lines[i]?.packaging === true) !== packaging) return all;
+      return all === null || l.cost === null ? null : all + l.cost;
+    }, 0);
+  const cost = sum(false);
   const net = price?.ok ? price.value.toNumber() / (1 + data.plate.taxPct / 100) : null;
   const pct = cost === null || net === null || net === 0 ? null : (cost / net) * 100;
-  return { lines, price, cost, net, pct };
+  return { lines, price, cost, packaging: sum(true), net, pct };
 }
 
 const gramWords = (g: number): string => (g < 995 ? `${g.toFixed(0)} g` : `${(g / 1000).toFixed(2)} kg`);

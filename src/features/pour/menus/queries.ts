@@ -38,7 +38,6 @@ export async function menusPage(who: Worker, asked: string | undefined): Promise
     menuVersions(database(), who.kitchenId),
   ]);
   const menu: WrittenMenu | undefined = asked === undefined ? menus[0] : menus.find((m) => m.id === asked);
-  const plates = new Map(costing.state.plates.map((p) => [p.id, p]));
   return {
     menus: menus.map((m) => ({ id: m.id, name: m.name, plates: m.plates.length })),
     menu: menu && {
@@ -46,7 +45,7 @@ export async function menusPage(who: Worker, asked: string | undefined): Promise
       version: versions.get(menu.id) ?? 1,
       typed: menuTyped(menu, kitchen.decimalMark),
       plates: menu.plates.flatMap(({ plate: id }): OnMenu[] => {
-        const plate = plates.get(id);
+        const plate = costing.plates.get(id)?.plate;
         if (!plate) return [];
         const { cost, netPrice } = costOfPlate(costing, id);
         return [{ id, name: plate.name, cost, net: netPrice, target: plate.targetFoodCostPct }];

@@ -145,10 +145,9 @@ function shownOf(costing: KitchenCosting, ids: readonly string[]): PlatesShown {
     ids.map((id) => `plate:${id}`),
   );
   const reached = part.flatMap(({ key }) => (sources.has(key) ? [key] : []));
-  const byId = new Map(state.plates.map((p) => [p.id, p]));
   return {
     plates: ids.flatMap((id) => {
-      const p = byId.get(id);
+      const p = costing.plates.get(id)?.plate;
       return p
         ? [
             {

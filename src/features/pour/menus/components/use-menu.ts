@@ -18,51 +18,40 @@ export function useMenu(menu: Menu, mark: MenusPage['mark']) {
   const [sent, setSent] = useState(menu.typed);
   /** What stands typed and has gone nowhere yet: it stays when the menu is read anew. */
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
-  const version = useRef(menu.version);
   // Read anew after something was kept, here or elsewhere.
   const [read, setRead] = useState(menu);
   if (read.version !== menu.version) {
     setRead(menu);
     setSent(menu.typed);
   }
-  useEffect(() => {
-    version.current = Math.max(version.current, menu.version);
-  }, [menu.version]);
-  const [keep, state] = useKept();
-  const typed = useMemo(() => over(sent, texts), [sent, texts]);
-  const sold = useMemo(() => new Map(typed.plates.map((p) => [p.plate, p.sold])), [typed]);
+  const { send, state, version, keptAs } = useKeepMenu(menu);
   const numberOf = (text: string) => (text.trim() === '' ? undefined : readNumber(text, mark));
   const readable = ([, text]: readonly [string, string]): boolean => numberOf(text)?.ok !== false;
+  const typed = useMemo(() => over(sent, texts), [sent, texts]);
+  const sold = useMemo(() => new Map(typed.plates.map((p) => [p.plate, p.sold])), [typed]);
   /** Sends a menu with what is typed over it, but for what is no number: that stands typed, with its sentence. */
   const put = (next: MenuTyped, typedOver = texts): Promise<boolean> => {
     const [good, bad] = [[...typedOver].filter(readable), [...typedOver].filter((t) => !readable(t))];
     const whole = over(next, new Map(good));
     setSent(whole);
     setTexts(new Map(bad));
-    return keep(async (seen) => {
-      const answer = await keepMenu({ id: menu.id, seen: seen ?? version.current, ...whole });
-      if (answer.ok) version.current = answer.version ?? version.current;
-      return answer;
-    });
+    return send(whole);
   };
-  const mix = menuMix(
-    typed.mixIn,
-    menu.plates.map((p) => {
-      const number = numberOf(sold.get(p.id) ?? '');
-      return { ...p, sold: number?.ok ? number.value.toNumber() : undefined };
-    }),
-  );
+  const soldOf = (id: string): number | undefined => {
+    const number = numberOf(sold.get(id) ?? '');
+    return number?.ok ? number.value.toNumber() : undefined;
+  };
   return {
     typed,
     opened: menu.typed,
-    mix,
+    mix: menuMix(
+      typed.mixIn,
+      menu.plates.map((p) => ({ ...p, sold: soldOf(p.id) })),
+    ),
     state,
     put: (change: Partial<Pick<MenuTyped, 'mixIn'>>) => put({ ...sent, ...change }),
-    version: (): number => version.current,
-    /** Takes note of what has been kept of it elsewhere on the page. */
-    keptAs: (kept: number | null): void => {
-      version.current = Math.max(version.current, kept ?? 0);
-    },
+    version,
+    keptAs,
     troubleOf: (id: string): string | undefined => {
       const number = numberOf(sold.get(id) ?? '');
       return number && !number.ok ? number.trouble.message : undefined;
@@ -75,5 +64,28 @@ export function useMenu(menu: Menu, mark: MenusPage['mark']) {
     },
     add: (id: string) => put({ ...sent, plates: [...sent.plates, { plate: id, sold: '' }] }),
     remove: (id: string) => put({ ...sent, plates: sent.plates.filter((p) => p.plate !== id) }),
+  };
+}
+
+/** Keeps a menu, at the version that is on the screen. */
+function useKeepMenu(menu: Menu) {
+  const version = useRef(menu.version);
+  useEffect(() => {
+    version.current = Math.max(version.current, menu.version);
+  }, [menu.version]);
+  const [keep, state] = useKept();
+  return {
+    state,
+    send: (whole: MenuTyped): Promise<boolean> =>
+      keep(async (seen) => {
+        const answer = await keepMenu({ id: menu.id, seen: seen ?? version.current, ...whole });
+        if (answer.ok) version.current = answer.version ?? version.current;
+        return answer;
+      }),
+    version: (): number => version.current,
+    /** Takes note of what has been kept of it elsewhere on the page. */
+    keptAs: (kept: number | null): void => {
+      version.current = Math.max(version.current, kept ?? 0);
+    },
   };
 }
