@@ -7,6 +7,7 @@ export {
   type PlateCosting,
   type Workings,
 } from './kitchen';
+export { namesToRead } from './names';
 export { gapsOf } from './gaps';
 export { costByLayer, costOfProduct, inputCosts, whereTheMoneyWent, type ProductCost } from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';

@@ -24,6 +24,8 @@ export interface Counted {
 export interface History {
   readonly article: (id: string) => ArticleHistory;
   readonly counted: (ingredientId: string) => Counted | undefined;
+  /** So many times what it says is to be paid for an ingredient, where that is tried out. */
+  readonly times?: ((ingredientId: string) => number) | undefined;
 }
 
 const NOTHING: ArticleHistory = { points: [], receipts: [] };

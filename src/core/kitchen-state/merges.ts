@@ -114,6 +114,7 @@ function countedTogether(
   for (const { id } of merged) spellings.set(into(id), [...(spellings.get(into(id)) ?? []), id]);
   return {
     article: history.article,
+    times: history.times,
     counted: (id) =>
       [id, ...(spellings.get(id) ?? [])].reduce<Counted | undefined>(
         (last, spelling) => laterCount(last, history.counted(spelling)),

@@ -140,20 +140,30 @@ export function* workSupplies(
     if (n % A_PART === A_PART - 1) yield;
     const family = familyOf(root, children);
     const articles = sold.get(root.id) ?? [];
-    const from: unknown[] = [...same, history.counted(root.id)];
+    const times = history.times?.(root.id) ?? 1;
+    const from: unknown[] = [...same, history.counted(root.id), times];
     for (const a of articles) from.push(a, history.article(a.id));
     for (const i of family) from.push(i, used.trim.has(i.id), used.usable.has(i.id));
     const was = before?.worked.get(root.id);
     const made =
       was && sameList(was.from, from)
         ? was
-        : { from, supplies: priced(root, family, knifeOf, priceOf(root, articles, book), day) };
+        : {
+            from,
+            supplies: priced(root, family, knifeOf, dearer(priceOf(root, articles, book), times), day),
+          };
     worked.set(root.id, made);
     for (const supply of made.supplies) found.set(supply.ingredient.id, supply);
   }
   const supplies = new Map(state.ingredients.map(({ id }) => [id, found.get(id) as Supply]));
   return { supplies, kept: { worked, used, from: all, supplies } };
 }
+
+/** A price so many times what it is: something that is tried out. */
+const dearer = (found: PriceFound | Trouble | undefined, times: number): PriceFound | Trouble | undefined =>
+  found && 'perKg' in found && times !== 1
+    ? { ...found, perKg: found.perKg.times(times), packPrice: found.packPrice.times(times) }
+    : found;
 
 export const suppliesOn = (state: KitchenState, day: string, history: History): ReadonlyMap<string, Supply> =>
   finish(workSupplies(state, day, history)).supplies;

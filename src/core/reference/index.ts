@@ -194,7 +194,14 @@ export const LEARNING: LearningConstants = {
   bareRange: rowOf(REFERENCE, 'range_of_bare_estimate').value / 100,
 };
 
-export { adopted, readReferenceLarder, referenceLarder, type ReferenceIngredient } from './ingredients';
+export {
+  adopted,
+  groupOf,
+  OWN_GROUP,
+  readReferenceLarder,
+  referenceLarder,
+  type ReferenceIngredient,
+} from './ingredients';
 export { MODEL, MODEL_VERSIONS } from './model';
 export { improvedBy, LATER_FIELDS, type LaterValues } from './improved';
 export { hobLike, referenceVessels, vesselLike, type ReferenceHob, type ReferenceVessel } from './stove';

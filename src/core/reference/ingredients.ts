@@ -117,3 +117,10 @@ export function adopted(
     ],
   });
 }
+
+/** What an ingredient of nobody's starting point counts among. */
+export const OWN_GROUP = 'the house’s own';
+
+/** The group of the larder that an ingredient is in: that of the starting point it was taken from. */
+export const groupOf = ({ reference }: Pick<WrittenIngredient, 'reference'>): string =>
+  (reference === undefined ? undefined : referenceLarder().get(reference)?.group) ?? OWN_GROUP;

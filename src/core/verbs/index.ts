@@ -30,6 +30,6 @@ export { readStep, unsoundness } from './understand';
 export { VERBS, type PotDoing, type PotStep } from './table';
 export { MODEL_LINES } from './model-lines';
 export { scaledLine } from './scaled-line';
-export { countedIn, matterOf, supplyOf, type Counted } from './resolving';
+export { countedIn, matterOf, supplyOf, thingOf, type Counted } from './resolving';
 export type { OnShelf, Shelf } from './shelf';
 export type { Verb } from './verb';

@@ -1,6 +1,8 @@
 import 'server-only';
 import { mannerIn, Plate, Recipe } from '@/core/kitchen-file';
+import type { z } from 'zod';
 import { clockIn } from '@/core/day';
+import type { KitchenState } from '@/core/kitchen-state';
 import { refuse } from '@/core/trouble';
 import { actOf, changesIn, laterThan, undoneBy, type Changed } from '@/db/changes';
 import { putPlate, putRecipe } from '@/db/things';
@@ -62,6 +64,29 @@ async function mustStandLast(
   );
 }
 
+/** A kitchen with the pots and plates of an act as they stood before it. */
+function withBack(state: KitchenState, act: readonly Changed[]): KitchenState {
+  const back = <T extends { readonly id: string }>(
+    list: readonly T[],
+    what: string,
+    read: z.ZodType<T>,
+  ): T[] => {
+    const before = new Map(
+      act
+        .filter((c) => c.what === what)
+        .map((c) => [c.subject, c.before === null ? null : read.parse(c.before)]),
+    );
+    const stays = list.flatMap((x) => (before.has(x.id) ? (before.get(x.id) ?? []) : x));
+    const there = new Set(list.map((x) => x.id));
+    return [...stays, ...[...before].flatMap(([id, x]) => (x === null || there.has(id) ? [] : x))];
+  };
+  return {
+    ...state,
+    recipes: back(state.recipes, 'recipe', Recipe),
+    plates: back(state.plates, 'plate', Plate),
+  };
+}
+
 /** Takes an act back: a change of its own, with both sides turned round. What was known in between stays known as it was then. */
 const undo = declare({
   wire: UNDO,
@@ -89,13 +114,15 @@ const undo = declare({
       );
     if (await isUndone(who.kitchenId, main.id)) throw refused('undone', 'This has been taken back already.');
     await mustStandLast(act, looking, telling);
+    // What one part of an act has put in place goes with another part of it.
+    const put = withBack(state, act);
     const backs = [];
     for (const c of [...act].reverse()) {
       const how = UNDOING[c.what];
       if (!how)
         throw refused('cannot-undo', `This cannot be taken back by itself: ${changeWords(c, telling)}.`);
       if (!may(who.role, how.role)) throw refused('not-allowed', `A ${how.role} may take this back.`);
-      const back = await how.back(c.subject, c.before, looking, state, c.after);
+      const back = await how.back(c.subject, c.before, looking, put, c.after);
       if (typeof back !== 'function') throw new Refused(back);
       backs.push({ c, back });
     }

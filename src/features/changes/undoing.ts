@@ -1,6 +1,17 @@
 import 'server-only';
 import { z } from 'zod';
-import { Basis, Hob, HouseRules, mannerIn, Menu, Plate, Recipe, Supplier, Vessel } from '@/core/kitchen-file';
+import {
+  Basis,
+  Hob,
+  HouseRules,
+  mannerIn,
+  Menu,
+  Plate,
+  Recipe,
+  Supplier,
+  Tray,
+  Vessel,
+} from '@/core/kitchen-file';
 import { namedBy, usersOf } from '@/core/kitchen-state';
 import { yieldOn } from '@/core/kitchen-file';
 import { comesOffShare } from '@/core/knife';
@@ -20,6 +31,7 @@ import {
   putAway,
   putHob,
   putMenu,
+  putTray,
   putPlate,
   putRecipe,
   putSupplier,
@@ -183,6 +195,14 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     },
     (w, id) => putAway(w.sql, 'menu', w.kitchenId, id, w.at),
   ),
+  tray: whole(
+    Tray,
+    () => [],
+    undefined,
+    (w, it) => putTray(w.sql, w.kitchenId, it),
+    (w, id) => putAway(w.sql, 'tray', w.kitchenId, id, w.at),
+  ),
+  'tray away': away((w, id, at) => putAway(w.sql, 'tray', w.kitchenId, id, at)),
   'menu away': away((w, id, at) => putAway(w.sql, 'menu', w.kitchenId, id, at)),
   'supplier away': away((w, id, at) => putAway(w.sql, 'supplier', w.kitchenId, id, at)),
   'plate away': away((w, id, at) => putAway(w.sql, 'plate', w.kitchenId, id, at)),

@@ -143,6 +143,7 @@ const THINGS: Readonly<Record<string, string>> = {
   hob: 'hob',
   supplier: 'supplier',
   menu: 'menu',
+  tray: 'tray',
   measure: 'measure',
   'ingredient made': 'ingredient',
   'ingredient taken': 'ingredient',

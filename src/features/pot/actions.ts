@@ -6,7 +6,8 @@ import { asked } from '@/server/asked';
 import { costedKitchen } from '@/server/kitchen';
 import { pots, type PotsFound } from './queries';
 import { reachOf, type Reach } from './reach';
-import { namesToRead, usualMeasures, type SheetNames } from './names';
+import { namesToRead } from '@/core/costing';
+import { usualMeasures, type SheetNames } from './names';
 
 const Ids = z.array(z.uuid()).max(200);
 

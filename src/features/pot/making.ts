@@ -13,7 +13,7 @@ import { declare, Refused } from '@/server/door';
 import { listed, mustBeNewName } from '@/server/names';
 import { linesIn } from './lines';
 import { refuseLoops } from './loops';
-import { namesToRead } from './names';
+import { namesToRead } from '@/core/costing';
 import { MOST_PASTED, NEW_SHEET, SHEET_AWAY, SHEET_NAMED } from './wire';
 
 type Stood = { readonly own: string } | { readonly like: string };

@@ -1,11 +1,8 @@
 import 'server-only';
-import type { KitchenCosting } from '@/core/costing';
-import { namesIn, type WrittenIngredient } from '@/core/kitchen-file';
+import { namesToRead, type KitchenCosting } from '@/core/costing';
+import type { WrittenIngredient } from '@/core/kitchen-file';
 import type { Names } from '@/core/said';
 import type { Named } from './reach';
-
-const named = (list: readonly { readonly id: string; readonly name: string }[]) =>
-  list.map(({ id, name }) => ({ id, name }));
 
 /** Names, and for things that people do not weigh in kilos how they measure them: `l`, `bunch`, nothing for so many of it. */
 export interface SheetNames extends Names {
@@ -26,17 +23,6 @@ export const usualMeasures = ({ state }: KitchenCosting): Readonly<Record<string
       return by.length > 0 ? [[i.id, by] as const] : [];
     }),
   );
-
-/** Every name that a line may say. An old spelling is still understood; what is written back is the one it counts as. */
-export const namesToRead = ({ state, spellings }: KitchenCosting): Names => ({
-  ingredients: [...named(state.ingredients), ...spellings],
-  recipes: named(state.recipes),
-  parts: namesIn(state).parts,
-  vessels: named(state.vessels),
-  hobs: named(state.hobs),
-  measures: state.measures.map(({ name }) => ({ name })),
-  strainers: state.kitchen.rules?.strainers?.map((s) => s.name),
-});
 
 /** The names that the lines of a sheet say already: enough to write them out, not to read what is typed. */
 export const namesToWrite = (costing: KitchenCosting, of: Named): Names => {

@@ -8,6 +8,7 @@ import { declare, Refused } from '@/server/door';
 import { finishing } from './finishing';
 import { making, parentIn } from './making';
 import { menus } from './menus/commands';
+import { trays } from './trays/commands';
 import { PLATE } from './wire';
 
 /** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
@@ -55,4 +56,4 @@ const keepPlate = declare({
   },
 });
 
-export const commands = [keepPlate, ...making, ...finishing, ...menus];
+export const commands = [keepPlate, ...making, ...finishing, ...menus, ...trays];

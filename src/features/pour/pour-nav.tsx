@@ -5,6 +5,7 @@ import { StationNav } from '@/ui/station-nav';
 const PAGES = [
   ['/pour', 'Plates'],
   ['/pour/menus', 'Menus'],
+  ['/pour/what-if', 'What if'],
   ['/pour/family', 'Family'],
   ['/pour/used', 'Where used'],
   ['/pour/allergens', 'Allergens'],

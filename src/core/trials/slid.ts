@@ -1,0 +1,99 @@
+import { usedUp, type KitchenCosting } from '../costing';
+import type { WrittenTrial } from '../kitchen-file';
+import type { Knife } from '../knife';
+import { beforeTheKnife } from '../prices';
+import { trimOf, usableOf } from '../supply';
+import { thingOf } from '../verbs';
+import type { Slid, SlidPortion, SlidSource } from './sliding';
+import { pricedBy } from './tried';
+
+/**
+ * Trials that only move prices, portions and what stands on the menu: what they do is worked out in the browser while a slider
+ * moves, out of a part of the graph. All others run pots, and are worked out where the kitchen is costed.
+ */
+const SLID: ReadonlySet<WrittenTrial['of']> = new Set([
+  'price',
+  'group',
+  'supplier',
+  'portion',
+  'menu price',
+]);
+
+/** Whether a trial slides: another yield does where nobody counts the thing, for then no pot takes another weight of it. */
+export function isSlid({ state }: KitchenCosting, trial: WrittenTrial): boolean {
+  if (trial.of !== 'yield') return SLID.has(trial.of);
+  const of = state.ingredients.find((i) => i.id === trial.ingredient);
+  return of !== undefined && of.eachG === undefined && Object.keys(of.pieceG ?? {}).length === 0;
+}
+
+/** What slides of some trials in a kitchen that all the others have been done to. */
+export function slidOf(costing: KitchenCosting, trials: readonly WrittenTrial[]): Slid {
+  const moves = trials.map((t) => pricedBy(costing, t));
+  const ids = new Set([...moves.flat(), ...trials.flatMap((t) => (t.of === 'yield' ? [t.ingredient] : []))]);
+  const sources = [...ids].flatMap((id): SlidSource[] => {
+    const supply = costing.supplies.get(id);
+    if (!supply) return [];
+    const { usable, stockTrim, knife } = supply;
+    return [{ id, perKg: beforeTheKnife(supply), usable, stockTrim, knife }];
+  });
+  const keys = sources.flatMap((s) =>
+    [s.id, ...cameOffIds(s.knife)].flatMap((id) => [usableOf(id), trimOf(id)]),
+  );
+  const graph = costing.graph.partAbove(keys);
+  const inPart = new Set(graph.map((n) => n.key));
+  return {
+    graph,
+    prices: keys.filter((key) => inPart.has(key)).map((key) => [key, costing.graph.cost(key)]),
+    sources,
+    moves,
+    portions: portionsOf(costing, trials),
+  };
+}
+
+const cameOffIds = (knife: Knife): string[] =>
+  knife.byProducts.flatMap((b) => [b.knife.id, ...cameOffIds(b.knife)]);
+
+/** Portions that trials are of, each once, and those of sizes that follow them. */
+function portionsOf(costing: KitchenCosting, trials: readonly WrittenTrial[]): SlidPortion[] {
+  const found = new Map<string, SlidPortion>();
+  const put = (plate: string, line: string, of: string, size: number): void => {
+    const key = `${plate} ${line}`;
+    const made = found.get(key)?.of === plate ? undefined : portionOf(costing, plate, line, of, size);
+    if (made) found.set(key, made);
+  };
+  for (const t of trials) {
+    if (t.of !== 'portion') continue;
+    put(t.plate, t.line, t.plate, 1);
+    for (const { id, follows } of costing.state.plates)
+      if (follows?.plate === t.plate && !follows.but.some((b) => b.line === t.line && (b.out || b.amount)))
+        put(id, t.line, t.plate, follows.size);
+  }
+  return [...found.values()];
+}
+
+function portionOf(
+  costing: KitchenCosting,
+  plateId: string,
+  lineId: string,
+  of: string,
+  size: number,
+): SlidPortion | undefined {
+  const plate = costing.plates.get(plateId);
+  const line = plate?.lines.find((l) => l.written.id === lineId);
+  if (!plate || !line) return undefined;
+  const thing = thingOf(line.written.of, costing.shelf);
+  if (!thing.ok) return undefined;
+  const key = thing.value.what.supply;
+  return {
+    plate: plateId,
+    line: lineId,
+    of,
+    size,
+    key,
+    perG: costing.graph.cost(key),
+    g: line.resolved.ok ? line.resolved.value.g : null,
+    times: usedUp(line.written, plate.plate),
+    packaging: line.written.packaging === true,
+    weighable: thing.value.weighable,
+  };
+}

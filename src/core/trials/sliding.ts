@@ -1,0 +1,115 @@
+import type { CostGraph, GraphNode } from '../graph';
+import { portionAt, type WrittenTrial } from '../kitchen-file';
+import { afterTheKnife, comesOffShare, sourcePrices, type Knife } from '../knife';
+import { readAmountOf, toGrams, type Manner, type Weighable } from '../quantity';
+
+/** An ingredient whose price or yield is tried: all it takes to price it otherwise. */
+export interface SlidSource {
+  readonly id: string;
+  readonly perKg: number | undefined;
+  readonly usable: number;
+  readonly stockTrim: number;
+  readonly knife: Knife;
+}
+
+/** A portion that is tried: what a gram of it costs where no price moves it, and how it is weighed. */
+export interface SlidPortion {
+  readonly plate: string;
+  readonly line: string;
+  /** Whose trial it is: the plate's own, or that of the plate it is a size of, which it then follows. */
+  readonly of: string;
+  readonly size: number;
+  readonly key: string;
+  readonly perG: number | null;
+  /** g as it stands, and how many such portions a plate that is sold uses up. */
+  readonly g: number | null;
+  readonly times: number;
+  readonly packaging: boolean;
+  readonly weighable: Weighable;
+}
+
+/** What a browser needs to answer trials that slide: the part of the graph above what they move, as it is without them. */
+export interface Slid {
+  readonly graph: readonly GraphNode[];
+  readonly prices: readonly (readonly [string, number | null])[];
+  readonly sources: readonly SlidSource[];
+  /** Ingredients that each trial moves the price of, in the trials' order. */
+  readonly moves: readonly (readonly string[])[];
+  readonly portions: readonly SlidPortion[];
+}
+
+/** Prices of the sources of trials, as the graph takes them. */
+export function slidPrices(slid: Slid, trials: readonly WrittenTrial[]): [string, number | null][] {
+  const times = new Map<string, number>();
+  const yields = new Map<string, number>();
+  for (const [i, t] of trials.entries()) {
+    if (t.of === 'yield') yields.set(t.ingredient, t.usablePct / 100);
+    else if ('times' in t)
+      for (const id of slid.moves[i] ?? []) times.set(id, (times.get(id) ?? 1) * t.times);
+  }
+  return slid.sources.flatMap((s) => {
+    const perKg = s.perKg === undefined ? undefined : s.perKg * (times.get(s.id) ?? 1);
+    const tried = yields.get(s.id);
+    // More than the whole cannot be: such a yield is told of, and nothing is worked out with it.
+    const most = 1 - comesOffShare(s.stockTrim, s.knife) + 1e-9;
+    const usable = tried !== undefined && tried <= most ? tried : s.usable;
+    const { cameOff, ...own } = afterTheKnife(s.knife, perKg, usable, s.stockTrim);
+    return [
+      ...sourcePrices([
+        { ingredient: { id: s.id }, ...own },
+        ...cameOff.map(({ id, ...prices }) => ({ ingredient: { id }, ...prices })),
+      ]),
+    ];
+  });
+}
+
+/** A plate as it is costed before what slides, and what stands on the menu for it. */
+export interface TriedPlate {
+  readonly id: string;
+  readonly cost: number | null;
+  readonly menuPrice: number | undefined;
+}
+
+/**
+ * What plates cost with the trials that slide, and what stands on the menu for each.
+ * @param graph of `slid`, its prices set
+ */
+export function slidPlates<P extends TriedPlate>(
+  plates: readonly P[],
+  slid: Slid,
+  graph: CostGraph,
+  trials: readonly WrittenTrial[],
+  manner: Manner,
+): (P & { readonly then: number | null; readonly priceThen: number | undefined })[] {
+  graph.set(slidPrices(slid, trials).filter(([key]) => graph.has(key)));
+  const prices = new Map(
+    trials.flatMap((t) => (t.of === 'menu price' ? [[t.plate, Number(t.price)] as const] : [])),
+  );
+  const more = morePortion(slid, graph, trials, manner);
+  return plates.map((plate) => {
+    const key = `plate:${plate.id}`;
+    const cost = graph.has(key) ? graph.cost(key) : plate.cost;
+    const by = more.get(plate.id);
+    const then = by === undefined ? cost : cost === null || by === null ? null : cost + by;
+    return { ...plate, then, priceThen: prices.get(plate.id) ?? plate.menuPrice };
+  });
+}
+
+/** What other portions add to each plate; null where that is not known. An amount that cannot be weighed changes nothing. */
+function morePortion(slid: Slid, graph: CostGraph, trials: readonly WrittenTrial[], manner: Manner) {
+  const more = new Map<string, number | null>();
+  const last = new Map(
+    trials.flatMap((t) => (t.of === 'portion' ? [[`${t.plate} ${t.line}`, t.amount] as const] : [])),
+  );
+  for (const p of slid.portions) {
+    const amount = portionAt(last.get(`${p.of} ${p.line}`) ?? '', p.size, manner);
+    const read = readAmountOf(['mass', 'volume', 'count'], amount, manner);
+    const grams = read.ok ? toGrams(read.value, p.weighable) : undefined;
+    if (!grams?.ok || p.packaging) continue;
+    const perG = graph.has(p.key) ? graph.cost(p.key) : p.perG;
+    const was = more.get(p.plate);
+    const by = perG === null || p.g === null ? null : (grams.value.grams - p.g) * p.times * perG;
+    more.set(p.plate, was === null || by === null ? null : (was ?? 0) + by);
+  }
+  return more;
+}

@@ -1,0 +1,254 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { memo, useState, type CSSProperties } from 'react';
+import Button from 'react-bootstrap/Button';
+import Stack from 'react-bootstrap/Stack';
+import { z } from 'zod';
+import { AwayList } from '@/ui/away-list';
+import { useFigures } from '@/ui/figures';
+import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
+import { KeptForm } from '@/ui/kept-form';
+import { SheetTable } from '@/ui/sheet-table';
+import { SidePanel } from '@/ui/side-panel';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { REST_MS, useRested } from '@/ui/use-rested';
+import type { TrayAnswer, TraysPage } from '../queries';
+import { keepTray, putTrayAway } from '../wire';
+import { AnotherTrial } from './another-trial';
+import { TrayTools } from './tray-tools';
+import { TrialRow } from './trial-row';
+import { useTray, type Tried } from './use-tray';
+
+const Movers = dynamic(() => import('./movers').then((m) => m.Movers), { ssr: false });
+
+/** Width of what the trials do, beside them. */
+const SIDE = { '--side': '640px' } as CSSProperties;
+
+/** What if: trial changes that leave the book as it is, and what they would do to every plate. */
+export function TraysView({ page }: { readonly page: TraysPage }) {
+  const { tray, trays, mayEdit, answer } = page;
+  const [making, setMaking] = useState(false);
+  return (
+    <>
+      <Stack direction="horizontal" gap={3} className="page-head">
+        <div className="me-auto">
+          <h1>{tray ? tray.name : 'What if'}</h1>
+          <p className="lead-line">
+            {trays.length === 0
+              ? 'Trial changes on a tray: every plate before and after, the book left as it is.'
+              : trays.map((t, i) => (
+                  <span key={t.id}>
+                    {i > 0 && ' · '}
+                    {t.id === tray?.id ? (
+                      <b>{t.name}</b>
+                    ) : (
+                      <Link prefetch={false} href={`/pour/what-if?of=${t.id}`}>
+                        {t.name}
+                      </Link>
+                    )}
+                  </span>
+                ))}
+          </p>
+        </div>
+        {mayEdit && trays.length > 0 && (
+          <Button variant="outline-primary" onClick={() => setMaking(true)}>
+            A new tray
+          </Button>
+        )}
+      </Stack>
+      {page.gone && <p className="warning">This tray has been thrown away, or applied, since.</p>}
+      {trays.length === 0 && (
+        <div className="my-4" style={{ maxWidth: '38rem' }}>
+          <p className="fs-5">Nothing is being tried out.</p>
+          {mayEdit ? (
+            <Button onClick={() => setMaking(true)}>Try something out</Button>
+          ) : (
+            <p>A manager puts the first tray together.</p>
+          )}
+        </div>
+      )}
+      {tray && answer && <OneTray key={tray.id} tray={tray} answer={answer} page={page} />}
+      {mayEdit && <AwayList rows={page.away} bringBack={(id) => putTrayAway({ id, away: false })} />}
+      {making && <NewTray close={() => setMaking(false)} />}
+    </>
+  );
+}
+
+const Named = z.object({ name: z.string().trim().min(1, 'What is the tray called?') });
+
+function NewTray({ close }: { readonly close: () => void }) {
+  const router = useRouter();
+  const keeping = useKeptForm(Named, { name: '' }, async ({ name }) => {
+    const answer = await keepTray({ id: null, name, trials: [] });
+    if (answer.ok) {
+      close();
+      router.push(`/pour/what-if?of=${answer.value.id}`);
+    }
+    return answer;
+  });
+  return (
+    <SidePanel title="A new tray" open close={close}>
+      <KeptForm className="stacked" of={keeping}>
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the tray is called' }} autoFocus />
+        <p className="quiet small-line m-0">
+          Such as “Bones a fifth dearer”. Everybody in the house sees it.
+        </p>
+        <KeepIt of={keeping} />
+      </KeptForm>
+    </SidePanel>
+  );
+}
+
+function OneTray({
+  tray,
+  answer,
+  page,
+}: {
+  readonly tray: NonNullable<TraysPage['tray']>;
+  readonly answer: TrayAnswer;
+  readonly page: TraysPage;
+}) {
+  const live = useTray(tray, answer, page);
+  return (
+    <>
+      {page.mayEdit && <TrayTools tray={tray} live={live} />}
+      <div className="beside" style={SIDE}>
+        <section aria-label="What is tried">
+          {live.typed.trials.map((trial, i) => (
+            <TrialRow
+              key={i}
+              trial={trial}
+              said={live.working && live.said.length !== live.typed.trials.length ? undefined : live.said[i]}
+              page={page}
+              set={(t) => live.set(i, t)}
+              remove={() => live.remove(i)}
+            />
+          ))}
+          {live.typed.trials.length === 0 && <p className="quiet">Nothing is on this tray yet.</p>}
+          {page.mayEdit && <AnotherTrial page={page} add={live.add} />}
+        </section>
+        <Answer live={live} />
+      </div>
+    </>
+  );
+}
+
+type Live = ReturnType<typeof useTray>;
+
+/** What the trials do: how many plates break their target, the menus, and every plate before and after. */
+function Answer({ live }: { readonly live: Live }) {
+  const { bare, money } = useFigures();
+  const breaks = live.plates.filter((p) => p.breaks).length;
+  const over = live.plates.filter((p) => p.over).length;
+  const resting = useRested(live.plates, REST_MS);
+  return (
+    <aside aria-label="What it does">
+      <p className="m-0" role="status">
+        <span className={`fig-large ${breaks > 0 ? 'hot' : ''}`}>{breaks}</span>{' '}
+        <span className="fig-label">
+          {breaks === 1 ? 'plate would break its target' : 'plates would break their target'}
+          {over > breaks && `; ${over - breaks} break${over - breaks === 1 ? 's' : ''} it already`}
+          {live.working && ' · being worked out …'}
+        </span>
+      </p>
+      <dl className="facts">
+        {live.menus
+          .filter((m) => m.now !== null || m.then !== null)
+          .flatMap((m) => [
+            <dt key={`${m.id} dt`}>{m.name}, food cost of the menu</dt>,
+            <dd key={m.id} className="fig">
+              {m.now === null ? '–' : `${bare(m.now, 1)} %`} →{' '}
+              <b>{m.then === null ? '–' : `${bare(m.then, 1)} %`}</b>
+            </dd>,
+          ])}
+        {live.answer.layers.flatMap((l) => [
+          <dt key={`${l.layer} dt`}>One of each plate, {l.layer}</dt>,
+          <dd key={l.layer} className="fig">
+            {money(l.before)} → <b>{money(l.then)}</b>
+          </dd>,
+        ])}
+      </dl>
+      <Movers plates={resting} />
+      <Plates plates={live.plates} />
+    </aside>
+  );
+}
+
+/** Plates that are told at once. */
+const AT_ONCE = 40;
+
+/** Every plate before and after, those that break their target first. */
+const Plates = memo(function Plates({ plates }: { readonly plates: readonly Tried[] }) {
+  const { money, bare } = useFigures();
+  const [all, setAll] = useState(false);
+  const shown = all ? plates : plates.slice(0, AT_ONCE);
+  const pct = (x: number | null): string => (x === null ? '–' : `${bare(x, 1)} %`);
+  return (
+    <>
+      <SheetTable className="list-table">
+        <thead>
+          <tr>
+            <th scope="col">Plate</th>
+            <th scope="col">costs now</th>
+            <th scope="col">would cost</th>
+            <th scope="col">more or less</th>
+            <th scope="col">food cost</th>
+            <th scope="col">target</th>
+          </tr>
+        </thead>
+        <tbody>
+          {shown.map((p) => (
+            <tr key={p.id}>
+              <td>
+                <Link prefetch={false} href={`/pour/${p.id}`}>
+                  {p.name}
+                </Link>
+              </td>
+              <td className="fig">{money(p.now)}</td>
+              <td className="fig strong">{money(p.then)}</td>
+              <td className="fig">
+                <Moved now={p.now} then={p.then} />
+              </td>
+              <td className="fig">
+                {pct(p.pctNow)}
+                {p.pctThen !== p.pctNow && <> → {pct(p.pctThen)}</>}
+              </td>
+              <td>
+                {p.target === undefined ? (
+                  <span className="quiet">none set</span>
+                ) : p.over ? (
+                  <span className="dearer">
+                    ▲ over {bare(p.target, 0)} %{p.breaks && ', new'}
+                  </span>
+                ) : (
+                  <span className="cheaper">keeps {bare(p.target, 0)} %</span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </SheetTable>
+      {!all && plates.length > shown.length && (
+        <Button variant="link" size="sm" onClick={() => setAll(true)}>
+          And {plates.length - shown.length} more that move less
+        </Button>
+      )}
+    </>
+  );
+});
+
+function Moved({ now, then }: { readonly now: number | null; readonly then: number | null }) {
+  const { small } = useFigures();
+  if (now === null || then === null) return <>–</>;
+  const by = then - now;
+  if (Math.abs(by) < 0.0005) return <span className="quiet">0</span>;
+  return by > 0 ? (
+    <span className="dearer">▲ {small(by)}</span>
+  ) : (
+    <span className="cheaper">▼ {small(-by)}</span>
+  );
+}
