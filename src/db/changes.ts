@@ -202,3 +202,32 @@ export const lastChangedBy = async (
       [kitchenId, subjectId],
     )
   )?.name;
+
+/** Of each thing the first change of some kinds from an instant on: what stood before it is what stood then. */
+export const firstChangesFrom = (
+  sql: Sql,
+  kitchenId: string,
+  from: Date,
+  kinds: readonly string[],
+): Promise<Changed[]> =>
+  many(
+    sql,
+    Row,
+    `${SELECT} AND c.id IN (SELECT MIN(f.id) FROM change_record f WHERE f.kitchen_id = ? AND f.at >= ? AND f.what IN (${kinds.map(() => '?').join(',')}) GROUP BY f.what, f.subject_id) ORDER BY c.id`,
+    [kitchenId, kitchenId, from, ...kinds],
+  );
+
+/** Changes of some kinds from an instant until before another, the oldest first. */
+export const changesBetween = (
+  sql: Sql,
+  kitchenId: string,
+  from: Date,
+  until: Date,
+  kinds: readonly string[],
+): Promise<Changed[]> =>
+  many(
+    sql,
+    Row,
+    `${SELECT} AND c.at >= ? AND c.at < ? AND c.what IN (${kinds.map(() => '?').join(',')}) ORDER BY c.id LIMIT 2000`,
+    [kitchenId, from, until, ...kinds],
+  );

@@ -13,6 +13,7 @@ export const {
   progressOf,
   standingKitchen,
   pricedKitchen,
+  readFor,
 } = heldOnce('kitchens', () => ({
   todayIn: own.todayIn,
   costedKitchen: own.costedKitchen,
@@ -21,4 +22,5 @@ export const {
   progressOf: own.progressOf,
   standingKitchen: own.standingKitchen,
   pricedKitchen: own.pricedKitchen,
+  readFor: own.readFor,
 }));

@@ -199,7 +199,10 @@ export async function pricedKitchen(kitchenId: string, asOf?: AsOf): Promise<Pri
 }
 
 /** A kitchen and as much of its past as a day's prices need, read as of one moment; of what is held only what has moved. */
-const readFor = (kitchenId: string, at: AsOf): Promise<{ readonly read: Read; readonly history: History }> =>
+export const readFor = (
+  kitchenId: string,
+  at: AsOf,
+): Promise<{ readonly read: Read; readonly history: History }> =>
   inTurn(`read ${kitchenId}`, () =>
     inSnapshot(database(), async (sql) => {
       const read = await readNow(sql, kitchenId);

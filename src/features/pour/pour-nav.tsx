@@ -6,6 +6,7 @@ const PAGES = [
   ['/pour', 'Plates'],
   ['/pour/menus', 'Menus'],
   ['/pour/what-if', 'What if'],
+  ['/pour/happened', 'What happened'],
   ['/pour/family', 'Family'],
   ['/pour/used', 'Where used'],
   ['/pour/allergens', 'Allergens'],

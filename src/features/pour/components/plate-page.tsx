@@ -466,14 +466,14 @@ function Share({ data, plate, ids }: Shown) {
 
 /** What the plate costs beside its ingredients, and the alcohol that is left on it. */
 function Beside({ data: { layers, alcohol } }: Pick<Shown, 'data'>) {
-  const { money, bare } = useFigures();
+  const { small, bare } = useFigures();
   const beside = (['packaging', 'energy', 'hands'] as const).filter((l) => layers[l] !== 0);
   return (
     <>
       {beside.map((layer) => (
         <Fragment key={layer}>
           <dt>Beside them: {layer}</dt>
-          <dd className="fig">{layers[layer] === null ? 'not known' : money(layers[layer])}</dd>
+          <dd className="fig">{layers[layer] === null ? 'not known' : small(layers[layer])}</dd>
         </Fragment>
       ))}
       {alcohol.length > 0 && (

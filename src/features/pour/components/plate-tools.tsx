@@ -49,6 +49,9 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
         What happened to it
       </Link>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/happened?of=${id}`}>
+        What it cost over time
+      </Link>
       {open === 'head' && <HeadForm data={data} version={version} close={close} />}
       {open === 'size' && (
         <SidePanel title={`Another size of ${name}`} open close={close}>

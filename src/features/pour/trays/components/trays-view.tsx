@@ -26,7 +26,7 @@ import { useTray, type Tried } from './use-tray';
 const Movers = dynamic(() => import('./movers').then((m) => m.Movers), { ssr: false });
 
 /** Width of what the trials do, beside them. */
-const SIDE = { '--side': '640px' } as CSSProperties;
+const SIDE = { '--side': '760px' } as CSSProperties;
 
 /** What if: trial changes that leave the book as it is, and what they would do to every plate. */
 export function TraysView({ page }: { readonly page: TraysPage }) {
@@ -204,7 +204,7 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
           {shown.map((p) => (
             <tr key={p.id}>
               <td>
-                <Link prefetch={false} href={`/pour/${p.id}`}>
+                <Link prefetch={false} className="fs-6" href={`/pour/${p.id}`}>
                   {p.name}
                 </Link>
               </td>
@@ -213,7 +213,7 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
               <td className="fig">
                 <Moved now={p.now} then={p.then} />
               </td>
-              <td className="fig">
+              <td className="fig text-nowrap">
                 {pct(p.pctNow)}
                 {p.pctThen !== p.pctNow && <> → {pct(p.pctThen)}</>}
               </td>
@@ -221,11 +221,11 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
                 {p.target === undefined ? (
                   <span className="quiet">none set</span>
                 ) : p.over ? (
-                  <span className="dearer">
+                  <span className="dearer text-nowrap">
                     ▲ over {bare(p.target, 0)} %{p.breaks && ', new'}
                   </span>
                 ) : (
-                  <span className="cheaper">keeps {bare(p.target, 0)} %</span>
+                  <span className="cheaper text-nowrap">keeps {bare(p.target, 0)} %</span>
                 )}
               </td>
             </tr>

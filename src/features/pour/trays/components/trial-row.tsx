@@ -31,7 +31,11 @@ export function TrialRow({ trial, said, page, set, remove }: Props) {
           </Button>
         )}
       </Form.Group>
-      {said?.now !== undefined && <div className="quiet small-line">now: {said.now}</div>}
+      {said?.now !== undefined && (
+        <div className="quiet small-line">
+          {trial.of === 'group' || trial.of === 'supplier' ? `of ${said.now}` : `now: ${said.now}`}
+        </div>
+      )}
       <Tried trial={trial} said={said} page={page} set={set} title={title} />
       <Trouble says={said?.flaw} />
     </section>

@@ -1,0 +1,169 @@
+import { costingKitchen, costOfPlate, type KitchenCosting, type Workings } from '../costing';
+import type { WrittenIngredient } from '../kitchen-file';
+import type { History, KitchenState } from '../kitchen-state';
+import type { ProcessConstants } from '../pot';
+import { readSupply, trimOf, usableOf } from '../supply';
+import type { Work } from '../work';
+
+/**
+ * What may move the cost of a plate between two days, in the order in which it is let happen: what was paid, what tests found,
+ * what pots do, what stands on plates, and how the kitchen reckons (who pays for trim, what prices are taken).
+ */
+export const HAPPENED = ['prices', 'tests', 'pots', 'plates', 'reckoning'] as const;
+export type Happened = (typeof HAPPENED)[number];
+
+/** What stood in a kitchen on a day, and what was known of prices. */
+export interface Standing {
+  readonly day: string;
+  readonly recipes: KitchenState['recipes'];
+  readonly plates: KitchenState['plates'];
+  readonly trim: KitchenState['kitchen']['trim'];
+  readonly priceBasis: KitchenState['kitchen']['priceBasis'];
+  readonly history: History;
+  /** Leaves out tests recorded after this instant: as it was known then. */
+  readonly knownBy?: string | undefined;
+}
+
+/** An ingredient as tests had it by a day: later ones are left out. */
+function testedBy(i: WrittenIngredient, { day, knownBy }: Standing): WrittenIngredient {
+  const known = (x: { readonly on: string; readonly recordedAt: string }): boolean =>
+    x.on <= day && (knownBy === undefined || x.recordedAt <= knownBy);
+  const yields = i.yields.filter(known);
+  const cooked = i.cooked.filter(known);
+  if (yields.length === i.yields.length && cooked.length === i.cooked.length) return i;
+  // Before its first estimate it still needs one: the earliest.
+  return { ...i, cooked, yields: yields.length > 0 ? yields : i.yields.slice(0, 1) };
+}
+
+/**
+ * A kitchen costed six times: as it stood on the one day, then with one kind of what happened after the other, and so as it
+ * stands on the other day. What else has changed (a vessel, what an ingredient is made of) is as it is now in all of them.
+ */
+export function* costedBetween(
+  state: KitchenState,
+  from: Standing,
+  to: Standing,
+  constants: ProcessConstants,
+  begun?: Workings,
+): Work<KitchenCosting[]> {
+  const tests = (at: Standing) => state.ingredients.map((i) => testedBy(i, at));
+  const [testsFrom, testsTo] = [tests(from), tests(to)];
+  const costings: KitchenCosting[] = [];
+  for (let step = 0; step <= HAPPENED.length; step += 1) {
+    const done = (what: Happened): boolean => HAPPENED.indexOf(what) < step;
+    const of = (what: Happened): Standing => (done(what) ? to : from);
+    const { trim, priceBasis } = of('reckoning');
+    const then: KitchenState = {
+      ...state,
+      kitchen: { ...state.kitchen, trim, priceBasis },
+      ingredients: done('tests') ? testsTo : testsFrom,
+      recipes: of('pots').recipes,
+      plates: of('plates').plates,
+    };
+    const { day, history } = of('prices');
+    const before = costings.at(-1)?.workings ?? begun;
+    costings.push(yield* costingKitchen(then, day, constants, history, before));
+  }
+  return costings;
+}
+
+/** What moved a plate between two days: its cost on both, and what each kind of what happened did, adding up to the difference. */
+export interface Moved {
+  readonly id: string;
+  readonly name: string;
+  readonly was: number | null;
+  readonly is: number | null;
+  /** By the kinds of `HAPPENED`; null where it was not known on one of the days. */
+  readonly by: Readonly<Record<Happened, number>> | null;
+  /** Its price net of tax on both days. */
+  readonly netWas: number | null;
+  readonly netIs: number | null;
+  readonly target: number | undefined;
+}
+
+/** What moved every plate that stands on the later day. */
+export function movedPlates(costings: readonly KitchenCosting[]): Moved[] {
+  const [first, last] = [costings[0], costings.at(-1)];
+  if (!first || !last) return [];
+  return [...last.plates.values()].map(({ plate: { id, name, targetFoodCostPct: target } }) => {
+    const costs = costings.map((c) => (c.plates.has(id) ? costOfPlate(c, id).cost : null));
+    const [was, is] = [costs[0] ?? null, costs.at(-1) ?? null];
+    return {
+      id,
+      name,
+      was,
+      is,
+      by: was === null || is === null ? null : stepsOf(costs),
+      netWas: first.plates.has(id) ? costOfPlate(first, id).netPrice : null,
+      netIs: costOfPlate(last, id).netPrice,
+      target,
+    };
+  });
+}
+
+/** What each step did. Where a plate is not known half way (a pot is there and its plate not yet), the next step tells for both. */
+function stepsOf(costs: readonly (number | null)[]): Record<Happened, number> {
+  let last = costs[0] ?? 0;
+  const by = HAPPENED.map((what, i): [Happened, number] => {
+    const now = costs[i + 1] ?? last;
+    const step = now - last;
+    last = now;
+    return [what, step];
+  });
+  return Object.fromEntries(by) as Record<Happened, number>;
+}
+
+/** What one ingredient's price did to a plate. */
+export interface PriceMoved {
+  readonly ingredient: string;
+  readonly name: string;
+  /** Currency a kilo as bought. */
+  readonly was: number | undefined;
+  readonly is: number | undefined;
+  readonly by: number;
+}
+
+/** Which prices moved a plate, the most first: they add up to what prices did to it. */
+export function pricesMoved([before, after]: readonly KitchenCosting[], plateId: string): PriceMoved[] {
+  const key = `plate:${plateId}`;
+  if (!before || !after || !before.graph.has(key)) return [];
+  const graph = before.graph.fork();
+  const found: PriceMoved[] = [];
+  let last = graph.cost(key);
+  for (const [id, supply] of after.supplies) {
+    const was = before.supplies.get(id);
+    if (!was || was === supply) continue;
+    const keys = [usableOf(id), trimOf(id)].filter((k) => graph.has(k) && after.graph.has(k));
+    graph.set(keys.map((k) => [k, after.graph.cost(k)]));
+    const now = graph.cost(key);
+    if (now !== null && last !== null && Math.abs(now - last) > 1e-9)
+      found.push({
+        ingredient: id,
+        name: supply.ingredient.name,
+        was: was.price?.perKg.toNumber(),
+        is: supply.price?.perKg.toNumber(),
+        by: now - last,
+      });
+    last = now ?? last;
+  }
+  return found.sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
+}
+
+/** Ingredients and pots that a plate lives from, whichever way, in the kitchen costed. */
+export function livesFrom(costing: KitchenCosting, plateId: string): ReadonlySet<string> {
+  const { graph } = costing;
+  const found = new Set<string>();
+  const seen = new Set<number>();
+  const queue = graph.has(`plate:${plateId}`) ? [graph.placeOf(`plate:${plateId}`)] : [];
+  for (let at = queue.pop(); at !== undefined; at = queue.pop()) {
+    if (seen.has(at)) continue;
+    seen.add(at);
+    const node = graph.nodes[at];
+    if (!node) continue;
+    const of = readSupply(node.key);
+    if (of && of.is !== 'free') found.add(of.id);
+    for (const [from] of node.from) queue.push(from);
+    if (node.follows !== undefined) queue.push(graph.placeOf(node.follows));
+  }
+  return found;
+}

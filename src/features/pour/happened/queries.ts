@@ -1,0 +1,251 @@
+import 'server-only';
+import { z } from 'zod';
+import { costOfPlate, costingKitchen, type KitchenCosting } from '@/core/costing';
+import { beginOfDay, dayIn, isDay, shiftDay } from '@/core/day';
+import {
+  costedBetween,
+  livesFrom,
+  movedPlates,
+  pricesMoved,
+  type Moved,
+  type PriceMoved,
+  type Standing,
+} from '@/core/happened';
+import { Basis, Plate, Recipe, type WrittenMenu } from '@/core/kitchen-file';
+import type { History, KitchenState } from '@/core/kitchen-state';
+import { TRIM_SCHOOLS } from '@/core/larder';
+import { CONSTANTS } from '@/core/reference';
+import { changesBetween, firstChangesFrom, type Changed } from '@/db/changes';
+import { database } from '@/server/database';
+import { inParts } from '@/server/in-parts';
+import { readFor, todayIn, type AsOf } from '@/server/kitchen';
+import type { Worker } from '@/server/session';
+
+/** Something that happened to what a plate lives from, on a day. */
+export interface Event {
+  readonly on: string;
+  readonly what: 'price' | 'test' | 'pot' | 'plate';
+  readonly words: string;
+  readonly href: string;
+}
+
+/** One plate looked at closely: which prices moved it, what happened to it, and what it cost meanwhile. */
+export interface Closely {
+  readonly id: string;
+  readonly name: string;
+  readonly prices: readonly PriceMoved[];
+  readonly events: readonly Event[];
+  /** What it cost from each day on which something happened to it, oldest first; the latest of them where there are many. */
+  readonly costs: readonly (readonly [string, number])[];
+}
+
+export interface HappenedPage {
+  readonly from: string;
+  readonly to: string;
+  readonly today: string;
+  readonly known: 'since' | 'then';
+  /** Why nothing is told, where nothing is. */
+  readonly trouble: string | undefined;
+  readonly plates: readonly Moved[];
+  readonly menus: readonly WrittenMenu[];
+  readonly closely: Closely | undefined;
+}
+
+export interface HappenedAsked {
+  readonly from?: string | undefined;
+  readonly to?: string | undefined;
+  readonly known?: 'since' | 'then' | undefined;
+  readonly of?: string | undefined;
+}
+
+const USUAL_LOOK_BACK = 28;
+const KINDS = ['recipe', 'plate', 'plate away', 'trimming', 'usual price basis'] as const;
+const Trimming = z.looseObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: z.string() });
+const Away = z.object({ away: z.boolean() });
+
+/** What moved every plate between two days, and one of them closely. */
+export async function happenedPage(who: Worker, asked: HappenedAsked): Promise<HappenedPage> {
+  const today = await todayIn(who.kitchenId);
+  const to = asked.to !== undefined && isDay(asked.to) && asked.to <= today ? asked.to : today;
+  const from = asked.from !== undefined && isDay(asked.from) ? asked.from : shiftDay(to, -USUAL_LOOK_BACK);
+  const known = asked.known ?? 'since';
+  const { read } = await readFor(who.kitchenId, { day: to, known });
+  const page = { from, to, today, known, menus: read.state.menus, closely: undefined };
+  if (from >= to) return { ...page, plates: [], trouble: 'The first day has to lie before the second one.' };
+  const { state } = read;
+  const ends = await Promise.all([from, to].map((day) => standingOn(who, state, { day, known })));
+  const [a, b] = ends as [Standing, Standing];
+  const costings = await inParts(costedBetween(state, a, b, CONSTANTS));
+  const plates = movedPlates(costings);
+  const none = plates.length > 0 && plates.every((p) => p.was === null);
+  return {
+    ...page,
+    plates,
+    trouble: none
+      ? 'On the first day no plate’s cost was known: nothing had been bought by then, or no plate stood in the book yet.'
+      : undefined,
+    closely: await closelyOf(who, state, a, b, costings, plates, asked.of, known),
+  };
+}
+
+/** What stood in a kitchen at the end of a day, out of what stands in it now and what has changed since. */
+async function standingOn(who: Worker, state: KitchenState, at: AsOf): Promise<Standing> {
+  const end = beginOfDay(shiftDay(at.day, 1), state.kitchen.zone);
+  const [{ history }, first] = await Promise.all([
+    readFor(who.kitchenId, at),
+    firstChangesFrom(database(), who.kitchenId, end, KINDS),
+  ]);
+  return {
+    day: at.day,
+    history,
+    ...(at.known === 'then' ? { knownBy: end.toISOString() } : {}),
+    ...stoodBefore(state, first),
+  };
+}
+
+/** A kitchen's pots, plates and ways of reckoning as they stood before the first changes of each. */
+function stoodBefore(state: KitchenState, first: readonly Changed[]) {
+  const of = <T extends { readonly id: string }>(
+    list: readonly T[],
+    what: string,
+    schema: z.ZodType<T>,
+  ): T[] => {
+    const before = new Map(
+      first
+        .filter((c) => c.what === what)
+        .map((c) => {
+          const read = schema.safeParse(c.before);
+          return [c.subject, read.success ? read.data : null] as const;
+        }),
+    );
+    const kept = list.flatMap((x) => (before.has(x.id) ? (before.get(x.id) ?? []) : x));
+    const there = new Set(list.map((x) => x.id));
+    return [...kept, ...[...before].flatMap(([id, x]) => (x === null || there.has(id) ? [] : x))];
+  };
+  // A plate that was away and has come back since was not there.
+  const away = new Set(
+    first
+      .filter((c) => c.what === 'plate away' && Away.safeParse(c.before).data?.away === true)
+      .map((c) => c.subject),
+  );
+  const trimming = Trimming.safeParse(first.find((c) => c.what === 'trimming')?.before).data;
+  const basis = Basis.safeParse(first.find((c) => c.what === 'usual price basis')?.before).data;
+  return {
+    recipes: of(state.recipes, 'recipe', Recipe),
+    plates: of(state.plates, 'plate', Plate).filter((p) => !away.has(p.id)),
+    trim: trimming ? { school: trimming.school, setValuePerKg: trimming.setValuePerKg } : state.kitchen.trim,
+    priceBasis: basis ?? state.kitchen.priceBasis,
+  };
+}
+
+/** Days on which a plate's cost is told. */
+const MOST_DAYS = 16;
+
+async function closelyOf(
+  who: Worker,
+  state: KitchenState,
+  a: Standing,
+  b: Standing,
+  costings: readonly KitchenCosting[],
+  plates: readonly Moved[],
+  asked: string | undefined,
+  known: AsOf['known'],
+): Promise<Closely | undefined> {
+  const furthest = [...plates].sort(
+    (x, y) => Math.abs((y.is ?? 0) - (y.was ?? 0)) - Math.abs((x.is ?? 0) - (x.was ?? 0)),
+  )[0];
+  const plate = plates.find((p) => p.id === asked) ?? furthest;
+  const last = costings.at(-1);
+  if (!plate || !last) return undefined;
+  const reached = new Set([
+    ...livesFrom(last, plate.id),
+    ...(costings[0] ? livesFrom(costings[0], plate.id) : []),
+    plate.id,
+  ]);
+  const events = [
+    ...priceEvents(state, b.history, reached, a.day, b.day),
+    ...testEvents(state, reached, a.day, b.day),
+    ...(await changeEvents(who, state, reached, a.day, b.day)),
+  ].sort((x, y) => (x.on < y.on ? -1 : x.on > y.on ? 1 : 0));
+  const days = [...new Set(events.map((e) => e.on))].slice(-MOST_DAYS);
+  const costs: (readonly [string, number])[] = plate.was === null ? [] : [[a.day, plate.was]];
+  let { workings } = last;
+  for (const day of days) {
+    if (day >= b.day) continue;
+    const then = await standingOn(who, state, { day, known });
+    const { recipes, plates: on, trim, priceBasis, history } = then;
+    const stood = { ...state, recipes, plates: on, kitchen: { ...state.kitchen, trim, priceBasis } };
+    const costing = await inParts(costingKitchen(stood, day, CONSTANTS, history, workings));
+    ({ workings } = costing);
+    const cost = costing.plates.has(plate.id) ? costOfPlate(costing, plate.id).cost : null;
+    if (cost !== null) costs.push([day, cost]);
+  }
+  if (plate.is !== null) costs.push([b.day, plate.is]);
+  return { id: plate.id, name: plate.name, prices: pricesMoved(costings, plate.id), events, costs };
+}
+
+const within = (on: string, from: string, to: string): boolean => on > from && on <= to;
+
+function priceEvents(
+  state: KitchenState,
+  history: History,
+  reached: ReadonlySet<string>,
+  from: string,
+  to: string,
+): Event[] {
+  const names = new Map(state.ingredients.map((i) => [i.id, i.name]));
+  return state.articles
+    .filter((a) => reached.has(a.ingredient))
+    .flatMap((a) =>
+      history
+        .article(a.id)
+        .points.filter((p) => within(p.on, from, to))
+        .map((p): Event => ({
+          on: p.on,
+          what: 'price',
+          words: `${names.get(a.ingredient) ?? a.name}: ${p.price.toFixed(2)} for ${a.pack}${p.invoice === undefined ? ', a quote' : `, invoice ${p.invoice}`}`,
+          href: `/buy/${a.ingredient}`,
+        })),
+    );
+}
+
+function testEvents(state: KitchenState, reached: ReadonlySet<string>, from: string, to: string): Event[] {
+  return state.ingredients
+    .filter((i) => reached.has(i.id))
+    .flatMap((i) =>
+      i.yields
+        .filter((y) => within(y.on, from, to))
+        .map((y): Event => ({
+          on: y.on,
+          what: 'test',
+          words: `${i.name}: ${Number(y.usablePct.toFixed(1))} % usable, ${y.source === 'measured' ? 'measured' : 'set by hand'}`,
+          href: `/buy/${i.id}`,
+        })),
+    );
+}
+
+async function changeEvents(
+  who: Worker,
+  state: KitchenState,
+  reached: ReadonlySet<string>,
+  from: string,
+  to: string,
+): Promise<Event[]> {
+  const { zone } = state.kitchen;
+  const names = new Map([...state.recipes, ...state.plates].map((x) => [x.id, x.name]));
+  const changes = await changesBetween(
+    database(),
+    who.kitchenId,
+    beginOfDay(shiftDay(from, 1), zone),
+    beginOfDay(shiftDay(to, 1), zone),
+    ['recipe', 'plate'],
+  );
+  return changes
+    .filter((c) => reached.has(c.subject))
+    .map((c): Event => ({
+      on: dayIn(zone, c.at),
+      what: c.what === 'recipe' ? 'pot' : 'plate',
+      words: `${names.get(c.subject) ?? 'Something put away since'}: ${c.before === null ? 'made' : 'changed'}${c.byName === null ? '' : ` by ${c.byName}`}`,
+      href: `/house/changes?of=${c.subject}`,
+    }));
+}
