@@ -1,4 +1,5 @@
 import type { DayManner } from '@/core/day';
+import type { Layer } from '@/core/layers';
 import { shownAs, type ShownIn } from '@/core/quantity';
 
 /** What a kitchen's figures are written with. */
@@ -7,6 +8,8 @@ export interface MoneyWords {
   readonly currency: string;
   /** The business day in the kitchen: a day of the same year is written without it. */
   readonly today?: string;
+  /** Layers that are counted in costs; the ingredients where it is not said. */
+  readonly counted?: readonly Layer[];
   /** What amounts are read in; kilos and litres where it is not said. */
   readonly shownIn?: ShownIn;
 }
@@ -20,6 +23,8 @@ export interface Figures {
   readonly litres: (ml: number) => string;
   readonly kilos: (g: number) => string;
   readonly hours: (h: number) => string;
+  /** Layers that stand in a cost; whoever shows one says so. */
+  readonly counted: readonly Layer[];
   readonly currencySign: string;
   /** A day as the kitchen's locale writes it in words: “14 Mar”, with its year where that is another one. */
   readonly day: (iso: string) => string;
@@ -75,7 +80,13 @@ function dayMannerOf(locale: string, today: string): DayManner {
   return { order: order === 'mdy' || order === 'ymd' ? order : 'dmy', months, today };
 }
 
-export function figuresFor({ locale, currency, today = '', shownIn = 'metric' }: MoneyWords): Figures {
+export function figuresFor({
+  locale,
+  currency,
+  today = '',
+  shownIn = 'metric',
+  counted = ['ingredients'],
+}: MoneyWords): Figures {
   const format = (digits: number, style: 'currency' | 'decimal') =>
     new Intl.NumberFormat(
       locale,
@@ -117,6 +128,7 @@ export function figuresFor({ locale, currency, today = '', shownIn = 'metric' }:
       if (minutes < 60) return `${minutes} min`;
       return `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${String(minutes % 60).padStart(2, '0')}`}`;
     },
+    counted,
     currencySign: money.formatToParts(0).find((p) => p.type === 'currency')?.value ?? currency,
   };
 }

@@ -68,12 +68,15 @@ export function MovementChart({
   lines,
   until,
   height,
+  width = 860,
   label,
 }: {
   readonly lines: readonly MovementLine[];
   /** Last day drawn: every line holds until then. */
   readonly until: string;
   readonly height: number;
+  /** Of the picture that stands there at once, in its own units: about as many as it has pixels to stand in. */
+  readonly width?: number;
   readonly label: string;
 }) {
   const { money, day } = useFigures();
@@ -95,7 +98,7 @@ export function MovementChart({
     [lines, until],
   );
   const options = useMemo(() => optionsFor(money, day, asked ? nonceHere() : undefined), [money, day, asked]);
-  const picture = <Picture series={series} height={height} money={money} day={day} />;
+  const picture = <Picture series={series} height={height} width={width} money={money} day={day} />;
   return (
     <div
       role="img"
@@ -114,18 +117,19 @@ interface Series {
   readonly name: string;
   readonly data: readonly { readonly x: number; readonly y: number }[];
 }
-const WIDTH = 860;
 const [LEFT, RIGHT, FOOT, HEAD] = [58, 12, 26, 24];
 
 /** The same drawn at once, on screen and on paper: steps, a few prices at the side, a few days below. */
 function Picture({
   series,
   height,
+  width: WIDTH,
   money,
   day,
 }: {
   readonly series: readonly Series[];
   readonly height: number;
+  readonly width: number;
   readonly money: (value: number) => string;
   readonly day: (iso: string) => string;
 }) {

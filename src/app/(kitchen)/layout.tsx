@@ -10,6 +10,7 @@ import { unseenMoves } from '@/features/house/queries';
 import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
 import { askWhy } from '@/features/why/actions';
+import { counted } from '@/server/counted';
 import { costedWithin, todayIn } from '@/server/kitchen';
 import { may, mustWork, roleWords } from '@/server/session';
 import { Anew } from '@/ui/anew';
@@ -33,10 +34,11 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
     frame(who),
     todayIn(who.kitchenId),
   ]);
+  const counts = await counted();
   const [unseen, backup] = await Promise.all([unseenMoves(who), lastBackup(who)]);
   const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
-    <FiguresProvider words={{ locale, currency, today, shownIn }}>
+    <FiguresProvider words={{ locale, currency, today, shownIn, counted: counts }}>
       <WhyProvider ask={askWhy}>
         <FindProvider find={findIngredients}>
           <PersonProvider id={who.person.id}>

@@ -9,7 +9,14 @@ export {
 } from './kitchen';
 export { namesToRead } from './names';
 export { gapsOf } from './gaps';
-export { costByLayer, costOfProduct, inputCosts, whereTheMoneyWent, type ProductCost } from './product-cost';
+export {
+  besideCost,
+  costByLayer,
+  costOfProduct,
+  inputCosts,
+  whereTheMoneyWent,
+  type ProductCost,
+} from './product-cost';
 export { wentInCents, type WentCents } from './went-cents';
 export { putOut, usedUp } from './served';
 export { costOfPlate, type PlateCost } from './plate-cost';

@@ -65,6 +65,17 @@ export const costByLayer = (costing: KitchenCosting, key: string): Readonly<Reco
     number | null
   >;
 
+/**
+ * What a node of the graph costs in those of some layers that stand beside the ingredients, per gram (per plate for a plate);
+ * null where one of them is not whole, 0 where none is counted.
+ */
+export const besideCost = (costing: KitchenCosting, key: string, counted: readonly Layer[]): number | null =>
+  counted.reduce<number | null>((sum, name) => {
+    if (sum === null || name === 'ingredients') return sum;
+    const cost = costing.layer(name).cost(key);
+    return cost === null ? null : sum + cost;
+  }, 0);
+
 /** Cost of each of a pot's inputs, in order, whole packs where they are charged whole; null where the price is unknown, 0 for water. */
 export function inputCosts(costing: KitchenCosting, recipeId: string): (number | null)[] {
   const inputs = costing.recipes.get(recipeId)?.run.inputs ?? [];

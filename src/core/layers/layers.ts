@@ -27,3 +27,12 @@ export const layerWords = (layers: readonly Layer[]): string =>
   layers.length < 2
     ? `${layers[0] ?? 'nothing'} only`
     : `${layers.slice(0, -1).join(', ')} and ${layers[layers.length - 1] as Layer}`;
+
+/** Layers that may be counted beside the ingredients, which always are. */
+export const BESIDE = LAYERS.filter((l): l is Exclude<Layer, 'ingredients'> => l !== 'ingredients');
+
+/** Which layers are counted, out of how it is kept: `energy.hands`. Whatever else stands there counts for nothing. */
+export const countedIn = (kept: string | undefined): readonly Layer[] => [
+  'ingredients',
+  ...BESIDE.filter((l) => kept?.split('.').includes(l)),
+];

@@ -1,4 +1,4 @@
 /** Why a figure is what it is: the rows that made it, down to the test and the purchase. */
-export { whyCost } from './why';
+export { whyCost, whyCounted } from './why';
 export { basisWords } from './why-bought';
 export type { Why } from './why-row';

@@ -1,4 +1,5 @@
 import { costOfPlate, type KitchenCosting } from '../costing';
+import { layerWords, type Layer } from '../layers';
 import { readSupply } from '../supply';
 import { supplyOf } from '../verbs';
 import { whySupply } from './why-bought';
@@ -49,3 +50,44 @@ function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
     rows: [...missing(costing, `plate:${id}`), ...rows],
   };
 }
+
+/** The same of all layers that are counted: what each of them brings, the ingredients down to the purchase. */
+export function whyCounted(
+  costing: KitchenCosting,
+  key: string,
+  counted: readonly Layer[],
+  money: ShowMoney,
+): Why {
+  const ingredients = whyCost(costing, key, money);
+  const beside = counted.filter((l) => l !== 'ingredients');
+  if (beside.length === 0 || !/^(product|plate):/.test(key)) return ingredients;
+  // A product is told by the kilo or the litre: what stands beside its ingredients is told for as much of it.
+  const perG = costing.graph.cost(key);
+  const many = perG === null || perG === 0 || ingredients.money == null ? null : ingredients.money / perG;
+  const rows = beside.map((layer): Why => {
+    const cost = costing.layer(layer).cost(key);
+    return {
+      title: capital(layer),
+      money: cost === null || many === null ? null : cost * many,
+      per: ingredients.per,
+      detail: LAYER_DETAIL[layer],
+      rows: [],
+    };
+  });
+  const all = [ingredients.money, ...rows.map((r) => r.money)];
+  const total = all.reduce<number | null>((sum, m) => (sum === null || m == null ? null : sum + m), 0);
+  return {
+    title: ingredients.title,
+    money: total,
+    per: ingredients.per,
+    detail: layerWords(counted),
+    goTo: ingredients.goTo,
+    rows: [{ ...ingredients, title: 'Ingredients' }, ...rows],
+  };
+}
+
+const LAYER_DETAIL: Readonly<Record<Exclude<Layer, 'ingredients'>, string>> = {
+  packaging: 'what it is put in',
+  energy: 'what the hobs take off the meter',
+  hands: 'active minutes at the wage',
+};

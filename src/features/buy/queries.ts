@@ -1,6 +1,8 @@
 import 'server-only';
+import type { Layer } from '@/core/layers';
+import { counted } from '@/server/counted';
 import { byName } from '@/search';
-import { costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
+import { besideCost, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
 import type { GraphNode } from '@/core/graph';
 import type { Supply } from '@/core/prices';
 import type { Knife } from '@/core/knife';
@@ -47,6 +49,8 @@ export interface Answer {
   readonly weight: number;
   /** Per gram (per plate for a plate), as it stands. */
   readonly cost: number | null;
+  /** The same of the layers that are counted beside the ingredients: no price in this book moves it. */
+  readonly beside: number | null;
   /** Of a plate with a target: the most it may cost. */
   readonly most?: number | undefined;
 }
@@ -130,6 +134,7 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
     reached: reachedBy(
       costing,
       sorted.slice(0, AT_ONCE).map((s) => s.ingredient.id),
+      await counted(),
     ),
     answers: costing.state.recipes.length + costing.state.plates.length,
   };
@@ -139,7 +144,11 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
 const MOST_ANSWERS = 200;
 
 /** What the prices of some ingredients move, what comes off them too. */
-export function reachedBy(costing: KitchenCosting, ids: readonly string[]): Reached {
+export function reachedBy(
+  costing: KitchenCosting,
+  ids: readonly string[],
+  counts: readonly Layer[] = [],
+): Reached {
   const { graph, supplies, state } = costing;
   const own = ids.flatMap((id) => {
     const found = supplies.get(id);
@@ -150,7 +159,18 @@ export function reachedBy(costing: KitchenCosting, ids: readonly string[]): Reac
   const inPart = new Set(part.map((n) => n.key));
   const all = state.recipes.length + state.plates.length <= MOST_ANSWERS;
   const answer = (key: string, name: string, href: string, weight: () => number): Answer[] =>
-    all || inPart.has(key) ? [{ key, name, href, weight: weight(), cost: graph.cost(key) }] : [];
+    all || inPart.has(key)
+      ? [
+          {
+            key,
+            name,
+            href,
+            weight: weight(),
+            cost: graph.cost(key),
+            beside: besideCost(costing, key, counts),
+          },
+        ]
+      : [];
   return {
     // A source nothing lives from moves nothing.
     graph: part,
@@ -195,7 +215,7 @@ export async function priceRows(
   const { costing } = kitchen;
   return {
     rows: ids.filter((id) => costing.supplies.has(id)).map((id) => priceRow(kitchen, id, before)),
-    reached: reachedBy(costing, inView),
+    reached: reachedBy(costing, inView, await counted()),
   };
 }
 

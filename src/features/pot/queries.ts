@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
+import { besideCost, costOfProduct, gapsOf, type KitchenCosting } from '@/core/costing';
 import { lastBatchesIn, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { Hob, ProcessConstants, Vessel } from '@/core/pot';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -10,6 +10,9 @@ import type { Names } from '@/core/said';
 import { lastChangedBy } from '@/db/changes';
 import { versionOf } from '@/db/edits';
 import { sheetPast, type SheetPast } from '@/db/recipe-versions';
+import { productOf } from '@/core/supply';
+import type { Layer } from '@/core/layers';
+import { counted } from '@/server/counted';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -54,6 +57,7 @@ const searches = new WeakMap<readonly WrittenRecipe[], ReturnType<typeof searche
 export async function pots(who: Worker, wanted = '', order?: string): Promise<PotsFound> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { recipes } = costing.state;
+  const counts = await counted();
   const search = searches.get(recipes) ?? searcher(recipes);
   searches.set(recipes, search);
   const found = search(wanted);
@@ -64,7 +68,7 @@ export async function pots(who: Worker, wanted = '', order?: string): Promise<Po
     of: wanted,
     hits: hits.length,
     total: recipes.length,
-    rows: hits.slice(0, MOST_ROWS).map((r) => summaryOf(costing, r, names, vessels)),
+    rows: hits.slice(0, MOST_ROWS).map((r) => summaryOf(costing, r, names, vessels, counts)),
   };
 }
 
@@ -101,9 +105,16 @@ function summaryOf(
   r: WrittenRecipe,
   names: ReadonlyMap<string, string>,
   vessels: ReadonlyMap<string, string>,
+  counts: readonly Layer[],
 ): PotSummary {
   const rows = costing.recipes.get(r.id)?.run.rows ?? [];
-  const { ml, perL, perKg, inKilos } = costOfProduct(costing, r.id);
+  const { ml, g, inKilos, ...own } = costOfProduct(costing, r.id);
+  const key = productOf(r.id);
+  const beside = costing.graph.has(key) ? besideCost(costing, key, counts) : 0;
+  const withBeside = (cost: number | null, grams: number): number | null =>
+    cost === null || beside === null ? null : cost + beside * grams;
+  const perL = withBeside(own.perL, ml > 0 ? (g / ml) * 1000 : 0);
+  const perKg = withBeside(own.perKg, 1000);
   return {
     id: r.id,
     name: r.name,

@@ -1,13 +1,16 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
+import { counted } from '@/server/counted';
 import {
   alcoholOn,
+  besideCost,
   costByLayer,
   costOfPlate,
   gapsOf,
   menuSteps,
   usedUp,
   type AlcoholLeft,
+  type KitchenCosting,
   type MenuSteps,
 } from '@/core/costing';
 import type { Layer } from '@/core/layers';
@@ -35,8 +38,11 @@ export interface PlateSummary {
 
 export async function plates(who: Worker): Promise<PlateSummary[]> {
   const { costing } = await costedKitchen(who.kitchenId);
+  const counts = await counted();
   return [...costing.plates.values()].map(({ plate: p }) => {
-    const { cost, foodCostPct } = costOfPlate(costing, p.id);
+    const { cost: ingredients, foodCostPct } = costOfPlate(costing, p.id);
+    const beside = besideCost(costing, `plate:${p.id}`, counts);
+    const cost = ingredients === null || beside === null ? null : ingredients + beside;
     return {
       id: p.id,
       name: p.name,
@@ -74,6 +80,8 @@ export interface PlateLineData {
   readonly times: number;
   /** Currency per gram; null while it is not known. */
   readonly perG: number | null;
+  /** The same of the layers that are counted beside the ingredients. */
+  readonly besidePerG: number | null;
   /** Share of it that goes on a plate when it is counted as bought. */
   readonly usable?: number | undefined;
   readonly weighable: Weighable;
@@ -94,6 +102,8 @@ export interface PlateData {
   /** What it costs in each layer as it is kept; null while something is not known. */
   readonly layers: Readonly<Record<Layer, number | null>>;
   readonly alcohol: readonly AlcoholLeft[];
+  /** Currency of hands in putting one together, where hands are counted; null where nobody has said what they cost. */
+  readonly handsCost: number | null;
   readonly version: number;
   readonly mark: DecimalMark;
   readonly measures: readonly HouseMeasure[];
@@ -106,6 +116,7 @@ export interface PlateData {
 export async function plate(who: Worker, id: string): Promise<PlateData> {
   const kitchen = await costedKitchen(who.kitchenId);
   const { costing } = kitchen;
+  const counts = await counted();
   const written = costing.state.plates.find((p) => p.id === id);
   const found = costing.plates.get(id)?.plate;
   if (!written || !found) notFound();
@@ -124,6 +135,7 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
     sizes: (await plates(who)).filter((p) => costing.plates.get(p.id)?.plate.follows?.plate === id),
     layers: costByLayer(costing, `plate:${id}`),
     alcohol: alcoholOn(costing, id),
+    handsCost: handsCost(costing, found, counts),
     version: kitchen.versions.plates.get(id) ?? 1,
     mark: kitchen.costing.state.kitchen.decimalMark,
     measures: kitchen.costing.state.measures,
@@ -133,6 +145,7 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
     ),
     lines: found.lines.map((line) => ({
       ...lineData(kitchen, line),
+      besidePerG: besidePerG(costing, line, counts),
       overfillPct: line.overfillPct,
       takenPct: line.takenPct,
       times: usedUp(line, found),
@@ -141,6 +154,29 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
       followed: theirs.has(line.id) ? (otherwise.has(line.id ?? '') ? 'otherwise' : 'as it is') : undefined,
     })),
   };
+}
+
+/** What a gram of a line brings of the layers counted beside the ingredients: what is made its own, packaging itself. */
+function besidePerG(
+  costing: KitchenCosting,
+  line: WrittenPlate['lines'][number],
+  counts: readonly Layer[],
+): number | null {
+  const key = supplyOf(line.of);
+  if (line.packaging) return counts.includes('packaging') ? costing.graph.cost(key) : 0;
+  return 'product' in line.of && costing.graph.has(key) ? besideCost(costing, key, counts) : 0;
+}
+
+function handsCost(
+  { state }: KitchenCosting,
+  { hands, serviceLossPct = 0 }: WrittenPlate,
+  counts: readonly Layer[],
+): number | null {
+  if (!hands || !counts.includes('hands')) return 0;
+  const { wagePerHour } = state.kitchen;
+  return wagePerHour === undefined
+    ? null
+    : (Number(wagePerHour) * hands.minutes) / 60 / hands.plates / (1 - serviceLossPct / 100);
 }
 
 /** What stands on a line, as people call it. */
@@ -157,7 +193,7 @@ function nameOf(state: KitchenState, of: WrittenPlate['lines'][number]['of']): s
 function lineData(
   { costing }: CostedKitchen,
   { id: lineId = '', of, amount }: WrittenPlate['lines'][number],
-): Omit<PlateLineData, 'times'> {
+): Omit<PlateLineData, 'times' | 'besidePerG'> {
   const { state, shelf, graph } = costing;
   const name = nameOf(state, of);
   const key = supplyOf(of);

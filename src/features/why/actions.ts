@@ -1,8 +1,9 @@
 'use server';
 
 import { z } from 'zod';
-import { whyCost, type Why } from '@/core/why';
+import { whyCounted, type Why } from '@/core/why';
 import { asked } from '@/server/asked';
+import { counted } from '@/server/counted';
 import { costedKitchen } from '@/server/kitchen';
 import { figuresFor } from '@/ui/figure-words';
 
@@ -15,6 +16,7 @@ export const askWhy = asked(
     const { costing } = await costedKitchen(who.kitchenId);
     if (!costing.graph.has(key)) return null;
     const { locale, currency } = costing.state.kitchen;
-    return whyCost(costing, key, figuresFor({ locale, currency }).small);
+    const { small } = figuresFor({ locale, currency });
+    return whyCounted(costing, key, await counted(), small);
   },
 );

@@ -4,6 +4,7 @@ import { Panel } from '@/ui/panel';
 import Link from 'next/link';
 import type { CostGraph } from '@/core/graph';
 import Table from 'react-bootstrap/Table';
+import { CountedSwitch } from '@/ui/counted-switch';
 import { useFigures } from '@/ui/figures';
 import { WhyFigure } from '@/ui/why';
 import type { Answer, Reached } from '../queries';
@@ -22,6 +23,7 @@ export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (
     <Panel className="answers" aria-label="Who lives from these prices">
+      <CountedSwitch />
       <Group title="A plate" rows={reached.plates} graph={graph} before={before} />
       <Group title="A litre" rows={reached.products} graph={graph} before={before} />
       {others > 0 && <p className="quiet">{others} more do not live from the rows in view.</p>}
@@ -101,11 +103,11 @@ function AnswerRow({
         )}
       </td>
       <td className="fs-5 fw-bold ps-2">
-        {now === null ? (
+        {now === null || row.beside === null ? (
           <span className="incomplete">incomplete</span>
         ) : (
           <WhyFigure of={row.key} label={row.name}>
-            {money(now * row.weight)}
+            {money((now + row.beside) * row.weight)}
           </WhyFigure>
         )}
       </td>

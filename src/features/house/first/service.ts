@@ -168,7 +168,7 @@ const emptyKitchen = (typed: FirstTyped, today: string): KitchenFile => ({
   recipes: [],
   plates: [],
   menus: [],
-    trays: [],
+  trays: [],
 });
 
 /** The demo under another name: its prices stay in the demo's own currency, and nobody of the demo can sign in. */

@@ -6,6 +6,8 @@ import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
 import { AwayList, type AwayRow } from '@/ui/away-list';
 import { DataTable, type Column } from '@/ui/data-table';
+import { countedWords } from '@/ui/counted';
+import { CountedSwitch } from '@/ui/counted-switch';
 import { useFigures } from '@/ui/figures';
 import { useFound } from '@/ui/use-found';
 import { WhyFigure } from '@/ui/why';
@@ -35,6 +37,7 @@ export function PotList({
           <h1>Pots</h1>
           <p className="lead-line">What happens to the litres, and to the money in them.</p>
         </div>
+        {pots.total > 0 && <CountedSwitch />}
         {mayEdit && pots.total > 0 && (
           <Link prefetch={false} className="btn btn-outline-primary flex-shrink-0" href="/pot/new">
             A new pot
@@ -84,7 +87,8 @@ const NoPots = ({ mayEdit }: { readonly mayEdit: boolean }) => (
 );
 
 function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
-  const { currencySign, hours } = useFigures();
+  const { currencySign, hours, counted } = useFigures();
+  const litreWords = `${currencySign} a litre${counted.length > 1 ? `, ${countedWords(counted)}` : ''}`;
   const columns = useMemo((): Column<PotSummary>[] => {
     const most = Math.max(1, ...pots.map((p) => p.mostMl));
     return [
@@ -124,14 +128,14 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
       },
       {
         id: 'cost',
-        head: `${currencySign} a litre`,
+        head: litreWords,
         largestFirst: true,
         by: (p) => p.perL,
         className: 'fig fs-5 fw-bold',
         cell: (p) => <Cost pot={p} />,
       },
     ];
-  }, [pots, currencySign, hours]);
+  }, [pots, litreWords, hours]);
   return (
     <DataTable
       className="list-table tall"

@@ -6,6 +6,8 @@ import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
 import { AwayList, type AwayRow } from '@/ui/away-list';
 import { DataTable, type Column } from '@/ui/data-table';
+import { countedWords } from '@/ui/counted';
+import { CountedSwitch } from '@/ui/counted-switch';
 import { useFigures } from '@/ui/figures';
 import { SidePanel } from '@/ui/side-panel';
 import { WhyFigure } from '@/ui/why';
@@ -15,7 +17,7 @@ import { NewPlateForm } from './plate-tools';
 
 /** What is told of a plate, and what the list is ordered by. */
 function usePlateColumns(): readonly Column<PlateSummary>[] {
-  const { money, bare } = useFigures();
+  const { money, bare, counted } = useFigures();
   return useMemo(
     (): Column<PlateSummary>[] => [
       {
@@ -57,14 +59,14 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
       },
       {
         id: 'cost',
-        head: 'costs',
+        head: counted.length > 1 ? `costs, ${countedWords(counted)}` : 'costs',
         largestFirst: true,
         by: (p) => p.cost,
         className: 'fig fs-5 fw-bold',
         cell: (p) => <Cost plate={p} />,
       },
     ],
-    [money, bare],
+    [money, bare, counted],
   );
 }
 
@@ -87,6 +89,7 @@ export function PlateList({
           <h1>Plates</h1>
           <p className="lead-line">Who lives from the pots, and what each plate leaves of its price.</p>
         </div>
+        {plates.length > 0 && <CountedSwitch />}
         {mayEdit && plates.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
             A new plate

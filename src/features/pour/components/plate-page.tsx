@@ -4,6 +4,7 @@ import { Panel } from '@/ui/panel';
 import Button from 'react-bootstrap/Button';
 import { X } from 'lucide-react';
 import Link from 'next/link';
+import Stack from 'react-bootstrap/Stack';
 import { useRouter } from 'next/navigation';
 import { Fragment, useId, type CSSProperties } from 'react';
 import { priceFor } from '@/core/costing';
@@ -25,6 +26,8 @@ import { PlateTools } from './plate-tools';
 import { Verdict } from './plate-list';
 import type { TheirPlate } from '../wire';
 import { usePlate, type LiveLine } from './use-plate';
+import { CountedSwitch } from '@/ui/counted-switch';
+import { countedWords } from '@/ui/counted';
 import { SheetTable } from '@/ui/sheet-table';
 
 /** Width of what stands beside the plate's lines. */
@@ -62,7 +65,10 @@ export function PlatePage({ data }: { data: PlateData }) {
           'Type another portion or price; Enter keeps it.'
         )}
       </p>
-      <PlateTools data={data} version={plate.version} />
+      <Stack direction="horizontal" gap={3} className="justify-content-between flex-wrap">
+        <PlateTools data={data} version={plate.version} />
+        <CountedSwitch />
+      </Stack>
       <div className="beside narrow-side" style={SIDE}>
         <OnThePlate data={data} plate={plate} most={most} ids={ids} />
         <Answer data={data} plate={plate} ids={ids} />
@@ -384,20 +390,20 @@ function CountedAs({
 
 /** What the plate costs, and what became of what was typed. */
 function Answer({ data, plate, ids }: Shown) {
-  const { money, bare } = useFigures();
+  const { money, bare, counted } = useFigures();
   return (
     <Panel aria-label="The plate’s cost">
       <span className="fig-large hot">
-        {plate.cost === null ? (
+        {plate.whole === null ? (
           <span className="incomplete">incomplete</span>
         ) : (
           <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, a plate`} className="hot">
-            {money(plate.cost)}
+            {money(plate.whole)}
           </WhyFigure>
         )}
       </span>
       <span className="fig-label">
-        a plate, ingredients
+        a plate, {countedWords(counted)}
         {data.plate.service && `, ${data.plate.service}`}
         {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
       </span>

@@ -47,7 +47,21 @@ function pricedPlate(
   const cost = sum(false);
   const net = price?.ok ? price.value.toNumber() / (1 + data.plate.taxPct / 100) : null;
   const pct = cost === null || net === null || net === 0 ? null : (cost / net) * 100;
-  return { lines, price, cost, packaging: sum(true), net, pct };
+  const counted = data.lines.reduce<number | null>((all, line, i) => {
+    const g = lines[i]?.g;
+    return all === null || line.besidePerG === null || g === undefined
+      ? null
+      : all + line.besidePerG * g * line.times;
+  }, data.handsCost);
+  return {
+    lines,
+    price,
+    cost,
+    /** With the layers that are counted beside the ingredients. */
+    whole: cost === null || counted === null ? null : cost + counted,
+    net,
+    pct,
+  };
 }
 
 const gramWords = (g: number): string => (g < 995 ? `${g.toFixed(0)} g` : `${(g / 1000).toFixed(2)} kg`);

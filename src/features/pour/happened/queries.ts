@@ -58,7 +58,7 @@ export interface HappenedAsked {
   readonly of?: string | undefined;
 }
 
-const USUAL_LOOK_BACK = 28;
+const USUAL_LOOK_BACK = 21;
 const KINDS = ['recipe', 'plate', 'plate away', 'trimming', 'usual price basis'] as const;
 const Trimming = z.looseObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: z.string() });
 const Away = z.object({ away: z.boolean() });
@@ -151,9 +151,8 @@ async function closelyOf(
   asked: string | undefined,
   known: AsOf['known'],
 ): Promise<Closely | undefined> {
-  const furthest = [...plates].sort(
-    (x, y) => Math.abs((y.is ?? 0) - (y.was ?? 0)) - Math.abs((x.is ?? 0) - (x.was ?? 0)),
-  )[0];
+  const movedBy = (p: Moved): number => (p.is === null || p.was === null ? -1 : Math.abs(p.is - p.was));
+  const [furthest] = [...plates].sort((x, y) => movedBy(y) - movedBy(x));
   const plate = plates.find((p) => p.id === asked) ?? furthest;
   const last = costings.at(-1);
   if (!plate || !last) return undefined;
@@ -214,7 +213,8 @@ function testEvents(state: KitchenState, reached: ReadonlySet<string>, from: str
     .filter((i) => reached.has(i.id))
     .flatMap((i) =>
       i.yields
-        .filter((y) => within(y.on, from, to))
+        // The first is what it was taken in with, and what says the same again moved nothing.
+        .filter((y, n) => n > 0 && y.usablePct !== i.yields[n - 1]?.usablePct && within(y.on, from, to))
         .map((y): Event => ({
           on: y.on,
           what: 'test',

@@ -1,6 +1,5 @@
 import 'server-only';
-import { costByLayer, costOfPlate, type KitchenCosting } from '@/core/costing';
-import { namesToRead } from '@/core/costing';
+import { besideCost, costByLayer, costOfPlate, namesToRead, type KitchenCosting } from '@/core/costing';
 import type { WrittenMenu, WrittenTrial } from '@/core/kitchen-file';
 import type { Layer } from '@/core/layers';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -9,6 +8,7 @@ import { isSlid, pricedBy, slidOf, triedOut, type Slid } from '@/core/trials';
 import { writeStep } from '@/core/verbs';
 import { readTrayRows, type TrayRow } from '@/db/trays';
 import { awayRows } from '@/server/away';
+import { counted } from '@/server/counted';
 import { database } from '@/server/database';
 import { costedKitchen, costedWith } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -19,6 +19,9 @@ export interface TrayPlate {
   readonly name: string;
   readonly now: number | null;
   readonly cost: number | null;
+  /** What stands beside the ingredients in the layers that are counted, now and with the trials. */
+  readonly besideNow: number | null;
+  readonly besideThen: number | null;
   readonly menuPrice: number | undefined;
   readonly taxPct: number;
   readonly target: number | undefined;
@@ -80,6 +83,7 @@ export async function traysPage(who: Worker, asked: string | undefined): Promise
 /** What some trials do: those that run pots are done here, the rest is sent what it takes to slide. */
 export async function trayAnswer(who: Worker, trials: readonly WrittenTrial[]): Promise<TrayAnswer> {
   const kitchen = await costedKitchen(who.kitchenId);
+  const counts = await counted();
   const { costing } = kitchen;
   const heavy = trials.filter((t) => !isSlid(costing, t));
   const { state } = triedOut(costing, heavy);
@@ -90,6 +94,8 @@ export async function trayAnswer(who: Worker, trials: readonly WrittenTrial[]): 
       name: p.name,
       now: costOfPlate(costing, p.id).cost,
       cost: costOfPlate(then, p.id).cost,
+      besideNow: besideCost(costing, `plate:${p.id}`, counts),
+      besideThen: besideCost(then, `plate:${p.id}`, counts),
       menuPrice: p.menuPrice === undefined ? undefined : Number(p.menuPrice),
       taxPct: p.taxPct,
       target: p.targetFoodCostPct,

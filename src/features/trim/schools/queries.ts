@@ -138,7 +138,7 @@ function platesApart(costing: KitchenCosting, rows: readonly SchoolRow[], setVal
 }
 
 function shownOf(costing: KitchenCosting, ids: readonly string[]): PlatesShown {
-  const { state, graph } = costing;
+  const { graph } = costing;
   const { sources } = schoolsOf(costing);
   const part = graph.partAbove(
     sources.keys(),

@@ -37,7 +37,8 @@ export function HappenedView({ page }: { readonly page: HappenedPage }) {
     <>
       <h1>What happened</h1>
       <p className="lead-line">
-        What each plate cost on two days, and what prices, tests, pots and portions each did to it in between.
+        What each plate’s ingredients cost on two days, and what prices, tests, pots and portions each did to
+        that in between.
       </p>
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
         <DayField
@@ -111,6 +112,7 @@ function menusMoved({ menus, plates }: HappenedPage) {
       {
         id: menu.id,
         name: menu.name,
+        some: on.length < menu.plates.filter((x) => x.sold).length,
         was: mean((x) => x.p.was ?? 0),
         is: mean((x) => x.p.is ?? 0),
         by: Object.fromEntries(HAPPENED.map((k) => [k, mean((x) => x.by[k])])) as Record<Happened, number>,
@@ -119,15 +121,12 @@ function menusMoved({ menus, plates }: HappenedPage) {
   });
 }
 
+/** By how much a plate moved; what is not known on one of the days comes last. */
+const movedBy = ({ is, was }: Moved): number => (is === null || was === null ? -1 : Math.abs(is - was));
+
 function Plates({ page }: { readonly page: HappenedPage }) {
   const { money, day } = useFigures();
-  const sorted = useMemo(
-    () =>
-      [...page.plates].sort(
-        (a, b) => Math.abs((b.is ?? 0) - (b.was ?? 0)) - Math.abs((a.is ?? 0) - (a.was ?? 0)),
-      ),
-    [page.plates],
-  );
+  const sorted = useMemo(() => [...page.plates].sort((a, b) => movedBy(b) - movedBy(a)), [page.plates]);
   const menus = useMemo(() => menusMoved(page), [page]);
   return (
     <SheetTable className="list-table">
@@ -150,6 +149,7 @@ function Plates({ page }: { readonly page: HappenedPage }) {
               <Link prefetch={false} className="fs-6" href={`/pour/menus?of=${m.id}`}>
                 {m.name}, a plate of its mix
               </Link>
+              {m.some && <div className="quiet small-line">of its plates that are known on both days</div>}
             </td>
             <td className="fig">{money(m.was)}</td>
             {HAPPENED.map((k) => (
@@ -216,6 +216,7 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
           lines={lines}
           until={page.to}
           height={200}
+          width={400}
           label={`What ${closely.name} cost: ${closely.costs.map(([on, cost]) => `${day(on)} ${money(cost)}`).join(', ')}`}
         />
       )}

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
+import { CountedSwitch } from '@/ui/counted-switch';
 import { FormField } from '@/ui/form-field';
 import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
@@ -68,6 +69,7 @@ export function TrayTools({ tray, live }: Whole) {
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
         What happened to it
       </Link>
+      <CountedSwitch />
       <span role="status" className="small-line ms-2">
         {live.state.kept && <span className="cheaper">✓ the tray is kept</span>}
       </span>

@@ -178,6 +178,10 @@ function Answer({ live }: { readonly live: Live }) {
   );
 }
 
+/** A cost with what stands beside its ingredients. */
+const whole = (cost: number | null, beside: number | null): number | null =>
+  cost === null || beside === null ? null : cost + beside;
+
 /** Plates that are told at once. */
 const AT_ONCE = 40;
 
@@ -208,10 +212,10 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
                   {p.name}
                 </Link>
               </td>
-              <td className="fig">{money(p.now)}</td>
-              <td className="fig strong">{money(p.then)}</td>
+              <td className="fig">{money(whole(p.now, p.besideNow))}</td>
+              <td className="fig strong">{money(whole(p.then, p.besideThen))}</td>
               <td className="fig">
-                <Moved now={p.now} then={p.then} />
+                <Moved now={whole(p.now, p.besideNow)} then={whole(p.then, p.besideThen)} />
               </td>
               <td className="fig text-nowrap">
                 {pct(p.pctNow)}
