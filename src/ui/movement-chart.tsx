@@ -70,6 +70,7 @@ export function MovementChart({
   height,
   width = 860,
   label,
+  marks,
 }: {
   readonly lines: readonly MovementLine[];
   /** Last day drawn: every line holds until then. */
@@ -78,6 +79,8 @@ export function MovementChart({
   /** Of the picture that stands there at once, in its own units: about as many as it has pixels to stand in. */
   readonly width?: number;
   readonly label: string;
+  /** What happened on a day, in words: a mark on the line where it did. */
+  readonly marks?: ReadonlyMap<string, string> | undefined;
 }) {
   const { money, day } = useFigures();
   // The library that answers to a pointer is large: it is fetched by whoever points at the picture that stands there at once.
@@ -98,7 +101,9 @@ export function MovementChart({
     [lines, until],
   );
   const options = useMemo(() => optionsFor(money, day, asked ? nonceHere() : undefined), [money, day, asked]);
-  const picture = <Picture series={series} height={height} width={width} money={money} day={day} />;
+  const picture = (
+    <Picture series={series} height={height} width={width} money={money} day={day} marks={marks} />
+  );
   return (
     <div
       role="img"
@@ -126,7 +131,9 @@ function Picture({
   width: WIDTH,
   money,
   day,
+  marks,
 }: {
+  readonly marks: ReadonlyMap<string, string> | undefined;
   readonly series: readonly Series[];
   readonly height: number;
   readonly width: number;
@@ -171,12 +178,42 @@ function Picture({
           strokeDasharray={DASHES[i % DASHES.length] || undefined}
         />
       ))}
-      {series.length > 1 &&
-        series.map((s, i) => (
-          <text key={s.name} x={LEFT + i * 260} y={14} style={{ fill: COLOURS[i % COLOURS.length] }}>
-            {s.name}
-          </text>
-        ))}
+      {marks && <Marks series={series} marks={marks} x={x} y={y} />}
+      {series.length > 1 && <Names series={series} />}
     </svg>
   );
 }
+
+/** Where something happened: a dot on the line, with its words for whoever points at it. */
+function Marks({
+  series,
+  marks,
+  x,
+  y,
+}: {
+  readonly series: readonly Series[];
+  readonly marks: ReadonlyMap<string, string>;
+  readonly x: (at: number) => number;
+  readonly y: (value: number) => number;
+}) {
+  return series.flatMap((s) =>
+    s.data.flatMap((p) => {
+      const said = marks.get(new Date(p.x).toISOString().slice(0, 10));
+      return said === undefined
+        ? []
+        : [
+            <circle key={`${s.name} ${p.x}`} cx={x(p.x)} cy={y(p.y)} r={4} fill={COLOURS[0]}>
+              <title>{said}</title>
+            </circle>,
+          ];
+    }),
+  );
+}
+
+/** Which line is whose, where there are more than one. */
+const Names = ({ series }: { readonly series: readonly Series[] }) =>
+  series.map((s, i) => (
+    <text key={s.name} x={LEFT + i * 260} y={14} style={{ fill: COLOURS[i % COLOURS.length] }}>
+      {s.name}
+    </text>
+  ));

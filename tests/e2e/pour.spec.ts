@@ -76,6 +76,7 @@ test('a plate over its target is given the price that the target asks for, by a 
 }) => {
   await open(page, '/pour');
   await page.getByRole('link', { name: 'Venison loin, juniper sauce, celeriac' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: /^Venison loin/ })).toBeVisible();
   await expect(page.getByText('▲ over 32 %')).toBeVisible();
   await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Take it' }).click());
   await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');

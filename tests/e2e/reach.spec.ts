@@ -108,6 +108,22 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   ['a menu', (page) => open(page, '/pour/menus')],
+  [
+    'a tray',
+    async (page) => {
+      await open(page, '/pour/what-if');
+      await page.getByRole('img', { name: /^What moves the most/ }).waitFor();
+    },
+  ],
+  ['what happened', (page) => open(page, '/pour/happened')],
+  [
+    'a size of a plate',
+    async (page) => {
+      await open(page, '/pour');
+      await page.getByRole('link', { name: 'Child’s trout' }).click();
+      await page.getByRole('heading', { name: 'Child’s trout', level: 1 }).waitFor();
+    },
+  ],
   ['where something is used', (page) => open(page, '/pour/used')],
   ['the allergens', (page) => open(page, '/pour/allergens')],
   [

@@ -13,6 +13,7 @@ import { person } from '../person';
 import { placeOf, ROOT } from '../place';
 import { freePort, sleep, takePlace } from '../processes';
 import { say } from '../stop';
+import { slidAt, sliderWords } from './bench-slider';
 import { HELD_CLOCK, HELD_DAY } from './test';
 import type { Line } from './bench-pot';
 
@@ -104,24 +105,30 @@ interface App {
   readonly lateness: string;
 }
 
+/** Pages that are asked for, some of something of the kitchen’s. */
+const pagesOf = (edit: ReturnType<typeof edits>): string[] => [
+  '/buy',
+  '/pot',
+  `/pot/${edit.recipe}`,
+  '/pour',
+  '/pour/menus',
+  '/pour/what-if',
+  '/pour/happened',
+  '/pour/family',
+  '/pour/allergens',
+  `/pour/${edit.plate}`,
+  `/buy/${edit.ingredient}`,
+  '/buy/larder',
+  '/trim',
+  '/trim/flow',
+  '/trim/schools',
+];
+
 /** Every page, an edit of each kind, and pages after somebody else's edit. */
 async function pagesAndEdits(name: string, file: KitchenFile, app: App, line: Line): Promise<void> {
   const [one, other] = [await person(app.address), await person(app.address)];
   const edit = edits(file, one);
-  const pages = [
-    '/buy',
-    '/pot',
-    `/pot/${edit.recipe}`,
-    '/pour',
-    '/pour/family',
-    '/pour/allergens',
-    `/pour/${edit.plate}`,
-    `/buy/${edit.ingredient}`,
-    '/buy/larder',
-    '/trim',
-    '/trim/flow',
-    '/trim/schools',
-  ];
+  const pages = pagesOf(edit);
   line(
     `${name}: first page after a start, to its last figure`,
     await ms(() => one.get('/buy')),
@@ -137,6 +144,7 @@ async function pagesAndEdits(name: string, file: KitchenFile, app: App, line: Li
       `${Math.round(bytes / 1000)} kB; aim: under 100 ms`,
     );
   }
+  say(`${name}: a slider’s handler, ${sliderWords(await slidAt(app.address), 30)}`);
   line(
     `${name}: a price edit to its answer`,
     await median(9, () => ms(() => edit.price())),

@@ -1,6 +1,7 @@
 import type { CDPSession, Page } from '@playwright/test';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { withDemo } from '../pictured';
+import { slideTimes, sliderWords } from './bench-slider';
 import { Stop } from '../stop';
 
 /** Keystrokes that are timed, and those typed in all for the heap. */
@@ -125,6 +126,7 @@ export async function benchSheet(): Promise<number> {
     await page.goto(base);
     await page.goto(`${base}/pot/${largest?.id ?? ''}`);
     await page.getByLabel('Step 1', { exact: true }).waitFor();
+    tell(`a slider’s handler on the demo, ${sliderWords(await slideTimes(browser, base), 8)}`);
     await keystrokes(page, largest?.name ?? '');
     await newSheet(page, base, 'Over full', OVER_FULL);
     await keystrokes(page, '14 hours of heat, refused and not in turn', [1]);

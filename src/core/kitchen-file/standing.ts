@@ -1,7 +1,37 @@
-import type { KitchenFile } from './schema';
+import type { KitchenFile, WrittenTrial } from './schema';
 
 const idsOf = (list: readonly { readonly id: string }[]): ReadonlySet<string> =>
   new Set(list.map((x) => x.id));
+
+/** What a trial names: what it is of, and what takes its place. */
+function names(trial: WrittenTrial): readonly string[] {
+  switch (trial.of) {
+    case 'price':
+    case 'yield':
+      return [trial.ingredient];
+    case 'supplier':
+      return [trial.supplier];
+    case 'line':
+      return [trial.recipe];
+    case 'portion':
+    case 'menu price':
+      return [trial.plate];
+    case 'instead':
+      return [trial.from, trial.to];
+    default:
+      return [];
+  }
+}
+
+/** Trays without trials of what is not here. */
+function traysOf(file: KitchenFile): KitchenFile['trays'] {
+  const { ingredients, suppliers, recipes, plates } = file;
+  const known = idsOf([...ingredients, ...suppliers, ...recipes, ...plates]);
+  return file.trays.map((t) => ({
+    ...t,
+    trials: t.trials.filter((trial) => names(trial).every((id) => known.has(id))),
+  }));
+}
 
 /**
  * A kitchen without what was put away: whatever happened to that is left out as well, and who has left is named nowhere. What stands
@@ -41,6 +71,8 @@ export function ofWhatStands(file: KitchenFile): KitchenFile {
         : {}),
     })),
     purchases,
+    // What is tried of something that is put away does nothing.
+    trays: traysOf(file),
     counts: file.counts.filter((c) => ingredients.has(c.ingredient)),
     wastes: file.wastes
       .filter((w) => ingredients.has(w.ingredient))

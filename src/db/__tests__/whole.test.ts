@@ -204,6 +204,10 @@ test('the history of an older step is brought in at that step and up to date fro
 const withoutWays = (file: KitchenFile): KitchenFile => ({
   ...file,
   menus: [],
+  trays: [],
+  plates: file.plates
+    .filter((p) => !p.follows)
+    .map(({ hands: _h, ...p }) => ({ ...p, lines: p.lines.map(({ packaging: _p, ...l }) => l) })),
   recipes: file.recipes.map(({ choices: _c, ...r }) => ({
     ...r,
     steps: stepsInForce({ choices: _c, steps: r.steps }).map(({ way: _w, ...s }) => s),
@@ -213,6 +217,11 @@ const withoutWays = (file: KitchenFile): KitchenFile => ({
 /** Columns that came with the steps after the 20th. */
 const SINCE_20 = new Set([
   'recipe.choices',
+  'plate.follows_id',
+  'plate.follows',
+  'plate.hands_minutes',
+  'plate.hands_plates',
+  'plate_line.packaging',
   'plate.service',
   'plate.service_loss_pct',
   'plate_line.overfill_pct',

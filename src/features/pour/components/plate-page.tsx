@@ -260,17 +260,18 @@ function Followed({
   readonly data: PlateData;
   readonly plate: ReturnType<typeof usePlate>;
 }) {
-  if (line.followed !== 'otherwise' || line.amountThere === undefined) return null;
-  const there = line.amountThere;
+  const { amountThere: there } = line;
+  const i = data.lines.indexOf(line);
+  if (there === undefined || plate.amounts[i] === there) return null;
   return (
     <div className="quiet small-line">
       otherwise than there, {there}{' '}
-      {data.mayEdit && line.amount !== there && (
+      {data.mayEdit && (
         <Button
           variant="plain"
           size="sm"
           aria-label={`Have ${line.name} follow again`}
-          onClick={() => plate.keepAmount(data.lines.indexOf(line), there)}
+          onClick={() => plate.followAgain(i, there)}
         >
           Follow again
         </Button>

@@ -1,3 +1,4 @@
+import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import { farOff, readPrice } from '@/core/larder';
 import { type Manner, mannerOf, readAmountOf, toGrams } from '@/core/quantity';
@@ -140,6 +141,10 @@ function useTypedOver(data: PlateData) {
   return { amounts, setAmounts, menuPrice, setMenuPrice, opened, setOpened, asBought, setAsBought };
 }
 
+/** Amounts with one of them typed otherwise. */
+const withAmount = (amounts: readonly string[], i: number, text: string): string[] =>
+  amounts.map((a, j) => (j === i ? text : a));
+
 /** A plate as it is typed: priced at every keystroke, kept when a field is left. */
 export function usePlate(data: PlateData) {
   const { amounts, setAmounts, menuPrice, setMenuPrice, opened, setOpened, asBought, setAsBought } =
@@ -149,6 +154,7 @@ export function usePlate(data: PlateData) {
   const manner = mannerOf(data.mark, data.measures);
   const priced = pricedPlate(data, amounts, asBought, menuPrice, manner);
   const { price } = priced;
+  const keepAmounts = (all: readonly string[]): void => void keep(all, menuPrice, asBought);
   return {
     ...priced,
     manner,
@@ -159,15 +165,17 @@ export function usePlate(data: PlateData) {
     version,
     keptAs,
     priceTrouble: price && !price.ok ? price.trouble.message : undefined,
-    typeAmount: (i: number, text: string) => setAmounts((all) => all.map((a, j) => (j === i ? text : a))),
+    typeAmount: (i: number, text: string) => setAmounts((all) => withAmount(all, i, text)),
     typePrice: setMenuPrice,
     ...asksOf(data, opened, asBought, manner),
-    keepAmount: (i: number, text: string) =>
-      void keep(
-        amounts.map((a, j) => (j === i ? text : a)),
-        menuPrice,
-        asBought,
-      ),
+    /** The portion of the plate it is a size of, at its size. */
+    followAgain: (i: number, there: string): void => {
+      const all = withAmount(amounts, i, there);
+      setOpened((was) => ({ ...was, amounts: all }));
+      setAmounts(all);
+      keepAmounts(all);
+    },
+    keepAmount: (i: number, text: string) => keepAmounts(withAmount(amounts, i, text)),
     /** Whether a line's counts stand for trimmed things, as older plates meant them. */
     isTrimmed: (line: PlateData['lines'][number]) =>
       'ingredient' in line.of && line.of.counted !== undefined && !asBought.has(line.id),
@@ -208,13 +216,18 @@ function amountsOf({ plate }: TheirPlate, data: PlateData, amounts: readonly str
 
 /** Keeps a plate, at the version that is on the screen. */
 function useKeepPlate(data: PlateData) {
+  const router = useRouter();
   const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
   const version = useRef(data.version);
   useEffect(() => {
     version.current = Math.max(version.current, data.version);
   }, [data.version]);
   const settled = (done: Reply<null, TheirPlate>): void => {
-    if (done.ok) version.current = done.version ?? version.current;
+    if (done.ok) {
+      version.current = done.version ?? version.current;
+      // Its layers, the alcohol on it and its sizes are told anew.
+      router.refresh();
+    }
     setAnswer(done);
   };
   useSent(PLATE.kind, data.plate.id, settled);

@@ -204,6 +204,11 @@ function By({ by }: { readonly by: number }) {
 function OneClosely({ closely, page }: { readonly closely: Closely; readonly page: HappenedPage }) {
   const { money, day } = useFigures();
   const lines = useMemo(() => [{ name: closely.name, points: closely.costs }], [closely]);
+  const marks = useMemo(() => {
+    const said = new Map<string, string>();
+    for (const e of closely.events) said.set(e.on, [said.get(e.on), e.words].filter(Boolean).join('; '));
+    return said;
+  }, [closely]);
   return (
     <aside aria-label={`${closely.name}, closely`}>
       <h2>
@@ -217,6 +222,7 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
           until={page.to}
           height={200}
           width={400}
+          marks={marks}
           label={`What ${closely.name} cost: ${closely.costs.map(([on, cost]) => `${day(on)} ${money(cost)}`).join(', ')}`}
         />
       )}

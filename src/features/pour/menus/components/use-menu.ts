@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { menuMix } from '@/core/costing';
 import { readNumber } from '@/core/quantity';
+import { useAhead } from '@/ui/use-ahead';
 import { useKept } from '@/ui/use-kept';
 import type { MenusPage } from '../queries';
 import { keepMenu, type MenuTyped } from '../wire';
@@ -18,13 +19,13 @@ export function useMenu(menu: Menu, mark: MenusPage['mark']) {
   const [sent, setSent] = useState(menu.typed);
   /** What stands typed and has gone nowhere yet: it stays when the menu is read anew. */
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
+  const { send, state, version, keptAs, isNew } = useKeepMenu(menu);
   // Read anew after something was kept, here or elsewhere.
   const [read, setRead] = useState(menu);
   if (read.version !== menu.version) {
     setRead(menu);
-    setSent(menu.typed);
+    if (isNew(menu.version)) setSent(menu.typed);
   }
-  const { send, state, version, keptAs } = useKeepMenu(menu);
   const numberOf = (text: string) => (text.trim() === '' ? undefined : readNumber(text, mark));
   const readable = ([, text]: readonly [string, string]): boolean => numberOf(text)?.ok !== false;
   const typed = useMemo(() => over(sent, texts), [sent, texts]);
@@ -74,18 +75,22 @@ function useKeepMenu(menu: Menu) {
     version.current = Math.max(version.current, menu.version);
   }, [menu.version]);
   const [keep, state] = useKept();
+  const { isNew, sent, kept } = useAhead();
   return {
     state,
+    isNew,
     send: (whole: MenuTyped): Promise<boolean> =>
       keep(async (seen) => {
+        sent();
         const answer = await keepMenu({ id: menu.id, seen: seen ?? version.current, ...whole });
         if (answer.ok) version.current = answer.version ?? version.current;
+        kept(answer.ok ? answer.version : null);
         return answer;
       }),
     version: (): number => version.current,
     /** Takes note of what has been kept of it elsewhere on the page. */
-    keptAs: (kept: number | null): void => {
-      version.current = Math.max(version.current, kept ?? 0);
+    keptAs: (at: number | null): void => {
+      version.current = Math.max(version.current, at ?? 0);
     },
   };
 }

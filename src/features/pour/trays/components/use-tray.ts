@@ -4,6 +4,7 @@ import { menuMix } from '@/core/costing';
 import type { WrittenTrial } from '@/core/kitchen-file';
 import { mannerOf } from '@/core/quantity';
 import { slidPlates } from '@/core/trials';
+import { useAhead } from '@/ui/use-ahead';
 import { useKept } from '@/ui/use-kept';
 import { answerTray } from '../actions';
 import type { TrayAnswer, TrayPlate, TraysPage } from '../queries';
@@ -93,12 +94,13 @@ export function useTray(tray: NonNullable<TraysPage['tray']>, first: TrayAnswer,
   /** What the answer that stands here was worked out for. */
   const [answered, setAnswered] = useState<readonly WrittenTrial[]>(tray.trials);
   const [read, setRead] = useState(tray);
-  const { settle, dirty, ...keeping } = useKeepTray(tray, typed, page.mayEdit);
+  const { settle, dirty, isNew, ...keeping } = useKeepTray(tray, typed, page.mayEdit);
   // Read anew after somebody else has changed it, or it was taken back: theirs stands, unless something is being typed.
   if (read.version !== tray.version) {
     setRead(tray);
-    settle(tray.trials);
-    if (!dirty) {
+    const takes = isNew(tray.version);
+    if (takes) settle(tray.trials);
+    if (takes && !dirty) {
       setTyped(tray);
       setAnswer(first);
       setAnswered(tray.trials);
@@ -175,6 +177,7 @@ function useKeepTray(
   /** What has been sent last, or is kept. */
   const [sent, setSent] = useState(() => JSON.stringify(tray.trials));
   const [keep, state] = useKept();
+  const { isNew, sent: ahead, kept } = useAhead();
   useEffect(() => {
     version.current = Math.max(version.current, tray.version);
   }, [tray.version]);
@@ -183,6 +186,7 @@ function useKeepTray(
     (trials: readonly WrittenTrial[]): Promise<boolean> => {
       setSent(JSON.stringify(trials));
       return keep(async (seen) => {
+        ahead();
         const answer = await keepTray({
           id: tray.id,
           name: tray.name,
@@ -190,10 +194,11 @@ function useKeepTray(
           seen: Math.max(seen ?? 0, version.current),
         });
         if (answer.ok) version.current = answer.version ?? version.current;
+        kept(answer.ok ? answer.version : null);
         return answer;
       });
     },
-    [keep, tray.id, tray.name],
+    [keep, ahead, kept, tray.id, tray.name],
   );
   const sending = useRef(send);
   useEffect(() => {
@@ -206,9 +211,10 @@ function useKeepTray(
   }, [now, sent, mayEdit]);
   return {
     state,
+    isNew,
     version: (): number => version.current,
-    keptAs: (kept: number | null): void => {
-      version.current = Math.max(version.current, kept ?? 0);
+    keptAs: (at: number | null): void => {
+      version.current = Math.max(version.current, at ?? 0);
     },
     /** Keeps at once what stands on the tray, for whoever is about to apply it. */
     keepNow: (): Promise<boolean> => (now === sent ? Promise.resolve(true) : send(typed.trials)),
