@@ -39,7 +39,6 @@ const SHOTS: readonly Shot[] = [
       await page.evaluate(() => window.scrollTo(0, 0));
     },
   },
-  { name: 'ingredient', path: '/buy', before: follow('Onion') },
   {
     name: 'invoice',
     path: '/buy/purchases/new',
@@ -99,7 +98,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByText('✓ every weight is kept').waitFor();
     },
   },
-  { name: 'taught', path: '/trim', before: follow('Leek') },
   { name: 'trim-flow', path: '/trim/flow' },
   { name: 'pots', path: '/pot' },
   { name: 'pot-sheet-stock', path: '/pot', before: follow('Venison bone stock') },
@@ -142,6 +140,15 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'menu', path: '/pour/menus' },
+  {
+    name: 'what-if',
+    path: '/pour/what-if',
+    before: async (page) => {
+      await page.getByRole('img', { name: /^What moves the most/ }).waitFor();
+      await page.waitForTimeout(600);
+    },
+  },
+  { name: 'happened', path: '/pour/happened' },
   { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },
   {
     name: 'why',

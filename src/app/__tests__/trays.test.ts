@@ -256,6 +256,25 @@ describe('a tray', () => {
     expect((await traysPage(who(), made.value.id)).tray?.name).toBe('Of a pot that goes');
   });
 
+  test('that would leave a plate without a cost says which and why, and is not applied', async () => {
+    const jun = (await here.read()).recipes.find((r) => r.name === 'Juniper sauce');
+    const step = jun?.steps.find((s) => s.do === 'reduce')?.id ?? '';
+    // With so much wine left the pan runs over.
+    const trials: WrittenTrial[] = [{ of: 'line', recipe: jun?.id ?? '', step, says: 'reduce to 0.9' }];
+    const made = await here.send(TRAY, { id: null, name: 'Too full', trials });
+    if (!made.ok) throw new Error(made.message);
+    const page = await traysPage(who(), made.value.id);
+    const loin = page.answer?.plates.find((p) => p.name.startsWith('Venison loin'));
+    expect(loin).toMatchObject({
+      cost: null,
+      lost: expect.stringContaining('Juniper sauce, step') as string,
+    });
+    expect(await here.send(APPLY, { id: made.value.id })).toMatchObject({
+      code: 'lost',
+      message: expect.stringContaining('Venison loin, juniper sauce, celeriac would have no cost') as string,
+    });
+  });
+
   test('with a price that no quote moves is refused by name, and with nothing that changes anything', async () => {
     const empty = await here.send(TRAY, { id: null, name: 'Nothing', trials: [] });
     if (!empty.ok) throw new Error(empty.message);

@@ -9,7 +9,9 @@ import { bump, putAway, putPlate, putRecipe } from '@/db/things';
 import { readTrayRows } from '@/db/trays';
 import { database } from '@/server/database';
 import { declare, Refused, type Writing } from '@/server/door';
+import { costedWith } from '@/server/kitchen';
 import { may } from '@/server/roles';
+import { plateLost } from './queries';
 import { APPLY } from './wire';
 
 /** One thing that is written: how, and what the change log says of it. */
@@ -162,10 +164,13 @@ export const apply = declare({
   async look({ id }, { costed, who }) {
     const tray = (await readTrayRows(database(), who.kitchenId)).find((t) => t.id === id);
     if (!tray) throw refused('gone', 'This tray has been thrown away, or applied, already.');
-    const { costing } = await costed();
+    const kitchen = await costed();
+    const { costing } = kitchen;
     const tried = triedOut(costing, tray.trials);
     const flaw = flawOf(tried);
     if (flaw) throw new Refused(flaw);
+    const lost = plateLost(costing, await costedWith(kitchen, () => tried.state));
+    if (lost !== undefined) throw refused('lost', `${lost} Take that off the tray first.`);
     const settings = settingsDone(costing, tried);
     if (settings.length > 0 && !may(who.role, 'manager'))
       throw refused(
@@ -179,7 +184,6 @@ export const apply = declare({
       ...cookedDone(costing, tried),
     ];
     if (done.length === 0) throw refused('nothing', 'Nothing on this tray would change the book.');
-    // A pot that cannot be done as it is tried is refused here, as its sheet would be.
     return { done, name: tray.name };
   },
   async write(writing, { id }, { done, name }) {

@@ -1,5 +1,12 @@
 import 'server-only';
-import { besideCost, costByLayer, costOfPlate, namesToRead, type KitchenCosting } from '@/core/costing';
+import {
+  besideCost,
+  costByLayer,
+  costOfPlate,
+  gapsOf,
+  namesToRead,
+  type KitchenCosting,
+} from '@/core/costing';
 import type { WrittenMenu, WrittenTrial } from '@/core/kitchen-file';
 import type { Layer } from '@/core/layers';
 import type { DecimalMark, HouseMeasure } from '@/core/quantity';
@@ -22,6 +29,8 @@ export interface TrayPlate {
   /** What stands beside the ingredients in the layers that are counted, now and with the trials. */
   readonly besideNow: number | null;
   readonly besideThen: number | null;
+  /** Why it would have no cost any more, where it has one now. */
+  readonly lost?: string | undefined;
   readonly menuPrice: number | undefined;
   readonly taxPct: number;
   readonly target: number | undefined;
@@ -90,6 +99,7 @@ export async function trayAnswer(who: Worker, trials: readonly WrittenTrial[]): 
   const then = heavy.length === 0 ? costing : await costedWith(kitchen, () => state);
   return {
     plates: [...costing.plates.values()].map(({ plate: p }): TrayPlate => ({
+      ...lostIn(costing, then, p.id),
       id: p.id,
       name: p.name,
       now: costOfPlate(costing, p.id).cost,
@@ -105,6 +115,23 @@ export async function trayAnswer(who: Worker, trials: readonly WrittenTrial[]): 
     menus: costing.state.menus,
     layers: layersOf(costing, then, trials),
   };
+}
+
+/** Why a plate would have no cost with the trials done, where it has one now. */
+function lostIn(now: KitchenCosting, then: KitchenCosting, id: string): Pick<TrayPlate, 'lost'> {
+  if (costOfPlate(now, id).cost === null || costOfPlate(then, id).cost !== null) return {};
+  return {
+    lost: gapsOf(then, `plate:${id}`)[0]?.message ?? 'Something that it lives from has no cost then.',
+  };
+}
+
+/** The first plate that has a cost now and would have none with the trials done, and why. */
+export function plateLost(now: KitchenCosting, then: KitchenCosting): string | undefined {
+  for (const { plate } of now.plates.values()) {
+    const { lost } = lostIn(now, then, plate.id);
+    if (lost !== undefined) return `${plate.name} would have no cost any more. ${lost}`;
+  }
+  return undefined;
 }
 
 function layersOf(before: KitchenCosting, then: KitchenCosting, trials: readonly WrittenTrial[]) {

@@ -162,7 +162,7 @@ function Answer({ live }: { readonly live: Live }) {
             <dt key={`${m.id} dt`}>{m.name}, food cost of the menu</dt>,
             <dd key={m.id} className="fig">
               {m.now === null ? '–' : `${bare(m.now, 1)} %`} →{' '}
-              <b>{m.then === null ? '–' : `${bare(m.then, 1)} %`}</b>
+              <b>{m.then === null ? 'not known' : `${bare(m.then, 1)} %`}</b>
             </dd>,
           ])}
         {live.answer.layers.flatMap((l) => [
@@ -187,10 +187,8 @@ const AT_ONCE = 40;
 
 /** Every plate before and after, those that break their target first. */
 const Plates = memo(function Plates({ plates }: { readonly plates: readonly Tried[] }) {
-  const { money, bare } = useFigures();
   const [all, setAll] = useState(false);
   const shown = all ? plates : plates.slice(0, AT_ONCE);
-  const pct = (x: number | null): string => (x === null ? '–' : `${bare(x, 1)} %`);
   return (
     <>
       <SheetTable className="list-table">
@@ -206,33 +204,7 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
         </thead>
         <tbody>
           {shown.map((p) => (
-            <tr key={p.id}>
-              <td>
-                <Link prefetch={false} className="fs-6" href={`/pour/${p.id}`}>
-                  {p.name}
-                </Link>
-              </td>
-              <td className="fig">{money(whole(p.now, p.besideNow))}</td>
-              <td className="fig strong">{money(whole(p.then, p.besideThen))}</td>
-              <td className="fig">
-                <Moved now={whole(p.now, p.besideNow)} then={whole(p.then, p.besideThen)} />
-              </td>
-              <td className="fig text-nowrap">
-                {pct(p.pctNow)}
-                {p.pctThen !== p.pctNow && <> → {pct(p.pctThen)}</>}
-              </td>
-              <td>
-                {p.target === undefined ? (
-                  <span className="quiet">none set</span>
-                ) : p.over ? (
-                  <span className="dearer text-nowrap">
-                    ▲ over {bare(p.target, 0)} %{p.breaks && ', new'}
-                  </span>
-                ) : (
-                  <span className="cheaper text-nowrap">keeps {bare(p.target, 0)} %</span>
-                )}
-              </td>
-            </tr>
+            <PlateRow key={p.id} plate={p} />
           ))}
         </tbody>
       </SheetTable>
@@ -244,6 +216,47 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
     </>
   );
 });
+
+function PlateRow({ plate: p }: { readonly plate: Tried }) {
+  const { money, bare } = useFigures();
+  const pct = (x: number | null): string => (x === null ? '–' : `${bare(x, 1)} %`);
+  return (
+    <tr>
+      <td>
+        <Link prefetch={false} className="fs-6" href={`/pour/${p.id}`}>
+          {p.name}
+        </Link>
+        {p.lost !== undefined && (
+          <div className="trouble small-line" role="alert">
+            {p.lost}
+          </div>
+        )}
+      </td>
+      <td className="fig">{money(whole(p.now, p.besideNow))}</td>
+      <td className="fig strong">{money(whole(p.then, p.besideThen))}</td>
+      <td className="fig">
+        <Moved now={whole(p.now, p.besideNow)} then={whole(p.then, p.besideThen)} />
+      </td>
+      <td className="fig text-nowrap">
+        {pct(p.pctNow)}
+        {p.pctThen !== p.pctNow && <> → {pct(p.pctThen)}</>}
+      </td>
+      <td>
+        {p.target === undefined ? (
+          <span className="quiet">none set</span>
+        ) : p.pctThen === null ? (
+          <span className="quiet">{p.menuPrice === undefined ? 'no price' : 'not known'}</span>
+        ) : p.over ? (
+          <span className="dearer text-nowrap">
+            ▲ over {bare(p.target, 0)} %{p.breaks && ', new'}
+          </span>
+        ) : (
+          <span className="cheaper text-nowrap">keeps {bare(p.target, 0)} %</span>
+        )}
+      </td>
+    </tr>
+  );
+}
 
 function Moved({ now, then }: { readonly now: number | null; readonly then: number | null }) {
   const { small } = useFigures();

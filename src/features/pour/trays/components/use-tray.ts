@@ -64,7 +64,7 @@ function triedPlates(
     return { ...p, pctNow, pctThen, over, breaks: over && !wasOver };
   });
   const moved = (p: Tried): number => Math.abs((p.then ?? 0) - (p.now ?? 0));
-  const rank = (p: Tried): number => (p.breaks ? 0 : p.over ? 1 : 2);
+  const rank = (p: Tried): number => (p.lost !== undefined ? 0 : p.breaks ? 1 : p.over ? 2 : 3);
   return all.sort((a, b) => rank(a) - rank(b) || moved(b) - moved(a));
 }
 
