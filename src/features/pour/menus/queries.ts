@@ -1,9 +1,10 @@
 import 'server-only';
-import { costOfPlate, type Sold } from '@/core/costing';
+import { besideCost, costOfPlate, type Sold } from '@/core/costing';
 import type { WrittenMenu } from '@/core/kitchen-file';
 import type { DecimalMark } from '@/core/quantity';
 import { menuVersions } from '@/db/menus';
 import { awayRows } from '@/server/away';
+import { counted } from '@/server/counted';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -11,7 +12,11 @@ import { menuTyped } from './typed';
 import type { MenuTyped } from './wire';
 
 /** A plate as its menu needs it. */
-export type OnMenu = Omit<Sold, 'sold'> & { readonly target: number | undefined };
+export type OnMenu = Omit<Sold, 'sold'> & {
+  readonly target: number | undefined;
+  /** What it costs in the layers that are counted beside the ingredients; null where that is not known. */
+  readonly beside: number | null;
+};
 
 export interface MenusPage {
   readonly menus: readonly { readonly id: string; readonly name: string; readonly plates: number }[];
@@ -33,6 +38,7 @@ export interface MenusPage {
 export async function menusPage(who: Worker, asked: string | undefined): Promise<MenusPage> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { menus, kitchen } = costing.state;
+  const counts = await counted();
   const [away, versions] = await Promise.all([
     awayRows(who, 'menu'),
     menuVersions(database(), who.kitchenId),
@@ -48,7 +54,8 @@ export async function menusPage(who: Worker, asked: string | undefined): Promise
         const plate = costing.plates.get(id)?.plate;
         if (!plate) return [];
         const { cost, netPrice } = costOfPlate(costing, id);
-        return [{ id, name: plate.name, cost, net: netPrice, target: plate.targetFoodCostPct }];
+        const beside = besideCost(costing, `plate:${id}`, counts);
+        return [{ id, name: plate.name, cost, net: netPrice, target: plate.targetFoodCostPct, beside }];
       }),
     },
     gone: asked !== undefined && menu === undefined,

@@ -156,8 +156,8 @@ function Head({
         </p>
       ) : (
         <p className="lead-line">
-          A usual week, and one of each plate: lines as wide as the litres they carry, as dark as a litre
-          costs.
+          A usual week, and one of each plate: lines as wide as the litres they carry, as dark as the
+          ingredients of a litre cost.
         </p>
       )}
       {page.gone && <p className="warning">What was asked for is not here any more.</p>}

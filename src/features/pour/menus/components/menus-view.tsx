@@ -9,6 +9,8 @@ import Stack from 'react-bootstrap/Stack';
 import type { InMix } from '@/core/costing';
 import { AwayList } from '@/ui/away-list';
 import { Combo } from '@/ui/combo';
+import { countedWords } from '@/ui/counted';
+import { CountedSwitch } from '@/ui/counted-switch';
 import { useFigures } from '@/ui/figures';
 import { Panel } from '@/ui/panel';
 import { SheetTable } from '@/ui/sheet-table';
@@ -40,6 +42,7 @@ export function MenusView({ page }: { readonly page: MenusPage }) {
             )}
           </p>
         </div>
+        {menus.length > 0 && <CountedSwitch />}
         {mayEdit && menus.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
             A new menu
@@ -176,7 +179,9 @@ function PlateRow({
         {pct(is?.foodCostPct)}
       </td>
       <td className="fig">
-        {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
+        {plate.net === null || plate.cost === null || plate.beside === null
+          ? '–'
+          : money(plate.net - plate.cost - plate.beside)}
       </td>
       <td className="fig">{is?.ofWhatIsLeft == null ? '–' : pct(is.ofWhatIsLeft * 100, 0)}</td>
       <td className="fig strong">
@@ -261,10 +266,19 @@ function AnotherPlate({ live }: { readonly live: Live }) {
   );
 }
 
+/** What a plate of the mix costs in the layers counted beside the ingredients; null where that is not known of one that is sold. */
+const besideMix = (plates: readonly OnMenu[], mix: readonly InMix[]): number | null =>
+  plates.reduce<number | null>((sum, { beside }, i) => {
+    const share = mix[i]?.share ?? 0;
+    if (sum === null || share === 0) return sum;
+    return beside === null ? null : sum + beside * share;
+  }, 0);
+
 /** What the menu costs of what it brings. */
 function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage }) {
-  const { money, bare } = useFigures();
+  const { money, bare, counted } = useFigures();
   const { mix, typed, state } = live;
+  const beside = besideMix(page.menu?.plates ?? [], mix.plates);
   return (
     <Panel aria-label="The menu’s food cost">
       <span className="fig-large hot">
@@ -280,8 +294,16 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
         <dd className="fig">{money(mix.net)}</dd>
         <dt>It costs</dt>
         <dd className="fig">{money(mix.cost)}</dd>
+        {counted.length > 1 && (
+          <>
+            <dt>And in {countedWords(counted.slice(1))}</dt>
+            <dd className="fig">{money(beside)}</dd>
+          </>
+        )}
         <dt>It leaves</dt>
-        <dd className="fig strong">{money(mix.left)}</dd>
+        <dd className="fig strong">
+          {money(mix.left === null || beside === null ? null : mix.left - beside)}
+        </dd>
         <dt>What is sold is said in</dt>
         <dd>
           <Form.Select
