@@ -1,7 +1,6 @@
 import 'server-only';
 import { cookies } from 'next/headers';
-import { countedIn, type Layer } from '@/core/layers';
-import { COUNTED_COOKIE } from '@/ui/counted';
+import { COUNTED_COOKIE, countedIn, type Layer } from '@/core/layers';
 
 /** Which layers whoever asks has counted in costs: the ingredients, unless another choice was made on this device. */
 export async function counted(): Promise<readonly Layer[]> {

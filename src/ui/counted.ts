@@ -1,5 +1,4 @@
-/** Where a device keeps which layers are counted in its figures. */
-export const COUNTED_COOKIE = 'half-pot-counts';
+import { COUNTED_COOKIE } from '@/core/layers';
 
 /** What stands in a cost, in words: `ingredients`, `ingredients, energy and hands`. */
 export const countedWords = (counted: readonly string[]): string =>

@@ -51,7 +51,7 @@ test('a label that nobody has read makes a plate “not known”; read, it does 
 }) => {
   await open(page, '/pour/allergens');
   const loin = page.getByRole('row', { name: /^Venison loin/ });
-  await expect(loin.getByText('not known')).toHaveCount(3);
+  await expect(loin.getByText('not known')).toHaveCount(4);
   await expect(loin.getByText('Celeriac', { exact: true })).toBeVisible();
   const csv = async (): Promise<string> => (await page.context().request.get('/pour/allergens.csv')).text();
   expect(await csv()).toMatch(/^"Venison loin.*not known.*label not read: Redcurrant jelly$/m);
@@ -73,7 +73,7 @@ test('a label that nobody has read makes a plate “not known”; read, it does 
   // Taken back, it is not known again.
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
-  await expect(loin.getByText('not known')).toHaveCount(3);
+  await expect(loin.getByText('not known')).toHaveCount(4);
   await page.getByRole('link', { name: 'Pots instead of plates' }).click();
   await expect(page.getByRole('row', { name: /^Trout-frame fumet/ })).toContainText('Trout frames');
 });

@@ -64,13 +64,6 @@ export function standingPlate(
   return as;
 }
 
-/** All plates as they stand, in their order. */
-export function standingPlates(plates: readonly WrittenPlate[], manner: Manner): WrittenPlate[] {
-  if (!plates.some((p) => p.follows)) return [...plates];
-  const byId = new Map(plates.map((p) => [p.id, p]));
-  return plates.map((p) => standingPlate(p, p.follows && byId.get(p.follows.plate), manner));
-}
-
 /**
  * What is to be written of a plate for it to stand with these lines: of a size only what is otherwise than the plate it follows.
  * Followed lines keep that plate's order.

@@ -1,5 +1,15 @@
 /** What a cost is made of: a graph for each layer, and a pot's own money followed from row to row. */
-export { BESIDE, countedIn, energyKey, HANDS, LAYERS, layerPrices, layerWords, type Layer } from './layers';
+export {
+  BESIDE,
+  COUNTED_COOKIE,
+  countedIn,
+  energyKey,
+  HANDS,
+  LAYERS,
+  layerPrices,
+  layerWords,
+  type Layer,
+} from './layers';
 export { layerMoney, layerShares, type LayerShare } from './layer-money';
 export { graphAfter, graphChanges, graphOf, type GraphParts, type PlateTakes } from './build-graph';
 export { runningBook, type RunningBook } from './book';

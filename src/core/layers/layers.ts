@@ -31,6 +31,9 @@ export const layerWords = (layers: readonly Layer[]): string =>
 /** Layers that may be counted beside the ingredients, which always are. */
 export const BESIDE = LAYERS.filter((l): l is Exclude<Layer, 'ingredients'> => l !== 'ingredients');
 
+/** Under what a device keeps which layers it counts. */
+export const COUNTED_COOKIE = 'half-pot-counts';
+
 /** Which layers are counted, out of how it is kept: `energy.hands`. Whatever else stands there counts for nothing. */
 export const countedIn = (kept: string | undefined): readonly Layer[] => [
   'ingredients',

@@ -197,7 +197,6 @@ export const LEARNING: LearningConstants = {
 export {
   adopted,
   groupOf,
-  OWN_GROUP,
   readReferenceLarder,
   referenceLarder,
   type ReferenceIngredient,

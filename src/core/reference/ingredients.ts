@@ -119,7 +119,7 @@ export function adopted(
 }
 
 /** What an ingredient of nobody's starting point counts among. */
-export const OWN_GROUP = 'the house’s own';
+const OWN_GROUP = 'the house’s own';
 
 /** The group of the larder that an ingredient is in: that of the starting point it was taken from. */
 export const groupOf = ({ reference }: Pick<WrittenIngredient, 'reference'>): string =>
