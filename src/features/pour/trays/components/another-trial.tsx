@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useState } from 'react';
+import { memo, useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { WrittenTrial } from '@/core/kitchen-file';
@@ -50,7 +50,7 @@ interface Add {
 }
 
 /** One more trial: what it is of is chosen, and it begins where things stand now. */
-export function AnotherTrial({ page, add }: Add) {
+export const AnotherTrial = memo(function AnotherTrial({ page, add }: Add) {
   const [kind, setKind] = useState<Kind | ''>('');
   const done = (trial: WrittenTrial): void => {
     add(trial);
@@ -73,7 +73,7 @@ export function AnotherTrial({ page, add }: Add) {
       {kind !== '' && <Of key={kind} kind={kind} page={page} done={done} />}
     </section>
   );
-}
+});
 
 type Done = { readonly kind: Kind; readonly page: TraysPage; readonly done: (trial: WrittenTrial) => void };
 

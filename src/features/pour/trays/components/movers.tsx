@@ -2,7 +2,7 @@
 
 import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useFigures } from '@/ui/figures';
 import { nonceHere } from '@/ui/movement-chart';
 import type { Tried } from './use-tray';
@@ -53,6 +53,8 @@ const optionsOf = (names: readonly string[], money: (v: number) => string): Apex
 /** The plates that move the most, dearer to the right and cheaper to the left. */
 export function Movers({ plates }: { readonly plates: readonly Tried[] }) {
   const { money } = useFigures();
+  // The library that answers to a pointer is large: it is fetched by whoever points at the picture that stands there at once.
+  const [asked, setAsked] = useState(false);
   const most = useMemo(
     () =>
       plates
@@ -72,18 +74,68 @@ export function Movers({ plates }: { readonly plates: readonly Tried[] }) {
   );
   if (most.length === 0) return null;
   const words = most.map((p) => `${p.name} ${money(p.by)}`).join(', ');
+  const height = most.length * BAR + 50;
   return (
     <div
       role="img"
       aria-label={`What moves the most: ${words}`}
-      style={{ minHeight: most.length * BAR + 50 }}
+      style={{ minHeight: height }}
+      onPointerMove={() => setAsked(true)}
+      onTouchStart={() => setAsked(true)}
     >
-      <Apex
-        type="bar"
-        options={options}
-        series={[{ name: 'more or less', data: most.map((p) => Number(p.by.toFixed(4))) }]}
-        height={most.length * BAR + 50}
-      />
+      {asked ? (
+        <Apex
+          type="bar"
+          options={options}
+          series={[{ name: 'more or less', data: most.map((p) => Number(p.by.toFixed(4))) }]}
+          height={height}
+        />
+      ) : (
+        <Picture most={most} height={height} money={money} />
+      )}
     </div>
+  );
+}
+
+const [WIDTH, NAMES, FIGURES] = [760, 260, 70];
+
+/** The same drawn at once: a bar for each, from nothing to the right or to the left, and its figure. */
+function Picture({
+  most,
+  height,
+  money,
+}: {
+  readonly most: readonly { readonly name: string; readonly by: number }[];
+  readonly height: number;
+  readonly money: (v: number) => string;
+}) {
+  const [least, largest] = [Math.min(0, ...most.map((p) => p.by)), Math.max(0, ...most.map((p) => p.by))];
+  const x = (v: number): number =>
+    NAMES + ((v - least) / Math.max(1e-9, largest - least)) * (WIDTH - NAMES - FIGURES);
+  return (
+    <svg className="drawing" viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden="true">
+      {most.map((p, i) => {
+        const y = 20 + i * BAR;
+        return (
+          <g key={p.name}>
+            <text x={NAMES - 10} y={y + 13} textAnchor="end">
+              {p.name.length > 34 ? `${p.name.slice(0, 33)}…` : p.name}
+            </text>
+            <rect
+              x={Math.min(x(0), x(p.by))}
+              y={y}
+              width={Math.max(1, Math.abs(x(p.by) - x(0)))}
+              height={BAR * 0.62}
+              fill={p.by < 0 ? '#3b6a37' : '#a84a12'}
+            />
+            <text x={Math.max(x(0), x(p.by)) + 6} y={y + 13}>
+              {p.by < 0 ? '−' : '+'}
+              {money(Math.abs(p.by))}
+            </text>
+          </g>
+        );
+      })}
+      <line x1={x(0)} x2={x(0)} y1={12} y2={height - 26} stroke="var(--line)" />
+    </svg>
   );
 }

@@ -121,17 +121,18 @@ function OneTray({
           {live.typed.trials.map((trial, i) => (
             <TrialRow
               key={i}
+              i={i}
               trial={trial}
               said={live.working && live.said.length !== live.typed.trials.length ? undefined : live.said[i]}
               page={page}
-              set={(t) => live.set(i, t)}
-              remove={() => live.remove(i)}
+              set={live.set}
+              remove={live.remove}
             />
           ))}
           {live.typed.trials.length === 0 && <p className="quiet">Nothing is on this tray yet.</p>}
           {page.mayEdit && <AnotherTrial page={page} add={live.add} />}
         </section>
-        <Answer live={live} />
+        <Answer plates={live.plates} menus={live.menus} layers={live.answer.layers} working={live.working} />
       </div>
     </>
   );
@@ -140,11 +141,16 @@ function OneTray({
 type Live = ReturnType<typeof useTray>;
 
 /** What the trials do: how many plates break their target, the menus, and every plate before and after. */
-function Answer({ live }: { readonly live: Live }) {
+const Answer = memo(function Answer({
+  plates,
+  menus,
+  layers,
+  working,
+}: Pick<Live, 'plates' | 'menus' | 'working'> & Pick<TrayAnswer, 'layers'>) {
   const { bare, money } = useFigures();
-  const breaks = live.plates.filter((p) => p.breaks).length;
-  const over = live.plates.filter((p) => p.over).length;
-  const resting = useRested(live.plates, REST_MS);
+  const breaks = plates.filter((p) => p.breaks).length;
+  const over = plates.filter((p) => p.over).length;
+  const resting = useRested(plates, REST_MS);
   return (
     <aside aria-label="What it does">
       <p className="m-0" role="status">
@@ -152,11 +158,11 @@ function Answer({ live }: { readonly live: Live }) {
         <span className="fig-label">
           {breaks === 1 ? 'plate would break its target' : 'plates would break their target'}
           {over > breaks && `; ${over - breaks} break${over - breaks === 1 ? 's' : ''} it already`}
-          {live.working && ' · being worked out …'}
+          {working && ' · being worked out …'}
         </span>
       </p>
       <dl className="facts">
-        {live.menus
+        {menus
           .filter((m) => m.now !== null || m.then !== null)
           .flatMap((m) => [
             <dt key={`${m.id} dt`}>{m.name}, food cost of the menu</dt>,
@@ -165,7 +171,7 @@ function Answer({ live }: { readonly live: Live }) {
               <b>{m.then === null ? 'not known' : `${bare(m.then, 1)} %`}</b>
             </dd>,
           ])}
-        {live.answer.layers.flatMap((l) => [
+        {layers.flatMap((l) => [
           <dt key={`${l.layer} dt`}>One of each plate, {l.layer}</dt>,
           <dd key={l.layer} className="fig">
             {money(l.before)} → <b>{money(l.then)}</b>
@@ -173,10 +179,10 @@ function Answer({ live }: { readonly live: Live }) {
         ])}
       </dl>
       <Movers plates={resting} />
-      <Plates plates={live.plates} />
+      <Plates plates={plates} />
     </aside>
   );
-}
+});
 
 /** A cost with what stands beside its ingredients. */
 const whole = (cost: number | null, beside: number | null): number | null =>

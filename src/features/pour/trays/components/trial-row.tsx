@@ -1,7 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
-import { useId, useState, type KeyboardEvent } from 'react';
+import { memo, useId, useState, type KeyboardEvent } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { TIMES, type WrittenTrial } from '@/core/kitchen-file';
@@ -15,18 +15,34 @@ interface Props {
   readonly said: TrialSaid | undefined;
   readonly page: Pick<TraysPage, 'mark' | 'measures' | 'mayEdit'>;
   readonly set: (trial: WrittenTrial) => void;
-  readonly remove: () => void;
 }
 
 /** One trial: what it is of, what stands there now, and what is tried instead. */
-export function TrialRow({ trial, said, page, set, remove }: Props) {
+export const TrialRow = memo(function TrialRow({
+  i,
+  trial,
+  said,
+  page,
+  set,
+  remove,
+}: Omit<Props, 'set'> & {
+  /** Its place on the tray. */
+  readonly i: number;
+  readonly set: (i: number, trial: WrittenTrial) => void;
+  readonly remove: (i: number) => void;
+}) {
   const title = said?.title ?? '…';
   return (
     <section className="tray-trial" aria-label={title}>
       <Form.Group className="d-flex align-items-baseline gap-2">
         <b className="me-auto">{title}</b>
         {page.mayEdit && (
-          <Button variant="tool" size="sm" aria-label={`Take ${title} off the tray`} onClick={remove}>
+          <Button
+            variant="tool"
+            size="sm"
+            aria-label={`Take ${title} off the tray`}
+            onClick={() => remove(i)}
+          >
             <X size={16} aria-hidden="true" />
           </Button>
         )}
@@ -36,13 +52,13 @@ export function TrialRow({ trial, said, page, set, remove }: Props) {
           {trial.of === 'group' || trial.of === 'supplier' ? `of ${said.now}` : `now: ${said.now}`}
         </div>
       )}
-      <Tried trial={trial} said={said} page={page} set={set} title={title} />
+      <Tried trial={trial} said={said} page={page} set={(t) => set(i, t)} title={title} />
       <Trouble says={said?.flaw} />
     </section>
   );
-}
+});
 
-type Field = Omit<Props, 'remove'> & { readonly title: string };
+type Field = Props & { readonly title: string };
 
 function Tried({ trial, said, page, set, title }: Field) {
   const off = !page.mayEdit;

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { CostGraph } from '@/core/graph';
 import { menuMix } from '@/core/costing';
 import type { WrittenTrial } from '@/core/kitchen-file';
@@ -119,7 +119,9 @@ export function useTray(tray: NonNullable<TraysPage['tray']>, first: TrayAnswer,
   }, [answer]);
   // Until what was added has been worked out, what was answered last stands.
   const shown = stale ? answered : typed.trials;
-  const plates = useMemo(() => triedPlates(answer, graph, shown, page), [answer, graph, shown, page]);
+  // The slider is drawn where the hand has it at once; what it does follows as soon as nothing more urgent is to be drawn.
+  const drawn = useDeferredValue(shown);
+  const plates = useMemo(() => triedPlates(answer, graph, drawn, page), [answer, graph, drawn, page]);
   const change = useCallback((make: (trials: readonly WrittenTrial[]) => readonly WrittenTrial[]): void => {
     setTyped((was) => ({ ...was, trials: make(was.trials) }));
   }, []);
