@@ -1,4 +1,5 @@
 import 'server-only';
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { costOfPlate, costingKitchen, type KitchenCosting } from '@/core/costing';
 import { beginOfDay, dayIn, isDay, shiftDay } from '@/core/day';
@@ -18,7 +19,7 @@ import { CONSTANTS } from '@/core/reference';
 import { changesBetween, firstChangesFrom, type Changed } from '@/db/changes';
 import { database } from '@/server/database';
 import { inParts } from '@/server/in-parts';
-import { readFor, todayIn, type AsOf } from '@/server/kitchen';
+import { costedKitchen, readFor, todayIn, type AsOf } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
 
 /** Something that happened to what a plate lives from, on a day. */
@@ -63,8 +64,22 @@ const KINDS = ['recipe', 'plate', 'plate away', 'trimming', 'usual price basis']
 const Trimming = z.looseObject({ school: z.enum(TRIM_SCHOOLS), setValuePerKg: z.string() });
 const Away = z.object({ away: z.boolean() });
 
+/** Answers that are held while their kitchen stands where it stood. */
+const held = new LRUCache<string, Promise<HappenedPage>>({ max: 24 });
+
 /** What moved every plate between two days, and one of them closely. */
 export async function happenedPage(who: Worker, asked: HappenedAsked): Promise<HappenedPage> {
+  const { stood } = await costedKitchen(who.kitchenId);
+  const key = JSON.stringify([who.kitchenId, stood, await todayIn(who.kitchenId), asked]);
+  const known = held.get(key);
+  if (known) return known;
+  const made = workOut(who, asked);
+  held.set(key, made);
+  made.catch(() => held.delete(key));
+  return made;
+}
+
+async function workOut(who: Worker, asked: HappenedAsked): Promise<HappenedPage> {
   const today = await todayIn(who.kitchenId);
   const to = asked.to !== undefined && isDay(asked.to) && asked.to <= today ? asked.to : today;
   const from = asked.from !== undefined && isDay(asked.from) ? asked.from : shiftDay(to, -USUAL_LOOK_BACK);
@@ -75,7 +90,9 @@ export async function happenedPage(who: Worker, asked: HappenedAsked): Promise<H
   const { state } = read;
   const ends = await Promise.all([from, to].map((day) => standingOn(who, state, { day, known })));
   const [a, b] = ends as [Standing, Standing];
-  const costings = await inParts(costedBetween(state, a, b, CONSTANTS));
+  // Most pots are on both days what they are today.
+  const { workings } = (await costedKitchen(who.kitchenId)).costing;
+  const costings = await inParts(costedBetween(state, a, b, CONSTANTS, workings));
   const plates = movedPlates(costings);
   const none = plates.length > 0 && plates.every((p) => p.was === null);
   return {
@@ -138,8 +155,8 @@ function stoodBefore(state: KitchenState, first: readonly Changed[]) {
   };
 }
 
-/** Days on which a plate's cost is told. */
-const MOST_DAYS = 16;
+/** Days on which a plate's cost is told: every one is a kitchen costed, and a large one takes its time. */
+const mostDays = (state: KitchenState): number => (state.recipes.length > 300 ? 6 : 16);
 
 async function closelyOf(
   who: Worker,
@@ -166,7 +183,7 @@ async function closelyOf(
     ...testEvents(state, reached, a.day, b.day),
     ...(await changeEvents(who, state, reached, a.day, b.day)),
   ].sort((x, y) => (x.on < y.on ? -1 : x.on > y.on ? 1 : 0));
-  const days = [...new Set(events.map((e) => e.on))].slice(-MOST_DAYS);
+  const days = [...new Set(events.map((e) => e.on))].slice(-mostDays(state));
   const costs: (readonly [string, number])[] = plate.was === null ? [] : [[a.day, plate.was]];
   let { workings } = last;
   for (const day of days) {

@@ -169,7 +169,12 @@ export const apply = declare({
     const tried = triedOut(costing, tray.trials);
     const flaw = flawOf(tried);
     if (flaw) throw new Refused(flaw);
-    const lost = plateLost(costing, await costedWith(kitchen, () => tried.state));
+    const then = await costedWith(
+      kitchen,
+      () => tried.state,
+      (past) => ({ ...past, times: (ingredient) => tried.times.get(ingredient) ?? 1 }),
+    );
+    const lost = plateLost(costing, then);
     if (lost !== undefined) throw refused('lost', `${lost} Take that off the tray first.`);
     const settings = settingsDone(costing, tried);
     if (settings.length > 0 && !may(who.role, 'manager'))

@@ -223,6 +223,13 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
   );
 });
 
+/** Why a plate that has a cost would have none. */
+const lostWords = ({ lost, now, then }: Tried): string | undefined =>
+  lost ??
+  (now !== null && then === null
+    ? 'It would have no cost any more: who pays for trim cannot bear such a price or yield.'
+    : undefined);
+
 function PlateRow({ plate: p }: { readonly plate: Tried }) {
   const { money, bare } = useFigures();
   const pct = (x: number | null): string => (x === null ? '–' : `${bare(x, 1)} %`);
@@ -232,9 +239,9 @@ function PlateRow({ plate: p }: { readonly plate: Tried }) {
         <Link prefetch={false} className="fs-6" href={`/pour/${p.id}`}>
           {p.name}
         </Link>
-        {p.lost !== undefined && (
+        {lostWords(p) !== undefined && (
           <div className="trouble small-line" role="alert">
-            {p.lost}
+            {lostWords(p)}
           </div>
         )}
       </td>
