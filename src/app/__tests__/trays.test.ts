@@ -89,6 +89,12 @@ describe('a size of a plate', () => {
     ).toMatchObject({ ok: true });
     const then = (await costing()).plates.get(id)?.plate.lines.map((l) => l.amount);
     expect(then).toEqual(['60 g', '200 g', ...rest.slice(1).map((l) => l.amount), '4 g']);
+    // A screen that was read before that changes nothing of what is followed.
+    expect(await here.send(PLATE, { id, lines: [], menuPrice: '12.50' }, await seen(id))).toMatchObject({
+      ok: true,
+    });
+    expect(await here.send(PLATE_LINES, { id, lines: wanted }, await seen(id))).toMatchObject({ ok: true });
+    expect((await costing()).plates.get(id)?.plate.lines.map((l) => l.amount)).toEqual(then);
     // It cannot lose its plate; and a size of a size is refused.
     expect(await here.send(PLATE_AWAY, { id: parent.id, away: true })).toMatchObject({ code: 'followed' });
     expect(await here.send(NEW_PLATE, { name: 'A quarter', like: id, size: '0.5' })).toMatchObject({

@@ -141,7 +141,17 @@ const lines = declare({
       ]),
     );
     const manner = mannerIn(state);
-    const stands = wanted.map((line) => ({ ...line, ...was.get(line.id) }));
+    // What a size follows is followed as it stands now: the plate may have changed since this screen was read.
+    const followed = new Map(
+      standing(state, before)
+        .lines.filter((l) => parent?.lines.some((p) => p.id === l.id))
+        .map((l) => [l.id, l.amount]),
+    );
+    const stands = wanted.map((line) => ({
+      ...line,
+      amount: followed.get(line.id) ?? line.amount,
+      ...was.get(line.id),
+    }));
     return { before, after: writtenOver(before, parent, stands, manner), manner };
   },
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {

@@ -219,8 +219,11 @@ function useKeepPlate(data: PlateData) {
   const router = useRouter();
   const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
   const version = useRef(data.version);
+  /** Portions of a size as they were sent last, until it is read anew. */
+  const sent = useRef(new Map<string, string>());
   useEffect(() => {
     version.current = Math.max(version.current, data.version);
+    sent.current.clear();
   }, [data.version]);
   const settled = (done: Reply<null, TheirPlate>): void => {
     if (done.ok) {
@@ -236,18 +239,17 @@ function useKeepPlate(data: PlateData) {
   return {
     answer,
     async keep(amounts: readonly string[], menuPrice: string, asBought: ReadonlySet<string>): Promise<void> {
-      settled(
-        await keepPlate({
-          id: data.plate.id,
-          seen: version.current,
-          lines: data.lines.map((line, i) => ({
-            id: line.id,
-            amount: amounts[i] ?? '',
-            ...(asBought.has(line.id) ? { asBought: true } : {}),
-          })),
-          menuPrice,
-        }),
-      );
+      const lines = data.lines.flatMap((line, i) => {
+        const amount = amounts[i] ?? '';
+        // What a size follows and nobody has typed over is left to the plate it follows, which may have changed since.
+        if (line.amountThere !== undefined && amount === (sent.current.get(line.id) ?? line.amount))
+          return [];
+        sent.current.set(line.id, amount);
+        return [{ id: line.id, amount, ...(asBought.has(line.id) ? { asBought: true } : {}) }];
+      });
+      const done = await keepPlate({ id: data.plate.id, seen: version.current, lines, menuPrice });
+      if (!done.ok && !waits(done)) sent.current.clear();
+      settled(done);
     },
     /** The version that is on the screen. */
     version: (): number => version.current,
