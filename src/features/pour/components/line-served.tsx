@@ -1,30 +1,18 @@
 'use client';
 
 import { Utensils } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
-import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
-import { z } from 'zod';
 import { useFigures } from '@/ui/figures';
-import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
 import { SidePanel } from '@/ui/side-panel';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
-import { servedTyped } from '../head-typed';
-import type { PlateData } from '../queries';
-import { finishLine, keepLineServed, LineServed } from '../wire';
+import type { OfLine } from './served-forms';
 
-interface Props {
-  readonly line: PlateData['lines'][number];
-  readonly data: PlateData;
-  readonly version: () => number;
-}
+const ServedForm = dynamic(() => import('./served-forms').then((m) => m.ServedForm), { ssr: false });
+const FinishForm = dynamic(() => import('./served-forms').then((m) => m.FinishForm), { ssr: false });
 
 /** How a line is served, in a few words, where it is not just its portion. */
-export function ServedWords({ line }: Pick<Props, 'line'>) {
+export function ServedWords({ line }: Pick<OfLine, 'line'>) {
   const { bare } = useFigures();
   const pct = (x: number): string => `${bare(x, x % 1 ? 1 : 0)} %`;
   const words = [
@@ -36,7 +24,7 @@ export function ServedWords({ line }: Pick<Props, 'line'>) {
 }
 
 /** Says how a line is served: more than its portion goes on, or it stands on the side. */
-export function HowServed({ line, data, version }: Props) {
+export function HowServed({ line, data, version }: OfLine) {
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -56,75 +44,5 @@ export function HowServed({ line, data, version }: Props) {
         </SidePanel>
       )}
     </>
-  );
-}
-
-function ServedForm({ line, data: { plate, mark }, version, close }: Props & { readonly close: () => void }) {
-  const keeping = useKeptForm(LineServed, servedTyped(line, mark), async (typed, _form, seen) => {
-    const answer = await keepLineServed({
-      id: plate.id,
-      line: line.id,
-      seen: Math.max(seen ?? 0, version()),
-      ...typed,
-    });
-    if (answer.ok) close();
-    return answer;
-  });
-  const { form } = keeping;
-  return (
-    <KeptForm className="stacked" of={keeping}>
-      <FormField
-        {...{ form, name: 'overfill', label: 'More goes on than its portion, %' }}
-        placeholder="none"
-      />
-      <FormField
-        {...{ form, name: 'taken', label: 'On the side: how much of it guests take, %' }}
-        placeholder="all of it"
-      />
-      <p className="quiet small-line m-0">What they leave goes back to the store and is not counted.</p>
-      {'ingredient' in line.of && line.followed === undefined && (
-        <Form.Check
-          id="packaging"
-          label="It is packaging: a jar, a lid, a box"
-          {...form.register('packaging')}
-        />
-      )}
-      <KeepIt of={keeping} />
-    </KeptForm>
-  );
-}
-
-const Named = z.object({ name: z.string().trim().min(1, 'What is the small pot called?') });
-
-/** Finishes it in a small pot of its own, plate by plate. */
-function FinishForm({ line, data: { plate }, version }: Props) {
-  const router = useRouter();
-  const named = { name: `${line.name} for ${plate.name}`.slice(0, 100) };
-  const keeping = useKeptForm(Named, named, async ({ name }, _form, seen) => {
-    const answer = await finishLine({
-      id: plate.id,
-      line: line.id,
-      name,
-      seen: Math.max(seen ?? 0, version()),
-    });
-    if (answer.ok) router.push(`/pot/${answer.value.pot}`);
-    return answer;
-  });
-  const { form, busy, message } = keeping;
-  return (
-    <section className="mt-4" aria-label="Finished in a small pot">
-      <h3 className="fs-6">Finished in a small pot, plate by plate</h3>
-      <p className="quiet small-line">
-        A pot sheet whose batch is one plate, for what is reduced, mounted or seasoned to order. It begins
-        with what stands on the plate here, and the plate takes a batch of it.
-      </p>
-      <KeptForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: 'What the small pot is called' }} />
-        <Button type="submit" variant="plain" disabled={busy}>
-          Finish it in a small pot
-        </Button>
-        <Trouble says={message} />
-      </KeptForm>
-    </section>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -13,7 +14,8 @@ import { SidePanel } from '@/ui/side-panel';
 import { WhyFigure } from '@/ui/why';
 import type { PlateSummary } from '../queries';
 import { putPlateAway } from '../wire';
-import { NewPlateForm } from './plate-tools';
+
+const NewPlateForm = dynamic(() => import('./plate-forms').then((m) => m.NewPlateForm), { ssr: false });
 
 /** What is told of a plate, and what the list is ordered by. */
 function usePlateColumns(): readonly Column<PlateSummary>[] {

@@ -1,6 +1,7 @@
 'use client';
 
 import { X } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState, type CSSProperties } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -19,8 +20,10 @@ import { TypedField } from '@/ui/typed-field';
 import { findPlates } from '../actions';
 import type { MenusPage, OnMenu } from '../queries';
 import { putMenuAway } from '../wire';
-import { MenuTools, NewMenu } from './menu-tools';
+import { MenuTools } from './menu-tools';
 import { useMenu } from './use-menu';
+
+const NewMenu = dynamic(() => import('./menu-forms').then((m) => m.NewMenu), { ssr: false });
 
 /** Width of what stands beside a menu's plates. */
 const SIDE = { '--side': '300px' } as CSSProperties;

@@ -1,30 +1,21 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { z } from 'zod';
 import { CountedSwitch } from '@/ui/counted-switch';
-import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
-import { SidePanel } from '@/ui/side-panel';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
-import { useKeptForm } from '@/ui/use-kept-form';
-import type { TraysPage } from '../queries';
-import { applyTray, keepTray, putTrayAway } from '../wire';
-import type { useTray } from './use-tray';
+import { applyTray, putTrayAway } from '../wire';
+import type { WholeTray } from './tray-forms';
 
-interface Whole {
-  readonly tray: NonNullable<TraysPage['tray']>;
-  readonly live: ReturnType<typeof useTray>;
-}
+const NameIt = dynamic(() => import('./tray-forms').then((m) => m.NameIt), { ssr: false });
 
 /** What is done with a tray: applied as one change, thrown away, called otherwise, handed on by its address. */
-export function TrayTools({ tray, live }: Whole) {
+export function TrayTools({ tray, live }: WholeTray) {
   const { id, name } = tray;
   const [naming, setNaming] = useState(false);
   const [keep, state] = useKept();
@@ -76,31 +67,5 @@ export function TrayTools({ tray, live }: Whole) {
       <Trouble says={state.message ?? live.state.message} both={live.state.both} />
       {naming && <NameIt tray={tray} live={live} close={() => setNaming(false)} />}
     </div>
-  );
-}
-
-const Named = z.object({ name: z.string().trim().min(1, 'What is the tray called?') });
-
-function NameIt({ tray, live, close }: Whole & { readonly close: () => void }) {
-  const keeping = useKeptForm(Named, { name: tray.name }, async ({ name }, _form, seen) => {
-    const answer = await keepTray({
-      id: tray.id,
-      name,
-      trials: [...live.typed.trials],
-      seen: Math.max(seen ?? 0, live.version()),
-    });
-    if (answer.ok) {
-      live.keptAs(answer.version);
-      close();
-    }
-    return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
-  });
-  return (
-    <SidePanel title="Call it otherwise" open close={close}>
-      <KeptForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the tray is called' }} autoFocus />
-        <KeepIt of={keeping} />
-      </KeptForm>
-    </SidePanel>
   );
 }

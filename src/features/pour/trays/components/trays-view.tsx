@@ -2,27 +2,21 @@
 
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
-import { useRouter } from 'next/navigation';
 import { memo, useState, type CSSProperties } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
-import { z } from 'zod';
 import { AwayList } from '@/ui/away-list';
 import { useFigures } from '@/ui/figures';
-import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
 import { SheetTable } from '@/ui/sheet-table';
-import { SidePanel } from '@/ui/side-panel';
-import { useKeptForm } from '@/ui/use-kept-form';
 import { REST_MS, useRested } from '@/ui/use-rested';
 import type { TrayAnswer, TraysPage } from '../queries';
-import { keepTray, putTrayAway } from '../wire';
+import { putTrayAway } from '../wire';
 import { AnotherTrial } from './another-trial';
 import { TrayTools } from './tray-tools';
 import { TrialRow } from './trial-row';
 import { useTray, type Tried } from './use-tray';
 
+const NewTray = dynamic(() => import('./tray-forms').then((m) => m.NewTray), { ssr: false });
 const Movers = dynamic(() => import('./movers').then((m) => m.Movers), { ssr: false });
 
 /** Width of what the trials do, beside them. */
@@ -75,31 +69,6 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
       {mayEdit && <AwayList rows={page.away} bringBack={(id) => putTrayAway({ id, away: false })} />}
       {making && <NewTray close={() => setMaking(false)} />}
     </>
-  );
-}
-
-const Named = z.object({ name: z.string().trim().min(1, 'What is the tray called?') });
-
-function NewTray({ close }: { readonly close: () => void }) {
-  const router = useRouter();
-  const keeping = useKeptForm(Named, { name: '' }, async ({ name }) => {
-    const answer = await keepTray({ id: null, name, trials: [] });
-    if (answer.ok) {
-      close();
-      router.push(`/pour/what-if?of=${answer.value.id}`);
-    }
-    return answer;
-  });
-  return (
-    <SidePanel title="A new tray" open close={close}>
-      <KeptForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the tray is called' }} autoFocus />
-        <p className="quiet small-line m-0">
-          Such as “Bones a fifth dearer”. Everybody in the house sees it.
-        </p>
-        <KeepIt of={keeping} />
-      </KeptForm>
-    </SidePanel>
   );
 }
 

@@ -1,0 +1,63 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { z } from 'zod';
+import { FormField } from '@/ui/form-field';
+import { KeepIt } from '@/ui/keep-it';
+import { KeptForm } from '@/ui/kept-form';
+import { SidePanel } from '@/ui/side-panel';
+import { useKeptForm } from '@/ui/use-kept-form';
+import { keepMenu, type MenuTyped } from '../wire';
+
+const Named = z.object({ name: z.string().trim().min(1, 'What is the menu called?') });
+
+/** A menu that was not there. */
+export function NewMenu({ close }: { readonly close: () => void }) {
+  const router = useRouter();
+  const keeping = useKeptForm(Named, { name: '' }, async ({ name }) => {
+    const answer = await keepMenu({ id: null, name, mixIn: 'portions', plates: [] });
+    if (answer.ok) {
+      close();
+      router.push(`/pour/menus?of=${answer.value.id}`);
+    }
+    return answer;
+  });
+  return (
+    <SidePanel title="A new menu" open close={close}>
+      <KeptForm className="stacked" of={keeping}>
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
+        <KeepIt of={keeping} />
+      </KeptForm>
+    </SidePanel>
+  );
+}
+
+/** A menu as it stands on the screen. */
+export interface WholeMenu {
+  readonly id: string;
+  readonly typed: MenuTyped;
+  /** The version that is on the screen. */
+  readonly version: () => number;
+  /** Takes note of what has been kept of it here. */
+  readonly kept: (version: number | null) => void;
+}
+
+/** Calls a menu otherwise. */
+export function NameIt({ id, typed, version, kept, close }: WholeMenu & { readonly close: () => void }) {
+  const keeping = useKeptForm(Named, { name: typed.name }, async ({ name }, _form, seen) => {
+    const answer = await keepMenu({ ...typed, id, name, seen: Math.max(seen ?? 0, version()) });
+    if (answer.ok) {
+      kept(answer.version);
+      close();
+    }
+    return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
+  });
+  return (
+    <SidePanel title="Call it otherwise" open close={close}>
+      <KeptForm className="stacked" of={keeping}>
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
+        <KeepIt of={keeping} />
+      </KeptForm>
+    </SidePanel>
+  );
+}
