@@ -2,6 +2,7 @@ import {
   inOrder,
   mannerIn,
   standingPlate,
+  withUsualLoss,
   type KitchenFile,
   type WrittenPlate,
   type WrittenRecipe,
@@ -197,7 +198,7 @@ function platesOn(
   return new Map(
     state.plates.map((plate) => {
       const parent = plate.follows && written.get(plate.follows.plate);
-      const stands = standingPlate(plate, parent, manner);
+      const stands = withUsualLoss(standingPlate(plate, parent, manner), state.kitchen.rules?.serviceLoss);
       const kept = plateOn(stands, shelf, before?.get(plate.id));
       // What it follows has been put away: nobody can say what stands on it.
       return [plate.id, plate.follows && !parent ? orphaned(kept) : kept];

@@ -53,5 +53,5 @@ export {
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf, yieldOn } from './stuff';
 export { MOST_ON_A_TRAY, TIMES, Tray, Trial } from './schema-trays';
 export { ofWhatStands } from './standing';
-export { portionAt, standingPlate, writtenOver } from './sizes';
+export { portionAt, standingPlate, withUsualLoss, writtenOver } from './sizes';
 export { flawOfFollowing } from './checks-recipes';

@@ -249,6 +249,12 @@ export const HouseRules = z.strictObject({
     .max(4)
     .optional()
     .describe('°C that a pot is to be cooled to, and h within which, from when it leaves the heat'),
+  serviceLoss: z
+    .partialRecord(z.enum(SERVICES), z.number().min(0).max(90))
+    .optional()
+    .describe(
+      'what is usually lost in each way of serving, % of what is made up; of a plate that says nothing itself',
+    ),
   closed: z
     .strictObject({
       weekdays: z.array(z.number().int().min(1).max(7)).max(6).describe('1 is Monday'),

@@ -1,5 +1,5 @@
 import { readAmountOf, writeAmount, type Manner } from '../quantity';
-import type { WrittenFollows, WrittenPlate } from './schema';
+import type { HouseRules, WrittenFollows, WrittenPlate } from './schema';
 
 type Line = WrittenPlate['lines'][number];
 type But = WrittenFollows['but'][number];
@@ -20,6 +20,23 @@ const followed = (line: Line, but: But | undefined, size: number, manner: Manner
   const takenPct = but?.takenPct ?? line.takenPct;
   return { ...line, amount, overfillPct, takenPct };
 };
+
+interface Lost {
+  readonly pct: number;
+  readonly as: WrittenPlate;
+}
+const lost = new WeakMap<WrittenPlate, Lost>();
+
+/** A plate with what its house usually loses where it is served so, where it says nothing itself; the same object while neither changes. */
+export function withUsualLoss(plate: WrittenPlate, usual: HouseRules['serviceLoss']): WrittenPlate {
+  const pct = plate.service === undefined ? undefined : usual?.[plate.service];
+  if (plate.serviceLossPct !== undefined || pct === undefined || pct === 0) return plate;
+  const known = lost.get(plate);
+  if (known?.pct === pct) return known.as;
+  const as = { ...plate, serviceLossPct: pct };
+  lost.set(plate, { pct, as });
+  return as;
+}
 
 interface Stood {
   readonly parent: WrittenPlate;

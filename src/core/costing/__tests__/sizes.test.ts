@@ -162,6 +162,22 @@ test('hands and packaging of a plate stand in their layers, shared by what is pu
   );
 });
 
+test('what a house usually loses where a plate is served so counts for it, and not where it says so itself', () => {
+  const costOf = (own: object, serviceLoss?: object): number => {
+    const file = smallKitchen((k) => {
+      Object.assign(k.plates[0] ?? {}, own);
+      Object.assign(k.kitchen, serviceLoss ? { rules: { serviceLoss } } : {});
+    });
+    return costOfPlate(costFile(file, DAY, CONSTANTS), SMALL.plate).cost ?? NaN;
+  };
+  const plain = costOf({});
+  expect(costOf({ service: 'banquet' }, { banquet: 20 })).toBeCloseTo(plain / 0.8, 12);
+  expect(costOf({ service: 'staff' }, { banquet: 20 })).toBeCloseTo(plain, 12);
+  expect(costOf({}, { banquet: 20 })).toBeCloseTo(plain, 12);
+  expect(costOf({ service: 'banquet', serviceLossPct: 50 }, { banquet: 20 })).toBeCloseTo(plain / 0.5, 12);
+  expect(costOf({ service: 'banquet', serviceLossPct: 0 }, { banquet: 20 })).toBeCloseTo(plain, 12);
+});
+
 test('a whole batch on a plate is all that its pot makes', () => {
   const file = smallKitchen((k) => {
     Object.assign(k.plates[0]?.lines[1] ?? {}, { amount: '1 batch' });

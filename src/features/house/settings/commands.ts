@@ -89,7 +89,9 @@ const settings = declare({
     const { name, currency, zone, locale, tax, target, cooks, shownIn } = typed;
     const here = await state();
     const { kitchen } = here;
-    const read = rulesFrom(typed, mannerIn(here));
+    // From before losses were said there: they stay as they are.
+    const { losses = settingsTyped(kitchen).losses } = typed;
+    const read = rulesFrom({ ...typed, losses }, mannerIn(here));
     if (!read.ok) throw new Refused(read.trouble);
     mustNotMiss(here, read.rules);
     const after: KitchenSettings = {

@@ -1,4 +1,5 @@
-import type { HouseRules } from '@/core/kitchen-file';
+import { SERVICES, type HouseRules } from '@/core/kitchen-file';
+import { readPct } from '@/core/larder';
 import { readAmountOf, type Manner } from '@/core/quantity';
 import { refuse, type Trouble } from '@/core/trouble';
 import { BESIDE, type SettingsTyped } from './wire';
@@ -56,6 +57,32 @@ function coolingOf(typed: string, manner: Manner): Read {
   return { ok: true, rules: sorted.length > 0 ? { cooling: sorted } : null };
 }
 
+/** Of what is made up, % that may be lost in service: with more nothing would be sold. */
+const MOST_LOST = 90;
+
+/** “banquet 6 %; staff 10 %” as what is lost in each way of serving. */
+function lossesOf(typed: string, manner: Manner): Read {
+  const lost: NonNullable<HouseRules['serviceLoss']> = {};
+  for (const part of typed.split(';').filter((p) => p.trim() !== '')) {
+    const [, way = '', share = ''] = /^(.+?)\s+([\d.,]+\s*%)$/.exec(part.trim()) ?? [];
+    const service = SERVICES.find((s) => s.toLowerCase() === way.toLowerCase());
+    const pct = readPct(share, manner.mark);
+    if (!service || !pct.ok)
+      return no(
+        'losses',
+        `“${part.trim()}” is no loss in service: write it like “banquet 6 %”, of ${SERVICES.join(', ')}, several with ; between them.`,
+      );
+    if (!(pct.value >= 0 && pct.value <= MOST_LOST))
+      return no('losses', `${pct.value} % cannot be lost in service: from 0 to ${MOST_LOST} %.`, {
+        value: pct.value,
+        limit: MOST_LOST,
+      });
+    if (lost[service] !== undefined) return no('losses', `${service} stands there twice.`);
+    lost[service] = pct.value;
+  }
+  return { ok: true, rules: Object.keys(lost).length > 0 ? { serviceLoss: lost } : null };
+}
+
 const MOST_STRAINERS = 20;
 
 /** “superbag 60 ml; cone sieve 200 ml” as strainers, by their names in small letters. */
@@ -94,13 +121,15 @@ function strainersOf(typed: string, manner: Manner): Read {
 
 /** What a house looks at and keeps to, as typed; nothing of it where it is as usual. */
 export function rulesFrom(
-  { layers, strainers, cooling, weekdays, days }: SettingsTyped,
+  { layers, strainers, cooling, weekdays, days, losses = '' }: SettingsTyped,
   manner: Manner,
 ): Read {
   const strained = strainersOf(strainers, manner);
   if (!strained.ok) return strained;
   const cooled = coolingOf(cooling, manner);
   if (!cooled.ok) return cooled;
+  const lost = lossesOf(losses, manner);
+  if (!lost.ok) return lost;
   const closed = days.split(/[,;\s]+/).filter((d) => d !== '');
   const bad = closed.find(
     (d) => !/^\d{4}-\d{2}-\d{2}$/.test(d) || Number.isNaN(Date.parse(`${d}T00:00:00Z`)),
@@ -116,6 +145,7 @@ export function rulesFrom(
     ...(layers.length === BESIDE.length ? {} : { layers: BESIDE.filter((l) => layers.includes(l)) }),
     ...(strained.rules ?? {}),
     ...(cooled.rules ?? {}),
+    ...(lost.rules ?? {}),
     ...(weekdays.length + closed.length === 0
       ? {}
       : {

@@ -28,6 +28,9 @@ export function settingsTyped(kitchen: Kitchen): SettingsTyped {
     cooling: (kitchen.rules?.cooling ?? [])
       .map(({ toC, withinH }) => `${typed(toC)} °C in ${typed(withinH)} h`)
       .join('; '),
+    losses: Object.entries(kitchen.rules?.serviceLoss ?? {})
+      .map(([service, pct]) => `${service} ${typed(pct)} %`)
+      .join('; '),
     weekdays: (kitchen.rules?.closed?.weekdays ?? []).map((d) => String(d) as '1'),
     days: (kitchen.rules?.closed?.days ?? []).join(', '),
   };

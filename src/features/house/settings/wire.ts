@@ -55,6 +55,8 @@ export const SettingsTyped = z.object({
   strainers: z.string().max(1200, 'At most twenty strainers are kept.'),
   /** Limits for cooling: “21 °C in 2 h; 5 °C in 6 h”; empty for none. */
   cooling: z.string().max(200, 'At most four limits of cooling are kept.'),
+  /** What is lost in each way of serving: “banquet 6 %; staff 10 %”; empty for nothing. */
+  losses: z.string().max(300, 'A share for each way of serving is kept.').optional(),
   /** Weekdays on which it is closed, 1 is Monday; and single days. */
   weekdays: z
     .array(z.enum(['1', '2', '3', '4', '5', '6', '7']))

@@ -60,7 +60,7 @@ export function HeadForm({
       </Form.Group>
       <FormField
         {...{ form, name: 'loss', label: 'Lost in service, % of what is made up' }}
-        placeholder={parent ? asThere(parent.serviceLossPct, 'nothing') : 'nothing'}
+        placeholder={parent ? asThere(parent.serviceLossPct, 'as usual here') : 'as usual here'}
       />
       <FormField
         {...{ form, name: 'minutes', label: 'Putting it together, minutes of hands' }}

@@ -19,6 +19,7 @@ test('what a house looks at and keeps to is kept as it is meant, and typed again
     layers: ['hands'],
     strainers: 'Superbag 60 ml; cone  sieve 0.2 l',
     cooling: '5 °C within 6 h;21 °C in 120 min',
+    losses: 'Banquet 6 %; à la carte 2.5%',
     weekdays: ['7', '1'],
     days: '2026-12-26, 2026-12-25,2026-12-25',
   };
@@ -36,6 +37,7 @@ test('what a house looks at and keeps to is kept as it is meant, and typed again
         { toC: 21, withinH: 2 },
         { toC: 5, withinH: 6 },
       ],
+      serviceLoss: { banquet: 6, 'à la carte': 2.5 },
       closed: { weekdays: [1, 7], days: ['2026-12-25', '2026-12-26'] },
     },
   });
@@ -61,6 +63,9 @@ test.each([
   [{ strainers: 'superbag' }, 'strainers', /“superbag” is no strainer: write what it is called/],
   [{ strainers: 'bag 9 l' }, 'strainers', /9 l cannot stay in a strainer: at most 5 l/],
   [{ strainers: 'bag 9 ml; Bag 8 ml' }, 'strainers', /The bag stands there twice/],
+  [{ losses: 'brunch 5 %' }, 'losses', /“brunch 5 %” is no loss in service: write it like “banquet 6 %”/],
+  [{ losses: 'banquet 95 %' }, 'losses', /95 % cannot be lost in service: from 0 to 90 %/],
+  [{ losses: 'staff 5 %; Staff 6 %' }, 'losses', /staff stands there twice/],
   [{ days: '2026-12-25, Christmas' }, 'days', /“Christmas” is no day/],
   [{ days: '2026-13-41' }, 'days', /“2026-13-41” is no day/],
 ] as const)('%j is refused beside its field', async (change, path, message) => {

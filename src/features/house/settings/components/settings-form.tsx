@@ -138,6 +138,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
         <Form.Text>A sheet warns where its chilling takes longer.</Form.Text>
       </Col>
       <Closed form={form} fixed={fixed} />
+      <Losses form={form} fixed={fixed} />
       <Col sm={12}>
         <FormField
           {...{ form, name: 'strainers', label: 'Strainers of your own, and what stays in each' }}
@@ -151,6 +152,18 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
     </>
   );
 }
+
+/** What is lost in each way of serving. */
+const Losses = ({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) => (
+  <Col sm={12}>
+    <FormField
+      {...{ form, name: 'losses', label: 'Lost in service, of what is made up' }}
+      placeholder="banquet 6 %; staff 10 %"
+      disabled={fixed}
+    />
+    <Form.Text>Counts for plates that are served so and say nothing themselves.</Form.Text>
+  </Col>
+);
 
 /** Weekdays and single days on which nobody works here. */
 function Closed({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) {
