@@ -119,6 +119,43 @@ test('by keyboard alone: a tray is filled, a slider moved with the arrows, and w
   await expect(page.getByText('Nothing is on this tray yet.')).toBeVisible();
 });
 
+test('by keyboard alone: a child’s plate is built and priced, a tray applied and taken back, and the matrix read', async ({
+  page,
+}) => {
+  await open(page, '/pour');
+  await tabTo(page, 'Mutton broth, bread');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Mutton broth, bread', level: 1 })).toBeVisible();
+  await tabTo(page, 'Another size of it');
+  await page.keyboard.press('Enter');
+  await tabInto(page.getByLabel('What the plate is called'));
+  await page.keyboard.type('Child’s mutton broth');
+  await page.keyboard.press('Tab');
+  await expect(page.getByLabel('How much of each portion')).toBeFocused();
+  await keeps(page, 'plate.new', () => page.keyboard.press('Enter'));
+  await expect(page.getByRole('heading', { name: 'Child’s mutton broth', level: 1 })).toBeVisible();
+  await expect(page.getByLabel('Mutton broth, portion')).toHaveValue('175 ml');
+  await tabTo(page, 'Price on the menu');
+  await page.keyboard.type('6.50');
+  await keeps(page, 'plate.amounts', () => page.keyboard.press('Enter'));
+  await tabTo(page, 'What if');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Bones a fifth dearer', level: 1 })).toBeVisible();
+  await tabTo(page, 'Apply it to the book');
+  await keeps(page, 'tray.apply', () => page.keyboard.press('Enter'));
+  const loin = page.getByRole('row', { name: /^Venison loin/ });
+  await expect(loin).toContainText('€30.00');
+  await tabTo(page, 'Undo my last change');
+  await keeps(page, 'change.undo', () => page.keyboard.press('Enter'));
+  await expect(loin).toContainText('€29.00');
+  await tabTo(page, 'Allergens');
+  await page.keyboard.press('Enter');
+  // What the plate it follows carries, it carries.
+  await expect(page.getByRole('row', { name: /^Child’s mutton broth/ })).toContainText('Celery');
+  await page.reload();
+  await expect(page.getByRole('row', { name: /^Child’s mutton broth/ })).toContainText('Celery');
+});
+
 test('a reduction, a portion, hands and one thing for another are tried, and the book stays as it is', async ({
   page,
 }) => {
