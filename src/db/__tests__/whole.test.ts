@@ -207,7 +207,10 @@ const withoutWays = (file: KitchenFile): KitchenFile => ({
   trays: [],
   plates: file.plates
     .filter((p) => !p.follows)
-    .map(({ hands: _h, ...p }) => ({ ...p, lines: p.lines.map(({ packaging: _p, ...l }) => l) })),
+    .map(({ hands: _h, service: _s, serviceLossPct: _l, ...p }) => ({
+      ...p,
+      lines: p.lines.map(({ packaging: _p, overfillPct: _o, takenPct: _t, ...l }) => l),
+    })),
   recipes: file.recipes.map(({ choices: _c, ...r }) => ({
     ...r,
     steps: stepsInForce({ choices: _c, steps: r.steps }).map(({ way: _w, ...s }) => s),

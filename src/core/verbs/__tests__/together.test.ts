@@ -81,7 +81,7 @@ describe('what a product brings twice is one thing', () => {
         }
         // Few that are not alike stay as they are.
         if (sources.length <= MOST_SOURCES)
-          expect(few.length).toBe(new Set(sources.map((s) => `${s.minutes} ${s.phi}`)).size);
+          expect(few.length).toBe(new Set(sources.map((s) => `${s.of} ${s.minutes} ${s.phi}`)).size);
       }),
       { numRuns: cases(200) },
     );
