@@ -7,7 +7,7 @@ import { newId } from '@/db/ids';
 import { putPlate, putRecipe } from '@/db/things';
 import { declare, Refused } from '@/server/door';
 import { mustBeNewName } from '@/server/names';
-import { parentIn } from './making';
+import { CHANGES, parentIn } from './making';
 import { FINISH } from './wire';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
@@ -28,15 +28,7 @@ const finish = declare({
   wire: FINISH,
   role: 'changer',
   moves: 'costs',
-  changes: {
-    table: 'plate',
-    id: (body) => body.id,
-    async theirs({ id }, { costed }) {
-      const { costing, versions } = await costed();
-      const plate = costing.plates.get(id)?.plate;
-      return plate && { version: versions.plates.get(id) ?? 1, plate };
-    },
-  },
+  changes: CHANGES,
   async look({ id, line, name }, { costed }) {
     const { state, plates } = (await costed()).costing;
     const before = state.plates.find((p) => p.id === id);

@@ -35,7 +35,8 @@ async function theirs({ id }: { readonly id: string }, { costed }: Looking) {
   return plate && { version: versions.plates.get(id) ?? 1, plate };
 }
 
-const CHANGES = { table: 'plate' as const, id: (body: { readonly id: string }) => body.id, theirs };
+/** How a plate that somebody else has changed meanwhile is told. */
+export const CHANGES = { table: 'plate' as const, id: (body: { readonly id: string }) => body.id, theirs };
 
 function mustBeThere(here: KitchenState, id: string): WrittenPlate {
   const plate = here.plates.find((p) => p.id === id);
