@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import path from 'node:path';
+import { buildSync } from 'esbuild';
 import { ROOT, type Place } from './place';
 import { end, endLeftover, isFree, sleep, start } from './processes';
 import { say, Stop } from './stop';
@@ -37,7 +38,24 @@ export function build(): void {
   });
   if (done.status !== 0)
     throw new Stop(`The application could not be built:\n${done.stdout}\n${done.stderr}`);
+  bundleWorker();
   fs.writeFileSync(STAMP, want);
+}
+
+/** The worker that keeps the stove's pages in a browser, as one file beside the build. */
+function bundleWorker(): void {
+  buildSync({
+    absWorkingDir: ROOT,
+    entryPoints: ['src/service-worker/index.ts'],
+    outfile: '.next/halfpot-sw.js',
+    bundle: true,
+    minify: true,
+    format: 'iife',
+    platform: 'browser',
+    target: 'es2022',
+    logLevel: 'warning',
+    define: { 'process.env.NODE_ENV': '"production"' },
+  });
 }
 
 export interface Serving {

@@ -19,6 +19,7 @@ await build({
   entryPoints: [
     { in: 'tools/main.ts', out: 'main' },
     { in: 'src/features/buy/lists/read-table.worker.ts', out: 'read-table.worker' },
+    { in: 'src/cli/trials.worker.ts', out: 'trials.worker' },
   ],
   outdir,
   outExtension: { '.js': '.mjs' },

@@ -13,10 +13,12 @@ export interface Verdict {
   readonly output: string;
 }
 
+/** @param most ms after which it is killed; left out, it may take as long as it likes */
 export function execute(
   command: string,
   args: readonly string[],
   env: NodeJS.ProcessEnv = process.env,
+  most?: number,
 ): { ok: boolean; output: string } {
   const bin = path.join(ROOT, 'node_modules/.bin', command);
   const done = spawnSync(fs.existsSync(bin) ? bin : command, args, {
@@ -24,6 +26,7 @@ export function execute(
     encoding: 'utf8',
     env,
     maxBuffer: 1 << 28,
+    ...(most === undefined ? {} : { timeout: most, killSignal: 'SIGKILL' as const }),
   });
   return {
     ok: done.status === 0,
@@ -103,13 +106,17 @@ interface JestSummary {
   readonly numRuntimeErrorTestSuites: number;
 }
 
+/** ms after which unit tests hang: they take ten minutes. A loop without an end in a random case would hold up everything, and say nothing. */
+const HANGS_MS = 40 * 60_000;
+
 /** Unit tests, counted one by one. A suite that could not start counts as one failure. */
 export function jest(place: string, env: NodeJS.ProcessEnv, only: readonly string[] = []): Verdict {
   const file = path.join(place, 'jest.json');
   fs.rmSync(file, { force: true });
   // A slow machine is no mistake; and a failed suite that leaves a connection open must not hold up the rest.
-  const manner = ['--testTimeout=60000', '--forceExit'];
+  const manner = ['--testTimeout=120000', '--forceExit'];
   const seed = env.HALFPOT_SEED ?? String(Date.now() % 2 ** 31);
+  say(`… unit tests (random cases with seed ${seed})`);
   const { output } = execute(
     'jest',
     ['--json', `--outputFile=${file}`, '--silent=false', ...manner, ...only],
@@ -117,8 +124,9 @@ export function jest(place: string, env: NodeJS.ProcessEnv, only: readonly strin
       ...env,
       HALFPOT_SEED: seed,
     },
+    HANGS_MS,
   );
-  if (!fs.existsSync(file)) return { name: 'unit tests', passed: 0, failed: 1, output };
+  if (!fs.existsSync(file)) return { name: `unit tests (seed ${seed})`, passed: 0, failed: 1, output };
   const sum = JSON.parse(fs.readFileSync(file, 'utf8')) as JestSummary;
   const failed = sum.numFailedTests + sum.numRuntimeErrorTestSuites;
   fs.appendFileSync(

@@ -63,7 +63,7 @@ export async function startInstance(place: Place, wishes: Wishes): Promise<Insta
     const firstWord =
       wishes.today === undefined
         ? wordFor(place, await prepareOwn(databaseUrl, path.join(place.folder, 'backups')))
-        : await prepareDemo(databaseUrl, wishes.today);
+        : await prepareDemo(databaseUrl, wishes.today, Date.parse(wishes.clock ?? new Date().toISOString()));
     const start = (): Promise<Serving> => serveFor(place, wishes, databaseUrl, firstWord);
     let app = await start();
     let stopping = false;

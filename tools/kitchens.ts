@@ -1,6 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { shiftTo, readKitchenText, type KitchenFile } from '@/core/kitchen-file';
+import { shiftTo, readKitchenText, underWayAt, type KitchenFile } from '@/core/kitchen-file';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
 import { migrate, newestSchema, schemaOf } from '@/db/migrate';
 import { firstKitchen, mustSay } from '@/db/read-kitchen';
@@ -77,8 +77,8 @@ export async function prepareOwn(url: string, backups: string): Promise<boolean>
   }
 }
 
-/** Migrates a database and loads the demo kitchen, its days shifted to `today`, unless it is there already. */
-export async function prepareDemo(url: string, today: string): Promise<undefined> {
+/** Migrates a database and loads the demo kitchen, its days shifted to `today` and its running pots to `now`, ms, unless it is there already. */
+export async function prepareDemo(url: string, today: string, now: number): Promise<undefined> {
   const ran = await migrate(url);
   if (ran.length > 0) say(`Database brought up to date (${ran.length} steps).`);
   const pool = openPool(url);
@@ -86,7 +86,7 @@ export async function prepareDemo(url: string, today: string): Promise<undefined
     const there = await firstKitchen(pool);
     if (there) return undefined;
     const file = mustRead(DEMO_FILE);
-    await loadKitchen(pool, shiftTo(file, today), await secretsOf(file));
+    await loadKitchen(pool, underWayAt(shiftTo(file, today), now), await secretsOf(file));
     say(`Loaded the demo kitchen, ${file.kitchen.name}.`);
     return undefined;
   } finally {

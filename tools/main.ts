@@ -12,6 +12,8 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
                                           cost a kitchen file, no application or database needed
   ./halfpot scale FILE RECIPE AMOUNT [--in VESSEL]
                                           the same recipe for another amount, or a plate for "120 covers"
+  ./halfpot compare FILE [QUESTION] [--draws N] [--json]
+                                          a question that a kitchen file keeps, laid out, with how sure it is
   ./halfpot understand FILE [LINES.txt] [--json]
                                           what each line of a text is read as in a kitchen
   ./halfpot export [FILE] [--demo] [--history]
@@ -23,10 +25,11 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot service                       write a systemd unit for ./halfpot start
   ./halfpot test [PART]                   set everything up and run all checks and tests
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
-  ./halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse]
+  ./halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse|trials|stove]
                                           measure, as ratios in one run; what each page sends, and how it is judged
-  ./halfpot trial [--rounds N] [--payloads N] [--seconds N]
+  ./halfpot trial [--rounds N] [--payloads N] [--seconds N] [--only stove]
                                           try it under load, deaths and hostile files, and print a table of figures
+  ./halfpot batches                       cook the demo's batches anew and write them into its file
   ./halfpot book                          write docs/demo-book.md from the demo kitchen
   ./halfpot schema                        write docs/kitchen-file.schema.json and docs/constants.md
   ./halfpot dumps                         leave a database of the newest step for the tests to upgrade
@@ -41,6 +44,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   dev: async (args) => (await import('./commands/demo')).demo(args, 'dev'),
   cost: async (args) => (await import('./commands/cost')).cost(args),
   scale: async (args) => (await import('./commands/scale')).scale(args),
+  compare: async (args) => (await import('./commands/compare')).compare(args),
   understand: async (args) => (await import('./commands/understand')).understand(args),
   export: async (args) => (await import('./commands/export')).exportKitchen(args),
   import: async (args) => (await import('./commands/backup')).importKitchen(args),
@@ -52,6 +56,7 @@ const COMMANDS: Readonly<Record<string, (args: string[]) => Promise<number> | nu
   screenshots: async () => (await import('./commands/screenshots')).screenshots(),
   bench: async (args) => (await import('./commands/bench')).bench(args),
   trial: async (args) => (await import('./commands/trial')).trial(args),
+  batches: async () => (await import('./commands/batches')).batches(),
   book: async (args) => (await import('./commands/book')).book(args),
   schema: async (args) => (await import('./commands/schema')).schema(args),
   dumps: async () => (await import('./commands/dumps')).dumps(),

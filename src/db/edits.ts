@@ -18,6 +18,8 @@ export type Aggregate =
   | 'plate'
   | 'menu'
   | 'tray'
+  | 'question'
+  | 'batch'
   | 'yield_test'
   | 'vessel'
   | 'hob'

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import {
+  Batch,
+  BatchEvent,
   Article,
   Basis,
   Choice,
@@ -12,6 +14,9 @@ import {
   OwnHands,
   Recipe,
   SharedHands,
+  TaughtBoils,
+  Question,
+  Told,
   Tray,
   type WrittenRecipe,
 } from '@/core/kitchen-file';
@@ -70,6 +75,14 @@ export const PRICE_BASIS = jsonColumn('a price basis', Basis, [asItWas]);
 export const LIST_COLUMNS = jsonColumn('the columns of a list', Columns, [asItWas]);
 export const FOLLOWS = jsonColumn('what a plate follows', Follows, [asItWas]);
 export const TRIALS = jsonColumn('the trials of a tray', Tray.shape.trials, [asItWas]);
+export const ASKS = jsonColumn('what a question asks', Question.pick({ asks: true, beside: true }), [
+  asItWas,
+]);
+export const BATCH_STEPS = jsonColumn('the lines of a batch', Batch.shape.steps, [asItWas]);
+export const FORETOLD = jsonColumn('what was foretold of a batch', Batch.shape.foretold.unwrap(), [asItWas]);
+export const BOILS = jsonColumn('what a vessel has taught', z.array(TaughtBoils), [asItWas]);
+export const BATCH_EVENT = jsonColumn('what happened to a batch', BatchEvent, [asItWas]);
+export const TOLD = jsonColumn('what a question came to', Told, [asItWas]);
 export const LABEL = jsonColumn('a label', Article.shape.label.unwrap(), [asItWas]);
 
 /** Of an ingredient what no column of its own holds. */

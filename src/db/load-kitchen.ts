@@ -1,4 +1,5 @@
 import type { Pool } from 'mysql2/promise';
+import { insertBatches } from './batches';
 import {
   mannerIn,
   packFacts,
@@ -17,6 +18,7 @@ import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
 import { insertSteps, withIds } from './recipe-steps';
 import {
+  BOILS,
   CHOICES,
   FOLLOWS,
   HANDS,
@@ -24,6 +26,8 @@ import {
   LIST_COLUMNS,
   PRICE_BASIS,
   RECIPE,
+  ASKS,
+  TOLD,
   TRIALS,
 } from './json-columns';
 import { maybeJson } from './typed';
@@ -135,7 +139,13 @@ async function loadStove(sql: Sql, file: KitchenFile): Promise<void> {
   await insertRows(
     sql,
     'vessel',
-    file.vessels.map((v, i) => ({ kitchen_id: k.id, id: v.id, ...vesselRow(v), position: i })),
+    file.vessels.map((v, i) => ({
+      kitchen_id: k.id,
+      id: v.id,
+      ...vesselRow(v),
+      boils: maybeJson(BOILS, v.boils ?? null),
+      position: i,
+    })),
   );
   await insertRows(
     sql,
@@ -304,7 +314,7 @@ async function loadBench(sql: Sql, file: KitchenFile): Promise<void> {
   }
 }
 
-/** Menus, and trays of trials. */
+/** Menus, trays of trials, questions, and batches. */
 async function loadMenus(sql: Sql, file: KitchenFile): Promise<void> {
   const k = file.kitchen;
   await insertRows(
@@ -324,6 +334,19 @@ async function loadMenus(sql: Sql, file: KitchenFile): Promise<void> {
       position: i,
     })),
   );
+  await insertRows(
+    sql,
+    'question',
+    file.questions.map(({ id, name, asks, beside, told }, i) => ({
+      kitchen_id: k.id,
+      id,
+      name,
+      asks: ASKS.write({ asks, beside }),
+      told: told ? TOLD.write(told) : null,
+      position: i,
+    })),
+  );
+  await insertBatches(sql, k.id, file.batches);
 }
 
 /** Plates with their places, those that others follow before those. */

@@ -1,13 +1,15 @@
 import equal from 'fast-deep-equal/es6/index.js';
 import { z } from 'zod';
+import { readBatches } from './batches';
 import { readMenus } from './menus';
+import { readQuestions } from './questions';
 import { readTrays } from './trays';
 import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands, SERVICES } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { SHOWN_IN, type ShownIn } from '@/core/quantity';
 import { keptSame } from '@/core/shelf';
-import { CHOICES, HANDS, HOUSE_RULES, FOLLOWS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
+import { BOILS, CHOICES, HANDS, HOUSE_RULES, FOLLOWS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
 import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
@@ -88,6 +90,8 @@ export async function readKitchenFrom(
     tests,
     wastes: await readWastes(of),
     trays: await readTrays(sql, kitchenId),
+    questions: await readQuestions(sql, kitchenId),
+    batches: await readBatches(sql, kitchenId, { are: 'all' }),
   };
   const whole = ofWhatStands(KitchenFile.parse(withoutUndefined(file)));
   return { file: KitchenFile.parse(withoutUndefined(whole)), versions };
@@ -299,7 +303,7 @@ async function readPlace(
       z.object({ ...VESSEL, shape: z.literal('round'), baseCm: figure, topCm: figure }),
       z.object({ ...VESSEL, shape: z.literal('box'), lengthCm: figure, widthCm: figure }),
     ]),
-    'SELECT id, name, shape, base_cm AS baseCm, top_cm AS topCm, length_cm AS lengthCm, width_cm AS widthCm, height_cm AS heightCm, max_fill_pct AS maxFillPct, empty_g AS emptyG FROM vessel WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
+    'SELECT id, name, shape, base_cm AS baseCm, top_cm AS topCm, length_cm AS lengthCm, width_cm AS widthCm, height_cm AS heightCm, max_fill_pct AS maxFillPct, empty_g AS emptyG, boils FROM vessel WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
   );
   const hobs = await of(
     z.object({
@@ -319,7 +323,14 @@ async function readPlace(
   return { suppliers, vessels, hobs, measures };
 }
 
-const VESSEL = { id, name: z.string(), heightCm: figure, maxFillPct: figure, emptyG: maybeFigure };
+const VESSEL = {
+  id,
+  name: z.string(),
+  heightCm: figure,
+  maxFillPct: figure,
+  emptyG: maybeFigure,
+  boils: maybe(BOILS.read),
+};
 
 async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>) {
   const recipes = await readRecipes(of, only?.recipes);

@@ -1,4 +1,7 @@
 import type { KitchenFile, WrittenVessel } from '@/core/kitchen-file';
+import { BOILS } from './json-columns';
+import { run, type Sql } from './sql';
+import { maybeJson } from './typed';
 
 export type WrittenHob = KitchenFile['hobs'][number];
 export type WrittenSupplier = KitchenFile['suppliers'][number];
@@ -24,3 +27,16 @@ export const hobRow = (h: WrittenHob) => ({
   efficiency_pct: h.efficiencyPct ?? null,
   draught: h.draught ? 1 : 0,
 });
+
+/** What a vessel’s own batches have taught. */
+export const setBoils = (
+  sql: Sql,
+  kitchenId: string,
+  vessel: string,
+  boils: NonNullable<WrittenVessel['boils']>,
+): Promise<number> =>
+  run(sql, 'UPDATE vessel SET boils = ?, version = version + 1 WHERE kitchen_id = ? AND id = ?', [
+    maybeJson(BOILS, boils.length > 0 ? boils : null),
+    kitchenId,
+    vessel,
+  ]);

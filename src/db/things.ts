@@ -3,12 +3,13 @@ import type {
   WrittenMenu,
   WrittenPlate,
   WrittenRecipe,
+  WrittenQuestion,
   WrittenTray,
   WrittenVessel,
 } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { writePlate, writeRecipe } from './edits';
-import { LIST_COLUMNS, TRIALS } from './json-columns';
+import { ASKS, LIST_COLUMNS, TOLD, TRIALS } from './json-columns';
 import { writeMenuPlates } from './menus';
 import { many, maybeOne, one, run, type Sql } from './sql';
 import { hobRow, vesselRow, type WrittenHob, type WrittenSupplier } from './stove';
@@ -24,6 +25,8 @@ export type Thing =
   | 'plate'
   | 'menu'
   | 'tray'
+  | 'question'
+  | 'batch'
   | 'ingredient'
   | 'supplier_article';
 
@@ -200,6 +203,22 @@ export async function putMenu(sql: Sql, kitchenId: string, menu: WrittenMenu, ho
   await put(sql, 'menu', kitchenId, menu.id, { name: menu.name, mix_in: menu.mixIn }, how);
   await writeMenuPlates(sql, kitchenId, menu);
 }
+
+/** A kept question whole. */
+export const putQuestion = (
+  sql: Sql,
+  kitchenId: string,
+  { id, name, asks, beside, told }: WrittenQuestion,
+  how: How = {},
+): Promise<boolean> =>
+  put(
+    sql,
+    'question',
+    kitchenId,
+    id,
+    { name, asks: ASKS.write({ asks, beside }), told: told ? TOLD.write(told) : null },
+    how,
+  );
 
 /** A tray whole, with its trials. */
 export const putTray = (sql: Sql, kitchenId: string, tray: WrittenTray, how: How = {}): Promise<boolean> =>

@@ -9,6 +9,7 @@ import {
   atWork,
   giveUp,
   insist,
+  keepPagesOf,
   networkIs,
   NOTHING_WAITS,
   onSent,
@@ -82,6 +83,7 @@ function useQueue(person: string): void {
   const tell = useTell();
   useEffect(() => {
     atWork(person);
+    void keepPagesOf(person);
     const go = (): void => void readWaiting().then((all) => (all.length > 0 ? sendWaiting() : undefined));
     go();
     const end = onSent((sent, reply) => {

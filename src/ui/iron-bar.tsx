@@ -7,6 +7,7 @@ import Button from 'react-bootstrap/Button';
 import Nav from 'react-bootstrap/Nav';
 import Navbar from 'react-bootstrap/Navbar';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { forgetPages } from '@/wire';
 import { PotMark } from './pot-mark';
 import { leaveFor } from './unkept';
 import { STATIONS } from './stations';
@@ -88,7 +89,7 @@ export function IronBar({ kitchen, person, role, byPin, signOut, tools, kept }: 
 }
 
 const SignOut = ({ act }: { readonly act: () => Promise<void> }) => (
-  <form action={act}>
+  <form action={act} onSubmit={() => void forgetPages()}>
     <Button type="submit" variant="outline-light" size="sm">
       Sign out
     </Button>

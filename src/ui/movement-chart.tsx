@@ -3,6 +3,7 @@
 import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
+import { AXIS_LABELS, nonceHere, stillChart } from './chart-look';
 import { useFigures } from './figures';
 
 /** The chart that answers to a pointer. */
@@ -17,23 +18,12 @@ export interface MovementLine {
 const COLOURS = ['#a84a12', '#3b6a37', '#5d7486', '#b0305a', '#a98a4c', '#7d878d'];
 const DASHES = [0, 6, 3, 8, 2, 4];
 
-/** The word by which this page's own styles are told from others': the chart puts a style of its own into the page. */
-export const nonceHere = (): string | undefined =>
-  document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce || undefined;
-
 const optionsFor = (
   money: (v: number) => string,
   day: (iso: string) => string,
   nonce: string | undefined,
 ): ApexOptions => ({
-  chart: {
-    type: 'line',
-    ...(nonce === undefined ? {} : { nonce }),
-    fontFamily: 'var(--numerals)',
-    animations: { enabled: false },
-    toolbar: { show: false },
-    zoom: { enabled: false },
-  },
+  chart: stillChart('line', nonce),
   colors: COLOURS,
   stroke: { curve: 'stepline', width: 2.5, dashArray: DASHES },
   markers: { size: 3.5, strokeWidth: 0, hover: { size: 6 } },
@@ -41,14 +31,14 @@ const optionsFor = (
   xaxis: {
     type: 'datetime',
     labels: {
-      style: { fontSize: '13px', colors: 'var(--steel)' },
+      ...AXIS_LABELS,
       formatter: (_text, at) => day(new Date(at ?? 0).toISOString().slice(0, 10)),
     },
     axisBorder: { color: 'var(--iron)' },
     tooltip: { enabled: false },
   },
   yaxis: {
-    labels: { formatter: (v: number) => money(v), style: { fontSize: '13px', colors: 'var(--steel)' } },
+    labels: { ...AXIS_LABELS, formatter: (v: number) => money(v) },
   },
   tooltip: {
     x: { formatter: (at: number) => day(new Date(at).toISOString().slice(0, 10)) },

@@ -4,9 +4,9 @@ export const STATIONS = [
   { id: 'trim', name: 'Trim', key: 't', open: true },
   { id: 'pot', name: 'Pot', key: 'p', open: true },
   { id: 'pour', name: 'Pour', key: 'o', open: true },
-  { id: 'weigh', name: 'Weigh up', key: 'w', open: false },
+  { id: 'weigh', name: 'Weigh up', key: 'w', open: true },
   { id: 'week', name: 'Week', key: 'e', open: false },
-  { id: 'stove', name: 'Stove', key: 's', open: false },
+  { id: 'stove', name: 'Stove', key: 's', open: true },
   { id: 'store', name: 'Store', key: 'r', open: false },
   { id: 'books', name: 'Books', key: 'k', open: false },
 ] as const;

@@ -1,11 +1,12 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
+import { lazily } from './lazily';
 import type { Told } from './toast-list';
 
 /** The notices come with the first of them. */
-const ToastList = dynamic(() => import('./toast-list').then((m) => m.ToastList), { ssr: false });
+export const fetchToasts = () => import('./toast-list').then((m) => m.ToastList);
+const ToastList = lazily(fetchToasts);
 
 type Tell = (words: string, undo?: () => void) => void;
 const Context = createContext<Tell>(() => undefined);

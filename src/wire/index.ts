@@ -1,6 +1,8 @@
 /** What travels between browser and door when something is written. */
 export { Envelope, wire, type Mistake, type No, type Reply, type Wire } from './wire';
+export { forgetPages, keepPagesOf } from './kept-pages';
 export { noAnswer, over, pathOf, sender, STILL_TYPED, TRY_AGAIN, waits } from './send';
+export { NOTHING_SENT, sentNow, watchSent } from './sent';
 export { AT_FIRST, networkIs, statusNow, watchStatus, whenSent } from './status';
 export {
   atWork,

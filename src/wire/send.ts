@@ -1,8 +1,9 @@
 import { v7 } from 'uuid';
 import { post } from './post';
+import { remember } from './sent';
 import { setStatus } from './status';
 import { keepHere, sendWaiting, waitingNow, waitsFor, whoIsAtWork } from './waiting';
-import type { Envelope, No, Reply, Wire } from './wire';
+import type { Envelope, MayWait, No, Reply, Wire } from './wire';
 
 /** What is said when the kitchen's computer cannot be reached, and what that means for what was typed. */
 export const noAnswer = (so: string): string => `The kitchen’s computer does not answer; ${so}.`;
@@ -54,15 +55,38 @@ export async function send<Body, Answer, Theirs>(
     ...(person && { person }),
   };
   const may = wire.waits?.(body);
+  const reply = may
+    ? await after(may.thing, () => triedOrKept(may, envelope))
+    : ((await tried(envelope)) ?? NOBODY);
+  return reply as Reply<Answer, Theirs>;
+}
+
+const NOBODY = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } as const satisfies No;
+
+/** What is under way of each thing that may wait. */
+const underWay = new Map<string, Promise<unknown>>();
+
+/** Does something of a thing when what is under way of it has arrived, or waits: what was typed first is sent first. */
+function after<T>(thing: string, work: () => Promise<T>): Promise<T> {
+  const mine = (underWay.get(thing) ?? Promise.resolve()).then(work, work);
+  underWay.set(thing, mine);
+  const done = (): void => {
+    if (underWay.get(thing) === mine) underWay.delete(thing);
+  };
+  mine.then(done, done);
+  return mine;
+}
+
+async function triedOrKept(may: MayWait, envelope: Envelope): Promise<Reply<unknown, unknown>> {
   // After what waits already, never before it.
-  if (may && waitsFor(may.thing) && (await keepHere(may, envelope, false))) {
+  if (waitsFor(may.thing) && (await keepHere(may, envelope, false))) {
     void sendWaiting();
     return KEPT_HERE;
   }
   const reply = await tried(envelope);
-  if (reply) return reply as Reply<Answer, Theirs>;
-  if (may && (await keepHere(may, envelope, true))) return KEPT_HERE;
-  return { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' };
+  remember(may, envelope, reply);
+  if (reply) return reply;
+  return (await keepHere(may, envelope, true)) ? KEPT_HERE : NOBODY;
 }
 
 /** Sends a write, twice more where nobody answers. */

@@ -1,5 +1,7 @@
+import equal from 'fast-deep-equal';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { post } from './post';
+import { remember } from './sent';
 import { setStatus } from './status';
 import type { Envelope, MayWait, No, Reply } from './wire';
 
@@ -54,7 +56,9 @@ export function watchWaiting(watcher: () => void): () => void {
 export async function readWaiting(): Promise<readonly Waiting[]> {
   try {
     const all = await (await open()).getAll('waiting');
-    list = all.length === 0 ? NONE : all.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+    all.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
+    // What waits as it did is the same: nothing that shows it is drawn or asked anew.
+    if (!equal(all, list)) list = all.length === 0 ? NONE : all;
     if (list === NONE) clearTimeout(timer);
     for (const watcher of watchers) watcher();
   } catch {
@@ -161,6 +165,7 @@ async function sendOne(next: Waiting): Promise<boolean> {
   setStatus({ connected: reply !== undefined });
   if (!reply || (!reply.ok && LATER.has(reply.code))) return false;
   if (reply.ok) {
+    remember(next, next.envelope, reply);
     await db.delete('waiting', next.id);
     await follow(next, reply.version);
     told(next, reply);

@@ -6,6 +6,8 @@ export interface MayWait {
   readonly thing: string;
   /** Whether it says all there is to say of its thing, so that a later one takes its place. */
   readonly whole: boolean;
+  /** Whether this browser remembers for a while that it was sent: a page that was read before is shown with it. */
+  readonly remembered?: boolean;
   /** What was typed, as it is told to whoever typed it. */
   readonly words: string;
 }

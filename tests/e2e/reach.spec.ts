@@ -116,6 +116,40 @@ const screens: readonly (readonly [string, (page: Page) => Promise<void>])[] = [
     },
   ],
   ['what happened', (page) => open(page, '/pour/happened')],
+  ['the stove', (page) => open(page, '/stove')],
+  ['what the pots teach', (page) => open(page, '/stove/learned')],
+  [
+    'a pot being put on',
+    async (page) => {
+      await open(page, '/stove');
+      await page.getByRole('button', { name: 'Put a pot on' }).click();
+      await page.getByLabel('Which sheet').fill('duck broth');
+      await page.getByRole('option', { name: 'Duck broth' }).click();
+      await page.getByLabel('In which vessel').waitFor();
+    },
+  ],
+  [
+    'a pot on the hob, with something wrong',
+    async (page) => {
+      // A pot is followed by the tablet's clock: it is the kitchen's.
+      await page.clock.setFixedTime(Date.parse('2026-03-14T12:00:00.000Z'));
+      await open(page, '/stove');
+      await page.getByRole('link', { name: /^Reduced game base .*(more|now|over its time)/ }).click();
+      await page.getByRole('button', { name: 'Something is wrong' }).click();
+      await page.getByRole('dialog').getByRole('button', { name: 'too salty', exact: true }).click();
+      await page.getByRole('button', { name: 'Do this' }).first().waitFor();
+    },
+  ],
+  ['the questions', (page) => open(page, '/weigh')],
+  ['the rules of thumb', (page) => open(page, '/weigh/rules')],
+  [
+    'a question laid out',
+    async (page) => {
+      await open(page, '/weigh');
+      await page.getByRole('link', { name: 'Onions whole, or ready-cut' }).last().click();
+      await page.getByText(/draws of \d+ figures/).waitFor({ timeout: 60_000 });
+    },
+  ],
   [
     'a size of a plate',
     async (page) => {

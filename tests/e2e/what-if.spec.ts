@@ -47,7 +47,9 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await newTray(page, 'Bones up');
   await expect(answer(page)).toContainText('0 plates would break their target');
   await page.getByLabel('What to try').selectOption('price');
-  await choose(page.getByLabel('of which thing'), 'venison bones', 'Venison bones');
+  await keeps(page, 'tray.keep', () =>
+    choose(page.getByLabel('of which thing'), 'venison bones', 'Venison bones'),
+  );
   const bones = page.getByRole('region', { name: 'Venison bones, price' });
   await bones.getByLabel('Venison bones, price, typed').fill('2000');
   await bones.getByLabel('Venison bones, price, typed').press('Tab');
@@ -64,7 +66,9 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await expect(answer(page)).toContainText('1 plate would break its target');
   // Priced anew on the same tray.
   await page.getByLabel('What to try').selectOption('menu price');
-  await choose(page.getByLabel('of which plate'), 'venison loin', 'Venison loin, juniper sauce, celeriac');
+  await keeps(page, 'tray.keep', () =>
+    choose(page.getByLabel('of which plate'), 'venison loin', 'Venison loin, juniper sauce, celeriac'),
+  );
   const price = page.getByLabel('Venison loin, juniper sauce, celeriac, on the menu, typed');
   await keeps(page, 'tray.keep', async () => {
     await price.fill('30');
@@ -82,8 +86,9 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await expect(loin).toContainText('€29.50');
   await page.getByRole('link', { name: 'What if', exact: true }).click();
   await page.getByRole('link', { name: 'Bones up' }).click();
+  await expect(page.getByRole('heading', { name: 'Bones up', level: 1 })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Venison bones, price' })).toBeVisible();
-  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Throw it away' }).click());
   await expect(page.getByText('Bones up is thrown away.')).toBeVisible();
   await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Undo', exact: true }).click());
 });

@@ -6,6 +6,11 @@ const Kitchen = z.object({
   databaseUrl: z.string(),
   listsPort: z.number(),
   scalePort: z.number(),
+  probePort: z.number(),
+  /** Where a tablet reaches it: by https, at a name that a browser is told to look for on loopback. */
+  secure: z.string(),
+  /** Where the id of the application’s process is written down. */
+  pidFile: z.string(),
   day: z.string(),
 });
 export type TestedKitchen = z.infer<typeof Kitchen>;

@@ -114,6 +114,9 @@ const pagesOf = (edit: ReturnType<typeof edits>): string[] => [
   '/pour/menus',
   '/pour/what-if',
   '/pour/happened',
+  '/weigh',
+  `/weigh?of=${edit.recipe}`,
+  '/weigh/rules',
   '/pour/family',
   '/pour/allergens',
   `/pour/${edit.plate}`,
@@ -144,6 +147,11 @@ async function pagesAndEdits(name: string, file: KitchenFile, app: App, line: Li
       `${Math.round(bytes / 1000)} kB; aim: under 100 ms`,
     );
   }
+  let month = 0;
+  line(
+    `${name}: what happened since a day that nobody asked about yet`,
+    await median(3, () => ms(() => one.get(`/pour/happened?from=2026-0${(month += 1)}-01`))),
+  );
   say(`${name}: a slider’s handler, ${sliderWords(await slidAt(app.address), 30)}`);
   line(
     `${name}: a price edit to its answer`,

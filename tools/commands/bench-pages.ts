@@ -26,6 +26,9 @@ export const PAGES: readonly (readonly [path: string, follow?: RegExp])[] = [
   ['/pour/used'],
   ['/pour/allergens'],
   ['/pour', /^Venison loin/],
+  ['/weigh'],
+  ['/weigh', /^Game base/],
+  ['/weigh/rules'],
   ['/people'],
   ['/house'],
 ];

@@ -77,15 +77,16 @@ const VESSEL = {
 const HOB = { id: 'h', name: 'Hob', netKw: 5, fuel: 'electricity' } as const;
 const TEN_STEP_POT = { vessel: VESSEL, hob: HOB, steps: TEN_STEPS };
 
-const PARTS = ['buy', 'pot', 'graph', 'sheet', 'kitchen', 'backup', 'pages', 'lighthouse'];
+const PARTS = ['buy', 'pot', 'graph', 'sheet', 'kitchen', 'backup', 'pages', 'lighthouse', 'trials', 'stove'];
 
-/** `halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse]`: each figure in ms and as a multiple of the yardstick of the same run. */
+/** `halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse|trials|stove]`: each figure in ms and as a multiple of the yardstick of the same run. */
 export async function bench(args: readonly string[]): Promise<number> {
   const [part] = args;
   if (part !== undefined && !PARTS.includes(part))
     throw new Stop(`There is no benchmark “${part}”: ${PARTS.join(', ')}, or none for the core.`);
   if (part === 'sheet') return (await import('./bench-sheet')).benchSheet();
   if (part === 'pages') return (await import('./bench-pages')).benchPages();
+  if (part === 'stove') return (await import('./bench-stove')).benchStove();
   if (part === 'lighthouse') return (await import('./bench-lighthouse')).benchLighthouse();
   const unit = median(yardstick, 200);
   const line = (name: string, ms: number, note = ''): void =>
@@ -96,6 +97,7 @@ export async function bench(args: readonly string[]): Promise<number> {
   if (part === 'kitchen') await (await import('./bench-kitchen')).benchKitchen(line);
   else if (part === 'backup') await (await import('./bench-buy')).benchBackup(line);
   else if (part === 'buy') await (await import('./bench-buy')).benchBuy(line);
+  else if (part === 'trials') await (await import('./bench-trials')).benchTrials(line);
   else if (part === 'graph') (await import('./bench-graph')).benchGraph(median, line);
   else if (part === 'pot') (await import('./bench-pot')).benchPot(TEN_STEP_POT, median, line);
   else benchCore(line);

@@ -8,7 +8,9 @@ import { placeOf } from '../place';
 import { say, Stop } from '../stop';
 import type { StandIn } from '../../stand-ins/listen';
 import { startPriceLists, STAND_IN_PORT } from '../../stand-ins/price-list';
+import { PROBE_PORT, startProbe } from '../../stand-ins/probe';
 import { SCALE_PORT, startScale } from '../../stand-ins/scale';
+import { potsOn } from '../pots-on';
 
 const PORT = 4180;
 const ZONE = 'Europe/Dublin';
@@ -58,17 +60,21 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   await mustBeFree(port);
   if (how === 'start') build();
   const instance = await startInstance(place, { port, today: demoToday(new Date()), how, origin });
+  const on = potsOn(instance.databaseUrl, mustRead(DEMO_FILE).kitchen.id, demoToday(new Date()));
   const standIns = [
     await standIn(STAND_IN_PORT, "the suppliers' price lists cannot be fetched", () =>
       startPriceLists(mustRead(DEMO_FILE), STAND_IN_PORT, () => new Date()),
     ),
     await standIn(SCALE_PORT, 'there is no scale on the bench', () => startScale(SCALE_PORT)),
+    await standIn(PROBE_PORT, 'there is no probe at the stove', () => startProbe(PROBE_PORT, on.pots)),
   ];
   process.stdout.write(`Half Pot is at ${instance.address}\n`);
   if (origin !== undefined) say(`It expects to be reached by ${origin}.`);
   if (standIns[1])
     say(`The scale on the bench is simulated: put something on it at http://127.0.0.1:${SCALE_PORT}/`);
+  if (standIns[2]) say(`The probe at the stove is simulated too: http://127.0.0.1:${PROBE_PORT}/`);
   const code = await untilStopped(instance);
+  await on.end();
   for (const s of standIns) await s?.stop();
   await instance.stop();
   return code;

@@ -29,7 +29,7 @@ export async function dumps(): Promise<number> {
   const folder = fs.mkdtempSync(path.join(place.folder, 'dumps-'));
   try {
     const url = own.fresh('halfpot_dumps');
-    await prepareDemo(url, DAY);
+    await prepareDemo(url, DAY, Date.parse(`${DAY}T12:00:00.000Z`));
     const made = await makeBackup(url, folder, new Date(`${DAY}T12:00:00Z`));
     const pool = openPool(url);
     const kitchen = await firstKitchen(pool);

@@ -3,6 +3,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { withDemo } from '../pictured';
 import { ROOT } from '../place';
+import { HELD_CLOCK } from './test';
 
 const FOLDER = path.join(ROOT, 'docs/screenshots');
 /** One picture: where it is taken, and what is done before it. */
@@ -19,6 +20,13 @@ const follow = (name: string | RegExp) => (page: Page) =>
     .getByRole('link', { name, exact: typeof name === 'string' })
     .first()
     .click();
+
+/** A tablet’s clock is set by the kitchen’s, which is held. */
+async function atTheStove(page: Page): Promise<void> {
+  await page.clock.setFixedTime(HELD_CLOCK);
+  await page.reload();
+  await page.waitForTimeout(2500);
+}
 
 /** Takes one of many by its words. */
 async function take(page: Page, label: string, words: string): Promise<void> {
@@ -37,31 +45,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByLabel('Venison bones, price of a pack').fill('31');
       await page.getByLabel('Leek, price of a pack').scrollIntoViewIfNeeded();
       await page.evaluate(() => window.scrollTo(0, 0));
-    },
-  },
-  {
-    name: 'invoice',
-    path: '/buy/purchases/new',
-    before: async (page) => {
-      await take(page, 'Supplier', 'Low Meadow Growers');
-      await page.getByLabel('Invoice number').fill('LMG 5703');
-      const write = async (line: number, article: string, packs: string, price: string): Promise<void> => {
-        await take(page, `Line ${line}, article`, article);
-        await page.getByLabel(`Line ${line}, packs`).fill(packs);
-        await page.getByLabel(`Line ${line}, net price of a pack`).fill(price);
-      };
-      await write(1, 'Leeks', '3', '15.30');
-      await page.getByLabel('Line 1, what came').fill('12 kg');
-      await page.getByRole('button', { name: 'Another line' }).click();
-      await write(2, 'Onions, brown, net', '2', '2*5.20');
-      await page.getByRole('button', { name: 'Another line' }).click();
-      await page.getByLabel('Line 3, article').click();
-      await page.getByRole('option', { name: 'Something new …' }).click();
-      await take(page, 'Line 3, ingredient', 'Carrot');
-      await page.getByLabel('Line 3, called on the invoice').fill('Carrots with their green');
-      await page.getByLabel('Line 3, packed as').fill('crate 12 bunches');
-      await page.getByRole('button', { name: 'Deposit' }).click();
-      await page.getByLabel('Line 4, Deposit').fill('4.50');
     },
   },
   {
@@ -121,16 +104,6 @@ const SHOTS: readonly Shot[] = [
       await page.getByRole('button', { name: /^Keep only/ }).scrollIntoViewIfNeeded();
     },
   },
-  {
-    name: 'sheet-wall',
-    path: '/pot',
-    before: async (page) => {
-      await follow('Mutton broth')(page);
-      await follow('On the wall')(page);
-      await page.getByRole('link', { name: 'PDF for the wall' }).waitFor();
-      await page.evaluate(() => window.scrollTo(0, 0));
-    },
-  },
   { name: 'house', path: '/house' },
   {
     name: 'family',
@@ -149,6 +122,26 @@ const SHOTS: readonly Shot[] = [
     },
   },
   { name: 'happened', path: '/pour/happened' },
+  {
+    name: 'weigh-up',
+    path: '/weigh',
+    before: async (page) => {
+      await follow('Game base, or one that is bought')(page);
+      await page.getByText(/draws of \d+ figures/).waitFor();
+      await page.waitForTimeout(600);
+    },
+  },
+  { name: 'stove', path: '/stove', before: atTheStove },
+  {
+    name: 'batch',
+    path: '/stove',
+    before: async (page) => {
+      await follow(/^Reduced game base/)(page);
+      await page.waitForURL(/\/stove\/[0-9a-f-]{36}$/);
+      await atTheStove(page);
+      await page.getByRole('img', { name: /^What was read/ }).waitFor();
+    },
+  },
   { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },
   {
     name: 'why',
@@ -156,27 +149,6 @@ const SHOTS: readonly Shot[] = [
     before: async (page) => {
       await page.getByRole('button', { name: /^Venison loin.*why/ }).click();
       await page.getByText('A usable kilo').first().waitFor();
-    },
-  },
-  // What this one writes stands in the pictures after it.
-  {
-    name: 'changes',
-    path: '/pour',
-    before: async (page) => {
-      await follow(/^Venison loin/)(page);
-      for (const [label, text] of [
-        ['Price on the menu', '31'],
-        ['Juniper sauce, portion', '50 ml'],
-      ] as const) {
-        await page.getByLabel(label).fill(text);
-        await page.getByLabel(label).press('Enter');
-        await page.getByText('✓ kept').waitFor();
-      }
-      await page.getByRole('heading', { level: 1 }).click();
-      await page.keyboard.press('Control+z');
-      await page.getByText(/^Taken back/).waitFor();
-      await page.getByRole('link', { name: 'What happened to it' }).click();
-      await page.getByRole('heading', { name: /^What happened to/ }).waitFor();
     },
   },
 ];

@@ -1,6 +1,7 @@
 import os from 'node:os';
+import path from 'node:path';
 import type { TestedKitchen } from '../../tests/helpers/here';
-import { build } from '../app';
+import { build, hostsAt } from '../app';
 import {
   importRules,
   jest,
@@ -14,12 +15,16 @@ import {
 } from '../checks';
 import { ensure, NEEDS } from '../debian';
 import { startInstance } from '../instance';
+import { houseCertificate } from '../lan/authority';
+import { serveLan } from '../lan/serve';
 import { startDatabase } from '../mariadb';
+import { potsOn } from '../pots-on';
 import { placeOf } from '../place';
 import { endLeftover, freePort, takePlace } from '../processes';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { Stop } from '../stop';
 import { startPriceLists } from '../../stand-ins/price-list';
+import { startProbe } from '../../stand-ins/probe';
 import { startScale } from '../../stand-ins/scale';
 
 /** The instant every browser test lives in; the demo is loaded for its day. */
@@ -89,27 +94,55 @@ interface TestKitchen extends TestedKitchen {
   stop(): Promise<void>;
 }
 
+/** A name that browsers of tests are told to look for on loopback. */
+const SECURE_NAME = 'stove.kitchen.test';
+
 /** The word by which a test begins a kitchen, once it has emptied its own. */
 const FIRST_WORD = 'TEST-WORD';
 
 async function testKitchen(n: number, databaseUrl: string): Promise<TestKitchen> {
+  const [port, securePort] = [await freePort(), await freePort()];
   const instance = await startInstance(placeOf('test'), {
-    port: await freePort(),
+    port,
     today: HELD_DAY,
     clock: HELD_CLOCK,
     databaseUrl,
     as: appName(n),
-    env: { HALFPOT_FIRST_WORD: FIRST_WORD },
+    env: {
+      HALFPOT_FIRST_WORD: FIRST_WORD,
+      HALFPOT_HOSTS: [...hostsAt(port), `${SECURE_NAME}:${securePort}`].join(','),
+    },
   });
+  // A test may kill it: it is started again as a kitchen’s own would be.
+  void instance.keep();
+  // As a tablet in the kitchen reaches it: by https, and by a name.
+  const { cert, key } = houseCertificate(placeOf('test').folder, { ips: [], names: [SECURE_NAME] });
+  const lan = await serveLan(
+    {
+      host: '127.0.0.1',
+      port: securePort,
+      secured: { cert, key },
+      address: `https://${SECURE_NAME}:${securePort}`,
+    },
+    port,
+  );
   const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
   const scale = await startScale(0);
+  const on = potsOn(databaseUrl, mustRead(DEMO_FILE).kitchen.id, HELD_DAY);
+  const probe = await startProbe(0, on.pots, () => Date.parse(HELD_CLOCK));
   return {
     address: instance.address,
     databaseUrl,
     listsPort: lists.port,
     scalePort: scale.port,
+    probePort: probe.port,
+    secure: `https://${SECURE_NAME}:${securePort}`,
+    pidFile: path.join(placeOf('test').folder, `${appName(n)}.pid`),
     day: HELD_DAY,
     async stop() {
+      await lan.stop();
+      await probe.stop();
+      await on.end();
       await scale.stop();
       await lists.stop();
       await instance.stop();

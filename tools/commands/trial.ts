@@ -13,6 +13,7 @@ import { guesses, slow, uploads } from '../trial/crowd';
 import { deaths } from '../trial/deaths';
 import { fullDisk } from '../trial/full-disk';
 import { hostile } from '../trial/hostile';
+import { stoveDeaths } from '../trial/stove-deaths';
 import { writers, type Row } from '../trial/writers';
 import { HELD_DAY } from './test';
 
@@ -30,6 +31,7 @@ export async function trial(args: readonly string[]): Promise<number> {
       rounds: { type: 'string', default: '20' },
       payloads: { type: 'string', default: '6000' },
       seconds: { type: 'string', default: '20' },
+      only: { type: 'string' },
     },
   });
   const rounds = whole(values.rounds, 'rounds');
@@ -47,6 +49,10 @@ export async function trial(args: readonly string[]): Promise<number> {
   const port = await getPort({ host: '127.0.0.1', port: portNumbers(15_000, 19_000) });
   const startIn = (where: Place): Promise<Instance> => startInstance(where, { port, today: HELD_DAY });
   const row: Row = (what, figure) => process.stdout.write(`${what.padEnd(52)} ${figure}\n`);
+  if (values.only === 'stove') {
+    await stoveDeaths(rounds, file, () => startIn(place), row);
+    return 0;
+  }
   const app = await startIn(place);
   try {
     await writers(8, seconds, file, app, row);
@@ -63,5 +69,6 @@ export async function trial(args: readonly string[]): Promise<number> {
   }
   await fullDisk(file, startIn, row);
   await deaths(rounds, file, () => startIn(place), row);
+  await stoveDeaths(rounds, file, () => startIn(place), row);
   return 0;
 }

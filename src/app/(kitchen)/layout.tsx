@@ -9,6 +9,8 @@ import { ModelNotice } from '@/features/house/components/model-moved';
 import { unseenMoves } from '@/features/house/queries';
 import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
+import { FlippedMark, FlippedNotice } from '@/features/weigh/components/flipped-notice';
+import { questionsAt } from '@/features/weigh/kept';
 import { askWhy } from '@/features/why/actions';
 import { counted } from '@/server/counted';
 import { costedWithin, todayIn } from '@/server/kitchen';
@@ -35,7 +37,11 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
     todayIn(who.kitchenId),
   ]);
   const counts = await counted();
-  const [unseen, backup] = await Promise.all([unseenMoves(who), lastBackup(who)]);
+  const [unseen, backup, questions] = await Promise.all([
+    unseenMoves(who),
+    lastBackup(who),
+    questionsAt(who),
+  ]);
   const costed = await costedWithin(who.kitchenId, PATIENCE_MS);
   return (
     <FiguresProvider words={{ locale, currency, today, shownIn, counted: counts }}>
@@ -54,6 +60,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                     kept={<HowKept person={who.person.id} />}
                     tools={
                       <>
+                        {questions !== undefined && <FlippedMark at={questions} />}
                         <GoTo />
                         {may(who.role, 'cook') && <UndoKey />}
                       </>
@@ -69,6 +76,7 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                   <MissingProvider>
                     <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
                   </MissingProvider>
+                  {questions !== undefined && <FlippedNotice at={questions} />}
                 </main>
               </Anew>
             </ToastProvider>

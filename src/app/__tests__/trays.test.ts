@@ -316,7 +316,8 @@ describe('what happened', () => {
     const sum = Object.values(moved?.by ?? {}).reduce((a, b) => a + b, 0);
     expect(sum).toBeCloseTo((moved?.is ?? NaN) - (moved?.was ?? NaN), 9);
     expect((await costs()).get(loin.id)).toBeCloseTo(moved?.is ?? NaN, 9);
-    expect(page.closely?.events.some((e) => e.what === 'plate' && e.on === today)).toBe(true);
+    const meanwhile = await page.closely?.meanwhile;
+    expect(meanwhile?.events.some((e) => e.what === 'plate' && e.on === today)).toBe(true);
   });
 
   test('on a day before anything was bought nothing is called free, and the wrong way round is told', async () => {

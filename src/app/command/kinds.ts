@@ -16,6 +16,8 @@ import { commands as bench } from '@/features/trim/bench/commands';
 import { commands as flow } from '@/features/trim/flow/commands';
 import { commands as schools } from '@/features/trim/schools/commands';
 import { commands as taught } from '@/features/trim/taught/commands';
+import { commands as atStove } from '@/features/stove/commands';
+import { commands as weigh } from '@/features/weigh/commands';
 import { kindsOf, type AnyDeclared } from '@/server/door';
 
 let known: ReadonlyMap<string, AnyDeclared> | undefined;
@@ -41,4 +43,6 @@ export const kinds = (): ReadonlyMap<string, AnyDeclared> =>
     ...house,
     ...settings,
     ...stove,
+    ...weigh,
+    ...atStove,
   ]));

@@ -42,3 +42,14 @@ export const olderFirst = (a: Dated, b: Dated): number =>
   textOrder(a.on, b.on) || textOrder(a.recordedAt, b.recordedAt);
 
 const textOrder = (a: string, b: string): number => (a < b ? -1 : a > b ? 1 : 0);
+
+/**
+ * When a clock next says a time, by the clock that says it is `clock` now.
+ * @param now ms
+ * @param clock `HH:mm`
+ * @param time `HH:mm`
+ */
+export function nextAt(now: number, clock: string, time: string): number {
+  const minutes = (hhmm: string): number => Number(hhmm.slice(0, 2)) * 60 + Number(hhmm.slice(3, 5));
+  return now + ((minutes(time) - minutes(clock) + 24 * 60) % (24 * 60)) * 60_000;
+}

@@ -1,3 +1,13 @@
 /** Business days, and a kitchen's clock. Days are `YYYY-MM-DD`, zones IANA names. */
-export { beginOfDay, clockIn, dayIn, daysBetween, isDay, olderFirst, shiftDay, shiftInstant } from './day';
+export {
+  beginOfDay,
+  clockIn,
+  dayIn,
+  daysBetween,
+  isDay,
+  nextAt,
+  olderFirst,
+  shiftDay,
+  shiftInstant,
+} from './day';
 export { readDay, type DayManner } from './read-day';

@@ -47,8 +47,12 @@ export function* costedBetween(
   begun?: Workings,
 ): Work<KitchenCosting[]> {
   const tests = (at: Standing) => state.ingredients.map((i) => testedBy(i, at));
-  const [testsFrom, testsTo] = [tests(from), tests(to)];
+  const testsTo = tests(to);
+  const first = tests(from);
+  // The very same list where no test was made in between, so that nobody works it out again.
+  const testsFrom = first.every((i, n) => i === testsTo[n]) ? testsTo : first;
   const costings: KitchenCosting[] = [];
+  let at: readonly unknown[] = [];
   for (let step = 0; step <= HAPPENED.length; step += 1) {
     const done = (what: Happened): boolean => HAPPENED.indexOf(what) < step;
     const of = (what: Happened): Standing => (done(what) ? to : from);
@@ -61,8 +65,21 @@ export function* costedBetween(
       plates: of('plates').plates,
     };
     const { day, history } = of('prices');
-    const before = costings.at(-1)?.workings ?? begun;
-    costings.push(yield* costingKitchen(then, day, constants, history, before));
+    const last = costings.at(-1);
+    const now = [
+      day,
+      history,
+      then.ingredients,
+      ...then.recipes,
+      ...then.plates,
+      JSON.stringify([trim, priceBasis]),
+    ];
+    // Of this kind nothing happened: it stands as it did.
+    const same = last !== undefined && now.length === at.length && now.every((x, n) => x === at[n]);
+    at = now;
+    costings.push(
+      same ? last : yield* costingKitchen(then, day, constants, history, last?.workings ?? begun),
+    );
   }
   return costings;
 }

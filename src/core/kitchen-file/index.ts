@@ -16,6 +16,7 @@ export {
   SIZES,
   Recipe,
   SharedHands,
+  TaughtBoils,
   Vessel,
   type GoodsLine,
   type WrittenArticle,
@@ -25,6 +26,8 @@ export {
   type WrittenMenu,
   type WrittenFollows,
   type WrittenPlate,
+  type WrittenBatch,
+  type WrittenQuestion,
   type WrittenTray,
   type WrittenTrial,
   type WrittenPurchase,
@@ -39,7 +42,7 @@ export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from '
 export { flawsOfChoices, inForce, stepsInForce } from './in-force';
 export { lineWords } from './line-words';
 export { lineMarked, linesMarked } from './older';
-export { shiftTo } from './shift';
+export { shiftTo, underWayAt } from './shift';
 export {
   mannerIn,
   packFacts,
@@ -51,6 +54,8 @@ export {
   type PackFacts,
 } from './packs';
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf, yieldOn } from './stuff';
+export { Batch, BatchEvent, CAME_IN, GONE, PLACES, PROBLEMS, type WrittenBatchEvent } from './schema-batches';
+export { Asks, MOST_LAID, Question, Told, type WrittenAsks, type WrittenTold } from './schema-questions';
 export { MOST_ON_A_TRAY, TIMES, Tray, Trial } from './schema-trays';
 export { ofWhatStands } from './standing';
 export { portionAt, standingPlate, withUsualLoss, writtenOver } from './sizes';

@@ -2,12 +2,14 @@ import { MIXES, MOST_ON_A_MENU, SERVICES } from './services';
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '../larder';
 import { SHOWN_IN } from '../quantity';
-import { FUELS } from '../pot';
+import { FUELS, HEATS, LIDS } from '../pot';
 import { Article, Count, Measure, Purchase, Supplier } from './schema-buying';
 import { Basis, Ingredient } from './schema-larder';
 import { VERBS, WrittenStep } from '../verbs';
 import { Day, Id, Name, Percent, PlateOf, Price, Typed } from '../written';
 import { Test } from '../bench';
+import { Batch } from './schema-batches';
+import { Question } from './schema-questions';
 import { Tray } from './schema-trays';
 import { Waste } from './schema-waste';
 
@@ -53,6 +55,22 @@ const EmptyG = z
   .optional()
   .describe('what it weighs empty, g, so that a pot can be weighed');
 
+/** What a vessel’s own batches have taught, once accepted. */
+export const TaughtBoils = z.strictObject({
+  heat: z.enum(HEATS),
+  lid: z.enum(LIDS),
+  times: z.number().min(0.1).max(10).describe('so many times what the table says'),
+  sd: z
+    .number()
+    .min(0.001)
+    .max(2)
+    .describe('how far one batch scatters from it: standard deviation of the logarithm'),
+  batches: z.number().int().min(1).max(10_000).describe('how many batches taught it'),
+  on: Day,
+});
+export type TaughtBoils = z.infer<typeof TaughtBoils>;
+const OwnBoils = z.array(TaughtBoils).max(20).optional();
+
 export const Vessel = z.union([
   z.strictObject({
     id: Id,
@@ -63,6 +81,7 @@ export const Vessel = z.union([
     heightCm: z.number().positive().max(500),
     maxFillPct: z.number().min(1).max(100),
     emptyG: EmptyG,
+    boils: OwnBoils,
   }),
   z.strictObject({
     id: Id,
@@ -73,6 +92,7 @@ export const Vessel = z.union([
     heightCm: z.number().positive().max(500),
     maxFillPct: z.number().min(1).max(100),
     emptyG: EmptyG,
+    boils: OwnBoils,
   }),
 ]);
 
@@ -249,6 +269,30 @@ export const HouseRules = z.strictObject({
     .max(4)
     .optional()
     .describe('°C that a pot is to be cooled to, and h within which, from when it leaves the heat'),
+  reheat: z
+    .strictObject({ toC: z.number().min(40).max(100), withinH: z.number().positive().max(24) })
+    .optional()
+    .describe('°C that what is reheated is to come to, and h within which'),
+  probe: z
+    .url({ protocol: /^https?$/ })
+    .max(300)
+    .optional()
+    .describe('where the probe of the stove answers'),
+  holdAtC: z.number().min(40).max(100).optional().describe('°C that what is held hot does not fall below'),
+  night: z
+    .strictObject({
+      fuels: z
+        .array(z.enum(FUELS))
+        .max(2)
+        .describe('what it may be heated with; none, where nothing stands on the heat'),
+      heat: z.enum(HEATS).describe('the most that it may be heated'),
+      back: z
+        .string()
+        .regex(/^([01]\d|2[0-3]):[0-5]\d$/)
+        .describe('when somebody is there again'),
+    })
+    .optional()
+    .describe('what may stand on the heat for the night, while nobody is there'),
   serviceLoss: z
     .partialRecord(z.enum(SERVICES), z.number().min(0).max(90))
     .optional()
@@ -327,6 +371,8 @@ export const KitchenFile = z.strictObject({
   plates: z.array(Plate).default([]),
   menus: z.array(Menu).default([]),
   trays: z.array(Tray).default([]),
+  questions: z.array(Question).default([]),
+  batches: z.array(Batch).default([]),
   history: z
     .strictObject({
       schema: z.number().int().positive().max(9999).describe('the step of the database it was written at'),
@@ -347,6 +393,8 @@ export type WrittenChoice = NonNullable<WrittenRecipe['choices']>[number];
 export type WrittenFollows = NonNullable<KitchenFile['plates'][number]['follows']>;
 export type WrittenTray = KitchenFile['trays'][number];
 export type WrittenTrial = WrittenTray['trials'][number];
+export type WrittenBatch = KitchenFile['batches'][number];
+export type WrittenQuestion = KitchenFile['questions'][number];
 export type WrittenMenu = KitchenFile['menus'][number];
 export type WrittenPlate = KitchenFile['plates'][number];
 export type WrittenArticle = KitchenFile['articles'][number];

@@ -9,6 +9,24 @@ const seasonMoved = (season: Season, from: string, to: string): Season => {
   return SEASONS[(moved + SEASONS.length) % SEASONS.length] as Season;
 };
 
+/** ms between what was told last of a running pot and now. */
+const TOLD_AGO_MS = 6 * 60_000;
+
+/** Pots that are on, as if the last that was told of each had happened a few minutes before `now` (ms): a demo opens with them under way. */
+export const underWayAt = (file: KitchenFile, now: number): KitchenFile => ({
+  ...file,
+  batches: file.batches.map((b) => {
+    if (b.events.some((e) => e.is === 'ended')) return b;
+    const last = Math.max(Date.parse(b.startedAt), ...b.events.map((e) => Date.parse(e.at)));
+    const moved = (at: string): string => new Date(Date.parse(at) + now - TOLD_AGO_MS - last).toISOString();
+    return {
+      ...b,
+      startedAt: moved(b.startedAt),
+      events: b.events.map((e) => ({ ...e, at: moved(e.at), recordedAt: moved(e.recordedAt) })),
+    };
+  }),
+});
+
 /** The same kitchen as if it spoke from `today`: every day and instant moves by the same number of days. */
 export function shiftTo(file: KitchenFile, today: string): KitchenFile {
   const days = daysBetween(file.referenceDay, today);
@@ -38,5 +56,21 @@ export function shiftTo(file: KitchenFile, today: string): KitchenFile {
       ...(t.leftOut ? { leftOut: { ...t.leftOut, at: shiftInstant(t.leftOut.at, days) } } : {}),
     })),
     wastes: file.wastes.map(dated),
+    vessels: file.vessels.map((v) =>
+      v.boils ? { ...v, boils: v.boils.map((b) => ({ ...b, on: shiftDay(b.on, days) })) } : v,
+    ),
+    batches: file.batches.map((b) => ({
+      ...b,
+      startedAt: shiftInstant(b.startedAt, days),
+      events: b.events.map((e) => ({
+        ...e,
+        at: shiftInstant(e.at, days),
+        recordedAt: shiftInstant(e.recordedAt, days),
+      })),
+    })),
+    questions: file.questions.map((q) => ({
+      ...q,
+      ...(q.told ? { told: { ...q.told, on: shiftDay(q.told.on, days) } } : {}),
+    })),
   };
 }

@@ -14,6 +14,8 @@ export const LISTS = [
   'plates',
   'menus',
   'trays',
+  'questions',
+  'batches',
   'tests',
   'wastes',
 ] as const;

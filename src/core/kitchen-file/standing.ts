@@ -1,4 +1,4 @@
-import type { KitchenFile, WrittenTrial } from './schema';
+import type { KitchenFile, WrittenQuestion, WrittenTrial } from './schema';
 
 const idsOf = (list: readonly { readonly id: string }[]): ReadonlySet<string> =>
   new Set(list.map((x) => x.id));
@@ -31,6 +31,59 @@ function traysOf(file: KitchenFile): KitchenFile['trays'] {
     ...t,
     trials: t.trials.filter((trial) => names(trial).every((id) => known.has(id))),
   }));
+}
+
+const idOf = (of: object): string => String(Object.values(of)[0]);
+
+/** What a question cannot be asked without: its sheet, and everything that is laid beside it. */
+function asksOf({ asks }: WrittenQuestion): readonly string[] {
+  switch (asks.of) {
+    case 'base':
+      return [asks.recipe, ...asks.bases.map((b) => idOf(b.of)), ...(asks.mend ? [idOf(asks.mend)] : [])];
+    case 'thicken':
+      return [asks.recipe, ...asks.with.map(idOf)];
+    case 'instead':
+      return [asks.recipe, ...asks.with.map((b) => idOf(b.of))];
+    case 'pot':
+      return [asks.recipe, ...asks.vessels];
+    case 'article':
+      return [asks.recipe, asks.ingredient, ...asks.articles];
+    case 'sheets':
+      return [asks.recipe, ...asks.with];
+    default:
+      return [asks.recipe];
+  }
+}
+
+/** Questions of what is here; one that names something put away stays behind. */
+function questionsOf(file: KitchenFile): KitchenFile['questions'] {
+  const { ingredients, recipes, vessels, articles } = file;
+  const known = idsOf([...ingredients, ...recipes, ...vessels, ...articles]);
+  return file.questions
+    .filter((q) => asksOf(q).every((id) => known.has(id)))
+    .map((q) => ({
+      ...q,
+      ...(q.told
+        ? { told: { ...q.told, prices: q.told.prices.filter((p) => known.has(p.ingredient)) } }
+        : {}),
+    }));
+}
+
+/** Batches of sheets that are here, in vessels that are here, of what is here. */
+function batchesOf(file: KitchenFile): KitchenFile['batches'] {
+  const known = idsOf([...file.recipes, ...file.vessels, ...file.hobs]);
+  const things = idsOf([...file.ingredients, ...file.recipes]);
+  const people = new Set(file.people.map((p) => p.name));
+  return file.batches
+    .filter(
+      (b) =>
+        [b.recipe, b.vessel, b.hob].every((id) => known.has(id)) &&
+        b.steps.every((s) => !('of' in s) || !s.of || things.has(idOf(s.of))),
+    )
+    .map((b) => ({
+      ...b,
+      events: b.events.map(({ by, ...e }) => (by !== undefined && people.has(by) ? { ...e, by } : e)),
+    }));
 }
 
 /**
@@ -73,6 +126,8 @@ export function ofWhatStands(file: KitchenFile): KitchenFile {
     purchases,
     // What is tried of something that is put away does nothing.
     trays: traysOf(file),
+    questions: questionsOf(file),
+    batches: batchesOf(file),
     counts: file.counts.filter((c) => ingredients.has(c.ingredient)),
     wastes: file.wastes
       .filter((w) => ingredients.has(w.ingredient))

@@ -73,8 +73,12 @@ export function measuringDensity(written: WrittenIngredient, stuff: Stuff): numb
 }
 
 export const vesselOf = (written: WrittenVessel): Vessel => {
-  const { maxFillPct, ...shape } = written;
-  return { ...shape, maxFill: maxFillPct / 100 };
+  const { maxFillPct, boils, ...shape } = written;
+  return {
+    ...shape,
+    maxFill: maxFillPct / 100,
+    ...(boils ? { boils: boils.map(({ heat, lid, times, sd }) => ({ heat, lid, times, sd })) } : {}),
+  };
 };
 
 export const hobOf = ({ efficiencyPct, ...hob }: KitchenFile['hobs'][number]): Hob => ({

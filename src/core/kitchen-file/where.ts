@@ -4,6 +4,8 @@ const ONE_OF: Readonly<Record<string, string>> = {
   plates: 'plate',
   menus: 'menu',
   trays: 'tray',
+  questions: 'question',
+  batches: 'batch',
   ingredients: 'ingredient',
   articles: 'article',
   suppliers: 'supplier',

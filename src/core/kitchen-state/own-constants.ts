@@ -8,7 +8,7 @@ const made = new WeakMap<ProcessConstants, Map<string, ProcessConstants>>();
  * so that whatever was worked out with them still counts.
  */
 export function ownConstants(
-  { hands, sharedHands, rules }: KitchenState['kitchen'],
+  { hands, sharedHands, rules }: Pick<KitchenState['kitchen'], 'hands' | 'sharedHands' | 'rules'>,
   c: ProcessConstants,
 ): ProcessConstants {
   const { cooling, strainers } = rules ?? {};

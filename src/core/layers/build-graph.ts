@@ -236,3 +236,32 @@ function* recipeDrafts(
 
 const gapsUpTo = (run: PotRun, parts: Parting['parts']): number =>
   run.unread.filter((u) => u.step <= (parts[0]?.row ?? 0)).length;
+
+/**
+ * What is made of some pots costs in a layer, without a graph: for pots that are run again and again, each time otherwise.
+ * @param runs each after what it lives from
+ * @param price of a source or of what was made elsewhere: currency a g, kWh or hour; null where it is not known
+ * @returns currency a g of every product and stage, null where something it lives from is not known
+ */
+export function costsThrough(
+  runs: Iterable<readonly [string, PotRun]>,
+  layer: Layer,
+  price: (key: string) => number | null,
+  opensOf: (id: string) => OpenPack | undefined,
+): Map<string, number | null> {
+  const costs = new Map<string, number | null>();
+  const costOf = (key: string): number | null => {
+    const made = costs.get(key);
+    return made === undefined ? price(key) : made;
+  };
+  for (const [id, run] of runs)
+    for (const { key, before, own, gaps, plus = 0, notBelow0 } of recipeDrafts(id, run, layer, opensOf)) {
+      let sum: number | null = gaps > 0 ? null : plus;
+      for (const [of, w] of [...before, ...own]) {
+        const cost = costOf(of);
+        sum = sum === null || cost === null ? null : sum + w * cost;
+      }
+      costs.set(key, sum !== null && notBelow0 ? Math.max(0, sum) : sum);
+    }
+  return costs;
+}

@@ -11,6 +11,13 @@ export {
   type Layer,
 } from './layers';
 export { layerMoney, layerShares, type LayerShare } from './layer-money';
-export { graphAfter, graphChanges, graphOf, type GraphParts, type PlateTakes } from './build-graph';
+export {
+  costsThrough,
+  graphAfter,
+  graphChanges,
+  graphOf,
+  type GraphParts,
+  type PlateTakes,
+} from './build-graph';
 export { runningBook, type RunningBook } from './book';
 export { moneyStaying, moneyWentIn, partsCost, rowCosts, type MoneyWent, type RowCost } from './row-costs';

@@ -28,6 +28,8 @@ export interface Effort {
  * its source and range; a kitchen's own measurements may replace any of them.
  */
 export interface ProcessConstants {
+  /** h that one step on the heat takes at most; left out, a minute. Coarser steps are for runs whose purpose is a band. */
+  readonly stepH?: number | undefined;
   /** Open evaporation in kg per m² and hour, and the liquid's temperature in °C. */
   readonly heats: Readonly<Record<Heat, { readonly rate: number; readonly celsius: number }>>;
   /** Share of the open evaporation that gets past the lid. */

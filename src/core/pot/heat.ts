@@ -1,12 +1,13 @@
-import type { Lid, ProcessConstants } from './constants';
+import type { Heat, Lid, ProcessConstants } from './constants';
 import { crossing } from './root';
 import { liquidG, type EthanolSource, type Liquid } from './liquid';
 import { ownPassing, passAll, passing, type OwnPassing, type Passing } from './piece';
 import { becomePot, copyForHeat, levelCm, piecesG, type PotState } from './state';
-import { openAreaM2, wettedAreaM2 } from './vessel';
+import { boilsIn, openAreaM2, wettedAreaM2, type Vessel } from './vessel';
 
-/** Steps of at most a minute (docs/model.md, "Evaporation"). */
+/** Steps of at most a minute (docs/model.md, "Evaporation"), but for runs that say themselves how coarse theirs may be. */
 export const MINUTE_H = 1 / 60;
+const stepOf = (c: ProcessConstants): number => c.stepH ?? MINUTE_H;
 
 /** The longest a single step may stay on the heat, h: a week. */
 export const LONGEST_H = 168;
@@ -18,10 +19,11 @@ export interface Fire {
   readonly lid: number;
 }
 
-export const fireOf = (c: ProcessConstants, heat: keyof ProcessConstants['heats'], lid: Lid): Fire => ({
-  ...c.heats[heat],
-  lid: c.lids[lid],
-});
+/** The fire under a pot at a heat with a lid: by the table, or as its vessel has taught. */
+export function fireOf(c: ProcessConstants, heat: Heat, lid: Lid, vessel: Pick<Vessel, 'boils'>): Fire {
+  const { rate, celsius } = c.heats[heat];
+  return { rate: rate * (boilsIn(vessel, heat, lid)?.times ?? 1), celsius, lid: c.lids[lid] };
+}
 
 /** Share of an addition's ethanol left after some minutes at the heat, from the table, linear between. */
 export function ethanolLeftByMinutes(c: ProcessConstants, minutes: number): number {
@@ -143,17 +145,18 @@ export function heatForHours(
   fire: Fire,
   hours: number,
 ): number | undefined {
-  const whole = Math.floor(hours / MINUTE_H + 1e-9);
-  const minute = stretch(s, c, MINUTE_H, fire.celsius);
+  const step = stepOf(c);
+  const whole = Math.floor(hours / step + 1e-9);
+  const minute = whole > 0 ? stretch(s, c, step, fire.celsius) : undefined;
   let wet = canBoil(s);
   let dryAfter: number | undefined;
-  for (let i = 0; i < whole; i += 1) {
+  for (let i = 0; minute && i < whole; i += 1) {
     heatFor(s, c, fire, minute);
     if (!wet || canBoil(s)) continue;
     wet = false;
-    dryAfter = (i + 1) * MINUTE_H;
+    dryAfter = (i + 1) * step;
   }
-  const left = hours - whole * MINUTE_H;
+  const left = hours - whole * step;
   if (left > 1e-12) {
     heatFor(s, c, fire, stretch(s, c, left, fire.celsius));
     if (wet && !canBoil(s)) dryAfter = hours;
@@ -187,10 +190,11 @@ export function heatUntil(
   fire: Fire,
   left: (pot: PotState) => number,
 ): number | undefined {
-  const minute = stretch(pot, c, MINUTE_H, fire.celsius);
+  const step = stepOf(c);
+  const minute = stretch(pot, c, step, fire.celsius);
   const oneMinute = (of: PotState): void => heatFor(of, c, fire, minute);
   let earlier = pot;
-  for (let minutes = 0; minutes < LONGEST_H * 60; minutes += 1) {
+  for (let minutes = 0; minutes < LONGEST_H / step; minutes += 1) {
     // The state before the minute in which it is reached is wanted once: copied now and then, and gone through again from there.
     if (minutes % COPIED_EVERY === 0) earlier = copyForHeat(pot);
     const evaporated = pot.lost.evaporated;
@@ -199,7 +203,7 @@ export function heatUntil(
       for (let again = minutes % COPIED_EVERY; again > 0; again -= 1) oneMinute(earlier);
       const part = withinMinute(earlier, c, fire, left);
       if (part) becomePot(pot, part.pot);
-      return minutes * MINUTE_H + (part?.hours ?? MINUTE_H);
+      return minutes * step + (part?.hours ?? step);
     }
     if (pot.lost.evaporated - evaporated < 1e-9) return undefined;
   }
@@ -208,6 +212,9 @@ export function heatUntil(
 
 /** Minutes after which a pot that heats until something is reached is copied. */
 const COPIED_EVERY = 16;
+
+/** How near what is to be reached is near enough where steps are coarse, as a share of how far it was. */
+const COARSE = 1e-6;
 
 /** The part of a minute after which it is reached; undefined where that cannot be told from the whole minute. */
 function withinMinute(
@@ -221,6 +228,10 @@ function withinMinute(
     heatFor(tried, c, fire, stretch(tried, c, hours, fire.celsius));
     return tried;
   };
-  const at = crossing((hours) => -left(after(hours)), 0, MINUTE_H, 0);
-  return at.found ? { pot: after(at.above), hours: at.above } : undefined;
+  // To the last bit, but where steps are coarse: those are off by more than that anyway.
+  const close = c.stepH === undefined ? 0 : COARSE * Math.abs(left(before));
+  const at = crossing((hours) => -left(after(hours)), 0, stepOf(c), close);
+  if (!at.found) return undefined;
+  const hours = c.stepH === undefined ? at.above : at.below;
+  return { pot: after(hours), hours };
 }

@@ -17,7 +17,7 @@ export { isInKilos, type LedgerRow } from './ledger';
 export { MOUNTED, warningWords, type Cure, type Warning } from './warnings';
 export { bookLoss, noReport, type Joint, type JointCost, type Portions, type StepReport } from './report';
 export { mustJoin, nameOf, putIn, saltShare, type Matter } from './matter';
-export { type Product } from './product';
+export { servedMl, type Product } from './product';
 export { scaleByWith, scaledStepsWith, scaleToWith, vesselsForWith, type Scaled } from './scale';
 export { retentionFrom } from './spent';
 export { crossing, type Crossing } from './root';
@@ -93,6 +93,7 @@ export {
   type Strainer,
 } from './constants';
 export {
+  boilsIn,
   capacityMl,
   dipAt,
   levelAt,
@@ -100,6 +101,7 @@ export {
   openAreaM2,
   volumeAt,
   wettedAreaM2,
+  type Boils,
   type Vessel,
   type VesselShape,
 } from './vessel';

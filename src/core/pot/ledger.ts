@@ -106,7 +106,12 @@ export function ledgerRow(
   const level = levelCm(pot);
   const thick = bodyParts(pot, c);
   return {
-    ...of,
+    // Field by field: spread into so large an object, what a row is made of costs more than what the pot does.
+    step: of.step,
+    do: of.do,
+    handsHours: of.handsHours,
+    warnings: of.warnings,
+    inputsSoFar: of.inputsSoFar,
     vessel: pot.vessel,
     ml,
     g: liquidG(pot.liquid),

@@ -17,6 +17,10 @@ export interface Product {
   readonly ml: number;
 }
 
+/** ml at 20 °C of all that is in a pot: liquid and pieces. */
+export const servedMl = (s: PotState): number =>
+  s.pieces.reduce((sum, p) => sum + pieceMl(p), liquidMl(s.liquid));
+
 export function productOf(s: PotState): Product {
   const sum = (of: (p: Piece) => number) => s.pieces.reduce((total, p) => total + of(p), 0);
   return {
@@ -24,7 +28,7 @@ export function productOf(s: PotState): Product {
     pieces: alikeTogether(s.pieces),
     allergens: [...s.allergens].sort(),
     g: liquidG(s.liquid) + sum(pieceG),
-    ml: liquidMl(s.liquid) + sum(pieceMl),
+    ml: servedMl(s),
   };
 }
 

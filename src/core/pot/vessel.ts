@@ -1,3 +1,5 @@
+import type { Heat, Lid } from './constants';
+
 /**
  * A vessel by its inside. Round ones are frustums (base and rim may differ), boxes have straight
  * walls. Levels are cm from the base, dips cm down from the rim, volumes ml.
@@ -6,12 +8,26 @@ export type VesselShape =
   | { readonly shape: 'round'; readonly baseCm: number; readonly topCm: number; readonly heightCm: number }
   | { readonly shape: 'box'; readonly lengthCm: number; readonly widthCm: number; readonly heightCm: number };
 
+/** How fast a vessel boils away at a heat under a lid, as so many times what the table says, and how far one batch scatters from it: the standard deviation of its logarithm. */
+export interface Boils {
+  readonly heat: Heat;
+  readonly lid: Lid;
+  readonly times: number;
+  readonly sd: number;
+}
+
 export type Vessel = VesselShape & {
   readonly id: string;
   readonly name: string;
   /** Highest sensible fill, share of the brim capacity. */
   readonly maxFill: number;
+  /** What its own batches have taught, where that was accepted. */
+  readonly boils?: readonly Boils[] | undefined;
 };
+
+/** What a vessel has taught of a heat under a lid; undefined where the table holds. */
+export const boilsIn = (v: Pick<Vessel, 'boils'>, heat: Heat, lid: Lid): Boils | undefined =>
+  v.boils?.find((b) => b.heat === heat && b.lid === lid);
 
 const slope = (v: Extract<VesselShape, { shape: 'round' }>): number => (v.topCm - v.baseCm) / 2 / v.heightCm;
 

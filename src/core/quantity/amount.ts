@@ -44,7 +44,22 @@ const BRACKETS = /\(([^()]+)\)/;
  * @example readAmount('2 lb 4 oz') // 1020.58 g
  */
 export function readAmount(typed: string, manner: DecimalMark | Manner = '.'): Outcome<Amount> {
-  const how = typeof manner === 'string' ? { mark: manner } : manner;
+  if (typeof manner === 'string') return readAnew(typed, { mark: manner });
+  // A sheet that is cooked again and again says the same: what was read under a manner is kept with it.
+  const known = readBefore.get(manner) ?? new Map<string, Outcome<Amount>>();
+  readBefore.set(manner, known);
+  const before = known.get(typed);
+  if (before) return before;
+  const read = readAnew(typed, manner);
+  if (known.size >= MOST_KEPT) known.clear();
+  known.set(typed, read);
+  return read;
+}
+
+const readBefore = new WeakMap<Manner, Map<string, Outcome<Amount>>>();
+const MOST_KEPT = 4000;
+
+function readAnew(typed: string, how: Manner): Outcome<Amount> {
   const text = typed.trim();
   if (text === '')
     return refuse('no-amount', '', 'An amount is missing: write a number and a unit, such as 2.5 kg.');

@@ -77,7 +77,7 @@ export const blanch: Verb<Written, BlanchStep> = {
       );
     const cannot = water.run(pot, { do: 'water', to: { by: 'cover', value: OVER_CM } }, c, report);
     if (cannot) return { ...cannot, message: cannot.message.replace(/^Water/, 'Blanch: water') };
-    const boil = fireOf(c, 'brisk boil', 'off');
+    const boil = fireOf(c, 'brisk boil', 'off', pot.vessel);
     report.upHours = bringTo(pot, c, boil.celsius);
     heatForHours(pot, c, boil, hours);
     report.heatHours = hours;

@@ -125,7 +125,7 @@ export const chill: Verb<Written, ChillStep> = {
     if (liquidG(pot.liquid) + piecesG(pot) === 0) return trouble('empty', 'Chill: the pot is empty.', 0, 0);
     if (!(step.celsius >= -1 && step.celsius < pot.celsius))
       return trouble(
-        'chill-out-of-range',
+        step.celsius < -1 ? 'chill-out-of-range' : 'already-colder',
         `Chill to ${step.celsius.toFixed(0)} °C: the pot is at ${pot.celsius.toFixed(0)} °C; chilling ends below that and not below -1 °C.`,
         step.celsius,
         pot.celsius,

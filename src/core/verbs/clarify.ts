@@ -136,7 +136,7 @@ export const clarify: Verb<Written, ClarifyStep> = {
     putIn(pot, step.what, step.g, c, report);
     // A raft is meant to set in the heat: only what was delicate before it still is.
     Object.assign(pot.liquid, { curdlesAt, curdler });
-    const fire = fireOf(c, 'bare simmer', 'off');
+    const fire = fireOf(c, 'bare simmer', 'off', pot.vessel);
     report.upHours = bringTo(pot, c, fire.celsius);
     heatForHours(pot, c, fire, hours);
     report.heatHours = hours;

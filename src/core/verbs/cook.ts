@@ -99,7 +99,7 @@ export const cook: Verb<Written, CookStep> = {
       );
     if (liquidG(pot.liquid) + piecesG(pot) === 0)
       return trouble('empty', `${step.heat}: the pot is empty.`, 0, 0);
-    const open = fireOf(c, step.heat, step.lid);
+    const open = fireOf(c, step.heat, step.lid, pot.vessel);
     if (step.underFat && open.celsius > c.heats.simmer.celsius)
       return trouble(
         'fat-layer-broken',

@@ -367,7 +367,7 @@ export const reduce: Verb<Written, ReduceStep> = {
   run(pot, step, c, report) {
     if (liquidMl(pot.liquid) === 0)
       return trouble('nothing-to-reduce', 'Reduce: there is no liquid in the pot.', 0, 0);
-    const fire = fireOf(c, step.heat, step.lid);
+    const fire = fireOf(c, step.heat, step.lid, pot.vessel);
     return step.to.until === 'hours'
       ? forHours(pot, c, fire, step.to.value, report)
       : toTarget(pot, c, fire, step.to, report);

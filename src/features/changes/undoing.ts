@@ -1,6 +1,7 @@
 import 'server-only';
 import { z } from 'zod';
 import {
+  BatchEvent,
   Basis,
   Hob,
   HouseRules,
@@ -9,7 +10,10 @@ import {
   Plate,
   Recipe,
   Supplier,
+  Question,
   Tray,
+  Ingredient,
+  TaughtBoils,
   Vessel,
 } from '@/core/kitchen-file';
 import { namedBy, usersOf } from '@/core/kitchen-state';
@@ -18,9 +22,11 @@ import { comesOffShare } from '@/core/knife';
 import { SHOWN_IN } from '@/core/quantity';
 import type { Trouble } from '@/core/trouble';
 import type { Named } from '@/core/written';
+import { withdrawEvent } from '@/db/batches';
 import { addQuote, addYield, setServed } from '@/db/edits';
 import { HANDS } from '@/db/json-columns';
 import { nameVersion } from '@/db/recipe-versions';
+import { setBoils } from '@/db/stove';
 import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
 import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/larder-edits';
 import {
@@ -31,6 +37,7 @@ import {
   putAway,
   putHob,
   putMenu,
+  putQuestion,
   putTray,
   putPlate,
   putRecipe,
@@ -111,6 +118,28 @@ const away = (
     return Promise.resolve(why ?? (async (w: Writing) => void (await put(w, subject, gone ? w.at : null))));
   },
 });
+
+const Told = z.object({ event: BatchEvent, stands: z.boolean() });
+
+/** What was told of a batch, withdrawn or standing again. */
+const told: Undoing = {
+  role: 'cook',
+  back: (subject, side) => {
+    const { event, stands } = Told.parse(side);
+    return now(
+      async (w) => void (await withdrawEvent(w.sql, w.kitchenId, subject, event, stands ? null : w.at)),
+    );
+  },
+};
+
+/** What batches have taught of a vessel. */
+const boils: Undoing = {
+  role: 'manager',
+  back: (subject, side) => {
+    const was = z.array(TaughtBoils).parse(side);
+    return now(async (w) => void (await setBoils(w.sql, w.kitchenId, subject, was)));
+  },
+};
 
 const Priced = z.object({ price: z.string() });
 const Yielded = z.object({ usablePct: z.number() });
@@ -202,6 +231,31 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     (w, it) => putTray(w.sql, w.kitchenId, it),
     (w, id) => putAway(w.sql, 'tray', w.kitchenId, id, w.at),
   ),
+  question: whole(
+    Question,
+    () => [],
+    undefined,
+    (w, it) => putQuestion(w.sql, w.kitchenId, it),
+    (w, id) => putAway(w.sql, 'question', w.kitchenId, id, w.at),
+  ),
+  batch: away((w, id, at) => putAway(w.sql, 'batch', w.kitchenId, id, at)),
+  'batch told': told,
+  boils,
+  retention: {
+    role: 'manager',
+    back: (subject, side) => {
+      const was = Ingredient.pick({ retentionMlPerKg: true, retentionPressedMlPerKg: true }).parse(side);
+      return now(async (w) => void (await patchPhysics(w.sql, w.kitchenId, subject, was)));
+    },
+  },
+  gelatin: {
+    role: 'manager',
+    back: (subject, side) => {
+      const was = Ingredient.pick({ gelatin: true }).parse(side);
+      return now(async (w) => void (await patchPhysics(w.sql, w.kitchenId, subject, was)));
+    },
+  },
+  'question away': away((w, id, at) => putAway(w.sql, 'question', w.kitchenId, id, at)),
   'tray away': away((w, id, at) => putAway(w.sql, 'tray', w.kitchenId, id, at)),
   'menu away': away((w, id, at) => putAway(w.sql, 'menu', w.kitchenId, id, at)),
   'supplier away': away((w, id, at) => putAway(w.sql, 'supplier', w.kitchenId, id, at)),

@@ -186,7 +186,7 @@ test('two processes on one database say what a costing from nothing says, whoeve
   );
   // Most of it was really done.
   expect(done).toBeGreaterThan(5);
-});
+}, 300_000);
 
 /** A price typed over for an article that its ingredient is costed from, whatever has been done before: it is not refused. */
 async function dearer(by: number): Promise<string> {

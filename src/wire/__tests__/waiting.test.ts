@@ -8,6 +8,7 @@ import {
   readWaiting,
   sender,
   sendWaiting,
+  sentNow,
   waits,
   wire,
   type Envelope,
@@ -28,6 +29,12 @@ const WASTE = wire()({
   version: 1,
   body: z.object({ id: z.string(), amount: z.string() }),
   waits: ({ id, amount }) => ({ thing: id, whole: false, words: `${amount} thrown away` }),
+});
+const TOLD = wire<{ stands: number }>()({
+  kind: 'batch.note',
+  version: 1,
+  body: z.object({ id: z.string(), text: z.string() }),
+  waits: ({ id, text }) => ({ thing: id, whole: false, remembered: true, words: text }),
 });
 const NEW = wire()({ kind: 'plate.new', version: 1, body: z.object({ name: z.string() }) });
 
@@ -93,6 +100,32 @@ test('what nobody answers is kept, told so, and sent in its order when somebody 
     ['stock.waste', PERSON],
   ]);
   expect(await readWaiting()).toEqual([]);
+});
+
+test('what is typed while something before it is being tried again comes after it', async () => {
+  const waste = (amount: string) => sender(WASTE)({ id: THING, amount });
+  const first = waste('1 kg');
+  // The first try has failed; the next is a moment away when the network is back and something else is typed.
+  await new Promise((soon) => setTimeout(soon, 100));
+  answers = () => ({ ok: true, value: null, version: null });
+  const second = waste('2 kg');
+  expect(await Promise.all([first, second])).toMatchObject([{ ok: true }, { ok: true }]);
+  expect(came.map((e) => (e.body as { amount: string }).amount)).toEqual(['1 kg', '2 kg']);
+});
+
+test('what is remembered is remembered once it is done, by its own way or out of the queue', async () => {
+  const told = sender(TOLD);
+  expect(waits(await told({ id: THING, text: 'a' }))).toBe(true);
+  expect(sentNow()).toEqual([]);
+  let stands = 0;
+  answers = () => ({ ok: true, value: { stands: (stands += 1) }, version: null });
+  await sendWaiting();
+  expect(await told({ id: THING, text: 'b' })).toMatchObject({ ok: true });
+  await sender(WASTE)({ id: THING, amount: '1 kg' });
+  expect(sentNow()).toMatchObject([
+    { thing: THING, kind: 'batch.note', body: { text: 'a' }, value: { stands: 1 } },
+    { thing: THING, kind: 'batch.note', body: { text: 'b' }, value: { stands: 2 } },
+  ]);
 });
 
 test('what makes something new cannot wait: it says so, and what was typed stands in its field', async () => {

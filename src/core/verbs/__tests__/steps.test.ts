@@ -280,7 +280,7 @@ test.each<[string, PotStep[], string, RegExp]>([
   ],
   ['enrich an empty pot', [{ do: 'enrich', what: of(cream), g: 10 }], 'empty', /no liquid/],
   ['loosen an empty pot', [{ do: 'loosen', what: of(cream), g: 10 }], 'empty', /no liquid/],
-  ['chill upwards', [add(1000), { do: 'chill', celsius: 40 }], 'chill-out-of-range', /40 °C.*15 °C/],
+  ['chill upwards', [add(1000), { do: 'chill', celsius: 40 }], 'already-colder', /40 °C.*15 °C/],
   ['hold for ever', [add(1000), { do: 'hold', hours: 400 }], 'time-out-of-range', /400\.0 h.*168 h/],
   [
     'hold at a loss of all',

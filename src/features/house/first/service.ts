@@ -3,7 +3,14 @@ import { createHash, timingSafeEqual } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { dayIn } from '@/core/day';
-import { FORMAT, FORMAT_VERSION, readKitchenText, shiftTo, type KitchenFile } from '@/core/kitchen-file';
+import {
+  FORMAT,
+  FORMAT_VERSION,
+  readKitchenText,
+  shiftTo,
+  underWayAt,
+  type KitchenFile,
+} from '@/core/kitchen-file';
 import { refuse, type Trouble } from '@/core/trouble';
 import { newId } from '@/db/ids';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
@@ -129,7 +136,9 @@ async function fileFor(typed: FirstTyped): Promise<KitchenFile | Begun> {
       ).trouble,
     );
   }
-  return typed.begins === 'demo' ? toPlayIn(shiftTo(read.file, today), typed) : read.file;
+  return typed.begins === 'demo'
+    ? toPlayIn(underWayAt(shiftTo(read.file, today), now().getTime()), typed)
+    : read.file;
 }
 
 const ownRow = (typed: FirstTyped) => ({
@@ -169,6 +178,8 @@ const emptyKitchen = (typed: FirstTyped, today: string): KitchenFile => ({
   plates: [],
   menus: [],
   trays: [],
+  questions: [],
+  batches: [],
 });
 
 /** The demo under another name: its prices stay in the demo's own currency, and nobody of the demo can sign in. */

@@ -90,8 +90,9 @@ const settings = declare({
     const here = await state();
     const { kitchen } = here;
     // From before losses were said there: they stay as they are.
-    const { losses = settingsTyped(kitchen).losses } = typed;
-    const read = rulesFrom({ ...typed, losses }, mannerIn(here));
+    const stands = settingsTyped(kitchen);
+    const { losses = stands.losses, warm = stands.warm, probe = stands.probe, night = stands.night } = typed;
+    const read = rulesFrom({ ...typed, losses, warm, probe, night }, mannerIn(here));
     if (!read.ok) throw new Refused(read.trouble);
     mustNotMiss(here, read.rules);
     const after: KitchenSettings = {

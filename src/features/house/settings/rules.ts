@@ -1,4 +1,5 @@
 import { SERVICES, type HouseRules } from '@/core/kitchen-file';
+import { FUELS, HEATS } from '@/core/pot';
 import { readPct } from '@/core/larder';
 import { readAmountOf, type Manner } from '@/core/quantity';
 import { refuse, type Trouble } from '@/core/trouble';
@@ -55,6 +56,69 @@ function coolingOf(typed: string, manner: Manner): Read {
       `${odd.toC} °C within ${odd.withinH} h would be reached before a warmer limit: it takes longer to get colder.`,
     );
   return { ok: true, rules: sorted.length > 0 ? { cooling: sorted } : null };
+}
+
+/** °C that food is reheated to, or held at, lies between. */
+const HOT = [40, 100] as const;
+
+/** “reheated to 75 °C in 1 h; held at 63 °C” as what is asked of hot food. */
+function warmOf(typed: string, manner: Manner): Read {
+  const rules: Pick<HouseRules, 'reheat' | 'holdAtC'> = {};
+  for (const part of typed.split(';').filter((p) => p.trim() !== '')) {
+    const reheated = /^reheat(?:ed)?(?:\s+to)?\s+(.+?)\s+(?:with)?in\s+(.+)$/i.exec(part.trim());
+    const held = /^h(?:e|o)ld(?:\s+at)?\s+(.+)$/i.exec(part.trim());
+    const c = readAmountOf(['temperature'], reheated?.[1] ?? held?.[1] ?? '', manner);
+    const h = reheated ? readAmountOf(['time'], reheated[2] ?? '', manner) : undefined;
+    if (!c.ok || (h && !h.ok))
+      return no(
+        'warm',
+        `“${part.trim()}” is no rule for hot food: write it like “reheated to 75 °C in 1 h; held at 63 °C”.`,
+      );
+    const toC = Number(c.value.value.toFixed(2));
+    if (toC < HOT[0] || toC > HOT[1])
+      return no('warm', `Hot food is between ${HOT[0]} and ${HOT[1]} °C, not ${toC}.`, {
+        value: toC,
+        limit: toC < HOT[0] ? HOT[0] : HOT[1],
+      });
+    if (!h?.ok) {
+      rules.holdAtC = toC;
+      continue;
+    }
+    const withinH = Number(h.value.value.toFixed(4));
+    const [lowH, highH] = LIMITS.withinH;
+    if (withinH < lowH || withinH > highH)
+      return no('warm', `Food is reheated within ${lowH} to ${highH} h, not ${withinH}.`, {
+        value: withinH,
+        limit: highH,
+      });
+    rules.reheat = { toC, withinH };
+  }
+  return { ok: true, rules };
+}
+
+/** “electricity at bare simmer; back at 06:00”, “nothing; back at 07:30” as what may stand on the heat for the night. */
+function nightOf(typed: string): Read {
+  const said = typed.trim().toLowerCase();
+  if (said === '') return { ok: true, rules: null };
+  const [, hours = '', minutes = ''] = /back at (\d{1,2})[:.](\d{2})/.exec(said) ?? [];
+  const fuels = FUELS.filter((fuel) => said.includes(fuel));
+  const heat = [...HEATS].sort((a, b) => b.length - a.length).find((h) => said.includes(h));
+  const nothing = /^nothing\b/.test(said);
+  if (
+    hours === '' ||
+    Number(hours) > 23 ||
+    Number(minutes) > 59 ||
+    (!nothing && (fuels.length === 0 || !heat))
+  )
+    return no(
+      'night',
+      `“${typed.trim()}” is no rule for the night: write it like “electricity at bare simmer; back at 06:00”, or “nothing; back at 06:00”. Heats are ${HEATS.join(', ')}.`,
+    );
+  const back = `${hours.padStart(2, '0')}:${minutes}`;
+  return {
+    ok: true,
+    rules: { night: { fuels: nothing ? [] : fuels, heat: (!nothing && heat) || HEATS[0], back } },
+  };
 }
 
 /** Of what is made up, % that may be lost in service: with more nothing would be sold. */
@@ -121,13 +185,27 @@ function strainersOf(typed: string, manner: Manner): Read {
 
 /** What a house looks at and keeps to, as typed; nothing of it where it is as usual. */
 export function rulesFrom(
-  { layers, strainers, cooling, weekdays, days, losses = '' }: SettingsTyped,
+  {
+    layers,
+    strainers,
+    cooling,
+    weekdays,
+    days,
+    losses = '',
+    warm = '',
+    probe = '',
+    night = '',
+  }: SettingsTyped,
   manner: Manner,
 ): Read {
   const strained = strainersOf(strainers, manner);
   if (!strained.ok) return strained;
   const cooled = coolingOf(cooling, manner);
   if (!cooled.ok) return cooled;
+  const hot = warmOf(warm, manner);
+  if (!hot.ok) return hot;
+  const left = nightOf(night);
+  if (!left.ok) return left;
   const lost = lossesOf(losses, manner);
   if (!lost.ok) return lost;
   const closed = days.split(/[,;\s]+/).filter((d) => d !== '');
@@ -145,6 +223,9 @@ export function rulesFrom(
     ...(layers.length === BESIDE.length ? {} : { layers: BESIDE.filter((l) => layers.includes(l)) }),
     ...(strained.rules ?? {}),
     ...(cooled.rules ?? {}),
+    ...(hot.rules ?? {}),
+    ...(left.rules ?? {}),
+    ...(probe === '' ? {} : { probe }),
     ...(lost.rules ?? {}),
     ...(weekdays.length + closed.length === 0
       ? {}

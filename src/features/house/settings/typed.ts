@@ -10,6 +10,13 @@ const typedIn =
   (x: number | undefined): string =>
     x === undefined ? '' : String(x).replace('.', decimalMark);
 
+/** What may stand on the heat for the night, as it is typed. */
+function nightTyped({ rules }: Kitchen): string {
+  if (!rules?.night) return '';
+  const { fuels, heat, back } = rules.night;
+  return `${fuels.length === 0 ? 'nothing' : `${fuels.join(' and ')} at ${heat}`}; back at ${back}`;
+}
+
 /** The settings as they are typed. */
 export function settingsTyped(kitchen: Kitchen): SettingsTyped {
   const typed = typedIn(kitchen);
@@ -28,6 +35,15 @@ export function settingsTyped(kitchen: Kitchen): SettingsTyped {
     cooling: (kitchen.rules?.cooling ?? [])
       .map(({ toC, withinH }) => `${typed(toC)} °C in ${typed(withinH)} h`)
       .join('; '),
+    probe: kitchen.rules?.probe ?? '',
+    warm: [
+      kitchen.rules?.reheat &&
+        `reheated to ${typed(kitchen.rules.reheat.toC)} °C in ${typed(kitchen.rules.reheat.withinH)} h`,
+      kitchen.rules?.holdAtC !== undefined && `held at ${typed(kitchen.rules.holdAtC)} °C`,
+    ]
+      .filter(Boolean)
+      .join('; '),
+    night: nightTyped(kitchen),
     losses: Object.entries(kitchen.rules?.serviceLoss ?? {})
       .map(([service, pct]) => `${service} ${typed(pct)} %`)
       .join('; '),

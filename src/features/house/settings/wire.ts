@@ -55,6 +55,22 @@ export const SettingsTyped = z.object({
   strainers: z.string().max(1200, 'At most twenty strainers are kept.'),
   /** Limits for cooling: “21 °C in 2 h; 5 °C in 6 h”; empty for none. */
   cooling: z.string().max(200, 'At most four limits of cooling are kept.'),
+  /** What is asked of hot food: “reheated to 75 °C in 1 h; held at 63 °C”; empty for nothing. */
+  warm: z.string().max(120, 'One rule for reheating and one for holding are kept.').optional(),
+  /** What may stand on the heat for the night: “electricity at bare simmer; back at 06:00”. */
+  night: z.string().max(80, 'One rule for the night is kept.').optional(),
+  /** Where the stove’s probe answers; empty where there is none. */
+  probe: z
+    .union([
+      z.literal(''),
+      z
+        .url({
+          protocol: /^https?$/,
+          error: 'Where a probe answers begins with http://, like http://127.0.0.1:4192.',
+        })
+        .max(300),
+    ])
+    .optional(),
   /** What is lost in each way of serving: “banquet 6 %; staff 10 %”; empty for nothing. */
   losses: z.string().max(300, 'A share for each way of serving is kept.').optional(),
   /** Weekdays on which it is closed, 1 is Monday; and single days. */

@@ -4,7 +4,7 @@ import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { nonceHere } from '@/ui/movement-chart';
+import { nonceHere } from '@/ui/chart-look';
 import { useFigures, type Figures } from '@/ui/figures';
 import type { LivePot } from './use-pot';
 

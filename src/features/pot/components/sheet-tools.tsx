@@ -38,7 +38,14 @@ export const SheetTools = memo(function SheetTools({
     async (wanted: string) => ((await findPots(wanted, null))?.rows ?? []).filter((r) => r.id !== id),
     [id],
   );
-  const forAll = <ForAll id={id} onScale={onScale} />;
+  const forAll = (
+    <>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/stove?put=${id}`}>
+        Cook it now
+      </Link>
+      <ForAll id={id} onScale={onScale} />
+    </>
+  );
   if (!data.mayEdit) return <div className="thing-tools">{forAll}</div>;
   return (
     <div className="thing-tools">
@@ -52,6 +59,9 @@ export const SheetTools = memo(function SheetTools({
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
         Put it away
       </Button>
+      <Link prefetch={false} className="btn btn-link btn-sm" href={`/weigh?of=${id}`}>
+        Weigh up
+      </Link>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
         What happened to it
       </Link>

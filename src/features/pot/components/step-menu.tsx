@@ -1,6 +1,8 @@
 'use client';
 
 import { EllipsisVertical, X } from 'lucide-react';
+import Link from 'next/link';
+import { useParams } from 'next/navigation';
 import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Dropdown from 'react-bootstrap/Dropdown';
@@ -26,6 +28,16 @@ const Item = ({ words, keys, act }: { words: string; keys?: string; act: () => v
     {keys && <span className="quiet small-line">{keys}</span>}
   </Dropdown.Item>
 );
+
+/** The questions that arise at a line, on a page of their own. */
+function WeighUp({ line }: { readonly line: string }) {
+  const { id } = useParams<{ id: string }>();
+  return (
+    <Dropdown.Item as={Link} prefetch={false} href={`/weigh?of=${id}&line=${line}`}>
+      Weigh up what could be done here
+    </Dropdown.Item>
+  );
+}
 
 /** What is done with a line: moved, doubled, switched off, noted on, given to a way, taken out. */
 export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWay, onFields }: Props) {
@@ -56,6 +68,7 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
           <Item words={line.note ? 'Its note' : 'A note for the cook'} act={onNote} />
           <Item words="Fill in a form instead" act={onFields} />
           <Dropdown.Divider />
+          <WeighUp line={id} />
           <Item words="Another way of doing this" act={onOtherWay} />
           {line.way !== undefined && <Item words="Do it in every way" act={() => acts.way(id, undefined)} />}
           {choices.flatMap((c) =>

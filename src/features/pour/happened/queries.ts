@@ -35,6 +35,12 @@ export interface Closely {
   readonly id: string;
   readonly name: string;
   readonly prices: readonly PriceMoved[];
+  /** Comes after the page: on every day on which something happened the kitchen is costed. */
+  readonly meanwhile: Promise<Meanwhile>;
+}
+
+/** What happened to a plate between two days, and what it cost meanwhile. */
+export interface Meanwhile {
   readonly events: readonly Event[];
   /** What it cost from each day on which something happened to it, oldest first; the latest of them where there are many. */
   readonly costs: readonly (readonly [string, number])[];
@@ -75,7 +81,8 @@ export async function happenedPage(who: Worker, asked: HappenedAsked): Promise<H
   if (known) return known;
   const made = workOut(who, asked);
   held.set(key, made);
-  made.catch(() => held.delete(key));
+  const forget = (): void => void held.delete(key);
+  made.then((page) => page.closely?.meanwhile.catch(forget), forget);
   return made;
 }
 
@@ -101,7 +108,7 @@ async function workOut(who: Worker, asked: HappenedAsked): Promise<HappenedPage>
     trouble: none
       ? 'On the first day no plate’s cost was known: nothing had been bought by then, or no plate stood in the book yet.'
       : undefined,
-    closely: await closelyOf(who, state, a, b, costings, plates, asked.of, known),
+    closely: closelyOf(who, state, a, b, costings, plates, asked.of, known),
   };
 }
 
@@ -158,7 +165,7 @@ function stoodBefore(state: KitchenState, first: readonly Changed[]) {
 /** Days on which a plate's cost is told: every one is a kitchen costed, and a large one takes its time. */
 const mostDays = (state: KitchenState): number => (state.recipes.length > 300 ? 6 : 16);
 
-async function closelyOf(
+function closelyOf(
   who: Worker,
   state: KitchenState,
   a: Standing,
@@ -167,17 +174,29 @@ async function closelyOf(
   plates: readonly Moved[],
   asked: string | undefined,
   known: AsOf['known'],
-): Promise<Closely | undefined> {
+): Closely | undefined {
   const movedBy = (p: Moved): number => (p.is === null || p.was === null ? -1 : Math.abs(p.is - p.was));
   const [furthest] = [...plates].sort((x, y) => movedBy(y) - movedBy(x));
   const plate = plates.find((p) => p.id === asked) ?? furthest;
-  const last = costings.at(-1);
-  if (!plate || !last) return undefined;
-  const reached = new Set([
-    ...livesFrom(last, plate.id),
-    ...(costings[0] ? livesFrom(costings[0], plate.id) : []),
-    plate.id,
-  ]);
+  const [first, last] = [costings[0], costings.at(-1)];
+  if (!plate || !first || !last) return undefined;
+  const reached = new Set([...livesFrom(last, plate.id), ...livesFrom(first, plate.id), plate.id]);
+  return {
+    id: plate.id,
+    name: plate.name,
+    prices: pricesMoved(costings, plate.id),
+    meanwhile: meanwhileOf(who, state, { a, b, known }, last, plate, reached),
+  };
+}
+
+async function meanwhileOf(
+  who: Worker,
+  state: KitchenState,
+  { a, b, known }: { readonly a: Standing; readonly b: Standing; readonly known: AsOf['known'] },
+  last: KitchenCosting,
+  plate: Moved,
+  reached: ReadonlySet<string>,
+): Promise<Meanwhile> {
   const events = [
     ...priceEvents(state, b.history, reached, a.day, b.day),
     ...testEvents(state, reached, a.day, b.day),
@@ -197,7 +216,7 @@ async function closelyOf(
     if (cost !== null) costs.push([day, cost]);
   }
   if (plate.is !== null) costs.push([b.day, plate.is]);
-  return { id: plate.id, name: plate.name, prices: pricesMoved(costings, plate.id), events, costs };
+  return { events, costs };
 }
 
 const within = (on: string, from: string, to: string): boolean => on > from && on <= to;

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { asked } from '@/server/asked';
 import { findToTest, scaleAddress, type BenchRow } from './queries';
-import { tareScale } from './read-scale';
+import { tareScale } from '@/server/instruments';
 
 /** Things of the larder by name, for the bench. */
 export const findForBench = asked(

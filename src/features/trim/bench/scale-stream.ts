@@ -1,6 +1,6 @@
 import 'server-only';
 import type { Reading } from '@/core/learning';
-import { readScale } from './read-scale';
+import { readScale } from '@/server/instruments';
 
 const EVERY_MS = 120;
 /** Nobody stands at a scale for longer; whoever does asks again. */

@@ -129,14 +129,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
           ))}
         </fieldset>
       </Col>
-      <Col sm={6}>
-        <FormField
-          {...{ form, name: 'cooling', label: 'A pot is cooled to' }}
-          placeholder="21 °C in 2 h; 5 °C in 6 h"
-          disabled={fixed}
-        />
-        <Form.Text>A sheet warns where its chilling takes longer.</Form.Text>
-      </Col>
+      <ColdAndHot form={form} fixed={fixed} />
       <Closed form={form} fixed={fixed} />
       <Losses form={form} fixed={fixed} />
       <Col sm={12}>
@@ -152,6 +145,44 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
     </>
   );
 }
+
+/** Limits for cooling, rules for hot food, and the probe that is read beside them. */
+const ColdAndHot = ({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) => (
+  <>
+    <Col sm={6}>
+      <FormField
+        {...{ form, name: 'cooling', label: 'A pot is cooled to' }}
+        placeholder="21 °C in 2 h; 5 °C in 6 h"
+        disabled={fixed}
+      />
+      <Form.Text>A sheet warns where its chilling takes longer.</Form.Text>
+    </Col>
+    <Col sm={6}>
+      <FormField
+        {...{ form, name: 'warm', label: 'Hot food is' }}
+        placeholder="reheated to 75 °C in 1 h; held at 63 °C"
+        disabled={fixed}
+      />
+      <Form.Text>At the stove a probe is read beside it. The food-safety plan comes first.</Form.Text>
+    </Col>
+    <Col sm={6}>
+      <FormField
+        {...{ form, name: 'night', label: 'For the night may stand on the heat' }}
+        placeholder="electricity at bare simmer; back at 06:00"
+        disabled={fixed}
+      />
+      <Form.Text>A pot that is left alone is told so beside it, and how it will stand.</Form.Text>
+    </Col>
+    <Col sm={6}>
+      <FormField
+        {...{ form, name: 'probe', label: 'The probe of the stove answers at' }}
+        placeholder="http://127.0.0.1:4192"
+        disabled={fixed}
+      />
+      <Form.Text>Then its degrees are taken instead of typed.</Form.Text>
+    </Col>
+  </>
+);
 
 /** What is lost in each way of serving. */
 const Losses = ({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) => (

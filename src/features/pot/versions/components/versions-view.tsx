@@ -42,6 +42,14 @@ export function VersionsView({ page, most }: { readonly page: VersionsPage; read
           ) : (
             <>
               <Beside page={page} />
+              <p>
+                <Link
+                  prefetch={false}
+                  href={`/weigh/ask?sheet=${page.id}&versions=${page.beside.map((b) => b.version).join(',')}`}
+                >
+                  Weigh them up: every figure, how sure it is, and where it flips
+                </Link>
+              </p>
               {page.beside.map((b) => (
                 <Differs key={b.version} of={b} page={page} />
               ))}

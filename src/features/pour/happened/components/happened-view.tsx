@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMemo, type CSSProperties } from 'react';
+import { Suspense, use, useMemo, type CSSProperties } from 'react';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
 import Stack from 'react-bootstrap/Stack';
@@ -11,7 +11,7 @@ import { DayField } from '@/ui/day-field';
 import { useFigures } from '@/ui/figures';
 import { MovementChart } from '@/ui/movement-chart';
 import { SheetTable } from '@/ui/sheet-table';
-import type { Closely, HappenedPage } from '../queries';
+import type { Closely, HappenedPage, Meanwhile } from '../queries';
 
 /** Width of the plate that is looked at closely, beside all of them. */
 const SIDE = { '--side': '400px' } as CSSProperties;
@@ -23,7 +23,7 @@ const KIND_WORDS: Readonly<Record<Happened, string>> = {
   plates: 'plates',
   reckoning: 'reckoning',
 };
-const EVENT_WORDS: Readonly<Record<Closely['events'][number]['what'], string>> = {
+const EVENT_WORDS: Readonly<Record<Meanwhile['events'][number]['what'], string>> = {
   price: 'price',
   test: 'test',
   pot: 'pot',
@@ -202,13 +202,7 @@ function By({ by }: { readonly by: number }) {
 
 /** One plate: what it cost in between, which prices moved it, and everything that happened to it. */
 function OneClosely({ closely, page }: { readonly closely: Closely; readonly page: HappenedPage }) {
-  const { money, day } = useFigures();
-  const lines = useMemo(() => [{ name: closely.name, points: closely.costs }], [closely]);
-  const marks = useMemo(() => {
-    const said = new Map<string, string>();
-    for (const e of closely.events) said.set(e.on, [said.get(e.on), e.words].filter(Boolean).join('; '));
-    return said;
-  }, [closely]);
+  const { money } = useFigures();
   return (
     <aside aria-label={`${closely.name}, closely`}>
       <h2>
@@ -216,16 +210,6 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
           {closely.name}
         </Link>
       </h2>
-      {closely.costs.length > 1 && (
-        <MovementChart
-          lines={lines}
-          until={page.to}
-          height={200}
-          width={400}
-          marks={marks}
-          label={`What ${closely.name} cost: ${closely.costs.map(([on, cost]) => `${day(on)} ${money(cost)}`).join(', ')}`}
-        />
-      )}
       {closely.prices.length > 0 && (
         <>
           <h3 className="fs-6 mt-3">Which prices moved it</h3>
@@ -247,8 +231,44 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
           </dl>
         </>
       )}
-      <Events events={closely.events} />
+      <Suspense
+        key={[closely.id, page.from, page.to, page.known].join()}
+        fallback={
+          <p className="quiet mt-3" role="status">
+            What it cost in between is being worked out …
+          </p>
+        }
+      >
+        <InBetween closely={closely} until={page.to} />
+      </Suspense>
     </aside>
+  );
+}
+
+/** What a plate cost in between, with marks where something happened, and what that was. */
+function InBetween({ closely, until }: { readonly closely: Closely; readonly until: string }) {
+  const { money, day } = useFigures();
+  const { events, costs } = use(closely.meanwhile);
+  const lines = useMemo(() => [{ name: closely.name, points: costs }], [closely.name, costs]);
+  const marks = useMemo(() => {
+    const said = new Map<string, string>();
+    for (const e of events) said.set(e.on, [said.get(e.on), e.words].filter(Boolean).join('; '));
+    return said;
+  }, [events]);
+  return (
+    <>
+      {costs.length > 1 && (
+        <MovementChart
+          lines={lines}
+          until={until}
+          height={200}
+          width={400}
+          marks={marks}
+          label={`What ${closely.name} cost: ${costs.map(([on, cost]) => `${day(on)} ${money(cost)}`).join(', ')}`}
+        />
+      )}
+      <Events events={events} />
+    </>
   );
 }
 
@@ -256,7 +276,7 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
 const MOST_EVENTS = 30;
 
 /** Everything that happened to a plate, the latest first. */
-function Events({ events }: Pick<Closely, 'events'>) {
+function Events({ events }: Pick<Meanwhile, 'events'>) {
   const { day } = useFigures();
   return (
     <>

@@ -4,7 +4,7 @@ import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { useFigures } from '@/ui/figures';
-import { nonceHere } from '@/ui/movement-chart';
+import { nonceHere } from '@/ui/chart-look';
 import type { Tried } from './use-tray';
 
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });

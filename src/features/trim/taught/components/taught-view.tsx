@@ -7,6 +7,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import ListGroup from 'react-bootstrap/ListGroup';
+import { SEASONS } from '@/core/learning';
+import { Dots } from '@/ui/dots';
 import { useFigures } from '@/ui/figures';
 import { UsedBy } from '@/ui/used-by';
 import { useKept } from '@/ui/use-kept';
@@ -15,7 +17,6 @@ import { Trouble } from '@/ui/trouble';
 import { putOnBench } from '../../bench/wire';
 import { accept } from '../wire';
 import type { FigurePage, TaughtPage } from '../queries';
-import { Dots } from './dots';
 import { LearnFrom } from './learn-from';
 import { MovedList } from '@/ui/moved-list';
 import { TestsTable } from './tests-table';
@@ -164,7 +165,7 @@ function Waiting({
 }
 
 function Figure({ figure: f }: { readonly figure: FigurePage }) {
-  const { bare } = useFigures();
+  const { bare, day } = useFigures();
   return (
     <section aria-label={f.title}>
       <h2 className="d-flex justify-content-between gap-3 m-0">
@@ -175,7 +176,18 @@ function Figure({ figure: f }: { readonly figure: FigurePage }) {
             : 'no test counts'}
         </span>
       </h2>
-      <Dots figure={f} />
+      <Dots
+        figure={{
+          ...f,
+          digits: 1,
+          rows: SEASONS,
+          dots: f.dots.map((d) => ({
+            ...d,
+            row: d.season,
+            words: [day(d.on), d.season, d.supplier, d.by].filter(Boolean).join(', '),
+          })),
+        }}
+      />
     </section>
   );
 }

@@ -9,6 +9,8 @@ const Weight = z.union([
   z.object({ grams: z.number().finite(), overload: z.literal(false).optional() }),
 ]);
 
+const Degrees = z.object({ celsius: z.number().min(-60).max(400) });
+
 /** A scale answers at once or not at all. */
 const PATIENCE_MS = 1500;
 
@@ -53,5 +55,23 @@ export async function tareScale(address: string): Promise<Outcome<true>> {
     return answer.ok ? { ok: true, value: true } : gone();
   } catch {
     return gone();
+  }
+}
+
+/**
+ * One reading of the probe, °C.
+ * @returns trouble `no-probe` where it does not answer, `odd-probe` where it answers something else than degrees
+ */
+export async function readProbe(address: string): Promise<Outcome<number>> {
+  try {
+    const answer = await askOutside(new URL('/degrees', address), {
+      signal: AbortSignal.timeout(PATIENCE_MS),
+    });
+    const read = Degrees.safeParse(answer.ok ? await answer.json() : undefined);
+    return read.success
+      ? { ok: true, value: read.data.celsius }
+      : refuse('odd-probe', '', 'What answers at the probe’s address shows no degrees: type them.');
+  } catch {
+    return refuse('no-probe', '', 'The probe does not answer: is it plugged in? The degrees can be typed.');
   }
 }

@@ -1,8 +1,35 @@
 'use client';
 
-import { SEASONS } from '@/core/learning';
-import { useFigures } from '@/ui/figures';
-import type { Dot, FigurePage } from '../queries';
+import { useFigures } from './figures';
+
+/** One weighing, reading or batch as it bears on a figure. */
+export interface Dot {
+  readonly id: string;
+  readonly value: number;
+  /** The row it stands in. */
+  readonly row: string;
+  /** How much it counts: 1 in full. */
+  readonly weight: number;
+  readonly outlier: boolean;
+  /** Why it does not count. */
+  readonly not?: string | undefined;
+  /** What else is said of it. */
+  readonly words: string;
+}
+
+/** A figure that is learned: what was believed, what was measured, and what both together say. */
+export interface Dotted {
+  readonly title: string;
+  readonly unit: string;
+  /** Digits after the mark. */
+  readonly digits: number;
+  readonly prior?: { readonly value: number; readonly low: number; readonly high: number } | undefined;
+  readonly learned?: { readonly mean: number; readonly low: number; readonly high: number } | undefined;
+  readonly inForce?: number | undefined;
+  /** Rows from the top. */
+  readonly rows: readonly string[];
+  readonly dots: readonly Dot[];
+}
 
 const WIDTH = 720;
 /** Room for the words at the left of each row. */
@@ -15,7 +42,7 @@ const AXIS = 24;
 const AXIS_FONT = { fontFamily: 'var(--numerals)' };
 
 /** The range everything of a figure lies in, with a little room. */
-function scaleOf(f: FigurePage): (value: number) => number {
+function scaleOf(f: Dotted): (value: number) => number {
   const values = [
     ...f.dots.map((d) => d.value),
     ...(f.prior ? [f.prior.low, f.prior.high] : []),
@@ -23,61 +50,52 @@ function scaleOf(f: FigurePage): (value: number) => number {
     ...(f.inForce === undefined ? [] : [f.inForce]),
   ];
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  const room = Math.max((high - low) * 0.06, 0.5);
+  const room = Math.max((high - low) * 0.06, 0.5 * 10 ** (1 - f.digits));
   return (value) => LEFT + ((value - low + room) / (high - low + 2 * room)) * (WIDTH - LEFT - RIGHT);
 }
 
 /** Round figures along the axis, about six of them. */
-function ticksOf(f: FigurePage): number[] {
+function ticksOf(f: Dotted): number[] {
   const values = [...f.dots.map((d) => d.value), f.prior?.low, f.prior?.high].filter((v) => v !== undefined);
   const [low, high] = [Math.min(...values), Math.max(...values)];
-  const raw = Math.max(high - low, 1) / 5;
+  const raw = Math.max(high - low, 10 ** (1 - f.digits)) / 5;
   const unit = 10 ** Math.floor(Math.log10(raw));
   const step = [1, 2, 5, 10].map((n) => n * unit).find((n) => n >= raw) ?? raw;
   const first = Math.ceil(low / step) * step;
   return Array.from({ length: 8 }, (_, i) => first + i * step).filter((v) => v <= high);
 }
 
-const words = (d: Dot, value: string, day: string): string =>
-  `${day}: ${value}, ${d.season}${d.supplier ? `, ${d.supplier}` : ''}${d.by ? `, ${d.by}` : ''}${
-    d.outlier ? ', far from the others' : ''
-  }${d.not ? `, does not count: ${d.not}` : ''}`;
+const words = (d: Dot, value: string): string =>
+  `${value}, ${d.words}${d.outlier ? ', far from the others' : ''}${d.not ? `, does not count: ${d.not}` : ''}`;
 
 /**
- * Own tests as dots, a row for each season, under the estimate and over what both together say. A dot that does not count is
+ * What was measured as dots, in rows, under the estimate and over what both together say. A dot that does not count is
  * hollow, one far from the others is a square, one that fades is pale. The black mark is what is reckoned with now.
  */
-export function Dots({ figure: f }: { readonly figure: FigurePage }) {
-  const { bare, day } = useFigures();
+export function Dots({ figure: f }: { readonly figure: Dotted }) {
+  const { bare } = useFigures();
   const x = scaleOf(f);
-  const show = (v: number): string => `${bare(v, 1)} ${f.unit}`;
-  const seasons = SEASONS.filter((season) => f.dots.some((d) => d.season === season));
-  const rowY = (season: string): number =>
-    TOP + BAND + 10 + ROW * (seasons.findIndex((s) => s === season) + 0.5);
-  const bottom = TOP + BAND + 10 + ROW * seasons.length + 4;
+  const show = (v: number): string => `${bare(v, f.digits)} ${f.unit}`;
+  const rows = f.rows.filter((row) => f.dots.some((d) => d.row === row));
+  const rowY = (row: string): number => TOP + BAND + 10 + ROW * (rows.findIndex((s) => s === row) + 0.5);
+  const bottom = TOP + BAND + 10 + ROW * rows.length + 4;
   const counts = f.dots.some((d) => d.not === undefined);
   return (
     <svg
       className="drawing dots"
       viewBox={`0 0 ${WIDTH} ${bottom + AXIS}`}
       role="img"
-      aria-label={`${f.title}: ${f.dots.map((d) => words(d, show(d.value), day(d.on))).join('; ')}`}
+      aria-label={`${f.title}: ${f.dots.map((d) => words(d, show(d.value))).join('; ')}`}
     >
       {f.learned && counts && <Learned learned={f.learned} x={x} bottom={bottom} />}
-      {f.prior && <Prior prior={f.prior} x={x} />}
-      {seasons.map((season) => (
-        <text key={season} x={0} y={rowY(season) + 5}>
-          {season}
+      {f.prior && <Prior prior={f.prior} digits={f.digits} x={x} />}
+      {rows.map((row) => (
+        <text key={row} x={0} y={rowY(row) + 5}>
+          {row}
         </text>
       ))}
       {f.dots.map((d) => (
-        <OneDot
-          key={d.id}
-          dot={d}
-          cx={x(d.value)}
-          cy={rowY(d.season)}
-          says={words(d, show(d.value), day(d.on))}
-        />
+        <OneDot key={d.id} dot={d} cx={x(d.value)} cy={rowY(d.row)} says={words(d, show(d.value))} />
       ))}
       {f.inForce !== undefined && (
         <path d={`M${x(f.inForce) - 6} 1 L${x(f.inForce) + 6} 1 L${x(f.inForce)} 10 Z`} fill="var(--iron)">
@@ -97,7 +115,7 @@ function Learned({
   x,
   bottom,
 }: {
-  readonly learned: NonNullable<FigurePage['learned']>;
+  readonly learned: NonNullable<Dotted['learned']>;
   readonly x: Across;
   readonly bottom: number;
 }) {
@@ -124,7 +142,15 @@ function Learned({
 }
 
 /** What was believed before anybody weighed. */
-function Prior({ prior, x }: { readonly prior: NonNullable<FigurePage['prior']>; readonly x: Across }) {
+function Prior({
+  prior,
+  digits,
+  x,
+}: {
+  readonly prior: NonNullable<Dotted['prior']>;
+  readonly digits: number;
+  readonly x: Across;
+}) {
   const { bare } = useFigures();
   return (
     <>
@@ -151,7 +177,7 @@ function Prior({ prior, x }: { readonly prior: NonNullable<FigurePage['prior']>;
         strokeDasharray="5 4"
       />
       <text x={x(prior.value) + 6} y={TOP + BAND / 2 + 5} style={AXIS_FONT}>
-        {bare(prior.value, 1)}
+        {bare(prior.value, digits)}
       </text>
     </>
   );
@@ -188,7 +214,7 @@ function Axis({
   x,
   bottom,
 }: {
-  readonly figure: FigurePage;
+  readonly figure: Dotted;
   readonly x: Across;
   readonly bottom: number;
 }) {
@@ -200,7 +226,7 @@ function Axis({
         <g key={t}>
           <line x1={x(t)} x2={x(t)} y1={bottom} y2={bottom + 5} stroke="var(--steel)" />
           <text x={x(t)} y={bottom + 19} textAnchor="middle" style={AXIS_FONT}>
-            {bare(t, t % 1 === 0 ? 0 : 1)}
+            {bare(t, f.digits > 1 ? f.digits : t % 1 === 0 ? 0 : 1)}
           </text>
         </g>
       ))}

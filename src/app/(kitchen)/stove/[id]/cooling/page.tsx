@@ -1,0 +1,13 @@
+import { notFound } from 'next/navigation';
+import { z } from 'zod';
+import { CoolingRecord } from '@/features/stove/components/cooling-record';
+import { batchPage } from '@/features/stove/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'A record of cooling' };
+
+export default async function Record({ params }: { readonly params: Promise<{ id: string }> }) {
+  const id = z.uuid().safeParse((await params).id);
+  if (!id.success) notFound();
+  return <CoolingRecord batch={await batchPage(await mustWork(), id.data)} />;
+}

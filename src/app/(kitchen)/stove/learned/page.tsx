@@ -1,0 +1,9 @@
+import { LearnedView } from '@/features/stove/components/learned-view';
+import { learnedPage } from '@/features/stove/learned';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'What the pots teach' };
+
+export default async function Learned() {
+  return <LearnedView page={await learnedPage(await mustWork())} />;
+}

@@ -1,0 +1,14 @@
+import { BoardView } from '@/features/stove/components/board-view';
+import { boardPage } from '@/features/stove/queries';
+import { mustWork } from '@/server/session';
+
+export const metadata = { title: 'Stove' };
+
+interface Props {
+  readonly searchParams: Promise<{ put?: string }>;
+}
+
+export default async function Stove({ searchParams }: Props) {
+  const { put } = await searchParams;
+  return <BoardView key={put} page={await boardPage(await mustWork())} put={put} />;
+}

@@ -1,0 +1,14 @@
+import { WeighView } from '@/features/weigh/components/weigh-view';
+import { weighPage } from '@/features/weigh/queries';
+import { mustWork } from '@/server/session';
+
+interface Props {
+  readonly searchParams: Promise<{ of?: string; line?: string }>;
+}
+
+export const metadata = { title: 'Weigh up' };
+
+export default async function WeighUp({ searchParams }: Props) {
+  const { of, line } = await searchParams;
+  return <WeighView page={await weighPage(await mustWork(), of, line)} />;
+}

@@ -1,0 +1,466 @@
+import type { WrittenBatchEvent } from '../kitchen-file';
+import {
+  copyPot,
+  doStep,
+  emptyPot,
+  liquidG,
+  liquidMl,
+  noReport,
+  scaleLiquid,
+  type PotRun,
+  type PotState,
+  type ProcessConstants,
+} from '../pot';
+import type { Trouble } from '../trouble';
+import { VERBS, type Pot, type PotDoing } from '../verbs';
+import {
+  beliefOf,
+  boiling,
+  learn,
+  onHeat,
+  speedsOf,
+  spreadOf,
+  type Belief,
+  type Learned,
+  type OnHeat,
+  type Speeds,
+} from './evaporation';
+import { measured, saysHowMuch, type AmountRead, type Measured } from './readings';
+
+/** A batch ready to be followed. Instants are ms since 1970. */
+export interface Running {
+  readonly pot: Pot;
+  /** Ids of its lines, in their order. */
+  readonly lines: readonly string[];
+  readonly startedAt: number;
+  readonly events: readonly WrittenBatchEvent[];
+  /** Lines of rescues as the pot can do them, by the id of their event. */
+  readonly rescues: Readonly<Record<string, readonly PotDoing[]>>;
+}
+
+/** A reading that cannot be, beside what could: ml. */
+export interface Asked {
+  readonly reading: string;
+  readonly why: 'rose' | 'fell';
+  readonly says: number;
+  /** The most, or the least, that could be there. */
+  readonly limit: number;
+}
+
+/** A reading on the curve: h since the batch began, and ml at 20 °C of what could be poured. */
+export interface OnCurve {
+  readonly reading: string;
+  readonly h: number;
+  readonly ml: number;
+}
+
+/** A salt meter’s word. */
+interface Salted {
+  readonly id: string;
+  readonly ms: number;
+  readonly pct: number;
+}
+
+/** A refractometer’s word. */
+interface Dissolved {
+  readonly id: string;
+  readonly ms: number;
+  readonly bx: number;
+}
+
+/** Lines that were done at once while another was at hand. */
+interface Rescue {
+  readonly id: string;
+  readonly ms: number;
+  readonly steps: readonly PotDoing[];
+}
+
+type Taken = PotRun['inputs'][number] extends infer T ? Omit<T, 'step'> : never;
+
+type Answer = Extract<WrittenBatchEvent, { is: 'answered' }>['as'];
+type Read = AmountRead & { readonly ms: number };
+/** What changes a pot at once, whatever it stands on. */
+type Change = Rescue | Salted | Dissolved;
+const changes = (next: Read | Change): next is Change => 'steps' in next || 'pct' in next || 'bx' in next;
+
+export const HOUR = 3_600_000;
+/** h between two steps on the heat: a forecast need not be told to the minute. */
+export const STEP_H = 1 / 30;
+/** How far from the model the litres are before anything has been read, as a share of what came in: amounts are poured by eye. */
+export const POURED = 0.015;
+/** One standard deviation of how salt a pot is by its lines, as a share and at least in % of the pot, and of a meter, %. */
+const SALT = { weighed: 0.1, leastPct: 0.05, meterPct: 0.05 } as const;
+/** One standard deviation of what bones give into a pot by its lines, as a share, and of a refractometer, °Bx. */
+const BRIX = { given: 0.15, meter: 0.2 } as const;
+/** How many standard deviations off a reading is asked about. */
+const SURE = 3.5;
+
+/** What a refractometer reads, g: all but fat, what is dissolved in it out of bones and vegetables, and what was weighed in. */
+function dissolvedIn(l: PotState['liquid']): {
+  readonly clear: number;
+  readonly given: number;
+  readonly known: number;
+} {
+  const given = l.gelatin + l.rest - l.pulp;
+  const known = l.salt + l.sugar;
+  return { clear: l.water + given + known, given, known };
+}
+
+/** What a refractometer should read in a pot, °Bx. */
+export function brixOf(pot: PotState): number {
+  const { clear, given, known } = dissolvedIn(pot.liquid);
+  return clear > 0 ? ((given + known) / clear) * 100 : 0;
+}
+
+/** A stretch on the heat, as far as it has gone: what each speed makes of it. */
+export interface Stretch {
+  readonly speeds: Speeds;
+  readonly offG: readonly number[];
+  readonly offSd: number;
+  /** The pot at its end, for each speed, before the offset. */
+  readonly ends: readonly PotState[];
+  readonly upHours: number;
+}
+
+/** What has been told of a batch: when lines were done, what was read, and what was answered. */
+class Heard {
+  readonly done = new Map<string, number>();
+  readonly answers = new Map<string, Answer>();
+  private readonly reads: Read[] = [];
+  private readonly rescues: Rescue[] = [];
+  private readonly salted: Salted[] = [];
+  private readonly dissolved: Dissolved[] = [];
+
+  constructor({ events, rescues }: Pick<Running, 'events' | 'rescues'>) {
+    // Told twice is told once.
+    for (const e of new Map(events.map((x) => [x.id, x])).values()) {
+      const ms = Date.parse(e.at);
+      // Ticked on two tablets it was done when the first said so.
+      if (e.is === 'done') this.done.set(e.step, Math.min(ms, this.done.get(e.step) ?? Infinity));
+      else if (e.is === 'answered') this.answers.set(e.reading, e.as);
+      else if (e.is === 'left') {
+        // As a reading by the jug that was answered: what is missing took its share of everything.
+        this.answers.set(e.id, 'lost');
+        this.reads.push({ ...e, is: 'litres', ms });
+      } else if (e.is === 'rescue') this.rescues.push({ id: e.id, ms, steps: rescues[e.id] ?? [] });
+      else if (e.is === 'salt') this.salted.push({ id: e.id, ms, pct: e.pct });
+      else if (e.is === 'brix') this.dissolved.push({ id: e.id, ms, bx: e.bx });
+      else if (saysHowMuch(e)) this.reads.push({ ...e, ms });
+    }
+  }
+
+  /** What was read and done between two moments, in its order; what was misread counts for nothing. */
+  between(from: number, to: number): readonly (Read | Change)[] {
+    return [...this.reads, ...this.rescues, ...this.salted, ...this.dissolved]
+      .filter((r) => r.ms >= from && r.ms < to && this.answers.get(r.id) !== 'misread')
+      .sort((a, b) => a.ms - b.ms || (a.id < b.id ? -1 : 1));
+  }
+}
+
+/**
+ * A pot followed through its lines: it stands as the model says, corrected by what was read. A reading corrects water: salt, gelatin
+ * and fat stay what they are, so that their shares move.
+ */
+export class Follow {
+  pot: PotState;
+  readonly heard: Heard;
+  /** What went in, in its order. */
+  readonly inputs: Taken[] = [];
+  readonly asked: Asked[] = [];
+  readonly curve: OnCurve[] = [];
+  readonly c: ProcessConstants;
+  /** What came out of bones and vegetables, in times of what is said of them, by the last refractometer; undefined without one. */
+  gave: number | undefined;
+  /** How far its water may be from what is said, g: one standard deviation. */
+  private sd = 0;
+  /** What this batch has taught of how fast it boils away, by heat and lid. */
+  private readonly beliefs = new Map<string, { readonly of: Pick<OnHeat, 'heat' | 'lid'>; belief: Belief }>();
+
+  constructor(
+    private readonly of: Running,
+    c: ProcessConstants,
+  ) {
+    this.c = { ...c, stepH: STEP_H };
+    this.heard = new Heard(of);
+    this.pot = emptyPot(of.pot.vessel, of.pot.hob, c.addedCelsius);
+  }
+
+  /** One standard deviation of how much is there, ml. */
+  get spreadMl(): number {
+    return this.sd;
+  }
+
+  hours(ms: number): number {
+    return (ms - this.of.startedAt) / HOUR;
+  }
+
+  /** A line that is not left on the heat, done as it is written. What came in was weighed or poured. */
+  do(step: PotDoing): Trouble | undefined {
+    const before = liquidG(this.pot.liquid);
+    const report = noReport();
+    const cannot = doStep(VERBS, this.pot, step, this.c, report);
+    if (cannot) return cannot;
+    this.inputs.push(...report.inputs);
+    const after = liquidG(this.pot.liquid);
+    const stays = before > 0 ? Math.min(1, after / before) : 1;
+    this.sd = Math.hypot(this.sd * stays, Math.max(0, after - before) * POURED);
+    return undefined;
+  }
+
+  /** Readings of a pot that nothing is done to: each moves its water to where both are most likely right. */
+  rests(from: number, to: number): void {
+    for (const read of this.heard.between(from, to)) {
+      if (changes(read)) {
+        this.change(read);
+        continue;
+      }
+      const m = measured(read, this.pot);
+      if (this.asks(read, m, Math.hypot(m.sd, this.sd * m.perG), 0)) continue;
+      this.take(read, m);
+      this.draw(read, this.pot);
+    }
+  }
+
+  /** What changes the pot at once: a salt meter’s word, or the lines of a rescue; one that cannot be done changes nothing. */
+  private change(next: Change): void {
+    if ('pct' in next) return this.salt(next);
+    if ('bx' in next) return this.brix(next);
+    for (const step of next.steps) {
+      const before = copyPot(this.pot);
+      if (this.do(step)) this.pot = before;
+    }
+  }
+
+  /** The meter and the model, each as far as it is to be trusted: salt was weighed by hand, and a meter is read to its last digit. */
+  private salt({ pct }: Salted): void {
+    const { liquid } = this.pot;
+    const all = liquidG(liquid);
+    const model = all > 0 ? (liquid.salt / all) * 100 : 0;
+    const own = Math.max(SALT.leastPct, model * SALT.weighed);
+    const gain = own ** 2 / (own ** 2 + SALT.meterPct ** 2);
+    const wanted = (model + gain * (pct - model)) / 100;
+    // What is salt instead of something else: the rest of the liquid stays as it is.
+    liquid.salt = Math.max(0, (wanted * (all - liquid.salt)) / (1 - wanted));
+  }
+
+  /**
+   * The refractometer and the model, each as far as it is to be trusted. Salt and sugar were weighed, so what is more or less of it came out
+   * of bones and vegetables: gelatin and the rest, in place of water.
+   */
+  private brix({ bx }: Dissolved): void {
+    const { liquid } = this.pot;
+    const { clear, given, known } = dissolvedIn(liquid);
+    if (!(clear > 0 && given > 0)) return;
+    const foretold = ((given + known) / clear) * 100;
+    const own = BRIX.given * (given / clear) * 100;
+    const gain = own ** 2 / (own ** 2 + BRIX.meter ** 2);
+    const times = Math.max(0, 1 + (gain * (bx - foretold)) / ((given / clear) * 100));
+    const rest = liquid.rest - liquid.pulp;
+    const more = (liquid.gelatin + rest) * (times - 1);
+    liquid.gelatin *= times;
+    liquid.rest = liquid.pulp + rest * times;
+    liquid.water = Math.max(0, liquid.water - more);
+    // By the meter alone: what was believed before does not teach.
+    this.gave = Math.max(0, ((bx / 100) * clear - known) / given);
+  }
+
+  /** Takes a reading of a pot at rest, as it was answered where it was asked about. */
+  private take(read: Read, m: Measured): void {
+    const as = this.heard.answers.get(read.id);
+    const off = (m.value - m.foretold) / m.perG;
+    const error = m.sd / m.perG;
+    if (as === 'lost') this.lose(off);
+    else if (as !== undefined) this.shift(off);
+    else {
+      const gain = this.sd ** 2 / (this.sd ** 2 + error ** 2 || 1);
+      this.shift(off * gain);
+      this.sd *= Math.sqrt(1 - gain);
+      return;
+    }
+    this.sd = error;
+  }
+
+  private shift(g: number): void {
+    this.pot.liquid.water = Math.max(0, this.pot.liquid.water + g);
+  }
+
+  /** Something drawn off, spilled or boiled over: its share of everything in the liquid. */
+  private lose(g: number): void {
+    const all = liquidG(this.pot.liquid);
+    if (all > 0 && g < 0) scaleLiquid(this.pot.liquid, Math.max(0, 1 + g / all));
+  }
+
+  private draw(read: Read, pot: PotState): void {
+    const m = measured(read, pot);
+    const ml = liquidMl(pot.liquid) + (m.value - m.foretold) / m.perG;
+    this.curve.push({ reading: read.id, h: this.hours(read.ms), ml });
+  }
+
+  /**
+   * Whether a reading cannot be, and nobody has said yet what it was: it is asked about, and counts for nothing till then.
+   * @param sd of the reading and of what is foretold together
+   * @param couldGo how much more than foretold could have boiled away
+   */
+  private asks(read: Read, m: Measured, sd: number, couldGo: number): boolean {
+    const off = m.value - m.foretold;
+    const rose = off > SURE * sd;
+    const fell = off < -SURE * sd - couldGo;
+    if (this.heard.answers.has(read.id) || !(rose || fell)) return false;
+    const ml = liquidMl(this.pot.liquid);
+    const limit = ml + (rose ? SURE * sd : -SURE * sd - couldGo);
+    this.asked.push({ reading: read.id, why: rose ? 'rose' : 'fell', says: ml + off, limit });
+    return true;
+  }
+
+  /** A line that stands on the heat from one moment to another, with what was read in it; readings that were answered part it. */
+  heats(step: OnHeat, from: number, to: number): Stretch {
+    const before = this.pot.beforeHeatMl ?? liquidMl(this.pot.liquid);
+    let begun = from;
+    let reads: Read[] = [];
+    for (const next of this.heard.between(from, to)) {
+      if (!changes(next) && !this.heard.answers.has(next.id)) {
+        reads.push(next);
+        continue;
+      }
+      this.stands(step, begun, next.ms, reads);
+      if (changes(next)) this.change(next);
+      else {
+        this.take(next, measured(next, this.pot));
+        this.draw(next, this.pot);
+      }
+      [begun, reads] = [next.ms, []];
+    }
+    const stretch = this.stands(step, begun, to, reads);
+    this.pot.beforeHeatMl = before;
+    return stretch;
+  }
+
+  /** What is believed of a heat under a lid: what this batch has taught, else what the table says. */
+  belief({ heat, lid }: OnHeat): Belief {
+    return (
+      this.beliefs.get(`${heat} ${lid}`)?.belief ?? {
+        mu: 0,
+        sd: spreadOf(heat, lid, this.pot.vessel),
+      }
+    );
+  }
+
+  /** What is believed of each heat and lid it has stood at. */
+  *learned(): Generator<readonly [Pick<OnHeat, 'heat' | 'lid'>, Belief]> {
+    for (const { of, belief } of this.beliefs.values()) yield [of, belief];
+  }
+
+  private stands(step: OnHeat, from: number, to: number, reads: readonly Read[]): Stretch {
+    const start = this.pot;
+    const belief = this.belief(step);
+    const hours = (ms: number): number => (ms - from) / HOUR;
+    const tell = (speeds: Speeds, of: readonly Read[]) =>
+      speeds.map(({ times }) =>
+        onHeat(start, boiling(this.c, step.heat, times), step, [...of.map((r) => hours(r.ms)), hours(to)]),
+      );
+    const wide = speedsOf(belief);
+    const told = tell(wide, reads);
+    const kept = this.possible(
+      reads,
+      wide,
+      told.map((t) => t.at),
+    );
+    const near = beliefOf(kept.learned.speeds);
+    const speeds = kept.reads.length > 0 ? speedsOf(belief, near) : wide;
+    const again = kept.reads.length > 0 ? tell(speeds, kept.reads) : told;
+    const learned = learn(
+      speeds,
+      kept.reads,
+      again.map((t) => t.at),
+      this.sd,
+    );
+    const { heat, lid } = step;
+    this.beliefs.set(`${heat} ${lid}`, { of: { heat, lid }, belief: beliefOf(learned.speeds) });
+    const ends = again.map((t) => t.at.at(-1) as PotState);
+    this.settle(
+      step,
+      learned,
+      ends,
+      start,
+      hours(to),
+      kept.reads,
+      again.map((t) => t.at),
+    );
+    return {
+      speeds: learned.speeds,
+      offG: learned.offG,
+      offSd: learned.offSd,
+      ends,
+      upHours: told[0]?.upHours ?? 0,
+    };
+  }
+
+  /** Readings that can be, one after the other by what those before have taught; the others are asked about. */
+  private possible(
+    reads: readonly Read[],
+    speeds: Speeds,
+    told: readonly (readonly PotState[])[],
+  ): { readonly reads: readonly Read[]; readonly learned: Learned } {
+    const kept: number[] = [];
+    const fit = (): Learned =>
+      learn(
+        speeds,
+        kept.map((j) => reads[j] as Read),
+        told.map((t) => kept.map((j) => t[j] as PotState)),
+        this.sd,
+      );
+    let learned = fit();
+    for (const [j, read] of reads.entries()) {
+      const ms = speeds.map((_, k) => measured(read, told[k]?.[j] as PotState));
+      const says = ms.map((m, k) => m.foretold + m.perG * (learned.offG[k] ?? 0));
+      const w = learned.speeds.map((s) => s.weight);
+      const mean = says.reduce((sum, x, k) => sum + x * (w[k] ?? 0), 0);
+      const scatter = says.reduce((sum, x, k) => sum + (x - mean) ** 2 * (w[k] ?? 0), 0);
+      const m = ms[0] as Measured;
+      const sd = Math.hypot(m.sd, learned.offSd * m.perG, Math.sqrt(scatter));
+      if (this.asks(read, { ...m, foretold: mean }, sd, this.couldStillGo(read, told, j, says))) continue;
+      kept.push(j);
+      learned = fit();
+    }
+    return { reads: kept.map((j) => reads[j] as Read), learned };
+  }
+
+  /** How much more than the fastest that is believed the hob could drive off till a reading, g; nothing where it knows no limit. */
+  private couldStillGo(
+    read: Read,
+    told: readonly (readonly PotState[])[],
+    j: number,
+    says: readonly number[],
+  ): number {
+    const pot = told[0]?.[j];
+    const { netKw } = this.pot.hob;
+    if (!pot || netKw === null) return 0;
+    const hours = Math.max(0, pot.hobHours - this.pot.hobHours);
+    const most = (netKw * hours * 3600 * 1000) / this.c.latentKj;
+    const foretold = measured(read, this.pot).foretold - Math.min(...says);
+    return Math.max(0, most - foretold);
+  }
+
+  /** The pot at the end of a stretch, at the middle of what is believed, with what was read. */
+  private settle(
+    step: OnHeat,
+    { speeds, offG, offSd }: Learned,
+    ends: readonly PotState[],
+    start: PotState,
+    hours: number,
+    reads: readonly Read[],
+    told: readonly (readonly PotState[])[],
+  ): void {
+    const mean = (of: (k: number) => number): number =>
+      speeds.reduce((sum, { weight }, k) => sum + weight * of(k), 0);
+    const ml = (k: number): number => liquidMl((ends[k] as PotState).liquid) + (offG[k] ?? 0);
+    const middle = mean(ml);
+    this.sd = Math.hypot(offSd, Math.sqrt(mean((k) => (ml(k) - middle) ** 2)));
+    const times = Math.exp(beliefOf(speeds).mu);
+    const [pot] = onHeat(start, boiling(this.c, step.heat, times), step, [hours]).at;
+    this.pot = copyPot(pot as PotState);
+    this.shift(mean((k) => offG[k] ?? 0));
+    const likely = speeds.reduce((best, s, k) => (s.weight > (speeds[best]?.weight ?? 0) ? k : best), 0);
+    for (const [j, read] of reads.entries()) this.draw(read, told[likely]?.[j] as PotState);
+  }
+}

@@ -1,0 +1,110 @@
+import type { WrittenBatch } from '../kitchen-file';
+import { boilsIn, type ProcessConstants } from '../pot';
+import { runPot } from '../verbs';
+import { fires } from './learning';
+import { isOnHeat, spreadOf, weighted } from './evaporation';
+import { HOUR, POURED, STEP_H, type Running } from './follow';
+import type { Span } from './whereabouts';
+
+/** What was foretold of a batch before it began: h of each reduction that ends when enough has gone, and litres in the end. */
+export type Foretold = NonNullable<WrittenBatch['foretold']>;
+
+/** Points of a normal distribution that stand for it: standard deviations, and what each weighs. */
+const POINTS = [-2.3, -1.6, -1, -0.5, 0, 0.5, 1, 1.6, 2.3].map((z) => ({
+  z,
+  weight: Math.exp(-0.5 * z * z),
+}));
+const Z80 = 1.2816;
+
+/** 10, 50 and 90 % of weighted values, each off by another error that has nothing to do with them. */
+function spanOf(values: readonly { readonly value: number; readonly weight: number }[], sd: number): Span {
+  const middle = weighted(values, 0.5);
+  const wide = (to: number): number => Math.hypot(to - middle, Z80 * sd);
+  return {
+    low: middle - wide(weighted(values, 0.1)),
+    middle,
+    high: middle + wide(weighted(values, 0.9)),
+  };
+}
+
+/**
+ * What is foretold of a batch before anything has been read: its lines run at speeds that stand for what is believed of how fast its vessel boils
+ * away. Litres that are poured by eye widen both.
+ */
+export function foretell(of: Pick<Running, 'pot' | 'lines'>, constants: ProcessConstants): Foretold {
+  const { pot, lines } = of;
+  const c = { ...constants, stepH: STEP_H };
+  const runs = POINTS.map(({ z, weight }) => {
+    const boils = fires(pot.steps).map(({ heat, lid }) => ({
+      heat,
+      lid,
+      sd: 0,
+      times: (boilsIn(pot.vessel, heat, lid)?.times ?? 1) * Math.exp(z * spreadOf(heat, lid, pot.vessel)),
+    }));
+    return { weight, run: runPot({ ...pot, vessel: { ...pot.vessel, boils } }, c) };
+  });
+  const of_ = (value: (run: (typeof runs)[number]['run']) => number | undefined) =>
+    runs.flatMap(({ run, weight }) => {
+      const found = value(run);
+      return found === undefined ? [] : [{ value: found, weight }];
+    });
+  const litres = of_((run) => run.product && run.product.ml / 1000);
+  return {
+    ...(litres.length > 0 ? { l: spanOf(litres, weighted(litres, 0.5) * POURED) } : {}),
+    lines: pot.steps.flatMap((step, i) => {
+      if (!isOnHeat(step) || step.do !== 'reduce' || step.to.until === 'hours') return [];
+      const hours = of_((run) => {
+        const row = run.rows[i];
+        return row && row.upHours + row.heatHours;
+      });
+      const [middle] = runs.slice((POINTS.length - 1) / 2);
+      const [before, after] = [middle?.run.rows[i - 1]?.ml ?? 0, middle?.run.rows[i]?.ml ?? 0];
+      if (hours.length === 0 || !(before > after)) return [];
+      const sd = (weighted(hours, 0.5) * POURED * before) / (before - after);
+      return [{ step: lines[i] ?? '', hours: spanOf(hours, sd) }];
+    }),
+  };
+}
+
+/** Something that was foretold beside what came. */
+export interface Judged {
+  readonly of: 'hours' | 'litres';
+  readonly step: string | undefined;
+  readonly foretold: Span;
+  readonly came: number;
+  readonly within: boolean;
+}
+
+/** What was foretold of a batch beside what came: told minutes to the minute, litres to the centilitre. */
+export function judged(
+  foretold: Foretold | undefined,
+  { lines, startedAt, events }: Pick<Running, 'lines' | 'startedAt' | 'events'>,
+  gotL: number | undefined,
+): Judged[] {
+  if (!foretold) return [];
+  const done = new Map(events.flatMap((e) => (e.is === 'done' ? [[e.step, Date.parse(e.at)] as const] : [])));
+  const judge = (
+    of: Judged['of'],
+    step: string | undefined,
+    span: Span,
+    came: number,
+    near: number,
+  ): Judged => ({
+    of,
+    step,
+    foretold: span,
+    came,
+    within: came >= span.low - near && came <= span.high + near,
+  });
+  const hours = foretold.lines.flatMap(({ step, hours: span }) => {
+    const at = lines.indexOf(step);
+    const [from, to] = [at > 0 ? done.get(lines[at - 1] ?? '') : startedAt, done.get(step)];
+    return from === undefined || to === undefined
+      ? []
+      : [judge('hours', step, span, (to - from) / HOUR, 0.5 / 60)];
+  });
+  return [
+    ...hours,
+    ...(foretold.l && gotL !== undefined ? [judge('litres', undefined, foretold.l, gotL, 0.005)] : []),
+  ];
+}

@@ -1,0 +1,104 @@
+import type { HouseRules, WrittenBatchEvent } from '../kitchen-file';
+import { capacityMl, crossing, HEATS, standingMl, type ProcessConstants } from '../pot';
+import type { PotDoing } from '../verbs';
+import { isOnHeat } from './evaporation';
+import type { Running } from './follow';
+import { figuresOf, type PotFigures } from './shown';
+import { whereabouts } from './whereabouts';
+
+/** What may stand on the heat while nobody is there, and when somebody is there again; left out where the house has said nothing. */
+export type NightRule = NonNullable<HouseRules['night']>;
+
+/** A pot that is to be left alone: how it will stand when somebody is back. */
+export interface NightAhead {
+  /** Whether the house leaves such a pot alone; undefined where it has said nothing, or the pot is not on the heat. */
+  readonly allowed: boolean | undefined;
+  /** The pot when somebody is back, if nothing is done to it; undefined where it cannot be followed. */
+  readonly pot: PotFigures | undefined;
+  /** ml of what could be poured then, of four pots in five. */
+  readonly ml: { readonly low: number; readonly high: number } | undefined;
+  /** h for which it will have been past the end of its line; 0 where somebody is back before. */
+  readonly overH: number;
+  /** Its pieces will stand out of the liquid: they brown, and then burn. */
+  readonly bare: boolean;
+  /** ml of water that, poured in now, leave it when somebody is back with what it should have at the end of its line; undefined where none is wanted, or none is enough. */
+  readonly waterMl: number | undefined;
+}
+
+/** How near the water is found, as a share of what is wanted; and how much of the room under the brim is filled at most: it swells as it warms. */
+const CLOSE = 0.005;
+const UNDER_BRIM = 0.95;
+
+/**
+ * How a pot will stand that is left alone.
+ * @param now ms
+ * @param back when somebody is there again, ms
+ */
+export function nightAhead(
+  of: Running,
+  now: number,
+  back: number,
+  c: ProcessConstants,
+  rule: NightRule | undefined,
+): NightAhead {
+  const here = whereabouts(of, now, c);
+  const then = whereabouts(of, back, c);
+  const step = of.pot.steps[here.at];
+  const heat = step && 'heat' in step && isOnHeat(step) ? step.heat : undefined;
+  const pot = then.pot && figuresOf(then.pot, c);
+  const goalMl = here.then && figuresOf(here.then, c).ml;
+  const overH = Math.max(0, -(then.left?.middle ?? 0));
+  return {
+    allowed: rule && heat ? mayStand(rule, of.pot.hob.fuel, heat) : undefined,
+    pot,
+    ml: then.ml,
+    overH: heat ? overH : 0,
+    bare: heat !== undefined && pot !== undefined && pot.heapCm > pot.levelCm,
+    waterMl:
+      heat && overH > 0 && goalMl !== undefined && here.pot
+        ? waterFor(
+            of,
+            now,
+            back,
+            c,
+            goalMl,
+            (capacityMl(here.pot.vessel) - standingMl(here.pot)) * UNDER_BRIM,
+          )
+        : undefined,
+  };
+}
+
+const mayStand = (
+  { fuels, heat: most }: NightRule,
+  fuel: NightRule['fuels'][number],
+  heat: NightRule['heat'],
+): boolean => fuels.includes(fuel) && HEATS.indexOf(heat) <= HEATS.indexOf(most);
+
+/** Water that is poured in now so that so much is there when somebody is back. */
+function waterFor(
+  of: Running,
+  now: number,
+  back: number,
+  c: ProcessConstants,
+  goalMl: number,
+  roomMl: number,
+): number | undefined {
+  const stamp = new Date(now).toISOString();
+  const id = 'water for the night';
+  const with_ = (ml: number): number => {
+    const event: WrittenBatchEvent = {
+      id,
+      at: stamp,
+      recordedAt: stamp,
+      is: 'rescue',
+      problem: 'too little',
+      steps: [],
+    };
+    const pour = { do: 'water', to: { by: 'ml', value: ml } } as PotDoing;
+    const wet: Running = { ...of, events: [...of.events, event], rescues: { ...of.rescues, [id]: [pour] } };
+    const { pot } = whereabouts(wet, back, c);
+    return pot ? figuresOf(pot, c).ml : NaN;
+  };
+  const found = crossing((ml) => with_(ml) - goalMl, 0, roomMl, goalMl * CLOSE);
+  return found.found ? found.above : undefined;
+}

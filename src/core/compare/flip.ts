@@ -1,0 +1,52 @@
+import { LAYERS, type Layer } from '../layers';
+import { readSupply } from '../supply';
+import type { CookedWay, Pots, Way } from './apart';
+import { counted, figuresOf } from './laid';
+
+/** What a litre of two ways costs as the price of one thing moves: two straight lines, and where they cross. */
+export interface Flip {
+  /** Times its present price at which both cost the same; undefined where they never do at a price above 0. */
+  readonly times: number | undefined;
+  /** Of each way: what a litre costs without what is paid for it, and what is paid for it now. */
+  readonly lines: readonly [Line, Line];
+}
+export interface Line {
+  readonly rest: number;
+  readonly paid: number;
+}
+
+/** What two ways cost at so many times the present price of a thing. */
+export const at = ({ rest, paid }: Line, times: number): number => rest + paid * times;
+
+/**
+ * The price of one thing at which two ways cost the same a litre. A cost is affine in a price once the pots have been cooked, so two
+ * costings say all there is to say.
+ * @returns undefined where one of the two has no cost, or neither lives from the thing
+ */
+export function flipOf(
+  pots: Pots,
+  ways: readonly [Way, Way],
+  cooked: readonly [CookedWay, CookedWay],
+  ingredient: string,
+  layers: readonly Layer[] = LAYERS,
+): Flip | undefined {
+  const line = (i: 0 | 1): Line | undefined => {
+    const at = (times: number): number | null => {
+      const costs = pots.costs(ways[i], cooked[i].runs, (key) => (ofThing(key, ingredient) ? times : 1));
+      return counted(figuresOf(ways[i], { ...cooked[i], costs }, pots.wage(ways[i])).perL, layers);
+    };
+    const [once, twice] = [at(1), at(2)];
+    return once === null || twice === null ? undefined : { paid: twice - once, rest: 2 * once - twice };
+  };
+  const [a, b] = [line(0), line(1)];
+  if (!a || !b || Math.abs(a.paid) + Math.abs(b.paid) < 1e-9) return undefined;
+  const steeper = a.paid - b.paid;
+  const times = Math.abs(steeper) < 1e-9 ? undefined : (b.rest - a.rest) / steeper;
+  return { times: times !== undefined && times > 0 ? times : undefined, lines: [a, b] };
+}
+
+/** Whether a key is of a thing as it is bought, its usable part or its trim. */
+const ofThing = (key: string, ingredient: string): boolean => {
+  const from = readSupply(key);
+  return (from?.is === 'usable' || from?.is === 'trim') && from.id === ingredient;
+};

@@ -1,0 +1,6 @@
+/** How sure a comparison is: every figure drawn from its range, the same draw for all ways, and what came of it in bands. */
+export { drawn, pertOf, type Pert } from './pert';
+export { Draws } from './draws';
+export { bandOf, importance, wins, type Band } from './bands';
+export { checkRange, rangesOf, type RangeFrom, type Uncertain } from './ranges';
+export { BAND_STEP_H, drawsOf, figureIn, TOLD, Trials, type Setup, type Told } from './trials';

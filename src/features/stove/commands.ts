@@ -1,0 +1,368 @@
+import 'server-only';
+import { mannerIn, stepsInForce, type WrittenBatch, type WrittenBatchEvent } from '@/core/kitchen-file';
+import { coolingOf, dipFits, foretell, runningOf, type TimesKind } from '@/core/batch';
+import { clockIn, dayIn } from '@/core/day';
+import { ownConstants, type KitchenState } from '@/core/kitchen-state';
+import { CONSTANTS } from '@/core/reference';
+import { refuse } from '@/core/trouble';
+import { scaledLine, tryResolve } from '@/core/verbs';
+import { heldBy, insertBatches, insertEvent, isTold, readBatches, withdrawEvent } from '@/db/batches';
+import { newId } from '@/db/ids';
+import { HANDS } from '@/db/json-columns';
+import { patchPhysics, setHands } from '@/db/larder-edits';
+import type { Sql } from '@/db/sql';
+import { everybodyOf } from '@/db/people';
+import { setBoils } from '@/db/stove';
+import { nowOf, putAway } from '@/db/things';
+import { database } from '@/server/database';
+import { declare, Refused, type Looking } from '@/server/door';
+import { figureTaught, isWeighed, timesOf } from './learned';
+import { BATCH, BATCH_AWAY, LEARN, LEARN_TIMES, TAKE_BACK, TELL } from './wire';
+
+const refused = (code: string, message: string, more?: { value: number; limit: number }): Refused =>
+  new Refused(refuse(code, '', message, more).trouble);
+
+/** ms that a clock may be ahead before what it says is asked about. */
+const AHEAD_MS = 2 * 60_000;
+/** ms for which a batch may have been going on when somebody tells of it. */
+const LONGEST_MS = 14 * 24 * 3_600_000;
+
+/** What is still told of a pot that is over: it cools, and somebody notes something. */
+const AFTERWARDS: ReadonlySet<WrittenBatchEvent['is']> = new Set([
+  'note',
+  'off',
+  'degrees',
+  'moved',
+  'reheating',
+  'holding',
+  'left out',
+  'not learned',
+]);
+
+/** What is told of another day’s clock, or of tomorrow, is asked about. */
+function mustBeTime(at: string, now: Date, since?: string): void {
+  const ahead = Date.parse(at) - now.getTime();
+  if (ahead > AHEAD_MS)
+    throw refused(
+      'in-the-future',
+      `This is said to have happened ${Math.round(ahead / 60_000)} min from now: look at the clock of this tablet.`,
+      { value: Math.round(ahead / 60_000), limit: 0 },
+    );
+  if (since !== undefined && Date.parse(at) < Date.parse(since))
+    throw refused('before-it-began', 'This is said to have happened before the pot was put on.');
+  if (-ahead > LONGEST_MS)
+    throw refused(
+      'too-long-ago',
+      'This is said to have happened more than 14 days ago: no pot stands so long.',
+    );
+}
+
+/** h for which a pot is left alone at the most: till the same hour of the next day. */
+const NIGHT_H = 24;
+
+/** Nobody leaves a pot for a week. */
+function mustBeOneNight({ at, until }: { readonly at: string; readonly until: string }): void {
+  const h = (Date.parse(until) - Date.parse(at)) / 3_600_000;
+  if (h > 0 && h <= NIGHT_H) return;
+  throw refused(
+    'no-night',
+    `A pot is left for up to ${NIGHT_H} h, from when somebody says so; this would be ${h.toFixed(1)} h.`,
+    { value: h, limit: NIGHT_H },
+  );
+}
+
+/** A vessel holds one batch at a time. */
+async function mustBeFree(
+  sql: Sql,
+  who: Looking['who'],
+  { id, name }: { readonly id: string; readonly name: string },
+): Promise<void> {
+  const taken = await heldBy(sql, who.kitchenId, id);
+  if (!taken) return;
+  const since = clockIn(who.zone, new Date(taken.startedAt));
+  throw refused(
+    'vessel-taken',
+    `${name} holds ${taken.name} since ${since}: choose another vessel, or end that batch first.`,
+  );
+}
+
+/** What is foretold of a batch before it begins; nothing of one whose lines cannot be done. */
+async function foretoldOf(
+  batch: WrittenBatch,
+  { kitchen }: Awaited<ReturnType<Looking['state']>>,
+  costed: Looking['costed'],
+): Promise<WrittenBatch['foretold']> {
+  const running = runningOf(batch, (await costed()).costing.shelf);
+  return running && foretell(running, ownConstants(kitchen, CONSTANTS));
+}
+
+const start = declare({
+  wire: BATCH,
+  role: 'cook',
+  moves: 'nothing that is costed',
+  async look({ id, recipe, vessel, hob, times, startedAt }, { who, at, state, costed }) {
+    const here = await state();
+    const sheet = here.recipes.find((r) => r.id === recipe);
+    if (!sheet) throw refused('gone', 'This sheet has been put away meanwhile: there is nothing to cook by.');
+    const stands = here.vessels.find((v) => v.id === vessel);
+    if (!stands || !here.hobs.some((h) => h.id === hob))
+      throw refused('gone', 'This vessel or hob has been put away meanwhile: choose another.');
+    await mustBeFree(database(), who, stands);
+    if (startedAt !== null) mustBeTime(startedAt, at);
+    const steps = stepsInForce(sheet).map(({ way: _w, off: _o, ...step }) =>
+      scaledLine({ ...step, id: step.id ?? newId() } as (typeof sheet.steps)[number], times, mannerIn(here)),
+    );
+    if (steps.length === 0) throw refused('empty', `${sheet.name} has no lines yet: write them first.`);
+    const after: WrittenBatch = {
+      id,
+      recipe,
+      name: sheet.name,
+      startedAt: startedAt ?? at.toISOString(),
+      vessel,
+      hob,
+      steps,
+      events: [],
+    };
+    // What was foretold before anything was read; of a pot that was on already it would be no foretelling.
+    const foretold = startedAt === null ? await foretoldOf(after, here, costed) : undefined;
+    return { after: { ...after, ...(foretold ? { foretold } : {}) }, stands };
+  },
+  async write({ sql, kitchenId, who }, { id }, { after, stands }) {
+    // Another tablet may have been faster.
+    await mustBeFree(sql, who, stands);
+    await insertBatches(sql, kitchenId, [after]);
+    return { value: { id }, what: 'batch', subject: id, before: { away: true }, after: { away: false } };
+  },
+});
+
+async function batchHere({ who }: Looking, id: string): Promise<WrittenBatch> {
+  const [batch] = await readBatches(database(), who.kitchenId, { are: 'one', id });
+  if (!batch) throw refused('gone', 'This batch has been put away meanwhile.');
+  return batch;
+}
+
+/**
+ * What was told, with who told it. A name that was said without the network, and no PIN with it, is kept as what it is: said. Anybody else’s is that of
+ * whoever is signed in.
+ */
+async function stamped(
+  { by: said, said: how, ...event }: WrittenBatchEvent,
+  { who, at }: Looking,
+): Promise<WrittenBatchEvent> {
+  const own = who.person.name;
+  const claims = how === 'unverified' && said !== undefined && said !== own;
+  const known =
+    claims &&
+    (await everybodyOf(database(), who.kitchenId)).some((p) => p.leftAt === null && p.name === said);
+  return {
+    ...event,
+    recordedAt: at.toISOString(),
+    ...(known ? { by: said, said: 'unverified' } : { by: own }),
+  } as WrittenBatchEvent;
+}
+
+const tell = declare({
+  wire: TELL,
+  role: 'cook',
+  moves: 'nothing that is costed',
+  async look({ batch, event }, looking) {
+    const here = await batchHere(looking, batch);
+    // A queue that comes late finds what it brings told already, or taken back since: either way there is nothing to add.
+    if (await isTold(database(), looking.who.kitchenId, event.id)) return { told: true, event };
+    // What happened before the end and comes after it has only travelled for longer.
+    const end = here.events.find((e) => e.is === 'ended');
+    if (end && !AFTERWARDS.has(event.is) && Date.parse(event.at) > Date.parse(end.at))
+      throw refused('ended', 'This batch is over: take its end back first.');
+    mustBeTime(event.at, looking.at, here.startedAt);
+    if (event.is === 'night') mustBeOneNight(event);
+    if (event.is === 'done' && !here.steps.some((s) => s.id === event.step))
+      throw refused('gone', 'This line is not one of this batch.');
+    if (event.is === 'otherwise') {
+      if (!here.steps.some((s) => s.id === event.step))
+        throw refused('gone', 'This line is not one of this batch.');
+      const step = tryResolve(event.as, (await looking.costed()).costing.shelf);
+      if (!step.ok) throw new Refused(step.trouble);
+    }
+    if (event.is === 'rescue') {
+      const { costing } = await looking.costed();
+      const limits = costing.state.kitchen.rules?.cooling ?? [];
+      if (coolingOf(here.events, limits, looking.at.getTime())?.limits.some((l) => l.passed))
+        throw refused(
+          'past-a-limit',
+          'This pot is past a limit of this house: nothing is put right any more. Its food-safety plan says what becomes of it.',
+        );
+      for (const written of event.steps) {
+        const step = tryResolve(written, costing.shelf);
+        if (!step.ok) throw new Refused(step.trouble);
+      }
+    }
+    if (event.is === 'dip') {
+      const vessel = (await looking.state()).vessels.find((v) => v.id === here.vessel);
+      const wrong = vessel && dipFits(vessel, event.cm);
+      if (wrong) throw new Refused(wrong);
+    }
+    return { told: false, event: await stamped(event, looking) };
+  },
+  async write({ sql, kitchenId }, { batch }, { told, event }) {
+    // Told before, it is on the page, or was taken back since: it is not to be remembered.
+    const stands = told ? 0 : await insertEvent(sql, kitchenId, batch, event);
+    return {
+      value: { stands },
+      what: 'batch told',
+      subject: batch,
+      before: { event, stands: told },
+      after: { event, stands: true },
+    };
+  },
+});
+
+const back = declare({
+  wire: TAKE_BACK,
+  role: 'cook',
+  moves: 'nothing that is costed',
+  async look({ batch, event: id }, looking) {
+    const event = (await batchHere(looking, batch)).events.find((e) => e.id === id);
+    if (!event) throw refused('gone', 'This has been taken back already.');
+    return { event };
+  },
+  async write({ sql, kitchenId, at }, { batch }, { event }) {
+    return {
+      value: { stands: await withdrawEvent(sql, kitchenId, batch, event, at) },
+      what: 'batch told',
+      subject: batch,
+      before: { event, stands: true },
+      after: { event, stands: false },
+    };
+  },
+});
+
+/** Takes what batches have taught of a vessel into the kitchen’s own figures, or goes back to the table. */
+const learn = declare({
+  wire: LEARN,
+  role: 'manager',
+  moves: 'costs',
+  async look(of, looking) {
+    const { costing } = await looking.costed();
+    const { heat, lid } = of;
+    const vessel = costing.state.vessels.find((v) => v.id === of.vessel);
+    if (!vessel) throw refused('gone', 'This vessel has been put away meanwhile.');
+    const others = (vessel.boils ?? []).filter((b) => b.heat !== heat || b.lid !== lid);
+    const before = vessel.boils ?? [];
+    if (!of.accept) return { before, after: others };
+    const figure = await figureTaught(looking.who, costing, of);
+    if (!figure)
+      throw refused(
+        'nothing-taught',
+        'No batch that counts has been read at this heat: nothing is learned yet.',
+      );
+    const after = [...others, { ...figure, on: dayIn(looking.who.zone, looking.at) }];
+    return { before, after };
+  },
+  async write({ sql, kitchenId }, { vessel }, { before, after }) {
+    await setBoils(sql, kitchenId, vessel, after);
+    return { value: null, what: 'boils', subject: vessel, before, after };
+  },
+});
+
+const NOTHING_TAUGHT: Readonly<Record<TimesKind, string>> = {
+  gives: 'No batch that counts was read by a refractometer: nothing is learned yet.',
+  keeps: 'No batch that counts was read before and after it was strained: nothing is learned yet.',
+  hands: 'Nobody has said how long hands were at it: nothing is learned yet.',
+};
+
+/** A change that a lesson makes: what is written, and how it is told and taken back. */
+interface Learning {
+  readonly what: 'gelatin' | 'retention' | 'hands';
+  readonly before: object;
+  readonly after: object;
+}
+
+/** Figures of an ingredient, or minutes of a kind of step, in so many times what they are. */
+function learning(
+  { kitchen, ingredients }: KitchenState,
+  kind: TimesKind,
+  of: string,
+  times: number,
+): Learning | undefined {
+  const to = (x: number, most: number): number => Number(Math.min(most, x * times).toFixed(2));
+  if (kind === 'hands') {
+    const usual = ownConstants(kitchen, CONSTANTS).hands[of];
+    const { hands, sharedHands: shared } = kitchen;
+    const min = (h: number): number => to(h * 60, 600);
+    return (
+      usual && {
+        what: 'hands',
+        before: { kinds: hands, shared },
+        after: {
+          kinds: {
+            ...hands,
+            [of]: { fixedMin: min(usual.fixed), perKgMin: min(usual.perKg), perLMin: min(usual.perL) },
+          },
+          shared,
+        },
+      }
+    );
+  }
+  const ingredient = ingredients.find((i) => i.id === of);
+  if (!ingredient) return undefined;
+  const { gelatin, retentionMlPerKg, retentionPressedMlPerKg } = ingredient;
+  if (kind === 'gives')
+    return (
+      gelatin && {
+        what: 'gelatin',
+        before: { gelatin },
+        after: { gelatin: { ...gelatin, gPerKg: to(gelatin.gPerKg, 300) } },
+      }
+    );
+  return {
+    what: 'retention',
+    before: { retentionMlPerKg, retentionPressedMlPerKg },
+    // Pressed they keep in proportion: what was read says nothing else of it.
+    after: {
+      retentionMlPerKg: to(retentionMlPerKg, 5000),
+      retentionPressedMlPerKg: to(retentionPressedMlPerKg, 5000),
+    },
+  };
+}
+
+/** Takes what was told or metered once in each batch into the figure that is reckoned with. */
+const learnTimes = declare({
+  wire: LEARN_TIMES,
+  role: 'manager',
+  moves: 'costs',
+  async look({ kind, of }, looking) {
+    const { costing } = await looking.costed();
+    if (kind === 'keeps' && isWeighed(costing, of))
+      throw refused(
+        'weighed',
+        'What this keeps was weighed on the bench: it is reckoned with so, and moves there.',
+      );
+    const times = await timesOf(looking.who, costing, kind, of);
+    const found = times === undefined ? undefined : learning(costing.state, kind, of, times);
+    if (!found) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
+    return found;
+  },
+  async write({ sql, kitchenId }, { kind, of }, { what, before, after }) {
+    if (kind === 'hands') await setHands(sql, kitchenId, HANDS.write(after));
+    else await patchPhysics(sql, kitchenId, of, { ...after });
+    return { value: null, what, subject: kind === 'hands' ? kitchenId : of, before, after };
+  },
+});
+
+const away = declare({
+  wire: BATCH_AWAY,
+  role: 'cook',
+  moves: 'nothing that is costed',
+  async look({ id, away: gone }, { who }) {
+    const now = await nowOf(database(), 'batch', who.kitchenId, id);
+    if (!now || now.away === gone)
+      throw refused('gone', gone ? 'This batch has been put away already.' : 'This batch is here already.');
+    return { before: { away: !gone }, after: { away: gone } };
+  },
+  async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
+    await putAway(sql, 'batch', kitchenId, id, gone ? at : null);
+    return { value: null, what: 'batch', subject: id, before, after };
+  },
+});
+
+export const commands = [start, tell, back, learn, learnTimes, away];

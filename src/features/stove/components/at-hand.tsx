@@ -1,0 +1,207 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import type { BatchFigures } from '@/core/batch';
+import { clockIn } from '@/core/day';
+import { useFigures } from '@/ui/figures';
+import type { BatchShown } from '../queries';
+import { bandWords, figureIn, isLate, leftWords } from './batch-words';
+import type { Following } from './use-following';
+import { Night, Otherwise, RescuePanel } from './when-asked';
+
+/** The line at hand in large type: what it is, how long it still takes, the dip to look for, and what comes after it. */
+export function AtHand({ batch, following }: { readonly batch: BatchShown; readonly following: Following }) {
+  const { figures, tell } = following;
+  const { hours } = useFigures();
+  const [opened, setOpened] = useState<'wrong' | 'otherwise' | 'night'>();
+  const at = figures?.at ?? 0;
+  const line = batch.lines[at];
+  const next = batch.lines[at + 1];
+  const { left, then, pot } = figures ?? {};
+  if (!line) return <End batch={batch} following={following} />;
+  return (
+    <section className="at-hand" aria-label="At hand">
+      <p className="fig-label m-0">
+        {at + 1} of {batch.lines.length}
+      </p>
+      <p className="batch-line m-0">{line.words}</p>
+      {left && (
+        <p className={`batch-left m-0${figures && isLate(figures) ? ' hot' : ''}`} role="status">
+          {leftWords(left, hours)}
+          {bandWords(left, hours) !== undefined && (
+            <small> {bandWords(left, hours)}, four times in five</small>
+          )}
+        </p>
+      )}
+      <LeftAlone until={figures?.leftUntil} zone={batch.zone} />
+      {left && <LookFor then={then} pot={pot} />}
+      {batch.mayTell && (
+        <Button
+          size="lg"
+          className="done"
+          disabled={figures?.trouble !== undefined || following.behind}
+          onClick={() => void tell({ is: 'done', step: line.id })}
+        >
+          Done
+        </Button>
+      )}
+      {batch.mayTell && (
+        <Else
+          following={following}
+          began={at > 0}
+          wrong={() => setOpened('wrong')}
+          other={() => setOpened('otherwise')}
+          night={() => setOpened('night')}
+        />
+      )}
+      {opened && (
+        <Opened
+          batch={batch}
+          following={following}
+          opened={opened}
+          step={line.id}
+          close={() => setOpened(undefined)}
+        />
+      )}
+      <p className="next m-0">
+        <span className="quiet">then</span> {next ? next.words : 'that is all: it is ended'}
+      </p>
+    </section>
+  );
+}
+
+/** That nobody is at it, and until when. */
+const LeftAlone = ({ until, zone }: { readonly until: number | undefined; readonly zone: string }) =>
+  until === undefined ? null : (
+    <p className="warning m-0">Left for the night, until {clockIn(zone, new Date(until))}.</p>
+  );
+
+/** The dip to look for, and the one there should be now. */
+function LookFor({ then, pot }: Pick<BatchFigures, 'then' | 'pot'>) {
+  const { litres } = useFigures();
+  return (
+    <>
+      {then && (
+        <p className="batch-dip m-0">
+          until <span className="fig">{then.dipCm.toFixed(1)} cm</span> from the rim, {litres(then.ml)}
+        </p>
+      )}
+      {pot && <p className="quiet m-0">Now it should read {pot.dipCm.toFixed(1)} cm from the rim.</p>}
+    </>
+  );
+}
+
+/** A panel beside the line at hand: what is wrong with the pot, or how the line was done otherwise. */
+function Opened({
+  batch,
+  following: { figures, tell, ask },
+  opened,
+  step,
+  close,
+}: {
+  readonly batch: BatchShown;
+  readonly following: Following;
+  readonly opened: 'wrong' | 'otherwise' | 'night';
+  readonly step: string;
+  readonly close: () => void;
+}) {
+  if (opened === 'night') return <Night batch={batch} ask={ask} tell={tell} close={close} />;
+  if (opened === 'otherwise') return <Otherwise ask={ask} step={step} tell={tell} close={close} />;
+  return (
+    <RescuePanel
+      ask={ask}
+      mark={batch.mark}
+      pot={figures?.pot}
+      vessel={batch.vessel}
+      tell={tell}
+      close={close}
+    />
+  );
+}
+
+/** What may happen to a pot besides its lines. */
+function Else({
+  following,
+  began,
+  wrong,
+  other,
+  night,
+}: {
+  readonly following: Following;
+  /** Something is in it. */
+  readonly began: boolean;
+  readonly wrong: () => void;
+  readonly other: () => void;
+  readonly night: () => void;
+}) {
+  const { figures, tell } = following;
+  const cooling = figures?.cooling;
+  return (
+    <div className="else">
+      <Button size="lg" variant="outline-primary" onClick={other}>
+        Done otherwise
+      </Button>
+      {/* Past a limit of the house nothing is put right any more. */}
+      {began && !cooling?.limits.some((l) => l.passed) && (
+        <Button size="lg" variant="outline-primary" onClick={wrong}>
+          Something is wrong
+        </Button>
+      )}
+      {began && !cooling && <HeatOff tell={tell} />}
+      {began && !cooling && (
+        <Button size="lg" variant="outline-primary" onClick={night}>
+          Leave it for the night
+        </Button>
+      )}
+    </div>
+  );
+}
+
+export const HeatOff = ({ tell }: Pick<Following, 'tell'>) => (
+  <Button size="lg" variant="outline-primary" onClick={() => void tell({ is: 'off' })}>
+    The heat is off
+  </Button>
+);
+
+/** All lines are done: how much there is, and it is over. */
+function End({ batch, following }: { readonly batch: BatchShown; readonly following: Following }) {
+  const { figures, tell } = following;
+  const { bare } = useFigures();
+  const [typed, setTyped] = useState<string>();
+  const should = figures?.pot ? bare(figures.pot.servedMl / 1000, 2) : '';
+  const text = typed ?? should;
+  const l = figureIn(text, batch.mark);
+  const wrong = text !== '' && !(l >= 0 && l <= 2000) ? `${text} l cannot be: from 0 to 2000.` : undefined;
+  return (
+    <section className="at-hand" aria-label="At hand">
+      <p className="batch-line m-0">Every line is done. How much is there?</p>
+      <Form.Group controlId="batch-got">
+        <Form.Label>Litres got, by jug, scale or dip</Form.Label>
+        <Form.Control
+          size="lg"
+          inputMode="decimal"
+          value={text}
+          isInvalid={wrong !== undefined}
+          onChange={(event) => setTyped(event.target.value)}
+        />
+        <Form.Text>
+          By what has been read it is {should} l: that counts unless another figure is typed.
+        </Form.Text>
+      </Form.Group>
+      {wrong !== undefined && <p className="trouble m-0">{wrong}</p>}
+      {batch.mayTell && !figures?.cooling && <HeatOff tell={tell} />}
+      {batch.mayTell && (
+        <Button
+          size="lg"
+          className="done"
+          disabled={wrong !== undefined}
+          onClick={() => void tell({ is: 'ended', ...(typed === undefined || text === '' ? {} : { l }) })}
+        >
+          End the batch
+        </Button>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,195 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Trouble } from '@/ui/trouble';
+import { takeDegrees, takeKilos } from '../actions';
+import type { Telling } from './use-following';
+
+/** What can be read with figures: how it is asked for, and what it must lie between. */
+const READINGS = {
+  dip: { name: 'Dip', asks: 'cm from the rim down', unit: 'cm', most: 300 },
+  spoon: { name: 'Spoon', asks: 'cm from the rim, by its handle', unit: 'cm', most: 300 },
+  litres: { name: 'Litres', asks: 'by the jug', unit: 'l', most: 2000 },
+  kilos: { name: 'Kilos', asks: 'without the pot', unit: 'kg', most: 3000 },
+  salt: { name: 'Salt', asks: 'by the meter', unit: '%', most: 40 },
+  brix: { name: '°Bx', asks: 'strained, without its fat', unit: '°Bx', most: 85 },
+  degrees: { name: 'Degrees', asks: 'by the probe', unit: '°C', most: 300 },
+} as const;
+type Kind = keyof typeof READINGS;
+
+const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫'] as const;
+const MOST_TYPED = 6;
+
+const told = (kind: Kind, value: number): Telling => {
+  switch (kind) {
+    case 'dip':
+      return { is: 'dip', cm: value, with: 'ruler' };
+    case 'spoon':
+      return { is: 'dip', cm: value, with: 'spoon' };
+    case 'litres':
+      return { is: 'litres', l: value };
+    case 'kilos':
+      return { is: 'kilos', kg: value };
+    case 'salt':
+      return { is: 'salt', pct: value };
+    case 'brix':
+      return { is: 'brix', bx: value };
+    case 'degrees':
+      return { is: 'degrees', celsius: value };
+  }
+};
+
+/** What was read: one of a few. */
+const Kinds = ({ kind, choose }: { readonly kind: Kind; readonly choose: (kind: Kind) => void }) => (
+  <div className="kinds" role="group" aria-label="What was read">
+    {(Object.keys(READINGS) as Kind[]).map((k) => (
+      <Button
+        key={k}
+        variant={k === kind ? 'primary' : 'outline-primary'}
+        aria-pressed={k === kind}
+        onClick={() => choose(k)}
+      >
+        {READINGS[k].name}
+      </Button>
+    ))}
+  </div>
+);
+
+/** What is typed after one more key. */
+function pressed(typed: string, key: (typeof KEYS)[number]): string {
+  if (key === '⌫') return typed.slice(0, -1);
+  if (key === '.' && typed.includes('.')) return typed;
+  return typed.length < MOST_TYPED ? typed + key : typed;
+}
+
+const keyName = (key: (typeof KEYS)[number], mark: string): string =>
+  key === '⌫' ? 'Take the last figure away' : key === '.' ? mark : key;
+
+/** Figures, the mark, and one to take the last away. */
+const Keys = ({
+  mark,
+  press,
+}: {
+  readonly mark: string;
+  readonly press: (key: (typeof KEYS)[number]) => void;
+}) => (
+  <div className="keys">
+    {KEYS.map((key) => (
+      <Button key={key} variant="plain" aria-label={keyName(key, mark)} onClick={() => press(key)}>
+        {key === '.' ? mark : key}
+      </Button>
+    ))}
+  </div>
+);
+
+/** Readings by large keys: what was read, its figure, and it is told. */
+export function Keypad({
+  batch,
+  mark,
+  tell,
+}: {
+  readonly batch: string;
+  readonly mark: string;
+  readonly tell: (what: Telling) => Promise<boolean>;
+}) {
+  const [kind, setKind] = useState<Kind>('dip');
+  const [typed, setTyped] = useState('');
+  const { asks, unit, most } = READINGS[kind];
+  const value = Number(typed);
+  const wrong =
+    typed !== '' && !(value >= 0 && value <= most)
+      ? `${typed} ${unit} cannot be: from 0 to ${most}.`
+      : undefined;
+  const nothing = value === 0 && (kind === 'litres' || kind === 'kilos');
+  // The keys are free for the next figure at once; one that was not taken stands there again.
+  const go = (): void => {
+    setTyped('');
+    void tell(told(kind, value)).then((ok) => {
+      if (!ok) setTyped((since) => (since === '' ? typed : since));
+    });
+  };
+  return (
+    <section className="keypad" aria-label="A reading">
+      <Kinds
+        kind={kind}
+        choose={(k) => {
+          setKind(k);
+          setTyped('');
+        }}
+      />
+      {(kind === 'degrees' || kind === 'kilos') && (
+        <Instrument key={kind} kind={kind} batch={batch} set={setTyped} />
+      )}
+      <output className="read-out" aria-label="Typed so far">
+        {typed === '' ? <span className="quiet">{asks}</span> : typed.replace('.', mark)}{' '}
+        <small>{unit}</small>
+      </output>
+      <Keys mark={mark} press={(key) => setTyped((t) => pressed(t, key))} />
+      <Button
+        size="lg"
+        className="w-100"
+        disabled={typed === '' || wrong !== undefined || nothing}
+        onClick={go}
+      >
+        Read it
+      </Button>
+      <Trouble says={wrong} />
+      <Tastes tell={tell} />
+    </section>
+  );
+}
+
+/** Takes a reading from the probe or the scale into what is typed: a cook looks at it before it is told. */
+function Instrument({
+  kind,
+  batch,
+  set,
+}: {
+  readonly kind: 'degrees' | 'kilos';
+  readonly batch: string;
+  readonly set: (typed: string) => void;
+}) {
+  const [says, setSays] = useState<string>();
+  const [busy, setBusy] = useState(false);
+  const take = async (): Promise<void> => {
+    setBusy(true);
+    const taken = await (kind === 'degrees' ? takeDegrees() : takeKilos(batch)).catch(() => ({
+      ok: false as const,
+      message: 'The kitchen’s computer does not answer: type what the instrument shows.',
+    }));
+    setBusy(false);
+    setSays(taken.ok ? undefined : taken.message);
+    if (taken.ok) set(String(taken.value).slice(0, MOST_TYPED));
+  };
+  return (
+    <>
+      <Button variant="outline-primary" className="w-100 mb-2" disabled={busy} onClick={() => void take()}>
+        {kind === 'degrees' ? 'Take it from the probe' : 'Take it from the scale'}
+      </Button>
+      <Trouble says={says} />
+    </>
+  );
+}
+
+/** What a spoon says. */
+const Tastes = ({ tell }: { readonly tell: (what: Telling) => Promise<boolean> }) => (
+  <div className="tastes" role="group" aria-label="A taste">
+    {(['thin', 'thick'] as const).map((thick) => (
+      <Button key={thick} variant="outline-primary" onClick={() => void tell({ is: 'taste', thick })}>
+        too {thick}
+      </Button>
+    ))}
+    {(['flat', 'salty'] as const).map((salt) => (
+      <Button key={salt} variant="outline-primary" onClick={() => void tell({ is: 'taste', salt })}>
+        too {salt}
+      </Button>
+    ))}
+    <Button
+      variant="outline-primary"
+      onClick={() => void tell({ is: 'taste', thick: 'right', salt: 'right' })}
+    >
+      right
+    </Button>
+  </div>
+);

@@ -1,0 +1,365 @@
+'use client';
+
+import Link from 'next/link';
+import { v7 } from 'uuid';
+import type { ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import type { WrittenBatchEvent } from '@/core/kitchen-file';
+import { Dots } from '@/ui/dots';
+import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
+import { Trouble } from '@/ui/trouble';
+import { useKept, type KeptAnswer } from '@/ui/use-kept';
+import type { JudgedRow, LearnedPage, LearnedRow, TimesRow } from '../learned';
+import { heatWords } from '../words';
+import { learnFrom, learnTimesFrom, takeBack, tellBatch } from '../wire';
+
+/** What the kitchen’s own pots teach: how fast they really boil away, what that would move, and how often what was foretold held. */
+export function LearnedView({ page }: { readonly page: LearnedPage }) {
+  const waits = [...page.rows, ...page.times].filter((r) => r.waits).length;
+  return (
+    <>
+      <div className="page-head">
+        <h1>What the pots teach</h1>
+        <p className="lead-line">
+          {page.rows.length + page.times.length === 0
+            ? 'Nothing yet: a batch teaches when its dips were read while it stood on the heat, and it is over.'
+            : `${page.batches} batches are over; ${waits === 0 ? 'nothing waits to be accepted.' : `${waits} ${waits === 1 ? 'figure waits' : 'figures wait'} for you.`}`}{' '}
+          <Link prefetch={false} href="/stove">
+            all pots
+          </Link>
+        </p>
+      </div>
+      <Held rows={page.judged} />
+      {page.rows.map((row) => (
+        <Boils key={`${row.vessel} ${heatWords(row)}`} row={row} page={page} />
+      ))}
+      {page.times.map((row) => (
+        <Times key={`${row.kind} ${row.of}`} row={row} page={page} />
+      ))}
+    </>
+  );
+}
+
+/** How often four bands out of five really held. */
+function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
+  const { bare, hours } = useFigures();
+  if (rows.length === 0) return null;
+  const count = (of: JudgedRow['of']): string => {
+    const all = rows.filter((r) => r.of === of);
+    return `${all.filter((r) => r.within).length} of ${all.length}`;
+  };
+  const missed = rows.filter((r) => !r.within);
+  const show = (r: JudgedRow, v: number): string => (r.of === 'hours' ? hours(v) : `${bare(v, 2)} l`);
+  return (
+    <section aria-label="How often what was foretold held">
+      <h2>How often what was foretold held</h2>
+      <p className="fs-5 m-0">
+        Before a batch begins it is said between what four out of five will lie. Hours of reductions did in{' '}
+        <b className="fig">{count('hours')}</b>, litres in the end in <b className="fig">{count('litres')}</b>
+        .
+      </p>
+      {missed.length > 0 && (
+        <details className="mt-2">
+          <summary>Those that did not ({missed.length})</summary>
+          <SheetTable className="list-table w-auto">
+            <thead>
+              <tr>
+                <th scope="col">Batch</th>
+                <th scope="col">foretold</th>
+                <th scope="col">came</th>
+              </tr>
+            </thead>
+            <tbody>
+              {missed.map((r) => (
+                <tr key={`${r.batch} ${r.step ?? ''}`}>
+                  <td>
+                    <Link prefetch={false} href={`/stove/${r.batch}`}>
+                      {r.name}
+                    </Link>
+                    <div className="quiet small-line">{r.line ?? 'litres in the end'}</div>
+                  </td>
+                  <td className="fig">
+                    {show(r, r.foretold.low)} to {show(r, r.foretold.high)}
+                  </td>
+                  <td className="fig strong">{show(r, r.came)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </SheetTable>
+        </details>
+      )}
+    </section>
+  );
+}
+
+/** How fast a vessel boils away at a heat under a lid. */
+function Boils({ row, page }: { readonly row: LearnedRow; readonly page: LearnedPage }) {
+  const { bare } = useFigures();
+  const { vessel, heat, lid, inForce } = row;
+  const learn = (accept: boolean) => () => learnFrom({ vessel, heat, lid, accept });
+  return (
+    <Figure
+      row={row}
+      title={`${row.vesselName}, ${heatWords(row)}`}
+      says={(mean) => `boils away ${mean} times as fast as the table says`}
+      inForce={inForce?.times ?? 1}
+      stands={inForce ? `Reckoned with: ${bare(inForce.times, 2)}.` : 'Reckoned with: the table.'}
+      accept={row.waits && page.mayAccept ? learn(true) : undefined}
+      back={inForce && page.mayAccept ? learn(false) : undefined}
+      leave={{ is: 'left out', heat, lid }}
+      far={(times) => (times > 1 ? 'was it left to boil?' : 'was a lid forgotten?')}
+    >
+      {row.moves.length > 0 && <Moved row={row} />}
+    </Figure>
+  );
+}
+
+const TIMES_SAY: Readonly<Record<TimesRow['kind'], (mean: string) => string>> = {
+  gives: (mean) => `${mean} times what is reckoned with, by the refractometer`,
+  keeps: (mean) => `${mean} times what is reckoned with, by litres before and after the strainer`,
+  hands: (mean) => `${mean} times the minutes that are usual`,
+};
+
+/** What bones give and keep, or how long hands are at it, in times of what is reckoned with. */
+function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPage }) {
+  const { kind, of } = row;
+  return (
+    <Figure
+      row={row}
+      title={row.title}
+      says={(mean) => TIMES_SAY[kind](mean)}
+      inForce={1}
+      stands={row.weighed ? 'Reckoned with: what was weighed on the bench.' : ''}
+      accept={row.waits && page.mayAccept ? () => learnTimesFrom({ kind, of }) : undefined}
+      back={undefined}
+      leave={{ is: 'not learned', kind, of }}
+      far={() => 'was it misread?'}
+    />
+  );
+}
+
+type Lessons = LearnedRow['lessons'] | TimesRow['lessons'];
+type Leave =
+  | Pick<Extract<WrittenBatchEvent, { is: 'left out' }>, 'is' | 'heat' | 'lid'>
+  | Pick<Extract<WrittenBatchEvent, { is: 'not learned' }>, 'is' | 'kind' | 'of'>;
+
+type Taught = Pick<LearnedRow, 'prior' | 'learned' | 'waits'> & { readonly lessons: Lessons };
+type Act = (() => Promise<KeptAnswer>) | undefined;
+
+/** Batches as dots under what was believed, and what both together say. */
+function Drawn({
+  title,
+  row,
+  inForce,
+}: {
+  readonly title: string;
+  readonly row: Taught;
+  readonly inForce: number;
+}) {
+  const { day } = useFigures();
+  const { learned } = row;
+  return (
+    <Dots
+      figure={{
+        title: `${title}: times what is reckoned with`,
+        unit: '×',
+        digits: 2,
+        prior: row.prior,
+        learned,
+        inForce,
+        rows: ['batches'],
+        dots: row.lessons.map((l) => ({
+          id: l.batch,
+          value: l.times,
+          row: 'batches',
+          weight: l.weight,
+          outlier: l.outlier,
+          not: l.leftOut === undefined ? undefined : 'left out',
+          words: `${l.name}, ${day(l.on.slice(0, 10))}`,
+        })),
+      }}
+    />
+  );
+}
+
+/** It is accepted, or gone back from. */
+function Acts({
+  row: { learned, waits },
+  stands,
+  accept,
+  back,
+}: {
+  readonly row: Taught;
+  readonly stands: string;
+  readonly accept: Act;
+  readonly back: Act;
+}) {
+  const { bare } = useFigures();
+  const [keep, state] = useKept();
+  return (
+    <>
+      <p className="d-flex flex-wrap gap-3 align-items-baseline">
+        {accept && (
+          <Button disabled={state.busy} onClick={() => void keep(accept)}>
+            Reckon with {bare(learned?.mean ?? 1, 2)}
+          </Button>
+        )}
+        {back && (
+          <Button variant="outline-primary" disabled={state.busy} onClick={() => void keep(back)}>
+            Go back to the table
+          </Button>
+        )}
+        <span className="quiet">
+          {stands}
+          {waits && ' Nothing moves until it is accepted.'}
+        </span>
+      </p>
+      <Trouble says={state.message} />
+    </>
+  );
+}
+
+/** A figure that batches teach: dots, band, what it would move, and what is done about it. */
+function Figure({
+  row,
+  title,
+  says,
+  inForce,
+  stands,
+  accept,
+  back,
+  leave,
+  far,
+  children,
+}: {
+  readonly row: Taught;
+  readonly title: string;
+  readonly says: (mean: string) => string;
+  readonly inForce: number;
+  readonly stands: string;
+  readonly accept: Act;
+  readonly back: Act;
+  readonly leave: Leave;
+  readonly far: (times: number) => string;
+  readonly children?: ReactNode;
+}) {
+  const { bare } = useFigures();
+  const { learned } = row;
+  return (
+    <section aria-label={title} className="learned mt-4">
+      <h2>
+        {title}{' '}
+        <span className="quiet fs-6">
+          {learned
+            ? `${says(bare(learned.mean, 2))}, likely ${bare(learned.low, 2)} to ${bare(learned.high, 2)}`
+            : 'no batch counts'}
+        </span>
+      </h2>
+      <Drawn title={title} row={row} inForce={inForce} />
+      {children}
+      <Acts row={row} stands={stands} accept={accept} back={back} />
+      <Lessons lessons={row.lessons} leave={leave} far={far} />
+    </section>
+  );
+}
+
+/** What accepting it would move. */
+function Moved({ row }: { readonly row: LearnedRow }) {
+  const { bare, money, hours } = useFigures();
+  return (
+    <SheetTable className="list-table w-auto" aria-label="What it would move">
+      <thead>
+        <tr>
+          <th scope="col">It would move</th>
+          <th scope="col">litres</th>
+          <th scope="col" className="roomy">
+            on the hob
+          </th>
+          <th scope="col">a litre</th>
+        </tr>
+      </thead>
+      <tbody>
+        {row.moves.map((m) => (
+          <tr key={m.recipe}>
+            <td>
+              <Link prefetch={false} href={`/pot/${m.recipe}`}>
+                {m.name}
+              </Link>
+            </td>
+            <td className="fig">
+              {bare(m.litres[0], 2)} → {bare(m.litres[1], 2)}
+            </td>
+            <td className="fig roomy">
+              {hours(m.hours[0])} → {hours(m.hours[1])}
+            </td>
+            <td className="fig">
+              {money(m.perL[0])} → {money(m.perL[1])}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </SheetTable>
+  );
+}
+
+/** The batches that teach it; one that lies far off is left out by a person or not at all. */
+function Lessons({
+  lessons,
+  leave: leaves,
+  far: farWords,
+}: {
+  readonly lessons: Lessons;
+  readonly leave: Leave;
+  readonly far: (times: number) => string;
+}) {
+  const { bare, day } = useFigures();
+  const [keep, state] = useKept();
+  const far = lessons.find((l) => l.outlier);
+  const sorted = [...lessons].sort((a, b) => Number(b.outlier) - Number(a.outlier));
+  const leave = (batch: string): void => {
+    const at = new Date().toISOString();
+    void keep(() => tellBatch({ batch, event: { id: v7(), at, recordedAt: at, ...leaves } }));
+  };
+  return (
+    <details open={far !== undefined}>
+      <summary>
+        {lessons.length === 1 ? 'One batch' : `${lessons.length} batches`}
+        {far && <b className="hot"> one lies far off: {farWords(far.times)}</b>}
+      </summary>
+      <SheetTable className="list-table w-auto">
+        <tbody>
+          {sorted.map((l) => (
+            <tr key={l.batch}>
+              <td>
+                <Link prefetch={false} href={`/stove/${l.batch}`}>
+                  {l.name}
+                </Link>{' '}
+                <span className="quiet small-line">{day(l.on.slice(0, 10))}</span>
+              </td>
+              <td className="fig">{bare(l.times, 2)} ×</td>
+              <td>{l.outlier && <span className="hot">far from the others</span>}</td>
+              <td>
+                {l.leftOut === undefined ? (
+                  <Button variant="link" size="sm" disabled={state.busy} onClick={() => leave(l.batch)}>
+                    Leave it out
+                  </Button>
+                ) : (
+                  <Button
+                    variant="link"
+                    size="sm"
+                    disabled={state.busy}
+                    onClick={() => void keep(() => takeBack({ batch: l.batch, event: l.leftOut ?? '' }))}
+                  >
+                    Let it count again
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </SheetTable>
+      <Trouble says={state.message} />
+    </details>
+  );
+}

@@ -1,0 +1,102 @@
+'use client';
+
+import { useFigures } from '@/ui/figures';
+import type { Ended } from '@/core/batch';
+import type { BatchShown } from '../queries';
+
+/** How it ended: litres, what a litre of them truly cost, and where the difference comes from. */
+export function Over({ batch, known }: { readonly batch: BatchShown; readonly known: boolean }) {
+  const { end } = batch;
+  const { bare, money, small } = useFigures();
+  if (!end && !known)
+    return (
+      <p className="fs-5">It is over. What it came to is worked out when the kitchen’s computer answers.</p>
+    );
+  if (!end)
+    return <p className="fs-5">It is over; one of its lines could not be done, so nothing is told of it.</p>;
+  const { got, should, thin, perL, shouldPerL, variance } = end;
+  return (
+    <section aria-label="How it ended">
+      <p className="batch-left m-0">{bare(got, 2)} l</p>
+      <p className="fs-5 mb-1">
+        {Math.abs(got - should) < 0.005
+          ? 'as much as by its sheet'
+          : `${bare(Math.abs(got - should), 2)} l ${got < should ? 'less' : 'more'} than by its sheet`}
+        {thin > 0.005 && (
+          <>
+            , of them <b className="hot">{bare(thin, 2)} l water: it is thin</b>
+          </>
+        )}
+      </p>
+      {perL !== null && variance && (
+        <>
+          <p className="batch-dip m-0">
+            <span className="fig">{money(perL)}</span> a litre{thin > 0.005 && ' at its strength'}; by its
+            sheet {money(shouldPerL)}
+          </p>
+          <dl className="facts">
+            {(
+              [
+                ['other prices', variance.price],
+                ['more or less went in', variance.mix],
+                ['litres that did not come', variance.yield],
+                ['the whole batch', variance.difference],
+              ] as const
+            ).flatMap(([what, amount]) => [
+              <dt key={`${what} dt`}>{what}</dt>,
+              <dd key={what} className="fig">
+                {amount > 0 ? '+' : ''}
+                {small(amount)}
+              </dd>,
+            ])}
+          </dl>
+        </>
+      )}
+      <Made batch={batch} end={end} />
+      {perL === null && <p className="quiet">What it cost is not known: a price is missing.</p>}
+    </section>
+  );
+}
+
+/** Lines that are named as having made a difference. */
+const MOST_NAMED = 3;
+
+/** Which lines made the difference, and how long hob and hands really took. */
+function Made({ batch: { lines, beside }, end }: { readonly batch: BatchShown; readonly end: Ended }) {
+  const { bare } = useFigures();
+  const named = [...end.byLine].sort((a, b) => Math.abs(b.l) - Math.abs(a.l)).slice(0, MOST_NAMED);
+  const signed = (l: number): string => `${l > 0 ? '+' : '−'}${bare(Math.abs(l), 2)} l`;
+  return (
+    <>
+      {named.some((n) => Math.abs(n.l) > 0.05) && (
+        <>
+          <p className="m-0">What made the litres another:</p>
+          <ul>
+            {named.map(({ line, l }) => (
+              <li key={line ?? 'end'}>
+                <b className="fig">{signed(l)}</b>{' '}
+                {line === undefined ? 'between the last reading and what was got' : lines[line]?.words}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <Took end={end} beside={beside} />
+    </>
+  );
+}
+
+/** How long hob and hands really took, and what that cost: beside what went in. */
+function Took({ end, beside }: { readonly end: Ended; readonly beside: BatchShown['beside'] }) {
+  const { hours, money } = useFigures();
+  const both = (of: readonly [was: number, should: number] | null | undefined): string =>
+    of ? `, ${money(of[0])} (by its sheet ${money(of[1])})` : '';
+  return (
+    <p className="quiet m-0">
+      On the hob {hours(end.hobHours[0])}, by its sheet {hours(end.hobHours[1])}: energy{' '}
+      {end.kWh[0].toFixed(1)} kWh{both(beside?.energy)}. Hands {hours(end.handsHours[0])}, by its sheet{' '}
+      {hours(end.handsHours[1])}
+      {both(beside?.hands)}. Neither is in the cost of a litre above.
+    </p>
+  );
+}

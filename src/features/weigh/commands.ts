@@ -1,0 +1,110 @@
+import 'server-only';
+import type { WrittenQuestion } from '@/core/kitchen-file';
+import { refuse } from '@/core/trouble';
+import { newId } from '@/db/ids';
+import { readQuestionRows } from '@/db/questions';
+import { nowOf, putAway, putQuestion } from '@/db/things';
+import { database } from '@/server/database';
+import { declare, Refused, type Looking } from '@/server/door';
+import { mustBeOwnName } from '@/server/names';
+import { lay, toldNow } from './laying';
+import { winsNow } from './sure';
+import { QUESTION, QUESTION_AWAY, QUESTION_SEEN } from './wire';
+
+const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
+
+const NAMED = {
+  none: 'What is the question called?',
+  twice: (twin: string) => `“${twin}” is a question already: call this one otherwise.`,
+};
+
+const questionsHere = ({ who }: Looking) => readQuestionRows(database(), who.kitchenId);
+const written = ({ version: _v, ...question }: Awaited<ReturnType<typeof questionsHere>>[number]) => question;
+
+/** What a question comes to now; a question that cannot be asked is not kept. */
+async function mustBeAsked(
+  { who }: Looking,
+  { asks, beside }: Pick<WrittenQuestion, 'asks' | 'beside'>,
+): Promise<WrittenQuestion['told']> {
+  const laid = await lay(who.kitchenId, asks);
+  if (!laid.ok) throw new Refused(laid.trouble);
+  const layers = ['ingredients', ...beside] as const;
+  const told = toldNow(laid.value, asks, layers);
+  const wins = told && (await winsNow(who.kitchenId, laid.value, layers));
+  return told && { ...told, sure: wins?.[told.winner] };
+}
+
+const keep = declare({
+  wire: QUESTION,
+  role: 'changer',
+  moves: 'nothing that is costed',
+  changes: {
+    table: 'question',
+    id: ({ id }) => id,
+    theirs: async ({ id }, looking) => {
+      const theirs = (await questionsHere(looking)).find((q) => q.id === id);
+      return theirs && { name: theirs.name, asks: theirs.asks, beside: theirs.beside };
+    },
+  },
+  async look({ id, name, asks, beside }, looking) {
+    const here = await questionsHere(looking);
+    const row = here.find((q) => q.id === id);
+    if (id !== null && !row) throw refused('gone', 'This question has been thrown away already.');
+    const told = await mustBeAsked(looking, { asks, beside });
+    const after: WrittenQuestion = {
+      id: id ?? newId(),
+      name: mustBeOwnName(here, name, NAMED, id ?? undefined),
+      asks,
+      beside,
+      ...(told ? { told } : {}),
+    };
+    return { before: row ? written(row) : null, after };
+  },
+  async write({ sql, kitchenId }, _body, { before, after }) {
+    await putQuestion(sql, kitchenId, after, { taken: before !== null });
+    return { value: { id: after.id }, what: 'question', subject: after.id, before, after };
+  },
+});
+
+const away = declare({
+  wire: QUESTION_AWAY,
+  role: 'changer',
+  moves: 'nothing that is costed',
+  async look({ id, away: gone }, looking) {
+    const here = await questionsHere(looking);
+    const there = here.some((q) => q.id === id);
+    if (gone !== there)
+      throw refused(
+        'gone',
+        gone ? 'This question has been thrown away already.' : 'This question stands here already.',
+      );
+    if (gone) return { before: { away: false }, after: { away: true } };
+    const now = await nowOf(database(), 'question', looking.who.kitchenId, id);
+    if (!now) throw refused('gone', 'There is no such question.');
+    mustBeOwnName(here, now.name, NAMED, id);
+    return { before: { away: true }, after: { away: false } };
+  },
+  async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
+    await putAway(sql, 'question', kitchenId, id, gone ? at : null);
+    return { value: null, what: 'question away', subject: id, before, after };
+  },
+});
+
+const seen = declare({
+  wire: QUESTION_SEEN,
+  role: 'changer',
+  moves: 'nothing that is costed',
+  async look({ id }, looking) {
+    const row = (await questionsHere(looking)).find((q) => q.id === id);
+    if (!row) throw refused('gone', 'This question has been thrown away already.');
+    const before = written(row);
+    const told = await mustBeAsked(looking, before);
+    return { before, after: { ...before, ...(told ? { told } : {}) } };
+  },
+  async write({ sql, kitchenId }, _body, { before, after }) {
+    await putQuestion(sql, kitchenId, after);
+    return { value: null, what: 'question seen', subject: after.id, before, after };
+  },
+});
+
+export const commands = [keep, away, seen];

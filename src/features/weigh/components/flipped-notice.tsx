@@ -1,0 +1,74 @@
+'use client';
+
+import Link from 'next/link';
+import { usePathname } from 'next/navigation';
+import { useEffect, useState } from 'react';
+import { useFigures } from '@/ui/figures';
+import type { QuestionListed } from '../kept';
+import { movedWords } from './moved-words';
+
+interface Props {
+  /** Changes when a question does. */
+  readonly at: number;
+}
+
+let last: { readonly key: string; readonly answer: Promise<readonly QuestionListed[]> } | undefined;
+
+/** Asks once for a page, whoever on it wants to know; nobody answers: it is asked again on the next. */
+function ask(key: string): Promise<readonly QuestionListed[]> {
+  if (last?.key === key) return last.answer;
+  const answer = fetch('/weigh/moved')
+    .then(async (got) => (got.ok ? ((await got.json()) as QuestionListed[]) : []))
+    .catch(() => []);
+  last = { key, answer };
+  return answer;
+}
+
+/** Kept questions whose answer is another than when somebody last looked. Asked when the page is there already: it may take draws. */
+function useFlipped(at: number): readonly QuestionListed[] {
+  const [questions, setQuestions] = useState<readonly QuestionListed[]>([]);
+  const where = usePathname();
+  useEffect(() => {
+    let over = false;
+    void ask(`${at} ${where}`).then((found) => {
+      if (!over) setQuestions(found);
+    });
+    return () => {
+      over = true;
+    };
+  }, [at, where]);
+  // At the stove a cook has other things in hand.
+  return where.startsWith('/stove') ? [] : questions;
+}
+
+/** How many answers have changed, in the bar: in sight wherever one arrives, and nothing moves for it. */
+export function FlippedMark({ at }: Props) {
+  const many = useFlipped(at).length;
+  if (many === 0) return null;
+  return (
+    <span aria-live="polite" className="text-nowrap">
+      <Link prefetch={false} href="/weigh">
+        ▲ {many} {many === 1 ? 'answer' : 'answers'} changed
+      </Link>
+    </span>
+  );
+}
+
+/** Which they are, and what moved them: at the foot of the page, so that nothing moves under a hand. */
+export function FlippedNotice({ at }: Props) {
+  const { money, day } = useFigures();
+  const questions = useFlipped(at);
+  if (questions.length === 0) return null;
+  return (
+    <div className="flipped no-print">
+      {questions.map(({ id, name, moved }) => (
+        <p key={id} className="warning m-0">
+          <Link prefetch={false} href={`/weigh/${id}`}>
+            {name}
+          </Link>
+          {moved && ` · ${movedWords(moved, money, day)}`}
+        </p>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,115 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useMemo } from 'react';
+import Button from 'react-bootstrap/Button';
+import ProgressBar from 'react-bootstrap/ProgressBar';
+import { bandOf, type Band } from '@/core/uncertainty';
+import { useFigures } from '@/ui/figures';
+import type { LaidPage } from '../queries';
+import { dearer, type Sure } from '../told';
+import type { Drawn } from './use-trials';
+
+const BandsChart = dynamic(() => import('./charts').then((m) => m.BandsChart), { ssr: false });
+
+interface Props {
+  readonly page: LaidPage;
+  readonly sure: Sure | undefined;
+  readonly drawn: Drawn;
+  readonly stop: () => void;
+  /** Draws many more; undefined where many have been drawn. */
+  readonly more: (() => void) | undefined;
+  /** The two that are drawn side by side. */
+  readonly of: readonly [number, number];
+}
+
+/** A band of how much dearer something is, in words: one sign, or both. */
+function dearerWords({ low, high }: Band, money: (v: number) => string): string {
+  if (low >= 0) return `${money(low)} to ${money(high)} dearer`;
+  if (high <= 0) return `${money(-high)} to ${money(-low)} cheaper`;
+  return `from ${money(-low)} cheaper to ${money(high)} dearer`;
+}
+
+/** How sure it is: bands out of trials with the same draw for every way. */
+export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
+  const { money, bare } = useFigures();
+  const best = page.best ?? b;
+  const [first, other] = [page.ways[a]?.name ?? '', page.ways[b]?.name ?? ''];
+  const apart = useMemo(
+    () => bandOf(dearer(drawn.values, page.ways.length, a, b)),
+    [drawn, page.ways.length, a, b],
+  );
+  if (drawn.done === 0 || !sure)
+    return (
+      <section aria-label="How sure">
+        <h2>How sure</h2>
+        <p className="quiet" role="status">
+          Drawing {page.setup?.uncertain.length ?? 0} figures that are not known for sure …
+        </p>
+      </section>
+    );
+  return (
+    <section aria-label="How sure">
+      <h2>How sure</h2>
+      <p className="m-0">
+        {apart && (
+          <>
+            Four times in five a litre with {first} is <b>{dearerWords(apart, money)}</b> than with {other}
+            .{' '}
+          </>
+        )}
+        {page.ways[best]?.name} is the cheapest of all in{' '}
+        <b className="fig">{bare((sure.wins[best] ?? 0) * 100, 0)} of 100</b> draws.
+      </p>
+      <HowFar page={page} drawn={drawn} stop={stop} more={more} />
+      <BandsChart page={page} sure={sure} />
+    </section>
+  );
+}
+
+/** The draws as a file; what writes it comes when it is asked for. */
+async function handOutDraws({ ways, title }: LaidPage, { values }: Drawn): Promise<void> {
+  const { drawsCsv, handOut } = await import('../draws-file');
+  handOut(
+    drawsCsv(
+      ways.map((w) => w.name),
+      values,
+    ),
+    title,
+  );
+}
+
+/** How many draws there are so far, and whether that is all of them. */
+function HowFar({ page, drawn, stop, more }: Pick<Props, 'page' | 'drawn' | 'stop' | 'more'>) {
+  const { bare } = useFigures();
+  const many = page.setup?.uncertain.length ?? 0;
+  return (
+    <>
+      <p className="quiet small-line m-0" role="status">
+        {drawn.running
+          ? `${drawn.done} of ${drawn.of} draws`
+          : drawn.stopped
+            ? `stopped after ${drawn.done} of ${drawn.of} draws: this is what they say`
+            : `${drawn.done} draws of ${many} figures, the same for every way, in ${bare(drawn.ms / 1000, 1)} s`}
+        {drawn.running && (
+          <Button variant="link" size="sm" onClick={stop}>
+            Stop
+          </Button>
+        )}
+        {!drawn.running && more && (
+          <Button variant="link" size="sm" onClick={more}>
+            Draw ten thousand
+          </Button>
+        )}
+        {!drawn.running && (
+          <Button variant="link" size="sm" onClick={() => void handOutDraws(page, drawn)}>
+            All draws, as a table
+          </Button>
+        )}
+      </p>
+      {drawn.running && (
+        <ProgressBar now={drawn.done} max={drawn.of} aria-label="Draws" style={{ height: 4 }} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,34 @@
+'use client';
+
+import { useFigures } from '@/ui/figures';
+import { LitreJug, strataOf } from '@/ui/litre-jug';
+import type { LaidPage } from '../queries';
+
+/** Two litres side by side, and where the money of each came from. */
+export function Jugs({ page, of }: { readonly page: LaidPage; readonly of: readonly [number, number] }) {
+  const { money } = useFigures();
+  return (
+    <section aria-label="Two litres side by side" className="two-jugs">
+      {of.map((i, n) => {
+        const way = page.ways[i];
+        if (!way) return null;
+        return (
+          <figure key={n} className="m-0">
+            <figcaption className="drawing-title">
+              {way.name}
+              <br />
+              <b className="fig-large">{money(page.perL[i])}</b> a litre
+            </figcaption>
+            {way.paid.length > 0 ? (
+              <LitreJug
+                strata={strataOf(way.paid.map((p) => ({ name: p.name, money: p.perL, estimate: false })))}
+              />
+            ) : (
+              <p className="quiet">{way.figures.trouble ?? 'A price is not known yet.'}</p>
+            )}
+          </figure>
+        );
+      })}
+    </section>
+  );
+}

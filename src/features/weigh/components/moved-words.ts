@@ -1,0 +1,17 @@
+import type { Moved } from '../kept';
+
+/** What has changed about an answer, and which prices have moved since. */
+export function movedWords(
+  { was, is, on, sure, by }: Moved,
+  money: (v: number) => string,
+  day: (iso: string) => string,
+): string {
+  const percent = (share: number): string => `${Math.round(share * 100)} of 100`;
+  const change = sure
+    ? `On ${day(on)} ${is} won ${percent(sure.was)} draws; now it wins ${percent(sure.is)}.`
+    : `On ${day(on)} the answer was ${was}; now it is ${is}.`;
+  const most = by.slice(0, 3).map((b) => `${b.name} ${money(b.was)} → ${money(b.is)} a usable kilo`);
+  return most.length === 0
+    ? change
+    : `${change} What moved: ${most.join('; ')}${by.length > 3 ? ' and more' : ''}.`;
+}

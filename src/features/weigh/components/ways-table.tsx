@@ -1,0 +1,197 @@
+'use client';
+
+import Form from 'react-bootstrap/Form';
+import { counted } from '@/core/compare';
+import { LAYERS } from '@/core/layers';
+import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
+import type { LaidPage, WayShown } from '../queries';
+import type { Sure } from '../told';
+
+/** What ended a base’s reduction, in a cook’s words. */
+function endWords(
+  { base }: WayShown,
+  bare: (v: number, d?: number) => string,
+  wanted: number,
+): string | undefined {
+  if (!base) return undefined;
+  const first =
+    base.strength > 1.02
+      ? `${bare(base.strength)} l of it reduced to one first`
+      : base.strength < 0.98 && base.strength > 0
+        ? 'let down with water first'
+        : '';
+  const mended =
+    base.mendG > 0
+      ? `; ${bare(base.mendG, 0)} g of ${base.mend} mends that`
+      : base.bodyThen < wanted * 0.99
+        ? '; nothing mends what is lacking'
+        : '';
+  const then = (words: string): string => [first, words].filter(Boolean).join('; ');
+  switch (base.end) {
+    case 'salt':
+      return then(`salt stops it at body ${bare(base.bodyThen)}${mended}`);
+    case 'too salty':
+      return then(`too salty as it comes, ${bare(base.saltPct)} %${mended}`);
+    case 'never':
+      return then(`no reduction reaches that body${mended}`);
+    case 'none needed':
+      return then('thick enough without reducing more');
+    case 'body':
+      return first;
+  }
+}
+
+const hours = (h: number): string => {
+  const minutes = Math.round(h * 60);
+  return minutes < 60
+    ? `${minutes} min`
+    : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+};
+
+/** What a litre costs layer by layer, those that come to anything; nothing where there is only one. */
+function layersIn(perL: WayShown['figures']['perL'], money: (v: number) => string): string | undefined {
+  const known = LAYERS.flatMap((l) => {
+    const cost = perL[l];
+    return cost !== null && cost >= 0.005 ? [`${l} ${money(cost)}`] : [];
+  });
+  return known.length > 1 ? known.join(' · ') : undefined;
+}
+
+/** Allergens that a way has and the first has not, and the other way round. */
+function allergensDiffer(way: WayShown, first: WayShown): string | undefined {
+  const more = way.figures.allergens.filter((a) => !first.figures.allergens.includes(a));
+  const less = first.figures.allergens.filter((a) => !way.figures.allergens.includes(a));
+  const words = [
+    more.length > 0 ? `adds ${more.join(', ')}` : '',
+    less.length > 0 ? `without ${less.join(', ')}` : '',
+  ];
+  return words.filter(Boolean).join('; ') || undefined;
+}
+
+interface Props {
+  readonly page: LaidPage;
+  readonly sure: Sure | undefined;
+  readonly chosen: number;
+  readonly choose: (way: number) => void;
+}
+
+/** Every way with what it comes to; one of them is chosen to be drawn beside the first. */
+export function WaysTable({ page, sure, chosen, choose }: Props) {
+  const bases = page.ways.some((w) => w.base);
+  const portions = page.ways.some((w) => w.figures.perPortion);
+  const heads = [
+    'a litre',
+    'four times in five',
+    ...(portions ? ['a portion'] : []),
+    'litres',
+    ...(bases ? ['base a litre'] : []),
+    'body',
+    'salt %',
+    'gelatin %',
+    'alcohol %',
+    'hob',
+    'hands',
+    'fill',
+    'mm a litre',
+  ];
+  return (
+    <SheetTable responsive className="list-table ways-table">
+      <thead>
+        <tr>
+          <th scope="col">Way</th>
+          {heads.map((h) => (
+            <th key={h} scope="col">
+              {h}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {page.ways.map((_, i) => (
+          <WayRow key={i} i={i} {...{ page, sure, chosen, choose, bases, portions }} />
+        ))}
+      </tbody>
+    </SheetTable>
+  );
+}
+
+type RowProps = Props & { readonly i: number; readonly bases: boolean; readonly portions: boolean };
+
+function WayRow({ page, sure, chosen, choose, i, bases, portions }: RowProps) {
+  const { money, bare, litres } = useFigures();
+  const way = page.ways[i] as WayShown;
+  const { figures: f } = way;
+  const band = sure?.bands[i]?.perL;
+  const none = f.trouble !== undefined;
+  const figures = [
+    money(page.perL[i]),
+    band ? `${money(band.low)} – ${money(band.high)}` : '…',
+    ...(portions ? [money(f.perPortion && counted(f.perPortion, page.layers))] : []),
+    litres(f.litres * 1000),
+    ...(bases ? [way.base ? `${bare(way.base.perL)} l` : '–'] : []),
+    bare(f.body),
+    bare(f.saltPct),
+    bare(f.gelatinPct, 1),
+    bare(f.ethanolPct),
+    hours(f.hobHours),
+    hours(f.handsHours),
+    `${bare(f.fullest * 100, 0)} %`,
+    bare(f.mmPerL, 0),
+  ];
+  return (
+    <tr className={i === page.best ? 'strong' : ''}>
+      <td>
+        <WayName {...{ page, chosen, choose, i }} way={way} />
+      </td>
+      {figures.map((text, k) => (
+        <td key={k} className="fig">
+          {none ? '–' : text}
+        </td>
+      ))}
+    </tr>
+  );
+}
+
+/** What a way is called, what there is to say of it, and the choice to draw it beside the first. */
+function WayName({
+  page,
+  way,
+  chosen,
+  choose,
+  i,
+}: Omit<Props, 'sure'> & { readonly way: WayShown; readonly i: number }) {
+  const { bare, money } = useFigures();
+  const wanted = page.asks.of === 'base' ? page.asks.body : 0;
+  const { figures: f } = way;
+  const words = [
+    page.meets[i] || f.trouble !== undefined ? undefined : 'not what was asked for: too thin, or too salty',
+    layersIn(f.perL, money),
+    endWords(way, bare, wanted),
+    way.note,
+    i > 0 ? allergensDiffer(way, page.ways[0] as WayShown) : undefined,
+  ];
+  return (
+    <>
+      {i === 0 ? (
+        way.name
+      ) : (
+        <Form.Check
+          type="radio"
+          id={`way-${i}`}
+          name="way"
+          checked={i === chosen}
+          onChange={() => choose(i)}
+          label={way.name}
+        />
+      )}
+      {f.trouble !== undefined && <div className="incomplete">{f.trouble}</div>}
+      {words.filter(Boolean).map((w) => (
+        <div key={w} className="quiet small-line">
+          {w}
+        </div>
+      ))}
+      {f.warnings.length > 0 && <div className="warning small-line">{f.warnings[0]}</div>}
+    </>
+  );
+}

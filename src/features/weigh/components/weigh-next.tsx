@@ -1,0 +1,72 @@
+'use client';
+
+import Link from 'next/link';
+import { useMemo } from 'react';
+import { useFigures } from '@/ui/figures';
+import { SheetTable } from '@/ui/sheet-table';
+import type { LaidPage } from '../queries';
+import { weighNext } from '../told';
+import { FROM_WORDS, uncertainWords, whereWeighed } from '../uncertain-words';
+import type { Drawn } from './use-trials';
+
+/** What to weigh to be surer: the figures that share the doubt, and what one more test of each would take off it. */
+export function WeighNext({
+  page,
+  drawn,
+  of: [a, b],
+}: {
+  readonly page: LaidPage;
+  readonly drawn: Drawn;
+  readonly of: readonly [number, number];
+}) {
+  const { money, bare } = useFigures();
+  const resting = !drawn.running && drawn.done > 0;
+  const next = useMemo(
+    () => (resting && page.setup ? weighNext(page.setup, drawn.values, a, b) : []),
+    [resting, page.setup, drawn.values, a, b],
+  );
+  if (!resting) return null;
+  return (
+    <section aria-label="What to weigh next">
+      <h2>What to weigh next</h2>
+      {next.length === 0 ? (
+        <p className="quiet">Nothing that is not known for sure makes a difference between the two.</p>
+      ) : (
+        <SheetTable className="list-table">
+          <thead>
+            <tr>
+              <th scope="col">What is not known for sure</th>
+              <th scope="col">of the doubt</th>
+              <th scope="col">one more test takes off</th>
+            </tr>
+          </thead>
+          <tbody>
+            {next.map(({ of: u, share, takesOff }) => {
+              const where = whereWeighed(u, page.asks.recipe);
+              return (
+                <tr key={`${u.kind} ${u.id}`}>
+                  <td>
+                    {uncertainWords(u)}
+                    {where && (
+                      <>
+                        {' · '}
+                        <Link prefetch={false} href={where.href}>
+                          {where.words}
+                        </Link>
+                      </>
+                    )}
+                    <div className="quiet small-line">
+                      {bare(u.low)} – {bare(u.high)} {u.unit}, {FROM_WORDS[u.from]}
+                    </div>
+                  </td>
+                  <td className="fig">{bare(share * 100, 0)} %</td>
+                  <td className="fig">{money(takesOff)} a litre</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </SheetTable>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,40 @@
+import { stringify } from 'csv-stringify/browser/esm/sync';
+import { TOLD, type Told } from '@/core/uncertainty';
+
+const COLUMNS: Readonly<Record<Told, string>> = {
+  litres: 'litres',
+  saltPct: 'salt %',
+  body: 'body',
+  elapsedHours: 'hours',
+  perL: 'a litre',
+  perPortion: 'a portion',
+};
+
+/**
+ * What was drawn, as a table for a spreadsheet: a row for each draw, of each way the figures of `TOLD`, with every digit; empty where
+ * nothing came of it.
+ */
+export const drawsCsv = (ways: readonly string[], values: Float64Array): string => {
+  const width = ways.length * TOLD.length;
+  const many = Math.floor(values.length / width);
+  return stringify(
+    [
+      ['draw', ...ways.flatMap((way) => TOLD.map((told) => `${way}: ${COLUMNS[told]}`))],
+      ...Array.from({ length: many }, (_, n) => [
+        n + 1,
+        ...Array.from(values.subarray(n * width, (n + 1) * width), (v) => (Number.isNaN(v) ? '' : v)),
+      ]),
+    ],
+    { bom: true, escape_formulas: true },
+  );
+};
+
+/** Hands a table to whoever is at the browser, as a file. */
+export function handOut(csv: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = `${name.replace(/[^\p{L}\p{N} ,-]/gu, '')}.csv`;
+  link.click();
+  URL.revokeObjectURL(url);
+}
