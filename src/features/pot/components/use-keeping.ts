@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { inForce, type WrittenRecipe } from '@/core/kitchen-file';
 import { ofStep, runPot, type WrittenStep } from '@/core/verbs';
 import type { Names } from '@/core/said';
@@ -36,28 +36,9 @@ function canBeKept(sheet: Sheet, data: PotSheetData): boolean {
  * goes to `onTheirs`, which puts both together and wishes again.
  */
 export function useKeeping(data: PotSheetData, draft: Draft, onTheirs: (theirs: TheirSheet) => void) {
-  const [state, setState] = useState<State>('idle');
-  const [refusal, setRefusal] = useState<No<TheirSheet> | null>(null);
-  const [broken, setBroken] = useState<readonly Broken[]>([]);
   const refs = useRefs(data.version, draft);
-  const { versionRef, busyRef, heldRef, nextRef, keptRef, baseRef, waitingRef } = refs;
-
-  const settled = useCallback(
-    (answer: Awaited<ReturnType<typeof keepPotSheet>>, sent?: Draft): void => {
-      if (answer.ok) {
-        versionRef.current = answer.version ?? versionRef.current;
-        baseRef.current = sent ?? waitingRef.current ?? baseRef.current;
-        waitingRef.current = undefined;
-        setBroken(answer.value.broken);
-      } else if (waits(answer)) waitingRef.current = sent;
-      else keptRef.current = '';
-      const theirs = !answer.ok && !waits(answer) ? answer.theirs : undefined;
-      setRefusal(answer.ok || waits(answer) || theirs ? null : answer);
-      setState(heldRef.current ? 'held' : answer.ok ? 'kept' : waits(answer) ? 'waits' : 'held');
-      if (theirs) onTheirs(theirs);
-    },
-    [onTheirs, versionRef, baseRef, waitingRef, keptRef, heldRef],
-  );
+  const { versionRef, busyRef, heldRef, comingRef, nextRef, keptRef, baseRef, waitingRef } = refs;
+  const { state, setState, refusal, setRefusal, broken, settled } = useAnswers(refs, onTheirs);
 
   const send = useCallback(async (): Promise<void> => {
     if (busyRef.current) return;
@@ -71,14 +52,19 @@ export function useKeeping(data: PotSheetData, draft: Draft, onTheirs: (theirs: 
       settled(await keepPotSheet({ ...body, seen: versionRef.current }), wanted);
     }
     busyRef.current = false;
-  }, [data.recipe.id, settled, busyRef, nextRef, versionRef]);
+  }, [data.recipe.id, settled, setState, busyRef, nextRef, versionRef]);
   useSent(SHEET.kind, data.recipe.id, settled);
+  useAskedWhileBehind(comingRef, nextRef);
 
   const wish = useCallback(
     (wanted: Draft, names: Names): void => {
       if (!data.mayEdit) return;
+      comingRef.current = false;
       const said = JSON.stringify(wanted);
-      if (said === keptRef.current) return;
+      if (said === keptRef.current) {
+        heldRef.current = false;
+        return setState(waitingRef.current ? 'waits' : busyRef.current ? 'keeping' : 'kept');
+      }
       const steps = stepsOf(wanted.lines, names);
       heldRef.current = !canBeKept({ ...wanted, steps }, data);
       if (heldRef.current) return setState('held');
@@ -86,14 +72,62 @@ export function useKeeping(data: PotSheetData, draft: Draft, onTheirs: (theirs: 
       nextRef.current = { ...wanted, steps };
       void send();
     },
-    [data, send, keptRef, heldRef, nextRef],
+    [data, send, setState, keptRef, heldRef, busyRef, comingRef, nextRef, waitingRef],
   );
+  /** Something is about to be wished for: until it is known what its words mean, it is not kept. */
+  const coming = useCallback((): void => {
+    if (!data.mayEdit) return;
+    comingRef.current = true;
+    setState('keeping');
+  }, [data.mayEdit, setState, comingRef]);
+
   const others = useOthers({ ...refs, setRefusal, setState });
   /** The version that is on the screen, and whether a write is under way that will bring another. */
   const seen = useCallback(() => versionRef.current, [versionRef]);
   const isBusy = useCallback(() => busyRef.current, [busyRef]);
   const common = useCallback(() => baseRef.current, [baseRef]);
-  return { state, refusal, broken, wish, ...others, settled, seen, isBusy, common };
+  return { state, refusal, broken, coming, wish, ...others, settled, seen, isBusy, common };
+}
+
+/** What became of what was sent, and how it stands with the sheet since. */
+function useAnswers(refs: ReturnType<typeof useRefs>, onTheirs: (theirs: TheirSheet) => void) {
+  const [state, setState] = useState<State>('idle');
+  const [refusal, setRefusal] = useState<No<TheirSheet> | null>(null);
+  const [broken, setBroken] = useState<readonly Broken[]>([]);
+  const { versionRef, heldRef, nextRef, keptRef, baseRef, waitingRef } = refs;
+
+  const settled = useCallback(
+    (answer: Awaited<ReturnType<typeof keepPotSheet>>, sent?: Draft): void => {
+      if (answer.ok) {
+        versionRef.current = answer.version ?? versionRef.current;
+        baseRef.current = sent ?? waitingRef.current ?? baseRef.current;
+        waitingRef.current = undefined;
+        setBroken(answer.value.broken);
+      } else if (waits(answer)) waitingRef.current = sent;
+      else keptRef.current = '';
+      const theirs = !answer.ok && !waits(answer) ? answer.theirs : undefined;
+      setRefusal(answer.ok || waits(answer) || theirs ? null : answer);
+      const kept = nextRef.current ? 'keeping' : 'kept';
+      setState(heldRef.current ? 'held' : answer.ok ? kept : waits(answer) ? 'waits' : 'held');
+      if (theirs) onTheirs(theirs);
+    },
+    [onTheirs, versionRef, baseRef, waitingRef, keptRef, heldRef, nextRef],
+  );
+  return { state, setState, refusal, setRefusal, broken, settled };
+}
+
+/** What is under way outlives its page; what comes behind it would not: whoever closes or reloads it just then is asked. */
+function useAskedWhileBehind(
+  coming: { readonly current: boolean },
+  next: { readonly current: unknown },
+): void {
+  useEffect(() => {
+    const ask = (event: BeforeUnloadEvent): void => {
+      if (coming.current || next.current) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, [coming, next]);
 }
 
 /** What is known of the sheet on its way to and from the server. */
@@ -103,6 +137,8 @@ function useRefs(version: number, draft: Draft) {
     busyRef: useRef(false),
     /** Whether it cannot be kept, whatever an earlier write is answered later. */
     heldRef: useRef(false),
+    /** Whether something was said that is not wished for yet. */
+    comingRef: useRef(false),
     nextRef: useRef<(Draft & { readonly steps: WrittenStep[] }) | null>(null),
     keptRef: useRef(JSON.stringify(draft)),
     /** The sheet as everybody sees it, as far as is known here. */

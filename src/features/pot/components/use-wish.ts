@@ -24,6 +24,7 @@ export function useWish(
   });
   const wish = (next: Draft): void => {
     wished.current = next;
+    keeping.coming();
     if (ready && next === draft) return keepWished();
     void names().then((all) => {
       if (!all) keeping.settled(NOBODY_ANSWERS);
