@@ -1,4 +1,5 @@
 import type { HouseRules } from '@/core/kitchen-file';
+import type { KitchenState } from '@/core/kitchen-state';
 import type { ShownIn } from '@/core/quantity';
 import { HOUSE_RULES } from './json-columns';
 import { run, type Sql } from './sql';
@@ -17,6 +18,20 @@ export interface KitchenSettings {
   readonly shownIn: ShownIn;
   readonly rules: HouseRules | null;
 }
+
+/** What stands in a kitchen's row of its own settings. */
+export const settingsOf = (kitchen: KitchenState['kitchen']): KitchenSettings => ({
+  name: kitchen.name,
+  currency: kitchen.currency,
+  zone: kitchen.zone,
+  locale: kitchen.locale,
+  decimalMark: kitchen.decimalMark,
+  usualTaxPct: kitchen.usualTaxPct ?? null,
+  usualTargetPct: kitchen.usualTargetPct ?? null,
+  cooksMayChange: kitchen.cooksMayChange ?? false,
+  shownIn: kitchen.shownIn ?? 'metric',
+  rules: kitchen.rules ?? null,
+});
 
 /** Writes them; the kitchen's version has been taken. */
 export const setSettings = (sql: Sql, kitchenId: string, s: KitchenSettings): Promise<number> =>

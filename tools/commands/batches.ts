@@ -54,6 +54,12 @@ const TRULY: Readonly<Record<string, number>> = {
 };
 /** How much of what is reckoned with the demo’s bones really give, in times. */
 const GAVE: Readonly<Record<string, number>> = { 'Venison bone stock': 0.86, 'Duck broth': 1.04 };
+/** What really stays behind in them, and how full their portions really are, in times of what is reckoned with. */
+const LEFT: Readonly<Record<string, number>> = { 'Pepper passata': 1.3, 'Trout-frame fumet': 1.25 };
+const FULL: Readonly<Record<string, number>> = { 'Leek and oat soup': 1.06, 'Juniper sauce': 1.01 };
+/** How far what stays behind, and how full portions are, scatters from batch to batch. */
+const LEFT_SCATTER = 0.15;
+const FULL_SCATTER = 0.01;
 /** How far one batch scatters about its vessel: standard deviation of the logarithm. */
 const SCATTER = 0.07;
 
@@ -113,7 +119,16 @@ function batchOf(
     foretold: foretell(running, CONSTANTS),
     events: cookInEarnest(
       { pot, lines, startedAt, by: cooks[n % cooks.length] ?? '', id },
-      { times, normal, slip, gave: GAVE[name], hands: n % 2 === 0 ? 1.25 : undefined },
+      {
+        times,
+        normal,
+        slip,
+        gave: GAVE[name],
+        hands: n % 2 === 0 ? 1.25 : undefined,
+        left: (LEFT[name] ?? 1) * Math.exp(LEFT_SCATTER * normal()),
+        readsBoth: LEFT[name] !== undefined,
+        over: ((full) => full && full * Math.exp(FULL_SCATTER * normal()))(FULL[name]),
+      },
       CONSTANTS,
     ),
   };

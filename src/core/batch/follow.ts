@@ -52,6 +52,8 @@ export interface OnCurve {
   readonly reading: string;
   readonly h: number;
   readonly ml: number;
+  /** One standard deviation of it, ml. */
+  readonly sd: number;
 }
 
 /** A salt meter’s word. */
@@ -68,6 +70,13 @@ interface Dissolved {
   readonly bx: number;
 }
 
+/** A chilled spoonful’s word. */
+interface Gelled {
+  readonly id: string;
+  readonly ms: number;
+  readonly gels: Extract<WrittenBatchEvent, { is: 'sets' }>['how'];
+}
+
 /** Lines that were done at once while another was at hand. */
 interface Rescue {
   readonly id: string;
@@ -80,14 +89,21 @@ type Taken = PotRun['inputs'][number] extends infer T ? Omit<T, 'step'> : never;
 type Answer = Extract<WrittenBatchEvent, { is: 'answered' }>['as'];
 type Read = AmountRead & { readonly ms: number };
 /** What changes a pot at once, whatever it stands on. */
-type Change = Rescue | Salted | Dissolved;
-const changes = (next: Read | Change): next is Change => 'steps' in next || 'pct' in next || 'bx' in next;
+type Change = Rescue | Salted | Dissolved | Gelled;
+const changes = (next: Read | Change): next is Change =>
+  'steps' in next || 'pct' in next || 'bx' in next || 'gels' in next;
 
 export const HOUR = 3_600_000;
 /** h between two steps on the heat: a forecast need not be told to the minute. */
 export const STEP_H = 1 / 30;
 /** How far from the model the litres are before anything has been read, as a share of what came in: amounts are poured by eye. */
 export const POURED = 0.015;
+/** How far what stays behind in solids, strainers, machines and on walls may be from what is reckoned with, as a share of it (judgement; retention is told as a range of a third). */
+const LEFT = 0.2;
+const LEFT_IN = ['held in solids', 'clung', 'left in the blender', 'left in the sieve'] as const;
+/** How far what has stayed behind may be from what is reckoned with, g: one standard deviation. */
+export const mayBeLeftG = ({ lost }: { readonly lost: Partial<PotState['lost']> }): number =>
+  LEFT * LEFT_IN.reduce((g, loss) => g + (lost[loss] ?? 0), 0);
 /** One standard deviation of how salt a pot is by its lines, as a share and at least in % of the pot, and of a meter, %. */
 const SALT = { weighed: 0.1, leastPct: 0.05, meterPct: 0.05 } as const;
 /** One standard deviation of what bones give into a pot by its lines, as a share, and of a refractometer, °Bx. */
@@ -104,6 +120,16 @@ function dissolvedIn(l: PotState['liquid']): {
   const given = l.gelatin + l.rest - l.pulp;
   const known = l.salt + l.sugar;
   return { clear: l.water + given + known, given, known };
+}
+
+/** A 90 % range spans so many standard deviations. */
+const RANGE_SDS = 3.29;
+/** % of gelatin that a chilled spoonful says, and how sure it is: one standard deviation of its logarithm. */
+function gelatinBy(gels: Gelled['gels'], c: ProcessConstants): { readonly pct: number; readonly sd: number } {
+  const { low, middle, high } = c.gels[gels === 'stays liquid' ? 'wobbles' : gels];
+  const sd = Math.log(high / low) / RANGE_SDS;
+  // What stays liquid has at most what just begins to wobble.
+  return { pct: gels === 'stays liquid' ? low : middle, sd };
 }
 
 /** What a refractometer should read in a pot, °Bx. */
@@ -130,6 +156,7 @@ class Heard {
   private readonly rescues: Rescue[] = [];
   private readonly salted: Salted[] = [];
   private readonly dissolved: Dissolved[] = [];
+  private readonly gelled: Gelled[] = [];
 
   constructor({ events, rescues }: Pick<Running, 'events' | 'rescues'>) {
     // Told twice is told once.
@@ -145,13 +172,14 @@ class Heard {
       } else if (e.is === 'rescue') this.rescues.push({ id: e.id, ms, steps: rescues[e.id] ?? [] });
       else if (e.is === 'salt') this.salted.push({ id: e.id, ms, pct: e.pct });
       else if (e.is === 'brix') this.dissolved.push({ id: e.id, ms, bx: e.bx });
+      else if (e.is === 'sets') this.gelled.push({ id: e.id, ms, gels: e.how });
       else if (saysHowMuch(e)) this.reads.push({ ...e, ms });
     }
   }
 
   /** What was read and done between two moments, in its order; what was misread counts for nothing. */
   between(from: number, to: number): readonly (Read | Change)[] {
-    return [...this.reads, ...this.rescues, ...this.salted, ...this.dissolved]
+    return [...this.reads, ...this.rescues, ...this.salted, ...this.dissolved, ...this.gelled]
       .filter((r) => r.ms >= from && r.ms < to && this.answers.get(r.id) !== 'misread')
       .sort((a, b) => a.ms - b.ms || (a.id < b.id ? -1 : 1));
   }
@@ -169,8 +197,10 @@ export class Follow {
   readonly asked: Asked[] = [];
   readonly curve: OnCurve[] = [];
   readonly c: ProcessConstants;
-  /** What came out of bones and vegetables, in times of what is said of them, by the last refractometer; undefined without one. */
+  /** What came out of bones and vegetables, in times of what is said of them, by the surest that was read of it; undefined where nothing was. */
   gave: number | undefined;
+  /** How sure that is: its standard deviation. */
+  gaveSd = Infinity;
   /** How far its water may be from what is said, g: one standard deviation. */
   private sd = 0;
   /** What this batch has taught of how fast it boils away, by heat and lid. */
@@ -197,13 +227,14 @@ export class Follow {
   /** A line that is not left on the heat, done as it is written. What came in was weighed or poured. */
   do(step: PotDoing): Trouble | undefined {
     const before = liquidG(this.pot.liquid);
+    const left = mayBeLeftG(this.pot);
     const report = noReport();
     const cannot = doStep(VERBS, this.pot, step, this.c, report);
     if (cannot) return cannot;
     this.inputs.push(...report.inputs);
     const after = liquidG(this.pot.liquid);
     const stays = before > 0 ? Math.min(1, after / before) : 1;
-    this.sd = Math.hypot(this.sd * stays, Math.max(0, after - before) * POURED);
+    this.sd = Math.hypot(this.sd * stays, Math.max(0, after - before) * POURED, mayBeLeftG(this.pot) - left);
     return undefined;
   }
 
@@ -225,6 +256,7 @@ export class Follow {
   private change(next: Change): void {
     if ('pct' in next) return this.salt(next);
     if ('bx' in next) return this.brix(next);
+    if ('gels' in next) return this.gels(next);
     for (const step of next.steps) {
       const before = copyPot(this.pot);
       if (this.do(step)) this.pot = before;
@@ -261,7 +293,30 @@ export class Follow {
     liquid.rest = liquid.pulp + rest * times;
     liquid.water = Math.max(0, liquid.water - more);
     // By the meter alone: what was believed before does not teach.
-    this.gave = Math.max(0, ((bx / 100) * clear - known) / given);
+    this.teaches(Math.max(0, ((bx / 100) * clear - known) / given), BRIX.meter / ((given / clear) * 100));
+  }
+
+  /** What one reading says by itself; a surer one before it stands. */
+  private teaches(gave: number, sd: number): void {
+    if (sd > this.gaveSd) return;
+    this.gave = gave;
+    this.gaveSd = sd;
+  }
+
+  /** A chilled spoonful and the model, each as far as it is to be trusted: it says so many % of gelatin, roughly. */
+  private gels({ gels }: Gelled): void {
+    const { liquid } = this.pot;
+    const all = liquidG(liquid);
+    if (!(liquid.gelatin > 0)) return;
+    const { pct, sd } = gelatinBy(gels, this.c);
+    const says = pct / ((liquid.gelatin / all) * 100);
+    // What stays liquid says that it is little, and nothing of one of which that is known.
+    if (gels === 'stays liquid' && says > 1) return;
+    const gain = BRIX.given ** 2 / (BRIX.given ** 2 + sd ** 2);
+    const more = liquid.gelatin * (says ** gain - 1);
+    liquid.gelatin += more;
+    liquid.water = Math.max(0, liquid.water - more);
+    this.teaches(says, sd);
   }
 
   /** Takes a reading of a pot at rest, as it was answered where it was asked about. */
@@ -293,7 +348,7 @@ export class Follow {
   private draw(read: Read, pot: PotState): void {
     const m = measured(read, pot);
     const ml = liquidMl(pot.liquid) + (m.value - m.foretold) / m.perG;
-    this.curve.push({ reading: read.id, h: this.hours(read.ms), ml });
+    this.curve.push({ reading: read.id, h: this.hours(read.ms), ml, sd: m.sd / m.perG });
   }
 
   /**

@@ -3,7 +3,7 @@ import { boilsIn, type ProcessConstants } from '../pot';
 import { runPot } from '../verbs';
 import { fires } from './learning';
 import { isOnHeat, spreadOf, weighted } from './evaporation';
-import { HOUR, POURED, STEP_H, type Running } from './follow';
+import { HOUR, mayBeLeftG, POURED, STEP_H, type Running } from './follow';
 import type { Span } from './whereabouts';
 
 /** What was foretold of a batch before it began: h of each reduction that ends when enough has gone, and litres in the end. */
@@ -29,7 +29,7 @@ function spanOf(values: readonly { readonly value: number; readonly weight: numb
 
 /**
  * What is foretold of a batch before anything has been read: its lines run at speeds that stand for what is believed of how fast its vessel boils
- * away. Litres that are poured by eye widen both.
+ * away. Litres that are poured by eye widen both; what may stay behind in solids, strainers and machines widens those in the end.
  */
 export function foretell(of: Pick<Running, 'pot' | 'lines'>, constants: ProcessConstants): Foretold {
   const { pot, lines } = of;
@@ -49,15 +49,16 @@ export function foretell(of: Pick<Running, 'pot' | 'lines'>, constants: ProcessC
       return found === undefined ? [] : [{ value: found, weight }];
     });
   const litres = of_((run) => run.product && run.product.ml / 1000);
+  const [middle] = runs.slice((POINTS.length - 1) / 2);
+  const leftL = (middle?.run.rows ?? []).reduce((l, row) => l + mayBeLeftG(row) / 1000, 0);
   return {
-    ...(litres.length > 0 ? { l: spanOf(litres, weighted(litres, 0.5) * POURED) } : {}),
+    ...(litres.length > 0 ? { l: spanOf(litres, Math.hypot(weighted(litres, 0.5) * POURED, leftL)) } : {}),
     lines: pot.steps.flatMap((step, i) => {
       if (!isOnHeat(step) || step.do !== 'reduce' || step.to.until === 'hours') return [];
       const hours = of_((run) => {
         const row = run.rows[i];
         return row && row.upHours + row.heatHours;
       });
-      const [middle] = runs.slice((POINTS.length - 1) / 2);
       const [before, after] = [middle?.run.rows[i - 1]?.ml ?? 0, middle?.run.rows[i]?.ml ?? 0];
       if (hours.length === 0 || !(before > after)) return [];
       const sd = (weighted(hours, 0.5) * POURED * before) / (before - after);

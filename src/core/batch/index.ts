@@ -25,7 +25,7 @@ export {
   type TimesLesson,
   type TimesTaught,
 } from './learning';
-export { keptToldOf, type KeptLesson } from './keeps';
+export { leftToldOf, type LeftLesson } from './left-behind';
 export { foretell, judged, type Foretold, type Judged } from './foretold';
 export { nightAhead, type NightAhead, type NightRule } from './night';
 export type { Call } from './calls';

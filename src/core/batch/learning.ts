@@ -1,3 +1,4 @@
+import type { LEARNED_TIMES } from '../kitchen-file';
 import { learn, outliers, typicalSd, type Learned, type Prior } from '../learning';
 import type { Heat, Lid, ProcessConstants } from '../pot';
 import { isOnHeat, spreadOf, type Belief } from './evaporation';
@@ -145,19 +146,27 @@ const TIMES = {
   gives: { spread: 0.3, scatter: 0.12 },
   hands: { spread: 0.5, scatter: 0.3 },
   keeps: { spread: 0.35, scatter: 0.25 },
-} as const;
+  clings: { spread: 0.4, scatter: 0.3 },
+  loses: { spread: 0.35, scatter: 0.2 },
+  pours: { spread: 0.06, scatter: 0.03 },
+} as const satisfies Record<(typeof LEARNED_TIMES)[number], { spread: number; scatter: number }>;
 export type TimesKind = keyof typeof TIMES;
 
-/** What batches teach of figures that are told or metered once in each: what bones give and keep, minutes of hands. */
+/** What batches teach of figures that are told or metered once in each: what bones give and keep, what stays behind, minutes of hands. */
 export function timesTaught(kind: TimesKind, lessons: readonly TimesLesson[]): TimesTaught[] {
   const { spread, scatter } = TIMES[kind];
   const prior = { value: 1, low: Math.exp(-Z90 * spread), high: Math.exp(Z90 * spread) };
-  return [...new Set(lessons.map((l) => l.of))].map((of): TimesTaught => {
-    const all = lessons.filter((l) => l.of === of);
+  const groups = new Map<string, TimesLesson[]>();
+  for (const lesson of lessons) {
+    const found = groups.get(lesson.of);
+    if (found) found.push(lesson);
+    else groups.set(lesson.of, [lesson]);
+  }
+  return [...groups].map(([of, all]): TimesTaught => {
     const counted = all.filter((l) => l.leftOut === undefined);
     const weightOf = ({ sd = 0 }: TimesLesson): number => scatter ** 2 / (scatter ** 2 + sd ** 2);
     const samples = counted.map((l) => ({ value: l.times, weight: weightOf(l) }));
-    const far = new Set(outliers(prior, samples, scatter).map((i) => counted[i]));
+    const far = farOff(prior, counted, scatter);
     return {
       of,
       prior,
@@ -169,6 +178,28 @@ export function timesTaught(kind: TimesKind, lessons: readonly TimesLesson[]): T
       learned: samples.length > 0 ? learn(prior, samples, scatter) : undefined,
     };
   });
+}
+
+/** How many standard deviations off a lesson is for a person to look at. */
+const FAR = 3;
+/** As if so many batches had scattered as is usual: two that happen to agree do not make a third one wrong. */
+const AS_IF = 3;
+
+/** Lessons that lie further from what the others say than chance and their own reading explain. */
+function farOff(prior: Prior, lessons: readonly TimesLesson[], scatter: number): Set<TimesLesson> {
+  const far = lessons.filter(({ times, sd = 0 }, i) => {
+    const others = lessons.filter((_, j) => j !== i);
+    const said = learn(
+      prior,
+      others.map((l) => ({ value: l.times, weight: 1 })),
+      scatter,
+    );
+    const mean = others.reduce((sum, l) => sum + l.times, 0) / Math.max(1, others.length);
+    const squares = others.reduce((sum, l) => sum + (l.times - mean) ** 2, AS_IF * scatter ** 2);
+    const s = Math.sqrt(squares / (Math.max(0, others.length - 1) + AS_IF));
+    return said !== undefined && Math.abs(times - said.mean) > FAR * Math.hypot(said.sd, s, sd);
+  });
+  return new Set(far);
 }
 
 /** How long hands really were at a batch’s lines, in times of what is usual, by kind of step; lines that nobody said it of are left out. */

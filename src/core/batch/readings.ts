@@ -40,13 +40,15 @@ export interface Measured {
 export function measured(read: AmountRead, pot: PotState): Measured {
   switch (read.is) {
     case 'dip': {
-      const { vessel, celsius } = pot;
+      // Hot it stands higher: a pot that has cooled meanwhile is read as it stood then.
+      const { vessel } = pot;
+      const celsius = read.celsius ?? pot.celsius;
       const level = Math.max(0, vessel.heightCm - read.cm);
       const cm2 = openAreaM2(vessel, Math.min(level, vessel.heightCm)) * 1e4;
       return {
         value: volumeAt(vessel, level),
         sd: cm2 * ERRORS.dipCm[read.with],
-        foretold: standingMl(pot),
+        foretold: standingMl({ ...pot, celsius }),
         perG: expansion(celsius),
       };
     }

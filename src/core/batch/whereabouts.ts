@@ -152,6 +152,8 @@ export function followed(of: Running, constants: ProcessConstants): Followed {
   return { follow, at: of.lines.length, since, trouble: undefined, after };
 }
 
+const gaveOf = ({ gave, gaveSd }: Follow) => (gave === undefined ? undefined : { times: gave, sd: gaveSd });
+
 /** The pot of a batch when all that was told has been done, and what went in; no pot where a line could not be done. */
 export function follow(
   of: Running,
@@ -159,12 +161,13 @@ export function follow(
 ): Pick<Followed, 'after'> & {
   readonly pot: PotState | undefined;
   readonly inputs: Follow['inputs'];
-  readonly gave: number | undefined;
+  /** In times of what is said of them, and its standard deviation. */
+  readonly gave: { readonly times: number; readonly sd: number } | undefined;
 } {
   const { follow: model, since, trouble, after } = followed(of, constants);
-  if (trouble) return { pot: undefined, inputs: model.inputs, after, gave: model.gave };
+  if (trouble) return { pot: undefined, inputs: model.inputs, after, gave: gaveOf(model) };
   model.rests(since, Infinity);
-  return { pot: model.pot, inputs: model.inputs, after, gave: model.gave };
+  return { pot: model.pot, inputs: model.inputs, after, gave: gaveOf(model) };
 }
 
 /**

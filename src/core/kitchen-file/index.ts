@@ -54,7 +54,17 @@ export {
   type PackFacts,
 } from './packs';
 export { cookedOn, hobOf, measuringDensity, stuffOf, vesselOf, yieldOn } from './stuff';
-export { Batch, BatchEvent, CAME_IN, GONE, PLACES, PROBLEMS, type WrittenBatchEvent } from './schema-batches';
+export {
+  Batch,
+  BatchEvent,
+  CAME_IN,
+  GELS,
+  GONE,
+  LEARNED_TIMES,
+  PLACES,
+  PROBLEMS,
+  type WrittenBatchEvent,
+} from './schema-batches';
 export { Asks, MOST_LAID, Question, Told, type WrittenAsks, type WrittenTold } from './schema-questions';
 export { MOST_ON_A_TRAY, TIMES, Tray, Trial } from './schema-trays';
 export { ofWhatStands } from './standing';

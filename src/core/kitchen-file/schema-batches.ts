@@ -13,8 +13,12 @@ export const ANSWERS = ['lost', 'water', 'read', 'misread'] as const;
 export const PROBLEMS = ['too thick', 'too thin', 'too salty', 'too little'] as const;
 /** What came into a pot that was not meant to: told with what it was. */
 export const CAME_IN = ['wrong thing in', 'into the wrong pot'] as const;
+/** How a spoonful sets that was chilled. */
+export const GELS = ['stays liquid', 'wobbles', 'cuts'] as const;
 /** Why a part of a pot is gone, with its share of everything. */
 export const GONE = ['scorched', 'boiled over', 'spilled', 'drawn off'] as const;
+/** What batches teach in times of what is reckoned with. */
+export const LEARNED_TIMES = ['gives', 'keeps', 'clings', 'loses', 'pours', 'hands'] as const;
 /** Where a pot cools. */
 export const PLACES = ['kitchen', 'cold room', 'ice bath', 'blast chiller'] as const;
 
@@ -44,6 +48,14 @@ export const BatchEvent = z.discriminatedUnion('is', [
     is: z.literal('dip'),
     cm: z.number().min(0).max(300).describe('cm from the rim down to the surface'),
     with: z.enum(['ruler', 'spoon']).describe('a ruler is read to 2 mm, a spoon’s handle to 5'),
+    celsius: z
+      .number()
+      .min(-5)
+      .max(120)
+      .optional()
+      .describe(
+        '°C it stood at when it was dipped: hot it stands higher; left out, as it should be on its fire',
+      ),
   }),
   z.strictObject({ ...stamp, is: z.literal('litres'), l: z.number().positive().max(2000) }),
   z.strictObject({
@@ -116,16 +128,19 @@ export const BatchEvent = z.discriminatedUnion('is', [
     bx: z.number().min(0).max(85).describe('°Bx of what was strained, by a refractometer'),
   }),
   z
+    .strictObject({ ...stamp, is: z.literal('sets'), how: z.enum(GELS) })
+    .describe('how a spoonful sets that was chilled: it says roughly how much gelatin there is'),
+  z
     .strictObject({ ...stamp, is: z.literal('left out'), heat: z.enum(HEATS), lid: z.enum(LIDS) })
     .describe('what this batch says of how fast it boils away so is not learned from: a lid was forgotten'),
   z
     .strictObject({
       ...stamp,
       is: z.literal('not learned'),
-      kind: z.enum(['gives', 'hands', 'keeps']),
+      kind: z.enum(LEARNED_TIMES),
       of: z.string().min(1).max(60),
     })
-    .describe('what this batch says of an ingredient or a kind of step is not learned from'),
+    .describe('what this batch says of an ingredient, a strainer or a kind of step is not learned from'),
   z
     .strictObject({
       ...stamp,
@@ -141,6 +156,13 @@ export const BatchEvent = z.discriminatedUnion('is', [
       ...stamp,
       is: z.literal('ended'),
       l: z.number().min(0).max(2000).optional().describe('litres got; left out, what the pot should hold'),
+      portions: z
+        .number()
+        .int()
+        .min(1)
+        .max(100_000)
+        .optional()
+        .describe('whole portions that went out of it, where its sheet portions it'),
     })
     .describe('the batch is over'),
 ]);

@@ -263,6 +263,12 @@ export const HouseRules = z.strictObject({
     .max(20)
     .optional()
     .describe('strainers of the house’s own, or what stays in a usual one here'),
+  walls: z
+    .number()
+    .min(0)
+    .max(10)
+    .optional()
+    .describe('what stays on the walls of a pot that is poured out, in times of what is usual'),
   cooling: z
     .array(z.strictObject({ toC: z.number().min(0).max(60), withinH: z.number().positive().max(24) }))
     .min(1)

@@ -11,15 +11,16 @@ export function ownConstants(
   { hands, sharedHands, rules }: Pick<KitchenState['kitchen'], 'hands' | 'sharedHands' | 'rules'>,
   c: ProcessConstants,
 ): ProcessConstants {
-  const { cooling, strainers } = rules ?? {};
-  if (!hands && !sharedHands && !cooling && !strainers) return c;
+  const { cooling, strainers, walls = 1 } = rules ?? {};
+  if (!hands && !sharedHands && !cooling && !strainers && walls === 1) return c;
   const known = made.get(c) ?? new Map<string, ProcessConstants>();
   made.set(c, known);
-  const key = JSON.stringify([hands, sharedHands, cooling, strainers]);
+  const key = JSON.stringify([hands, sharedHands, cooling, strainers, walls]);
   const found = known.get(key) ?? {
     ...c,
     ...(cooling ? { coolingLimits: cooling } : {}),
     strainers: { ...c.strainers, ...Object.fromEntries((strainers ?? []).map((s) => [s.name, s.clingsMl])) },
+    wallCling: { thin: c.wallCling.thin * walls, coating: c.wallCling.coating * walls },
     hands: { ...c.hands, ...effortsOf(c.hands, hands ?? {}) },
     sharedHands: {
       batch: inHours(sharedHands?.batchMin) ?? c.sharedHands.batch,

@@ -66,6 +66,10 @@ export interface ProcessConstants {
     readonly setsC: number;
     readonly setPct: number;
   };
+  /** % of gelatin of which a chilled spoonful wobbles, and of which it can be cut. */
+  readonly gels: Readonly<
+    Record<'wobbles' | 'cuts', { readonly low: number; readonly middle: number; readonly high: number }>
+  >;
   readonly oversaltedPct: number;
   /** Hours in which half of a pool has passed. */
   readonly halfLifeH: {

@@ -128,6 +128,7 @@ const binding = ({ of, band }: Reading) => ({
     setsC: of('gelatin_sets_temp'),
     setPct: of('gelatin_coats_set'),
   },
+  gels: { wobbles: band('gelatin_set_soft'), cuts: band('gelatin_set_firm') },
   oversaltedPct: of('salt_threshold_oversalted'),
   bands: {
     soup: band('flour_eq_soup'),

@@ -16,7 +16,7 @@ import {
   type PotState,
   type ProcessConstants,
 } from '../pot';
-import { VERBS, type Pot } from '../verbs';
+import { VERBS, type Pot, type PotDoing } from '../verbs';
 
 /** Numbers that look like chance, the same every time for a seed: normally distributed, by Box and Muller. */
 export function chance(seed: number): () => number {
@@ -40,6 +40,10 @@ export interface Truth {
   /** How much of what is reckoned with bones really give, and hands really take, in times; left out, nobody meters it, and nobody says. */
   readonly gave?: number | undefined;
   readonly hands?: number | undefined;
+  /** What really stays behind in solids, strainers and machines, and how full portions really are, in times of what is reckoned with; and whether both sides of such a line are read. */
+  readonly left?: number | undefined;
+  readonly over?: number | undefined;
+  readonly readsBoth?: boolean | undefined;
   readonly slip?: Slip | undefined;
 }
 
@@ -53,6 +57,9 @@ export interface Cooked {
   readonly id: () => string;
 }
 
+const leaves = (step: { readonly do: string }): boolean =>
+  step.do === 'strain' || step.do === 'puree' || step.do === 'sieve';
+
 const MINUTE = 60_000;
 /** min that a line takes that is done at once, and what hands make of it. */
 const AT_ONCE = { least: 2, scatter: 2 } as const;
@@ -61,6 +68,9 @@ const AT_ONCE_MIN: Readonly<Partial<Record<string, number>>> = { strain: 9, pure
 /** h between two dips of a cook who walks by, and cm by which a ruler is misread. */
 const DIPS_APART_H = 1.2;
 const RULER_CM = 0.2;
+/** One standard deviation of a jug and of a scale, as shares. */
+const JUG = 0.01;
+const SCALE = 0.004;
 /** How many times as long a pot stands that somebody has forgotten. */
 const OVER = 1.12;
 /** °C of a pot that leaves the heat, of what surrounds it in ice, and 1/h at which it cools: as it should, and left in a corner. */
@@ -156,7 +166,8 @@ class Cook {
       else {
         this.at += (AT_ONCE.least + Math.abs(this.truth.normal()) * AT_ONCE.scatter) * MINUTE;
         if (step.do === 'chill') this.at += MINUTE * 45;
-        doStep(VERBS, this.pot, step, this.c, noReport());
+        if (step.do === 'puree' || step.do === 'sieve') this.weighs();
+        doStep(VERBS, this.pot, this.really(step), this.c, noReport());
       }
       if (this.truth.slip === 'oversalted' && i === this.of.pot.steps.length - 2) this.salts();
       const usual = this.truth.hands === undefined ? undefined : AT_ONCE_MIN[step.do];
@@ -171,9 +182,44 @@ class Cook {
             };
       this.tell({ is: 'done', step: this.of.lines[i] ?? '', ...handsMin });
       if (step.do === 'strain') this.meters();
+      if (leaves(step)) this.weighs();
     }
     this.ends();
     return this.events;
+  }
+
+  /** A line as it really goes: more or less stays behind than anybody reckons with. */
+  private really(step: PotDoing): PotDoing {
+    const { left = 1 } = this.truth;
+    const share = (loss: number): number => Math.min(0.9, loss * left);
+    if (step.do === 'puree') return { ...step, loss: share(step.loss ?? this.c.puree.loss) };
+    if (step.do === 'sieve') return { ...step, loss: share(step.loss ?? this.c.sieveLoss) };
+    if (step.do === 'strain')
+      this.pot.pieces = this.pot.pieces.map((p) => {
+        const { retention, retentionPressed } = p.stuff;
+        const stuff = {
+          ...p.stuff,
+          retention: retention * left,
+          retentionPressed: retentionPressed * left,
+        };
+        return { ...p, stuff };
+      });
+    return step;
+  }
+
+  /** How much there is beside a line at which something stays behind: by a jug, or by the scale while there are pieces in it. */
+  private weighs(): void {
+    if (this.truth.readsBoth !== true) return;
+    const { liquid, pieces } = this.pot;
+    this.at += MINUTE;
+    if (pieces.length === 0) {
+      const l = (liquidMl(liquid) / 1000) * (1 + JUG * this.truth.normal());
+      this.tell({ is: 'litres', l: Number(l.toFixed(2)) });
+    } else {
+      const kg = ((liquidG(liquid) + piecesG(this.pot)) / 1000) * (1 + SCALE * this.truth.normal());
+      this.tell({ is: 'kilos', kg: Number(kg.toFixed(2)) });
+    }
+    this.at += MINUTE;
   }
 
   private tell(what: object): void {
@@ -292,6 +338,14 @@ class Cook {
     return ((report.upHours ?? 0) + report.heatHours) * over * (1 + 0.02 * this.truth.normal());
   }
 
+  /** Whole portions that went out, where the sheet portions it and somebody counts them. */
+  private portions(): { readonly portions?: number } {
+    const { over } = this.truth;
+    const step = this.of.pot.steps.findLast((s) => s.do === 'portion');
+    if (over === undefined || step?.do !== 'portion') return {};
+    return { portions: Math.floor(servedMl(this.pot) / (step.ml * (1 + step.overfill) * over)) };
+  }
+
   /** The heat goes off, it cools, and somebody says how much there is. */
   private ends(): void {
     const off = this.at;
@@ -300,7 +354,7 @@ class Cook {
       this.truth.slip === 'slow cooling' ? COOLS.slow : COOLS.fast * Math.exp(0.2 * this.truth.normal());
     this.at += 5 * MINUTE;
     const l = (servedMl(this.pot) / 1000) * (1 + 0.015 * this.truth.normal());
-    this.tell({ is: 'ended', l: Number(Math.max(0, l).toFixed(l > 10 ? 1 : 2)) });
+    this.tell({ is: 'ended', l: Number(Math.max(0, l).toFixed(l > 10 ? 1 : 2)), ...this.portions() });
     for (let h: number = COOLS.every; h <= 6; h += COOLS.every) {
       this.at = off + h * 60 * MINUTE;
       const celsius =

@@ -2,21 +2,25 @@ import 'server-only';
 import { mannerIn, stepsInForce, type WrittenBatch, type WrittenBatchEvent } from '@/core/kitchen-file';
 import { coolingOf, dipFits, foretell, runningOf, type TimesKind } from '@/core/batch';
 import { clockIn, dayIn } from '@/core/day';
-import { ownConstants, type KitchenState } from '@/core/kitchen-state';
+import type { Manner } from '@/core/quantity';
+import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
 import { refuse } from '@/core/trouble';
 import { scaledLine, tryResolve } from '@/core/verbs';
 import { heldBy, insertBatches, insertEvent, isTold, readBatches, withdrawEvent } from '@/db/batches';
 import { newId } from '@/db/ids';
+import { setSettings } from '@/db/kitchen-settings';
 import { HANDS } from '@/db/json-columns';
 import { patchPhysics, setHands } from '@/db/larder-edits';
 import type { Sql } from '@/db/sql';
 import { everybodyOf } from '@/db/people';
 import { setBoils } from '@/db/stove';
-import { nowOf, putAway } from '@/db/things';
+import { bump, nowOf, putAway, putRecipe } from '@/db/things';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking } from '@/server/door';
-import { figureTaught, isWeighed, timesOf } from './learned';
+import { declare, Refused, type Looking, type Writing } from '@/server/door';
+import { figureTaught, timesTaughtOf } from './learned';
+import { learnable, type Learning } from './learnable';
+import { isWeighed } from './learned-times';
 import { BATCH, BATCH_AWAY, LEARN, LEARN_TIMES, TAKE_BACK, TELL } from './wire';
 
 const refused = (code: string, message: string, more?: { value: number; limit: number }): Refused =>
@@ -32,6 +36,7 @@ const AFTERWARDS: ReadonlySet<WrittenBatchEvent['is']> = new Set([
   'note',
   'off',
   'degrees',
+  'sets',
   'moved',
   'reheating',
   'holding',
@@ -267,62 +272,36 @@ const learn = declare({
 const NOTHING_TAUGHT: Readonly<Record<TimesKind, string>> = {
   gives: 'No batch that counts was read by a refractometer: nothing is learned yet.',
   keeps: 'No batch that counts was read before and after it was strained: nothing is learned yet.',
+  clings: 'No batch that counts was read before and after it was poured over: nothing is learned yet.',
+  loses: 'No batch that counts was read before and after the machine: nothing is learned yet.',
+  pours: 'Nobody has said how many portions went out of a batch that counts: nothing is learned yet.',
   hands: 'Nobody has said how long hands were at it: nothing is learned yet.',
 };
 
-/** A change that a lesson makes: what is written, and how it is told and taken back. */
-interface Learning {
-  readonly what: 'gelatin' | 'retention' | 'hands';
-  readonly before: object;
-  readonly after: object;
-}
-
-/** Figures of an ingredient, or minutes of a kind of step, in so many times what they are. */
-function learning(
-  { kitchen, ingredients }: KitchenState,
-  kind: TimesKind,
+/** Writes what was learned. @returns what it is of */
+async function learns(
+  { sql, kitchenId, today, at }: Writing,
   of: string,
-  times: number,
-): Learning | undefined {
-  const to = (x: number, most: number): number => Number(Math.min(most, x * times).toFixed(2));
-  if (kind === 'hands') {
-    const usual = ownConstants(kitchen, CONSTANTS).hands[of];
-    const { hands, sharedHands: shared } = kitchen;
-    const min = (h: number): number => to(h * 60, 600);
-    return (
-      usual && {
-        what: 'hands',
-        before: { kinds: hands, shared },
-        after: {
-          kinds: {
-            ...hands,
-            [of]: { fixedMin: min(usual.fixed), perKgMin: min(usual.perKg), perLMin: min(usual.perL) },
-          },
-          shared,
-        },
-      }
-    );
+  change: Learning,
+  manner: Manner,
+): Promise<string> {
+  switch (change.what) {
+    case 'hands':
+      await bump(sql, 'kitchen', kitchenId, kitchenId);
+      await setHands(sql, kitchenId, HANDS.write(change.after));
+      return kitchenId;
+    case 'settings':
+      await bump(sql, 'kitchen', kitchenId, kitchenId);
+      await setSettings(sql, kitchenId, change.after);
+      return kitchenId;
+    case 'recipe':
+      await putRecipe(sql, kitchenId, change.after, today, at, manner);
+      return change.after.id;
+    case 'gelatin':
+    case 'retention':
+      await patchPhysics(sql, kitchenId, of, { ...change.after });
+      return of;
   }
-  const ingredient = ingredients.find((i) => i.id === of);
-  if (!ingredient) return undefined;
-  const { gelatin, retentionMlPerKg, retentionPressedMlPerKg } = ingredient;
-  if (kind === 'gives')
-    return (
-      gelatin && {
-        what: 'gelatin',
-        before: { gelatin },
-        after: { gelatin: { ...gelatin, gPerKg: to(gelatin.gPerKg, 300) } },
-      }
-    );
-  return {
-    what: 'retention',
-    before: { retentionMlPerKg, retentionPressedMlPerKg },
-    // Pressed they keep in proportion: what was read says nothing else of it.
-    after: {
-      retentionMlPerKg: to(retentionMlPerKg, 5000),
-      retentionPressedMlPerKg: to(retentionPressedMlPerKg, 5000),
-    },
-  };
 }
 
 /** Takes what was told or metered once in each batch into the figure that is reckoned with. */
@@ -330,22 +309,22 @@ const learnTimes = declare({
   wire: LEARN_TIMES,
   role: 'manager',
   moves: 'costs',
-  async look({ kind, of }, looking) {
+  async look({ kind, of, supplier }, looking) {
     const { costing } = await looking.costed();
     if (kind === 'keeps' && isWeighed(costing, of))
       throw refused(
         'weighed',
         'What this keeps was weighed on the bench: it is reckoned with so, and moves there.',
       );
-    const times = await timesOf(looking.who, costing, kind, of);
-    const found = times === undefined ? undefined : learning(costing.state, kind, of, times);
-    if (!found) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
-    return found;
+    const times = await timesTaughtOf(looking.who, costing, kind, of, supplier);
+    const change = times === undefined ? undefined : learnable(costing, kind, of)?.change(times);
+    if (!change) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
+    return { change, manner: mannerIn(costing.state) };
   },
-  async write({ sql, kitchenId }, { kind, of }, { what, before, after }) {
-    if (kind === 'hands') await setHands(sql, kitchenId, HANDS.write(after));
-    else await patchPhysics(sql, kitchenId, of, { ...after });
-    return { value: null, what, subject: kind === 'hands' ? kitchenId : of, before, after };
+  async write(writing, { of }, { change, manner }) {
+    const subject = await learns(writing, of, change, manner);
+    const { what, before, after } = change;
+    return { value: null, what, subject, before, after };
   },
 });
 

@@ -186,6 +186,8 @@ export function physicsOf(batch: WrittenBatch, running: Running, c: ProcessConst
     running.pot,
     c.coolingLimits,
     c.hands,
+    c.strainers,
+    c.wallCling,
   ]);
   const known = runs.get(key) ?? { followed: followBatch(running, c), run: runPot(running.pot, c) };
   runs.set(key, known);

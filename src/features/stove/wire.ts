@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BatchEvent } from '@/core/kitchen-file';
+import { BatchEvent, LEARNED_TIMES } from '@/core/kitchen-file';
 import { HEATS, LIDS } from '@/core/pot';
 import { Id } from '@/core/written';
 import { ID, sender, wire } from '@/wire';
@@ -62,11 +62,11 @@ export const LEARN = wire()({
   body: z.object({ vessel: ID, heat: z.enum(HEATS), lid: z.enum(LIDS), accept: z.boolean() }),
 });
 
-/** Takes into force what batches have taught of a figure in times of what is reckoned with: what an ingredient gives or keeps, minutes of a kind of step. */
+/** Takes into force what batches have taught of a figure in times of what is reckoned with: what an ingredient gives or keeps, what stays behind, how full portions are, minutes of a kind of step. */
 export const LEARN_TIMES = wire()({
   kind: 'batch.learn-times',
   version: 1,
-  body: z.object({ kind: z.enum(['gives', 'keeps', 'hands']), of: z.string().min(1).max(60) }),
+  body: z.object({ kind: z.enum(LEARNED_TIMES), of: z.string().min(1).max(60), supplier: ID.optional() }),
 });
 
 export const startBatch = sender(BATCH);

@@ -12,13 +12,22 @@ const ANSWERED = {
   misread: 'misread',
 } as const;
 
+const NOT_LEARNED = {
+  gives: 'what it gave',
+  keeps: 'what the strainer kept',
+  clings: 'what stayed in strainers or on walls',
+  loses: 'what stayed in the machine',
+  pours: 'how full its portions were',
+  hands: 'hands',
+} as const;
+
 /** What happened to a batch, as it is told. */
 export function eventWords(event: WrittenBatchEvent, line?: string): string {
   switch (event.is) {
     case 'done':
       return `done: ${line ?? 'a line'}`;
     case 'dip':
-      return `${event.cm} cm from the rim${event.with === 'spoon' ? ', by the spoon' : ''}`;
+      return `${event.cm} cm from the rim${event.with === 'spoon' ? ', by the spoon' : ''}${event.celsius === undefined ? '' : `, at ${event.celsius} °C`}`;
     case 'litres':
       return `${event.l} l by the jug`;
     case 'kilos':
@@ -51,13 +60,20 @@ export function eventWords(event: WrittenBatchEvent, line?: string): string {
       return 'left for the night';
     case 'brix':
       return `${event.bx} °Bx by the refractometer`;
+    case 'sets':
+      return `a chilled spoonful ${event.how}`;
     case 'left out':
       return `not learned from: ${heatWords(event)}`;
     case 'not learned':
-      return `not learned from: ${{ gives: 'what it gave', keeps: 'what the strainer kept', hands: `hands (${event.of})` }[event.kind]}`;
+      return `not learned from: ${NOT_LEARNED[event.kind]}${event.kind === 'hands' ? ` (${event.of})` : ''}`;
     case 'otherwise':
       return `done otherwise: ${line ?? 'a line'}`;
     case 'ended':
-      return event.l === undefined ? 'ended' : `ended: ${event.l} l`;
+      return [
+        event.l === undefined ? 'ended' : `ended: ${event.l} l`,
+        event.portions !== undefined && `${event.portions} portions`,
+      ]
+        .filter(Boolean)
+        .join(', ');
   }
 }

@@ -101,6 +101,24 @@ test('a reading of what the pot says anyway moves nothing; one that says less ta
   for (const [i, g] of grams(less).entries()) expect(g / grams(before)[i]!).toBeCloseTo(1, 3);
 });
 
+test('a pot that has cooled stands lower and is no less: read as it stood then it moves nothing, read as if it were hot it does', () => {
+  const pot = potOf(pour, simmer);
+  const done = event(125, { is: 'done', step: 'heat' });
+  const hot = whereabouts(batch(pot, [done]), now(300), c);
+  const there = hot.pot as PotState;
+  expect(there.celsius).toBeGreaterThan(80);
+  const lower = dipOf({ ...there, celsius: 20 });
+  expect(lower).toBeGreaterThan(dipOf(there) + 0.3);
+  const read = (more: object) =>
+    whereabouts(
+      batch(pot, [done, event(290, { is: 'dip', cm: lower, with: 'ruler', ...more })]),
+      now(300),
+      c,
+    );
+  expect(read({ celsius: 20 }).ml!.middle / hot.ml!.middle).toBeCloseTo(1, 3);
+  expect(read({}).ml!.middle / hot.ml!.middle).toBeLessThan(0.985);
+});
+
 test('told late, twice or in any order, a batch is the same batch', () => {
   const pot = potOf(pour, reduce);
   const read = [dip(10, 9.4), dip(24, 9.9), dip(41, 10.6)];

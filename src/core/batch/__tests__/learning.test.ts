@@ -123,18 +123,49 @@ test('a refractometer moves what came out of bones, in place of water, and says 
   const glass = (bx: number) => followBatch({ ...running, events: [...running.events, read(bx)] }, c);
   const says = brixOf(dry.pot!);
   // As it should be nothing moves.
-  expect(glass(says).gave).toBeCloseTo(1, 6);
+  expect(glass(says).gave!.times).toBeCloseTo(1, 6);
   expect(glass(says).pot!.liquid.gelatin).toBeCloseTo(dry.pot!.liquid.gelatin, 6);
   for (const times of [0.7, 1.3]) {
     const { pot: read_, gave } = glass(says * times);
-    expect(Math.sign(gave! - 1)).toBe(Math.sign(times - 1));
+    expect(Math.sign(gave!.times - 1)).toBe(Math.sign(times - 1));
     const more = read_!.liquid.gelatin / dry.pot!.liquid.gelatin;
     // Most of the way: the meter is better than the table of bones.
     expect(Math.abs(more - 1)).toBeGreaterThan(Math.abs(times - 1) * 0.6);
-    expect(Math.abs(more - gave!)).toBeLessThan(0.12);
+    expect(Math.abs(more - gave!.times)).toBeLessThan(0.12);
     expect(read_!.liquid.salt).toBeCloseTo(dry.pot!.liquid.salt, 9);
     expect(liquidG(read_!.liquid)).toBeCloseTo(liquidG(dry.pot!.liquid), 6);
   }
+});
+
+test('a chilled spoonful says roughly how much gelatin there is; a refractometer is surer of it', () => {
+  const running = cooked(1, chance(2));
+  const dry = followBatch(running, c).pot!;
+  const at = running.events.find((e) => e.is === 'ended')!.at;
+  const stamp = { at, recordedAt: at };
+  const told = (...events: readonly object[]) =>
+    followBatch(
+      {
+        ...running,
+        events: [...running.events, ...events.map((e) => ({ ...stamp, id: id(), ...e }) as never)],
+      },
+      c,
+    );
+  const pct = ({ pot: p }: ReturnType<typeof told>) => (p!.liquid.gelatin / liquidG(p!.liquid)) * 100;
+  const stood = (dry.liquid.gelatin / liquidG(dry.liquid)) * 100;
+  const [liquid, wobbles, cuts] = (['stays liquid', 'wobbles', 'cuts'] as const).map((how) =>
+    told({ is: 'sets', how }),
+  ) as [ReturnType<typeof told>, ReturnType<typeof told>, ReturnType<typeof told>];
+  expect(pct(liquid)).toBeLessThanOrEqual(pct(wobbles));
+  expect(pct(wobbles)).toBeLessThan(pct(cuts));
+  // Each towards what it says, and not beyond it; water makes room for it.
+  expect((pct(cuts) - stood) * (c.gels.cuts.middle - stood)).toBeGreaterThanOrEqual(0);
+  expect(Math.abs(pct(cuts) - c.gels.cuts.middle)).toBeLessThan(Math.abs(stood - c.gels.cuts.middle));
+  expect(liquidG(cuts.pot!.liquid)).toBeCloseTo(liquidG(dry.liquid), 6);
+  expect(cuts.gave!.times).toBeCloseTo(c.gels.cuts.middle / stood, 6);
+  // Read by a refractometer, too, that counts, whichever came first.
+  const bx = { is: 'brix', bx: brixOf(dry) };
+  for (const both of [told(bx, { is: 'sets', how: 'cuts' }), told({ is: 'sets', how: 'cuts' }, bx)])
+    expect(both.gave!.sd).toBeLessThan(cuts.gave!.sd);
 });
 
 test('figures told in times of what is reckoned with: agreed they move it, far off they are flagged, left out they do not count', () => {

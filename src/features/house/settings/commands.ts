@@ -5,7 +5,7 @@ import type { HouseRules } from '@/core/kitchen-file';
 import { readPct } from '@/core/larder';
 import { STRAINERS } from '@/core/pot';
 import { refuse } from '@/core/trouble';
-import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
+import { setSettings, settingsOf, type KitchenSettings } from '@/db/kitchen-settings';
 import { declare, Refused } from '@/server/door';
 import { listed } from '@/server/names';
 import { markOf } from './mark';
@@ -49,20 +49,6 @@ function mustNotMiss({ recipes, kitchen }: KitchenState, rules: HouseRules | nul
   }
 }
 
-/** What stands in a kitchen's row of its own settings. */
-export const settingsOf = (kitchen: KitchenState['kitchen']): KitchenSettings => ({
-  name: kitchen.name,
-  currency: kitchen.currency,
-  zone: kitchen.zone,
-  locale: kitchen.locale,
-  decimalMark: kitchen.decimalMark,
-  usualTaxPct: kitchen.usualTaxPct ?? null,
-  usualTargetPct: kitchen.usualTargetPct ?? null,
-  cooksMayChange: kitchen.cooksMayChange ?? false,
-  shownIn: kitchen.shownIn ?? 'metric',
-  rules: kitchen.rules ?? null,
-});
-
 /** What the kitchen is called, counts in and begins plates with. Amounts and prices stay the figures they are. */
 const settings = declare({
   wire: SETTINGS,
@@ -91,8 +77,14 @@ const settings = declare({
     const { kitchen } = here;
     // From before losses were said there: they stay as they are.
     const stands = settingsTyped(kitchen);
-    const { losses = stands.losses, warm = stands.warm, probe = stands.probe, night = stands.night } = typed;
-    const read = rulesFrom({ ...typed, losses, warm, probe, night }, mannerIn(here));
+    const {
+      losses = stands.losses,
+      warm = stands.warm,
+      probe = stands.probe,
+      night = stands.night,
+      walls = stands.walls,
+    } = typed;
+    const read = rulesFrom({ ...typed, losses, warm, probe, night, walls }, mannerIn(here));
     if (!read.ok) throw new Refused(read.trouble);
     mustNotMiss(here, read.rules);
     const after: KitchenSettings = {

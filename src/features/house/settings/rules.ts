@@ -183,6 +183,20 @@ function strainersOf(typed: string, manner: Manner): Read {
   return { ok: true, rules: strainers.length > 0 ? { strainers } : null };
 }
 
+/** “1.3” as what stays on walls in times of what is usual. */
+function wallsOf(typed: string, manner: Manner): Read {
+  const said = typed.trim().replace(/\s*(?:×|times)$/i, '');
+  if (said === '') return { ok: true, rules: null };
+  const read = readPct(said, manner.mark);
+  if (!read.ok) return no('walls', `“${typed.trim()}” is no number of times: write it like 1.3.`);
+  if (!(read.value >= 0 && read.value <= 10))
+    return no('walls', `${read.value} times what is usual cannot stay on walls: from 0 to 10.`, {
+      value: read.value,
+      limit: 10,
+    });
+  return { ok: true, rules: read.value === 1 ? null : { walls: read.value } };
+}
+
 /** What a house looks at and keeps to, as typed; nothing of it where it is as usual. */
 export function rulesFrom(
   {
@@ -195,6 +209,7 @@ export function rulesFrom(
     warm = '',
     probe = '',
     night = '',
+    walls = '',
   }: SettingsTyped,
   manner: Manner,
 ): Read {
@@ -202,6 +217,8 @@ export function rulesFrom(
   if (!strained.ok) return strained;
   const cooled = coolingOf(cooling, manner);
   if (!cooled.ok) return cooled;
+  const poured = wallsOf(walls, manner);
+  if (!poured.ok) return poured;
   const hot = warmOf(warm, manner);
   if (!hot.ok) return hot;
   const left = nightOf(night);
@@ -222,6 +239,7 @@ export function rulesFrom(
   const rules: HouseRules = {
     ...(layers.length === BESIDE.length ? {} : { layers: BESIDE.filter((l) => layers.includes(l)) }),
     ...(strained.rules ?? {}),
+    ...(poured.rules ?? {}),
     ...(cooled.rules ?? {}),
     ...(hot.rules ?? {}),
     ...(left.rules ?? {}),

@@ -32,6 +32,7 @@ export function settingsTyped(kitchen: Kitchen): SettingsTyped {
     shownIn: kitchen.shownIn ?? 'metric',
     layers: [...(kitchen.rules?.layers ?? BESIDE)],
     strainers: (kitchen.rules?.strainers ?? []).map((s) => `${s.name} ${typed(s.clingsMl)} ml`).join('; '),
+    walls: typed(kitchen.rules?.walls),
     cooling: (kitchen.rules?.cooling ?? [])
       .map(({ toC, withinH }) => `${typed(toC)} °C in ${typed(withinH)} h`)
       .join('; '),

@@ -53,6 +53,8 @@ export const SettingsTyped = z.object({
   layers: z.array(z.enum(BESIDE)),
   /** Strainers of the house's own and what stays in each: “superbag 60 ml; bouillon sieve 120 ml”. */
   strainers: z.string().max(1200, 'At most twenty strainers are kept.'),
+  /** What stays on the walls of a pot that is poured out, in times of what is usual; empty for once. */
+  walls: TYPED.optional(),
   /** Limits for cooling: “21 °C in 2 h; 5 °C in 6 h”; empty for none. */
   cooling: z.string().max(200, 'At most four limits of cooling are kept.'),
   /** What is asked of hot food: “reheated to 75 °C in 1 h; held at 63 °C”; empty for nothing. */

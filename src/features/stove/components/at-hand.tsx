@@ -2,12 +2,13 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import type { BatchFigures } from '@/core/batch';
 import { clockIn } from '@/core/day';
 import { useFigures } from '@/ui/figures';
 import type { BatchShown } from '../queries';
-import { bandWords, figureIn, isLate, leftWords } from './batch-words';
+import { bandWords, isLate, leftWords } from './batch-words';
+import { End } from './ending';
+import { HeatOff } from './heat-off';
 import type { Following } from './use-following';
 import { Night, Otherwise, RescuePanel } from './when-asked';
 
@@ -156,52 +157,5 @@ function Else({
         </Button>
       )}
     </div>
-  );
-}
-
-export const HeatOff = ({ tell }: Pick<Following, 'tell'>) => (
-  <Button size="lg" variant="outline-primary" onClick={() => void tell({ is: 'off' })}>
-    The heat is off
-  </Button>
-);
-
-/** All lines are done: how much there is, and it is over. */
-function End({ batch, following }: { readonly batch: BatchShown; readonly following: Following }) {
-  const { figures, tell } = following;
-  const { bare } = useFigures();
-  const [typed, setTyped] = useState<string>();
-  const should = figures?.pot ? bare(figures.pot.servedMl / 1000, 2) : '';
-  const text = typed ?? should;
-  const l = figureIn(text, batch.mark);
-  const wrong = text !== '' && !(l >= 0 && l <= 2000) ? `${text} l cannot be: from 0 to 2000.` : undefined;
-  return (
-    <section className="at-hand" aria-label="At hand">
-      <p className="batch-line m-0">Every line is done. How much is there?</p>
-      <Form.Group controlId="batch-got">
-        <Form.Label>Litres got, by jug, scale or dip</Form.Label>
-        <Form.Control
-          size="lg"
-          inputMode="decimal"
-          value={text}
-          isInvalid={wrong !== undefined}
-          onChange={(event) => setTyped(event.target.value)}
-        />
-        <Form.Text>
-          By what has been read it is {should} l: that counts unless another figure is typed.
-        </Form.Text>
-      </Form.Group>
-      {wrong !== undefined && <p className="trouble m-0">{wrong}</p>}
-      {batch.mayTell && !figures?.cooling && <HeatOff tell={tell} />}
-      {batch.mayTell && (
-        <Button
-          size="lg"
-          className="done"
-          disabled={wrong !== undefined}
-          onClick={() => void tell({ is: 'ended', ...(typed === undefined || text === '' ? {} : { l }) })}
-        >
-          End the batch
-        </Button>
-      )}
-    </section>
   );
 }

@@ -13,7 +13,8 @@ import type { BatchShown } from '../queries';
 import { eventWords } from '../words';
 import { putBatchAway } from '../wire';
 import { Alarm } from './alarm';
-import { AtHand, HeatOff } from './at-hand';
+import { AtHand } from './at-hand';
+import { HeatOff } from './heat-off';
 import { CoolingNow, WarmNow } from './cooling-now';
 import { useHowTold } from './how-told';
 import { Happened, Lines } from './batch-told';
@@ -51,14 +52,7 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
             <ColdOrHot batch={batch} figures={figures} ended={end !== undefined} tell={tell} />
           )}
           {end ? (
-            <>
-              <Over batch={batch} known={batch.events.some((e) => e.id === end.id)} />
-              {past && figures.cooling && (
-                <Link prefetch={false} href={`/stove/${batch.id}/cooling`}>
-                  How it cooled
-                </Link>
-              )}
-            </>
+            <IsOver batch={batch} end={end.id} cooled={past && figures.cooling !== undefined} />
           ) : (
             <AtHand batch={batch} following={following} />
           )}
@@ -72,7 +66,10 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
         {tell && (!end || cooling) && (
           <div>
             {fields}
-            <Keypad batch={batch.id} mark={batch.mark} tell={tell} />
+            <Keypad
+              {...{ batch: batch.id, mark: batch.mark, tell }}
+              stands={{ hot: figures?.pot?.celsius, cooled: cooling?.now.middle }}
+            />
           </div>
         )}
       </div>
@@ -84,6 +81,26 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
     </>
   );
 }
+
+/** How it ended, and the record of how it cooled. */
+const IsOver = ({
+  batch,
+  end,
+  cooled,
+}: {
+  readonly batch: BatchShown;
+  readonly end: string;
+  readonly cooled: boolean;
+}) => (
+  <>
+    <Over batch={batch} known={batch.events.some((e) => e.id === end)} />
+    {cooled && (
+      <Link prefetch={false} href={`/stove/${batch.id}/cooling`}>
+        How it cooled
+      </Link>
+    )}
+  </>
+);
 
 const DAY_MS = 24 * 3_600_000;
 

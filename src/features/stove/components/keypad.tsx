@@ -1,6 +1,6 @@
 'use client';
 
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Trouble } from '@/ui/trouble';
 import { takeDegrees, takeKilos } from '../actions';
@@ -21,12 +21,12 @@ type Kind = keyof typeof READINGS;
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫'] as const;
 const MOST_TYPED = 6;
 
-const told = (kind: Kind, value: number): Telling => {
+const told = (kind: Kind, value: number, celsius: number | undefined): Telling => {
   switch (kind) {
     case 'dip':
-      return { is: 'dip', cm: value, with: 'ruler' };
+      return { is: 'dip', cm: value, with: 'ruler', ...(celsius === undefined ? {} : { celsius }) };
     case 'spoon':
-      return { is: 'dip', cm: value, with: 'spoon' };
+      return { is: 'dip', cm: value, with: 'spoon', ...(celsius === undefined ? {} : { celsius }) };
     case 'litres':
       return { is: 'litres', l: value };
     case 'kilos':
@@ -40,8 +40,16 @@ const told = (kind: Kind, value: number): Telling => {
   }
 };
 
-/** What was read: one of a few. */
-const Kinds = ({ kind, choose }: { readonly kind: Kind; readonly choose: (kind: Kind) => void }) => (
+/** What was read: one of a few, and what else is to be said of it. */
+const Kinds = ({
+  kind,
+  choose,
+  children,
+}: {
+  readonly kind: Kind;
+  readonly choose: (kind: Kind) => void;
+  readonly children: ReactNode;
+}) => (
   <div className="kinds" role="group" aria-label="What was read">
     {(Object.keys(READINGS) as Kind[]).map((k) => (
       <Button
@@ -53,6 +61,7 @@ const Kinds = ({ kind, choose }: { readonly kind: Kind; readonly choose: (kind: 
         {READINGS[k].name}
       </Button>
     ))}
+    {children}
   </div>
 );
 
@@ -83,18 +92,33 @@ const Keys = ({
   </div>
 );
 
+/** What is typed so far, or what is asked for. */
+const ReadOut = ({
+  typed,
+  asks,
+  unit,
+}: Pick<(typeof READINGS)[Kind], 'asks' | 'unit'> & { readonly typed: string }) => (
+  <output className="read-out" aria-label="Typed so far">
+    {typed === '' ? <span className="quiet">{asks}</span> : typed} <small>{unit}</small>
+  </output>
+);
+
 /** Readings by large keys: what was read, its figure, and it is told. */
 export function Keypad({
   batch,
   mark,
+  stands,
   tell,
 }: {
   readonly batch: string;
   readonly mark: string;
+  /** °C the pot should have on its fire, and has cooled to since its heat went off. */
+  readonly stands: { readonly hot: number | undefined; readonly cooled: number | undefined };
   readonly tell: (what: Telling) => Promise<boolean>;
 }) {
   const [kind, setKind] = useState<Kind>('dip');
   const [typed, setTyped] = useState('');
+  const cold = useCold(stands);
   const { asks, unit, most } = READINGS[kind];
   const value = Number(typed);
   const wrong =
@@ -105,7 +129,7 @@ export function Keypad({
   // The keys are free for the next figure at once; one that was not taken stands there again.
   const go = (): void => {
     setTyped('');
-    void tell(told(kind, value)).then((ok) => {
+    void tell(told(kind, value, cold.celsius)).then((ok) => {
       if (!ok) setTyped((since) => (since === '' ? typed : since));
     });
   };
@@ -117,14 +141,13 @@ export function Keypad({
           setKind(k);
           setTyped('');
         }}
-      />
+      >
+        {(kind === 'dip' || kind === 'spoon') && <IsCold {...cold} />}
+      </Kinds>
       {(kind === 'degrees' || kind === 'kilos') && (
         <Instrument key={kind} kind={kind} batch={batch} set={setTyped} />
       )}
-      <output className="read-out" aria-label="Typed so far">
-        {typed === '' ? <span className="quiet">{asks}</span> : typed.replace('.', mark)}{' '}
-        <small>{unit}</small>
-      </output>
+      <ReadOut typed={typed.replace('.', mark)} asks={asks} unit={unit} />
       <Keys mark={mark} press={(key) => setTyped((t) => pressed(t, key))} />
       <Button
         size="lg"
@@ -135,10 +158,47 @@ export function Keypad({
         Read it
       </Button>
       <Trouble says={wrong} />
-      <Tastes tell={tell} />
+      {kind === 'brix' ? <Gels tell={tell} /> : <Tastes tell={tell} />}
     </section>
   );
 }
+
+/** °C of a pot that stands about; and at which it makes no difference any more whether it is called cold. */
+const ROOM = 20;
+const WARM = 40;
+
+/**
+ * Whether a dip is of a pot that has cooled: hot it stands up to 4 % higher. One whose heat is off is taken as it has cooled, unless somebody says
+ * otherwise; one on its fire as hot as it should be.
+ */
+function useCold({ hot, cooled }: Parameters<typeof Keypad>[0]['stands']) {
+  const [said, setSaid] = useState<boolean>();
+  const is = said ?? cooled !== undefined;
+  const celsius = Math.round(cooled ?? ROOM);
+  return {
+    celsius: is && hot !== undefined && hot >= WARM ? celsius : undefined,
+    words:
+      hot === undefined || hot < WARM
+        ? undefined
+        : cooled === undefined
+          ? 'it is cold'
+          : `cooled to ${celsius} °C`,
+    turn: (): void => setSaid(!is),
+  };
+}
+
+/** Says of a dip that the pot has cooled; nothing is asked of one that is no warmer than the house. */
+const IsCold = ({ words, celsius, turn }: ReturnType<typeof useCold>) =>
+  words === undefined ? null : (
+    <Button
+      className="is-cold"
+      variant={celsius === undefined ? 'outline-primary' : 'primary'}
+      aria-pressed={celsius !== undefined}
+      onClick={turn}
+    >
+      {words}
+    </Button>
+  );
 
 /** Takes a reading from the probe or the scale into what is typed: a cook looks at it before it is told. */
 function Instrument({
@@ -171,6 +231,21 @@ function Instrument({
     </>
   );
 }
+
+/** How a spoonful sets that was put in the cold: it says roughly how much gelatin there is. */
+const SETS = ['stays liquid', 'wobbles', 'cuts'] as const;
+const Gels = ({ tell }: { readonly tell: (what: Telling) => Promise<boolean> }) => (
+  <>
+    <p className="m-0">Or a spoonful, chilled:</p>
+    <div className="tastes" role="group" aria-label="A spoonful, chilled">
+      {SETS.map((how) => (
+        <Button key={how} variant="outline-primary" onClick={() => void tell({ is: 'sets', how })}>
+          {how}
+        </Button>
+      ))}
+    </div>
+  </>
+);
 
 /** What a spoon says. */
 const Tastes = ({ tell }: { readonly tell: (what: Telling) => Promise<boolean> }) => (

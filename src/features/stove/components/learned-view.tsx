@@ -1,8 +1,8 @@
 'use client';
 
 import Link from 'next/link';
-import { v7 } from 'uuid';
 import type { ReactNode } from 'react';
+import { v7 } from 'uuid';
 import Button from 'react-bootstrap/Button';
 import type { WrittenBatchEvent } from '@/core/kitchen-file';
 import { Dots } from '@/ui/dots';
@@ -10,7 +10,9 @@ import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
 import { Trouble } from '@/ui/trouble';
 import { useKept, type KeptAnswer } from '@/ui/use-kept';
-import type { JudgedRow, LearnedPage, LearnedRow, TimesRow } from '../learned';
+import type { JudgedRow, LearnedPage, LearnedRow } from '../learned';
+import type { TimesRow } from '../learned-times';
+import type { Cell } from '../moved';
 import { heatWords } from '../words';
 import { learnFrom, learnTimesFrom, takeBack, tellBatch } from '../wire';
 
@@ -109,33 +111,89 @@ function Boils({ row, page }: { readonly row: LearnedRow; readonly page: Learned
       back={inForce && page.mayAccept ? learn(false) : undefined}
       leave={{ is: 'left out', heat, lid }}
       far={(times) => (times > 1 ? 'was it left to boil?' : 'was a lid forgotten?')}
-    >
-      {row.moves.length > 0 && <Moved row={row} />}
-    </Figure>
+    />
   );
 }
 
 const TIMES_SAY: Readonly<Record<TimesRow['kind'], (mean: string) => string>> = {
-  gives: (mean) => `${mean} times what is reckoned with, by the refractometer`,
+  gives: (mean) => `${mean} times what is reckoned with, by the refractometer or a chilled spoonful`,
   keeps: (mean) => `${mean} times what is reckoned with, by litres before and after the strainer`,
+  clings: (mean) => `${mean} times what is reckoned with, by litres before and after`,
+  loses: (mean) => `${mean} times what its line says, by litres before and after the machine`,
+  pours: (mean) => `${mean} times what its line says, by litres over portions`,
   hands: (mean) => `${mean} times the minutes that are usual`,
 };
 
-/** What bones give and keep, or how long hands are at it, in times of what is reckoned with. */
+/** How nearly each figure is said. */
+const DIGITS = { 'g/kg': 1, 'ml/kg': 0, ml: 0, '%': 1, '% over': 1, 'times the usual': 2 } as const;
+
+/** What bones give and keep, what stays behind, how full portions are, or how long hands are at it, in times of what is reckoned with. */
 function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPage }) {
-  const { kind, of } = row;
+  const { bare } = useFigures();
+  const { kind, of, figure, weighed } = row;
+  const amount = (x: number): string => (figure ? `${bare(x, DIGITS[figure.unit])} ${figure.unit}` : '');
+  const stands = weighed
+    ? 'Reckoned with: what was weighed on the bench.'
+    : figure
+      ? `Reckoned with: ${amount(figure.now)}.`
+      : '';
   return (
     <Figure
       row={row}
       title={row.title}
       says={(mean) => TIMES_SAY[kind](mean)}
       inForce={1}
-      stands={row.weighed ? 'Reckoned with: what was weighed on the bench.' : ''}
+      stands={stands}
+      becomes={figure && amount(figure.after)}
       accept={row.waits && page.mayAccept ? () => learnTimesFrom({ kind, of }) : undefined}
       back={undefined}
       leave={{ is: 'not learned', kind, of }}
       far={() => 'was it misread?'}
-    />
+    >
+      {row.suppliers.length > 0 && <Suppliers row={row} mayAccept={page.mayAccept} say={amount} />}
+    </Figure>
+  );
+}
+
+/** What bones of each supplier gave: they may be reckoned with as those do that are bought from now on. */
+function Suppliers({
+  row: { kind, of, suppliers },
+  mayAccept,
+  say,
+}: {
+  readonly row: TimesRow;
+  readonly mayAccept: boolean;
+  readonly say: (figure: number) => string;
+}) {
+  const { bare } = useFigures();
+  const [keep, state] = useKept();
+  return (
+    <>
+      <SheetTable className="list-table w-auto" aria-label="By who they came from">
+        <tbody>
+          {suppliers.map(({ id, name, batches, mean, figure }) => (
+            <tr key={id}>
+              <td>{name}</td>
+              <td className="fig">{bare(mean, 2)} ×</td>
+              <td className="quiet">{batches === 1 ? 'one batch' : `${batches} batches`}</td>
+              <td>
+                {mayAccept && figure && !figure.stays && (
+                  <Button
+                    variant="link"
+                    size="sm"
+                    disabled={state.busy}
+                    onClick={() => void keep(() => learnTimesFrom({ kind, of, supplier: id }))}
+                  >
+                    Reckon with {say(figure.after)}, as theirs give
+                  </Button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </SheetTable>
+      <Trouble says={state.message} />
+    </>
   );
 }
 
@@ -144,7 +202,9 @@ type Leave =
   | Pick<Extract<WrittenBatchEvent, { is: 'left out' }>, 'is' | 'heat' | 'lid'>
   | Pick<Extract<WrittenBatchEvent, { is: 'not learned' }>, 'is' | 'kind' | 'of'>;
 
-type Taught = Pick<LearnedRow, 'prior' | 'learned' | 'waits'> & { readonly lessons: Lessons };
+type Taught = Pick<LearnedRow, 'prior' | 'learned' | 'waits' | 'moves' | 'moreMoves'> & {
+  readonly lessons: Lessons;
+};
 type Act = (() => Promise<KeptAnswer>) | undefined;
 
 /** Batches as dots under what was believed, and what both together say. */
@@ -187,11 +247,13 @@ function Drawn({
 function Acts({
   row: { learned, waits },
   stands,
+  becomes,
   accept,
   back,
 }: {
   readonly row: Taught;
   readonly stands: string;
+  readonly becomes: string | undefined;
   readonly accept: Act;
   readonly back: Act;
 }) {
@@ -202,7 +264,7 @@ function Acts({
       <p className="d-flex flex-wrap gap-3 align-items-baseline">
         {accept && (
           <Button disabled={state.busy} onClick={() => void keep(accept)}>
-            Reckon with {bare(learned?.mean ?? 1, 2)}
+            Reckon with {becomes ?? bare(learned?.mean ?? 1, 2)}
           </Button>
         )}
         {back && (
@@ -227,6 +289,7 @@ function Figure({
   says,
   inForce,
   stands,
+  becomes,
   accept,
   back,
   leave,
@@ -238,6 +301,8 @@ function Figure({
   readonly says: (mean: string) => string;
   readonly inForce: number;
   readonly stands: string;
+  /** What it would be, in the figure’s own unit; left out where it is told in times. */
+  readonly becomes?: string | undefined;
   readonly accept: Act;
   readonly back: Act;
   readonly leave: Leave;
@@ -257,49 +322,70 @@ function Figure({
         </span>
       </h2>
       <Drawn title={title} row={row} inForce={inForce} />
+      {row.moves.length > 0 && <Moved row={row} />}
       {children}
-      <Acts row={row} stands={stands} accept={accept} back={back} />
+      <Acts row={row} stands={stands} becomes={becomes} accept={accept} back={back} />
       <Lessons lessons={row.lessons} leave={leave} far={far} />
     </section>
   );
 }
 
+/** What each column of what would move says. */
+const CELLS: Readonly<Record<Cell, string>> = {
+  litres: 'litres',
+  hours: 'on the hob',
+  hands: 'minutes of hands',
+  gelatin: 'gelatin, g a litre',
+  portions: 'portions',
+  perL: 'a litre',
+  perPortion: 'a portion',
+};
+
 /** What accepting it would move. */
-function Moved({ row }: { readonly row: LearnedRow }) {
+function Moved({ row }: { readonly row: Pick<Taught, 'moves' | 'moreMoves'> }) {
   const { bare, money, hours } = useFigures();
+  const say = (of: Cell, x: number | null): string => {
+    if (of === 'perL' || of === 'perPortion') return money(x);
+    if (x === null) return '–';
+    if (of === 'hours') return hours(x);
+    return bare(x, of === 'portions' || of === 'hands' ? 0 : of === 'gelatin' ? 1 : 2);
+  };
   return (
-    <SheetTable className="list-table w-auto" aria-label="What it would move">
-      <thead>
-        <tr>
-          <th scope="col">It would move</th>
-          <th scope="col">litres</th>
-          <th scope="col" className="roomy">
-            on the hob
-          </th>
-          <th scope="col">a litre</th>
-        </tr>
-      </thead>
-      <tbody>
-        {row.moves.map((m) => (
-          <tr key={m.recipe}>
-            <td>
-              <Link prefetch={false} href={`/pot/${m.recipe}`}>
-                {m.name}
-              </Link>
-            </td>
-            <td className="fig">
-              {bare(m.litres[0], 2)} → {bare(m.litres[1], 2)}
-            </td>
-            <td className="fig roomy">
-              {hours(m.hours[0])} → {hours(m.hours[1])}
-            </td>
-            <td className="fig">
-              {money(m.perL[0])} → {money(m.perL[1])}
-            </td>
+    <>
+      <SheetTable className="list-table w-auto" aria-label="What it would move">
+        <thead>
+          <tr>
+            <th scope="col">It would move</th>
+            {row.moves[0]?.cells.map(({ of }) => (
+              <th scope="col" key={of} className={of === 'hours' ? 'roomy' : undefined}>
+                {CELLS[of]}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </SheetTable>
+        </thead>
+        <tbody>
+          {row.moves.map((m) => (
+            <tr key={m.recipe}>
+              <td>
+                <Link prefetch={false} href={`/pot/${m.recipe}`}>
+                  {m.name}
+                </Link>
+              </td>
+              {m.cells.map(({ of, before, after }) => (
+                <td key={of} className={of === 'hours' ? 'fig roomy' : 'fig'}>
+                  {say(of, before)} → {say(of, after)}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </SheetTable>
+      {row.moreMoves > 0 && (
+        <p className="quiet small-line m-0">
+          and {row.moreMoves} {row.moreMoves === 1 ? 'sheet' : 'sheets'} more
+        </p>
+      )}
+    </>
   );
 }
 

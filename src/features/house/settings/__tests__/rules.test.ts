@@ -18,6 +18,7 @@ test('what a house looks at and keeps to is kept as it is meant, and typed again
     shownIn: 'us',
     layers: ['hands'],
     strainers: 'Superbag 60 ml; cone  sieve 0.2 l',
+    walls: '1.3 times',
     cooling: '5 °C within 6 h;21 °C in 120 min',
     losses: 'Banquet 6 %; à la carte 2.5%',
     weekdays: ['7', '1'],
@@ -33,6 +34,7 @@ test('what a house looks at and keeps to is kept as it is meant, and typed again
         { name: 'superbag', clingsMl: 60 },
         { name: 'cone sieve', clingsMl: 200 },
       ],
+      walls: 1.3,
       cooling: [
         { toC: 21, withinH: 2 },
         { toC: 5, withinH: 6 },
@@ -46,7 +48,7 @@ test('what a house looks at and keeps to is kept as it is meant, and typed again
   expect(await keep(again)).toMatchObject({ ok: true });
   expect((await here.read()).kitchen).toEqual(kitchen);
   // As it usually is, it says nothing of its own.
-  expect(await keep({ cooling: '', warm: '', probe: '', night: '' })).toMatchObject({ ok: true });
+  expect(await keep({ cooling: '', warm: '', probe: '', night: '', walls: '' })).toMatchObject({ ok: true });
   const usual = (await here.read()).kitchen;
   expect([usual.rules, usual.shownIn]).toEqual([undefined, undefined]);
 });
@@ -63,6 +65,8 @@ test.each([
   [{ strainers: 'superbag' }, 'strainers', /“superbag” is no strainer: write what it is called/],
   [{ strainers: 'bag 9 l' }, 'strainers', /9 l cannot stay in a strainer: at most 5 l/],
   [{ strainers: 'bag 9 ml; Bag 8 ml' }, 'strainers', /The bag stands there twice/],
+  [{ walls: 'lots' }, 'walls', /“lots” is no number of times: write it like 1.3/],
+  [{ walls: '12' }, 'walls', /12 times what is usual cannot stay on walls: from 0 to 10/],
   [{ losses: 'brunch 5 %' }, 'losses', /“brunch 5 %” is no loss in service: write it like “banquet 6 %”/],
   [{ losses: 'banquet 95 %' }, 'losses', /95 % cannot be lost in service: from 0 to 90 %/],
   [{ losses: 'staff 5 %; Staff 6 %' }, 'losses', /staff stands there twice/],

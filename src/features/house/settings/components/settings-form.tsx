@@ -132,7 +132,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
       <ColdAndHot form={form} fixed={fixed} />
       <Closed form={form} fixed={fixed} />
       <Losses form={form} fixed={fixed} />
-      <Col sm={12}>
+      <Col sm={6}>
         <FormField
           {...{ form, name: 'strainers', label: 'Strainers of your own, and what stays in each' }}
           placeholder="superbag 60 ml; cone sieve 200 ml"
@@ -141,6 +141,14 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
         <Form.Text>
           Said on a sheet as “strain through a superbag”. A ladle is a measure: Buy, Larder.
         </Form.Text>
+      </Col>
+      <Col sm={6}>
+        <FormField
+          {...{ form, name: 'walls', label: 'On the walls of a pot that is poured out, times what is usual' }}
+          placeholder="1"
+          disabled={fixed}
+        />
+        <Form.Text>More where pots are tipped and not scraped.</Form.Text>
       </Col>
     </>
   );

@@ -1,0 +1,255 @@
+import 'server-only';
+import { LRUCache } from 'lru-cache';
+import {
+  handsToldOf,
+  leftToldOf,
+  runningOf,
+  saysHowMuch,
+  timesTaught,
+  type LeftLesson,
+  type Running,
+  type TimesKind,
+  type TimesLesson,
+  type TimesTaught,
+} from '@/core/batch';
+import type { KitchenCosting } from '@/core/costing';
+import { cookedOn, type WrittenBatch } from '@/core/kitchen-file';
+import { ownConstants } from '@/core/kitchen-state';
+import type { ProcessConstants } from '@/core/pot';
+import { CONSTANTS } from '@/core/reference';
+import { usableOf } from '@/core/supply';
+import { learnable, type Figure, type Learnable } from './learnable';
+import { timesMove, type Moves } from './moved';
+import { physicsOf } from './queries';
+
+/** A figure that is learned in times of what is reckoned with now. */
+export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
+  readonly kind: TimesKind;
+  readonly title: string;
+  readonly lessons: readonly (TimesTaught['lessons'][number] & {
+    readonly name: string;
+    readonly on: string;
+  })[];
+  readonly waits: boolean;
+  /** It is reckoned with as it was weighed on the bench: there, and not here, it moves. */
+  readonly weighed: boolean;
+  /** As it is reckoned with and as it would be; undefined where it is several figures at once. */
+  readonly figure: Figure | undefined;
+  readonly moves: readonly Moves[];
+  /** So many more sheets would move. */
+  readonly moreMoves: number;
+  /** What bones of each supplier gave, where batches were of more than one’s. */
+  readonly suppliers: readonly BySupplier[];
+}
+
+/** What batches of one supplier’s say by themselves. */
+export interface BySupplier {
+  readonly id: string;
+  readonly name: string;
+  readonly batches: number;
+  readonly mean: number;
+  readonly figure: Figure | undefined;
+}
+
+/** Whose a batch’s bones were: of the last delivery before it was put on; undefined where none is written down. */
+export type CameFrom = (
+  ingredient: string,
+  batch: string,
+) => { readonly id: string; readonly name: string } | undefined;
+
+const LEAST_BATCHES = 2;
+/** A learned figure of which less than this share would move does not wait; how full portions are is nearer known. */
+const MOVES_LITTLE: Readonly<Partial<Record<TimesKind, number>>> = { pours: 0.01 };
+const LITTLE = 0.05;
+
+/** What of a batch gives most of its gelatin: an ingredient’s id; undefined where nothing does. */
+function giverOf(
+  gelatin: ReadonlyMap<string, { readonly id: string; readonly gPerKg: number }>,
+  inputs: readonly { readonly supply: string; readonly g: number }[],
+) {
+  let most: { id: string; g: number } | undefined;
+  for (const { supply, g } of inputs) {
+    const of = gelatin.get(supply);
+    if (of && of.gPerKg * g > (most?.g ?? 0)) most = { id: of.id, g: of.gPerKg * g };
+  }
+  return most?.id;
+}
+
+const leftOutIn = ({ events }: WrittenBatch, kind: TimesKind, of: string): string | undefined =>
+  events.find((e) => e.is === 'not learned' && e.kind === kind && e.of === of)?.id;
+
+/** What stayed behind in batches that are over, held while nothing of them is another. */
+const left = new LRUCache<string, readonly LeftLesson[]>({ max: 800 });
+function leftHeld(batch: WrittenBatch, running: Running, c: ProcessConstants) {
+  const key = JSON.stringify([
+    batch.id,
+    batch.events.map((e) => e.id),
+    running.pot,
+    c.strainers,
+    c.wallCling,
+  ]);
+  const known = left.get(key) ?? leftToldOf(running, c);
+  left.set(key, known);
+  return known;
+}
+
+/** Whether anything told of a batch says something of a kind of figure. */
+const SAYS: Readonly<Record<TimesKind, (e: WrittenBatch['events'][number]) => boolean>> = {
+  keeps: saysHowMuch,
+  clings: saysHowMuch,
+  loses: saysHowMuch,
+  pours: (e) => e.is === 'ended' && e.portions !== undefined,
+  gives: (e) => e.is === 'brix' || e.is === 'sets',
+  hands: (e) => e.is === 'done' && e.handsMin !== undefined,
+};
+
+/** What a lesson of a line is of: what its sheet loses at such lines, and how full its portions are, is that sheet’s own. */
+const whose = ({ recipe }: WrittenBatch, { kind, of }: LeftLesson): string =>
+  kind === 'loses' || kind === 'pours' ? `${recipe} ${of}` : of;
+
+/** A lesson in times of what is reckoned with today: of a line, what its sheet says now. */
+function today(l: LeftLesson, now: number | undefined): Pick<TimesLesson, 'times' | 'sd'> | undefined {
+  if (!l.share) return { times: l.times, sd: l.sd };
+  if (now === undefined) return undefined;
+  if (l.kind === 'pours') {
+    const by = (1 + l.share.line) / (1 + now);
+    return { times: l.times * by, sd: l.sd * by };
+  }
+  const by = l.share.line / now;
+  return now > 0 ? { times: l.times * by, sd: l.sd * by } : undefined;
+}
+
+/** What batches say of figures of one kind, in times of what is reckoned with. */
+function lessonsIn(
+  costing: KitchenCosting,
+  batches: readonly WrittenBatch[],
+  kind: TimesKind,
+): TimesLesson[] {
+  const c = ownConstants(costing.state.kitchen, CONSTANTS);
+  const gelatin = new Map(
+    kind === 'gives'
+      ? costing.state.ingredients.map((i) => [
+          usableOf(i.id) as string,
+          { id: i.id, gPerKg: i.gelatin?.gPerKg ?? 0 },
+        ])
+      : [],
+  );
+  const shares = new Map<string, number | undefined>();
+  const shareNow = (of: string): number | undefined => {
+    if (!shares.has(of)) shares.set(of, learnable(costing, kind, of)?.share);
+    return shares.get(of);
+  };
+  return batches
+    .filter((b) => b.events.some(SAYS[kind]))
+    .flatMap((batch): TimesLesson[] => {
+      const running = runningOf(batch, costing.shelf);
+      if (!running) return [];
+      const of = (what: string, times: number, sd = 0): TimesLesson => ({
+        batch: batch.id,
+        of: what,
+        times,
+        sd,
+        leftOut: leftOutIn(batch, kind, what),
+      });
+      if (kind !== 'hands' && kind !== 'gives')
+        return leftHeld(batch, running, c).flatMap((l) => {
+          if (l.kind !== kind) return [];
+          const what = whose(batch, l);
+          const now = today(l, l.share && shareNow(what));
+          return now ? [of(what, now.times, now.sd)] : [];
+        });
+      const { run, followed } = physicsOf(batch, running, c);
+      if (kind === 'hands') return handsToldOf(running, run.rows).map((h) => of(h.kind, h.times));
+      const giver = giverOf(gelatin, run.inputs);
+      return giver !== undefined && followed.gave !== undefined
+        ? [of(giver, followed.gave.times, followed.gave.sd)]
+        : [];
+    });
+}
+
+/** What is learned of a figure, in times of what is reckoned with; undefined where nothing is. */
+export const timesOf = (
+  costing: KitchenCosting,
+  batches: readonly WrittenBatch[],
+  kind: TimesKind,
+  of: string,
+  counts: (lesson: TimesLesson) => boolean = () => true,
+): number | undefined =>
+  timesTaught(
+    kind,
+    lessonsIn(costing, batches, kind).filter((l) => l.of === of && counts(l)),
+  )[0]?.learned?.mean;
+
+/** Ingredients that batches say something of what they give, and when the oldest of those was put on. */
+export function giversIn(costing: KitchenCosting, batches: readonly WrittenBatch[]) {
+  const lessons = lessonsIn(costing, batches, 'gives');
+  return [...new Set(lessons.map((l) => l.of))];
+}
+
+/** What each supplier’s said by themselves; nothing where all were one’s. */
+function bySupplier(row: TimesTaught, from: CameFrom, is: Learnable): BySupplier[] {
+  const groups = new Map<string, { name: string; lessons: TimesLesson[] }>();
+  for (const lesson of row.lessons) {
+    const whose = from(row.of, lesson.batch);
+    if (!whose || lesson.leftOut !== undefined) continue;
+    const group = groups.get(whose.id) ?? { name: whose.name, lessons: [] };
+    group.lessons.push(lesson);
+    groups.set(whose.id, group);
+  }
+  if (groups.size < 2) return [];
+  return [...groups].flatMap(([id, { name, lessons }]): BySupplier[] => {
+    const mean = timesTaught('gives', lessons)[0]?.learned?.mean;
+    return mean === undefined ? [] : [{ id, name, batches: lessons.length, mean, figure: is.figure(mean) }];
+  });
+}
+
+/** Whether what an ingredient keeps was weighed on the bench: drained bones say more of it than two dips. */
+export function isWeighed({ state, day }: KitchenCosting, ingredient: string): boolean {
+  const found = state.ingredients.find((i) => i.id === ingredient);
+  return found !== undefined && cookedOn(found, 'retention', day) !== undefined;
+}
+
+const KINDS: readonly TimesKind[] = ['gives', 'keeps', 'clings', 'loses', 'pours', 'hands'];
+
+/** Every figure that batches teach in times of what is reckoned with; those that wait for a person come first. */
+export function timesRows(
+  costing: KitchenCosting,
+  batches: readonly WrittenBatch[],
+  byId: ReadonlyMap<string, WrittenBatch>,
+  from: CameFrom,
+): TimesRow[] {
+  return KINDS.flatMap((kind) =>
+    timesTaught(kind, lessonsIn(costing, batches, kind)).flatMap((row): TimesRow[] => {
+      const is = learnable(costing, kind, row.of);
+      if (!is) return [];
+      const counted = row.lessons.filter((l) => l.leftOut === undefined).length;
+      const weighed = kind === 'keeps' && isWeighed(costing, row.of);
+      const mean = row.learned?.mean ?? 1;
+      const waits =
+        row.learned !== undefined &&
+        !weighed &&
+        counted >= LEAST_BATCHES &&
+        Math.abs(mean - 1) > (MOVES_LITTLE[kind] ?? LITTLE) &&
+        is.figure(mean)?.stays !== true;
+      const moved = waits ? timesMove(costing, kind, row.of, mean, is) : { moves: [], more: 0 };
+      return [
+        {
+          ...row,
+          kind,
+          weighed,
+          title: is.title,
+          lessons: row.lessons.map((l) => ({
+            ...l,
+            name: byId.get(l.batch)?.name ?? '',
+            on: byId.get(l.batch)?.startedAt ?? '',
+          })),
+          waits,
+          figure: is.figure(mean),
+          moves: moved.moves,
+          moreMoves: moved.more,
+          suppliers: kind === 'gives' ? bySupplier(row, from, is) : [],
+        },
+      ];
+    }),
+  ).sort((a, b) => Number(b.waits) - Number(a.waits));
+}
