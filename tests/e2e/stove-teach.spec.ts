@@ -149,3 +149,64 @@ test('a batch is as large as what came in: its kilos typed, or taken from the sc
   await expect(page.getByRole('button', { name: 'Put it on' })).toBeEnabled();
   await page.request.post(`http://127.0.0.1:${here().scalePort}/put?g=0`);
 });
+
+test('what stays in the sieve is learned of its sheet: it stands in its line, moves its litre, and is taken back', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(HELD);
+  await open(page, '/stove/learned');
+  const sieve = page.getByRole('region', { name: 'Pepper passata: what stays in the sieve' });
+  await expect(sieve).toContainText('Reckoned with: 16.0 %. Nothing moves until it is accepted.');
+  await expect(sieve.getByRole('row').filter({ hasText: 'Pepper passata' }).first()).toContainText(
+    /5\.55 → 5\.\d\d.*€\d\.\d\d → €\d\.\d\d/,
+  );
+  await keeps(page, 'batch.learn-times', () =>
+    sieve.getByRole('button', { name: /^Reckon with 2\d\.\d %$/ }).click(),
+  );
+  await expect(sieve).toContainText(/Reckoned with: 2\d\.\d %\./);
+  await sieve.getByText('3 batches').click();
+  await sieve.getByRole('link', { name: 'Pepper passata' }).first().click();
+  await page.getByRole('link', { name: 'its sheet' }).click();
+  await expect(page.getByRole('combobox', { name: /^Step \d+$/ }).nth(3)).toBeVisible();
+  await expect
+    .poll(() =>
+      page
+        .getByRole('combobox', { name: /^Step \d+$/ })
+        .evaluateAll((all) =>
+          all.map((x) => (x as HTMLInputElement).value).find((x) => x.startsWith('sieve')),
+        ),
+    )
+    .toMatch(/^sieve, 2\d(\.\d)? % lost$/);
+  await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
+  await open(page, '/stove/learned');
+  await expect(sieve).toContainText('Reckoned with: 16.0 %.');
+});
+
+test('portions are counted as a batch ends: what each was is said, none that cannot be is taken, and it teaches', async ({
+  page,
+}) => {
+  await page.clock.setFixedTime(HELD);
+  await open(page, '/stove');
+  await page
+    .getByRole('link', { name: /Leek and oat soup/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Leek and oat soup', level: 1 })).toBeVisible();
+  const counted = page.getByLabel(/^Portions that went out of it/);
+  for (let left = 12; left > 0 && (await counted.count()) === 0; left -= 1)
+    await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
+  await expect(atHand(page)).toContainText(/By its sheet it is \d\d of 309 ml/);
+  await counted.fill('2.5');
+  await expect(atHand(page)).toContainText('2.5 portions cannot be: whole ones, from 1 to 100000.');
+  await expect(page.getByRole('button', { name: 'End the batch' })).toBeDisabled();
+  await counted.fill('4');
+  await expect(atHand(page)).toContainText(/ml each: was it counted right\?/);
+  await counted.fill('20');
+  await expect(atHand(page)).toContainText(/so it was 3\d\d ml each\./);
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'End the batch' }).click());
+  await expect(told(page)).toContainText('20 portions');
+  await open(page, '/stove/learned');
+  const full = page.getByRole('region', { name: 'Leek and oat soup: how full its portions are' });
+  await expect(full.getByText('4 batches')).toBeVisible();
+  await expect(full).toContainText('Reckoned with: 3.0 % over.');
+});

@@ -84,12 +84,12 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await expect(page.getByRole('figure')).toContainText(/now 11\.0\d* l/);
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(atHand(page)).toContainText('How much is there?');
-  await page.getByLabel(/^Litres got/).fill('3.2');
+  await page.getByLabel(/^Litres got/).fill('3.3');
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'End the batch' }).click());
-  await expect(page.getByRole('region', { name: 'How it ended' })).toContainText('3.20 l');
+  await expect(page.getByRole('region', { name: 'How it ended' })).toContainText('3.30 l');
   await page.getByRole('link', { name: 'all pots' }).click();
-  const row = page.getByRole('row', { name: /^Reduced game base .*3\.20/ });
-  await expect(row).toContainText('3.20');
+  const row = page.getByRole('row', { name: /^Reduced game base .*3\.30/ });
+  await expect(row).toContainText('3.30');
   await row.getByRole('link').click();
   await page.getByRole('button', { name: 'It was never on' }).click();
   await expect(page.getByRole('heading', { name: 'Stove', level: 1 })).toBeVisible();
@@ -246,4 +246,73 @@ test('a pot is left for the night by the rule of the house: how it will stand, t
     page.getByRole('button', { name: 'Take back: left for the night' }).click(),
   );
   await expect(page.getByText('Left for the night, until 15:00.')).toHaveCount(0);
+});
+
+test('a pot that may stand lower is turned down for the night, by what the house lets stand, and is more in the morning for it', async ({
+  page,
+}) => {
+  await at(page);
+  await open(page, '/stove');
+  await page
+    .getByRole('link', { name: /Reduced game base/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: 'Reduced game base', level: 1 })).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it for the night' }).click();
+  const panel = page.getByRole('dialog', { name: 'Left for the night' });
+  const flame = panel.getByRole('group', { name: 'The flame' });
+  await expect(flame.getByRole('button', { name: 'Turn it down to bare simmer' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await panel.getByLabel('Somebody is back at').fill('12:40');
+  const stands = panel.locator('b.fig').first();
+  await expect(panel.getByText(/At 12:40 it should stand at/)).toBeVisible();
+  await expect(panel.getByRole('alert')).toHaveCount(0);
+  const down = await figure(stands);
+  await flame.getByRole('button', { name: 'As it stands' }).click();
+  await expect(panel.getByRole('alert')).toContainText('it may not stand like this');
+  await expect.poll(() => figure(stands)).toBeLessThan(down);
+  await flame.getByRole('button', { name: 'Turn it down to bare simmer' }).click();
+  await keeps(page, 'batch.tell', () =>
+    panel.getByRole('button', { name: 'It is turned down to bare simmer and left' }).click(),
+  );
+  const what = page.getByRole('region', { name: 'What was told' });
+  await expect(what).toContainText('left for the night, turned down to bare simmer');
+  await page.reload();
+  await expect(what).toContainText('left for the night, turned down to bare simmer');
+  await keeps(page, 'batch.take-back', () =>
+    page.getByRole('button', { name: /^Take back: left for the night/ }).click(),
+  );
+  await expect(what).not.toContainText('left for the night');
+});
+
+test('a dip of a pot that is cold is read as it stands then, and a chilled spoonful says how it sets', async ({
+  page,
+}) => {
+  await putOn(page, 'reduced game base', 'Reduced game base', 'Stockpot 50 l');
+  await page.getByLabel('When it happened').selectOption({ label: 'it was 20 min ago' });
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
+  await expect(page.getByRole('figure')).toContainText(/now \d+\.\d+ l/);
+  const what = page.getByRole('region', { name: 'What was told' });
+  const cold = keys(page).getByRole('button', { name: 'it is cold' });
+  await expect(cold).toHaveAttribute('aria-pressed', 'false');
+  await cold.click();
+  await expect(cold).toHaveAttribute('aria-pressed', 'true');
+  await keeps(page, 'batch.tell', () => read(page, 'Dip', '32.1'));
+  await expect(what).toContainText('32.1 cm from the rim, at 20 °C');
+  // Off the heat it cools: what it has cooled to is what a dip is read at, unless somebody says otherwise.
+  await keeps(page, 'batch.tell', () =>
+    page.getByRole('button', { name: 'The heat is off' }).first().click(),
+  );
+  await expect(keys(page).getByRole('button', { name: /^cooled to \d+ °C$/ })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await keys(page).getByRole('button', { name: '°Bx', exact: true }).click();
+  await keeps(page, 'batch.tell', () => keys(page).getByRole('button', { name: 'wobbles' }).click());
+  await expect(what).toContainText('a chilled spoonful wobbles');
+  await page.reload();
+  await expect(what).toContainText('a chilled spoonful wobbles');
+  await expect(what).toContainText('32.1 cm from the rim, at 20 °C');
 });

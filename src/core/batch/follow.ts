@@ -7,6 +7,7 @@ import {
   liquidMl,
   noReport,
   scaleLiquid,
+  type Heat,
   type PotRun,
   type PotState,
   type ProcessConstants,
@@ -77,6 +78,13 @@ interface Gelled {
   readonly gels: Extract<WrittenBatchEvent, { is: 'sets' }>['how'];
 }
 
+/** A flame that is turned down, or as its line has it again. */
+interface Turned {
+  readonly id: string;
+  readonly ms: number;
+  readonly heat: Heat | undefined;
+}
+
 /** Lines that were done at once while another was at hand. */
 interface Rescue {
   readonly id: string;
@@ -89,9 +97,9 @@ type Taken = PotRun['inputs'][number] extends infer T ? Omit<T, 'step'> : never;
 type Answer = Extract<WrittenBatchEvent, { is: 'answered' }>['as'];
 type Read = AmountRead & { readonly ms: number };
 /** What changes a pot at once, whatever it stands on. */
-type Change = Rescue | Salted | Dissolved | Gelled;
+type Change = Rescue | Salted | Dissolved | Gelled | Turned;
 const changes = (next: Read | Change): next is Change =>
-  'steps' in next || 'pct' in next || 'bx' in next || 'gels' in next;
+  'steps' in next || 'pct' in next || 'bx' in next || 'gels' in next || 'heat' in next;
 
 export const HOUR = 3_600_000;
 /** h between two steps on the heat: a forecast need not be told to the minute. */
@@ -122,6 +130,19 @@ function dissolvedIn(l: PotState['liquid']): {
   return { clear: l.water + given + known, given, known };
 }
 
+/** Turned down for the night it is turned up again when somebody is back, or has told anything since. */
+function turning(
+  { id, at, until, heat }: Extract<WrittenBatchEvent, { is: 'night' }>,
+  events: Running['events'],
+): Turned[] {
+  const ms = Date.parse(at);
+  const since = events.map((e) => Date.parse(e.at)).filter((x) => x > ms);
+  return [
+    { id, ms, heat },
+    { id: `${id} up`, ms: Math.min(Date.parse(until), ...since), heat: undefined },
+  ];
+}
+
 /** A 90 % range spans so many standard deviations. */
 const RANGE_SDS = 3.29;
 /** % of gelatin that a chilled spoonful says, and how sure it is: one standard deviation of its logarithm. */
@@ -146,6 +167,8 @@ export interface Stretch {
   /** The pot at its end, for each speed, before the offset. */
   readonly ends: readonly PotState[];
   readonly upHours: number;
+  /** The line, at the heat it stands at. */
+  readonly step: OnHeat;
 }
 
 /** What has been told of a batch: when lines were done, what was read, and what was answered. */
@@ -157,6 +180,7 @@ class Heard {
   private readonly salted: Salted[] = [];
   private readonly dissolved: Dissolved[] = [];
   private readonly gelled: Gelled[] = [];
+  private readonly turned: Turned[] = [];
 
   constructor({ events, rescues }: Pick<Running, 'events' | 'rescues'>) {
     // Told twice is told once.
@@ -172,6 +196,7 @@ class Heard {
       } else if (e.is === 'rescue') this.rescues.push({ id: e.id, ms, steps: rescues[e.id] ?? [] });
       else if (e.is === 'salt') this.salted.push({ id: e.id, ms, pct: e.pct });
       else if (e.is === 'brix') this.dissolved.push({ id: e.id, ms, bx: e.bx });
+      else if (e.is === 'night' && e.heat) this.turned.push(...turning(e, events));
       else if (e.is === 'sets') this.gelled.push({ id: e.id, ms, gels: e.how });
       else if (saysHowMuch(e)) this.reads.push({ ...e, ms });
     }
@@ -179,7 +204,7 @@ class Heard {
 
   /** What was read and done between two moments, in its order; what was misread counts for nothing. */
   between(from: number, to: number): readonly (Read | Change)[] {
-    return [...this.reads, ...this.rescues, ...this.salted, ...this.dissolved, ...this.gelled]
+    return [...this.reads, ...this.rescues, ...this.salted, ...this.dissolved, ...this.gelled, ...this.turned]
       .filter((r) => r.ms >= from && r.ms < to && this.answers.get(r.id) !== 'misread')
       .sort((a, b) => a.ms - b.ms || (a.id < b.id ? -1 : 1));
   }
@@ -257,6 +282,8 @@ export class Follow {
     if ('pct' in next) return this.salt(next);
     if ('bx' in next) return this.brix(next);
     if ('gels' in next) return this.gels(next);
+    // A flame under a pot that stands on none changes nothing.
+    if ('heat' in next) return;
     for (const step of next.steps) {
       const before = copyPot(this.pot);
       if (this.do(step)) this.pot = before;
@@ -371,21 +398,23 @@ export class Follow {
   heats(step: OnHeat, from: number, to: number): Stretch {
     const before = this.pot.beforeHeatMl ?? liquidMl(this.pot.liquid);
     let begun = from;
+    let on = step;
     let reads: Read[] = [];
     for (const next of this.heard.between(from, to)) {
       if (!changes(next) && !this.heard.answers.has(next.id)) {
         reads.push(next);
         continue;
       }
-      this.stands(step, begun, next.ms, reads);
-      if (changes(next)) this.change(next);
+      this.stands(on, begun, next.ms, reads);
+      if ('heat' in next) on = { ...step, heat: next.heat ?? step.heat };
+      else if (changes(next)) this.change(next);
       else {
         this.take(next, measured(next, this.pot));
         this.draw(next, this.pot);
       }
       [begun, reads] = [next.ms, []];
     }
-    const stretch = this.stands(step, begun, to, reads);
+    const stretch = this.stands(on, begun, to, reads);
     this.pot.beforeHeatMl = before;
     return stretch;
   }
@@ -447,6 +476,7 @@ export class Follow {
       offSd: learned.offSd,
       ends,
       upHours: told[0]?.upHours ?? 0,
+      step,
     };
   }
 

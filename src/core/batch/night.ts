@@ -23,6 +23,8 @@ export interface NightAhead {
   readonly bare: boolean;
   /** ml of water that, poured in now, leave it when somebody is back with what it should have at the end of its line; undefined where none is wanted, or none is enough. */
   readonly waterMl: number | undefined;
+  /** The most that the house lets it stand at, where it stands at more and its fuel may be left alone. */
+  readonly turnTo: NightRule['heat'] | undefined;
 }
 
 /** How near the water is found, as a share of what is wanted; and how much of the room under the brim is filled at most: it swells as it warms. */
@@ -33,6 +35,7 @@ const UNDER_BRIM = 0.95;
  * How a pot will stand that is left alone.
  * @param now ms
  * @param back when somebody is there again, ms
+ * @param turned what it is turned down to; left out, as it stands
  */
 export function nightAhead(
   of: Running,
@@ -40,11 +43,14 @@ export function nightAhead(
   back: number,
   c: ProcessConstants,
   rule: NightRule | undefined,
+  turned?: NightRule['heat'],
 ): NightAhead {
   const here = whereabouts(of, now, c);
-  const then = whereabouts(of, back, c);
+  const left = turned ? turnedDown(of, now, back, turned) : of;
+  const then = whereabouts(left, back, c);
   const step = of.pot.steps[here.at];
-  const heat = step && 'heat' in step && isOnHeat(step) ? step.heat : undefined;
+  const stands = step && 'heat' in step && isOnHeat(step) ? step.heat : undefined;
+  const heat = stands && (turned ?? stands);
   const pot = then.pot && figuresOf(then.pot, c);
   const goalMl = here.then && figuresOf(here.then, c).ml;
   const overH = Math.max(0, -(then.left?.middle ?? 0));
@@ -57,7 +63,7 @@ export function nightAhead(
     waterMl:
       heat && overH > 0 && goalMl !== undefined && here.pot
         ? waterFor(
-            of,
+            left,
             now,
             back,
             c,
@@ -65,14 +71,27 @@ export function nightAhead(
             (capacityMl(here.pot.vessel) - standingMl(here.pot)) * UNDER_BRIM,
           )
         : undefined,
+    turnTo:
+      rule && stands && rule.fuels.includes(of.pot.hob.fuel) && isMore(stands, rule.heat)
+        ? rule.heat
+        : undefined,
   };
 }
+
+const isMore = (a: NightRule['heat'], b: NightRule['heat']): boolean => HEATS.indexOf(a) > HEATS.indexOf(b);
+
+/** A pot that is turned down now, till somebody is back. */
+const turnedDown = (of: Running, now: number, back: number, heat: NightRule['heat']): Running => {
+  const [at, until] = [new Date(now).toISOString(), new Date(back).toISOString()];
+  const event: WrittenBatchEvent = { id: 'for the night', at, recordedAt: at, is: 'night', until, heat };
+  return { ...of, events: [...of.events, event] };
+};
 
 const mayStand = (
   { fuels, heat: most }: NightRule,
   fuel: NightRule['fuels'][number],
   heat: NightRule['heat'],
-): boolean => fuels.includes(fuel) && HEATS.indexOf(heat) <= HEATS.indexOf(most);
+): boolean => fuels.includes(fuel) && !isMore(heat, most);
 
 /** Water that is poured in now so that so much is there when somebody is back. */
 function waterFor(
@@ -100,5 +119,6 @@ function waterFor(
     return pot ? figuresOf(pot, c).ml : NaN;
   };
   const found = crossing((ml) => with_(ml) - goalMl, 0, roomMl, goalMl * CLOSE);
-  return found.found ? found.above : undefined;
+  // What lies below the goal is near it; what lies above may be far.
+  return found.found ? found.below : undefined;
 }

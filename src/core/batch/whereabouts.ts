@@ -195,8 +195,8 @@ export function whereabouts(of: Running, now: number, constants: ProcessConstant
   const stretch = model.heats(step, since, until + 1);
   return {
     ...common,
-    ...ahead(model, step, stretch, start, (until - since) / HOUR),
-    boils: model.belief(step),
+    ...ahead(model, stretch.step, stretch, start, (until - since) / HOUR),
+    boils: model.belief(stretch.step),
     foretold: foretold(model, step, start, since, until),
     ...standing(model),
   };

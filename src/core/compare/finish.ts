@@ -126,7 +126,7 @@ class Finishing {
       this.cook(...lines, { do: 'thicken', of: mend, amount: this.figure(g, ' g') } as WrittenStep);
     const short = (g: number): number => (g === 0 ? thin.bodyThen : (last(withG(g).run)?.body ?? 0)) - body;
     const found = crossing(short, 0, most, body * CLOSE);
-    return found.found ? { ...thin, ...withG(found.above), mendG: found.above } : thin;
+    return found.found ? { ...thin, ...withG(found.below), mendG: found.below } : thin;
   }
 }
 

@@ -51,7 +51,7 @@ export function thicken(on: OnSheet, asks: Ask): Outcome<readonly SheetWay[]> {
       if (bodyWith(0) >= end.body) return { name, recipe: thickened(of, 0), note: 'thick enough without' };
       const found = crossing((g) => bodyWith(g) - end.body, 0, stopsMl, end.body * CLOSE);
       return found.found
-        ? { name, recipe: thickened(of, found.above), note: `${typed(found.above, mark, 3)} g of it` }
+        ? { name, recipe: thickened(of, found.below), note: `${typed(found.below, mark, 3)} g of it` }
         : { name, recipe: thickened(of, 0), note: 'however much of it goes in, it does not get as thick' };
     }),
     ...toOrder(on, stop, after.body, end),

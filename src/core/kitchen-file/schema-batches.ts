@@ -120,8 +120,12 @@ export const BatchEvent = z.discriminatedUnion('is', [
       ...stamp,
       is: z.literal('night'),
       until: z.iso.datetime().describe('when somebody is there again'),
+      heat: z
+        .enum(HEATS)
+        .optional()
+        .describe('what it is turned down to till then, or till anything is told; left out, as it stands'),
     })
-    .describe('it is left alone, as it stands'),
+    .describe('it is left alone'),
   z.strictObject({
     ...stamp,
     is: z.literal('brix'),

@@ -1,4 +1,4 @@
-/** Where something crosses 0, between two places a hair apart: `below` is at or below it, `above` at or above. */
+/** Where something crosses 0: `below` is at or below it and as near as was asked for, `above` at or above, which may be further off. */
 export type Crossing =
   | { readonly found: true; readonly below: number; readonly above: number }
   | { readonly found: false; readonly why: 'not between' | 'does not converge' };

@@ -87,7 +87,7 @@ export interface StandsTruly {
 }
 
 /** What is told of a batch that changes the pot itself; the rest are readings, which it does not listen to. */
-const DOES: ReadonlySet<WrittenBatchEvent['is']> = new Set(['done', 'rescue', 'off', 'otherwise']);
+const DOES: ReadonlySet<WrittenBatchEvent['is']> = new Set(['done', 'rescue', 'off', 'otherwise', 'night']);
 /** h a pot cools with in its place, for each cm of depth. */
 const COOLS_IN = { kitchen: 0.26, 'cold room': 0.15, 'ice bath': 0.04, 'blast chiller': 0.05 } as const;
 const AROUND_IN = { kitchen: 21, 'cold room': 3, 'ice bath': 1, 'blast chiller': -6 } as const;

@@ -16,6 +16,7 @@ import {
 } from '@/core/batch';
 import type { WrittenBatchEvent } from '@/core/kitchen-file';
 import { ownConstants } from '@/core/kitchen-state';
+import type { Heat } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
 import type { Own } from './queries';
 
@@ -109,8 +110,8 @@ const worker = {
     (await house())?.cameIn(stands(of), text, of.now, constantsOf(of)),
 
   /** How it will stand that is left alone until somebody is back. */
-  night: async (of: Looked, back: number): Promise<NightAhead> =>
-    nightAhead((await runningNow(of)).running, of.now, back, constantsOf(of), of.own.rules?.night),
+  night: async (of: Looked, back: number, turned?: Heat): Promise<NightAhead> =>
+    nightAhead((await runningNow(of)).running, of.now, back, constantsOf(of), of.own.rules?.night, turned),
 
   /** A line of it as one would type it. */
   line: async (of: Looked, id: string): Promise<string | undefined> => (await house())?.line(stands(of), id),

@@ -57,7 +57,7 @@ export function eventWords(event: WrittenBatchEvent, line?: string): string {
     case 'holding':
       return 'is held hot';
     case 'night':
-      return 'left for the night';
+      return `left for the night${event.heat ? `, turned down to ${event.heat}` : ''}`;
     case 'brix':
       return `${event.bx} °Bx by the refractometer`;
     case 'sets':

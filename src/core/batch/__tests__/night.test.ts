@@ -86,3 +86,42 @@ test('it is left until somebody tells something of it again', () => {
   expect(batchFigures(running(told, looked), START + 6 * HOUR, c).leftUntil).toBeUndefined();
   expect(batchFigures(running(told), NOW, c).pot).toEqual(batchFigures(running(), NOW, c).pot);
 });
+
+/** The same stock, driven harder than a house leaves alone. */
+const hard = (...told: WrittenBatchEvent[]): Running => {
+  const of = running(...told);
+  const steps = of.pot.steps.map((s) => (s.do === 'cook' ? { ...s, heat: 'simmer' as const } : s));
+  return { ...of, pot: { ...of.pot, steps } };
+};
+const turned = (h: number, heat: 'bare simmer' | 'simmer' = 'bare simmer') =>
+  event(h, 'n', { is: 'night', until: new Date(BACK).toISOString(), heat });
+const mlAt = (of: Running, h: number): number => batchFigures(of, START + h * HOUR, c).pot!.ml;
+
+test('turned down for the night it boils away less, and as its line has it again when somebody is back', () => {
+  const of = hard(turned(2));
+  expect(mlAt(of, 12)).toBeGreaterThan(mlAt(hard(), 12) + 100);
+  expect(mlAt(of, 12)).toBeLessThan(mlAt(of, 2));
+  // Till it was turned down it is the same pot, and turned down to what it stands at nothing is another.
+  expect(mlAt(of, 2)).toBeCloseTo(mlAt(hard(), 2), 2);
+  expect(mlAt(hard(turned(2, 'simmer')), 12)).toBeCloseTo(mlAt(hard(), 12), 0);
+  const lost = (pot: Running, from: number) => mlAt(pot, from) - mlAt(pot, from + 1);
+  expect(lost(of, 12.1) / lost(hard(), 12.1)).toBeCloseTo(1, 1);
+  expect(lost(of, 8) / lost(hard(), 8)).toBeLessThan(0.8);
+  // Whoever tells something before is there, and turns it up.
+  const early = hard(turned(2), event(6, 'x', { is: 'note', text: 'could not sleep' }));
+  expect(mlAt(early, 12)).toBeLessThan(mlAt(of, 12) - 50);
+  expect(mlAt(early, 12)).toBeGreaterThan(mlAt(hard(), 12) + 50);
+});
+
+test('what is said before it is turned down is how it then stands; it is offered where the house lets its fuel stand at less', () => {
+  const rule: NightRule = { ...RULE, heat: 'bare simmer' };
+  const plain = nightAhead(hard(), NOW, BACK, c, rule);
+  expect([plain.allowed, plain.turnTo]).toEqual([false, 'bare simmer']);
+  const down = nightAhead(hard(), NOW, BACK, c, rule, plain.turnTo);
+  expect(down.allowed).toBe(true);
+  expect(down.pot).toEqual(batchFigures(hard(turned(2)), BACK, c).pot);
+  expect(down.pot!.ml).toBeGreaterThan(plain.pot!.ml);
+  expect(down.waterMl ?? 0).toBeLessThan(plain.waterMl ?? 0);
+  expect(nightAhead(hard(), NOW, BACK, c, RULE).turnTo).toBeUndefined();
+  expect(nightAhead(hard(), NOW, BACK, c, { ...rule, fuels: [] }).turnTo).toBeUndefined();
+});

@@ -4,6 +4,7 @@ import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { NightAhead } from '@/core/batch';
+import type { Heat } from '@/core/pot';
 import { clockIn, nextAt } from '@/core/day';
 import { useFigures } from '@/ui/figures';
 import { SidePanel } from '@/ui/side-panel';
@@ -15,7 +16,7 @@ import type { Following } from './use-following';
 /** When somebody is back where the house has not said so. */
 const USUALLY = '06:00';
 
-/** A pot is left for the night: how it will stand, and what the house says of it. */
+/** A pot is left for the night: how it will stand, turned down as the house has it or as it is, and what the house says of it. */
 export function Night({
   batch,
   ask,
@@ -29,12 +30,15 @@ export function Night({
 }) {
   const rule = batch.own.rules?.night;
   const [clock, setClock] = useState(rule?.back ?? USUALLY);
+  const [asItIs, setAsItIs] = useState(false);
   const until = (): number => nextAt(Date.now(), clockIn(batch.zone, new Date()), clock);
-  const find = useCallback(
-    () => ask.night(nextAt(Date.now(), clockIn(batch.zone, new Date()), clock)),
-    [ask, batch.zone, clock],
-  );
-  const ahead = useAnswer(clock === '' ? undefined : find);
+  const { ahead, turnTo, heat } = useAhead(ask, batch.zone, clock, asItIs);
+  const leave = (): void =>
+    void tell({ is: 'night', until: new Date(until()).toISOString(), ...(heat ? { heat } : {}) }).then(
+      (ok) => {
+        if (ok) close();
+      },
+    );
   return (
     <SidePanel title="Left for the night" open close={close}>
       <div className="stacked">
@@ -47,28 +51,69 @@ export function Night({
             onChange={(event) => setClock(event.target.value)}
           />
         </Form.Group>
-        {ahead && ahead !== NOT_HERE && <Ahead ahead={ahead} clock={clock} />}
+        {turnTo && <Turned to={turnTo} asItIs={asItIs} choose={setAsItIs} />}
+        {ahead && <Ahead ahead={ahead} clock={clock} />}
         {rule === undefined && (
           <p className="quiet m-0">
             This kitchen has not said what may stand on the heat for the night; a manager says so under This
             kitchen.
           </p>
         )}
-        <Button
-          size="lg"
-          disabled={clock === ''}
-          onClick={() =>
-            void tell({ is: 'night', until: new Date(until()).toISOString() }).then((ok) => {
-              if (ok) close();
-            })
-          }
-        >
-          {ahead && ahead !== NOT_HERE && ahead.allowed === false ? 'It is left all the same' : 'It is left'}
+        <Button size="lg" disabled={clock === ''} onClick={leave}>
+          {leaves(ahead?.allowed, heat)}
         </Button>
       </div>
     </SidePanel>
   );
 }
+
+const leaves = (allowed: boolean | undefined, heat: Heat | undefined): string => {
+  if (allowed === false) return 'It is left all the same';
+  return heat ? `It is turned down to ${heat} and left` : 'It is left';
+};
+
+/** How it will stand: turned down to what the house lets stand, where it stands at more and nobody says otherwise. */
+function useAhead(ask: AskPot, zone: string, clock: string, asItIs: boolean) {
+  const back = useCallback(() => nextAt(Date.now(), clockIn(zone, new Date()), clock), [zone, clock]);
+  const plain = useCallback(() => ask.night(back()), [ask, back]);
+  const asLeft = useAnswer(clock === '' ? undefined : plain);
+  const turnTo = asLeft && asLeft !== NOT_HERE ? asLeft.turnTo : undefined;
+  const heat = asItIs ? undefined : turnTo;
+  const down = useCallback(() => ask.night(back(), heat), [ask, back, heat]);
+  const turned = useAnswer(clock === '' || !heat ? undefined : down);
+  const shown = heat ? turned : asLeft;
+  return { ahead: shown && shown !== NOT_HERE ? shown : undefined, turnTo, heat };
+}
+
+/** Turned down for the night, or left as it stands. */
+const Turned = ({
+  to,
+  asItIs,
+  choose,
+}: {
+  readonly to: Heat;
+  readonly asItIs: boolean;
+  readonly choose: (asItIs: boolean) => void;
+}) => (
+  <div className="tastes" role="group" aria-label="The flame">
+    <Button
+      size="lg"
+      variant={asItIs ? 'outline-primary' : 'primary'}
+      aria-pressed={!asItIs}
+      onClick={() => choose(false)}
+    >
+      Turn it down to {to}
+    </Button>
+    <Button
+      size="lg"
+      variant={asItIs ? 'primary' : 'outline-primary'}
+      aria-pressed={asItIs}
+      onClick={() => choose(true)}
+    >
+      As it stands
+    </Button>
+  </div>
+);
 
 function Ahead({ ahead, clock }: { readonly ahead: NightAhead; readonly clock: string }) {
   const { litres, bare, hours } = useFigures();

@@ -1,6 +1,7 @@
 import { wrap, type Remote } from 'comlink';
 import type { CameIn, LineRead, NightAhead, Problem, PutRight } from '@/core/batch';
 import type { WrittenBatchEvent } from '@/core/kitchen-file';
+import type { Heat } from '@/core/pot';
 import type { FollowWorker, Looked } from '../follow.worker';
 import type { BatchShown } from '../queries';
 
@@ -25,7 +26,7 @@ export interface AskPot {
   cameIn(text: string): Promise<CameIn | undefined>;
   line(id: string): Promise<string | undefined>;
   read(text: string): Promise<LineRead | undefined>;
-  night(back: number): Promise<NightAhead | undefined>;
+  night(back: number, turned?: Heat): Promise<NightAhead | undefined>;
 }
 
 /** @param events all that has been told of it, what waits for the network too */
@@ -39,7 +40,7 @@ export function askPot(batch: BatchShown, events: readonly WrittenBatchEvent[]):
       about(async (of) => await following().putRight(of, problem, wanted, batch.sheet)),
     cameIn: (text) => about(async (of) => await following().cameIn(of, text)),
     line: (id) => about(async (of) => await following().line(of, id)),
-    night: (back) => about(async (of) => await following().night(of, back)),
+    night: (back, turned) => about(async (of) => await following().night(of, back, turned)),
     read: (text) => about(async (of) => await following().read(of, text)),
   };
 }
