@@ -58,7 +58,6 @@ export {
   Batch,
   BatchEvent,
   CAME_IN,
-  GELS,
   GONE,
   LEARNED_TIMES,
   PLACES,
