@@ -3,6 +3,7 @@
 import Button from 'react-bootstrap/Button';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { useUnkept } from './unkept';
+import { useWoken } from './use-woken';
 
 interface Props {
   readonly label: string;
@@ -43,9 +44,11 @@ export function TypedField({
   // What is wrong or asked about has gone nowhere; what has been sent is its sender's to tell of.
   useUnkept(text.trim() !== value.trim() && (!sent || trouble !== undefined));
   const id = useId();
+  const field = useWoken(text, type);
   return (
     <>
       <input
+        ref={field}
         id={id}
         className={`typed${narrow ? ' typed-narrow' : ''}`}
         aria-label={label}

@@ -165,3 +165,30 @@ test('what would be too much is put right by a click, where a click can', async 
   await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: /^Leave .* of it out$/ }).click());
   await expect(warning).toHaveCount(0);
 });
+
+test('what is typed on a sheet before its page has woken is not lost', async ({ page }) => {
+  await open(page, '/pot');
+  const sheet = await page
+    .getByRole('link', { name: /^Duck broth/ })
+    .first()
+    .getAttribute('href');
+  let wake: () => void = () => undefined;
+  const asleep = new Promise<void>((woken) => {
+    wake = woken;
+  });
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await asleep;
+    await route.continue();
+  });
+  await page.goto(sheet ?? '', { waitUntil: 'commit' });
+  await page.getByLabel('Next step').click();
+  await page.keyboard.type('500 g le');
+  wake();
+  await page.keyboard.type('ek', { delay: 300 });
+  await expect(page.getByLabel('Next step')).toHaveValue('500 g leek');
+  // It is awake when the sheet takes it.
+  await expect(async () => {
+    await page.keyboard.press('Enter');
+    expect(await texts(page)).toContain('500 g leek');
+  }).toPass({ timeout: 15_000 });
+});

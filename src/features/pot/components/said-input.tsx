@@ -2,6 +2,7 @@
 
 import { useId, useState, type KeyboardEvent } from 'react';
 import { useFigures } from '@/ui/figures';
+import { useWoken } from '@/ui/use-woken';
 import type { Offered } from './use-offers';
 
 interface Props {
@@ -80,9 +81,11 @@ export function SaidInput(props: Props) {
   const { id, name, lineId, value, invalid, describedBy, className = '' } = props;
   const list = useId();
   const { open, marked, take, onKeyDown, close } = useMarked(props);
+  const field = useWoken(value, props.onTyped);
   return (
     <span className="said dropdown flex-grow-1">
       <input
+        ref={field}
         id={id}
         data-line={lineId}
         data-undo={props.settled ? 'kitchen' : undefined}

@@ -95,7 +95,7 @@ const Turned = ({
   readonly asItIs: boolean;
   readonly choose: (asItIs: boolean) => void;
 }) => (
-  <div className="tastes" role="group" aria-label="The flame">
+  <div className="else" role="group" aria-label="The flame">
     <Button
       size="lg"
       variant={asItIs ? 'outline-primary' : 'primary'}
