@@ -37,6 +37,7 @@ const AFTERWARDS: ReadonlySet<WrittenBatchEvent['is']> = new Set([
   'off',
   'degrees',
   'sets',
+  'brix',
   'moved',
   'reheating',
   'holding',

@@ -1,26 +1,16 @@
 import 'server-only';
-import { LRUCache } from 'lru-cache';
 import {
-  handsToldOf,
-  leftToldOf,
-  runningOf,
-  saysHowMuch,
   timesTaught,
   type LeftLesson,
-  type Running,
   type TimesKind,
   type TimesLesson,
   type TimesTaught,
 } from '@/core/batch';
 import type { KitchenCosting } from '@/core/costing';
 import { cookedOn, type WrittenBatch } from '@/core/kitchen-file';
-import { ownConstants } from '@/core/kitchen-state';
-import type { ProcessConstants } from '@/core/pot';
-import { CONSTANTS } from '@/core/reference';
-import { usableOf } from '@/core/supply';
+import type { Said } from './batch-said';
 import { learnable, type Figure, type Learnable } from './learnable';
 import { timesMove, type Moves } from './moved';
-import { physicsOf } from './queries';
 
 /** A figure that is learned in times of what is reckoned with now. */
 export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
@@ -62,46 +52,8 @@ const LEAST_BATCHES = 2;
 const MOVES_LITTLE: Readonly<Partial<Record<TimesKind, number>>> = { pours: 0.01 };
 const LITTLE = 0.05;
 
-/** What of a batch gives most of its gelatin: an ingredient’s id; undefined where nothing does. */
-function giverOf(
-  gelatin: ReadonlyMap<string, { readonly id: string; readonly gPerKg: number }>,
-  inputs: readonly { readonly supply: string; readonly g: number }[],
-) {
-  let most: { id: string; g: number } | undefined;
-  for (const { supply, g } of inputs) {
-    const of = gelatin.get(supply);
-    if (of && of.gPerKg * g > (most?.g ?? 0)) most = { id: of.id, g: of.gPerKg * g };
-  }
-  return most?.id;
-}
-
 const leftOutIn = ({ events }: WrittenBatch, kind: TimesKind, of: string): string | undefined =>
   events.find((e) => e.is === 'not learned' && e.kind === kind && e.of === of)?.id;
-
-/** What stayed behind in batches that are over, held while nothing of them is another. */
-const left = new LRUCache<string, readonly LeftLesson[]>({ max: 800 });
-function leftHeld(batch: WrittenBatch, running: Running, c: ProcessConstants) {
-  const key = JSON.stringify([
-    batch.id,
-    batch.events.map((e) => e.id),
-    running.pot,
-    c.strainers,
-    c.wallCling,
-  ]);
-  const known = left.get(key) ?? leftToldOf(running, c);
-  left.set(key, known);
-  return known;
-}
-
-/** Whether anything told of a batch says something of a kind of figure. */
-const SAYS: Readonly<Record<TimesKind, (e: WrittenBatch['events'][number]) => boolean>> = {
-  keeps: saysHowMuch,
-  clings: saysHowMuch,
-  loses: saysHowMuch,
-  pours: (e) => e.is === 'ended' && e.portions !== undefined,
-  gives: (e) => e.is === 'brix' || e.is === 'sets',
-  hands: (e) => e.is === 'done' && e.handsMin !== undefined,
-};
 
 /** What a lesson of a line is of: what its sheet loses at such lines, and how full its portions are, is that sheet’s own. */
 const whose = ({ recipe }: WrittenBatch, { kind, of }: LeftLesson): string =>
@@ -119,72 +71,57 @@ function today(l: LeftLesson, now: number | undefined): Pick<TimesLesson, 'times
   return now > 0 ? { times: l.times * by, sd: l.sd * by } : undefined;
 }
 
+/** Batches that are over, and what each of them says. */
+export interface Looked {
+  readonly batches: readonly WrittenBatch[];
+  readonly said: ReadonlyMap<string, Said>;
+}
+
 /** What batches say of figures of one kind, in times of what is reckoned with. */
-function lessonsIn(
-  costing: KitchenCosting,
-  batches: readonly WrittenBatch[],
-  kind: TimesKind,
-): TimesLesson[] {
-  const c = ownConstants(costing.state.kitchen, CONSTANTS);
-  const gelatin = new Map(
-    kind === 'gives'
-      ? costing.state.ingredients.map((i) => [
-          usableOf(i.id) as string,
-          { id: i.id, gPerKg: i.gelatin?.gPerKg ?? 0 },
-        ])
-      : [],
-  );
+function lessonsIn(costing: KitchenCosting, { batches, said }: Looked, kind: TimesKind): TimesLesson[] {
   const shares = new Map<string, number | undefined>();
   const shareNow = (of: string): number | undefined => {
     if (!shares.has(of)) shares.set(of, learnable(costing, kind, of)?.share);
     return shares.get(of);
   };
-  return batches
-    .filter((b) => b.events.some(SAYS[kind]))
-    .flatMap((batch): TimesLesson[] => {
-      const running = runningOf(batch, costing.shelf);
-      if (!running) return [];
-      const of = (what: string, times: number, sd = 0): TimesLesson => ({
-        batch: batch.id,
-        of: what,
-        times,
-        sd,
-        leftOut: leftOutIn(batch, kind, what),
-      });
-      if (kind !== 'hands' && kind !== 'gives')
-        return leftHeld(batch, running, c).flatMap((l) => {
-          if (l.kind !== kind) return [];
-          const what = whose(batch, l);
-          const now = today(l, l.share && shareNow(what));
-          return now ? [of(what, now.times, now.sd)] : [];
-        });
-      const { run, followed } = physicsOf(batch, running, c);
-      if (kind === 'hands') return handsToldOf(running, run.rows).map((h) => of(h.kind, h.times));
-      const giver = giverOf(gelatin, run.inputs);
-      return giver !== undefined && followed.gave !== undefined
-        ? [of(giver, followed.gave.times, followed.gave.sd)]
-        : [];
+  return batches.flatMap((batch): TimesLesson[] => {
+    const says = said.get(batch.id);
+    if (!says) return [];
+    const of = (what: string, times: number, sd = 0): TimesLesson => ({
+      batch: batch.id,
+      of: what,
+      times,
+      sd,
+      leftOut: leftOutIn(batch, kind, what),
     });
+    if (kind === 'hands') return says.hands.map((h) => of(h.kind, h.times));
+    if (kind === 'gives') return says.gave ? [of(says.gave.of, says.gave.times, says.gave.sd)] : [];
+    return says.left.flatMap((l) => {
+      if (l.kind !== kind) return [];
+      const what = whose(batch, l);
+      const now = today(l, l.share && shareNow(what));
+      return now ? [of(what, now.times, now.sd)] : [];
+    });
+  });
 }
 
 /** What is learned of a figure, in times of what is reckoned with; undefined where nothing is. */
 export const timesOf = (
   costing: KitchenCosting,
-  batches: readonly WrittenBatch[],
+  looked: Looked,
   kind: TimesKind,
   of: string,
   counts: (lesson: TimesLesson) => boolean = () => true,
 ): number | undefined =>
   timesTaught(
     kind,
-    lessonsIn(costing, batches, kind).filter((l) => l.of === of && counts(l)),
+    lessonsIn(costing, looked, kind).filter((l) => l.of === of && counts(l)),
   )[0]?.learned?.mean;
 
-/** Ingredients that batches say something of what they give, and when the oldest of those was put on. */
-export function giversIn(costing: KitchenCosting, batches: readonly WrittenBatch[]) {
-  const lessons = lessonsIn(costing, batches, 'gives');
-  return [...new Set(lessons.map((l) => l.of))];
-}
+/** Ingredients that batches say something of what they give. */
+export const giversIn = ({ said }: Looked): string[] => [
+  ...new Set([...said.values()].flatMap((s) => (s.gave ? [s.gave.of] : []))),
+];
 
 /** What each supplier’s said by themselves; nothing where all were one’s. */
 function bySupplier(row: TimesTaught, from: CameFrom, is: Learnable): BySupplier[] {
@@ -214,12 +151,12 @@ const KINDS: readonly TimesKind[] = ['gives', 'keeps', 'clings', 'loses', 'pours
 /** Every figure that batches teach in times of what is reckoned with; those that wait for a person come first. */
 export function timesRows(
   costing: KitchenCosting,
-  batches: readonly WrittenBatch[],
+  looked: Looked,
   byId: ReadonlyMap<string, WrittenBatch>,
   from: CameFrom,
 ): TimesRow[] {
   return KINDS.flatMap((kind) =>
-    timesTaught(kind, lessonsIn(costing, batches, kind)).flatMap((row): TimesRow[] => {
+    timesTaught(kind, lessonsIn(costing, looked, kind)).flatMap((row): TimesRow[] => {
       const is = learnable(costing, kind, row.of);
       if (!is) return [];
       const counted = row.lessons.filter((l) => l.leftOut === undefined).length;

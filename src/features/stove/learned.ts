@@ -1,30 +1,25 @@
 import 'server-only';
-import { setImmediate as soon } from 'node:timers/promises';
-import { LRUCache } from 'lru-cache';
 import {
   boilsTaught,
   judged,
-  lessonsOf,
   nextSd,
   runningOf,
   type BoilsTaught,
   type Judged,
-  type Lesson,
   type LessonOf,
   type TimesKind,
 } from '@/core/batch';
 import type { KitchenCosting } from '@/core/costing';
 import { lineWords, namesIn, type WrittenBatch } from '@/core/kitchen-file';
 import { dayIn, shiftDay } from '@/core/day';
-import { ownConstants } from '@/core/kitchen-state';
 import type { Boils, Vessel } from '@/core/pot';
-import { CONSTANTS } from '@/core/reference';
 import { readBatches } from '@/db/batches';
 import { deliveriesOf } from '@/db/deliveries';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { giversIn, timesOf, timesRows, type CameFrom, type TimesRow } from './learned-times';
+import { saidIn } from './batch-said';
+import { giversIn, timesOf, timesRows, type CameFrom, type Looked, type TimesRow } from './learned-times';
 import { boilsMove, type Moves } from './moved';
 import { endOf } from './queries';
 
@@ -66,56 +61,29 @@ const MOST_BATCHES = 400;
 const WORTH_A_WORD = 0.03;
 const LEAST_BATCHES = 2;
 
-/** What batches taught, by what they are and what was told of them: a batch that stands is not followed again. */
-const known = new LRUCache<string, readonly Lesson[]>({ max: 4 * MOST_BATCHES });
+/** What batches say of how fast vessels boil away. */
+function lessonsIn({ batches, said }: Looked): LessonOf[] {
+  return batches.flatMap((batch) =>
+    (said.get(batch.id)?.boils ?? []).map((lesson) => ({
+      ...lesson,
+      batch: batch.id,
+      vessel: batch.vessel,
+      leftOut: batch.events.find((e) => e.is === 'left out' && e.heat === lesson.heat && e.lid === lesson.lid)
+        ?.id,
+    })),
+  );
+}
 
-async function lessonsIn(costing: KitchenCosting, batches: readonly WrittenBatch[]): Promise<LessonOf[]> {
-  const c = ownConstants(costing.state.kitchen, CONSTANTS);
-  const found: LessonOf[] = [];
-  for (const batch of batches) {
-    const running = runningOf(batch, costing.shelf);
-    if (!running) continue;
-    const key = JSON.stringify([
-      batch.id,
-      batch.events.map((e) => e.id),
-      running.pot,
-      c.strainers,
-      c.wallCling,
-    ]);
-    let lessons = known.get(key);
-    if (!lessons) {
-      lessons = lessonsOf(running, c);
-      known.set(key, lessons);
-      // Others are answered in between.
-      await soon();
-    }
-    found.push(
-      ...lessons.map((lesson) => ({
-        ...lesson,
-        batch: batch.id,
-        vessel: batch.vessel,
-        leftOut: batch.events.find(
-          (e) => e.is === 'left out' && e.heat === lesson.heat && e.lid === lesson.lid,
-        )?.id,
-      })),
-    );
-  }
-  return found;
+/** Batches of a house that are over, and what they say. */
+async function lookedAt(who: Pick<Worker, 'kitchenId'>, costing: KitchenCosting): Promise<Looked> {
+  const batches = await readBatches(database(), who.kitchenId, { are: 'ended', most: MOST_BATCHES });
+  return { batches, said: await saidIn(costing, batches) };
 }
 
 const inForceOf = (
   vessel: Vessel | undefined,
   { heat, lid }: Pick<BoilsTaught, 'heat' | 'lid'>,
 ): Boils | undefined => vessel?.boils?.find((b) => b.heat === heat && b.lid === lid);
-
-/** What batches of a house have taught. */
-async function taughtIn(
-  who: Pick<Worker, 'kitchenId'>,
-  costing: KitchenCosting,
-): Promise<{ readonly rows: BoilsTaught[]; readonly batches: readonly WrittenBatch[] }> {
-  const batches = await readBatches(database(), who.kitchenId, { are: 'ended', most: MOST_BATCHES });
-  return { rows: boilsTaught(await lessonsIn(costing, batches)), batches };
-}
 
 /** What is learned of an ingredient, a strainer, a sheet’s lines or a kind of step, in times of what is reckoned with; undefined where nothing is. */
 export async function timesTaughtOf(
@@ -125,10 +93,10 @@ export async function timesTaughtOf(
   of: string,
   supplier?: string,
 ): Promise<number | undefined> {
-  const batches = await readBatches(database(), who.kitchenId, { are: 'ended', most: MOST_BATCHES });
-  if (supplier === undefined) return timesOf(costing, batches, kind, of);
-  const from = await cameFrom(who, [of], batches);
-  return timesOf(costing, batches, kind, of, (l) => from(of, l.batch)?.id === supplier);
+  const looked = await lookedAt(who, costing);
+  if (supplier === undefined) return timesOf(costing, looked, kind, of);
+  const from = await cameFrom(who, [of], looked.batches);
+  return timesOf(costing, looked, kind, of, (l) => from(of, l.batch)?.id === supplier);
 }
 
 /** Days before a batch in which its bones came at the earliest. */
@@ -164,7 +132,7 @@ export async function figureTaught(
   costing: KitchenCosting,
   of: { readonly vessel: string; readonly heat: string; readonly lid: string },
 ): Promise<(Boils & { readonly batches: number }) | undefined> {
-  const { rows } = await taughtIn(who, costing);
+  const rows = boilsTaught(lessonsIn(await lookedAt(who, costing)));
   const row = rows.find((r) => r.vessel === of.vessel && r.heat === of.heat && r.lid === of.lid);
   return row?.learned && figureOf(row, row.learned.mean);
 }
@@ -180,7 +148,9 @@ const figureOf = (row: BoilsTaught, mean: number) => ({
 /** What the kitchen’s own pots teach, what each figure would move, and how often what was foretold held. */
 export async function learnedPage(who: Worker): Promise<LearnedPage> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { rows, batches } = await taughtIn(who, costing);
+  const looked = await lookedAt(who, costing);
+  const { batches } = looked;
+  const rows = boilsTaught(lessonsIn(looked));
   const byId = new Map(batches.map((b) => [b.id, b]));
   const names = namesIn(costing.state);
   return {
@@ -209,7 +179,7 @@ export async function learnedPage(who: Worker): Promise<LearnedPage> {
         };
       })
       .sort((a, b) => Number(b.waits) - Number(a.waits) || b.lessons.length - a.lessons.length),
-    times: timesRows(costing, batches, byId, await cameFrom(who, giversIn(costing, batches), batches)),
+    times: timesRows(costing, looked, byId, await cameFrom(who, giversIn(looked), batches)),
     judged: batches.flatMap((batch) => judgedRows(costing, batch, names)),
     mayAccept: may(who.role, 'manager'),
     batches: batches.length,
