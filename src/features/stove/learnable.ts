@@ -164,7 +164,7 @@ function walls({ state: { kitchen } }: KitchenCosting): Learnable {
       before,
       after: { ...before, rules: { ...kitchen.rules, walls: after(times) } },
     }),
-    stands: (step) => step.do === 'into',
+    stands: (step) => step.do === 'into' || step.do === 'combine',
     constants: (c, times) => {
       const { thin, coating } = c.wallCling;
       return { ...c, wallCling: { thin: thin * times, coating: coating * times } };
