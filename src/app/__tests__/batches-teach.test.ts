@@ -3,12 +3,14 @@ import { UNDO } from '../../features/changes/wire';
 import { PURCHASE } from '../../features/buy/purchases/wire';
 import { settingsTyped } from '../../features/house/settings/typed';
 import { SETTINGS } from '../../features/house/settings/wire';
+import { learnable } from '../../features/stove/learnable';
 import { learnedPage } from '../../features/stove/learned';
 import { batchPage } from '../../features/stove/queries';
 import { AtPot, type Pantry } from '@/core/batch';
 import { costedKitchen } from '@/server/kitchen';
 import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
+import { potOf } from '@/core/shelf';
 import { pantryText } from '../../features/stove/pantry';
 import { BATCH, LEARN, LEARN_TIMES, TAKE_BACK, TELL } from '../../features/stove/wire';
 import { plates } from '../../features/pour/queries';
@@ -319,6 +321,28 @@ test('what stays in the sieve is learned of its own sheet: accepted it stands in
   expect(costing.recipes.get(before.id)!.run.product!.ml / 1000).toBeCloseTo(litres.after!, 3);
   expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
   expect((await sheet()).steps).toEqual(before.steps);
+});
+
+test('of a sheet that is sieved twice the line that was read is the one that moves, and the other stays', async () => {
+  const { costing } = await costedKitchen(here.as('manager').kitchenId);
+  const passata = sheet('Pepper passata');
+  const at = passata.steps.findIndex((s) => s.do === 'sieve');
+  const again = { ...passata.steps[at]!, id: v7(), loss: '5 %' } as (typeof passata.steps)[number];
+  const recipe = {
+    ...passata,
+    steps: [...passata.steps.slice(0, at + 1), again, ...passata.steps.slice(at + 1)],
+  };
+  const twice = {
+    ...costing,
+    state: { ...costing.state, recipes: costing.state.recipes.map((r) => (r.id === recipe.id ? recipe : r)) },
+  };
+  const second = learnable(twice, 'loses', `${recipe.id} sieve 2`)!;
+  expect(second.figure(2)).toMatchObject({ now: 5, after: 10, unit: '%' });
+  const { after } = second.change(2) as { after: typeof recipe };
+  expect(after.steps.flatMap((s) => (s.do === 'sieve' ? [s.loss] : []))).toEqual(['16 %', '10 %']);
+  const moved = second.lines!(potOf(recipe, costing.shelf).steps, 2);
+  expect(moved.flatMap((s) => (s.do === 'sieve' ? [s.loss] : []))).toEqual([0.16, 0.1]);
+  expect(learnable(costing, 'loses', `${recipe.id} sieve 2`)).toBeUndefined();
 });
 
 test('how full portions are is learned from litres over portions, and stands in the line of its sheet', async () => {

@@ -11,7 +11,7 @@ export interface LeftLesson {
    * sieve; pours: how full portions are.
    */
   readonly kind: 'keeps' | 'clings' | 'loses' | 'pours';
-  /** The ingredient that keeps most, by its id; “walls”, or “strainer” and what it is called; else what the line does. */
+  /** The ingredient that keeps most, by its id; “walls”, or “strainer” and what it is called; else what the line does, and of several such lines which one: “sieve 2”. */
   readonly of: string;
   /** So many times what is reckoned with. */
   readonly times: number;
@@ -46,6 +46,7 @@ export function leftToldOf(of: Running, c: ProcessConstants): LeftLesson[] {
     of.events.flatMap((e) => (e.is === 'done' ? [[e.step, Date.parse(e.at)] as const] : [])),
   );
   const ended = of.events.find((e) => e.is === 'ended');
+  const undisturbed = undisturbedIn(of);
   const told = (l: number) => ({ ml: l * 1000, sd: l * 1000 * TOLD });
   const got = ended?.l === undefined ? undefined : told(ended.l);
   const lessons = of.pot.steps.flatMap((step, at): LeftLesson[] => {
@@ -53,9 +54,10 @@ export function leftToldOf(of: Running, c: ProcessConstants): LeftLesson[] {
     if (!leaves(step) || ms === undefined) return [];
     const h = (ms - of.startedAt) / HOUR;
     const next = done.get(of.lines[at + 1] ?? '') ?? Infinity;
-    const { curve } = whole.follow;
-    const after =
-      readAfter(curve, h, (next - of.startedAt) / HOUR) ?? (at === of.lines.length - 1 ? got : undefined);
+    const curve = whole.follow.curve.filter(undisturbed.reading);
+    const read = readAfter(curve, h, (next - of.startedAt) / HOUR);
+    const last = at === of.lines.length - 1 && undisturbed.between(h, Infinity) ? got : undefined;
+    const after = read && undisturbed.between(h, read.h) ? read : read ? undefined : last;
     if (!after || !curve.some((r) => r.h <= h && r.h > h - BESIDE_H)) return [];
     return lessonAt(of, at, ms, after, c);
   });
@@ -64,6 +66,20 @@ export function leftToldOf(of: Running, c: ProcessConstants): LeftLesson[] {
   return [...lessons, ...(ended?.portions === undefined ? [] : pouredOf(of, there, ended.portions))].filter(
     ({ times, sd }) => sd < MOST_SD && times > 0,
   );
+}
+
+/** What says nothing of a line: a reading that was drawn off, topped up or misread, and one before which something was poured in or lost. */
+function undisturbedIn({ events, startedAt }: Running) {
+  const answered = new Set(
+    events.flatMap((e) => (e.is === 'answered' && e.as !== 'read' ? [e.reading] : [])),
+  );
+  const changed = events.flatMap((e) =>
+    e.is === 'rescue' || e.is === 'left' ? [(Date.parse(e.at) - startedAt) / HOUR] : [],
+  );
+  return {
+    reading: (r: OnCurve): boolean => !answered.has(r.reading),
+    between: (from: number, to: number): boolean => !changed.some((h) => h >= from && h <= to),
+  };
 }
 
 type Line = Running['pot']['steps'][number];
@@ -100,6 +116,7 @@ function lessonAt(
   const model = afterLine(pot, step, c);
   if (!model) return [];
   const sdMl = Math.hypot(follow.spreadMl, after.sd);
+  const same = of.pot.steps.slice(0, at).filter((s) => s.do === step.do).length;
   const what = whatLeaves(pot, model, step, c);
   const nothing = what && afterLine(what.pot, what.step, what.c);
   if (!what || !nothing) return [];
@@ -110,7 +127,7 @@ function lessonAt(
   return [
     {
       kind: what.kind,
-      of: what.of,
+      of: what.kind === 'loses' && same > 0 ? `${what.of} ${same + 1}` : what.of,
       times: byReading / byModel,
       sd: sdMl / byModel,
       ...(what.kind === 'loses' ? { share: { was: byReading / all, line: byModel / all } } : {}),

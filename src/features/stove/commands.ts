@@ -2,11 +2,13 @@ import 'server-only';
 import { mannerIn, stepsInForce, type WrittenBatch, type WrittenBatchEvent } from '@/core/kitchen-file';
 import { coolingOf, dipFits, foretell, runningOf, type TimesKind } from '@/core/batch';
 import { clockIn, dayIn } from '@/core/day';
+import type { KitchenCosting } from '@/core/costing';
 import type { Manner } from '@/core/quantity';
 import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
-import { refuse } from '@/core/trouble';
-import { scaledLine, tryResolve } from '@/core/verbs';
+import { potOf } from '@/core/shelf';
+import { refuse, under } from '@/core/trouble';
+import { runPot, scaledLine, tryResolve } from '@/core/verbs';
 import { heldBy, insertBatches, insertEvent, isTold, readBatches, withdrawEvent } from '@/db/batches';
 import { newId } from '@/db/ids';
 import { setSettings } from '@/db/kitchen-settings';
@@ -279,6 +281,13 @@ const NOTHING_TAUGHT: Readonly<Record<TimesKind, string>> = {
   hands: 'Nobody has said how long hands were at it: nothing is learned yet.',
 };
 
+/** A sheet whose lines can no longer be done is told, not written: with less in it a later line may be there already. */
+function mustStillBeDone(change: Learning, { shelf, state }: KitchenCosting): void {
+  if (change.what !== 'recipe') return;
+  const run = runPot(potOf(change.after, shelf), ownConstants(state.kitchen, CONSTANTS));
+  if (run.refused) throw new Refused(under(`steps[${run.refused.step}]`, run.refused.trouble));
+}
+
 /** Writes what was learned. @returns what it is of */
 async function learns(
   { sql, kitchenId, today, at }: Writing,
@@ -320,6 +329,7 @@ const learnTimes = declare({
     const times = await timesTaughtOf(looking.who, costing, kind, of, supplier);
     const change = times === undefined ? undefined : learnable(costing, kind, of)?.change(times);
     if (!change) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
+    mustStillBeDone(change, costing);
     return { change, manner: mannerIn(costing.state) };
   },
   async write(writing, { of }, { change, manner }) {

@@ -38,8 +38,8 @@ export interface Learnable {
   readonly stands: (step: WrittenRecipe['steps'][number]) => boolean;
   /** The sheet it is of alone; left out where it may stand in any. */
   readonly only?: string;
-  /** A line, and what all pots are run with, as they would be. */
-  readonly line?: (step: Pot['steps'][number], times: number) => Pot['steps'][number];
+  /** The lines of a sheet, and what all pots are run with, as they would be. */
+  readonly lines?: (steps: Pot['steps'], times: number) => Pot['steps'];
   readonly constants?: (c: ProcessConstants, times: number) => ProcessConstants;
 }
 
@@ -94,6 +94,12 @@ function handsOf({ state: { kitchen } }: KitchenCosting, of: string): Learnable 
   };
 }
 
+type Step = Pot['steps'][number];
+const eachLine =
+  (to: (step: Step, times: number) => Step): Learnable['lines'] =>
+  (steps, times) =>
+    steps.map((step) => to(step, times));
+
 type Stuffed = Extract<Pot['steps'][number], { do: 'add' }>;
 const isOf = (step: Pot['steps'][number], of: string): step is Stuffed =>
   step.do === 'add' && step.what.is === 'stuff' && step.what.stuff.id === of;
@@ -116,14 +122,14 @@ function ofIngredient({ state }: KitchenCosting, kind: 'gives' | 'keeps', of: st
           after: { gelatin: { ...gelatin, gPerKg: bounded(gelatin.gPerKg * times, 300) } },
         }),
         stands,
-        line: (step, times) => {
+        lines: eachLine((step, times) => {
           if (!isOf(step, of) || step.what.is !== 'stuff') return step;
           const { stuff } = step.what;
           return {
             ...step,
             what: { ...step.what, stuff: { ...stuff, gelatinPool: stuff.gelatinPool * times } },
           };
-        },
+        }),
       }
     );
   return {
@@ -139,7 +145,7 @@ function ofIngredient({ state }: KitchenCosting, kind: 'gives' | 'keeps', of: st
       },
     }),
     stands,
-    line: (step, times) => {
+    lines: eachLine((step, times) => {
       if (!isOf(step, of) || step.what.is !== 'stuff') return step;
       const { stuff } = step.what;
       const more = {
@@ -147,7 +153,7 @@ function ofIngredient({ state }: KitchenCosting, kind: 'gives' | 'keeps', of: st
         retentionPressed: stuff.retentionPressed * times,
       };
       return { ...step, what: { ...step.what, stuff: { ...stuff, ...more } } };
-    },
+    }),
   };
 }
 
@@ -195,50 +201,58 @@ function strainer({ state: { kitchen } }: KitchenCosting, name: string): Learnab
   };
 }
 
+const NTH = ['first', 'second', 'third'];
 const LINES = {
   puree: { words: 'what stays in the blender', field: 'loss', most: 90, unit: '%' },
   sieve: { words: 'what stays in the sieve', field: 'loss', most: 90, unit: '%' },
   portion: { words: 'how full its portions are', field: 'overfill', most: 100, unit: '% over' },
 } as const;
 
-/** What the lines of a sheet lose in a machine, or pour over: its own, for what is thick or full of seeds loses more. */
+/** What a line of a sheet loses in a machine, or pours over: its own, for what is thick or full of seeds loses more. */
 function ofLine(costing: KitchenCosting, of: string): Learnable | undefined {
   const { state, shelf } = costing;
-  const [id = '', verb = ''] = of.split(' ');
+  const [id = '', verb = '', nth = '1'] = of.split(' ');
   const recipe = state.recipes.find((r) => r.id === id);
   if (!recipe || !(verb === 'puree' || verb === 'sieve' || verb === 'portion')) return undefined;
   const { words, field, most, unit } = LINES[verb];
-  const c = ownConstants(state.kitchen, CONSTANTS);
-  const done = inForce(recipe);
-  const share = shareIn(potOf(recipe, shelf).steps, verb, c);
-  if (share === undefined) return undefined;
+  const chosen = inForce(recipe);
+  const written = placeOf(recipe.steps, (s) => s.do === verb && chosen(s), verb, nth);
+  const { steps } = potOf(recipe, shelf);
+  const resolved = placeOf(steps, (s) => s.do === verb, verb, nth);
+  const share = shareOf(steps[resolved], ownConstants(state.kitchen, CONSTANTS));
+  if (written < 0 || share === undefined) return undefined;
   const after = (times: number): number =>
-    verb === 'portion'
-      ? bounded(((1 + share) * times - 1) * 100, most, 1)
-      : bounded(share * times * 100, most, 1);
+    bounded((verb === 'portion' ? (1 + share) * times - 1 : share * times) * 100, most, 1);
   const { mark } = mannerIn(state);
   return {
-    title: `${recipe.name}: ${words}`,
+    title: `${recipe.name}: ${words}${nth === '1' ? '' : `, the ${NTH[Number(nth) - 1] ?? `${nth}th`} time`}`,
     share,
     figure: (times) => figureOf(share * 100, after(times), unit),
     change: (times) => {
       const typed = `${String(after(times)).replace('.', mark)} %`;
-      const steps = recipe.steps.map((s) => (s.do === verb && done(s) ? { ...s, [field]: typed } : s));
-      return { what: 'recipe', before: recipe, after: { ...recipe, steps } };
+      const changed = recipe.steps.map((s, i) => (i === written ? { ...s, [field]: typed } : s));
+      return { what: 'recipe', before: recipe, after: { ...recipe, steps: changed } };
     },
     only: id,
     stands: (step) => step.do === verb,
-    line: (step, times) => {
-      const to = after(times) / 100;
-      if (step.do === 'portion' && verb === 'portion') return { ...step, overfill: to };
-      return (step.do === 'puree' || step.do === 'sieve') && step.do === verb ? { ...step, loss: to } : step;
-    },
+    lines: (all, times) =>
+      all.map((step, i) => (i === resolved ? ({ ...step, [field]: after(times) / 100 } as Step) : step)),
   };
 }
 
-/** The share that the last such line of a pot says, or what is usual where it says none; undefined where there is no such line. */
-function shareIn(steps: Pot['steps'], verb: keyof typeof LINES, c: ProcessConstants): number | undefined {
-  const step = steps.findLast((s) => s.do === verb);
+/** Where the nth of some lines stands; of portionings the last one, which is what goes out. */
+function placeOf<S>(
+  steps: readonly S[],
+  is: (step: S) => boolean,
+  verb: keyof typeof LINES,
+  nth: string,
+): number {
+  const places = steps.flatMap((s, i) => (is(s) ? [i] : []));
+  return (verb === 'portion' ? places.at(-1) : places[Number(nth) - 1]) ?? -1;
+}
+
+/** The share that a line says, or what is usual where it says none; undefined where it is no such line. */
+function shareOf(step: Step | undefined, c: ProcessConstants): number | undefined {
   if (step?.do === 'puree') return step.loss ?? c.puree.loss;
   if (step?.do === 'sieve') return step.loss ?? c.sieveLoss;
   return step?.do === 'portion' ? step.overfill : undefined;

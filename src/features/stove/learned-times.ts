@@ -162,7 +162,11 @@ export function timesRows(
       const counted = row.lessons.filter((l) => l.leftOut === undefined).length;
       const weighed = kind === 'keeps' && isWeighed(costing, row.of);
       const mean = row.learned?.mean ?? 1;
+      const suppliers = kind === 'gives' ? bySupplier(row, from, is) : [];
+      // Reckoned with as one supplier's bones give, what all say together does not ask for more.
+      const chosen = suppliers.some((s) => Math.abs(s.mean - 1) <= LITTLE);
       const waits =
+        !chosen &&
         row.learned !== undefined &&
         !weighed &&
         counted >= LEAST_BATCHES &&
@@ -184,7 +188,7 @@ export function timesRows(
           figure: is.figure(mean),
           moves: moved.moves,
           moreMoves: moved.more,
-          suppliers: kind === 'gives' ? bySupplier(row, from, is) : [],
+          suppliers,
         },
       ];
     }),

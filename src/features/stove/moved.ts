@@ -132,10 +132,7 @@ export function timesMove(
       MOVED[kind],
       (r) => (is.only === undefined || is.only === r.id) && r.steps.some(is.stands),
       (pot, c) =>
-        runPot(
-          { ...pot, steps: pot.steps.map((s) => is.line?.(s, times) ?? s) },
-          is.constants?.(c, times) ?? c,
-        ),
+        runPot({ ...pot, steps: is.lines?.(pot.steps, times) ?? pot.steps }, is.constants?.(c, times) ?? c),
     ),
   );
 }

@@ -175,6 +175,25 @@ test('what stays in a blender is told by litres before and after it, and as the 
   expect(leftToldOf(of([weighed(3)]), c)).toEqual([]);
 });
 
+test('of two sieves each says its own; what was poured in between, drawn off or misread says nothing', () => {
+  const twice = (first: string, second: string): WrittenStep[] => [
+    ...soup('3 %'),
+    { do: 'sieve', loss: first },
+    { do: 'sieve', loss: second },
+  ];
+  const { of, weighed } = little(twice('10 %', '5 %'), twice('15 %', '5 %'));
+  const all = [weighed(3), weighed(4), weighed(5)];
+  expect(leftToldOf(of(all), c).map((t) => [t.of, Math.round(t.share!.line * 100)])).toEqual([
+    ['sieve', 10],
+    ['sieve 2', 5],
+  ]);
+  const poured = event(7.5, 'p', { is: 'rescue', problem: 'too little', steps: [] });
+  expect(leftToldOf(of([...all, poured]), c).map((t) => t.of)).toEqual(['sieve 2']);
+  const answered = (as: string) => event(20, 'a', { is: 'answered', reading: 'w4', as });
+  for (const as of ['lost', 'water', 'misread'])
+    expect(leftToldOf(of([...all, answered(as)]), c).map((t) => t.of)).not.toContain('sieve');
+});
+
 test('what stays in a strainer without solids, and on walls, is told as such', () => {
   const other = state.vessels.find((v) => v.id !== recipe.vessel)!.id;
   const lines: WrittenStep[] = [
