@@ -11,7 +11,8 @@ let audio: AudioContext | undefined;
  * @returns whether it could be heard: a browser lets nothing sound on a page that nobody has touched
  */
 export function ring(): boolean {
-  navigator.vibrate?.([200, 100, 200]);
+  // A browser complains of a page that shakes before anybody has touched it.
+  if (navigator.userActivation?.hasBeenActive) navigator.vibrate?.([200, 100, 200]);
   if (typeof AudioContext === 'undefined') return false;
   audio ??= new AudioContext();
   void audio.resume().catch(() => undefined);
