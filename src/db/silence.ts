@@ -35,7 +35,7 @@ export function isThere(url: string): Promise<boolean> {
 }
 
 async function ask(url: string): Promise<boolean> {
-  const connecting = createConnection({ uri: url, connectTimeout: SAY_MS });
+  const connecting = createConnection({ uri: url, connectTimeout: 10 * SAY_MS });
   const said = connecting.then(async (connection) => {
     try {
       await connection.query('SELECT 1');
@@ -44,13 +44,22 @@ async function ask(url: string): Promise<boolean> {
       connection.destroy();
     }
   });
-  return Promise.race([said.catch(() => false), later(SAY_MS).then(() => false)]);
+  return Promise.race([said.catch(() => false), awake(SAY_MS).then(() => false)]);
 }
 
-const later = (ms: number): Promise<void> =>
-  new Promise((done) => {
-    setTimeout(done, ms).unref();
-  });
+/** ms between looks at what has arrived. */
+const LOOK_MS = 100;
+
+/**
+ * Over when this process has been awake for so many ms. While it works on something else it reads nothing that has arrived: that time is
+ * its own silence, not the database's, and a clock alone would run out before the answer that lies there is looked at.
+ */
+async function awake(ms: number): Promise<void> {
+  for (let left = ms; left > 0; left -= LOOK_MS)
+    await new Promise((done) => {
+      setTimeout(done, LOOK_MS).unref();
+    });
+}
 
 /**
  * What a statement comes to; or, while the database says nothing at all, not even that it is there, a `SilentError` within

@@ -86,6 +86,13 @@ test('a database that falls silent is noticed within five seconds, inside a tran
   expect(kept).toEqual([{ n: 3 }]);
 });
 
+test('a process that is busy itself does not call the database silent', async () => {
+  const asked = isThere(wire.url);
+  const until = performance.now() + 2500;
+  while (performance.now() < until);
+  expect(await asked).toBe(true);
+});
+
 test('a statement that only takes long is waited for', async () => {
   expect(await seconds(() => run(pool, 'DO SLEEP(4)'))).toBeGreaterThan(3.9);
 });
