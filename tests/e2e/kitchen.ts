@@ -5,9 +5,11 @@ import { resetKitchen } from '../helpers/reset';
 /** Every test begins in the demo kitchen as loaded, and fails on an error in the browser's console or in a page's own code. */
 export const test = base.extend<{ page: Page; kitchen: void }>({
   kitchen: [
-    async ({}, provide) => {
+    async ({ browser }, provide) => {
       await resetKitchen(here());
       await provide();
+      // Windows of other people that a test has opened go on asking, of the next test's kitchen.
+      await Promise.all(browser.contexts().map((context) => context.close()));
     },
     { auto: true },
   ],
