@@ -2,6 +2,7 @@ import { spawn, spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import { availableParallelism } from 'node:os';
 import path from 'node:path';
+import { causesOfJest, causesOfPlaywright } from './causes';
 import { ROOT } from './place';
 import { say } from './stop';
 
@@ -11,6 +12,8 @@ export interface Verdict {
   readonly passed: number;
   readonly failed: number;
   readonly output: string;
+  /** Of tests that failed, each with its cause in a few lines. */
+  readonly causes?: readonly string[];
 }
 
 /** @param most ms after which it is killed; left out, it may take as long as it likes */
@@ -100,11 +103,11 @@ export function plantedViolation(): Verdict {
   }
 }
 
-interface JestSummary {
+type JestSummary = Parameters<typeof causesOfJest>[0] & {
   readonly numPassedTests: number;
   readonly numFailedTests: number;
   readonly numRuntimeErrorTestSuites: number;
-}
+};
 
 /** ms after which unit tests hang: they take ten minutes. A loop without an end in a random case would hold up everything, and say nothing. */
 const HANGS_MS = 40 * 60_000;
@@ -138,12 +141,13 @@ export function jest(place: string, env: NodeJS.ProcessEnv, only: readonly strin
     passed: sum.numPassedTests,
     failed,
     output,
+    causes: causesOfJest(sum),
   };
 }
 
-interface PlaywrightSummary {
+type PlaywrightSummary = Parameters<typeof causesOfPlaywright>[0] & {
   readonly stats: { readonly expected: number; readonly unexpected: number; readonly flaky: number };
-}
+};
 
 /** The same without standing still: for tests that ask this process something while they run. */
 function executeBeside(
@@ -175,9 +179,16 @@ export async function playwright(
     PLAYWRIGHT_JSON_OUTPUT_NAME: file,
   });
   if (!fs.existsSync(file)) return { name: 'browser tests', passed: 0, failed: 1, output };
-  const { stats } = JSON.parse(fs.readFileSync(file, 'utf8')) as PlaywrightSummary;
-  const failed = stats.unexpected + stats.flaky;
-  return { name: 'browser tests', passed: stats.expected, failed: failed === 0 && !ok ? 1 : failed, output };
+  const summary = JSON.parse(fs.readFileSync(file, 'utf8')) as PlaywrightSummary;
+  const { expected, unexpected, flaky } = summary.stats;
+  const failed = unexpected + flaky;
+  return {
+    name: 'browser tests',
+    passed: expected,
+    failed: failed === 0 && !ok ? 1 : failed,
+    output,
+    causes: causesOfPlaywright(summary),
+  };
 }
 
 export function report(verdict: Verdict): Verdict {

@@ -61,6 +61,8 @@ export async function test(args: readonly string[]): Promise<number> {
   if (wants('unit') || wants('browser')) verdicts.push(...(await withDatabase(wants, only)));
   const passed = verdicts.reduce((sum, v) => sum + v.passed, 0);
   const failed = verdicts.reduce((sum, v) => sum + v.failed, 0);
+  // Once more and last: what is printed of a failed run is often cut, from its beginning.
+  for (const cause of verdicts.flatMap((v) => v.causes ?? [])) process.stdout.write(`${cause}\n`);
   process.stdout.write(`${passed} passed, ${failed} failed\n`);
   return failed === 0 && passed > 0 ? 0 : 1;
 }
