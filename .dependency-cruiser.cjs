@@ -54,6 +54,18 @@ module.exports = {
         dependencyTypesNot: ['type-only'],
       },
     ),
+    // Every page is sent the shell: what checks a write comes with what writes it (docs/architecture.md, “Sent”).
+    only(
+      'the-shell-checks-nothing',
+      {
+        path: '^src/(ui|wire)/',
+        pathNot: '(\\.test\\.tsx?$|^src/ui/use-kept-form\\.ts$|^src/wire/(envelope|fields)\\.ts$)',
+      },
+      {
+        path: ['^node_modules/zod/', '^src/wire/(envelope|fields)\\.ts$'],
+        dependencyTypesNot: ['type-only'],
+      },
+    ),
     only('routes-only-compose', { path: '^src/app/' }, { path: '^src/db/' }),
     // Types close circles too: whoever reads one file would have to read all of them.
     only('no-circles', {}, { circular: true }),

@@ -1,4 +1,5 @@
-import type { Envelope, Reply } from './wire';
+import type { Envelope } from './envelope';
+import type { Reply } from './wire';
 
 /** Bytes up to which a browser carries a request on after its page is gone; all that are under way share 64 kB. */
 const OUTLIVES = 16_000;

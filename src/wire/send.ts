@@ -3,7 +3,8 @@ import { post } from './post';
 import { remember } from './sent';
 import { setStatus } from './status';
 import { keepHere, sendWaiting, waitingNow, waitsFor, whoIsAtWork } from './waiting';
-import type { Envelope, MayWait, No, Reply, Wire } from './wire';
+import type { Envelope } from './envelope';
+import type { MayWait, No, Reply, Wire } from './wire';
 
 /** What is said when the kitchen's computer cannot be reached, and what that means for what was typed. */
 export const noAnswer = (so: string): string => `The kitchen’s computer does not answer; ${so}.`;
@@ -113,6 +114,17 @@ export const sender =
   <Body extends object, Answer, Theirs>(w: Wire<Body, Answer, Theirs>) =>
   ({ seen, ...body }: Body & { readonly seen?: number }): Promise<Reply<Answer, Theirs>> =>
     send(w, body as unknown as Body, seen ?? null);
+
+/**
+ * The same for a kind that is declared elsewhere and fetched when it is first sent: a page that is looked at is sent none of the checks
+ * of what might be written from it. Only for what does not wait without a network: then nothing can be fetched.
+ */
+export const senderOf =
+  <Body extends object, Answer, Theirs>(declared: () => Promise<Wire<Body, Answer, Theirs>>) =>
+  async (body: Body & { readonly seen?: number }): Promise<Reply<Answer, Theirs>> => {
+    const w = await declared().catch(() => undefined);
+    return w ? sender(w)(body) : NOBODY;
+  };
 
 /** The version that something is written over, where it has one, beside the body. */
 export const over = (seen: number | undefined): { readonly seen?: number } =>

@@ -1,5 +1,6 @@
 import equal from 'fast-deep-equal';
-import type { Envelope, MayWait, Reply } from './wire';
+import type { Envelope } from './envelope';
+import type { MayWait, Reply } from './wire';
 
 /** A write that was sent from this browser and done: what its thing said of itself then. */
 export interface Sent {

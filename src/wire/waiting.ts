@@ -3,7 +3,8 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { post } from './post';
 import { remember } from './sent';
 import { setStatus } from './status';
-import type { Envelope, MayWait, No, Reply } from './wire';
+import type { Envelope } from './envelope';
+import type { MayWait, No, Reply } from './wire';
 
 /** A write that could not be sent, as it is kept in this browser. */
 export interface Waiting extends MayWait {

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 
 /** What a write says of itself where it may wait for the network. */
 export interface MayWait {
@@ -39,18 +39,6 @@ export const wire =
     waits?(body: Body): MayWait;
   }): Wire<Body, Answer, Theirs> =>
     w;
-
-/** A write as it travels. `seen` is the version of the thing that its writer was looking at. */
-export const Envelope = z.strictObject({
-  commandId: z.uuid(),
-  kind: z.string().min(1).max(40),
-  kindVersion: z.number().int().positive(),
-  seen: z.number().int().positive().nullable(),
-  body: z.unknown(),
-  /** Who typed it: in anybody else's hands it is refused. Not said by what nobody at a screen typed. */
-  person: z.uuid().optional(),
-});
-export type Envelope = z.infer<typeof Envelope>;
 
 /** One of several things that are wrong, with the field it stands in. */
 export interface Mistake {

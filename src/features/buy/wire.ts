@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 import type { PriceRow } from './queries';
 
 /** A pack price typed over; `row` is the ingredient whose row it stands in. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 /** What was taken back, in words, and the change that did it: taken back itself, it is done again. */
 export interface TakenBack {
@@ -24,6 +25,3 @@ export const RESTORE = wire<TakenBack>()({
   version: 1,
   body: z.object({ change: ID }),
 });
-
-export const takeBack = sender(UNDO);
-export const putBack = sender(RESTORE);

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 /** Minutes as typed; empty for what is usual. */
 const Minutes = z.strictObject({ fixed: TYPED, perKg: TYPED, perL: TYPED });
@@ -47,11 +48,3 @@ export const STARTING_VALUES_BACK = wire()({
   version: 1,
   body: z.object({ change: ID }),
 });
-
-export const keepHands = sender(HANDS_OWN);
-export const keepCups = sender(CUPS);
-export const keepCosting = sender(KEEP_COSTING);
-export const putCostingAway = sender(COSTING_AWAY);
-export const seeModel = sender(MODEL_SEEN);
-export const takeStartingValues = sender(STARTING_VALUES);
-export const giveStartingValuesBack = sender(STARTING_VALUES_BACK);

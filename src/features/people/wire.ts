@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, NEW_PASSWORD, sender, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID, NEW_PASSWORD } from '@/wire/fields';
 
 /** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
 export const NewPassword = z.object({
@@ -52,9 +53,3 @@ export const PERSON_AWAY = wire<null, null>()({
   version: 1,
   body: z.object({ id: ID, away: z.boolean() }),
 });
-
-export const keepPerson = sender(PERSON);
-export const putPersonAway = sender(PERSON_AWAY);
-export const changePassword = sender(PASSWORD);
-export const endSignedIn = sender(END_SIGNED_IN);
-export const endDevice = sender(END_DEVICE);

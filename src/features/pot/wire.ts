@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { Choice, MOST_CHOICES, type WrittenChoice } from '@/core/kitchen-file';
 import { WrittenStep } from '@/core/verbs';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 /** A recipe or plate that could be made and costed before a change and cannot after it, with the reason. */
 export interface Broken {

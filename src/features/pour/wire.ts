@@ -2,7 +2,8 @@ import { z } from 'zod';
 import type { WrittenPlate } from '@/core/kitchen-file';
 import { SERVICES } from '@/core/kitchen-file';
 import { PlateOf } from '@/core/written';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 /** A plate as somebody else left it. */
 export interface TheirPlate {
@@ -135,11 +136,4 @@ export const PLATE_AWAY = wire()({
   body: z.object({ id: ID, away: z.boolean() }),
 });
 
-export const makePlate = sender(NEW_PLATE);
-export const keepPlateLines = sender(PLATE_LINES);
-export const keepPlateHead = sender(PLATE_HEAD);
-export const keepLineServed = sender(LINE_SERVED);
-export const putPlateAway = sender(PLATE_AWAY);
-export const finishLine = sender(FINISH);
-export const letStand = sender(BY_ITSELF);
 export const keepPlate = sender(PLATE);

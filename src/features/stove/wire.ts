@@ -2,7 +2,8 @@ import { z } from 'zod';
 import { BatchEvent, LEARNED_TIMES } from '@/core/kitchen-file';
 import { HEATS, LIDS } from '@/core/pot';
 import { Id } from '@/core/written';
-import { ID, sender, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID } from '@/wire/fields';
 import { eventWords } from './words';
 
 /** A batch as it is put on: of which sheet, where, how much of it, and since when where it began before anybody told. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Asks, Question } from '@/core/kitchen-file';
-import { ID, sender, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 /** A question as it is kept. */
 export const QuestionTyped = z.object({
@@ -30,7 +31,3 @@ export const QUESTION_SEEN = wire()({
   version: 1,
   body: z.object({ id: ID }),
 });
-
-export const keepQuestion = sender(QUESTION);
-export const putQuestionAway = sender(QUESTION_AWAY);
-export const questionSeen = sender(QUESTION_SEEN);

@@ -1,5 +1,6 @@
 import 'server-only';
-import { Envelope, type Reply } from '@/wire';
+import type { Reply } from '@/wire';
+import { Envelope } from '@/wire/envelope';
 import { env } from '../env';
 import { worker } from '../session';
 import type { AnyDeclared } from './declare';

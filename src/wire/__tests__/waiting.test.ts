@@ -7,6 +7,7 @@ import {
   onSent,
   readWaiting,
   sender,
+  senderOf,
   sendWaiting,
   sentNow,
   waits,
@@ -100,6 +101,21 @@ test('what nobody answers is kept, told so, and sent in its order when somebody 
     ['stock.waste', PERSON],
   ]);
   expect(await readWaiting()).toEqual([]);
+});
+
+test('a kind whose declaration is fetched when it is sent is checked and sent like any other; one that cannot be fetched says that nobody answers', async () => {
+  answers = () => ({ ok: true, value: null, version: null });
+  const make = senderOf(() => Promise.resolve(NEW));
+  expect(await make({ name: 'Sole' })).toMatchObject({ ok: true });
+  expect(await make({ name: 7 } as unknown as { name: string })).toMatchObject({
+    ok: false,
+    code: 'bad-field',
+    path: 'name',
+  });
+  expect(came.map((e) => e.body)).toEqual([{ name: 'Sole' }]);
+  const gone = senderOf<{ name: string }, null, undefined>(() => Promise.reject(new Error('no network')));
+  expect(await gone({ name: 'Sole' })).toMatchObject({ ok: false, code: 'no-answer' });
+  expect(came).toHaveLength(1);
 });
 
 test('what is typed while something before it is being tried again comes after it', async () => {

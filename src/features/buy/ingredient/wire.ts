@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 /** Which price an ingredient is costed at, as typed; `kitchen` goes back to the kitchen's own basis. */
 export const BASIS = wire()({

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 const TEXT = z.string().max(200, 'At most 200 characters are kept.');
 

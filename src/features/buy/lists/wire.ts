@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { VERDICTS } from '@/core/price-list';
 import { Day } from '@/core/written';
-import { ID, sender, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 interface Taken {
   readonly id: string;

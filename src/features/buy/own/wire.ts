@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { COUNT_UNITS } from '@/core/quantity';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 const NAME = z.string().max(5000);
 

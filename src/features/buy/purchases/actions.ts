@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { asked } from '@/server/asked';
-import { CHOSEN } from '@/wire';
+import { CHOSEN } from '@/wire/fields';
 import type { Moved } from '@/core/taught';
 import {
   goodsCalled,

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Day } from '@/core/written';
-import { CHOSEN, ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { CHOSEN, ID, TYPED } from '@/wire/fields';
 
 const NOTE = z.string().max(200, 'A note has at most 200 characters.');
 

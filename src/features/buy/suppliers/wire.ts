@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 const NAME = z.string().max(5000);
 

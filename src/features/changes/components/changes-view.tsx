@@ -8,7 +8,7 @@ import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { ActRow, ChangesPage } from '../queries';
-import { putBack, takeBack } from '../wire';
+import { putBack, takeBack } from '../send';
 
 /** Who changed what, and when; each act with the way to take it back. */
 export function ChangesView({ page }: { readonly page: ChangesPage }) {

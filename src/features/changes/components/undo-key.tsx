@@ -8,7 +8,7 @@ import { useAnew } from '@/ui/anew';
 import { useTell } from '@/ui/toasts';
 import { anyUnkept } from '@/ui/unkept';
 import { STILL_TYPED, whenSent } from '@/wire';
-import { takeBack } from '../wire';
+import { takeBack } from '../send';
 
 /** Whether the key means the kitchen: outside of fields, and in one that says of itself that nothing is typed in it (`data-undo`). */
 const isKitchens = (target: EventTarget | null): boolean =>

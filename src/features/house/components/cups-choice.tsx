@@ -5,7 +5,7 @@ import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import { CUP_WORDS, CUPS_OF, type Cups as Of } from '../cups';
 import type { HousePage } from '../queries';
-import { keepCups } from '../wire';
+import { keepCups } from '../send';
 
 /** Which country's cups and spoons are meant here: said once, and then a cup is read everywhere. */
 export function Cups({ page }: { readonly page: HousePage }) {

@@ -9,7 +9,8 @@ import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { HandsRow, HousePage } from '../queries';
-import { HandsTyped, keepHands } from '../wire';
+import { keepHands } from '../send';
+import { HandsTyped } from '../wire';
 
 type Typed = z.infer<typeof HandsTyped>;
 type HandsForm = UseFormReturn<Typed>;

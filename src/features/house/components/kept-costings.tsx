@@ -8,7 +8,7 @@ import { useFigures } from '@/ui/figures';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { KeptCostings as Data, KeptRow } from '../queries';
-import { keepCosting, putCostingAway } from '../wire';
+import { keepCosting, putCostingAway } from '../send';
 
 /** Costings somebody kept, beside what it costs now: no price, yield, recipe or model changes them afterwards. */
 export function KeptCostings({ data }: { readonly data: Data }) {

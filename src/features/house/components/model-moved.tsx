@@ -9,7 +9,7 @@ import { useFigures } from '@/ui/figures';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { ModelMoveRow } from '../queries';
-import { seeModel } from '../wire';
+import { seeModel } from '../send';
 
 /** Rows told before somebody asks for all. */
 const FIRST = 12;

@@ -4,7 +4,7 @@ import Table from 'react-bootstrap/Table';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { HousePage } from '../queries';
-import { giveStartingValuesBack, takeStartingValues } from '../wire';
+import { giveStartingValuesBack, takeStartingValues } from '../send';
 import { useFigures } from '@/ui/figures';
 
 const ONCE = 2000;

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { NEW_PASSWORD } from '@/wire';
+import { NEW_PASSWORD } from '@/wire/fields';
 import { CUPS_OF, type Cups } from '../cups';
 import { Naming } from '../settings/wire';
 

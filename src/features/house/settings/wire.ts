@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { SHOWN_IN } from '@/core/quantity';
-import { sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { TYPED } from '@/wire/fields';
 
 /** Layers that may stand beside the ingredients. */
 export const BESIDE = ['energy', 'hands', 'packaging'] as const;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 const NAME = z.string().trim().min(1, 'What is it called?').max(5000);
 

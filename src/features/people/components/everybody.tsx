@@ -14,7 +14,8 @@ import { useKept } from '@/ui/use-kept';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { over } from '@/wire';
 import type { PeoplePage, PersonRow } from '../queries';
-import { keepPerson, PersonTyped, putPersonAway } from '../wire';
+import { keepPerson, putPersonAway } from '../send';
+import { PersonTyped } from '../wire';
 
 /** What a role may, in words. */
 const MAY: Readonly<Record<PersonRow['role'], string>> = {

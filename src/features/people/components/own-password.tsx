@@ -4,7 +4,8 @@ import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
-import { changePassword, NewPassword } from '../wire';
+import { changePassword } from '../send';
+import { NewPassword } from '../wire';
 
 /** One's own password, changed: it ends every other place where one is signed in. */
 export function OwnPassword({ name }: { readonly name: string }) {

@@ -11,7 +11,7 @@ import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import { letThisDeviceIn } from '../actions';
 import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
-import { endDevice, endSignedIn } from '../wire';
+import { endDevice, endSignedIn } from '../send';
 import { Everybody } from './everybody';
 import { OwnPassword } from './own-password';
 import { ChooseLight } from '@/ui/day-or-night';

@@ -12,7 +12,8 @@ import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { headTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { keepPlateHead, makePlate, PlateHead } from '../wire';
+import { keepPlateHead, makePlate } from '../send';
+import { PlateHead } from '../wire';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the plate called?'), size: z.string() });
 

@@ -13,7 +13,7 @@ import { useFigures } from '@/ui/figures';
 import { SidePanel } from '@/ui/side-panel';
 import { WhyFigure } from '@/ui/why';
 import type { PlateSummary } from '../queries';
-import { putPlateAway } from '../wire';
+import { putPlateAway } from '../send';
 
 const NewPlateForm = dynamic(() => import('./plate-forms').then((m) => m.NewPlateForm), { ssr: false });
 

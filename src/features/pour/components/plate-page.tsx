@@ -19,7 +19,7 @@ import { WhyFigure } from '@/ui/why';
 import { v7 } from 'uuid';
 import type { Platable } from '../actions';
 import type { PlateData } from '../queries';
-import { keepPlateLines } from '../wire';
+import { keepPlateLines } from '../send';
 import { AnotherLine } from './another-line';
 import { HowServed, ServedWords } from './line-served';
 import { PlateTools } from './plate-tools';

@@ -10,7 +10,7 @@ import { SidePanel } from '@/ui/side-panel';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { PlateData } from '../queries';
-import { letStand, putPlateAway } from '../wire';
+import { letStand, putPlateAway } from '../send';
 
 // Forms come when they are opened: most who look at plates open none.
 const HeadForm = dynamic(() => import('./plate-forms').then((m) => m.HeadForm), { ssr: false });

@@ -11,7 +11,8 @@ import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { servedTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { finishLine, keepLineServed, LineServed } from '../wire';
+import { finishLine, keepLineServed } from '../send';
+import { LineServed } from '../wire';
 
 /** A line of a plate, and the version of the plate that is on the screen. */
 export interface OfLine {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MIXES, MOST_ON_A_MENU } from '@/core/kitchen-file';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 /** A menu as it is typed: its plates, and what is sold of each; nothing where nobody has said. */
 export const MenuTyped = z.object({
@@ -25,6 +26,3 @@ export const MENU_AWAY = wire()({
   version: 1,
   body: z.object({ id: ID, away: z.boolean() }),
 });
-
-export const keepMenu = sender(MENU);
-export const putMenuAway = sender(MENU_AWAY);

@@ -7,7 +7,7 @@ import { writeStep } from '@/core/verbs';
 import { searcher } from '@/search';
 import { asked } from '@/server/asked';
 import { costedKitchen } from '@/server/kitchen';
-import { ID } from '@/wire';
+import { ID } from '@/wire/fields';
 import { trayAnswer, type TrayAnswer } from './queries';
 
 const MOST = 12;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOST_ON_A_TRAY, Trial } from '@/core/kitchen-file';
-import { ID, sender, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 /** A tray as it stands on the screen. */
 export const TrayTyped = z.object({
@@ -29,7 +30,3 @@ export const APPLY = wire<null, TrayTyped>()({
   version: 1,
   body: z.object({ id: ID }),
 });
-
-export const keepTray = sender(TRAY);
-export const putTrayAway = sender(TRAY_AWAY);
-export const applyTray = sender(APPLY);

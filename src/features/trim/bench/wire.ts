@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Test, type WrittenTest } from '@/core/bench';
-import { ID, sender, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 /** What of a test is typed on the bench. */
 const Typed = Test.pick({

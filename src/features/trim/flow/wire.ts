@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { ID, sender, wire } from '@/wire';
+import { sender, wire } from '@/wire';
+import { ID } from '@/wire/fields';
 
 /** How often a pot is usually cooked in a week, as typed. */
 export const BATCHES = wire()({

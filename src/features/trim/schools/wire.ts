@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '@/core/larder';
-import { sender, TYPED, wire } from '@/wire';
+import { wire } from '@/wire';
+import { TYPED } from '@/wire/fields';
 
 /** How the kitchen trims and learns, and what hands and energy cost it, as typed; empty where one is not counted. */
 export const Trimmed = z.object({
@@ -17,5 +18,3 @@ export const Trimmed = z.object({
 });
 export type Trimmed = z.infer<typeof Trimmed>;
 export const TRIMMING = wire<null, Trimmed>()({ kind: 'kitchen.trimming', version: 1, body: Trimmed });
-
-export const keepTrimming = sender(TRIMMING);

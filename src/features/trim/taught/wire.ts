@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import { SEASONS } from '@/core/learning';
-import { ID, sender, TYPED, wire } from '@/wire';
+import { wire } from '@/wire';
+import { ID, TYPED } from '@/wire/fields';
 
 /** What the tests say, if it is still what was looked at. */
 export const ACCEPT = wire()({
@@ -38,9 +39,3 @@ export const COMES_OFF = wire()({
   version: 1,
   body: z.object({ id: ID, setValue: TYPED.nullable(), sold: z.boolean() }),
 });
-
-export const accept = sender(ACCEPT);
-export const leaveOutTest = sender(LEFT_OUT);
-export const learnFrom = sender(LEARN_FROM);
-export const keepTrim = sender(TRIM);
-export const keepComesOff = sender(COMES_OFF);

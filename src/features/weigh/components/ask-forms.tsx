@@ -16,7 +16,7 @@ import { SidePanel } from '@/ui/side-panel';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { findOther, type Other } from '../actions';
 import type { LaidPage } from '../queries';
-import { keepQuestion } from '../wire';
+import { keepQuestion } from '../send';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the question called?') });
 

@@ -12,7 +12,7 @@ import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
 import type { Moved } from '../kept';
 import type { LaidPage } from '../queries';
-import { putQuestionAway, questionSeen } from '../wire';
+import { putQuestionAway, questionSeen } from '../send';
 import { movedWords } from './moved-words';
 
 const KeepQuestion = dynamic(() => import('./ask-forms').then((m) => m.KeepQuestion), { ssr: false });

@@ -14,7 +14,7 @@ import { SheetTable } from '@/ui/sheet-table';
 import { findOther, type Other } from '../actions';
 import type { QuestionListed } from '../kept';
 import type { WeighPage } from '../queries';
-import { putQuestionAway } from '../wire';
+import { putQuestionAway } from '../send';
 
 const SIDE = { '--side': '440px' } as CSSProperties;
 

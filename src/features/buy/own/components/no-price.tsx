@@ -11,7 +11,7 @@ import { KeptForm } from '@/ui/kept-form';
 import { Trouble } from '@/ui/trouble';
 import { useKeptForm } from '@/ui/use-kept-form';
 import { z } from 'zod';
-import { TYPED } from '@/wire';
+import { TYPED } from '@/wire/fields';
 import { suppliersHere } from '../actions';
 import { keepFirstPrice } from '../wire';
 

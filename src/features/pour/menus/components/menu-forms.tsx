@@ -7,7 +7,8 @@ import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
 import { SidePanel } from '@/ui/side-panel';
 import { useKeptForm } from '@/ui/use-kept-form';
-import { keepMenu, type MenuTyped } from '../wire';
+import { keepMenu } from '../send';
+import { type MenuTyped } from '../wire';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the menu called?') });
 

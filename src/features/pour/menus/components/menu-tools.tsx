@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
-import { putMenuAway } from '../wire';
+import { putMenuAway } from '../send';
 import type { WholeMenu } from './menu-forms';
 
 const NameIt = dynamic(() => import('./menu-forms').then((m) => m.NameIt), { ssr: false });

@@ -19,7 +19,7 @@ import { Trouble } from '@/ui/trouble';
 import { TypedField } from '@/ui/typed-field';
 import { findPlates } from '../actions';
 import type { MenusPage, OnMenu } from '../queries';
-import { putMenuAway } from '../wire';
+import { putMenuAway } from '../send';
 import { MenuTools } from './menu-tools';
 import { useMenu } from './use-menu';
 

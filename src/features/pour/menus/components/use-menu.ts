@@ -4,7 +4,8 @@ import { readNumber } from '@/core/quantity';
 import { useAhead } from '@/ui/use-ahead';
 import { useKept } from '@/ui/use-kept';
 import type { MenusPage } from '../queries';
-import { keepMenu, type MenuTyped } from '../wire';
+import { keepMenu } from '../send';
+import { type MenuTyped } from '../wire';
 
 type Menu = NonNullable<MenusPage['menu']>;
 

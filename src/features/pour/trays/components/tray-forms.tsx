@@ -8,7 +8,7 @@ import { KeptForm } from '@/ui/kept-form';
 import { SidePanel } from '@/ui/side-panel';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { TraysPage } from '../queries';
-import { keepTray } from '../wire';
+import { keepTray } from '../send';
 import type { useTray } from './use-tray';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the tray called?') });

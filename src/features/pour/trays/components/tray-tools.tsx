@@ -9,7 +9,7 @@ import { CountedSwitch } from '@/ui/counted-switch';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
-import { applyTray, putTrayAway } from '../wire';
+import { applyTray, putTrayAway } from '../send';
 import type { WholeTray } from './tray-forms';
 
 const NameIt = dynamic(() => import('./tray-forms').then((m) => m.NameIt), { ssr: false });

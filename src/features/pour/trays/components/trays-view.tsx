@@ -10,7 +10,7 @@ import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
 import { REST_MS, useRested } from '@/ui/use-rested';
 import type { TrayAnswer, TraysPage } from '../queries';
-import { putTrayAway } from '../wire';
+import { putTrayAway } from '../send';
 import { AnotherTrial } from './another-trial';
 import { TrayTools } from './tray-tools';
 import { TrialRow } from './trial-row';

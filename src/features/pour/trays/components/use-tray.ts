@@ -8,7 +8,7 @@ import { useAhead } from '@/ui/use-ahead';
 import { useKept } from '@/ui/use-kept';
 import { answerTray } from '../actions';
 import type { TrayAnswer, TrayPlate, TraysPage } from '../queries';
-import { keepTray } from '../wire';
+import { keepTray } from '../send';
 
 /** ms that the hand must rest before a tray is kept, and before what runs pots is worked out. */
 const KEEP_MS = 500;

@@ -5,7 +5,8 @@ import { over } from '@/wire';
 import { useFigures } from '@/ui/figures';
 import { useKeptForm } from '@/ui/use-kept-form';
 import type { SchoolsPage } from '../queries';
-import { keepTrimming, Trimmed } from '../wire';
+import { keepTrimming } from '../send';
+import { Trimmed } from '../wire';
 
 const GUARDED = [
   ['setValue', 'set value'],

@@ -4,7 +4,7 @@ import Form from 'react-bootstrap/Form';
 import { SEASONS } from '@/core/learning';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
-import { learnFrom } from '../wire';
+import { learnFrom } from '../send';
 import type { TaughtPage } from '../queries';
 
 /** Which own tests are listened to: all of them, one season's, one supplier's. */

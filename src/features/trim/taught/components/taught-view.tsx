@@ -15,7 +15,7 @@ import { useKept } from '@/ui/use-kept';
 import { WhyFigure } from '@/ui/why';
 import { Trouble } from '@/ui/trouble';
 import { putOnBench } from '../../bench/wire';
-import { accept } from '../wire';
+import { accept } from '../send';
 import type { FigurePage, TaughtPage } from '../queries';
 import { LearnFrom } from './learn-from';
 import { MovedList } from '@/ui/moved-list';

@@ -7,7 +7,7 @@ import { useFigures } from '@/ui/figures';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
 import { KIND_WORDS } from '../../words';
-import { leaveOutTest } from '../wire';
+import { leaveOutTest } from '../send';
 import type { Dot, TaughtPage } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
 

@@ -10,7 +10,7 @@ import { TypedField } from '@/ui/typed-field';
 import { useKept } from '@/ui/use-kept';
 import { Trouble } from '@/ui/trouble';
 import { SCHOOL_WORDS } from '../../words';
-import { keepComesOff, keepTrim } from '../wire';
+import { keepComesOff, keepTrim } from '../send';
 import type { TaughtPage } from '../queries';
 
 /** Who pays for what comes off this ingredient: the kitchen's school, or one of its own. */

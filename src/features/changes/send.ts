@@ -1,0 +1,7 @@
+import { senderOf } from '@/wire';
+
+/** What is declared of these writes is fetched when the first of them is sent. */
+const wires = () => import('./wire');
+
+export const takeBack = senderOf(() => wires().then((w) => w.UNDO));
+export const putBack = senderOf(() => wires().then((w) => w.RESTORE));
