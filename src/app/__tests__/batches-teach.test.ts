@@ -14,6 +14,7 @@ import { potOf } from '@/core/shelf';
 import { pantryText } from '../../features/stove/pantry';
 import { BATCH, LEARN, LEARN_TIMES, TAKE_BACK, TELL } from '../../features/stove/wire';
 import { plates } from '../../features/pour/queries';
+import { SHEET } from '../../features/pot/wire';
 import { CLOCK, kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 
 let here: AtWork;
@@ -323,6 +324,28 @@ test('what stays in the sieve is learned of its own sheet: accepted it stands in
   expect((await sheet()).steps).toEqual(before.steps);
 });
 
+test('a lesson that a later line of its sheet could not bear is told with that line, and nothing is written', async () => {
+  const passata = async () => (await here.read()).recipes.find((r) => r.name === 'Pepper passata')!;
+  const { id, vessel: pot, hob, steps } = await passata();
+  const { costing } = await costedKitchen(here.as('manager').kitchenId);
+  const reduced = steps.findIndex((s) => s.do === 'reduce');
+  const { ml } = costing.recipes.get(id)!.run.rows[reduced]!;
+  // A little lower still: where the sieve keeps more, it stands lower than that already.
+  const lower = { id: v7(), do: 'reduce', until: 'volume', to: `${(ml * 0.99).toFixed(0)} ml` } as const;
+  const longer = steps.toSpliced(reduced + 1, 0, { ...lower, heat: 'simmer', lid: 'off' });
+  expect(
+    await here.send(SHEET, { id, vessel: pot, hob, steps: longer }, await here.seen('recipe', id)),
+  ).toMatchObject({ ok: true });
+  expect(await here.send(LEARN_TIMES, { kind: 'loses', of: `${id} sieve` })).toMatchObject({
+    ok: false,
+    code: 'reduce-to-more',
+    path: `steps[${reduced + 1}]`,
+  });
+  expect((await passata()).steps).toEqual(longer);
+  expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
+  expect((await passata()).steps).toEqual(steps);
+});
+
 test('of a sheet that is sieved twice the line that was read is the one that moves, and the other stays', async () => {
   const { costing } = await costedKitchen(here.as('manager').kitchenId);
   const passata = sheet('Pepper passata');
@@ -420,6 +443,11 @@ test('bones of two suppliers are told apart by the last delivery before each bat
   });
   const gelatin = (await here.read()).ingredients.find((i) => i.id === before.of)!.gelatin!.gPerKg;
   expect(gelatin).toBeCloseTo(theirs.figure!.after, 6);
+  // Reckoned with as one house's bones give, the mean of both waits for nobody, though it is another.
+  const now = await row();
+  expect(Math.abs(now.suppliers.find((s) => s.id === other.id)!.mean - 1)).toBeLessThan(0.05);
+  expect(Math.abs(now.learned!.mean - 1)).toBeGreaterThan(0.05);
+  expect(now.waits).toBe(false);
   expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
   expect((await row()).figure!.now).toBe(before.figure!.now);
 });

@@ -209,9 +209,12 @@ function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: bo
           ' · its sheet has been put away meanwhile'
         )}
         {batch.mayTell && (
-          <Button variant="link" size="sm" onClick={away}>
-            It was never on
-          </Button>
+          <>
+            {' · '}
+            <Button variant="link" size="sm" onClick={away}>
+              It was never on
+            </Button>
+          </>
         )}
       </p>
     </div>
