@@ -7,7 +7,6 @@ import {
   liquidMl,
   noReport,
   scaleLiquid,
-  type Heat,
   type PotRun,
   type PotState,
   type ProcessConstants,
@@ -26,7 +25,9 @@ import {
   type OnHeat,
   type Speeds,
 } from './evaporation';
-import { measured, saysHowMuch, type AmountRead, type Measured } from './readings';
+import { changes, Heard, type Change, type Read } from './heard';
+import { chilled, metered, refracted, type Gave } from './meters';
+import { measured, type Measured } from './readings';
 
 /** A batch ready to be followed. Instants are ms since 1970. */
 export interface Running {
@@ -57,49 +58,7 @@ export interface OnCurve {
   readonly sd: number;
 }
 
-/** A salt meter’s word. */
-interface Salted {
-  readonly id: string;
-  readonly ms: number;
-  readonly pct: number;
-}
-
-/** A refractometer’s word. */
-interface Dissolved {
-  readonly id: string;
-  readonly ms: number;
-  readonly bx: number;
-}
-
-/** A chilled spoonful’s word. */
-interface Gelled {
-  readonly id: string;
-  readonly ms: number;
-  readonly gels: Extract<WrittenBatchEvent, { is: 'sets' }>['how'];
-}
-
-/** A flame that is turned down, or as its line has it again. */
-interface Turned {
-  readonly id: string;
-  readonly ms: number;
-  readonly heat: Heat | undefined;
-}
-
-/** Lines that were done at once while another was at hand. */
-interface Rescue {
-  readonly id: string;
-  readonly ms: number;
-  readonly steps: readonly PotDoing[];
-}
-
 type Taken = PotRun['inputs'][number] extends infer T ? Omit<T, 'step'> : never;
-
-type Answer = Extract<WrittenBatchEvent, { is: 'answered' }>['as'];
-type Read = AmountRead & { readonly ms: number };
-/** What changes a pot at once, whatever it stands on. */
-type Change = Rescue | Salted | Dissolved | Gelled | Turned;
-const changes = (next: Read | Change): next is Change =>
-  'steps' in next || 'pct' in next || 'bx' in next || 'gels' in next || 'heat' in next;
 
 export const HOUR = 3_600_000;
 /** h between two steps on the heat: a forecast need not be told to the minute. */
@@ -112,52 +71,8 @@ const LEFT_IN = ['held in solids', 'clung', 'left in the blender', 'left in the 
 /** How far what has stayed behind may be from what is reckoned with, g: one standard deviation. */
 export const mayBeLeftG = ({ lost }: { readonly lost: Partial<PotState['lost']> }): number =>
   LEFT * LEFT_IN.reduce((g, loss) => g + (lost[loss] ?? 0), 0);
-/** One standard deviation of how salt a pot is by its lines, as a share and at least in % of the pot, and of a meter, %. */
-const SALT = { weighed: 0.1, leastPct: 0.05, meterPct: 0.05 } as const;
-/** One standard deviation of what bones give into a pot by its lines, as a share, and of a refractometer, °Bx. */
-const BRIX = { given: 0.15, meter: 0.2 } as const;
 /** How many standard deviations off a reading is asked about. */
 const SURE = 3.5;
-
-/** What a refractometer reads, g: all but fat, what is dissolved in it out of bones and vegetables, and what was weighed in. */
-function dissolvedIn(l: PotState['liquid']): {
-  readonly clear: number;
-  readonly given: number;
-  readonly known: number;
-} {
-  const given = l.gelatin + l.rest - l.pulp;
-  const known = l.salt + l.sugar;
-  return { clear: l.water + given + known, given, known };
-}
-
-/** Turned down for the night it is turned up again when somebody is back, or has told anything since. */
-function turning(
-  { id, at, until, heat }: Extract<WrittenBatchEvent, { is: 'night' }>,
-  events: Running['events'],
-): Turned[] {
-  const ms = Date.parse(at);
-  const since = events.map((e) => Date.parse(e.at)).filter((x) => x > ms);
-  return [
-    { id, ms, heat },
-    { id: `${id} up`, ms: Math.min(Date.parse(until), ...since), heat: undefined },
-  ];
-}
-
-/** A 90 % range spans so many standard deviations. */
-const RANGE_SDS = 3.29;
-/** % of gelatin that a chilled spoonful says, and how sure it is: one standard deviation of its logarithm. */
-function gelatinBy(gels: Gelled['gels'], c: ProcessConstants): { readonly pct: number; readonly sd: number } {
-  const { low, middle, high } = c.gels[gels === 'stays liquid' ? 'wobbles' : gels];
-  const sd = Math.log(high / low) / RANGE_SDS;
-  // What stays liquid has at most what just begins to wobble.
-  return { pct: gels === 'stays liquid' ? low : middle, sd };
-}
-
-/** What a refractometer should read in a pot, °Bx. */
-export function brixOf(pot: PotState): number {
-  const { clear, given, known } = dissolvedIn(pot.liquid);
-  return clear > 0 ? ((given + known) / clear) * 100 : 0;
-}
 
 /** A stretch on the heat, as far as it has gone: what each speed makes of it. */
 export interface Stretch {
@@ -169,45 +84,6 @@ export interface Stretch {
   readonly upHours: number;
   /** The line, at the heat it stands at. */
   readonly step: OnHeat;
-}
-
-/** What has been told of a batch: when lines were done, what was read, and what was answered. */
-class Heard {
-  readonly done = new Map<string, number>();
-  readonly answers = new Map<string, Answer>();
-  private readonly reads: Read[] = [];
-  private readonly rescues: Rescue[] = [];
-  private readonly salted: Salted[] = [];
-  private readonly dissolved: Dissolved[] = [];
-  private readonly gelled: Gelled[] = [];
-  private readonly turned: Turned[] = [];
-
-  constructor({ events, rescues }: Pick<Running, 'events' | 'rescues'>) {
-    // Told twice is told once.
-    for (const e of new Map(events.map((x) => [x.id, x])).values()) {
-      const ms = Date.parse(e.at);
-      // Ticked on two tablets it was done when the first said so.
-      if (e.is === 'done') this.done.set(e.step, Math.min(ms, this.done.get(e.step) ?? Infinity));
-      else if (e.is === 'answered') this.answers.set(e.reading, e.as);
-      else if (e.is === 'left') {
-        // As a reading by the jug that was answered: what is missing took its share of everything.
-        this.answers.set(e.id, 'lost');
-        this.reads.push({ ...e, is: 'litres', ms });
-      } else if (e.is === 'rescue') this.rescues.push({ id: e.id, ms, steps: rescues[e.id] ?? [] });
-      else if (e.is === 'salt') this.salted.push({ id: e.id, ms, pct: e.pct });
-      else if (e.is === 'brix') this.dissolved.push({ id: e.id, ms, bx: e.bx });
-      else if (e.is === 'night' && e.heat) this.turned.push(...turning(e, events));
-      else if (e.is === 'sets') this.gelled.push({ id: e.id, ms, gels: e.how });
-      else if (saysHowMuch(e)) this.reads.push({ ...e, ms });
-    }
-  }
-
-  /** What was read and done between two moments, in its order; what was misread counts for nothing. */
-  between(from: number, to: number): readonly (Read | Change)[] {
-    return [...this.reads, ...this.rescues, ...this.salted, ...this.dissolved, ...this.gelled, ...this.turned]
-      .filter((r) => r.ms >= from && r.ms < to && this.answers.get(r.id) !== 'misread')
-      .sort((a, b) => a.ms - b.ms || (a.id < b.id ? -1 : 1));
-  }
 }
 
 /**
@@ -279,9 +155,10 @@ export class Follow {
 
   /** What changes the pot at once: a salt meter’s word, or the lines of a rescue; one that cannot be done changes nothing. */
   private change(next: Change): void {
-    if ('pct' in next) return this.salt(next);
-    if ('bx' in next) return this.brix(next);
-    if ('gels' in next) return this.gels(next);
+    const { liquid } = this.pot;
+    if ('pct' in next) return metered(liquid, next.pct);
+    if ('bx' in next) return this.teaches(refracted(liquid, next.bx));
+    if ('gels' in next) return this.teaches(chilled(liquid, next.gels, this.c));
     // A flame under a pot that stands on none changes nothing.
     if ('heat' in next) return;
     for (const step of next.steps) {
@@ -290,60 +167,11 @@ export class Follow {
     }
   }
 
-  /** The meter and the model, each as far as it is to be trusted: salt was weighed by hand, and a meter is read to its last digit. */
-  private salt({ pct }: Salted): void {
-    const { liquid } = this.pot;
-    const all = liquidG(liquid);
-    const model = all > 0 ? (liquid.salt / all) * 100 : 0;
-    const own = Math.max(SALT.leastPct, model * SALT.weighed);
-    const gain = own ** 2 / (own ** 2 + SALT.meterPct ** 2);
-    const wanted = (model + gain * (pct - model)) / 100;
-    // What is salt instead of something else: the rest of the liquid stays as it is.
-    liquid.salt = Math.max(0, (wanted * (all - liquid.salt)) / (1 - wanted));
-  }
-
-  /**
-   * The refractometer and the model, each as far as it is to be trusted. Salt and sugar were weighed, so what is more or less of it came out
-   * of bones and vegetables: gelatin and the rest, in place of water.
-   */
-  private brix({ bx }: Dissolved): void {
-    const { liquid } = this.pot;
-    const { clear, given, known } = dissolvedIn(liquid);
-    if (!(clear > 0 && given > 0)) return;
-    const foretold = ((given + known) / clear) * 100;
-    const own = BRIX.given * (given / clear) * 100;
-    const gain = own ** 2 / (own ** 2 + BRIX.meter ** 2);
-    const times = Math.max(0, 1 + (gain * (bx - foretold)) / ((given / clear) * 100));
-    const rest = liquid.rest - liquid.pulp;
-    const more = (liquid.gelatin + rest) * (times - 1);
-    liquid.gelatin *= times;
-    liquid.rest = liquid.pulp + rest * times;
-    liquid.water = Math.max(0, liquid.water - more);
-    // By the meter alone: what was believed before does not teach.
-    this.teaches(Math.max(0, ((bx / 100) * clear - known) / given), BRIX.meter / ((given / clear) * 100));
-  }
-
   /** What one reading says by itself; a surer one before it stands. */
-  private teaches(gave: number, sd: number): void {
-    if (sd > this.gaveSd) return;
-    this.gave = gave;
-    this.gaveSd = sd;
-  }
-
-  /** A chilled spoonful and the model, each as far as it is to be trusted: it says so many % of gelatin, roughly. */
-  private gels({ gels }: Gelled): void {
-    const { liquid } = this.pot;
-    const all = liquidG(liquid);
-    if (!(liquid.gelatin > 0)) return;
-    const { pct, sd } = gelatinBy(gels, this.c);
-    const says = pct / ((liquid.gelatin / all) * 100);
-    // What stays liquid says that it is little, and nothing of one of which that is known.
-    if (gels === 'stays liquid' && says > 1) return;
-    const gain = BRIX.given ** 2 / (BRIX.given ** 2 + sd ** 2);
-    const more = liquid.gelatin * (says ** gain - 1);
-    liquid.gelatin += more;
-    liquid.water = Math.max(0, liquid.water - more);
-    this.teaches(says, sd);
+  private teaches(gave: Gave | undefined): void {
+    if (!gave || gave.sd > this.gaveSd) return;
+    this.gave = gave.times;
+    this.gaveSd = gave.sd;
   }
 
   /** Takes a reading of a pot at rest, as it was answered where it was asked about. */

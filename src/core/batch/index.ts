@@ -2,7 +2,8 @@
 export { varianceOf, type Measured, type Variance, type VarianceLine } from './variance';
 export { boiling, isOnHeat, onHeat, type Belief, type OnHeat } from './evaporation';
 export { dipFits, dipOf, saysHowMuch } from './readings';
-export { brixOf, type Asked, type OnCurve, type Running } from './follow';
+export { type Asked, type OnCurve, type Running } from './follow';
+export { brixOf } from './meters';
 export { follow as followBatch, whereabouts, type Span, type Whereabouts } from './whereabouts';
 export { rescueWays, type Problem, type RescueWay } from './rescue';
 export { type Pantry, type PantryProduct } from './pantry';

@@ -17,7 +17,8 @@ import { leftUntil } from './left-until';
 import { momentOf } from './running';
 import { warmOf, type Warm, type WarmRules } from './warm';
 import { whereabouts, type Whereabouts } from './whereabouts';
-import { brixOf, type Running } from './follow';
+import type { Running } from './follow';
+import { brixOf } from './meters';
 
 /** A pot at one moment, in figures. cm from the base or down from the rim, ml at 20 °C but for what stands in it, %, °C. */
 export interface PotFigures {
