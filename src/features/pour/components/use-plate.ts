@@ -264,3 +264,11 @@ function useKeepPlate(data: PlateData) {
     },
   };
 }
+
+/** A plate as a part of its page shows it. */
+export interface ShownPlate {
+  readonly data: PlateData;
+  readonly plate: ReturnType<typeof usePlate>;
+  /** Begins the ids of what is said about a field. */
+  readonly ids: string;
+}

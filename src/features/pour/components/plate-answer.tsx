@@ -1,0 +1,204 @@
+import { Fragment } from 'react';
+import Button from 'react-bootstrap/Button';
+import { priceFor } from '@/core/costing';
+import { countedWords } from '@/ui/counted';
+import { useFigures } from '@/ui/figures';
+import { Panel } from '@/ui/panel';
+import { TypedField } from '@/ui/typed-field';
+import { WhyFigure } from '@/ui/why';
+import { waits } from '@/wire';
+import type { PlateData } from '../queries';
+import type { TheirPlate } from '../wire';
+import { Verdict } from './plate-list';
+import type { ShownPlate, usePlate } from './use-plate';
+
+/** What the plate costs, and what became of what was typed. */
+export function Answer({ data, plate, ids }: ShownPlate) {
+  const { money, bare, counted } = useFigures();
+  return (
+    <Panel aria-label="The plate’s cost">
+      <span className="fig-large hot">
+        {plate.whole === null ? (
+          <span className="incomplete">incomplete</span>
+        ) : (
+          <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, a plate`} className="hot">
+            {money(plate.whole)}
+          </WhyFigure>
+        )}
+      </span>
+      <span className="fig-label">
+        a plate, {countedWords(counted)}
+        {data.plate.service && `, ${data.plate.service}`}
+        {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
+      </span>
+      <Share data={data} plate={plate} ids={ids} />
+      {plate.priceTrouble && (
+        <p id={`${ids}-price`} role="alert" className="trouble">
+          {plate.priceTrouble}
+        </p>
+      )}
+      <p role="status" className="m-0 small-line">
+        {plate.answer?.ok && <span className="small-line cheaper">✓ kept</span>}
+        {waits(plate.answer) && plate.answer?.ok === false && (
+          <span className="quiet">{plate.answer.message}</span>
+        )}
+      </p>
+      {plate.answer &&
+        !plate.answer.ok &&
+        !waits(plate.answer) &&
+        plate.answer.message !== plate.priceTrouble && (
+          <p role="alert" className="trouble">
+            {plate.answer.message}{' '}
+          </p>
+        )}
+      {plate.answer?.ok === false && plate.answer.theirs && (
+        <Theirs data={data} plate={plate} theirs={plate.answer.theirs} />
+      )}
+    </Panel>
+  );
+}
+
+/** Its price, and what share of that it costs. */
+function Share({ data, plate, ids }: ShownPlate) {
+  const { money, bare } = useFigures();
+  return (
+    <dl className="facts">
+      <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
+      <dd>
+        <TypedField
+          label="Price on the menu"
+          value={plate.opened.menuPrice}
+          trouble={plate.priceTrouble}
+          describedBy={`${ids}-price`}
+          disabled={!data.mayEdit}
+          asks={(t) => plate.asksPrice(t, money)}
+          onTyped={plate.typePrice}
+          onDone={plate.keepPrice}
+        />
+      </dd>
+      <dt>Net of tax</dt>
+      <dd className="fig">{money(plate.net)}</dd>
+      <dt>Food cost</dt>
+      <dd className="fig strong">{plate.pct === null ? '–' : `${bare(plate.pct, 1)} %`}</dd>
+      <dt>Target</dt>
+      <dd>
+        <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
+      </dd>
+      <Asked data={data} plate={plate} />
+      <dt>Left after ingredients</dt>
+      <dd className="fig">
+        {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
+      </dd>
+      <Beside data={data} />
+    </dl>
+  );
+}
+
+/** What the plate costs beside its ingredients, and the alcohol that is left on it. */
+function Beside({ data: { layers, alcohol } }: Pick<ShownPlate, 'data'>) {
+  const { small, bare } = useFigures();
+  const beside = (['packaging', 'energy', 'hands'] as const).filter((l) => layers[l] !== 0);
+  return (
+    <>
+      {beside.map((layer) => (
+        <Fragment key={layer}>
+          <dt>Beside them: {layer}</dt>
+          <dd className="fig">{layers[layer] === null ? 'not known' : small(layers[layer])}</dd>
+        </Fragment>
+      ))}
+      {alcohol.length > 0 && (
+        <>
+          <dt>Alcohol left on it</dt>
+          <dd className="fig">
+            {grams(
+              alcohol.reduce((g, a) => g + a.g, 0),
+              bare,
+            )}
+          </dd>
+          {alcohol.map((a) => (
+            <Fragment key={`${a.on} ${a.of}`}>
+              <dt className="ps-3 quiet">
+                {a.of}
+                {a.on === a.of ? ', as it is' : `, in ${a.on}`}
+              </dt>
+              <dd className="fig quiet">{grams(a.g, bare)}</dd>
+            </Fragment>
+          ))}
+        </>
+      )}
+    </>
+  );
+}
+
+/** Grams of alcohol; what is too little to say is never said to be none. */
+const grams = (g: number, bare: (x: number, digits?: number) => string): string =>
+  g < 0.01 ? 'under 0.01 g' : `${bare(g, g < 1 ? 2 : 1)} g`;
+
+/** The price that its target asks for, as this house writes prices. */
+function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
+  const { money, bare } = useFigures();
+  const { targetFoodCostPct: target, taxPct } = data.plate;
+  if (target === undefined || plate.cost === null) return null;
+  const asked = priceFor(plate.cost, target, taxPct, data.steps);
+  if (!asked.ok)
+    return (
+      <>
+        <dt>Its target asks for</dt>
+        <dd className="dearer">{asked.trouble.message}</dd>
+      </>
+    );
+  const { onMenu } = asked.value;
+  const typed = onMenu.toFixed(2).replace('.', data.mark);
+  return (
+    <>
+      <dt>{bare(target, target % 1 ? 1 : 0)} % asks for</dt>
+      <dd className="fig">
+        {data.mayEdit && plate.pct !== null && plate.pct > target && (
+          <Button variant="plain" size="sm" className="me-2" onClick={() => plate.takePrice(typed)}>
+            Take it
+          </Button>
+        )}
+        {money(onMenu)}
+      </dd>
+    </>
+  );
+}
+
+/** How somebody else has left the plate meanwhile, beside what is typed here: one of the two is kept. */
+function Theirs({
+  data,
+  plate,
+  theirs,
+}: {
+  readonly data: PlateData;
+  readonly plate: ReturnType<typeof usePlate>;
+  readonly theirs: TheirPlate;
+}) {
+  const amounts = new Map(theirs.plate.lines.map((l) => [l.id, l.amount]));
+  const others = data.lines.flatMap((line, i) => {
+    const other = amounts.get(line.id);
+    return other !== undefined && other !== plate.amounts[i]
+      ? [{ what: line.name, mine: plate.amounts[i] ?? '', other }]
+      : [];
+  });
+  const price = theirs.plate.menuPrice ?? '';
+  const all = [
+    ...others,
+    ...(price === plate.menuPrice ? [] : [{ what: 'Price', mine: plate.menuPrice, other: price }]),
+  ];
+  return (
+    <div className="d-inline-flex flex-wrap gap-2 ms-2">
+      {all.map(({ what, mine, other }) => (
+        <p key={what}>
+          {what}: theirs {other || 'none'}, yours {mine || 'none'}.
+        </p>
+      ))}
+      <Button variant="plain" size="sm" onClick={() => plate.keepMine(theirs)}>
+        Keep mine
+      </Button>{' '}
+      <Button variant="plain" size="sm" onClick={() => plate.takeTheirs(theirs)}>
+        Take theirs
+      </Button>
+    </div>
+  );
+}
