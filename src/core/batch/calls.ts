@@ -28,20 +28,18 @@ interface Looked extends Pick<Whereabouts, 'at' | 'left'> {
   readonly leftUntil: number | undefined;
 }
 
-/** Chance from which it is said that a limit will be missed. */
-const WILL = 0.5;
 /** Share of a limit's time after which a pot that nobody reads calls. */
 const UNREAD = 0.75;
 
 /** What calls somebody to a pot, the most urgent first: before it is too late where that can be known. */
 export function callsOf({ at, left, cooling, warm, leftUntil }: Looked): Call[] {
   const calls: Call[] = [];
-  for (const { toC, withinH, read, late, passed } of cooling?.limits ?? []) {
+  for (const { toC, withinH, read, missed, passed } of cooling?.limits ?? []) {
     if (read !== undefined) continue;
     const last = cooling?.reads.at(-1)?.h ?? 0;
     const is = passed
       ? 'past'
-      : late >= WILL
+      : missed
         ? 'too late'
         : (cooling?.since ?? 0) > UNREAD * withinH && last < UNREAD * withinH
           ? 'unread'

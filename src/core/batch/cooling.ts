@@ -17,11 +17,16 @@ export interface LimitAhead extends Limit {
   readonly read: number | undefined;
   /** Share of what could be in which it comes too late. */
   readonly late: number;
+  /** Not there yet, and more likely than not it comes too late. */
+  readonly missed: boolean;
   /** Its time is over, and it was not read to be there. */
   readonly passed: boolean;
   /** What surrounds the pot is hardly colder than this: it creeps. */
   readonly creeps: boolean;
 }
+
+/** Chance from which it is said that a limit will be missed. */
+const WILL = 0.5;
 
 /** How a pot cools. */
 export interface Cooling {
@@ -227,12 +232,14 @@ export function coolingOf(
         courses.map((course) => ({ value: course.around, weight: course.weight })),
         0.5,
       );
+      const passed = since > limit.withinH && (read === undefined || read > limit.withinH);
       return {
         ...limit,
         read,
         at: read === undefined ? at : undefined,
         late: read === undefined ? late : read > limit.withinH ? 1 : 0,
-        passed: since > limit.withinH && (read === undefined || read > limit.withinH),
+        missed: read === undefined && !passed && late >= WILL,
+        passed,
         creeps: limit.toC - around < CREEPS,
       };
     }),

@@ -1,19 +1,12 @@
 import fc from 'fast-check';
-import { costKitchen } from '../../costing';
-import { historyFrom, stateFrom, ownConstants } from '../../kitchen-state';
-import { CONSTANTS } from '../../reference';
-import { demoKitchen } from '../../testing/demo';
+import { costedDemo } from '../../testing/demo';
 import { cases } from '../../testing/cases';
 import { potOf } from '../../shelf';
 import { runPot } from '../../verbs';
 import { endedOf, type Running } from '..';
 import { costOfProduct } from '../../costing';
 
-const DAY = '2026-03-14';
-const file = demoKitchen();
-const state = stateFrom(file);
-const costing = costKitchen(state, DAY, CONSTANTS, historyFrom(file, DAY));
-const c = ownConstants(state.kitchen, CONSTANTS);
+const { state, costing, c } = costedDemo();
 const START = Date.parse('2026-03-14T05:00:00.000Z');
 const base = state.recipes.find((r) => r.name === 'Reduced game base')!;
 const at = (minutes: number): string => new Date(START + minutes * 60_000).toISOString();

@@ -1,18 +1,13 @@
-import { costKitchen } from '../../costing';
 import type { WrittenBatchEvent } from '../../kitchen-file';
 import type { WrittenStep } from '../../verbs';
-import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
+import { ownConstants } from '../../kitchen-state';
 import { isIdle, type ProcessConstants } from '../../pot';
 import { CONSTANTS } from '../../reference';
 import { potOf } from '../../shelf';
-import { demoKitchen } from '../../testing/demo';
+import { costedDemo } from '../../testing/demo';
 import { batchFigures, leftToldOf, timesTaught, type Running } from '..';
 
-const DAY = '2026-03-14';
-const file = demoKitchen();
-const state = stateFrom(file);
-const costing = costKitchen(state, DAY, CONSTANTS, historyFrom(file, DAY));
-const c = ownConstants(state.kitchen, CONSTANTS);
+const { state, costing, c } = costedDemo();
 const MINUTE = 60_000;
 const START = Date.parse('2026-03-14T06:00:00.000Z');
 const recipe = state.recipes.find((r) => r.name === 'Venison bone stock')!;

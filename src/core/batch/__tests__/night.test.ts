@@ -1,16 +1,9 @@
-import { costKitchen } from '../../costing';
 import type { WrittenBatchEvent } from '../../kitchen-file';
-import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
-import { CONSTANTS } from '../../reference';
 import { potOf } from '../../shelf';
-import { demoKitchen } from '../../testing/demo';
+import { costedDemo } from '../../testing/demo';
 import { batchFigures, nightAhead, type NightRule, type Running } from '..';
 
-const DAY = '2026-03-14';
-const file = demoKitchen();
-const state = stateFrom(file);
-const costing = costKitchen(state, DAY, CONSTANTS, historyFrom(file, DAY));
-const c = ownConstants(state.kitchen, CONSTANTS);
+const { state, costing, c } = costedDemo();
 const HOUR = 3_600_000;
 const START = Date.parse('2026-03-14T18:00:00.000Z');
 const BACK = START + 12 * HOUR;

@@ -1,16 +1,10 @@
 import { AtPot, batchFigures, runningOf, type AtStove, type Pantry, type Problem } from '..';
-import { namesToRead, costKitchen } from '../../costing';
+import { namesToRead } from '../../costing';
 import type { WrittenBatchEvent } from '../../kitchen-file';
-import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
-import { CONSTANTS } from '../../reference';
 import { productOf, usableOf } from '../../supply';
-import { demoKitchen } from '../../testing/demo';
+import { costedDemo } from '../../testing/demo';
 
-const DAY = '2026-03-14';
-const file = demoKitchen();
-const state = stateFrom(file);
-const costing = costKitchen(state, DAY, CONSTANTS, historyFrom(file, DAY));
-const c = ownConstants(state.kitchen, CONSTANTS);
+const { state, costing, c } = costedDemo();
 const called = (name: string) => state.recipes.find((r) => r.name === name)!;
 const START = Date.parse('2026-03-14T09:00:00.000Z');
 const NOW = START + 200 * 60_000;

@@ -1,8 +1,5 @@
 import fc from 'fast-check';
-import { costKitchen } from '../../costing';
-import { historyFrom, stateFrom, ownConstants } from '../../kitchen-state';
-import { CONSTANTS } from '../../reference';
-import { demoKitchen } from '../../testing/demo';
+import { costedDemo } from '../../testing/demo';
 import { cases } from '../../testing/cases';
 import { body, copyPot, liquidMl, saltPct, type PotState } from '../../pot';
 import { potOf } from '../../shelf';
@@ -10,11 +7,7 @@ import { tryResolve, type PotDoing } from '../../verbs';
 import type { WrittenBatchEvent } from '../../kitchen-file';
 import { rescueWays, whereabouts, type Problem, type Running } from '..';
 
-const DAY = '2026-03-14';
-const file = demoKitchen();
-const state = stateFrom(file);
-const costing = costKitchen(state, DAY, CONSTANTS, historyFrom(file, DAY));
-const c = ownConstants(state.kitchen, CONSTANTS);
+const { state, costing, c } = costedDemo();
 const called = (name: string) => state.recipes.find((r) => r.name === name)!;
 const START = Date.parse('2026-03-14T09:00:00.000Z');
 const at = (minutes: number): string => new Date(START + minutes * 60_000).toISOString();

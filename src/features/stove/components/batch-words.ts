@@ -26,16 +26,13 @@ export function bandWords({ low, high }: Span, hours: Figures['hours']): string 
 export const isLate = ({ left }: Pick<BatchFigures, 'left'>): boolean =>
   left !== undefined && left.high < -NOW_H;
 
-/** Share of what could be in which a limit is missed from which it is said that it will be. */
-const WILL = 0.5;
-
 /** The limit of the house that a pot which cools is to be at next; nothing where it has been read at all of them. */
 export const nextLimit = (cooling: Cooling | undefined): LimitAhead | undefined =>
   cooling?.limits.find((l) => l.read === undefined);
 
 /** Whether a pot that cools has missed a limit, or will. */
 export const coolsLate = (cooling: Cooling | undefined): boolean =>
-  cooling?.limits.some((l) => l.passed || (l.read === undefined && l.late >= WILL)) ?? false;
+  cooling?.limits.some((l) => l.passed || l.missed) ?? false;
 
 /** When it is next looked at: pots that say so first, those that are over their time before all others. */
 export function nextMoment(figures: BatchFigures | undefined): number {

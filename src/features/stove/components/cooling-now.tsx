@@ -13,9 +13,8 @@ import type { Following } from './use-following';
 import { Course } from './when-asked';
 
 const HOUR = 3_600_000;
-/** Shares of what could be from which it is said that a limit may be missed, and that it will be. */
+/** Share of what could be from which it is said that a limit may be missed. */
 const MAY = 0.1;
-const WILL = 0.5;
 
 /** How a pot cools: each limit of the house with when it will be there. Nothing is ever called safe. */
 export function CoolingNow({
@@ -57,7 +56,7 @@ export function CoolingNow({
       {limits.map((limit) => (
         <Limit key={limit.toC} limit={limit} cooling={cooling} zone={batch.zone} />
       ))}
-      {limits.some((l) => l.read === undefined && !l.passed && l.late >= WILL) && (
+      {limits.some((l) => l.missed) && (
         <p className="m-0">
           What people usually do: spread it into trays no deeper than 5 cm or small tubs, stand them in ice
           water, and stir.
@@ -82,7 +81,7 @@ function Limit({
   readonly zone: string;
 }) {
   const { hours } = useFigures();
-  const { toC, withinH, at, read, late, passed, creeps } = limit;
+  const { toC, withinH, at, read, late, missed, passed, creeps } = limit;
   const by = clockIn(zone, new Date(cooling.offAt + withinH * HOUR));
   const clock = (h: number): string => clockIn(zone, new Date(cooling.offAt + h * HOUR));
   if (passed)
@@ -101,16 +100,12 @@ function Limit({
     );
   const left = (h: number): string => hours(Math.max(0, h - cooling.since));
   return (
-    <p className={late >= WILL ? 'warning m-0' : 'm-0'} role={late >= WILL ? 'alert' : undefined}>
+    <p className={missed ? 'warning m-0' : 'm-0'} role={missed ? 'alert' : undefined}>
       <b>{toC} °C</b> by {by}:{' '}
       {at && at.middle < Infinity
         ? `in ${left(at.middle)}${at.high < Infinity ? `, ${left(at.low)} to ${left(at.high)} four times in five` : ''}`
         : 'it will not get there where it stands'}
-      {late >= WILL
-        ? '; it will be too late'
-        : late >= MAY
-          ? `; too late in ${Math.round(late * 10)} of 10`
-          : ''}
+      {missed ? '; it will be too late' : late >= MAY ? `; too late in ${Math.round(late * 10)} of 10` : ''}
       {creeps && '; what is around it is hardly colder'}
     </p>
   );
