@@ -51,7 +51,7 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
   );
   await expect(rowOf(page, 'Beef stock, low-salt carton')).toContainText('adds gluten');
   await expect(rowOf(page, 'Second venison stock')).toContainText('10.3');
-  await page.getByLabel('Veal stock, chilled').check();
+  await page.getByRole('radio', { name: 'Veal stock, chilled' }).check();
   await expect(page.getByRole('region', { name: 'Where it flips' })).toContainText(
     'a kilo of Veal stock, chilled',
   );

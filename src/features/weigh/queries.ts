@@ -37,7 +37,7 @@ import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { movedSince, questionsNow, type Moved, type QuestionListed } from './kept';
 import { answering, lay, paidFor, perLitre, type Laid } from './laying';
-import { setupOf } from './sure';
+import { firstDraws, setupOf } from './sure';
 import { titleOf } from './words';
 
 /** One of the ways on the screen. */
@@ -81,6 +81,8 @@ export interface LaidPage {
   readonly meets: readonly boolean[];
   readonly flips: readonly FlipShown[];
   readonly setup: Setup | undefined;
+  /** The first draws of it, trial after trial. */
+  readonly first: readonly number[];
   readonly kept: KeptShown | undefined;
   readonly mayEdit: boolean;
   readonly decimalMark: '.' | ',';
@@ -133,9 +135,11 @@ export async function laidPage(
       meets: [],
       flips: [],
       setup: undefined,
+      first: [],
       kept: kept(undefined),
     };
   const perL = perLitre(laid.value, layers);
+  const setup = await setupOf(who.kitchenId, laid.value, layers);
   return {
     ...page,
     trouble: undefined,
@@ -144,7 +148,8 @@ export async function laidPage(
     best: cheapest(answering(laid.value, layers)),
     meets: laid.value.meets,
     flips: flipsOf(laid.value, asks, layers),
-    setup: await setupOf(who.kitchenId, laid.value, layers),
+    setup,
+    first: await firstDraws(laid.value, setup),
     kept: kept(row && 'id' in of ? await movedSince(who.kitchenId, row, laid.value) : undefined),
   };
 }

@@ -1,7 +1,7 @@
 import 'server-only';
 import { CONSTANTS } from '@/core/reference';
 import type { Layer } from '@/core/layers';
-import { BAND_STEP_H, rangesOf, Trials, type Setup } from '@/core/uncertainty';
+import { BAND_STEP_H, rangesOf, TOLD, Trials, type Setup } from '@/core/uncertainty';
 import type { Work } from '@/core/work';
 import { pointsOf } from '@/db/read-past';
 import { database } from '@/server/database';
@@ -13,6 +13,8 @@ import { sureOf } from './told';
 const SEED = 1;
 /** Draws on the server, where only the share of them that a way wins is wanted. */
 const A_LOOK = 128;
+/** Draws that a page is sent with: enough for a first band. */
+const FIRST_DRAWS = 8;
 /** Share of the draws from which an answer counts as sure. */
 export const SURE = 0.9;
 
@@ -31,27 +33,48 @@ export async function setupOf(kitchenId: string, laid: Laid, layers: readonly La
   };
 }
 
-function* drawsOf(setup: Setup, may: readonly boolean[]): Work<number[]> {
+/** The first so many trials, one after the other; a part of the work is one of them. */
+function* drawsOf(setup: Setup, many: number): Work<Float64Array> {
   const trials = new Trials(setup);
-  const width = trials.tell(0).length;
-  const values = new Float64Array(A_LOOK * width);
-  for (let n = 0; n < A_LOOK; n += 1) {
+  const width = setup.ways.length * TOLD.length;
+  const values = new Float64Array(many * width);
+  for (let n = 0; n < many; n += 1) {
     values.set(trials.tell(n), n * width);
     yield;
   }
-  return [...sureOf(values, setup.ways.length, may).wins];
+  return values;
 }
 
-const held = new WeakMap<Laid, Map<string, Promise<readonly number[]>>>();
+type Held = Map<string, Promise<readonly number[]>>;
+const [wins, firsts] = [new WeakMap<Laid, Held>(), new WeakMap<Laid, Held>()];
+
+/** What was worked out of a question in some layers, held while what was laid stands. */
+function heldIn(
+  all: WeakMap<Laid, Held>,
+  laid: Laid,
+  layers: readonly Layer[],
+  work: () => Promise<readonly number[]>,
+): Promise<readonly number[]> {
+  const known = all.get(laid) ?? (new Map() as Held);
+  all.set(laid, known);
+  const key = layers.join();
+  const found = known.get(key) ?? work();
+  known.set(key, found);
+  found.catch(() => known.delete(key));
+  return found;
+}
+
+/**
+ * The first trials of a question, as a browser would draw them: sent with its page, so that a band stands there before a worker has
+ * begun.
+ */
+export const firstDraws = (laid: Laid, setup: Setup): Promise<readonly number[]> =>
+  heldIn(firsts, laid, setup.layers, async () => [...(await inParts(drawsOf(setup, FIRST_DRAWS)))]);
 
 /** In which share of some draws each way is the cheapest; held while what was laid stands. */
 export function winsNow(kitchenId: string, laid: Laid, layers: readonly Layer[]): Promise<readonly number[]> {
-  const known = held.get(laid) ?? new Map<string, Promise<readonly number[]>>();
-  held.set(laid, known);
-  const key = layers.join();
-  const wins =
-    known.get(key) ?? setupOf(kitchenId, laid, layers).then((setup) => inParts(drawsOf(setup, laid.meets)));
-  known.set(key, wins);
-  wins.catch(() => known.delete(key));
-  return wins;
+  return heldIn(wins, laid, layers, async () => {
+    const setup = await setupOf(kitchenId, laid, layers);
+    return sureOf(await inParts(drawsOf(setup, A_LOOK)), laid.ways.length, laid.meets).wins;
+  });
 }

@@ -39,6 +39,8 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
     () => bandOf(dearer(drawn.values, page.ways.length, a, b)),
     [drawn, page.ways.length, a, b],
   );
+  // Of a hundred, once there are as many.
+  const of = Math.min(drawn.done, 100);
   if (drawn.done === 0 || !sure)
     return (
       <section aria-label="How sure">
@@ -59,7 +61,10 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
           </>
         )}
         {page.ways[best]?.name} is the cheapest of all in{' '}
-        <b className="fig">{bare((sure.wins[best] ?? 0) * 100, 0)} of 100</b> draws.
+        <b className="fig">
+          {bare((sure.wins[best] ?? 0) * of, 0)} of {of}
+        </b>{' '}
+        draws.
       </p>
       <HowFar page={page} drawn={drawn} stop={stop} more={more} />
       <BandsChart page={page} sure={sure} />

@@ -33,7 +33,7 @@ export function LaidView({ page }: { readonly page: LaidPage }) {
   const [chosen, setChosen] = useState<number | undefined>();
   const other = chosen ?? usualOther(page);
   const [many, setMany] = useState(TRIALS);
-  const { drawn, stop } = useTrials(page.setup, many);
+  const { drawn, stop } = useTrials(page.setup, page.first, many);
   const sure = useMemo(
     () => (drawn.done > 0 ? sureOf(drawn.values, page.ways.length, page.meets) : undefined),
     [drawn, page.ways.length, page.meets],

@@ -12,8 +12,7 @@ const FIRST = 4;
 const AT_A_TIME = 24;
 /** Workers: more than there are cores only wait for each other. */
 const MOST_WORKERS = 6;
-/** Trials of which a first band is shown, however soon, and ms between two looks at what has come in after that. */
-const A_BAND = 8;
+/** ms between two looks at what has come in. */
 const SHOWN_EVERY = 250;
 
 /** What has been drawn so far: `values` trial after trial, those of a trial way after way in the order of `TOLD`. */
@@ -28,26 +27,32 @@ export interface Drawn {
   readonly ms: number;
 }
 
-const NOTHING: Drawn = {
-  done: 0,
-  of: TRIALS,
-  running: false,
-  stopped: false,
-  values: new Float64Array(0),
-  ms: 0,
-};
+const widthOf = (setup: Setup | undefined): number => (setup?.ways.length ?? 0) * TOLD.length;
 
-/** Draws trials in workers, as long as the page shows their setup. Whatever the number of workers, trial n is the same. */
-export function useTrials(setup: Setup | undefined, many: number) {
-  const [drawn, setDrawn] = useState<Drawn>(NOTHING);
+/** As a page opens: what was drawn already, while its workers are on their way. */
+const atFirst = (setup: Setup | undefined, first: readonly number[]): Drawn => ({
+  done: setup && first.length > 0 ? first.length / widthOf(setup) : 0,
+  of: TRIALS,
+  running: setup !== undefined,
+  stopped: false,
+  values: Float64Array.from(first),
+  ms: 0,
+});
+
+/**
+ * Draws trials in workers, as long as the page shows their setup. Whatever the number of workers, trial n is the same.
+ * @param first the first trials, drawn already
+ */
+export function useTrials(setup: Setup | undefined, first: readonly number[], many: number) {
+  const [drawn, setDrawn] = useState<Drawn>(() => atFirst(setup, first));
   const stop = useRef<() => void>(() => undefined);
   useEffect(() => {
     if (!setup || setup.ways.length === 0) return undefined;
-    const run = new Run(setup, many, setDrawn);
+    const run = new Run(setup, first, many, setDrawn);
     stop.current = () => run.end(true);
     void run.begin();
     return () => run.end(false);
-  }, [setup, many]);
+  }, [setup, first, many]);
   return { drawn, stop: useCallback(() => stop.current(), []) };
 }
 
@@ -58,20 +63,22 @@ class Run {
   private readonly workers: Worker[] = [];
   /** Blocks that have come back, by where they begin: only what is whole from the first on is shown. */
   private readonly came = new Map<number, number>();
-  private next = 0;
-  private done = 0;
+  private next: number;
+  private done: number;
   private over = false;
   private readonly began = performance.now();
   private shownAt = 0;
-  private shown = 0;
 
   constructor(
     private readonly setup: Setup,
+    first: readonly number[],
     private readonly trials: number,
     private readonly show: (drawn: Drawn) => void,
   ) {
-    this.width = setup.ways.length * TOLD.length;
+    this.width = widthOf(setup);
     this.values = new Float64Array(trials * this.width);
+    this.values.set(first);
+    this.next = this.done = first.length / this.width;
   }
 
   async begin(): Promise<void> {
@@ -98,14 +105,12 @@ class Run {
         this.came.delete(this.done);
         this.done += n;
       }
-      const first = this.shown < A_BAND && this.done >= A_BAND;
-      if (first || performance.now() - this.shownAt > SHOWN_EVERY) this.tell();
+      if (performance.now() - this.shownAt > SHOWN_EVERY) this.tell();
     }
   }
 
   private tell(running = true, stopped = false): void {
     this.shownAt = performance.now();
-    this.shown = this.done;
     this.show({
       done: this.done,
       of: this.trials,
