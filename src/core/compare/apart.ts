@@ -154,6 +154,7 @@ export interface CookedWay {
 export interface Otherwise {
   readonly stuff?: ((id: string) => OnShelf | undefined) | undefined;
   readonly hob?: ((hob: Hob) => Hob) | undefined;
+  readonly vessel?: ((vessel: Vessel) => Vessel) | undefined;
   /** What a price of a source is multiplied with. */
   readonly times?: ((key: string) => number) | undefined;
 }
@@ -243,7 +244,10 @@ export class Pots {
     return {
       manner: this.apart.manner,
       stuff: (id) => other.stuff?.(id) ?? this.stuffs.get(id),
-      vessel: (id) => this.vessels.get(id),
+      vessel: (id) => {
+        const vessel = this.vessels.get(id);
+        return vessel && other.vessel ? other.vessel(vessel) : vessel;
+      },
       hob: (id) => {
         const hob = this.hobs.get(id);
         return hob && other.hob ? other.hob(hob) : hob;

@@ -1,20 +1,28 @@
 import type { KitchenCosting } from '../costing';
 import { cookedOn, yieldOn, type WrittenIngredient } from '../kitchen-file';
 import { ownConstants, type PricePoint } from '../kitchen-state';
-import type { ProcessConstants } from '../pot';
+import type { Boils, ProcessConstants, Vessel } from '../pot';
 import { LEARNING, processConstants, REFERENCE, referenceLarder } from '../reference';
 import { shiftDay } from '../day';
 import { refuse, type Trouble } from '../trouble';
 import { laid, Pots, type Apart, type Way } from '../compare';
 
-/** Where a range comes from: own tests, what the starting values state, what has been paid, or a judgement because nobody has said. */
-export type RangeFrom = 'tests' | 'starting value' | 'prices paid' | 'judgement';
+/** Where a range comes from: own tests, own batches, what the starting values state, what has been paid, or a judgement because nobody has said. */
+export type RangeFrom = 'tests' | 'batches' | 'starting value' | 'prices paid' | 'judgement';
 
 /** A figure that is not known for sure, in the units it is written in; `low` and `high` are its 5 and 95 % points. */
 export interface Uncertain {
   readonly kind:
-    'constant' | 'yield' | 'gelatin' | 'dissolved' | 'retention' | 'retention pressed' | 'price' | 'power';
-  /** A row of the constants, an ingredient or a hob. */
+    | 'constant'
+    | 'yield'
+    | 'gelatin'
+    | 'dissolved'
+    | 'retention'
+    | 'retention pressed'
+    | 'price'
+    | 'power'
+    | 'boils';
+  /** A row of the constants, an ingredient, a hob, or a vessel at a heat under a lid (`boilsId`). */
   readonly id: string;
   readonly name: string;
   readonly unit: string;
@@ -84,16 +92,58 @@ function watched<T extends object>(of: T, seen: Set<string>, path = ''): T {
   });
 }
 
-/** Rows of the table that some ways are cooked with. */
+/** What a vessel has taught of a heat under a lid, among everything that is not known for sure. */
+export const boilsId = (vessel: Pick<Vessel, 'id'>, { heat, lid }: Pick<Boils, 'heat' | 'lid'>): string =>
+  `${vessel.id} ${heat} ${lid}`;
+
+/** 5 % of a normal lie this many standard deviations below its mean, and above. */
+const Z90 = 1.645;
+
+/** How fast a vessel boils away by its own batches: as far around as one of them scatters. */
+const boilsOf = (vessel: Vessel, b: Boils): Uncertain => ({
+  kind: 'boils',
+  id: boilsId(vessel, b),
+  name: `${vessel.name}, ${b.heat}, lid ${b.lid}`,
+  unit: '× the table',
+  value: b.times,
+  low: b.times * Math.exp(-Z90 * b.sd),
+  high: b.times * Math.exp(Z90 * b.sd),
+  from: 'batches',
+});
+
+/** The same vessels, noting which of what they have taught is looked at. */
+function noting(taught: Map<string, Uncertain>): (vessel: Vessel) => Vessel {
+  // One and the same each time it is asked for: two that are held against each other would be looked at whole.
+  const made = new Map<string, Vessel>();
+  return (vessel) => {
+    if (!vessel.boils) return vessel;
+    const known = made.get(vessel.id) ?? {
+      ...vessel,
+      boils: vessel.boils.map((b) => ({
+        ...b,
+        get times() {
+          taught.set(boilsId(vessel, b), boilsOf(vessel, b));
+          return b.times;
+        },
+      })),
+    };
+    made.set(vessel.id, known);
+    return known;
+  };
+}
+
+/** Rows of the table that some ways are cooked with, and what their vessels have taught instead. */
 function constantsOf(pots: Pots, ways: readonly Way[], c: ProcessConstants): Uncertain[] {
   const seen = new Set<string>();
-  laid(pots, ways, watched(c, seen));
-  return [...pathsOfRows()].flatMap(([key, paths]): Uncertain[] => {
+  const taught = new Map<string, Uncertain>();
+  laid(pots, ways, watched(c, seen), { vessel: noting(taught) });
+  const rows = [...pathsOfRows()].flatMap(([key, paths]): Uncertain[] => {
     const row = REFERENCE.get(key);
     if (!row || !paths.some((p) => seen.has(p))) return [];
     const { value, low, high, unit } = row;
     return [{ kind: 'constant', id: key, name: key, unit, value, low, high, from: 'starting value' }];
   });
+  return [...rows, ...taught.values()];
 }
 
 const around = (value: number, most = Infinity) => ({

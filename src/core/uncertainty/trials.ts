@@ -1,13 +1,13 @@
 import { laid, Pots, counted, type Apart, type Otherwise, type Way } from '../compare';
 import { ownConstants } from '../kitchen-state';
 import type { Layer } from '../layers';
-import type { ProcessConstants } from '../pot';
+import type { Boils, ProcessConstants, Vessel } from '../pot';
 import { processConstants, REFERENCE, type ReferenceRow } from '../reference';
 import { readSupply } from '../supply';
 import type { OnShelf } from '../verbs';
 import { Draws } from './draws';
 import { drawn, pertOf, type Pert } from './pert';
-import type { Uncertain } from './ranges';
+import { boilsId, type Uncertain } from './ranges';
 
 /** What is told of each way in each trial. */
 export const TOLD = ['litres', 'saltPct', 'body', 'elapsedHours', 'perL', 'perPortion'] as const;
@@ -54,6 +54,8 @@ export class Trials {
   private readonly draws: Draws;
   private readonly rows: Map<string, ReferenceRow>;
   private readonly stuffs: ReadonlyMap<string, OnShelf>;
+  /** Constants as nothing is drawn. */
+  private readonly usual: ProcessConstants;
 
   constructor(private readonly setup: Setup) {
     this.pots = new Pots(setup.apart);
@@ -61,6 +63,7 @@ export class Trials {
     this.draws = new Draws(setup.uncertain.length, setup.seed);
     this.rows = new Map(REFERENCE);
     this.stuffs = new Map(setup.apart.stuffs);
+    this.usual = ownConstants(setup.apart.kitchen, processConstants(REFERENCE));
   }
 
   /** What was drawn of everything in a trial, in the order of `uncertain`. */
@@ -90,6 +93,7 @@ export class Trials {
     const stuffs = new Map<string, OnShelf>();
     const times = new Map<string, number>();
     const powers = new Map<string, number>();
+    const boils = new Map<string, number>();
     const stuff = (id: string, change: (on: OnShelf) => OnShelf): void => {
       const on = stuffs.get(id) ?? this.stuffs.get(id);
       if (on) stuffs.set(id, change(on));
@@ -100,6 +104,7 @@ export class Trials {
       if (u.kind === 'constant') this.rows.set(u.id, { ...(REFERENCE.get(u.id) as ReferenceRow), value });
       else if (u.kind === 'price') dearer(u.id, value);
       else if (u.kind === 'power') powers.set(u.id, value);
+      else if (u.kind === 'boils') boils.set(u.id, value);
       else if (u.kind === 'yield') {
         // Of what was paid less or more is usable: a usable kilo costs so much more, and a counted piece weighs so much less.
         dearer(u.id, u.value / value);
@@ -112,11 +117,33 @@ export class Trials {
       other: {
         stuff: (id) => stuffs.get(id),
         hob: (hob) => ({ ...hob, netKw: powers.get(hob.id) ?? hob.netKw }),
+        ...(boils.size > 0 && { vessel: this.boiling(boils, c) }),
         times: (key) => {
           const from = readSupply(key);
           return from?.is === 'usable' || from?.is === 'trim' ? (times.get(from.id) ?? 1) : 1;
         },
       },
+    };
+  }
+
+  /**
+   * Vessels that boil away as was drawn by their own batches. What was drawn of the table is taken off again: how fast a measured vessel
+   * boils away is known whatever the table says.
+   */
+  private boiling(drawn: ReadonlyMap<string, number>, c: ProcessConstants): (vessel: Vessel) => Vessel {
+    const made = new Map<string, Vessel>();
+    const speed = (of: ProcessConstants, { heat, lid }: Boils): number => of.heats[heat].rate * of.lids[lid];
+    return (vessel) => {
+      if (!vessel.boils) return vessel;
+      const known = made.get(vessel.id) ?? {
+        ...vessel,
+        boils: vessel.boils.map((b) => {
+          const times = drawn.get(boilsId(vessel, b));
+          return times === undefined ? b : { ...b, times: (times * speed(this.usual, b)) / speed(c, b) };
+        }),
+      };
+      made.set(vessel.id, known);
+      return known;
     };
   }
 }

@@ -55,6 +55,8 @@ export function uncertainWords({ kind, name, id }: Uncertain): string {
       return `${name}: its price`;
     case 'power':
       return `${name}: the heat that reaches the pot`;
+    case 'boils':
+      return `${name}: how fast it boils away`;
   }
 }
 
@@ -82,6 +84,8 @@ export function whereWeighed(
       return { href: `/buy/${id}`, words: 'its prices' };
     case 'power':
       return { href: '/house/stove', words: 'boil water on it' };
+    case 'boils':
+      return { href: `/stove?put=${pot}`, words: 'put it on, and read its dips' };
     default:
       return undefined;
   }
@@ -89,6 +93,7 @@ export function whereWeighed(
 
 export const FROM_WORDS = {
   tests: 'own tests',
+  batches: 'own batches',
   'starting value': 'starting value',
   'prices paid': 'prices of a year',
   judgement: 'nobody has weighed it',
