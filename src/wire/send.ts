@@ -64,6 +64,13 @@ export async function send<Body, Answer, Theirs>(
 
 const NOBODY = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } as const satisfies No;
 
+/** A page that is older than the application asks for what is not there any more. */
+const NOT_FETCHED = {
+  ...NOBODY,
+  message:
+    'The kitchen’s computer does not answer, or was brought up to date since this page was opened; what you typed stands here. Try again, or load the page anew.',
+} as const satisfies No;
+
 /** What is under way of each thing that may wait. */
 const underWay = new Map<string, Promise<unknown>>();
 
@@ -123,7 +130,7 @@ export const senderOf =
   <Body extends object, Answer, Theirs>(declared: () => Promise<Wire<Body, Answer, Theirs>>) =>
   async (body: Body & { readonly seen?: number }): Promise<Reply<Answer, Theirs>> => {
     const w = await declared().catch(() => undefined);
-    return w ? sender(w)(body) : NOBODY;
+    return w ? sender(w)(body) : NOT_FETCHED;
   };
 
 /** The version that something is written over, where it has one, beside the body. */

@@ -103,7 +103,7 @@ test('what nobody answers is kept, told so, and sent in its order when somebody 
   expect(await readWaiting()).toEqual([]);
 });
 
-test('a kind whose declaration is fetched when it is sent is checked and sent like any other; one that cannot be fetched says that nobody answers', async () => {
+test('a kind whose declaration is fetched when it is sent is checked and sent like any other; one that cannot be fetched says so', async () => {
   answers = () => ({ ok: true, value: null, version: null });
   const make = senderOf(() => Promise.resolve(NEW));
   expect(await make({ name: 'Sole' })).toMatchObject({ ok: true });
@@ -114,7 +114,11 @@ test('a kind whose declaration is fetched when it is sent is checked and sent li
   });
   expect(came.map((e) => e.body)).toEqual([{ name: 'Sole' }]);
   const gone = senderOf<{ name: string }, null, undefined>(() => Promise.reject(new Error('no network')));
-  expect(await gone({ name: 'Sole' })).toMatchObject({ ok: false, code: 'no-answer' });
+  expect(await gone({ name: 'Sole' })).toMatchObject({
+    ok: false,
+    code: 'no-answer',
+    message: expect.stringMatching(/does not answer, or was brought up to date/) as unknown,
+  });
   expect(came).toHaveLength(1);
 });
 
