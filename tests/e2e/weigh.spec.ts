@@ -56,7 +56,13 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
     'a kilo of Veal stock, chilled',
   );
   await expect(drawn(page)).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByRole('region', { name: 'What to weigh next' })).toContainText('gelatin');
+  const next = page.getByRole('region', { name: 'What to weigh next' });
+  await expect(next).toContainText('gelatin');
+  // Its bones give it: their own pot is put on, and read.
+  await expect(next.getByRole('link', { name: 'cook Venison bone stock, and read its °Bx' })).toHaveAttribute(
+    'href',
+    /^\/stove\?put=[0-9a-f-]{36}$/,
+  );
   // Many more draws, stopped half way: what has been drawn is shown as such.
   await page.getByRole('button', { name: 'Draw ten thousand' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();

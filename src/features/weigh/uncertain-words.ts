@@ -1,3 +1,4 @@
+import type { Apart } from '@/core/compare';
 import type { Uncertain } from '@/core/uncertainty';
 
 /** Rows of the constants in a cook’s words; others are spelled out as they are called. */
@@ -63,15 +64,26 @@ export function uncertainWords({ kind, name, id }: Uncertain): string {
 /** Constants that the dips of a pot on the hob tell. */
 const BY_DIPS = /^(evap|lid_factor)_/;
 
+type Recipe = Apart['recipes'][number];
+
+const takes = ({ steps }: Recipe, ingredient: string): boolean =>
+  steps.some((s) => 'of' in s && s.of && 'ingredient' in s.of && s.of.ingredient === ingredient);
+
 /**
  * Where a test of it is made, and what to do there; undefined where nothing in this kitchen weighs it yet.
  * @param pot the sheet it was asked of
+ * @param recipes sheets that it lives from: one of them is cooked to see
  */
 export function whereWeighed(
   { kind, id }: Uncertain,
   pot: string,
+  recipes: readonly Recipe[],
 ): { readonly href: string; readonly words: string } | undefined {
   switch (kind) {
+    case 'gelatin': {
+      const from = recipes.find((r) => takes(r, id));
+      return from && { href: `/stove?put=${from.id}`, words: `cook ${from.name}, and read its °Bx` };
+    }
     case 'constant':
       return BY_DIPS.test(id)
         ? { href: `/stove?put=${pot}`, words: 'put it on, and read its dips' }
@@ -84,8 +96,10 @@ export function whereWeighed(
       return { href: `/buy/${id}`, words: 'its prices' };
     case 'power':
       return { href: '/house/stove', words: 'boil water on it' };
-    case 'boils':
-      return { href: `/stove?put=${pot}`, words: 'put it on, and read its dips' };
+    case 'boils': {
+      const stands = recipes.find((r) => id.startsWith(`${r.vessel} `))?.id ?? pot;
+      return { href: `/stove?put=${stands}`, words: 'put it on, and read its dips' };
+    }
     default:
       return undefined;
   }

@@ -42,7 +42,7 @@ export function WeighNext({
           </thead>
           <tbody>
             {next.map(({ of: u, share, takesOff }) => {
-              const where = whereWeighed(u, page.asks.recipe);
+              const where = whereWeighed(u, page.asks.recipe, page.setup?.apart.recipes ?? []);
               return (
                 <tr key={`${u.kind} ${u.id}`}>
                   <td>
