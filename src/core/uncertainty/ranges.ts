@@ -99,11 +99,19 @@ export const boilsId = (vessel: Pick<Vessel, 'id'>, { heat, lid }: Pick<Boils, '
 /** 5 % of a normal lie this many standard deviations below its mean, and above. */
 const Z90 = 1.645;
 
+/** A lid in words. */
+const UNDER = {
+  off: 'no lid',
+  ajar: 'lid ajar',
+  on: 'lid on',
+  paper: 'under paper',
+} as const satisfies Record<Boils['lid'], string>;
+
 /** How fast a vessel boils away by its own batches: as far around as one of them scatters. */
 const boilsOf = (vessel: Vessel, b: Boils): Uncertain => ({
   kind: 'boils',
   id: boilsId(vessel, b),
-  name: `${vessel.name}, ${b.heat}, lid ${b.lid}`,
+  name: `${vessel.name}, ${b.heat}, ${UNDER[b.lid]}`,
   unit: '× the table',
   value: b.times,
   low: b.times * Math.exp(-Z90 * b.sd),

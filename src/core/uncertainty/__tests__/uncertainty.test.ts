@@ -217,7 +217,7 @@ describe('trials of pots', () => {
     test('its own batches’ band is drawn, of the heats and lids that it stands at', () => {
       const own = taughtTo(0.1).uncertain.filter((u) => u.kind === 'boils');
       expect(own).toMatchObject([
-        { name: expect.stringMatching(/, bare simmer, lid off$/) as unknown, value: 1.2, from: 'batches' },
+        { name: expect.stringMatching(/, bare simmer, no lid$/) as unknown, value: 1.2, from: 'batches' },
       ]);
       expect(own[0]!.low).toBeCloseTo(1.2 * Math.exp(-0.1645), 12);
       expect(own[0]!.high).toBeCloseTo(1.2 * Math.exp(0.1645), 12);

@@ -50,7 +50,7 @@ export function WeighNext({
                     {where && (
                       <>
                         {' · '}
-                        <Link prefetch={false} href={where.href}>
+                        <Link prefetch={false} className="way-on" href={where.href}>
                           {where.words}
                         </Link>
                       </>
