@@ -57,7 +57,7 @@ export function leftToldOf(of: Running, c: ProcessConstants): LeftLesson[] {
     const curve = whole.follow.curve.filter(undisturbed.reading);
     const read = readAfter(curve, h, (next - of.startedAt) / HOUR);
     const last = at === of.lines.length - 1 && undisturbed.between(h, Infinity) ? got : undefined;
-    const after = read && undisturbed.between(h, read.h) ? read : read ? undefined : last;
+    const after = read ? (undisturbed.between(h, read.h) ? read : undefined) : last;
     if (!after || !curve.some((r) => r.h <= h && r.h > h - BESIDE_H)) return [];
     return lessonAt(of, at, ms, after, c);
   });
