@@ -1,4 +1,9 @@
-/** Core, database and command line in Node; no screens here: those are driven for real in tests/e2e. */
+/**
+ * Core, database and command line in Node. Screens are driven for real in tests/e2e.
+ *
+ * Started by `./halfpot test`, which bundles the tests first (tools/test/unit-bundle.ts) and names the groups to run.
+ * Mutation tests use `compiled` by themselves: planted mistakes want files one by one (tools/mutation/jest.core.mjs).
+ */
 const swc = [
   '@swc/jest',
   {
@@ -10,9 +15,11 @@ const swc = [
     module: { type: 'commonjs' },
   },
 ];
-const common = {
+
+/** Test files as they are, compiled one by one. */
+export const compiled = {
   testEnvironment: 'node',
-  setupFiles: ['<rootDir>/tests/helpers/seed.ts'],
+  setupFiles: ['<rootDir>/tests/unit/setup.ts'],
   transform: { '^.+\\.[cm]?[jt]sx?$': swc },
   transformIgnorePatterns: [
     '/node_modules/(?!(fast-check|pure-rand|postgrator|uuid|idb|fake-indexeddb|httpxy|@standard-schema|csv-parse|minisearch|get-port)/)',
@@ -23,28 +30,26 @@ const common = {
   },
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/.halfpot/'],
 };
+
+const UNIT = '<rootDir>/.halfpot/test/unit';
+
 const config = {
+  maxWorkers: 2,
   projects: [
     {
-      ...common,
-      displayName: 'core',
-      testMatch: [
-        '<rootDir>/src/core/**/*.test.ts',
-        '<rootDir>/src/cli/**/*.test.ts',
-        '<rootDir>/src/ui/**/*.test.ts',
-        '<rootDir>/src/search/**/*.test.ts',
-        '<rootDir>/stand-ins/**/*.test.ts',
-        '<rootDir>/tools/__tests__/*.test.ts',
-      ],
+      displayName: 'bundled',
+      testEnvironment: `${UNIT}/environment.cjs`,
+      setupFiles: [`${UNIT}/setup.cjs`],
+      roots: [UNIT],
+      testMatch: ['**/*.group.cjs'],
+      transform: { 'bundle\\.cjs$': `${UNIT}/source-maps.cjs` },
+      moduleFileExtensions: ['cjs', 'js', 'json', 'node'],
     },
     {
-      ...common,
-      displayName: 'database',
-      testMatch: [
-        ...['db', 'server', 'features', 'wire', 'app'].map((room) => `<rootDir>/src/${room}/**/*.test.ts`),
-        '<rootDir>/tools/backup/*.test.ts',
-        '<rootDir>/tools/lan/*.test.ts',
-      ],
+      ...compiled,
+      displayName: 'with mocks',
+      testEnvironment: `${UNIT}/environment.cjs`,
+      testMatch: ['<rootDir>/src/**/*.test.ts'],
     },
   ],
 };

@@ -12,7 +12,7 @@ export default defineConfig({
   // A busy machine is slow, not wrong.
   expect: { timeout: 15_000 },
   forbidOnly: true,
-  reporter: [['line'], ['json']],
+  reporter: [['line'], ['./tests/helpers/ledger-reporter.ts']],
   outputDir: '.halfpot/test/browser',
   use: {
     viewport: { width: 1280, height: 800 },

@@ -16,7 +16,7 @@ function sourceFingerprint(): string {
   const visit = (file: string): void => {
     const stat = fs.statSync(file);
     if (stat.isDirectory()) for (const name of fs.readdirSync(file).sort()) visit(path.join(file, name));
-    else if (!/\.test\.tsx?$/.test(file))
+    else if (!/\.test\.tsx?$|\/__tests__\//.test(file))
       hash.update(path.relative(ROOT, file)).update(fs.readFileSync(file));
   };
   for (const part of ['src', 'public', 'package-lock.json', 'next.config.ts', 'tsconfig.json'])

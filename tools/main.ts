@@ -23,7 +23,8 @@ const HELP = `Half Pot: what a litre costs before, while and after it cooks.
   ./halfpot restore FILE [--over]         put a backup in place of the kept kitchen
   ./halfpot people [password NAME]        who works in the kept kitchen; a new password for who has forgotten theirs
   ./halfpot service                       write a systemd unit for ./halfpot start
-  ./halfpot test [PART]                   set everything up and run all checks and tests
+  ./halfpot test [--only static|unit|browser [FILE …]] [--changed] [--since REV] [--full] [--resume]
+                                          set everything up and run all checks and tests, or those a change can reach
   ./halfpot screenshots                   make the pictures in docs/screenshots anew
   ./halfpot bench [buy|pot|graph|sheet|kitchen|backup|pages|lighthouse|trials|stove]
                                           measure, as ratios in one run; what each page sends, and how it is judged

@@ -1,7 +1,7 @@
 import { chromium, type Browser } from '@playwright/test';
 import { build } from './app';
 import { CHROMIUM } from './chromium';
-import { HELD_CLOCK, HELD_DAY } from './commands/test';
+import { HELD_CLOCK, HELD_DAY } from './test/held';
 import { ensure, NEEDS } from './debian';
 import { startInstance } from './instance';
 import { startDatabase } from './mariadb';

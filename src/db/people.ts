@@ -16,6 +16,26 @@ export const peopleOf = (sql: Sql, kitchenId: string): Promise<Person[]> =>
     [kitchenId],
   );
 
+/**
+ * The id of whoever else in a kitchen has a name, left or not: asked of the database, whose key on names has the last word.
+ *
+ * @param except a person who may have it
+ */
+export const personCalled = async (
+  sql: Sql,
+  kitchenId: string,
+  name: string,
+  except: string | null,
+): Promise<string | undefined> =>
+  (
+    await maybeOne(
+      sql,
+      z.object({ id: z.string() }),
+      'SELECT id FROM person WHERE kitchen_id = ? AND name = ? AND NOT id <=> ?',
+      [kitchenId, name, except],
+    )
+  )?.id;
+
 /** Who can sign in: nobody without a password or a PIN is offered at the door. */
 export const peopleAtTheDoor = (sql: Sql, kitchenId: string): Promise<Person[]> =>
   many(

@@ -29,6 +29,9 @@ export const isLockConflict = (error: unknown): boolean => {
   return errno === 1213 || errno === 1205;
 };
 
+/** Whether a row was refused because its key is there already. */
+export const isDuplicate = (error: unknown): boolean => ((error ?? {}) as { errno?: unknown }).errno === 1062;
+
 /** A connection of the pool, or after a while the word that there is none. */
 async function connectionOf(pool: Pool): Promise<PoolConnection> {
   const asked = pool.getConnection();

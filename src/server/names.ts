@@ -1,3 +1,4 @@
+import { isSameName } from '@/core/name';
 import type { KitchenState } from '@/core/kitchen-state';
 import { refuse } from '@/core/trouble';
 import { Refused } from './door';
@@ -29,7 +30,7 @@ export function mustBeOwnName(
   except?: string,
 ): string {
   const name = mustBeName(typed, words.none);
-  const twin = list.find((x) => x.id !== except && x.name.toLowerCase() === name.toLowerCase());
+  const twin = list.find((x) => x.id !== except && isSameName(x.name, name));
   if (twin) throw new Refused(refuse('name-twice', 'name', words.twice(twin.name)).trouble);
   return name;
 }

@@ -1,15 +1,23 @@
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import fs from 'node:fs';
+import { cpuSeconds } from '../../tools/test/cpu';
 import { here } from '../helpers/here';
+import { CPU } from '../helpers/ledger-reporter';
 import { resetKitchen } from '../helpers/reset';
+
+/** CPU seconds of this worker, the browsers it has started and the application it drives. */
+const cpuHere = (): number => cpuSeconds([process.pid, Number(fs.readFileSync(here().pidFile, 'utf8'))]);
 
 /** Every test begins in the demo kitchen as loaded, and fails on an error in the browser's console or in a page's own code. */
 export const test = base.extend<{ page: Page; kitchen: void }>({
   kitchen: [
-    async ({ browser }, provide) => {
+    async ({ browser }, provide, info) => {
       await resetKitchen(here());
+      const before = cpuHere();
       await provide();
       // Windows of other people that a test has opened go on asking, of the next test's kitchen.
       await Promise.all(browser.contexts().map((context) => context.close()));
+      info.annotations.push({ type: CPU, description: (cpuHere() - before).toFixed(2) });
     },
     { auto: true },
   ],

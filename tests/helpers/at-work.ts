@@ -1,6 +1,4 @@
 import { kinds } from '../../src/app/command/kinds';
-import { loadKitchen } from '../../src/db/load-kitchen';
-import { migrate } from '../../src/db/migrate';
 import { readKitchenFrom } from '../../src/db/read-kitchen';
 import { many, openPool, type Pool } from '../../src/db/sql';
 import { newId } from '../../src/db/ids';
@@ -47,8 +45,8 @@ export interface AtWork {
 
 /** @param more kinds of writes besides the application's own */
 export async function kitchenAtWork(more: readonly AnyDeclared[] = []): Promise<AtWork> {
-  const fresh = await freshDatabase();
-  await migrate(fresh.url);
+  // One address for all files of a worker: the server reads once where its database is.
+  const fresh = await freshDatabase('demo', `halfpot_t_at_work_${process.pid}`);
   // What the server is started with: the door asks for its database and its clock there.
   Object.assign(process.env, {
     DATABASE_URL: fresh.url,
@@ -58,7 +56,6 @@ export async function kitchenAtWork(more: readonly AnyDeclared[] = []): Promise<
   const file = demoKitchen();
   const kitchenId = file.kitchen.id;
   const pool = openPool(fresh.url);
-  await loadKitchen(pool, file, new Map());
   const as = (role: PersonRole): Worker => {
     const person = file.people.find((p) => p.role === role) ?? file.people[0];
     if (!person) throw new Error('nobody works here');

@@ -48,7 +48,7 @@ test('a port that was handed out is still free, and not one the system gives to 
 
 test('a place that another run has taken is refused with its process; one whose run has gone, or was never ours, is taken', async () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-place-'));
-  const place: Place = { name: 'test', folder, data: path.join(folder, 'data'), socket: '' };
+  const place: Place = { name: 'test', folder, data: path.join(folder, 'data'), socket: '', passing: true };
   const running = (...args: string[]) =>
     spawn(process.execPath, ['-e', 'setTimeout(() => {}, 60_000)', '--', ...args], { stdio: 'ignore' });
   // As `halfpot` starts its commands.

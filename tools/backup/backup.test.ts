@@ -4,7 +4,6 @@ import path from 'node:path';
 import { gunzipSync, gzipSync } from 'node:zlib';
 import { freshDatabase } from '../../tests/helpers/test-database';
 import { demoKitchen } from '@/core/testing/demo';
-import { loadKitchen } from '@/db/load-kitchen';
 import { migrate, newestSchema } from '@/db/migrate';
 import { readKitchenFrom } from '@/db/read-kitchen';
 import { openPool, run, type Pool } from '@/db/sql';
@@ -17,10 +16,8 @@ const file = demoKitchen();
 
 beforeAll(async () => {
   folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-backup-'));
-  source = await freshDatabase();
-  await migrate(source.url);
+  source = await freshDatabase('demo');
   pool = openPool(source.url);
-  await loadKitchen(pool, file, new Map());
 });
 afterAll(async () => {
   await pool.end();
@@ -104,8 +101,7 @@ test('the last good one is written down, and old ones make room', async () => {
 });
 
 test('an older program refuses a database that a newer one has opened, and changes nothing', async () => {
-  const newer = await freshDatabase();
-  await migrate(newer.url);
+  const newer = await freshDatabase('tables');
   const there = openPool(newer.url);
   await run(there, 'INSERT INTO schema_version (version, name, md5, run_at) VALUES (?, ?, ?, NOW())', [
     newestSchema() + 1,

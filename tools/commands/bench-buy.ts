@@ -20,7 +20,7 @@ import { startDatabase } from '../mariadb';
 import { placeOf } from '../place';
 import { freePort, takePlace } from '../processes';
 import { say } from '../stop';
-import { HELD_CLOCK, HELD_DAY } from './test';
+import { HELD_CLOCK, HELD_DAY } from '../test/held';
 
 const INGREDIENTS = 5000;
 const INVOICES = 10_000;

@@ -14,7 +14,7 @@ import { placeOf, ROOT } from '../place';
 import { freePort, sleep, takePlace } from '../processes';
 import { say } from '../stop';
 import { slidAt, sliderWords } from './bench-slider';
-import { HELD_CLOCK, HELD_DAY } from './test';
+import { HELD_CLOCK, HELD_DAY } from '../test/held';
 import type { Line } from './bench-pot';
 
 const ms = async (work: () => Promise<unknown>): Promise<number> => {

@@ -1,7 +1,7 @@
 import type { BrowserContext, Page } from '@playwright/test';
 import { v7 } from 'uuid';
 import { withDemo } from '../pictured';
-import { HELD_CLOCK } from './test';
+import { HELD_CLOCK } from '../test/held';
 
 const POTS = 12;
 const READINGS = 60;

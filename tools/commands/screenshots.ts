@@ -3,7 +3,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { withDemo } from '../pictured';
 import { ROOT } from '../place';
-import { HELD_CLOCK } from './test';
+import { HELD_CLOCK } from '../test/held';
 
 const FOLDER = path.join(ROOT, 'docs/screenshots');
 /** One picture: where it is taken, and what is done before it. */

@@ -1,171 +1,222 @@
-import os from 'node:os';
+import { createHash } from 'node:crypto';
+import fs from 'node:fs';
 import path from 'node:path';
-import type { TestedKitchen } from '../../tests/helpers/here';
-import { build, hostsAt } from '../app';
-import {
-  importRules,
-  jest,
-  plantedViolation,
-  playwright,
-  report,
-  sideBySide,
-  whole,
-  type Check,
-  type Verdict,
-} from '../checks';
 import { ensure, NEEDS } from '../debian';
-import { startInstance } from '../instance';
-import { houseCertificate } from '../lan/authority';
-import { serveLan } from '../lan/serve';
-import { startDatabase } from '../mariadb';
-import { potsOn } from '../pots-on';
-import { placeOf } from '../place';
-import { endLeftover, freePort, takePlace } from '../processes';
-import { DEMO_FILE, mustRead } from '../kitchens';
-import { Stop } from '../stop';
-import { startPriceLists } from '../../stand-ins/price-list';
-import { startProbe } from '../../stand-ins/probe';
-import { startScale } from '../../stand-ins/scale';
+import { startDatabase, type OwnDatabase } from '../mariadb';
+import { placeOf, ROOT, type Place } from '../place';
+import { takePlace } from '../processes';
+import { say, Stop } from '../stop';
+import { runBrowserTests, specFiles } from '../test/browser';
+import { endChildren } from '../test/child';
+import { cpuSeconds } from '../test/cpu';
+import {
+  finishedFiles,
+  ledgerFile,
+  readLedger,
+  record,
+  summarize,
+  type Entry,
+  type Stage,
+} from '../test/ledger';
+import { planFrom, type Plan } from '../test/plan';
+import { besideChanged, changedSince, graphFrom, reachedFrom, reachedSpecs, reachesAll } from '../test/reach';
+import { runStaticChecks } from '../test/static';
+import { makeTemplates } from '../test/templates';
+import { endLines, isGreen, lastLine, overBudget, stageLines } from '../test/told';
+import { EVERYDAY_CASES, runUnitTests } from '../test/unit';
+import { bundleUnitTests, unitTestFiles } from '../test/unit-bundle';
 
-/** The instant every browser test lives in; the demo is loaded for its day. */
-export const HELD_CLOCK = '2026-03-14T12:00:00.000Z';
-export const HELD_DAY = HELD_CLOCK.slice(0, 10);
-
-/** One of our own commands that writes a page of docs, asked whether the page is what it would write. */
-const current = (name: string, command: string): Check =>
-  whole(name, process.execPath, [process.argv[1] ?? '', command, '--check']);
-
-/** The longest first, so that the cores are done at about the same time. */
-const STATIC: readonly Check[] = [
-  whole('lint', 'eslint', ['--max-warnings=0', '.']),
-  whole('types', 'tsc', ['--noEmit']),
-  importRules,
-  whole('format', 'prettier', ['--check', '--log-level=warn', '.']),
-  whole('types of the core, without browser or Node', 'tsc', ['-p', 'tsconfig.core.json']),
-  whole('unused code', 'knip', ['--no-progress']),
-  current('schema and constants in docs are current', 'schema'),
-  current('the demo book in docs is current', 'book'),
-  current('the licences of all parts are listed, and named in docs', 'notices'),
-];
-
-/** `halfpot test [static | unit [FILE …] | browser [FILE …]]`: everything, or one part, or some files of it. The demo's data is never touched. */
-export async function test(args: readonly string[]): Promise<number> {
-  const [part, ...only] = args;
-  if (part !== undefined && !['static', 'unit', 'browser'].includes(part))
-    throw new Stop(`There is no part “${part}”: static, unit or browser.`);
-  const wants = (name: string): boolean => part === undefined || part === name;
-  const place = placeOf('test');
-  takePlace(place, 'test');
-  const verdicts: Verdict[] = [];
-  if (wants('static')) verdicts.push(...(await sideBySide(STATIC)), report(plantedViolation()));
-  if (wants('unit') || wants('browser')) verdicts.push(...(await withDatabase(wants, only)));
-  const passed = verdicts.reduce((sum, v) => sum + v.passed, 0);
-  const failed = verdicts.reduce((sum, v) => sum + v.failed, 0);
-  // Once more and last: what is printed of a failed run is often cut, from its beginning.
-  for (const cause of verdicts.flatMap((v) => v.causes ?? [])) process.stdout.write(`${cause}\n`);
-  process.stdout.write(`${passed} passed, ${failed} failed\n`);
-  return failed === 0 && passed > 0 ? 0 : 1;
-}
-
-async function withDatabase(wants: (part: string) => boolean, only: readonly string[]): Promise<Verdict[]> {
-  const place = placeOf('test');
-  ensure(NEEDS.database);
-  ensure(NEEDS.browser);
-  const verdicts: Verdict[] = [];
-  const own = await startDatabase(place);
-  try {
-    if (wants('unit'))
-      verdicts.push(
-        report(
-          jest(
-            place.folder,
-            { ...process.env, HALFPOT_TEST_SERVER: own.url('halfpot_test'), NODE_ENV: 'test' },
-            only,
-          ),
-        ),
-      );
-    if (wants('browser')) verdicts.push(report(await inBrowser((name) => own.fresh(name), only)));
-  } finally {
-    await own.stop();
-  }
-  return verdicts;
-}
-
-/** A kitchen that browser tests have to themselves: an application on a database, a scale, the suppliers' computers. */
-interface TestKitchen extends TestedKitchen {
-  stop(): Promise<void>;
-}
-
-/** A name that browsers of tests are told to look for on loopback. */
-const SECURE_NAME = 'stove.kitchen.test';
-
-/** The word by which a test begins a kitchen, once it has emptied its own. */
-const FIRST_WORD = 'TEST-WORD';
-
-async function testKitchen(n: number, databaseUrl: string): Promise<TestKitchen> {
-  const [port, securePort] = [await freePort(), await freePort()];
-  const instance = await startInstance(placeOf('test'), {
-    port,
-    today: HELD_DAY,
-    clock: HELD_CLOCK,
-    databaseUrl,
-    as: appName(n),
-    env: {
-      HALFPOT_FIRST_WORD: FIRST_WORD,
-      HALFPOT_HOSTS: [...hostsAt(port), `${SECURE_NAME}:${securePort}`].join(','),
-    },
-  });
-  // A test may kill it: it is started again as a kitchen’s own would be.
-  void instance.keep();
-  // As a tablet in the kitchen reaches it: by https, and by a name.
-  const { cert, key } = houseCertificate(placeOf('test').folder, { ips: [], names: [SECURE_NAME] });
-  const lan = await serveLan(
-    {
-      host: '127.0.0.1',
-      port: securePort,
-      secured: { cert, key },
-      address: `https://${SECURE_NAME}:${securePort}`,
-    },
-    port,
-  );
-  const lists = await startPriceLists(mustRead(DEMO_FILE), 0, () => new Date(HELD_CLOCK));
-  const scale = await startScale(0);
-  const on = potsOn(databaseUrl, mustRead(DEMO_FILE).kitchen.id, HELD_DAY);
-  const probe = await startProbe(0, on.pots, () => Date.parse(HELD_CLOCK));
-  return {
-    address: instance.address,
-    databaseUrl,
-    listsPort: lists.port,
-    scalePort: scale.port,
-    probePort: probe.port,
-    secure: `https://${SECURE_NAME}:${securePort}`,
-    pidFile: path.join(placeOf('test').folder, `${appName(n)}.pid`),
-    day: HELD_DAY,
-    async stop() {
-      await lan.stop();
-      await probe.stop();
-      await on.end();
-      await scale.stop();
-      await lists.stop();
-      await instance.stop();
-    },
+/** One figure for everything that a result depends on. */
+function treeFingerprint(): string {
+  const hash = createHash('sha256');
+  const visit = (file: string): void => {
+    if (fs.statSync(file).isDirectory())
+      for (const name of fs.readdirSync(file).sort()) visit(path.join(file, name));
+    else hash.update(path.relative(ROOT, file)).update(fs.readFileSync(file));
   };
+  const parts = [
+    'src',
+    'tests',
+    'tools',
+    'stand-ins',
+    'demo',
+    'docs',
+    'halfpot',
+    'package.json',
+    'package-lock.json',
+  ];
+  for (const part of [
+    ...parts,
+    ...fs.readdirSync(ROOT).filter((name) => /\.config\.(mjs|ts)$|^tsconfig/.test(name)),
+  ])
+    visit(path.join(ROOT, part));
+  return hash.digest('hex');
 }
 
-const appName = (n: number): string => (n === 0 ? 'app' : `app-${n + 1}`);
-
-/** Browser tests run in as many kitchens at once as there are cores; of a few files, in one. */
-async function inBrowser(fresh: (name: string) => string, only: readonly string[]): Promise<Verdict> {
-  const place = placeOf('test');
-  const many = only.length > 0 ? 1 : Math.max(1, os.availableParallelism());
-  for (let n = 0; n < many; n += 1) await endLeftover(place, appName(n), 'next');
-  build();
-  const kitchens: TestKitchen[] = [];
-  try {
-    for (let n = 0; n < many; n += 1) kitchens.push(await testKitchen(n, fresh(`halfpot_browser_${n + 1}`)));
-    const told = kitchens.map(({ stop: _stop, ...kitchen }): TestedKitchen => kitchen);
-    return await playwright(place.folder, { ...process.env, HALFPOT_KITCHENS: JSON.stringify(told) }, only);
-  } finally {
-    for (const kitchen of kitchens) await kitchen.stop();
+/** Begins a ledger, or goes on with the last one where that is asked for and nothing has changed since. */
+function openLedger(place: Place, plan: Plan): { ledger: string; seed: number } {
+  const ledger = ledgerFile(place.folder);
+  const asked = JSON.stringify({ ...plan, resume: false });
+  const tree = treeFingerprint();
+  if (plan.resume) {
+    const [begun] = readLedger(ledger);
+    if (begun?.is !== 'run') throw new Stop('There is no run to go on with. Start one: ./halfpot test');
+    if (begun.tree !== tree)
+      throw new Stop(
+        'Something has changed since the last run, whose results no longer hold. Start a new one: ./halfpot test',
+      );
+    if (begun.plan !== asked)
+      throw new Stop(
+        `The last run asked for something else (${begun.plan}). Say the same again with --resume.`,
+      );
+    return { ledger, seed: begun.seed };
   }
+  const seed = Number(process.env.HALFPOT_SEED ?? Date.now() % 2 ** 31);
+  fs.rmSync(ledger, { force: true });
+  record(ledger, { is: 'run', at: new Date().toISOString(), tree, plan: asked, seed });
+  return { ledger, seed };
+}
+
+const matching = (files: readonly string[], parts: readonly string[]): string[] =>
+  parts.length === 0 ? [...files] : files.filter((file) => parts.some((part) => file.includes(part)));
+
+/** Unit test files of a plan. */
+async function unitFiles(plan: Plan, changed: readonly string[] | undefined): Promise<string[]> {
+  const all = matching(unitTestFiles(), plan.files);
+  if (!changed) return all;
+  if (plan.near === 'folders') return besideChanged(all, changed);
+  return reachedFrom(graphFrom(await bundleUnitTests(unitTestFiles())), all, changed);
+}
+
+/** Browser test files of a plan. */
+async function specsOf(plan: Plan, changed: readonly string[] | undefined): Promise<string[]> {
+  const all = matching(specFiles(), plan.files);
+  if (!changed) return all;
+  return reachedSpecs(
+    new Map(all.map((file) => [file, fs.readFileSync(path.join(ROOT, file), 'utf8')])),
+    changed,
+  );
+}
+
+function sayWhatChanged(plan: Plan): readonly string[] | undefined {
+  if (plan.since === undefined) return undefined;
+  const changed = changedSince(plan.since);
+  const under = reachesAll(changed);
+  say(
+    `${changed.length} files differ from ${plan.since}${under ? `; every test stands on one of them (${under})` : ''}.`,
+  );
+  return changed;
+}
+
+class Run {
+  readonly #place = placeOf('test');
+  readonly #plan: Plan;
+  readonly #ledger: string;
+  readonly #seed: number;
+  #own: OwnDatabase | undefined;
+  #cut = false;
+
+  constructor(plan: Plan) {
+    this.#plan = plan;
+    takePlace(this.#place, 'test');
+    ({ ledger: this.#ledger, seed: this.#seed } = openLedger(this.#place, plan));
+  }
+
+  async #database(): Promise<OwnDatabase> {
+    ensure(NEEDS.database);
+    return (this.#own ??= await startDatabase(this.#place));
+  }
+
+  /** Runs a stage and writes down what it took. */
+  async #stage(stage: Stage, work: (finished: ReadonlySet<string>) => Promise<void>): Promise<void> {
+    if (!this.#plan.stages.includes(stage) || this.#cut) return;
+    const [at, cpu] = [performance.now(), cpuSeconds()];
+    await work(finishedFiles(readLedger(this.#ledger), stage));
+    const cpuS = cpuSeconds() - cpu;
+    record(this.#ledger, { is: 'stage', stage, wallS: (performance.now() - at) / 1000, cpuS });
+    for (const line of stageLines(this.entries().slice(-1), summarize(this.entries()))) say(line);
+  }
+
+  entries = (): Entry[] => readLedger(this.#ledger);
+
+  /** Ends what is running; no further stage is begun, and what is not through counts as not run. */
+  cut(): void {
+    this.#cut = true;
+    endChildren();
+  }
+
+  async stages(): Promise<void> {
+    const changed = sayWhatChanged(this.#plan);
+    const cases = this.#plan.full ? 1 : EVERYDAY_CASES;
+    const left = (files: readonly string[], finished: ReadonlySet<string>): string[] =>
+      files.filter((file) => !finished.has(file));
+    await this.#stage('static', (finished) => runStaticChecks(this.#ledger, finished));
+    await this.#stage('unit', async (finished) => {
+      const files = left(await unitFiles(this.#plan, changed), finished);
+      if (files.length === 0) return say('No unit test can be reached.');
+      const own = await this.#database();
+      const templates = path.join(this.#place.folder, 'templates.json');
+      await makeTemplates((name) => own.fresh(name), templates);
+      await runUnitTests({
+        ledger: this.#ledger,
+        files,
+        cases,
+        seed: this.#seed,
+        env: {
+          ...process.env,
+          HALFPOT_TEST_SERVER: own.url('halfpot_test'),
+          HALFPOT_TEST_TEMPLATES: templates,
+        },
+        log: path.join(this.#place.folder, 'unit.log'),
+      });
+    });
+    await this.#stage('browser', async (finished) => {
+      const specs = left(await specsOf(this.#plan, changed), finished);
+      if (specs.length === 0) return say('No browser test can be reached.');
+      ensure(NEEDS.browser);
+      const own = await this.#database();
+      await runBrowserTests({
+        ledger: this.#ledger,
+        specs,
+        fresh: (name) => own.fresh(name),
+        log: path.join(this.#place.folder, 'browser.log'),
+      });
+    });
+  }
+
+  async end(): Promise<void> {
+    await this.#own?.stop();
+    // What lay in memory is not left there.
+    if (!this.#place.data.startsWith(this.#place.folder))
+      fs.rmSync(path.dirname(this.#place.data), { recursive: true, force: true });
+  }
+}
+
+/** Prints what a ledger comes to, the true count last. */
+function tell(entries: readonly Entry[]): number {
+  const summary = summarize(entries);
+  for (const line of [
+    ...stageLines(entries, summary),
+    ...overBudget(entries),
+    ...endLines(summary),
+    lastLine(summary),
+  ])
+    process.stdout.write(`${line}\n`);
+  return isGreen(summary) ? 0 : 1;
+}
+
+/** `halfpot test`: see the help in `tools/test/plan.ts`. The demo's data is never touched. */
+export async function test(args: readonly string[]): Promise<number> {
+  const run = new Run(planFrom(args));
+  for (const signal of ['SIGINT', 'SIGTERM'] as const)
+    process.on(signal, () => {
+      say('Ending. What has been found out so far is kept.');
+      run.cut();
+    });
+  try {
+    await run.stages();
+  } finally {
+    await run.end();
+  }
+  return tell(run.entries());
 }

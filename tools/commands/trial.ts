@@ -15,7 +15,7 @@ import { fullDisk } from '../trial/full-disk';
 import { hostile } from '../trial/hostile';
 import { stoveDeaths } from '../trial/stove-deaths';
 import { writers, type Row } from '../trial/writers';
-import { HELD_DAY } from './test';
+import { HELD_DAY } from '../test/held';
 
 const whole = (typed: string, what: string): number => {
   const n = Number(typed);

@@ -1,4 +1,4 @@
-import all from '../../jest.config.mjs';
+import { compiled } from '../../jest.config.mjs';
 
 /** Rooms whose tests stand in another: the pot and its language are tested through the verbs they are made for. */
 const TESTED_IN = {
@@ -15,7 +15,7 @@ const TESTED_IN = {
 };
 
 /** The tests of one room of the core: what mistakes planted there are looked for with. */
-const [core] = all.projects;
+const core = compiled;
 const room = process.env.HALFPOT_MUTATE_ROOM ?? '*';
 const config = {
   ...core,

@@ -39,6 +39,7 @@ export async function fullDisk(
       folder,
       data: path.join(folder, 'data'),
       socket: path.join(folder, 'db.sock'),
+      passing: false,
     };
     const app = await startIn(place);
     try {

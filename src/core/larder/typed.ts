@@ -45,18 +45,22 @@ export function readPrice(typed: string, mark: DecimalMark): Outcome<Decimal> {
   return fine(price);
 }
 
-/** Reads a share in per cent as typed, sign allowed, to at most five decimals; its range is checked where it is used. */
-export function readPct(typed: string, mark: DecimalMark): Outcome<number> {
+/** Reads a share in per cent as typed, sign allowed, to at most five decimals; its range is checked where it is used. @param what it is, for the sentence where it cannot be read */
+export function readPct(
+  typed: string,
+  mark: DecimalMark,
+  what: 'yield' | 'share' = 'yield',
+): Outcome<number> {
   const bare = typed.trim().replace(/\s*%$/, '');
   if (bare === '')
-    return refuse('no-share-typed', 'usable', 'A yield is missing: write a number such as 88.');
+    return refuse('no-share-typed', 'usable', `A ${what} is missing: write a number such as 88.`);
   const read = calculate(bare, mark);
   if (!read.ok)
     return refuse(
       read.trouble.code,
       'usable',
       read.trouble.code === 'not-a-number'
-        ? `“${typed.trim()}” is not a yield: write a number such as 88.`
+        ? `“${typed.trim()}” is not a ${what}: write a number such as 88.`
         : read.trouble.message,
     );
   return fine(read.value.toDecimalPlaces(5).toNumber());

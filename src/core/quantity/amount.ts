@@ -165,7 +165,14 @@ function unitFor(
   if (own) return fine(own);
   const doubt = doubtfulUnits[said];
   if (doubt)
-    return refuse('doubtful-unit', '', `“${wordTyped.trim()}” differs between countries: write ${doubt}.`);
+    return {
+      ok: false,
+      trouble: {
+        ...refuse('doubtful-unit', '', `“${wordTyped.trim()}” differs between countries: write ${doubt}.`)
+          .trouble,
+        about: wordTyped.trim(),
+      },
+    };
   const unit = unitOf(wordTyped);
   return unit ? fine(unit) : refuse('unknown-unit', '', `“${wordTyped.trim()}” is not a unit known here.`);
 }

@@ -152,7 +152,7 @@ export function findNamed<T extends Named>(
 
 function unknown(said: string, kind: string): { ok: false; trouble: Trouble } {
   const { trouble } = refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
-  return { ok: false, trouble: { ...trouble, unknown: { said, kind } } };
+  return { ok: false, trouble: { ...trouble, about: said, unknown: { said, kind } } };
 }
 
 /** How many names are offered where several could be meant. */
@@ -169,7 +169,7 @@ function unclear(said: string, could: readonly Named[]): { ok: false; trouble: T
       ? `is not quite ${nearest[0] ?? ''}: say it whole if that is meant`
       : `could be ${nearest.join(' or ')}: say which`;
   const { trouble } = refuse('name-unclear', '', `“${said}” ${which}.`);
-  return { ok: false, trouble: { ...trouble, instead: nearest } };
+  return { ok: false, trouble: { ...trouble, about: said, instead: nearest } };
 }
 
 /** Two spellings of one thing are one thing. */

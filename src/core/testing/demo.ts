@@ -5,11 +5,16 @@ import { historyFrom, ownConstants, stateFrom, type KitchenState } from '../kitc
 import type { ProcessConstants } from '../pot';
 import { CONSTANTS } from '../reference';
 
-/** The demo kitchen, read through the same door as anyone's; a fresh copy each time. */
+let demoFile: KitchenFile | undefined;
+
+/** The demo kitchen, read through the same door as anyone's; a copy of one's own each time. */
 export function demoKitchen(): KitchenFile {
-  const read = readKitchen(structuredClone(demo));
-  if (!read.ok) throw new Error(read.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
-  return read.file;
+  if (!demoFile) {
+    const read = readKitchen(structuredClone(demo));
+    if (!read.ok) throw new Error(read.mistakes.map((m) => `${m.path}: ${m.message}`).join('\n'));
+    demoFile = read.file;
+  }
+  return structuredClone(demoFile);
 }
 
 /** The demo kitchen costed on its day, and the constants that it reckons with. */

@@ -14,6 +14,8 @@ export interface Trouble {
   readonly numbers?: Readonly<Record<string, number>>;
   /** Of a name that nothing has: what was said, and of what kind it was taken to be. */
   readonly unknown?: { readonly said: string; readonly kind: string };
+  /** The words of what was typed that it is about, where it is about some of them. */
+  readonly about?: string;
   /** What would be understood instead, nearest first: offered as a click, never taken by itself. */
   readonly instead?: readonly string[];
 }

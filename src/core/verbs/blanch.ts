@@ -17,7 +17,7 @@ import { pouringHot } from './cautions';
 import { pourOff } from './drain';
 import { then, valueIn } from './resolving';
 import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
-import { water } from './water';
+import { fillWithWater } from './water';
 
 const Blanch = doing('blanch', { time: Typed }).describe(
   'covered with cold water, brought to the boil, boiled so long, and the water thrown away',
@@ -75,8 +75,8 @@ export const blanch: Verb<Written, BlanchStep> = {
         there,
         most,
       );
-    const cannot = water.run(pot, { do: 'water', to: { by: 'cover', value: OVER_CM } }, c, report);
-    if (cannot) return { ...cannot, message: cannot.message.replace(/^Water/, 'Blanch: water') };
+    const cannot = fillWithWater(pot, { to: { by: 'cover', value: OVER_CM } }, c, report, 'Blanch: water');
+    if (cannot) return cannot;
     const boil = fireOf(c, 'brisk boil', 'off', pot.vessel);
     report.upHours = bringTo(pot, c, boil.celsius);
     heatForHours(pot, c, boil, hours);

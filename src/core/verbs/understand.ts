@@ -111,8 +111,8 @@ export function readStep(text: string, names: Names): Outcome<WrittenDoing> {
 
 /** The trouble of a unit that differs between countries, with the line in each of them. */
 function inCountries(text: string, trouble: Trouble): Trouble {
-  const unit = /“([^”]+)”/.exec(trouble.message)?.[1] ?? '';
-  const at = text.toLowerCase().indexOf(unit.toLowerCase());
+  const unit = trouble.about ?? '';
+  const at = unit === '' ? -1 : text.toLowerCase().indexOf(unit.toLowerCase());
   const instead = ['us', 'imp']
     .filter((country) => unitOf(`${country} ${unit}`) !== undefined)
     .map((country) => `${text.slice(0, at)}${country} ${text.slice(at)}`);
@@ -159,7 +159,7 @@ const OFFERED = 3;
 /** The trouble with what would be understood: the name said whole, or a word spelled as it is known. */
 function withInstead(text: string, trouble: Trouble, names: Names): Trouble {
   const lines = trouble.instead
-    ? trouble.instead.map((name) => withName(text, trouble.message, name))
+    ? trouble.instead.map((name) => withName(text, trouble.about, name))
     : respelled(text);
   const instead = [...new Set(lines)].filter((l) => l !== undefined && reads(l, names)).slice(0, OFFERED);
   const { instead: _i, ...plain } = trouble;
@@ -174,9 +174,8 @@ function reads(line: string, names: Names): boolean {
   return meant.filter((m) => !isAsking(m) && isSound(m, names)).length === 1;
 }
 
-/** The line with a name in place of what was said for it; what was said stands in quotes in the trouble. */
-function withName(text: string, message: string, name: string): string | undefined {
-  const said = /“([^”]+)”/.exec(message)?.[1];
+/** The line with a name in place of what was said for it. */
+function withName(text: string, said: string | undefined, name: string): string | undefined {
   const at = said === undefined ? -1 : text.toLowerCase().lastIndexOf(said.toLowerCase());
   return said === undefined || at < 0
     ? undefined

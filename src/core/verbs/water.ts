@@ -15,6 +15,7 @@ import {
   type Doing,
   type PotState,
   type ProcessConstants,
+  type StepReport,
 } from '../pot';
 import { DENSITY, expansion } from '../quantity';
 import { asks, at } from '../said';
@@ -47,12 +48,16 @@ function waterToReach(pot: PotState, c: ProcessConstants, standing: number): num
   return at.found ? at.below : undefined;
 }
 
-/** g of water to a level or over the heap, or why not. */
-function toLevel(pot: PotState, to: WaterStep['to'], c: ProcessConstants): number | Trouble {
+/**
+ * g of water to a level or over the heap, or why not.
+ *
+ * @param called how the trouble begins: water that is part of another step says of which
+ */
+function toLevel(pot: PotState, to: WaterStep['to'], c: ProcessConstants, called: string): number | Trouble {
   if (to.by === 'cover' && pot.pieces.length === 0)
     return trouble(
       'nothing-to-cover',
-      'Water to cover: there are no bones or vegetables in the pot to cover.',
+      `${called} to cover: there are no bones or vegetables in the pot to cover.`,
       0,
       0,
     );
@@ -62,7 +67,7 @@ function toLevel(pot: PotState, to: WaterStep['to'], c: ProcessConstants): numbe
   if (target > height)
     return trouble(
       'over-rim',
-      `Water ${wanted} would stand at ${target.toFixed(1)} cm; the ${pot.vessel.name} is ${height.toFixed(1)} cm high (${litres(capacityMl(pot.vessel))}).`,
+      `${called} ${wanted} would stand at ${target.toFixed(1)} cm; the ${pot.vessel.name} is ${height.toFixed(1)} cm high (${litres(capacityMl(pot.vessel))}).`,
       target,
       height,
     );
@@ -72,11 +77,32 @@ function toLevel(pot: PotState, to: WaterStep['to'], c: ProcessConstants): numbe
     g ??
     trouble(
       'already-higher',
-      `Water ${wanted} means a level of ${target.toFixed(1)} cm; the pot already stands at ${now.toFixed(1)} cm.`,
+      `${called} ${wanted} means a level of ${target.toFixed(1)} cm; the pot already stands at ${now.toFixed(1)} cm.`,
       target,
       now,
     )
   );
+}
+
+/** Puts water to a pot; used by other verbs that begin with it, which say what it is `called`. */
+export function fillWithWater(
+  pot: PotState,
+  { to }: Pick<WaterStep, 'to'>,
+  c: ProcessConstants,
+  report: StepReport,
+  called = 'Water',
+): Trouble | undefined {
+  if (to.by === 'ml' && !(to.value > 0))
+    return trouble(
+      'nothing-added',
+      `${called} needs more than 0 l; ${litres(to.value)} was asked for.`,
+      to.value,
+      0,
+    );
+  const g = to.by === 'ml' ? to.value * DENSE : toLevel(pot, to, c, called);
+  if (typeof g !== 'number') return g;
+  putIn(pot, { is: 'stuff', supply: 'free', stuff: WATER }, g, c, report);
+  return undefined;
 }
 
 /** Water to an amount, to a level, or until it stands some cm over the heap of pieces. */
@@ -139,20 +165,7 @@ export const water: Verb<Written, WaterStep> = {
       to: { by: 'cover', value },
     }));
   },
-  run(pot, step, c, report) {
-    const { to } = step;
-    if (to.by === 'ml' && !(to.value > 0))
-      return trouble(
-        'nothing-added',
-        `Water needs more than 0 l; ${litres(to.value)} was asked for.`,
-        to.value,
-        0,
-      );
-    const g = to.by === 'ml' ? to.value * DENSE : toLevel(pot, to, c);
-    if (typeof g !== 'number') return g;
-    putIn(pot, { is: 'stuff', supply: 'free', stuff: WATER }, g, c, report);
-    return undefined;
-  },
+  run: (pot, step, c, report) => fillWithWater(pot, step, c, report),
   scale: (step, factor) =>
     step.to.by === 'ml' ? { ...step, to: { by: 'ml', value: step.to.value * factor } } : step,
   hands: usually('water'),

@@ -16,8 +16,6 @@ import { newId } from '../ids';
 import { lastCountOf, mergesOf, spellingsOf } from '../larder';
 import { addCount, addMeasure, addWeighing, archiveMeasure, setIngredient } from '../larder-edits';
 import { insertArticles } from '../larder-rows';
-import { loadKitchen } from '../load-kitchen';
-import { migrate } from '../migrate';
 import {
   archiveArticles,
   archivedAt,
@@ -76,11 +74,9 @@ const ingredientOf = (name: string): KitchenFile['ingredients'][number] => {
 const supplierOf = (name: string): string => file.suppliers.find((s) => s.name === name)?.id ?? '';
 
 beforeAll(async () => {
-  const fresh = await freshDatabase();
+  const fresh = await freshDatabase('demo');
   drop = fresh.drop;
-  await migrate(fresh.url);
   pool = openPool(fresh.url);
-  await loadKitchen(pool, file, new Map());
 });
 afterAll(async () => {
   await pool.end();

@@ -6,6 +6,7 @@ import { readInto } from '../../../tools/backup/backup';
 import { costFile } from '../../core/costing';
 import { readKitchenText, type KitchenFile } from '../../core/kitchen-file';
 import { CONSTANTS } from '../../core/reference';
+import { isFullRun } from '../../core/testing/cases';
 import { migrate, newestSchema } from '../migrate';
 import { firstKitchen, readKitchenFrom } from '../read-kitchen';
 import { openPool } from '../sql';
@@ -25,7 +26,12 @@ test('the newest step has left a database to be upgraded by the next one', () =>
   expect(STEPS.map(Number).at(-1)).toBe(newestSchema());
 });
 
-test.each(STEPS)(
+/** Every day the oldest, the newest and one in the middle: the others are on the way between them. */
+const TRIED = isFullRun
+  ? STEPS
+  : [STEPS.at(0), STEPS.at(STEPS.length >> 1), STEPS.at(-1)].filter((step) => step !== undefined);
+
+test.each(TRIED)(
   'a database left at step %s is brought up to date, and costs what its kitchen file costs',
   async (step) => {
     const { url, drop } = await freshDatabase();

@@ -33,8 +33,7 @@ let url: string;
 let drop: () => Promise<void>;
 
 beforeAll(async () => {
-  ({ url, drop } = await freshDatabase());
-  await migrate(url);
+  ({ url, drop } = await freshDatabase('tables'));
   pool = openPool(url);
   await loadKitchen(
     pool,

@@ -7,8 +7,6 @@ import { freshDatabase } from '../../../tests/helpers/test-database';
 import { addQuote, addYield, setBatchesAWeek, writePlate, writeRecipe } from '../edits';
 import { newId } from '../ids';
 import { addCount, addMeasure, addWeighing, setIngredient, setKitchenBasis } from '../larder-edits';
-import { loadKitchen } from '../load-kitchen';
-import { migrate } from '../migrate';
 import { moveRevision, movedSince, stoodNow } from '../moved';
 import { readKitchenState, type Read } from '../read-kitchen';
 import { readHistory, type ReadPast } from '../read-past';
@@ -23,11 +21,9 @@ let pool: Pool;
 let drop: () => Promise<void>;
 
 beforeAll(async () => {
-  const made = await freshDatabase();
+  const made = await freshDatabase('demo');
   drop = made.drop;
-  await migrate(made.url);
   pool = openPool(made.url);
-  await loadKitchen(pool, file, new Map());
 });
 afterAll(async () => {
   await pool.end();

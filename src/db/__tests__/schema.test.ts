@@ -1,16 +1,14 @@
 import type { Pool } from 'mysql2/promise';
 import { z } from 'zod';
 import { freshDatabase } from '../../../tests/helpers/test-database';
-import { migrate } from '../migrate';
 import { many, openPool } from '../sql';
 
 let pool: Pool;
 let drop: () => Promise<void>;
 
 beforeAll(async () => {
-  const made = await freshDatabase();
+  const made = await freshDatabase('tables');
   drop = made.drop;
-  await migrate(made.url);
   pool = openPool(made.url);
 });
 afterAll(async () => {

@@ -8,8 +8,6 @@ import { addYield, setBatchesAWeek, takeVersion } from '../edits';
 import { newId } from '../ids';
 import { setIngredient, setKitchenTrim } from '../larder-edits';
 import { insertCooked } from '../larder-rows';
-import { loadKitchen } from '../load-kitchen';
-import { migrate } from '../migrate';
 import { readKitchenFrom } from '../read-kitchen';
 import { readerOf } from '../rows';
 import { many, one, openPool, run } from '../sql';
@@ -26,11 +24,9 @@ let pool: Pool;
 let drop: () => Promise<void>;
 
 beforeAll(async () => {
-  const made = await freshDatabase();
+  const made = await freshDatabase('demo');
   drop = made.drop;
-  await migrate(made.url);
   pool = openPool(made.url);
-  await loadKitchen(pool, file, new Map());
 });
 afterAll(async () => {
   await pool.end();

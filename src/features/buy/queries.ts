@@ -36,7 +36,7 @@ export interface PriceRow {
   readonly trouble?: string;
   /** As-purchased price per kg where its basis is not the latest price; typing a pack price then moves nothing. */
   readonly basisPerKg?: number;
-  readonly basis?: string;
+  readonly basis?: { readonly by: 'average' | 'fixed' | 'stock'; readonly words: string };
   /** Share its usable kilo has moved by since the day compared with; undefined where either is unknown. */
   readonly moved?: number;
 }
@@ -245,6 +245,10 @@ const gramsPerLitre = (costing: KitchenCosting, recipeId: string): number => {
   return ml > 0 ? (g / ml) * 1000 : 0;
 };
 
+/** By what an ingredient is costed where that is not its latest price. */
+const basisIn = (...[basis, money]: Parameters<typeof basisWords>): PriceRow['basis'] =>
+  basis.by === 'latest' ? undefined : { by: basis.by, words: basisWords(basis, money) };
+
 /** One ingredient as the price book shows it. */
 export function priceRow(
   { costing, versions }: CostedKitchen,
@@ -277,7 +281,7 @@ export function priceRow(
     },
     trouble: s.trouble?.message,
     basisPerKg: own?.perKg.toNumber(),
-    basis: own && basisWords(own.basis, figuresFor({ locale, currency }).small),
+    basis: own && basisIn(own.basis, figuresFor({ locale, currency }).small),
     moved: before && movedSince(s, before.get(ingredientId)),
   };
 }

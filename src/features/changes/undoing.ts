@@ -19,6 +19,7 @@ import {
 import { namedBy, usersOf } from '@/core/kitchen-state';
 import { yieldOn } from '@/core/kitchen-file';
 import { comesOffShare } from '@/core/knife';
+import { isSameName } from '@/core/name';
 import { SHOWN_IN } from '@/core/quantity';
 import type { Trouble } from '@/core/trouble';
 import type { Named } from '@/core/written';
@@ -97,7 +98,7 @@ function whole<T extends { readonly id: string; readonly name: string }>(
         return Promise.resolve(why ?? (async (w: Writing) => void (await gone(w, subject))));
       }
       const it = schema.parse(side);
-      const twin = list(state).find((x) => x.id !== it.id && x.name.toLowerCase() === it.name.toLowerCase());
+      const twin = list(state).find((x) => x.id !== it.id && isSameName(x.name, it.name));
       if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
       return Promise.resolve(async (w: Writing) => void (await put(w, it, state)));
     },
@@ -333,7 +334,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     back: (subject, side, _looking, state) => {
       const { name } = z.object({ name: z.string() }).parse(side);
       const twin = [...state.ingredients, ...state.recipes].find(
-        (x) => x.id !== subject && x.name.toLowerCase() === name.toLowerCase(),
+        (x) => x.id !== subject && isSameName(x.name, name),
       );
       if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
       return now(async (w) => {

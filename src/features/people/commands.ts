@@ -2,7 +2,15 @@ import 'server-only';
 import { refuse } from '@/core/trouble';
 import { deviceOf, endDevice } from '@/db/devices';
 import { newId } from '@/db/ids';
-import { everybodyOf, leave, managersLocked, putPerson, secretsOf, setPassword } from '@/db/people';
+import {
+  everybodyOf,
+  leave,
+  managersLocked,
+  personCalled,
+  putPerson,
+  secretsOf,
+  setPassword,
+} from '@/db/people';
 import { endOthers, endSignedIn, FREE_TRIES, signedInOf, takeTry, tryWasRight } from '@/db/sign-ins';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
@@ -97,7 +105,8 @@ const person = declare({
     const all = await everybodyOf(database(), who.kitchenId);
     const before = all.find((p) => p.id === id);
     if (id !== null && (!before || before.leftAt)) throw refused('gone', '', 'This person has left.');
-    const twin = all.find((p) => p.id !== id && p.name.toLowerCase() === name.toLowerCase());
+    const twinId = await personCalled(database(), who.kitchenId, name, id);
+    const twin = all.find((p) => p.id === twinId);
     if (twin)
       throw refused(
         'name-twice',

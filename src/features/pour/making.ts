@@ -164,9 +164,8 @@ const lines = declare({
 /** A share of 0 to 100 as typed; undefined where nothing is. */
 function share(typed: string, path: string, here: KitchenState, most = 100): number | undefined {
   if (typed.trim() === '') return undefined;
-  const read = readPct(typed, here.kitchen.decimalMark);
-  if (!read.ok)
-    throw new Refused({ ...read.trouble, message: read.trouble.message.replace('yield', 'share'), path });
+  const read = readPct(typed, here.kitchen.decimalMark, 'share');
+  if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= most))
     throw refused('share-out-of-range', path, `${read.value} % cannot be: from 0 to ${most} %.`, {
       value: read.value,

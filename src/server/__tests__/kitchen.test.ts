@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { z } from 'zod';
+import { anotherProcess } from '../../../tests/helpers/another-process';
 import { DAY, kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 import { costFile, gapsOf, type KitchenCosting } from '../../core/costing';
 import { LAYERS } from '../../core/layers';
@@ -8,15 +9,8 @@ import { cases } from '../../core/testing/cases';
 import { run } from '../../db/sql';
 import type * as Kitchen from '../kitchen';
 
-/** The kitchens one process of the application holds in memory: modules of its own, as another process would have. */
-function process(): typeof Kitchen {
-  let made: typeof Kitchen | undefined;
-  jest.isolateModules(() => {
-    // eslint-disable-next-line @typescript-eslint/no-require-imports -- only so are the modules another process's
-    made = require('../kitchen') as typeof Kitchen;
-  });
-  return made as typeof Kitchen;
-}
+/** The kitchens one process of the application holds in memory. */
+const process = (): typeof Kitchen => anotherProcess<typeof Kitchen>('src/server/kitchen.ts');
 
 /** A kind of write by its name: what its body is, the door knows. */
 const say = (kind: string) => ({ kind, version: 1, body: z.unknown() });
@@ -164,7 +158,7 @@ test('two processes on one database say what a costing from nothing says, whoeve
   );
   let done = 0;
   await fc.assert(
-    fc.asyncProperty(fc.array(edit, { minLength: 1, maxLength: 6 }), async (edits) => {
+    fc.asyncProperty(fc.array(edit, { minLength: 3, maxLength: 6 }), async (edits) => {
       for (const [name, pick, amount, look] of edits) {
         const reply = (await EDITS[name]?.(pick, amount)) as { ok?: boolean };
         if (reply.ok) done += 1;
@@ -184,8 +178,8 @@ test('two processes on one database say what a costing from nothing says, whoeve
     }),
     { numRuns: cases(20) },
   );
-  // Most of it was really done.
-  expect(done).toBeGreaterThan(5);
+  // Half of it was really done.
+  expect(done).toBeGreaterThanOrEqual(cases(20));
 }, 300_000);
 
 /** A price typed over for an article that its ingredient is costed from, whatever has been done before: it is not refused. */

@@ -9,7 +9,7 @@ import { changesIn, recordChange, type Changed } from '@/db/changes';
 import { moveRevision, sameStand, type Stood } from '@/db/moved';
 import { takeVersion, versionOf } from '@/db/edits';
 import { SilentError } from '@/db/silence';
-import { BusyError, inTransaction, isLockConflict, type Connection } from '@/db/sql';
+import { BusyError, inTransaction, isDuplicate, isLockConflict, type Connection } from '@/db/sql';
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
 import { now } from '../clock';
 import { database } from '../database';
@@ -287,6 +287,11 @@ function failed(error: unknown, kind: string): No<unknown> {
     const mistakes = error.more.mistakes?.map((m) => ({ path: m.path, message: m.message }));
     return { ok: false, code, message, path, numbers, mistakes, theirs: error.more.theirs };
   }
+  if (isDuplicate(error))
+    return no(
+      'there-already',
+      'Something with this name or number is here already: choose another, or load the page again to see it.',
+    );
   if (error instanceof MovedOn || error instanceof BusyError || isLockConflict(error))
     return no('busy', 'Many people are writing at this moment: what you typed still stands here; try again.');
   log.error({ err: error, kind }, 'a write failed');

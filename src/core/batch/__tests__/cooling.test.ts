@@ -1,5 +1,4 @@
 import type { WrittenBatchEvent } from '../../kitchen-file';
-import { cases } from '../../testing/cases';
 import { coolingOf } from '../cooling';
 
 const OFF = Date.parse('2026-03-14T10:00:00.000Z');
@@ -28,7 +27,7 @@ test('when a pot will be at a limit lies in its band four times in five, with tw
   const wide: Record<number, number[]> = { 2: [], 4: [] };
   for (const reads of [2, 4]) {
     let [inside, of] = [0, 0];
-    for (let n = 0; n < cases(200); n += 1) {
+    for (let n = 0; n < 200; n += 1) {
       const k = Math.exp(normal() * 0.8) / 2.2;
       const ta = around[Math.floor(uniform() * around.length)]!;
       const start = 95 + normal() * 4;

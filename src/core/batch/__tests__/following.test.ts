@@ -2,7 +2,6 @@ import type { WrittenBatchEvent } from '../../kitchen-file';
 import { liquidMl, type PotState } from '../../pot';
 import { CONSTANTS } from '../../reference';
 import { runPot, type Pot, type PotDoing } from '../../verbs';
-import { cases } from '../../testing/cases';
 import { chance } from '../../testing/real-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { boiling, onHeat, spreadOf, type OnHeat } from '../evaporation';
@@ -67,7 +66,7 @@ function simulated(normal: () => number, reads: number) {
 }
 
 test('minutes to a target from two dips lie in their band four times in five, and from four the band is half as wide', () => {
-  const many = cases(80);
+  const many = 80;
   const normal = chance(7);
   const of = (reads: number) => {
     let inside = 0;

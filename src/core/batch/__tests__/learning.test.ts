@@ -1,6 +1,5 @@
 import { liquidG } from '../../pot';
 import { CONSTANTS } from '../../reference';
-import { cases } from '../../testing/cases';
 import { chance, cookInEarnest, type Slip } from '../../testing/real-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import type { Pot, PotDoing } from '../../verbs';
@@ -47,7 +46,7 @@ const told = (running: Running, batch: string, leftOut?: string): LessonOf[] =>
 test('what six batches teach lies nearer to the truth than the table, and the truth in its band nine times in ten', () => {
   const normal = chance(5);
   let [inside, of, nearer] = [0, 0, 0];
-  const many = cases(14);
+  const many = 14;
   for (let n = 0; n < many; n += 1) {
     const vessel = Math.exp(normal() * spreadOf('simmer', 'off'));
     const lessons = Array.from({ length: 6 }, (_, i) =>
@@ -93,7 +92,7 @@ test('a lesson is of the pot, not of what was believed of it; without readings t
 
 test('hours foretold before a batch lie in their band four times in five, and in half the band once its vessel is known', () => {
   const normal = chance(21);
-  const many = cases(60);
+  const many = 60;
   const hours = (boils?: Running['pot']['vessel']['boils']) =>
     foretell({ pot: { ...pot, vessel: { ...pan, boils } }, lines }, c);
   const before = hours();

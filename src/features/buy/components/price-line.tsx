@@ -62,10 +62,6 @@ function workedOut(text: string, mark: DecimalMark): string | undefined {
   return price?.ok ? `= ${price.value.toFixed(2)}` : undefined;
 }
 
-/** The one word for a basis that is not the latest price. */
-const basisMark = (words: string): string =>
-  words.startsWith('the average') ? 'average' : words.startsWith('a fixed') ? 'fixed' : 'stock';
-
 const asItStands = (row: PriceRow): Typed => ({
   packPrice: row.article ? Number(row.article.packPrice) : undefined,
   usablePct: row.usablePct,
@@ -151,9 +147,9 @@ export function PriceLine(props: Props) {
         {!hidden.includes('bought') && <BoughtAs row={row} />}
         <PackPrice {...props} line={line} troubleId={troubleId} />
         {!hidden.includes('kilo') && (
-          <td className="fig" title={row.basis}>
+          <td className="fig" title={row.basis?.words}>
             {bare(knife.perKg)}
-            {row.basis && <div className="small-line quiet">{basisMark(row.basis)}</div>}
+            {row.basis && <div className="small-line quiet">{row.basis.by}</div>}
           </td>
         )}
         <YieldCell {...props} line={line} troubleId={troubleId} />

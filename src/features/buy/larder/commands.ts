@@ -1,6 +1,7 @@
 import 'server-only';
 import type { Basis } from '@/core/kitchen-file';
 import { readDays } from '@/core/larder';
+import { isSameName } from '@/core/name';
 import { measureUnit } from '@/core/quantity';
 import { adopted, referenceLarder } from '@/core/reference';
 import { refuse } from '@/core/trouble';
@@ -99,10 +100,9 @@ const defineMeasure = declare({
     const here = await state();
     const unit = measureUnit({ name, amount }, here.kitchen.decimalMark);
     if (!unit.ok) throw new Refused(unit.trouble);
-    const called = name.trim().toLowerCase();
-    const twin = here.measures.find((m) => m.name.toLowerCase() === called);
+    const twin = here.measures.find((m) => isSameName(m.name, name));
     if (twin) throw refused('name-twice', 'name', `A ${twin.name} is ${twin.amount} here already.`);
-    return { id: newId(), name: called, amount: amount.trim() };
+    return { id: newId(), name: name.trim().toLowerCase(), amount: amount.trim() };
   },
   async write({ sql, kitchenId }, _body, { id, name, amount }) {
     await addMeasure(sql, kitchenId, id, name, amount);

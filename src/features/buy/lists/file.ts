@@ -9,6 +9,8 @@ export type { ListTable } from './table';
 
 /** ms that a file may take to be read: what takes longer is refused, and whoever waits is told. */
 const LONGEST_MS = 4500;
+/** ms that the thread may take to start, which says nothing about the file: a busy machine is slow. */
+const LONGEST_START_MS = 30_000;
 /** MB of the thread's own memory, and of what it holds beside that. */
 const MOST_MB = 384;
 const MOST_BESIDE_MB = 700;
@@ -20,6 +22,7 @@ const { Worker } = process.getBuiltinModule('node:worker_threads');
 const THREAD = path.join(process.cwd(), '.halfpot', 'cli', 'read-table.worker.mjs');
 
 type Said =
+  | { readonly began: true }
   | { readonly rows: readonly (readonly string[])[] }
   | { readonly head: Omit<ListTable, 'rows'> }
   | { readonly trouble: Trouble };
@@ -45,12 +48,15 @@ export function readTable(bytes: Buffer): Promise<Outcome<ListTable>> {
       done(outcome);
       void thread.terminate();
     };
-    const late = setTimeout(() => end(TOO_LONG), LONGEST_MS);
+    let late = setTimeout(() => end(TOO_LONG), LONGEST_START_MS);
     const watch = setInterval(() => {
       if (process.memoryUsage().rss - heldBefore > (MOST_MB + MOST_BESIDE_MB) * 1024 * 1024) end(TOO_MUCH);
     }, 100);
     thread.on('message', (said: Said) => {
-      if ('rows' in said) rows.push(...said.rows);
+      if ('began' in said) {
+        clearTimeout(late);
+        late = setTimeout(() => end(TOO_LONG), LONGEST_MS);
+      } else if ('rows' in said) rows.push(...said.rows);
       else end('head' in said ? fine({ ...said.head, rows }) : { ok: false, trouble: said.trouble });
     });
     thread.on('error', (error: Error & { code?: string }) => {

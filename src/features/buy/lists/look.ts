@@ -48,8 +48,8 @@ export function asLook(
 }
 
 function oddTyped(typed: string): number {
-  const share = readPct(typed, '.');
-  if (!share.ok) throw refused('share-unread', share.trouble.message.replace('yield', 'share'));
+  const share = readPct(typed, '.', 'share');
+  if (!share.ok) throw refused('share-unread', share.trouble.message);
   const odd = share.value / 100;
   if (!(odd > 0 && odd <= 10))
     throw refused(

@@ -2,6 +2,7 @@ import 'server-only';
 import { Ingredient, mannerIn, packOn, stuffOf, type WrittenIngredient } from '@/core/kitchen-file';
 import { insteadOf, usersOf, type KitchenState, type StateArticle } from '@/core/kitchen-state';
 import { checkStuff, fromLabel, readPct, readPrice, type NutritionLabel } from '@/core/larder';
+import { isSameName } from '@/core/name';
 import { COUNT_UNITS, readAmountOf, readNumber, type CountUnit, type DecimalMark } from '@/core/quantity';
 import { refuse, under, type Trouble } from '@/core/trouble';
 import { addQuote } from '@/db/edits';
@@ -174,7 +175,7 @@ const firstPrice = declare({
     const known =
       'own' in said
         ? here.suppliers.find((s) => s.id === said.own)
-        : here.suppliers.find((s) => s.name.toLowerCase() === said.called.trim().toLowerCase());
+        : here.suppliers.find((s) => isSameName(s.name, said.called));
     const called = 'called' in said ? said.called : '';
     const supplier = known ?? { id: newId(), name: mustBeOwnName(here.suppliers, called, SUPPLIER_NAMED) };
     const weighs = piece(typed.eachWeighs, typed.pack, here);

@@ -11,6 +11,7 @@ import {
   underWayAt,
   type KitchenFile,
 } from '@/core/kitchen-file';
+import { isSameName } from '@/core/name';
 import { refuse, type Trouble } from '@/core/trouble';
 import { newId } from '@/db/ids';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
@@ -76,8 +77,7 @@ export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
     const file = await fileFor(typed);
     if ('ok' in file) return file;
     if (file.history) return begunWithHistory(file, file.history, typed);
-    const called = typed.manager.toLowerCase();
-    const manager = file.people.find((p) => p.name.toLowerCase() === called)?.id ?? newId();
+    const manager = file.people.find((p) => isSameName(p.name, typed.manager))?.id ?? newId();
     const whole = withManager(file, typed, manager);
     await loadKitchen(database(), whole, await secretsOf(whole, manager, typed.password));
     return { ok: true, kitchenId: whole.kitchen.id, managerId: manager };
@@ -93,8 +93,7 @@ const withHistory = (file: KitchenFile, history: History, name: string, password
     const { id: kitchenId } = file.kitchen;
     await loadRows(sql, kitchenId, history);
     await mustSay(sql, file);
-    const called = name.toLowerCase();
-    const known = (await everybodyOf(sql, kitchenId)).find((p) => p.name.toLowerCase() === called);
+    const known = (await everybodyOf(sql, kitchenId)).find((p) => isSameName(p.name, name));
     const manager = { id: known?.id ?? newId(), name: known?.name ?? name, role: 'manager' as const };
     await putPerson(sql, kitchenId, manager, { password });
     await leave(sql, kitchenId, manager.id, null);

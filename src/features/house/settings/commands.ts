@@ -15,9 +15,8 @@ import { BESIDE, SETTINGS } from './wire';
 
 function share(typed: string, path: string, mark: '.' | ','): number | null {
   if (typed.trim() === '') return null;
-  const read = readPct(typed, mark);
-  if (!read.ok)
-    throw new Refused({ ...read.trouble, message: read.trouble.message.replace('yield', 'share'), path });
+  const read = readPct(typed, mark, 'share');
+  if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= 100))
     throw new Refused(
       refuse('share-out-of-range', path, `${read.value} % cannot be: from 0 to 100 %.`, {

@@ -38,6 +38,12 @@ test('somebody new works here, leaves and comes back; two people with one name a
   expect(log).not.toMatch(/copper|4711|argon/);
 });
 
+test('Zoé and Zoe are one name, to the form and to the database alike', async () => {
+  expect(await here.send(PERSON, somebody('Zoé'))).toMatchObject({ ok: true });
+  for (const name of ['Zoe', 'ZOË', 'zoé ', 'Ｚoe'])
+    expect(await here.send(PERSON, somebody(name))).toMatchObject({ code: 'name-twice', path: 'name' });
+});
+
 test('a weak password is refused with its limit, and a first one is asked for', async () => {
   expect(await here.send(PERSON, somebody('A', { password: 'short' }))).toMatchObject({
     message: 'A password has at least 8 characters.',

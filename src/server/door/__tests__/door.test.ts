@@ -4,7 +4,7 @@ import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { commandDone, forgetCommands } from '../../../db/commands';
 import { newId } from '../../../db/ids';
 import { stoodNow } from '../../../db/moved';
-import { many, one } from '../../../db/sql';
+import { many, one, run } from '../../../db/sql';
 import { wire } from '../../../wire';
 import { refuse } from '../../../core/trouble';
 import { declare, kindsOf, perform, Refused } from '..';
@@ -50,6 +50,23 @@ const note = declare({
     if (text === 'boom') throw new Error('what follows went wrong');
   },
 });
+/** A write whose row is there already. */
+const TWIN = wire()({ kind: 'test.twin', version: 1, body: z.object({ name: z.string() }) });
+const twin = declare({
+  wire: TWIN,
+  role: 'cook',
+  moves: 'nothing that is costed',
+  look: () => Promise.resolve(),
+  async write({ sql, kitchenId }, { name }) {
+    await run(sql, 'INSERT INTO person (kitchen_id, id, name, role) VALUES (?,?,?,?)', [
+      kitchenId,
+      newId(),
+      name,
+      'cook',
+    ]);
+    return { value: null, what: 'twin', subject: kitchenId, before: null, after: null };
+  },
+});
 const touch = declare({
   wire: RECIPE,
   role: 'manager',
@@ -69,13 +86,22 @@ const touch = declare({
 
 let here: AtWork;
 beforeAll(async () => {
-  here = await kitchenAtWork([note, touch]);
+  here = await kitchenAtWork([note, touch, twin]);
 });
 afterAll(() => here.end());
 
 const count = z.object({ n: z.coerce.number() });
 
 describe('the door', () => {
+  test('a row whose key is there already is refused in a sentence, and is no fault on our side', async () => {
+    const { name } = here.as('cook').person;
+    expect(await here.send(TWIN, { name })).toMatchObject({
+      ok: false,
+      code: 'there-already',
+      message: expect.stringContaining('is here already: choose another') as string,
+    });
+  });
+
   test('what follows a write may fail: the write has been kept, and nobody is told otherwise', async () => {
     const commandId = newId();
     const [before, thens] = [written, then];

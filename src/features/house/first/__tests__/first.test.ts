@@ -13,8 +13,7 @@ import { FirstTyped } from '../wire';
 let fresh: Awaited<ReturnType<typeof freshDatabase>>;
 let pool: Pool;
 beforeAll(async () => {
-  fresh = await freshDatabase();
-  await migrate(fresh.url);
+  fresh = await freshDatabase('tables');
   Object.assign(process.env, {
     DATABASE_URL: fresh.url,
     HALFPOT_SECRET: 'a secret of thirty-two letters and more',
