@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test';
-import { kitchens } from './tests/helpers/here';
+import { AS_HERE, kitchens } from './tests/helpers/here';
 import { CHROMIUM } from './tools/chromium';
 
 /** The real interface in Debian's Chromium, against the instance `halfpot test` has started. */
@@ -15,9 +15,7 @@ export default defineConfig({
   reporter: [['line'], ['./tests/helpers/ledger-reporter.ts']],
   outputDir: '.halfpot/test/browser',
   use: {
-    viewport: { width: 1280, height: 800 },
-    locale: 'en-IE',
-    timezoneId: 'Europe/Dublin',
+    ...AS_HERE,
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -8,4 +8,6 @@ export const CHROMIUM = [
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',
+  // Windows that nobody sees need no tool bars.
+  '--disable-features=WebUITabStrip,TopChromeWebUI,PreloadTopChromeWebUI,InitialWebUI',
 ];

@@ -1,30 +1,71 @@
-import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import fs from 'node:fs';
 import { cpuSeconds } from '../../tools/test/cpu';
-import { here } from '../helpers/here';
+import { AS_HERE, here } from '../helpers/here';
 import { CPU } from '../helpers/ledger-reporter';
 import { resetKitchen } from '../helpers/reset';
 
 /** CPU seconds of this worker, the browsers it has started and the application it drives. */
 const cpuHere = (): number => cpuSeconds([process.pid, Number(fs.readFileSync(here().pidFile, 'utf8'))]);
 
+const closePages = (context: BrowserContext): Promise<unknown> =>
+  Promise.all(context.pages().map((page) => page.close()));
+
+/** What a browser keeps of an address besides the files it has been sent. */
+const KEPT = 'cookies,local_storage,indexeddb,service_workers,cache_storage';
+
+/** Leaves in a browser nothing of the test before but the scripts it has read: reading them again takes longer than most tests. */
+async function forget(context: BrowserContext, page: Page): Promise<void> {
+  await context.clearCookies();
+  await context.setOffline(false);
+  const session = await context.newCDPSession(page);
+  await session.send('Storage.clearDataForOrigin', { origin: here().address, storageTypes: KEPT });
+  await session.detach();
+}
+
+interface Fixtures {
+  page: Page;
+  kitchen: void;
+  /** A browser of its own: for tests that hold its clock, which would go on being held. */
+  ownBrowser: boolean;
+}
+
 /** Every test begins in the demo kitchen as loaded, and fails on an error in the browser's console or in a page's own code. */
-export const test = base.extend<{ page: Page; kitchen: void }>({
+export const test = base.extend<Fixtures, { readonly shared: BrowserContext }>({
+  ownBrowser: [false, { option: true }],
+  shared: [
+    async ({ browser }, provide) => {
+      const context = await browser.newContext({ ...AS_HERE, baseURL: here().address });
+      await provide(context);
+      await context.close();
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ browser, shared, ownBrowser }, provide) => {
+    if (ownBrowser) {
+      const own = await browser.newContext();
+      await provide(own);
+      return own.close();
+    }
+    await provide(shared);
+  },
   kitchen: [
-    async ({ browser }, provide, info) => {
+    async ({ browser, shared }, provide, info) => {
       await resetKitchen(here());
       const before = cpuHere();
       await provide();
       // Windows of other people that a test has opened go on asking, of the next test's kitchen.
-      await Promise.all(browser.contexts().map((context) => context.close()));
-      info.annotations.push({ type: CPU, description: (cpuHere() - before).toFixed(2) });
+      await Promise.all(browser.contexts().map((c) => (c === shared ? closePages(c) : c.close())));
+      info.annotations.push({ type: CPU, description: Math.max(0, cpuHere() - before).toFixed(2) });
     },
     { auto: true },
   ],
   baseURL: async ({}, provide) => {
     await provide(here().address);
   },
-  page: async ({ page }, provide) => {
+  page: async ({ context, ownBrowser }, provide) => {
+    const page = await context.newPage();
+    if (!ownBrowser) await forget(context, page);
     const errors: string[] = [];
     page.on('pageerror', (error) => errors.push(error.message));
     page.on('console', (message) => {

@@ -16,7 +16,8 @@ async function holdReading(page: Page): Promise<{ letGo: () => Promise<void> }> 
       release();
       await reading.response();
       // Drawn with what has come.
-      await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 300))));
+      for (let twice = 0; twice < 2; twice += 1)
+        await page.evaluate(() => new Promise((done) => requestIdleCallback(done)));
     },
   };
 }

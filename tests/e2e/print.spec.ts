@@ -57,14 +57,18 @@ const pages: readonly (readonly [string, (page: Page) => Promise<unknown>, reado
     ['Leek', 'usable', 'Own tests'],
   ],
 ];
-for (const [name, go, said] of pages)
-  test(`on paper ${name} is whole and without its frame`, async ({ page }) => {
-    await go(page);
-    const { words, sheets } = await onPaper(page);
-    for (const word of said) expect(words).toContain(word);
-    for (const word of FRAME) expect(words).not.toContain(word);
-    expect(sheets).toBeLessThanOrEqual(name === 'the price book' ? 5 : 3);
-  });
+test('on paper a sheet, a plate, the price book and a test are whole and without their frame', async ({
+  page,
+}) => {
+  for (const [name, go, said] of pages)
+    await test.step(name, async () => {
+      await go(page);
+      const { words, sheets } = await onPaper(page);
+      for (const word of said) expect.soft(words).toContain(word);
+      for (const word of FRAME) expect.soft(words).not.toContain(word);
+      expect.soft(sheets).toBeLessThanOrEqual(name === 'the price book' ? 5 : 3);
+    });
+});
 
 test('a figure typed over is on paper as it stands', async ({ page }) => {
   await openPot(page, 'Juniper sauce');

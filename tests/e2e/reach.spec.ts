@@ -2,6 +2,9 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, figure, open, openPot, tabTo, takes, test, chooseFrom, keeps } from './kitchen';
 import type { Page } from '@playwright/test';
 
+// The clock of a window is held for all of its browser.
+test.use({ ownBrowser: true });
+
 test('by keyboard alone: a price is changed, a pot opened, its cost read and asked why', async ({ page }) => {
   await open(page, '/buy');
   await tabTo(page, 'Butter, price of a pack');

@@ -6,6 +6,9 @@ import { CHROMIUM } from '../../tools/chromium';
 import { here } from '../helpers/here';
 import { expect, test } from './kitchen';
 
+// The clock of a window is held for all of its browser.
+test.use({ ownBrowser: true });
+
 /** What the certificate of the tests’ https is known by: the browser takes it as a tablet takes its house’s. */
 const keyOf = (address: URL): Promise<string> =>
   new Promise((done, failed) => {

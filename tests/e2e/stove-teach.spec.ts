@@ -2,6 +2,9 @@ import { here } from '../helpers/here';
 import { expect, keeps, open, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
+// The clock of a window is held for all of its browser.
+test.use({ ownBrowser: true });
+
 const HELD = Date.parse('2026-03-14T12:00:00.000Z');
 const atHand = (page: Page) => page.getByRole('region', { name: 'At hand' });
 const told = (page: Page) => page.getByRole('region', { name: 'What was told' });

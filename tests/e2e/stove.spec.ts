@@ -1,6 +1,9 @@
 import type { Page } from '@playwright/test';
 import { expect, figure, keeps, open, openPot, test } from './kitchen';
 
+// The clock of a window is held for all of its browser.
+test.use({ ownBrowser: true });
+
 const atHand = (page: Page) => page.getByRole('region', { name: 'At hand' });
 const keys = (page: Page) => page.getByRole('region', { name: 'A reading' });
 

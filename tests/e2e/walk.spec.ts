@@ -168,8 +168,10 @@ test('what was named before the search has answered is what is written down', as
   await takes(page.getByLabel('Supplier', { exact: true }), 'Tarn Hatchery');
   await page.getByLabel('Invoice number').fill('X 3');
   // The search answers only after everything else has been typed and sent.
+  let release = (): void => undefined;
+  const sent = new Promise<void>((resolve) => (release = resolve));
   await page.route('**/buy/purchases/new', async (route) => {
-    if (route.request().method() === 'POST') await new Promise((go) => setTimeout(go, 1500));
+    if (route.request().method() === 'POST') await sent;
     await route.continue();
   });
   await page.getByLabel('Line 1, article').focus();
@@ -179,6 +181,7 @@ test('what was named before the search has answered is what is written down', as
   await page.keyboard.press('Tab');
   await page.keyboard.type('7.10');
   await page.getByRole('button', { name: 'Write it down' }).click();
+  release();
   await expect(page.getByRole('heading', { name: 'Invoice X 3' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Trout frames/ })).toContainText('7.10');
 });

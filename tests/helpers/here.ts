@@ -15,6 +15,13 @@ const Kitchen = z.object({
 });
 export type TestedKitchen = z.infer<typeof Kitchen>;
 
+/** Where and how large the window of a test is. */
+export const AS_HERE = {
+  viewport: { width: 1280, height: 800 },
+  locale: 'en-IE',
+  timezoneId: 'Europe/Dublin',
+};
+
 /** The kitchens that `halfpot test` has started for as many tests at once. */
 export const kitchens: readonly TestedKitchen[] = z
   .array(Kitchen)

@@ -208,8 +208,6 @@ const note = () => ({
   text: 'clear so far',
 });
 
-const head = (name: string) => ({ name, tax: '9', target: '30' });
-
 const VESSEL_TYPED = {
   name: 'Stockpot of the table',
   shape: 'round',

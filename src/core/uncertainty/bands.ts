@@ -25,7 +25,8 @@ function ranks(values: Float64Array): Float64Array {
   const order = Array.from(values.keys()).sort((a, b) => values[a]! - values[b]!);
   const found = new Float64Array(values.length);
   for (let i = 0; i < order.length;) {
-    let j = i;
+    // Whatever compares to nothing, itself included, is a rank of its own.
+    let j = i + 1;
     while (j < order.length && values[order[j]!] === values[order[i]!]) j += 1;
     for (let k = i; k < j; k += 1) found[order[k]!] = (i + j - 1) / 2;
     i = j;
@@ -49,13 +50,14 @@ function correlation(a: Float64Array, b: Float64Array): number {
 /**
  * How much of the spread of something each of what was drawn accounts for: squared rank correlations, shared to 1.
  * @param draws of each, one for every trial
- * @param of what came of each trial; trials that came to nothing are left out
+ * @param of what came of each trial; a trial that came to nothing, or in which something was no number, is left out of what
+ *   compares with it
  */
 export function importance(draws: readonly Float64Array[], of: Float64Array): number[] {
-  const there = of.map((v) => (Number.isNaN(v) ? 0 : 1));
-  const only = (v: Float64Array): Float64Array => v.filter((_, i) => there[i] === 1);
-  const told = ranks(only(of));
-  const squares = draws.map((d) => correlation(ranks(only(d)), told) ** 2);
+  const squares = draws.map((drawn) => {
+    const there = (_: number, i: number): boolean => !Number.isNaN(of[i]!) && !Number.isNaN(drawn[i]!);
+    return correlation(ranks(drawn.filter(there)), ranks(of.filter(there))) ** 2;
+  });
   const all = squares.reduce((a, b) => a + b, 0);
   return squares.map((s) => (all > 0 ? s / all : 0));
 }

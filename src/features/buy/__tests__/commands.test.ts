@@ -26,6 +26,31 @@ const why = (answer: Reply<unknown, unknown>): string => (answer.ok ? 'done' : a
 const done = { ok: true, value: null };
 
 describe('prices and yields', () => {
+  test.each([
+    ['0', 'A usable yield of 0 % cannot be: it lies above 0 and at most at 100 %.'],
+    ['130', 'A usable yield of 130 % cannot be: it lies above 0 and at most at 100 %.'],
+    ['95', 'Usable 95 % and stock trim 9 % make 104 %: together they cannot be more than 100 %.'],
+  ])('a yield of %s is refused with its limit, and changes nothing', async (typed, words) => {
+    const { id } = named('Onion');
+    const before = await here.changes(id);
+    expect(why(await here.send(YIELD, { ingredient: id, typed }, await here.seen('ingredient', id)))).toBe(
+      words,
+    );
+    expect(await here.changes(id)).toEqual(before);
+  });
+
+  test.each([
+    ['ten fifty', '“ten fifty” is not a price: write a number such as 24.50.'],
+    ['-3', 'A price of -3 is below 0.'],
+    ['1.500', '“1.500” can mean 1.5 or 1500: write one of these.'],
+  ])('a price of “%s” is refused in a sentence, and changes nothing', async (typed, words) => {
+    const found = here.file.articles.find((a) => a.ingredient === named('Onion').id);
+    const body = { article: found?.id ?? '', row: named('Onion').id, typed };
+    const seen = await here.seen('supplier_article', body.article);
+    expect(why(await here.send(PRICE, body, seen))).toBe(words);
+    expect(await here.changes(body.article)).toEqual([]);
+  });
+
   test('a pack price becomes a quote of today, beside all that were before', async () => {
     const leek = article('LE5');
     const row = named('Leek').id;

@@ -76,6 +76,24 @@ describe('a pot sheet', () => {
     expect((await now('Trout-frame fumet'))?.steps).toEqual(fumet.steps);
   });
 
+  test('what a pot cannot bear is refused with the step, the number and the limit', async () => {
+    const velout = sheet('Trout velouté');
+    const says = async (at: number, step: object): Promise<string> => {
+      const steps = velout.steps.map((s, i) => (i === at ? ({ id: s.id, ...step } as WrittenStep) : s));
+      const reply = await here.send(SHEET, { ...velout, steps }, await here.seen('recipe', velout.id));
+      return reply.ok ? 'done' : reply.message;
+    };
+    const fumet = { product: recipe('Trout-frame fumet').id };
+    expect(await says(0, { do: 'add', of: fumet, amount: '40 l' })).toMatch(
+      /^The pot would run over: .* in the Sloping saucepan 28 cm, which holds 7\.\d l to the brim/,
+    );
+    const reduce = velout.steps[1] as object;
+    expect(await says(1, { ...reduce, to: '60 % gelatin' })).toMatch(
+      /even boiled dry the pot would stand at/,
+    );
+    expect((await now('Trout velouté'))?.steps).toEqual(velout.steps);
+  });
+
   test('what a save breaks is told: recipes that cannot be made any more, and plates that lose their cost', async () => {
     const stock = sheet('Venison bone stock');
     const kept = await here.send(SHEET, { ...stock, steps: stock.steps.slice(0, 3) });
