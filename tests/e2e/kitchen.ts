@@ -85,7 +85,11 @@ export { expect };
 /** Opens the demo as its manager, at a station. */
 export async function open(page: Page, path: string): Promise<void> {
   // Signed in without a page of its own: the cookie is all that is wanted.
-  await page.context().request.get('/sign-in/demo', { maxRedirects: 0 });
+  await page.context().request.get('/sign-in/demo', {
+    maxRedirects: 0,
+    // A connection that is kept may be closed by the server just as it is used again.
+    headers: { connection: 'close' },
+  });
   await page.goto(path);
 }
 

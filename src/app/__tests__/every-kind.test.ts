@@ -1,58 +1,27 @@
-import { z } from 'zod';
+import { v7 as newId } from 'uuid';
 import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
-import { largeKitchen } from '../../core/testing/large-kitchen';
-import { newId } from '../../db/ids';
-import { loadKitchen } from '../../db/load-kitchen';
-import { many } from '../../db/sql';
 import { perform, type AnyDeclared } from '../../server/door';
 import type { Rank, Worker } from '../../server/roles';
 import { kinds } from '../command/kinds';
-import { afterwards, endStandIns, RIGHT } from './right-writes';
+import { anotherKitchen, checksums } from '../../../tests/helpers/every-row';
+import { afterwards, endStandIns, RIGHT } from '../../../tests/helpers/right-writes';
 
 const RANKS: readonly Rank[] = ['reader', 'cook', 'changer', 'manager'];
 
 let here: AtWork;
 /** A manager of another kitchen in the same database. */
 let stranger: Worker;
-let tables: readonly string[];
 
 beforeAll(async () => {
   here = await kitchenAtWork();
-  // Its ids are its own: what it names of the first kitchen it does not have.
-  const text = JSON.stringify(largeKitchen({ ingredients: 12, recipes: 3, plates: 2 }, 5));
-  const other = JSON.parse(text.replace(/"0(19[0-9a-f]{5}-)/g, '"1$1')) as ReturnType<typeof largeKitchen>;
-  await loadKitchen(here.pool, other, new Map());
-  const [person] = other.people;
-  stranger = {
-    kitchenId: other.kitchen.id,
-    person: { id: person?.id ?? '', name: person?.name ?? '', role: 'manager' },
-    role: 'manager',
-    zone: other.kitchen.zone,
-  };
-  const listed = await many(
-    here.pool,
-    z.object({ t: z.string() }),
-    "SELECT table_name AS t FROM information_schema.tables WHERE table_schema = DATABASE() AND table_type = 'BASE TABLE' AND table_name <> 'schema_version'",
-    [],
-  );
-  // How often a password was tried is counted also where it was wrong.
-  tables = listed.map(({ t }) => t).filter((t) => t !== 'sign_in_tries');
+  stranger = await anotherKitchen(here.pool);
 });
 afterAll(async () => {
   await endStandIns();
   await here.end();
 });
 
-/** What every table comes to: two of these are the same only if no row of any kitchen is another. */
-async function everyRow(): Promise<ReadonlyMap<string, string>> {
-  const rows = await many(
-    here.pool,
-    z.object({ Table: z.string(), Checksum: z.union([z.string(), z.number()]).transform(String) }),
-    `CHECKSUM TABLE ${tables.map((t) => `\`${t}\``).join(', ')}`,
-    [],
-  );
-  return new Map(rows.map((row) => [row.Table.split('.')[1] ?? '', row.Checksum]));
-}
+const everyRow = (): ReturnType<typeof checksums> => checksums(here.pool);
 
 const envelope = ({ wire }: AnyDeclared, body: unknown, seen: number | null, commandId = newId()) => ({
   commandId,
