@@ -76,6 +76,35 @@ test('a pot is put on at the size that came in, told of, taken back as one, and 
   expect((await boardPage(here.as('manager'))).away.map((a) => a.id)).toContain(id);
 });
 
+test('a line ticked on two tablets was done when the first said so, in whatever order they are heard', async () => {
+  const ended = async (order: readonly number[]) => {
+    const { id, answer } = await putOn('Reduced game base');
+    expect(answer).toMatchObject({ ok: true });
+    const [batch] = (await here.read()).batches.filter((b) => b.id === id);
+    const step = batch!.steps[0]!.id;
+    const told: string[] = [];
+    for (const minutes of order) {
+      const tick = event({ is: 'done', step }, minutes);
+      told.push((tick as { id: string }).id);
+      expect(await here.send(TELL, { batch: id, event: tick }, { role: 'cook' })).toMatchObject({ ok: true });
+    }
+    const { first, events } = await batchPage(here.as('cook'), id);
+    const done = { at: first!.at, left: first!.left, events: events.length };
+    // The earlier tick taken back, it was done when the other tablet said so.
+    const earlier = told[order.indexOf(Math.max(...order))]!;
+    await here.send(TAKE_BACK, { batch: id, event: earlier });
+    const after = (await batchPage(here.as('cook'), id)).first!;
+    await here.send(BATCH_AWAY, { id, away: true });
+    return { done, after: { at: after.at, left: after.left } };
+  };
+  const [once, both, late] = [await ended([50]), await ended([50, 40]), await ended([40, 50])];
+  expect(both.done).toEqual({ ...once.done, events: 2 });
+  expect(late.done).toEqual(both.done);
+  expect(late.after).toEqual(both.after);
+  // Once taken back altogether the line is to be done again; ticked twice it is still done.
+  expect([once.after.at, both.after.at]).toEqual([0, 1]);
+});
+
 test('what cannot be is said with the number and the limit, and nothing of it is kept', async () => {
   const { id } = await putOn('Leek and oat soup');
   const says = async (of: object, minutes = 0) => {

@@ -88,7 +88,7 @@ describe('a pot sheet', () => {
       /^The pot would run over: .* in the Sloping saucepan 28 cm, which holds 7\.\d l to the brim/,
     );
     const reduce = velout.steps[1] as object;
-    expect(await says(1, { ...reduce, to: '60 % gelatin' })).toMatch(
+    expect(await says(1, { ...reduce, until: 'gelatin', to: '60 %' })).toMatch(
       /even boiled dry the pot would stand at/,
     );
     expect((await now('Trout velouté'))?.steps).toEqual(velout.steps);

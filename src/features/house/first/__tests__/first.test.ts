@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { emptyDatabase } from '../../../../../tests/helpers/reset';
 import { freshDatabase } from '../../../../../tests/helpers/test-database';
 import type { KitchenFile } from '../../../../core/kitchen-file';
-import { migrate, newestSchema } from '../../../../db/migrate';
+import { newestSchema } from '../../../../db/migrate';
 import { everybodyOf, leave, secretsOf } from '../../../../db/people';
 import { readKitchenFrom, readWithHistory } from '../../../../db/read-kitchen';
 import { openPool, type Pool } from '../../../../db/sql';
