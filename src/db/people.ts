@@ -17,7 +17,8 @@ export const peopleOf = (sql: Sql, kitchenId: string): Promise<Person[]> =>
   );
 
 /**
- * The id of whoever else in a kitchen has a name, left or not: asked of the database, whose key on names has the last word.
+ * The id of another person in the kitchen with this name, also of one who has left. The database decides: its key on names
+ * has the last word.
  *
  * @param except a person who may have it
  */

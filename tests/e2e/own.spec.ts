@@ -72,7 +72,7 @@ test('a kitchen is begun with the word, and the wrong one is told beside its fie
   await expect(page.getByText('That is not the word that the command printed.')).toBeVisible();
   await expect(page.getByLabel('What the kitchen is called')).toHaveValue('The Brass Ladle');
   await page.getByLabel('The word that the command printed').fill('test-word');
-  // Whoever has guessed wrong waits a moment before the next word is looked at.
+  // After a wrong guess the next one is not looked at for a moment.
   await expect(async () => {
     await page.getByRole('button', { name: 'Open the kitchen' }).click();
     await expect(page.getByText('There are no pot sheets yet.')).toBeVisible({ timeout: 2000 });

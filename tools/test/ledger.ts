@@ -47,7 +47,7 @@ export const ledgerFile = (folder: string): string => path.join(folder, 'results
 export const record = (file: string, entry: Entry): void =>
   fs.appendFileSync(file, `${JSON.stringify(entry)}\n`);
 
-/** Reads all lines; the last may have been cut by whatever ended the run. */
+/** Reads all lines; the last may have been cut when the run ended. */
 export function readLedger(file: string): Entry[] {
   if (!fs.existsSync(file)) return [];
   return fs

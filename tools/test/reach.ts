@@ -5,7 +5,7 @@ import { build, type Metafile } from 'esbuild';
 import { ROOT } from '../place';
 import { Stop } from '../stop';
 
-/** Files that are read at run time and not imported: whoever imports the second is reached by the first. */
+/** Files that are read at run time and not imported: a test that imports the second is reached by the first. */
 const READ_BY: readonly (readonly [RegExp, string])[] = [
   [/^src\/db\/migrations\//, 'src/db/migrate.ts'],
   [/^tests\/dumps\//, 'src/db/__tests__/dumps.test.ts'],
@@ -50,7 +50,7 @@ export function closure(graph: Graph, file: string): Set<string> {
   return seen;
 }
 
-/** Changed files as the graph knows them: those that are read stand for whoever reads them. */
+/** Changed files as the graph knows them: a file that is read counts as the file that reads it. */
 const inGraph = (changed: readonly string[]): string[] =>
   changed.flatMap((file) => [file, ...READ_BY.flatMap(([read, by]) => (read.test(file) ? [by] : []))]);
 

@@ -45,7 +45,11 @@ export function readPrice(typed: string, mark: DecimalMark): Outcome<Decimal> {
   return fine(price);
 }
 
-/** Reads a share in per cent as typed, sign allowed, to at most five decimals; its range is checked where it is used. @param what it is, for the sentence where it cannot be read */
+/**
+ * Reads a share in per cent as typed, sign allowed, to at most five decimals. Its range is checked where it is used.
+ *
+ * @param what it is called in the sentence where it cannot be read
+ */
 export function readPct(
   typed: string,
   mark: DecimalMark,

@@ -58,7 +58,7 @@ const REFUSED: readonly (readonly [string, WrittenTrial, RegExp])[] = [
     /^not-understood: /,
   ],
   [
-    'a line that would have a pot live from itself',
+    'a line that would make a pot an ingredient of itself',
     {
       of: 'line',
       recipe: recipe('Trout-frame fumet').id,
