@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test';
 import { AS_HERE, kitchens } from './tests/helpers/here';
-import { CHROMIUM } from './tools/chromium';
+import { CHROMIUM, chromiumPath } from './tools/chromium';
 
 /** The real interface in Debian's Chromium, against the instance `halfpot test` has started. */
 export default defineConfig({
@@ -18,7 +18,7 @@ export default defineConfig({
     ...AS_HERE,
     screenshot: 'only-on-failure',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: chromiumPath(),
       args: CHROMIUM,
     },
   },

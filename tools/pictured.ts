@@ -1,6 +1,6 @@
 import { chromium, type Browser } from '@playwright/test';
 import { build } from './app';
-import { CHROMIUM } from './chromium';
+import { CHROMIUM, chromiumPath } from './chromium';
 import { HELD_CLOCK, HELD_DAY } from './test/held';
 import { ensure, NEEDS } from './debian';
 import { startInstance } from './instance';
@@ -26,7 +26,7 @@ export async function withDemo(
     });
     const debugging = await freePort();
     const browser = await chromium.launch({
-      executablePath: '/usr/bin/chromium',
+      executablePath: chromiumPath(),
       args: [...CHROMIUM, `--remote-debugging-port=${debugging}`],
     });
     try {

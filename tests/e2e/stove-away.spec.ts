@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import { createHash } from 'node:crypto';
 import tls from 'node:tls';
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test';
-import { CHROMIUM } from '../../tools/chromium';
+import { CHROMIUM, chromiumPath } from '../../tools/chromium';
 import { here } from '../helpers/here';
 import { expect, test } from './kitchen';
 
@@ -36,7 +36,7 @@ let complaints: string[] = [];
 const secure = () => new URL(here().secure);
 test.beforeEach(async () => {
   browser = await chromium.launch({
-    executablePath: '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: [
       ...CHROMIUM,
       `--host-resolver-rules=MAP ${secure().hostname} 127.0.0.1`,

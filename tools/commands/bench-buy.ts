@@ -11,7 +11,7 @@ import { newId } from '@/db/ids';
 import { openPool, run } from '@/db/sql';
 import { searcher } from '@/search';
 import { build } from '../app';
-import { CHROMIUM } from '../chromium';
+import { CHROMIUM, chromiumPath } from '../chromium';
 import { ensure, NEEDS } from '../debian';
 import { startInstance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
@@ -197,7 +197,7 @@ async function pages(address: string, touch: () => Promise<unknown>, line: Line)
 
 /** A long list, from the file chosen to accepted, in the real browser. */
 async function list(address: string, file: KitchenFile, line: Line): Promise<void> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM });
   try {
     const page = await browser.newPage();
     await page.goto(address);

@@ -1,5 +1,5 @@
 import { chromium, type Browser } from '@playwright/test';
-import { CHROMIUM } from '../chromium';
+import { CHROMIUM, chromiumPath } from '../chromium';
 
 const MOVES = 160;
 /** ms between moves of a slider: a drag brings one a frame, or less. */
@@ -71,7 +71,7 @@ export const sliderWords = ({ handler, painted }: SliderTimes, aim: number): str
 
 /** The same at an address, in a browser of its own. */
 export async function slidAt(address: string): Promise<SliderTimes> {
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: CHROMIUM });
+  const browser = await chromium.launch({ executablePath: chromiumPath(), args: CHROMIUM });
   try {
     return await slideTimes(browser, address);
   } finally {

@@ -40,6 +40,7 @@ export async function trial(args: readonly string[]): Promise<number> {
   const place = placeOf('bench');
   takePlace(place, 'trial');
   ensure(NEEDS.database);
+  if (values.only === 'stove') ensure(NEEDS.wholeBrowser);
   build();
   const own = await startDatabase(place);
   own.fresh('halfpot');

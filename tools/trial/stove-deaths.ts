@@ -4,7 +4,7 @@ import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { z } from 'zod';
 import type { KitchenFile } from '@/core/kitchen-file';
 import { many, openPool } from '@/db/sql';
-import { CHROMIUM } from '../chromium';
+import { CHROMIUM, WHOLE_CHROMIUM } from '../chromium';
 import type { Instance } from '../instance';
 import { placeOf, type Place } from '../place';
 import { sleep } from '../processes';
@@ -16,7 +16,7 @@ const VICTIMS = ['the application', 'the database', 'the browser'] as const;
 /** A tablet at the stove: a browser with a profile of its own, which outlives it. */
 async function tablet(folder: string): Promise<{ context: BrowserContext; pid: number }> {
   const context = await chromium.launchPersistentContext(folder, {
-    executablePath: '/usr/bin/chromium',
+    executablePath: WHOLE_CHROMIUM,
     args: [...CHROMIUM, '--remote-debugging-port=0'],
     viewport: { width: 1024, height: 768 },
   });
