@@ -2,7 +2,7 @@ import 'server-only';
 import { setTimeout } from 'node:timers/promises';
 import { LRUCache } from 'lru-cache';
 import { costingKitchen, type KitchenCosting, type Workings } from '@/core/costing';
-import { beginOfDay, dayIn, shiftDay } from '@/core/day';
+import { dayIn, endOfDay } from '@/core/day';
 import { historyMerged, withoutMerged, type History, type KitchenState } from '@/core/kitchen-state';
 import { workSupplies, type KeptSupplies, type Supply } from '@/core/prices';
 import { CONSTANTS } from '@/core/reference';
@@ -217,9 +217,9 @@ export const readFor = (
     }),
   );
 
-/** *Known then* ends at the kitchen's own midnight. */
+/** *Known then* ends just before the kitchen's own midnight. */
 const knownBy = ({ kitchen }: KitchenState, { day, known }: AsOf): Date | undefined =>
-  known === 'then' ? beginOfDay(shiftDay(day, 1), kitchen.zone) : undefined;
+  known === 'then' ? endOfDay(day, kitchen.zone) : undefined;
 
 async function readNow(sql: Sql, kitchenId: string): Promise<Read> {
   const read = await readKitchenState(sql, kitchenId, reads.get(kitchenId));

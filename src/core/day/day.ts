@@ -31,6 +31,10 @@ export const beginOfDay = (day: string, zone: string): Date => {
   return new Date(startOfDay(new TZDate(year, month - 1, date, 12, zone)).getTime());
 };
 
+/** The last thousandth of a second of a day in a zone: what is recorded then is known on that day, what comes after is not. */
+export const endOfDay = (day: string, zone: string): Date =>
+  new Date(beginOfDay(shiftDay(day, 1), zone).getTime() - 1);
+
 /** Something that counts from a day on, and when it was written down (ISO instant). */
 interface Dated {
   readonly on: string;

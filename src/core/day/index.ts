@@ -1,6 +1,7 @@
 /** Business days, and a kitchen's clock. Days are `YYYY-MM-DD`, zones IANA names. */
 export {
   beginOfDay,
+  endOfDay,
   clockIn,
   dayIn,
   daysBetween,

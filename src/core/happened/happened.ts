@@ -26,13 +26,15 @@ export interface Standing {
 
 /** An ingredient as tests had it by a day: later ones are left out. */
 function testedBy(i: WrittenIngredient, { day, knownBy }: Standing): WrittenIngredient {
-  const known = (x: { readonly on: string; readonly recordedAt: string }): boolean =>
-    x.on <= day && (knownBy === undefined || x.recordedAt <= knownBy);
-  const yields = i.yields.filter(known);
-  const cooked = i.cooked.filter(known);
+  const known = <T extends { readonly recordedAt: string }>(list: readonly T[]): readonly T[] =>
+    list.filter((x) => knownBy === undefined || x.recordedAt <= knownBy);
+  const past = (x: { readonly on: string }): boolean => x.on <= day;
+  const yields = known(i.yields).filter(past);
+  const cooked = known(i.cooked).filter(past);
   if (yields.length === i.yields.length && cooked.length === i.cooked.length) return i;
-  // Before its first estimate it still needs one: the earliest.
-  return { ...i, cooked, yields: yields.length > 0 ? yields : i.yields.slice(0, 1) };
+  // Before its first estimate it still needs one: the earliest that was known, or else the earliest.
+  const earliest = known(i.yields)[0] ?? i.yields[0];
+  return { ...i, cooked, yields: yields.length > 0 || !earliest ? yields : [earliest] };
 }
 
 /**

@@ -53,23 +53,29 @@ export function slidOf(costing: KitchenCosting, trials: readonly WrittenTrial[])
 const cameOffIds = (knife: Knife): string[] =>
   knife.byProducts.flatMap((b) => [b.knife.id, ...cameOffIds(b.knife)]);
 
-/** Portions that trials are of, each once, and those of sizes that follow them. */
+/** Portions that trials are of, each once, and after them those of sizes that follow them. */
 function portionsOf(costing: KitchenCosting, trials: readonly WrittenTrial[]): SlidPortion[] {
   const found = new Map<string, SlidPortion>();
   const put = (plate: string, line: string, of: string, size: number): void => {
-    const key = `${plate} ${line}`;
-    const made = found.get(key)?.of === plate ? undefined : portionOf(costing, plate, line, of, size);
+    const key = `${plate} ${line} ${of}`;
+    const made = found.has(key) ? undefined : portionOf(costing, plate, line, of, size);
     if (made) found.set(key, made);
   };
   for (const t of trials) {
-    if (t.of !== 'portion') continue;
+    // A line that does not stand on the plate moves nothing: neither there nor on a size that has one of that id.
+    if (t.of !== 'portion' || !hasLine(costing, t.plate, t.line)) continue;
     put(t.plate, t.line, t.plate, 1);
     for (const { id, follows } of costing.state.plates)
       if (follows?.plate === t.plate && !follows.but.some((b) => b.line === t.line && (b.out || b.amount)))
         put(id, t.line, t.plate, follows.size);
   }
-  return [...found.values()];
+  const own = (p: SlidPortion): boolean => p.of === p.plate;
+  const all = [...found.values()];
+  return [...all.filter(own), ...all.filter((p) => !own(p))];
 }
+
+const hasLine = ({ plates }: KitchenCosting, plate: string, line: string): boolean =>
+  plates.get(plate)?.lines.some((l) => l.written.id === line) ?? false;
 
 function portionOf(
   costing: KitchenCosting,

@@ -41,18 +41,17 @@ export interface Slid {
 /** Prices of the sources of trials, as the graph takes them. */
 export function slidPrices(slid: Slid, trials: readonly WrittenTrial[]): [string, number | null][] {
   const times = new Map<string, number>();
-  const yields = new Map<string, number>();
+  const yields = new Map<string, number[]>();
   for (const [i, t] of trials.entries()) {
-    if (t.of === 'yield') yields.set(t.ingredient, t.usablePct / 100);
+    if (t.of === 'yield') yields.set(t.ingredient, [...(yields.get(t.ingredient) ?? []), t.usablePct / 100]);
     else if ('times' in t)
       for (const id of slid.moves[i] ?? []) times.set(id, (times.get(id) ?? 1) * t.times);
   }
   return slid.sources.flatMap((s) => {
     const perKg = s.perKg === undefined ? undefined : s.perKg * (times.get(s.id) ?? 1);
-    const tried = yields.get(s.id);
-    // More than the whole cannot be: such a yield is told of, and nothing is worked out with it.
+    // More than the whole cannot be: such a yield is told of, and the one tried before it counts.
     const most = 1 - comesOffShare(s.stockTrim, s.knife) + 1e-9;
-    const usable = tried !== undefined && tried <= most ? tried : s.usable;
+    const usable = yields.get(s.id)?.findLast((tried) => tried <= most) ?? s.usable;
     const { cameOff, ...own } = afterTheKnife(s.knife, perKg, usable, s.stockTrim);
     return [
       ...sourcePrices([
@@ -98,18 +97,33 @@ export function slidPlates<P extends TriedPlate>(
 /** What other portions add to each plate; null where that is not known. An amount that cannot be weighed changes nothing. */
 function morePortion(slid: Slid, graph: CostGraph, trials: readonly WrittenTrial[], manner: Manner) {
   const more = new Map<string, number | null>();
-  const last = new Map(
-    trials.flatMap((t) => (t.of === 'portion' ? [[`${t.plate} ${t.line}`, t.amount] as const] : [])),
-  );
+  const tried = new Map<string, string[]>();
+  for (const t of trials) {
+    if (t.of !== 'portion') continue;
+    const key = `${t.plate} ${t.line}`;
+    tried.set(key, [...(tried.get(key) ?? []), t.amount]);
+  }
+  // What a size says itself stands first, and what it follows is asked only where it says nothing that can be weighed.
+  const settled = new Set<string>();
   for (const p of slid.portions) {
-    const amount = portionAt(last.get(`${p.of} ${p.line}`) ?? '', p.size, manner);
-    const read = readAmountOf(['mass', 'volume', 'count'], amount, manner);
-    const grams = read.ok ? toGrams(read.value, p.weighable) : undefined;
-    if (!grams?.ok || p.packaging) continue;
+    const amounts = tried.get(`${p.of} ${p.line}`) ?? [];
+    const grams = amounts.map((amount) => gramsOf(p, amount, manner)).findLast((g) => g !== undefined);
+    const portion = `${p.plate} ${p.line}`;
+    if (grams === undefined || settled.has(portion)) continue;
+    settled.add(portion);
+    if (p.packaging) continue;
     const perG = graph.has(p.key) ? graph.cost(p.key) : p.perG;
     const was = more.get(p.plate);
-    const by = perG === null || p.g === null ? null : (grams.value.grams - p.g) * p.times * perG;
+    const by = perG === null || p.g === null ? null : (grams - p.g) * p.times * perG;
     more.set(p.plate, was === null || by === null ? null : (was ?? 0) + by);
   }
   return more;
+}
+
+/** g of a portion as it is typed; undefined where it cannot be weighed. */
+function gramsOf({ size, weighable }: SlidPortion, typed: string, manner: Manner): number | undefined {
+  const amount = portionAt(typed, size, manner);
+  const read = readAmountOf(['mass', 'volume', 'count'], amount, manner);
+  const grams = read.ok ? toGrams(read.value, weighable) : undefined;
+  return grams?.ok ? grams.value.grams : undefined;
 }

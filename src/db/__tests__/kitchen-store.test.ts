@@ -143,6 +143,31 @@ describe('a kitchen in and out', () => {
       }
   });
 
+  test('as known at the very instant that something was recorded, a thousandth before and after: as the file alone has it', async () => {
+    const day = '2026-03-14';
+    const recorded = [...file.purchases, ...file.articles.flatMap((a) => a.quotes), ...file.counts]
+      .map((x) => Date.parse(x.recordedAt))
+      .sort((a, b) => a - b);
+    const chosen = [0.2, 0.5, 0.8, 0.97].map((at) => recorded[Math.floor(at * recorded.length)]!);
+    let differ = 0;
+    for (const instant of chosen) {
+      const told: string[] = [];
+      for (const by of [-1, 0, 1]) {
+        const knownBy = new Date(instant + by);
+        const slim = await readKitchenForDay(pool, K, day, knownBy);
+        const part = suppliesOn(slim.state, day, slim.history);
+        const whole = suppliesOn(stateFrom(file), day, historyFrom(file, day, knownBy.toISOString()));
+        for (const [id, s] of whole)
+          expect([id, part.get(id)?.price?.perKg.toFixed(8)]).toEqual([id, s.price?.perKg.toFixed(8)]);
+        told.push(JSON.stringify([...part].map(([, s]) => s.price?.perKg.toFixed(8))));
+      }
+      expect(told[2]).toBe(told[1]);
+      if (told[0] !== told[1]) differ += 1;
+    }
+    // At least one of them moved a price at its own instant.
+    expect(differ).toBeGreaterThan(0);
+  });
+
   test('is loaded whole or not at all', async () => {
     const other = demoKitchen();
     const spoilt: KitchenFile = {

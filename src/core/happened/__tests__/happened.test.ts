@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { costFile, costKitchen, costOfPlate } from '../../costing';
+import type { KitchenFile } from '../../kitchen-file';
 import { historyFrom, stateFrom } from '../../kitchen-state';
 import { CONSTANTS } from '../../reference';
 import { cases } from '../../testing/cases';
@@ -120,6 +121,157 @@ test('in the demo, between any two days: everything adds up, and the prices of a
     }),
     { numRuns: cases(6) },
   );
+});
+
+/** What was written down of a kitchen by an instant, as its file alone would have had it. */
+function knownFile(of: KitchenFile, by: string | undefined): KitchenFile {
+  const known = (x: { readonly recordedAt: string }): boolean => by === undefined || x.recordedAt <= by;
+  return {
+    ...of,
+    purchases: of.purchases.filter(known),
+    counts: of.counts.filter(known),
+    articles: of.articles.map((a) => ({ ...a, quotes: a.quotes.filter(known) })),
+    ingredients: of.ingredients.map((i) => {
+      const yields = i.yields.filter(known);
+      return {
+        ...i,
+        cooked: i.cooked.filter(known),
+        yields: yields.length > 0 ? yields : i.yields.slice(0, 1),
+      };
+    }),
+  };
+}
+
+test('whatever was written down when, both ends are what the file cost that held no more than was known', () => {
+  const day = fc.integer({ min: 1, max: 28 }).map((n) => `2026-03-${String(n).padStart(2, '0')}`);
+  const dated = fc.record({ on: day, recordedAt: day.map((d) => at(d, '12')) });
+  const facts = fc.record({
+    quotes: fc.array(fc.tuple(dated, fc.integer({ min: 10, max: 60 })), { maxLength: 4 }),
+    yields: fc.array(fc.tuple(dated, fc.integer({ min: 20, max: 59 })), { minLength: 1, maxLength: 4 }),
+    cooked: fc.array(fc.tuple(dated, fc.integer({ min: 20, max: 300 })), { maxLength: 4 }),
+  });
+  fc.assert(
+    fc.property(facts, day, day, fc.option(day), ({ quotes, yields, cooked }, x, y, then) => {
+      const own = smallKitchen((k) => {
+        Object.assign(k.articles[0]!, {
+          quotes: [
+            { on: '2026-01-01', recordedAt: at('2026-01-01'), price: '20.00' },
+            ...quotes.map(([d, price]) => ({ ...d, price: `${price}.00` })),
+          ],
+        });
+        Object.assign(k.ingredients[2]!, {
+          // No estimate from long ago: some days lie before the first.
+          yields: yields.map(([d, usablePct]) => ({ ...d, usablePct, stockTrimPct: 40, source: 'estimate' })),
+        });
+        Object.assign(k.ingredients[0]!, {
+          cooked: cooked.map(([d, value]) => ({ ...d, figure: 'retention', value })),
+        });
+        k.recipes[0]!.steps.push({ do: 'strain', pressed: false, through: 'cone sieve' });
+      });
+      const [from, to] = x <= y ? [x, y] : [y, x];
+      const knownBy = then === null ? undefined : at(then, '12');
+      const here = stateFrom(own);
+      const costings = finish(
+        costedBetween(
+          here,
+          ...([from, to].map((d) => ({
+            day: d,
+            recipes: here.recipes,
+            plates: here.plates,
+            trim: here.kitchen.trim,
+            priceBasis: here.kitchen.priceBasis,
+            history: historyFrom(own, d, knownBy),
+            knownBy,
+          })) as [Standing, Standing]),
+          CONSTANTS,
+        ),
+      );
+      const [plate] = movedPlates(costings);
+      const alone = (d: string) =>
+        costOfPlate(costFile(knownFile(own, knownBy), d, CONSTANTS), SMALL.plate).cost;
+      expect(plate?.was).toBeCloseTo(alone(from) ?? NaN, 9);
+      expect(plate?.is).toBeCloseTo(alone(to) ?? NaN, 9);
+      const sum = HAPPENED.reduce((n, k) => n + (plate?.by?.[k] ?? NaN), 0);
+      expect(sum).toBeCloseTo((plate?.is ?? NaN) - (plate?.was ?? NaN), 9);
+    }),
+    { numRuns: cases(150) },
+  );
+});
+
+test('a pot cooked with more bones is told of pots alone, other prices taken of how the kitchen reckons', () => {
+  const day = '2026-03-14';
+  const recipes = state.recipes.map((r) =>
+    r.id === SMALL.stock
+      ? {
+          ...r,
+          steps: r.steps.map((s) => (s.do === 'add' && s.amount === '2 kg' ? { ...s, amount: '3 kg' } : s)),
+        }
+      : r,
+  );
+  const [more] = movedPlates(between(standing(day, { recipes }), standing(day)));
+  expect(more?.by?.pots).toBeLessThan(-1e-3);
+  expect(more?.by).toMatchObject({ prices: 0, tests: 0, plates: 0, reckoning: 0 });
+  const [average] = movedPlates(
+    between(
+      standing(day, {
+        priceBasis: { by: 'fixed', price: '9.00', per: '1 kg' } as unknown as Standing['priceBasis'],
+      }),
+      standing(day),
+    ),
+  );
+  expect(average?.by).toMatchObject({ prices: 0, tests: 0, pots: 0, plates: 0 });
+});
+
+test('of which nothing happened is not costed again: the very same costing stands for it', () => {
+  const today = standing('2026-03-14');
+  const [a, ...rest] = between(today, today);
+  expect(rest).toHaveLength(HAPPENED.length);
+  for (const costing of rest) expect(costing).toBe(a);
+  // Prices of the 12th alone: everything after them is one and the same.
+  const [first, second, ...after] = between(standing('2026-03-13'), standing('2026-03-14'));
+  expect(second).not.toBe(first);
+  for (const costing of after) expect(costing).toBe(second);
+});
+
+describe('which prices moved a plate', () => {
+  const quotes = (first: string | undefined, then?: string) => ({
+    quotes: [
+      ...(first === undefined ? [] : [{ on: '2026-01-01', recordedAt: at('2026-01-01'), price: first }]),
+      ...(then === undefined ? [] : [{ on: '2026-03-10', recordedAt: at('2026-03-10'), price: then }]),
+    ],
+  });
+  const movedIn = (bones: object, leek: object, salt: object, plate: string = SMALL.plate) => {
+    const own = smallKitchen((k) => [bones, leek, salt].forEach((q, n) => Object.assign(k.articles[n]!, q)));
+    const here = stateFrom(own);
+    const end = (day: string): Standing => ({
+      ...standing(day),
+      recipes: here.recipes,
+      plates: here.plates,
+      history: historyFrom(own, day),
+    });
+    return pricesMoved(finish(costedBetween(here, end('2026-03-01'), end('2026-03-14'), CONSTANTS)), plate);
+  };
+
+  test('the largest first, cheaper or dearer; one that is the same again is not told', () => {
+    const moved = movedIn(quotes('20.00', '21.00'), quotes('15.00', '5.00'), quotes('1.00', '1.00'));
+    expect(moved.map((m) => m.name)).toEqual(['Leek', 'Bones']);
+    expect(moved[0]).toMatchObject({ was: 3, is: 1 });
+    expect(moved[0]!.by).toBeLessThan(0);
+    expect(moved[1]!.by).toBeGreaterThan(0);
+    const other = movedIn(quotes('20.00', '200.00'), quotes('15.00', '14.99'), quotes('1.00'));
+    expect(other.map((m) => m.name)).toEqual(['Bones', 'Leek']);
+  });
+
+  test('one that had no price before moves nothing that was known, and those after it are told all the same', () => {
+    const moved = movedIn(quotes(undefined, '21.00'), quotes('15.00', '5.00'), quotes('1.00', '3.00'));
+    expect(moved.every((m) => Number.isFinite(m.by))).toBe(true);
+    expect(moved.map((m) => m.name)).toEqual(['Leek', 'Salt']);
+  });
+
+  test('of a plate that is not there nothing is told', () => {
+    expect(movedIn(quotes('20.00', '21.00'), quotes('15.00'), quotes('1.00'), SMALL.kitchen)).toEqual([]);
+    expect(pricesMoved([], SMALL.plate)).toEqual([]);
+  });
 });
 
 test('a plate lives from its ingredients and pots through all generations', () => {

@@ -2,7 +2,7 @@ import 'server-only';
 import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { costOfPlate, costingKitchen, type KitchenCosting } from '@/core/costing';
-import { beginOfDay, dayIn, isDay, shiftDay } from '@/core/day';
+import { beginOfDay, dayIn, endOfDay, isDay, shiftDay } from '@/core/day';
 import {
   costedBetween,
   livesFrom,
@@ -114,15 +114,15 @@ async function workOut(who: Worker, asked: HappenedAsked): Promise<HappenedPage>
 
 /** What stood in a kitchen at the end of a day, out of what stands in it now and what has changed since. */
 async function standingOn(who: Worker, state: KitchenState, at: AsOf): Promise<Standing> {
-  const end = beginOfDay(shiftDay(at.day, 1), state.kitchen.zone);
+  const { zone } = state.kitchen;
   const [{ history }, first] = await Promise.all([
     readFor(who.kitchenId, at),
-    firstChangesFrom(database(), who.kitchenId, end, KINDS),
+    firstChangesFrom(database(), who.kitchenId, beginOfDay(shiftDay(at.day, 1), zone), KINDS),
   ]);
   return {
     day: at.day,
     history,
-    ...(at.known === 'then' ? { knownBy: end.toISOString() } : {}),
+    ...(at.known === 'then' ? { knownBy: endOfDay(at.day, zone).toISOString() } : {}),
     ...stoodBefore(state, first),
   };
 }
