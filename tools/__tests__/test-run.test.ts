@@ -45,11 +45,27 @@ describe('a ledger', () => {
     expect(endLines(cut)).toContain('did not run: b.test.ts');
   });
 
-  test('counts a test once, by its last report, and a whole run without any as a mistake', () => {
-    const again = summarize([names('x'), result('x', 'failed', 'no'), done, result('x', 'passed'), done]);
+  test('of a file that is planned again what it says then counts; a whole run without any result is a mistake', () => {
+    const first = [planned('a.test.ts'), names('x'), result('x', 'failed', 'no'), done];
+    const again = summarize([...first, planned('a.test.ts'), names('x'), result('x', 'passed'), done]);
     expect(lastLine(again)).toBe('1 passed, 0 failed');
     expect(isGreen(again, false)).toBe(true);
+    // Planned again and cut before it came to it, it has not run.
+    expect(lastLine(summarize([...first, planned('a.test.ts')]))).toBe('0 passed, 0 failed, 1 skipped');
     expect([isGreen(summarize([]), false), isGreen(summarize([]), true)]).toEqual([false, true]);
+  });
+
+  test('tests of one name in one file are as many as there are: one that passes hides none that fails', () => {
+    const twice = [
+      planned('a.test.ts'),
+      names('x', 'x', 'y'),
+      result('x', 'failed', 'no'),
+      result('x', 'passed'),
+    ];
+    const cut = summarize(twice);
+    expect(lastLine(cut)).toBe('1 passed, 1 failed, 1 skipped');
+    expect(isGreen(cut, false)).toBe(false);
+    expect(summarize([...twice.slice(0, 3), result('y', 'passed')]).missing).toEqual(['a.test.ts › x']);
   });
 
   test('an interrupted property is neither passed nor failed, and is named with how far it came', () => {

@@ -78,27 +78,44 @@ export interface Summary {
 
 const title = (file: string, name: string): string => (name === '' ? file : `${file} › ${name}`);
 
-/** What a ledger comes to. A test that is reported twice (a file that was run again) counts once, by its last report. */
+/** How often each of some words stands among them. */
+function counted(words: readonly string[]): Map<string, number> {
+  const found = new Map<string, number>();
+  for (const word of words) found.set(word, (found.get(word) ?? 0) + 1);
+  return found;
+}
+
+/**
+ * What a ledger comes to. Of a file that is planned again only what it says then counts; tests of one name in one file are as
+ * many as there are of them.
+ */
 export function summarize(entries: readonly Entry[]): Summary {
-  const results = new Map<string, Result>();
+  const results = new Map<string, Result[]>();
   const named = new Map<string, readonly string[]>();
   const planned = new Set<string>();
   const begun = new Set<string>();
   for (const e of entries) {
     if (e.is === 'result') {
-      results.set(title(e.file, e.name), e);
+      results.set(e.file, [...(results.get(e.file) ?? []), e]);
       begun.delete(title(e.file, e.name));
     } else if (e.is === 'tests') named.set(e.file, e.names);
-    else if (e.is === 'planned') for (const file of e.files) planned.add(file);
+    else if (e.is === 'planned')
+      for (const file of e.files) {
+        planned.add(file);
+        results.delete(file);
+      }
     else if (e.is === 'began') begun.add(title(e.file, e.name));
   }
   const done = new Set(entries.flatMap((e) => (e.is === 'done' ? [e.file] : [])));
   const missing = [...planned].flatMap((file) => {
-    const names = named.get(file);
-    if (names) return names.map((name) => title(file, name)).filter((t) => !results.has(t));
-    return done.has(file) || [...results.values()].some((r) => r.file === file) ? [] : [file];
+    const [names, known] = [named.get(file), results.get(file) ?? []];
+    if (!names) return done.has(file) || known.length > 0 ? [] : [file];
+    const reported = counted(known.map((r) => r.name));
+    return [...counted(names)].flatMap(([name, n]) =>
+      Array.from({ length: Math.max(0, n - (reported.get(name) ?? 0)) }, () => title(file, name)),
+    );
   });
-  const all = [...results.values()];
+  const all = [...results.values()].flat();
   const many = (outcome: Outcome): Result[] => all.filter((r) => r.outcome === outcome);
   return {
     results: all,

@@ -1,9 +1,11 @@
 import type { KitchenCosting } from '../costing';
 import { inOrder, lastBatchesIn, usesOf, type WrittenRecipe } from '../kitchen-file';
 import type { KitchenState } from '../kitchen-state';
+import { mostUsable, pricesAt, type Source } from '../knife';
 import type { OpenPack } from '../larder';
 import { costsThrough, energyKey, HANDS, type Layer } from '../layers';
 import { FUELS, type Hob, type PotRun, type ProcessConstants, type Product, type Vessel } from '../pot';
+import { sourceOf } from '../prices';
 import type { Manner } from '../quantity';
 import { jointOf, potOf } from '../shelf';
 import { keysOf, productOf } from '../supply';
@@ -14,6 +16,8 @@ import { ofStep, runPot, runPotFrom, supplyOf, type OnShelf, type PotTrace, type
 export interface Prices {
   readonly layers: Readonly<Record<Layer, readonly (readonly [string, number | null])[]>>;
   readonly opens: readonly (readonly [string, OpenPack])[];
+  /** What is bought, so that it can be priced otherwise. */
+  readonly sources: readonly Source[];
 }
 
 /** One of several ways: the sheets that are otherwise in it, and the prices it is costed at. */
@@ -141,6 +145,10 @@ function pricesOf(
   return {
     layers: byLayer(of),
     opens: [...ingredients].flatMap((id) => found(id, costing.supplies.get(id)?.opens)),
+    sources: [...ingredients].flatMap((id) => {
+      const supply = costing.supplies.get(id);
+      return supply ? [sourceOf(supply)] : [];
+    }),
   };
 }
 
@@ -155,8 +163,14 @@ export interface Otherwise {
   readonly stuff?: ((id: string) => OnShelf | undefined) | undefined;
   readonly hob?: ((hob: Hob) => Hob) | undefined;
   readonly vessel?: ((vessel: Vessel) => Vessel) | undefined;
-  /** What a price of a source is multiplied with. */
-  readonly times?: ((key: string) => number) | undefined;
+  /** Of what is bought, by its id. */
+  readonly bought?: ReadonlyMap<string, Bought> | undefined;
+}
+
+/** Something bought otherwise: what its price as purchased is multiplied with, and which share of it is usable. */
+export interface Bought {
+  readonly times?: number | undefined;
+  readonly usable?: number | undefined;
 }
 
 /** Refusals of what need not be done any more: it is salt, thick, thin, full or cold enough, or stands where it was to be reduced to. */
@@ -222,6 +236,7 @@ export class Pots {
   private readonly prices: readonly {
     readonly layers: Readonly<Record<Layer, ReadonlyMap<string, number | null>>>;
     readonly opens: ReadonlyMap<string, OpenPack>;
+    readonly sources: ReadonlyMap<string, Source>;
   }[];
   private readonly orders = new Map<Way, readonly WrittenRecipe[]>();
 
@@ -230,9 +245,10 @@ export class Pots {
     this.vessels = new Map(apart.vessels);
     this.hobs = new Map(apart.hobs);
     this.lasts = new Map(apart.lasts);
-    this.prices = apart.prices.map(({ layers, opens }) => ({
+    this.prices = apart.prices.map(({ layers, opens, sources }) => ({
       layers: byLayer((l) => new Map(layers[l])),
       opens: new Map(opens),
+      sources: new Map(sources.map((s) => [s.id, s])),
     }));
   }
 
@@ -288,22 +304,26 @@ export class Pots {
       if (!isOwn) also?.runs.set(recipe, run);
       runs.set(recipe.id, run);
     }
-    return { runs, costs: this.costs(way, runs, other.times) };
+    return { runs, costs: this.costs(way, runs, other.bought) };
   }
 
-  /** What pots that have been cooked cost, at prices that may be tried out: nothing is cooked for that. */
+  /** What pots that have been cooked cost, where things may be bought otherwise: nothing is cooked for that. */
   costs(
     way: Way,
     runs: ReadonlyMap<string, PotRun>,
-    times?: ((key: string) => number) | undefined,
+    bought: ReadonlyMap<string, Bought> = new Map(),
   ): CookedWay['costs'] {
-    const { layers, opens } = this.prices[way.prices] as (typeof this.prices)[number];
-    const price =
-      (layer: Layer) =>
-      (key: string): number | null => {
-        const cost = layers[layer].get(key) ?? null;
-        return cost === null || !times ? cost : cost * times(key);
-      };
+    const { layers, opens, sources } = this.prices[way.prices] as (typeof this.prices)[number];
+    const otherwise = new Map(
+      [...bought].flatMap(([id, { times = 1, usable }]) => {
+        const source = sources.get(id);
+        return source
+          ? pricesAt(source, times, usable === undefined ? undefined : Math.min(usable, mostUsable(source)))
+          : [];
+      }),
+    );
+    const price = (layer: Layer) => (key: string) =>
+      (layer === 'ingredients' && otherwise.has(key) ? otherwise.get(key) : layers[layer].get(key)) ?? null;
     return byLayer((l) => costsThrough(runs, l, price(l), (id) => opens.get(id)));
   }
 

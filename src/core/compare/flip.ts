@@ -1,5 +1,4 @@
 import { LAYERS, type Layer } from '../layers';
-import { readSupply } from '../supply';
 import type { CookedWay, Pots, Way } from './apart';
 import { counted, figuresOf } from './laid';
 
@@ -32,7 +31,7 @@ export function flipOf(
 ): Flip | undefined {
   const line = (i: 0 | 1): Line | undefined => {
     const at = (times: number): number | null => {
-      const costs = pots.costs(ways[i], cooked[i].runs, (key) => (ofThing(key, ingredient) ? times : 1));
+      const costs = pots.costs(ways[i], cooked[i].runs, new Map([[ingredient, { times }]]));
       return counted(figuresOf(ways[i], { ...cooked[i], costs }, pots.wage(ways[i])).perL, layers);
     };
     const [once, twice] = [at(1), at(2)];
@@ -44,9 +43,3 @@ export function flipOf(
   const times = Math.abs(steeper) < 1e-9 ? undefined : (b.rest - a.rest) / steeper;
   return { times: times !== undefined && times > 0 ? times : undefined, lines: [a, b] };
 }
-
-/** Whether a key is of a thing as it is bought, its usable part or its trim. */
-const ofThing = (key: string, ingredient: string): boolean => {
-  const from = readSupply(key);
-  return (from?.is === 'usable' || from?.is === 'trim') && from.id === ingredient;
-};

@@ -1,5 +1,14 @@
 /** Ways laid beside each other: questions made into sheets as they would be, cooked and costed apart from their kitchen. */
-export { Pots, apartOf, type Apart, type CookedWay, type Otherwise, type Prices, type Way } from './apart';
+export {
+  Pots,
+  apartOf,
+  type Apart,
+  type Bought,
+  type CookedWay,
+  type Otherwise,
+  type Prices,
+  type Way,
+} from './apart';
 export { cookedWays, counted, figuresOf, laid, type Figures } from './laid';
 export { asked, asking, meets, otherKitchens, type Asked } from './ways';
 export type { BaseWay } from './base';

@@ -2,9 +2,12 @@
 export {
   afterTheKnife,
   comesOffShare,
+  mostUsable,
+  pricesAt,
   sourcePrices,
   type ByProduct,
   type CameOff,
   type Knife,
+  type Source,
   type SupplyPrices,
 } from './knife';

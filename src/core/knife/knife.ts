@@ -93,3 +93,31 @@ export function* sourcePrices(
     yield [trim, trimPerKg === undefined ? null : trimPerKg / 1000];
   }
 }
+
+/** Something that is bought, as the knife prices it: plain data, so that it can be priced otherwise in a browser too. */
+export interface Source {
+  readonly id: string;
+  /** Currency a kg as purchased; undefined while nobody has said. */
+  readonly perKg: number | undefined;
+  /** Shares of the as-purchased mass. */
+  readonly usable: number;
+  readonly stockTrim: number;
+  readonly knife: Knife;
+}
+
+/** The usable share a source can have at most, beside what comes off. */
+export const mostUsable = ({ stockTrim, knife }: Source): number =>
+  1 - comesOffShare(stockTrim, knife) + 1e-9;
+
+/**
+ * Prices per gram of a source and of everything that comes off it.
+ * @param times its price as purchased is multiplied with
+ * @param usable another usable share than its own, at most `mostUsable`
+ */
+export function pricesAt(source: Source, times: number, usable = source.usable): [string, number | null][] {
+  const { id, perKg, stockTrim, knife } = source;
+  const bought = perKg === undefined ? undefined : perKg * times;
+  const { cameOff, ...own } = afterTheKnife(knife, bought, usable, stockTrim);
+  const supplies = [{ id, prices: own }, ...cameOff.map(({ id: off, ...prices }) => ({ id: off, prices }))];
+  return [...sourcePrices(supplies.map(({ id: of, prices }) => ({ ingredient: { id: of }, ...prices })))];
+}

@@ -2,6 +2,7 @@
 export {
   beforeTheKnife,
   isGuess,
+  sourceOf,
   suppliesOn,
   workSupplies,
   type KeptSupplies,

@@ -3,7 +3,7 @@ import { yieldOn, type WrittenIngredient } from '../kitchen-file';
 import type { History, KitchenState } from '../kitchen-state';
 import { refuse, type Trouble } from '../trouble';
 import { finish, type Work } from '../work';
-import { afterTheKnife, type CameOff, type Knife, type SupplyPrices } from '../knife';
+import { afterTheKnife, type CameOff, type Knife, type Source, type SupplyPrices } from '../knife';
 import { childrenIn, knivesOf, sameUsed, usedIn, type Used } from './knives';
 import { priceBook, priceOf, type PriceFound } from './prices';
 
@@ -30,6 +30,15 @@ export interface Supply extends SupplyPrices {
 /** What a kilo costs before the knife: as purchased, or as it comes off another ingredient. */
 export const beforeTheKnife = (s: Supply): number | undefined =>
   s.comesOff ? s.comesOff.perKg : s.price?.perKg.toNumber();
+
+/** What it is priced by, apart from its kitchen. */
+export const sourceOf = (s: Supply): Source => ({
+  id: s.ingredient.id,
+  perKg: beforeTheKnife(s),
+  usable: s.usable,
+  stockTrim: s.stockTrim,
+  knife: s.knife,
+});
 
 /** Whether its yield is one that nobody has measured; where nothing comes off there is nothing to measure. */
 export const isGuess = (s: Supply): boolean => s.yieldSource === 'estimate' && s.usable < 1;

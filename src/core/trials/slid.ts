@@ -1,10 +1,10 @@
 import { usedUp, type KitchenCosting } from '../costing';
 import type { WrittenTrial } from '../kitchen-file';
-import type { Knife } from '../knife';
-import { beforeTheKnife } from '../prices';
+import type { Knife, Source } from '../knife';
+import { sourceOf } from '../prices';
 import { trimOf, usableOf } from '../supply';
 import { thingOf } from '../verbs';
-import type { Slid, SlidPortion, SlidSource } from './sliding';
+import type { Slid, SlidPortion } from './sliding';
 import { pricedBy } from './tried';
 
 /**
@@ -30,11 +30,9 @@ export function isSlid({ state }: KitchenCosting, trial: WrittenTrial): boolean 
 export function slidOf(costing: KitchenCosting, trials: readonly WrittenTrial[]): Slid {
   const moves = trials.map((t) => pricedBy(costing, t));
   const ids = new Set([...moves.flat(), ...trials.flatMap((t) => (t.of === 'yield' ? [t.ingredient] : []))]);
-  const sources = [...ids].flatMap((id): SlidSource[] => {
+  const sources = [...ids].flatMap((id): Source[] => {
     const supply = costing.supplies.get(id);
-    if (!supply) return [];
-    const { usable, stockTrim, knife } = supply;
-    return [{ id, perKg: beforeTheKnife(supply), usable, stockTrim, knife }];
+    return supply ? [sourceOf(supply)] : [];
   });
   const keys = sources.flatMap((s) =>
     [s.id, ...cameOffIds(s.knife)].flatMap((id) => [usableOf(id), trimOf(id)]),

@@ -1,16 +1,7 @@
 import type { CostGraph, GraphNode } from '../graph';
 import { portionAt, type WrittenTrial } from '../kitchen-file';
-import { afterTheKnife, comesOffShare, sourcePrices, type Knife } from '../knife';
+import { mostUsable, pricesAt, type Source } from '../knife';
 import { readAmountOf, toGrams, type Manner, type Weighable } from '../quantity';
-
-/** An ingredient whose price or yield is tried: all it takes to price it otherwise. */
-export interface SlidSource {
-  readonly id: string;
-  readonly perKg: number | undefined;
-  readonly usable: number;
-  readonly stockTrim: number;
-  readonly knife: Knife;
-}
 
 /** A portion that is tried: what a gram of it costs where no price moves it, and how it is weighed. */
 export interface SlidPortion {
@@ -32,7 +23,7 @@ export interface SlidPortion {
 export interface Slid {
   readonly graph: readonly GraphNode[];
   readonly prices: readonly (readonly [string, number | null])[];
-  readonly sources: readonly SlidSource[];
+  readonly sources: readonly Source[];
   /** Ingredients that each trial moves the price of, in the trials' order. */
   readonly moves: readonly (readonly string[])[];
   readonly portions: readonly SlidPortion[];
@@ -48,17 +39,9 @@ export function slidPrices(slid: Slid, trials: readonly WrittenTrial[]): [string
       for (const id of slid.moves[i] ?? []) times.set(id, (times.get(id) ?? 1) * t.times);
   }
   return slid.sources.flatMap((s) => {
-    const perKg = s.perKg === undefined ? undefined : s.perKg * (times.get(s.id) ?? 1);
     // More than the whole cannot be: such a yield is told of, and the one tried before it counts.
-    const most = 1 - comesOffShare(s.stockTrim, s.knife) + 1e-9;
-    const usable = yields.get(s.id)?.findLast((tried) => tried <= most) ?? s.usable;
-    const { cameOff, ...own } = afterTheKnife(s.knife, perKg, usable, s.stockTrim);
-    return [
-      ...sourcePrices([
-        { ingredient: { id: s.id }, ...own },
-        ...cameOff.map(({ id, ...prices }) => ({ ingredient: { id }, ...prices })),
-      ]),
-    ];
+    const usable = yields.get(s.id)?.findLast((tried) => tried <= mostUsable(s));
+    return pricesAt(s, times.get(s.id) ?? 1, usable);
   });
 }
 

@@ -166,7 +166,9 @@ function yieldOf(i: WrittenIngredient, day: string): Uncertain[] {
   const { usablePct: value, low, high } = y;
   if (low === undefined || high === undefined || low >= high || low > value || high < value) return [];
   const from = y.source === 'measured' ? 'tests' : 'starting value';
-  return [{ kind: 'yield', id: i.id, name: i.name, unit: '%', value, low, high: Math.min(100, high), from }];
+  // What comes off beside it is known: more than the rest is never usable.
+  const most = Math.max(value, 100 - y.stockTrimPct - y.byProducts.reduce((sum, b) => sum + b.pct, 0));
+  return [{ kind: 'yield', id: i.id, name: i.name, unit: '%', value, low, high: Math.min(most, high), from }];
 }
 
 /** Gelatin of bones: as far around its value as the starting value’s own range reaches; of a liquid, a judgement. */

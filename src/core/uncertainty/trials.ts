@@ -1,9 +1,8 @@
-import { laid, Pots, counted, type Apart, type Otherwise, type Way } from '../compare';
+import { laid, Pots, counted, type Apart, type Bought, type Otherwise, type Way } from '../compare';
 import { ownConstants } from '../kitchen-state';
 import type { Layer } from '../layers';
 import type { Boils, ProcessConstants, Vessel } from '../pot';
 import { processConstants, REFERENCE, type ReferenceRow } from '../reference';
-import { readSupply } from '../supply';
 import type { OnShelf } from '../verbs';
 import { Draws } from './draws';
 import { drawn, pertOf, type Pert } from './pert';
@@ -91,23 +90,22 @@ export class Trials {
   /** Constants, ingredients, hobs and prices as they were drawn. */
   private world(values: readonly number[]): { c: ProcessConstants; other: Otherwise } {
     const stuffs = new Map<string, OnShelf>();
-    const times = new Map<string, number>();
+    const bought = new Map<string, Bought>();
     const powers = new Map<string, number>();
     const boils = new Map<string, number>();
     const stuff = (id: string, change: (on: OnShelf) => OnShelf): void => {
       const on = stuffs.get(id) ?? this.stuffs.get(id);
       if (on) stuffs.set(id, change(on));
     };
-    const dearer = (id: string, by: number): void => void times.set(id, (times.get(id) ?? 1) * by);
     for (const [j, u] of this.setup.uncertain.entries()) {
       const value = values[j]!;
       if (u.kind === 'constant') this.rows.set(u.id, { ...(REFERENCE.get(u.id) as ReferenceRow), value });
-      else if (u.kind === 'price') dearer(u.id, value);
+      else if (u.kind === 'price') bought.set(u.id, { ...bought.get(u.id), times: value });
       else if (u.kind === 'power') powers.set(u.id, value);
       else if (u.kind === 'boils') boils.set(u.id, value);
       else if (u.kind === 'yield') {
         // Of what was paid less or more is usable: a usable kilo costs so much more, and a counted piece weighs so much less.
-        dearer(u.id, u.value / value);
+        bought.set(u.id, { ...bought.get(u.id), usable: value / 100 });
         stuff(u.id, (on) => ({ ...on, usable: value / 100 }));
       } else stuff(u.id, (on) => ({ ...on, stuff: changed(on.stuff, u, value) }));
     }
@@ -118,10 +116,7 @@ export class Trials {
         stuff: (id) => stuffs.get(id),
         hob: (hob) => ({ ...hob, netKw: powers.get(hob.id) ?? hob.netKw }),
         ...(boils.size > 0 && { vessel: this.boiling(boils, c) }),
-        times: (key) => {
-          const from = readSupply(key);
-          return from?.is === 'usable' || from?.is === 'trim' ? (times.get(from.id) ?? 1) : 1;
-        },
+        bought,
       },
     };
   }

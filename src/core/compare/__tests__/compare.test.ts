@@ -124,9 +124,8 @@ describe('the same sauce out of another base', () => {
       const pair = [ways[0]!, ways[i]!] as const;
       const flip = flipOf(pots, pair, [cooked[0]!, cooked[i]!], ingredient(name), ['ingredients']);
       expect(flip?.times).toBeGreaterThan(0);
-      const dear = usableOf(ingredient(name));
-      const at = (key: string): number => (key === dear ? flip!.times! : 1);
-      const [a, b] = laid(pots, pair, c, { times: at }).map((f) => f.perL.ingredients!);
+      const bought = new Map([[ingredient(name), { times: flip!.times! }]]);
+      const [a, b] = laid(pots, pair, c, { bought }).map((f) => f.perL.ingredients!);
       expect(Math.abs(a! - b!)).toBeLessThan(0.005);
     }
   });

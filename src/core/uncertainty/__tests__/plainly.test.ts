@@ -44,6 +44,8 @@ const pressed = (name: string): WrittenAsks => ({
 const press = pressed('Venison bone stock');
 // These take nothing from a batch before them.
 const shells = pressed('Crab shell stock');
+const fumet = pressed('Trout-frame fumet');
+const mutton = pressed('Mutton broth');
 const broth = pressed('Duck broth');
 const bought = demo.questions.find((q) => q.name.startsWith('Game base'))!.asks;
 
@@ -101,7 +103,8 @@ function written(u: Uncertain, value: number): { file: KitchenFile; constants: t
       priced(value);
       break;
     case 'yield':
-      for (const y of ingredient.yields) y.usablePct = value;
+      // No more than what its trim leaves.
+      for (const y of ingredient.yields) y.usablePct = Math.min(value, 100 - y.stockTrimPct);
       break;
     case 'gelatin':
       ingredient.gelatin!.gPerKg = value;
@@ -136,10 +139,15 @@ const EXACTLY = 1e-6;
 const BUT_FOR_THAT = 5e-3;
 
 /** A figure of each kind, where one is drawn; which way what it moves goes as it grows; and how near the plain calculation is. */
-const KINDS: readonly (readonly [Uncertain['kind'], WrittenAsks, string, Told, 1 | -1, number])[] = [
+const KINDS: readonly (readonly [Uncertain['kind'], WrittenAsks, string, Told, 1 | 0 | -1, number])[] = [
   ['constant', shells, 'cling_cone_sieve', 'litres', -1, EXACTLY],
   ['price', press, 'Venison bones', 'perL', 1, EXACTLY],
+  // Of these only trim is in the pot, at a value the house has set: whatever is paid or usable moves nothing.
+  ['price', shells, 'Fennel', 'perL', 0, EXACTLY],
   ['yield', press, '', 'perL', -1, EXACTLY],
+  ['yield', press, 'Celeriac', 'perL', -1, EXACTLY],
+  ['yield', mutton, 'Celery', 'perL', -1, EXACTLY],
+  ['yield', fumet, 'Leek', 'perL', 0, EXACTLY],
   ['gelatin', broth, 'Duck carcass', 'body', 1, EXACTLY],
   ['retention', shells, 'Crab shells, picked', 'litres', -1, EXACTLY],
   ['retention', press, 'Venison bones', 'litres', -1, BUT_FOR_THAT],
@@ -148,7 +156,7 @@ const KINDS: readonly (readonly [Uncertain['kind'], WrittenAsks, string, Told, 1
   ['boils', shells, '', 'litres', -1, EXACTLY],
 ];
 
-describe.each(KINDS)('%s', (kind, asks, name, moves, direction, near) => {
+describe.each(KINDS)('%s, %j, %s', (kind, asks, name, moves, direction, near) => {
   const setup = setupOf(asks);
   const u = setup.uncertain.find((x) => x.kind === kind && (name === '' || x.name === name));
   if (!u) throw new Error(`no ${kind} of ${name} is drawn`);
@@ -169,15 +177,17 @@ describe.each(KINDS)('%s', (kind, asks, name, moves, direction, near) => {
     }
   });
 
-  test(`more of it is ${direction > 0 ? 'more' : 'less'} ${moves}`, () => {
+  const does = direction === 0 ? 'no other' : direction > 0 ? 'more' : 'less';
+  test(`more of it is ${does} ${moves}`, () => {
     const at = TOLD.indexOf(moves);
     const trials = new Trials({ ...setup, uncertain: [u] });
     const made = Array.from({ length: 12 }, (_, n) => [trials.drawnIn(n)[0]!, trials.tell(n)] as const);
     made.sort((a, b) => a[0] - b[0]);
     const moved = setup.ways.map((_, w) => {
       const along = made.map(([, told]) => told[w * TOLD.length + at]!);
-      return (along.at(-1)! - along[0]!) * direction;
+      return (along.at(-1)! - along[0]!) * (direction || 1);
     });
+    if (direction === 0) return expect(Math.max(...moved.map(Math.abs))).toBeLessThan(1e-12);
     for (const by of moved) expect(by).toBeGreaterThanOrEqual(-1e-12);
     expect(Math.max(...moved)).toBeGreaterThan(0);
   });

@@ -11,6 +11,7 @@ import {
   checkRange,
   Draws,
   drawn,
+  figureIn,
   importance,
   pertOf,
   rangesOf,
@@ -110,6 +111,19 @@ test('trials that came to nothing count in no band, and a way that came to nothi
   expect(bandOf(Float64Array.of(3, NaN, 3))).toEqual({ low: 3, middle: 3, high: 3 });
   expect(wins([Float64Array.of(1, NaN, 3, NaN), Float64Array.of(2, 2, 2, NaN)])).toEqual([1 / 3, 2 / 3]);
   expect(wins([Float64Array.of(1, 1), Float64Array.of(2, 2)], [false, true])).toEqual([0, 1]);
+});
+
+test('of two that cost the same the one named first is the cheapest', () => {
+  expect(wins([Float64Array.of(1, 3), Float64Array.of(1, 2), Float64Array.of(1, 2)])).toEqual([0.5, 0.5, 0]);
+});
+
+test('of one way one figure stands there once for each trial', () => {
+  const [ways, trials] = [3, 4];
+  const values = Float64Array.from({ length: ways * TOLD.length * trials }, (_, i) => i);
+  for (const [at, told] of TOLD.entries())
+    expect([...figureIn(values, ways, 2, told)]).toEqual(
+      Array.from({ length: trials }, (_, n) => (n * ways + 2) * TOLD.length + at),
+    );
 });
 
 test('a value outside its own range is refused', () => {
