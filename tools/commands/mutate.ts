@@ -2,13 +2,14 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
+import { EVERYDAY_CASES } from '../test/unit';
 import { rankOf } from '../mutation/rank.mjs';
 import { ROOT } from '../place';
 import { say, Stop } from '../stop';
 
 const FOLDER = path.join(ROOT, '.halfpot/mutate');
-/** Of its random cases a law is tried on so many while mistakes are looked for one by one. */
-const CASES = '0.05';
+/** Of its random cases a law is tried on as many as in everyday tests: what is caught here is caught by them. */
+const CASES = String(EVERYDAY_CASES);
 
 interface Place {
   readonly line: number;

@@ -107,7 +107,9 @@ function cmRules(costing: KitchenCosting): CmRule[] {
       const row = run.rows[i];
       if (!row || row.ml < CM_LITRES / 4) return [];
       const litresPerCm = mlPerCm(row.vessel, row.standingMl) / 1000;
-      const perL = costs[i]?.perL ?? null;
+      // Of all the money in the pot as much as of all that stands in it, pieces too: every centimetre together is the whole pot.
+      const inPot = costs[i]?.inPot ?? null;
+      const perL = inPot === null ? null : (inPot / (row.standingMl + row.aside.ml)) * 1000;
       return [
         {
           recipe: r.name,
