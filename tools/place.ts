@@ -9,7 +9,7 @@ export const ROOT = path.resolve(import.meta.dirname, '..');
 
 /** Everything one running instance keeps for itself: its database, its secrets, its pids. */
 export interface Place {
-  readonly name: 'kitchen' | 'demo' | 'test' | 'pictures' | 'bench';
+  readonly name: 'kitchen' | 'demo' | 'test' | 'mutate' | 'pictures' | 'bench';
   readonly folder: string;
   readonly data: string;
   readonly socket: string;
@@ -49,12 +49,13 @@ export function placeOf(name: Place['name']): Place {
     );
   const near = path.join(folder, 'db.sock');
   const far = path.join(os.tmpdir(), `halfpot-${shortHash(folder)}.sock`);
-  const memory = name === 'test' ? inMemory(folder) : undefined;
+  const passing = name === 'test' || name === 'mutate';
+  const memory = passing ? inMemory(folder) : undefined;
   return {
     name,
     folder,
     data: path.join(memory ?? folder, 'data'),
-    passing: name === 'test',
+    passing,
     socket: near.length <= LONGEST_SOCKET ? near : far,
   };
 }

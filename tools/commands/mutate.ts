@@ -2,9 +2,13 @@ import { spawnSync } from 'node:child_process';
 import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
+import { makeTemplates } from '../test/templates';
 import { EVERYDAY_CASES } from '../test/unit';
 import { rankOf } from '../mutation/rank.mjs';
-import { ROOT } from '../place';
+import { ensure, NEEDS } from '../debian';
+import { startDatabase } from '../mariadb';
+import { placeOf, ROOT } from '../place';
+import { takePlace } from '../processes';
 import { say, Stop } from '../stop';
 
 const FOLDER = path.join(ROOT, '.halfpot/mutate');
@@ -28,8 +32,11 @@ interface Report {
 const CAUGHT = ['Killed', 'Timeout', 'RuntimeError'];
 const MISSED = ['Survived', 'NoCoverage'];
 
-/** Plants mistakes in one room of the core and has its tests look for them; counts who was caught. */
-function plant(room: string, sample: number, seed: string): { caught: number; missed: number } {
+/** What stations write and ask: `commands.ts` and `queries.ts` of all of them. */
+const STATIONS = 'features';
+
+/** Plants mistakes in one room of the core, or in the stations, and has its tests look for them; counts who was caught. */
+function plant(room: string, sample: number, seed: string, env: Readonly<Record<string, string>> = {}): void {
   const name = room.replaceAll('/', '-');
   const report = path.join(FOLDER, `${name}.json`);
   const config = path.join(FOLDER, `${name}.config.json`);
@@ -41,7 +48,10 @@ function plant(room: string, sample: number, seed: string): { caught: number; mi
       jest: { projectType: 'custom', configFile: 'tools/mutation/jest.core.mjs' },
       plugins: ['@stryker-mutator/jest-runner', path.join(ROOT, 'tools/mutation/sample.mjs')],
       checkers: ['sample'],
-      mutate: [`src/core/${room}/**/*.ts`, '!src/core/**/*.test.ts', '!src/core/**/index.ts'],
+      mutate:
+        room === STATIONS
+          ? ['src/features/**/commands.ts', 'src/features/**/queries.ts']
+          : [`src/core/${room}/**/*.ts`, '!src/core/**/*.test.ts', '!src/core/**/index.ts'],
       ignorePatterns: ['.next', '.halfpot', '/demo/price-lists', 'test-results'],
       coverageAnalysis: 'perTest',
       // What is set once when a module is loaded would need every test for each of them.
@@ -54,7 +64,7 @@ function plant(room: string, sample: number, seed: string): { caught: number; mi
       tempDirName: path.join(FOLDER, 'sandbox'),
       cleanTempDir: 'always',
       concurrency: 2,
-      timeoutMS: 20_000,
+      timeoutMS: room === STATIONS ? 120_000 : 20_000,
       allowConsoleColors: false,
     }),
   );
@@ -63,6 +73,7 @@ function plant(room: string, sample: number, seed: string): { caught: number; mi
     stdio: ['ignore', 'inherit', 'inherit'],
     env: {
       ...process.env,
+      ...env,
       HALFPOT_CASES: CASES,
       HALFPOT_MUTATE_ROOM: room,
       HALFPOT_SEED: '20260314',
@@ -72,16 +83,11 @@ function plant(room: string, sample: number, seed: string): { caught: number; mi
     },
   });
   if (done.status !== 0) throw new Stop(`The mistakes in ${room} could not be planted: see the lines above.`);
-  return told(room, JSON.parse(fs.readFileSync(report, 'utf8')) as Report, sample, seed);
+  told(room, JSON.parse(fs.readFileSync(report, 'utf8')) as Report, sample, seed);
 }
 
 /** Says which mistakes of the sample nobody noticed, and counts: an earlier run may have tried others besides. */
-function told(
-  room: string,
-  { files }: Report,
-  sample: number,
-  seed: string,
-): { caught: number; missed: number } {
+function told(room: string, { files }: Report, sample: number, seed: string): void {
   const drawn = Object.entries(files)
     .flatMap(([file, { source, mutants }]) =>
       mutants
@@ -104,14 +110,31 @@ function told(
   process.stdout.write(
     `${room}: ${caught} of ${all} caught, ${all === 0 ? 100 : Math.round((100 * caught) / all)} %\n`,
   );
-  return { caught, missed: missed.length };
+}
+
+/** The same in the stations, whose tests want a database. */
+async function plantInStations(sample: number, seed: string): Promise<void> {
+  const place = placeOf('mutate');
+  takePlace(place, 'mutate');
+  ensure(NEEDS.database);
+  const own = await startDatabase(place);
+  try {
+    const templates = path.join(place.folder, 'templates.json');
+    await makeTemplates((name) => own.fresh(name), templates);
+    plant(STATIONS, sample, seed, {
+      HALFPOT_TEST_SERVER: own.url('halfpot_test'),
+      HALFPOT_TEST_TEMPLATES: templates,
+    });
+  } finally {
+    await own.stop();
+  }
 }
 
 /**
- * `halfpot mutate [FOLDER …] [--sample N] [--seed S]`: plants mistakes in rooms of the core and sees which of them its tests
- * notice. Takes minutes for a hundred; no part of `test`.
+ * `halfpot mutate [FOLDER …] [--sample N] [--seed S]`: plants mistakes in rooms of the core, or in `features`, and
+ * sees which of them the tests notice. Takes minutes for a hundred; no part of `test`.
  */
-export function mutate(args: readonly string[]): number {
+export async function mutate(args: readonly string[]): Promise<number> {
   const { values, positionals } = parseArgs({
     args: [...args],
     allowPositionals: true,
@@ -122,9 +145,11 @@ export function mutate(args: readonly string[]): number {
     throw new Stop(`A sample of “${values.sample}” cannot be: a whole number from 1.`);
   const rooms = positionals.length > 0 ? positionals : ['quantity', 'larder', 'learning', 'costing'];
   for (const room of rooms)
-    if (!fs.existsSync(path.join(ROOT, 'src/core', room)))
+    if (room !== STATIONS && !fs.existsSync(path.join(ROOT, 'src/core', room)))
       throw new Stop(`There is no room “${room}” in src/core.`);
-  for (const room of rooms) plant(room, sample, values.seed);
+  for (const room of rooms)
+    if (room === STATIONS) await plantInStations(sample, values.seed);
+    else plant(room, sample, values.seed);
   say('What is equal whatever is planted there is listed in docs/mutation.md.');
   return 0;
 }

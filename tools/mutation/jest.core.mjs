@@ -14,12 +14,18 @@ const TESTED_IN = {
   written: ['kitchen-file', 'verbs'],
 };
 
-/** The tests of one room of the core: what mistakes planted there are looked for with. */
-const core = compiled;
+/** What stations write and ask is tested through the door, on a database. */
+const OF_STATIONS = ['<rootDir>/src/app/__tests__/*.test.ts', '<rootDir>/src/features/**/*.test.ts'];
+
+/** The tests of one room of the core, or of the stations: what mistakes planted there are looked for with. */
 const room = process.env.HALFPOT_MUTATE_ROOM ?? '*';
 const config = {
-  ...core,
+  ...compiled,
   rootDir: process.cwd(),
-  testMatch: [room, ...(TESTED_IN[room] ?? [])].map((r) => `<rootDir>/src/core/${r}/**/*.test.ts`),
+  testTimeout: 120_000,
+  testMatch:
+    room === 'features'
+      ? OF_STATIONS
+      : [room, ...(TESTED_IN[room] ?? [])].map((r) => `<rootDir>/src/core/${r}/**/*.test.ts`),
 };
 export default config;

@@ -144,6 +144,71 @@ test('what slides answers as the whole kitchen costed with it, plates and their 
   );
 });
 
+/** What plates cost while some trials slide. */
+function slidCosts({ base }: (typeof KITCHENS)[number], trials: readonly WrittenTrial[]): (number | null)[] {
+  const slid = slidOf(base, trials);
+  const graph = new CostGraph(slid.graph);
+  graph.set(slid.prices);
+  const before = [...base.plates.values()].map(({ plate: p }) => ({
+    id: p.id,
+    cost: costOfPlate(base, p.id).cost,
+    menuPrice: undefined,
+  }));
+  return slidPlates(before, slid, graph, trials, mannerIn(base.state)).map((p) => p.then);
+}
+
+test('a size whose own portion is tried goes by that, in whichever order the two stand; the others go by their plate', () => {
+  const portion = (plate: string, amount: string) =>
+    ({ of: 'portion', plate, line: LEEK_LINE, amount }) as const;
+  const [parent, own] = [portion(SMALL.plate, '200 g'), portion(HALF, '10 g')];
+  const both = slidCosts(KITCHENS[0]!, [parent, own]);
+  expect(both).toEqual(slidCosts(KITCHENS[0]!, [own, parent]));
+  const [, half] = slidCosts(KITCHENS[0]!, [own]);
+  const [plate, , banquet] = slidCosts(KITCHENS[0]!, [parent]);
+  expect(both).toEqual([plate, half, banquet]);
+  expect(half).toBeLessThan(slidCosts(KITCHENS[0]!, [])[1]!);
+});
+
+test('a line of a plate that is of nothing that is there any more is tried without a fall', () => {
+  const { file } = KITCHENS[0]!;
+  const state = stateFrom(file);
+  const plates = state.plates.map((p) =>
+    p.id === SMALL.plate
+      ? { ...p, lines: p.lines.map((l) => (l.id === FAT_LINE ? { ...l, of: { product: id(98) } } : l)) }
+      : p,
+  );
+  const base = costKitchen({ ...state, plates }, DAY, CONSTANTS, historyFrom(file, DAY));
+  const trial = { of: 'portion', plate: SMALL.plate, line: FAT_LINE, amount: '40 g' } as const;
+  expect(slidCosts({ file, base }, [trial])[0]).toBeNull();
+});
+
+test('a line that is tried stays in the way it belongs to, and switched off if it was', () => {
+  const choice = {
+    id: id(31),
+    name: 'salt',
+    ways: [
+      { id: id(32), name: 'early' },
+      { id: id(33), name: 'late' },
+    ],
+    house: id(32),
+  };
+  const lines = [
+    { id: id(41), do: 'add', of: { ingredient: SMALL.salt }, amount: '20 g', way: id(32) },
+    { id: id(42), do: 'add', of: { ingredient: SMALL.salt }, amount: '30 g', way: id(33), off: true },
+    { id: id(43), do: 'add', of: { product: SMALL.stock }, amount: '2 kg' },
+  ];
+  const file = smallKitchen((k) => Object.assign(k.recipes[1]!, { choices: [choice], steps: lines }));
+  const base = costKitchen(stateFrom(file), DAY, CONSTANTS, historyFrom(file, DAY));
+  const tried = (step: string) =>
+    triedOut(base, [
+      { of: 'line', recipe: SMALL.sauce, step, says: '25 g salt' },
+    ]).state.recipes[1]!.steps.find((s) => s.id === step);
+  expect(tried(id(41))).toMatchObject({ do: 'add', amount: '25 g', way: id(32) });
+  expect(tried(id(41))).not.toHaveProperty('off');
+  expect(tried(id(42))).toMatchObject({ amount: '25 g', way: id(33), off: true });
+  expect(tried(id(43))).not.toHaveProperty('way');
+});
+
 describe('each kind of trial does what it says and nothing else', () => {
   const { file, base } = KITCHENS[0]!;
   const only = (t: WrittenTrial) => triedOut(base, [t]);
