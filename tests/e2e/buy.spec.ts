@@ -43,22 +43,6 @@ test('a worse yield makes the usable kilo dearer and stays an estimate', async (
   await expect(page.getByLabel('Shallot, usable per cent, an estimate')).toHaveValue('68');
 });
 
-test('what cannot be is refused beside its field, stays typed and changes nothing', async ({ page }) => {
-  await open(page, '/buy');
-  const field = page.getByLabel(/^Onion, usable per cent/);
-  const before = await field.inputValue();
-  await field.fill('130');
-  await field.press('Enter');
-  const words = 'A usable yield of 130 % cannot be: it lies above 0 and at most at 100 %.';
-  await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
-  await expect(field).toHaveValue('130');
-  await expect(field).toHaveAttribute('aria-invalid', 'true');
-  await field.press('Escape');
-  await expect(field).toHaveValue(before);
-  await page.reload();
-  await expect(field).toHaveValue(before);
-});
-
 test('a stale edit is refused with both sides; theirs can be taken, mine can be kept', async ({
   page,
   browser,

@@ -63,46 +63,6 @@ test('a costing that is kept says what it cost then, whatever is done to the she
   await expect(page.getByRole('row').filter({ hasText: 'What was in it' })).toBeVisible();
 });
 
-test('cold thickens: the sheet says the body at the table while its temperature is typed', async ({
-  page,
-}) => {
-  await openPot(page, 'Pale onion soup');
-  const body = page.getByRole('region', { name: 'What it carries into every dish' });
-  const served = body.getByLabel('Served at, °C');
-  const at = body.locator('.ruled b').nth(1);
-  const warm = await figure(at);
-  await served.fill('8');
-  await expect.poll(() => figure(at)).toBeGreaterThan(warm);
-  const cold = await figure(at);
-  await keeps(page, 'recipe.served', () => served.press('Enter'));
-  await page.reload();
-  await expect(served).toHaveValue('8');
-  expect(await figure(at)).toBe(cold);
-});
-
-test('pieces are set aside, browned apart and come back, by lines as a cook says them', async ({ page }) => {
-  await openPot(page, 'Duck broth');
-  await step(page, 1).click();
-  await step(page, 14).click();
-  await page.getByRole('button', { name: 'Take step 14 out' }).click();
-  await step(page, 13).click();
-  await page.getByRole('button', { name: 'Take step 13 out' }).click();
-  await step(page, 12).click();
-  await page.getByRole('button', { name: 'Take step 12 out' }).click();
-  await step(page, 11).click();
-  await page.getByRole('button', { name: 'Take step 11 out' }).click();
-  await nextStep(page, 'take out the bones');
-  await expect(step(page, 11)).toHaveValue('take out the bones');
-  await nextStep(page, 'put the vegetables aside');
-  await expect(page.getByText(/Set aside on a tray, \d/)).toBeVisible();
-  await expect(page.getByText(/are still set aside: they are counted with what is made here/)).toBeVisible();
-  await nextStep(page, 'return the vegetables');
-  await expect(page.getByText(/are still set aside/)).toBeHidden();
-  await page.getByLabel('Next step').fill('set aside the meat');
-  await page.getByLabel('Next step').press('Enter');
-  await expect(page.getByText('Set aside: no meat in the pot, only Onion, Carrot.')).toBeVisible();
-});
-
 test('cups are said once, and then a line that says one is read', async ({ page }) => {
   await open(page, '/house');
   await page.getByLabel(/^American: a cup is 237 ml/).check();

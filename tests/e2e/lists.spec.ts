@@ -91,16 +91,6 @@ test('columns are remembered: the second list of a supplier is looked through at
   await expect(page.getByRole('alert').filter({ hasText: 'This very list was accepted on' })).toBeVisible();
 });
 
-test('a list of another kind is refused in words and nothing is kept of it', async ({ page }) => {
-  await open(page, '/buy/lists');
-  await takes(page.getByLabel('Whose list'), 'Weirside Game');
-  await page.getByLabel('Price list file').setInputFiles('docs/screenshots/plate.png');
-  await expect(
-    page.getByRole('alert').filter({ hasText: 'The file is a picture (PNG), not a list' }),
-  ).toBeVisible();
-  await expect(page.getByText('No list has been read here yet.')).toBeVisible();
-});
-
 test('a list is fetched from the supplier’s own computer through the same preview', async ({ page }) => {
   await open(page, '/buy/lists');
   await takes(page.getByLabel('Whose list'), 'Tarn Hatchery');

@@ -1,4 +1,4 @@
-import { expect, figure, keeps, open, openPot, takes, test } from './kitchen';
+import { expect, figure, keeps, openPot, takes, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
 const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
@@ -124,31 +124,6 @@ test('the drawing follows the chosen step; the copper line is dragged down and l
   await expect.poll(() => figure(cost(page))).toBeLessThan(lower);
 });
 
-test('a pot is found by any of its words, or it is said that none fits', async ({ page }) => {
-  await open(page, '/pot');
-  const rows = page.getByRole('table').getByRole('row');
-  const all = await rows.count();
-  await page.getByLabel('Find a pot').fill('venisn stock');
-  await expect(page.getByRole('link', { name: 'Venison bone stock' })).toBeVisible();
-  await expect.poll(() => rows.count()).toBeLessThan(all);
-  await page.getByLabel('Find a pot').fill('unicorn');
-  await expect(page.getByText('No pot in the book fits “unicorn”.')).toBeVisible();
-  await page.getByLabel('Find a pot').fill('');
-  await expect(rows).toHaveCount(all);
-});
-
-test('a line is read among all names, not among those that stand on the sheet', async ({ page }) => {
-  await openPot(page, 'White roux');
-  const next = page.getByLabel('Next step');
-  // The sheet names neither: one is called so whole, the other could be several.
-  await next.fill('100 g shallot');
-  await next.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'say which' })).toHaveCount(0);
-  await next.fill('2 kg stock');
-  await next.press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: '“stock” could be' })).toBeVisible();
-});
-
 test('lines as people say them: understood, asked with lines to click, and never another thing', async ({
   page,
 }) => {
@@ -228,48 +203,6 @@ test('another vessel changes what boils away', async ({ page }) => {
   await expect.poll(() => figure(cost(page))).toBe(before);
 });
 
-test('where the money went adds up to the cent on the screen', async ({ page }) => {
-  await open(page, '/pot');
-  for (const name of ['Venison bone stock', 'Juniper sauce', 'Smoked trout and spelt soup']) {
-    await openPot(page, name);
-    const cells = await page
-      .getByRole('region', { name: 'Where weight and money went' })
-      .locator('tr td:nth-child(3)')
-      .allInnerTexts();
-    const cents = cells
-      .filter((c) => c.trim() !== '')
-      .map((c) => Math.round(Number(c.replace(/[^\d.]/g, '')) * 100));
-    const whole = page.getByText(/^in the product, of/);
-    expect(cents.reduce((a, b) => a + b, 0)).toBe(Math.round((await figure(whole)) * 100));
-  }
-});
-
-const layer = (page: Page, name: string) =>
-  page.getByRole('region', { name: 'A litre in layers' }).locator(`dt:text-is("${name}") + dd`);
-
-test('a litre stands in its layers, which add up; longer on the hob is dearer in energy alone', async ({
-  page,
-}) => {
-  await openPot(page, 'Trout-frame fumet');
-  const all = ['ingredients', 'energy', 'hands'];
-  const read = () => Promise.all(all.map((name) => figure(layer(page, name))));
-  const before = await read();
-  expect(before[0]).toBe(await figure(cost(page)));
-  expect(await figure(layer(page, 'a litre with all of it'))).toBeCloseTo(
-    before.reduce((a, b) => a + b, 0),
-    9,
-  );
-  const at = 11;
-  await expect(step(page, at)).toHaveValue(/^bare simmer/);
-  await step(page, at).fill('bare simmer 4 h lid on');
-  await expect.poll(async () => (await read())[1]).toBeGreaterThan(before[1] ?? 0);
-  // Hands that are told count as told.
-  await step(page, at).fill('bare simmer 4 h lid on, 2 h of hands');
-  await expect.poll(async () => (await read())[2]).toBeGreaterThan((before[2] ?? 0) * 2);
-  await openPot(page, 'Pepper passata');
-  expect(await figure(layer(page, 'packaging'))).toBeGreaterThan(1);
-});
-
 test('a stock takes what its own last batch left: no loop, and its cost is asked at that sheet', async ({
   page,
 }) => {
@@ -314,29 +247,4 @@ test('one pot in two vessels: split, turned to and combined, and the drawing say
     page.getByText(/1\.\d l still stand in the Saucepan 24 cm.*Combine with the Saucepan 24 cm\./),
   ).toBeVisible();
   await expect(kept(page)).toBeVisible();
-});
-
-test('fat that is poured off goes on under its name, and its value is off the pot', async ({ page }) => {
-  await openPot(page, 'Duck broth');
-  const went = page.getByRole('row', { name: /^duck fat 630 g/ });
-  await expect(went).toBeVisible();
-  const before = await figure(cost(page));
-  await step(page, 2).fill('brown 18 %, fat run off 7 %, takes 1 h');
-  await expect(page.getByRole('row', { name: /^fat run off 630 g/ })).toBeVisible();
-  await expect.poll(() => figure(cost(page))).toBeGreaterThan(before + 0.2);
-  // Kept in the pot it floats, and the cold takes it off with the rest.
-  await step(page, 2).fill('brown 18 %, fat run off 7 % kept in the pot, takes 1 h');
-  await expect(page.getByRole('row', { name: /^lifted duck fat (?:\d{3} g|[01]\.\d\d kg)/ })).toBeVisible();
-});
-
-test('a warning says the number, the limit and what cures it; done, it is gone', async ({ page }) => {
-  await openPot(page, 'Second venison stock');
-  const warning = page.getByText(/The pieces stand 0\.\d cm out of the liquid.*Top up with 0\.\d\d l/);
-  await expect(warning).toBeVisible();
-  await step(page, 2).fill('water to cover by 3 cm');
-  await expect(warning).toBeHidden();
-  await step(page, 5).fill('hard boil 4 h');
-  await expect(
-    page.getByText(/above 96 °C scum and fat are beaten back in.*Keep it at a bare simmer, 90 °C/),
-  ).toBeVisible();
 });

@@ -296,26 +296,6 @@ test('a house measure is defined once and then understood anywhere', async ({ pa
   ).toHaveText('3.0');
 });
 
-test('which price usually counts moves every ingredient that does not say otherwise', async ({ page }) => {
-  await open(page, '/buy');
-  const row = (name: string) =>
-    page.getByRole('row').filter({ has: page.getByLabel(`${name}, price of a pack`, { exact: true }) });
-  await expect(row('Leek')).not.toContainText('average');
-  await page.goto('/buy/larder');
-  await keeps(
-    page,
-    'kitchen.basis',
-    async () =>
-      void (await page.getByRole('combobox', { name: 'Which price usually counts' }).selectOption('average')),
-  );
-  await page.getByLabel('Days of the usual average').fill('0');
-  await page.getByLabel('Days of the usual average').press('Enter');
-  await expect(page.getByRole('alert').filter({ hasText: 'a whole number from 1 to 730' })).toBeVisible();
-  await page.goto('/buy');
-  await expect(row('Leek')).toContainText('average');
-  await expect(row('Butter')).toContainText('stock');
-});
-
 test('an invoice entered wrong is taken back after saying what that moves, and stands again by an undo', async ({
   page,
 }) => {

@@ -1,4 +1,4 @@
-import { expect, keeps, open, openPot, takes, test } from './kitchen';
+import { expect, open, openPot, takes, test } from './kitchen';
 
 const price = (n: number) => `Line ${n}, net price of a pack`;
 
@@ -151,16 +151,6 @@ test('who has signed out of the demo is out', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await page.getByRole('link', { name: 'Open it as the manager' }).click();
   await expect(page.getByRole('heading', { name: 'Price book' })).toBeVisible();
-});
-
-test('a wage ten times what it was is asked about', async ({ page }) => {
-  await open(page, '/trim/schools');
-  await page.getByLabel('An hour of hands costs').fill('175');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('€175.00 is 10 times the €17.50 it was. Keep it?')).toBeVisible();
-  await keeps(page, 'kitchen.trimming', () =>
-    page.getByRole('button', { name: 'It is right: keep it' }).click(),
-  );
 });
 
 test('what was named before the search has answered is what is written down', async ({ page }) => {

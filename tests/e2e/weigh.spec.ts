@@ -181,18 +181,6 @@ test('in which pot: another is added, one left out, and asked again', async ({ p
   await expect(answer(page)).toHaveText('Stockpot 36 l');
 });
 
-test('stopped at three quarters and finished to order is weighed beside reducing all the way', async ({
-  page,
-}) => {
-  await open(page, '/weigh');
-  await page.getByLabel('Which pot').fill('juniper sauce');
-  await page.getByRole('option', { name: 'Juniper sauce', exact: true }).click();
-  await page.getByRole('link', { name: 'Reduce all the way, or stop and thicken?' }).click();
-  await expect(rowOf(page, 'stopped at three quarters, finished to order')).toContainText(
-    /\d\d orders, each in the Small pan 20 cm/,
-  );
-});
-
 test('an answer that has flipped is told where one arrives, with what moved it, until it has been seen', async ({
   page,
 }) => {
@@ -239,15 +227,4 @@ test('what does not arise by itself: something else in the place of a line, and 
   await expect(answer(page)).toHaveText('Pale onion soup');
   // A sheet that makes no litre with a cost says why, and wins nothing.
   await expect(page.getByRole('heading', { name: 'Creamed chard: which pot sheet?' })).toBeVisible();
-});
-
-test('rules of thumb are worked out of the kitchen’s own pots', async ({ page }) => {
-  await open(page, '/weigh/rules');
-  const cm = page.getByRole('region', { name: 'What a centimetre of dip is' });
-  // Ten litres in a pot of 36 cm: 3.1416 · 18² = 1.018 l a centimetre.
-  await expect(cm.getByRole('row', { name: /^Venison bone stock, strained/ })).toContainText('1.0 l');
-  await expect(page.getByRole('region', { name: 'What pressing gives' })).toContainText('Duck broth');
-  await expect(page.getByRole('region', { name: 'What one point of yield is worth' })).toContainText(
-    'Brown crab, live',
-  );
 });
