@@ -4,7 +4,7 @@ import type { WrittenAsks } from '../../kitchen-file';
 import { LAYERS, type Layer } from '../../layers';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import { productOf, usableOf } from '../../supply';
+import { productOf } from '../../supply';
 import {
   apartOf,
   arisingOn,

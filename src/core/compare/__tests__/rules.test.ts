@@ -1,6 +1,6 @@
 import { costKitchen, costOfProduct, inputCosts } from '../../costing';
 import { yieldOn } from '../../kitchen-file';
-import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
+import { historyFrom, stateFrom } from '../../kitchen-state';
 import { rowCosts } from '../../layers';
 import { levelAt, maxFillMl, openAreaM2, wettedAreaM2 } from '../../pot';
 import { CONSTANTS } from '../../reference';
@@ -15,7 +15,6 @@ const file = demoKitchen();
 const state = stateFrom(file);
 const history = historyFrom(file, DAY);
 const costing = costKitchen(state, DAY, CONSTANTS, history);
-const c = ownConstants(state.kitchen, CONSTANTS);
 const rules = rulesOf(costing, CONSTANTS);
 const runOf = (name: string) => costing.recipes.get(state.recipes.find((r) => r.name === name)!.id)!.run;
 

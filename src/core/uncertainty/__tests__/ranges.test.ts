@@ -1,7 +1,7 @@
 import { apartOf, type Way } from '../../compare';
 import { costKitchen } from '../../costing';
 import { historyFrom, stateFrom, type PricePoint } from '../../kitchen-state';
-import { CONSTANTS, LEARNING, referenceLarder } from '../../reference';
+import { CONSTANTS, LEARNING, REFERENCE, referenceLarder } from '../../reference';
 import { SMALL, smallKitchen } from '../../testing/small-kitchen';
 import { rangesOf, type Uncertain } from '..';
 
@@ -268,6 +268,7 @@ describe('prices', () => {
     const fixed = { by: 'fixed', price: '3.00', per: '1 kg' };
     expect(leek(moving, (k) => Object.assign(k.ingredients[2]!, { priceBasis: fixed }))).toBeUndefined();
     expect(leek(moving, (k) => k.articles.splice(1, 1))).toBeUndefined();
+    expect(leek([quote('2025-06-01', '12.00'), quote('2026-02-01', '0.00')])).toBeUndefined();
   });
 });
 
@@ -296,6 +297,19 @@ describe('hobs', () => {
     ]);
     expect(hobs(() => undefined)).toEqual([]);
   });
+});
+
+test('a row of the constants is drawn where it is cooked with, also one whose value is its own most', () => {
+  const row = REFERENCE.get('temp_hard_boil')!;
+  expect(row.value).toBe(row.high);
+  const drawn = (heat: string): string[] =>
+    ranges(
+      (k) => k.recipes[0]!.steps.push({ do: 'cook', time: '1 h', heat, lid: 'off' }),
+      SMALL.stock,
+    ).flatMap((u) => (u.kind === 'constant' ? [u.id] : []));
+  expect(drawn('hard boil')).toEqual(expect.arrayContaining(['temp_hard_boil', 'evap_hard_boil']));
+  expect(drawn('bare simmer')).not.toContain('temp_hard_boil');
+  expect(drawn('bare simmer')).toContain('evap_bare_simmer');
 });
 
 test('only what the pots asked about are made of is drawn', () => {

@@ -111,6 +111,7 @@ test('trials that came to nothing count in no band, and a way that came to nothi
   expect(bandOf(Float64Array.of(3, NaN, 3))).toEqual({ low: 3, middle: 3, high: 3 });
   expect(wins([Float64Array.of(1, NaN, 3, NaN), Float64Array.of(2, 2, 2, NaN)])).toEqual([1 / 3, 2 / 3]);
   expect(wins([Float64Array.of(1, 1), Float64Array.of(2, 2)], [false, true])).toEqual([0, 1]);
+  expect(wins([Float64Array.of(NaN), Float64Array.of(NaN)])).toEqual([0, 0]);
 });
 
 test('of two that cost the same the one named first is the cheapest', () => {
@@ -126,7 +127,19 @@ test('of one way one figure stands there once for each trial', () => {
     );
 });
 
+test('a value at the end of its own range is drawn, to the other side', () => {
+  for (const [value, low, high] of [
+    [4, 4, 9],
+    [9, 4, 9],
+  ] as const) {
+    const pert = pertOf(value, low, high);
+    expect(drawn(pert, 0.05)).toBeCloseTo(low, 1);
+    expect(drawn(pert, 0.95)).toBeCloseTo(high, 1);
+  }
+});
+
 test('a value outside its own range is refused', () => {
+  expect(() => pertOf(10, 6, 7)).toThrow(RangeError);
   expect(() => pertOf(5, 6, 7)).toThrow(RangeError);
 });
 
