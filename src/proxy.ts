@@ -85,7 +85,7 @@ const notAnswering = (): NextResponse =>
 <meta name="viewport" content="width=device-width"><title>One moment · Half Pot</title></head>
 <body style="font:1.1rem/1.5 sans-serif;background:#f8f5ed;color:#20272c;max-width:34rem;margin:18vh auto 0;padding:0 1rem">
 <h1 style="font:600 1.9rem/1.2 serif">The kitchen’s records do not answer</h1>
-<p>Nothing that was kept is lost. This page tries again by itself every ${AGAIN_S} seconds; what stands typed in another window stays there.</p>
+<p>Nothing that was saved is lost. This page tries again by itself every ${AGAIN_S} seconds; what stands typed in another window stays there.</p>
 </body></html>`,
     {
       status: 503,

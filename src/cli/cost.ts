@@ -184,7 +184,7 @@ function moneyWent(costing: KitchenCosting, id: string): Record<string, string> 
   const { trimmed, lost, parted, left } = wentInCents(went);
   return Object.fromEntries(
     [
-      ['cut off before the pot', trimmed],
+      ['trim loss', trimmed],
       ...Object.entries(lost),
       ...Object.entries(parted),
       ['still in the product', left],

@@ -141,10 +141,10 @@ export async function notBack(
     return no(back ? 'This has been taken back already.' : 'This stands in the book already.');
   const [credit] = found.credits;
   if (back && credit)
-    return no(`Credit note ${credit.number} corrects it, of ${credit.on}: take that back first.`);
+    return no(`Credit note ${credit.number} corrects it, of ${credit.on}: undo that first.`);
   const twin = back ? undefined : await sameInvoice(sql, kitchenId, found.supplier, found.number, found.on);
   if (twin)
-    return no(`${found.number} has been written down anew since, for ${twin.on}: take that back first.`);
+    return no(`${found.number} has been entered again, for ${twin.on}: undo that first.`);
   const of =
     back || found.corrects === undefined ? undefined : await purchaseById(sql, kitchenId, found.corrects);
   return of?.withdrawnAt === undefined

@@ -30,7 +30,7 @@ const forget = (): Promise<boolean> => caches.delete(PAGES);
 /** From here on nobody has answered but something that stands before the kitchen's computer, or its last words: as good as no network. */
 const NOBODY = 502;
 const NOTHING_KEPT =
-  'The kitchen’s computer does not answer, and this browser has not kept this page. Go back to a pot that was open here, or try again.\n';
+  'The server does not answer, and this browser has not kept this page. Go back to a pot that was open here, or try again.\n';
 
 /** A page is kept as it was answered, with its rules of what may run in it; an answer that is another page is not kept, and ends what was. */
 const asAnswered = {

@@ -69,16 +69,16 @@ const Named = ({ name, children }: { readonly name: string; readonly children: R
 const Buttons = () => (
   <Named name="Button, Nav, Badge">
     <Stack direction="horizontal" gap={2} className="flex-wrap mb-2">
-      <Button>Write it down</Button>
-      <Button variant="outline-primary">Weigh it again</Button>
-      <Button variant="plain">Another line</Button>
+      <Button>Save</Button>
+      <Button variant="outline-primary">Test again</Button>
+      <Button variant="plain">Add line</Button>
       <Button variant="plain" size="sm">
         <Scale size={15} aria-hidden="true" /> Take
       </Button>
       <Button variant="link" size="sm">
         leave out
       </Button>
-      <Button variant="tool" size="sm" aria-label="Take it out">
+      <Button variant="tool" size="sm" aria-label="Remove">
         <X size={15} aria-hidden="true" />
       </Button>
       <Button disabled>Not yet</Button>
@@ -92,7 +92,7 @@ const Buttons = () => (
         <b>12</b> moved
       </Nav.Link>
       <Nav.Link eventKey="b">
-        <b>3</b> odd: look twice
+        <b>3</b> unusual: check
       </Nav.Link>
     </Nav>
     <Badge bg="secondary">by PIN</Badge> <Badge bg="danger">over its target</Badge>
@@ -121,7 +121,7 @@ function Fields({ theme }: { readonly theme: string }) {
         <Form.Control aria-label="Wrong" isInvalid defaultValue="eleven" />
         <Trouble says="“eleven” is not a price." />
         <Form.Check id={`check-${theme}`} label="take those list prices back too" defaultChecked />
-        <Form.Check id={`radio-${theme}`} type="radio" label="by the part used, the rest back on the shelf" />
+        <Form.Check id={`radio-${theme}`} type="radio" label="by the part used, the rest back in store" />
         <span>
           a kilo at{' '}
           <TypedField
@@ -143,7 +143,7 @@ const Notices = () => (
       The tests say usable yield 56.9 % instead of 62.0.
     </Alert>
     <Alert variant="success" role="status">
-      ✓ Accepted: this is what moved.
+      ✓ Accepted: this is what changed.
     </Alert>
     <Alert variant="danger" role="status">
       Two people wrote here: both are shown.
@@ -157,8 +157,8 @@ const Notices = () => (
       </Toast.Body>
     </Toast>
     <p className="warning mb-1">Stands 3.1 l over the fill line: divide the batch.</p>
-    <p className="small-line cheaper mb-1">✓ kept</p>
-    <p className="quiet mb-0">Until then everything is reckoned as before.</p>
+    <p className="small-line cheaper mb-1">✓ saved</p>
+    <p className="quiet mb-0">Until then nothing changes.</p>
   </Named>
 );
 
@@ -166,7 +166,7 @@ const Waits = () => (
   <Named name="Spinner, ProgressBar, Placeholder">
     <Button disabled className="mb-3">
       <Spinner size="sm" className="me-2" aria-hidden="true" />
-      Writing …
+      Saving …
     </Button>
     <HowFar now={62} label="How far it is" />
     <Placeholder as="p" animation="glow" className="mt-3 mb-0" aria-label="Looking it up">

@@ -26,7 +26,7 @@ export function AwayList({
   if (rows.length === 0) return null;
   return (
     <details className="mt-4">
-      <summary>Put away: {rows.length}</summary>
+      <summary>Archived: {rows.length}</summary>
       <ListGroup as="ul" variant="flush" style={{ maxWidth: '36rem' }}>
         {rows.map((r) => (
           <ListGroup.Item as="li" key={r.id} className="d-flex justify-content-between gap-3">
@@ -40,7 +40,7 @@ export function AwayList({
               disabled={state.busy}
               onClick={() => void keep(() => bringBack(r.id))}
             >
-              Bring back
+              Restore
             </Button>
           </ListGroup.Item>
         ))}

@@ -99,7 +99,7 @@ export function Dots({ figure: f }: { readonly figure: Dotted }) {
       ))}
       {f.inForce !== undefined && (
         <path d={`M${x(f.inForce) - 6} 1 L${x(f.inForce) + 6} 1 L${x(f.inForce)} 10 Z`} fill="var(--iron)">
-          <title>{`reckoned with now: ${show(f.inForce)}`}</title>
+          <title>{`used now: ${show(f.inForce)}`}</title>
         </path>
       )}
       <Axis figure={f} x={x} bottom={bottom} />

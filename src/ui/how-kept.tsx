@@ -72,9 +72,9 @@ function wordsOf(is: {
   if (is.waits > 0) return `no connection: ${is.waits} kept here`;
   if (is.others > 0) return `somebody else’s: ${is.others} kept here`;
   if (!is.connected) return 'no connection';
-  if (is.sending > 0) return 'keeping …';
-  if (is.unkept) return 'not kept yet';
-  return is.kept ? '✓ all kept' : '';
+  if (is.sending > 0) return 'saving …';
+  if (is.unkept) return 'not saved yet';
+  return is.kept ? '✓ all saved' : '';
 }
 
 /** Sends what waits when the page is opened, when the network is back, and when somebody comes back to the page. */
@@ -130,7 +130,7 @@ function WaitingList({ mine, others }: { readonly mine: readonly Waiting[]; read
               </div>
             </>
           ) : (
-            <p className="quiet mb-0">Sent as soon as the kitchen’s computer answers.</p>
+            <p className="quiet mb-0">Sent as soon as the server answers.</p>
           )}
         </section>
       ))}

@@ -55,7 +55,7 @@ export function IronBar({ kitchen, person, role, byPin, signOut, tools, kept }: 
       {kept}
       <Navbar.Toggle aria-controls="stations" label="Stations" />
       <Navbar.Collapse id="stations">
-        <nav aria-label="Stations, in the order of the work">
+        <nav aria-label="Stations">
           <Nav as="ul">
             {OPEN.map((s) => (
               <Nav.Item as="li" key={s.id}>

@@ -18,14 +18,14 @@ interface Props {
 }
 
 /** The foot of a form: the button that keeps it, and what became of that. */
-export const KeepIt = ({ of, children = 'Keep it', className }: Props) => (
+export const KeepIt = ({ of, children = 'Save', className }: Props) => (
   <>
     <Button type="submit" className={className} disabled={of.busy}>
       {of.question === undefined ? children : 'It is meant: keep it'}
     </Button>
     {of.kept && (
       <span role="status" className="small-line cheaper ms-2">
-        ✓ kept
+        ✓ saved
       </span>
     )}
     {of.here !== undefined && (

@@ -10,14 +10,14 @@ interface Props {
 
 /** Whether what is typed is left behind. */
 export const LeavingQuestion = ({ stay, leave }: Props) => (
-  <SidePanel title="Something typed here is not kept" open close={stay}>
-    <p>It would be lost on the way to another page.</p>
+  <SidePanel title="Unsaved changes" open close={stay}>
+    <p>It will be lost if you leave this page.</p>
     <div className="d-flex gap-2">
       <Button onClick={stay} autoFocus>
         Stay here
       </Button>
       <Button variant="plain" onClick={leave}>
-        Leave without it
+        Leave without saving
       </Button>
     </div>
   </SidePanel>

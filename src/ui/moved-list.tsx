@@ -7,8 +7,7 @@ import { useFigures } from './figures';
 /** What moves, from what to what: largest share first. */
 export function MovedList({ moved, when }: { readonly moved: readonly Moved[]; readonly when: string }) {
   const { bare, money } = useFigures();
-  if (moved.length === 0)
-    return <p className="quiet">No cost {when}: nothing that is cooked lives from it yet.</p>;
+  if (moved.length === 0) return <p className="quiet">No cost {when}: not used in any recipe yet.</p>;
   const share = (m: Moved): number => (m.before && m.after ? m.after / m.before - 1 : 0);
   return (
     <Table size="sm" borderless className="w-auto">

@@ -110,7 +110,7 @@ function FillLine({ at: { centre, half, y }, fill }: Placed & { readonly fill: n
         strokeDasharray="5 4"
       />
       <text x={centre - half(fill) + 8} y={y(fill) - 4} style={{ fill: 'var(--claret)' }}>
-        fill no higher
+        max fill
       </text>
     </>
   );
@@ -238,7 +238,7 @@ function Handle(props: HandleProps) {
       aria-valuemin={Number(dipAt(vessel, drag.fromCm).toFixed(1))}
       aria-valuemax={Number(dipAt(vessel, LEAST_CM).toFixed(1))}
       aria-valuenow={Number(dipAt(vessel, levelCm).toFixed(1))}
-      aria-valuetext={`${dipAt(vessel, levelCm).toFixed(1)} cm from the rim`}
+      aria-valuetext={`${dipAt(vessel, levelCm).toFixed(1)} cm below the rim`}
       style={{ cursor: 'ns-resize' }}
       onKeyDown={nudge}
       onPointerDown={(event) => {

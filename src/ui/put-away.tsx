@@ -35,13 +35,13 @@ export function PutAway({ name, users, others, open, close, put, bringBack, then
       close();
       const so = instead ? `, and ${instead.name} stands in its place` : '';
       // With its places taken by another thing, bringing it back alone would not put it there again.
-      tell(`${name} is put away${so}.`, instead ? undefined : () => void back(bringBack));
+      tell(`${name} is archived${so}.`, instead ? undefined : () => void back(bringBack));
       then?.();
     });
   return (
     <SidePanel title={`Put ${name} away?`} open={open} close={close}>
       {users.length === 0 ? (
-        <p>Nothing lives from it. It can be brought back from the list at any time.</p>
+        <p>Not used anywhere. You can restore it from the list at any time.</p>
       ) : (
         <>
           <p>
@@ -53,16 +53,16 @@ export function PutAway({ name, users, others, open, close, put, bringBack, then
               <Combo label="What takes its place" chosen={instead} choose={setInstead} find={others} />
             </>
           ) : (
-            <p>Take it out of there first.</p>
+            <p>Remove it there first.</p>
           )}
         </>
       )}
       <div className="d-flex gap-2 mt-3">
         <Button disabled={state.busy || (users.length > 0 && (!others || !instead))} onClick={away}>
-          {users.length > 0 && others ? 'Put away, and put that in its place' : 'Put away'}
+          {users.length > 0 && others ? 'Archive, and put that in its place' : 'Archive'}
         </Button>
         <Button variant="plain" onClick={close}>
-          Leave it
+          Cancel
         </Button>
       </div>
       <Trouble says={state.message} />

@@ -71,7 +71,7 @@ export function TypedField({
         <span className="typed-asks" role="alert">
           {question}{' '}
           <Button variant="plain" size="sm" onClick={meant}>
-            Keep it
+            Save
           </Button>{' '}
           <Button variant="plain" size="sm" onClick={takeBack}>
             Put back {value}

@@ -30,7 +30,7 @@ export function WhyPanel({ why, open, close }: Props) {
 /** Where the answer will stand, while it is looked up. */
 const LookingItUp = () => (
   <Placeholder as="div" animation="glow" role="status">
-    <span className="visually-hidden">Looking it up …</span>
+    <span className="visually-hidden">Searching …</span>
     {[9, 7, 8, 6, 7].map((wide, i) => (
       <Placeholder key={i} xs={wide} className="d-block my-3" />
     ))}

@@ -49,14 +49,14 @@ function WorkingOut() {
   const now = at ? Math.round((at.done / Math.max(1, at.of)) * 100) : 0;
   return (
     <div className="working-out" role="status">
-      <h1>Working out every pot</h1>
+      <h1>Calculating</h1>
       <p className="lead-line">
         The application has just been started.{' '}
         {at
           ? `${at.done} of ${at.of} pots are done; the figures come with the last.`
           : 'The book is being read.'}
       </p>
-      <HowFar now={now} label="Pots worked out" />
+      <HowFar now={now} label="Pots calculated" />
     </div>
   );
 }

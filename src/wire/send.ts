@@ -7,7 +7,7 @@ import type { Envelope } from './envelope';
 import type { MayWait, No, Reply, Wire } from './wire';
 
 /** What is said when the kitchen's computer cannot be reached, and what that means for what was typed. */
-export const noAnswer = (so: string): string => `The kitchen’s computer does not answer; ${so}.`;
+export const noAnswer = (so: string): string => `The server does not answer; ${so}.`;
 /** For work that is typed in and kept: nothing of it is lost. */
 export const STILL_TYPED = noAnswer('what you typed stands here and can be kept again');
 export const TRY_AGAIN = noAnswer('try again');
@@ -68,7 +68,7 @@ const NOBODY = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } 
 const NOT_FETCHED = {
   ...NOBODY,
   message:
-    'The kitchen’s computer does not answer, or was brought up to date since this page was opened; what you typed stands here. Try again, or load the page anew.',
+    'The server does not answer, or was brought up to date since this page was opened; what you typed stands here. Try again, or load the page anew.',
 } as const satisfies No;
 
 /** What is under way of each thing that may wait. */

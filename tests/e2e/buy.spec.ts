@@ -106,7 +106,7 @@ test('a price ten times what it was, or 0, is asked about before it is kept; it 
   await expect(price).toHaveValue(was);
   await price.fill(String(Number(was) * 10));
   await price.press('Enter');
-  await keeps(page, 'article.price', () => asks.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'article.price', () => asks.getByRole('button', { name: 'Save' }).click());
   await page.reload();
   await expect(price).toHaveValue((Number(was) * 10).toFixed(2));
 });
@@ -115,7 +115,7 @@ test('a plate that costs more than its target lets it says so beside the prices,
   page,
 }) => {
   await open(page, '/buy');
-  const answers = page.getByRole('complementary', { name: 'Who lives from these prices' });
+  const answers = page.getByRole('complementary', { name: 'What these prices change' });
   const loin = answers.getByRole('row', { name: /^Venison loin/ });
   await expect(loin).toContainText(/over its target, €\d+\.\d\d at most/);
   const trout = answers.getByRole('row', { name: /^River trout/ });
@@ -134,12 +134,12 @@ test('why ends at the invoice, two clicks from a litre', async ({ page }) => {
   await expect(page.getByRole('row', { name: /[Tt]rout frames/ }).first()).toBeVisible();
 });
 
-test('an article is called otherwise, packed otherwise, put away and brought back; another seller is added', async ({
+test('an article is called otherwise, packed otherwise, archived and restored; another seller is added', async ({
   page,
 }) => {
   await open(page, '/buy');
   await page.getByRole('link', { name: 'Carrot', exact: true }).click();
-  const sellers = page.getByRole('table', { name: 'Who sells it' });
+  const sellers = page.getByRole('table', { name: 'Suppliers' });
   await expect(sellers.getByRole('button', { name: /^Change / }).first()).toBeVisible();
   const before = await sellers.getByRole('row').count();
   await sellers
@@ -150,14 +150,14 @@ test('an article is called otherwise, packed otherwise, put away and brought bac
   await panel.getByLabel(/calls it$/).fill('Carrots, washed');
   await panel.getByLabel('A pack is').fill('25 kg');
   await panel.getByLabel('A pack of 25 kg costs').fill('21.50');
-  await keeps(page, 'article.keep', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'article.keep', () => panel.getByRole('button', { name: 'Save' }).click());
   await expect(sellers.getByRole('row', { name: /Carrots, washed.*25 kg.*21\.50/ })).toBeVisible();
   await expect(sellers.getByRole('row')).toHaveCount(before);
 
   await sellers.getByRole('button', { name: 'Change Carrots, washed' }).click();
-  await keeps(page, 'article.away', () => panel.getByRole('button', { name: 'Put it away' }).click());
+  await keeps(page, 'article.away', () => panel.getByRole('button', { name: 'Archive' }).click());
   await expect(page.getByRole('row', { name: /Carrots, washed/ })).toHaveCount(0);
-  await page.getByText(/^Put away: \d/).click();
+  await page.getByText(/^Archived: \d/).click();
   await keeps(page, 'article.away', () =>
     page.getByRole('button', { name: 'Bring Carrots, washed, 25 kg back' }).click(),
   );

@@ -6,11 +6,9 @@ test('by keyboard alone: one of the family is found, its kin is shown, and a lit
   page,
 }) => {
   await open(page, '/pour/family');
-  await tabTo(page, 'Find a pot or a plate');
-  await takes(page.getByLabel('Find a pot or a plate'), 'fumet', 'Trout-frame fumet');
-  await expect(
-    page.getByRole('heading', { name: 'Who lives from Trout-frame fumet', level: 1 }),
-  ).toBeVisible();
+  await tabTo(page, 'Find a recipe or a plate');
+  await takes(page.getByLabel('Find a recipe or a plate'), 'fumet', 'Trout-frame fumet');
+  await expect(page.getByRole('heading', { name: 'What uses Trout-frame fumet', level: 1 })).toBeVisible();
   const map = page.getByRole('group', { name: /^Map of the family/ });
   await expect(map.getByRole('link', { name: 'Sorrel sauce', exact: true })).toBeVisible();
   await expect(map.getByRole('link', { name: 'Venison bone stock' })).toHaveCount(0);
@@ -23,7 +21,7 @@ test('by keyboard alone: one of the family is found, its kin is shown, and a lit
   await expect(outline.getByRole('link', { name: 'River trout, sorrel sauce' })).toBeVisible();
   // Through the sauce two thirds of whose cost is something else, less of the plate is fumet than of the sauce.
   await outline.getByRole('link', { name: 'Trout velouté' }).first().press('Enter');
-  await expect(page.getByRole('heading', { name: 'Who lives from Trout velouté', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What uses Trout velouté', level: 1 })).toBeVisible();
 });
 
 test('by pointer: daughters are folded away, plates left out, and one in the map is looked at', async ({
@@ -31,19 +29,19 @@ test('by pointer: daughters are folded away, plates left out, and one in the map
 }) => {
   await open(page, '/pour/family');
   const map = page.getByRole('group', { name: /^Map of the family/ });
-  await map.getByRole('button', { name: 'Fold away what lives from Juniper sauce' }).click();
+  await map.getByRole('button', { name: 'Hide what uses Juniper sauce' }).click();
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toHaveCount(0);
-  await map.getByRole('button', { name: 'Unfold what lives from Juniper sauce' }).click();
+  await map.getByRole('button', { name: 'Show what uses Juniper sauce' }).click();
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toBeVisible();
   await page.getByLabel('plates', { exact: true }).uncheck();
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toHaveCount(0);
   await page.getByLabel('plates', { exact: true }).check();
   await map.getByRole('link', { name: /^Venison loin/ }).click();
-  await expect(page.getByRole('heading', { name: /^Who lives from Venison loin/, level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^What uses Venison loin/, level: 1 })).toBeVisible();
   await expect(map.getByRole('link', { name: 'Reduced game base' })).toBeVisible();
   await expect(map.getByRole('link', { name: 'Crab bisque', exact: true })).toHaveCount(0);
   await page.goto('/pour/family?of=plate%3Anobody');
-  await expect(page.getByText('What was asked for is not here any more.')).toBeVisible();
+  await expect(page.getByText('This is no longer here.')).toBeVisible();
 });
 
 test('a label that nobody has read makes a plate “not known”; read, it does not; and paper and table say the same', async ({
@@ -58,7 +56,7 @@ test('a label that nobody has read makes a plate “not known”; read, it does 
   await page.getByRole('link', { name: 'Redcurrant jelly' }).first().click();
   await page.getByRole('button', { name: 'Read its label' }).click();
   await page.getByRole('dialog').getByLabel('mustard').check();
-  await keeps(page, 'ingredient.allergens', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'ingredient.allergens', () => page.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByText('mustard').first()).toBeVisible();
   await page.goto('/pour/allergens');
   await expect(loin.getByText('not known')).toHaveCount(0);

@@ -8,7 +8,7 @@ const nextStep = async (page: Page, text: string): Promise<void> => {
 };
 const layer = (page: Page, name: string) =>
   page
-    .getByRole('region', { name: 'A litre in layers' })
+    .getByRole('region', { name: 'Cost per litre' })
     .locator('dd')
     .nth(['ingredients', 'energy', 'hands'].indexOf(name));
 
@@ -20,19 +20,19 @@ test('minutes of hands of the kitchen’s own move what hands cost, stay after a
   const strain = page.getByLabel('strain, minutes however little there is');
   await open(page, '/house');
   await strain.fill('700');
-  await page.getByRole('button', { name: 'Keep these minutes' }).click();
+  await page.getByRole('button', { name: 'Save these minutes' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: '700 minutes cannot be: from 0 to 600.' }),
   ).toBeVisible();
   await strain.fill('45');
-  await keeps(page, 'kitchen.hands', () => page.getByRole('button', { name: 'Keep these minutes' }).click());
+  await keeps(page, 'kitchen.hands', () => page.getByRole('button', { name: 'Save these minutes' }).click());
   await page.reload();
   await expect(strain).toHaveValue('45');
   await openPot(page, 'Venison bone stock');
   expect(await figure(layer(page, 'hands'))).toBeGreaterThan(before + 1);
   await open(page, '/house');
   await strain.fill('');
-  await keeps(page, 'kitchen.hands', () => page.getByRole('button', { name: 'Keep these minutes' }).click());
+  await keeps(page, 'kitchen.hands', () => page.getByRole('button', { name: 'Save these minutes' }).click());
   await openPot(page, 'Venison bone stock');
   expect(await figure(layer(page, 'hands'))).toBeCloseTo(before, 2);
 });
@@ -41,9 +41,7 @@ test('a costing that is kept says what it cost then, whatever is done to the she
   await openPot(page, 'Trout velouté');
   const cost = page.getByRole('button', { name: 'Trout velouté, a litre: why?' });
   const then = await figure(cost);
-  await keeps(page, 'costing.keep', () =>
-    page.getByRole('button', { name: 'Keep what it costs today' }).click(),
-  );
+  await keeps(page, 'costing.keep', () => page.getByRole('button', { name: 'Save today’s cost' }).click());
   const row = page.getByRole('row').filter({ hasText: 'What was in it' });
   await expect(row).toContainText('as now');
   await step(page, 2).fill('reduce by two thirds');
@@ -54,12 +52,12 @@ test('a costing that is kept says what it cost then, whatever is done to the she
   await expect(row).toContainText(/\+.* now/);
   await row.getByRole('button', { name: 'What was in it' }).click();
   await expect(page.getByRole('cell', { name: 'White roux', exact: true })).toBeVisible();
-  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Put away' }).click());
+  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Archive' }).click());
   await expect(row).toBeHidden();
   // Put away is not gone, a reload later either.
   await page.reload();
-  await page.getByText('One put away').click();
-  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Bring it back' }).click());
+  await page.getByText('One archived').click();
+  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Restore' }).click());
   await expect(page.getByRole('row').filter({ hasText: 'What was in it' })).toBeVisible();
 });
 

@@ -25,7 +25,7 @@ test('a price typed without a connection is kept on the device, said so, and sen
   await page.getByRole('button', { name: 'Close' }).click();
 
   await keeps(page, 'article.price', () => page.context().setOffline(false));
-  await expect(inSight(page)).toHaveText('✓ all kept');
+  await expect(inSight(page)).toHaveText('✓ all saved');
   await page.reload();
   await expect(field).toHaveValue('29.00');
 });
@@ -62,7 +62,7 @@ test('two managers at one form: theirs stands beside mine field by field, and no
   await other.getByLabel('What the kitchen is called').fill('The Far Weir');
   await other.getByLabel('Tax on a new plate, %').fill('19');
   const keepIt = (at: Page) =>
-    at.getByRole('region', { name: 'Name, money, figures' }).getByRole('button', { name: 'Keep it' });
+    at.getByRole('region', { name: 'Name, money, figures' }).getByRole('button', { name: 'Save' });
   await keeps(other, 'kitchen.settings', () => keepIt(other).click());
 
   await keepIt(page).click();
@@ -77,25 +77,25 @@ test('two managers at one form: theirs stands beside mine field by field, and no
   await page.getByLabel('Tax on a new plate, %').fill('7');
   await other.getByLabel('blanch, minutes for each kilo').fill('3');
   await keeps(other, 'kitchen.hands', () =>
-    other.getByRole('button', { name: 'Keep these minutes' }).click(),
+    other.getByRole('button', { name: 'Save these minutes' }).click(),
   );
   await keepIt(page).click();
-  await expect(page.getByRole('region', { name: 'Name, money, figures' }).getByText('✓ kept')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Name, money, figures' }).getByText('✓ saved')).toBeVisible();
 });
 
 test('whoever leaves with something typed and not kept is asked first', async ({ page }) => {
   await open(page, '/house/stove');
   await page.getByRole('button', { name: 'A new vessel' }).click();
   await page.getByLabel('What it is called').fill('Blue marmite');
-  await expect(inSight(page)).toHaveText('not kept yet');
+  await expect(inSight(page)).toHaveText('not saved yet');
   await page.getByRole('button', { name: 'Close' }).click();
   await open(page, '/house');
   await page.getByLabel('Tax on a new plate, %').fill('7');
   await page.getByRole('link', { name: 'Buy' }).click();
-  await expect(page.getByRole('dialog')).toContainText('Something typed here is not kept');
+  await expect(page.getByRole('dialog')).toContainText('Unsaved changes');
   await page.getByRole('button', { name: 'Stay here' }).click();
   await expect(page.getByLabel('Tax on a new plate, %')).toHaveValue('7');
   await page.getByRole('link', { name: 'Buy' }).click();
-  await page.getByRole('button', { name: 'Leave without it' }).click();
+  await page.getByRole('button', { name: 'Leave without saving' }).click();
   await expect(page).toHaveURL(/\/buy$/);
 });

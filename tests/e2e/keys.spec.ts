@@ -54,7 +54,7 @@ test('by keys alone a twelve-line invoice is written in under 170 strokes', asyn
     if (n < 11) await keys.press('Enter');
   }
   expect(keys.count()).toBeLessThan(170);
-  await tabTo(page, 'Write it down');
+  await tabTo(page, 'Save');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Invoice LMG 77' })).toBeVisible();
   await expect(page.getByRole('row')).toHaveCount(14);
@@ -66,7 +66,7 @@ test('by keys alone a test is weighed and finished', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Fennel', level: 1 })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await tabTo(page, 'Weight that went in');
+  await tabTo(page, 'Start weight');
   await page.keyboard.type('2 kg');
   for (const [label, weight] of [
     ['Part 1, weight', '1.6 kg'],

@@ -137,7 +137,7 @@ export const figure = async (of: Locator): Promise<number> =>
 /** What a product or plate costs, as the price book's answers have it. */
 export const answer = (page: Page, name: string): Locator =>
   page
-    .getByRole('complementary', { name: 'Who lives from these prices' })
+    .getByRole('complementary', { name: 'What these prices change' })
     .getByRole('button', { name: `${name}: why?` });
 
 /** Presses Tab until the thing of that name has the focus. */

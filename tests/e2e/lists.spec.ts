@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 const file = (name: string): string => `demo/price-lists/${name}`;
 const tab = (page: Page, words: RegExp) =>
   page.getByRole('navigation', { name: 'Rows by what becomes of them' }).getByRole('link', { name: words });
-const write = (page: Page) => page.getByRole('button', { name: /^Write \d+ prices? into the book$/ });
+const write = (page: Page) => page.getByRole('button', { name: /^Apply \d+ prices?$/ });
 
 async function bring(page: Page, supplier: string, name: string): Promise<void> {
   await open(page, '/buy/lists');
@@ -21,7 +21,7 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
   await expect(page.getByLabel('Column of the net price')).toHaveValue('Preis netto €');
   await expect(page.getByLabel('Column of what it is')).toHaveValue('Ware');
   await expect(page.getByLabel('Decimal mark')).toHaveValue(',');
-  await page.getByRole('button', { name: 'Look it through' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await expect(write(page)).toBeVisible();
   await expect(tab(page, /moved/)).toHaveAttribute('aria-current', 'page');
   await expect(page.getByRole('row', { name: /Venison bones, chopped/ })).toContainText('6.3 % dearer');
@@ -62,7 +62,7 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
   await page.goto('/buy/lists');
   await page.getByRole('link', { name: 'weirside-game-latin1.csv' }).click();
   await expect(page.getByText(/Edited since.*Mutton neck, sliced \(7\.99\)/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take the whole list back' }).click();
+  await page.getByRole('button', { name: 'Undo the whole list' }).click();
   await expect(page.getByText('This list was taken back')).toBeVisible();
   await page.goto('/buy');
   await expect(page.getByLabel('Venison bones, price of a pack')).toHaveValue('24.00');
@@ -96,7 +96,7 @@ test('a list is fetched from the supplier’s own computer through the same prev
   await takes(page.getByLabel('Whose list'), 'Tarn Hatchery');
   await page.getByRole('button', { name: 'Fetch today’s from Tarn Hatchery' }).click();
   await expect(page.getByLabel('Column of the net price')).toHaveValue('Price EUR');
-  await page.getByRole('button', { name: 'Look it through' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await expect(write(page)).toBeVisible();
   await expect(page.getByRole('row', { name: /Trout frames/ })).toContainText(/% (dearer|cheaper)/);
 });
@@ -110,9 +110,9 @@ test('a long list shows how far it is, can be stopped, and leaves nothing behind
     mimeType: 'text/csv',
     buffer: Buffer.from(['code,name,pack,price', ...rows].join('\n')),
   });
-  await page.getByRole('button', { name: 'Look it through' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await expect(page.getByRole('progressbar', { name: 'How far it is' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('Stopped: nothing was written.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Look it through' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Preview' })).toBeVisible();
 });

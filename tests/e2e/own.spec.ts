@@ -111,21 +111,21 @@ test('from nothing to a plate with a price and a food cost', async ({ page }, in
   ])
     await say(page, line);
   // Two that the larder has as starting points, under the words they were said by; one that is nobody's but this kitchen's.
-  await page.getByRole('button', { name: /^Take “Shallot”/ }).click();
+  await page.getByRole('button', { name: /^Use “Shallot”/ }).click();
   await page
-    .getByRole('button', { name: /^Take “.*cream.*as Double cream|^Take “Double cream/i })
+    .getByRole('button', { name: /^Use “.*cream.*call it Double cream|^Use “Double cream/i })
     .first()
     .click();
   // What is not answered yet is asked beside its line.
-  await expect(page.getByRole('button', { name: 'Something of your own …' })).toHaveCount(1);
-  await page.getByRole('button', { name: 'Something of your own …' }).click();
+  await expect(page.getByRole('button', { name: 'New ingredient …' })).toHaveCount(1);
+  await page.getByRole('button', { name: 'New ingredient …' }).click();
   await page.getByLabel('In the pot it is').selectOption('liquid');
   await page.getByLabel('fat, g').click();
   for (const part of ['11', '4', '2', '', '7', '5.5']) {
     await page.keyboard.type(part);
     await page.keyboard.press('Tab');
   }
-  await page.getByRole('button', { name: 'Take it into the kitchen' }).click();
+  await page.getByRole('button', { name: 'Add to my ingredients' }).click();
   await expect(page.getByText(/There is no ingredient/)).toHaveCount(0);
   await firstPrice(page, 'Shallot', '5 kg', '14.50', 'Harbour Greens');
   await firstPrice(page, 'Double cream', '6 x 1 l', '28');
@@ -137,7 +137,7 @@ test('from nothing to a plate with a price and a food cost', async ({ page }, in
   expect(await figure(litre)).toBeLessThan(10);
 
   await page.getByRole('link', { name: 'Pour', exact: true }).click();
-  await page.getByRole('button', { name: 'Put the first plate together' }).click();
+  await page.getByRole('button', { name: 'Create the first plate' }).click();
   await page.getByLabel('What the plate is called').click();
   await page.keyboard.type('Eggs in mustard sauce');
   await page.keyboard.press('Enter');
@@ -168,7 +168,7 @@ test('from nothing to a plate with a price and a food cost', async ({ page }, in
   );
 });
 
-test('a sheet out of pasted lines, called otherwise, copied, put away with another in its place, and brought back', async ({
+test('a sheet out of pasted lines, called otherwise, copied, archived with another in its place, and restored', async ({
   page,
 }) => {
   await open(page, '/pot/new');
@@ -183,26 +183,26 @@ test('a sheet out of pasted lines, called otherwise, copied, put away with anoth
   await page.getByRole('button', { name: 'Name and note' }).click();
   await page.getByLabel('What it is called').fill('Called otherwise');
   await page.getByLabel('A note').fill('Tuesdays');
-  await keeps(page, 'recipe.name', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'recipe.name', () => page.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByRole('heading', { level: 1, name: 'Called otherwise' })).toBeVisible();
-  await page.getByRole('link', { name: 'Copy it' }).click();
+  await page.getByRole('link', { name: 'Duplicate' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'A copy of Called otherwise' })).toBeVisible();
   await page.getByLabel('What it is called').fill('The copy');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await expect(page.getByLabel('Step 2', { exact: true })).toHaveValue('water 4 l');
   // A mother that others live from goes only when something takes its place.
   await openPot(page, 'Venison bone stock');
-  await page.getByRole('button', { name: 'Put it away' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   const panel = page.getByRole('dialog');
   await expect(panel.getByRole('link', { name: 'Reduced game base' })).toBeVisible();
-  await expect(panel.getByRole('button', { name: /^Put away/ })).toBeDisabled();
+  await expect(panel.getByRole('button', { name: /^Archive/ })).toBeDisabled();
   await takes(panel.getByLabel('What takes its place'), 'The copy');
-  await keeps(page, 'recipe.away', () => panel.getByRole('button', { name: /^Put away/ }).click());
+  await keeps(page, 'recipe.away', () => panel.getByRole('button', { name: /^Archive/ }).click());
   await expect(page).toHaveURL(/\/pot$/);
   await page.getByRole('link', { name: 'Reduced game base' }).click();
   await expect(page.getByLabel('Step 1', { exact: true })).toHaveValue(/The copy/i);
   await page.goto('/pot');
-  await page.getByText('Put away: 1').click();
+  await page.getByText('Archived: 1').click();
   await keeps(page, 'recipe.away', () =>
     page.getByRole('button', { name: 'Bring Venison bone stock back' }).click(),
   );
@@ -221,12 +221,12 @@ test('an edit is taken back by the key, also after a reload, and done again; the
   await expect(price).toHaveValue('31.00');
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
-  await expect(page.getByText(/^Taken back: Venison loin.*price 29\.00 → 31\.00/)).toBeVisible();
+  await expect(page.getByText(/^Undone: Venison loin.*price 29\.00 → 31\.00/)).toBeVisible();
   await expect(price).toHaveValue('29.00');
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+Shift+z'));
   await expect(price).toHaveValue('31.00');
   const plate = page.url();
-  await page.getByRole('link', { name: 'What happened to it' }).click();
+  await page.getByRole('link', { name: 'History' }).click();
   const first = page.getByRole('row', { name: /price 29\.00 → 31\.00/ }).first();
   await expect(first).toContainText('Maren Holt');
   await page.goto('/house/changes');
@@ -255,10 +255,10 @@ test('in the price book, too, what is taken back stands there again', async ({ p
 
 test('somebody new signs in as what they are; the last manager stays', async ({ page, browser }) => {
   await open(page, '/people');
-  await page.getByRole('button', { name: 'Somebody new' }).click();
+  await page.getByRole('button', { name: 'Add person' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Nan Tully');
   await page.getByLabel('A first password').fill('copper-pans');
-  await keeps(page, 'person.keep', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'person.keep', () => page.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByRole('button', { name: 'Change Nan Tully' })).toBeVisible();
   await page.getByRole('button', { name: 'Maren Holt leaves' }).click();
   await expect(page.getByText(/This is the last manager/)).toBeVisible();
@@ -270,22 +270,22 @@ test('somebody new signs in as what they are; the last manager stays', async ({ 
   await expect(elsewhere.getByRole('link', { name: 'Nan Tully, cook' })).toBeVisible();
   // What a cook may not do is not offered, until the house lets cooks change recipes.
   await elsewhere.goto('/pot');
-  await expect(elsewhere.getByRole('link', { name: 'A new pot' })).toHaveCount(0);
+  await expect(elsewhere.getByRole('link', { name: 'New recipe' })).toHaveCount(0);
   await page.goto('/house');
   await page.getByLabel('Cooks may change').selectOption('recipes and prices');
   await keeps(page, 'kitchen.settings', () =>
     page
       .locator('form')
       .filter({ has: page.getByLabel('Cooks may change') })
-      .getByRole('button', { name: 'Keep it' })
+      .getByRole('button', { name: 'Save' })
       .click(),
   );
   await elsewhere.reload();
-  await expect(elsewhere.getByRole('link', { name: 'A new pot' })).toBeVisible();
+  await expect(elsewhere.getByRole('link', { name: 'New recipe' })).toBeVisible();
   await elsewhere.context().close();
 });
 
-test('a vessel is measured with water, a hob by how long it boils; each is put away and comes back', async ({
+test('a vessel is measured with water, a hob by how long it boils; each is archived and comes back', async ({
   page,
 }) => {
   await open(page, '/house/stove');
@@ -302,9 +302,9 @@ test('a vessel is measured with water, a hob by how long it boils; each is put a
     await page.getByLabel(`Reading ${i + 1}, dip in cm`).fill(dip ?? '');
   }
   await expect(page.getByText(/Every reading fits within 0\.\d cm/)).toBeVisible();
-  await page.getByRole('button', { name: 'Take these' }).click();
+  await page.getByRole('button', { name: 'Use these' }).click();
   await page.getByLabel('weighs empty').fill('4.2 kg');
-  await keeps(page, 'vessel.keep', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'vessel.keep', () => page.getByRole('button', { name: 'Save' }).click());
   const row = page.getByRole('row', { name: /^The old copper/ });
   expect(await figure(row.getByRole('cell').nth(2))).toBeCloseTo(20.2, 0);
   await page.getByRole('button', { name: 'A new hob' }).click();
@@ -313,12 +313,12 @@ test('a vessel is measured with water, a hob by how long it boils; each is put a
   await page.getByLabel('Litres of water').fill('10');
   await page.getByLabel('Minutes until it boiled').fill('20');
   await page.getByText('2.91 kW reach the pot').getByRole('button').click();
-  await keeps(page, 'hob.keep', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'hob.keep', () => page.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toContainText('2.9 kW');
   await page.getByRole('button', { name: 'Put Corner burner away' }).click();
-  await keeps(page, 'stove.away', () => page.getByRole('button', { name: 'Put away', exact: true }).click());
+  await keeps(page, 'stove.away', () => page.getByRole('button', { name: 'Archive', exact: true }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toHaveCount(0);
-  await page.getByText('Put away: 1').click();
+  await page.getByText('Archived: 1').click();
   await keeps(page, 'stove.away', () =>
     page.getByRole('button', { name: 'Bring Corner burner back' }).click(),
   );
@@ -348,7 +348,7 @@ test('by one key anything is found, misspelled too, and gone to', async ({ page 
 test('the kitchen is taken away as a file, and is the kitchen', async ({ page }) => {
   await open(page, '/house');
   // The browser of the tests keeps no downloads: what the link leads to is asked for as it asks.
-  const link = page.getByRole('link', { name: 'Take it as a file' });
+  const link = page.getByRole('link', { name: 'Download the kitchen file' });
   await expect(link).toHaveAttribute('download', '');
   const answer = await page.request.get((await link.getAttribute('href')) ?? '');
   expect(answer.headers()['content-disposition']).toContain('kestrel-weir-2026-03-14.json');

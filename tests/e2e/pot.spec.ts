@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 
 const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
 const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
-const kept = (page: Page) => page.getByText('✓ kept');
+const kept = (page: Page) => page.getByText('✓ saved');
 
 test('a longer reduction gives fewer litres at more a litre, and is kept for everybody', async ({
   page,
@@ -39,7 +39,7 @@ test('a longer reduction gives fewer litres at more a litre, and is kept for eve
   // What else is changed meanwhile waits for that: it would write mine over theirs.
   await step(page, 4).fill('bare simmer 25 min');
   await step(page, 4).press('Enter');
-  await expect(page.getByText('not kept until it is chosen what stands')).toBeVisible();
+  await expect(page.getByText('not saved: choose which version to keep')).toBeVisible();
   // It asks again how the sheet stands, and is told nothing new.
   for (let twice = 0; twice < 2; twice += 1) await elsewhere.waitForResponse(/\/now\?seen=/);
   await expect(step(elsewhere, 2)).toHaveValue('reduce to 2.4 l');
@@ -73,7 +73,7 @@ test('what a pot cannot do is refused beside the step, stays typed and changes n
   const words = 'Reduce to 9.0 l: there are only 4.0 l in the pot.';
   await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
   await expect(step(page, 2)).toHaveValue('reduce to 9 l');
-  await expect(page.getByText('not kept until the line marked above can be done')).toBeVisible();
+  await expect(page.getByText('not saved: fix the line marked above first')).toBeVisible();
   await page.reload();
   await expect(step(page, 2)).toHaveValue(before);
 });
@@ -239,7 +239,7 @@ test('one pot in two vessels: split, turned to and combined, and the drawing say
   await expect(
     page.getByRole('alert').filter({ hasText: /stand in the Saucepan 24 cm: combine them first/ }),
   ).toBeVisible();
-  await expect(page.getByText('not kept until the line marked above can be done')).toBeVisible();
+  await expect(page.getByText('not saved: fix the line marked above first')).toBeVisible();
   // Without the portioning it can be kept: counted with the soup, and told with what cures it.
   await step(page, 16).focus();
   await page.getByRole('button', { name: 'Take step 16 out' }).click();

@@ -31,12 +31,12 @@ test('a larger portion costs more at once and is kept; a price in words is refus
   await expect.poll(() => figure(cost)).toBeGreaterThan(before * 1.5);
   await expect(page.getByText('▲ over 30 %')).toBeVisible();
   await page.getByLabel('Trout fillet, portion').press('Enter');
-  await expect(page.getByText('✓ kept')).toBeVisible();
+  await expect(page.getByText('✓ saved')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Trout fillet, portion')).toHaveValue('2 each');
   await page.getByLabel('Trout fillet, portion').fill('150 g');
   await page.getByLabel('Trout fillet, portion').press('Enter');
-  await expect(page.getByText('✓ kept')).toBeVisible();
+  await expect(page.getByText('✓ saved')).toBeVisible();
 
   await page.getByLabel('Price on the menu').fill('a lot');
   await page.getByLabel('Price on the menu').press('Enter');
@@ -97,18 +97,18 @@ test('a sauce on the side that guests leave half of, and a banquet that loses so
   await page.getByRole('button', { name: 'How Sorrel sauce is served' }).click();
   const panel = page.getByRole('dialog');
   await panel.getByLabel('More goes on than its portion, %').fill('120');
-  await panel.getByRole('button', { name: 'Keep it' }).click();
+  await panel.getByRole('button', { name: 'Save' }).click();
   await expect(panel.getByText('120 % cannot be: from 0 to 100 %.')).toBeVisible();
   await panel.getByLabel('More goes on than its portion, %').fill('');
   await panel.getByLabel(/^On the side/).fill('50');
-  await keeps(page, 'plate.line-served', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'plate.line-served', () => panel.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByText('on the side, 50 % of it taken')).toBeVisible();
   await expect.poll(() => figure(cost)).toBeLessThan(before);
   const aside = await figure(cost);
   await page.getByRole('button', { name: 'Name, tax and target' }).click();
   await panel.getByLabel('How it is served').selectOption('banquet');
   await panel.getByLabel(/^Lost in service/).fill('10');
-  await keeps(page, 'plate.head', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'plate.head', () => panel.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByText('a plate, ingredients, banquet, 10.0 % lost in service')).toBeVisible();
   await expect.poll(() => figure(cost)).toBeCloseTo(aside / 0.9, 1);
   await page.reload();
@@ -130,10 +130,10 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   await page.getByRole('button', { name: 'A new menu' }).click();
   const panel = page.getByRole('dialog');
   await panel.getByLabel('What the menu is called').fill('Banquet in May');
-  await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Keep it' }).click());
+  await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByRole('heading', { name: 'Banquet in May', level: 1 })).toBeVisible();
   for (const name of ['Duck broth with noodles', 'Venison loin, juniper sauce, celeriac']) {
-    await page.getByLabel('Another plate for the menu').fill(name);
+    await page.getByLabel('Add a plate').fill(name);
     await keeps(page, 'menu.keep', () => page.getByRole('option', { name, exact: true }).click());
     await expect(page.getByRole('row', { name: new RegExp(`^${name}`) })).toBeVisible();
   }
@@ -152,7 +152,7 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   const portions = await pct.innerText();
   // The page is read anew while somebody types already: what is typed stays, and so does what is wrong with it.
   const held = await holdReading(page);
-  await keeps(page, 'menu.keep', () => answer.getByLabel('What is sold is said in').selectOption('%'));
+  await keeps(page, 'menu.keep', () => answer.getByLabel('Sales entered as').selectOption('%'));
   await expect(answer).toContainText('The shares make 94 %: 6 % are missing.');
   await expect(pct).toHaveText('incomplete');
   await sold(/^Duck broth/).fill('many');
@@ -175,6 +175,6 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(sold(/^Duck broth/)).toHaveValue('66');
-  await keeps(page, 'menu.away', () => page.getByRole('button', { name: 'Put it away' }).click());
+  await keeps(page, 'menu.away', () => page.getByRole('button', { name: 'Archive' }).click());
   await expect(page.getByRole('heading', { name: 'Evening menu', level: 1 })).toBeVisible();
 });

@@ -2,11 +2,11 @@ import { expect, figure, keeps, open, tabTo, takes, test, chooseFrom } from './k
 import type { Page } from '@playwright/test';
 
 const line = (page: Page, n: number, field: string) => page.getByLabel(`Line ${n}, ${field}`);
-const write = (page: Page) => page.getByRole('button', { name: 'Write it down' });
+const write = (page: Page) => page.getByRole('button', { name: 'Save' });
 
 async function begin(page: Page, supplier: string, number: string): Promise<void> {
   await open(page, '/buy/purchases');
-  await page.getByRole('link', { name: 'Write an invoice down' }).click();
+  await page.getByRole('link', { name: 'New invoice' }).click();
   await takes(page.getByLabel('Supplier', { exact: true }), supplier);
   await page.getByLabel('Invoice number').fill(number);
 }
@@ -36,7 +36,7 @@ test('an invoice is written down with arithmetic, a short delivery and a deposit
   // Corrected only by a credit note.
   await page.goto('/buy/purchases');
   await page.getByRole('link', { name: 'LMG 9001' }).click();
-  await page.getByRole('link', { name: 'Write a credit note for it' }).click();
+  await page.getByRole('link', { name: 'New credit note' }).click();
   await page.getByLabel('Credit note number').fill('CN 9001');
   await line(page, 1, 'packs').fill('0.5');
   await expect(page.getByText('-€7.65 back')).toBeVisible();
@@ -51,7 +51,7 @@ test('something never bought before is asked for what it weighs, and is then in 
 }) => {
   await begin(page, 'Low Meadow Growers', 'LMG 9002');
   await line(page, 1, 'article').click();
-  await page.getByRole('option', { name: 'Something new …' }).click();
+  await page.getByRole('option', { name: 'New item …' }).click();
   await takes(line(page, 1, 'ingredient'), 'Carrot');
   await line(page, 1, 'called on the invoice').fill('Carrots with their green');
   await line(page, 1, 'packed as').fill('crate 12 bunches');
@@ -79,24 +79,24 @@ test('every mistake is marked where it stands, what was typed stays, and nothing
   await line(page, 1, 'packs').fill('0');
   await line(page, 1, 'net price of a pack').fill('14');
   await expect(page.getByText('0 packs cannot be: above 0 and at most 100000.')).toBeVisible();
-  await page.getByRole('button', { name: 'Another line' }).click();
+  await page.getByRole('button', { name: 'Add line' }).click();
   await takes(line(page, 2, 'article'), 'Carrots, washed');
   await line(page, 2, 'packs').fill('1');
   await line(page, 2, 'net price of a pack').fill('eleven');
-  await page.getByRole('button', { name: 'Another line' }).click();
+  await page.getByRole('button', { name: 'Add line' }).click();
   await takes(line(page, 3, 'article'), 'Thyme, bunches');
   await line(page, 3, 'packs').fill('1');
   await line(page, 3, 'net price of a pack').fill('9');
-  await line(page, 3, 'what was sent back at the door').fill('40 bunches');
+  await line(page, 3, 'what was returned at the door').fill('40 bunches');
   await write(page).click();
   for (const words of [
     '1 Apr has not come yet: an invoice is of today, 14 Mar, or before.',
     '0 packs cannot be',
     '“eleven” is not a price',
-    /sent back, but only .* came/,
+    /returned, but only .* came/,
   ])
     await expect(page.getByRole('alert').filter({ hasText: words }).first()).toBeVisible();
-  await expect(page.getByText('Nothing is written down yet: 4 things are marked above.')).toBeVisible();
+  await expect(page.getByText('Not saved yet: 4 things are marked above.')).toBeVisible();
   await expect(line(page, 2, 'net price of a pack')).toHaveValue('eleven');
 
   // A dead battery loses nothing: it is offered again.
@@ -115,9 +115,7 @@ test('the same invoice twice is noticed', async ({ page }) => {
   await line(page, 1, 'net price of a pack').fill('24');
   await write(page).click();
   await expect(
-    page
-      .getByRole('alert')
-      .filter({ hasText: 'WG-20418 of Weirside Game is written down already, for 9 Mar.' }),
+    page.getByRole('alert').filter({ hasText: 'WG-20418 of Weirside Game is already entered, for 9 Mar.' }),
   ).toBeVisible();
 });
 
@@ -141,9 +139,9 @@ test('by keyboard alone: an invoice is written down and its price asked why', as
   await tabTo(page, 'Purchases');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Purchases' })).toBeVisible();
-  await tabTo(page, 'Write an invoice down');
+  await tabTo(page, 'New invoice');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Write an invoice down' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'New invoice' })).toBeVisible();
   await tabTo(page, 'Supplier');
   await page.keyboard.type('Tarn');
   await page.keyboard.press('Tab');
@@ -154,7 +152,7 @@ test('by keyboard alone: an invoice is written down and its price asked why', as
   await page.keyboard.type('2');
   await page.keyboard.press('Tab');
   await page.keyboard.type('7.10');
-  await tabTo(page, 'Write it down');
+  await tabTo(page, 'Save');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Invoice TH/9100' })).toBeVisible();
   await tabTo(page, 'Trout frames');
@@ -207,9 +205,9 @@ test('an opened bottle is charged whole or by the part, and the sauce answers', 
   const whole = await figure(sauce);
   await page.getByRole('link', { name: 'Fortified red wine' }).click();
   await keeps(page, 'ingredient.buying', () =>
-    page.getByLabel('by the part used, the rest back on the shelf').check(),
+    page.getByLabel('by the part used, the rest back in store').check(),
   );
-  await expect(page.getByLabel('by the part used, the rest back on the shelf')).toBeChecked();
+  await expect(page.getByLabel('by the part used, the rest back in store')).toBeChecked();
   await page.goto('/buy');
   await expect.poll(() => figure(sauce)).toBeLessThan(whole);
 });
@@ -246,13 +244,13 @@ test('the larder: found misspelt, taken under a name, merged with all its histor
   await page.getByLabel('Find in the larder').fill('jeruslem artichoke');
   await page.getByRole('button', { name: 'Take Jerusalem artichoke into the kitchen' }).click();
   await page.getByLabel('Name of Jerusalem artichoke in this kitchen').fill('Onion');
-  await page.getByRole('button', { name: 'Take it into the kitchen' }).click();
+  await page.getByRole('button', { name: 'Add to my ingredients' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: '“Onion” is in the kitchen already' }),
   ).toBeVisible();
   await page.getByLabel('Name of Jerusalem artichoke in this kitchen').fill('Sunroot');
   await keeps(page, 'ingredient.take', () =>
-    page.getByRole('button', { name: 'Take it into the kitchen' }).click(),
+    page.getByRole('button', { name: 'Add to my ingredients' }).click(),
   );
   await page.getByLabel('Find in the larder').fill('sunroot');
   await expect(page.getByRole('link', { name: 'Sunroot' })).toBeVisible();
@@ -260,7 +258,7 @@ test('the larder: found misspelt, taken under a name, merged with all its histor
   await takes(page.getByLabel('Merge which ingredient'), 'Shallots, banana');
   await takes(page.getByLabel('into which ingredient'), 'Shallot');
   await keeps(page, 'ingredient.merge', () =>
-    page.getByRole('button', { name: 'Merge, history and all' }).click(),
+    page.getByRole('button', { name: 'Merge, with history' }).click(),
   );
   await expect(page.getByText('Shallots, banana counts as Shallot')).toBeVisible();
   await page.goto('/buy');
@@ -304,13 +302,13 @@ test('an invoice entered wrong is taken back after saying what that moves, and s
   const number = await first.innerText();
   await first.click();
   await expect(page.getByRole('heading', { level: 1, name: `Invoice ${number}` })).toBeVisible();
-  await page.getByRole('button', { name: 'Take it back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   const panel = page.getByRole('dialog', { name: `Take Invoice ${number} back?` });
   await expect(panel.getByRole('row').first()).toContainText('→');
-  await keeps(page, 'purchase.back', () => panel.getByRole('button', { name: 'Take it back' }).click());
-  await expect(page.getByText(/^Taken back /)).toBeVisible();
+  await keeps(page, 'purchase.back', () => panel.getByRole('button', { name: 'Undo' }).click());
+  await expect(page.getByText(/^Undone /)).toBeVisible();
   await page.reload();
-  await expect(page.getByText(/^Taken back /)).toBeVisible();
+  await expect(page.getByText(/^Undone /)).toBeVisible();
   await page.getByRole('link', { name: 'Purchases' }).click();
   await expect(page.getByRole('row', { name: new RegExp(number) })).toContainText('taken back');
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());

@@ -68,9 +68,9 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       async (page) => {
         await open(page, '/buy/purchases/new');
         await page.getByLabel('Line 1, article').click();
-        await page.getByRole('option', { name: 'Something new …' }).click();
+        await page.getByRole('option', { name: 'New item …' }).click();
         await page.getByRole('button', { name: 'Deposit' }).click();
-        await page.getByRole('button', { name: 'Write it down' }).click();
+        await page.getByRole('button', { name: 'Save' }).click();
         await expect(page.getByText(/^Nothing is written down yet/)).toBeVisible();
       },
     ],
@@ -89,7 +89,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
         await open(page, '/buy/lists');
         await takes(page.getByLabel('Whose list'), 'Weirside Game');
         await page.getByLabel('Price list file').setInputFiles('demo/price-lists/weirside-game-latin1.csv');
-        await page.getByRole('button', { name: 'Look it through' }).click();
+        await page.getByRole('button', { name: 'Preview' }).click();
         await page.getByRole('link', { name: /not known/ }).click();
         await expect(page.getByLabel(/^What is Pheasant/)).toBeVisible();
       },
@@ -101,7 +101,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a test being weighed',
       async (page) => {
         await open(page, '/trim');
-        await page.getByRole('link', { name: /^Fennel.*Go on weighing/ }).click();
+        await page.getByRole('link', { name: /^Fennel.*Continue weighing/ }).click();
         await page.getByLabel('Part 2, weight', { exact: true }).fill('4 kg');
         await expect(page.getByText(/more than the start of 3\.10 kg/).first()).toBeVisible();
         await page.getByRole('button', { name: 'A second pass of the waste (mill, press)' }).click();
@@ -152,7 +152,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
         await openPot(page, 'White roux');
         await page.getByLabel('Next step').fill('40 g house mustard');
         await page.getByLabel('Next step').press('Enter');
-        await page.getByRole('button', { name: 'Something of your own …' }).click();
+        await page.getByRole('button', { name: 'New ingredient …' }).click();
         await expect(page.getByLabel('fat, g')).toBeVisible();
       },
     ],
@@ -162,7 +162,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a sheet at another size',
       async (page) => {
         await openPot(page, 'Venison bone stock');
-        await page.getByRole('button', { name: 'Another size' }).click();
+        await page.getByRole('button', { name: 'Scale' }).click();
         await page.getByLabel('How much').fill('60 l');
         await expect(page.getByText(/^Plain multiplication/)).toBeVisible();
       },
@@ -171,7 +171,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a line as a form',
       async (page) => {
         await openPot(page, 'White roux');
-        await page.getByRole('button', { name: 'By a form' }).click();
+        await page.getByRole('button', { name: 'Use a form' }).click();
         await page.getByLabel('What is done').selectOption('brown');
       },
     ],
@@ -187,7 +187,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a sheet on the wall',
       async (page) => {
         await openPot(page, 'Juniper sauce');
-        await page.getByRole('link', { name: 'On the wall' }).click();
+        await page.getByRole('link', { name: 'For the wall' }).click();
         await expect(page.getByRole('link', { name: 'PDF for the wall' })).toBeVisible();
       },
     ],
@@ -224,7 +224,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       },
     ],
     [
-      'a tray',
+      'a what-if',
       async (page) => {
         await open(page, '/pour/what-if');
         await page.getByRole('img', { name: /^What moves the most/ }).waitFor();
@@ -251,7 +251,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a pot being put on',
       async (page) => {
         await open(page, '/stove');
-        await page.getByRole('button', { name: 'Put a pot on' }).click();
+        await page.getByRole('button', { name: 'Start a batch' }).click();
         await page.getByLabel('Which sheet').fill('duck broth');
         await page.getByRole('option', { name: 'Duck broth' }).click();
         await page.getByLabel('In which vessel').waitFor();
@@ -264,7 +264,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
         await page.clock.setFixedTime(Date.parse('2026-03-14T12:00:00.000Z'));
         await open(page, '/stove');
         await page.getByRole('link', { name: /^Reduced game base .*(more|now|over its time)/ }).click();
-        await page.getByRole('button', { name: 'Something is wrong' }).click();
+        await page.getByRole('button', { name: 'Report a problem' }).click();
         await page.getByRole('dialog').getByRole('button', { name: 'too salty', exact: true }).click();
         await page.getByRole('button', { name: 'Do this' }).first().waitFor();
       },
@@ -283,7 +283,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       },
     ],
     [
-      'vessels and hobs, and what was put away',
+      'vessels and hobs, and what was archived',
       async (page) => {
         await open(page, '/house/stove');
         await page
@@ -353,7 +353,7 @@ for (const [station, screens] of Object.entries(SCREENS))
 test('on a phone the stations open from the bar, and a step is read whole', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await open(page, '/buy');
-  const stations = page.getByRole('navigation', { name: 'Stations, in the order of the work' });
+  const stations = page.getByRole('navigation', { name: 'Stations' });
   const pot = stations.getByRole('link', { name: /^Pot/ });
   await expect(pot).toBeHidden();
   await page.getByRole('button', { name: 'Stations' }).click();

@@ -41,7 +41,7 @@ test('a version is named, laid beside the one that stands, and put back', async 
   await expect(was).toContainText('then “reduce to 0.6 of it”, now “reduce by half”');
   await expect(was).toContainText('Sorrel sauce');
   await keeps(page, 'recipe.sheet', () => was.getByRole('button', { name: /^Put the sheet back/ }).click());
-  await expect(was.getByText('✓ it stands so again')).toBeVisible();
+  await expect(was.getByText('✓ put back')).toBeVisible();
   await page.reload();
   await expect(name).toHaveValue('as my mother made it');
   await page.getByRole('link', { name: 'Back to the sheet' }).click();
@@ -80,7 +80,7 @@ test('two ways of one line stand in the sheet, cost beside each other, and one i
   expect(await figure(cost(page))).toBe(dearer);
   // The price book and every plate live from the way that is taken.
   await keeps(page, 'recipe.sheet', () =>
-    ways.getByRole('button', { name: 'Keep only this house’s way' }).click(),
+    ways.getByRole('button', { name: 'Keep only our own way' }).click(),
   );
   await expect(ways).toHaveCount(0);
   await expect(step(page, 2)).toHaveValue('reduce to a quarter');
@@ -93,7 +93,7 @@ test('a sheet is scaled to litres, to what came in and to covers, kept at that s
   page,
 }) => {
   await openPot(page, 'Juniper sauce');
-  await page.getByRole('button', { name: 'Another size' }).click();
+  await page.getByRole('button', { name: 'Scale' }).click();
   const panel = page.getByRole('dialog');
   const much = panel.getByLabel('How much');
   await much.fill('0 l');
@@ -119,7 +119,7 @@ test('a sheet is scaled to litres, to what came in and to covers, kept at that s
       .last(),
   );
   await keeps(page, 'recipe.sheet', () =>
-    panel.getByRole('button', { name: 'Keep the sheet at this size' }).click(),
+    panel.getByRole('button', { name: 'Save the sheet at this size' }).click(),
   );
   await expect(page.getByLabel('Starts in')).toHaveValue('Stockpot 20 l');
   await expect(page.getByRole('combobox', { name: /^Step \d+$/ }).nth(1)).toHaveValue(/shallot/);
@@ -136,9 +136,9 @@ test('the sheet goes on the wall at a size, with dips, notes, cautions and aller
   await page.getByRole('button', { name: 'A note for the cook' }).click();
   await page.getByLabel('Note on step 2').fill('finely, Žofie');
   await keeps(page, 'recipe.sheet', () => page.keyboard.press('Enter'));
-  await page.getByRole('button', { name: 'Another size' }).click();
+  await page.getByRole('button', { name: 'Scale' }).click();
   await page.getByLabel('How much').fill('5 l');
-  await page.getByRole('link', { name: 'Cook it, or print it for the wall' }).click();
+  await page.getByRole('link', { name: 'Cook or print' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Juniper sauce' })).toBeVisible();
   await expect(page.getByText('5.0 l in the', { exact: false })).toBeVisible();
   await page.getByLabel('Step 1 is done').check();
@@ -172,7 +172,7 @@ test('the sheet goes on the wall at a size, with dips, notes, cautions and aller
 
 test('a line is filled in as a form, told what it comes to, and changed in it again', async ({ page }) => {
   await openPot(page, 'Trout velouté');
-  await page.getByRole('button', { name: 'By a form' }).click();
+  await page.getByRole('button', { name: 'Use a form' }).click();
   const form = page.getByRole('dialog');
   await form.getByLabel('What is done').selectOption('reduce');
   await form.getByLabel('To', { exact: true }).fill('1/3');
@@ -182,9 +182,9 @@ test('a line is filled in as a form, told what it comes to, and changed in it ag
   await expect(last).toHaveValue('reduce by two thirds');
   await last.click();
   await page.getByRole('button', { name: /^More for step/ }).click();
-  await page.getByRole('button', { name: 'Fill in a form instead' }).click();
+  await page.getByRole('button', { name: 'Use a form' }).click();
   await form.getByLabel('Heat').selectOption('simmer');
-  await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Keep it so' }).click());
+  await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Save this answer' }).click());
   await expect(last).toHaveValue('reduce by two thirds at a simmer');
 });
 
@@ -203,7 +203,7 @@ test('columns follow what one wants to see, the chart has the steps on it, and a
   const jug = page.getByRole('region', { name: 'One litre' });
   for (const layer of ['energy', 'hands']) {
     await jug.getByLabel('What the litre shows').selectOption(layer);
-    const said = page.getByRole('region', { name: 'A litre in layers' });
+    const said = page.getByRole('region', { name: 'Cost per litre' });
     const beside = await figure(
       said.locator('dt', { hasText: layer }).locator('xpath=following-sibling::dd[1]'),
     );
@@ -228,7 +228,7 @@ test('the network goes while one writes: it is kept here and said so, and is the
   await step(page, 2).fill('reduce by half');
   await step(page, 2).press('Enter');
   await expect(
-    page.getByText('no connection: kept here for now and sent when it is back').first(),
+    page.getByText('no connection: saved on this device, sent when it is back').first(),
   ).toBeVisible();
   // Meanwhile somebody else changes another line.
   const other = await (await browser.newContext()).newPage();

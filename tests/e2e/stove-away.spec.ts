@@ -68,7 +68,7 @@ test.afterEach(async ({ browserName: _ }, info) => {
 });
 
 const atHand = () => page.getByRole('region', { name: 'At hand' });
-const told = () => page.getByRole('region', { name: 'What was told' }).getByRole('listitem');
+const told = () => page.getByRole('region', { name: 'Log' }).getByRole('listitem');
 
 /** Taps the large key for a line that is done, and waits until the next is at hand. */
 async function done(next: number): Promise<void> {
@@ -80,7 +80,7 @@ async function read(what: string, figures: string): Promise<void> {
   const keys = page.getByRole('region', { name: 'A reading' });
   await keys.getByRole('button', { name: what, exact: true }).tap();
   for (const key of figures) await keys.getByRole('button', { name: key, exact: true }).tap();
-  await keys.getByRole('button', { name: 'Read it' }).tap();
+  await keys.getByRole('button', { name: 'Save reading' }).tap();
 }
 
 /** Waits until the browser has kept the page as it stands now. */
@@ -103,15 +103,15 @@ const killServer = (): void => {
 test('a whole stock by touch, over https: put on, the network gone for half of it, reloaded twice, the server killed, cooling read', async () => {
   test.setTimeout(180_000);
   await page.goto('/stove');
-  await page.getByRole('button', { name: 'Put a pot on' }).tap();
+  await page.getByRole('button', { name: 'Start a batch' }).tap();
   await page.getByLabel('Which sheet').fill('trout-frame');
   await page.getByRole('option', { name: 'Trout-frame fumet', exact: true }).tap();
   await page.getByLabel('In which vessel').selectOption({ label: 'Stockpot 50 l' });
   await page.getByLabel('Since when').selectOption({ label: '30 min ago' });
-  await page.getByRole('button', { name: 'Put it on' }).tap();
+  await page.getByRole('button', { name: 'Start' }).tap();
   await expect(page.getByRole('heading', { name: 'Trout-frame fumet', level: 1 })).toBeVisible();
   const path = new URL(page.url()).pathname;
-  const lines = await page.getByRole('region', { name: 'Its lines' }).getByRole('listitem').count();
+  const lines = await page.getByRole('region', { name: 'Steps' }).getByRole('listitem').count();
   for (let next = 2; next <= 5; next += 1) await done(next);
   await expect(told()).toHaveCount(4);
   const at = await told().first().innerText();
@@ -146,13 +146,13 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
   await expect(told()).toHaveCount(10);
   for (let next = 11; next <= lines; next += 1) await done(next);
   await page.getByRole('button', { name: 'Done', exact: true }).tap();
-  await page.getByRole('button', { name: 'The heat is off' }).tap();
+  await page.getByRole('button', { name: 'Heat off' }).tap();
   const cooling = page.getByRole('region', { name: 'Cooling' });
   await cooling.getByRole('button', { name: 'ice bath' }).tap();
   await read('Degrees', '62');
   await expect(cooling).toContainText('In the ice bath');
-  await page.getByRole('button', { name: 'End the batch' }).tap();
-  await expect(page.getByRole('region', { name: 'How it ended' })).toContainText(/by its sheet/);
+  await page.getByRole('button', { name: 'Finish batch' }).tap();
+  await expect(page.getByRole('region', { name: 'How it ended' })).toContainText(/planned/);
   await page.reload();
   // Each was told once, whatever was sent how often.
   await expect(told()).toHaveCount(lines + 5);
@@ -176,27 +176,27 @@ test('a pot is put right with nobody answering: the first page a tablet opens is
   page = await context.newPage();
   await page.clock.setFixedTime(Date.parse('2026-03-14T12:00:00.000Z'));
   await page.goto(path ?? '');
-  await kept(path ?? '', 'What was told');
+  await kept(path ?? '', 'Log');
   await kept('/stove/pantry', 'thickeners');
   await context.setOffline(true);
   await page.reload();
   const before = await told().count();
-  await page.getByRole('button', { name: 'Something is wrong' }).tap();
-  const panel = page.getByRole('dialog', { name: 'What is wrong with it?' });
+  await page.getByRole('button', { name: 'Report a problem' }).tap();
+  const panel = page.getByRole('dialog', { name: 'What is wrong?' });
   await panel.getByRole('button', { name: 'too little' }).tap();
   const way = panel.getByRole('region').first();
   await expect(way).toContainText(/costs|is not known/);
   await way.getByRole('button', { name: 'Do this' }).tap();
   await expect(told()).toHaveCount(before + 1);
-  await page.getByRole('button', { name: 'Something is wrong' }).tap();
+  await page.getByRole('button', { name: 'Report a problem' }).tap();
   await panel.getByRole('button', { name: 'the wrong thing went in' }).tap();
   await panel.getByLabel('What went in, and how much').fill('1 l trout-frame fumet');
   await expect(panel).toContainText('It now contains fish');
   await panel.getByRole('button', { name: 'It is in' }).tap();
   await expect(told()).toHaveCount(before + 2);
-  await page.getByRole('button', { name: 'Done otherwise' }).tap();
+  await page.getByRole('button', { name: 'Done differently' }).tap();
   await expect(
-    page.getByRole('dialog', { name: 'Done otherwise' }).getByLabel('The line as it was done'),
+    page.getByRole('dialog', { name: 'Done differently' }).getByLabel('The line as it was done'),
   ).not.toHaveValue('');
   await page.getByRole('button', { name: 'Close' }).tap();
   // A slip is taken back with nobody answering, too.

@@ -7,19 +7,19 @@ test.use({ ownBrowser: true });
 
 const HELD = Date.parse('2026-03-14T12:00:00.000Z');
 const atHand = (page: Page) => page.getByRole('region', { name: 'At hand' });
-const told = (page: Page) => page.getByRole('region', { name: 'What was told' });
+const told = (page: Page) => page.getByRole('region', { name: 'Log' });
 const panel = (page: Page) => page.getByRole('dialog');
 
 /** Puts a sheet on that has been on for a while, in a vessel that is free. */
 async function putOn(page: Page, words: string, name: string): Promise<void> {
   await page.clock.setFixedTime(HELD);
   await open(page, '/stove');
-  await page.getByRole('button', { name: 'Put a pot on' }).click();
+  await page.getByRole('button', { name: 'Start a batch' }).click();
   await page.getByLabel('Which sheet').fill(words);
   await page.getByRole('option', { name, exact: true }).click();
   await page.getByLabel('In which vessel').selectOption({ label: 'Stockpot 50 l' });
   await page.getByLabel('Since when').selectOption({ label: '30 min ago' });
-  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Put it on' }).click());
+  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start' }).click());
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -28,48 +28,44 @@ test('what the pots teach is held back, an outlier left out, accepted, seen afte
 }) => {
   await page.clock.setFixedTime(HELD);
   await open(page, '/stove');
-  await page.getByRole('link', { name: 'What the pots teach' }).click();
-  await expect(page.getByRole('region', { name: 'How often what was foretold held' })).toContainText(
+  await page.getByRole('link', { name: 'Learned from batches' }).click();
+  await expect(page.getByRole('region', { name: 'How often the forecast was right' })).toContainText(
     /Hours of reductions did in \d+ of 16, litres in the end in \d+ of 30/,
   );
   const stock = page.getByRole('region', { name: 'Stockpot 36 l, bare simmer, no lid' });
   await expect(stock).toContainText('Reckoned with: the table. Nothing moves until it is accepted.');
   const far = stock.getByRole('row').filter({ hasText: 'far from the others' });
   await expect(far).toContainText('Duck broth');
-  await keeps(page, 'batch.tell', () => far.getByRole('button', { name: 'Leave it out' }).click());
+  await keeps(page, 'batch.tell', () => far.getByRole('button', { name: 'Leave out' }).click());
   await expect(stock.getByRole('img')).toHaveAttribute('aria-label', /does not count: left out/);
   const moved = stock.getByRole('row').filter({ hasText: 'Venison bone stock' }).first();
   await expect(moved).toContainText(/10\.39 → 1\d\.\d\d/);
-  await keeps(page, 'batch.learn', () =>
-    stock.getByRole('button', { name: /^Reckon with 0\.\d\d$/ }).click(),
-  );
+  await keeps(page, 'batch.learn', () => stock.getByRole('button', { name: /^Use 0\.\d\d$/ }).click());
   await expect(stock).toContainText(/Reckoned with: 0\.\d\d\./);
   await page.reload();
   await expect(stock).toContainText(/Reckoned with: 0\.\d\d\./);
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
   await expect(stock).toContainText('Reckoned with: the table.');
-  await keeps(page, 'batch.take-back', () =>
-    stock.getByRole('button', { name: 'Let it count again' }).click(),
-  );
+  await keeps(page, 'batch.take-back', () => stock.getByRole('button', { name: 'Count it again' }).click());
   await expect(stock.getByRole('row').filter({ hasText: 'far from the others' })).toContainText('Duck broth');
 });
 
-test('done otherwise, boiled over, and the wrong thing in: each a line of this batch alone, and taken back', async ({
+test('done differently, boiled over, and the wrong thing in: each a line of this batch alone, and taken back', async ({
   page,
 }) => {
   await putOn(page, 'reduced game base', 'Reduced game base');
-  await page.getByRole('button', { name: 'Done otherwise' }).click();
+  await page.getByRole('button', { name: 'Done differently' }).click();
   const line = page.getByLabel('The line as it was done');
   await expect(line).toHaveValue(/10 l/);
   await line.fill('9 l of something else');
   await expect(panel(page)).toContainText('There is no ingredient or recipe');
   await line.fill('8 l venison bone stock');
-  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'So it was done' }).click());
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Save' }).click());
   await expect(atHand(page)).toContainText('8 l venison bone stock');
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByRole('figure')).toContainText(/now 8\.\d+ l|now 7\.9\d* l/);
 
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.getByRole('button', { name: 'Report a problem' }).click();
   await panel(page).getByRole('button', { name: 'boiled over' }).click();
   await page.getByLabel('Litres that are left').fill('90');
   await expect(panel(page)).toContainText('90 l is more than there was');
@@ -78,7 +74,7 @@ test('done otherwise, boiled over, and the wrong thing in: each a line of this b
   await keeps(page, 'batch.tell', () => panel(page).getByRole('button', { name: 'So it is' }).click());
   await expect(page.getByRole('figure')).toContainText('now 6');
 
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.getByRole('button', { name: 'Report a problem' }).click();
   await panel(page).getByRole('button', { name: 'the wrong thing went in' }).click();
   await page.getByLabel('What went in, and how much').fill('500 ml whipping cream');
   await expect(panel(page)).toContainText(/It now contains .*milk/);
@@ -102,7 +98,7 @@ test('degrees are taken from a probe that follows the pot; pulled out, it says s
   const field = page.getByLabel('The probe of the stove answers at');
   await field.fill(probe);
   await keeps(page, 'kitchen.settings', () =>
-    page.locator('form').filter({ has: field }).getByRole('button', { name: 'Keep it' }).click(),
+    page.locator('form').filter({ has: field }).getByRole('button', { name: 'Save' }).click(),
   );
   await putOn(page, 'reduced game base', 'Reduced game base');
   await page.getByLabel('When it happened').selectOption({ label: 'it was 30 min ago' });
@@ -118,12 +114,12 @@ test('degrees are taken from a probe that follows the pot; pulled out, it says s
   expect(truth.celsius).toBeGreaterThan(90);
   const keys = page.getByRole('region', { name: 'A reading' });
   await keys.getByRole('button', { name: 'Degrees', exact: true }).click();
-  await keys.getByRole('button', { name: 'Take it from the probe' }).click();
+  await keys.getByRole('button', { name: 'Use probe' }).click();
   await expect(keys.getByLabel('Typed so far')).toContainText(/9\d\.?\d?|100\.?\d?/);
-  await keeps(page, 'batch.tell', () => keys.getByRole('button', { name: 'Read it' }).click());
+  await keeps(page, 'batch.tell', () => keys.getByRole('button', { name: 'Save reading' }).click());
   await expect(told(page)).toContainText(/(9\d|100)(\.\d)? °C/);
   await page.request.post(`${probe}/as?manner=unplugged`);
-  await keys.getByRole('button', { name: 'Take it from the probe' }).click();
+  await keys.getByRole('button', { name: 'Use probe' }).click();
   await expect(keys).toContainText('The probe does not answer: is it plugged in?');
   await page.request.post(`${probe}/as?manner=steady`);
   await page.request.post(`${probe}/put?c=20`);
@@ -132,7 +128,7 @@ test('degrees are taken from a probe that follows the pot; pulled out, it says s
 test('a batch is as large as what came in: its kilos typed, or taken from the scale', async ({ page }) => {
   await page.clock.setFixedTime(HELD);
   await open(page, '/stove');
-  await page.getByRole('button', { name: 'Put a pot on' }).click();
+  await page.getByRole('button', { name: 'Start a batch' }).click();
   await page.getByLabel('Which sheet').fill('duck broth');
   await page.getByRole('option', { name: 'Duck broth', exact: true }).click();
   const litres = page.getByLabel('Litres to be made');
@@ -144,12 +140,12 @@ test('a batch is as large as what came in: its kilos typed, or taken from the sc
   await page.request.post(`http://127.0.0.1:${here().scalePort}/put?g=3000`);
   await expect
     .poll(async () => {
-      await page.getByRole('button', { name: 'Take it from the scale' }).click();
+      await page.getByRole('button', { name: 'Use scale' }).click();
       return kilos.inputValue();
     })
     .toMatch(/^(3|3\.00)$/);
   await expect.poll(async () => Number(await litres.inputValue()) / before).toBeCloseTo(3 / bySheet, 1);
-  await expect(page.getByRole('button', { name: 'Put it on' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
   await page.request.post(`http://127.0.0.1:${here().scalePort}/put?g=0`);
 });
 
@@ -164,7 +160,7 @@ test('what stays in the sieve is learned of its sheet: it stands in its line, mo
     /5\.55 → 5\.\d\d.*€\d\.\d\d → €\d\.\d\d/,
   );
   await keeps(page, 'batch.learn-times', () =>
-    sieve.getByRole('button', { name: /^Reckon with 2\d\.\d %$/ }).click(),
+    sieve.getByRole('button', { name: /^Use 2\d\.\d %$/ }).click(),
   );
   await expect(sieve).toContainText(/Reckoned with: 2\d\.\d %\./);
   await sieve.getByText('3 batches').click();
@@ -198,15 +194,15 @@ test('portions are counted as a batch ends: what each was is said, none that can
   const counted = page.getByLabel(/^Portions that went out of it/);
   for (let left = 12; left > 0 && (await counted.count()) === 0; left -= 1)
     await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
-  await expect(atHand(page)).toContainText(/By its sheet it is \d\d of 309 ml/);
+  await expect(atHand(page)).toContainText(/Planned \d\d of 309 ml/);
   await counted.fill('2.5');
   await expect(atHand(page)).toContainText('2.5 portions cannot be: whole ones, from 1 to 100000.');
-  await expect(page.getByRole('button', { name: 'End the batch' })).toBeDisabled();
+  await expect(page.getByRole('button', { name: 'Finish batch' })).toBeDisabled();
   await counted.fill('4');
   await expect(atHand(page)).toContainText(/ml each: was it counted right\?/);
   await counted.fill('20');
   await expect(atHand(page)).toContainText(/so it was 3\d\d ml each\./);
-  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'End the batch' }).click());
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Finish batch' }).click());
   await expect(told(page)).toContainText('20 portions');
   await open(page, '/stove/learned');
   const full = page.getByRole('region', { name: 'Leek and oat soup: how full its portions are' });

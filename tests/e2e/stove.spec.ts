@@ -12,7 +12,7 @@ async function read(page: Page, what: string, figures: string): Promise<void> {
   await keys(page).getByRole('button', { name: what, exact: true }).click();
   for (const key of figures) await keys(page).getByRole('button', { name: key, exact: true }).click();
   await expect(keys(page).getByLabel('Typed so far')).toContainText(figures);
-  await keys(page).getByRole('button', { name: 'Read it' }).click();
+  await keys(page).getByRole('button', { name: 'Save reading' }).click();
 }
 
 /** The instant the kitchen’s clock is held at. */
@@ -25,12 +25,12 @@ const at = (page: Page, minutes = 0): Promise<void> => page.clock.setFixedTime(H
 async function putOn(page: Page, words: string, name: string, vessel: string): Promise<void> {
   await at(page);
   await open(page, '/stove');
-  await page.getByRole('button', { name: 'Put a pot on' }).click();
+  await page.getByRole('button', { name: 'Start a batch' }).click();
   await page.getByLabel('Which sheet').fill(words);
   await page.getByRole('option', { name, exact: true }).click();
   await page.getByLabel('In which vessel').selectOption({ label: vessel });
   await page.getByLabel('Since when').selectOption({ label: '30 min ago' });
-  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Put it on' }).click());
+  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start' }).click());
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -53,31 +53,31 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await page.getByLabel('When it happened').selectOption({ label: 'it was 20 min ago' });
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByLabel('When it happened')).toHaveValue('0');
-  await expect(page.getByRole('region', { name: 'What was told' })).toContainText('11:40');
+  await expect(page.getByRole('region', { name: 'Log' })).toContainText('11:40');
   await expect(atHand(page)).toContainText('reduce by two thirds');
   await expect(atHand(page).getByRole('status')).toContainText(/more/);
   // 10 l in it: a dip that says more than ever went in is asked about, and counts for nothing till then.
   await keeps(page, 'batch.tell', () => read(page, 'Dip', '20.5'));
   const asked = page.getByRole('alert', { name: 'A reading that cannot be' });
-  await expect(asked).toContainText(/20\.5 cm from the rim is 2\d\.\d+ l.*at most 1\d\.\d+ l/);
+  await expect(asked).toContainText(/20\.5 cm below the rim is 2\d\.\d+ l.*at most 1\d\.\d+ l/);
   await page.reload();
   await expect(asked).toBeVisible();
   await keeps(page, 'batch.tell', () => asked.getByRole('button', { name: 'Misread' }).click());
   await expect(asked).toHaveCount(0);
   await keeps(page, 'batch.tell', () => read(page, 'Dip', '32.1'));
-  await expect(page.getByRole('img', { name: /^What was read: .*9\.\d l/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Readings: .*9\.\d l/ })).toBeVisible();
   await page.getByLabel('A note').fill('the lid stays off');
-  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Note it' }).click());
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Save note' }).click());
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
   await expect(page.getByText('the lid stays off')).toHaveCount(0);
   // Taken back by the key, and told again.
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
-  await expect(page.getByText('32.1 cm from the rim')).toHaveCount(0);
+  await expect(page.getByText('32.1 cm below the rim')).toHaveCount(0);
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+Shift+z'));
-  await expect(page.getByText('32.1 cm from the rim')).toBeVisible();
+  await expect(page.getByText('32.1 cm below the rim')).toBeVisible();
   // Too much has gone: stock is poured to it, as a line of this batch alone.
-  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.getByRole('button', { name: 'Report a problem' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'too little', exact: true }).click();
   await page.getByLabel('Litres there are to be').fill('11');
   const water = page.getByRole('region', { name: /^water 1\.\d+ l$/ });
@@ -88,13 +88,13 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(atHand(page)).toContainText('How much is there?');
   await page.getByLabel(/^Litres got/).fill('3.3');
-  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'End the batch' }).click());
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Finish batch' }).click());
   await expect(page.getByRole('region', { name: 'How it ended' })).toContainText('3.30 l');
   await page.getByRole('link', { name: 'all pots' }).click();
   const row = page.getByRole('row', { name: /^Reduced game base .*3\.30/ });
   await expect(row).toContainText('3.30');
   await row.getByRole('link').click();
-  await page.getByRole('button', { name: 'It was never on' }).click();
+  await page.getByRole('button', { name: 'Delete batch (started by mistake)' }).click();
   await expect(page.getByRole('heading', { name: 'Stove', level: 1 })).toBeVisible();
   await expect(row).toHaveCount(0);
 });
@@ -118,20 +118,20 @@ test('with the network gone readings are answered at once, kept in the browser a
   await expect(page.getByRole('status').filter({ hasText: 'kept here' })).toHaveCount(0, { timeout: 30_000 });
   await page.reload();
   await expect(atHand(page)).toContainText('2 of');
-  const told = page.getByRole('region', { name: 'What was told' }).getByRole('listitem');
+  const told = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
   await expect(told).toHaveCount(2);
   await expect(told.first()).toContainText('24 °C');
   expect(await figure(page.getByText(/^\d+ of \d+$/))).toBe(2);
-  await page.getByRole('button', { name: 'It was never on' }).click();
+  await page.getByRole('button', { name: 'Delete batch (started by mistake)' }).click();
 });
 
 test('from its sheet a pot is put on as it is written there', async ({ page }) => {
   await at(page);
   await openPot(page, 'Duck broth');
-  await page.getByRole('link', { name: 'Cook it now' }).click();
+  await page.getByRole('link', { name: 'Start a batch' }).click();
   await expect(page.getByLabel('Which sheet')).toHaveValue('Duck broth');
   await page.getByLabel('In which vessel').selectOption({ label: 'Stockpot 50 l' });
-  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Put it on' }).click());
+  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start' }).click());
   await expect(page.getByRole('heading', { name: 'Duck broth', level: 1 })).toBeVisible();
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
@@ -149,16 +149,16 @@ test('the clock of cooling starts when the heat goes off: by the limits of the h
     page
       .locator('form')
       .filter({ has: page.getByLabel('A pot is cooled to') })
-      .getByRole('button', { name: 'Keep it' })
+      .getByRole('button', { name: 'Save' })
       .click(),
   );
   await putOn(page, 'reduced game base', 'Reduced game base', 'Stockpot 50 l');
   await page.getByLabel('When it happened').selectOption({ label: 'it was 20 min ago' });
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await page.getByLabel('When it happened').selectOption({ label: 'it was 15 min ago' });
-  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'The heat is off' }).click());
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Heat off' }).click());
   const cooling = page.getByRole('region', { name: 'Cooling' });
-  await expect(cooling).toContainText('the heat is off since 11:45');
+  await expect(cooling).toContainText('heat off since 11:45');
   await keeps(page, 'batch.tell', () => read(page, 'Degrees', '80'));
   // A large pot that nobody helps: it is said before it is late, with what people usually do.
   await expect(cooling.getByRole('alert').filter({ hasText: '21 °C' })).toContainText(
@@ -168,7 +168,7 @@ test('the clock of cooling starts when the heat goes off: by the limits of the h
   await expect(cooling.getByRole('alert').filter({ hasText: '60 °C' })).toContainText(
     '60 °C by 11:57: past the limit of this house, and not read there',
   );
-  await expect(page.getByRole('button', { name: 'Something is wrong' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Report a problem' })).toHaveCount(0);
   await expect(cooling).toContainText('trays no deeper than 5 cm');
   await page.reload();
   await expect(cooling).toContainText('it will be too late');
@@ -228,27 +228,27 @@ test('a pot is left for the night by the rule of the house: how it will stand, t
     .first()
     .click();
   await expect(page.getByRole('heading', { name: 'Venison bone stock', level: 1 })).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it for the night' }).click();
-  const panel = page.getByRole('dialog', { name: 'Left for the night' });
-  await expect(panel.getByLabel('Somebody is back at')).toHaveValue('06:00');
+  await page.getByRole('button', { name: 'Leave overnight' }).click();
+  const panel = page.getByRole('dialog', { name: 'Left overnight' });
+  await expect(panel.getByLabel('Staff back at')).toHaveValue('06:00');
   await expect(panel.getByText(/At 06:00 it should stand at/)).toBeVisible();
   await expect(panel.getByRole('alert')).toContainText(
     'By the rule of this house it may not stand like this',
   );
   const night = await panel.locator('b.fig').first().innerText();
-  await panel.getByLabel('Somebody is back at').fill('15:00');
+  await panel.getByLabel('Staff back at').fill('15:00');
   await expect(panel.getByText(/At 15:00 it should stand at/)).toBeVisible();
   await expect(panel.locator('b.fig').first()).not.toHaveText(night);
   await keeps(page, 'batch.tell', () =>
     panel.getByRole('button', { name: 'It is left all the same' }).click(),
   );
-  await expect(page.getByText('Left for the night, until 15:00.')).toBeVisible();
+  await expect(page.getByText('Left overnight, until 15:00.')).toBeVisible();
   await page.reload();
-  await expect(page.getByText('Left for the night, until 15:00.')).toBeVisible();
+  await expect(page.getByText('Left overnight, until 15:00.')).toBeVisible();
   await keeps(page, 'batch.take-back', () =>
     page.getByRole('button', { name: 'Take back: left for the night' }).click(),
   );
-  await expect(page.getByText('Left for the night, until 15:00.')).toHaveCount(0);
+  await expect(page.getByText('Left overnight, until 15:00.')).toHaveCount(0);
 });
 
 test('a pot that may stand lower is turned down for the night, by what the house lets stand, and is more in the morning for it', async ({
@@ -261,14 +261,14 @@ test('a pot that may stand lower is turned down for the night, by what the house
     .first()
     .click();
   await expect(page.getByRole('heading', { name: 'Reduced game base', level: 1 })).toBeVisible();
-  await page.getByRole('button', { name: 'Leave it for the night' }).click();
-  const panel = page.getByRole('dialog', { name: 'Left for the night' });
+  await page.getByRole('button', { name: 'Leave overnight' }).click();
+  const panel = page.getByRole('dialog', { name: 'Left overnight' });
   const flame = panel.getByRole('group', { name: 'The flame' });
   await expect(flame.getByRole('button', { name: 'Turn it down to bare simmer' })).toHaveAttribute(
     'aria-pressed',
     'true',
   );
-  await panel.getByLabel('Somebody is back at').fill('12:40');
+  await panel.getByLabel('Staff back at').fill('12:40');
   const stands = panel.locator('b.fig').first();
   await expect(panel.getByText(/At 12:40 it should stand at/)).toBeVisible();
   await expect(panel.getByRole('alert')).toHaveCount(0);
@@ -280,7 +280,7 @@ test('a pot that may stand lower is turned down for the night, by what the house
   await keeps(page, 'batch.tell', () =>
     panel.getByRole('button', { name: 'It is turned down to bare simmer and left' }).click(),
   );
-  const what = page.getByRole('region', { name: 'What was told' });
+  const what = page.getByRole('region', { name: 'Log' });
   await expect(what).toContainText('left for the night, turned down to bare simmer');
   await page.reload();
   await expect(what).toContainText('left for the night, turned down to bare simmer');
@@ -297,17 +297,15 @@ test('a dip of a pot that is cold is read as it stands then, and a chilled spoon
   await page.getByLabel('When it happened').selectOption({ label: 'it was 20 min ago' });
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByRole('figure')).toContainText(/now \d+\.\d+ l/);
-  const what = page.getByRole('region', { name: 'What was told' });
+  const what = page.getByRole('region', { name: 'Log' });
   const cold = keys(page).getByRole('button', { name: 'it is cold' });
   await expect(cold).toHaveAttribute('aria-pressed', 'false');
   await cold.click();
   await expect(cold).toHaveAttribute('aria-pressed', 'true');
   await keeps(page, 'batch.tell', () => read(page, 'Dip', '32.1'));
-  await expect(what).toContainText('32.1 cm from the rim, at 20 °C');
+  await expect(what).toContainText('32.1 cm below the rim, at 20 °C');
   // Off the heat it cools: what it has cooled to is what a dip is read at, unless somebody says otherwise.
-  await keeps(page, 'batch.tell', () =>
-    page.getByRole('button', { name: 'The heat is off' }).first().click(),
-  );
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Heat off' }).first().click());
   await expect(keys(page).getByRole('button', { name: /^cooled to \d+ °C$/ })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -317,5 +315,5 @@ test('a dip of a pot that is cold is read as it stands then, and a chilled spoon
   await expect(what).toContainText('a chilled spoonful wobbles');
   await page.reload();
   await expect(what).toContainText('a chilled spoonful wobbles');
-  await expect(what).toContainText('32.1 cm from the rim, at 20 °C');
+  await expect(what).toContainText('32.1 cm below the rim, at 20 °C');
 });

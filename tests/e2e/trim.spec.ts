@@ -47,7 +47,7 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   page,
 }) => {
   await bench(page, 'Carrot');
-  await takes(page, 5200, 'Weight that went in');
+  await takes(page, 5200, 'Start weight');
   await takes(page, 3900, part(1));
   await expect(said(page)).toContainText('75.0 %');
   await takes(page, 780, part(2));
@@ -56,7 +56,7 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   await scale('/put?g=640');
   await page.getByRole('button', { name: 'Tare the scale' }).click();
   await expect(page.getByText('✓ the scale shows 0')).toBeVisible();
-  await page.getByRole('button', { name: 'Another part' }).click();
+  await page.getByRole('button', { name: 'Add part' }).click();
   await scale('/put?g=670');
   await page.getByRole('button', { name: `Take ${part(4)} off the scale` }).click();
   await expect(page.getByLabel(part(4), { exact: true })).toHaveValue(/^(29|30|31) g$/);
@@ -69,14 +69,14 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   await expect(
     page.getByRole('heading', { name: /The tests say usable yield 7\d\.\d % instead of 84\.0/ }),
   ).toBeVisible();
-  const waiting = page.getByRole('region', { name: 'What waits to be accepted' });
+  const waiting = page.getByRole('region', { name: 'Waiting for you' });
   await expect(waiting).toContainText('Venison bone stock');
   const cost = page.getByRole('button', { name: 'Carrot, a usable kilo: why?' });
   const before = await figure(cost);
   await keeps(page, 'ingredient.learned', () =>
-    waiting.getByRole('button', { name: 'Use it from today' }).click(),
+    waiting.getByRole('button', { name: 'Use from today' }).click(),
   );
-  await expect(page.getByRole('region', { name: 'What moved' })).toContainText(
+  await expect(page.getByRole('region', { name: 'What changed' })).toContainText(
     'Venison loin, juniper sauce, celeriac',
   );
   await expect.poll(() => figure(cost)).toBeGreaterThan(before);
@@ -89,18 +89,18 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
 test('with the scale unplugged the same is done by hand, arithmetic and all', async ({ page }) => {
   await scale('/as?manner=unplugged');
   await bench(page, 'Onion');
-  await page.getByRole('button', { name: 'Take Weight that went in off the scale' }).click();
+  await page.getByRole('button', { name: 'Take Start weight off the scale' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'The scale does not answer' })).toBeVisible();
   await page.getByRole('button', { name: 'Tare the scale' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'The scale does not answer' })).toBeVisible();
-  await types(page, 'Weight that went in', '2*2.5 kg');
+  await types(page, 'Start weight', '2*2.5 kg');
   await types(page, part(1), '4.3 kg');
   await types(page, part(2), '1 lb');
   await types(page, part(3), '180 g');
   await expect(page.getByText('= 454 g')).toBeVisible();
   await expect(said(page)).toContainText('86.0 %');
   // Every weight is kept as it is left: a reload, or another tablet, goes on from here.
-  await expect(page.getByText('✓ every weight is kept')).toBeVisible();
+  await expect(page.getByText('✓ every weight saved')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel(part(2), { exact: true })).toHaveValue('1 lb');
   await page.goto('/trim');
@@ -116,7 +116,7 @@ test('a scale that drifts, swings or is overloaded says so, and what it shows ca
 }) => {
   test.setTimeout(90_000);
   await bench(page, 'Fennel');
-  const take = page.getByRole('button', { name: 'Take Weight that went in off the scale' });
+  const take = page.getByRole('button', { name: 'Take Start weight off the scale' });
   await scale('/put?g=2000');
   await scale('/as?manner=drifting');
   await take.click();
@@ -127,9 +127,7 @@ test('a scale that drifts, swings or is overloaded says so, and what it shows ca
     timeout: 20_000,
   });
   await page.getByRole('button', { name: /as it stands$/ }).click();
-  await expect(page.getByLabel('Weight that went in', { exact: true })).toHaveValue(
-    /^(19[5-9]|20[0-4])\d g$/,
-  );
+  await expect(page.getByLabel('Start weight', { exact: true })).toHaveValue(/^(19[5-9]|20[0-4])\d g$/);
   await scale('/as?manner=steady');
   await scale('/put?g=20000');
   await take.click();
@@ -141,9 +139,9 @@ test('a scale that drifts, swings or is overloaded says so, and what it shows ca
   ).toBeVisible();
 });
 
-test('a second pass is judged by what its kilos would have cost and the hands it took', async ({ page }) => {
+test('a second pass is judged by what its kilos would have cost and the labour', async ({ page }) => {
   await bench(page, 'Red pepper');
-  await types(page, 'Weight that went in', '5 kg');
+  await types(page, 'Start weight', '5 kg');
   await types(page, part(1), '3.7 kg');
   await types(page, part(3), '900 g');
   await expect(said(page)).toContainText('74.0 %');
@@ -155,12 +153,12 @@ test('a second pass is judged by what its kilos would have cost and the hands it
   ).toBeVisible();
   await types(page, 'What went through again', '880 g');
   await expect(said(page)).toContainText('80.0 %');
-  await expect(page.getByText('Write down how long it took to see whether it pays.')).toBeVisible();
-  await types(page, 'Second pass: hands it took', '2 min');
+  await expect(page.getByText('Enter how long it took to see whether it pays.')).toBeVisible();
+  await types(page, 'Second pass: labour', '2 min');
   await expect(
     page.getByText(/300 g more, which would cost €1\.\d\d to buy.*€0\.58 of hands.*it pays/),
   ).toBeVisible();
-  await types(page, 'Second pass: hands it took', '20 min');
+  await types(page, 'Second pass: labour', '20 min');
   await expect(page.getByText(/it does not pay/)).toBeVisible();
 });
 
@@ -169,14 +167,14 @@ test('two people finish the same test: the second sees both, and can keep theirs
   browser,
 }) => {
   await bench(page, 'Shallot');
-  await types(page, 'Weight that went in', '1 kg');
-  await expect(page.getByText('✓ every weight is kept')).toBeVisible();
+  await types(page, 'Start weight', '1 kg');
+  await expect(page.getByText('✓ every weight saved')).toBeVisible();
   const other = await browser.newContext();
   const elsewhere = await other.newPage();
   await open(elsewhere, new URL(page.url()).pathname);
   await elsewhere.waitForLoadState('networkidle');
   await types(elsewhere, part(1), '850 g');
-  await expect(elsewhere.getByText('✓ every weight is kept')).toBeVisible();
+  await expect(elsewhere.getByText('✓ every weight saved')).toBeVisible();
   await elsewhere.getByRole('button', { name: 'Finish the test' }).click();
   await expect(elsewhere.getByRole('heading', { name: /The tests say/ })).toBeVisible();
 
@@ -186,7 +184,7 @@ test('two people finish the same test: the second sees both, and can keep theirs
   await expect(page.locator('.both-tests')).toContainText('790 g');
   await expect(page.locator('.both-tests')).toContainText('850 g');
   const first = page.url();
-  await page.getByRole('button', { name: 'Keep mine as a test of its own' }).click();
+  await page.getByRole('button', { name: 'Save mine as a separate test' }).click();
   await expect.poll(() => page.url()).not.toBe(first);
   await expect(page.getByLabel(part(1), { exact: true })).toHaveValue('790 g');
   await page.waitForLoadState('networkidle');
@@ -199,20 +197,20 @@ test('a test far from the others is flagged, counts until a person leaves it out
   page,
 }) => {
   await open(page, '/trim');
-  await expect(page.getByRole('row', { name: /^Leek/ })).toContainText('one test far off');
+  await expect(page.getByRole('row', { name: /^Leek/ })).toContainText('one test unusual');
   await page.getByRole('link', { name: 'Leek', exact: true }).click();
   await expect(page.getByText(/One test is far from what the others say/)).toBeVisible();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: 'Leave the test of 12 Mar out' }).click();
   await page.getByLabel('Why it does not count').fill('');
-  await page.getByRole('button', { name: 'Leave it out' }).click();
+  await page.getByRole('button', { name: 'Leave out' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'Why does it not count?' })).toBeVisible();
   await page.getByLabel('Why it does not count').fill('a frozen crate');
-  await keeps(page, 'test.left-out', () => page.getByRole('button', { name: 'Leave it out' }).click());
+  await keeps(page, 'test.left-out', () => page.getByRole('button', { name: 'Leave out' }).click());
   await expect(page.getByText('left out: a frozen crate')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'What waits to be accepted' })).toHaveCount(0);
-  await keeps(page, 'test.left-out', () => page.getByRole('button', { name: 'let it count again' }).click());
-  await expect(page.getByRole('region', { name: 'What waits to be accepted' })).toContainText('Leek');
+  await expect(page.getByRole('region', { name: 'Waiting for you' })).toHaveCount(0);
+  await keeps(page, 'test.left-out', () => page.getByRole('button', { name: 'count it again' }).click());
+  await expect(page.getByRole('region', { name: 'Waiting for you' })).toContainText('Leek');
 });
 
 test('drained bones teach what the strainer keeps, and the stock has its litres from it', async ({
@@ -224,10 +222,8 @@ test('drained bones teach what the strainer keeps, and the stock has its litres 
   await page.getByRole('link', { name: 'Venison bones', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Kept back in the strainer, drained' })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await keeps(page, 'ingredient.learned', () =>
-    page.getByRole('button', { name: 'Use it from today' }).click(),
-  );
-  await expect(page.getByRole('region', { name: 'What moved' })).toContainText('Venison bone stock');
+  await keeps(page, 'ingredient.learned', () => page.getByRole('button', { name: 'Use from today' }).click());
+  await expect(page.getByRole('region', { name: 'What changed' })).toContainText('Venison bone stock');
   await page.goto('/pot');
   await page.getByRole('link', { name: 'Venison bone stock', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Venison bone stock', level: 1 })).toBeVisible();
@@ -253,7 +249,7 @@ test('what no pot takes returns to the usable part, by as much as is left over',
     await page.getByLabel('Trout-frame fumet, batches a week').first().fill('9');
     await page.getByLabel('Trout-frame fumet, batches a week').first().press('Enter');
     // Far more often than before is asked about.
-    await page.getByRole('button', { name: 'Keep it' }).first().click();
+    await page.getByRole('button', { name: 'Save' }).first().click();
   });
   await expect(leek).toContainText('short');
   await page.getByLabel('Trout-frame fumet, batches a week').first().fill('-2');
@@ -266,18 +262,18 @@ test('what no pot takes returns to the usable part, by as much as is left over',
 test('waste is booked with its reason, and refused without one', async ({ page }) => {
   await open(page, '/trim/flow');
   await page.waitForLoadState('networkidle');
-  const box = page.getByRole('complementary', { name: 'Thrown away' });
+  const box = page.getByRole('complementary', { name: 'Waste' });
   // The whole name typed is chosen, by keyboard alone.
-  const what = box.getByLabel('What was thrown away');
+  const what = box.getByLabel('What was wasted');
   await what.fill('leek');
   await expect(page.getByRole('option', { name: 'Leek', exact: true })).toBeVisible();
   await what.press('Tab');
   await expect(what).toHaveValue('Leek');
-  await box.getByLabel('How much was thrown away').fill('800 g');
-  await box.getByRole('button', { name: 'Write it down' }).click();
+  await box.getByLabel('Amount wasted').fill('800 g');
+  await box.getByRole('button', { name: 'Save' }).click();
   await expect(box.getByRole('alert')).toContainText('Why was it thrown away?');
-  await box.getByLabel('Why it was thrown away').fill('spoiled');
-  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Write it down' }).click());
+  await box.getByLabel('Reason').fill('spoiled');
+  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Save' }).click());
   await expect(box.getByRole('listitem').first()).toContainText('Leek, stock trim');
   await expect(box.getByRole('listitem').first()).toContainText('Maren Holt: spoiled');
   await expect(box.getByRole('listitem').first()).toContainText('€0.48');
@@ -302,8 +298,8 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   expect(a).toBeGreaterThan(b);
   expect(b).toBeGreaterThan(c);
   await page.getByLabel('Set value of a kilo of trim').fill('60');
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByRole('button', { name: 'It is right: keep it' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Yes, save it' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: /cannot bear it.*most it can bear is/ }),
   ).toBeVisible();
@@ -313,7 +309,7 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   await keeps(page, 'kitchen.trimming', () =>
     page.getByRole('button', { name: 'Cost by weight from now on' }).click(),
   );
-  await expect(page.getByText('✓ kept')).toBeVisible();
+  await expect(page.getByText('✓ saved')).toBeVisible();
   await page.goto('/buy');
   expect(await figure(answer(page, 'Whole trout off the bone, braised leek'))).toBeCloseTo(c, 2);
   // One ingredient may stay with a school of its own.
@@ -323,16 +319,12 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   const leek = page.getByRole('button', { name: 'Leek, a usable kilo: why?' });
   const shared = await figure(leek);
   await keeps(page, 'ingredient.trim', async () => {
-    await page.getByLabel('Who pays for what comes off').selectOption('value');
+    await page.getByLabel('How trim is costed').selectOption('value');
   });
   await expect.poll(() => figure(leek)).toBeGreaterThan(shared);
   await page.getByLabel('Stock trim, set value a kilo').fill('7');
   await page.getByLabel('Stock trim, set value a kilo').press('Enter');
-  await page
-    .getByRole('alert')
-    .filter({ hasText: '12 times' })
-    .getByRole('button', { name: 'Keep it' })
-    .click();
+  await page.getByRole('alert').filter({ hasText: '12 times' }).getByRole('button', { name: 'Save' }).click();
   await expect(
     page
       .getByRole('alert')
@@ -343,37 +335,35 @@ test('the three schools on three real plates; a school chosen moves them; a set 
 test('a kitchen may learn at once: a finished test counts as soon as it is weighed', async ({ page }) => {
   await open(page, '/trim/schools');
   await page.waitForLoadState('networkidle');
-  await page.getByLabel('What tests have taught').selectOption('at once');
-  await keeps(page, 'kitchen.trimming', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await page.getByLabel('Learned from yield tests').selectOption('at once');
+  await keeps(page, 'kitchen.trimming', () => page.getByRole('button', { name: 'Save' }).click());
   await bench(page, 'Garlic');
-  await types(page, 'Weight that went in', '400 g');
+  await types(page, 'Start weight', '400 g');
   await types(page, part(1), '320 g');
-  await expect(page.getByText('✓ every weight is kept')).toBeVisible();
+  await expect(page.getByText('✓ every weight saved')).toBeVisible();
   await page.getByRole('button', { name: 'Finish the test' }).click();
-  await expect(page.getByText('What it taught is reckoned with.')).toBeVisible();
+  await expect(page.getByText('What it taught is in use.')).toBeVisible();
   await expect(page.locator('.head-figures')).toContainText(/8[0-5]\.\d %/);
   await expect(page.locator('.head-figures .estimate')).toHaveCount(0);
 });
 
 test('what comes off can be made a product of its own on the bench', async ({ page }) => {
   await bench(page, 'Duck carcass');
-  await types(page, 'Weight that went in', '3 kg');
+  await types(page, 'Start weight', '3 kg');
   await types(page, part(1), '2.6 kg');
   await page.getByLabel('Part 2, what becomes of it').selectOption('by-product');
   await page.getByLabel('New by-product, its name').fill('Duck fat off carcasses');
   await page.getByLabel('New by-product, what it is like').fill('Duck or goose fat');
-  await page.getByRole('button', { name: 'Make it' }).click();
+  await page.getByRole('button', { name: 'Create' }).click();
   await expect(page.getByLabel('Part 2, product').locator('option:checked')).toHaveText(
     'Duck fat off carcasses',
   );
   await types(page, part(2), '310 g');
-  await expect(page.getByText('✓ every weight is kept')).toBeVisible();
+  await expect(page.getByText('✓ every weight saved')).toBeVisible();
   await page.getByRole('button', { name: 'Finish the test' }).click();
   await expect(page.getByRole('region', { name: 'Comes off: Duck fat off carcasses' })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  await keeps(page, 'ingredient.learned', () =>
-    page.getByRole('button', { name: 'Use it from today' }).click(),
-  );
+  await keeps(page, 'ingredient.learned', () => page.getByRole('button', { name: 'Use from today' }).click());
   await page.goto('/trim/flow');
   await expect(page.getByRole('link', { name: 'Duck fat off carcasses' })).toBeVisible();
 });
@@ -382,13 +372,13 @@ test('by keyboard alone: from the station’s key to a finished test', async ({ 
   await open(page, '/buy');
   await page.waitForLoadState('networkidle');
   await page.keyboard.press('t');
-  await expect(page.getByRole('heading', { name: 'The bench' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Yield tests' })).toBeVisible();
   await tabTo(page, 'Put Celery on the bench');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Celery', level: 1 })).toBeVisible();
   await page.waitForLoadState('networkidle');
   for (const [field, weight] of [
-    ['Weight that went in', '2 kg'],
+    ['Start weight', '2 kg'],
     [part(1), '1.5 kg'],
     [part(2), '350 g'],
   ] as const) {

@@ -32,7 +32,7 @@ test('another supplier does not take over what the first one sells', async ({ pa
     hasText: 'Leeks is Low Meadow Growers’s: choose what Weirside Game sells.',
   });
   await expect(says).toBeVisible();
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^✕?\s*Nothing is written down yet/)).toBeVisible();
   await expect(page.getByLabel(price(1))).toHaveValue('14');
   await page.goto('/buy/purchases');
@@ -48,11 +48,11 @@ test('a price of 240 for 24 is asked about, and written down when it is said to 
   await takes(page.getByLabel('Line 1, article'), 'Venison bones, chopped');
   await page.getByLabel('Line 1, packs').fill('1');
   await page.getByLabel(price(1)).fill('240');
-  await expect(page.getByText('€240.00 is 10 times the €24.00 it was. Keep it?')).toBeVisible();
-  await page.getByRole('button', { name: 'Write it down' }).click();
-  await expect(page.getByText('Nothing is written down yet: one thing is asked above.')).toBeVisible();
+  await expect(page.getByText('€240.00 is 10 times the €24.00 it was. Save it?')).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Not saved yet: one thing is asked above.')).toBeVisible();
   await page.getByRole('button', { name: 'It is right' }).click();
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('heading', { name: 'Invoice X 2' })).toBeVisible();
 });
 
@@ -64,7 +64,7 @@ test('one line is credited in four clicks: the others are not on the note', asyn
     clicks += 1;
     await page.getByRole(role, { name }).click();
   };
-  await click('Write a credit note for it', 'link');
+  await click('New credit note', 'link');
   await expect(page.getByRole('heading', { name: 'Credit note for WG-20418' })).toBeVisible();
   const lines = await page.getByLabel(/, packs$/).count();
   expect(lines).toBeGreaterThan(1);
@@ -72,7 +72,7 @@ test('one line is credited in four clicks: the others are not on the note', asyn
   await page.keyboard.type('CN 5');
   await click('Line 1, packs', 'textbox');
   await page.keyboard.type('1');
-  await click('Write it down', 'button');
+  await click('Save', 'button');
   await expect(page.getByRole('heading', { name: 'Credit note CN 5' })).toBeVisible();
   // Its head, one line, and the sum.
   await expect(page.getByRole('row')).toHaveCount(3);
@@ -83,7 +83,7 @@ test('a line that was taken out comes back, and the focus goes to a line that is
   await open(page, '/buy/purchases/new');
   await takes(page.getByLabel('Line 1, article'), 'Leeks');
   await expect(page.getByLabel('Supplier', { exact: true })).toHaveValue('Low Meadow Growers');
-  await page.getByRole('button', { name: 'Another line' }).click();
+  await page.getByRole('button', { name: 'Add line' }).click();
   await expect(page.getByLabel('Line 2, article')).toBeFocused();
   await page.getByRole('button', { name: 'Take Leeks out' }).click();
   await expect(page.getByLabel('Line 1, article')).toHaveValue('');
@@ -113,12 +113,12 @@ test('what is looked for, the order and the place stay with back and a reload', 
   await expect(first).toContainText('Juniper sauce');
   await page.reload();
   await expect(first).toContainText('Juniper sauce');
-  await page.getByLabel('Find a pot').fill('juniper');
+  await page.getByLabel('Find a recipe').fill('juniper');
   await expect(page).toHaveURL(/find=juniper/);
   await page.getByRole('link', { name: 'Juniper sauce', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Juniper sauce', level: 1 })).toBeVisible();
   await page.goBack();
-  await expect(page.getByLabel('Find a pot')).toHaveValue('juniper');
+  await expect(page.getByLabel('Find a recipe')).toHaveValue('juniper');
   await expect(page.getByRole('link', { name: 'White roux', exact: true })).toHaveCount(0);
 });
 
@@ -170,7 +170,7 @@ test('what was named before the search has answered is what is written down', as
   await page.keyboard.type('2');
   await page.keyboard.press('Tab');
   await page.keyboard.type('7.10');
-  await page.getByRole('button', { name: 'Write it down' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
   release();
   await expect(page.getByRole('heading', { name: 'Invoice X 3' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Trout frames/ })).toContainText('7.10');

@@ -10,7 +10,7 @@ const answer = (page: Page) => page.locator('.fig-large.hot');
 const rowOf = (page: Page, way: string) => page.getByRole('row', { name: new RegExp(`^${way}`) });
 const drawn = (page: Page) => page.getByText(/^\d+ draws of \d+ figures/);
 
-test('a question that arises at a line is asked from there, kept, thrown away and brought back', async ({
+test('a question that arises at a line is asked from there, kept, thrown away and restored', async ({
   page,
 }) => {
   await openPot(page, 'Crab shell stock');
@@ -23,16 +23,14 @@ test('a question that arises at a line is asked from there, kept, thrown away an
   // Two litres side by side, the litres each way gives, and how sure that is.
   await expect(page.getByRole('img', { name: /^One litre:/ })).toHaveCount(2);
   await expect(drawn(page)).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByText('is the cheapest of all in')).toContainText('100 of 100 draws');
-  await page.getByRole('button', { name: 'Keep the question' }).click();
+  await expect(page.getByText('is the cheapest of all in')).toContainText('100 of 100 simulations');
+  await page.getByRole('button', { name: 'Save the question' }).click();
   await page.getByLabel('What the question is called').fill('Press the shells?');
-  await keeps(page, 'question.keep', () =>
-    page.getByRole('button', { name: 'Keep it', exact: true }).click(),
-  );
+  await keeps(page, 'question.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('heading', { name: 'Press the shells?', level: 1 })).toBeVisible();
   await page.reload();
   await expect(answer(page)).toHaveText('pressed');
-  await keeps(page, 'question.away', () => page.getByRole('button', { name: 'Throw it away' }).click());
+  await keeps(page, 'question.away', () => page.getByRole('button', { name: 'Delete' }).click());
   await expect(page.getByRole('heading', { name: 'Weigh up', level: 1 })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Press the shells?' })).toHaveCount(0);
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
@@ -52,7 +50,7 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
   await expect(rowOf(page, 'Beef stock, low-salt carton')).toContainText('adds gluten');
   await expect(rowOf(page, 'Second venison stock')).toContainText('10.3');
   await page.getByRole('radio', { name: 'Veal stock, chilled' }).check();
-  await expect(page.getByRole('region', { name: 'Where it flips' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Break-even price' })).toContainText(
     'a kilo of Veal stock, chilled',
   );
   await expect(drawn(page)).toBeVisible({ timeout: 60_000 });
@@ -64,7 +62,7 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
     /^\/stove\?put=[0-9a-f-]{36}$/,
   );
   // Many more draws, stopped half way: what has been drawn is shown as such.
-  await page.getByRole('button', { name: 'Draw ten thousand' }).click();
+  await page.getByRole('button', { name: 'Run ten thousand simulations' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
   await expect(page.getByText(/^stopped after \d+ of 10000 draws: this is what they say/)).toBeVisible();
 });
@@ -74,12 +72,12 @@ test('a question is asked otherwise: other limits, something else beside it, and
 }) => {
   await open(page, '/weigh');
   await page.getByRole('link', { name: 'Game base, or one that is bought' }).first().click();
-  await page.getByRole('button', { name: 'Ask it otherwise' }).click();
+  await page.getByRole('button', { name: 'Edit the question' }).click();
   await page.getByLabel('Body, at least').fill('99');
   await expect(page.getByText('99 cannot be: from 0.02 to 12.')).toBeVisible();
   await page.getByLabel('Body, at least').fill('0.4');
   await page.getByRole('button', { name: 'Leave Second venison stock out' }).click();
-  await page.getByLabel('Lay something else beside it').fill('duck broth');
+  await page.getByLabel('Compare with something else').fill('duck broth');
   await page.getByRole('option', { name: /^Duck broth/ }).click();
   await expect(page.getByRole('button', { name: 'Leave Duck broth out' })).toBeVisible();
   await page.getByRole('button', { name: 'Ask', exact: true }).click();
@@ -89,10 +87,8 @@ test('a question is asked otherwise: other limits, something else beside it, and
   await page.reload();
   await expect(page.getByText('at body 0.4 or more')).toBeVisible();
   // The kept one stands as it was until it is kept so.
-  await page.getByRole('button', { name: 'Keep it so' }).click();
-  await keeps(page, 'question.keep', () =>
-    page.getByRole('button', { name: 'Keep it', exact: true }).click(),
-  );
+  await page.getByRole('button', { name: 'Save this answer' }).click();
+  await keeps(page, 'question.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByText('at body 0.4 or more')).toBeVisible();
   await page.waitForURL(/\/weigh\/[0-9a-f-]{36}$/);
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
@@ -108,7 +104,7 @@ test('the draws of a browser are those of the server, digit for digit, as a tabl
   await expect(drawn(page)).toBeVisible({ timeout: 60_000 });
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('button', { name: 'All draws, as a table' }).click(),
+    page.getByRole('button', { name: 'All simulations as a table' }).click(),
   ]);
   const [head, ...rows] = parse(await readFile(await download.path(), 'utf8'), { bom: true }) as string[][];
   expect(head?.slice(0, 3)).toEqual(['draw', 'Onion: litres', 'Onion: salt %']);
@@ -144,10 +140,8 @@ test('two versions of a sheet are weighed up and kept; how it was written before
   const [now, was] = [await rowOf(page, 'as it stands').innerText(), await before.innerText()];
   // Topped up or not: other litres.
   expect(now.replace('as it stands', '')).not.toBe(was.replace(/^no\. 1[^\t\n]*/, ''));
-  await page.getByRole('button', { name: 'Keep the question' }).click();
-  await keeps(page, 'question.keep', () =>
-    page.getByRole('button', { name: 'Keep it', exact: true }).click(),
-  );
+  await page.getByRole('button', { name: 'Save the question' }).click();
+  await keeps(page, 'question.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await page.waitForURL(/\/weigh\/[0-9a-f-]{36}$/);
   const kept = page.url();
   await openPot(page, 'Duck broth');
@@ -169,7 +163,7 @@ test('in which pot: another is added, one left out, and asked again', async ({ p
   await open(page, '/weigh');
   await page.getByRole('link', { name: 'Bones in the wide pot, or the tall one' }).click();
   await expect(answer(page)).toHaveText('Stockpot 36 l');
-  await page.getByRole('button', { name: 'Ask it otherwise' }).click();
+  await page.getByRole('button', { name: 'Edit the question' }).click();
   await page.getByRole('button', { name: 'Leave Stockpot 36 l out' }).click();
   await page.getByRole('button', { name: 'Leave Bratt pan 60 l out' }).click();
   await page.getByRole('button', { name: 'Ask', exact: true }).click();
@@ -186,7 +180,7 @@ test('an answer that has flipped is told where one arrives, with what moved it, 
 }) => {
   await open(page, '/buy');
   const told = page.getByText(
-    /the answer was Onion; now it is Onion, ready-cut\. What moved: Onion, ready-cut/,
+    /the answer was Onion; now it is Onion, ready-cut\. What changed: Onion, ready-cut/,
   );
   await expect(told).toBeVisible();
   await page.getByRole('link', { name: 'Onions whole, or ready-cut' }).click();
@@ -207,7 +201,7 @@ test('by keyboard alone: a pot, one of its questions, the other way beside it', 
   await tabTo(page, 'A second pass, or not?');
   await page.keyboard.press('Enter');
   await expect(answer(page)).toHaveText('with one, 35 % back');
-  await expect(page.getByRole('region', { name: 'Where it flips' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Break-even price' })).toBeVisible();
 });
 
 test('what does not arise by itself: something else in the place of a line, and another pot beside it', async ({
@@ -217,7 +211,7 @@ test('what does not arise by itself: something else in the place of a line, and 
   await page.getByLabel('Which pot').fill('creamed chard');
   await page.getByRole('option', { name: 'Creamed chard' }).click();
   await page.getByLabel('In the place of which line').selectOption({ label: 'in the place of 2.4 kg chard' });
-  await page.getByLabel('Something else in its place').fill('watercress');
+  await page.getByLabel('Replace with').fill('watercress');
   await page.getByRole('option', { name: /^Watercress/ }).click();
   await expect(answer(page)).toHaveText('Chard');
   await expect(rowOf(page, 'Watercress')).toBeVisible();

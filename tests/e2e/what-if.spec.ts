@@ -4,9 +4,9 @@ import { expect, figure, keeps, open, tabTo, test } from './kitchen';
 /** Makes a tray from nothing, by its name. */
 async function newTray(page: Page, name: string): Promise<void> {
   await open(page, '/pour/what-if');
-  await page.getByRole('button', { name: 'A new tray' }).click();
-  await page.getByLabel('What the tray is called').fill(name);
-  await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Keep it' }).click());
+  await page.getByRole('button', { name: 'New what-if' }).click();
+  await page.getByLabel('What the what-if is called').fill(name);
+  await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Save' }).click());
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -76,7 +76,9 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   });
   await expect(answer(page)).toContainText('0 plates would break their target');
   const wouldCost = await figure(rowOf(page, 'Venison loin').getByRole('cell').nth(2));
-  await keeps(page, 'tray.apply', () => page.getByRole('button', { name: 'Apply it to the book' }).click());
+  await keeps(page, 'tray.apply', () =>
+    page.getByRole('button', { name: 'Apply to the price book' }).click(),
+  );
   await expect(page.getByRole('heading', { name: 'Plates', level: 1 })).toBeVisible();
   const loin = page.getByRole('row', { name: /^Venison loin/ });
   await expect(loin).toContainText('€30.00');
@@ -88,18 +90,18 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await page.getByRole('link', { name: 'Bones up' }).click();
   await expect(page.getByRole('heading', { name: 'Bones up', level: 1 })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Venison bones, price' })).toBeVisible();
-  await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Throw it away' }).click());
-  await expect(page.getByText('Bones up is thrown away.')).toBeVisible();
+  await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Delete' }).click());
+  await expect(page.getByText('Bones up is deleted.')).toBeVisible();
   await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Undo', exact: true }).click());
 });
 
-test('by keyboard alone: a tray is filled, a slider moved with the arrows, and what it does read', async ({
+test('by keyboard alone: a what-if is filled, a slider moved with the arrows, and what it does read', async ({
   page,
 }) => {
   await open(page, '/pour/what-if');
-  await tabTo(page, 'A new tray');
+  await tabTo(page, 'New what-if');
   await page.keyboard.press('Enter');
-  await tabInto(page.getByLabel('What the tray is called'));
+  await tabInto(page.getByLabel('What the what-if is called'));
   await page.keyboard.type('Trout');
   await keeps(page, 'tray.keep', () => page.keyboard.press('Enter'));
   await expect(page.getByRole('heading', { name: 'Trout', level: 1 })).toBeVisible();
@@ -119,19 +121,19 @@ test('by keyboard alone: a tray is filled, a slider moved with the arrows, and w
   await expect(page.getByLabel('All from Tarn Hatchery, prices, typed')).toHaveValue('+20.0');
   const now = await figure(trout.getByRole('cell').nth(1));
   await expect.poll(() => figure(trout.getByRole('cell').nth(2))).toBeCloseTo(now + 2 * (at10 - now), 1);
-  await tabTo(page, 'Take All from Tarn Hatchery, prices off the tray');
+  await tabTo(page, 'Take All from Tarn Hatchery, prices off the what-if');
   await keeps(page, 'tray.keep', () => page.keyboard.press('Enter'));
-  await expect(page.getByText('Nothing is on this tray yet.')).toBeVisible();
+  await expect(page.getByText('Nothing in this what-if yet.')).toBeVisible();
 });
 
-test('by keyboard alone: a child’s plate is built and priced, a tray applied and taken back, and the matrix read', async ({
+test('by keyboard alone: a child’s plate is built and priced, a what-if applied and taken back, and the matrix read', async ({
   page,
 }) => {
   await open(page, '/pour');
   await tabTo(page, 'Mutton broth, bread');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Mutton broth, bread', level: 1 })).toBeVisible();
-  await tabTo(page, 'Another size of it');
+  await tabTo(page, 'New portion size');
   await page.keyboard.press('Enter');
   await tabInto(page.getByLabel('What the plate is called'));
   await page.keyboard.type('Child’s mutton broth');
@@ -146,7 +148,7 @@ test('by keyboard alone: a child’s plate is built and priced, a tray applied a
   await tabTo(page, 'What if');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Bones a fifth dearer', level: 1 })).toBeVisible();
-  await tabTo(page, 'Apply it to the book');
+  await tabTo(page, 'Apply to the price book');
   await keeps(page, 'tray.apply', () => page.keyboard.press('Enter'));
   const loin = page.getByRole('row', { name: /^Venison loin/ });
   await expect(loin).toContainText('€30.00');
@@ -197,7 +199,7 @@ test('a reduction, a portion, hands and one thing for another are tried, and the
   // Its sizes follow it.
   await expect(rowOf(page, 'Child’s trout').getByRole('cell').nth(3)).toContainText('▼');
   await kind.selectOption('hands');
-  await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Put it on the tray' }).click());
+  await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Add to the what-if' }).click());
   await expect(answer(page)).toContainText('One of each plate, hands');
   await kind.selectOption('ingredient');
   await choose(page.getByLabel('instead of which ingredient'), 'celeriac', 'Celeriac');
@@ -215,7 +217,7 @@ test('a child’s plate follows the plate it is a size of but for what it says, 
   page,
 }) => {
   const parent = await openPlate(page, 'Whole trout off the bone, braised leek');
-  await page.getByRole('button', { name: 'Another size of it' }).click();
+  await page.getByRole('button', { name: 'New portion size' }).click();
   const panel = page.getByRole('dialog');
   await panel.getByLabel('What the plate is called').fill('Small trout');
   await panel.getByLabel('How much of each portion').fill('a lot');
@@ -252,9 +254,7 @@ test('a child’s plate follows the plate it is a size of but for what it says, 
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(page.getByLabel('Leek, portion')).toHaveValue('40 g');
-  await keeps(page, 'plate.by-itself', () =>
-    page.getByRole('button', { name: 'Let it stand by itself' }).click(),
-  );
+  await keeps(page, 'plate.by-itself', () => page.getByRole('button', { name: 'Stop following' }).click());
   await expect(page.getByText('Half of each portion of')).toHaveCount(0);
   await expect(page.getByLabel('Leek, portion')).toHaveValue('40 g');
 });

@@ -219,7 +219,7 @@ async function list(address: string, file: KitchenFile, line: Line): Promise<voi
 
 async function toPreview(page: Page, buffer: Buffer): Promise<void> {
   await page.getByLabel('Price list file').setInputFiles({ name: 'bench.csv', mimeType: 'text/csv', buffer });
-  await page.getByRole('button', { name: 'Look it through' }).click();
+  await page.getByRole('button', { name: 'Preview' }).click();
   await page.getByRole('button', { name: /into the book$/ }).waitFor({ timeout: 120_000 });
 }
 

@@ -28,7 +28,7 @@ const write = (page: Page, kind: string, body: object): Promise<{ ok: boolean; v
 /** Puts pots on until there are twelve, each in a vessel of its own. */
 async function twelve(page: Page, base: string): Promise<void> {
   await page.goto(`${base}/stove`);
-  await page.getByRole('button', { name: 'Put a pot on' }).click();
+  await page.getByRole('button', { name: 'Start a batch' }).click();
   await page.getByLabel('Which sheet').fill('duck broth');
   await page.getByRole('option', { name: 'Duck broth', exact: true }).click();
   const on = await pots(page).getByRole('listitem').count();
@@ -79,7 +79,7 @@ const touched = (page: Page, n: number): Promise<number> =>
     await new Promise((soon) => setTimeout(soon, 250));
     const before = told();
     const began = performance.now();
-    key('Read it');
+    key('Save reading');
     await new Promise<void>((over, failed) => {
       const look = (): void => {
         if (told() > before && done()) over();

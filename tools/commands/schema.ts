@@ -43,7 +43,7 @@ function constantsText(): string {
     ...HEAD,
     ...rows.filter((r) => used.has(r.key)).map(row),
     '',
-    '## Known, and not yet reckoned with',
+    '## Known, and not yet used',
     '',
     ...HEAD,
     ...rows.filter((r) => !used.has(r.key)).map(row),

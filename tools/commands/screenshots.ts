@@ -55,7 +55,7 @@ const SHOTS: readonly Shot[] = [
       await page
         .getByLabel('Price list file')
         .setInputFiles(path.join(ROOT, 'demo/price-lists/weirside-game-latin1.csv'));
-      await page.getByRole('button', { name: 'Look it through' }).click();
+      await page.getByRole('button', { name: 'Preview' }).click();
       await page.getByRole('link', { name: /odd: look twice/ }).click();
       await page.getByText('Packed as 8 kg').waitFor();
     },
@@ -71,14 +71,14 @@ const SHOTS: readonly Shot[] = [
         await page.getByLabel(what, { exact: true }).fill(text);
         await page.getByLabel(what, { exact: true }).blur();
       };
-      await write('Weight that went in', '5.24 kg');
+      await write('Start weight', '5.24 kg');
       await write('Part 1, what it is', 'fillets');
       await write('Part 1, weight', '3.14 kg');
       await write('Part 3, what it is', 'guts, fins');
       await write('Part 3, weight', '380 g');
       await write('Part 4, weight', '1.66 kg');
       await page.getByRole('button', { name: 'Take part 2 out' }).click();
-      await page.getByText('✓ every weight is kept').waitFor();
+      await page.getByText('✓ every weight saved').waitFor();
     },
   },
   { name: 'trim-flow', path: '/trim/flow' },

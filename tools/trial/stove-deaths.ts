@@ -39,7 +39,7 @@ async function reads(
     const value = degrees(state.next);
     state.next += 1;
     for (const key of value) await keys.getByRole('button', { name: key, exact: true }).click();
-    await keys.getByRole('button', { name: 'Read it' }).click();
+    await keys.getByRole('button', { name: 'Save reading' }).click();
     await page
       .getByText(`${Number(value)} °C`)
       .first()

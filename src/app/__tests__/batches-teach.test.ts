@@ -68,7 +68,7 @@ test('thirty batches teach; an outlier is flagged, left out by a person, and cou
   expect((await rowOf()).learned!.mean).toBeCloseTo(learned!.mean, 9);
 });
 
-test('accepted by a manager it moves its sheets and what lives from them, as it said; undone it is the table again', async () => {
+test('accepted by a manager it moves its sheets and what is made from them, as it said; undone it is the table again', async () => {
   const before = await rowOf();
   const { id } = vessel('Stockpot 36 l');
   const moves = before.moves.find((m) => m.name === 'Venison bone stock')!;
@@ -101,7 +101,7 @@ test('accepted by a manager it moves its sheets and what lives from them, as it 
   });
 });
 
-test('how often what was foretold held is told as it is, and a new batch keeps what was foretold of it', async () => {
+test('how often what was forecast held is told as it is, and a new batch keeps what was forecast of it', async () => {
   const { judged } = await learnedPage(here.as('manager'));
   const litres = judged.filter((j) => j.of === 'litres');
   expect(litres).toHaveLength(30);
@@ -126,7 +126,7 @@ test('how often what was foretold held is told as it is, and a new batch keeps w
   expect((await put(ago(30))).foretold).toBeUndefined();
 });
 
-test('a line done otherwise is this batch’s alone; a share that is gone takes of everything; what came in is told with its allergens', async () => {
+test('a line done differently is this batch’s alone; a share that is gone takes of everything; what came in is told with its allergens', async () => {
   const { id: recipe, hob } = sheet('Duck broth');
   const id = v7();
   const put = { vessel: vessel('Stockpot 50 l').id, hob, times: 1, startedAt: ago(60) };
@@ -395,7 +395,7 @@ test('how full portions are is learned from litres over portions, and stands in 
   });
 });
 
-test('bones of two suppliers are told apart by the last delivery before each batch, and may be reckoned with as one’s give', async () => {
+test('bones of two suppliers are told apart by the last delivery before each batch, and may be used as one’s give', async () => {
   const row = async () =>
     (await learnedPage(here.as('manager'))).times.find(
       (r) => r.kind === 'gives' && r.title.startsWith('Venison bones'),

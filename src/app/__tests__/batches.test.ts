@@ -111,7 +111,7 @@ test('what cannot be is said with the number and the limit, and nothing of it is
     const answer = await here.send(TELL, { batch: id, event: event(of, minutes) }, { role: 'cook' });
     return answer.ok ? 'kept' : answer.message;
   };
-  expect(await says({ is: 'dip', cm: 41, with: 'ruler' })).toMatch(/41 cm from the rim .* 40 cm high/);
+  expect(await says({ is: 'dip', cm: 41, with: 'ruler' })).toMatch(/41 cm below the rim .* 40 cm high/);
   expect(await says({ is: 'litres', l: 5 }, -60)).toMatch(/60 min from now/);
   expect(await says({ is: 'litres', l: 5 }, 90)).toMatch(/before the pot was put on/);
   expect(await says({ is: 'done', step: v7() })).toMatch(/not one of this batch/);
@@ -124,7 +124,7 @@ test('what cannot be is said with the number and the limit, and nothing of it is
   });
   expect((await putOn('Duck broth', { recipe: v7() })).answer).toMatchObject({
     ok: false,
-    message: expect.stringMatching(/put away/),
+    message: expect.stringMatching(/archived/),
   });
   expect(await here.send(BATCH_AWAY, { id, away: true }, { role: 'reader' })).toMatchObject({ ok: false });
 });

@@ -104,7 +104,7 @@ test('every mistake is told with its field, the number and the limit, and nothin
   expect((await here.read()).suppliers).toEqual(before.suppliers);
 });
 
-test('before it is put away it is said who lives from it; another takes its place everywhere, and it comes back', async () => {
+test('before it is archived its uses are named; another takes its place everywhere, and it comes back', async () => {
   const { ingredients } = here.file;
   const [butter, other] = [
     ingredients.find((i) => i.name === 'Butter')!,
@@ -137,7 +137,7 @@ test('a supplier of whom something is bought stays, and it is said what', async 
   });
 });
 
-test('what an ingredient carries is not known until somebody has read its label; read, it stands in what lives from it', async () => {
+test('what an ingredient carries is not known until somebody has read its label; read, it stands in what is made from it', async () => {
   const made = await here.send(OWN, { ...own('Fish sauce of ours'), allergens: [] });
   if (!made.ok) throw new Error(made.message);
   const { id } = made.value;

@@ -20,7 +20,7 @@ const press = (): WrittenAsks => {
   return { of: 'press', recipe: bisque.id, line: bisque.steps.find((s) => s.do === 'strain')!.id! };
 };
 
-test('a question is kept with what it comes to, taken back as one, and brought back', async () => {
+test('a question is kept with what it comes to, taken back as one, and restored', async () => {
   const kept = await here.send(QUESTION, {
     id: null,
     name: 'Press the shells?',
@@ -97,7 +97,7 @@ test('the demo’s question has flipped at the last price: told with what moved,
   expect(again?.moved).toMatchObject({ was: 'Onion, ready-cut', is: 'Onion' });
 });
 
-test('a question of a sheet that was put away meanwhile says so where it is listed and where it is opened', async () => {
+test('a question of a sheet that was archived meanwhile says so where it is listed and where it is opened', async () => {
   const [first] = await questionsNow(here.as('manager'));
   expect(first?.answer).toBe('Meat stock paste');
   const page = await laidPage(here.as('manager'), { id: first?.id ?? '' });
@@ -107,6 +107,6 @@ test('a question of a sheet that was put away meanwhile says so where it is list
   const lost = await laidPage(here.as('manager'), {
     asks: { ...press(), recipe: '019d20a1-8400-7a10-8b10-5f0a6c1effff' } as WrittenAsks,
   });
-  expect(lost.trouble).toContain('put away');
+  expect(lost.trouble).toContain('archived');
   expect(lost.ways).toEqual([]);
 });

@@ -169,7 +169,7 @@ test('a sauce is finished in a small pot: a sheet and a batch of it on the plate
   expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
 });
 
-describe('a tray', () => {
+describe('a what-if', () => {
   const who = () => here.as('manager');
   const idOf = (list: readonly { readonly id: string; readonly name: string }[], name: string): string =>
     list.find((x) => x.name === name)?.id ?? '';
@@ -208,7 +208,7 @@ describe('a tray', () => {
     const after = await costs();
     const now = await costing();
     // What the page said it would cost is what it costs.
-    if (!page.answer) throw new Error('a tray is answered');
+    if (!page.answer) throw new Error('a what-if is answered');
     const { slid, plates } = page.answer;
     const graph = new CostGraph(slid.graph);
     graph.set(slid.prices);
@@ -229,7 +229,7 @@ describe('a tray', () => {
     expect(back.trays.find((t) => t.id === id)?.trials).toEqual(trials);
   });
 
-  test('whose pot has been put away says so, and is not applied', async () => {
+  test('whose pot has been archived says so, and is not applied', async () => {
     const sheet = await here.send(NEW_SHEET, {
       name: 'Gone soon',
       vessel: { own: here.file.vessels[0]?.id ?? '' },
@@ -251,7 +251,7 @@ describe('a tray', () => {
       ),
     ).toMatchObject({ ok: true });
     const page = await traysPage(who(), made.value.id);
-    expect(page.answer?.said[0]?.flaw).toContain('put away since');
+    expect(page.answer?.said[0]?.flaw).toContain('archived');
     expect(await here.send(APPLY, { id: made.value.id })).toMatchObject({ code: 'gone' });
     expect(await here.send(TRAY, { id: null, name: 'of a POT that goes', trials: [] })).toMatchObject({
       ok: false,

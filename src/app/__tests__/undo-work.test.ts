@@ -149,7 +149,7 @@ const WORK: Readonly<Record<string, () => Promise<() => Sent>>> = {
         await here.seen('supplier_article', a?.id ?? ''),
       );
   },
-  'an article put away': async () => {
+  'an article archived': async () => {
     const a = here.file.articles.find((x) => x.ingredient === named('Carrot').id);
     return () => here.send(ARTICLE_AWAY, { id: a?.id ?? '', away: true });
   },
@@ -211,7 +211,7 @@ const WORK: Readonly<Record<string, () => Promise<() => Sent>>> = {
       await seen('kitchen', here.kitchenId),
     ),
   'the cups of a country': async () => () => here.send(CUPS, { of: 'us' }),
-  'a kept costing': async () => () =>
+  'a saved costing': async () => () =>
     here.send(KEEP_COSTING, { what: 'plate', subject: here.file.plates[0]?.id ?? '' }),
   'a test begun': async () => () => here.send(BEGIN, { ingredient: named('Leek').id }),
   'a test weighed': async () => {
@@ -317,7 +317,7 @@ test('an invoice taken back: what it moves is said before, its number is free, a
   expect(await here.send(PURCHASE, invoice('B-12', '37.20'))).toMatchObject({ ok: true });
   expect(await here.send(PURCHASE_BACK, { id, back: false })).toMatchObject({
     ok: false,
-    message: 'B-12 has been written down anew since, for 2026-03-13: take that back first.',
+    message: 'B-12 has been entered again, for 2026-03-13: undo that first.',
   });
 });
 

@@ -172,7 +172,7 @@ test('what somebody has built on is not taken back, and it is said on what; nor 
   const { id } = made.value;
   const change = (await changesPage(here.as('manager'), { of: id })).rows[0]!.id;
   const daughter = await here.send(NEW_SHEET, {
-    name: 'Lives from it',
+    name: 'Made from it',
     vessel: { own: here.file.vessels[0]!.id },
     hob: { own: here.file.hobs[0]!.id },
     like: null,
@@ -181,7 +181,7 @@ test('what somebody has built on is not taken back, and it is said on what; nor 
   expect(daughter).toMatchObject({ ok: true, value: { unread: 0 } });
   expect(await here.send(UNDO, { change, again: false })).toMatchObject({
     code: 'cannot-undo',
-    message: 'Lives from it has been built on this since: that comes first.',
+    message: 'Made from it has been built on this since: that comes first.',
   });
   await here.send(SHEET_NAMED, { id, name: 'Base called otherwise', note: '' });
   expect(await here.send(UNDO, { change, again: false })).toMatchObject({

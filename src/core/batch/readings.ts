@@ -83,7 +83,7 @@ export const dipFits = (
     ? undefined
     : trouble(
         'dip-below-base',
-        `${cm} cm from the rim would be under the base: ${name} is ${heightCm} cm high inside.`,
+        `${cm} cm below the rim would be under the base: ${name} is ${heightCm} cm high inside.`,
         cm,
         heightCm,
       );

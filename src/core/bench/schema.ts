@@ -35,7 +35,7 @@ export const Test = z.strictObject({
     .strictObject({
       how: z.string().trim().max(40).describe('such as mill, press'),
       start: Weighed,
-      time: Weighed.optional().describe('the hands it took'),
+      time: Weighed.optional().describe('the labour it took'),
       parts: z.array(TestPart).max(40),
     })
     .optional()

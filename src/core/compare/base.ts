@@ -25,6 +25,8 @@ export interface BaseWay extends SheetWay {
 
 /** Strongest and weakest that a base is made for a line. */
 const STRENGTH = { least: 0.05, most: 14 } as const;
+/** Strengths of which the first that makes enough litres is looked below. */
+const ENOUGH = [1, 2, 4, 8, STRENGTH.most] as const;
 /** How near the litres of every way are to each other, as a share. */
 const CLOSE = 0.004;
 
@@ -76,8 +78,14 @@ export function* baseWays(on: OnSheet, asks: Ask): Work<Outcome<readonly BaseWay
     // So weak that no reduction gets it there counts as nothing: the stronger it is, the more litres it is enough for.
     const made = ({ of }: ReturnType<typeof at1>): number =>
       of.end === 'never' ? 0 : (of.run.product?.ml ?? 0);
-    const found = crossing((q) => made(at1(q)) - litres, STRENGTH.least, STRENGTH.most, litres * CLOSE);
-    const strength = found.found ? found.below : STRENGTH.most;
+    // A sheet that need not be reduced makes the same litres however strong its base is: the weakest that does is looked for.
+    const goal = litres * (1 - CLOSE / 2);
+    const over = (q: number): number => made(at1(q)) - goal;
+    // Far more of it than is needed would not fit any pot of the house, and make nothing: the first that is enough ends the search.
+    const enough = ENOUGH.find((q) => over(q) >= 0);
+    const found =
+      enough === undefined ? undefined : crossing(over, STRENGTH.least, enough, (litres * CLOSE) / 2);
+    const strength = found?.found ? found.below : STRENGTH.most;
     const { of, also } = at1(strength);
     ways.push(way(called, strength, of, also));
   }

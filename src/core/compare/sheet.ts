@@ -39,7 +39,7 @@ export function sheetOf(
   shipped: ProcessConstants,
 ): Outcome<OnSheet> {
   const recipe = costing.state.recipes.find((r) => r.id === asks.recipe);
-  if (!recipe) return refuse('gone', '', 'The sheet this was asked of has been put away since.');
+  if (!recipe) return refuse('gone', '', 'The sheet this was asked of has been archived.');
   const at = 'line' in asks ? recipe.steps.findIndex((s) => s.id === asks.line) : -1;
   if ('line' in asks && at < 0)
     return refuse('gone', '', `The line of ${recipe.name} that this was asked of has been taken out since.`);
@@ -100,8 +100,8 @@ export const typed = (n: number, mark: DecimalMark, digits = 6): string => {
 /** What a matter is called. */
 export function nameOf({ state }: KitchenCosting, of: Of): string {
   const ingredient = (id: string): string =>
-    state.ingredients.find((i) => i.id === id)?.name ?? 'something put away';
-  const recipe = (id: string): string => state.recipes.find((r) => r.id === id)?.name ?? 'a sheet put away';
+    state.ingredients.find((i) => i.id === id)?.name ?? 'something archived';
+  const recipe = (id: string): string => state.recipes.find((r) => r.id === id)?.name ?? 'an archived sheet';
   if ('ingredient' in of) return ingredient(of.ingredient);
   if ('stockTrimOf' in of) return `stock trim of ${ingredient(of.stockTrimOf)}`;
   if ('product' in of)

@@ -115,7 +115,7 @@ export const priced = ({ recipe }: OnSheet, names: readonly string[]): Ways =>
 
 export function sheets({ costing, recipe }: OnSheet, asks: Ask<'sheets'>): Ways {
   const others = asks.with.flatMap((id) => costing.state.recipes.find((r) => r.id === id) ?? []);
-  if (others.length === 0) return refuse('gone', '', 'The other sheet has been put away since.');
+  if (others.length === 0) return refuse('gone', '', 'The other sheet has been archived.');
   return fine([recipe, ...others].map((r) => ({ name: r.name, recipe: r })));
 }
 

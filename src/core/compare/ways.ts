@@ -61,7 +61,7 @@ function packs(
     );
   const name = names[bare];
   return name === undefined
-    ? refuse('gone', '', 'One of these packs has been put away since.')
+    ? refuse('gone', '', 'One of these packs has been archived.')
     : refuse('no-price', '', `${name} has no price yet: there is nothing to lay beside the others.`);
 }
 

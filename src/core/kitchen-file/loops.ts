@@ -60,7 +60,7 @@ export function inOrder(recipes: readonly (Lined & Pick<WrittenRecipe, 'id'>)[])
 
 /** The loop in words: "Game base uses Venison stock, which uses Game base". */
 export const loopSentence = (names: readonly string[]): string =>
-  `A recipe cannot live from itself: ${names.slice(1).reduce((said, name, i) => `${said}${i === 0 ? ' uses ' : ', which uses '}${name}`, names[0] ?? '')}.`;
+  `A recipe cannot be made from itself: ${names.slice(1).reduce((said, name, i) => `${said}${i === 0 ? ' uses ' : ', which uses '}${name}`, names[0] ?? '')}.`;
 
 /** What lines are read and written with: everything that has a name in a kitchen, parts of recipes among them. */
 export const namesIn = (

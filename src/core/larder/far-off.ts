@@ -33,9 +33,9 @@ export function farOff({ what, before, after, words }: Typed): string | undefine
   if (before === undefined || before <= 0 || !Number.isFinite(after)) return undefined;
   const times = after / before;
   const { up, down } = TYPED_FAR_OFF;
-  if (times >= up) return `${words(after)} is ${rounded(times)} times the ${words(before)} it was. Keep it?`;
+  if (times >= up) return `${words(after)} is ${rounded(times)} times the ${words(before)} it was. Save it?`;
   if (times <= down)
-    return `${words(after)} is only ${(times * 100).toFixed(0)} % of the ${words(before)} it was. Keep it?`;
+    return `${words(after)} is only ${(times * 100).toFixed(0)} % of the ${words(before)} it was. Save it?`;
   return undefined;
 }
 

@@ -65,7 +65,7 @@ export function received(
     return refuse(
       'rejected-over-delivered',
       'rejected',
-      `${(rejectedG / 1000).toFixed(2)} kg of ${thing.name} sent back, but only ${(deliveredG / 1000).toFixed(2)} kg came.`,
+      `${(rejectedG / 1000).toFixed(2)} kg of ${thing.name} returned, but only ${(deliveredG / 1000).toFixed(2)} kg came.`,
       { value: rejectedG, limit: deliveredG },
     );
   return fine({ invoicedG, deliveredG, rejectedG, acceptedG: deliveredG - rejectedG, money });
@@ -80,6 +80,6 @@ export function deliveryWords(r: Received): string[] {
     words.push(`${kg(short)} short of the ${kg(r.invoicedG)} invoiced: paid for until it is credited.`);
   if (-short > r.invoicedG * SCALE_NOISE)
     words.push(`${kg(-short)} more than the ${kg(r.invoicedG)} invoiced.`);
-  if (r.rejectedG > 0) words.push(`${kg(r.rejectedG)} sent back: paid for until it is credited.`);
+  if (r.rejectedG > 0) words.push(`${kg(r.rejectedG)} returned: paid for until it is credited.`);
   return words;
 }

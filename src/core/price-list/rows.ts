@@ -71,7 +71,7 @@ export function readRow(
     return refuse(
       'other-currency',
       '',
-      `“${shorten(priceTyped)}” is in ${other}; this kitchen reckons in ${currency}.`,
+      `“${shorten(priceTyped)}” is in ${other}; this kitchen uses ${currency}.`,
     );
   const price = readPrice(plainPrice(priceTyped, mark), '.');
   if (!price.ok)

@@ -28,7 +28,7 @@ export interface TriedOut {
 
 type Of<K extends WrittenTrial['of']> = Extract<WrittenTrial, { of: K }>;
 const gone = (what: string): { ok: false; trouble: Trouble } =>
-  refuse('gone', '', `${what} has been put away since: this does nothing any more.`);
+  refuse('gone', '', `${what} has been archived: this does nothing any more.`);
 
 /** Ingredients whose price as bought a trial moves: one, a group of the larder, or all that a supplier is paid for now. */
 export function pricedBy(costing: KitchenCosting, trial: WrittenTrial): readonly string[] {

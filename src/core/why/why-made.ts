@@ -187,7 +187,7 @@ function whyMoneyWent(costing: KitchenCosting, id: string): Why[] {
       rows: [
         ...(Math.abs(went.trimmed) < 0.005
           ? []
-          : [{ title: 'cut off before the pot', money: went.trimmed, per: 'in the pot', rows: [] }]),
+          : [{ title: 'trim loss', money: went.trimmed, per: 'in the pot', rows: [] }]),
         ...lost,
         ...parted,
         { title: 'still in the product', money: went.left, per: 'in the pot', rows: [] },

@@ -106,11 +106,11 @@ const undo = declare({
       );
     const act = await actOf(database(), who.kitchenId, id);
     const main = act.find((c) => c.id === id) ?? act[0];
-    if (!main) throw refused('gone', 'This change is no longer written down.');
+    if (!main) throw refused('gone', 'This change is no longer in the log.');
     if (main.by !== who.person.id && !may(who.role, 'manager'))
       throw refused(
         'not-own',
-        `${main.byName ?? 'Somebody else'} did this: they may take it back, or a manager.`,
+        `${main.byName ?? 'Somebody else'} did this: they can undo it, or a manager can.`,
       );
     if (await isUndone(who.kitchenId, main.id)) throw refused('undone', 'This has been taken back already.');
     await mustStandLast(act, looking, telling);
@@ -152,11 +152,11 @@ const restore = declare({
     const state = await looking.state();
     const found = (await actOf(database(), who.kitchenId, change)).find((c) => c.id === change);
     if (!found || found.after === null || (found.what !== 'recipe' && found.what !== 'plate'))
-      throw refused('cannot-restore', 'Only a pot sheet or a plate can be brought back as it stood.');
+      throw refused('cannot-restore', 'Only a pot sheet or a plate can be restored as it stood.');
     const how = UNDOING[found.what];
     const back = await how?.back(found.subject, found.after, looking, state, found.before);
     if (typeof back !== 'function')
-      throw new Refused(back ?? refuse('gone', '', 'This cannot be brought back.').trouble);
+      throw new Refused(back ?? refuse('gone', '', 'This cannot be restored.').trouble);
     const list: readonly { readonly id: string }[] = found.what === 'recipe' ? state.recipes : state.plates;
     const before = list.find((x) => x.id === found.subject) ?? null;
     const after = found.what === 'recipe' ? Recipe.parse(found.after) : Plate.parse(found.after);

@@ -120,7 +120,7 @@ const learned: Undoing = {
   back: (subject, side, { today, who }, _state, other) => {
     const [was, is] = [Learned.safeParse(side), Learned.safeParse(other)];
     if (!was.success || !is.success)
-      return now(no('What stood there before was not written down: type the yield that is to count.'));
+      return now(no('What stood there before was not recorded: type the yield that is to count.'));
     const had = new Set(was.data.cooked.map((c) => c.figure));
     if (is.data.cooked.some((c) => !had.has(c.figure)))
       return now(
@@ -189,8 +189,7 @@ const measured = (table: 'stock_count' | 'pack_weighing', key: 'count' | 'weighi
   role: 'changer',
   back: (subject, side, _looking, _state, other) => {
     const found = z.looseObject({ [key]: z.string() }).safeParse(side ?? other);
-    if (!found.success)
-      return now(no('This was written down before it could be taken back: count or weigh it once more.'));
+    if (!found.success) return now(no('This was recorded before undo existed: count or weigh it once more.'));
     const id = String(found.data[key]);
     return now(
       ofIngredient(subject, (w) => withdraw(w.sql, table, w.kitchenId, id, side === null ? w.at : null)),

@@ -68,11 +68,11 @@ function lacks(state: State, of: Parameters<typeof namedBy>[0]): Trouble | undef
   for (const [kind, ids] of namedBy(of)) {
     const there = new Set(state[LISTS[kind]].map((x) => x.id));
     if ([...ids].some((id) => id !== of.id && !there.has(id)))
-      return no(`${of.name} takes a ${kind} that has been put away since: bring that back first.`);
+      return no(`${of.name} takes a ${kind} that is archived: restore it first.`);
   }
   const parent = 'follows' in of ? of.follows?.plate : undefined;
   if (parent !== undefined && !state.plates.some((p) => p.id === parent))
-    return no(`${of.name} is a size of a plate that has been put away since: bring that back first.`);
+    return no(`${of.name} is a size of a plate that is archived: restore it first.`);
   return undefined;
 }
 

@@ -89,7 +89,7 @@ function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, calle
       id: s.id ?? String(i),
       text: lineWords(s, r, { ...names, self: r.id }),
     }));
-  const name = (id: string): string => called(id) ?? 'one put away since';
+  const name = (id: string): string => called(id) ?? 'one archived';
   return [
     ...(before.name === after.name ? [] : [`called ${after.name}, not ${before.name}`]),
     ...(before.vessel === after.vessel ? [] : [`in ${name(after.vessel)}, not ${name(before.vessel)}`]),
@@ -106,7 +106,7 @@ function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telli
       const named = 'product' in of ? of.product : 'ingredient' in of ? of.ingredient : of.stockTrimOf;
       return {
         id: id ?? String(i),
-        text: `${amount} ${called(named) ?? 'of something put away since'}${overfillPct ? `, ${overfillPct} % over` : ''}${takenPct === undefined ? '' : `, on the side, ${takenPct} % taken`}${packaging ? ', packaging' : ''}`,
+        text: `${amount} ${called(named) ?? 'of something archived'}${overfillPct ? `, ${overfillPct} % over` : ''}${takenPct === undefined ? '' : `, on the side, ${takenPct} % taken`}${packaging ? ', packaging' : ''}`,
       };
     });
   const handsWords = ({ hands }: WrittenPlate): string | undefined =>
@@ -176,7 +176,7 @@ const PLAIN: Readonly<Record<string, string>> = {
   'one weighs': 'what one weighs',
   allergens: 'what it carries',
   'served at': 'how hot it is served',
-  'kept costing': 'a kept costing',
+  'kept costing': 'a saved costing',
   'starting values': 'better starting values taken',
   'starting values given back': 'starting values given back',
   'trim school': 'who pays for its trim',
@@ -186,18 +186,18 @@ const PLAIN: Readonly<Record<string, string>> = {
   'pack weighing': 'a pack weighed',
   count: 'counted',
   waste: 'thrown away',
-  invoice: 'an invoice written down',
-  'credit note': 'a credit note written down',
+  invoice: 'invoice saved',
+  'credit note': 'credit note saved',
   'test begun': 'a test begun',
   'test weighed': 'a test weighed',
   'test finished': 'a test finished',
-  'test dropped': 'a test thrown away',
+  'test dropped': 'a test discarded',
   'test counts again': 'a test counts again',
   'learned yield': 'what its tests have taught',
   password: 'a password changed',
   'signed-in': 'somebody signed out',
   device: 'a device ended',
-  batch: 'a pot put on, or put away',
+  batch: 'a pot put on, or archived',
   'batch told': 'what happened to a batch',
   boils: 'what its batches have taught of a vessel',
   gelatin: 'what its bones give, as batches have taught',
@@ -226,7 +226,7 @@ export function changeWords(change: Told, telling: Telling): string {
   if (kind !== undefined && (!was || !is)) {
     const called = typeof known === 'string' && what !== 'article' ? known : name;
     if (what === 'article' && is) return `New price: ${name}, ${textOf(is.pack)} at ${textOf(is.price)}`;
-    return was ? `${called}, ${kind}, put away` : `New ${kind}: ${called}`;
+    return was ? `${called}, ${kind}, archived` : `New ${kind}: ${called}`;
   }
   if (what === 'recipe' || what === 'plate') {
     const all =
@@ -235,7 +235,7 @@ export function changeWords(change: Told, telling: Telling): string {
         : plateWords(before as WrittenPlate, after as WrittenPlate, telling);
     return `${name}: ${all.length > 0 ? few(all) : 'kept as it was'}`;
   }
-  if (what.endsWith(' away')) return `${name} ${is?.away === true ? 'put away' : 'brought back'}`;
+  if (what.endsWith(' away')) return `${name} ${is?.away === true ? 'archived' : 'restored'}`;
   const figure = FIGURES[what];
   if (figure && was && is) {
     const [words, field, unit = ''] = figure;

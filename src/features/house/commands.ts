@@ -218,7 +218,7 @@ const away = declare({
   moves: 'nothing that is costed',
   async look({ id, away: gone }, { who }) {
     if (gone && !(await keptCosting(database(), who.kitchenId, id)))
-      throw refused('gone', '', 'This costing has been put away already.');
+      throw refused('gone', '', 'This costing is archived already.');
   },
   async write({ sql, kitchenId, at }, { id, away: gone }) {
     if ((await archiveKept(sql, kitchenId, id, gone ? at : null)) === 0)

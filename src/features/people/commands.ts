@@ -112,7 +112,7 @@ const person = declare({
         'name-twice',
         'name',
         twin.leftAt
-          ? `“${twin.name}” worked here before and has left: bring them back, or write the name otherwise.`
+          ? `“${twin.name}” worked here before and has left: add them again from the list, or choose another name.`
           : `“${twin.name}” works here already: two people with one name could not be told apart at the door.`,
       );
     if (id === null && secret === '')

@@ -25,7 +25,7 @@ const refused = (code: string, path: string, message: string, numbers?: Record<s
 const NAMED = {
   none: 'What is the pot called?',
   twice: (twin: string) =>
-    `“${twin}” is in the kitchen already: a line could mean either. Call this one otherwise.`,
+    `“${twin}” is in the kitchen already: a line could mean either. Choose another name.`,
 };
 
 /** What a sheet stands in or on: one of the kitchen's, or one like it, which is then the kitchen's. */
@@ -199,7 +199,7 @@ const away = declare({
       return { before: null, after: recipe, manner, recipes: [], plates: [], was: new Map() };
     }
     const before = here.recipes.find((r) => r.id === id);
-    if (!before) throw refused('gone', '', 'This pot sheet has been put away already.');
+    if (!before) throw refused('gone', '', 'This pot sheet is archived already.');
     const users = usersOf(here, 'recipe', id);
     const names = [...users.recipes, ...users.plates].map((u) => u.name);
     if (names.length > 0 && instead === null)
@@ -263,7 +263,7 @@ export function mustAllBeThere(recipe: WrittenRecipe, here: KitchenState): void 
       throw refused(
         'lacks',
         '',
-        `${recipe.name} takes ${missing.length === 1 ? `a ${kind}` : `${missing.length} ${kind}s`} put away since: bring that back first.`,
+        `${recipe.name} takes ${missing.length === 1 ? `a ${kind}` : `${missing.length} ${kind}s`} archived: restore it first.`,
       );
   }
 }

@@ -14,7 +14,7 @@ const refused = (code: string, message: string): Refused => new Refused(refuse(c
 
 const NAMED = {
   none: 'What is the small pot called?',
-  twice: (twin: string) => `“${twin}” is in the kitchen already: call the small pot otherwise.`,
+  twice: (twin: string) => `“${twin}” is in the kitchen already: choose another name for the small pot.`,
 };
 
 /** The smallest vessel there is. */

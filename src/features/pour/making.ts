@@ -25,7 +25,7 @@ const refused = (code: string, path: string, message: string, numbers?: Record<s
 
 const NAMED = {
   none: 'What is the plate called?',
-  twice: (twin: string) => `“${twin}” is a plate already: call this one otherwise.`,
+  twice: (twin: string) => `“${twin}” is a plate already: choose another name.`,
 };
 
 /** How a plate stands now: the other side of a stale write. */
@@ -304,7 +304,7 @@ const away = declare({
       throw refused(
         'gone',
         '',
-        gone ? 'This plate has been put away already.' : 'This plate stands in the list already.',
+        gone ? 'This plate is archived already.' : 'This plate stands in the list already.',
       );
     const sizes = gone ? here.plates.filter((p) => p.follows?.plate === id) : [];
     if (sizes.length > 0)

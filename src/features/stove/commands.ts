@@ -111,10 +111,10 @@ const start = declare({
   async look({ id, recipe, vessel, hob, times, startedAt }, { who, at, state, costed }) {
     const here = await state();
     const sheet = here.recipes.find((r) => r.id === recipe);
-    if (!sheet) throw refused('gone', 'This sheet has been put away meanwhile: there is nothing to cook by.');
+    if (!sheet) throw refused('gone', 'This sheet has been archived: there is nothing to cook by.');
     const stands = here.vessels.find((v) => v.id === vessel);
     if (!stands || !here.hobs.some((h) => h.id === hob))
-      throw refused('gone', 'This vessel or hob has been put away meanwhile: choose another.');
+      throw refused('gone', 'This vessel or hob has been archived: choose another.');
     await mustBeFree(database(), who, stands);
     if (startedAt !== null) mustBeTime(startedAt, at);
     const steps = stepsInForce(sheet).map(({ way: _w, off: _o, ...step }) =>
@@ -145,7 +145,7 @@ const start = declare({
 
 async function batchHere({ who }: Looking, id: string): Promise<WrittenBatch> {
   const [batch] = await readBatches(database(), who.kitchenId, { are: 'one', id });
-  if (!batch) throw refused('gone', 'This batch has been put away meanwhile.');
+  if (!batch) throw refused('gone', 'This batch has been archived.');
   return batch;
 }
 
@@ -253,7 +253,7 @@ const learn = declare({
     const { costing } = await looking.costed();
     const { heat, lid } = of;
     const vessel = costing.state.vessels.find((v) => v.id === of.vessel);
-    if (!vessel) throw refused('gone', 'This vessel has been put away meanwhile.');
+    if (!vessel) throw refused('gone', 'This vessel has been archived.');
     const others = (vessel.boils ?? []).filter((b) => b.heat !== heat || b.lid !== lid);
     const before = vessel.boils ?? [];
     if (!of.accept) return { before, after: others };
@@ -322,10 +322,7 @@ const learnTimes = declare({
   async look({ kind, of, supplier }, looking) {
     const { costing } = await looking.costed();
     if (kind === 'keeps' && isWeighed(costing, of))
-      throw refused(
-        'weighed',
-        'What this keeps was weighed on the bench: it is reckoned with so, and moves there.',
-      );
+      throw refused('weighed', 'This was measured in a yield test: that value is used, and changes there.');
     const times = await timesTaughtOf(looking.who, costing, kind, of, supplier);
     const change = times === undefined ? undefined : learnable(costing, kind, of)?.change(times);
     if (!change) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
@@ -346,7 +343,7 @@ const away = declare({
   async look({ id, away: gone }, { who }) {
     const now = await nowOf(database(), 'batch', who.kitchenId, id);
     if (!now || now.away === gone)
-      throw refused('gone', gone ? 'This batch has been put away already.' : 'This batch is here already.');
+      throw refused('gone', gone ? 'This batch is archived already.' : 'This batch is here already.');
     return { before: { away: !gone }, after: { away: gone } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {

@@ -129,7 +129,7 @@ function shown(
     hob: hob?.name ?? '',
     gone: running
       ? undefined
-      : 'Its vessel or hob has been put away: bring it back, and the pot can be followed again.',
+      : 'Its vessel or hob is archived: restore it, and the pot can be followed again.',
     running,
     written: {
       recipe: batch.recipe,

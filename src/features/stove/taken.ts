@@ -38,7 +38,7 @@ export async function kilosNow(who: Worker, id: string): Promise<Taken> {
   const [batch] = await readBatches(database(), who.kitchenId, { are: 'one', id });
   const { state } = (await costedKitchen(who.kitchenId)).costing;
   const vessel = state.vessels.find((v) => v.id === batch?.vessel);
-  if (!vessel) return no('The vessel of this batch has been put away.');
+  if (!vessel) return no('The vessel of this batch is archived.');
   if (state.kitchen.scale === undefined)
     return no('This kitchen has no scale yet: a manager says in Trim where it answers.');
   if (vessel.emptyG === undefined)

@@ -27,7 +27,7 @@ export function eventWords(event: WrittenBatchEvent, line?: string): string {
     case 'done':
       return `done: ${line ?? 'a line'}`;
     case 'dip':
-      return `${event.cm} cm from the rim${event.with === 'spoon' ? ', by the spoon' : ''}${event.celsius === undefined ? '' : `, at ${event.celsius} °C`}`;
+      return `${event.cm} cm below the rim${event.with === 'spoon' ? ', by the spoon' : ''}${event.celsius === undefined ? '' : `, at ${event.celsius} °C`}`;
     case 'litres':
       return `${event.l} l by the jug`;
     case 'kilos':
@@ -67,7 +67,7 @@ export function eventWords(event: WrittenBatchEvent, line?: string): string {
     case 'not learned':
       return `not learned from: ${NOT_LEARNED[event.kind]}${event.kind === 'hands' ? ` (${event.of})` : ''}`;
     case 'otherwise':
-      return `done otherwise: ${line ?? 'a line'}`;
+      return `done differently: ${line ?? 'a line'}`;
     case 'ended':
       return [
         event.l === undefined ? 'ended' : `ended: ${event.l} l`,

@@ -15,7 +15,7 @@ const refused = (code: string, message: string): Refused => new Refused(refuse(c
 
 const NAMED = {
   none: 'What is the question called?',
-  twice: (twin: string) => `“${twin}” is a question already: call this one otherwise.`,
+  twice: (twin: string) => `“${twin}” is a question already: choose another name.`,
 };
 
 const questionsHere = ({ who }: Looking) => readQuestionRows(database(), who.kitchenId);
@@ -49,7 +49,7 @@ const keep = declare({
   async look({ id, name, asks, beside }, looking) {
     const here = await questionsHere(looking);
     const row = here.find((q) => q.id === id);
-    if (id !== null && !row) throw refused('gone', 'This question has been thrown away already.');
+    if (id !== null && !row) throw refused('gone', 'This question is deleted already.');
     const told = await mustBeAsked(looking, { asks, beside });
     const after: WrittenQuestion = {
       id: id ?? newId(),
@@ -76,7 +76,7 @@ const away = declare({
     if (gone !== there)
       throw refused(
         'gone',
-        gone ? 'This question has been thrown away already.' : 'This question stands here already.',
+        gone ? 'This question is deleted already.' : 'This question stands here already.',
       );
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'question', looking.who.kitchenId, id);
@@ -96,7 +96,7 @@ const seen = declare({
   moves: 'nothing that is costed',
   async look({ id }, looking) {
     const row = (await questionsHere(looking)).find((q) => q.id === id);
-    if (!row) throw refused('gone', 'This question has been thrown away already.');
+    if (!row) throw refused('gone', 'This question is deleted already.');
     const before = written(row);
     const told = await mustBeAsked(looking, before);
     return { before, after: { ...before, ...(told ? { told } : {}) } };

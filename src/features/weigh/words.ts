@@ -20,8 +20,8 @@ const QUESTIONS: Readonly<Record<WrittenAsks['of'], string>> = {
 
 /** A question in words: what it is asked of, and what. */
 export function titleOf({ state }: KitchenCosting, asks: WrittenAsks): string {
-  const name = state.recipes.find((r) => r.id === asks.recipe)?.name ?? 'A sheet put away';
+  const name = state.recipes.find((r) => r.id === asks.recipe)?.name ?? 'An archived sheet';
   if (asks.of !== 'article') return `${name}: ${QUESTIONS[asks.of]}`;
-  const ingredient = state.ingredients.find((i) => i.id === asks.ingredient)?.name ?? 'something put away';
+  const ingredient = state.ingredients.find((i) => i.id === asks.ingredient)?.name ?? 'something archived';
   return `${ingredient} for ${name}: ${QUESTIONS.article}`;
 }

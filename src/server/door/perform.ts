@@ -63,11 +63,11 @@ export async function perform(
   who: Worker | undefined,
   tell?: Tell,
 ): Promise<Reply<unknown, unknown>> {
-  if (!who) return no('signed-out', 'You are signed out: sign in again and what you typed can be kept.');
+  if (!who) return no('signed-out', 'You are signed out: sign in again and you can save what you typed.');
   if (envelope.person !== undefined && envelope.person !== who.person.id)
     return no(
       'other-person',
-      `${who.person.name} is signed in here by now, and this was typed by somebody else: once they are signed in here again it can be kept.`,
+      `${who.person.name} is signed in here by now, and this was typed by somebody else: they can save it once they sign in here again.`,
     );
   if (!declared)
     return no(
@@ -302,7 +302,7 @@ function failed(error: unknown, kind: string): No<unknown> {
     );
   return no(
     'failed',
-    'This could not be kept: something went wrong on our side. What you typed still stands here; try again.',
+    'This could not be saved: something went wrong on our side. What you typed still stands here; try again.',
   );
 }
 

@@ -2,7 +2,7 @@ import { BenchIndexView } from '@/features/trim/bench/components/bench-index-vie
 import { benchIndex } from '@/features/trim/bench/queries';
 import { mustWork } from '@/server/session';
 
-export const metadata = { title: 'The bench' };
+export const metadata = { title: 'Yield tests' };
 
 export default async function Bench() {
   return <BenchIndexView index={await benchIndex(await mustWork())} />;

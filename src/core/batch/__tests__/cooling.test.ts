@@ -20,7 +20,7 @@ function chance(seed: number): () => number {
   };
 }
 
-test('when a pot will be at a limit lies in its band four times in five, with two readings of a probe and with four', () => {
+test('when a pot will be at a limit lies in its band 8 times in 10, with two readings of a probe and with four', () => {
   const uniform = chance(11);
   const normal = (): number => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
   const around = [0, 2, 4, 8, 14, 20, 25];
@@ -49,7 +49,7 @@ test('when a pot will be at a limit lies in its band four times in five, with tw
   expect(middle(wide[4]!)).toBeLessThan(middle(wide[2]!) * 0.7);
 });
 
-test('the clock starts when the heat goes off, not when the probe goes in; before that nothing is foretold', () => {
+test('the clock starts when the heat goes off, not when the probe goes in; before that nothing is forecast', () => {
   expect(coolingOf([read(1, 60)], LIMITS, OFF)).toBeUndefined();
   const late = coolingOf([read(-1, 90), off, read(2.5, 60)], LIMITS, OFF + 2.5 * 3_600_000)!;
   expect(late.since).toBeCloseTo(2.5, 9);

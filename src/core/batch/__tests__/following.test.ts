@@ -65,7 +65,7 @@ function simulated(normal: () => number, reads: number) {
   return { left: left!, truly: (ends - last) / 60 };
 }
 
-test('minutes to a target from two dips lie in their band four times in five, and from four the band is half as wide', () => {
+test('minutes to a target from two dips lie in their band 8 times in 10, and from four the band is half as wide', () => {
   const many = 80;
   const normal = chance(7);
   const of = (reads: number) => {

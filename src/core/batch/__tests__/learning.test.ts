@@ -90,7 +90,7 @@ test('a lesson is of the pot, not of what was believed of it; without readings t
   expect(lessonsOf(mute, c)).toEqual([]);
 });
 
-test('hours foretold before a batch lie in their band four times in five, and in half the band once its vessel is known', () => {
+test('hours forecast before a batch lie in their band 8 times in 10, and in half the band once its vessel is known', () => {
   const normal = chance(21);
   const many = 60;
   const hours = (boils?: Running['pot']['vessel']['boils']) =>
@@ -167,7 +167,7 @@ test('a chilled spoonful says roughly how much gelatin there is; a refractometer
     expect(both.gave!.sd).toBeLessThan(cuts.gave!.sd);
 });
 
-test('figures told in times of what is reckoned with: agreed they move it, far off they are flagged, left out they do not count', () => {
+test('figures told in times of the value in use: agreed they move it, unusual they are flagged, left out they do not count', () => {
   const lesson = (times: number, leftOut?: string) => ({ batch: id(), of: 'bones', times, leftOut });
   const [row] = timesTaught(
     'gives',

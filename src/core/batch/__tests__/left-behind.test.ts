@@ -104,7 +104,7 @@ test('a strain with which it ended is read by the litres that were told then; wh
   expect(leftToldOf(ended({}), c)).toEqual([]);
 });
 
-test('two batches that happen to agree do not make a third one wrong; one far off from all is flagged, where it was read well', () => {
+test('two batches that happen to agree do not make a third one wrong; one far from all is flagged, where it was read well', () => {
   const of = (times: number, sd = 0.05) => ({
     batch: `${times}`,
     of: 'sieve',

@@ -111,7 +111,7 @@ test('a line is read and said as the sheet does; one that names nothing here is 
   expect(came.after.ml - came.before.ml).toBeGreaterThan(250);
 });
 
-test('what was done otherwise stands in its line, and the pot follows it', () => {
+test('what was done differently stands in its line, and the pot follows it', () => {
   const i = recipe.steps.findIndex((s) => s.do === 'add' || s.do === 'water');
   const said = at.line(batch(), recipe.steps[i]!.id!)!;
   const read = at.read(

@@ -13,7 +13,7 @@ const read = (h: number, celsius: number): WrittenBatchEvent => event(h, { is: '
 const RULES = { reheat: { toC: 75, withinH: 1 }, holdAtC: 63 };
 const now = (h: number): number => START + h * 3_600_000;
 
-test('what is reheated is foretold by where it is going, and past its time it is past the rule, whatever is read later', () => {
+test('what is reheated is forecast by where it is going, and past its time it is past the rule, whatever is read later', () => {
   const begun = [event(0, { is: 'reheating' }), read(0.1, 15), read(0.3, 35)];
   const goes = warmOf(begun, RULES, now(0.3))!;
   expect(goes).toMatchObject({ is: 'reheating', limitC: 75, withinH: 1, there: false, broken: false });
@@ -39,7 +39,7 @@ test('what is held hot is told before it falls below, and one reading below is b
   expect(warmOf([read(0, 70)], RULES, now(1))).toBeUndefined();
 });
 
-test('a pot that was moved is foretold by where it stands and how deep: colder places and shallower ones are sooner there', () => {
+test('a pot that was moved is forecast by where it stands and how deep: colder places and shallower ones are sooner there', () => {
   const limits = [{ toC: 8, withinH: 6 }];
   const soon = (to: string, depthCm: number): number =>
     coolingOf([event(0, { is: 'off' }), event(0.2, { is: 'moved', to, depthCm })], limits, now(0.2))!

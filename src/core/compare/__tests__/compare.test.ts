@@ -164,13 +164,13 @@ test('every question that arises on a sheet of the demo can be asked, and its fi
   }
 });
 
-test('what has been put away is said, and so is a line that is another by now', () => {
+test('what has been archived is said, and so is a line that is another by now', () => {
   const trouble = (asks: WrittenAsks): string => {
     const made = asked(costing, [], asks, CONSTANTS);
     return made.ok ? '' : made.trouble.message;
   };
   const sauce = called('Juniper sauce').id;
-  expect(trouble({ of: 'press', recipe: productOf('nowhere'), line: 'x' })).toContain('put away');
+  expect(trouble({ of: 'press', recipe: productOf('nowhere'), line: 'x' })).toContain('archived');
   expect(trouble({ of: 'press', recipe: sauce, line: 'x' })).toContain('taken out');
   expect(trouble({ of: 'press', recipe: sauce, line: lineOf('Juniper sauce', 0) })).toContain(
     'does not strain',
@@ -212,7 +212,7 @@ test('onions ready-cut are dearer to buy and cheaper once the bench is counted: 
   expect(cheapest(of(['ingredients', 'hands']))).toBe(1);
 });
 
-test('packs of one thing are laid beside each other at their own prices; one without a price is said, never reckoned with another’s', () => {
+test('packs of one thing are laid beside each other at their own prices; one without a price is said, never costed with another’s', () => {
   const onion = ingredient('Onion');
   const stock = called('Venison bone stock').id;
   const asks: WrittenAsks = {

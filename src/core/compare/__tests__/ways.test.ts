@@ -205,7 +205,7 @@ describe('another base', () => {
     }
   });
 
-  test('named by what stands in its place, also trim, a part of a batch and what has been put away', () => {
+  test('named by what stands in its place, also trim, a part of a batch and what has been archived', () => {
     const sauce = called('Juniper sauce');
     const line = sauce.steps[7]!.id!;
     const names = (...bases: object[]): string[] =>
@@ -229,8 +229,8 @@ describe('another base', () => {
       expect.stringContaining('Leek'),
       expect.stringContaining('stock trim of Leek'),
       expect.stringContaining('Duck broth'),
-      expect.stringContaining('something put away'),
-      expect.stringContaining('a sheet put away'),
+      expect.stringContaining('something archived'),
+      expect.stringContaining('an archived sheet'),
     ]);
   });
 });

@@ -24,7 +24,7 @@ test('a stock, its sauce and a plate are kin, with the grams that one takes of t
   ]);
 });
 
-test('the kin of one are all it lives from and all that lives from it, and nobody else', () => {
+test('the kin of one are all it is made from and all that is made from it, and nobody else', () => {
   const family = familyOf(demo);
   const named = (id: string): string[] => kinOf(family, id).relatives.map((r) => r.name);
   const sorrel = family.relatives.find((r) => r.name === 'Sorrel sauce')?.id ?? '';

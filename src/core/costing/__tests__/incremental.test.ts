@@ -68,7 +68,7 @@ describe('the whole demo in every layer', () => {
     }
   });
 
-  test('only what lives from a price is named when it moves', () => {
+  test('only what is made from a price is named when it moves', () => {
     const graph = new CostGraph(costing.graph.nodes);
     graph.set(sourcesOf('ingredients').map((s) => [s, 0.01]));
     const bones = file.ingredients.find((i) => i.name === 'Venison bones')?.id ?? '';

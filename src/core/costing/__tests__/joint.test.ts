@@ -214,7 +214,7 @@ describe('joint products in a kitchen', () => {
     }
   });
 
-  test('a pot that starts with them lives from the same bones: dearer bones reach it, but not at a set value', () => {
+  test('a pot that starts with them is made from the same bones: dearer bones reach it, but not at a set value', () => {
     const fumet = (cost: Cost, dear: boolean): number => {
       const { k } = kitchen(cost, (file, stock) => {
         file.recipes

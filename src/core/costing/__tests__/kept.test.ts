@@ -307,7 +307,7 @@ describe('a kitchen costed again', () => {
     expect(kept('the first step anew, the same', 30).again).toEqual([]);
   });
 
-  test('an edit of a sheet runs that pot and what lives from it, and not what only stands beside it', () => {
+  test('an edit of a sheet runs that pot and what is made from it, and not what only stands beside it', () => {
     const at30 = BEGIN.recipes.findIndex((r) => r.name === 'Stock 30');
     const { again } = kept('an amount', at30);
     expect(again).toContain('Stock 30');

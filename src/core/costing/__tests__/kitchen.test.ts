@@ -82,7 +82,7 @@ describe('a kitchen costed', () => {
     expect(frames('2025-01-01')).toBeUndefined();
   });
 
-  test('bones up: every plate that lives from them moves, the others do not', () => {
+  test('bones up: every plate that is made from them moves, the others do not', () => {
     const dearer = cost((f) => priceOf(f, 'Venison bones', '48.00'));
     for (const name of ['Venison bone stock', 'Reduced game base', 'Juniper sauce'])
       expect(perL(dearer, name)).toBeGreaterThan(perL(k, name));

@@ -22,7 +22,7 @@ describe('layers of a cost', () => {
     for (const r of plain.recipes) expect(costOfProduct(a, r.id).perL).toBe(costOfProduct(b, r.id).perL);
   });
 
-  test('energy is every kWh of the pot at its tariff, and those of the pots it lives from by the gram', () => {
+  test('energy is every kWh of the pot at its tariff, and those of the pots it is made from by the gram', () => {
     const file = priced();
     const costing = cost(file);
     for (const { id } of file.recipes) {

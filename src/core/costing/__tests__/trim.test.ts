@@ -200,7 +200,7 @@ describe('what tests have taught', () => {
     expect(new Set(elsewhere.tests.map((t) => t.not))).toEqual(new Set(['another supplier']));
   });
 
-  test('an accepted figure no longer waits, moves what lives from it and nothing else', () => {
+  test('an accepted figure no longer waits, moves what is made from it and nothing else', () => {
     const file = demoKitchen();
     const trout = named(file, 'River trout, whole');
     const p = proposalOf(taughtOf(file, trout.name));

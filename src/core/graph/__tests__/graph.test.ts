@@ -156,7 +156,7 @@ describe('the cost graph', () => {
     );
   });
 
-  test('a part takes along what follows, and what lives from that', () => {
+  test('a part takes along what follows, and what is made from that', () => {
     const nodes: GraphNode[] = [
       { key: 'bones', from: [], gaps: 0 },
       { key: 'salt', from: [], gaps: 0 },
@@ -192,7 +192,7 @@ describe('the cost graph', () => {
     expect(graph.partAbove(['salt']).map((n) => n.key)).toEqual(['salt', 'sauce']);
   });
 
-  test('an unknown price is never 0: everything that lives from it is unknown, and nothing else', () => {
+  test('an unknown price is never 0: everything that is made from it is unknown, and nothing else', () => {
     const graph = new CostGraph([
       { key: 'a', from: [], gaps: 0 },
       { key: 'b', from: [], gaps: 0 },

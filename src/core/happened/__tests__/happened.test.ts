@@ -274,7 +274,7 @@ describe('which prices moved a plate', () => {
   });
 });
 
-test('a plate lives from its ingredients and pots through all generations', () => {
+test('a plate is made from its ingredients and pots through all generations', () => {
   const from = livesFrom(costFile(file, '2026-03-14', CONSTANTS), SMALL.plate);
   expect([...from].sort()).toEqual([SMALL.bones, SMALL.leek, SMALL.salt, SMALL.sauce, SMALL.stock].sort());
   expect(livesFrom(costFile(file, '2026-03-14', CONSTANTS), SMALL.kitchen)).toEqual(new Set());

@@ -226,7 +226,7 @@ describe('reading a kitchen file', () => {
       {
         path: 'recipes[0]',
         message:
-          'A recipe cannot live from itself: Venison bone stock uses Reduced game base, which uses Venison bone stock.',
+          'A recipe cannot be made from itself: Venison bone stock uses Reduced game base, which uses Venison bone stock.',
       },
     ]);
   });
@@ -254,7 +254,7 @@ describe('order, loops and days', () => {
     };
     self.steps.push({ do: 'add', of: { product: self.id }, amount: '1 l' });
     expect(inOrder([self]).loops).toEqual([[self.id, self.id]]);
-    expect(loopSentence(['A', 'A'])).toBe('A recipe cannot live from itself: A uses A.');
+    expect(loopSentence(['A', 'A'])).toBe('A recipe cannot be made from itself: A uses A.');
   });
   test('a shifted kitchen keeps every distance between its days, and shifting back gives it again', () => {
     const file = demoKitchen();

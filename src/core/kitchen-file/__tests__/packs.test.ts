@@ -128,7 +128,7 @@ describe('what a file says of buying is checked', () => {
     [
       'more sent back than came',
       (f) => (goods(f).rejected = '900 kg'),
-      /^purchases\[0\]\.lines\[0\]\.rejected: .* sent back, but only/,
+      /^purchases\[0\]\.lines\[0\]\.rejected: .* returned, but only/,
     ],
     [
       'a delivery in words',

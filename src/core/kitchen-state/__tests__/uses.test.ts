@@ -4,7 +4,7 @@ import { insteadOf, namedBy, stateFrom, usersOf, usesIn } from '..';
 const state = stateFrom(demoKitchen());
 const all = [...state.recipes, ...state.plates];
 
-describe('who lives from what', () => {
+describe('who is made from what', () => {
   it('says of every thing the same, whether it is asked for one or for all', () => {
     const of = usesIn(state);
     for (const kind of ['ingredient', 'recipe', 'vessel', 'hob'] as const)

@@ -98,7 +98,7 @@ describe('what a line of an invoice brought', () => {
   const thing = { name: 'Leek', eachG: 200, eachUnit: 'each' as const };
   const of = (part: object, kind: 'invoice' | 'credit note' = 'invoice') =>
     received({ packs: 2, packPrice: '14.00', ...part }, 5000, thing, { mark: '.' }, kind);
-  test('as invoiced, short, over and sent back', () => {
+  test('as invoiced, short, over and returned', () => {
     const plain = of({});
     expect(
       plain.ok && [plain.value.acceptedG, plain.value.money.toNumber(), deliveryWords(plain.value)],
@@ -112,7 +112,7 @@ describe('what a line of an invoice brought', () => {
     const back = of({ rejected: '5 each' });
     expect(back.ok && [back.value.acceptedG, deliveryWords(back.value)]).toEqual([
       9_000,
-      ['1.00 kg sent back: paid for until it is credited.'],
+      ['1.00 kg returned: paid for until it is credited.'],
     ]);
   });
   test('a credit note brings money back, and takes goods only where some went', () => {

@@ -219,11 +219,11 @@ describe('what comes off, by each school', () => {
 describe('goods that came', () => {
   const line = (part: object) =>
     received({ packs: 2, packPrice: '14.00', ...part }, 5000, { name: 'Leek' }, { mark: '.' });
-  test('more sent back than came is refused with both', () => {
+  test('more returned than came is refused with both', () => {
     expect(refused(line({ delivered: '9 kg', rejected: '9.5 kg' }))).toEqual({
       code: 'rejected-over-delivered',
       path: 'rejected',
-      message: '9.50 kg of Leek sent back, but only 9.00 kg came.',
+      message: '9.50 kg of Leek returned, but only 9.00 kg came.',
       numbers: { value: 9500, limit: 9000 },
     });
     expect(line({ rejected: '10.001 kg' }).ok).toBe(false);
@@ -252,7 +252,7 @@ describe('goods that came', () => {
     expect(words(10_000, 10_060)).toEqual(['0.06 kg more than the 10.00 kg invoiced.']);
     expect(words(10_000, 9000, 500)).toEqual([
       '1.00 kg short of the 10.00 kg invoiced: paid for until it is credited.',
-      '0.50 kg sent back: paid for until it is credited.',
+      '0.50 kg returned: paid for until it is credited.',
     ]);
     // A credit note brings nothing and is short of nothing.
     expect(words(10_000, 0)).toEqual([]);

@@ -5,9 +5,9 @@ const words = (x: number): string => x.toFixed(2);
 const ask = (before: number | undefined, after: number) => farOff({ what: 'price', before, after, words });
 
 test('a slip of a finger is asked about with both figures', () => {
-  expect(ask(24, 240)).toBe('240.00 is 10 times the 24.00 it was. Keep it?');
-  expect(ask(24, 60)).toBe('60.00 is 2.5 times the 24.00 it was. Keep it?');
-  expect(ask(24, 2.4)).toBe('2.40 is only 10 % of the 24.00 it was. Keep it?');
+  expect(ask(24, 240)).toBe('240.00 is 10 times the 24.00 it was. Save it?');
+  expect(ask(24, 60)).toBe('60.00 is 2.5 times the 24.00 it was. Save it?');
+  expect(ask(24, 2.4)).toBe('2.40 is only 10 % of the 24.00 it was. Save it?');
   expect(ask(24, 0)).toBe('A price of 0: is that meant?');
 });
 

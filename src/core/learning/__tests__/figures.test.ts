@@ -50,7 +50,7 @@ describe('what is learned comes with its range', () => {
   });
 });
 
-describe('a test that is far off', () => {
+describe('a test that is unusual', () => {
   test('is far by three times what was said and what tests spread, together', () => {
     // Prior .6 ± .0304 (sd), the only test judged by the prior and the typical .03: 3·√(.0304² + .03²) = .128.
     const prior = { value: 0.6, low: 0.55, high: 0.65 };
@@ -110,7 +110,7 @@ describe('weighing a test up', () => {
     expect(test.g).toEqual({ usable: 1000, 'stock trim': 0, 'by-product': 650, waste: 150 });
     expect([test.usable, test.stockTrim, test.unaccountedG, test.startG]).toEqual([0.5, 0, 200, 2000]);
   });
-  test('by-products of the second pass are shares of what was weighed in first', () => {
+  test('by-products of the second pass are shares of the first start weight', () => {
     const test = weighed(
       { startG: 1000, parts: [of('usable', 600), of('waste', 400)] },
       { startG: 300, parts: [of('by-product', 100, 'fat'), of('waste', 150)] },
@@ -119,7 +119,7 @@ describe('weighing a test up', () => {
     // 100 g of waste stayed behind, 150 g came again, 50 g are not found.
     expect([test.g.waste, test.unaccountedG]).toEqual([250, 50]);
   });
-  test('a little more than was weighed in is a scale’s error, and no share goes above the whole', () => {
+  test('a little more than the start weight is a scale’s error, and no share goes above the whole', () => {
     const test = weighed({ startG: 1000, parts: [of('usable', 1010)] });
     expect([test.usable, test.unaccountedG]).toEqual([1, -10]);
     const half = weighed({ startG: 1000, parts: [of('usable', 505), of('stock trim', 505)] });

@@ -125,7 +125,7 @@ describe('a yield test', () => {
     { fate: 'stock trim', g: trim },
     { fate: 'waste', g: waste },
   ];
-  test('gives shares of what was weighed in, and says what is unaccounted for', () => {
+  test('gives shares of what was start weight, and says what is unaccounted for', () => {
     const test = weighTest({ startG: 10_000, parts: parts(6200, 2800, 900) });
     expect(test).toMatchObject({ ok: true, value: { usable: 0.62, stockTrim: 0.28, unaccountedG: 100 } });
   });

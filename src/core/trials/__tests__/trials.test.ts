@@ -62,7 +62,7 @@ const slidTrial: fc.Arbitrary<WrittenTrial> = fc.oneof(
   }),
 );
 
-test('what a slider answers is what the whole kitchen costed anew would say, whatever is on the tray', () => {
+test('what a slider answers is what the whole kitchen costed anew would say, whatever is on the what-if', () => {
   fc.assert(
     fc.property(fc.array(slidTrial, { maxLength: 6 }), (any) => {
       const trials = any.filter((t) => isSlid(base, t));
@@ -131,7 +131,7 @@ test('a line of a pot that reads otherwise is run otherwise; one that nobody und
   expect(less.state.recipes.find((r) => r.id === of.recipe)?.steps).not.toEqual(recipe?.steps);
 });
 
-test('what has been put away since does nothing, and is told of', () => {
+test('what has been archived does nothing, and is told of', () => {
   const nobody = '019cabd9-ffff-7000-8000-000000000000';
   const trials: WrittenTrial[] = [
     { of: 'price', ingredient: nobody, times: 2 },
@@ -147,7 +147,7 @@ test('what has been put away since does nothing, and is told of', () => {
   expect(state).toBe(base.state);
 });
 
-test('one thing in place of another: a pot in place of one that it lives from is refused by name', () => {
+test('one thing in place of another: a pot in place of one that it is made from is refused by name', () => {
   // The sauce lives from the reduced base: with the sauce in the stock's place the base would live from the sauce.
   const recipe = (name: string): string => named(file.recipes, name).id;
   const other = {

@@ -193,7 +193,7 @@ describe('the larder', () => {
     expect(why(await here.send(APART, { id: a }, { seen: 3 }))).toBe('This has been taken apart already.');
   });
 
-  test('a measure is defined once, used, and put away only when nothing is written in it', async () => {
+  test('a measure is defined once, used, and archived only when nothing is written in it', async () => {
     const made = await here.send(MEASURE, { name: 'Noggin', amount: '140 ml' });
     const id = made.ok ? made.value.id : '';
     expect(why(await here.send(MEASURE, { name: 'noggin', amount: '1 l' }))).toBe(

@@ -22,11 +22,11 @@ interface Props {
 export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (
-    <Panel className="answers" aria-label="Who lives from these prices">
+    <Panel className="answers" aria-label="What these prices change">
       <CountedSwitch />
       <Group title="A plate" rows={reached.plates} graph={graph} before={before} />
       <Group title="A litre" rows={reached.products} graph={graph} before={before} />
-      {others > 0 && <p className="quiet">{others} more do not live from the rows in view.</p>}
+      {others > 0 && <p className="quiet">{others} more are not made from the rows on screen.</p>}
     </Panel>
   );
 }

@@ -108,8 +108,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
         <div>
           <h1>Price book</h1>
           <p className="lead-line">
-            What a kilo costs once it is fit for the pot. Type a price or a yield and see who lives from it;
-            Enter keeps it.
+            What a usable kilo costs. Type a price or a yield and see what changes; Enter saves it.
           </p>
         </div>
         <Form.Control

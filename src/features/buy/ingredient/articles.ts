@@ -19,7 +19,7 @@ const LONGEST = { name: 120, code: 40 } as const;
 
 function articleIn(here: KitchenState, id: string): StateArticle {
   const found = here.articles.find((a) => a.id === id);
-  if (!found) throw refused('gone', '', 'This article has been put away already.');
+  if (!found) throw refused('gone', '', 'This article is archived already.');
   return found;
 }
 

@@ -118,14 +118,13 @@ const dropMeasure = declare({
   async look({ id }, { state }) {
     const here = await state();
     const measure = here.measures.find((m) => m.id === id);
-    if (!measure) throw refused('gone', '', 'This measure has been put away already.');
+    if (!measure) throw refused('gone', '', 'This measure is archived already.');
     const word = new RegExp(`(^|[\\s\\d])${measure.name}s?\\b`, 'i');
     const user =
       here.recipes.find((r) => r.steps.some((s) => word.test(amountOfStep(s) ?? ''))) ??
       here.plates.find((p) => p.lines.some((l) => word.test(l.amount))) ??
       here.articles.find((a) => word.test(a.pack));
-    if (user)
-      throw refused('in-use', '', `${user.name} is written in ${measure.name}s: write it otherwise first.`);
+    if (user) throw refused('in-use', '', `${user.name} is written in ${measure.name}s: change that first.`);
     return measure;
   },
   async write({ sql, kitchenId, at }, { id }, { name, amount }) {

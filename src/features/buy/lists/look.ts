@@ -42,7 +42,7 @@ export function asLook(
   if (!told)
     throw refused(
       'mark-unclear',
-      'Its prices do not tell whether the comma or the point stands before the cents: say which.',
+      'Its prices do not show whether the comma or the point is the decimal mark: say which.',
     );
   return { ...asked, columns: { ...asked.columns, mark: told }, places, mark: told };
 }

@@ -31,7 +31,7 @@ const refused = (code: string, path: string, message: string, numbers?: Record<s
 const NAMED = {
   none: 'What is it called in this kitchen?',
   twice: (twin: string) =>
-    `“${twin}” is in the kitchen already: a line could mean either. Call this one otherwise.`,
+    `“${twin}” is in the kitchen already: a line could mean either. Choose another name.`,
 };
 
 const FIGURES = [
@@ -330,7 +330,7 @@ const away = declare({
       return { before: { away: true }, after: { away: false }, manner, ...nothing };
     }
     const it = here.ingredients.find((i) => i.id === id);
-    if (!it) throw refused('gone', '', 'This ingredient has been put away already.');
+    if (!it) throw refused('gone', '', 'This ingredient is archived already.');
     const held = holding(here, id);
     if (held) throw refused('in-use', '', held);
     const users = usersOf(here, 'ingredient', id);

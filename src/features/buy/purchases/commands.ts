@@ -35,11 +35,8 @@ const writePurchase = declare({
     if (before) {
       const supplier = here.suppliers.find((s) => s.id === wanted.supplier)?.name ?? 'this supplier';
       mistakes.push(
-        refuse(
-          'invoice-twice',
-          'number',
-          `${number} of ${supplier} is written down already, for ${before.on}.`,
-        ).trouble,
+        refuse('invoice-twice', 'number', `${number} of ${supplier} is already entered, for ${before.on}.`)
+          .trouble,
       );
     }
     const made = new Maker(here, today, wanted);

@@ -29,7 +29,7 @@ const supplier = declare({
   async look({ id, name, priceList }, { state }) {
     const here = await state();
     const before = here.suppliers.find((s) => s.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This supplier has been put away already.');
+    if (id !== null && !before) throw refused('gone', '', 'This supplier is archived already.');
     const called = mustBeOwnName(
       here.suppliers,
       name,
@@ -65,7 +65,7 @@ const supplierAway = declare({
       mustBeOwnName(here.suppliers, now.name, SUPPLIER_NAMED, id);
       return { before: { away: true }, after: { away: false } };
     }
-    if (!before) throw refused('gone', '', 'This supplier has been put away already.');
+    if (!before) throw refused('gone', '', 'This supplier is archived already.');
     const sells = here.articles.filter((a) => a.supplier === id);
     const names = new Map(here.ingredients.map((i) => [i.id, i.name]));
     if (sells.length > 0)

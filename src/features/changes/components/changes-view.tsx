@@ -17,16 +17,15 @@ export function ChangesView({ page }: { readonly page: ChangesPage }) {
     <>
       <h1>{of ? `What happened to ${of.name}` : 'What was changed'}</h1>
       <p className="lead-line">
-        Who, when, and what it was before. Taking something back is a change of its own: nothing is rubbed
-        out.{' '}
+        Who, when, and what it was before. An undo is a change of its own: nothing is erased.{' '}
         {of && (
           <Link prefetch={false} href="/house/changes">
-            Everything that was changed
+            Log
           </Link>
         )}
       </p>
       {rows.length === 0 ? (
-        <p>Nothing has been changed yet.</p>
+        <p>No changes yet.</p>
       ) : (
         <SheetTable>
           <thead>
@@ -37,7 +36,7 @@ export function ChangesView({ page }: { readonly page: ChangesPage }) {
               </th>
               <th scope="col">when</th>
               <th scope="col">
-                <span className="visually-hidden">Take it back</span>
+                <span className="visually-hidden">Undo</span>
               </th>
             </tr>
           </thead>
@@ -66,11 +65,11 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
   const { day } = useFigures();
   const [keep, state] = useKept();
   const tell = useTell();
-  const said = row.isBack ? 'Done again' : 'Taken back';
+  const said = row.isBack ? 'Redone' : 'Undone';
   return (
     <tr>
       <td className={row.undone ? 'quiet' : ''}>
-        {row.isBack && <span className="quiet">Taken back: </span>}
+        {row.isBack && <span className="quiet">Undone: </span>}
         {row.words.map((words, i) => (
           <span key={i} className="d-block">
             {row.undone ? <s>{words}</s> : words}

@@ -22,15 +22,13 @@ export function UndoKey() {
   const act = useCallback(
     async (again: boolean): Promise<void> => {
       if (anyUnkept())
-        return tell(
-          'Something typed here is not kept yet and would be lost: put it right or take it out first.',
-        );
+        return tell('Something typed here is not saved and would be lost: correct or remove it first.');
       setBusy(true);
       await whenSent();
       const answer = await takeBack({ change: null, again }).catch(() => undefined);
       setBusy(false);
       if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);
-      tell(`${again ? 'Done again' : 'Taken back'}: ${answer.value.words}`);
+      tell(`${again ? 'Redone' : 'Undone'}: ${answer.value.words}`);
       anew();
     },
     [anew, tell],
@@ -49,7 +47,7 @@ export function UndoKey() {
       variant="outline-light"
       size="sm"
       disabled={busy}
-      title="Take back what you changed last (Ctrl Z); Ctrl Shift Z does it again"
+      title="Undo your last change (Ctrl Z); redo with Ctrl Shift Z"
       aria-label="Undo my last change"
       aria-keyshortcuts="Control+Z"
       onClick={() => void act(false)}

@@ -68,8 +68,8 @@ test('cups are asked once: said, they are read everywhere; another country’s a
   expect(await here.send(CUPS, { of: 'metric' })).toMatchObject({ code: 'measure-taken' });
 });
 
-describe('kept costings', () => {
-  test('say what it cost then whatever is done afterwards; put away and brought back', async () => {
+describe('saved costings', () => {
+  test('say what it cost then whatever is done afterwards; archived and restored', async () => {
     const { id } = recipe('Crab bisque');
     const kept = await here.send(KEEP_COSTING, { what: 'product', subject: id });
     if (!kept.ok) throw new Error(kept.message);

@@ -22,7 +22,7 @@ export function Cups({ page }: { readonly page: HousePage }) {
       {said ? (
         <p>
           {CUP_WORDS[said]}. They stand among the house’s own measures under Buy, Larder, where each can be
-          put away.
+          archived.
         </p>
       ) : (
         <Form

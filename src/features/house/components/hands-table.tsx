@@ -37,7 +37,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
   const { form } = keeping;
   return (
     <section aria-labelledby="hands">
-      <h2 id="hands">Minutes of hands</h2>
+      <h2 id="hands">Labour minutes</h2>
       <p className="quiet">
         What a step takes of somebody’s hands where its line does not say: so many minutes however little
         there is, and more for each kilo and each litre. In grey what is usual; type over it what it is here.
@@ -63,7 +63,7 @@ export function Hands({ page }: { readonly page: HousePage }) {
         </SheetTable>
         {page.mayEdit && (
           <KeepIt of={keeping} className="mt-2">
-            Keep these minutes
+            Save these minutes
           </KeepIt>
         )}
       </KeptForm>

@@ -19,7 +19,7 @@ export function KeptCostings({ data }: { readonly data: Data }) {
   if (kept.length === 0 && !data.mayKeep) return null;
   return (
     <section className="mt-4" aria-labelledby="kept-costings">
-      <h2 id="kept-costings">Kept costings</h2>
+      <h2 id="kept-costings">Saved costings</h2>
       {kept.length > 0 && (
         <Table responsive size="sm">
           <Head />
@@ -48,7 +48,7 @@ export function KeptCostings({ data }: { readonly data: Data }) {
           disabled={state.busy}
           onClick={() => void keep(() => keepCosting({ what: data.what, subject: data.subject }))}
         >
-          Keep what it costs today
+          Save today’s cost
         </Button>
       )}{' '}
       {data.mayKeep && away.length > 0 && (
@@ -76,12 +76,12 @@ function PutAway({
   const { day, money } = useFigures();
   return (
     <details>
-      <summary>{kept.length === 1 ? 'One put away' : `${kept.length} put away`}</summary>
+      <summary>{kept.length === 1 ? 'One archived' : `${kept.length} archived`}</summary>
       {kept.map((k) => (
         <div key={k.id}>
           {day(k.on)}, {k.by}: {money(k.layers.ingredients)}{' '}
           <Button variant="link" size="sm" disabled={busy} onClick={() => onBack(k.id)}>
-            Bring it back
+            Restore
           </Button>
         </div>
       ))}
@@ -153,7 +153,7 @@ function KeptLine({
           </Button>
           {mayKeep && (
             <Button variant="link" size="sm" onClick={onAway}>
-              Put away
+              Archive
             </Button>
           )}
         </td>

@@ -33,7 +33,7 @@ export function ModelMoved({ move, mayEdit }: { readonly move: ModelMoveRow; rea
         {move.exact
           ? 'Nothing else had changed between the two.'
           : 'Something else was changed between the two as well, so not all of it is the model’s.'}{' '}
-        Costings that were kept stand as they were kept.
+        Saved costings stay as they were.
       </p>
       <Moves rows={shown} />
       {shown.length < move.moves.length && (
@@ -47,7 +47,7 @@ export function ModelMoved({ move, mayEdit }: { readonly move: ModelMoveRow; rea
           disabled={state.busy}
           onClick={() => void keep(() => seeModel({ id: move.id }))}
         >
-          I have seen it
+          Got it
         </Button>
       )}
       <Trouble says={state.message} />
@@ -105,7 +105,7 @@ export function ModelNotice({ unseen }: { readonly unseen: number }) {
   if (unseen === 0) return null;
   return (
     <Alert variant="primary" role="status" className="mb-3">
-      The model behind the figures has been improved, and some costs moved with it.{' '}
+      The calculation has been improved, and some costs changed.{' '}
       <Link prefetch={false} href="/house">
         See which ones
       </Link>

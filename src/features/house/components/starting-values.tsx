@@ -88,7 +88,7 @@ function Taken({
       {moved !== undefined && `; ${moved === 1 ? 'one cost' : `${moved} costs`} moved`}.{' '}
       {onBack && (
         <Button variant="outline-primary" size="sm" onClick={onBack}>
-          Give them back
+          Undo
         </Button>
       )}
     </p>

@@ -68,7 +68,7 @@ class Reader {
   }
 }
 
-const TWICE = (twin: string): string => `“${twin}” stands here already: call this one otherwise.`;
+const TWICE = (twin: string): string => `“${twin}” stands here already: choose another name.`;
 /** Rim over base of what is still called a pot or pan. */
 const TAPERS = [0.5, 2] as const;
 
@@ -124,7 +124,7 @@ const vessel = declare({
   async look({ id, ...typed }, { state }) {
     const here = await state();
     const before = here.vessels.find((v) => v.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This vessel has been put away already.');
+    if (id !== null && !before) throw refused('gone', '', 'This vessel is archived already.');
     return { before: before ?? null, after: vesselFrom(typed, id ?? newId(), here) };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
@@ -165,7 +165,7 @@ const hob = declare({
   async look({ id, ...typed }, { state }) {
     const here = await state();
     const before = here.hobs.find((h) => h.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This hob has been put away already.');
+    if (id !== null && !before) throw refused('gone', '', 'This hob is archived already.');
     return { before: before ?? null, after: hobFrom(typed, id ?? newId(), here) };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
@@ -195,7 +195,7 @@ const away = declare({
         was: new Map<string, unknown>(),
       };
     }
-    if (!list.some((x) => x.id === id)) throw refused('gone', '', 'This has been put away already.');
+    if (!list.some((x) => x.id === id)) throw refused('gone', '', 'This is archived already.');
     const users = usersOf(here, what, id).recipes;
     const names = users.map((u) => u.name);
     if (names.length > 0 && instead === null)

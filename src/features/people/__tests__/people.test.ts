@@ -27,7 +27,7 @@ test('somebody new works here, leaves and comes back; two people with one name a
   });
   expect(await here.send(PERSON_AWAY, { id, away: true })).toMatchObject({ ok: true });
   expect(await here.send(PERSON, somebody('Nan Tully'))).toMatchObject({
-    message: expect.stringMatching(/has left: bring them back/) as string,
+    message: expect.stringMatching(/has left: add them again/) as string,
   });
   expect(await here.send(PERSON_AWAY, { id, away: false })).toMatchObject({ ok: true });
   const now = (await everybodyOf(here.pool, here.kitchenId)).find((p) => p.id === id);

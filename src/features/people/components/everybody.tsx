@@ -20,7 +20,7 @@ import { PersonTyped } from '../wire';
 /** What a role may, in words. */
 const MAY: Readonly<Record<PersonRow['role'], string>> = {
   manager: 'everything: recipes, prices, people, the whole kitchen',
-  cook: 'tests, waste, kept costings; recipes and prices where the house lets cooks change them',
+  cook: 'tests, waste, saved costings; recipes and prices where the house lets cooks change them',
   reader: 'looks at everything and changes nothing',
 };
 
@@ -36,7 +36,7 @@ export function Everybody({ page }: { readonly page: PeoplePage }) {
       <div className="d-flex align-items-center gap-3 mb-1">
         <h2 className="mb-0">Who works here</h2>
         <Button variant="outline-primary" size="sm" onClick={() => setOpen('new')}>
-          Somebody new
+          Add person
         </Button>
       </div>
       <SheetTable>
@@ -59,7 +59,7 @@ export function Everybody({ page }: { readonly page: PeoplePage }) {
       </SheetTable>
       <AwayList rows={gone} bringBack={(id) => putPersonAway({ id, away: false })} />
       {open && (
-        <SidePanel title={open === 'new' ? 'Somebody new' : open.name} open close={() => setOpen(undefined)}>
+        <SidePanel title={open === 'new' ? 'Add person' : open.name} open close={() => setOpen(undefined)}>
           <PersonForm person={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
         </SidePanel>
       )}
@@ -98,7 +98,7 @@ function Row({ person: p, change }: { readonly person: PersonRow; readonly chang
             disabled={state.busy}
             onClick={leaves}
           >
-            Leaves
+            Remove
           </Button>
         </span>
       </td>
@@ -129,7 +129,7 @@ function PersonForm({
     <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'Name' }} autoFocus />
       <Form.Group controlId="person-role">
-        <Form.Label>May</Form.Label>
+        <Form.Label>Role</Form.Label>
         <Form.Select isInvalid={form.formState.errors.role !== undefined} {...form.register('role')}>
           {(['cook', 'manager', 'reader'] as const).map((role) => (
             <option key={role} value={role}>

@@ -27,7 +27,7 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
           <h1>People</h1>
           <p className="lead-line">
             {page.manager
-              ? 'Who works here and what they may, who is signed in, and what the door refused.'
+              ? 'Who works here and what they may, who is signed in, and failed sign-ins.'
               : 'Where you are signed in, and your password.'}
           </p>
         </div>
@@ -125,9 +125,9 @@ function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
   const { said } = useFigures();
   return (
     <section>
-      <h2>Refused at the door</h2>
+      <h2>Failed sign-ins</h2>
       {rows.length === 0 ? (
-        <p className="quiet">Nobody has been refused.</p>
+        <p className="quiet">No failed sign-ins.</p>
       ) : (
         <SheetTable>
           <thead>
@@ -196,7 +196,7 @@ function Devices({ page }: { readonly page: PeoplePage }) {
             onChange={(event) => setName(event.target.value)}
           />
           <Button type="submit" variant="outline-primary" disabled={state.busy}>
-            Let this device in
+            Allow PIN on this device
           </Button>
           <Trouble says={state.message} />
         </form>

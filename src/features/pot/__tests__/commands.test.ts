@@ -65,7 +65,7 @@ describe('a pot sheet', () => {
     };
     expect(await here.send(SHEET, { ...fumet, steps: [...fumet.steps, loop] })).toMatchObject({
       code: 'recipe-loop',
-      message: expect.stringContaining('A recipe cannot live from itself'),
+      message: expect.stringContaining('A recipe cannot be made from itself'),
     });
     const dry: WrittenStep = { id: newId(), do: 'strain', pressed: false, through: 'cloth' };
     expect(await here.send(SHEET, { ...fumet, steps: [dry] })).toMatchObject({

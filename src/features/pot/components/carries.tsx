@@ -31,7 +31,7 @@ export function Carries({ data, pot }: { readonly data: PotSheetData; readonly p
   const last = pot.run.rows[pot.run.rows.length - 1];
   if (!last || last.ml < 0.5) return null;
   return (
-    <section aria-label="What it carries into every dish">
+    <section aria-label="What it brings into every dish">
       <Body data={data} last={last} />
       <Shares last={last} />
       {last.bindingGPerL > 0.05 && (
@@ -40,7 +40,7 @@ export function Carries({ data, pot }: { readonly data: PotSheetData; readonly p
       <p className="mt-2">
         {last.allergens.length === 0 ? (
           <span className="quiet">
-            No allergens come in with these ingredients as they are written down; the label decides.
+            No allergens come in with these ingredients as they are entered; the label decides.
           </span>
         ) : (
           <>

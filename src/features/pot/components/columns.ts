@@ -24,7 +24,10 @@ const litres: Column = {
   bar: true,
   of: (row, _m, { bare }) => (there(row) ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''),
 };
-const dip: Column = { head: 'dip cm', of: (row, _m, { bare }) => (there(row) ? bare(row.dipCm, 1) : '') };
+const dip: Column = {
+  head: 'below rim, cm',
+  of: (row, _m, { bare }) => (there(row) ? bare(row.dipCm, 1) : ''),
+};
 const body: Column = { head: 'body', of: pct((r) => r.body) };
 const salt: Column = { head: 'salt %', of: pct((r) => r.saltPct) };
 const perLitre = (sign: string): Column => ({

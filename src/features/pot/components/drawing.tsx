@@ -33,11 +33,11 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) 
   return (
     <figure style={{ margin: 0 }}>
       <figcaption className="drawing-title">
-        After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm down from the rim
+        After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm below the rim
         {row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
         {draggable ? '. Drag the copper line to where it should stop, or say the dip: ' : '.'}
         {draggable && <Dip row={row} onDip={onDip} />}
-        {row.aside.trayG > 0.5 && <span> Set aside on a tray, {kilos(row.aside.trayG)}.</span>}
+        {row.aside.trayG > 0.5 && <span> Set aside on a what-if, {kilos(row.aside.trayG)}.</span>}
         {row.aside.vessels.map((s) => (
           <span key={s.vessel.id}>
             {' '}

@@ -23,7 +23,7 @@ export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[
   const told = pot.steps.every((step) => step.do === 'unread' || step.hands !== undefined);
   const guessed = (name: string): boolean => name === 'energy' || (name === 'hands' && !told);
   return (
-    <section aria-label="A litre in layers">
+    <section aria-label="Cost per litre">
       <dl className="facts ruled">
         <dt>ingredients</dt>
         <dd className="fig">{money(perL)}</dd>
@@ -39,7 +39,7 @@ export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[
             </dd>
           </div>
         ))}
-        <dt className="strong">{missing ? 'a litre, what is known of it' : 'a litre with all of it'}</dt>
+        <dt className="strong">{missing ? 'per litre, so far' : 'a litre with all of it'}</dt>
         <dd className="fig strong">
           <span className={rows.some((row) => guessed(row.name)) ? 'estimate' : ''}>{money(all)}</span>
         </dd>

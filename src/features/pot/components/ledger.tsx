@@ -244,7 +244,7 @@ function NoPrices({
 }
 
 const EmptyPot = () => (
-  <p className="quiet">An empty pot. Say what goes in first, such as “8 kg venison bones”.</p>
+  <p className="quiet">Nothing in the pot yet. Start with what goes in, such as “8 kg venison bones”.</p>
 );
 
 /** Where the pot starts, and what it stands on: another is taken when it is said, and can be put back. */
@@ -359,7 +359,7 @@ function NextStep({
         Add
       </Button>
       <Button variant="link" size="sm" onClick={onFields}>
-        By a form
+        Use a form
       </Button>
     </div>
   );
@@ -383,7 +383,7 @@ const ColumnsFor = memo(function ColumnsFor({
     >
       {Object.keys(VIEWS).map((name) => (
         <option key={name} value={name}>
-          {name === 'usual' ? 'the usual columns' : name}
+          {name === 'usual' ? 'standard columns' : name}
         </option>
       ))}
     </Form.Select>
@@ -394,7 +394,7 @@ function LedgerHead({ columns }: { readonly columns: readonly Column[] }) {
   return (
     <thead>
       <tr>
-        <th scope="col">Step, as it is said</th>
+        <th scope="col">Step</th>
         {columns.map((c) => (
           <th key={c.head} scope="col">
             {c.head}

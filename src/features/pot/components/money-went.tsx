@@ -21,7 +21,7 @@ export function MoneyWentTable({ pot }: { pot: LivePot }) {
       <Table size="sm" borderless>
         <thead>
           <tr>
-            <th scope="col">Went on the way</th>
+            <th scope="col">Losses</th>
             <th scope="col">weight</th>
             <th scope="col">money</th>
           </tr>
@@ -29,7 +29,7 @@ export function MoneyWentTable({ pot }: { pot: LivePot }) {
         <tbody>
           {book && !book.trimmed.isZero() && (
             <tr>
-              <td>cut off before the pot</td>
+              <td>trim loss</td>
               <td />
               <td className="fig">{money(book.trimmed.toNumber())}</td>
             </tr>

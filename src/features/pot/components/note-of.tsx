@@ -52,7 +52,7 @@ export function NoteOf({
         )}
       </span>
       <Button type="submit" variant="plain" size="sm">
-        Keep the note
+        Save note
       </Button>
     </Form>
   );

@@ -18,7 +18,7 @@ export function Opens({ pot }: { pot: LivePot }) {
   return (
     <details className="mt-2" open={whole.length > 0}>
       <summary>
-        Leaves {opened.length} opened {opened.length === 1 ? 'pack' : 'packs'}
+        {opened.length} part-used {opened.length === 1 ? 'pack' : 'packs'} left over
         {whole.length > 0 && `, ${whole.length} charged whole`}
       </summary>
       <Table size="sm">

@@ -40,14 +40,14 @@ export function PotList({
         {pots.total > 0 && <CountedSwitch />}
         {mayEdit && pots.total > 0 && (
           <Link prefetch={false} className="btn btn-outline-primary flex-shrink-0" href="/pot/new">
-            A new pot
+            New recipe
           </Link>
         )}
         {pots.total > 0 && (
           <Form.Control
             type="search"
-            placeholder="Find a pot"
-            aria-label="Find a pot"
+            placeholder="Find a recipe"
+            aria-label="Find a recipe"
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
@@ -104,7 +104,7 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
       },
       {
         id: 'from',
-        head: 'Lives from',
+        head: 'Made from',
         left: true,
         className: 'quiet small-line',
         cell: (p) => (p.from.length > 0 ? p.from.join(', ') : 'the larder'),
@@ -112,7 +112,7 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
       { id: 'vessel', head: 'Stands in', left: true, className: 'quiet small-line', cell: (p) => p.vessel },
       {
         id: 'litres',
-        head: 'litres, of the most it held',
+        head: 'yield of peak volume',
         largestFirst: true,
         by: (p) => p.ml,
         className: 'bar-cell',

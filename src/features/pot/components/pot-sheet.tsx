@@ -116,16 +116,14 @@ function HowKept({ sheet }: { readonly sheet: ReturnType<typeof useSheet> }) {
   return (
     <>
       <p className="m-0 small-line" role="status">
-        {keeping.state === 'keeping' && <span className="quiet">keeping …</span>}
-        {keeping.state === 'kept' && <span className="small-line cheaper">✓ kept</span>}
+        {keeping.state === 'keeping' && <span className="quiet">saving …</span>}
+        {keeping.state === 'kept' && <span className="small-line cheaper">✓ saved</span>}
         {keeping.state === 'waits' && (
-          <span className="quiet">no connection: kept here for now and sent when it is back</span>
+          <span className="quiet">no connection: saved on this device, sent when it is back</span>
         )}
         {keeping.state === 'held' && (
           <span className="quiet">
-            {open
-              ? 'not kept until it is chosen what stands'
-              : 'not kept until the line marked above can be done'}
+            {open ? 'not saved: choose which version to keep' : 'not saved: fix the line marked above first'}
           </span>
         )}
         {arrived.ids.size > 0 && (

@@ -47,7 +47,7 @@ export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly c
     tell('The sheet stands at that size now.', () => sheet.done(before));
   };
   return (
-    <SidePanel title="Another size" open close={close}>
+    <SidePanel title="Scale" open close={close}>
       <div className="stacked">
         <Asked
           sheet={sheet}
@@ -241,11 +241,11 @@ function Found({
       </p>
       <div className="d-flex flex-wrap gap-2">
         <Link prefetch={false} className="btn btn-primary btn-sm" href={wall}>
-          Cook it, or print it for the wall
+          Cook or print
         </Link>
         {keep && (
           <Button variant="plain" size="sm" onClick={keep}>
-            Keep the sheet at this size
+            Save the sheet at this size
           </Button>
         )}
       </div>

@@ -37,10 +37,7 @@ export function SheetHead({
         {tools}
       </div>
       <Stack direction="horizontal" gap={4} className="head-figures">
-        <Figure
-          value={run.product ? litres(run.product.ml) : '–'}
-          label={`of ${litres(most)} at the fullest`}
-        />
+        <Figure value={run.product ? litres(run.product.ml) : '–'} label={`of ${litres(most)} at its peak`} />
         <Figure value={last ? hours(last.hobHours) : '–'} label="on the hob" />
         <Cost of={data.recipe} perL={perL} perKg={perKg} inKilos={isInKilos(last)} />
         {portions && (
@@ -106,12 +103,12 @@ function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estim
         </span>
       )}
       {estimates > 0 && ' · '}
-      {data.usedBy.length === 0 ? 'nothing lives from it yet' : <UsedBy by={data.usedBy} lead="goes into " />}
+      {data.usedBy.length === 0 ? 'not used yet' : <UsedBy by={data.usedBy} lead="goes into " />}
       <span className="quiet">
         {' · '}
         {data.past.times > 1
-          ? `kept ${data.past.times} times, last ${day(data.past.since)}`
-          : `as first kept ${day(data.past.since)}`}
+          ? `${data.past.times} edits, last ${day(data.past.since)}`
+          : `created ${day(data.past.since)}`}
       </span>
     </p>
   );

@@ -41,7 +41,7 @@ export const SheetTools = memo(function SheetTools({
   const forAll = (
     <>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/stove?put=${id}`}>
-        Cook it now
+        Start a batch
       </Link>
       <ForAll id={id} onScale={onScale} />
     </>
@@ -54,16 +54,16 @@ export const SheetTools = memo(function SheetTools({
         Name and note
       </Button>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/new?like=${id}`}>
-        Copy it
+        Duplicate
       </Link>
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
-        Put it away
+        Archive
       </Button>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/weigh?of=${id}`}>
         Weigh up
       </Link>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        What happened to it
+        History
       </Link>
       {open === 'name' && <NameAndNote data={data} version={version} close={close} />}
       {open === 'away' && (
@@ -86,13 +86,13 @@ export const SheetTools = memo(function SheetTools({
 const ForAll = ({ id, onScale }: { readonly id: string; readonly onScale: () => void }) => (
   <>
     <Button variant="link" size="sm" onClick={onScale}>
-      Another size
+      Scale
     </Button>
     <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/wall`}>
-      On the wall
+      For the wall
     </Link>
     <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/family?of=product:${id}`}>
-      Its family
+      Family tree
     </Link>
     <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/versions`}>
       Versions

@@ -36,7 +36,7 @@ export function StandsOnList({ data, pot }: { readonly data: PotSheetData; reado
   return (
     <details className="mt-2">
       <summary>
-        What it stands on: {rows.length} {rows.length === 1 ? 'ingredient' : 'ingredients'}
+        What this rests on: {rows.length} {rows.length === 1 ? 'ingredient' : 'ingredients'}
         {guesses > 0 ? `, ${guesses} with an estimate in it` : ', all measured'}
       </summary>
       <Table size="sm">

@@ -109,7 +109,7 @@ export function StepForm({ sheet, line, close }: Props) {
         ))}
         <Consequence sheet={sheet} at={at} text={text} />
         <Trouble says={wrong} />
-        <Button type="submit">{at < 0 ? 'Put it in' : 'Keep it so'}</Button>
+        <Button type="submit">{at < 0 ? 'Put it in' : 'Save this answer'}</Button>
       </Form>
     </SidePanel>
   );
@@ -131,7 +131,7 @@ function VerbOf({ of }: { readonly of: ReturnType<typeof useForm> }) {
       </Form.Group>
       {of.forms.length > 1 && (
         <Form.Select
-          aria-label="How it is said"
+          aria-label="Step"
           value={of.form}
           onChange={(event) => of.setForm(Number(event.target.value))}
         >

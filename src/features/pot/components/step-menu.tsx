@@ -57,7 +57,7 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
         <Dropdown.Menu>
           <Item words="A line below" keys="Shift Enter" act={() => acts.put(id, 'below')} />
           <Item words="A line above" act={() => acts.put(id, 'above')} />
-          <Item words="The same line again" keys="Alt Shift ↓" act={() => acts.twin(id)} />
+          <Item words="Duplicate line" keys="Alt Shift ↓" act={() => acts.twin(id)} />
           <Item words="Move up" keys="Alt ↑" act={() => acts.move(id, -1)} />
           <Item words="Move down" keys="Alt ↓" act={() => acts.move(id, 1)} />
           <Item
@@ -66,11 +66,13 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
             act={() => acts.off(id)}
           />
           <Item words={line.note ? 'Its note' : 'A note for the cook'} act={onNote} />
-          <Item words="Fill in a form instead" act={onFields} />
+          <Item words="Use a form" act={onFields} />
           <Dropdown.Divider />
           <WeighUp line={id} />
           <Item words="Another way of doing this" act={onOtherWay} />
-          {line.way !== undefined && <Item words="Do it in every way" act={() => acts.way(id, undefined)} />}
+          {line.way !== undefined && (
+            <Item words="Use in every variant" act={() => acts.way(id, undefined)} />
+          )}
           {choices.flatMap((c) =>
             c.ways
               .filter((w) => w.id !== line.way)

@@ -103,7 +103,7 @@ function OneChoice({
         <div className="d-flex flex-wrap gap-2 mb-3">
           {choice.ways.length < MOST_WAYS && <AnotherWay onAdd={more} />}
           <Button variant="link" size="sm" onClick={away}>
-            Keep only this house’s way
+            Keep only our own way
           </Button>
         </div>
       )}

@@ -20,7 +20,7 @@ export interface NewSheetPage {
   readonly any: boolean;
 }
 
-const USUAL = 'as they usually are: is then yours';
+const USUAL = 'standard size: will be added to your vessels';
 
 export async function newSheetPage(who: Worker, like: string | undefined): Promise<NewSheetPage> {
   if (!may(who.role, 'changer')) notFound();

@@ -63,7 +63,7 @@ function stepRow(s: WallSheet['steps'][number], { bare, litres, hours }: Figures
 
 const allergenWords = (allergens: readonly string[]): string =>
   allergens.length === 0
-    ? 'No allergens come in with these ingredients as they are written down; the label decides.'
+    ? 'No allergens come in with these ingredients as they are entered; the label decides.'
     : `Carries ${allergens.join(', ')} into every dish. The label decides.`;
 
 /** A sheet for the wall: steps in large type, the dip to look for, boxes to write in. */
@@ -130,7 +130,7 @@ function lossesTable(card: CostCard, { money, kilos }: Figures): Content {
   const trimmed =
     card.trimmed === undefined || card.trimmed === 0
       ? []
-      : [[cell('cut off before the pot'), cell(''), cell(money(card.trimmed), RIGHT)]];
+      : [[cell('trim loss'), cell(''), cell(money(card.trimmed), RIGHT)]];
   const left =
     card.left === undefined
       ? []
@@ -157,10 +157,10 @@ function lossesTable(card: CostCard, { money, kilos }: Figures): Content {
 }
 
 function platesTable(card: CostCard, { money, bare }: Figures): Content {
-  if (card.plates.length === 0) return text('No plate lives from it yet.');
+  if (card.plates.length === 0) return text('Not used in any dish yet.');
   return cardTable(
     ['*', 80, 70, 60],
-    ['Plates that live from it', 'a plate', 'food cost', 'target'],
+    ['Used in these dishes', 'a plate', 'food cost', 'target'],
     card.plates.map((p) => [
       cell(p.name),
       cell(p.cost === null ? 'incomplete' : money(p.cost), RIGHT),

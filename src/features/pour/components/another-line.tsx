@@ -8,7 +8,7 @@ import { useMissing } from '@/ui/missing';
 import { Trouble } from '@/ui/trouble';
 import { findForPlate, type Platable } from '../actions';
 
-const LACKED: Platable = { id: 'lacked', name: 'Something the larder lacks …', of: { ingredient: '' } };
+const LACKED: Platable = { id: 'lacked', name: 'Add a new ingredient …', of: { ingredient: '' } };
 
 type Add = (of: Platable['of'], amount: string) => Promise<boolean>;
 

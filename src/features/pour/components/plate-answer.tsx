@@ -38,7 +38,7 @@ export function Answer({ data, plate, ids }: ShownPlate) {
         </p>
       )}
       <p role="status" className="m-0 small-line">
-        {plate.answer?.ok && <span className="small-line cheaper">✓ kept</span>}
+        {plate.answer?.ok && <span className="small-line cheaper">✓ saved</span>}
         {waits(plate.answer) && plate.answer?.ok === false && (
           <span className="quiet">{plate.answer.message}</span>
         )}
@@ -85,7 +85,7 @@ function Share({ data, plate, ids }: ShownPlate) {
         <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
       </dd>
       <Asked data={data} plate={plate} />
-      <dt>Left after ingredients</dt>
+      <dt>Gross profit</dt>
       <dd className="fig">
         {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
       </dd>
@@ -102,7 +102,7 @@ function Beside({ data: { layers, alcohol } }: Pick<ShownPlate, 'data'>) {
     <>
       {beside.map((layer) => (
         <Fragment key={layer}>
-          <dt>Beside them: {layer}</dt>
+          <dt>Plus {layer}</dt>
           <dd className="fig">{layers[layer] === null ? 'not known' : small(layers[layer])}</dd>
         </Fragment>
       ))}
@@ -143,7 +143,7 @@ function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
   if (!asked.ok)
     return (
       <>
-        <dt>Its target asks for</dt>
+        <dt>Price for its target</dt>
         <dd className="dearer">{asked.trouble.message}</dd>
       </>
     );
@@ -151,7 +151,7 @@ function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
   const typed = onMenu.toFixed(2).replace('.', data.mark);
   return (
     <>
-      <dt>{bare(target, target % 1 ? 1 : 0)} % asks for</dt>
+      <dt>{bare(target, target % 1 ? 1 : 0)} % needs</dt>
       <dd className="fig">
         {data.mayEdit && plate.pct !== null && plate.pct > target && (
           <Button variant="plain" size="sm" className="me-2" onClick={() => plate.takePrice(typed)}>

@@ -47,7 +47,7 @@ export function HeadForm({
         <FormField {...{ form, name: 'tax', label: 'Tax in its price, %' }} placeholder="0" />
       )}
       <FormField
-        {...{ form, name: 'target', label: 'Its food may cost, % of the net price' }}
+        {...{ form, name: 'target', label: 'Target food cost, % of the net price' }}
         placeholder={parent ? asThere(parent.targetFoodCostPct, 'no target') : 'no target'}
       />
       <Form.Group controlId="service">

@@ -42,7 +42,7 @@ export function OnThePlate({ data, plate, ids }: ShownPlate) {
             </th>
             <th scope="col">costs</th>
             <th scope="col">
-              <span className="visually-hidden">Take it off</span>
+              <span className="visually-hidden">Remove</span>
             </th>
           </tr>
         </thead>
@@ -60,7 +60,7 @@ export function OnThePlate({ data, plate, ids }: ShownPlate) {
           ))}
         </tbody>
       </SheetTable>
-      {data.lines.length === 0 && <p className="quiet">An empty plate. Say what stands on it first.</p>}
+      {data.lines.length === 0 && <p className="quiet">Nothing on this plate yet. Add the first line.</p>}
       {data.mayEdit && <AnotherLine add={add} trouble={trouble} />}
       {data.mayEdit && <NoPrices data={data} />}
       {data.sizes.length > 0 && <Sizes sizes={data.sizes} />}

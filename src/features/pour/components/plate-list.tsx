@@ -89,7 +89,7 @@ export function PlateList({
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
           <h1>Plates</h1>
-          <p className="lead-line">Who lives from the pots, and what each plate leaves of its price.</p>
+          <p className="lead-line">Every dish with its cost, its price and its gross profit.</p>
         </div>
         {plates.length > 0 && <CountedSwitch />}
         {mayEdit && plates.length > 0 && (
@@ -104,10 +104,10 @@ export function PlateList({
           {mayEdit ? (
             <>
               <p>A plate is a name, what stands on it and how much of each, and its price on the menu.</p>
-              <Button onClick={() => setMaking(true)}>Put the first plate together</Button>
+              <Button onClick={() => setMaking(true)}>Create the first plate</Button>
             </>
           ) : (
-            <p>A manager puts the first one together.</p>
+            <p>A manager creates the first one.</p>
           )}
         </div>
       ) : (

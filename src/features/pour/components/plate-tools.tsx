@@ -32,17 +32,17 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
         <ByItself data={data} version={version} />
       ) : (
         <Button variant="link" size="sm" onClick={() => setOpen('size')}>
-          Another size of it
+          New portion size
         </Button>
       )}
       <Button variant="link" size="sm" onClick={() => setOpen('copy')}>
-        Copy it
+        Duplicate
       </Button>
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
-        Put it away
+        Archive
       </Button>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        What happened to it
+        History
       </Link>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/happened?of=${id}`}>
         What it cost over time
@@ -53,7 +53,7 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
         </SidePanel>
       )}
       {open === 'size' && (
-        <SidePanel title={`Another size of ${name}`} open close={close}>
+        <SidePanel title={`New portion size of ${name}`} open close={close}>
           <NewPlateForm like={id} asSize />
         </SidePanel>
       )}
@@ -90,7 +90,7 @@ function ByItself({ data, version }: { readonly data: PlateData; readonly versio
           void keep((seen) => letStand({ id: data.plate.id, seen: Math.max(seen ?? 0, version()) }))
         }
       >
-        Let it stand by itself
+        Stop following
       </Button>
       <Trouble as="span" says={state.message} />
     </>

@@ -281,7 +281,7 @@ async function changeEvents(
     .map((c): Event => ({
       on: dayIn(zone, c.at),
       what: c.what === 'recipe' ? 'pot' : 'plate',
-      words: `${names.get(c.subject) ?? 'Something put away since'}: ${c.before === null ? 'made' : 'changed'}${c.byName === null ? '' : ` by ${c.byName}`}`,
+      words: `${names.get(c.subject) ?? 'Something archived'}: ${c.before === null ? 'made' : 'changed'}${c.byName === null ? '' : ` by ${c.byName}`}`,
       href: `/house/changes?of=${c.subject}`,
     }));
 }

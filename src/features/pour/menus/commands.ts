@@ -16,7 +16,7 @@ const refused = (code: string, path: string, message: string, numbers?: Record<s
 
 const NAMED = {
   none: 'What is the menu called?',
-  twice: (twin: string) => `“${twin}” is a menu already: call this one otherwise.`,
+  twice: (twin: string) => `“${twin}” is a menu already: choose another name.`,
 };
 const MOST_SOLD = 1_000_000;
 
@@ -51,7 +51,7 @@ const keep = declare({
   async look({ id, name, mixIn, plates }, { state }) {
     const here = await state();
     const before = here.menus.find((m) => m.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This menu has been put away already.');
+    if (id !== null && !before) throw refused('gone', '', 'This menu is archived already.');
     const there = new Set(here.plates.map((p) => p.id));
     const on = new Set<string>();
     const after: WrittenMenu = {
@@ -59,8 +59,7 @@ const keep = declare({
       name: mustBeOwnName(here.menus, name, NAMED, id ?? undefined),
       mixIn,
       plates: plates.map(({ plate, sold }, i) => {
-        if (!there.has(plate))
-          throw refused('gone', `plates[${i}].plate`, 'This plate has been put away since.');
+        if (!there.has(plate)) throw refused('gone', `plates[${i}].plate`, 'This plate has been archived.');
         if (on.has(plate))
           throw refused('plate-twice', `plates[${i}].plate`, 'This plate stands on the menu already.');
         on.add(plate);
@@ -85,11 +84,7 @@ const away = declare({
     const here = await state();
     const before = here.menus.find((m) => m.id === id);
     if (gone !== (before !== undefined))
-      throw refused(
-        'gone',
-        '',
-        gone ? 'This menu has been put away already.' : 'This menu stands here already.',
-      );
+      throw refused('gone', '', gone ? 'This menu is archived already.' : 'This menu stands here already.');
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'menu', who.kitchenId, id);
     if (!now) throw refused('gone', '', 'There is no such menu.');

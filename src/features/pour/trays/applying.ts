@@ -34,7 +34,7 @@ function pricesDone({ supplies, day }: KitchenCosting, { times }: TriedOut): Don
     if (price.basis.by !== 'latest')
       throw refused(
         'not-a-quote',
-        `${supply.ingredient.name} is costed by ${price.basis.by === 'fixed' ? 'a price agreed on' : 'what was paid for it'}: a new quote would not move that. Say in the price book what it is costed by, or take it off the tray.`,
+        `${supply.ingredient.name} is costed by ${price.basis.by === 'fixed' ? 'a price agreed on' : 'what was paid for it'}: a new quote would not move that. Say in the price book what it is costed by, or take it off the what-if.`,
       );
     const text = price.packPrice.times(by).toFixed(4);
     return [
@@ -145,7 +145,7 @@ function settingsDone(
 /** Why a tray cannot be applied; nothing of it is then. */
 function flawOf(tried: TriedOut): Trouble | undefined {
   const flaw = tried.flaws.find((f) => f !== undefined);
-  return flaw && { ...flaw, message: `${flaw.message} Take it off the tray first: a tray is applied whole.` };
+  return flaw && { ...flaw, message: `${flaw.message} Remove it first: a what-if is applied as a whole.` };
 }
 
 /** Does to the book what is on a tray, all of it as one change that can be taken back; the tray is put away with it. */
@@ -163,7 +163,7 @@ export const apply = declare({
   },
   async look({ id }, { costed, who }) {
     const tray = (await readTrayRows(database(), who.kitchenId)).find((t) => t.id === id);
-    if (!tray) throw refused('gone', 'This tray has been thrown away, or applied, already.');
+    if (!tray) throw refused('gone', 'This what-if is deleted or applied already.');
     const kitchen = await costed();
     const { costing } = kitchen;
     const tried = triedOut(costing, tray.trials);
@@ -175,7 +175,7 @@ export const apply = declare({
       (past) => ({ ...past, times: (ingredient) => tried.times.get(ingredient) ?? 1 }),
     );
     const lost = plateLost(costing, then);
-    if (lost !== undefined) throw refused('lost', `${lost} Take that off the tray first.`);
+    if (lost !== undefined) throw refused('lost', `${lost} Remove it from the what-if first.`);
     const settings = settingsDone(costing, tried);
     if (settings.length > 0 && !may(who.role, 'manager'))
       throw refused(

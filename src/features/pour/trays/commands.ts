@@ -13,8 +13,8 @@ import { TRAY, TRAY_AWAY } from './wire';
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
-  none: 'What is the tray called?',
-  twice: (twin: string) => `“${twin}” is a tray already: call this one otherwise.`,
+  none: 'What is the what-if called?',
+  twice: (twin: string) => `“${twin}” is a what-if already: choose another name.`,
 };
 
 /** Trays as they stand, read when a write is looked at. */
@@ -36,7 +36,7 @@ const keep = declare({
   async look({ id, name, trials }, looking) {
     const here = await traysHere(looking);
     const row = here.find((t) => t.id === id);
-    if (id !== null && !row) throw refused('gone', 'This tray has been thrown away, or applied, already.');
+    if (id !== null && !row) throw refused('gone', 'This what-if is deleted or applied already.');
     const before: WrittenTray | null = row ? { id: row.id, name: row.name, trials: row.trials } : null;
     const after: WrittenTray = {
       id: id ?? newId(),
@@ -59,10 +59,7 @@ const away = declare({
     const here = await traysHere(looking);
     const there = here.some((t) => t.id === id);
     if (gone !== there)
-      throw refused(
-        'gone',
-        gone ? 'This tray has been thrown away already.' : 'This tray stands here already.',
-      );
+      throw refused('gone', gone ? 'This what-if is deleted already.' : 'This what-if stands here already.');
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'tray', looking.who.kitchenId, id);
     if (!now) throw refused('gone', 'There is no such tray.');

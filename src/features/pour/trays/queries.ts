@@ -121,7 +121,7 @@ export async function trayAnswer(who: Worker, trials: readonly WrittenTrial[]): 
 function lostIn(now: KitchenCosting, then: KitchenCosting, id: string): Pick<TrayPlate, 'lost'> {
   if (costOfPlate(now, id).cost === null || costOfPlate(then, id).cost !== null) return {};
   return {
-    lost: gapsOf(then, `plate:${id}`)[0]?.message ?? 'Something that it lives from has no cost then.',
+    lost: gapsOf(then, `plate:${id}`)[0]?.message ?? 'Something it is made from has no cost then.',
   };
 }
 
@@ -152,7 +152,7 @@ function saidOf(costing: KitchenCosting, trials: readonly WrittenTrial[]): Trial
 }
 
 type Words = Pick<TrialSaid, 'title' | 'now' | 'money'>;
-const GONE = 'something put away since';
+const GONE = 'something archived';
 
 function wordsOf(costing: KitchenCosting, t: WrittenTrial): Words {
   const { state } = costing;
@@ -205,7 +205,7 @@ function wordsOf(costing: KitchenCosting, t: WrittenTrial): Words {
     case 'school':
       return plain('Who pays for trim', SCHOOL_WORDS[state.kitchen.trim.school]);
     case 'layer':
-      return plain(t.layer === 'hands' ? 'An hour of hands' : 'Energy, all of it');
+      return plain(t.layer === 'hands' ? 'Labour per hour' : 'Energy, all of it');
     case 'instead': {
       const list = t.kind === 'ingredient' ? state.ingredients : state.recipes;
       return plain(`${name(list, t.to)} in place of ${name(list, t.from)}`);

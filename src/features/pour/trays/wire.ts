@@ -5,7 +5,7 @@ import { ID } from '@/wire/fields';
 
 /** A tray as it stands on the screen. */
 export const TrayTyped = z.object({
-  name: z.string().trim().min(1, 'What is the tray called?').max(5000),
+  name: z.string().trim().min(1, 'What is the what-if called?').max(5000),
   trials: z.array(Trial).max(MOST_ON_A_TRAY, `A tray holds at most ${MOST_ON_A_TRAY} trials.`),
 });
 export type TrayTyped = z.infer<typeof TrayTyped>;

@@ -31,9 +31,7 @@ export function AtHand({ batch, following }: { readonly batch: BatchShown; reado
       {left && (
         <p className={`batch-left m-0${figures && isLate(figures) ? ' hot' : ''}`} role="status">
           {leftWords(left, hours)}
-          {bandWords(left, hours) !== undefined && (
-            <small> {bandWords(left, hours)}, four times in five</small>
-          )}
+          {bandWords(left, hours) !== undefined && <small> {bandWords(left, hours)}, 8 in 10</small>}
         </p>
       )}
       <LeftAlone until={figures?.leftUntil} zone={batch.zone} />
@@ -76,7 +74,7 @@ export function AtHand({ batch, following }: { readonly batch: BatchShown; reado
 /** That nobody is at it, and until when. */
 const LeftAlone = ({ until, zone }: { readonly until: number | undefined; readonly zone: string }) =>
   until === undefined ? null : (
-    <p className="warning m-0">Left for the night, until {clockIn(zone, new Date(until))}.</p>
+    <p className="warning m-0">Left overnight, until {clockIn(zone, new Date(until))}.</p>
   );
 
 /** The dip to look for, and the one there should be now. */
@@ -89,7 +87,7 @@ function LookFor({ then, pot }: Pick<BatchFigures, 'then' | 'pot'>) {
           until <span className="fig">{then.dipCm.toFixed(1)} cm</span> from the rim, {litres(then.ml)}
         </p>
       )}
-      {pot && <p className="quiet m-0">Now it should read {pot.dipCm.toFixed(1)} cm from the rim.</p>}
+      {pot && <p className="quiet m-0">Now it should read {pot.dipCm.toFixed(1)} cm below the rim.</p>}
     </>
   );
 }
@@ -142,18 +140,18 @@ function Else({
   return (
     <div className="else">
       <Button size="lg" variant="outline-primary" onClick={other}>
-        Done otherwise
+        Done differently
       </Button>
       {/* Past a limit of the house nothing is put right any more. */}
       {began && !cooling?.limits.some((l) => l.passed) && (
         <Button size="lg" variant="outline-primary" onClick={wrong}>
-          Something is wrong
+          Report a problem
         </Button>
       )}
       {began && !cooling && <HeatOff tell={tell} />}
       {began && !cooling && (
         <Button size="lg" variant="outline-primary" onClick={night}>
-          Leave it for the night
+          Leave overnight
         </Button>
       )}
     </div>

@@ -22,8 +22,8 @@ export function Lines({
 }) {
   const done = new Map(events.flatMap((e) => (e.is === 'done' ? [[e.step, e] as const] : [])));
   return (
-    <section aria-label="Its lines">
-      <h2>Its lines</h2>
+    <section aria-label="Steps">
+      <h2>Steps</h2>
       <ol className="batch-lines">
         {batch.lines.map(({ id, words }, i) => {
           const tick = done.get(id);
@@ -68,7 +68,7 @@ function NoteIt({ tell }: { readonly tell: Following['tell'] }) {
         onChange={(event) => setText(event.target.value)}
       />
       <Button type="submit" variant="outline-primary" className="flex-shrink-0" disabled={text.trim() === ''}>
-        Note it
+        Save note
       </Button>
     </Form>
   );
@@ -86,8 +86,8 @@ export function Happened({
   const words = new Map(batch.lines.map((l) => [l.id, l.words]));
   const newest = [...events].reverse();
   return (
-    <section aria-label="What was told">
-      <h2>What was told</h2>
+    <section aria-label="Log">
+      <h2>Log</h2>
       {batch.mayTell && <NoteIt tell={following.tell} />}
       {newest.length === 0 && <p className="quiet">Nothing yet.</p>}
       <ul className="list-unstyled">
@@ -110,7 +110,7 @@ export function Happened({
                 aria-label={`Take back: ${eventWords(e, e.is === 'done' ? words.get(e.step) : undefined)}`}
                 onClick={() => void back(e.id)}
               >
-                Take it back
+                Undo
               </Button>
             )}
           </li>

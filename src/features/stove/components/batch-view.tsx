@@ -206,13 +206,13 @@ function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: bo
             </Link>
           </>
         ) : (
-          ' · its sheet has been put away meanwhile'
+          ' · its sheet has been archived'
         )}
         {batch.mayTell && (
           <>
             {' · '}
             <Button variant="link" size="sm" onClick={away}>
-              It was never on
+              Delete batch (started by mistake)
             </Button>
           </>
         )}
@@ -253,7 +253,7 @@ function Question({
           Misread
         </Button>
         <Button variant="outline-primary" onClick={() => answer('read')}>
-          It is so all the same
+          It is right
         </Button>
       </div>
     </section>

@@ -44,11 +44,11 @@ export function BoardView({
           </p>
         </div>
         <Link prefetch={false} href="/stove/learned">
-          What the pots teach
+          Learned from batches
         </Link>
         {mayTell && (
           <Button size="lg" onClick={() => setPutting(true)}>
-            Put a pot on
+            Start a batch
           </Button>
         )}
       </Stack>
@@ -100,7 +100,7 @@ function CardCooks({
         {left ? leftWords(left, hours) : line ? 'waits for you' : 'to be ended'}
       </span>
       <span className="small-line">
-        {band !== undefined && `${band} four times in five · `}
+        {band !== undefined && `${band} 8 in 10 · `}
         {line ?? 'every line is done'}
       </span>
     </>
@@ -157,7 +157,7 @@ function Card({ batch }: { readonly batch: BatchShown }) {
         )}
         <span className="fig">
           {litresNow}
-          {pot && <span className="quiet"> · {pot.dipCm.toFixed(1)} cm from the rim</span>}
+          {pot && <span className="quiet"> · {pot.dipCm.toFixed(1)} cm below the rim</span>}
         </span>
         <span className="quiet small-line">
           {vessel?.name} on {batch.hob}
@@ -181,16 +181,16 @@ const isDearer = ({ perL, shouldPerL }: NonNullable<EndedRow['end']>): boolean =
 function Ended({ rows }: { readonly rows: readonly EndedRow[] }) {
   const { day, bare, money } = useFigures();
   return (
-    <section aria-label="Cooked lately">
-      <h2>Cooked lately</h2>
+    <section aria-label="Recent batches">
+      <h2>Recent batches</h2>
       <SheetTable className="list-table w-auto">
         <thead>
           <tr>
             <th scope="col">Batch</th>
             <th scope="col">litres got</th>
-            <th scope="col">by its sheet</th>
+            <th scope="col">planned</th>
             <th scope="col">cost a litre</th>
-            <th scope="col">by its sheet</th>
+            <th scope="col">planned</th>
           </tr>
         </thead>
         <tbody>

@@ -34,7 +34,7 @@ export function CoolingRecord({ batch }: { readonly batch: BatchShown }) {
       <div className="page-head">
         <h1>{batch.name}: cooling</h1>
         <p className="lead-line">
-          {batch.vessel?.name}; the heat went off {day(dayIn(batch.zone, off))} at {clockIn(batch.zone, off)}.{' '}
+          {batch.vessel?.name}; heat off {day(dayIn(batch.zone, off))} at {clockIn(batch.zone, off)}.{' '}
           <Link prefetch={false} className="no-print" href={`/stove/${batch.id}`}>
             Back to the pot
           </Link>{' '}
@@ -81,7 +81,7 @@ function Reads({ cooling, clock, by }: Kept & { readonly by: ReadonlyMap<string,
   const { hours } = useFigures();
   return (
     <>
-      <h2>What was read</h2>
+      <h2>Readings</h2>
       {cooling.reads.length === 0 ? (
         <p>Nothing yet.</p>
       ) : (

@@ -55,7 +55,7 @@ export function Curve({
   }, [bare, hours]);
   const words = curve.map((p) => `${hours(p.h)}: ${bare(p.ml / 1000, 1)} l`).join('; ');
   return (
-    <div role="img" aria-label={`What was read: ${words || 'nothing yet'}`}>
+    <div role="img" aria-label={`Readings: ${words || 'nothing yet'}`}>
       <Apex type="line" options={options} series={series} height={HEIGHT} />
     </div>
   );

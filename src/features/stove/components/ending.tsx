@@ -34,7 +34,7 @@ export function End({ batch, following }: { readonly batch: BatchShown; readonly
     });
   return (
     <section className="at-hand" aria-label="At hand">
-      <p className="batch-line m-0">Every line is done. How much is there?</p>
+      <p className="batch-line m-0">All steps done. How much is there?</p>
       <Form.Group controlId="batch-got">
         <Form.Label>Litres got, by jug, scale or dip</Form.Label>
         <Form.Control
@@ -58,7 +58,7 @@ export function End({ batch, following }: { readonly batch: BatchShown; readonly
           disabled={wrong !== undefined || portions.wrong !== undefined}
           onClick={ends}
         >
-          End the batch
+          Finish batch
         </Button>
       )}
     </section>
@@ -115,7 +115,7 @@ function Portions({
         onChange={(event) => onType(event.target.value)}
       />
       <Form.Text>
-        By its sheet it is {ml > 0 ? Math.floor(ml / size + 1e-9) : 0} of {bare(size, 0)} ml
+        Planned {ml > 0 ? Math.floor(ml / size + 1e-9) : 0} of {bare(size, 0)} ml
         {each !== undefined && (
           <>
             ; so it was <b className={odd ? 'hot' : undefined}>{bare(each, 0)} ml each</b>

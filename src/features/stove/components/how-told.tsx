@@ -21,7 +21,7 @@ function When({ ago, set }: { readonly ago: number; readonly set: (minutes: numb
     >
       {AGO.map((m) => (
         <option key={m} value={m}>
-          {m === 0 ? 'told as it happens' : `it was ${hours(m / 60)} ago`}
+          {m === 0 ? 'entered live' : `it was ${hours(m / 60)} ago`}
         </option>
       ))}
     </Form.Select>
@@ -83,14 +83,14 @@ const Hands = ({
 }) => (
   <Form.Select
     className="mb-2"
-    aria-label="How long hands were at it"
+    aria-label="Labour"
     value={minutes ?? ''}
     onChange={(event) => set(event.target.value === '' ? undefined : Number(event.target.value))}
   >
-    <option value="">hands as usual</option>
+    <option value="">usual labour</option>
     {BY_HAND.map((m) => (
       <option key={m} value={m}>
-        {m} min of hands
+        {m} min labour
       </option>
     ))}
   </Form.Select>

@@ -8,8 +8,8 @@ import type { Telling } from './use-following';
 
 /** What can be read with figures: how it is asked for, and what it must lie between. */
 const READINGS = {
-  dip: { name: 'Dip', asks: 'cm from the rim down', unit: 'cm', most: 300 },
-  spoon: { name: 'Spoon', asks: 'cm from the rim, by its handle', unit: 'cm', most: 300 },
+  dip: { name: 'Dip', asks: 'cm below the rim', unit: 'cm', most: 300 },
+  spoon: { name: 'Spoon', asks: 'cm below the rim, by its handle', unit: 'cm', most: 300 },
   litres: { name: 'Litres', asks: 'by the jug', unit: 'l', most: 2000 },
   kilos: { name: 'Kilos', asks: 'without the pot', unit: 'kg', most: 3000 },
   salt: { name: 'Salt', asks: 'by the meter', unit: '%', most: 40 },
@@ -50,7 +50,7 @@ const Kinds = ({
   readonly choose: (kind: Kind) => void;
   readonly children: ReactNode;
 }) => (
-  <div className="kinds" role="group" aria-label="What was read">
+  <div className="kinds" role="group" aria-label="Readings">
     {(Object.keys(READINGS) as Kind[]).map((k) => (
       <Button
         key={k}
@@ -155,7 +155,7 @@ export function Keypad({
         disabled={typed === '' || wrong !== undefined || nothing}
         onClick={go}
       >
-        Read it
+        Save reading
       </Button>
       <Trouble says={wrong} />
       {kind === 'brix' ? <Gels tell={tell} /> : <Tastes tell={tell} />}
@@ -216,7 +216,7 @@ function Instrument({
     setBusy(true);
     const taken = await (kind === 'degrees' ? takeDegrees() : takeKilos(batch)).catch(() => ({
       ok: false as const,
-      message: 'The kitchen’s computer does not answer: type what the instrument shows.',
+      message: 'The server does not answer: type what the instrument shows.',
     }));
     setBusy(false);
     setSays(taken.ok ? undefined : taken.message);
@@ -225,7 +225,7 @@ function Instrument({
   return (
     <>
       <Button variant="outline-primary" className="w-100 mb-2" disabled={busy} onClick={() => void take()}>
-        {kind === 'degrees' ? 'Take it from the probe' : 'Take it from the scale'}
+        {kind === 'degrees' ? 'Use probe' : 'Use scale'}
       </Button>
       <Trouble says={says} />
     </>

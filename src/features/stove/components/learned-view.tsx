@@ -22,7 +22,7 @@ export function LearnedView({ page }: { readonly page: LearnedPage }) {
   return (
     <>
       <div className="page-head">
-        <h1>What the pots teach</h1>
+        <h1>Learned from batches</h1>
         <p className="lead-line">
           {page.rows.length + page.times.length === 0
             ? 'Nothing yet: a batch teaches when its dips were read while it stood on the heat, and it is over.'
@@ -54,8 +54,8 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
   const missed = rows.filter((r) => !r.within);
   const show = (r: JudgedRow, v: number): string => (r.of === 'hours' ? hours(v) : `${bare(v, 2)} l`);
   return (
-    <section aria-label="How often what was foretold held">
-      <h2>How often what was foretold held</h2>
+    <section aria-label="How often the forecast was right">
+      <h2>How often the forecast was right</h2>
       <p className="fs-5 m-0">
         Before a batch begins it is said between what four out of five will lie. Hours of reductions did in{' '}
         <b className="fig">{count('hours')}</b>, litres in the end in <b className="fig">{count('litres')}</b>
@@ -68,7 +68,7 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
             <thead>
               <tr>
                 <th scope="col">Batch</th>
-                <th scope="col">foretold</th>
+                <th scope="col">forecast</th>
                 <th scope="col">came</th>
               </tr>
             </thead>
@@ -116,9 +116,9 @@ function Boils({ row, page }: { readonly row: LearnedRow; readonly page: Learned
 }
 
 const TIMES_SAY: Readonly<Record<TimesRow['kind'], (mean: string) => string>> = {
-  gives: (mean) => `${mean} times what is reckoned with, by the refractometer or a chilled spoonful`,
-  keeps: (mean) => `${mean} times what is reckoned with, by litres before and after the strainer`,
-  clings: (mean) => `${mean} times what is reckoned with, by litres before and after`,
+  gives: (mean) => `${mean} times the value in use, by the refractometer or a chilled spoonful`,
+  keeps: (mean) => `${mean} times the value in use, by litres before and after the strainer`,
+  clings: (mean) => `${mean} times the value in use, by litres before and after`,
   loses: (mean) => `${mean} times what its line says, by litres before and after the machine`,
   pours: (mean) => `${mean} times what its line says, by litres over portions`,
   hands: (mean) => `${mean} times the minutes that are usual`,
@@ -184,7 +184,7 @@ function Suppliers({
                     disabled={state.busy}
                     onClick={() => void keep(() => learnTimesFrom({ kind, of, supplier: id }))}
                   >
-                    Reckon with {say(figure.after)}, as theirs give
+                    Use {say(figure.after)}, as theirs give
                   </Button>
                 )}
               </td>
@@ -222,7 +222,7 @@ function Drawn({
   return (
     <Dots
       figure={{
-        title: `${title}: times what is reckoned with`,
+        title: `${title}: times the value in use`,
         unit: '×',
         digits: 2,
         prior: row.prior,
@@ -264,12 +264,12 @@ function Acts({
       <p className="d-flex flex-wrap gap-3 align-items-baseline">
         {accept && (
           <Button disabled={state.busy} onClick={() => void keep(accept)}>
-            Reckon with {becomes ?? bare(learned?.mean ?? 1, 2)}
+            Use {becomes ?? bare(learned?.mean ?? 1, 2)}
           </Button>
         )}
         {back && (
           <Button variant="outline-primary" disabled={state.busy} onClick={() => void keep(back)}>
-            Go back to the table
+            Use the standard value
           </Button>
         )}
         <span className="quiet">
@@ -411,7 +411,7 @@ function Lessons({
     <details open={far !== undefined}>
       <summary>
         {lessons.length === 1 ? 'One batch' : `${lessons.length} batches`}
-        {far && <b className="hot"> one lies far off: {farWords(far.times)}</b>}
+        {far && <b className="hot"> one is far off: {farWords(far.times)}</b>}
       </summary>
       <SheetTable className="list-table w-auto">
         <tbody>
@@ -428,7 +428,7 @@ function Lessons({
               <td>
                 {l.leftOut === undefined ? (
                   <Button variant="link" size="sm" disabled={state.busy} onClick={() => leave(l.batch)}>
-                    Leave it out
+                    Leave out
                   </Button>
                 ) : (
                   <Button
@@ -437,7 +437,7 @@ function Lessons({
                     disabled={state.busy}
                     onClick={() => void keep(() => takeBack({ batch: l.batch, event: l.leftOut ?? '' }))}
                   >
-                    Let it count again
+                    Count it again
                   </Button>
                 )}
               </td>

@@ -206,8 +206,8 @@ function Came({
       </p>
       {allergens.length > 0 && (
         <p className="trouble m-0">
-          It now contains {allergens.join(', ')}: whoever serves a plate that lives from this pot is told
-          before anything is poured.
+          It now contains {allergens.join(', ')}: whoever serves a plate made from this pot is told before
+          anything is poured.
         </p>
       )}
       <Button size="lg" onClick={choose}>

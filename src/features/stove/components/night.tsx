@@ -40,10 +40,10 @@ export function Night({
       },
     );
   return (
-    <SidePanel title="Left for the night" open close={close}>
+    <SidePanel title="Left overnight" open close={close}>
       <div className="stacked">
         <Form.Group controlId="night-back">
-          <Form.Label>Somebody is back at</Form.Label>
+          <Form.Label>Staff back at</Form.Label>
           <Form.Control
             size="lg"
             type="time"
@@ -131,8 +131,8 @@ function Ahead({ ahead, clock }: { readonly ahead: NightAhead; readonly clock: s
           At {clock} it should stand at <b className="fs-4 fig">{litres(pot.ml)}</b>
           {ml &&
             ml.high - ml.low > 50 &&
-            ` (${bare(ml.low / 1000, 1)} to ${bare(ml.high / 1000, 1)} l, four times in five)`}
-          , {pot.dipCm.toFixed(1)} cm from the rim.
+            ` (${bare(ml.low / 1000, 1)} to ${bare(ml.high / 1000, 1)} l, 8 in 10)`}
+          , {pot.dipCm.toFixed(1)} cm below the rim.
         </p>
       )}
       {overH > 0.05 && <p className="m-0">Its line will have been at its end for {hours(overH)}.</p>}

@@ -47,7 +47,7 @@ export function Otherwise({
   const answer = useAnswer(text === '' ? undefined : find);
   const read = known ? answer : NOT_HERE;
   return (
-    <SidePanel title="Done otherwise" open close={close}>
+    <SidePanel title="Done differently" open close={close}>
       <div className="stacked">
         <Form.Group controlId="otherwise">
           <Form.Label>The line as it was done</Form.Label>
@@ -75,7 +75,7 @@ export function Otherwise({
                 })
               }
             >
-              So it was done
+              Save
             </Button>
           </>
         )}

@@ -9,9 +9,7 @@ export function Over({ batch, known }: { readonly batch: BatchShown; readonly kn
   const { end } = batch;
   const { bare, money, small } = useFigures();
   if (!end && !known)
-    return (
-      <p className="fs-5">It is over. What it came to is worked out when the kitchen’s computer answers.</p>
-    );
+    return <p className="fs-5">Finished. The result is calculated when the server answers.</p>;
   if (!end)
     return <p className="fs-5">It is over; one of its lines could not be done, so nothing is told of it.</p>;
   const { got, should, thin, perL, shouldPerL, variance } = end;
@@ -20,8 +18,8 @@ export function Over({ batch, known }: { readonly batch: BatchShown; readonly kn
       <p className="batch-left m-0">{bare(got, 2)} l</p>
       <p className="fs-5 mb-1">
         {Math.abs(got - should) < 0.005
-          ? 'as much as by its sheet'
-          : `${bare(Math.abs(got - should), 2)} l ${got < should ? 'less' : 'more'} than by its sheet`}
+          ? 'as much as planned'
+          : `${bare(Math.abs(got - should), 2)} l ${got < should ? 'less' : 'more'} than planned`}
         {thin > 0.005 && (
           <>
             , of them <b className="hot">{bare(thin, 2)} l water: it is thin</b>
@@ -31,8 +29,8 @@ export function Over({ batch, known }: { readonly batch: BatchShown; readonly kn
       {perL !== null && variance && (
         <>
           <p className="batch-dip m-0">
-            <span className="fig">{money(perL)}</span> a litre{thin > 0.005 && ' at its strength'}; by its
-            sheet {money(shouldPerL)}
+            <span className="fig">{money(perL)}</span> a litre{thin > 0.005 && ' at its strength'}; planned{' '}
+            {money(shouldPerL)}
           </p>
           <dl className="facts">
             {(
@@ -90,12 +88,11 @@ function Made({ batch: { lines, beside }, end }: { readonly batch: BatchShown; r
 function Took({ end, beside }: { readonly end: Ended; readonly beside: BatchShown['beside'] }) {
   const { hours, money } = useFigures();
   const both = (of: readonly [was: number, should: number] | null | undefined): string =>
-    of ? `, ${money(of[0])} (by its sheet ${money(of[1])})` : '';
+    of ? `, ${money(of[0])} (planned ${money(of[1])})` : '';
   return (
     <p className="quiet m-0">
-      On the hob {hours(end.hobHours[0])}, by its sheet {hours(end.hobHours[1])}: energy{' '}
-      {end.kWh[0].toFixed(1)} kWh{both(beside?.energy)}. Hands {hours(end.handsHours[0])}, by its sheet{' '}
-      {hours(end.handsHours[1])}
+      On the hob {hours(end.hobHours[0])}, planned {hours(end.hobHours[1])}: energy {end.kWh[0].toFixed(1)}{' '}
+      kWh{both(beside?.energy)}. Hands {hours(end.handsHours[0])}, planned {hours(end.handsHours[1])}
       {both(beside?.hands)}. Neither is in the cost of a litre above.
     </p>
   );

@@ -34,7 +34,7 @@ export function PutOn({
   const look = useCallback((wanted: string): readonly Choice[] => find(wanted).slice(0, 12), [find]);
   const [sheet, setSheet] = useState(() => page.sheets.find((s) => s.id === first));
   return (
-    <SidePanel title="Put a pot on" open close={close}>
+    <SidePanel title="Start a batch" open close={close}>
       <div className="stacked">
         <Combo<Choice>
           label="Which sheet"
@@ -111,7 +111,7 @@ function Standing({
         of={SINCE.map((m) => ({ id: String(m), name: m === 0 ? 'now' : `${hours(m / 60)} ago` }))}
       />
       <Button size="lg" disabled={state.busy || !(wanted > 0)} onClick={go}>
-        Put it on
+        Start
       </Button>
       <Trouble says={state.message} />
     </>
@@ -165,7 +165,7 @@ function WhatCameIn({
     void takeCameIn()
       .catch(() => ({
         ok: false as const,
-        message: 'The kitchen’s computer does not answer: type the kilos.',
+        message: 'The server does not answer: type the kilos.',
       }))
       .then((taken) => {
         setSays(taken.ok ? undefined : taken.message);
@@ -185,7 +185,7 @@ function WhatCameIn({
           onChange={(event) => came(event.target.value)}
         />
         <Button variant="outline-primary" className="flex-shrink-0" onClick={take}>
-          Take it from the scale
+          Use scale
         </Button>
       </div>
       <Trouble says={says} />

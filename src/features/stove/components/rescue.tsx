@@ -51,7 +51,7 @@ export function RescuePanel({
   const [problem, setProblem] = useState<Problem | Gone | CameIn>();
   const all = [...PROBLEMS, ...GONE, ...CAME_IN] as const;
   return (
-    <SidePanel title="What is wrong with it?" open close={close}>
+    <SidePanel title="What is wrong?" open close={close}>
       <div className="stacked rescue">
         <div className="d-flex flex-wrap gap-2" role="group" aria-label="What is wrong">
           {all.map((p) => (
@@ -113,7 +113,7 @@ function Ways({
     void tell({ is: 'rescue', problem, steps: [...way.steps] }).then((ok) => {
       if (ok) close();
     });
-  if (found === undefined) return <p className="quiet">Working it out …</p>;
+  if (found === undefined) return <p className="quiet">Calculating …</p>;
   if (found === NOT_HERE) return <p className="trouble">{NOT_HERE_WORDS}</p>;
   return (
     <>

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 /** What is said where a question needs to know what the house has, and this device does not. */
 export const NOT_HERE = 'not known here';
 export const NOT_HERE_WORDS =
-  'What this house has is not on this device yet, and the kitchen’s computer does not answer: write it down as a note for now.';
+  'What this house has is not on this device yet, and the server does not answer: write a note for now.';
 
 /** ms for which a hand rests before what stands typed is asked about. */
 const REST_MS = 200;

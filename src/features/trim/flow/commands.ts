@@ -90,10 +90,10 @@ const throwAway = declare({
   async look(wanted, { state, who, at, today }) {
     const here = await state();
     const ingredient = here.ingredients.find((i) => i.id === wanted.ingredient);
-    if (!ingredient) throw refused('gone', 'ingredient', 'Choose what was thrown away.');
+    if (!ingredient) throw refused('gone', 'ingredient', 'Choose what was wasted.');
     const reason = wanted.reason.trim();
     if (reason === '')
-      throw refused('no-reason', 'reason', 'Why was it thrown away? Waste is booked with a reason.');
+      throw refused('no-reason', 'reason', 'Why was it wasted? Waste is recorded with a reason.');
     if (reason.length > LONGEST_REASON)
       throw refused(
         'reason-too-long',
@@ -104,15 +104,10 @@ const throwAway = declare({
     const g = weigh(wanted.amount, ingredient, mannerIn(here));
     if (!g.ok) throw new Refused(under('amount', g.trouble));
     if (!(g.value > 0))
-      throw refused(
-        'nothing-thrown',
-        'amount',
-        `“${wanted.amount}” is nothing: more than 0 g is thrown away.`,
-        {
-          value: g.value,
-          limit: 0,
-        },
-      );
+      throw refused('nothing-thrown', 'amount', `“${wanted.amount}” is nothing: enter more than 0 g.`, {
+        value: g.value,
+        limit: 0,
+      });
     const waste = {
       id: newId(),
       ingredient: wanted.ingredient,

@@ -20,7 +20,7 @@ export const TAKEN = wire()({
 });
 /** Something thrown away, and why. */
 export const Waste = z.object({
-  ingredient: z.uuid('Choose what was thrown away.'),
+  ingredient: z.uuid('Choose what was wasted.'),
   part: z.enum(['whole', 'stock trim']),
   amount: z.string().max(80, 'An amount has at most 80 characters.'),
   reason: z.string().max(400, 'A reason has at most 400 characters.'),

@@ -48,7 +48,7 @@ export function KeepQuestion({ page, close }: Of) {
     },
   );
   return (
-    <SidePanel title={kept ? 'Keep it so' : 'Keep the question'} open close={close}>
+    <SidePanel title={kept ? 'Save this answer' : 'Save the question'} open close={close}>
       <KeptForm className="stacked" of={keeping}>
         <FormField
           {...{ form: keeping.form, name: 'name', label: 'What the question is called' }}
@@ -106,7 +106,7 @@ function LaidBeside({
     set(withList(asks, next ? list.map((b, k) => (k === i ? next : b)) : list.filter((_, k) => k !== i)));
   return (
     <>
-      <h3 className="fs-6 m-0">Laid beside it</h3>
+      <h3 className="fs-6 m-0">Compared with</h3>
       {list.map((base, i) => (
         <LaidOne
           key={idIn(base.of)}
@@ -146,7 +146,7 @@ export function AskOtherwise({ page, close }: Of) {
     router.push(`/weigh/ask?${asked}`);
   };
   return (
-    <SidePanel title="Ask it otherwise" open close={close}>
+    <SidePanel title="Edit the question" open close={close}>
       <div className="stacked">
         {asks.of === 'base' && <Limits asks={asks} set={setAsks} mark={page.decimalMark} />}
         {asks.of === 'instead' && (
@@ -226,7 +226,7 @@ function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
   const find = useCallback((wanted: string) => findOther(wanted, true), []);
   return (
     <>
-      <h3 className="fs-6 m-0">Laid beside it</h3>
+      <h3 className="fs-6 m-0">Compared with</h3>
       {sheets.map((id) => (
         <LeftOut
           key={id}
@@ -255,7 +255,7 @@ const LeftOut = ({ name, leave }: { readonly name: string; readonly leave: () =>
   <Stack direction="horizontal" gap={2}>
     <span className="me-auto">{name}</span>
     <Button variant="link" size="sm" aria-label={`Leave ${name} out`} onClick={leave}>
-      Leave it out
+      Leave out
     </Button>
   </Stack>
 );
@@ -380,8 +380,8 @@ function AddOther({ add }: { readonly add: (other: Other) => void }) {
   const find = useCallback((wanted: string) => findOther(wanted, false), []);
   return (
     <Combo<Other>
-      label="Lay something else beside it"
-      placeholder="lay something else beside it"
+      label="Compare with something else"
+      placeholder="compare with something else"
       chosen={undefined}
       choose={(other) => {
         if (other) add(other);

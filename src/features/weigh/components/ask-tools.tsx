@@ -37,29 +37,29 @@ export function AskTools({ page }: { readonly page: LaidPage }) {
   const away = ({ id, name }: NonNullable<LaidPage['kept']>): void =>
     void keep(() => putQuestionAway({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${name} is thrown away.`, () => void keep(() => putQuestionAway({ id, away: false })));
+      tell(`${name} is deleted.`, () => void keep(() => putQuestionAway({ id, away: false })));
       router.push('/weigh');
     });
   return (
     <div className="thing-tools">
       {mayEdit && page.trouble === undefined && (
         <Button size="sm" onClick={() => setOpen('keep')}>
-          {kept ? 'Keep it so' : 'Keep the question'}
+          {kept ? 'Save this answer' : 'Save the question'}
         </Button>
       )}
       {OTHERWISE.has(page.asks.of) && (
         <Button variant="link" size="sm" onClick={() => setOpen('ask')}>
-          Ask it otherwise
+          Edit the question
         </Button>
       )}
       {kept && mayEdit && (
         <Button variant="link" size="sm" disabled={state.busy} onClick={() => away(kept)}>
-          Throw it away
+          Delete
         </Button>
       )}
       {kept && (
         <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${kept.id}`}>
-          What happened to it
+          History
         </Link>
       )}
       {!page.ownLayers && <CountedSwitch />}

@@ -42,7 +42,7 @@ export function BandsChart({ page, sure }: { readonly page: LaidPage; readonly s
   return (
     <div
       role="img"
-      aria-label={`A litre four times in five: ${rows.map((r) => `${r.name} ${money(r.low)} to ${money(r.high)}, in the middle ${money(r.middle)}`).join('; ')}`}
+      aria-label={`A litre, 8 in 10: ${rows.map((r) => `${r.name} ${money(r.low)} to ${money(r.high)}, in the middle ${money(r.middle)}`).join('; ')}`}
     >
       <Apex
         type="rangeBar"

@@ -56,7 +56,7 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
       <p className="m-0">
         {apart && (
           <>
-            Four times in five a litre with {first} is <b>{dearerWords(apart, money)}</b> than with {other}
+            In 8 of 10 cases a litre with {first} is <b>{dearerWords(apart, money)}</b> than with {other}
             .{' '}
           </>
         )}
@@ -64,7 +64,7 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
         <b className="fig">
           {bare((sure.wins[best] ?? 0) * of, 0)} of {of}
         </b>{' '}
-        draws.
+        simulations.
       </p>
       <HowFar page={page} drawn={drawn} stop={stop} more={more} />
       <BandsChart page={page} sure={sure} />
@@ -103,12 +103,12 @@ function HowFar({ page, drawn, stop, more }: Pick<Props, 'page' | 'drawn' | 'sto
         )}
         {!drawn.running && more && (
           <Button variant="link" size="sm" onClick={more}>
-            Draw ten thousand
+            Run ten thousand simulations
           </Button>
         )}
         {!drawn.running && (
           <Button variant="link" size="sm" onClick={() => void handOutDraws(page, drawn)}>
-            All draws, as a table
+            All simulations as a table
           </Button>
         )}
       </p>

@@ -130,8 +130,8 @@ function Flips({ page, flip }: { readonly page: LaidPage; readonly flip: FlipSho
   const { money } = useFigures();
   const names = [page.ways[0]?.name ?? '', page.ways[flip.way]?.name ?? ''] as const;
   return (
-    <section aria-label="Where it flips">
-      <h2>Where it flips</h2>
+    <section aria-label="Break-even price">
+      <h2>Break-even price</h2>
       <p className="m-0">
         {flip.times === undefined ? (
           <>

@@ -13,5 +13,5 @@ export function movedWords(
   const most = by.slice(0, 3).map((b) => `${b.name} ${money(b.was)} → ${money(b.is)} a usable kilo`);
   return most.length === 0
     ? change
-    : `${change} What moved: ${most.join('; ')}${by.length > 3 ? ' and more' : ''}.`;
+    : `${change} What changed: ${most.join('; ')}${by.length > 3 ? ' and more' : ''}.`;
 }

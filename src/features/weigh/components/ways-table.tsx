@@ -82,7 +82,7 @@ export function WaysTable({ page, sure, chosen, choose }: Props) {
   const portions = page.ways.some((w) => w.figures.perPortion);
   const heads = [
     'a litre',
-    'four times in five',
+    '8 in 10',
     ...(portions ? ['a portion'] : []),
     'litres',
     ...(bases ? ['base a litre'] : []),

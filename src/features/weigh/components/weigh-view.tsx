@@ -25,15 +25,15 @@ export function WeighView({ page }: { readonly page: WeighPage }) {
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
           <h1>Weigh up</h1>
-          <p className="lead-line">Which way, and how sure: kept questions are asked again as prices move.</p>
+          <p className="lead-line">
+            Which way, and how sure: saved questions are asked again as prices move.
+          </p>
         </div>
       </Stack>
       <div className="beside" style={SIDE}>
-        <section aria-label="Kept questions">
+        <section aria-label="Saved questions">
           {page.questions.length === 0 ? (
-            <p className="fs-5">
-              No question is kept yet. Choose a pot: what can be asked of it stands there.
-            </p>
+            <p className="fs-5">No saved questions yet. Choose a pot to see what you can ask about it.</p>
           ) : (
             <Questions questions={page.questions} />
           )}
@@ -126,8 +126,8 @@ function OrBeside({
             ))}
           </Form.Select>
           <Combo<Other>
-            label="Something else in its place"
-            placeholder="something else in its place, as much of it"
+            label="Replace with"
+            placeholder="replace with (same amount)"
             chosen={undefined}
             choose={(other) => {
               if (!other) return;

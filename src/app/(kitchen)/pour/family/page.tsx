@@ -6,7 +6,7 @@ interface Props {
   readonly searchParams: Promise<{ of?: string }>;
 }
 
-export const metadata = { title: 'Mothers and daughters' };
+export const metadata = { title: 'Family tree' };
 
 export default async function FamilyMap({ searchParams }: Props) {
   const { of } = await searchParams;

@@ -2,7 +2,7 @@ import { LearnedView } from '@/features/stove/components/learned-view';
 import { learnedPage } from '@/features/stove/learned';
 import { mustWork } from '@/server/session';
 
-export const metadata = { title: 'What the pots teach' };
+export const metadata = { title: 'Learned from batches' };
 
 export default async function Learned() {
   return <LearnedView page={await learnedPage(await mustWork())} />;

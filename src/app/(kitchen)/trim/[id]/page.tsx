@@ -8,7 +8,7 @@ interface Props {
   readonly searchParams: Promise<{ after?: string }>;
 }
 
-export const generateMetadata = titledBy('ingredients', 'What tests have taught');
+export const generateMetadata = titledBy('ingredients', 'Learned from yield tests');
 
 export default async function Taught({ params, searchParams }: Props) {
   const page = await taughtPage(await mustWork(), (await params).id);

@@ -2,7 +2,7 @@ import { SchoolsView } from '@/features/trim/schools/components/schools-view';
 import { schoolsPage } from '@/features/trim/schools/queries';
 import { mustWork } from '@/server/session';
 
-export const metadata = { title: 'Who pays for what comes off' };
+export const metadata = { title: 'How trim is costed' };
 
 export default async function Schools() {
   const page = await schoolsPage(await mustWork());

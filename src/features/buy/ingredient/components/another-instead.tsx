@@ -26,13 +26,12 @@ export function AnotherInstead({ page }: { page: IngredientPage }) {
           ask(async () => setInstead(other ? await askInstead(page.id, other.id) : null));
         }}
       />
-      {asking && <p role="status">Looking it up …</p>}
+      {asking && <p role="status">Searching …</p>}
       {instead && !asking && (
         <div role="status" className="instead">
           {instead.differences.length === 0 ? (
             <p className="cheaper">
-              Nothing that is written down changes: the same allergens, salt, gelatin and cost. The label
-              decides.
+              Nothing you have entered changes: the same allergens, salt, gelatin and cost. The label decides.
             </p>
           ) : (
             <ul>

@@ -83,7 +83,7 @@ function ArticleForm({ page, seller: s, close }: Props & { readonly close: () =>
             <FormField {...{ form, name: 'price', label: `A pack of ${pack.trim() || '…'} costs` }} />
             <p className="quiet small-line m-0">
               Another pack is another article: what was bought in packs of {s.pack} stays as it was bought,
-              and that one is put away.
+              and that one is archived.
             </p>
           </>
         )}
@@ -102,17 +102,17 @@ function Away({ page, seller: s, close }: Props & { readonly close: () => void }
     void keep(() => putArticleAway({ id: s.id, away: true })).then((ok) => {
       if (!ok) return;
       close();
-      tell(`${s.name} is put away.`, () => void keep(() => putArticleAway({ id: s.id, away: false })));
+      tell(`${s.name} is archived.`, () => void keep(() => putArticleAway({ id: s.id, away: false })));
     });
   return (
     <section className="mt-4">
       <p className="mb-2">
         {last
-          ? `Nobody else sells ${page.name}: put away, it has no price, and what lives from it has no cost.`
+          ? `Nobody else sells ${page.name}: archived, it has no price, and what is made from it has no cost.`
           : 'What was bought of it stays bought; it is no longer offered, and no cost stands on it.'}
       </p>
       <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={away}>
-        Put it away
+        Archive
       </Button>
       <Trouble says={state.message} />
     </section>

@@ -142,7 +142,7 @@ function NoMovement({ page }: { readonly page: IngredientPage }) {
         </>
       ) : (
         <>
-          It has not been bought yet: write an invoice under{' '}
+          Not bought yet: enter an invoice under{' '}
           <Link prefetch={false} href="/buy/purchases/new">
             Purchases
           </Link>{' '}

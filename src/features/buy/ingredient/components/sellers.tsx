@@ -31,7 +31,7 @@ export function Sellers({ page }: { page: IngredientPage }) {
   if (page.sellers.length === 0) return page.awayArticles.length === 0 ? null : gone;
   return (
     <section>
-      <h2 id="sellers">Who sells it</h2>
+      <h2 id="sellers">Suppliers</h2>
       <SheetTable className="tall" aria-labelledby="sellers">
         <thead>
           <tr>
@@ -97,7 +97,7 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
       <span className="quiet small-line">
         {s.weighedOn
           ? said(`held ${kilos(s.packG)} on ${s.weighedOn}`)
-          : !s.byWeight && `reckoned at ${kilos(s.packG)}`}
+          : !s.byWeight && `calculated at ${kilos(s.packG)}`}
       </span>
       {page.mayEdit && !open && (
         <>

@@ -137,9 +137,7 @@ function OpenedPack({ page }: { page: IngredientPage }) {
           checked={chosen === partPack}
           onChange={() => set(partPack)}
           label={
-            partPack === 'part'
-              ? 'by the part used, the rest back on the shelf'
-              : 'whole, the rest is lost to it'
+            partPack === 'part' ? 'by the part used, the rest back in store' : 'whole, the rest is lost to it'
           }
         />
       ))}

@@ -39,7 +39,7 @@ export function LarderView({ page }: { page: LarderPage }) {
         </div>
         {page.mayEdit && (
           <Button variant="outline-primary" className="flex-shrink-0" onClick={() => setMaking(true)}>
-            One of your own
+            New ingredient
           </Button>
         )}
         <Form.Control
@@ -136,7 +136,7 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
       }}
     >
       <label>
-        Called here
+        Name here
         <input
           className="typed typed-text"
           aria-label={`Name of ${row.name} in this kitchen`}
@@ -146,10 +146,10 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
         />
       </label>
       <Button type="submit" variant="plain" size="sm" disabled={state.busy}>
-        Take it into the kitchen
+        Add to my ingredients
       </Button>
       <Button variant="plain" size="sm" onClick={close}>
-        Leave it
+        Cancel
       </Button>
       <Trouble as="span" says={state.message} />
     </form>

@@ -92,7 +92,7 @@ function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][numb
               (ok) =>
                 ok &&
                 tell(
-                  `The ${m.name} is put away.`,
+                  `The ${m.name} is archived.`,
                   () => void keep(() => keepMeasure({ name: m.name, amount: m.amount })),
                 ),
             )

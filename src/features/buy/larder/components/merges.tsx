@@ -19,7 +19,7 @@ export function Merges({ page }: { page: LarderPage }) {
   return (
     <Panel as="section" aria-labelledby="merges">
       <h2 id="merges" className="m-0">
-        Two spellings of one thing
+        Merge duplicates
       </h2>
       {page.mayEdit && (
         <form
@@ -51,7 +51,7 @@ export function Merges({ page }: { page: LarderPage }) {
             choose={setInto}
           />
           <Button type="submit" variant="plain" size="sm" disabled={state.busy || !from || !into}>
-            Merge, history and all
+            Merge, with history
           </Button>
         </form>
       )}

@@ -52,7 +52,7 @@ async function looked(): Promise<string> {
   return id;
 }
 
-test('a list is taken, looked through, decided row by row, written down and taken back whole', async () => {
+test('a list is taken, looked through, decided row by row, entered and taken back whole', async () => {
   const before = await quotes('VB10');
   const id = await looked();
   expect(await stateOf(id)).toBe('preview');

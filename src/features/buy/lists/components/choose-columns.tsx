@@ -51,7 +51,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
       <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-end my-3">
         <Heads form={form} heads={asked.heads} />
         <Form.Group controlId="mark">
-          <Form.Label>before the cents</Form.Label>
+          <Form.Label>decimal mark</Form.Label>
           <Form.Select
             aria-label="Decimal mark"
             {...form.register('columns.mark', { setValueAs: (v: '.' | ',' | '') => v || undefined })}
@@ -62,12 +62,15 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
           </Form.Select>
         </Form.Group>
         <HoldsFrom form={form} />
-        <FormField {...{ form, name: 'odd', label: 'odd above, %', called: 'Odd above' }} htmlSize={6} />
+        <FormField
+          {...{ form, name: 'odd', label: 'flag changes over, %', called: 'Flag changes over' }}
+          htmlSize={6}
+        />
       </Stack>
       <Sample asked={asked} />
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-3">
         <Button type="submit" disabled={busy}>
-          Look it through
+          Preview
         </Button>
         <Button
           variant="plain"
@@ -75,7 +78,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
             void keep(() => dropList({ id: page.list.id })).then((ok) => ok && router.push('/buy/lists'))
           }
         >
-          Throw this list away
+          Discard list
         </Button>
         <Trouble as="span" says={message ?? form.formState.errors.columns?.message ?? state.message} />
       </Stack>

@@ -16,7 +16,7 @@ import { SheetTable } from '@/ui/sheet-table';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   moved: 'moved',
-  odd: 'odd: look twice',
+  odd: 'unusual: check',
   ask: 'not known: what is it?',
   refused: 'cannot be read',
   same: 'as before',
@@ -78,10 +78,10 @@ function Ending({ page: { list, counts }, busy, keep }: KeepingProps & { readonl
           void keep(() => dropList({ id: list.id })).then((ok) => ok && router.push('/buy/lists'))
         }
       >
-        Throw this list away
+        Discard list
       </Button>
       <Button disabled={busy || wanted === 0} onClick={() => void keep(() => accept({ id: list.id }))}>
-        Write {wanted} {wanted === 1 ? 'price' : 'prices'} into the book
+        Apply {wanted} {wanted === 1 ? 'price' : 'prices'}
       </Button>
     </span>
   );

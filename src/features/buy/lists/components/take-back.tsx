@@ -24,7 +24,7 @@ export function TakeBack({ page }: { page: ListPage }) {
           disabled={state.busy}
           onClick={() => void keep(() => undo({ id: page.list.id, alsoEdited: also }))}
         >
-          Take the whole list back
+          Undo the whole list
         </Button>
       </p>
       {page.edited.length > 0 && (

@@ -32,16 +32,16 @@ export function IngredientTools({ of, users }: Props) {
   return (
     <div className="thing-tools">
       <Button variant="link" size="sm" onClick={() => setOpen('name')}>
-        Call it otherwise
+        Rename
       </Button>
       <Button variant="link" size="sm" onClick={() => setOpen('away')}>
-        Put it away
+        Archive
       </Button>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/used?of=ingredient:${of.id}`}>
         Where it is used
       </Link>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${of.id}`}>
-        What happened to it
+        History
       </Link>
       {open === 'name' && <NameForm of={of} close={close} />}
       {open === 'away' && (
@@ -74,7 +74,7 @@ function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () 
   );
   const { form } = keeping;
   return (
-    <SidePanel title="Call it otherwise" open close={close}>
+    <SidePanel title="Rename" open close={close}>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
         <p className="quiet small-line m-0">Lines and plates that take it say the new name from then on.</p>

@@ -60,7 +60,7 @@ function Boxes({ of, close }: { readonly of: Of; readonly close: () => void }) {
         Keeping it says that its label names these{chosen.length === 0 ? ': none' : ''} and no others.
       </p>
       <Button onClick={done} disabled={state.busy}>
-        Keep it
+        Save
       </Button>
       <Trouble says={state.message} both={state.both} />
     </>

@@ -35,7 +35,7 @@ export function OneWeighs({ ingredient, name, unit, there }: Props) {
         onKeyDown={(event) => event.key === 'Enter' && send()}
       />{' '}
       <Button variant="plain" size="sm" disabled={state.busy || typed.trim() === ''} onClick={send}>
-        Keep it
+        Save
       </Button>
       <Trouble as="span" says={state.message} />
     </span>

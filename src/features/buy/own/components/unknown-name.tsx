@@ -51,11 +51,11 @@ export function UnknownName({
             )
           }
         >
-          Take “{s.name}”{s.called.toLowerCase() !== s.name.toLowerCase() && ` as ${s.called}`}
+          Use “{s.name}”{s.called.toLowerCase() !== s.name.toLowerCase() && ` and call it ${s.called}`}
         </Button>
       ))}
       <Button variant="plain" size="sm" className="mb-1" onClick={() => setMaking(true)}>
-        Something of your own …
+        New ingredient …
       </Button>
       <Trouble as="span" says={state.message} />
       {making && (

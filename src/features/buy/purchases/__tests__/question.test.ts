@@ -26,8 +26,8 @@ const line = (part: Partial<DraftGoods>): DraftGoods => ({ ...emptyGoods(), pack
 const ask = (part: Partial<DraftGoods>) => questionAbout(line(part), known, (n) => n.toFixed(2));
 
 test('an invoiced price far from the last, or 0, is asked about; one that moved as prices do is not', () => {
-  expect(ask({ article: 'a', packPrice: '240' })).toBe('240.00 is 10 times the 24.00 it was. Keep it?');
-  expect(ask({ article: 'a', packPrice: '2.4' })).toBe('2.40 is only 10 % of the 24.00 it was. Keep it?');
+  expect(ask({ article: 'a', packPrice: '240' })).toBe('240.00 is 10 times the 24.00 it was. Save it?');
+  expect(ask({ article: 'a', packPrice: '2.4' })).toBe('2.40 is only 10 % of the 24.00 it was. Save it?');
   expect(ask({ article: 'a', packPrice: '0' })).toBe('A price of 0: is that meant?');
   expect(ask({ article: 'a', packPrice: '31' })).toBeUndefined();
 });
@@ -42,7 +42,7 @@ test('something new is compared with what its weight of the ingredient costs now
     litreWeighs: '',
   };
   expect(ask({ newArticle, packPrice: '12' })).toBeUndefined();
-  expect(ask({ newArticle, packPrice: '120' })).toBe('120.00 is 10 times the 12.00 it was. Keep it?');
+  expect(ask({ newArticle, packPrice: '120' })).toBe('120.00 is 10 times the 12.00 it was. Save it?');
 });
 
 test('a price that was said to be meant is asked about again when it is another', () => {

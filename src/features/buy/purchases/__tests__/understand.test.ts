@@ -53,7 +53,7 @@ describe('a goods line as it is typed', () => {
     [{ packPrice: '-1' }, 'packPrice', 'A price of -1 is below 0.'],
     [{ packPrice: '3*' }, 'packPrice', '“3*” cannot be worked out.'],
     [{ delivered: '2 bottles' }, 'delivered', 'what a bottle of it weighs is not known'],
-    [{ rejected: '20 kg' }, 'rejected', '20.00 kg of Leek sent back, but only 10.00 kg came.'],
+    [{ rejected: '20 kg' }, 'rejected', '20.00 kg of Leek returned, but only 10.00 kg came.'],
   ])('%j is refused at its own field', (part, path, words) => {
     const wrong = read(part);
     if (wrong.ok) throw new Error('it was not refused');

@@ -26,18 +26,18 @@ const FIELD_WORDS: Readonly<Record<Field, string>> = {
   packs: 'packs',
   packPrice: 'net price of a pack',
   delivered: 'what came',
-  rejected: 'what was sent back at the door',
+  rejected: 'what was returned at the door',
 };
 /** The same in a word, where lines are folded. */
 const SHORT: Readonly<Record<Field, string>> = {
   packs: 'packs',
   packPrice: 'net a pack',
   delivered: 'came',
-  rejected: 'sent back',
+  rejected: 'returned',
 };
 /** A price that moved by more than this is worth a word. */
 const MOVED = 0.1;
-const NEW = { id: 'new', name: 'Something new …' };
+const NEW = { id: 'new', name: 'New item …' };
 
 /** One goods line: article, packs, price and what came, with what was understood beside it. */
 export function GoodsRow(props: Props) {

@@ -25,20 +25,20 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
   const { found, goOn, forget } = invoice;
   return (
     <KeptForm of={{ submit: (event) => void invoice.send(event as FormEvent) }}>
-      <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'Write an invoice down'}</h1>
+      <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'New invoice'}</h1>
       <p className="lead-line">
         {page.corrects
           ? 'Say beside each line how many packs are credited; what is left empty is not on it. “Went back” only for goods that left the store again.'
-          : 'As it stands on the paper: packs and prices may be worked out as you type, such as 3*12.50. What came otherwise is said beside it.'}
+          : 'As on the paper. You can type sums, such as 3*12.50. If something else arrived, say so beside it.'}
       </p>
       {found && (
         <Alert variant="primary" role="status" className="my-2">
-          {page.corrects ? 'A credit note' : 'An invoice'} begun on this device was not written down.{' '}
+          {page.corrects ? 'A credit note' : 'An invoice'} started on this device was not saved.{' '}
           <Button variant="plain" size="sm" onClick={() => goOn(found)}>
             Go on with it
           </Button>{' '}
           <Button variant="plain" size="sm" onClick={forget}>
-            Throw it away
+            Delete
           </Button>
         </Alert>
       )}
@@ -59,8 +59,8 @@ function Lines({ invoice }: { readonly invoice: Invoice }) {
           <th scope="col">What</th>
           <th scope="col">{page.corrects ? 'packs credited' : 'packs'}</th>
           <th scope="col">net a pack</th>
-          <th scope="col">{page.corrects ? 'went back' : 'came, if otherwise'}</th>
-          {!page.corrects && <th scope="col">sent back</th>}
+          <th scope="col">{page.corrects ? 'went back' : 'received, if different'}</th>
+          {!page.corrects && <th scope="col">returned</th>}
           <th scope="col" className="left">
             understood
           </th>
@@ -92,7 +92,7 @@ function Foot({ invoice }: { readonly invoice: Invoice }) {
             variant="plain"
             onClick={() => lines.append(emptyGoods(), { focusName: `lines.${lines.fields.length}.article` })}
           >
-            Another line
+            Add line
           </Button>
           {extras.map((is) => (
             <Button
@@ -114,7 +114,7 @@ function Foot({ invoice }: { readonly invoice: Invoice }) {
       <Together invoice={invoice} />
       <Button type="submit" disabled={busy}>
         {busy && <Spinner size="sm" className="me-2" aria-hidden="true" />}
-        {busy ? 'Writing …' : 'Write it down'}
+        {busy ? 'Saving …' : 'Save'}
       </Button>
     </Stack>
   );
@@ -159,10 +159,8 @@ function WhatIsWrong({ invoice: { form, asks } }: { readonly invoice: Invoice })
   return (
     <>
       <Trouble says={errors.root?.server?.message} />
-      {marked > 0 && <Trouble says={`Nothing is written down yet: ${counted(marked)} marked above.`} />}
-      {marked === 0 && asked > 0 && (
-        <Trouble says={`Nothing is written down yet: ${counted(asked)} asked above.`} />
-      )}
+      {marked > 0 && <Trouble says={`Not saved yet: ${counted(marked)} marked above.`} />}
+      {marked === 0 && asked > 0 && <Trouble says={`Not saved yet: ${counted(asked)} asked above.`} />}
     </>
   );
 }

@@ -17,19 +17,19 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
         <div>
           <h1>Purchases</h1>
           <p className="lead-line">
-            Every invoice as it came. It sets prices and fills the store; a credit note corrects it, and one
-            entered wrong is taken back.
+            Every invoice as it came. It updates prices; a credit note corrects it, and a wrong one can be
+            undone.
           </p>
         </div>
         <FromSupplier list={list} />
         {list.mayEdit && (
           <Link prefetch={false} href="/buy/purchases/new" className="btn btn-primary">
-            Write an invoice down
+            New invoice
           </Link>
         )}
       </Stack>
       {list.rows.length === 0 ? (
-        <p>Nothing has been bought here yet: write the first invoice down, and its prices are in the book.</p>
+        <p>No invoices yet. Save the first one and its prices are in the price book.</p>
       ) : (
         <Purchases list={list} />
       )}

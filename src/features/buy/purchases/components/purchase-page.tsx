@@ -30,21 +30,21 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
             href={`/buy/purchases/new?corrects=${view.id}`}
             className="btn btn-outline-primary"
           >
-            Write a credit note for it
+            New credit note
           </Link>
         )}
       </Stack>
       <SheetTable className="roomy">
         <thead>
           <tr>
-            <th scope="col">On it</th>
+            <th scope="col">Item</th>
             <th scope="col" className="left">
               Pack
             </th>
             <th scope="col">packs</th>
             <th scope="col">{currencySign} a pack</th>
-            <th scope="col">on the shelf</th>
-            <th scope="col">{currencySign} a kilo kept</th>
+            <th scope="col">received</th>
+            <th scope="col">{currencySign} per kg received</th>
             <th scope="col">{currencySign} net</th>
           </tr>
         </thead>
@@ -108,7 +108,7 @@ function WhereFrom({ view }: { readonly view: PurchaseView }) {
   const { day } = useFigures();
   return (
     <p className="lead-line">
-      {view.supplier}, {day(view.on)}, written down {day(view.recordedAt)}
+      {view.supplier}, {day(view.on)}, entered {day(view.recordedAt)}
       {view.corrects && (
         <>
           {' · corrects '}

@@ -35,9 +35,9 @@ export function TakePurchaseBack({ view }: { readonly view: PurchaseView }) {
   if (view.withdrawnOn !== undefined)
     return (
       <span>
-        <b className="dearer">Taken back {day(view.withdrawnOn)}</b>: it counts no more.{' '}
+        <b className="dearer">Undone {day(view.withdrawnOn)}</b>: it counts no more.{' '}
         <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={stand}>
-          Let it stand again
+          Restore
         </Button>
         <Trouble says={state.message} />
       </span>
@@ -45,27 +45,27 @@ export function TakePurchaseBack({ view }: { readonly view: PurchaseView }) {
   return (
     <>
       <Button variant="link" size="sm" onClick={ask}>
-        Take it back
+        Undo
       </Button>
       {open && (
         <SidePanel title={`Take ${name} back?`} open close={() => setOpen(false)}>
           <p>
-            Its prices no longer count and what it brought leaves the store again. It stays here to be seen,
-            and its number can be written down anew.
+            Its prices no longer count and its goods leave the stock. It stays here for reference, and its
+            number can be used again.
           </p>
           {moved === undefined ? (
             <p role="status" className="quiet">
-              Working out what that moves …
+              Calculating what that changes …
             </p>
           ) : (
             <MovedList moved={moved} when="would move" />
           )}
           <div className="d-flex gap-2">
             <Button disabled={state.busy} onClick={back}>
-              Take it back
+              Undo
             </Button>
             <Button variant="plain" onClick={() => setOpen(false)}>
-              Leave it
+              Cancel
             </Button>
           </div>
           <Trouble says={state.message} />

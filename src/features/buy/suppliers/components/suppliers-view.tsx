@@ -36,14 +36,12 @@ export function SuppliersView({ page }: { readonly page: SuppliersPage }) {
         </div>
         {page.mayEdit && (
           <Button variant="outline-primary" onClick={() => setOpen('new')}>
-            A new supplier
+            New supplier
           </Button>
         )}
       </Stack>
       {page.rows.length === 0 ? (
-        <p className="quiet">
-          Nobody sells here yet: the first price or invoice asks who does, or add them here.
-        </p>
+        <p className="quiet">No suppliers yet. Add one here, or type a new one on the first invoice.</p>
       ) : (
         <SheetTable className="list-table">
           <thead>
@@ -69,11 +67,7 @@ export function SuppliersView({ page }: { readonly page: SuppliersPage }) {
       )}
       {page.mayEdit && <AwayList rows={page.away} bringBack={(id) => putSupplierAway({ id, away: false })} />}
       {open && (
-        <SidePanel
-          title={open === 'new' ? 'A new supplier' : open.name}
-          open
-          close={() => setOpen(undefined)}
-        >
+        <SidePanel title={open === 'new' ? 'New supplier' : open.name} open close={() => setOpen(undefined)}>
           <SupplierForm supplier={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
         </SidePanel>
       )}
@@ -96,7 +90,7 @@ function Row({
     void keep(() => putSupplierAway({ id: s.id, away: true })).then(
       (ok) =>
         ok &&
-        tell(`${s.name} is put away.`, () => void keep(() => putSupplierAway({ id: s.id, away: false }))),
+        tell(`${s.name} is archived.`, () => void keep(() => putSupplierAway({ id: s.id, away: false }))),
     );
   const more = s.articles - s.sells.length;
   return (
@@ -129,7 +123,7 @@ function Row({
               disabled={state.busy}
               onClick={away}
             >
-              Put away
+              Archive
             </Button>
           </span>
         )}

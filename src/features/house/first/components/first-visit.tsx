@@ -78,7 +78,7 @@ function Beginning({ places }: { readonly places: Places }) {
           <Chosen form={form} name="currency" label="Currency" list={places.currencies} />
         </Col>
         <Col sm={4}>
-          <Chosen form={form} name="locale" label="Figures and days written as in" list={places.locales} />
+          <Chosen form={form} name="locale" label="Number and date format" list={places.locales} />
         </Col>
         <Col sm={4}>
           <Chosen form={form} name="zone" label="Time zone" list={places.zones} />
@@ -125,7 +125,7 @@ function Begins({ form }: { readonly form: TheForm }) {
   const begins = form.watch('begins');
   return (
     <fieldset className="mt-3">
-      <legend className="fs-6 mb-2">It begins</legend>
+      <legend className="fs-6 mb-2">Start with</legend>
       {BEGINS.map(([value, words]) => (
         <Form.Check
           key={value}

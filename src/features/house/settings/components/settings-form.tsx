@@ -76,7 +76,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           <Chosen
             {...{ form, fixed: !page.mayEdit }}
             name="locale"
-            label="Figures and days written as in"
+            label="Number and date format"
             list={withOwn(places.locales, settings.locale)}
           />
         </Col>
@@ -116,7 +116,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
       </Col>
       <Col sm={6}>
         <fieldset disabled={fixed}>
-          <legend className="form-label">Shown beside the ingredients</legend>
+          <legend className="form-label">Also shown</legend>
           {BESIDE.map((layer) => (
             <Form.Check
               key={layer}
@@ -243,7 +243,7 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
     </Col>
     <Col sm={3}>
       <FormField
-        {...{ form, name: 'target', label: 'Its food may cost, %' }}
+        {...{ form, name: 'target', label: 'Target food cost, %' }}
         placeholder="no target"
         disabled={!page.mayEdit}
       />
@@ -252,7 +252,7 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
       <Form.Group controlId="cooks">
         <Form.Label>Cooks may change</Form.Label>
         <Form.Select disabled={!page.mayEdit} {...form.register('cooks')}>
-          <option value="own work">their own work: tests, waste, kept costings</option>
+          <option value="own work">their own work: tests, waste, saved costings</option>
           <option value="recipes and prices">recipes, plates and prices too</option>
         </Form.Select>
         <TheirsOf form={form} name="cooks" />

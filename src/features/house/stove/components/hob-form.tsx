@@ -46,7 +46,7 @@ export function HobForm({
     <KeptForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What it is called' }} />
       <Form.Group controlId="hob-fuel">
-        <Form.Label>It burns</Form.Label>
+        <Form.Label>Fuel</Form.Label>
         <Form.Select {...form.register('fuel')}>
           <option value="gas">gas</option>
           <option value="electricity">electricity</option>
@@ -109,7 +109,7 @@ function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePa
         <p className="small-line mt-1 mb-0">
           Usually {bare(usual.netKw, 1)} kW reach the pot ({bare(usual.low, 1)} to {bare(usual.high, 1)}).{' '}
           <Button variant="plain" size="sm" onClick={() => take(usual.netKw)}>
-            Take that
+            Use it
           </Button>{' '}
           Or its label says{' '}
           <input
@@ -123,7 +123,7 @@ function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePa
             <>
               : {bare(found.value, 2)} kW reach the pot.{' '}
               <Button variant="plain" size="sm" onClick={() => take(found.value)}>
-                Take that
+                Use it
               </Button>
             </>
           )}
@@ -164,7 +164,7 @@ function ByBoiling({ form, page }: { readonly form: TheForm; readonly page: Stov
             size="sm"
             onClick={() => form.setValue('netKw', wordsOf(found.value, page), { shouldDirty: true })}
           >
-            Take that
+            Use it
           </Button>
         </p>
       )}

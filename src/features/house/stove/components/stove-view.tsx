@@ -28,7 +28,7 @@ export function StoveView({ page }: { readonly page: StovePage }) {
     <>
       <h1>Vessels and hobs</h1>
       <p className="lead-line">
-        Every litre, dip and minute is reckoned with these: measure them once, with a ruler or with water.
+        Every litre, dip and minute is calculated from these: measure them once, with a ruler or with water.
       </p>
       <Vessels page={page} open={setOpen} />
       <Hobs page={page} open={setOpen} />
@@ -225,7 +225,7 @@ const Tools = ({
         Change
       </Button>
       <Button variant="link" size="sm" aria-label={`Put ${name} away`} onClick={away}>
-        Put away
+        Archive
       </Button>
     </span>
   );

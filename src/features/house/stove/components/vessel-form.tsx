@@ -76,7 +76,7 @@ export function VesselForm({
         <Form.Label>It is</Form.Label>
         <Form.Select {...form.register('shape')}>
           <option value="round">round: a pot, a pan</option>
-          <option value="box">a box: a tray, a bratt pan</option>
+          <option value="box">a box: a what-if, a bratt pan</option>
         </Form.Select>
         <TheirsOf form={form} name="shape" />
       </Form.Group>
@@ -213,7 +213,7 @@ function ByWater({ form, page }: { readonly form: TheForm; readonly page: StoveP
               form.setValue('top', words(found.value.shape.topCm), { shouldDirty: true });
             }}
           >
-            Take these
+            Use these
           </Button>
         </p>
       )}

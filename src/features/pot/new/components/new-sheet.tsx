@@ -51,7 +51,7 @@ function useNewSheet(page: NewSheetPage) {
       return {
         ok: false,
         path: '',
-        message: `Choose ${vessel ? 'what it stands on' : 'the vessel it is cooked in'}: yours, or one as they usually are.`,
+        message: `Choose ${vessel ? 'what it stands on' : 'the vessel it is cooked in'}: yours, or a standard one.`,
       };
     const answer = await makeSheet({
       name,
@@ -73,7 +73,7 @@ export function NewSheet({ page }: { readonly page: NewSheetPage }) {
   const { form, message } = keeping;
   return (
     <>
-      <h1>{like ? `A copy of ${like.name}` : 'A new pot'}</h1>
+      <h1>{like ? `A copy of ${like.name}` : 'New recipe'}</h1>
       <p className="lead-line">
         {like
           ? 'With all its steps; from then on they go their own ways.'

@@ -32,7 +32,7 @@ export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly
       </ol>
       <p className={sheet.allergens.length > 0 ? 'strong' : 'quiet'}>
         {sheet.allergens.length === 0
-          ? 'No allergens come in with these ingredients as they are written down; the label decides.'
+          ? 'No allergens come in with these ingredients as they are entered; the label decides.'
           : `Carries ${sheet.allergens.join(', ')} into every dish. The label decides.`}
       </p>
       <p className="quiet small-line">Local food code and this kitchen’s own food-safety plan come first.</p>

@@ -36,7 +36,7 @@ export function VersionsView({ page, most }: { readonly page: VersionsPage; read
           {page.beside.length === 0 ? (
             <p className="quiet">
               {page.rows.length < 2
-                ? `There is one version yet, as first kept ${day(page.rows[0]?.on ?? '')}.`
+                ? `There is one version yet, created ${day(page.rows[0]?.on ?? '')}.`
                 : 'Choose a version on the left: it is laid beside the one that stands.'}
             </p>
           ) : (
@@ -222,9 +222,9 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
         page.mayEdit && (
           <p>
             <Button variant="plain" size="sm" disabled={state.busy} onClick={putBack}>
-              Put the sheet back as it stood then
+              Restore this version
             </Button>{' '}
-            {back && <span className="cheaper">✓ it stands so again</span>}
+            {back && <span className="cheaper">✓ put back</span>}
           </p>
         )
       )}

@@ -14,7 +14,7 @@ export function AllergensView({ page }: { readonly page: AllergensPage }) {
   return (
     <>
       <div className="page-head">
-        <h1>Who carries what</h1>
+        <h1>Allergens</h1>
         <p className="lead-line">
           By every label as it was read, or what is usual for a starting point, down to the ingredient. The
           packet and local food law come first.

@@ -163,9 +163,7 @@ function Kin({ data: { relative } }: NodeProps<Box>) {
           type="button"
           className="fold nodrag nopan"
           aria-expanded={!acts.folded.has(id)}
-          aria-label={
-            acts.folded.has(id) ? `Unfold what lives from ${name}` : `Fold away what lives from ${name}`
-          }
+          aria-label={acts.folded.has(id) ? `Show what uses ${name}` : `Hide what uses ${name}`}
           onClick={() => acts.fold(id)}
         >
           {acts.folded.has(id) ? '+' : '−'}

@@ -72,8 +72,8 @@ export function FamilyView({ page }: { readonly page: FamilyPage }) {
       <Head page={page} chosen={chosen} shares={shares} />
       <div className="d-flex flex-wrap gap-3 align-items-center my-2">
         <Combo
-          label="Find a pot or a plate"
-          placeholder="Find a pot or a plate"
+          label="Find a recipe or a plate"
+          placeholder="Find a recipe or a plate"
           chosen={chosen && { id: chosen.id, name: chosen.name, says: '' }}
           find={findKin}
           choose={(k) => k && k.id !== of && router.push(`/pour/family?of=${encodeURIComponent(k.id)}`)}
@@ -143,7 +143,7 @@ function Head({
     .sort((a, b) => b.money - a.money)[0];
   return (
     <div className="page-head">
-      <h1>{chosen ? `Who lives from ${chosen.name}` : 'Mothers and daughters'}</h1>
+      <h1>{chosen ? `What uses ${chosen.name}` : 'Family tree'}</h1>
       {chosen ? (
         <p className="lead-line">
           <Link prefetch={false} href={hrefOf(chosen)}>
@@ -151,7 +151,7 @@ function Head({
           </Link>
           {chosen.is !== 'plate' &&
             (plates.length === 0
-              ? '. No plate lives from it.'
+              ? '. Not used in any dish.'
               : `. ${plates.length === 1 ? 'One plate lives' : `${plates.length} plates live`} from it${most && most.money > 0 ? `: ${figures.small(most.money)} of every ${most.name}` : ''}.`)}
         </p>
       ) : (
@@ -160,7 +160,7 @@ function Head({
           ingredients of a litre cost.
         </p>
       )}
-      {page.gone && <p className="warning">What was asked for is not here any more.</p>}
+      {page.gone && <p className="warning">This is no longer here.</p>}
       {page.large && (
         <p className="quiet small-line mb-0">
           {page.all} pots and plates are too many for one picture: one family at a time.

@@ -147,7 +147,7 @@ function Plates({ page }: { readonly page: HappenedPage }) {
           <tr key={m.id} className="strong">
             <td>
               <Link prefetch={false} className="fs-6" href={`/pour/menus?of=${m.id}`}>
-                {m.name}, a plate of its mix
+                {m.name}, average dish
               </Link>
               {m.some && <div className="quiet small-line">of its plates that are known on both days</div>}
             </td>
@@ -235,7 +235,7 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
         key={[closely.id, page.from, page.to, page.known].join()}
         fallback={
           <p className="quiet mt-3" role="status">
-            What it cost in between is being worked out …
+            Calculating the costs in between …
           </p>
         }
       >
@@ -280,8 +280,8 @@ function Events({ events }: Pick<Meanwhile, 'events'>) {
   const { day } = useFigures();
   return (
     <>
-      <h3 className="fs-6 mt-3">What happened to it</h3>
-      {events.length === 0 && <p className="quiet">Nothing that it lives from, in between.</p>}
+      <h3 className="fs-6 mt-3">History</h3>
+      {events.length === 0 && <p className="quiet">Nothing it is made from changed in between.</p>}
       <ul className="list-unstyled">
         {events
           .slice(-MOST_EVENTS)

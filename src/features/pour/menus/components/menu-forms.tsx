@@ -54,7 +54,7 @@ export function NameIt({ id, typed, version, kept, close }: WholeMenu & { readon
     return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
   });
   return (
-    <SidePanel title="Call it otherwise" open close={close}>
+    <SidePanel title="Rename" open close={close}>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
         <KeepIt of={keeping} />

@@ -23,19 +23,19 @@ export function MenuTools(menu: WholeMenu) {
   const away = (): void =>
     void keep(() => putMenuAway({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${typed.name} is put away.`, () => void keep(() => putMenuAway({ id, away: false })));
+      tell(`${typed.name} is archived.`, () => void keep(() => putMenuAway({ id, away: false })));
       router.push('/pour/menus');
     });
   return (
     <div className="thing-tools">
       <Button variant="link" size="sm" onClick={() => setNaming(true)}>
-        Call it otherwise
+        Rename
       </Button>
       <Button variant="link" size="sm" disabled={state.busy} onClick={away}>
-        Put it away
+        Archive
       </Button>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        What happened to it
+        History
       </Link>
       <Trouble says={state.message} />
       {naming && <NameIt {...menu} close={() => setNaming(false)} />}

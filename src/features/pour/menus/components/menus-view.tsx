@@ -52,14 +52,14 @@ export function MenusView({ page }: { readonly page: MenusPage }) {
           </Button>
         )}
       </Stack>
-      {page.gone && <p className="warning">What was asked for is not here any more.</p>}
+      {page.gone && <p className="warning">This is no longer here.</p>}
       {menus.length === 0 && (
         <div className="my-4" style={{ maxWidth: '38rem' }}>
           <p className="fs-5">There are no menus yet.</p>
           {mayEdit ? (
-            <Button onClick={() => setMaking(true)}>Put the first menu together</Button>
+            <Button onClick={() => setMaking(true)}>Create the first menu</Button>
           ) : (
-            <p>A manager puts the first one together.</p>
+            <p>A manager creates the first one.</p>
           )}
         </div>
       )}
@@ -125,7 +125,7 @@ function Plates({
   readonly page: MenusPage;
   readonly live: Live;
 }) {
-  if (menu.plates.length === 0) return <p className="quiet">An empty menu. Say which plates stand on it.</p>;
+  if (menu.plates.length === 0) return <p className="quiet">Nothing on this menu yet. Add a plate.</p>;
   return (
     <SheetTable className="list-table tall">
       <thead>
@@ -135,10 +135,10 @@ function Plates({
           <th scope="col">of all</th>
           <th scope="col">food cost</th>
           <th scope="col">leaves</th>
-          <th scope="col">of all that is left</th>
-          <th scope="col">moves the menu by</th>
+          <th scope="col">share of gross profit</th>
+          <th scope="col">effect on menu food cost, points</th>
           <th scope="col">
-            <span className="visually-hidden">Take it off</span>
+            <span className="visually-hidden">Remove</span>
           </th>
         </tr>
       </thead>
@@ -255,7 +255,7 @@ function AnotherPlate({ live }: { readonly live: Live }) {
     <div className="mt-2" style={{ maxWidth: '26rem' }}>
       <Combo
         key={key}
-        label="Another plate for the menu"
+        label="Add a plate"
         placeholder="another plate"
         chosen={undefined}
         find={findPlates}
@@ -293,9 +293,9 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
       </span>
       <span className="fig-label">food cost of the menu, ingredients, net of tax</span>
       <dl className="facts">
-        <dt>A plate of the mix brings</dt>
+        <dt>The average dish brings</dt>
         <dd className="fig">{money(mix.net)}</dd>
-        <dt>It costs</dt>
+        <dt>Cost</dt>
         <dd className="fig">{money(mix.cost)}</dd>
         {counted.length > 1 && (
           <>
@@ -303,15 +303,15 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
             <dd className="fig">{money(beside)}</dd>
           </>
         )}
-        <dt>It leaves</dt>
+        <dt>Gross profit</dt>
         <dd className="fig strong">
           {money(mix.left === null || beside === null ? null : mix.left - beside)}
         </dd>
-        <dt>What is sold is said in</dt>
+        <dt>Sales entered as</dt>
         <dd>
           <Form.Select
             size="sm"
-            aria-label="What is sold is said in"
+            aria-label="Sales entered as"
             value={typed.mixIn}
             disabled={!page.mayEdit}
             onChange={(event) => void live.put({ mixIn: event.target.value === '%' ? '%' : 'portions' })}
@@ -328,7 +328,7 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
       ))}
       <Trouble says={state.message} both={state.both} />
       <p role="status" className="m-0 small-line">
-        {state.kept && <span className="cheaper">✓ kept</span>}
+        {state.kept && <span className="cheaper">✓ saved</span>}
       </p>
     </Panel>
   );

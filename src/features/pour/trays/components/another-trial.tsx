@@ -106,7 +106,7 @@ function Of({ kind, page, done }: Done) {
           )
         }
       >
-        Put it on the tray
+        Add to the what-if
       </Button>
     );
   return <OfThing kind={kind} page={page} done={done} />;

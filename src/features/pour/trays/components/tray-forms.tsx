@@ -11,7 +11,7 @@ import type { TraysPage } from '../queries';
 import { keepTray } from '../send';
 import type { useTray } from './use-tray';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the tray called?') });
+const Named = z.object({ name: z.string().trim().min(1, 'What is the what-if called?') });
 
 /** A tray that was not there. */
 export function NewTray({ close }: { readonly close: () => void }) {
@@ -25,9 +25,9 @@ export function NewTray({ close }: { readonly close: () => void }) {
     return answer;
   });
   return (
-    <SidePanel title="A new tray" open close={close}>
+    <SidePanel title="New what-if" open close={close}>
       <KeptForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the tray is called' }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the what-if is called' }} autoFocus />
         <p className="quiet small-line m-0">
           Such as “Bones a fifth dearer”. Everybody in the house sees it.
         </p>
@@ -59,9 +59,9 @@ export function NameIt({ tray, live, close }: WholeTray & { readonly close: () =
     return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
   });
   return (
-    <SidePanel title="Call it otherwise" open close={close}>
+    <SidePanel title="Rename" open close={close}>
       <KeptForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the tray is called' }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the what-if is called' }} autoFocus />
         <KeepIt of={keeping} />
       </KeptForm>
     </SidePanel>

@@ -24,7 +24,7 @@ export function TrayTools({ tray, live }: WholeTray) {
   const away = (): void =>
     void keep(() => putTrayAway({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${name} is thrown away.`, () => void keep(() => putTrayAway({ id, away: false })));
+      tell(`${name} is deleted.`, () => void keep(() => putTrayAway({ id, away: false })));
       router.push('/pour/what-if');
     });
   const apply = async (): Promise<void> => {
@@ -37,13 +37,13 @@ export function TrayTools({ tray, live }: WholeTray) {
   return (
     <div className="thing-tools">
       <Button size="sm" disabled={state.busy || live.typed.trials.length === 0} onClick={() => void apply()}>
-        Apply it to the book
+        Apply to the price book
       </Button>
       <Button variant="link" size="sm" disabled={state.busy} onClick={away}>
-        Throw it away
+        Delete
       </Button>
       <Button variant="link" size="sm" onClick={() => setNaming(true)}>
-        Call it otherwise
+        Rename
       </Button>
       <Button
         variant="link"
@@ -55,14 +55,14 @@ export function TrayTools({ tray, live }: WholeTray) {
             .catch(() => tell(`Its address is ${location.origin}/pour/what-if?of=${id}`))
         }
       >
-        Copy its address
+        Copy link
       </Button>
       <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        What happened to it
+        History
       </Link>
       <CountedSwitch />
       <span role="status" className="small-line ms-2">
-        {live.state.kept && <span className="cheaper">✓ the tray is kept</span>}
+        {live.state.kept && <span className="cheaper">✓ scenario saved</span>}
       </span>
       <Trouble says={state.message ?? live.state.message} both={live.state.both} />
       {naming && <NameIt tray={tray} live={live} close={() => setNaming(false)} />}

@@ -33,7 +33,7 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
           <h1>{tray ? tray.name : 'What if'}</h1>
           <p className="lead-line">
             {trays.length === 0
-              ? 'Trial changes on a tray: every plate before and after, the book left as it is.'
+              ? 'Trial changes on a what-if: every plate before and after, the book left as it is.'
               : trays.map((t, i) => (
                   <span key={t.id}>
                     {i > 0 && ' · '}
@@ -50,18 +50,18 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
         </div>
         {mayEdit && trays.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
-            A new tray
+            New what-if
           </Button>
         )}
       </Stack>
-      {page.gone && <p className="warning">This tray has been thrown away, or applied, since.</p>}
+      {page.gone && <p className="warning">This what-if has been deleted or applied.</p>}
       {trays.length === 0 && (
         <div className="my-4" style={{ maxWidth: '38rem' }}>
-          <p className="fs-5">Nothing is being tried out.</p>
+          <p className="fs-5">No what-ifs yet.</p>
           {mayEdit ? (
-            <Button onClick={() => setMaking(true)}>Try something out</Button>
+            <Button onClick={() => setMaking(true)}>Start a what-if</Button>
           ) : (
-            <p>A manager puts the first tray together.</p>
+            <p>A manager creates the first scenario.</p>
           )}
         </div>
       )}
@@ -98,7 +98,7 @@ function OneTray({
               remove={live.remove}
             />
           ))}
-          {live.typed.trials.length === 0 && <p className="quiet">Nothing is on this tray yet.</p>}
+          {live.typed.trials.length === 0 && <p className="quiet">Nothing in this what-if yet.</p>}
           {page.mayEdit && <AnotherTrial page={page} add={live.add} />}
         </section>
         <Answer plates={live.plates} menus={live.menus} layers={live.answer.layers} working={live.working} />

@@ -40,7 +40,7 @@ export const TrialRow = memo(function TrialRow({
           <Button
             variant="tool"
             size="sm"
-            aria-label={`Take ${title} off the tray`}
+            aria-label={`Take ${title} off the what-if`}
             onClick={() => remove(i)}
           >
             <X size={16} aria-hidden="true" />

@@ -23,7 +23,7 @@ export function UsedView({ page: { is, id, used, gone } }: { readonly page: Used
         ) : (
           <p className="lead-line">An ingredient, an article, a supplier, a pot or a vessel.</p>
         )}
-        {gone && <p className="warning">What was asked for is not here any more.</p>}
+        {gone && <p className="warning">This is no longer here.</p>}
       </div>
       <div style={{ maxWidth: '26rem' }} className="my-2">
         <Combo

@@ -34,10 +34,10 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>The bench</h1>
+          <h1>Yield tests</h1>
           <p className="lead-line">
-            What is left when the knife is done. Weigh what money hangs on; what tests have taught waits until
-            it is accepted.
+            What is left after trimming. Weigh what matters most; what tests have taught waits until you
+            accept it.
           </p>
         </div>
         <Form.Control
@@ -107,7 +107,7 @@ function Row({
         {row.outliers > 0 && (
           <span className="warning small-line ms-2">
             {' '}
-            {row.outliers === 1 ? 'one test' : `${row.outliers} tests`} far off
+            {row.outliers === 1 ? 'one test' : `${row.outliers} tests`} unusual
           </span>
         )}
       </td>
@@ -140,9 +140,9 @@ function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
         >
           <b>{t.ingredient}</b>
           <span>
-            {KIND_WORDS[t.kind]}, {t.start || 'not weighed in yet'} · {t.by ?? 'somebody'}, {day(t.on)}
+            {KIND_WORDS[t.kind]}, {t.start || 'no start weight yet'} · {t.by ?? 'somebody'}, {day(t.on)}
           </span>
-          <span className="hot fw-semibold">Go on weighing</span>
+          <span className="hot fw-semibold">Continue weighing</span>
         </Link>
       ))}
     </section>
@@ -163,13 +163,13 @@ function BenchHead({ mayTest }: { readonly mayTest: boolean }) {
         <th scope="col" className="left">
           last
         </th>
-        <th scope="col">{currencySign} in doubt a week</th>
+        <th scope="col">{currencySign} uncertainty per week</th>
         <th scope="col" className="left">
           <span className="visually-hidden">What waits</span>
         </th>
         {mayTest && (
           <th scope="col">
-            <span className="visually-hidden">Put it on the bench</span>
+            <span className="visually-hidden">Start a test</span>
           </th>
         )}
       </tr>

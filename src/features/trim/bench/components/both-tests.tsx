@@ -49,12 +49,12 @@ export function BothTests({
   };
   return (
     <div className="both-tests d-flex flex-wrap gap-4">
-      <Side title="Yours, not kept" rows={rowsOf(mine)} />
+      <Side title="Yours, not saved" rows={rowsOf(mine)} />
       <Side title={finished ? 'Theirs, finished' : 'Theirs'} rows={rowsOf(theirs.test)} />
       <div className="d-inline-flex flex-wrap gap-2 ms-2">
         {finished ? (
           <Button variant="plain" size="sm" onClick={() => void apart()}>
-            Keep mine as a test of its own
+            Save mine as a separate test
           </Button>
         ) : (
           <Button variant="plain" size="sm" onClick={() => keepMine(theirs)}>

@@ -37,7 +37,7 @@ export function KeptTest({ page }: { readonly page: TestPage }) {
           {delivery ? `, of ${said(delivery.words)}` : ''}. {test.note ? `“${test.note}”` : ''}
         </p>
         {test.leftOut && <p className="warning">Left out: {test.leftOut.why}</p>}
-        <p className="fig fs-5 my-3">{kilos(weighed.live.start.g ?? 0)} weighed in</p>
+        <p className="fig fs-5 my-3">{kilos(weighed.live.start.g ?? 0)} start weight</p>
         {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
         <SheetTable>
           <tbody>

@@ -57,10 +57,10 @@ export function NewByProduct({
         ))}
       </datalist>
       <Button variant="plain" size="sm" onClick={() => void make()}>
-        Make it
+        Create
       </Button>
       <Button variant="plain" size="sm" onClick={onLeave}>
-        Leave it
+        Cancel
       </Button>
       <Trouble says={message} />
     </div>

@@ -73,7 +73,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
         size="sm"
         onClick={() => both({ ...typed, parts: [...parts, { name: '', fate: 'waste', amount: '' }] })}
       >
-        <Plus size={15} aria-hidden="true" /> Another part
+        <Plus size={15} aria-hidden="true" /> Add part
       </Button>{' '}
       {typed.kind === 'trim' && typed.start.trim() !== '' && !parts.some((p) => p.name === THAW_DRIP) && (
         <CameFrozen
@@ -246,7 +246,7 @@ function PartsHead() {
         </th>
         <th scope="col">% of it all</th>
         <th scope="col">
-          <span className="visually-hidden">Take the line out</span>
+          <span className="visually-hidden">Remove line</span>
         </th>
       </tr>
     </thead>

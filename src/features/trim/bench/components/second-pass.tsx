@@ -86,7 +86,7 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
           trouble: troubleAt('second.parts'),
           as: withUsable,
         })}
-        <Said label="hands it took" placeholder="10 min" {...field('time')} />
+        <Said label="labour" placeholder="10 min" {...field('time')} />
       </Stack>
       <Worth worth={worth} />
     </section>
@@ -145,7 +145,7 @@ export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }
       ) : worth.savedPerHour !== undefined ? (
         <>It pays while an hour of hands costs less than {money(worth.savedPerHour)}.</>
       ) : (
-        <>Write down how long it took to see whether it pays.</>
+        <>Enter how long it took to see whether it pays.</>
       )}
     </p>
   );

@@ -50,11 +50,11 @@ export function TestSide({
             {asks === undefined ? 'Finish the test' : 'It is right: finish it'}
           </Button>
           <Button variant="plain" size="sm" onClick={drop}>
-            Throw this test away
+            Discard test
           </Button>
           <span role="status" className="m-0 small-line">
-            {bench.saved === 'keeping' && <span className="quiet">keeping …</span>}
-            {bench.saved === 'kept' && <span className="small-line cheaper">✓ every weight is kept</span>}
+            {bench.saved === 'keeping' && <span className="quiet">saving …</span>}
+            {bench.saved === 'kept' && <span className="small-line cheaper">✓ every weight saved</span>}
           </span>
         </Stack>
       )}

@@ -166,7 +166,7 @@ function Finished({ page }: { readonly page: TestPage }) {
     <KeptTest page={page} />
   ) : (
     <p role="status" className="small-line cheaper">
-      ✓ Finished: what it taught is being worked out.
+      ✓ Finished. Calculating what it taught.
     </p>
   );
 }

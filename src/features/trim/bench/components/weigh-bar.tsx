@@ -67,11 +67,7 @@ export function WeighBar({
   const open = start - found;
   const pct = (g: number): string => `${bare((g / whole) * 100, 1)} %`;
   if (!(whole > 0))
-    return (
-      <div className="weigh-bar align-items-center px-3 quiet">
-        Weigh in first: the bar is as long as what went in.
-      </div>
-    );
+    return <div className="weigh-bar align-items-center px-3 quiet">Enter the start weight first.</div>;
   const words = [
     ...segments.map((s) => `${s.words} ${kilos(s.g)}`),
     open > 0 ? `unaccounted for ${kilos(open)}` : '',
@@ -98,7 +94,7 @@ export function WeighBar({
       </div>
       <p className={`small-line text-end mt-1${open < -start * 0.01 ? ' trouble' : ''}`} role="status">
         {start <= 0
-          ? 'Not weighed in yet.'
+          ? 'No start weight yet.'
           : open >= 0
             ? `${kilos(open)} unaccounted for, ${pct(open)} of what went in`
             : `${kilos(-open)} more than went in`}

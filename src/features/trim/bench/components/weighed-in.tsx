@@ -26,7 +26,7 @@ export function WeighedIn(props: Props) {
         <span className="fig-label">{drained ? 'Raw' : 'Weighed in'}</span>
         <WeightField
           large
-          label={drained ? 'Raw weight' : 'Weight that went in'}
+          label={drained ? 'Raw weight' : 'Start weight'}
           field="start"
           value={typed.start}
           live={live}

@@ -24,9 +24,9 @@ export function ThrownAway({ page }: { readonly page: FlowPage }) {
   const { money } = useFigures();
   const lost = page.wastes.reduce((sum, w) => sum + (w.money ?? 0), 0);
   return (
-    <Panel aria-label="Thrown away">
+    <Panel aria-label="Waste">
       <section>
-        <h2>Thrown away</h2>
+        <h2>Waste</h2>
         <p className="lead-line">
           <span className="fig-large">{money(lost)}</span>
           <span className="fig-label">
@@ -66,7 +66,7 @@ function WasteForm() {
   return (
     <KeptForm className="stacked" of={keeping}>
       <ChooseIngredient
-        label="What was thrown away"
+        label="What was wasted"
         placeholder="What was it?"
         inputRef={which.field.ref}
         invalid={wrong !== undefined}
@@ -87,11 +87,11 @@ function WasteForm() {
         <option value="whole">as bought</option>
       </Form.Select>
       <FormField
-        {...{ form, name: 'amount', label: 'How much was thrown away', hideLabel: true }}
+        {...{ form, name: 'amount', label: 'Amount wasted', hideLabel: true }}
         placeholder="How much? 800 g"
       />
       <FormField
-        {...{ form, name: 'reason', label: 'Why it was thrown away', hideLabel: true }}
+        {...{ form, name: 'reason', label: 'Reason', hideLabel: true }}
         placeholder="Why?"
         list="reasons"
       />
@@ -100,7 +100,7 @@ function WasteForm() {
           <option key={r} value={r} />
         ))}
       </datalist>
-      <KeepIt of={keeping}>Write it down</KeepIt>
+      <KeepIt of={keeping}>Save</KeepIt>
     </KeptForm>
   );
 }

@@ -25,7 +25,7 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Who pays for what comes off</h1>
+          <h1>How trim is costed</h1>
           <p className="lead-line">
             The same kitchen, the same prices, three ways to share them. Choose one and stay with it: trim
             that is free on one sheet and charged on another makes both wrong.

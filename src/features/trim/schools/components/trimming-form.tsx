@@ -21,7 +21,7 @@ interface Props {
 
 const FIGURES = [
   ['setValue', 'A kilo of trim at its set value', 'Set value of a kilo of trim'],
-  ['wage', 'An hour of hands', 'An hour of hands costs'],
+  ['wage', 'Labour per hour', 'An hour of labour costs'],
   ['electricity', 'A kilowatt hour of electricity', 'A kilowatt hour of electricity costs'],
   ['gas', '… and of gas', 'A kilowatt hour of gas costs'],
 ] as const;
@@ -33,7 +33,7 @@ export function TrimmingHere({ page }: { readonly page: SchoolsPage }) {
     <Panel as="section" aria-label="How this kitchen trims">
       <Form.Group controlId="school-here" className="mb-2">
         <Form.Label>
-          Who pays for trim, as on <Link href="/trim/schools">three plates</Link>
+          How trim is costed, as on <Link href="/trim/schools">three plates</Link>
         </Form.Label>
         <Form.Select
           value={trimming.school}
@@ -65,7 +65,7 @@ export function TrimmingForm({ page, trimming }: Props) {
       ))}
       <Trouble says={read.ok ? undefined : read.trouble.message} />
       <Form.Group controlId="learning">
-        <Form.Label>What tests have taught</Form.Label>
+        <Form.Label>Learned from yield tests</Form.Label>
         <Form.Select disabled={fixed} {...form.register('learning')}>
           <option value="ask">waits until a manager accepts it</option>
           <option value="at once">counts as soon as a test is finished</option>
@@ -73,7 +73,7 @@ export function TrimmingForm({ page, trimming }: Props) {
         <TheirsOf form={form} name="learning" />
       </Form.Group>
       <FormField
-        {...{ form, name: 'scale', label: 'The bench scale answers at' }}
+        {...{ form, name: 'scale', label: 'Address of the scale' }}
         placeholder="no scale"
         disabled={fixed}
       />
@@ -91,15 +91,15 @@ function Keeping({ page, trimming }: Props) {
       {page.mayEdit && (
         <Button type="submit" disabled={!changed || busy || !read.ok}>
           {question
-            ? 'It is right: keep it'
+            ? 'Yes, save it'
             : school === page.school
-              ? 'Keep it'
+              ? 'Save'
               : `Cost ${SCHOOL_WORDS[school].name.toLowerCase()} from now on`}
         </Button>
       )}
       {kept && (
         <span role="status" className="small-line cheaper">
-          ✓ kept
+          ✓ saved
         </span>
       )}
       <Trouble says={message ?? question} />

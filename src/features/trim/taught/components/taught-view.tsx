@@ -51,22 +51,21 @@ export function TaughtView({
           )}
           <Trouble says={state.message} both={state.both} />
           {accepted && (
-            <Alert role="region" variant="success" aria-label="What moved">
+            <Alert role="region" variant="success" aria-label="What changed">
               <h2>
-                <span role="status">✓ Accepted: this is what moved</span>
+                <span role="status">✓ Accepted: this is what changed</span>
               </h2>
               <MovedList moved={accepted} when="moved" />
             </Alert>
           )}
           {after !== undefined && waits.length === 0 && !accepted && (
             <p role="status" className="small-line cheaper">
-              ✓ The test is kept.{' '}
-              {page.asks ? 'It changes nothing that is reckoned with.' : 'What it taught is reckoned with.'}
+              ✓ Test saved. {page.asks ? 'It changes nothing that is in use.' : 'What it taught is in use.'}
             </p>
           )}
           {page.figures.length === 0 && (
             <p className="quiet">
-              Nobody has weighed {page.name} here yet. One test says more than any table: put it on the bench.
+              {page.name} has not been tested here yet. One test says more than any table.
             </p>
           )}
           {page.figures.map((f) => (
@@ -74,7 +73,7 @@ export function TaughtView({
           ))}
           <TestsTable page={page} />
         </div>
-        <Panel aria-label="How it is reckoned">
+        <Panel aria-label="How it is calculated">
           <LearnFrom page={page} />
           <WhoPaysHere page={page} />
           <Past page={page} />
@@ -125,7 +124,7 @@ function Head({ page }: PageProps) {
         </div>
         {page.mayTest && (
           <Button variant="outline-primary" onClick={() => void weigh()}>
-            Weigh it again
+            Test again
           </Button>
         )}
       </Stack>
@@ -143,7 +142,7 @@ function Waiting({
   const { bare } = useFigures();
   const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
   return (
-    <Alert role="region" variant="primary" aria-label="What waits to be accepted">
+    <Alert role="region" variant="primary" aria-label="Waiting for you">
       <h2>The tests say {waits.map((f) => saysWords(f, bare)).join(' · ')}</h2>
       {odd > 0 && (
         <p className="warning">
@@ -154,12 +153,12 @@ function Waiting({
       <MovedList moved={page.moved ?? []} when="would move" />
       {page.mayEdit ? (
         <Button onClick={take} disabled={busy}>
-          Use it from today
+          Use from today
         </Button>
       ) : (
-        <p className="quiet small-line">It is held back until a manager accepts it.</p>
+        <p className="quiet small-line">It waits until a manager accepts it.</p>
       )}
-      <p className="quiet small-line">Until then everything is reckoned as before.</p>
+      <p className="quiet small-line">Until then nothing changes.</p>
     </Alert>
   );
 }
@@ -196,7 +195,7 @@ function Past({ page }: PageProps) {
   const { day, said } = useFigures();
   return (
     <section>
-      <h2>What was reckoned with</h2>
+      <h2>Values used</h2>
       <ListGroup as="ul" variant="flush">
         {page.past.map((y) => (
           <ListGroup.Item as="li" key={`${y.on} ${y.words}`} className="small-line">

@@ -117,7 +117,7 @@ function WhetherItCounts({
             size="sm"
             onClick={() => void keep(() => leaveOutTest({ test: row.id, why: null }))}
           >
-            let it count again
+            count it again
           </Button>
         )}
       </>
@@ -170,7 +170,7 @@ function WhyOut({
         onChange={(event) => setWhy(event.target.value)}
       />
       <Button type="submit" variant="plain" size="sm">
-        Leave it out
+        Leave out
       </Button>
     </form>
   );

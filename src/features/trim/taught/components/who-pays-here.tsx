@@ -36,7 +36,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
   if (page.comesOff) return <ComesOff page={page} />;
   return (
     <section>
-      <h2>Who pays for what comes off</h2>
+      <h2>How trim is costed</h2>
       <WhichSchool page={page} onChoose={(school) => send({ school })} />
       {school === 'value' && (
         <p className="mt-2 mb-0">
@@ -147,7 +147,7 @@ function WhichSchool({
   const { trim } = page;
   return (
     <Form.Select
-      aria-label="Who pays for what comes off"
+      aria-label="How trim is costed"
       value={trim.own ?? ''}
       disabled={!page.mayEdit}
       onChange={(event) => onChoose((event.target.value || null) as TrimSchool | null)}

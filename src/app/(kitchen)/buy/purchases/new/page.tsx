@@ -3,7 +3,7 @@ import { NewPurchase } from '@/features/buy/purchases/components/new-purchase';
 import { purchaseForm } from '@/features/buy/purchases/queries';
 import { mustWork } from '@/server/session';
 
-export const metadata = { title: 'Write an invoice down' };
+export const metadata = { title: 'New invoice' };
 
 const Asked = z.object({ corrects: z.uuid().optional().catch(undefined) });
 

@@ -8,7 +8,7 @@ interface Props {
   readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
-export const generateMetadata = titledBy('recipes', 'On the wall');
+export const generateMetadata = titledBy('recipes', 'For the wall');
 
 export default async function Wall({ params, searchParams }: Props) {
   const [who, { id }, asked] = [await mustWork(), await params, await searchParams];
