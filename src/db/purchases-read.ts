@@ -143,8 +143,7 @@ export async function notBack(
   if (back && credit)
     return no(`Credit note ${credit.number} corrects it, of ${credit.on}: undo that first.`);
   const twin = back ? undefined : await sameInvoice(sql, kitchenId, found.supplier, found.number, found.on);
-  if (twin)
-    return no(`${found.number} has been entered again, for ${twin.on}: undo that first.`);
+  if (twin) return no(`${found.number} has been entered again, for ${twin.on}: undo that first.`);
   const of =
     back || found.corrects === undefined ? undefined : await purchaseById(sql, kitchenId, found.corrects);
   return of?.withdrawnAt === undefined

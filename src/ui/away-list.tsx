@@ -36,7 +36,7 @@ export function AwayList({
             <Button
               variant="plain"
               size="sm"
-              aria-label={`Bring ${r.name} back`}
+              aria-label={`Restore ${r.name}`}
               disabled={state.busy}
               onClick={() => void keep(() => bringBack(r.id))}
             >

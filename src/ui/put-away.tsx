@@ -39,7 +39,7 @@ export function PutAway({ name, users, others, open, close, put, bringBack, then
       then?.();
     });
   return (
-    <SidePanel title={`Put ${name} away?`} open={open} close={close}>
+    <SidePanel title={`Archive ${name}?`} open={open} close={close}>
       {users.length === 0 ? (
         <p>Not used anywhere. You can restore it from the list at any time.</p>
       ) : (

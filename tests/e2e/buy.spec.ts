@@ -106,7 +106,7 @@ test('a price ten times what it was, or 0, is asked about before it is kept; it 
   await expect(price).toHaveValue(was);
   await price.fill(String(Number(was) * 10));
   await price.press('Enter');
-  await keeps(page, 'article.price', () => asks.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'article.price', () => asks.getByRole('button', { name: 'Save', exact: true }).click());
   await page.reload();
   await expect(price).toHaveValue((Number(was) * 10).toFixed(2));
 });
@@ -150,16 +150,18 @@ test('an article is called otherwise, packed otherwise, archived and restored; a
   await panel.getByLabel(/calls it$/).fill('Carrots, washed');
   await panel.getByLabel('A pack is').fill('25 kg');
   await panel.getByLabel('A pack of 25 kg costs').fill('21.50');
-  await keeps(page, 'article.keep', () => panel.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'article.keep', () => panel.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(sellers.getByRole('row', { name: /Carrots, washed.*25 kg.*21\.50/ })).toBeVisible();
   await expect(sellers.getByRole('row')).toHaveCount(before);
 
   await sellers.getByRole('button', { name: 'Change Carrots, washed' }).click();
-  await keeps(page, 'article.away', () => panel.getByRole('button', { name: 'Archive' }).click());
+  await keeps(page, 'article.away', () =>
+    panel.getByRole('button', { name: 'Archive', exact: true }).click(),
+  );
   await expect(page.getByRole('row', { name: /Carrots, washed/ })).toHaveCount(0);
   await page.getByText(/^Archived: \d/).click();
   await keeps(page, 'article.away', () =>
-    page.getByRole('button', { name: 'Bring Carrots, washed, 25 kg back' }).click(),
+    page.getByRole('button', { name: 'Restore Carrots, washed, 25 kg' }).click(),
   );
   await expect(sellers.getByRole('row', { name: /Carrots, washed/ })).toBeVisible();
 

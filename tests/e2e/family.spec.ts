@@ -56,7 +56,9 @@ test('a label that nobody has read makes a plate “not known”; read, it does 
   await page.getByRole('link', { name: 'Redcurrant jelly' }).first().click();
   await page.getByRole('button', { name: 'Read its label' }).click();
   await page.getByRole('dialog').getByLabel('mustard').check();
-  await keeps(page, 'ingredient.allergens', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'ingredient.allergens', () =>
+    page.getByRole('button', { name: 'Save', exact: true }).click(),
+  );
   await expect(page.getByText('mustard').first()).toBeVisible();
   await page.goto('/pour/allergens');
   await expect(loin.getByText('not known')).toHaveCount(0);

@@ -52,12 +52,12 @@ test('a costing that is kept says what it cost then, whatever is done to the she
   await expect(row).toContainText(/\+.* now/);
   await row.getByRole('button', { name: 'What was in it' }).click();
   await expect(page.getByRole('cell', { name: 'White roux', exact: true })).toBeVisible();
-  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Archive' }).click());
+  await keeps(page, 'costing.away', () => row.getByRole('button', { name: 'Archive', exact: true }).click());
   await expect(row).toBeHidden();
   // Put away is not gone, a reload later either.
   await page.reload();
   await page.getByText('One archived').click();
-  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Restore' }).click());
+  await keeps(page, 'costing.away', () => page.getByRole('button', { name: 'Restore', exact: true }).click());
   await expect(page.getByRole('row').filter({ hasText: 'What was in it' })).toBeVisible();
 });
 

@@ -62,7 +62,9 @@ test('two managers at one form: theirs stands beside mine field by field, and no
   await other.getByLabel('What the kitchen is called').fill('The Far Weir');
   await other.getByLabel('Tax on a new plate, %').fill('19');
   const keepIt = (at: Page) =>
-    at.getByRole('region', { name: 'Name, money, figures' }).getByRole('button', { name: 'Save' });
+    at
+      .getByRole('region', { name: 'Name, money, figures' })
+      .getByRole('button', { name: 'Save', exact: true });
   await keeps(other, 'kitchen.settings', () => keepIt(other).click());
 
   await keepIt(page).click();

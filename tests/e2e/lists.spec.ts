@@ -26,7 +26,7 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
   await expect(tab(page, /moved/)).toHaveAttribute('aria-current', 'page');
   await expect(page.getByRole('row', { name: /Venison bones, chopped/ })).toContainText('6.3 % dearer');
 
-  await tab(page, /odd/).click();
+  await tab(page, /unusual/).click();
   await expect(page.getByRole('row', { name: /Duck carcasses/ })).toContainText(
     'Packed as 8 kg, before as 10 kg',
   );
@@ -46,9 +46,9 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
 
   await page.goto('/buy/lists');
   await page.getByRole('link', { name: 'weirside-game-latin1.csv' }).click();
-  await tab(page, /odd/).click();
+  await tab(page, /unusual/).click();
   await keeps(page, 'list.want', () => page.getByLabel('Take Duck carcasses').check());
-  await expect(write(page)).toHaveText(/Write \d+ prices/);
+  await expect(write(page)).toHaveText(/Apply \d+ prices/);
   await write(page).click();
   await expect(page.getByText('Its prices are in the book.')).toBeVisible();
   await page.goto('/buy');

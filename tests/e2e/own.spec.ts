@@ -183,16 +183,16 @@ test('a sheet out of pasted lines, called otherwise, copied, archived with anoth
   await page.getByRole('button', { name: 'Name and note' }).click();
   await page.getByLabel('What it is called').fill('Called otherwise');
   await page.getByLabel('A note').fill('Tuesdays');
-  await keeps(page, 'recipe.name', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'recipe.name', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('heading', { level: 1, name: 'Called otherwise' })).toBeVisible();
-  await page.getByRole('link', { name: 'Duplicate' }).click();
+  await page.getByRole('link', { name: 'Duplicate', exact: true }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'A copy of Called otherwise' })).toBeVisible();
   await page.getByLabel('What it is called').fill('The copy');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await expect(page.getByLabel('Step 2', { exact: true })).toHaveValue('water 4 l');
   // A mother that others live from goes only when something takes its place.
   await openPot(page, 'Venison bone stock');
-  await page.getByRole('button', { name: 'Archive' }).click();
+  await page.getByRole('button', { name: 'Archive', exact: true }).click();
   const panel = page.getByRole('dialog');
   await expect(panel.getByRole('link', { name: 'Reduced game base' })).toBeVisible();
   await expect(panel.getByRole('button', { name: /^Archive/ })).toBeDisabled();
@@ -204,7 +204,7 @@ test('a sheet out of pasted lines, called otherwise, copied, archived with anoth
   await page.goto('/pot');
   await page.getByText('Archived: 1').click();
   await keeps(page, 'recipe.away', () =>
-    page.getByRole('button', { name: 'Bring Venison bone stock back' }).click(),
+    page.getByRole('button', { name: 'Restore Venison bone stock' }).click(),
   );
   await expect(page.getByRole('link', { name: 'Venison bone stock', exact: true })).toBeVisible();
 });
@@ -226,7 +226,7 @@ test('an edit is taken back by the key, also after a reload, and done again; the
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+Shift+z'));
   await expect(price).toHaveValue('31.00');
   const plate = page.url();
-  await page.getByRole('link', { name: 'History' }).click();
+  await page.getByRole('link', { name: 'History', exact: true }).click();
   const first = page.getByRole('row', { name: /price 29\.00 → 31\.00/ }).first();
   await expect(first).toContainText('Maren Holt');
   await page.goto('/house/changes');
@@ -258,7 +258,7 @@ test('somebody new signs in as what they are; the last manager stays', async ({ 
   await page.getByRole('button', { name: 'Add person' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Nan Tully');
   await page.getByLabel('A first password').fill('copper-pans');
-  await keeps(page, 'person.keep', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'person.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('button', { name: 'Change Nan Tully' })).toBeVisible();
   await page.getByRole('button', { name: 'Maren Holt leaves' }).click();
   await expect(page.getByText(/This is the last manager/)).toBeVisible();
@@ -277,7 +277,7 @@ test('somebody new signs in as what they are; the last manager stays', async ({ 
     page
       .locator('form')
       .filter({ has: page.getByLabel('Cooks may change') })
-      .getByRole('button', { name: 'Save' })
+      .getByRole('button', { name: 'Save', exact: true })
       .click(),
   );
   await elsewhere.reload();
@@ -304,7 +304,7 @@ test('a vessel is measured with water, a hob by how long it boils; each is archi
   await expect(page.getByText(/Every reading fits within 0\.\d cm/)).toBeVisible();
   await page.getByRole('button', { name: 'Use these' }).click();
   await page.getByLabel('weighs empty').fill('4.2 kg');
-  await keeps(page, 'vessel.keep', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'vessel.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   const row = page.getByRole('row', { name: /^The old copper/ });
   expect(await figure(row.getByRole('cell').nth(2))).toBeCloseTo(20.2, 0);
   await page.getByRole('button', { name: 'A new hob' }).click();
@@ -313,15 +313,13 @@ test('a vessel is measured with water, a hob by how long it boils; each is archi
   await page.getByLabel('Litres of water').fill('10');
   await page.getByLabel('Minutes until it boiled').fill('20');
   await page.getByText('2.91 kW reach the pot').getByRole('button').click();
-  await keeps(page, 'hob.keep', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'hob.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toContainText('2.9 kW');
   await page.getByRole('button', { name: 'Put Corner burner away' }).click();
   await keeps(page, 'stove.away', () => page.getByRole('button', { name: 'Archive', exact: true }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toHaveCount(0);
   await page.getByText('Archived: 1').click();
-  await keeps(page, 'stove.away', () =>
-    page.getByRole('button', { name: 'Bring Corner burner back' }).click(),
-  );
+  await keeps(page, 'stove.away', () => page.getByRole('button', { name: 'Restore Corner burner' }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toBeVisible();
 });
 

@@ -185,7 +185,7 @@ test('a step is added, moved and taken out', async ({ page }) => {
   await expect(page.getByText('Over place 3 of 4.')).toBeAttached();
   await keeps(page, 'recipe.sheet', () => page.keyboard.press('Space'));
   await expect(step(page, 3)).toHaveValue('simmer 4 min');
-  await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Take step 3 out' }).click());
+  await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Remove step 3' }).click());
   await expect(page.getByLabel(/^Step \d/)).toHaveCount(3);
   await keeps(page, 'recipe.sheet', () => page.getByRole('button', { name: 'Undo', exact: true }).click());
   await expect(step(page, 3)).toHaveValue('simmer 4 min');
@@ -235,14 +235,14 @@ test('one pot in two vessels: split, turned to and combined, and the drawing say
   ).toBeVisible();
   // Left out, the grain stays in its saucepan: that cannot be portioned, and nothing is kept.
   await step(page, 12).focus();
-  await page.getByRole('button', { name: 'Take step 12 out' }).click();
+  await page.getByRole('button', { name: 'Remove step 12' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: /stand in the Saucepan 24 cm: combine them first/ }),
   ).toBeVisible();
   await expect(page.getByText('not saved: fix the line marked above first')).toBeVisible();
   // Without the portioning it can be kept: counted with the soup, and told with what cures it.
   await step(page, 16).focus();
-  await page.getByRole('button', { name: 'Take step 16 out' }).click();
+  await page.getByRole('button', { name: 'Remove step 16' }).click();
   await expect(
     page.getByText(/1\.\d l still stand in the Saucepan 24 cm.*Combine with the Saucepan 24 cm\./),
   ).toBeVisible();

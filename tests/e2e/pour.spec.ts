@@ -97,18 +97,20 @@ test('a sauce on the side that guests leave half of, and a banquet that loses so
   await page.getByRole('button', { name: 'How Sorrel sauce is served' }).click();
   const panel = page.getByRole('dialog');
   await panel.getByLabel('More goes on than its portion, %').fill('120');
-  await panel.getByRole('button', { name: 'Save' }).click();
+  await panel.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(panel.getByText('120 % cannot be: from 0 to 100 %.')).toBeVisible();
   await panel.getByLabel('More goes on than its portion, %').fill('');
   await panel.getByLabel(/^On the side/).fill('50');
-  await keeps(page, 'plate.line-served', () => panel.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'plate.line-served', () =>
+    panel.getByRole('button', { name: 'Save', exact: true }).click(),
+  );
   await expect(page.getByText('on the side, 50 % of it taken')).toBeVisible();
   await expect.poll(() => figure(cost)).toBeLessThan(before);
   const aside = await figure(cost);
   await page.getByRole('button', { name: 'Name, tax and target' }).click();
   await panel.getByLabel('How it is served').selectOption('banquet');
   await panel.getByLabel(/^Lost in service/).fill('10');
-  await keeps(page, 'plate.head', () => panel.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'plate.head', () => panel.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByText('a plate, ingredients, banquet, 10.0 % lost in service')).toBeVisible();
   await expect.poll(() => figure(cost)).toBeCloseTo(aside / 0.9, 1);
   await page.reload();
@@ -130,7 +132,7 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   await page.getByRole('button', { name: 'A new menu' }).click();
   const panel = page.getByRole('dialog');
   await panel.getByLabel('What the menu is called').fill('Banquet in May');
-  await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('heading', { name: 'Banquet in May', level: 1 })).toBeVisible();
   for (const name of ['Duck broth with noodles', 'Venison loin, juniper sauce, celeriac']) {
     await page.getByLabel('Add a plate').fill(name);
@@ -175,6 +177,6 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(sold(/^Duck broth/)).toHaveValue('66');
-  await keeps(page, 'menu.away', () => page.getByRole('button', { name: 'Archive' }).click());
+  await keeps(page, 'menu.away', () => page.getByRole('button', { name: 'Archive', exact: true }).click());
   await expect(page.getByRole('heading', { name: 'Evening menu', level: 1 })).toBeVisible();
 });

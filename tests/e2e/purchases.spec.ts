@@ -2,7 +2,7 @@ import { expect, figure, keeps, open, tabTo, takes, test, chooseFrom } from './k
 import type { Page } from '@playwright/test';
 
 const line = (page: Page, n: number, field: string) => page.getByLabel(`Line ${n}, ${field}`);
-const write = (page: Page) => page.getByRole('button', { name: 'Save' });
+const write = (page: Page) => page.getByRole('button', { name: 'Save', exact: true });
 
 async function begin(page: Page, supplier: string, number: string): Promise<void> {
   await open(page, '/buy/purchases');
@@ -302,10 +302,10 @@ test('an invoice entered wrong is taken back after saying what that moves, and s
   const number = await first.innerText();
   await first.click();
   await expect(page.getByRole('heading', { level: 1, name: `Invoice ${number}` })).toBeVisible();
-  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
   const panel = page.getByRole('dialog', { name: `Take Invoice ${number} back?` });
   await expect(panel.getByRole('row').first()).toContainText('→');
-  await keeps(page, 'purchase.back', () => panel.getByRole('button', { name: 'Undo' }).click());
+  await keeps(page, 'purchase.back', () => panel.getByRole('button', { name: 'Undo', exact: true }).click());
   await expect(page.getByText(/^Undone /)).toBeVisible();
   await page.reload();
   await expect(page.getByText(/^Undone /)).toBeVisible();

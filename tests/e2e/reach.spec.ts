@@ -70,8 +70,8 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
         await page.getByLabel('Line 1, article').click();
         await page.getByRole('option', { name: 'New item …' }).click();
         await page.getByRole('button', { name: 'Deposit' }).click();
-        await page.getByRole('button', { name: 'Save' }).click();
-        await expect(page.getByText(/^Nothing is written down yet/)).toBeVisible();
+        await page.getByRole('button', { name: 'Save', exact: true }).click();
+        await expect(page.getByText(/^Not saved yet/)).toBeVisible();
       },
     ],
     [
@@ -162,7 +162,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a sheet at another size',
       async (page) => {
         await openPot(page, 'Venison bone stock');
-        await page.getByRole('button', { name: 'Scale' }).click();
+        await page.getByRole('button', { name: 'Scale', exact: true }).click();
         await page.getByLabel('How much').fill('60 l');
         await expect(page.getByText(/^Plain multiplication/)).toBeVisible();
       },

@@ -40,7 +40,7 @@ test('a version is named, laid beside the one that stands, and put back', async 
   const was = page.getByRole('region', { name: 'as my mother made it' });
   await expect(was).toContainText('then “reduce to 0.6 of it”, now “reduce by half”');
   await expect(was).toContainText('Sorrel sauce');
-  await keeps(page, 'recipe.sheet', () => was.getByRole('button', { name: /^Put the sheet back/ }).click());
+  await keeps(page, 'recipe.sheet', () => was.getByRole('button', { name: /^Restore this version/ }).click());
   await expect(was.getByText('✓ put back')).toBeVisible();
   await page.reload();
   await expect(name).toHaveValue('as my mother made it');
@@ -93,7 +93,7 @@ test('a sheet is scaled to litres, to what came in and to covers, kept at that s
   page,
 }) => {
   await openPot(page, 'Juniper sauce');
-  await page.getByRole('button', { name: 'Scale' }).click();
+  await page.getByRole('button', { name: 'Scale', exact: true }).click();
   const panel = page.getByRole('dialog');
   const much = panel.getByLabel('How much');
   await much.fill('0 l');
@@ -136,7 +136,7 @@ test('the sheet goes on the wall at a size, with dips, notes, cautions and aller
   await page.getByRole('button', { name: 'A note for the cook' }).click();
   await page.getByLabel('Note on step 2').fill('finely, Žofie');
   await keeps(page, 'recipe.sheet', () => page.keyboard.press('Enter'));
-  await page.getByRole('button', { name: 'Scale' }).click();
+  await page.getByRole('button', { name: 'Scale', exact: true }).click();
   await page.getByLabel('How much').fill('5 l');
   await page.getByRole('link', { name: 'Cook or print' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Juniper sauce' })).toBeVisible();
@@ -182,7 +182,7 @@ test('a line is filled in as a form, told what it comes to, and changed in it ag
   await expect(last).toHaveValue('reduce by two thirds');
   await last.click();
   await page.getByRole('button', { name: /^More for step/ }).click();
-  await page.getByRole('button', { name: 'Use a form' }).click();
+  await page.getByRole('button', { name: 'Edit in a form' }).click();
   await form.getByLabel('Heat').selectOption('simmer');
   await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Save this answer' }).click());
   await expect(last).toHaveValue('reduce by two thirds at a simmer');

@@ -68,7 +68,7 @@ test.afterEach(async ({ browserName: _ }, info) => {
 });
 
 const atHand = () => page.getByRole('region', { name: 'At hand' });
-const told = () => page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+const told = () => page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');
 
 /** Taps the large key for a line that is done, and waits until the next is at hand. */
 async function done(next: number): Promise<void> {
@@ -108,10 +108,10 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
   await page.getByRole('option', { name: 'Trout-frame fumet', exact: true }).tap();
   await page.getByLabel('In which vessel').selectOption({ label: 'Stockpot 50 l' });
   await page.getByLabel('Since when').selectOption({ label: '30 min ago' });
-  await page.getByRole('button', { name: 'Start' }).tap();
+  await page.getByRole('button', { name: 'Start', exact: true }).tap();
   await expect(page.getByRole('heading', { name: 'Trout-frame fumet', level: 1 })).toBeVisible();
   const path = new URL(page.url()).pathname;
-  const lines = await page.getByRole('region', { name: 'Steps' }).getByRole('listitem').count();
+  const lines = await page.getByRole('region', { name: 'Steps', exact: true }).getByRole('listitem').count();
   for (let next = 2; next <= 5; next += 1) await done(next);
   await expect(told()).toHaveCount(4);
   const at = await told().first().innerText();

@@ -7,7 +7,7 @@ test.use({ ownBrowser: true });
 
 const HELD = Date.parse('2026-03-14T12:00:00.000Z');
 const atHand = (page: Page) => page.getByRole('region', { name: 'At hand' });
-const told = (page: Page) => page.getByRole('region', { name: 'Log' });
+const told = (page: Page) => page.getByRole('region', { name: 'Log', exact: true });
 const panel = (page: Page) => page.getByRole('dialog');
 
 /** Puts a sheet on that has been on for a while, in a vessel that is free. */
@@ -19,7 +19,7 @@ async function putOn(page: Page, words: string, name: string): Promise<void> {
   await page.getByRole('option', { name, exact: true }).click();
   await page.getByLabel('In which vessel').selectOption({ label: 'Stockpot 50 l' });
   await page.getByLabel('Since when').selectOption({ label: '30 min ago' });
-  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start' }).click());
+  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start', exact: true }).click());
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -60,7 +60,7 @@ test('done differently, boiled over, and the wrong thing in: each a line of this
   await line.fill('9 l of something else');
   await expect(panel(page)).toContainText('There is no ingredient or recipe');
   await line.fill('8 l venison bone stock');
-  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(atHand(page)).toContainText('8 l venison bone stock');
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByRole('figure')).toContainText(/now 8\.\d+ l|now 7\.9\d* l/);
@@ -98,7 +98,7 @@ test('degrees are taken from a probe that follows the pot; pulled out, it says s
   const field = page.getByLabel('The probe of the stove answers at');
   await field.fill(probe);
   await keeps(page, 'kitchen.settings', () =>
-    page.locator('form').filter({ has: field }).getByRole('button', { name: 'Save' }).click(),
+    page.locator('form').filter({ has: field }).getByRole('button', { name: 'Save', exact: true }).click(),
   );
   await putOn(page, 'reduced game base', 'Reduced game base');
   await page.getByLabel('When it happened').selectOption({ label: 'it was 30 min ago' });
@@ -145,7 +145,7 @@ test('a batch is as large as what came in: its kilos typed, or taken from the sc
     })
     .toMatch(/^(3|3\.00)$/);
   await expect.poll(async () => Number(await litres.inputValue()) / before).toBeCloseTo(3 / bySheet, 1);
-  await expect(page.getByRole('button', { name: 'Start' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeEnabled();
   await page.request.post(`http://127.0.0.1:${here().scalePort}/put?g=0`);
 });
 

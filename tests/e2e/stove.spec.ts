@@ -30,7 +30,7 @@ async function putOn(page: Page, words: string, name: string, vessel: string): P
   await page.getByRole('option', { name, exact: true }).click();
   await page.getByLabel('In which vessel').selectOption({ label: vessel });
   await page.getByLabel('Since when').selectOption({ label: '30 min ago' });
-  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start' }).click());
+  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start', exact: true }).click());
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -53,7 +53,7 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await page.getByLabel('When it happened').selectOption({ label: 'it was 20 min ago' });
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByLabel('When it happened')).toHaveValue('0');
-  await expect(page.getByRole('region', { name: 'Log' })).toContainText('11:40');
+  await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('11:40');
   await expect(atHand(page)).toContainText('reduce by two thirds');
   await expect(atHand(page).getByRole('status')).toContainText(/more/);
   // 10 l in it: a dip that says more than ever went in is asked about, and counts for nothing till then.
@@ -118,7 +118,7 @@ test('with the network gone readings are answered at once, kept in the browser a
   await expect(page.getByRole('status').filter({ hasText: 'kept here' })).toHaveCount(0, { timeout: 30_000 });
   await page.reload();
   await expect(atHand(page)).toContainText('2 of');
-  const told = page.getByRole('region', { name: 'Log' }).getByRole('listitem');
+  const told = page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');
   await expect(told).toHaveCount(2);
   await expect(told.first()).toContainText('24 °C');
   expect(await figure(page.getByText(/^\d+ of \d+$/))).toBe(2);
@@ -131,7 +131,7 @@ test('from its sheet a pot is put on as it is written there', async ({ page }) =
   await page.getByRole('link', { name: 'Start a batch' }).click();
   await expect(page.getByLabel('Which sheet')).toHaveValue('Duck broth');
   await page.getByLabel('In which vessel').selectOption({ label: 'Stockpot 50 l' });
-  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start' }).click());
+  await keeps(page, 'batch.start', () => page.getByRole('button', { name: 'Start', exact: true }).click());
   await expect(page.getByRole('heading', { name: 'Duck broth', level: 1 })).toBeVisible();
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
@@ -149,7 +149,7 @@ test('the clock of cooling starts when the heat goes off: by the limits of the h
     page
       .locator('form')
       .filter({ has: page.getByLabel('A pot is cooled to') })
-      .getByRole('button', { name: 'Save' })
+      .getByRole('button', { name: 'Save', exact: true })
       .click(),
   );
   await putOn(page, 'reduced game base', 'Reduced game base', 'Stockpot 50 l');
@@ -280,7 +280,7 @@ test('a pot that may stand lower is turned down for the night, by what the house
   await keeps(page, 'batch.tell', () =>
     panel.getByRole('button', { name: 'It is turned down to bare simmer and left' }).click(),
   );
-  const what = page.getByRole('region', { name: 'Log' });
+  const what = page.getByRole('region', { name: 'Log', exact: true });
   await expect(what).toContainText('left for the night, turned down to bare simmer');
   await page.reload();
   await expect(what).toContainText('left for the night, turned down to bare simmer');
@@ -297,7 +297,7 @@ test('a dip of a pot that is cold is read as it stands then, and a chilled spoon
   await page.getByLabel('When it happened').selectOption({ label: 'it was 20 min ago' });
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(page.getByRole('figure')).toContainText(/now \d+\.\d+ l/);
-  const what = page.getByRole('region', { name: 'Log' });
+  const what = page.getByRole('region', { name: 'Log', exact: true });
   const cold = keys(page).getByRole('button', { name: 'it is cold' });
   await expect(cold).toHaveAttribute('aria-pressed', 'false');
   await cold.click();

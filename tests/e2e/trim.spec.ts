@@ -230,7 +230,7 @@ test('drained bones teach what the strainer keeps, and the stock has its litres 
   await expect
     .poll(() => figure(page.getByRole('button', { name: /, a litre: why\?$/ })))
     .toBeLessThan(before);
-  await page.getByText(/^What it stands on/).click();
+  await page.getByText(/^What this rests on/).click();
   await expect(page.getByRole('row', { name: /^Venison bones/ })).toContainText(/keeps 8\d ml\/kg/);
   await expect(page.getByRole('row', { name: /^Venison bones/ })).toContainText('own browning 17.9 %');
 });
@@ -249,7 +249,7 @@ test('what no pot takes returns to the usable part, by as much as is left over',
     await page.getByLabel('Trout-frame fumet, batches a week').first().fill('9');
     await page.getByLabel('Trout-frame fumet, batches a week').first().press('Enter');
     // Far more often than before is asked about.
-    await page.getByRole('button', { name: 'Save' }).first().click();
+    await page.getByRole('button', { name: 'Save', exact: true }).first().click();
   });
   await expect(leek).toContainText('short');
   await page.getByLabel('Trout-frame fumet, batches a week').first().fill('-2');
@@ -270,10 +270,10 @@ test('waste is booked with its reason, and refused without one', async ({ page }
   await what.press('Tab');
   await expect(what).toHaveValue('Leek');
   await box.getByLabel('Amount wasted').fill('800 g');
-  await box.getByRole('button', { name: 'Save' }).click();
-  await expect(box.getByRole('alert')).toContainText('Why was it thrown away?');
+  await box.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(box.getByRole('alert')).toContainText('Why was it wasted?');
   await box.getByLabel('Reason').fill('spoiled');
-  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'stock.waste', () => box.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(box.getByRole('listitem').first()).toContainText('Leek, stock trim');
   await expect(box.getByRole('listitem').first()).toContainText('Maren Holt: spoiled');
   await expect(box.getByRole('listitem').first()).toContainText('€0.48');
@@ -298,7 +298,7 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   expect(a).toBeGreaterThan(b);
   expect(b).toBeGreaterThan(c);
   await page.getByLabel('Set value of a kilo of trim').fill('60');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await page.getByRole('button', { name: 'Yes, save it' }).click();
   await expect(
     page.getByRole('alert').filter({ hasText: /cannot bear it.*most it can bear is/ }),
@@ -324,7 +324,11 @@ test('the three schools on three real plates; a school chosen moves them; a set 
   await expect.poll(() => figure(leek)).toBeGreaterThan(shared);
   await page.getByLabel('Stock trim, set value a kilo').fill('7');
   await page.getByLabel('Stock trim, set value a kilo').press('Enter');
-  await page.getByRole('alert').filter({ hasText: '12 times' }).getByRole('button', { name: 'Save' }).click();
+  await page
+    .getByRole('alert')
+    .filter({ hasText: '12 times' })
+    .getByRole('button', { name: 'Save', exact: true })
+    .click();
   await expect(
     page
       .getByRole('alert')
@@ -336,7 +340,9 @@ test('a kitchen may learn at once: a finished test counts as soon as it is weigh
   await open(page, '/trim/schools');
   await page.waitForLoadState('networkidle');
   await page.getByLabel('Learned from yield tests').selectOption('at once');
-  await keeps(page, 'kitchen.trimming', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'kitchen.trimming', () =>
+    page.getByRole('button', { name: 'Save', exact: true }).click(),
+  );
   await bench(page, 'Garlic');
   await types(page, 'Start weight', '400 g');
   await types(page, part(1), '320 g');
@@ -354,7 +360,7 @@ test('what comes off can be made a product of its own on the bench', async ({ pa
   await page.getByLabel('Part 2, what becomes of it').selectOption('by-product');
   await page.getByLabel('New by-product, its name').fill('Duck fat off carcasses');
   await page.getByLabel('New by-product, what it is like').fill('Duck or goose fat');
-  await page.getByRole('button', { name: 'Create' }).click();
+  await page.getByRole('button', { name: 'Create', exact: true }).click();
   await expect(page.getByLabel('Part 2, product').locator('option:checked')).toHaveText(
     'Duck fat off carcasses',
   );

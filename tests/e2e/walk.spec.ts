@@ -32,8 +32,8 @@ test('another supplier does not take over what the first one sells', async ({ pa
     hasText: 'Leeks is Low Meadow Growers’s: choose what Weirside Game sells.',
   });
   await expect(says).toBeVisible();
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByText(/^✕?\s*Nothing is written down yet/)).toBeVisible();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText(/^✕?\s*Not saved yet/)).toBeVisible();
   await expect(page.getByLabel(price(1))).toHaveValue('14');
   await page.goto('/buy/purchases');
   await expect(page.getByRole('link', { name: 'X 1' })).toHaveCount(0);
@@ -49,10 +49,10 @@ test('a price of 240 for 24 is asked about, and written down when it is said to 
   await page.getByLabel('Line 1, packs').fill('1');
   await page.getByLabel(price(1)).fill('240');
   await expect(page.getByText('€240.00 is 10 times the €24.00 it was. Save it?')).toBeVisible();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByText('Not saved yet: one thing is asked above.')).toBeVisible();
   await page.getByRole('button', { name: 'It is right' }).click();
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Invoice X 2' })).toBeVisible();
 });
 
@@ -85,7 +85,7 @@ test('a line that was taken out comes back, and the focus goes to a line that is
   await expect(page.getByLabel('Supplier', { exact: true })).toHaveValue('Low Meadow Growers');
   await page.getByRole('button', { name: 'Add line' }).click();
   await expect(page.getByLabel('Line 2, article')).toBeFocused();
-  await page.getByRole('button', { name: 'Take Leeks out' }).click();
+  await page.getByRole('button', { name: 'Remove Leeks' }).click();
   await expect(page.getByLabel('Line 1, article')).toHaveValue('');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(page.getByLabel('Line 1, article')).toHaveValue('Leeks');
@@ -170,7 +170,7 @@ test('what was named before the search has answered is what is written down', as
   await page.keyboard.type('2');
   await page.keyboard.press('Tab');
   await page.keyboard.type('7.10');
-  await page.getByRole('button', { name: 'Save' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   release();
   await expect(page.getByRole('heading', { name: 'Invoice X 3' })).toBeVisible();
   await expect(page.getByRole('row', { name: /^Trout frames/ })).toContainText('7.10');

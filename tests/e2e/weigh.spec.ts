@@ -30,7 +30,7 @@ test('a question that arises at a line is asked from there, kept, thrown away an
   await expect(page.getByRole('heading', { name: 'Press the shells?', level: 1 })).toBeVisible();
   await page.reload();
   await expect(answer(page)).toHaveText('pressed');
-  await keeps(page, 'question.away', () => page.getByRole('button', { name: 'Delete' }).click());
+  await keeps(page, 'question.away', () => page.getByRole('button', { name: 'Delete', exact: true }).click());
   await expect(page.getByRole('heading', { name: 'Weigh up', level: 1 })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Press the shells?' })).toHaveCount(0);
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());

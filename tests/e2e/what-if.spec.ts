@@ -6,7 +6,7 @@ async function newTray(page: Page, name: string): Promise<void> {
   await open(page, '/pour/what-if');
   await page.getByRole('button', { name: 'New what-if' }).click();
   await page.getByLabel('What the what-if is called').fill(name);
-  await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Save' }).click());
+  await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
@@ -90,7 +90,7 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await page.getByRole('link', { name: 'Bones up' }).click();
   await expect(page.getByRole('heading', { name: 'Bones up', level: 1 })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Venison bones, price' })).toBeVisible();
-  await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Delete' }).click());
+  await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Delete', exact: true }).click());
   await expect(page.getByText('Bones up is deleted.')).toBeVisible();
   await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Undo', exact: true }).click());
 });

@@ -52,7 +52,12 @@ function plant(room: string, sample: number, seed: string, env: Readonly<Record<
         room === STATIONS
           ? ['src/features/**/commands.ts', 'src/features/**/queries.ts']
           : [`src/core/${room}/**/*.ts`, '!src/core/**/*.test.ts', '!src/core/**/index.ts'],
-      ignorePatterns: ['.next', '.halfpot', '/demo/price-lists', 'test-results'],
+      ignorePatterns: [
+        '.next',
+        '.halfpot',
+        'test-results',
+        ...(room === STATIONS ? [] : ['/demo/price-lists']),
+      ],
       coverageAnalysis: 'perTest',
       // What is set once when a module is loaded would need every test for each of them.
       ignoreStatic: true,

@@ -66,7 +66,7 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
             act={() => acts.off(id)}
           />
           <Item words={line.note ? 'Its note' : 'A note for the cook'} act={onNote} />
-          <Item words="Use a form" act={onFields} />
+          <Item words="Edit in a form" act={onFields} />
           <Dropdown.Divider />
           <WeighUp line={id} />
           <Item words="Another way of doing this" act={onOtherWay} />
@@ -85,7 +85,7 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
       <Button
         variant="tool"
         size="sm"
-        aria-label={`Take step ${index + 1} out`}
+        aria-label={`Remove step ${index + 1}`}
         onClick={() => acts.remove(id)}
       >
         <X size={16} aria-hidden="true" />

@@ -76,7 +76,7 @@ export function GoodsRow(props: Props) {
           )}
         </td>
         <td>
-          {!page.corrects && <TakeOut label={`Take ${read.name} out`} act={() => takeOut(i, read.name)} />}
+          {!page.corrects && <TakeOut label={`Remove ${read.name}`} act={() => takeOut(i, read.name)} />}
         </td>
       </tr>
       {line.newArticle && (

@@ -119,7 +119,7 @@ function Row({
             <Button
               variant="link"
               size="sm"
-              aria-label={`Put ${s.name} away`}
+              aria-label={`Archive ${s.name}`}
               disabled={state.busy}
               onClick={away}
             >

@@ -224,7 +224,7 @@ const Tools = ({
       <Button variant="link" size="sm" aria-label={`Change ${name}`} onClick={change}>
         Change
       </Button>
-      <Button variant="link" size="sm" aria-label={`Put ${name} away`} onClick={away}>
+      <Button variant="link" size="sm" aria-label={`Archive ${name}`} onClick={away}>
         Archive
       </Button>
     </span>
