@@ -79,7 +79,7 @@ export const ASKS = jsonColumn('what a question asks', Question.pick({ asks: tru
   asItWas,
 ]);
 export const BATCH_STEPS = jsonColumn('the lines of a batch', Batch.shape.steps, [asItWas]);
-export const FORETOLD = jsonColumn('what was foretold of a batch', Batch.shape.foretold.unwrap(), [asItWas]);
+export const FORETOLD = jsonColumn('the forecast of a batch', Batch.shape.foretold.unwrap(), [asItWas]);
 export const BOILS = jsonColumn('what a vessel has taught', z.array(TaughtBoils), [asItWas]);
 export const BATCH_EVENT = jsonColumn('what happened to a batch', BatchEvent, [asItWas]);
 export const TOLD = jsonColumn('what a question came to', Told, [asItWas]);

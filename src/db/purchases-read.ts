@@ -138,7 +138,7 @@ export async function notBack(
 ): Promise<Trouble | undefined> {
   const no = (message: string): Trouble => refuse('cannot-take-back', '', message).trouble;
   if (back === (found.withdrawnAt !== undefined))
-    return no(back ? 'This has been taken back already.' : 'This stands in the book already.');
+    return no(back ? 'This is undone already.' : 'This is in the price book already.');
   const [credit] = found.credits;
   if (back && credit)
     return no(`Credit note ${credit.number} corrects it, of ${credit.on}: undo that first.`);
@@ -148,7 +148,7 @@ export async function notBack(
     back || found.corrects === undefined ? undefined : await purchaseById(sql, kitchenId, found.corrects);
   return of?.withdrawnAt === undefined
     ? undefined
-    : no(`Invoice ${of.number}, which it corrects, has been taken back: let that stand first.`);
+    : no(`Invoice ${of.number}, which it corrects, was undone: restore that first.`);
 }
 
 /** The invoice of a day that has a number; of several suppliers’ the one written down last. */

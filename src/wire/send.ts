@@ -68,7 +68,7 @@ const NOBODY = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } 
 const NOT_FETCHED = {
   ...NOBODY,
   message:
-    'The server does not answer, or was brought up to date since this page was opened; what you typed stands here. Try again, or load the page anew.',
+    'The server does not answer, or was brought up to date since this page was opened; what you typed stands here. Try again, or reload the page.',
 } as const satisfies No;
 
 /** What is under way of each thing that may wait. */

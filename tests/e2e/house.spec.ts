@@ -52,7 +52,9 @@ test('a costing that is kept says what it cost then, whatever is done to the she
   await expect(row).toContainText(/\+.* now/);
   await row.getByRole('button', { name: 'What was in it' }).click();
   await expect(page.getByRole('cell', { name: 'White roux', exact: true })).toBeVisible();
-  await keeps(page, 'costing.away', () => row.getByRole('button', { name: 'Archive', exact: true }).click());
+  await keeps(page, 'costing.away', () =>
+    page.getByRole('region', { name: 'Saved costings' }).getByRole('button', { name: 'Archive' }).click(),
+  );
   await expect(row).toBeHidden();
   // Put away is not gone, a reload later either.
   await page.reload();

@@ -47,7 +47,7 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
   await page.goto('/buy/lists');
   await page.getByRole('link', { name: 'weirside-game-latin1.csv' }).click();
   await tab(page, /unusual/).click();
-  await keeps(page, 'list.want', () => page.getByLabel('Take Duck carcasses').check());
+  await keeps(page, 'list.want', () => page.getByLabel('Apply Duck carcasses').check());
   await expect(write(page)).toHaveText(/Apply \d+ prices/);
   await write(page).click();
   await expect(page.getByText('Its prices are in the book.')).toBeVisible();

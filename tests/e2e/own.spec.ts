@@ -232,7 +232,7 @@ test('an edit is taken back by the key, also after a reload, and done again; the
   await page.goto('/house/changes');
   await keeps(page, 'change.undo', () =>
     page
-      .getByRole('button', { name: /^Do again|^Take back/ })
+      .getByRole('button', { name: /^Redo|^Undo:/ })
       .first()
       .click(),
   );
@@ -315,7 +315,7 @@ test('a vessel is measured with water, a hob by how long it boils; each is archi
   await page.getByText('2.91 kW reach the pot').getByRole('button').click();
   await keeps(page, 'hob.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toContainText('2.9 kW');
-  await page.getByRole('button', { name: 'Put Corner burner away' }).click();
+  await page.getByRole('button', { name: 'Archive Corner burner' }).click();
   await keeps(page, 'stove.away', () => page.getByRole('button', { name: 'Archive', exact: true }).click());
   await expect(page.getByRole('row', { name: /^Corner burner/ })).toHaveCount(0);
   await page.getByText('Archived: 1').click();

@@ -178,7 +178,7 @@ test('a step is added, moved and taken out', async ({ page }) => {
   await step(page, 4).click();
   await expect(kept(page)).toBeVisible();
   // By keys alone: taken in hand, moved, put down.
-  await page.getByRole('button', { name: 'Move step 4' }).focus();
+  await page.getByRole('button', { name: 'Move step 4', exact: true }).focus();
   await page.keyboard.press('Space');
   await expect(page.getByText('Over place 4 of 4.')).toBeAttached();
   await page.keyboard.press('ArrowUp');

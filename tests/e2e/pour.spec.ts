@@ -79,10 +79,10 @@ test('a plate over its target is given the price that the target asks for, by a 
   await page.getByRole('link', { name: 'Venison loin, juniper sauce, celeriac' }).click();
   await expect(page.getByRole('heading', { level: 1, name: /^Venison loin/ })).toBeVisible();
   await expect(page.getByText('▲ over 32 %')).toBeVisible();
-  await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Take it' }).click());
+  await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Use this price' }).click());
   await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');
   await expect(page.getByText('keeps 32 %')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Take it' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Use this price' })).toHaveCount(0);
   await page.reload();
   await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');
 });
@@ -171,7 +171,7 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   expect(await pct.innerText()).not.toBe(portions);
   // A plate off, and the menu away: each is taken back.
   await keeps(page, 'menu.keep', () =>
-    page.getByRole('button', { name: 'Take Duck broth with noodles off the menu' }).click(),
+    page.getByRole('button', { name: 'Remove Duck broth with noodles from the menu' }).click(),
   );
   await expect(sold(/^Duck broth/)).toHaveCount(0);
   await page.getByRole('heading', { level: 1 }).click();

@@ -242,7 +242,7 @@ test('the larder: found misspelt, taken under a name, merged with all its histor
 }) => {
   await open(page, '/buy/larder');
   await page.getByLabel('Find in the larder').fill('jeruslem artichoke');
-  await page.getByRole('button', { name: 'Take Jerusalem artichoke into the kitchen' }).click();
+  await page.getByRole('button', { name: 'Add Jerusalem artichoke to my ingredients' }).click();
   await page.getByLabel('Name of Jerusalem artichoke in this kitchen').fill('Onion');
   await page.getByRole('button', { name: 'Add to my ingredients' }).click();
   await expect(
@@ -267,7 +267,7 @@ test('the larder: found misspelt, taken under a name, merged with all its histor
   await expect(page.getByRole('row', { name: /Shallots, long, sack/ })).toBeVisible();
   await page.goto('/buy/larder');
   await keeps(page, 'ingredient.apart', () =>
-    page.getByRole('button', { name: 'Take Shallots, banana apart from Shallot' }).click(),
+    page.getByRole('button', { name: 'Separate Shallots, banana from Shallot' }).click(),
   );
   await page.goto('/buy');
   await expect(page.getByRole('link', { name: 'Shallots, banana' })).toBeVisible();
@@ -303,7 +303,7 @@ test('an invoice entered wrong is taken back after saying what that moves, and s
   await first.click();
   await expect(page.getByRole('heading', { level: 1, name: `Invoice ${number}` })).toBeVisible();
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  const panel = page.getByRole('dialog', { name: `Take Invoice ${number} back?` });
+  const panel = page.getByRole('dialog', { name: `Undo Invoice ${number}?` });
   await expect(panel.getByRole('row').first()).toContainText('→');
   await keeps(page, 'purchase.back', () => panel.getByRole('button', { name: 'Undo', exact: true }).click());
   await expect(page.getByText(/^Undone /)).toBeVisible();

@@ -287,7 +287,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       async (page) => {
         await open(page, '/house/stove');
         await page
-          .getByRole('button', { name: /^Put .* away$/ })
+          .getByRole('button', { name: /^Archive / })
           .first()
           .click();
         await expect(page.getByText(/^What takes its place/)).toBeVisible();
@@ -302,7 +302,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
         await price.fill('31');
         await keeps(page, 'plate.amounts', () => price.press('Enter'));
         await page.goto('/house/changes');
-        await expect(page.getByRole('button', { name: /^Take back/ })).toBeVisible();
+        await expect(page.getByRole('button', { name: /^Undo:/ })).toBeVisible();
       },
     ],
   ],

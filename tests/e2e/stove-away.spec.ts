@@ -202,7 +202,7 @@ test('a pot is put right with nobody answering: the first page a tablet opens is
   // A slip is taken back with nobody answering, too.
   await read('Salt', '0.9');
   await expect(told()).toHaveCount(before + 3);
-  await page.getByRole('button', { name: 'Take back: 0.9 % salt by the meter' }).tap();
+  await page.getByRole('button', { name: 'Undo: 0.9 % salt by the meter' }).tap();
   await expect(told()).toHaveCount(before + 2);
   const litres = await page
     .locator('figure.section')

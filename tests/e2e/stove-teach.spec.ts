@@ -33,7 +33,7 @@ test('what the pots teach is held back, an outlier left out, accepted, seen afte
     /Hours of reductions did in \d+ of 16, litres in the end in \d+ of 30/,
   );
   const stock = page.getByRole('region', { name: 'Stockpot 36 l, bare simmer, no lid' });
-  await expect(stock).toContainText('Reckoned with: the table. Nothing moves until it is accepted.');
+  await expect(stock).toContainText('In use: the standard value. Nothing moves until it is accepted.');
   const far = stock.getByRole('row').filter({ hasText: 'far from the others' });
   await expect(far).toContainText('Duck broth');
   await keeps(page, 'batch.tell', () => far.getByRole('button', { name: 'Leave out' }).click());
@@ -41,11 +41,11 @@ test('what the pots teach is held back, an outlier left out, accepted, seen afte
   const moved = stock.getByRole('row').filter({ hasText: 'Venison bone stock' }).first();
   await expect(moved).toContainText(/10\.39 → 1\d\.\d\d/);
   await keeps(page, 'batch.learn', () => stock.getByRole('button', { name: /^Use 0\.\d\d$/ }).click());
-  await expect(stock).toContainText(/Reckoned with: 0\.\d\d\./);
+  await expect(stock).toContainText(/In use: 0\.\d\d\./);
   await page.reload();
-  await expect(stock).toContainText(/Reckoned with: 0\.\d\d\./);
+  await expect(stock).toContainText(/In use: 0\.\d\d\./);
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
-  await expect(stock).toContainText('Reckoned with: the table.');
+  await expect(stock).toContainText('In use: the standard value.');
   await keeps(page, 'batch.take-back', () => stock.getByRole('button', { name: 'Count it again' }).click());
   await expect(stock.getByRole('row').filter({ hasText: 'far from the others' })).toContainText('Duck broth');
 });
@@ -84,7 +84,7 @@ test('done differently, boiled over, and the wrong thing in: each a line of this
   await expect(told(page)).toContainText('boiled over: 6 l are left');
   await keeps(page, 'batch.take-back', () =>
     told(page)
-      .getByRole('button', { name: /^Take back: boiled over/ })
+      .getByRole('button', { name: /^Undo: boiled over/ })
       .click(),
   );
   await expect(page.getByRole('figure')).toContainText('now 8');
@@ -155,14 +155,14 @@ test('what stays in the sieve is learned of its sheet: it stands in its line, mo
   await page.clock.setFixedTime(HELD);
   await open(page, '/stove/learned');
   const sieve = page.getByRole('region', { name: 'Pepper passata: what stays in the sieve' });
-  await expect(sieve).toContainText('Reckoned with: 16.0 %. Nothing moves until it is accepted.');
+  await expect(sieve).toContainText('In use: 16.0 %. Nothing moves until it is accepted.');
   await expect(sieve.getByRole('row').filter({ hasText: 'Pepper passata' }).first()).toContainText(
     /5\.55 → 5\.\d\d.*€\d\.\d\d → €\d\.\d\d/,
   );
   await keeps(page, 'batch.learn-times', () =>
     sieve.getByRole('button', { name: /^Use 2\d\.\d %$/ }).click(),
   );
-  await expect(sieve).toContainText(/Reckoned with: 2\d\.\d %\./);
+  await expect(sieve).toContainText(/In use: 2\d\.\d %\./);
   await sieve.getByText('3 batches').click();
   await sieve.getByRole('link', { name: 'Pepper passata' }).first().click();
   await page.getByRole('link', { name: 'its sheet' }).click();
@@ -178,7 +178,7 @@ test('what stays in the sieve is learned of its sheet: it stands in its line, mo
     .toMatch(/^sieve, 2\d(\.\d)? % lost$/);
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
   await open(page, '/stove/learned');
-  await expect(sieve).toContainText('Reckoned with: 16.0 %.');
+  await expect(sieve).toContainText('In use: 16.0 %.');
 });
 
 test('portions are counted as a batch ends: what each was is said, none that cannot be is taken, and it teaches', async ({
@@ -207,5 +207,5 @@ test('portions are counted as a batch ends: what each was is said, none that can
   await open(page, '/stove/learned');
   const full = page.getByRole('region', { name: 'Leek and oat soup: how full its portions are' });
   await expect(full.getByText('4 batches')).toBeVisible();
-  await expect(full).toContainText('Reckoned with: 3.0 % over.');
+  await expect(full).toContainText('In use: 3.0 % over.');
 });

@@ -246,7 +246,7 @@ test('a pot is left for the night by the rule of the house: how it will stand, t
   await page.reload();
   await expect(page.getByText('Left overnight, until 15:00.')).toBeVisible();
   await keeps(page, 'batch.take-back', () =>
-    page.getByRole('button', { name: 'Take back: left for the night' }).click(),
+    page.getByRole('button', { name: 'Undo: left overnight' }).click(),
   );
   await expect(page.getByText('Left overnight, until 15:00.')).toHaveCount(0);
 });
@@ -281,13 +281,13 @@ test('a pot that may stand lower is turned down for the night, by what the house
     panel.getByRole('button', { name: 'It is turned down to bare simmer and left' }).click(),
   );
   const what = page.getByRole('region', { name: 'Log', exact: true });
-  await expect(what).toContainText('left for the night, turned down to bare simmer');
+  await expect(what).toContainText('left overnight, turned down to bare simmer');
   await page.reload();
-  await expect(what).toContainText('left for the night, turned down to bare simmer');
+  await expect(what).toContainText('left overnight, turned down to bare simmer');
   await keeps(page, 'batch.take-back', () =>
-    page.getByRole('button', { name: /^Take back: left for the night/ }).click(),
+    page.getByRole('button', { name: /^Undo: left overnight/ }).click(),
   );
-  await expect(what).not.toContainText('left for the night');
+  await expect(what).not.toContainText('left overnight');
 });
 
 test('a dip of a pot that is cold is read as it stands then, and a chilled spoonful says how it sets', async ({

@@ -29,7 +29,7 @@ async function bench(page: Page, name: string): Promise<void> {
 /** Puts a load on the scale and has the bench take it. */
 async function takes(page: Page, g: number, what: string): Promise<void> {
   await scale(`/put?g=${g}`);
-  await page.getByRole('button', { name: `Take ${what} off the scale` }).click();
+  await page.getByRole('button', { name: `Use scale for ${what}` }).click();
   await expect
     .poll(async () => Number((await page.getByLabel(what, { exact: true }).inputValue()).replace(/ g$/, '')))
     .toBe(g);
@@ -58,7 +58,7 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   await expect(page.getByText('✓ the scale shows 0')).toBeVisible();
   await page.getByRole('button', { name: 'Add part' }).click();
   await scale('/put?g=670');
-  await page.getByRole('button', { name: `Take ${part(4)} off the scale` }).click();
+  await page.getByRole('button', { name: `Use scale for ${part(4)}` }).click();
   await expect(page.getByLabel(part(4), { exact: true })).toHaveValue(/^(29|30|31) g$/);
   await expect(page.getByText(/unaccounted for, 0\.4 % of what went in/)).toBeVisible();
   // Bought at 1.16 and something a kilo: what is free to others is paid for here.
@@ -89,7 +89,7 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
 test('with the scale unplugged the same is done by hand, arithmetic and all', async ({ page }) => {
   await scale('/as?manner=unplugged');
   await bench(page, 'Onion');
-  await page.getByRole('button', { name: 'Take Start weight off the scale' }).click();
+  await page.getByRole('button', { name: 'Use scale for Start weight' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'The scale does not answer' })).toBeVisible();
   await page.getByRole('button', { name: 'Tare the scale' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'The scale does not answer' })).toBeVisible();
@@ -116,7 +116,7 @@ test('a scale that drifts, swings or is overloaded says so, and what it shows ca
 }) => {
   test.setTimeout(90_000);
   await bench(page, 'Fennel');
-  const take = page.getByRole('button', { name: 'Take Start weight off the scale' });
+  const take = page.getByRole('button', { name: 'Use scale for Start weight' });
   await scale('/put?g=2000');
   await scale('/as?manner=drifting');
   await take.click();

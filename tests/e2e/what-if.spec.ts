@@ -42,7 +42,7 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
 }) => {
   await open(page, '/pour');
   await page.getByRole('link', { name: /^Venison loin/ }).click();
-  await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Take it' }).click());
+  await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Use this price' }).click());
   await expect(page.getByText('keeps 32 %')).toBeVisible();
   await newTray(page, 'Bones up');
   await expect(answer(page)).toContainText('0 plates would break their target');
@@ -121,7 +121,7 @@ test('by keyboard alone: a what-if is filled, a slider moved with the arrows, an
   await expect(page.getByLabel('All from Tarn Hatchery, prices, typed')).toHaveValue('+20.0');
   const now = await figure(trout.getByRole('cell').nth(1));
   await expect.poll(() => figure(trout.getByRole('cell').nth(2))).toBeCloseTo(now + 2 * (at10 - now), 1);
-  await tabTo(page, 'Take All from Tarn Hatchery, prices off the what-if');
+  await tabTo(page, 'Remove All from Tarn Hatchery, prices');
   await keeps(page, 'tray.keep', () => page.keyboard.press('Enter'));
   await expect(page.getByText('Nothing in this what-if yet.')).toBeVisible();
 });
@@ -231,9 +231,7 @@ test('a child’s plate follows the plate it is a size of but for what it says, 
   await page.getByLabel('Leek, portion').fill('40 g');
   await keeps(page, 'plate.amounts', () => page.getByLabel('Leek, portion').press('Enter'));
   await expect(page.getByText('otherwise than there, 70 g')).toBeVisible();
-  await keeps(page, 'plate.lines', () =>
-    page.getByRole('button', { name: 'Take Butter off the plate' }).click(),
-  );
+  await keeps(page, 'plate.lines', () => page.getByRole('button', { name: 'Remove Butter' }).click());
   await expect(page.getByLabel('Butter, portion')).toHaveCount(0);
   const small = page.url();
   await page.goto(parent);

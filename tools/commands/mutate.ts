@@ -69,6 +69,7 @@ function plant(room: string, sample: number, seed: string, env: Readonly<Record<
       tempDirName: path.join(FOLDER, 'sandbox'),
       cleanTempDir: 'always',
       concurrency: 2,
+      dryRunTimeoutMinutes: 30,
       timeoutMS: room === STATIONS ? 120_000 : 20_000,
       allowConsoleColors: false,
     }),

@@ -40,7 +40,7 @@ export const BatchEvent = z.discriminatedUnion('is', [
       ...stamp,
       is: z.literal('done'),
       step: Id,
-      handsMin: z.number().min(0).max(600).optional().describe('minutes of hands; left out, as usual'),
+      handsMin: z.number().min(0).max(600).optional().describe('labour minutes; left out, as usual'),
     })
     .describe('a line is done: what comes after it begins then'),
   z.strictObject({
@@ -153,7 +153,7 @@ export const BatchEvent = z.discriminatedUnion('is', [
       as: WrittenStep.describe('what was done in its place'),
     })
     .describe(
-      'a line was done otherwise in this batch: another article, another weight, to taste by so much',
+      'a line was done differently in this batch: another article, another weight, to taste by so much',
     ),
   z
     .strictObject({
@@ -201,7 +201,7 @@ export const Batch = z
           .describe('h of the lines that end when enough has gone'),
       })
       .optional()
-      .describe('what was foretold before it began; left out where it was told of afterwards'),
+      .describe('the forecast made before it began; left out where it was entered afterwards'),
     events: z.array(BatchEvent).max(2000).default([]),
   })
   .describe('a pot that was really cooked');

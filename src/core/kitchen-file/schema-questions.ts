@@ -113,12 +113,12 @@ export const Told = z.strictObject({
     .array(z.strictObject({ ingredient: Id, perKg: z.number() }))
     .max(200)
     .default([])
-    .describe('what a usable kilo of everything they live from cost'),
+    .describe('what a usable kilo of everything they are made from cost'),
   sheets: z
     .string()
     .max(20)
     .optional()
-    .describe('told from others: how the sheets they live from were written'),
+    .describe('told from others: how the sheets they are made from were written'),
 });
 export type WrittenTold = z.infer<typeof Told>;
 

@@ -29,7 +29,7 @@ export const Trial = z.discriminatedUnion('of', [
   z.strictObject({ of: z.literal('school'), school: z.enum(TRIM_SCHOOLS), setValuePerKg: Price.optional() }),
   z
     .strictObject({ of: z.literal('layer'), layer: z.enum(['energy', 'hands']), times: Times })
-    .describe('what energy or an hour of hands costs'),
+    .describe('what energy or an hour of labour costs'),
   z
     .strictObject({ of: z.literal('instead'), kind: z.enum(['ingredient', 'recipe']), from: Id, to: Id })
     .describe('one thing in place of another, everywhere'),

@@ -338,13 +338,13 @@ export const KitchenFile = z.strictObject({
     learning: z
       .enum(['ask', 'at once'])
       .default('ask')
-      .describe('whether what tests have taught waits until a manager accepts it'),
-    wagePerHour: Price.optional().describe('an hour of hands'),
+      .describe('whether figures learned from yield tests wait until a manager accepts them'),
+    wagePerHour: Price.optional().describe('an hour of labour'),
     energyPerKwh: z
       .partialRecord(z.enum(FUELS), Price)
       .default({})
       .describe('what a kilowatt hour of a fuel costs'),
-    hands: OwnHands.optional().describe('minutes of hands by kind of step, where this kitchen has its own'),
+    hands: OwnHands.optional().describe('labour minutes by kind of step, where this kitchen has its own'),
     sharedHands: SharedHands.optional().describe(
       'minutes of setting up and washing up: of a batch at most, and for each litre where there is little',
     ),
@@ -389,7 +389,7 @@ export const KitchenFile = z.strictObject({
     })
     .optional()
     .describe(
-      'how everything came to stand so: change log, versions, lists as they came, lots, what is put away; as a database of that step keeps it, without secrets. Only where a house moves with its history',
+      'how everything came to stand so: change log, versions, lists as they came, lots, what is archived; as a database of that step keeps it, without secrets. Only where a house moves with its history',
     ),
 });
 export type KitchenFile = z.infer<typeof KitchenFile>;

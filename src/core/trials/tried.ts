@@ -167,13 +167,13 @@ function withLayer(state: KitchenState, { layer, times }: Of<'layer'>): Outcome<
   const dearer = (price: string): string => String(Number((Number(price) * times).toFixed(4)));
   if (layer === 'hands')
     return wagePerHour === undefined
-      ? refuse('no-price', '', 'Nobody has said what an hour of hands costs: this does nothing.')
+      ? refuse('no-price', '', 'No labour cost per hour is set: this does nothing.')
       : fine({ ...state, kitchen: { ...state.kitchen, wagePerHour: dearer(wagePerHour) } });
   const tariffs = Object.entries(energyPerKwh).flatMap(([fuel, price]) =>
     price ? [[fuel, dearer(price)]] : [],
   );
   return tariffs.length === 0
-    ? refuse('no-price', '', 'Nobody has said what energy costs: this does nothing.')
+    ? refuse('no-price', '', 'No energy price is set: this does nothing.')
     : fine({
         ...state,
         kitchen: { ...state.kitchen, energyPerKwh: Object.fromEntries(tariffs) as typeof energyPerKwh },

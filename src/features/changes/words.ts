@@ -164,7 +164,7 @@ const FIGURES: Readonly<Record<string, readonly [words: string, field: string, u
 
 /** Kinds that are told by a sentence of their own. */
 const PLAIN: Readonly<Record<string, string>> = {
-  hands: 'the minutes of hands',
+  hands: 'the labour minutes',
   settings: 'this kitchen’s settings',
   trimming: 'who pays for trim, wage or energy',
   'usual price basis': 'which price usually counts',

@@ -35,7 +35,7 @@ export function eventWords(event: WrittenBatchEvent, line?: string): string {
     case 'salt':
       return `${event.pct} % salt by the meter`;
     case 'off':
-      return 'the heat is off';
+      return 'heat off';
     case 'degrees':
       return `${event.celsius} °C`;
     case 'taste':
@@ -57,7 +57,7 @@ export function eventWords(event: WrittenBatchEvent, line?: string): string {
     case 'holding':
       return 'is held hot';
     case 'night':
-      return `left for the night${event.heat ? `, turned down to ${event.heat}` : ''}`;
+      return `left overnight${event.heat ? `, turned down to ${event.heat}` : ''}`;
     case 'brix':
       return `${event.bx} °Bx by the refractometer`;
     case 'sets':

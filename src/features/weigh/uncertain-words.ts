@@ -39,7 +39,7 @@ export function uncertainWords({ kind, name, id }: Uncertain): string {
     case 'constant': {
       const hands = /^hands_(.+?)(_per_kg|_per_l)?$/.exec(id);
       if (hands)
-        return `minutes of hands: ${(hands[1] ?? '').replaceAll('_', ' ')}${hands[2] === '_per_kg' ? ', a kilo' : hands[2] === '_per_l' ? ', a litre' : ''}`;
+        return `labour minutes: ${(hands[1] ?? '').replaceAll('_', ' ')}${hands[2] === '_per_kg' ? ', a kilo' : hands[2] === '_per_l' ? ', a litre' : ''}`;
       return ROWS[id] ?? id.replaceAll('_', ' ');
     }
     case 'yield':

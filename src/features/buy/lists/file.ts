@@ -71,16 +71,16 @@ export function readTable(bytes: Buffer): Promise<Outcome<ListTable>> {
 const TOO_LONG = refuse(
   'takes-too-long',
   '',
-  `Reading the file takes longer than ${LONGEST_MS / 1000} seconds: save it anew as CSV, or in two parts.`,
+  `Reading the file takes longer than ${LONGEST_MS / 1000} seconds: save it again as CSV, or in two parts.`,
   { limit: LONGEST_MS },
 );
 const TOO_MUCH = refuse(
   'takes-too-much',
   '',
-  'Unpacked, the file is larger than a list can be: save it anew as CSV, with the list alone.',
+  'Unpacked, the file is larger than a list can be: save it again as CSV, with the list alone.',
 );
 const NOT_A_LIST = refuse(
   'not-a-list',
   '',
-  'The file cannot be read as a list: save it anew as .xlsx or CSV.',
+  'The file cannot be read as a list: save it again as .xlsx or CSV.',
 );

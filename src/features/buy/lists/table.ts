@@ -73,7 +73,7 @@ async function fromXlsx(bytes: Buffer): Promise<Outcome<Cells>> {
     return refuse(
       'too-much-merged',
       '',
-      `Cells are merged over ${merged} of the sheet's own; at most ${MOST_MERGED} are read: save it anew as CSV.`,
+      `Cells are merged over ${merged} of the sheet's own; at most ${MOST_MERGED} are read: save it again as CSV.`,
       { value: merged, limit: MOST_MERGED },
     );
   const book = new ExcelJS.Workbook();
@@ -84,7 +84,7 @@ async function fromXlsx(bytes: Buffer): Promise<Outcome<Cells>> {
     return refuse(
       'not-a-list',
       '',
-      'The file looks like Excel but cannot be opened: save it anew as .xlsx or CSV.',
+      'The file looks like Excel but cannot be opened: save it again as .xlsx or CSV.',
     );
   }
   const sheet = book.worksheets.find((s) => s.actualRowCount > 1) ?? book.worksheets[0];

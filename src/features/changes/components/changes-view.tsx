@@ -102,14 +102,14 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
               variant="link"
               size="sm"
               disabled={state.busy}
-              aria-label={`${row.isBack ? 'Do again' : 'Take back'}: ${row.words.join(', ')}`}
+              aria-label={`${row.isBack ? 'Redo' : 'Undo'}: ${row.words.join(', ')}`}
               onClick={() =>
                 void keep(() => takeBack({ change: row.id, again: false })).then(
                   (ok) => ok && tell(`${said}: ${row.words[0] ?? ''}`),
                 )
               }
             >
-              {row.isBack ? 'Do it again' : 'Take back'}
+              {row.isBack ? 'Redo' : 'Undo'}
             </Button>
           )}
         </span>

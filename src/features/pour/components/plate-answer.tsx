@@ -155,7 +155,7 @@ function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
       <dd className="fig">
         {data.mayEdit && plate.pct !== null && plate.pct > target && (
           <Button variant="plain" size="sm" className="me-2" onClick={() => plate.takePrice(typed)}>
-            Take it
+            Use this price
           </Button>
         )}
         {money(onMenu)}

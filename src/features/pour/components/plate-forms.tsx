@@ -64,7 +64,7 @@ export function HeadForm({
         placeholder={parent ? asThere(parent.serviceLossPct, 'as usual here') : 'as usual here'}
       />
       <FormField
-        {...{ form, name: 'minutes', label: 'Putting it together, minutes of hands' }}
+        {...{ form, name: 'minutes', label: 'Labour minutes to plate it' }}
         placeholder={parent ? asThere(parent.hands?.minutes, 'not counted') : 'not counted'}
       />
       <FormField

@@ -289,7 +289,7 @@ function Line({
       <td className="text-nowrap">
         {data.mayEdit && <HowServed line={line} data={data} version={plate.version} />}
         {remove && (
-          <Button variant="tool" size="sm" aria-label={`Take ${line.name} off the plate`} onClick={remove}>
+          <Button variant="tool" size="sm" aria-label={`Remove ${line.name}`} onClick={remove}>
             <X size={16} aria-hidden="true" />
           </Button>
         )}

@@ -34,7 +34,7 @@ function pricesDone({ supplies, day }: KitchenCosting, { times }: TriedOut): Don
     if (price.basis.by !== 'latest')
       throw refused(
         'not-a-quote',
-        `${supply.ingredient.name} is costed by ${price.basis.by === 'fixed' ? 'a price agreed on' : 'what was paid for it'}: a new quote would not move that. Say in the price book what it is costed by, or take it off the what-if.`,
+        `${supply.ingredient.name} is costed by ${price.basis.by === 'fixed' ? 'a price agreed on' : 'what was paid for it'}: a new quote would not move that. Say in the price book what it is costed by, or remove it from the what-if.`,
       );
     const text = price.packPrice.times(by).toFixed(4);
     return [

@@ -62,7 +62,7 @@ function NoteIt({ tell }: { readonly tell: Following['tell'] }) {
     >
       <Form.Control
         aria-label="A note"
-        placeholder="a note for whoever comes next"
+        placeholder="a note for the next shift"
         maxLength={400}
         value={text}
         onChange={(event) => setText(event.target.value)}
@@ -107,7 +107,7 @@ export function Happened({
               <Button
                 variant="link"
                 size="sm"
-                aria-label={`Take back: ${eventWords(e, e.is === 'done' ? words.get(e.step) : undefined)}`}
+                aria-label={`Undo: ${eventWords(e, e.is === 'done' ? words.get(e.step) : undefined)}`}
                 onClick={() => void back(e.id)}
               >
                 Undo

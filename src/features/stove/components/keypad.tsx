@@ -73,7 +73,7 @@ function pressed(typed: string, key: (typeof KEYS)[number]): string {
 }
 
 const keyName = (key: (typeof KEYS)[number], mark: string): string =>
-  key === '⌫' ? 'Take the last figure away' : key === '.' ? mark : key;
+  key === '⌫' ? 'Delete the last digit' : key === '.' ? mark : key;
 
 /** Figures, the mark, and one to take the last away. */
 const Keys = ({

@@ -106,7 +106,7 @@ function Boils({ row, page }: { readonly row: LearnedRow; readonly page: Learned
       title={`${row.vesselName}, ${heatWords(row)}`}
       says={(mean) => `boils away ${mean} times as fast as the table says`}
       inForce={inForce?.times ?? 1}
-      stands={inForce ? `Reckoned with: ${bare(inForce.times, 2)}.` : 'Reckoned with: the table.'}
+      stands={inForce ? `In use: ${bare(inForce.times, 2)}.` : 'In use: the standard value.'}
       accept={row.waits && page.mayAccept ? learn(true) : undefined}
       back={inForce && page.mayAccept ? learn(false) : undefined}
       leave={{ is: 'left out', heat, lid }}
@@ -133,9 +133,9 @@ function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPa
   const { kind, of, figure, weighed } = row;
   const amount = (x: number): string => (figure ? `${bare(x, DIGITS[figure.unit])} ${figure.unit}` : '');
   const stands = weighed
-    ? 'Reckoned with: what was weighed on the bench.'
+    ? 'In use: the result of a yield test.'
     : figure
-      ? `Reckoned with: ${amount(figure.now)}.`
+      ? `In use: ${amount(figure.now)}.`
       : '';
   return (
     <Figure
@@ -334,7 +334,7 @@ function Figure({
 const CELLS: Readonly<Record<Cell, string>> = {
   litres: 'litres',
   hours: 'on the hob',
-  hands: 'minutes of hands',
+  hands: 'labour minutes',
   gelatin: 'gelatin, g a litre',
   portions: 'portions',
   perL: 'a litre',

@@ -206,7 +206,7 @@ function Came({
       </p>
       {allergens.length > 0 && (
         <p className="trouble m-0">
-          It now contains {allergens.join(', ')}: whoever serves a plate made from this pot is told before
+          It now contains {allergens.join(', ')}. Tell everyone who serves a dish made from this pot before
           anything is poured.
         </p>
       )}

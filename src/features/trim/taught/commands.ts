@@ -194,9 +194,7 @@ const LONGEST_REASON = 200;
 function reasonTyped(why: string | null): string | null {
   const reason = why?.trim() ?? null;
   if (reason === '')
-    throw new Refused(
-      refuse('no-reason', 'why', 'Why does it not count? Whoever comes next will ask.').trouble,
-    );
+    throw new Refused(refuse('no-reason', 'why', 'Why does it not count? The next person will ask.').trouble);
   if (reason !== null && reason.length > LONGEST_REASON)
     throw new Refused(
       refuse(

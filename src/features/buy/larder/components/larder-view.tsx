@@ -105,7 +105,7 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
             <Button
               variant="plain"
               size="sm"
-              aria-label={`Take ${row.name} into the kitchen`}
+              aria-label={`Add ${row.name} to my ingredients`}
               onClick={() => setTaking(true)}
             >
               Take
@@ -172,7 +172,7 @@ function Found({ rows, mayEdit }: { readonly rows: readonly LarderRow[]; readonl
             how sure
           </th>
           <th scope="col">
-            <span className="visually-hidden">Take it</span>
+            <span className="visually-hidden">Add</span>
           </th>
         </tr>
       </thead>

@@ -80,10 +80,10 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
           variant="plain"
           size="sm"
           disabled={state.busy}
-          aria-label={`Take ${m.name} apart from ${m.into}`}
+          aria-label={`Separate ${m.name} from ${m.into}`}
           onClick={() => void keep((seen) => keepApart({ id: m.id, seen: seen ?? m.version }))}
         >
-          Take apart
+          Separate
         </Button>
       )}
     </ListGroup.Item>

@@ -33,7 +33,7 @@ export function Decide({ page }: { page: ListPage }) {
   return (
     <>
       {list.state === 'undone' && (
-        <p className="warning">This list was taken back: its prices no longer count.</p>
+        <p className="warning">This list was undone: its prices no longer count.</p>
       )}
       {list.state === 'accepted' && <TakeBack page={page} />}
       <Stack direction="horizontal" gap={3} className="flex-wrap my-3">

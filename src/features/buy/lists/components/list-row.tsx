@@ -55,7 +55,7 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
           </span>
         )}
       </td>
-      <td>{mayTake && <Form.Check aria-label={`Take ${name}`} checked={taken} onChange={toggle} />}</td>
+      <td>{mayTake && <Form.Check aria-label={`Apply ${name}`} checked={taken} onChange={toggle} />}</td>
     </tr>
   );
 }

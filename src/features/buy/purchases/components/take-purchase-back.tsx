@@ -48,7 +48,7 @@ export function TakePurchaseBack({ view }: { readonly view: PurchaseView }) {
         Undo
       </Button>
       {open && (
-        <SidePanel title={`Take ${name} back?`} open close={() => setOpen(false)}>
+        <SidePanel title={`Undo ${name}?`} open close={() => setOpen(false)}>
           <p>
             Its prices no longer count and its goods leave the stock. It stays here for reference, and its
             number can be used again.

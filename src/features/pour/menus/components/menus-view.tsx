@@ -195,7 +195,7 @@ function PlateRow({
           <Button
             variant="tool"
             size="sm"
-            aria-label={`Take ${plate.name} off the menu`}
+            aria-label={`Remove ${plate.name} from the menu`}
             onClick={() => void live.remove(plate.id)}
           >
             <X size={16} aria-hidden="true" />

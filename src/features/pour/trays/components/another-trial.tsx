@@ -17,7 +17,7 @@ const KINDS = [
   ['portion', 'a portion on a plate'],
   ['menu price', 'a price on the menu'],
   ['school', 'who pays for trim'],
-  ['hands', 'what an hour of hands costs'],
+  ['hands', 'labour per hour'],
   ['energy', 'what energy costs'],
   ['ingredient', 'one ingredient in place of another'],
   ['recipe', 'one pot in place of another'],

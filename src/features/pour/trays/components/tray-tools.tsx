@@ -51,7 +51,7 @@ export function TrayTools({ tray, live }: WholeTray) {
         onClick={() =>
           void navigator.clipboard
             .writeText(`${location.origin}/pour/what-if?of=${id}`)
-            .then(() => tell('Its address is copied: whoever works here can open it.'))
+            .then(() => tell('Link copied. Everyone who works here can open it.'))
             .catch(() => tell(`Its address is ${location.origin}/pour/what-if?of=${id}`))
         }
       >

@@ -37,12 +37,7 @@ export const TrialRow = memo(function TrialRow({
       <Form.Group className="d-flex align-items-baseline gap-2">
         <b className="me-auto">{title}</b>
         {page.mayEdit && (
-          <Button
-            variant="tool"
-            size="sm"
-            aria-label={`Take ${title} off the what-if`}
-            onClick={() => remove(i)}
-          >
+          <Button variant="tool" size="sm" aria-label={`Remove ${title}`} onClick={() => remove(i)}>
             <X size={16} aria-hidden="true" />
           </Button>
         )}

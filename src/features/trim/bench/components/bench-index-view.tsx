@@ -36,7 +36,7 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
         <div>
           <h1>Yield tests</h1>
           <p className="lead-line">
-            What is left after trimming. Weigh what matters most; what tests have taught waits until you
+            What is left after trimming. Weigh what matters most; what they teach waits until you
             accept it.
           </p>
         </div>

@@ -143,7 +143,7 @@ export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }
           .
         </>
       ) : worth.savedPerHour !== undefined ? (
-        <>It pays while an hour of hands costs less than {money(worth.savedPerHour)}.</>
+        <>It pays while an hour of labour costs less than {money(worth.savedPerHour)}.</>
       ) : (
         <>Enter how long it took to see whether it pays.</>
       )}

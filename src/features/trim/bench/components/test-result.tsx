@@ -35,8 +35,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
           </div>
         </Stack>
         <p className="quiet small-line">
-          {page.test.state === 'kept' ? 'Reckoned with now' : 'Reckoned with until now'}:{' '}
-          {page.guess ? '≈ ' : ''}
+          {page.test.state === 'kept' ? 'In use now' : 'In use until now'}: {page.guess ? '≈ ' : ''}
           {bare(page.usable * 100, 1)} %, {page.guess ? 'an estimate' : 'measured'}.{' '}
           {perKg !== undefined && `Bought at ${bare(perKg)} a kilo.`}
         </p>

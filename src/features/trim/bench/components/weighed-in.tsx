@@ -23,7 +23,7 @@ export function WeighedIn(props: Props) {
   return (
     <Stack direction="horizontal" gap={4} className="flex-wrap align-items-end my-3">
       <div>
-        <span className="fig-label">{drained ? 'Raw' : 'Weighed in'}</span>
+        <span className="fig-label">{drained ? 'Raw' : 'Start weight'}</span>
         <WeightField
           large
           label={drained ? 'Raw weight' : 'Start weight'}

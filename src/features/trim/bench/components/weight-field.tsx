@@ -59,11 +59,11 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
           variant="plain"
           size="sm"
 
-          aria-label={taking?.reading ? `Stop waiting for ${label}` : `Take ${label} off the scale`}
+          aria-label={taking?.reading ? `Stop waiting for ${label}` : `Use scale for ${label}`}
           onClick={() => (taking?.reading ? scale.give() : void scale.take(field, use))}
         >
           <Scale size={17} aria-hidden="true" />
-          {taking?.reading ? 'settling …' : 'Take'}
+          {taking?.reading ? 'settling …' : 'Use scale'}
         </Button>
       )}
       {understood && !taking && <span className="typed-understood small-line quiet ms-1">{understood}</span>}

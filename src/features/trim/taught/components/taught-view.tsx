@@ -100,7 +100,7 @@ function Head({ page }: PageProps) {
       <div>
         <h1>{page.name}</h1>
         <p className="lead-line">
-          {page.guess ? 'Reckoned with an estimate' : said((page.basis ?? '').replace(/\.$/, ''))}, since{' '}
+          {page.guess ? 'Uses an estimate' : said((page.basis ?? '').replace(/\.$/, ''))}, since{' '}
           {day(page.since)}.
           <UsedBy by={page.usedBy} lead=" Used in " most={4} />
         </p>
