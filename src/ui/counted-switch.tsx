@@ -25,7 +25,7 @@ export function CountedSwitch() {
   return (
     <>
       <Button variant="plain" size="sm" className="flex-shrink-0" onClick={() => setOpen(true)}>
-        Costs: {layerWords(counted)}
+        Showing: {layerWords(counted)}
       </Button>
       <SidePanel title="What is counted in costs" open={open} close={() => setOpen(false)}>
         <Form.Check id="counted-ingredients" label="ingredients, always" checked disabled readOnly />

@@ -23,7 +23,7 @@ const pages: readonly (readonly [string, (page: Page) => Promise<unknown>, reado
   [
     'a sheet',
     (page) => openPot(page, 'Juniper sauce'),
-    ['Juniper sauce', 'a litre, ingredients', 'below rim, cm', '9.1 cm'],
+    ['Juniper sauce', 'a litre, ingredients', 'below rim', '9.1 cm'],
   ],
   [
     'a plate',

@@ -240,7 +240,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       async (page) => {
         await open(page, '/weigh');
         await page.getByRole('link', { name: 'Onions whole, or ready-cut' }).last().click();
-        await page.getByText(/draws of \d+ figures/).waitFor({ timeout: 60_000 });
+        await page.getByText(/simulations of \d+ figures/).waitFor({ timeout: 60_000 });
       },
     ],
   ],

@@ -193,7 +193,7 @@ test('a pot whose line is at its end rings until somebody has heard it, on the b
   await page.clock.setFixedTime(HELD);
   await open(page, '/stove');
   const alarm = page.getByRole('alert', { name: 'Pots that call' });
-  await expect(page.getByText('10 min more')).toBeVisible();
+  await expect(page.getByText('10 min left')).toBeVisible();
   await expect(alarm).toHaveCount(0);
   expect(await rung()).toBe(0);
   await page.clock.setFixedTime(HELD + 12 * 60_000);

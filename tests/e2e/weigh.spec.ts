@@ -8,7 +8,7 @@ import { expect, figure, keeps, open, openPot, tabTo, test } from './kitchen';
 
 const answer = (page: Page) => page.locator('.fig-large.hot');
 const rowOf = (page: Page, way: string) => page.getByRole('row', { name: new RegExp(`^${way}`) });
-const drawn = (page: Page) => page.getByText(/^\d+ draws of \d+ figures/);
+const drawn = (page: Page) => page.getByText(/^\d+ simulations of \d+ figures/);
 
 test('a question that arises at a line is asked from there, kept, thrown away and restored', async ({
   page,
@@ -64,7 +64,7 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
   // Many more draws, stopped half way: what has been drawn is shown as such.
   await page.getByRole('button', { name: 'Run ten thousand simulations' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
-  await expect(page.getByText(/^stopped after \d+ of 10000 draws: this is what they say/)).toBeVisible();
+  await expect(page.getByText(/^stopped after \d+ of 10000 simulations: this is what they say/)).toBeVisible();
 });
 
 test('a question is asked otherwise: other limits, something else beside it, and what cannot be typed is told', async ({

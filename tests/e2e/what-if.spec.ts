@@ -307,11 +307,11 @@ test('one switch counts hands and packaging in every cost, says so, and is asked
   await open(page, '/pour');
   const jar = page.getByRole('row', { name: /^Jar of game gravy/ });
   const before = await figure(jar.getByRole('button'));
-  await page.getByRole('button', { name: 'Costs: ingredients only' }).click();
+  await page.getByRole('button', { name: 'Showing: ingredients only' }).click();
   await page.getByRole('dialog').getByLabel('packaging').check();
   await page.getByRole('dialog').getByLabel('hands').check();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: 'Costs: ingredients, packaging and hands' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Showing: ingredients, packaging and hands' })).toBeVisible();
   await expect.poll(() => figure(jar.getByRole('button'))).toBeGreaterThan(before + 2);
   const whole = await figure(jar.getByRole('button'));
   await jar.getByRole('button').click();
@@ -322,7 +322,7 @@ test('one switch counts hands and packaging in every cost, says so, and is asked
   await expect(page.getByText('a plate, ingredients, packaging and hands')).toBeVisible();
   expect(await figure(page.getByRole('button', { name: 'Jar of game gravy, a plate: why?' }))).toBe(whole);
   await page.goto('/buy');
-  await expect(page.getByRole('button', { name: 'Costs: ingredients, packaging and hands' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Showing: ingredients, packaging and hands' })).toBeVisible();
   expect(await figure(page.getByRole('button', { name: 'Jar of game gravy: why?' }))).toBe(whole);
   await page.goto('/pot');
   await expect(page.getByText('a litre, ingredients, packaging and hands')).toBeVisible();

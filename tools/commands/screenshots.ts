@@ -56,7 +56,7 @@ const SHOTS: readonly Shot[] = [
         .getByLabel('Price list file')
         .setInputFiles(path.join(ROOT, 'demo/price-lists/weirside-game-latin1.csv'));
       await page.getByRole('button', { name: 'Preview' }).click();
-      await page.getByRole('link', { name: /odd: look twice/ }).click();
+      await page.getByRole('link', { name: /unusual: check/ }).click();
       await page.getByText('Packed as 8 kg').waitFor();
     },
   },
@@ -77,7 +77,7 @@ const SHOTS: readonly Shot[] = [
       await write('Part 3, what it is', 'guts, fins');
       await write('Part 3, weight', '380 g');
       await write('Part 4, weight', '1.66 kg');
-      await page.getByRole('button', { name: 'Take part 2 out' }).click();
+      await page.getByRole('button', { name: 'Remove part 2' }).click();
       await page.getByText('✓ every weight saved').waitFor();
     },
   },
@@ -127,7 +127,7 @@ const SHOTS: readonly Shot[] = [
     path: '/weigh',
     before: async (page) => {
       await follow('Game base, or one that is bought')(page);
-      await page.getByText(/draws of \d+ figures/).waitFor();
+      await page.getByText(/simulations of \d+ figures/).waitFor();
       await page.waitForTimeout(600);
     },
   },
@@ -139,7 +139,7 @@ const SHOTS: readonly Shot[] = [
       await follow(/^Reduced game base/)(page);
       await page.waitForURL(/\/stove\/[0-9a-f-]{36}$/);
       await atTheStove(page);
-      await page.getByRole('img', { name: /^What was read/ }).waitFor();
+      await page.getByRole('img', { name: /^Readings/ }).waitFor();
     },
   },
   { name: 'plate', path: '/pour', before: follow(/^Venison loin/) },

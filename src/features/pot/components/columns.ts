@@ -25,7 +25,7 @@ const litres: Column = {
   of: (row, _m, { bare }) => (there(row) ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''),
 };
 const dip: Column = {
-  head: 'below rim, cm',
+  head: 'below rim',
   of: (row, _m, { bare }) => (there(row) ? bare(row.dipCm, 1) : ''),
 };
 const body: Column = { head: 'body', of: pct((r) => r.body) };

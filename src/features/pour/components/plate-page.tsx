@@ -36,7 +36,7 @@ export function PlatePage({ data }: { data: PlateData }) {
             , but for what it says itself.
           </>
         ) : (
-          'Type another portion or price; Enter keeps it.'
+          'Type another portion or price; Enter saves it.'
         )}
       </p>
       <Stack direction="horizontal" gap={3} className="justify-content-between flex-wrap">

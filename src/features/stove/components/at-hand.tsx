@@ -31,7 +31,7 @@ export function AtHand({ batch, following }: { readonly batch: BatchShown; reado
       {left && (
         <p className={`batch-left m-0${figures && isLate(figures) ? ' hot' : ''}`} role="status">
           {leftWords(left, hours)}
-          {bandWords(left, hours) !== undefined && <small> {bandWords(left, hours)}, 8 in 10</small>}
+          {bandWords(left, hours) !== undefined && <small> {bandWords(left, hours)} (8 in 10)</small>}
         </p>
       )}
       <LeftAlone until={figures?.leftUntil} zone={batch.zone} />
@@ -65,7 +65,7 @@ export function AtHand({ batch, following }: { readonly batch: BatchShown; reado
         />
       )}
       <p className="next m-0">
-        <span className="quiet">then</span> {next ? next.words : 'that is all: it is ended'}
+        <span className="quiet">then</span> {next ? next.words : 'last step: finish batch'}
       </p>
     </section>
   );
@@ -84,7 +84,7 @@ function LookFor({ then, pot }: Pick<BatchFigures, 'then' | 'pot'>) {
     <>
       {then && (
         <p className="batch-dip m-0">
-          until <span className="fig">{then.dipCm.toFixed(1)} cm</span> from the rim, {litres(then.ml)}
+          Stop at <span className="fig">{then.dipCm.toFixed(1)} cm</span> below the rim, {litres(then.ml)}
         </p>
       )}
       {pot && <p className="quiet m-0">Now it should read {pot.dipCm.toFixed(1)} cm below the rim.</p>}

@@ -14,7 +14,7 @@ const NOW_H = 0.5 / 60;
 /** How long it still takes, in words a cook says: `42 min more`, `now`, `5 min over`. */
 export function leftWords({ middle }: Span, hours: Figures['hours']): string {
   if (middle < -NOW_H) return `${hours(-middle)} over its time`;
-  return middle <= NOW_H ? 'now' : `${hours(middle)} more`;
+  return middle <= NOW_H ? 'now' : `${hours(middle)} left`;
 }
 
 /** Four times in five: `36 to 50 min`; nothing where it is known to the minute. */

@@ -100,7 +100,7 @@ function CardCooks({
         {left ? leftWords(left, hours) : line ? 'waits for you' : 'to be ended'}
       </span>
       <span className="small-line">
-        {band !== undefined && `${band} 8 in 10 · `}
+        {band !== undefined && `${band} (8 in 10) · `}
         {line ?? 'every line is done'}
       </span>
     </>

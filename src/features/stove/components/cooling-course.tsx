@@ -18,7 +18,7 @@ export function Course({ cooling }: { readonly cooling: Cooling }) {
   const series = useMemo(
     () => [
       { name: 'likely', type: 'line', data: course.map(([h, c]) => ({ x: h, y: c })) },
-      { name: 'read', type: 'scatter', data: reads.map((r) => ({ x: r.h, y: r.celsius })) },
+      { name: 'measured', type: 'scatter', data: reads.map((r) => ({ x: r.h, y: r.celsius })) },
     ],
     [course, reads],
   );

@@ -42,7 +42,7 @@ export function CoolingNow({
         <small>
           {cooling.reads.length === 0
             ? 'as pots usually cool: put a probe in, and read it'
-            : `by what was read; ${Math.round(now.low)} to ${Math.round(now.high)} °C 8 in 10`}
+            : `by what was read; ${Math.round(now.low)} to ${Math.round(now.high)} °C (8 in 10)`}
         </small>
       </p>
       {limits.length === 0 && (
@@ -103,7 +103,7 @@ function Limit({
     <p className={missed ? 'warning m-0' : 'm-0'} role={missed ? 'alert' : undefined}>
       <b>{toC} °C</b> by {by}:{' '}
       {at && at.middle < Infinity
-        ? `in ${left(at.middle)}${at.high < Infinity ? `, ${left(at.low)} to ${left(at.high)} 8 in 10` : ''}`
+        ? `in ${left(at.middle)}${at.high < Infinity ? `, ${left(at.low)} to ${left(at.high)} (8 in 10)` : ''}`
         : 'it will not get there where it stands'}
       {missed ? '; it will be too late' : late >= MAY ? `; too late in ${Math.round(late * 10)} of 10` : ''}
       {creeps && '; what is around it is hardly colder'}

@@ -26,8 +26,8 @@ export function Curve({
   const { curve, foretold, ml } = figures;
   const series = useMemo(
     () => [
-      { name: 'foretold', type: 'line', data: foretold.map(([h, l]) => ({ x: h, y: l / 1000 })) },
-      { name: 'read', type: 'scatter', data: curve.map((p) => ({ x: p.h, y: p.ml / 1000 })) },
+      { name: 'forecast', type: 'line', data: foretold.map(([h, l]) => ({ x: h, y: l / 1000 })) },
+      { name: 'measured', type: 'scatter', data: curve.map((p) => ({ x: p.h, y: p.ml / 1000 })) },
       {
         name: 'now',
         type: 'scatter',

@@ -92,10 +92,10 @@ function HowFar({ page, drawn, stop, more }: Pick<Props, 'page' | 'drawn' | 'sto
     <>
       <p className="quiet small-line m-0" role="status">
         {drawn.running
-          ? `${drawn.done} of ${drawn.of} draws`
+          ? `${drawn.done} of ${drawn.of} simulations`
           : drawn.stopped
-            ? `stopped after ${drawn.done} of ${drawn.of} draws: this is what they say`
-            : `${drawn.done} draws of ${many} figures, the same for every way, in ${bare(drawn.ms / 1000, 1)} s`}
+            ? `stopped after ${drawn.done} of ${drawn.of} simulations: this is what they say`
+            : `${drawn.done} simulations of ${many} figures, the same for every way, in ${bare(drawn.ms / 1000, 1)} s`}
         {drawn.running && (
           <Button variant="link" size="sm" onClick={stop}>
             Stop

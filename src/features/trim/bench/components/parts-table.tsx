@@ -166,7 +166,7 @@ function PartRow(props: RowProps) {
         <Button
           variant="tool"
           size="sm"
-          aria-label={`Take part ${i + 1} out`}
+          aria-label={`Remove part ${i + 1}`}
           onClick={() => {
             both({ ...typed, parts: typed.parts.filter((_, j) => j !== i) });
             if (part.amount.trim() !== '')
