@@ -63,7 +63,7 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
   await page.getByRole('link', { name: 'weirside-game-latin1.csv' }).click();
   await expect(page.getByText(/Edited since.*Mutton neck, sliced \(7\.99\)/)).toBeVisible();
   await page.getByRole('button', { name: 'Undo the whole list' }).click();
-  await expect(page.getByText('This list was taken back')).toBeVisible();
+  await expect(page.getByText('This list was undone')).toBeVisible();
   await page.goto('/buy');
   await expect(page.getByLabel('Venison bones, price of a pack')).toHaveValue('24.00');
   await expect(page.getByLabel('Mutton neck, price of a pack')).toHaveValue('7.99');

@@ -39,7 +39,7 @@ test('the board shows every pot that is on with what it needs next, drawn to one
   await open(page, '/stove');
   const pots = page.getByRole('list', { name: 'Pots that are on' });
   const base = pots.getByRole('link', { name: /^Reduced game base/ });
-  await expect(base).toContainText(/more|now|over its time/);
+  await expect(base).toContainText(/left|now|over its time/);
   await expect(base).toContainText('reduce by two thirds');
   await expect(base.getByRole('img', { name: /^Rondeau 40 cm: \d.* l$/ })).toBeVisible();
 });
@@ -55,7 +55,7 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await expect(page.getByLabel('When it happened')).toHaveValue('0');
   await expect(page.getByRole('region', { name: 'Log', exact: true })).toContainText('11:40');
   await expect(atHand(page)).toContainText('reduce by two thirds');
-  await expect(atHand(page).getByRole('status')).toContainText(/more/);
+  await expect(atHand(page).getByRole('status')).toContainText(/left/);
   // 10 l in it: a dip that says more than ever went in is asked about, and counts for nothing till then.
   await keeps(page, 'batch.tell', () => read(page, 'Dip', '20.5'));
   const asked = page.getByRole('alert', { name: 'A reading that cannot be' });

@@ -64,7 +64,9 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
   // Many more draws, stopped half way: what has been drawn is shown as such.
   await page.getByRole('button', { name: 'Run ten thousand simulations' }).click();
   await page.getByRole('button', { name: 'Stop', exact: true }).click();
-  await expect(page.getByText(/^stopped after \d+ of 10000 simulations: this is what they say/)).toBeVisible();
+  await expect(
+    page.getByText(/^stopped after \d+ of 10000 simulations: this is what they say/),
+  ).toBeVisible();
 });
 
 test('a question is asked otherwise: other limits, something else beside it, and what cannot be typed is told', async ({

@@ -45,7 +45,7 @@ async function reads(
       .first()
       .waitFor({ timeout: 8000 });
     await page
-      .getByText(/all kept|kept here/)
+      .getByText(/all saved|kept here/)
       .first()
       .waitFor({ timeout: 8000 });
     state.kept.push(value);
@@ -57,7 +57,7 @@ async function allTold(page: Page): Promise<void> {
   // What waits is read when the page has begun.
   await sleep(500);
   await page.waitForFunction(
-    () => /^(✓ all kept)?$/.test(document.querySelector('.how-kept')?.textContent ?? '?'),
+    () => /^(✓ all saved)?$/.test(document.querySelector('.how-kept')?.textContent ?? '?'),
     undefined,
     { timeout: 60_000 },
   );

@@ -64,7 +64,7 @@ describe('a price list’s file', () => {
     [
       'a broken Excel file',
       Buffer.from('PK\u0003\u0004 but no more'),
-      'The file looks like Excel but cannot be opened: save it anew as .xlsx or CSV.',
+      'The file looks like Excel but cannot be opened: save it again as .xlsx or CSV.',
     ],
     [
       'prose',

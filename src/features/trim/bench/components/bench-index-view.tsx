@@ -36,8 +36,7 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
         <div>
           <h1>Yield tests</h1>
           <p className="lead-line">
-            What is left after trimming. Weigh what matters most; what they teach waits until you
-            accept it.
+            What is left after trimming. Weigh what matters most; what they teach waits until you accept it.
           </p>
         </div>
         <Form.Control
