@@ -177,14 +177,14 @@ test('a line is filled in as a form, told what it comes to, and changed in it ag
   await form.getByLabel('What is done').selectOption('reduce');
   await form.getByLabel('To', { exact: true }).fill('1/3');
   await expect(form.getByText('“reduce by two thirds”')).toBeVisible();
-  await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Put it in' }).click());
+  await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Add step' }).click());
   const last = page.getByRole('combobox', { name: /^Step \d+$/ }).last();
   await expect(last).toHaveValue('reduce by two thirds');
   await last.click();
   await page.getByRole('button', { name: /^More for step/ }).click();
   await page.getByRole('button', { name: 'Edit in a form' }).click();
   await form.getByLabel('Heat').selectOption('simmer');
-  await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Save this answer' }).click());
+  await keeps(page, 'recipe.sheet', () => form.getByRole('button', { name: 'Save step' }).click());
   await expect(last).toHaveValue('reduce by two thirds at a simmer');
 });
 

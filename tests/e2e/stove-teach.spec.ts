@@ -194,7 +194,7 @@ test('portions are counted as a batch ends: what each was is said, none that can
   const counted = page.getByLabel(/^Portions that went out of it/);
   for (let left = 12; left > 0 && (await counted.count()) === 0; left -= 1)
     await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
-  await expect(atHand(page)).toContainText(/Planned \d\d of 309 ml/);
+  await expect(atHand(page)).toContainText(/At the planned size: \d\d of 309 ml/);
   await counted.fill('2.5');
   await expect(atHand(page)).toContainText('2.5 portions cannot be: whole ones, from 1 to 100000.');
   await expect(page.getByRole('button', { name: 'Finish batch' })).toBeDisabled();

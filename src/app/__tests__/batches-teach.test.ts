@@ -101,7 +101,7 @@ test('accepted by a manager it moves its sheets and what is made from them, as i
   });
 });
 
-test('how often what was forecast held is told as it is, and a new batch keeps what was forecast of it', async () => {
+test('how often a forecast was right is counted, and a new batch keeps its own forecast', async () => {
   const { judged } = await learnedPage(here.as('manager'));
   const litres = judged.filter((j) => j.of === 'litres');
   expect(litres).toHaveLength(30);

@@ -118,6 +118,5 @@ export function pricesAt(source: Source, times: number, usable = source.usable):
   const { id, perKg, stockTrim, knife } = source;
   const bought = perKg === undefined ? undefined : perKg * times;
   const { cameOff, ...own } = afterTheKnife(knife, bought, usable, stockTrim);
-  const supplies = [{ id, prices: own }, ...cameOff.map(({ id: off, ...prices }) => ({ id: off, prices }))];
-  return [...sourcePrices(supplies.map(({ id: of, prices }) => ({ ingredient: { id: of }, ...prices })))];
+  return [{ id, ...own }, ...cameOff].flatMap((s) => [...sourcePrices([{ ingredient: s, ...s }])]);
 }

@@ -263,7 +263,7 @@ export function mustAllBeThere(recipe: WrittenRecipe, here: KitchenState): void 
       throw refused(
         'lacks',
         '',
-        `${recipe.name} takes ${missing.length === 1 ? `a ${kind}` : `${missing.length} ${kind}s`} archived: restore it first.`,
+        `${recipe.name} uses ${missing.length === 1 ? `a ${kind} that is` : `${missing.length} ${kind}s that are`} archived: restore ${missing.length === 1 ? 'it' : 'them'} first.`,
       );
   }
 }

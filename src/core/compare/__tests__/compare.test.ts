@@ -212,7 +212,7 @@ test('onions ready-cut are dearer to buy and cheaper once the bench is counted: 
   expect(cheapest(of(['ingredients', 'hands']))).toBe(1);
 });
 
-test('packs of one thing are laid beside each other at their own prices; one without a price is said, never costed with another’s', () => {
+test('packs of one thing are compared at their own prices; one without a price is named, never costed with another’s', () => {
   const onion = ingredient('Onion');
   const stock = called('Venison bone stock').id;
   const asks: WrittenAsks = {

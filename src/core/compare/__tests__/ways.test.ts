@@ -1,9 +1,7 @@
-import { costKitchen } from '../../costing';
 import type { WrittenAsks, WrittenRecipe } from '../../kitchen-file';
-import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
 import { levelAt, maxFillMl } from '../../pot';
 import { CONSTANTS } from '../../reference';
-import { demoKitchen } from '../../testing/demo';
+import { costedDemo } from '../../testing/demo';
 import {
   apartOf,
   arisingOn,
@@ -21,11 +19,7 @@ import {
 
 /* What each kind of question makes of a sheet, line by line, and what a way says of itself beside litres and money. */
 
-const DAY = '2026-03-14';
-const file = demoKitchen();
-const state = stateFrom(file);
-const costing = costKitchen(state, DAY, CONSTANTS, historyFrom(file, DAY));
-const c = ownConstants(state.kitchen, CONSTANTS);
+const { state, costing, c } = costedDemo();
 const called = (name: string): WrittenRecipe => state.recipes.find((r) => r.name === name)!;
 const ingredient = (name: string): string => state.ingredients.find((i) => i.name === name)!.id;
 const NOWHERE = '019cabd9-ffff-7000-8000-000000000000';
@@ -246,7 +240,7 @@ describe('what is kept of an answer', () => {
   const told = toldOf(costing, apart, asks, [2, 1, null])!;
 
   test('the cheapest, and what a usable kilo of everything in it cost', () => {
-    expect(told).toMatchObject({ on: DAY, winner: 1, perL: [2, 1, null] });
+    expect(told).toMatchObject({ on: costing.day, winner: 1, perL: [2, 1, null] });
     const priced = apart.stuffs.flatMap(([id]) => {
       const perKg = costing.supplies.get(id)?.usablePerKg;
       return perKg === undefined ? [] : [[id, perKg] as const];

@@ -198,7 +198,7 @@ test('whatever was written down when, both ends are what the file cost that held
   );
 });
 
-test('a pot cooked with more bones is told of pots alone, other prices taken of how the kitchen reckons', () => {
+test('a pot cooked with more bones changes pots alone, another price basis the calculation alone', () => {
   const day = '2026-03-14';
   const recipes = state.recipes.map((r) =>
     r.id === SMALL.stock

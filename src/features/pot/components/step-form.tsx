@@ -109,7 +109,7 @@ export function StepForm({ sheet, line, close }: Props) {
         ))}
         <Consequence sheet={sheet} at={at} text={text} />
         <Trouble says={wrong} />
-        <Button type="submit">{at < 0 ? 'Put it in' : 'Save this answer'}</Button>
+        <Button type="submit">{at < 0 ? 'Add step' : 'Save step'}</Button>
       </Form>
     </SidePanel>
   );

@@ -84,7 +84,7 @@ export function FinishForm({ line, data: { plate }, version }: OfLine) {
       <h3 className="fs-6">Finished in a small pot, plate by plate</h3>
       <p className="quiet small-line">
         A pot sheet whose batch is one plate, for what is reduced, mounted or seasoned to order. It starts
-        with with what stands on the plate here, and the plate takes a batch of it.
+        with what stands on the plate here, and the plate takes a batch of it.
       </p>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What the small pot is called' }} />

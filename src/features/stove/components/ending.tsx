@@ -115,7 +115,7 @@ function Portions({
         onChange={(event) => onType(event.target.value)}
       />
       <Form.Text>
-        Planned {ml > 0 ? Math.floor(ml / size + 1e-9) : 0} of {bare(size, 0)} ml
+        At the planned size: {ml > 0 ? Math.floor(ml / size + 1e-9) : 0} of {bare(size, 0)} ml
         {each !== undefined && (
           <>
             ; so it was <b className={odd ? 'hot' : undefined}>{bare(each, 0)} ml each</b>

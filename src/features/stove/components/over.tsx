@@ -92,7 +92,7 @@ function Took({ end, beside }: { readonly end: Ended; readonly beside: BatchShow
   return (
     <p className="quiet m-0">
       On the hob {hours(end.hobHours[0])}, planned {hours(end.hobHours[1])}: energy {end.kWh[0].toFixed(1)}{' '}
-      kWh{both(beside?.energy)}. Hands {hours(end.handsHours[0])}, planned {hours(end.handsHours[1])}
+      kWh{both(beside?.energy)}. Labour {hours(end.handsHours[0])}, planned {hours(end.handsHours[1])}
       {both(beside?.hands)}. Neither is in the cost of a litre above.
     </p>
   );

@@ -21,7 +21,7 @@ const STATE_WORDS = {
   preview: 'waits to be accepted',
   accepted: 'in the price book',
   undone: 'taken back',
-  dropped: 'archived',
+  dropped: 'discarded',
 } as const;
 
 /** Price lists: a file dropped or chosen, or the supplier's own address; and what became of earlier ones. */

@@ -87,7 +87,7 @@ export function OwnForm({
       </Row>
       <Carries form={form} />
       <Button type="submit" disabled={busy}>
-        {busy ? 'Keeping …' : 'Add to my ingredients'}
+        {busy ? 'Saving …' : 'Add to my ingredients'}
       </Button>
       <Trouble says={message} />
     </KeptForm>

@@ -35,7 +35,7 @@ export function TakePurchaseBack({ view }: { readonly view: PurchaseView }) {
   if (view.withdrawnOn !== undefined)
     return (
       <span>
-        <b className="dearer">Undone {day(view.withdrawnOn)}</b>: it counts no more.{' '}
+        <b className="dearer">Undone {day(view.withdrawnOn)}</b>: it no longer counts.{' '}
         <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={stand}>
           Restore
         </Button>

@@ -62,7 +62,7 @@ export function TrayTools({ tray, live }: WholeTray) {
       </Link>
       <CountedSwitch />
       <span role="status" className="small-line ms-2">
-        {live.state.kept && <span className="cheaper">✓ scenario saved</span>}
+        {live.state.kept && <span className="cheaper">✓ what-if saved</span>}
       </span>
       <Trouble says={state.message ?? live.state.message} both={live.state.both} />
       {naming && <NameIt tray={tray} live={live} close={() => setNaming(false)} />}

@@ -33,7 +33,7 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
           <h1>{tray ? tray.name : 'What if'}</h1>
           <p className="lead-line">
             {trays.length === 0
-              ? 'Trial changes on a what-if: every plate before and after, the book left as it is.'
+              ? 'Try changes out: every plate before and after. The price book stays as it is.'
               : trays.map((t, i) => (
                   <span key={t.id}>
                     {i > 0 && ' · '}
@@ -61,7 +61,7 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
           {mayEdit ? (
             <Button onClick={() => setMaking(true)}>Start a what-if</Button>
           ) : (
-            <p>A manager creates the first scenario.</p>
+            <p>A manager creates the first one.</p>
           )}
         </div>
       )}
