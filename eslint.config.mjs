@@ -18,6 +18,13 @@ const pure = [
   },
 ];
 
+/** Next gives a dynamic component a Suspense boundary only with one of these options. */
+const suspendsThePage = {
+  selector: "CallExpression[callee.name='dynamic'][arguments.length=1]",
+  message:
+    'Without `ssr: false` or `loading` it suspends the whole page while it is fetched: typed text is lost.',
+};
+
 const config = [
   {
     ignores: [
@@ -52,6 +59,7 @@ const config = [
     ignores: ['**/__tests__/**'],
     rules: { 'max-lines-per-function': ['error', { max: 60, IIFEs: true }] },
   },
+  { files: ['src/**/*.tsx'], rules: { 'no-restricted-syntax': ['error', suspendsThePage] } },
   { files: ['src/core/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...pure] } },
   prettier,
 ];

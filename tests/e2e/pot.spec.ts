@@ -170,6 +170,27 @@ test('a count is of the thing as bought; an older one says how it was meant, and
   await expect(step(page, 4)).toHaveValue('3 bunches sorrel');
 });
 
+test('what is typed stays while the help for an unknown name is still being fetched', async ({ page }) => {
+  await openPot(page, 'White roux');
+  let fetched = (): void => undefined;
+  const held = new Promise<void>((resolve) => (fetched = resolve));
+  await page.route(/_next\/static\/.*\.js/, async (route) => {
+    await held;
+    await route.continue();
+  });
+  const next = page.getByLabel('Next step');
+  await next.fill('40 g house mustard');
+  await next.press('Enter');
+  await expect(page.getByText(/no ingredient or recipe called “house mustard”/)).toBeVisible();
+  await next.click();
+  await page.keyboard.type('simmer 4 min');
+  await expect(next).toHaveValue('simmer 4 min');
+  fetched();
+  await expect(page.getByRole('button', { name: 'New ingredient …' })).toBeVisible();
+  await expect(next).toHaveValue('simmer 4 min');
+  await expect(next).toBeFocused();
+});
+
 test('a step is added, moved and taken out', async ({ page }) => {
   await openPot(page, 'White roux');
   await page.getByLabel('Next step').fill('simmer 4 min');
