@@ -137,7 +137,7 @@ export function comparedTable({ question, currency, countedIn: said, draws, ways
   );
   const head = [
     'way'.padEnd(name),
-    'a litre'.padStart(9),
+    'per litre'.padStart(9),
     '4 times in 5'.padStart(18),
     'cheapest'.padStart(10),
     'litres'.padStart(9),

@@ -84,7 +84,7 @@ export function coversTable({ plate, covers, makings, buy, troubles }: ForCovers
   return [
     `${plate}, ${covers} covers`,
     '',
-    `${'Cook'.padEnd(24)}${'make'.padStart(10)}  ${'in'.padEnd(42)}${'list'.padStart(9)}${'hob h'.padStart(8)}${'a litre'.padStart(9)}${'sheet'.padStart(9)}   plain multiplication is off by`,
+    `${'Cook'.padEnd(24)}${'make'.padStart(10)}  ${'in'.padEnd(42)}${'list'.padStart(9)}${'hob h'.padStart(8)}${'per litre'.padStart(9)}${'sheet'.padStart(9)}   plain multiplication is off by`,
     ...rows,
     '',
     'Have ready, trimmed',

@@ -12,7 +12,7 @@ export function costTable(report: CostReport, layers: readonly Layer[] = ['ingre
   const lines = [
     `${report.kitchen}, costed for ${report.day} in ${report.currency}, ${layerWords(layers)}`,
     '',
-    `${pad('Product', 30)}${'litres'.padStart(9)}${'a litre'.padStart(10)}${'a portion'.padStart(11)}   lost`,
+    `${pad('Product', 30)}${'litres'.padStart(9)}${'per litre'.padStart(10)}${'a portion'.padStart(11)}   lost`,
   ];
   for (const p of report.products) {
     const lost = Object.entries(p.lostKg)
@@ -24,7 +24,7 @@ export function costTable(report: CostReport, layers: readonly Layer[] = ['ingre
     );
     for (const gap of p.incomplete) lines.push(`${' '.repeat(4)}${gap.message}`);
     if (p.inKilos && p.costPerKg !== null)
-      lines.push(`${' '.repeat(4)}thought of in kilos: ${p.costPerKg.toFixed(2)} a kilo, ingredients`);
+      lines.push(`${' '.repeat(4)}thought of in kilos: ${p.costPerKg.toFixed(2)} per kilo, ingredients`);
     for (const t of p.takesBatches)
       lines.push(
         `${' '.repeat(4)}takes ${t.kg.toFixed(2)} kg of ${t.name}: a batch gives ${t.batchKg.toFixed(2)} kg, so that means ${t.batches} batches`,
@@ -36,7 +36,7 @@ export function costTable(report: CostReport, layers: readonly Layer[] = ['ingre
   }
   lines.push(
     '',
-    `${pad('Plate', 49)}${'cost'.padStart(11)}${'of its price'.padStart(14)}   both of ${layerWords(layers)}`,
+    `${pad('Dish', 49)}${'cost'.padStart(11)}${'of its price'.padStart(14)}   both of ${layerWords(layers)}`,
   );
   for (const p of report.plates) {
     lines.push(

@@ -73,7 +73,7 @@ const asItWas = (older: unknown): unknown => older;
 
 export const PRICE_BASIS = jsonColumn('a price basis', Basis, [asItWas]);
 export const LIST_COLUMNS = jsonColumn('the columns of a list', Columns, [asItWas]);
-export const FOLLOWS = jsonColumn('what a plate follows', Follows, [asItWas]);
+export const FOLLOWS = jsonColumn('what a dish follows', Follows, [asItWas]);
 export const TRIALS = jsonColumn('the trials of a tray', Tray.shape.trials, [asItWas]);
 export const ASKS = jsonColumn('what a question asks', Question.pick({ asks: true, beside: true }), [
   asItWas,

@@ -123,7 +123,7 @@ function Fields({ theme }: { readonly theme: string }) {
         <Form.Check id={`check-${theme}`} label="take those list prices back too" defaultChecked />
         <Form.Check id={`radio-${theme}`} type="radio" label="by the part used, the rest back in store" />
         <span>
-          a kilo at{' '}
+          per kilo at{' '}
           <TypedField
             label="A kilo"
             value="2.40"
@@ -177,14 +177,14 @@ const Waits = () => (
 
 const Figures = () => (
   <Named name="Card and its figures">
-    <Panel aria-label="A plate">
+    <Panel aria-label="A dish">
       <div>
         <span className="fig-large hot">
-          <WhyFigure of="plate:x" label="A plate">
+          <WhyFigure of="plate:x" label="A dish">
             €8.25
           </WhyFigure>
         </span>
-        <span className="fig-label">a plate, ingredients</span>
+        <span className="fig-label">per dish, ingredients</span>
       </div>
       <dl className="facts">
         <dt>Net of tax</dt>
@@ -227,7 +227,7 @@ function Tables() {
       { id: 'litres', head: 'litres', by: (p) => p.ml, className: 'fig', cell: (p) => litres(p.ml) },
       {
         id: 'cost',
-        head: '€ a litre',
+        head: '€ per litre',
         by: (p) => p.perL,
         className: 'fig fs-5 fw-bold',
         cell: (p) => money(p.perL),

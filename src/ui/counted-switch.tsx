@@ -4,7 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { BESIDE, layerWords } from '@/core/layers';
+import { BESIDE, layerName, layerWords } from '@/core/layers';
 import { keepCounted } from './counted';
 import { useFigures } from './figures';
 import { SidePanel } from './side-panel';
@@ -34,13 +34,13 @@ export function CountedSwitch() {
             key={layer}
             id={`counted-${layer}`}
             className="mt-2"
-            label={layer}
+            label={layerName(layer)}
             checked={chosen.includes(layer)}
             onChange={(event) => set(layer, event.target.checked)}
           />
         ))}
         <p className="quiet small-line mt-3">
-          It counts on this device, for plates, pots and the price book. Food cost is always of the
+          It counts on this device, for dishes, pots and the price book. Food cost is always of the
           ingredients alone: it is what targets are set for.
         </p>
       </SidePanel>

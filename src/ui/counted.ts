@@ -1,8 +1,10 @@
-import { COUNTED_COOKIE } from '@/core/layers';
+import { COUNTED_COOKIE, layerName, type Layer } from '@/core/layers';
 
-/** What stands in a cost, in words: `ingredients`, `ingredients, energy and hands`. */
-export const countedWords = (counted: readonly string[]): string =>
-  counted.length < 2 ? (counted[0] ?? '') : `${counted.slice(0, -1).join(', ')} and ${counted.at(-1) ?? ''}`;
+/** What stands in a cost, in words: `ingredients`, `ingredients, energy and labour`. */
+export function countedWords(counted: readonly Layer[]): string {
+  const names = counted.map(layerName);
+  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+}
 
 /** How long a device keeps the choice, s. */
 const A_YEAR = 31_536_000;

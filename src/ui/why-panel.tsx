@@ -125,7 +125,7 @@ const PLACES: Readonly<Record<string, (id: string) => string>> = {
 const GO_WORDS: Readonly<Record<string, string>> = {
   recipe: 'Open the pot sheet',
   ingredient: 'Find it in the price book',
-  plate: 'Open the plate',
+  plate: 'Open the dish',
   tests: 'See the tests it was learned from',
   invoice: 'Open the invoice',
 };

@@ -2,7 +2,7 @@ import { answer, expect, figure, keeps, open, openPot, test } from './kitchen';
 
 const bones = 'Venison bones, price of a pack';
 
-test('a dearer bone moves every plate at once, is kept, and is there in another browser', async ({
+test('a dearer bone moves every dish at once, is kept, and is there in another browser', async ({
   page,
   browser,
 }) => {
@@ -111,7 +111,7 @@ test('a price ten times what it was, or 0, is asked about before it is kept; it 
   await expect(price).toHaveValue((Number(was) * 10).toFixed(2));
 });
 
-test('a plate that costs more than its target lets it says so beside the prices, and which price breaks it', async ({
+test('a dish that costs more than its target lets it says so beside the prices, and which price breaks it', async ({
   page,
 }) => {
   await open(page, '/buy');
@@ -128,7 +128,7 @@ test('a plate that costs more than its target lets it says so beside the prices,
 test('why ends at the invoice, two clicks from a litre', async ({ page }) => {
   // The number of this one has a stroke in it.
   await openPot(page, 'Trout-frame fumet');
-  await page.getByRole('button', { name: 'Trout-frame fumet, a litre: why?' }).click();
+  await page.getByRole('button', { name: 'Trout-frame fumet, per litre: why?' }).click();
   await page.getByRole('dialog').getByRole('link', { name: 'Open the invoice' }).first().click();
   await expect(page).toHaveURL(/\/buy\/purchases\/0/);
   await expect(page.getByRole('row', { name: /[Tt]rout frames/ }).first()).toBeVisible();

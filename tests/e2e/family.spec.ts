@@ -6,8 +6,8 @@ test('by keyboard alone: one of the family is found, its kin is shown, and a lit
   page,
 }) => {
   await open(page, '/pour/family');
-  await tabTo(page, 'Find a recipe or a plate');
-  await takes(page.getByLabel('Find a recipe or a plate'), 'fumet', 'Trout-frame fumet');
+  await tabTo(page, 'Find a recipe or a dish');
+  await takes(page.getByLabel('Find a recipe or a dish'), 'fumet', 'Trout-frame fumet');
   await expect(page.getByRole('heading', { name: 'What uses Trout-frame fumet', level: 1 })).toBeVisible();
   const map = page.getByRole('group', { name: /^Map of the family/ });
   await expect(map.getByRole('link', { name: 'Sorrel sauce', exact: true })).toBeVisible();
@@ -24,7 +24,7 @@ test('by keyboard alone: one of the family is found, its kin is shown, and a lit
   await expect(page.getByRole('heading', { name: 'What uses Trout velouté', level: 1 })).toBeVisible();
 });
 
-test('by pointer: daughters are folded away, plates left out, and one in the map is looked at', async ({
+test('by pointer: daughters are folded away, dishes left out, and one in the map is looked at', async ({
   page,
 }) => {
   await open(page, '/pour/family');
@@ -44,7 +44,7 @@ test('by pointer: daughters are folded away, plates left out, and one in the map
   await expect(page.getByText('This is no longer here.')).toBeVisible();
 });
 
-test('a label that nobody has read makes a plate “not known”; read, it does not; and paper and table say the same', async ({
+test('a label that nobody has read makes a dish “not known”; read, it does not; and paper and table say the same', async ({
   page,
 }) => {
   await open(page, '/pour/allergens');
@@ -74,7 +74,7 @@ test('a label that nobody has read makes a plate “not known”; read, it does 
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(loin.getByText('not known')).toHaveCount(4);
-  await page.getByRole('link', { name: 'Pots instead of plates' }).click();
+  await page.getByRole('link', { name: 'Pots instead of dishes' }).click();
   await expect(page.getByRole('row', { name: /^Trout-frame fumet/ })).toContainText('Trout frames');
 });
 
@@ -86,7 +86,7 @@ test('where something is used: an ingredient from its page, a supplier and a ves
   await expect(page.getByRole('heading', { name: 'Where Venison bones is used', level: 1 })).toBeVisible();
   const takers = page.getByRole('region', { name: 'Who takes it' });
   await expect(takers.getByRole('row', { name: /^Venison bone stock/ })).toContainText('8.00 kg');
-  const plates = page.getByRole('region', { name: 'Plates it ends up on' });
+  const plates = page.getByRole('region', { name: 'Dishes it ends up on' });
   await expect(plates.getByRole('link', { name: /^Venison loin/ })).toBeVisible();
   await page.goto('/buy/suppliers');
   const supplier = page.getByRole('table').getByRole('link').first();

@@ -12,7 +12,7 @@ const layer = (page: Page, name: string) =>
     .locator('dd')
     .nth(['ingredients', 'energy', 'hands'].indexOf(name));
 
-test('minutes of hands of the kitchen’s own move what hands cost, stay after a reload, and can be emptied again', async ({
+test('labour minutes of the kitchen’s own change what labour costs, stay after a reload, and can be emptied again', async ({
   page,
 }) => {
   await openPot(page, 'Venison bone stock');
@@ -39,7 +39,7 @@ test('minutes of hands of the kitchen’s own move what hands cost, stay after a
 
 test('a costing that is kept says what it cost then, whatever is done to the sheet', async ({ page }) => {
   await openPot(page, 'Trout velouté');
-  const cost = page.getByRole('button', { name: 'Trout velouté, a litre: why?' });
+  const cost = page.getByRole('button', { name: 'Trout velouté, per litre: why?' });
   const then = await figure(cost);
   await keeps(page, 'costing.keep', () => page.getByRole('button', { name: 'Save today’s cost' }).click());
   const row = page.getByRole('row').filter({ hasText: 'What was in it' });

@@ -58,9 +58,9 @@ test('two managers at one form: theirs stands beside mine field by field, and no
 }) => {
   const other = await windowAt(browser, '/house');
   await open(page, '/house');
-  await page.getByLabel('Tax on a new plate, %').fill('7');
+  await page.getByLabel('Tax on a new dish, %').fill('7');
   await other.getByLabel('What the kitchen is called').fill('The Far Weir');
-  await other.getByLabel('Tax on a new plate, %').fill('19');
+  await other.getByLabel('Tax on a new dish, %').fill('19');
   const keepIt = (at: Page) =>
     at
       .getByRole('region', { name: 'Name, money, figures' })
@@ -71,12 +71,12 @@ test('two managers at one form: theirs stands beside mine field by field, and no
   await expect(page.getByText(/changed this at .* while you were at it/)).toBeVisible();
   await expect(page.getByText('theirs: 19')).toBeVisible();
   await expect(page.getByText('theirs: The Far Weir')).toBeVisible();
-  await expect(page.getByLabel('Tax on a new plate, %')).toHaveValue('7');
+  await expect(page.getByLabel('Tax on a new dish, %')).toHaveValue('7');
   await page.getByRole('button', { name: 'Take theirs' }).click();
   await expect(page.getByLabel('What the kitchen is called')).toHaveValue('The Far Weir');
 
   // What they change beside mine is no conflict: the minutes of hands and the settings are kept at one version.
-  await page.getByLabel('Tax on a new plate, %').fill('7');
+  await page.getByLabel('Tax on a new dish, %').fill('7');
   await other.getByLabel('blanch, minutes for each kilo').fill('3');
   await keeps(other, 'kitchen.hands', () =>
     other.getByRole('button', { name: 'Save these minutes' }).click(),
@@ -92,11 +92,11 @@ test('whoever leaves with something typed and not kept is asked first', async ({
   await expect(inSight(page)).toHaveText('not saved yet');
   await page.getByRole('button', { name: 'Close' }).click();
   await open(page, '/house');
-  await page.getByLabel('Tax on a new plate, %').fill('7');
+  await page.getByLabel('Tax on a new dish, %').fill('7');
   await page.getByRole('link', { name: 'Buy' }).click();
   await expect(page.getByRole('dialog')).toContainText('Unsaved changes');
   await page.getByRole('button', { name: 'Stay here' }).click();
-  await expect(page.getByLabel('Tax on a new plate, %')).toHaveValue('7');
+  await expect(page.getByLabel('Tax on a new dish, %')).toHaveValue('7');
   await page.getByRole('link', { name: 'Buy' }).click();
   await page.getByRole('button', { name: 'Leave without saving' }).click();
   await expect(page).toHaveURL(/\/buy$/);

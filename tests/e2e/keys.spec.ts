@@ -82,7 +82,7 @@ test('by keys alone a test is weighed and finished', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /^The tests say/ })).toBeVisible();
 });
 
-test('by keys alone a sheet gets a step, and a plate another portion', async ({ page }) => {
+test('by keys alone a sheet gets a step, and a dish another portion', async ({ page }) => {
   await openPot(page, 'White roux');
   await tabTo(page, 'Starts in');
   await page.evaluate(() => document.getElementById('next-step')?.focus());
@@ -93,7 +93,7 @@ test('by keys alone a sheet gets a step, and a plate another portion', async ({ 
   await open(page, '/pour');
   await tabTo(page, 'Venison loin, juniper sauce, celeriac');
   await page.keyboard.press('Enter');
-  const cost = page.getByRole('button', { name: 'Venison loin, juniper sauce, celeriac, a plate: why?' });
+  const cost = page.getByRole('button', { name: 'Venison loin, juniper sauce, celeriac, per dish: why?' });
   const before = await figure(cost);
   await tabTo(page, 'Venison loin, portion');
   await page.keyboard.press('Control+A');

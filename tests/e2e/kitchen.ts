@@ -99,6 +99,12 @@ export async function openPot(page: Page, name: string): Promise<void> {
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
 }
 
+/** Clicks an item of the page's *More* menu. */
+export async function more(page: Page, item: string): Promise<void> {
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.locator('.dropdown-menu.show').getByText(item, { exact: true }).click();
+}
+
 /** Does something that is kept, and waits until the door has answered that kind of write; a refusal fails with its own sentence. */
 export async function keeps(page: Page, kind: string, act: () => Promise<unknown>): Promise<void> {
   const answered = page.waitForResponse((r) => {

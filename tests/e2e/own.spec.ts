@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { readKitchenText } from '../../src/core/kitchen-file';
 import { emptyDatabase } from '../helpers/reset';
 import { here } from '../helpers/here';
-import { expect, figure, keeps, open, openPot, takes, test } from './kitchen';
+import { expect, figure, keeps, more, open, openPot, takes, test } from './kitchen';
 
 /** Counts what a hand does on a page: presses of the mouse and of keys, over all pages of the tab. */
 async function counted(page: Page) {
@@ -83,7 +83,7 @@ test('a kitchen is begun with the word, and the wrong one is told beside its fie
   await expect(page).toHaveURL(/\/buy$/);
 });
 
-test('from nothing to a plate with a price and a food cost', async ({ page }, info) => {
+test('from nothing to a dish with a price and a food cost', async ({ page }, info) => {
   test.slow();
   const hand = await counted(page);
   await moveIn(page);
@@ -130,19 +130,19 @@ test('from nothing to a plate with a price and a food cost', async ({ page }, in
   await firstPrice(page, 'Shallot', '5 kg', '14.50', 'Harbour Greens');
   await firstPrice(page, 'Double cream', '6 x 1 l', '28');
   await firstPrice(page, 'House mustard', '1 kg', '6.20');
-  const litre = page.getByRole('button', { name: 'Mustard sauce, a litre: why?' });
+  const litre = page.getByRole('button', { name: 'Mustard sauce, per litre: why?' });
   await expect(litre).toBeVisible();
   // By hand: 200 g at 2.90 over 88 % of it usable or so, 500 ml of 4.67 a litre, 40 g at 6.20: about 3.25 in some 450 ml.
   expect(await figure(litre)).toBeGreaterThan(4);
   expect(await figure(litre)).toBeLessThan(10);
 
   await page.getByRole('link', { name: 'Pour', exact: true }).click();
-  await page.getByRole('button', { name: 'Create the first plate' }).click();
-  await page.getByLabel('What the plate is called').click();
+  await page.getByRole('button', { name: 'Create the first dish' }).click();
+  await page.getByLabel('What the dish is called').click();
   await page.keyboard.type('Eggs in mustard sauce');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1, name: 'Eggs in mustard sauce' })).toBeVisible();
-  const what = page.getByLabel('What else stands on the plate');
+  const what = page.getByLabel('What else is in the dish');
   await what.click();
   await page.keyboard.type('mustard sauce');
   await expect(page.getByRole('option', { name: /^Mustard sauce/ })).toBeVisible();
@@ -158,7 +158,7 @@ test('from nothing to a plate with a price and a food cost', async ({ page }, in
   const to = await hand();
   const seconds = (Date.now() - begun) / 1000;
   const figures = `${seconds.toFixed(0)} s, ${to.clicks - from.clicks} clicks, ${to.keys - from.keys} keys`;
-  info.annotations.push({ type: 'first sauce to a plate', description: figures });
+  info.annotations.push({ type: 'first sauce to a dish', description: figures });
   expect(to.clicks - from.clicks).toBeLessThan(30);
   expect(to.keys - from.keys).toBeLessThan(400);
   expect(seconds).toBeLessThan(300);
@@ -180,19 +180,19 @@ test('a sheet out of pasted lines, called otherwise, copied, archived with anoth
   await expect(page.getByRole('heading', { level: 1, name: 'Pasted stock' })).toBeVisible();
   await expect(page.getByLabel('Step 4', { exact: true })).toHaveValue('with a grain of love');
   await expect(page.getByLabel('Step 1', { exact: true })).toHaveValue('2 kg venison bones');
-  await page.getByRole('button', { name: 'Name and note' }).click();
+  await more(page, 'Name and note');
   await page.getByLabel('What it is called').fill('Called otherwise');
   await page.getByLabel('A note').fill('Tuesdays');
   await keeps(page, 'recipe.name', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('heading', { level: 1, name: 'Called otherwise' })).toBeVisible();
-  await page.getByRole('link', { name: 'Duplicate', exact: true }).click();
+  await more(page, 'Duplicate');
   await expect(page.getByRole('heading', { level: 1, name: 'A copy of Called otherwise' })).toBeVisible();
   await page.getByLabel('What it is called').fill('The copy');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await expect(page.getByLabel('Step 2', { exact: true })).toHaveValue('water 4 l');
   // A mother that others live from goes only when something takes its place.
   await openPot(page, 'Venison bone stock');
-  await page.getByRole('button', { name: 'Archive', exact: true }).click();
+  await more(page, 'Archive');
   const panel = page.getByRole('dialog');
   await expect(panel.getByRole('link', { name: 'Reduced game base' })).toBeVisible();
   await expect(panel.getByRole('button', { name: /^Archive/ })).toBeDisabled();
@@ -226,7 +226,7 @@ test('an edit is taken back by the key, also after a reload, and done again; the
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+Shift+z'));
   await expect(price).toHaveValue('31.00');
   const plate = page.url();
-  await page.getByRole('link', { name: 'History', exact: true }).click();
+  await more(page, 'History');
   const first = page.getByRole('row', { name: /price 29\.00 → 31\.00/ }).first();
   await expect(first).toContainText('Maren Holt');
   await page.goto('/house/changes');

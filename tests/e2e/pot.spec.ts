@@ -5,7 +5,7 @@ const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$
 const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
 const kept = (page: Page) => page.getByText('✓ saved');
 
-test('a longer reduction gives fewer litres at more a litre, and is kept for everybody', async ({
+test('a longer reduction gives fewer litres at more per litre, and is kept for everybody', async ({
   page,
   browser,
 }) => {
@@ -78,7 +78,7 @@ test('what a pot cannot do is refused beside the step, stays typed and changes n
   await expect(step(page, 2)).toHaveValue(before);
 });
 
-test('a mistyped line is flagged and the cost is incomplete, never lower, down to the plate', async ({
+test('a mistyped line is flagged and the cost is incomplete, never lower, down to the dish', async ({
   page,
 }) => {
   await openPot(page, 'Sorrel sauce');
@@ -237,7 +237,7 @@ test('a stock takes what its own last batch left: no loop, and its cost is asked
   await page.reload();
   await cost(page).click();
   const why = page.getByRole('dialog');
-  await expect(why).toContainText('at a fixed value of €9.00 a litre');
+  await expect(why).toContainText('at a fixed value of €9.00 per litre');
   // More than a batch leaves is refused beside the line, and what was typed stands.
   await openPot(page, 'Trim broth');
   await next.fill('draw off 6 l as sold');

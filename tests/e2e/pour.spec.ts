@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, figure, keeps, open, test } from './kitchen';
+import { expect, figure, keeps, more, open, test } from './kitchen';
 
 /** Holds back whatever the page asks anew of itself until it is let go, and then waits until it has come. */
 async function holdReading(page: Page): Promise<{ letGo: () => Promise<void> }> {
@@ -25,7 +25,7 @@ async function holdReading(page: Page): Promise<{ letGo: () => Promise<void> }> 
 test('a larger portion costs more at once and is kept; a price in words is refused', async ({ page }) => {
   await open(page, '/pour');
   await page.getByRole('link', { name: 'River trout, sorrel sauce' }).click();
-  const cost = page.getByRole('button', { name: 'River trout, sorrel sauce, a plate: why?' });
+  const cost = page.getByRole('button', { name: 'River trout, sorrel sauce, per dish: why?' });
   const before = await figure(cost);
   await page.getByLabel('Trout fillet, portion').fill('2 each');
   await expect.poll(() => figure(cost)).toBeGreaterThan(before * 1.5);
@@ -48,11 +48,11 @@ test('a larger portion costs more at once and is kept; a price in words is refus
   await expect(page.getByLabel('Price on the menu')).toHaveValue('24.50');
 });
 
-test('why a plate costs what it costs: opened down to the invoice, the yield test and the strainer', async ({
+test('why a dish costs what it costs: opened down to the invoice, the yield test and the strainer', async ({
   page,
 }) => {
   await open(page, '/pour');
-  await page.getByRole('button', { name: 'Venison loin, juniper sauce, celeriac, a plate: why?' }).click();
+  await page.getByRole('button', { name: 'Venison loin, juniper sauce, celeriac, per dish: why?' }).click();
   const panel = page.getByRole('dialog');
   await expect(panel.getByText(/^Why €/)).toBeVisible();
   await expect(panel.getByText('Invoice WG-20418').first()).toBeVisible();
@@ -72,7 +72,7 @@ test('why a plate costs what it costs: opened down to the invoice, the yield tes
   await expect(page.getByRole('heading', { name: 'Juniper sauce', level: 1 })).toBeVisible();
 });
 
-test('a plate over its target is given the price that the target asks for, by a click, and it is kept', async ({
+test('a dish over its target is given the price that the target asks for, by a click, and it is kept', async ({
   page,
 }) => {
   await open(page, '/pour');
@@ -87,12 +87,12 @@ test('a plate over its target is given the price that the target asks for, by a 
   await expect(page.getByLabel('Price on the menu')).toHaveValue('29.50');
 });
 
-test('a sauce on the side that guests leave half of, and a banquet that loses some: the plate costs what it costs', async ({
+test('a sauce on the side that guests leave half of, and a banquet that loses some: the dish costs what it costs', async ({
   page,
 }) => {
   await open(page, '/pour');
   await page.getByRole('link', { name: 'River trout, sorrel sauce' }).click();
-  const cost = page.getByRole('button', { name: 'River trout, sorrel sauce, a plate: why?' });
+  const cost = page.getByRole('button', { name: 'River trout, sorrel sauce, per dish: why?' });
   const before = await figure(cost);
   await page.getByRole('button', { name: 'How Sorrel sauce is served' }).click();
   const panel = page.getByRole('dialog');
@@ -111,7 +111,7 @@ test('a sauce on the side that guests leave half of, and a banquet that loses so
   await panel.getByLabel('How it is served').selectOption('banquet');
   await panel.getByLabel(/^Lost in service/).fill('10');
   await keeps(page, 'plate.head', () => panel.getByRole('button', { name: 'Save', exact: true }).click());
-  await expect(page.getByText('a plate, ingredients, banquet, 10.0 % lost in service')).toBeVisible();
+  await expect(page.getByText('per dish, ingredients, banquet, 10.0 % lost in service')).toBeVisible();
   await expect.poll(() => figure(cost)).toBeCloseTo(aside / 0.9, 1);
   await page.reload();
   await expect(page.getByText('on the side, 50 % of it taken')).toBeVisible();
@@ -125,7 +125,7 @@ test('a sauce on the side that guests leave half of, and a banquet that loses so
   await expect.poll(() => figure(cost)).toBe(before);
 });
 
-test('from nothing: a menu is made, plates put on it, what is sold said, and the plate that breaks it found', async ({
+test('from nothing: a menu is made, dishes put on it, what is sold said, and the dish that breaks it found', async ({
   page,
 }) => {
   await open(page, '/pour/menus');
@@ -135,7 +135,7 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Save', exact: true }).click());
   await expect(page.getByRole('heading', { name: 'Banquet in May', level: 1 })).toBeVisible();
   for (const name of ['Duck broth with noodles', 'Venison loin, juniper sauce, celeriac']) {
-    await page.getByLabel('Add a plate').fill(name);
+    await page.getByLabel('Add a dish').fill(name);
     await keeps(page, 'menu.keep', () => page.getByRole('option', { name, exact: true }).click());
     await expect(page.getByRole('row', { name: new RegExp(`^${name}`) })).toBeVisible();
   }
@@ -177,6 +177,6 @@ test('from nothing: a menu is made, plates put on it, what is sold said, and the
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(sold(/^Duck broth/)).toHaveValue('66');
-  await keeps(page, 'menu.away', () => page.getByRole('button', { name: 'Archive', exact: true }).click());
+  await keeps(page, 'menu.away', () => more(page, 'Archive'));
   await expect(page.getByRole('heading', { name: 'Evening menu', level: 1 })).toBeVisible();
 });

@@ -23,10 +23,10 @@ const pages: readonly (readonly [string, (page: Page) => Promise<unknown>, reado
   [
     'a sheet',
     (page) => openPot(page, 'Juniper sauce'),
-    ['Juniper sauce', 'a litre, ingredients', 'below rim', '9.1 cm'],
+    ['Juniper sauce', 'per litre, ingredients', 'below rim', '9.1 cm'],
   ],
   [
-    'a plate',
+    'per dish',
     async (page) => {
       await open(page, '/pour');
       await page.getByRole('link', { name: /^Venison loin/ }).click();
@@ -49,7 +49,7 @@ const pages: readonly (readonly [string, (page: Page) => Promise<unknown>, reado
     ['Leek', 'usable', 'Own tests'],
   ],
 ];
-test('on paper a sheet, a plate, the price book and a test are whole and without their frame', async ({
+test('on paper a sheet, per dish, the price book and a test are whole and without their frame', async ({
   page,
 }) => {
   for (const [name, go, said] of pages)

@@ -19,7 +19,7 @@ test('an invoice is written down with arithmetic, a short delivery and a deposit
   await line(page, 1, 'packs').fill('2+1');
   await line(page, 1, 'net price of a pack').fill('3*5.10');
   // A pack of these leeks held 4.86 kg when it was weighed: three of them are 14.58 kg.
-  await expect(page.getByText('14.58 kg for €45.90, €3.15 a kilo')).toBeVisible();
+  await expect(page.getByText('14.58 kg for €45.90, €3.15 per kilo')).toBeVisible();
   await line(page, 1, 'what came').fill('12 kg');
   await expect(
     page.getByText('2.58 kg short of the 14.58 kg invoiced: paid for until it is credited.'),
@@ -62,7 +62,7 @@ test('something never bought before is asked for what it weighs, and is then in 
   await expect(page.getByText('one pack is 6.00 kg (500 g a bunch)')).toBeVisible();
   await line(page, 1, 'packs').fill('1');
   await line(page, 1, 'net price of a pack').fill('9.60');
-  await expect(page.getByText('6.00 kg for €9.60, €1.60 a kilo')).toBeVisible();
+  await expect(page.getByText('6.00 kg for €9.60, €1.60 per kilo')).toBeVisible();
   await write(page).click();
   await expect(page.getByRole('heading', { name: 'Invoice LMG 9002' })).toBeVisible();
   await page.getByRole('link', { name: 'Carrots with their green' }).click();

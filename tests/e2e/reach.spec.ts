@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, figure, open, openPot, tabTo, takes, test, chooseFrom, keeps } from './kitchen';
+import { expect, figure, more, open, openPot, tabTo, takes, test, chooseFrom, keeps } from './kitchen';
 import type { Page } from '@playwright/test';
 
 // The clock of a window is held for all of its browser.
@@ -20,9 +20,9 @@ test('by keyboard alone: a price is changed, a pot opened, its cost read and ask
   await tabTo(page, 'White roux');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'White roux', level: 1 })).toBeVisible();
-  const cost = page.getByRole('button', { name: 'White roux, a kilo: why?' });
+  const cost = page.getByRole('button', { name: 'White roux, per kilo: why?' });
   expect(await figure(cost)).toBeGreaterThan(4);
-  await tabTo(page, 'White roux, a kilo: why?');
+  await tabTo(page, 'White roux, per kilo: why?');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('dialog')).toContainText('Why €');
   await page.keyboard.press('Escape');
@@ -179,7 +179,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'versions of a sheet',
       async (page) => {
         await openPot(page, 'White roux');
-        await page.getByRole('link', { name: 'Versions' }).click();
+        await more(page, 'Versions');
         await expect(page.getByLabel('Version 1 is called')).toBeVisible();
       },
     ],
@@ -187,15 +187,15 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a sheet on the wall',
       async (page) => {
         await openPot(page, 'Juniper sauce');
-        await page.getByRole('link', { name: 'For the wall' }).click();
+        await page.getByRole('link', { name: 'Print', exact: true }).click();
         await expect(page.getByRole('link', { name: 'PDF for the wall' })).toBeVisible();
       },
     ],
   ],
   Pour: [
-    ['the plates', (page) => open(page, '/pour')],
+    ['the dishes', (page) => open(page, '/pour')],
     [
-      'a plate',
+      'per dish',
       async (page) => {
         await open(page, '/pour');
         await page.getByRole('link', { name: /^Venison loin/ }).click();
@@ -203,7 +203,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       },
     ],
     [
-      'a size of a plate',
+      'a size of a dish',
       async (page) => {
         await open(page, '/pour');
         await page.getByRole('link', { name: 'Child’s trout' }).click();

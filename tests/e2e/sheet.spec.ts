@@ -1,7 +1,7 @@
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import type { TextItem } from 'pdfjs-dist/types/src/display/api';
 import type { Page } from '@playwright/test';
-import { expect, figure, keeps, open, openPot, test } from './kitchen';
+import { expect, figure, keeps, more, open, openPot, test } from './kitchen';
 
 const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
 const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
@@ -24,12 +24,12 @@ test('a version is named, laid beside the one that stands, and put back', async 
   const price = await figure(cost(page));
   await step(page, 2).fill('reduce by half');
   await keeps(page, 'recipe.sheet', () => step(page, 2).press('Enter'));
-  await page.getByRole('link', { name: 'Versions' }).click();
+  await more(page, 'Versions');
   const name = page.getByLabel('Version 1 is called');
   await name.fill('as my mother made it');
   await keeps(page, 'recipe.version.name', () => name.press('Enter'));
   await page.getByLabel(/^\d.*/, { exact: false }).first().check();
-  const beside = page.getByRole('table').filter({ hasText: 'a litre, ingredients' });
+  const beside = page.getByRole('table').filter({ hasText: 'per litre, ingredients' });
   await expect(beside).toContainText('as my mother made it');
   // The figures are those of the sheet as it stood.
   const then = beside
@@ -163,7 +163,7 @@ test('the sheet goes on the wall at a size, with dips, notes, cautions and aller
   const said = await wordsOf(page, card ?? '');
   for (const words of [
     'Juniper sauce',
-    `${perL} a litre, ingredients`,
+    `${perL} per litre, ingredients`,
     'evaporated',
     'Venison loin, juniper sauce, celeriac',
   ])

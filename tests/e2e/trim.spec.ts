@@ -156,7 +156,7 @@ test('a second pass is judged by what its kilos would have cost and the labour',
   await expect(page.getByText('Enter how long it took to see whether it pays.')).toBeVisible();
   await types(page, 'Second pass: labour', '2 min');
   await expect(
-    page.getByText(/300 g more, which would cost €1\.\d\d to buy.*€0\.58 of hands.*it pays/),
+    page.getByText(/300 g more, which would cost €1\.\d\d to buy.*€0\.58 of labour.*it pays/),
   ).toBeVisible();
   await types(page, 'Second pass: labour', '20 min');
   await expect(page.getByText(/it does not pay/)).toBeVisible();
@@ -280,14 +280,14 @@ test('waste is booked with its reason, and refused without one', async ({ page }
   await expect(what).toHaveValue('');
 });
 
-test('the three schools on three real plates; a school chosen moves them; a set value too high is refused', async ({
+test('the three schools on three real dishes; a school chosen moves them; a set value too high is refused', async ({
   page,
 }) => {
   await open(page, '/trim/schools');
   await page.waitForLoadState('networkidle');
   const plate = page
     .getByRole('row')
-    .filter({ has: page.getByLabel('Plate Whole trout off the bone, braised leek') });
+    .filter({ has: page.getByLabel('Dish Whole trout off the bone, braised leek') });
   const [free, value, weight] = [1, 2, 3].map((n) =>
     plate
       .getByRole('cell')
@@ -322,8 +322,8 @@ test('the three schools on three real plates; a school chosen moves them; a set 
     await page.getByLabel('How trim is costed').selectOption('value');
   });
   await expect.poll(() => figure(leek)).toBeGreaterThan(shared);
-  await page.getByLabel('Stock trim, set value a kilo').fill('7');
-  await page.getByLabel('Stock trim, set value a kilo').press('Enter');
+  await page.getByLabel('Stock trim, set value per kilo').fill('7');
+  await page.getByLabel('Stock trim, set value per kilo').press('Enter');
   await page
     .getByRole('alert')
     .filter({ hasText: '12 times' })

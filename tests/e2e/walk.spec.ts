@@ -107,7 +107,7 @@ test('a letter on the list of vessels moves no pot', async ({ page }) => {
 
 test('what is looked for, the order and the place stay with back and a reload', async ({ page }) => {
   await open(page, '/pot');
-  await page.getByRole('button', { name: '€ a litre' }).click();
+  await page.getByRole('button', { name: '€ per litre' }).click();
   await expect(page).toHaveURL(/order=cost\.down/);
   const first = page.getByRole('row').nth(1);
   await expect(first).toContainText('Juniper sauce');

@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, figure, keeps, open, tabTo, test } from './kitchen';
+import { expect, figure, keeps, more, open, tabTo, test } from './kitchen';
 
 /** Makes a tray from nothing, by its name. */
 async function newTray(page: Page, name: string): Promise<void> {
@@ -37,7 +37,7 @@ async function openPlate(page: Page, name: string): Promise<string> {
 const answer = (page: Page) => page.getByRole('complementary', { name: 'What it does' });
 const rowOf = (page: Page, plate: string) => answer(page).getByRole('row', { name: new RegExp(`^${plate}`) });
 
-test('bones a fifth dearer are followed to the plate that breaks, it is priced anew, and all of it applied and taken back', async ({
+test('bones a fifth dearer are followed to the dish that breaks, it is priced anew, and all of it applied and taken back', async ({
   page,
 }) => {
   await open(page, '/pour');
@@ -45,7 +45,7 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await keeps(page, 'plate.amounts', () => page.getByRole('button', { name: 'Use this price' }).click());
   await expect(page.getByText('keeps 32 %')).toBeVisible();
   await newTray(page, 'Bones up');
-  await expect(answer(page)).toContainText('0 plates would break their target');
+  await expect(answer(page)).toContainText('0 dishes would break their target');
   await page.getByLabel('What to try').selectOption('price');
   await keeps(page, 'tray.keep', () =>
     choose(page.getByLabel('of which thing'), 'venison bones', 'Venison bones'),
@@ -58,28 +58,28 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
     await bones.getByLabel('Venison bones, price, typed').fill('+20');
     await bones.getByLabel('Venison bones, price, typed').press('Enter');
   });
-  await expect(answer(page)).toContainText('1 plate would break its target');
+  await expect(answer(page)).toContainText('1 dish would break its target');
   await expect(answer(page).getByRole('row').nth(1)).toContainText('Venison loin');
   await expect(rowOf(page, 'Venison loin')).toContainText('over 32 %, new');
   await expect(page.getByRole('img', { name: /^What moves the most: Venison loin/ })).toBeVisible();
   await page.reload();
-  await expect(answer(page)).toContainText('1 plate would break its target');
+  await expect(answer(page)).toContainText('1 dish would break its target');
   // Priced anew on the same tray.
   await page.getByLabel('What to try').selectOption('menu price');
   await keeps(page, 'tray.keep', () =>
-    choose(page.getByLabel('of which plate'), 'venison loin', 'Venison loin, juniper sauce, celeriac'),
+    choose(page.getByLabel('of which dish'), 'venison loin', 'Venison loin, juniper sauce, celeriac'),
   );
   const price = page.getByLabel('Venison loin, juniper sauce, celeriac, on the menu, typed');
   await keeps(page, 'tray.keep', async () => {
     await price.fill('30');
     await price.press('Enter');
   });
-  await expect(answer(page)).toContainText('0 plates would break their target');
+  await expect(answer(page)).toContainText('0 dishes would break their target');
   const wouldCost = await figure(rowOf(page, 'Venison loin').getByRole('cell').nth(2));
   await keeps(page, 'tray.apply', () =>
     page.getByRole('button', { name: 'Apply to the price book' }).click(),
   );
-  await expect(page.getByRole('heading', { name: 'Plates', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Dishes', level: 1 })).toBeVisible();
   const loin = page.getByRole('row', { name: /^Venison loin/ });
   await expect(loin).toContainText('€30.00');
   expect(await figure(loin.getByRole('button'))).toBeCloseTo(wouldCost, 2);
@@ -90,7 +90,7 @@ test('bones a fifth dearer are followed to the plate that breaks, it is priced a
   await page.getByRole('link', { name: 'Bones up' }).click();
   await expect(page.getByRole('heading', { name: 'Bones up', level: 1 })).toBeVisible();
   await expect(page.getByRole('region', { name: 'Venison bones, price' })).toBeVisible();
-  await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Delete', exact: true }).click());
+  await keeps(page, 'tray.away', () => more(page, 'Delete'));
   await expect(page.getByText('Bones up is deleted.')).toBeVisible();
   await keeps(page, 'tray.away', () => page.getByRole('button', { name: 'Undo', exact: true }).click());
 });
@@ -126,7 +126,7 @@ test('by keyboard alone: a what-if is filled, a slider moved with the arrows, an
   await expect(page.getByText('Nothing in this what-if yet.')).toBeVisible();
 });
 
-test('by keyboard alone: a child’s plate is built and priced, a what-if applied and taken back, and the matrix read', async ({
+test('by keyboard alone: a child’s dish is built and priced, a what-if applied and taken back, and the matrix read', async ({
   page,
 }) => {
   await open(page, '/pour');
@@ -135,7 +135,7 @@ test('by keyboard alone: a child’s plate is built and priced, a what-if applie
   await expect(page.getByRole('heading', { name: 'Mutton broth, bread', level: 1 })).toBeVisible();
   await tabTo(page, 'New portion size');
   await page.keyboard.press('Enter');
-  await tabInto(page.getByLabel('What the plate is called'));
+  await tabInto(page.getByLabel('What the dish is called'));
   await page.keyboard.type('Child’s mutton broth');
   await page.keyboard.press('Tab');
   await expect(page.getByLabel('How much of each portion')).toBeFocused();
@@ -186,7 +186,7 @@ test('a reduction, a portion, hands and one thing for another are tried, and the
   });
   await expect(rowOf(page, 'Venison loin').getByRole('cell').nth(3)).toContainText(/[▲▼]/);
   await kind.selectOption('portion');
-  await choose(page.getByLabel('on which plate'), 'river trout', 'River trout, sorrel sauce');
+  await choose(page.getByLabel('in which dish'), 'river trout', 'River trout, sorrel sauce');
   await page.getByLabel('Which of its portions').selectOption({ label: 'Trout fillet, 150 g' });
   const portion = page.getByRole('textbox', {
     name: 'Trout fillet on River trout, sorrel sauce',
@@ -200,7 +200,7 @@ test('a reduction, a portion, hands and one thing for another are tried, and the
   await expect(rowOf(page, 'Child’s trout').getByRole('cell').nth(3)).toContainText('▼');
   await kind.selectOption('hands');
   await keeps(page, 'tray.keep', () => page.getByRole('button', { name: 'Add to the what-if' }).click());
-  await expect(answer(page)).toContainText('One of each plate, hands');
+  await expect(answer(page)).toContainText('One of each dish, labour');
   await kind.selectOption('ingredient');
   await choose(page.getByLabel('instead of which ingredient'), 'celeriac', 'Celeriac');
   await keeps(page, 'tray.keep', async () => {
@@ -213,18 +213,18 @@ test('a reduction, a portion, hands and one thing for another are tried, and the
   await expect(page.getByLabel('Trout fillet, portion')).toHaveValue('150 g');
 });
 
-test('a child’s plate follows the plate it is a size of but for what it says, taken back and after a reload', async ({
+test('a child’s dish follows the dish it is a size of but for what it says, taken back and after a reload', async ({
   page,
 }) => {
   const parent = await openPlate(page, 'Whole trout off the bone, braised leek');
   await page.getByRole('button', { name: 'New portion size' }).click();
   const panel = page.getByRole('dialog');
-  await panel.getByLabel('What the plate is called').fill('Small trout');
+  await panel.getByLabel('What the dish is called').fill('Small trout');
   await panel.getByLabel('How much of each portion').fill('a lot');
-  await panel.getByRole('button', { name: 'Open the plate' }).click();
+  await panel.getByRole('button', { name: 'Open the dish' }).click();
   await expect(panel.getByText(/“a lot” is not a number/)).toBeVisible();
   await panel.getByLabel('How much of each portion').fill('half');
-  await keeps(page, 'plate.new', () => panel.getByRole('button', { name: 'Open the plate' }).click());
+  await keeps(page, 'plate.new', () => panel.getByRole('button', { name: 'Open the dish' }).click());
   await expect(page.getByRole('heading', { name: 'Small trout', level: 1 })).toBeVisible();
   await expect(page.getByText('Half of each portion of')).toBeVisible();
   await expect(page.getByLabel('Leek, portion')).toHaveValue('70 g');
@@ -257,7 +257,7 @@ test('a child’s plate follows the plate it is a size of but for what it says, 
   await expect(page.getByLabel('Leek, portion')).toHaveValue('40 g');
 });
 
-test('a sauce is finished in a small pot from its plate: the sheet opens, and the plate takes a batch of it', async ({
+test('a sauce is finished in a small pot from its dish: the sheet opens, and the dish takes a batch of it', async ({
   page,
 }) => {
   const plate = await openPlate(page, 'River trout, sorrel sauce');
@@ -278,12 +278,12 @@ test('a sauce is finished in a small pot from its plate: the sheet opens, and th
   await expect(page.getByLabel('Sorrel sauce, portion')).toHaveValue('70 ml');
 });
 
-test('what happened is told by its kind and adds up; a plate is looked at closely', async ({ page }) => {
+test('what happened is told by its kind and adds up; a dish is looked at closely', async ({ page }) => {
   await open(page, '/pour');
   await page.getByRole('link', { name: /^Venison loin/ }).click();
   await page.getByLabel('Venison loin, portion').fill('200 g');
   await keeps(page, 'plate.amounts', () => page.getByLabel('Venison loin, portion').press('Enter'));
-  await page.getByRole('link', { name: 'What it cost over time' }).click();
+  await more(page, 'Cost over time');
   await expect(page.getByRole('heading', { name: 'What happened', level: 1 })).toBeVisible();
   const loin = page.getByRole('row', { name: /^Venison loin/ });
   const cells = await loin.getByRole('cell').allInnerTexts();
@@ -309,21 +309,25 @@ test('one switch counts hands and packaging in every cost, says so, and is asked
   const before = await figure(jar.getByRole('button'));
   await page.getByRole('button', { name: 'Showing: ingredients only' }).click();
   await page.getByRole('dialog').getByLabel('packaging').check();
-  await page.getByRole('dialog').getByLabel('hands').check();
+  await page.getByRole('dialog').getByLabel('labour').check();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: 'Showing: ingredients, packaging and hands' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Showing: ingredients, packaging and labour' }),
+  ).toBeVisible();
   await expect.poll(() => figure(jar.getByRole('button'))).toBeGreaterThan(before + 2);
   const whole = await figure(jar.getByRole('button'));
   await jar.getByRole('button').click();
   await expect(page.getByRole('dialog')).toContainText('Packaging');
-  await expect(page.getByRole('dialog')).toContainText('Hands');
+  await expect(page.getByRole('dialog')).toContainText('Labour');
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Jar of game gravy' }).click();
-  await expect(page.getByText('a plate, ingredients, packaging and hands')).toBeVisible();
-  expect(await figure(page.getByRole('button', { name: 'Jar of game gravy, a plate: why?' }))).toBe(whole);
+  await expect(page.getByText('per dish, ingredients, packaging and labour')).toBeVisible();
+  expect(await figure(page.getByRole('button', { name: 'Jar of game gravy, per dish: why?' }))).toBe(whole);
   await page.goto('/buy');
-  await expect(page.getByRole('button', { name: 'Showing: ingredients, packaging and hands' })).toBeVisible();
+  await expect(
+    page.getByRole('button', { name: 'Showing: ingredients, packaging and labour' }),
+  ).toBeVisible();
   expect(await figure(page.getByRole('button', { name: 'Jar of game gravy: why?' }))).toBe(whole);
   await page.goto('/pot');
-  await expect(page.getByText('a litre, ingredients, packaging and hands')).toBeVisible();
+  await expect(page.getByText('per litre, ingredients, packaging and labour')).toBeVisible();
 });

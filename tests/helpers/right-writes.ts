@@ -433,7 +433,7 @@ export const RIGHT: Readonly<Record<string, Make>> = {
     const same = lines.map((l) => ({ id: l.id ?? '', amount: l.amount }));
     return of(here, 'plate', id, { id, lines: same, menuPrice: '13.50' });
   },
-  'plate.new': () => ({ body: { name: 'Plate of the table', like: null }, seen: null }),
+  'plate.new': () => ({ body: { name: 'Dish of the table', like: null }, seen: null }),
   'plate.lines': (here) => {
     const { id, lines } = plate(here, 'Pale onion soup, goat cheese');
     const fewer = lines.slice(0, -1).map((l) => ({ id: l.id ?? '', of: l.of, amount: l.amount }));

@@ -69,7 +69,7 @@ async function measured(name: string, size: Size, url: string, line: Line): Prom
   await migrate(url);
   const pool = openPool(url);
   const file = largeKitchen(size);
-  say(`Loading ${name}: ${size.recipes} recipes, ${size.ingredients} ingredients, ${size.plates} plates …`);
+  say(`Loading ${name}: ${size.recipes} recipes, ${size.ingredients} ingredients, ${size.plates} dishes …`);
   await loadKitchen(pool, file, new Map());
   await pool.end();
   const place = placeOf('bench');
@@ -208,7 +208,7 @@ export async function benchKitchen(line: Line): Promise<void> {
   build();
   const own = await startDatabase(place);
   try {
-    await measured('sixty plates', SIXTY, own.fresh('halfpot_bench_sixty'), line);
+    await measured('sixty dishes', SIXTY, own.fresh('halfpot_bench_sixty'), line);
     await measured('thousands', THOUSANDS, own.fresh('halfpot_bench_thousands'), line);
   } finally {
     await own.stop();

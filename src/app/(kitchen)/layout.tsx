@@ -9,7 +9,7 @@ import { ModelNotice } from '@/features/house/components/model-moved';
 import { unseenMoves } from '@/features/house/queries';
 import { frame } from '@/features/people/queries';
 import { signOut } from '@/features/people/actions';
-import { FlippedMark, FlippedNotice } from '@/features/weigh/components/flipped-notice';
+import { FlippedMark } from '@/features/weigh/components/flipped-mark';
 import { questionsAt } from '@/features/weigh/kept';
 import { askWhy } from '@/features/why/actions';
 import { counted } from '@/server/counted';
@@ -76,7 +76,6 @@ export default async function KitchenLayout({ children }: { children: ReactNode 
                   <MissingProvider>
                     <WhenWorkedOut cold={!costed}>{children}</WhenWorkedOut>
                   </MissingProvider>
-                  {questions !== undefined && <FlippedNotice at={questions} />}
                 </main>
               </Anew>
             </ToastProvider>

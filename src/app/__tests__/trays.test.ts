@@ -35,12 +35,12 @@ const costs = async () => {
 };
 const plateCalled = async (name: string): Promise<WrittenPlate> => {
   const found = (await here.read()).plates.find((p) => p.name === name);
-  if (!found) throw new Error(`no plate is called ${name}`);
+  if (!found) throw new Error(`no dish is called ${name}`);
   return found;
 };
 const seen = async (id: string) => here.seen('plate', id);
 
-describe('a size of a plate', () => {
+describe('a size of a dish', () => {
   test('is made from nothing, says what is otherwise, follows for the rest, and stands by itself when it is let', async () => {
     const parent = await plateCalled('River trout, sorrel sauce');
     const body = { name: 'Half a trout', like: parent.id };
@@ -57,7 +57,7 @@ describe('a size of a plate', () => {
     // Another portion of one line, one line out, one of its own.
     const stands = (await costing()).plates.get(id)?.plate;
     const [first, second, ...rest] = stands?.lines ?? [];
-    if (!stands || !first?.id || !second?.id) throw new Error('it has the lines of its plate');
+    if (!stands || !first?.id || !second?.id) throw new Error('it has the lines of its dish');
     const lines = stands.lines.map((l) => ({
       id: l.id ?? '',
       amount: l.id === first.id ? '60 g' : l.amount,
@@ -140,7 +140,7 @@ describe('a size of a plate', () => {
   });
 });
 
-test('a sauce is finished in a small pot: a sheet and a batch of it on the plate, taken back as one', async () => {
+test('a sauce is finished in a small pot: a sheet and a batch of it in the dish, taken back as one', async () => {
   const plate = await plateCalled('Venison loin, juniper sauce, celeriac');
   const line = plate.lines.find((l) => 'product' in l.of);
   const before = await here.read();
@@ -262,7 +262,7 @@ describe('a what-if', () => {
     expect((await traysPage(who(), made.value.id)).tray?.name).toBe('Of a pot that goes');
   });
 
-  test('that would leave a plate without a cost says which and why, and is not applied', async () => {
+  test('that would leave a dish without a cost says which and why, and is not applied', async () => {
     const jun = (await here.read()).recipes.find((r) => r.name === 'Juniper sauce');
     const step = jun?.steps.find((s) => s.do === 'reduce')?.id ?? '';
     // With so much wine left the pan runs over.

@@ -97,11 +97,11 @@ const EDITS: Readonly<Record<string, (n: number) => Promise<{ ok: boolean; messa
     const { id } = plates[n % plates.length]!;
     return here.send(
       PLATE_HEAD,
-      { id, name: fresh('Plate'), tax: '9', target: String(20 + (n % 20)) },
+      { id, name: fresh('Dish'), tax: '9', target: String(20 + (n % 20)) },
       { seen: await versionOf('plates', id) },
     );
   },
-  newPlate: () => here.send(NEW_PLATE, { name: fresh('New plate'), like: null }),
+  newPlate: () => here.send(NEW_PLATE, { name: fresh('New dish'), like: null }),
   async name(n) {
     const { ingredients } = await here.read();
     const { id } = ingredients[n % ingredients.length]!;

@@ -5,7 +5,7 @@ import { costTable } from '../table';
 const text = JSON.stringify(demo);
 
 describe('halfpot cost', () => {
-  test('a sound file gives every product and plate, with the ledger when asked', () => {
+  test('a sound file gives every product and dish, with the ledger when asked', () => {
     const answer = costText(text, true);
     if ('mistakes' in answer) throw new Error('the demo has mistakes');
     const { report } = answer;

@@ -22,7 +22,7 @@ describe('halfpot cost --layers', () => {
   test('the table says which layers stand in its figures, and adds up those', () => {
     expect(costTable(report)).toContain('ingredients only');
     const all = costTable(report, ['ingredients', 'energy', 'hands']);
-    expect(all).toContain('ingredients, energy and hands');
+    expect(all).toContain('ingredients, energy and labour');
     for (const p of report.products) {
       const { ingredients, energy, hands } = p.layersPerLitre;
       const sum = (ingredients ?? NaN) + (energy ?? NaN) + (hands ?? NaN);
@@ -67,7 +67,7 @@ describe('halfpot cost --layers', () => {
 });
 
 describe('halfpot scale, for covers', () => {
-  test('a plate by a part of its name, mothers first, with what is bought', () => {
+  test('a dish by a part of its name, mothers first, with what is bought', () => {
     const found = coversText(demo, 'mutton broth', 60);
     if ('mistakes' in found || !found.ok) throw new Error('should be scaled');
     const table = coversTable(found.value);

@@ -66,7 +66,7 @@ function gapsOfPlate(costing: KitchenCosting, at: string, say: Say, visit: (key:
   const plate = costing.plates.get(id)?.plate;
   if (plate?.follows && !costing.plates.has(plate.follows.plate))
     say(
-      refuse('follows-gone', '', `${plate.name} is a size of a plate that is archived: restore it.`).trouble,
+      refuse('follows-gone', '', `${plate.name} is a size of a dish that is archived: restore it.`).trouble,
       at,
     );
   for (const [i, line] of (costing.plates.get(id)?.lines ?? []).entries()) {

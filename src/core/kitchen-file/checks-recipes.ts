@@ -57,7 +57,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
       want('plate', plate, `menus[${i}].plates[${j}].plate`);
       if (on.has(plate))
         found.push(
-          refuse('plate-twice', `menus[${i}].plates[${j}].plate`, `${menu.name} has this plate twice.`)
+          refuse('plate-twice', `menus[${i}].plates[${j}].plate`, `${menu.name} has this dish twice.`)
             .trouble,
         );
       on.add(plate);
@@ -78,7 +78,7 @@ export function flawOfFollowing(
     ? refuse(
         'size-of-a-size',
         path,
-        `${parent.name} is a size of another plate itself: make ${plate.name} a size of that one.`,
+        `${parent.name} is a size of another dish itself: make ${plate.name} a size of that one.`,
       ).trouble
     : undefined;
 }

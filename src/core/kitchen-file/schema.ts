@@ -159,12 +159,12 @@ const Served = {
 
 /** Another size of a plate: what it says otherwise than the plate it follows. */
 export const Follows = z.strictObject({
-  plate: Id.describe('the plate it is a size of; one that follows nothing itself'),
+  plate: Id.describe('the dish it is a size of; one that follows nothing itself'),
   size: z.number().min(SIZES.least).max(SIZES.most).describe('of each portion there: 0.5 is half of it'),
   but: z
     .array(
       z.strictObject({
-        line: Id.describe('a line of the plate it follows'),
+        line: Id.describe('a line of the dish it follows'),
         out: z.literal(true).optional().describe('it does not stand on this one'),
         amount: Typed.optional(),
         ...Served,
@@ -200,7 +200,7 @@ export const Plate = z.strictObject({
     .optional()
     .describe('active minutes of putting it together'),
   follows: Follows.optional().describe(
-    'it is a size of another plate: the lines below are its own, beside those it follows; its tax is that plate’s',
+    'it is a size of another dish: the lines below are its own, beside those it follows; its tax is that dish’s',
   ),
   lines: z
     .array(
@@ -227,9 +227,9 @@ export const Menu = z
           sold: z.number().min(0).max(1_000_000).optional().describe('left out: nobody has said'),
         }),
       )
-      .max(MOST_ON_A_MENU, `a menu has at most ${MOST_ON_A_MENU} plates`),
+      .max(MOST_ON_A_MENU, `a menu has at most ${MOST_ON_A_MENU} dishes`),
   })
-  .describe('plates that are sold together, and how many of each');
+  .describe('dishes that are sold together, and how many of each');
 
 export const Person = z.strictObject({
   id: Id,
@@ -303,7 +303,7 @@ export const HouseRules = z.strictObject({
     .partialRecord(z.enum(SERVICES), z.number().min(0).max(90))
     .optional()
     .describe(
-      'what is usually lost in each way of serving, % of what is made up; of a plate that says nothing itself',
+      'what is usually lost in each way of serving, % of what is made up; of a dish that says nothing itself',
     ),
   closed: z
     .strictObject({
@@ -348,12 +348,12 @@ export const KitchenFile = z.strictObject({
     sharedHands: SharedHands.optional().describe(
       'minutes of setting up and washing up: of a batch at most, and for each litre where there is little',
     ),
-    usualTaxPct: Percent.optional().describe('tax in the menu price that a new plate begins with'),
-    usualTargetPct: Percent.optional().describe('target food cost that a new plate begins with'),
+    usualTaxPct: Percent.optional().describe('tax in the menu price that a new dish begins with'),
+    usualTargetPct: Percent.optional().describe('target food cost that a new dish begins with'),
     cooksMayChange: z
       .boolean()
       .optional()
-      .describe('whether cooks change recipes, plates and prices here, or managers alone'),
+      .describe('whether cooks change recipes, dishes and prices here, or managers alone'),
     shownIn: z.enum(SHOWN_IN).optional().describe('what amounts are read in; left out, kilos and litres'),
     rules: HouseRules.optional(),
     scale: z

@@ -82,7 +82,7 @@ function tooHigh(charged: readonly ComesOff[], credit: number, price: number) {
   return refuse(
     'set-value-too-high',
     'setValue',
-    `${largest.name} at ${largest.setValue.toFixed(2)} a kilo would be credited with more (${credit.toFixed(2)}) than the whole cost (${price.toFixed(2)}): the most it can bear is ${most.toFixed(2)}.`,
+    `${largest.name} at ${largest.setValue.toFixed(2)} per kilo would be credited with more (${credit.toFixed(2)}) than the whole cost (${price.toFixed(2)}): the most it can bear is ${most.toFixed(2)}.`,
     { value: largest.setValue, limit: most },
   );
 }

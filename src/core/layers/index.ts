@@ -6,6 +6,7 @@ export {
   energyKey,
   HANDS,
   LAYERS,
+  layerName,
   layerPrices,
   layerWords,
   type Layer,

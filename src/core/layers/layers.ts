@@ -22,11 +22,14 @@ export function layerPrices({ kitchen }: Pick<KitchenState, 'kitchen'>): [string
   ];
 }
 
+/** A layer as screens call it. `hands` is the stored name of labour. */
+export const layerName = (layer: Layer): string => (layer === 'hands' ? 'labour' : layer);
+
 /** Layers in words: `ingredients and energy`. */
 export const layerWords = (layers: readonly Layer[]): string =>
   layers.length < 2
-    ? `${layers[0] ?? 'nothing'} only`
-    : `${layers.slice(0, -1).join(', ')} and ${layers[layers.length - 1] as Layer}`;
+    ? `${layers.map(layerName)[0] ?? 'nothing'} only`
+    : `${layers.slice(0, -1).map(layerName).join(', ')} and ${layerName(layers[layers.length - 1] as Layer)}`;
 
 /** Layers that may be counted beside the ingredients, which always are. */
 export const BESIDE = LAYERS.filter((l): l is Exclude<Layer, 'ingredients'> => l !== 'ingredients');

@@ -45,7 +45,7 @@ export function forCovers(
   c: ProcessConstants,
 ): Outcome<ForCovers> {
   const plate = costing.plates.get(plateId);
-  if (!plate) return refuse('no-plate', '', 'There is no such plate.');
+  if (!plate) return refuse('no-plate', '', 'There is no such dish.');
   if (!(covers >= 1 && covers <= 100_000))
     return refuse('covers-out-of-range', '', `${covers} covers: from 1 to 100000.`, {
       value: covers,

@@ -251,7 +251,7 @@ function handsRefused(hands: number | undefined): Trouble | undefined {
   if (hands === undefined || (hands >= 0 && hands <= LONGEST_H)) return undefined;
   return trouble(
     'hands-out-of-range',
-    `${hands.toFixed(1)} h of hands cannot be: from 0 to ${LONGEST_H} h for one step.`,
+    `${hands.toFixed(1)} h of labour cannot be: from 0 to ${LONGEST_H} h for one step.`,
     hands,
     LONGEST_H,
   );

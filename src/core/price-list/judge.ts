@@ -47,7 +47,7 @@ export function judge(row: ListRow, current: Current, manner: Manner, oddShare: 
   if (changed !== undefined) {
     const perKg = (price: Decimal, g: number): Decimal => price.times(1000).div(g);
     const move = share(perKg(row.price, pack as number), perKg(before, current.packG));
-    return odd(`Packed as ${changed}, before as ${current.pack}: ${words(move)} a kilo.`, changed);
+    return odd(`Packed as ${changed}, before as ${current.pack}: ${words(move)} per kilo.`, changed);
   }
   if (row.price.eq(before)) return { verdict: 'same' };
   const move = share(row.price, before);

@@ -17,7 +17,7 @@ import { rulesOf, type SaidTable } from './verb';
 export function readStepWith<W extends Written>(verbs: SaidTable<W>, text: string, names: Names): Outcome<W> {
   const said = lifted(text).trim().replace(/\s+/g, ' ');
   // What a step takes of hands can stand behind any of them.
-  const hands = /^(.+),\s*([^,]+?)\s+of hands$/i.exec(said);
+  const hands = /^(.+),\s*([^,]+?)\s+(?:of\s+)?(?:hands|labou?r)$/i.exec(said);
   if (!hands) return readDoing(verbs, said, names);
   const read = readDoing(verbs, at(hands, 1), names);
   return read.ok ? fine({ ...read.value, hands: at(hands, 2) }) : read;

@@ -16,7 +16,7 @@ export function writeStepWith<W extends Written>(
   if (isUnread(step)) return step.said;
   // One verb per kind of step, so the pairing is sound; the compiler cannot follow it through the union.
   const verb = verbs[step.do as W['do']] as unknown as SaidVerb<W>;
-  const hands = step.hands === undefined ? '' : `, ${step.hands} of hands`;
+  const hands = step.hands === undefined ? '' : `, ${step.hands} of labour`;
   const plainly = `${verb.says(step, namerOf(names, false))}${hands}`;
   const back = readStepWith(verbs, plainly, names);
   return back.ok && same(back.value, step) ? plainly : `${verb.says(step, namerOf(names, true))}${hands}`;

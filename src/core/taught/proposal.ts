@@ -102,7 +102,7 @@ export function withProposal(
 export interface Moved {
   readonly key: string;
   readonly name: string;
-  readonly per: 'a usable kilo' | 'a litre' | 'a plate';
+  readonly per: 'a usable kilo' | 'per litre' | 'per dish';
   readonly before: number | null;
   readonly after: number | null;
 }
@@ -123,14 +123,14 @@ export function whatMoved(before: KitchenCosting, after: KitchenCosting): Moved[
     ...after.state.recipes.map((r): Moved => ({
       key: productOf(r.id),
       name: r.name,
-      per: 'a litre',
+      per: 'per litre',
       before: costOfProduct(before, r.id).perL,
       after: costOfProduct(after, r.id).perL,
     })),
     ...after.state.plates.map((p): Moved => ({
       key: `plate:${p.id}`,
       name: p.name,
-      per: 'a plate',
+      per: 'per dish',
       before: costOfPlate(before, p.id).cost,
       after: costOfPlate(after, p.id).cost,
     })),

@@ -119,7 +119,7 @@ function platesOf(file: KitchenFile, many: number, solid: () => string, sauce: (
   for (let i = file.plates.length; i < many; i += 1)
     file.plates.push({
       id: idOf(4, i),
-      name: `Plate ${i}`,
+      name: `Dish ${i}`,
       menuPrice: '24.00',
       taxPct: 10,
       targetFoodCostPct: 30,

@@ -104,7 +104,7 @@ const recipes = () => [
 const plates = () => [
   {
     id: SMALL.plate,
-    name: 'Plate',
+    name: 'Dish',
     menuPrice: '11.00' as string | undefined,
     taxPct: 10,
     targetFoodCostPct: 30 as number | undefined,

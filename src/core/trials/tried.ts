@@ -132,7 +132,7 @@ function looped(recipes: KitchenState['recipes']): { ok: false; trouble: Trouble
 }
 
 function withPlate(state: KitchenState, id: string, change: (plate: WrittenPlate) => WrittenPlate) {
-  if (!state.plates.some((p) => p.id === id)) return gone('This plate');
+  if (!state.plates.some((p) => p.id === id)) return gone('This dish');
   return fine({ ...state, plates: state.plates.map((p) => (p.id === id ? change(p) : p)) });
 }
 
@@ -142,7 +142,7 @@ function withPortion(
   { plate: id, line, amount }: Of<'portion'>,
 ) {
   const plate = state.plates.find((p) => p.id === id);
-  if (!plate) return gone('This plate');
+  if (!plate) return gone('This dish');
   const manner = mannerIn(state);
   const parent = plate.follows && state.plates.find((p) => p.id === plate.follows?.plate);
   const stands = standingPlate(plate, parent, manner);

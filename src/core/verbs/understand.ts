@@ -145,7 +145,7 @@ function nameTrouble(said: string, names: Names): Trouble | undefined {
 }
 
 function withoutHands(text: string): [string, { readonly hands?: string }] {
-  const found = /^(.+),\s*([^,]+?)\s+of hands$/i.exec(text.trim());
+  const found = /^(.+),\s*([^,]+?)\s+(?:of\s+)?(?:hands|labou?r)$/i.exec(text.trim());
   return found ? [found[1] ?? '', { hands: (found[2] ?? '').trim() }] : [text, {}];
 }
 

@@ -65,10 +65,11 @@ function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
     if (s.knife.school === 'free') return 'stock trim is free: the usable part carries all';
     if (s.knife.trimTaken <= 0) return 'no pot takes it: the usable part carries all';
     if (s.knife.school === 'value')
-      return `stock trim at its set value of ${money(s.knife.setValuePerKg)} a kilo`;
+      return `stock trim at its set value of ${money(s.knife.setValuePerKg)} per kilo`;
     return `${p} shared by weight: ÷ (${[`${pct(s.usable)} usable`, ...shares].join(' + ')})`;
   }
-  const paid = credits.length === 0 ? `${p} a kilo ${came}` : `(${[`${p} ${came}`, ...credits].join(' − ')})`;
+  const paid =
+    credits.length === 0 ? `${p} per kilo ${came}` : `(${[`${p} ${came}`, ...credits].join(' − ')})`;
   const over =
     shares.length === 0
       ? `${pct(s.usable)} usable`
@@ -91,14 +92,14 @@ function whyCameOff(costing: KitchenCosting, s: Supply, money: ShowMoney): Why {
   const byProduct = mother?.knife.byProducts.find((b) => b.knife.id === s.ingredient.id);
   const how =
     byProduct?.sold || mother?.knife.school === 'value'
-      ? `at its set value of ${money(byProduct?.setValuePerKg ?? 0)} a kilo`
+      ? `at its set value of ${money(byProduct?.setValuePerKg ?? 0)} per kilo`
       : mother?.knife.school === 'weight'
         ? 'sharing the price by weight'
         : 'free: the usable part carries all';
   return {
     title: `Comes off ${mother?.ingredient.name ?? 'another ingredient'}`,
     money: s.comesOff?.perKg,
-    per: 'a kilo as it comes off',
+    per: 'per kilo as it comes off',
     detail: how,
     goTo: `ingredient:${s.comesOff?.of ?? ''}`,
     rows: mother ? [whySupply(costing, mother.ingredient.id, false, money)] : [],
@@ -119,7 +120,7 @@ function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[
     title: price.invoice ? `Invoice ${price.invoice}` : 'Quoted price',
     money: price.packPrice.toNumber(),
     per: 'a pack',
-    detail: `${price.article.name}, ${price.article.pack}${weighed} from ${price.supplier}, ${price.on} · ${money(price.packPrice.times(1000).div(pack.g).toNumber())} a kilo`,
+    detail: `${price.article.name}, ${price.article.pack}${weighed} from ${price.supplier}, ${price.on} · ${money(price.packPrice.times(1000).div(pack.g).toNumber())} per kilo`,
     goTo: price.invoice && `invoice:${price.on} ${price.invoice}`,
     rows: [],
   };
@@ -129,7 +130,7 @@ function whyPurchase(costing: KitchenCosting, s: Supply, money: ShowMoney): Why[
     {
       title: capital(basisWords(price.basis, money)),
       money: price.perKg.toNumber(),
-      per: 'a kilo',
+      per: 'per kilo',
       detail: price.note,
       rows: price.layers.map((l): Why => ({
         title: `Invoice ${l.receipt.invoice}`,

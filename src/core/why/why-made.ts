@@ -18,14 +18,14 @@ export function whyPart(
   const joint = recipe?.run.rows.flatMap((row) => row.parted).find((j) => j.name === part);
   const how =
     joint?.cost.by === 'credit'
-      ? `credited at ${money(joint.cost.perG * 1000)} a kilo`
+      ? `credited at ${money(joint.cost.perG * 1000)} per kilo`
       : joint?.cost.by === 'market'
-        ? `by what it would fetch, ${money(joint.cost.perG * 1000)} a kilo against ${money(joint.cost.restPerG * 1000)} for what stays`
+        ? `by what it would fetch, ${money(joint.cost.perG * 1000)} per kilo against ${money(joint.cost.restPerG * 1000)} for what stays`
         : 'sharing the cost by weight';
   return {
     title: `${capital(part)} of ${recipe?.recipe.name ?? 'a pot'}`,
     money: cost.perKg,
-    per: 'a kilo',
+    per: 'per kilo',
     detail: `${kg(cost.g)} of it, ${how}`,
     goTo: `recipe:${id}`,
     rows: [whyProduct(costing, id, money, why)],
@@ -44,11 +44,11 @@ export function whyLast(
   return {
     title: `Last batch of ${part === undefined ? name : `${part} of ${name}`}`,
     money: perG === null ? null : perG * 1000,
-    per: 'a kilo',
+    per: 'per kilo',
     detail:
       perLitre === undefined
         ? 'at what a batch of it costs, batch after batch'
-        : `at a fixed value of ${money(Number(perLitre))} a litre`,
+        : `at a fixed value of ${money(Number(perLitre))} per litre`,
     goTo: `recipe:${recipe}`,
     rows: [],
   };
@@ -64,7 +64,7 @@ export function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney
     return {
       title,
       money: null,
-      per: 'a litre',
+      per: 'per litre',
       detail: 'The cost is incomplete.',
       goTo: `recipe:${id}`,
       rows: missing(costing, key),
@@ -80,7 +80,7 @@ export function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney
         title: input.name,
         money: paid,
         per: 'in the pot',
-        detail: `${kg(input.g)} at ${perKg} a kilo${wholePacks(recipe, costing, input.supply)}`,
+        detail: `${kg(input.g)} at ${perKg} per kilo${wholePacks(recipe, costing, input.supply)}`,
         estimate: price.estimate,
         rows: [{ ...price, title: capital(price.per ?? price.title) }],
       };
@@ -89,10 +89,10 @@ export function whyProduct(costing: KitchenCosting, id: string, money: ShowMoney
   const each = cost.inKilos
     ? {
         money: cost.perKg,
-        per: 'a kilo',
-        detail: `${money(cost.total)} in the pot ÷ ${kg(cost.g)}; ${money(cost.perL ?? 0)} a litre`,
+        per: 'per kilo',
+        detail: `${money(cost.total)} in the pot ÷ ${kg(cost.g)}; ${money(cost.perL ?? 0)} per litre`,
       }
-    : { money: cost.perL, per: 'a litre', detail: `${money(cost.total)} in the pot ÷ ${litre(cost.ml)}` };
+    : { money: cost.perL, per: 'per litre', detail: `${money(cost.total)} in the pot ÷ ${litre(cost.ml)}` };
   return {
     title,
     ...each,
@@ -134,7 +134,7 @@ function whyParted(
         title: p.name,
         money: -p.money,
         per: 'in the pot',
-        detail: `${kg(p.g)} at ${money((costing.graph.cost(productOf(recipe.id, p.name)) ?? 0) * 1000)} a kilo`,
+        detail: `${kg(p.g)} at ${money((costing.graph.cost(productOf(recipe.id, p.name)) ?? 0) * 1000)} per kilo`,
         rows: [],
       })),
     },

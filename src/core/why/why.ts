@@ -1,5 +1,5 @@
 import { costOfPlate, type KitchenCosting } from '../costing';
-import { layerWords, type Layer } from '../layers';
+import { layerName, layerWords, type Layer } from '../layers';
 import { readSupply } from '../supply';
 import { supplyOf } from '../verbs';
 import { whySupply } from './why-bought';
@@ -34,7 +34,7 @@ function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
       {
         title: behind.title,
         money: cost.lines[i],
-        per: 'on the plate',
+        per: 'in the dish',
         detail: `${written.amount}${weighed}${servedWords(times)} at ${money(behind.money ?? 0)} ${behind.per ?? ''}`,
         estimate: behind.estimate,
         rows: [{ ...behind, title: capital(behind.per ?? behind.title) }],
@@ -42,9 +42,9 @@ function whyPlate(costing: KitchenCosting, id: string, money: ShowMoney): Why {
     ];
   });
   return {
-    title: plate?.plate.name ?? 'Plate',
+    title: plate?.plate.name ?? 'Dish',
     money: cost.cost,
-    per: 'a plate',
+    per: 'per dish',
     detail: `${rows.length} things on it`,
     goTo: `plate:${id}`,
     rows: [...missing(costing, `plate:${id}`), ...rows],
@@ -67,7 +67,7 @@ export function whyCounted(
   const rows = beside.map((layer): Why => {
     const cost = costing.layer(layer).cost(key);
     return {
-      title: capital(layer),
+      title: capital(layerName(layer)),
       money: cost === null || many === null ? null : cost * many,
       per: ingredients.per,
       detail: LAYER_DETAIL[layer],

@@ -246,7 +246,7 @@ describe('edits', () => {
     expect(await readKitchenFrom(pool, K)).toEqual(before);
   });
 
-  test('recipes and plates are replaced whole, with the version kept whole beside them', async () => {
+  test('recipes and dishes are replaced whole, with the version kept whole beside them', async () => {
     const recipe = {
       ...(file.recipes[3] as KitchenFile['recipes'][number]),
       steps: [{ id: newId(), do: 'unread' as const, said: 'half a kilo of btter' }],

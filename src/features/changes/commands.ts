@@ -152,7 +152,7 @@ const restore = declare({
     const state = await looking.state();
     const found = (await actOf(database(), who.kitchenId, change)).find((c) => c.id === change);
     if (!found || found.after === null || (found.what !== 'recipe' && found.what !== 'plate'))
-      throw refused('cannot-restore', 'Only a pot sheet or a plate can be restored as it stood.');
+      throw refused('cannot-restore', 'Only a pot sheet or a dish can be restored as it stood.');
     const how = UNDOING[found.what];
     const back = await how?.back(found.subject, found.after, looking, state, found.before);
     if (typeof back !== 'function')

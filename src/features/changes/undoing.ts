@@ -72,7 +72,7 @@ function lacks(state: State, of: Parameters<typeof namedBy>[0]): Trouble | undef
   }
   const parent = 'follows' in of ? of.follows?.plate : undefined;
   if (parent !== undefined && !state.plates.some((p) => p.id === parent))
-    return no(`${of.name} is a size of a plate that is archived: restore it first.`);
+    return no(`${of.name} is a size of a dish that is archived: restore it first.`);
   return undefined;
 }
 

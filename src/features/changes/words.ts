@@ -127,7 +127,7 @@ function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telli
     ...moved('target %', before.targetFoodCostPct, after.targetFoodCostPct),
     ...moved('served', before.service, after.service),
     ...moved('lost in service %', before.serviceLossPct, after.serviceLossPct),
-    ...moved('hands', handsWords(before), handsWords(after)),
+    ...moved('labour', handsWords(before), handsWords(after)),
     ...moved('size', before.follows?.size, after.follows?.size),
     ...(before.follows && !after.follows ? ['stands by itself'] : []),
     ...linesDiffer(buts(before), buts(after)),

@@ -27,7 +27,7 @@ const SCREENS: readonly (Place & { readonly words: string })[] = [
   ['/trim/schools', 'How trim is costed', 'schools set value wage energy'],
   ['/pot', 'Pots', 'recipes sheets'],
   ['/pot/new', 'New recipe', 'recipe sheet write paste'],
-  ['/pour', 'Plates', 'dishes menu'],
+  ['/pour', 'Dishes', 'dishes menu'],
   ['/house', 'This kitchen', 'settings currency tax target hands cups backup file export'],
   ['/house/stove', 'Vessels and hobs', 'pans burners'],
   ['/people', 'People', 'password pin role devices sign in dark light'],

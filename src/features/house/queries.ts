@@ -37,7 +37,7 @@ export interface ModelMoveRow {
     readonly key: string;
     readonly name: string;
     readonly href: string;
-    readonly of: 'a litre' | 'a plate' | 'hands, a litre' | 'hands, a plate';
+    readonly of: 'per litre' | 'per dish' | 'labour, per litre' | 'labour, per dish';
     readonly before: number | null;
     readonly after: number | null;
   }[];
@@ -151,12 +151,12 @@ const share = ({ before, after }: ModelMoveRow['moves'][number]): number =>
 function moveRow([key, name, before, after]: Moves[number]): ModelMoveRow['moves'][number] {
   const [hands, plain] = [key.startsWith('hands '), key.replace(/^hands /, '')];
   const plate = plain.startsWith('plate:');
-  const each = plate ? 'a plate' : 'a litre';
+  const each = plate ? 'per dish' : 'per litre';
   return {
     key,
     name,
     href: `/${plate ? 'pour' : 'pot'}/${plain.slice(plain.indexOf(':') + 1)}`,
-    of: hands ? (`hands, ${each}` as const) : each,
+    of: hands ? (`labour, ${each}` as const) : each,
     before,
     after,
   };

@@ -73,7 +73,7 @@ const LABELS: Readonly<Record<string, string>> = {
   juicesOnly: 'Only the juices',
   vessel: 'Vessel',
   hob: 'On',
-  hands: 'Hands, where it is not as usual',
+  hands: 'Labour, where it is not as usual',
 };
 
 /** Of a line rather than of what it does. */

@@ -78,7 +78,7 @@ function goalOf({
     const plate = plates.find((p) => p.id === wanted.of) ?? plates[0];
     return plate
       ? { ok: true, value: { ml: plate.ml * n } }
-      : no('no-plate', 'No plate takes any of this directly: scale to litres or portions.');
+      : no('no-plate', 'No dish takes any of this directly: scale to litres or portions.');
   }
   const portions = sheet.pot.run.rows.at(-1)?.portions;
   return portions

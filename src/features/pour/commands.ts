@@ -31,7 +31,7 @@ const keepPlate = declare({
     const stands = plates.get(id)?.plate;
     const amounts = new Map(typed.map((l) => [l.id, l.amount]));
     if (!before || !stands)
-      throw new Refused(refuse('gone', '', 'This plate is no longer in the book.').trouble);
+      throw new Refused(refuse('gone', '', 'This dish is no longer in the book.').trouble);
     // A line that has just come keeps its amount, one that has just gone is passed over: whether they are one's own is the version's business.
     const asBought = new Set(typed.flatMap((l) => (l.asBought ? [l.id] : [])));
     const lines = stands.lines.map((l) => ({

@@ -34,7 +34,7 @@ const finish = declare({
     const before = state.plates.find((p) => p.id === id);
     const stands = plates.get(id)?.plate;
     const from = stands?.lines.find((l) => l.id === line);
-    if (!before || !stands || !from) throw refused('gone', 'This line is no longer on the plate.');
+    if (!before || !stands || !from) throw refused('gone', 'This line is no longer in the dish.');
     if (!('product' in from.of))
       throw refused('not-cooked', 'Only what comes from a pot is finished in a small one.');
     const source = from.of.product;

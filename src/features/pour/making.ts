@@ -24,8 +24,8 @@ const refused = (code: string, path: string, message: string, numbers?: Record<s
   new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
-  none: 'What is the plate called?',
-  twice: (twin: string) => `“${twin}” is a plate already: choose another name.`,
+  none: 'What is the dish called?',
+  twice: (twin: string) => `“${twin}” is a dish already: choose another name.`,
 };
 
 /** How a plate stands now: the other side of a stale write. */
@@ -40,7 +40,7 @@ export const CHANGES = { table: 'plate' as const, id: (body: { readonly id: stri
 
 function mustBeThere(here: KitchenState, id: string): WrittenPlate {
   const plate = here.plates.find((p) => p.id === id);
-  if (!plate) throw refused('gone', '', 'This plate is no longer in the book.');
+  if (!plate) throw refused('gone', '', 'This dish is no longer in the book.');
   return plate;
 }
 
@@ -225,7 +225,7 @@ function handsOf(minutes: string, plates: string, here: KitchenState): WrittenPl
     return value;
   };
   if (minutes.trim() === '') return undefined;
-  const together = plates.trim() === '' ? 1 : number(plates, 'plates', 1, 10_000, 'plates at once');
+  const together = plates.trim() === '' ? 1 : number(plates, 'plates', 1, 10_000, 'dishes at once');
   return {
     minutes: number(minutes, 'minutes', 0.01, 1440, 'minutes'),
     plates: Math.round(together),
@@ -276,7 +276,7 @@ const served = declare({
     const own = stands.lines.find((l) => l.id === line);
     if (packaging && own && !('ingredient' in own.of))
       throw refused('not-packaging', 'packaging', 'Only what is bought as it is can be packaging.');
-    if (!own) throw refused('gone', '', 'This line is no longer on the plate.');
+    if (!own) throw refused('gone', '', 'This line is no longer in the dish.');
     const how = {
       overfillPct: share(overfill, 'overfill', here),
       takenPct: share(taken, 'taken', here),
@@ -304,7 +304,7 @@ const away = declare({
       throw refused(
         'gone',
         '',
-        gone ? 'This plate is archived already.' : 'This plate stands in the list already.',
+        gone ? 'This dish is archived already.' : 'This dish stands in the list already.',
       );
     const sizes = gone ? here.plates.filter((p) => p.follows?.plate === id) : [];
     if (sizes.length > 0)
@@ -315,7 +315,7 @@ const away = declare({
       );
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'plate', who.kitchenId, id);
-    if (!now) throw refused('gone', '', 'There is no such plate.');
+    if (!now) throw refused('gone', '', 'There is no such dish.');
     mustBeOwnName(here.plates, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },

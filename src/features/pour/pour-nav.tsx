@@ -3,7 +3,7 @@
 import { StationNav } from '@/ui/station-nav';
 
 const PAGES = [
-  ['/pour', 'Plates'],
+  ['/pour', 'Dishes'],
   ['/pour/menus', 'Menus'],
   ['/pour/what-if', 'What if'],
   ['/pour/happened', 'What happened'],

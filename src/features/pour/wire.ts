@@ -36,7 +36,7 @@ export const PLATE = wire<null, TheirPlate>()({
   waits: ({ id, menuPrice }) => ({
     thing: id,
     whole: true,
-    words: menuPrice === '' ? 'the amounts of a plate' : `the amounts of a plate, and its price ${menuPrice}`,
+    words: menuPrice === '' ? 'the amounts of a dish' : `the amounts of a dish, and its price ${menuPrice}`,
   }),
 });
 
@@ -68,7 +68,7 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
           amount: z
             .string()
             .trim()
-            .min(1, 'How much of it stands on the plate?')
+            .min(1, 'How much of it is in the dish?')
             .max(80, 'An amount has at most 80 characters.'),
           /** How it is served, where it comes back; of a line that stands there it is as it stands. */
           overfillPct: z.number().min(0).max(100).optional(),
@@ -76,13 +76,13 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
           packaging: z.literal(true).optional(),
         }),
       )
-      .max(60, 'A plate has at most 60 lines.'),
+      .max(60, 'A dish has at most 60 lines.'),
   }),
 });
 
 /** What a plate is called, the tax in its price, and what its food may cost of it; as typed. */
 export const PlateHead = z.object({
-  name: NAME.trim().min(1, 'What is the plate called?'),
+  name: NAME.trim().min(1, 'What is the dish called?'),
   tax: TYPED,
   target: TYPED,
   /** How it is served, and what is lost on the way; left out, as it is. */

@@ -278,7 +278,7 @@ const NOTHING_TAUGHT: Readonly<Record<TimesKind, string>> = {
   clings: 'No batch that counts was read before and after it was poured over: nothing is learned yet.',
   loses: 'No batch that counts was read before and after the machine: nothing is learned yet.',
   pours: 'Nobody has said how many portions went out of a batch that counts: nothing is learned yet.',
-  hands: 'Nobody has said how long hands were at it: nothing is learned yet.',
+  hands: 'No labour minutes were entered for this batch: nothing is learned yet.',
 };
 
 /** A sheet whose lines can no longer be done is told, not written: with less in it a later line may be there already. */

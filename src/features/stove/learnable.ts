@@ -74,7 +74,7 @@ function handsOf({ state: { kitchen } }: KitchenCosting, of: string): Learnable 
   if (!usual) return undefined;
   const { hands, sharedHands: shared } = kitchen;
   return {
-    title: `Hands: ${of}`,
+    title: `Labour: ${of}`,
     figure: () => undefined,
     change: (times) => {
       const min = (h: number): number => bounded(h * 60 * times, 600);

@@ -18,7 +18,7 @@ const NOT_LEARNED = {
   clings: 'what stayed in strainers or on walls',
   loses: 'what stayed in the machine',
   pours: 'how full its portions were',
-  hands: 'hands',
+  hands: 'labour',
 } as const;
 
 /** What happened to a batch, as it is told. */

@@ -6,7 +6,7 @@ const COLUMNS: Readonly<Record<Told, string>> = {
   saltPct: 'salt %',
   body: 'body',
   elapsedHours: 'hours',
-  perL: 'a litre',
+  perL: 'per litre',
   perPortion: 'a portion',
 };
 

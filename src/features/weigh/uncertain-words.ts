@@ -30,7 +30,7 @@ const ROWS: Readonly<Record<string, string>> = {
   eff_gas_open: 'how much of the gas reaches the pot',
   eff_electric_plate: 'how much of the power reaches the pot',
   shared_hands_batch: 'setting up and washing up',
-  shared_hands_per_l: 'setting up and washing up, a litre',
+  shared_hands_per_l: 'setting up and washing up, per litre',
 };
 
 /** What is not known for sure, in words. */
@@ -39,7 +39,7 @@ export function uncertainWords({ kind, name, id }: Uncertain): string {
     case 'constant': {
       const hands = /^hands_(.+?)(_per_kg|_per_l)?$/.exec(id);
       if (hands)
-        return `labour minutes: ${(hands[1] ?? '').replaceAll('_', ' ')}${hands[2] === '_per_kg' ? ', a kilo' : hands[2] === '_per_l' ? ', a litre' : ''}`;
+        return `labour minutes: ${(hands[1] ?? '').replaceAll('_', ' ')}${hands[2] === '_per_kg' ? ', per kilo' : hands[2] === '_per_l' ? ', per litre' : ''}`;
       return ROWS[id] ?? id.replaceAll('_', ' ');
     }
     case 'yield':

@@ -2,7 +2,7 @@ import { PlateList } from '@/features/pour/components/plate-list';
 import { awayPlates, plates } from '@/features/pour/queries';
 import { may, mustWork } from '@/server/session';
 
-export const metadata = { title: 'Plates' };
+export const metadata = { title: 'Dishes' };
 
 export default async function Pour() {
   const who = await mustWork();

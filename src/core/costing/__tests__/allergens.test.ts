@@ -10,7 +10,7 @@ const sources = (carries: ReturnType<typeof carriedIn>, key: string, allergen: s
   ...(carries.get(key)?.allergens.get(allergen) ?? []),
 ];
 
-test('what bones carry is in the stock, the sauce and the plate, and says so by the bones', () => {
+test('what bones carry is in the stock, the sauce and the dish, and says so by the bones', () => {
   const costing = costFile(
     smallKitchen((k) => {
       Object.assign(k.ingredients.find((i) => i.id === SMALL.bones) ?? {}, { allergens: ['celery'] });
@@ -43,7 +43,7 @@ test('an ingredient that names none is known once its label has been read, and p
 
 test.each([
   ['the demo', demoKitchen()],
-  ['a house of sixty plates', largeKitchen(SIXTY)],
+  ['a house of sixty dishes', largeKitchen(SIXTY)],
 ])(
   'in %s every allergen that a pot’s run finds is named with where it comes from, and labels only add',
   (_name, file) => {
@@ -70,7 +70,7 @@ test('what a label of an article adds counts, though the ingredient does not nam
   expect(sources(carries, `plate:${loin?.id}`, 'mustard')).toEqual([bones.id]);
 });
 
-test('a line that nobody understands leaves the pot, its daughters and the plate unsure, not free of anything', () => {
+test('a line that nobody understands leaves the pot, its daughters and the dish unsure, not free of anything', () => {
   const costing = costFile(
     smallKitchen((k) => {
       k.recipes[0]?.steps.push({ do: 'unread', said: 'a splash of the brown stuff' });

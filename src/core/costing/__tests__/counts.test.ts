@@ -18,7 +18,7 @@ function withLine(of: Demo['plates'][number]['lines'][number]['of'], amount: str
   return {
     ...file,
     recipes: [...file.recipes, { ...recipe, name: 'Counted', steps: [{ do: 'add', of, amount }] }],
-    plates: [...file.plates, { ...plate, name: 'Counted plate', lines: [{ of, amount }] }],
+    plates: [...file.plates, { ...plate, name: 'Counted dish', lines: [{ of, amount }] }],
   };
 }
 function costed(kitchen: Demo) {

@@ -155,7 +155,7 @@ describe('yields and what tests taught', () => {
   });
 });
 
-test('a day at a time, a plate costs what it did until the day a price is of', () => {
+test('a day at a time, per dish costs what it did until the day a price is of', () => {
   const file = kitchenWith((k) =>
     Object.assign(k.articles[1]!, {
       quotes: [

@@ -9,13 +9,13 @@ const DAY = '2026-03-14';
 const small = () => costFile(smallKitchen(), DAY, CONSTANTS);
 const demo = costFile(demoKitchen(), demoKitchen().referenceDay, CONSTANTS);
 
-test('a stock, its sauce and a plate are kin, with the grams that one takes of the other', () => {
+test('a stock, its sauce and a dish are kin, with the grams that one takes of the other', () => {
   const { relatives, ties } = familyOf(small());
   expect(relatives.map((r) => [r.is, r.name])).toEqual([
     ['bench', 'Leek, stock trim'],
     ['pot', 'Stock'],
     ['pot', 'Sauce'],
-    ['plate', 'Plate'],
+    ['plate', 'Dish'],
   ]);
   expect(ties.map((t) => [t.from, t.to, t.g])).toEqual([
     [`off:${SMALL.leek}`, productOf(SMALL.stock), 400],
@@ -39,7 +39,7 @@ test('the kin of one are all it is made from and all that is made from it, and n
       expect(kinOf(family, other.id).relatives.some((r) => r.id === id)).toBe(true);
 });
 
-test('what a mother is of a plate’s cost is what the plate’s cost moves by when she costs a tenth more', () => {
+test('what a mother is of a dish’s cost is what the dish’s cost moves by when she costs a tenth more', () => {
   const family = familyOf(demo);
   const stock = family.relatives.find((r) => r.name === 'Reduced game base') ?? { id: '' };
   const shares = sharesOf(family, stock.id);

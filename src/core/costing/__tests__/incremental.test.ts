@@ -105,7 +105,7 @@ describe('why a last batch costs what it does', () => {
       'of' in s && 'lastBatchOf' in s.of ? { ...s, of: { ...s.of, perLitre: '0.75' } } : s,
     );
     const k = costFile(valued, valued.referenceDay, CONSTANTS);
-    expect(said(whyCost(k, `product:${stock.id}`, money))).toContain('at a fixed value of 0.75 a litre');
+    expect(said(whyCost(k, `product:${stock.id}`, money))).toContain('at a fixed value of 0.75 per litre');
     const per = whyCost(k, `last:${second.id}@0.75`, money).money!;
     const product = k.recipes.get(second.id)!.run.product!;
     expect((per * product.g) / product.ml).toBeCloseTo(0.75, 6);

@@ -244,9 +244,9 @@ describe('joint products in a kitchen', () => {
   test('why tells how a part shares the cost, and what parted from a pot', () => {
     const { k, id } = kitchen({ by: 'credit', perKg: '0.35' });
     const money = (n: number): string => n.toFixed(2);
-    expect(said(whyCost(k, `product:${id}#bones to wash`, money))).toMatch(/credited at 0\.35 a kilo/);
+    expect(said(whyCost(k, `product:${id}#bones to wash`, money))).toMatch(/credited at 0\.35 per kilo/);
     expect(said(whyCost(k, `product:${id}`, money))).toMatch(
-      /What parted from it\n\nbones to wash\n[\d.]+ kg at 0\.35 a kilo/,
+      /What parted from it\n\nbones to wash\n[\d.]+ kg at 0\.35 per kilo/,
     );
   });
 });

@@ -138,7 +138,7 @@ const EDITS: Readonly<Record<string, Edit>> = {
     ...f,
     vessels: put(f.vessels, at(f.vessels, pick), (v) => ({ ...v, heightCm: v.heightCm + amount / 10 })),
   }),
-  'a plate’s line': (f, pick, amount) => ({
+  'a dish’s line': (f, pick, amount) => ({
     ...f,
     plates: put(f.plates, at(f.plates, pick), (p) => ({
       ...p,

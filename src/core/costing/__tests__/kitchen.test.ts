@@ -38,7 +38,7 @@ const priceOf = (file: KitchenFile, name: string, price: string): void => {
 describe('a kitchen costed', () => {
   const k = cost();
 
-  test('every product and plate of the demo has a cost, and none has a gap', () => {
+  test('every product and dish of the demo has a cost, and none has a gap', () => {
     for (const r of k.state.recipes) {
       expect(gapsOf(k, `product:${r.id}`)).toEqual([]);
       expect(costOfProduct(k, r.id).perL).toBeGreaterThan(0);
@@ -82,7 +82,7 @@ describe('a kitchen costed', () => {
     expect(frames('2025-01-01')).toBeUndefined();
   });
 
-  test('bones up: every plate that is made from them moves, the others do not', () => {
+  test('bones up: every dish that is made from them moves, the others do not', () => {
     const dearer = cost((f) => priceOf(f, 'Venison bones', '48.00'));
     for (const name of ['Venison bone stock', 'Reduced game base', 'Juniper sauce'])
       expect(perL(dearer, name)).toBeGreaterThan(perL(k, name));
@@ -197,7 +197,7 @@ describe('why', () => {
       .map((w) => `${w.title} ${w.detail ?? ''}`)
       .join('\n');
 
-  test('a plate’s cost opens down to the purchase, the yield test and the strainer', () => {
+  test('a dish’s cost opens down to the purchase, the yield test and the strainer', () => {
     const words = said(whyCost(k, `plate:${k.state.plates[0]?.id}`, (n) => n.toFixed(2)));
     expect(words).toMatch(/Invoice WG-20418 Venison bones, chopped, 10 kg from Weirside Game, 2026-03-09/);
     expect(words).toMatch(

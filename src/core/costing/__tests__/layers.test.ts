@@ -132,6 +132,6 @@ describe('layers of a cost', () => {
 
   test('layers are named', () => {
     expect(layerWords(['ingredients'])).toBe('ingredients only');
-    expect(layerWords(LAYERS)).toBe('ingredients, packaging, energy and hands');
+    expect(layerWords(LAYERS)).toBe('ingredients, packaging, energy and labour');
   });
 });

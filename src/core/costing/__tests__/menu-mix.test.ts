@@ -22,7 +22,7 @@ test('by hand: three at 10 of which 2 are food, one at 20 of which 9 are: 30 %, 
   expect(mix.troubles).toEqual([]);
 });
 
-test('shares that do not make a hundred, plates without a price or without a cost, nothing said: each in its sentence', () => {
+test('shares that do not make a hundred, dishes without a price or without a cost, nothing said: each in its sentence', () => {
   const words = (...of: Parameters<typeof menuMix>) => {
     const { foodCostPct, troubles } = menuMix(...of);
     return [foodCostPct === null ? null : +foodCostPct.toFixed(2), ...troubles.map((t) => t.message)];
@@ -44,7 +44,7 @@ test('shares that do not make a hundred, plates without a price or without a cos
   expect(words('portions', [])).toEqual([null]);
 });
 
-test('whatever is sold: the menu lies between its plates, shares make all, and per cent says what portions say', () => {
+test('whatever is sold: the menu lies between its dishes, shares make all, and per cent says what portions say', () => {
   const sold = fc.record({
     sold: fc.integer({ min: 1, max: 500 }),
     net: fc.double({ min: 1, max: 60, noNaN: true }),

@@ -11,7 +11,7 @@ const costed = ({ serviceLossPct, ...line }: How) =>
   costFile(
     smallKitchen((k) => {
       const [plate] = k.plates;
-      if (!plate) throw new Error('the small kitchen has a plate');
+      if (!plate) throw new Error('the small kitchen has a dish');
       Object.assign(plate, serviceLossPct === undefined ? {} : { serviceLossPct });
       Object.assign(plate.lines[1] ?? {}, line);
     }),
@@ -36,7 +36,7 @@ test('by hand: five per cent over, of which four fifths are taken, a tenth lost 
   );
 });
 
-test('however it is served, the lines of a plate add up to it', () => {
+test('however it is served, the lines of a dish add up to it', () => {
   fc.assert(
     fc.property(
       fc.record({

@@ -25,7 +25,7 @@ const sized = (follows: Partial<WrittenFollows>, own: Partial<WrittenPlate> = {}
     Object.assign(plate?.lines[1] ?? {}, { id: SAUCE_LINE });
     k.plates.push({
       id: SIZE,
-      name: 'Small plate',
+      name: 'Small dish',
       menuPrice: '5.50',
       lines: [],
       follows: { plate: SMALL.plate, size: 0.5, ...follows },
@@ -34,7 +34,7 @@ const sized = (follows: Partial<WrittenFollows>, own: Partial<WrittenPlate> = {}
   });
 const costed = (...of: Parameters<typeof sized>) => costFile(sized(...of), DAY, CONSTANTS);
 
-test('half of a plate costs half of it, and keeps its tax and target', () => {
+test('half of a dish costs half of it, and keeps its tax and target', () => {
   const costing = costed({});
   expect(costOfPlate(costing, SIZE).cost).toBeCloseTo(
     (costOfPlate(costing, SMALL.plate).cost ?? NaN) / 2,
@@ -89,7 +89,7 @@ test('any lines that are wanted of a size are what then stands on it', () => {
   );
 });
 
-test('a plate that changes takes its size along, and nothing else is worked out again', () => {
+test('a dish that changes takes its size along, and nothing else is worked out again', () => {
   const file = sized({});
   const before = costKitchen(stateFrom(file), DAY, CONSTANTS, historyFrom(file, DAY));
   const plates = file.plates.map((p) =>
@@ -111,7 +111,7 @@ test('a size of a size, of itself and of nothing are refused by name', () => {
   const of = (plate: string): string[] => {
     try {
       smallKitchen((k) => {
-        const size = { id: SIZE, name: 'Small plate', lines: [], follows: { plate: SMALL.plate, size: 0.5 } };
+        const size = { id: SIZE, name: 'Small dish', lines: [], follows: { plate: SMALL.plate, size: 0.5 } };
         k.plates.push(size as never);
         k.plates.push({
           ...size,
@@ -126,12 +126,12 @@ test('a size of a size, of itself and of nothing are refused by name', () => {
     return [];
   };
   expect(of(SMALL.plate)).toEqual([]);
-  expect(of(SIZE).join()).toContain('Small plate is a size of another plate itself');
+  expect(of(SIZE).join()).toContain('Small dish is a size of another dish itself');
   expect(of(SIZE.replace(/41$/, '42')).join()).toContain('cannot be a size of itself');
   expect(of(SIZE.replace(/41$/, '43')).join()).toContain('There is no plate');
 });
 
-test('hands and packaging of a plate stand in their layers, shared by what is put together at once and sold', () => {
+test('hands and packaging of a dish stand in their layers, shared by what is put together at once and sold', () => {
   const plain = costByLayer(
     costFile(
       smallKitchen((k) => (k.kitchen.wagePerHour = '18.00')),
@@ -162,7 +162,7 @@ test('hands and packaging of a plate stand in their layers, shared by what is pu
   );
 });
 
-test('what a house usually loses where a plate is served so counts for it, and not where it says so itself', () => {
+test('what a house usually loses where a dish is served so counts for it, and not where it says so itself', () => {
   const costOf = (own: object, serviceLoss?: object): number => {
     const file = smallKitchen((k) => {
       Object.assign(k.plates[0] ?? {}, own);
@@ -178,7 +178,7 @@ test('what a house usually loses where a plate is served so counts for it, and n
   expect(costOf({ service: 'banquet', serviceLossPct: 0 }, { banquet: 20 })).toBeCloseTo(plain, 12);
 });
 
-test('a whole batch on a plate is all that its pot makes', () => {
+test('a whole batch in a dish is all that its pot makes', () => {
   const file = smallKitchen((k) => {
     Object.assign(k.plates[0]?.lines[1] ?? {}, { amount: '1 batch' });
   });
@@ -188,7 +188,7 @@ test('a whole batch on a plate is all that its pot makes', () => {
   expect(sauce?.resolved.ok && sauce.resolved.value.g).toBeCloseTo(made, 9);
 });
 
-test('alcohol on a plate is told by what it came with, and never called none', () => {
+test('alcohol in a dish is told by what it came with, and never called none', () => {
   const file = smallKitchen((k) => {
     for (const [i, name] of ['Red wine', 'Port'].entries())
       k.ingredients.push({

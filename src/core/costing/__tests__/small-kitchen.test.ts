@@ -97,7 +97,7 @@ describe('where the money went', () => {
   });
 });
 
-describe('a plate', () => {
+describe('per dish', () => {
   const LEEK = 0.1 * (3 / 0.9);
   const perKg = (SAUCE.total / SAUCE.g) * 1000;
   test('costs its lines, and what share of its price net of tax that is', () => {
@@ -199,7 +199,7 @@ describe('why a cost is not whole', () => {
       ['no-product', `product:${SMALL.stock}`, 'Stock has no steps yet that make anything.'],
     ]);
   });
-  test('a line of a plate is told at the plate, beside what it inherits', () => {
+  test('a line of a dish is told at the dish, beside what it inherits', () => {
     const both: Change = (w) => {
       noBones(w);
       plateOf(w).lines.push({ of: { ingredient: SMALL.leek }, amount: '2 bunches' });
@@ -273,12 +273,12 @@ describe('the flow of trim in a week', () => {
     // The trim of the bones beside it stays as it was.
     expect(of(flows, `trim:${SMALL.bones}`).usableThen).toBeCloseTo(2 / 0.9, 10);
   });
-  test('what stands on a plate or is sold is taken, however little the pots ask for', () => {
+  test('what is in a dish or is sold is taken, however little the pots ask for', () => {
     const plated = of(
       flow((w) => void plateOf(w).lines.push({ of: { stockTrimOf: SMALL.leek }, amount: '10 g' })),
       `trim:${SMALL.leek}`,
     );
-    expect([plated.plates, plated.reallyTaken]).toEqual([['Plate'], 1]);
+    expect([plated.plates, plated.reallyTaken]).toEqual([['Dish'], 1]);
     const sold = of(
       flow((w) => {
         (w.ingredients[1] as unknown as { comesOff: { sold: boolean } }).comesOff.sold = true;

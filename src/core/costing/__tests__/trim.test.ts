@@ -103,7 +103,7 @@ describe('what comes off has a price of its own', () => {
     const words = said(
       whyCost(k, `usable:${named(k.state, 'Frames off whole trout').id}`, (n) => n.toFixed(2)),
     );
-    expect(words).toMatch(/Comes off River trout, whole\nat its set value of 1\.10 a kilo/);
+    expect(words).toMatch(/Comes off River trout, whole\nat its set value of 1\.10 per kilo/);
     expect(words).toMatch(/measured, likely 50\.96 to 53\.66 %, since 2025-10-22 · 3 own tests/);
     expect(words).toMatch(/Invoice TH\/1107/);
   });

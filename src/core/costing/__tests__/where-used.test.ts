@@ -13,12 +13,12 @@ test('an ingredient is used by whom it goes into, its trim too, with grams and m
   const leek = whereUsed(small, 'ingredient', SMALL.leek);
   expect(leek?.direct.map((u) => [u.is, u.name, u.g, u.batches])).toEqual([
     ['pot', 'Stock', 400, 2],
-    ['plate', 'Plate', 100, undefined],
+    ['plate', 'Dish', 100, undefined],
   ]);
-  expect(leek?.plates.map((p) => p.name)).toEqual(['Plate']);
+  expect(leek?.plates.map((p) => p.name)).toEqual(['Dish']);
 });
 
-test('what a plate holds of everything bought is the plate, to the last cent', () => {
+test('what a dish holds of everything bought is the dish, to the last cent', () => {
   // Every ingredient by itself, summed over all: nothing is counted twice and nothing is left out. Where something is credited at
   // a set value, or is what a last batch left, a part of the cost is no ingredient's.
   const { nodes } = demo.graph;
@@ -38,7 +38,7 @@ test('what a plate holds of everything bought is the plate, to the last cent', (
   expect(exact).toBeGreaterThan(3);
 });
 
-test('ten per cent on an ingredient moves each plate by a tenth of what stands there of it', () => {
+test('ten per cent on an ingredient moves each dish by a tenth of what stands there of it', () => {
   const butter = file.ingredients.find((i) => i.name === 'Butter')?.id ?? '';
   const used = whereUsed(demo, 'ingredient', butter);
   const graph = demo.graph.fork();

@@ -73,13 +73,13 @@ test('what moves only one kind is told of that kind alone', () => {
   expect(trim?.by?.reckoning).not.toBeCloseTo(0, 6);
 });
 
-test('a plate that was not there yet is not known then, and not called free', () => {
+test('a dish that was not there yet is not known then, and not called free', () => {
   const [plate] = movedPlates(between(standing('2026-03-01', { plates: [] }), standing('2026-03-14')));
   expect(plate).toMatchObject({ was: null, by: null });
   expect(plate?.is).toBeCloseTo(cost('2026-03-14'), 12);
 });
 
-test('a pot that came with the plate that takes it is told with the plate, and all adds up', () => {
+test('a pot that came with the dish that takes it is told with the dish, and all adds up', () => {
   const [stock, sauce] = state.recipes;
   // The sauce stood in for by the stock before: it came, and the plate took it.
   const plates = state.plates.map((p) => ({
@@ -94,7 +94,7 @@ test('a pot that came with the plate that takes it is told with the plate, and a
   expect(sum).toBeCloseTo((plate?.is ?? NaN) - (plate?.was ?? NaN), 12);
 });
 
-test('in the demo, between any two days: everything adds up, and the prices of a plate to what prices did', () => {
+test('in the demo, between any two days: everything adds up, and the prices of a dish to what prices did', () => {
   const demo = demoKitchen();
   const here = stateFrom(demo);
   const days = [...new Set(demo.purchases.map((p) => p.on))].sort();
@@ -233,7 +233,7 @@ test('of which nothing happened is not costed again: the very same costing stand
   for (const costing of after) expect(costing).toBe(second);
 });
 
-describe('which prices moved a plate', () => {
+describe('which prices moved a dish', () => {
   const quotes = (first: string | undefined, then?: string) => ({
     quotes: [
       ...(first === undefined ? [] : [{ on: '2026-01-01', recordedAt: at('2026-01-01'), price: first }]),
@@ -268,13 +268,13 @@ describe('which prices moved a plate', () => {
     expect(moved.map((m) => m.name)).toEqual(['Leek', 'Salt']);
   });
 
-  test('of a plate that is not there nothing is told', () => {
+  test('of a dish that is not there nothing is told', () => {
     expect(movedIn(quotes('20.00', '21.00'), quotes('15.00'), quotes('1.00'), SMALL.kitchen)).toEqual([]);
     expect(pricesMoved([], SMALL.plate)).toEqual([]);
   });
 });
 
-test('a plate is made from its ingredients and pots through all generations', () => {
+test('a dish is made from its ingredients and pots through all generations', () => {
   const from = livesFrom(costFile(file, '2026-03-14', CONSTANTS), SMALL.plate);
   expect([...from].sort()).toEqual([SMALL.bones, SMALL.leek, SMALL.salt, SMALL.sauce, SMALL.stock].sort());
   expect(livesFrom(costFile(file, '2026-03-14', CONSTANTS), SMALL.kitchen)).toEqual(new Set());

@@ -200,7 +200,7 @@ describe('what comes off, by each school', () => {
       code: 'set-value-too-high',
       path: 'setValue',
       message:
-        'Trim at 9.00 a kilo would be credited with more (2.20) than the whole cost (1.50): the most it can bear is 5.50.',
+        'Trim at 9.00 per kilo would be credited with more (2.20) than the whole cost (1.50): the most it can bear is 5.50.',
       numbers: { value: 9, limit: (1.5 - (0.2 * 9 + 0.4 - 0.2 * 9)) / 0.2 },
     });
     // Half of it taken: it may bear twice as much; and a small share at a high value is not the largest.

@@ -28,7 +28,7 @@ describe('the venison for a hundred and twenty', () => {
     expect(base).toBeLessThan(sauce);
   });
 
-  test('every making gives the litres that its daughters and the plates take', () => {
+  test('every making gives the litres that its daughters and the dishes take', () => {
     for (const { recipeId, ml, scaled } of banquet.makings) {
       expect((scaled.run.product?.ml ?? 0) * scaled.batches).toBeCloseTo(ml, -1);
       const taken = banquet.makings.reduce((g, daughter) => {
@@ -53,7 +53,7 @@ describe('the venison for a hundred and twenty', () => {
     expect(banquet.makings.some((m) => (m.own?.batches ?? 0) > 1)).toBe(true);
   });
 
-  test('what is bought is what the makings and the plates take, and nothing made is bought', () => {
+  test('what is bought is what the makings and the dishes take, and nothing made is bought', () => {
     expect(banquet.buy.every((b) => b.g > 0 && !b.supply.startsWith('product:'))).toBe(true);
     const bones = banquet.buy.find((b) => b.name === 'Venison bones');
     const stock = banquet.makings.find((m) => m.name === 'Venison bone stock')!;

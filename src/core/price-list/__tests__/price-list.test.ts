@@ -130,7 +130,7 @@ describe('judging', () => {
     ['12', undefined, 'moved', '14 % cheaper'],
     ['20', '5 kg', 'odd', '43 % dearer: more than 15 %.'],
     ['0', '5 kg', 'odd', 'The price is 0.'],
-    ['14', '4 kg', 'odd', 'Packed as 4 kg, before as 5 kg: 25 % dearer a kilo.'],
+    ['14', '4 kg', 'odd', 'Packed as 4 kg, before as 5 kg: 25 % dearer per kilo.'],
     ['14', '25 each', 'same', undefined],
     ['14', '5', 'refused', 'The pack “5” has no unit.'],
     ['14', '2 l', 'refused', 'Leek is asked for by volume, but what a litre of it weighs is not known.'],

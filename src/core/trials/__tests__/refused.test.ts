@@ -68,9 +68,9 @@ const REFUSED: readonly (readonly [string, WrittenTrial, RegExp])[] = [
     /^recipe-loop: .*Trout-frame fumet/,
   ],
   [
-    'a portion of a plate that has gone',
+    'a portion of a dish that has gone',
     { of: 'portion', plate: GONE, line, amount: '90 g' },
-    /^gone: This plate/,
+    /^gone: This dish/,
   ],
   [
     'a portion of a line that has gone',
@@ -78,7 +78,7 @@ const REFUSED: readonly (readonly [string, WrittenTrial, RegExp])[] = [
     /^gone: This line of/,
   ],
   ['a portion without an amount', { of: 'portion', plate: pie.id, line, amount: 'some' }, /^[a-z-]+: .*some/],
-  ['a price of a plate that has gone', { of: 'menu price', plate: GONE, price: '9.00' }, /^gone: This plate/],
+  ['a price of a dish that has gone', { of: 'menu price', plate: GONE, price: '9.00' }, /^gone: This dish/],
   [
     'something in the place of what has gone',
     { of: 'instead', kind: 'ingredient', from: GONE, to: ingredient('Leek').id },

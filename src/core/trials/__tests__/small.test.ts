@@ -128,7 +128,7 @@ function slidIn(base: KitchenCosting, trials: readonly WrittenTrial[]) {
   return slidPlates(before, slid, graph, trials, mannerIn(base.state));
 }
 
-test('what slides answers as the whole kitchen costed with it, plates and their sizes, whatever is tried together', () => {
+test('what slides answers as the whole kitchen costed with it, dishes and their sizes, whatever is tried together', () => {
   fc.assert(
     fc.property(fc.nat(KITCHENS.length - 1), fc.array(trial, { maxLength: 5 }), (n, any) => {
       const { file, base } = KITCHENS[n]!;
@@ -152,7 +152,7 @@ test('what slides answers as the whole kitchen costed with it, plates and their 
 const slidCosts = (base: KitchenCosting, trials: readonly WrittenTrial[]): (number | null)[] =>
   slidIn(base, trials).map((p) => p.then);
 
-test('a size whose own portion is tried goes by that, in whichever order the two stand; the others go by their plate', () => {
+test('a size whose own portion is tried goes by that, in whichever order the two stand; the others go by their dish', () => {
   const portion = (plate: string, amount: string) =>
     ({ of: 'portion', plate, line: LEEK_LINE, amount }) as const;
   const [parent, own] = [portion(SMALL.plate, '200 g'), portion(HALF, '10 g')];
@@ -164,7 +164,7 @@ test('a size whose own portion is tried goes by that, in whichever order the two
   expect(half).toBeLessThan(slidCosts(KITCHENS[0]!.base, [])[1]!);
 });
 
-test('a line of a plate that is of nothing that is there any more is tried without a fall', () => {
+test('a line of a dish that is of nothing that is there any more is tried without a fall', () => {
   const { file } = KITCHENS[0]!;
   const state = stateFrom(file);
   const plates = state.plates.map((p) =>

@@ -54,7 +54,7 @@ test.each([
   'fond as glaze, at 4.00 a kilo',
   'with lid ajar',
   'Chef “Ned” stock',
-  'one, 15 min of hands',
+  'one, 15 min of labour',
   'thing in jar',
   'unread',
   'strain',

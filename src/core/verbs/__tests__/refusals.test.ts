@@ -82,7 +82,7 @@ const cases: readonly (readonly [string, PotStep[], string, RegExp])[] = [
     'a fortnight of hands in one step',
     [{ do: 'add', what: of(broth), g: 4000, hands: 336 }],
     'hands-out-of-range',
-    /336\.0 h of hands cannot be: from 0 to 168 h/,
+    /336\.0 h of labour cannot be: from 0 to 168 h/,
   ],
   [
     'reduce to no salt at all',

@@ -129,7 +129,7 @@ describe('steps as they are said', () => {
     ['turn to the rondeau 40', { do: 'turn to', vessel: vessel('Rondeau 40 cm') }],
     ['combine with rondeau 40 cm', { do: 'combine', vessel: vessel('Rondeau 40 cm') }],
     [
-      'simmer 4 h lid ajar, 12 min of hands',
+      'simmer 4 h lid ajar, 12 min of labour',
       { do: 'cook', heat: 'simmer', time: '4 h', lid: 'ajar', hands: '12 min' },
     ],
   ])('%s', (said, want) => expect(read(said)).toEqual(want));

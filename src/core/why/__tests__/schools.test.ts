@@ -45,9 +45,9 @@ function reckoned(detail: string): number {
 
 describe('why a usable kilo costs what it does, under each school', () => {
   test.each([
-    ['free', '3 a kilo bought ÷ 50 % usable', 6],
+    ['free', '3 per kilo bought ÷ 50 % usable', 6],
     ['value', '(3 bought − 0.5 × 40 % stock trim) ÷ 50 % usable', 5.6],
-    ['weight', '3 a kilo bought ÷ (50 % usable + 40 % stock trim)', 3 / 0.9],
+    ['weight', '3 per kilo bought ÷ (50 % usable + 40 % stock trim)', 3 / 0.9],
   ] as const)('%s: %s', (school, words, money) => {
     const said = why({ school }, 'usable', 'leek');
     expect(said.detail).toBe(words);
@@ -72,7 +72,7 @@ describe('why a usable kilo costs what it does, under each school', () => {
 
   test.each([
     ['free', 'stock trim is free: the usable part carries all', 0],
-    ['value', 'stock trim at its set value of 0.5 a kilo', 0.5],
+    ['value', 'stock trim at its set value of 0.5 per kilo', 0.5],
     ['weight', '3 shared by weight: ÷ (50 % usable + 40 % stock trim)', 3 / 0.9],
   ] as const)('what its trim costs, %s: %s', (school, words, money) => {
     const said = why({ school }, 'trim', 'leek');
@@ -95,10 +95,10 @@ describe('why a usable kilo costs what it does, under each school', () => {
 
   test.each([
     ['free', false, 'free: the usable part carries all', 0],
-    ['value', false, 'at its set value of 1 a kilo', 1],
+    ['value', false, 'at its set value of 1 per kilo', 1],
     ['weight', false, 'sharing the price by weight', 2 / 0.9],
-    ['free', true, 'at its set value of 1 a kilo', 1],
-    ['weight', true, 'at its set value of 1 a kilo', 1],
+    ['free', true, 'at its set value of 1 per kilo', 1],
+    ['weight', true, 'at its set value of 1 per kilo', 1],
   ] as const)('what comes off and is used, %s, sold %s: %s', (school, sold, words, money) => {
     const said = why({ school, sold }, 'usable', 'fat');
     expect(said.money).toBeCloseTo(money, 12);

@@ -24,7 +24,7 @@ export function Answers({ reached, graph, before, all }: Props) {
   return (
     <Panel className="answers" aria-label="What these prices change">
       <CountedSwitch />
-      <Group title="A plate" rows={reached.plates} graph={graph} before={before} />
+      <Group title="A dish" rows={reached.plates} graph={graph} before={before} />
       <Group title="A litre" rows={reached.products} graph={graph} before={before} />
       {others > 0 && <p className="quiet">{others} more are not made from the rows on screen.</p>}
     </Panel>

@@ -87,7 +87,7 @@ function useGo(asked: PriceBookAsked, today: string): (next: PriceBookAsked) => 
 /** Columns that one may do without. */
 const OPTIONAL = [
   ['bought', 'bought as'],
-  ['kilo', 'a kilo'],
+  ['kilo', 'per kilo'],
   ['trim', 'trim %'],
   ['moved', 'moved'],
 ] as const;
@@ -170,7 +170,7 @@ function Table({
       { id: 'name', head: 'Ingredient' },
       { id: 'bought', head: 'Bought as', left: true, headClass: 'd-none d-md-table-cell' },
       { id: 'pack', head: `${currencySign} a pack` },
-      { id: 'kilo', head: `${currencySign} a kilo` },
+      { id: 'kilo', head: `${currencySign} per kilo` },
       { id: 'usable', head: 'usable %' },
       { id: 'trim', head: 'trim %' },
       { id: 'moved', head: 'moved' },

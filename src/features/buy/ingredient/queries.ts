@@ -252,13 +252,18 @@ export async function insteadOf(who: Worker, id: string, other: string): Promise
   );
   // The same weight of the other, at its price: what a buyer asks first. A recipe changed for it says more.
   const keys = [
-    ...costing.state.recipes.map((r) => ({ key: `product:${r.id}`, name: r.name, per: 'a litre', id: r.id })),
-    ...costing.state.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'a plate', id: p.id })),
+    ...costing.state.recipes.map((r) => ({
+      key: `product:${r.id}`,
+      name: r.name,
+      per: 'per litre',
+      id: r.id,
+    })),
+    ...costing.state.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'per dish', id: p.id })),
   ];
   const readIn =
     (of: KitchenCosting) =>
     (k: (typeof keys)[number]): number | null =>
-      k.per === 'a plate' ? costOfPlate(of, k.id).cost : costOfProduct(of, k.id).perL;
+      k.per === 'per dish' ? costOfPlate(of, k.id).cost : costOfProduct(of, k.id).perL;
   const before = keys.map(readIn(costing));
   // Tried on a graph of its own: others read this costing meanwhile.
   const graph = costing.graph.fork();

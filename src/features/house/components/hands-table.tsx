@@ -39,8 +39,8 @@ export function Hands({ page }: { readonly page: HousePage }) {
     <section aria-labelledby="hands">
       <h2 id="hands">Labour minutes</h2>
       <p className="quiet">
-        What a step takes of somebody’s hands where its line does not say: so many minutes however little
-        there is, and more for each kilo and each litre. In grey what is usual; type over it what it is here.
+        Labour minutes for a step whose line does not say: fixed minutes for any amount, and more for each
+        kilo and each litre. Usual values are in grey. Type your own over them.
       </p>
       <KeptForm of={keeping}>
         <SheetTable>

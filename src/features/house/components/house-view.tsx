@@ -13,7 +13,7 @@ export function HouseView({ page, also }: { readonly page: HousePage; readonly a
   return (
     <>
       <h1>This kitchen</h1>
-      <p className="lead-line">What holds for every pot and plate here.</p>
+      <p className="lead-line">What holds for every pot and dish here.</p>
       <div className="beside mt-3">
         <div>
           {page.moved.map((m) => (

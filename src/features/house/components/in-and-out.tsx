@@ -3,7 +3,7 @@ export const InAndOut = () => (
   <section aria-labelledby="in-and-out" className="mt-4">
     <h2 id="in-and-out">Kitchen file</h2>
     <p>
-      What stands here (prices, invoices, tests, recipes, plates) as one open file, without anybody’s
+      What stands here (prices, invoices, tests, recipes, dishes) as one open file, without anybody’s
       password. Another kitchen can be begun from it. With its history it also has every change, every
       version, the lists as they came and what is archived: for a house that moves.
     </p>

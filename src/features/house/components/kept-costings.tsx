@@ -3,7 +3,7 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
-import { LAYERS } from '@/core/layers';
+import { LAYERS, layerName } from '@/core/layers';
 import { useFigures } from '@/ui/figures';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
@@ -96,7 +96,7 @@ const Head = () => (
       <th scope="col">by</th>
       {LAYERS.map((layer) => (
         <th scope="col" key={layer} className="fig">
-          {layer}
+          {layerName(layer)}
         </th>
       ))}
       <th scope="col" className="fig">
@@ -178,7 +178,7 @@ function Lines({ kept }: { readonly kept: KeptRow }) {
           <tr key={i}>
             <td>{line.said}</td>
             <td className="fig">{line.amount ?? kilos(line.g ?? 0)}</td>
-            <td className="fig quiet">{line.perKg === null ? '' : `${money(line.perKg)} a kilo`}</td>
+            <td className="fig quiet">{line.perKg === null ? '' : `${money(line.perKg)} per kilo`}</td>
             <td className="fig">{line.cost === null ? 'not known' : small(line.cost)}</td>
           </tr>
         ))}

@@ -94,7 +94,7 @@ describe('a pot sheet', () => {
     expect((await now('Trout velouté'))?.steps).toEqual(velout.steps);
   });
 
-  test('what a save breaks is told: recipes that cannot be made any more, and plates that lose their cost', async () => {
+  test('what a save breaks is told: recipes that cannot be made any more, and dishes that lose their cost', async () => {
     const stock = sheet('Venison bone stock');
     const kept = await here.send(SHEET, { ...stock, steps: stock.steps.slice(0, 3) });
     const broken = kept.ok ? kept.value.broken : [];

@@ -75,7 +75,7 @@ const optionsFor = (points: readonly Point[], { bare, money, hours }: Figures): 
       {
         opposite: true,
         min: 0,
-        title: { text: 'a litre', style: { fontWeight: 400, color: 'var(--steel)' } },
+        title: { text: 'per litre', style: { fontWeight: 400, color: 'var(--steel)' } },
         labels: { formatter: (v: number) => money(v), style: { colors: 'var(--steel)' } },
       },
     ],
@@ -102,7 +102,7 @@ export function AlongTime({ pot, texts }: { readonly pot: LivePot; readonly text
   const series = useMemo(
     () => [
       { name: 'litres', data: points.map((p) => ({ x: p.x, y: p.litres })) },
-      { name: 'a litre, ingredients', data: points.map((p) => ({ x: p.x, y: p.perL })) },
+      { name: 'per litre, ingredients', data: points.map((p) => ({ x: p.x, y: p.perL })) },
     ],
     [points],
   );

@@ -35,7 +35,7 @@ export function Carries({ data, pot }: { readonly data: PotSheetData; readonly p
       <Body data={data} last={last} />
       <Shares last={last} />
       {last.bindingGPerL > 0.05 && (
-        <p className="quiet small-line">binds like {bare(last.bindingGPerL, 0)} g of flour a litre</p>
+        <p className="quiet small-line">binds like {bare(last.bindingGPerL, 0)} g of flour per litre</p>
       )}
       <p className="mt-2">
         {last.allergens.length === 0 ? (

@@ -31,7 +31,7 @@ const dip: Column = {
 const body: Column = { head: 'body', of: pct((r) => r.body) };
 const salt: Column = { head: 'salt %', of: pct((r) => r.saltPct) };
 const perLitre = (sign: string): Column => ({
-  head: `${sign} a litre`,
+  head: `${sign} per litre`,
   strong: true,
   of: (_r, money, { bare }) => (money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)),
 });

@@ -53,7 +53,7 @@ export function WithIt({ line }: { readonly line: SheetLine }) {
       {' '}
       {pot.refusedAt !== undefined
         ? 'With it the pot cannot be made.'
-        : `With it: ${litres(pot.run.product?.ml ?? 0)}${perL === null || perL === undefined ? '' : `, ${money(perL)} a litre`}.`}
+        : `With it: ${litres(pot.run.product?.ml ?? 0)}${perL === null || perL === undefined ? '' : `, ${money(perL)} per litre`}.`}
     </>
   );
 }

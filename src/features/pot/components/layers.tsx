@@ -1,5 +1,6 @@
 'use client';
 
+import { layerName } from '@/core/layers';
 import { useFigures } from '@/ui/figures';
 import type { LivePot } from './use-pot';
 
@@ -19,7 +20,7 @@ export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[
   // What is read adds up: the sum is that of the figures shown.
   const all = rows.reduce((sum, row) => sum + (row.perL ?? 0), inCents(perL));
   const missing = rows.some((row) => row.perL === null);
-  // No meter has read this pot; hands are as sure as the steps that say theirs.
+  // No meter has read this pot; labour is as sure as the steps that say theirs.
   const told = pot.steps.every((step) => step.do === 'unread' || step.hands !== undefined);
   const guessed = (name: string): boolean => name === 'energy' || (name === 'hands' && !told);
   return (
@@ -29,7 +30,7 @@ export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[
         <dd className="fig">{money(perL)}</dd>
         {rows.map((row) => (
           <div key={row.name} style={{ display: 'contents' }}>
-            <dt>{row.name}</dt>
+            <dt>{layerName(row.name)}</dt>
             <dd className="fig">
               {row.perL === null ? (
                 <span className="quiet">no price</span>
@@ -39,7 +40,7 @@ export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[
             </dd>
           </div>
         ))}
-        <dt className="strong">{missing ? 'per litre, so far' : 'a litre with all of it'}</dt>
+        <dt className="strong">{missing ? 'per litre, so far' : 'total per litre'}</dt>
         <dd className="fig strong">
           <span className={rows.some((row) => guessed(row.name)) ? 'estimate' : ''}>{money(all)}</span>
         </dd>

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { moneyStaying } from '@/core/layers';
+import { layerName, moneyStaying } from '@/core/layers';
 import { isMade } from '@/core/supply';
 import { useFigures } from '@/ui/figures';
 import { LitreJug, strataOf, type Stratum } from '@/ui/litre-jug';
@@ -80,7 +80,7 @@ export function OneLitre({
     <section aria-label="One litre">
       <p className="drawing-title">
         One litre at <b className="fig">{money(total)}</b>,{' '}
-        {shown === 'all' ? 'all layers that are known' : shown}
+        {shown === 'all' ? 'all layers that are known' : layerName(shown)}
         {over.length > 0 && <LayerOf shown={shown} over={over} onShow={setWanted} />}
       </p>
       <LitreJug strata={strata} />
@@ -107,7 +107,7 @@ const LayerOf = ({
   >
     {(['ingredients', ...over.map(([name]) => name), 'all'] as const).map((name) => (
       <option key={name} value={name}>
-        {name === 'all' ? 'all layers' : name}
+        {name === 'all' ? 'all layers' : layerName(name)}
       </option>
     ))}
   </Form.Select>

@@ -88,7 +88,7 @@ const NoPots = ({ mayEdit }: { readonly mayEdit: boolean }) => (
 
 function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
   const { currencySign, hours, counted } = useFigures();
-  const litreWords = `${currencySign} a litre${counted.length > 1 ? `, ${countedWords(counted)}` : ''}`;
+  const litreWords = `${currencySign} per litre${counted.length > 1 ? `, ${countedWords(counted)}` : ''}`;
   const columns = useMemo((): Column<PotSummary>[] => {
     const most = Math.max(1, ...pots.map((p) => p.mostMl));
     return [
@@ -176,7 +176,7 @@ function Cost({ pot: p }: { readonly pot: PotSummary }) {
       <WhyFigure of={`product:${p.id}`} label={`${p.name}, a ${p.perKg === null ? 'litre' : 'kilo'}`}>
         {money(p.perKg ?? p.perL)}
       </WhyFigure>
-      {p.perKg !== null && <div className="quiet small-line">a kilo</div>}
+      {p.perKg !== null && <div className="quiet small-line">per kilo</div>}
     </>
   );
 }

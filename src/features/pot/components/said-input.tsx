@@ -180,7 +180,7 @@ function Comes({ of }: { readonly of: Offered }) {
   return (
     <span className="fig quiet">
       {litres(of.ml)}
-      {of.perL !== undefined && `, ${money(of.perL)} a litre`}
+      {of.perL !== undefined && `, ${money(of.perL)} per litre`}
     </span>
   );
 }

@@ -24,7 +24,7 @@ type Plates = Awaited<ReturnType<typeof platesFrom>>;
 const KINDS = {
   litres: { label: 'so many litres', placeholder: '12 l' },
   portions: { label: 'so many portions', placeholder: '80' },
-  covers: { label: 'so many covers of a plate', placeholder: '120' },
+  covers: { label: 'so many covers of a dish', placeholder: '120' },
   'what came in': { label: 'what came in', placeholder: '6.4 kg' },
 } as const;
 
@@ -139,7 +139,7 @@ function Asked({
       )}
       {kind === 'covers' && (
         <Pick
-          label="Of which plate"
+          label="Of which dish"
           value={of || plates[0]?.id}
           options={plates.map((p) => [p.id, p.name])}
           set={(next) => set({ of: next })}
@@ -214,7 +214,7 @@ function Found({
   const { batches, eachMl, hobHours, perL, sheetPerL } = of;
   const rows: readonly (readonly [string, string])[] = [
     [`on the hob${batches > 1 ? ', each batch' : ''}`, hours(hobHours)],
-    ['a litre, ingredients', perL === null ? 'incomplete' : money(perL)],
+    ['per litre, ingredients', perL === null ? 'incomplete' : money(perL)],
     ['as the sheet stands', sheetPerL === null ? 'incomplete' : money(sheetPerL)],
     ...(of.portions === undefined ? [] : [['portions', bare(of.portions * batches, 0)] as const]),
   ];

@@ -64,7 +64,7 @@ function Cost({
   readonly inKilos: boolean;
 }) {
   const { money } = useFigures();
-  const [first, each] = inKilos ? [perKg, 'a kilo'] : [perL, 'a litre'];
+  const [first, each] = inKilos ? [perKg, 'per kilo'] : [perL, 'per litre'];
   return (
     <div>
       <span className="fig-large hot">
@@ -77,7 +77,7 @@ function Cost({
         )}
       </span>
       <span className="fig-label">
-        {each}, ingredients{inKilos && perL !== null && `; ${money(perL)} a litre`}
+        {each}, ingredients{inKilos && perL !== null && `; ${money(perL)} per litre`}
       </span>
     </div>
   );

@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
 import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
+import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
 import { useKeptForm } from '@/ui/use-kept-form';
@@ -20,7 +21,7 @@ const Named = z.object({
   note: z.string().max(400, 'A note has at most 400 characters.'),
 });
 
-/** What is done to a whole sheet: called otherwise, copied, put away. */
+/** Actions on a whole sheet. */
 export const SheetTools = memo(function SheetTools({
   data,
   version,
@@ -38,33 +39,31 @@ export const SheetTools = memo(function SheetTools({
     async (wanted: string) => ((await findPots(wanted, null))?.rows ?? []).filter((r) => r.id !== id),
     [id],
   );
-  const forAll = (
-    <>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/stove?put=${id}`}>
-        Start a batch
-      </Link>
-      <ForAll id={id} onScale={onScale} />
-    </>
-  );
-  if (!data.mayEdit) return <div className="thing-tools">{forAll}</div>;
   return (
     <div className="thing-tools">
-      {forAll}
-      <Button variant="link" size="sm" onClick={() => setOpen('name')}>
-        Name and note
+      <Link prefetch={false} className="btn btn-plain btn-sm" href={`/stove?put=${id}`}>
+        Start a batch
+      </Link>
+      <Button variant="plain" size="sm" onClick={onScale}>
+        Scale
       </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/new?like=${id}`}>
-        Duplicate
+      <Link prefetch={false} className="btn btn-plain btn-sm" href={`/pot/${id}/wall`}>
+        Print
       </Link>
-      <Button variant="link" size="sm" onClick={() => setOpen('away')}>
-        Archive
-      </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/weigh?of=${id}`}>
-        Weigh up
-      </Link>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        History
-      </Link>
+      <MoreMenu>
+        <MoreLink href={`/pot/${id}/versions`}>Versions</MoreLink>
+        <MoreLink href={`/pour/family?of=product:${id}`}>Family tree</MoreLink>
+        {data.mayEdit && (
+          <>
+            <MoreLink href={`/weigh?of=${id}`}>Weigh up</MoreLink>
+            <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+            <MoreDivider />
+            <MoreAction act={() => setOpen('name')}>Name and note</MoreAction>
+            <MoreLink href={`/pot/new?like=${id}`}>Duplicate</MoreLink>
+            <MoreAction act={() => setOpen('away')}>Archive</MoreAction>
+          </>
+        )}
+      </MoreMenu>
       {open === 'name' && <NameAndNote data={data} version={version} close={close} />}
       {open === 'away' && (
         <PutAway
@@ -81,24 +80,6 @@ export const SheetTools = memo(function SheetTools({
     </div>
   );
 });
-
-/** What anybody may do with a sheet: look at it at another size, on paper, as it once was. */
-const ForAll = ({ id, onScale }: { readonly id: string; readonly onScale: () => void }) => (
-  <>
-    <Button variant="link" size="sm" onClick={onScale}>
-      Scale
-    </Button>
-    <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/wall`}>
-      For the wall
-    </Link>
-    <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/family?of=product:${id}`}>
-      Family tree
-    </Link>
-    <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}/versions`}>
-      Versions
-    </Link>
-  </>
-);
 
 function NameAndNote({
   data: { recipe },

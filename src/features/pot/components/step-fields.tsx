@@ -107,12 +107,12 @@ function CostField({
         }
       >
         <option value="weight">its share by weight</option>
-        <option value="credit">a set value a kilo</option>
+        <option value="credit">a set value per kilo</option>
       </Form.Select>
       {cost.by === 'credit' && (
         <Form.Control
           className="mt-1"
-          aria-label="Set value a kilo"
+          aria-label="Set value per kilo"
           value={cost.perKg ?? ''}
           onChange={(event) => onSet(JSON.stringify({ by: 'credit', perKg: event.target.value }))}
         />

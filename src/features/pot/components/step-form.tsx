@@ -177,7 +177,7 @@ function Consequence({
         {next.refusedAt !== undefined
           ? `: step ${next.refusedAt + 1} could not be done`
           : next.run.product
-            ? `: ${litres(next.run.product.ml)}${perL === null || perL === undefined ? '' : `, ${money(perL)} a litre`}`
+            ? `: ${litres(next.run.product.ml)}${perL === null || perL === undefined ? '' : `, ${money(perL)} per litre`}`
             : ''}
       </span>
     </p>

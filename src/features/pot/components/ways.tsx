@@ -117,7 +117,7 @@ function WaysHead({ name }: { readonly name: string }) {
     <thead>
       <tr>
         <th scope="col">{name}: this house’s way, and what the others would come to</th>
-        {['litres', 'salt %', 'body', 'on the hob', `${currencySign} a litre`].map((head) => (
+        {['litres', 'salt %', 'body', 'on the hob', `${currencySign} per litre`].map((head) => (
           <th key={head} scope="col" className="text-end text-nowrap">
             {head}
           </th>

@@ -160,7 +160,7 @@ function platesTable(card: CostCard, { money, bare }: Figures): Content {
   if (card.plates.length === 0) return text('Not used in any dish yet.');
   return cardTable(
     ['*', 80, 70, 60],
-    ['Used in these dishes', 'a plate', 'food cost', 'target'],
+    ['Used in these dishes', 'per dish', 'food cost', 'target'],
     card.plates.map((p) => [
       cell(p.name),
       cell(p.cost === null ? 'incomplete' : money(p.cost), RIGHT),
@@ -180,7 +180,7 @@ export function cardPdf(card: CostCard, figures: Figures): Promise<Buffer> {
       `${litres(card.litres * 1000)}, at the prices of ${day(card.day)} · ${versionWords(card.version, figures)}`,
       { color: STEEL },
     ),
-    text(card.perL === null ? 'A litre: incomplete' : `${money(card.perL)} a litre, ingredients`, {
+    text(card.perL === null ? 'Per litre: incomplete' : `${money(card.perL)} per litre, ingredients`, {
       fontSize: 20,
       bold: true,
       margin: [0, 8, 0, 2],

@@ -8,9 +8,9 @@ beforeAll(async () => {
 });
 afterAll(() => here.end());
 
-test('a plate keeps its lines under their ids, whatever is typed over; a wrong amount is told with its line', async () => {
+test('a dish keeps its lines under their ids, whatever is typed over; a wrong amount is told with its line', async () => {
   const plate = here.file.plates[0];
-  if (!plate) throw new Error('the demo has no plate');
+  if (!plate) throw new Error('the demo has no dish');
   const lines = plate.lines.map((l) => ({ id: l.id ?? '', amount: l.amount }));
   const body = { id: plate.id, lines, menuPrice: 'a lot' };
   expect(await here.send(PLATE, body)).toMatchObject({ ok: false, path: 'menuPrice.price' });
@@ -46,10 +46,10 @@ test('a plate keeps its lines under their ids, whatever is typed over; a wrong a
   });
 });
 
-test('how a line and a plate are served is kept, and stands through other portions; nonsense is told with its limit', async () => {
+test('how a line and a dish are served is kept, and stands through other portions; nonsense is told with its limit', async () => {
   const plate = here.file.plates[1];
   const line = plate?.lines[1];
-  if (!plate || !line?.id) throw new Error('the demo has no second plate');
+  if (!plate || !line?.id) throw new Error('the demo has no second dish');
   const found = async () => (await here.read()).plates.find((p) => p.id === plate.id);
   const served = { id: plate.id, line: line.id, overfill: '5', taken: '62,5' };
   expect(await here.send(LINE_SERVED, { ...served, taken: '101' })).toMatchObject({

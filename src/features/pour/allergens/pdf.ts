@@ -24,7 +24,7 @@ const cell = (said: string, style: Record<string, unknown> = {}): TableCell => (
 /** The matrix on paper, lying: what each comes from stands in its cell, so that it can be answered at a table. */
 export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>): Promise<Buffer> {
   const { allergens, rows, what } = page;
-  const title = what === 'plates' ? 'Plates and their allergens' : 'Pots and their allergens';
+  const title = what === 'plates' ? 'Dishes and their allergens' : 'Pots and their allergens';
   return pdfOf(
     title,
     [
@@ -42,7 +42,7 @@ export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>)
           headerRows: 1,
           widths: [110, ...allergens.map(() => '*')],
           body: [
-            [what === 'plates' ? 'Plate' : 'Pot', ...allergens].map((head) => cell(head, { bold: true })),
+            [what === 'plates' ? 'Dish' : 'Pot', ...allergens].map((head) => cell(head, { bold: true })),
             ...rows.map((r) => [
               {
                 stack: [

@@ -35,9 +35,8 @@ function useAnother(add: Add) {
     void findForPlate(name).then((found) => choose(found.find((f) => f.name === name) ?? found[0]));
   };
   const send = (): void => {
-    if (!chosen) return setSaid('What stands on the plate? Choose it from the list.');
-    if (amount.trim() === '')
-      return setSaid('How much of it stands on the plate? Write such as 60 ml or 120 g.');
+    if (!chosen) return setSaid('What is in the dish? Choose it from the list.');
+    if (amount.trim() === '') return setSaid('How much of it is in the dish? Write such as 60 ml or 120 g.');
     setSaid(undefined);
     void add(chosen.of, amount).then((ok) => {
       if (!ok) return;
@@ -57,7 +56,7 @@ export function AnotherLine({ add, trouble }: { readonly add: Add; readonly trou
       <div className="d-flex flex-wrap gap-2 align-items-start">
         <Combo
           className="flex-grow-1"
-          label="What else stands on the plate"
+          label="What else is in the dish"
           placeholder="another thing: a sauce, a cut, a garnish"
           chosen={chosen}
           choose={choose}

@@ -1,6 +1,7 @@
 import { Fragment } from 'react';
 import Button from 'react-bootstrap/Button';
 import { priceFor } from '@/core/costing';
+import { layerName } from '@/core/layers';
 import { countedWords } from '@/ui/counted';
 import { useFigures } from '@/ui/figures';
 import { Panel } from '@/ui/panel';
@@ -16,18 +17,18 @@ import type { ShownPlate, usePlate } from './use-plate';
 export function Answer({ data, plate, ids }: ShownPlate) {
   const { money, bare, counted } = useFigures();
   return (
-    <Panel aria-label="The plate’s cost">
+    <Panel aria-label="The dish’s cost">
       <span className="fig-large hot">
         {plate.whole === null ? (
           <span className="incomplete">incomplete</span>
         ) : (
-          <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, a plate`} className="hot">
+          <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, per dish`} className="hot">
             {money(plate.whole)}
           </WhyFigure>
         )}
       </span>
       <span className="fig-label">
-        a plate, {countedWords(counted)}
+        a dish, {countedWords(counted)}
         {data.plate.service && `, ${data.plate.service}`}
         {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
       </span>
@@ -102,7 +103,7 @@ function Beside({ data: { layers, alcohol } }: Pick<ShownPlate, 'data'>) {
     <>
       {beside.map((layer) => (
         <Fragment key={layer}>
-          <dt>Plus {layer}</dt>
+          <dt>Plus {layerName(layer)}</dt>
           <dd className="fig">{layers[layer] === null ? 'not known' : small(layers[layer])}</dd>
         </Fragment>
       ))}

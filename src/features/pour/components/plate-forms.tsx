@@ -15,7 +15,7 @@ import type { PlateData } from '../queries';
 import { keepPlateHead, makePlate } from '../send';
 import { PlateHead } from '../wire';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the plate called?'), size: z.string() });
+const Named = z.object({ name: z.string().trim().min(1, 'What is the dish called?'), size: z.string() });
 
 /** A plate’s name, tax and target, and how it is served. */
 export function HeadForm({
@@ -40,7 +40,7 @@ export function HeadForm({
         <>
           <FormField {...{ form, name: 'size', label: `How much of each portion of ${parent.name}` }} />
           <p className="quiet small-line m-0">
-            Its tax is that plate’s. What is left empty here is as it is there.
+            Its tax is that dish’s. What is left empty here is as it is there.
           </p>
         </>
       ) : (
@@ -68,7 +68,7 @@ export function HeadForm({
         placeholder={parent ? asThere(parent.hands?.minutes, 'not counted') : 'not counted'}
       />
       <FormField
-        {...{ form, name: 'plates', label: 'Plates put together in them' }}
+        {...{ form, name: 'plates', label: 'Dishes put together in them' }}
         placeholder="1, each to order"
       />
       <KeepIt of={keeping} />
@@ -97,17 +97,17 @@ export function NewPlateForm({
   const { form, busy, kept, message } = keeping;
   return (
     <KeptForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'What the plate is called' }} autoFocus />
+      <FormField {...{ form, name: 'name', label: 'What the dish is called' }} autoFocus />
       {asSize && (
         <>
           <FormField {...{ form, name: 'size', label: 'How much of each portion' }} placeholder="half" />
           <p className="quiet small-line m-0">
-            Such as half, 60 % or 1.5. It follows the plate but for what it then says itself.
+            Such as half, 60 % or 1.5. It follows the dish but for what it then says itself.
           </p>
         </>
       )}
       <Button type="submit" disabled={busy || kept}>
-        {busy || kept ? 'Opening …' : 'Open the plate'}
+        {busy || kept ? 'Opening …' : 'Open the dish'}
       </Button>
       <Trouble says={message} />
     </KeptForm>

@@ -34,7 +34,7 @@ export function OnThePlate({ data, plate, ids }: ShownPlate) {
       <SheetTable className="list-table tall">
         <thead>
           <tr>
-            <th scope="col">On the plate</th>
+            <th scope="col">In the dish</th>
             <th scope="col">portion</th>
             <th scope="col">weight</th>
             <th scope="col" className="left">
@@ -60,7 +60,7 @@ export function OnThePlate({ data, plate, ids }: ShownPlate) {
           ))}
         </tbody>
       </SheetTable>
-      {data.lines.length === 0 && <p className="quiet">Nothing on this plate yet. Add the first line.</p>}
+      {data.lines.length === 0 && <p className="quiet">Nothing in this dish yet. Add the first line.</p>}
       {data.mayEdit && <AnotherLine add={add} trouble={trouble} />}
       {data.mayEdit && <NoPrices data={data} />}
       {data.sizes.length > 0 && <Sizes sizes={data.sizes} />}
@@ -77,7 +77,7 @@ function Sizes({ sizes }: Pick<PlateData, 'sizes'>) {
       <SheetTable className="list-table">
         <thead>
           <tr>
-            <th scope="col">Plate</th>
+            <th scope="col">Dish</th>
             <th scope="col">on the menu</th>
             <th scope="col">food cost</th>
             <th scope="col">target</th>
@@ -234,7 +234,7 @@ function OverBatch({
   if (line.batchG === undefined || live?.g === undefined || live.g <= line.batchG * (1 + 1e-9)) return null;
   return (
     <div className="warning small-line" role="status">
-      {kilos(live.g)} on one plate is more than a batch makes: its pot gives {kilos(line.batchG)}.
+      {kilos(live.g)} in one dish is more than a batch makes: its pot gives {kilos(line.batchG)}.
     </div>
   );
 }
@@ -279,7 +279,7 @@ function Line({
         ) : (
           <WhyFigure
             of={line.key}
-            label={`${line.name} on the plate`}
+            label={`${line.name} in the dish`}
             className={line.yield?.guess ? 'estimate' : ''}
           >
             {small(live.cost)}
@@ -315,7 +315,7 @@ function CountedAs({
   if (plate.isTrimmed(line))
     return (
       <div className="warning small-line">
-        Counted as trimmed pieces, as this plate was first written.{' '}
+        Counted as trimmed pieces, as this dish was first written.{' '}
         {mayEdit && (
           <Button variant="plain" size="sm" onClick={() => plate.countAsBought(line.id)}>
             Count as bought

@@ -24,7 +24,7 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
     (): Column<PlateSummary>[] => [
       {
         id: 'name',
-        head: 'Plate',
+        head: 'Dish',
         by: (p) => p.name,
         cell: (p) => (
           <>
@@ -88,23 +88,23 @@ export function PlateList({
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>Plates</h1>
+          <h1>Dishes</h1>
           <p className="lead-line">Every dish with its cost, its price and its gross profit.</p>
         </div>
         {plates.length > 0 && <CountedSwitch />}
         {mayEdit && plates.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
-            A new plate
+            A new dish
           </Button>
         )}
       </Stack>
       {plates.length === 0 ? (
         <div className="my-4" style={{ maxWidth: '38rem' }}>
-          <p className="fs-5">There are no plates yet.</p>
+          <p className="fs-5">There are no dishes yet.</p>
           {mayEdit ? (
             <>
-              <p>A plate is a name, what stands on it and how much of each, and its price on the menu.</p>
-              <Button onClick={() => setMaking(true)}>Create the first plate</Button>
+              <p>A dish is a name, what stands on it and how much of each, and its price on the menu.</p>
+              <Button onClick={() => setMaking(true)}>Create the first dish</Button>
             </>
           ) : (
             <p>A manager creates the first one.</p>
@@ -114,7 +114,7 @@ export function PlateList({
         <DataTable className="list-table tall" columns={columns} rows={plates} rowKey={(p) => p.id} />
       )}
       {mayEdit && <AwayList rows={away} bringBack={(id) => putPlateAway({ id, away: false })} />}
-      <SidePanel title="A new plate" open={making} close={() => setMaking(false)}>
+      <SidePanel title="A new dish" open={making} close={() => setMaking(false)}>
         <NewPlateForm like={null} />
       </SidePanel>
     </>
@@ -128,7 +128,7 @@ function Cost({ plate: p }: { readonly plate: PlateSummary }) {
       incomplete
     </span>
   ) : (
-    <WhyFigure of={`plate:${p.id}`} label={`${p.name}, a plate`}>
+    <WhyFigure of={`plate:${p.id}`} label={`${p.name}, per dish`}>
       {money(p.cost)}
     </WhyFigure>
   );

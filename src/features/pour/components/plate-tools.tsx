@@ -1,10 +1,10 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
 import { Trouble } from '@/ui/trouble';
@@ -16,7 +16,7 @@ import { letStand, putPlateAway } from '../send';
 const HeadForm = dynamic(() => import('./plate-forms').then((m) => m.HeadForm), { ssr: false });
 const NewPlateForm = dynamic(() => import('./plate-forms').then((m) => m.NewPlateForm), { ssr: false });
 
-/** What is done to a whole plate: its name, tax and target, a copy, put away. */
+/** Actions on a whole dish. */
 export function PlateTools({ data, version }: { readonly data: PlateData; readonly version: () => number }) {
   const [open, setOpen] = useState<'head' | 'size' | 'copy' | 'away'>();
   const router = useRouter();
@@ -25,28 +25,23 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
   if (!data.mayEdit) return null;
   return (
     <div className="thing-tools">
-      <Button variant="link" size="sm" onClick={() => setOpen('head')}>
+      <Button variant="plain" size="sm" onClick={() => setOpen('head')}>
         Name, tax and target
       </Button>
       {data.parent ? (
         <ByItself data={data} version={version} />
       ) : (
-        <Button variant="link" size="sm" onClick={() => setOpen('size')}>
+        <Button variant="plain" size="sm" onClick={() => setOpen('size')}>
           New portion size
         </Button>
       )}
-      <Button variant="link" size="sm" onClick={() => setOpen('copy')}>
-        Duplicate
-      </Button>
-      <Button variant="link" size="sm" onClick={() => setOpen('away')}>
-        Archive
-      </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        History
-      </Link>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/happened?of=${id}`}>
-        What it cost over time
-      </Link>
+      <MoreMenu>
+        <MoreLink href={`/pour/happened?of=${id}`}>Cost over time</MoreLink>
+        <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+        <MoreDivider />
+        <MoreAction act={() => setOpen('copy')}>Duplicate</MoreAction>
+        <MoreAction act={() => setOpen('away')}>Archive</MoreAction>
+      </MoreMenu>
       {open === 'head' && (
         <SidePanel title="Name, tax and target" open close={close}>
           <HeadForm data={data} version={version} close={close} />
@@ -83,7 +78,7 @@ function ByItself({ data, version }: { readonly data: PlateData; readonly versio
   return (
     <>
       <Button
-        variant="link"
+        variant="plain"
         size="sm"
         disabled={state.busy}
         onClick={() =>

@@ -81,10 +81,10 @@ export function FinishForm({ line, data: { plate }, version }: OfLine) {
   const { form, busy, message } = keeping;
   return (
     <section className="mt-4" aria-label="Finished in a small pot">
-      <h3 className="fs-6">Finished in a small pot, plate by plate</h3>
+      <h3 className="fs-6">Finished in a small pot, to order</h3>
       <p className="quiet small-line">
-        A pot sheet whose batch is one plate, for what is reduced, mounted or seasoned to order. It starts
-        with what stands on the plate here, and the plate takes a batch of it.
+        A pot sheet whose batch is one dish, for what is reduced, mounted or seasoned to order. It starts with
+        what is in the dish here, and the dish takes a batch of it.
       </p>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What the small pot is called' }} />

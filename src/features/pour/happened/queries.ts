@@ -106,7 +106,7 @@ async function workOut(who: Worker, asked: HappenedAsked): Promise<HappenedPage>
     ...page,
     plates,
     trouble: none
-      ? 'On the first day no plate’s cost was known: nothing had been bought by then, or no plate stood in the book yet.'
+      ? 'On the first day no dish’s cost was known: nothing had been bought by then, or no dish stood in the book yet.'
       : undefined,
     closely: closelyOf(who, state, a, b, costings, plates, asked.of, known),
   };

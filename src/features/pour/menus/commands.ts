@@ -59,9 +59,9 @@ const keep = declare({
       name: mustBeOwnName(here.menus, name, NAMED, id ?? undefined),
       mixIn,
       plates: plates.map(({ plate, sold }, i) => {
-        if (!there.has(plate)) throw refused('gone', `plates[${i}].plate`, 'This plate has been archived.');
+        if (!there.has(plate)) throw refused('gone', `plates[${i}].plate`, 'This dish has been archived.');
         if (on.has(plate))
-          throw refused('plate-twice', `plates[${i}].plate`, 'This plate stands on the menu already.');
+          throw refused('plate-twice', `plates[${i}].plate`, 'This dish stands on the menu already.');
         on.add(plate);
         const many = soldOf(sold, `plates[${i}].sold`, here);
         return many === undefined ? { plate } : { plate, sold: many };

@@ -9,7 +9,7 @@ export const MenuTyped = z.object({
   mixIn: z.enum(MIXES),
   plates: z
     .array(z.object({ plate: ID, sold: TYPED }))
-    .max(MOST_ON_A_MENU, `A menu has at most ${MOST_ON_A_MENU} plates.`),
+    .max(MOST_ON_A_MENU, `A menu has at most ${MOST_ON_A_MENU} dishes.`),
 });
 export type MenuTyped = z.infer<typeof MenuTyped>;
 

@@ -180,7 +180,7 @@ export const apply = declare({
     if (settings.length > 0 && !may(who.role, 'manager'))
       throw refused(
         'not-allowed',
-        'Who pays for trim, and what hands and energy cost, is for a manager to change.',
+        'Only a manager can change who pays for trim, the wage or the price of energy.',
       );
     const done = [
       ...settings,

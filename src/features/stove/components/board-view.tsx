@@ -189,7 +189,7 @@ function Ended({ rows }: { readonly rows: readonly EndedRow[] }) {
             <th scope="col">Batch</th>
             <th scope="col">litres got</th>
             <th scope="col">planned</th>
-            <th scope="col">cost a litre</th>
+            <th scope="col">cost per litre</th>
             <th scope="col">planned</th>
           </tr>
         </thead>

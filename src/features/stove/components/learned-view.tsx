@@ -335,9 +335,9 @@ const CELLS: Readonly<Record<Cell, string>> = {
   litres: 'litres',
   hours: 'on the hob',
   hands: 'labour minutes',
-  gelatin: 'gelatin, g a litre',
+  gelatin: 'gelatin, g per litre',
   portions: 'portions',
-  perL: 'a litre',
+  perL: 'per litre',
   perPortion: 'a portion',
 };
 

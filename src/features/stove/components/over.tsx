@@ -29,7 +29,7 @@ export function Over({ batch, known }: { readonly batch: BatchShown; readonly kn
       {perL !== null && variance && (
         <>
           <p className="batch-dip m-0">
-            <span className="fig">{money(perL)}</span> a litre{thin > 0.005 && ' at its strength'}; planned{' '}
+            <span className="fig">{money(perL)}</span> per litre{thin > 0.005 && ' at its strength'}; planned{' '}
             {money(shouldPerL)}
           </p>
           <dl className="facts">

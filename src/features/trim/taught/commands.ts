@@ -144,7 +144,7 @@ const setTrim = declare({
         refuse(
           'set-value-over-price',
           'setValue',
-          `Stock trim at ${value.toFixed(2)} a kilo would be dearer than ${supply.ingredient.name} as bought, at ${paid.toFixed(2)}: at most that.`,
+          `Stock trim at ${value.toFixed(2)} per kilo would be dearer than ${supply.ingredient.name} as bought, at ${paid.toFixed(2)}: at most that.`,
           { value, limit: paid },
         ).trouble,
       );

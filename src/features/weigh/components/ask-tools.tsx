@@ -1,12 +1,12 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { CountedSwitch } from '@/ui/counted-switch';
 import { useFigures } from '@/ui/figures';
+import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
@@ -48,21 +48,21 @@ export function AskTools({ page }: { readonly page: LaidPage }) {
         </Button>
       )}
       {OTHERWISE.has(page.asks.of) && (
-        <Button variant="link" size="sm" onClick={() => setOpen('ask')}>
+        <Button variant="plain" size="sm" onClick={() => setOpen('ask')}>
           Edit the question
         </Button>
       )}
-      {kept && mayEdit && (
-        <Button variant="link" size="sm" disabled={state.busy} onClick={() => away(kept)}>
-          Delete
-        </Button>
-      )}
-      {kept && (
-        <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${kept.id}`}>
-          History
-        </Link>
-      )}
       {!page.ownLayers && <CountedSwitch />}
+      {kept && (
+        <MoreMenu>
+          <MoreLink href={`/house/changes?of=${kept.id}`}>History</MoreLink>
+          {mayEdit && (
+            <MoreAction act={() => away(kept)} disabled={state.busy}>
+              Delete
+            </MoreAction>
+          )}
+        </MoreMenu>
+      )}
       <Trouble says={state.message} both={state.both} />
       {kept?.moved && (
         <FlippedSince

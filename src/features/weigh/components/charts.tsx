@@ -101,7 +101,7 @@ export function FlipChart({
       },
       yaxis: { min: 0, labels: { ...AXIS_LABELS, formatter: (v) => money(v) } },
       legend: { position: 'top', horizontalAlign: 'left', fontSize: '14px' },
-      tooltip: { x: { formatter: (v) => `${money(v)} a kilo` }, y: { formatter: (v) => money(v) } },
+      tooltip: { x: { formatter: (v) => `${money(v)} per kilo` }, y: { formatter: (v) => money(v) } },
       annotations: {
         xaxis: [
           line(flip.perKg, 'now'),

@@ -17,7 +17,7 @@ export function Jugs({ page, of }: { readonly page: LaidPage; readonly of: reado
             <figcaption className="drawing-title">
               {way.name}
               <br />
-              <b className="fig-large">{money(page.perL[i])}</b> a litre
+              <b className="fig-large">{money(page.perL[i])}</b> per litre
             </figcaption>
             {way.paid.length > 0 ? (
               <LitreJug

@@ -114,7 +114,7 @@ function Answer({ page }: { readonly page: LaidPage }) {
     <p role="status">
       <span className="fig-large hot">{ways[best]?.name}</span>
       <span className="fig-label">
-        is the cheapest at <b>{money(perL[best])}</b> a litre
+        is the cheapest at <b>{money(perL[best])}</b> per litre
         {next && (
           <>
             , <b>{money(next.cost - (perL[best] ?? 0))}</b> less than {ways[next.i]?.name}
@@ -135,7 +135,8 @@ function Flips({ page, flip }: { readonly page: LaidPage; readonly flip: FlipSho
       <p className="m-0">
         {flip.times === undefined ? (
           <>
-            No price of {flip.ingredient.name} makes both cost the same: it is {money(flip.perKg)} a kilo now.
+            No price of {flip.ingredient.name} makes both cost the same: it is {money(flip.perKg)} per kilo
+            now.
           </>
         ) : (
           <>

@@ -8,9 +8,9 @@ export function movedWords(
 ): string {
   const percent = (share: number): string => `${Math.round(share * 100)} of 100`;
   const change = sure
-    ? `On ${day(on)} ${is} won ${percent(sure.was)} draws; now it wins ${percent(sure.is)}.`
+    ? `On ${day(on)} ${is} won in ${percent(sure.was)} simulations; now in ${percent(sure.is)}.`
     : `On ${day(on)} the answer was ${was}; now it is ${is}.`;
-  const most = by.slice(0, 3).map((b) => `${b.name} ${money(b.was)} → ${money(b.is)} a usable kilo`);
+  const most = by.slice(0, 3).map((b) => `${b.name} ${money(b.was)} → ${money(b.is)} per usable kilo`);
   return most.length === 0
     ? change
     : `${change} What changed: ${most.join('; ')}${by.length > 3 ? ' and more' : ''}.`;

@@ -81,19 +81,19 @@ export function WaysTable({ page, sure, chosen, choose }: Props) {
   const bases = page.ways.some((w) => w.base);
   const portions = page.ways.some((w) => w.figures.perPortion);
   const heads = [
-    'a litre',
+    'per litre',
     '8 in 10',
     ...(portions ? ['a portion'] : []),
     'litres',
-    ...(bases ? ['base a litre'] : []),
+    ...(bases ? ['base per litre'] : []),
     'body',
     'salt %',
     'gelatin %',
     'alcohol %',
     'hob',
-    'hands',
+    'labour',
     'fill',
-    'mm a litre',
+    'mm per litre',
   ];
   return (
     <SheetTable responsive className="list-table ways-table">

@@ -60,7 +60,7 @@ export function WeighNext({
                     </div>
                   </td>
                   <td className="fig">{bare(share * 100, 0)} %</td>
-                  <td className="fig">{money(takesOff)} a litre</td>
+                  <td className="fig">{money(takesOff)} per litre</td>
                 </tr>
               );
             })}

@@ -15,6 +15,7 @@ import { findOther, type Other } from '../actions';
 import type { QuestionListed } from '../kept';
 import type { WeighPage } from '../queries';
 import { putQuestionAway } from '../send';
+import { movedWords } from './moved-words';
 
 const SIDE = { '--side': '440px' } as CSSProperties;
 
@@ -48,7 +49,7 @@ export function WeighView({ page }: { readonly page: WeighPage }) {
 }
 
 function Questions({ questions }: { readonly questions: readonly QuestionListed[] }) {
-  const { money } = useFigures();
+  const { money, day } = useFigures();
   return (
     <SheetTable className="list-table">
       <thead>
@@ -57,7 +58,7 @@ function Questions({ questions }: { readonly questions: readonly QuestionListed[
           <th scope="col" className="left">
             the answer
           </th>
-          <th scope="col">a litre</th>
+          <th scope="col">per litre</th>
           <th scope="col">less than the next</th>
         </tr>
       </thead>
@@ -68,12 +69,7 @@ function Questions({ questions }: { readonly questions: readonly QuestionListed[
               <Link prefetch={false} className="fs-6" href={`/weigh/${q.id}`}>
                 {q.name}
               </Link>
-              {q.moved && (
-                <div className="hot small-line">
-                  it was {q.moved.was}
-                  {q.moved.by[0] && `; ${q.moved.by[0].name} has moved most`}
-                </div>
-              )}
+              {q.moved && <div className="hot small-line">{movedWords(q.moved, money, day)}</div>}
             </td>
             <td className="left">{q.answer ?? <span className="incomplete">{q.trouble}</span>}</td>
             <td className="fig">{money(q.perL)}</td>

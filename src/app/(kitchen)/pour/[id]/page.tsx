@@ -9,7 +9,7 @@ interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-export const generateMetadata = titledBy('plates', 'Plate');
+export const generateMetadata = titledBy('plates', 'Dish');
 
 export default async function Plate({ params }: Props) {
   const [who, { id }] = [await mustWork(), await params];

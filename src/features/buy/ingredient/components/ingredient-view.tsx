@@ -100,7 +100,7 @@ function ThreeFigures({ page }: { readonly page: IngredientPage }) {
     <Stack direction="horizontal" gap={4} className="head-figures">
       <div>
         <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
-        <span className="fig-label">{page.comesOff ? 'a kilo as it comes off' : 'a kilo as bought'}</span>
+        <span className="fig-label">{page.comesOff ? 'per kilo as it comes off' : 'per kilo as bought'}</span>
       </div>
       <div>
         <span className={`fig-large${page.estimate ? ' estimate' : ''}`}>{page.usablePct} %</span>

@@ -43,7 +43,7 @@ export function Sellers({ page }: { page: IngredientPage }) {
               Pack
             </th>
             <th scope="col">{currencySign} a pack</th>
-            <th scope="col">{currencySign} a kilo</th>
+            <th scope="col">{currencySign} per kilo</th>
             <th scope="col">{currencySign} a usable kilo</th>
           </tr>
         </thead>

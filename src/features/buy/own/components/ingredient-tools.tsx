@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
 import { KeepIt } from '@/ui/keep-it';
 import { KeptForm } from '@/ui/kept-form';
+import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
 import { PutAway } from '@/ui/put-away';
 import { SidePanel } from '@/ui/side-panel';
 import { useKeptForm } from '@/ui/use-kept-form';
@@ -23,7 +24,7 @@ interface Props {
   readonly users: readonly User[];
 }
 
-/** What is done to a whole ingredient: called otherwise, put away. */
+/** Actions on a whole ingredient. */
 export function IngredientTools({ of, users }: Props) {
   const [open, setOpen] = useState<'name' | 'away'>();
   const router = useRouter();
@@ -31,18 +32,16 @@ export function IngredientTools({ of, users }: Props) {
   const close = (): void => setOpen(undefined);
   return (
     <div className="thing-tools">
-      <Button variant="link" size="sm" onClick={() => setOpen('name')}>
-        Rename
-      </Button>
-      <Button variant="link" size="sm" onClick={() => setOpen('away')}>
-        Archive
-      </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pour/used?of=ingredient:${of.id}`}>
+      <Link prefetch={false} className="btn btn-plain btn-sm" href={`/pour/used?of=ingredient:${of.id}`}>
         Where it is used
       </Link>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${of.id}`}>
-        History
-      </Link>
+      <Button variant="plain" size="sm" onClick={() => setOpen('name')}>
+        Rename
+      </Button>
+      <MoreMenu>
+        <MoreLink href={`/house/changes?of=${of.id}`}>History</MoreLink>
+        <MoreAction act={() => setOpen('away')}>Archive</MoreAction>
+      </MoreMenu>
       {open === 'name' && <NameForm of={of} close={close} />}
       {open === 'away' && (
         <PutAway
@@ -77,7 +76,7 @@ function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () 
     <SidePanel title="Rename" open close={close}>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
-        <p className="quiet small-line m-0">Lines and plates that take it say the new name from then on.</p>
+        <p className="quiet small-line m-0">Lines and dishes that take it say the new name from then on.</p>
         <KeepIt of={keeping} />
       </KeptForm>
     </SidePanel>

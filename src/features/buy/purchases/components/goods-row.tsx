@@ -158,7 +158,7 @@ function Understood({
       ) : (
         <>
           {kilos(r.acceptedG)} for {money(r.money.toNumber())}
-          {r.acceptedG > 0 && `, ${money((r.money.toNumber() / r.acceptedG) * 1000)} a kilo`}
+          {r.acceptedG > 0 && `, ${money((r.money.toNumber() / r.acceptedG) * 1000)} per kilo`}
         </>
       )}
       {Math.abs(moved) > MOVED && (

@@ -90,7 +90,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
 
 const LAYER_WORDS = {
   energy: 'energy',
-  hands: 'hands',
+  hands: 'labour',
   packaging: 'packaging',
 } as const;
 /** Of a week that begins on a Monday, in the words of the browser. */
@@ -110,7 +110,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
             <option value="us">pounds and US quarts</option>
             <option value="imperial">pounds and imperial pints</option>
           </Form.Select>
-          <Form.Text>What they cost stays said a kilo and a litre.</Form.Text>
+          <Form.Text>What they cost stays said per kilo and per litre.</Form.Text>
           <TheirsOf form={form} name="shownIn" />
         </Form.Group>
       </Col>
@@ -200,7 +200,7 @@ const Losses = ({ form, fixed }: { readonly form: TheForm; readonly fixed: boole
       placeholder="banquet 6 %; staff 10 %"
       disabled={fixed}
     />
-    <Form.Text>Counts for plates that are served so and say nothing themselves.</Form.Text>
+    <Form.Text>Counts for dishes that are served so and say nothing themselves.</Form.Text>
   </Col>
 );
 
@@ -236,7 +236,7 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
   <>
     <Col sm={3}>
       <FormField
-        {...{ form, name: 'tax', label: 'Tax on a new plate, %' }}
+        {...{ form, name: 'tax', label: 'Tax on a new dish, %' }}
         placeholder="0"
         disabled={!page.mayEdit}
       />
@@ -253,7 +253,7 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
         <Form.Label>Cooks may change</Form.Label>
         <Form.Select disabled={!page.mayEdit} {...form.register('cooks')}>
           <option value="own work">their own work: tests, waste, saved costings</option>
-          <option value="recipes and prices">recipes, plates and prices too</option>
+          <option value="recipes and prices">recipes, dishes and prices too</option>
         </Form.Select>
         <TheirsOf form={form} name="cooks" />
       </Form.Group>

@@ -44,20 +44,20 @@ function WallTools({ id, query }: { readonly id: string; readonly query: string 
   return (
     <div className="thing-tools no-print">
       <a
-        className="btn btn-link btn-sm"
+        className="btn btn-plain btn-sm"
         href={`/pot/${id}/wall.pdf${query}`}
         target="_blank"
         rel="noreferrer"
       >
         PDF for the wall
       </a>
-      <a className="btn btn-link btn-sm" href={`/pot/${id}/card.pdf`} target="_blank" rel="noreferrer">
+      <a className="btn btn-plain btn-sm" href={`/pot/${id}/card.pdf`} target="_blank" rel="noreferrer">
         Cost card (PDF)
       </a>
-      <Button variant="link" size="sm" onClick={() => window.print()}>
+      <Button variant="plain" size="sm" onClick={() => window.print()}>
         Print this page
       </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/pot/${id}`}>
+      <Link prefetch={false} className="btn btn-plain btn-sm" href={`/pot/${id}`}>
         Back to the sheet
       </Link>
     </div>

@@ -151,7 +151,7 @@ const LINES: readonly Line[] = [
   ['salt %', (f, { bare }) => (f.saltPct === null ? undefined : bare(f.saltPct, 2))],
   ['body', (f, { bare }) => (f.body === null ? undefined : bare(f.body, 2))],
   ['on the hob', (f, { hours }) => (f.hobHours === null ? undefined : hours(f.hobHours))],
-  ['a litre, ingredients', (f, { money }) => (f.perL === null ? undefined : money(f.perL))],
+  ['per litre, ingredients', (f, { money }) => (f.perL === null ? undefined : money(f.perL))],
   ['a portion', (f, { small }) => (f.perPortion === null ? undefined : small(f.perPortion))],
   ['warnings', (f) => String(f.warnings)],
 ];

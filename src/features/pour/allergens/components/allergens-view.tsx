@@ -16,22 +16,22 @@ export function AllergensView({ page }: { readonly page: AllergensPage }) {
       <div className="page-head">
         <h1>Allergens</h1>
         <p className="lead-line">
-          By every label as it was read, or what is usual for a starting point, down to the ingredient. The
-          packet and local food law come first.
+          From the labels that were checked here, down to each ingredient; where none was, from what is usual
+          for it. The label on the packet and local food law come first.
         </p>
         <div className="thing-tools">
           <Link
             prefetch={false}
-            className="btn btn-link btn-sm"
+            className="btn btn-plain btn-sm"
             href={`/pour/allergens${pots ? '' : '?of=pots'}`}
           >
-            {pots ? 'Plates instead of pots' : 'Pots instead of plates'}
+            {pots ? 'Dishes instead of pots' : 'Pots instead of dishes'}
           </Link>
-          <a className="btn btn-link btn-sm" href={`/pour/allergens.pdf${of}`}>
-            On paper
+          <a className="btn btn-plain btn-sm" href={`/pour/allergens.pdf${of}`}>
+            PDF
           </a>
-          <a className="btn btn-link btn-sm" href={`/pour/allergens.csv${of}`} download>
-            For a spreadsheet
+          <a className="btn btn-plain btn-sm" href={`/pour/allergens.csv${of}`} download>
+            Spreadsheet (CSV)
           </a>
         </div>
       </div>
@@ -52,7 +52,7 @@ function useColumns(page: AllergensPage): readonly Column<CarriesRow>[] {
     (): Column<CarriesRow>[] => [
       {
         id: 'name',
-        head: page.what === 'plates' ? 'Plate' : 'Pot',
+        head: page.what === 'plates' ? 'Dish' : 'Pot',
         by: (r) => r.name,
         cell: (r) => (
           <>

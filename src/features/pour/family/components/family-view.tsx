@@ -72,8 +72,8 @@ export function FamilyView({ page }: { readonly page: FamilyPage }) {
       <Head page={page} chosen={chosen} shares={shares} />
       <div className="d-flex flex-wrap gap-3 align-items-center my-2">
         <Combo
-          label="Find a recipe or a plate"
-          placeholder="Find a recipe or a plate"
+          label="Find a recipe or a dish"
+          placeholder="Find a recipe or a dish"
           chosen={chosen && { id: chosen.id, name: chosen.name, says: '' }}
           find={findKin}
           choose={(k) => k && k.id !== of && router.push(`/pour/family?of=${encodeURIComponent(k.id)}`)}
@@ -152,18 +152,18 @@ function Head({
           {chosen.is !== 'plate' &&
             (plates.length === 0
               ? '. Not used in any dish.'
-              : `. ${plates.length === 1 ? 'One plate lives' : `${plates.length} plates live`} from it${most && most.money > 0 ? `: ${figures.small(most.money)} of every ${most.name}` : ''}.`)}
+              : `. ${plates.length === 1 ? 'One dish lives' : `${plates.length} dishes live`} from it${most && most.money > 0 ? `: ${figures.small(most.money)} of every ${most.name}` : ''}.`)}
         </p>
       ) : (
         <p className="lead-line">
-          A usual week, and one of each plate: lines as wide as the litres they carry, as dark as the
+          A usual week, and one of each dish: lines as wide as the litres they carry, as dark as the
           ingredients of a litre cost.
         </p>
       )}
       {page.gone && <p className="warning">This is no longer here.</p>}
       {page.large && (
         <p className="quiet small-line mb-0">
-          {page.all} pots and plates are too many for one picture: one family at a time.
+          {page.all} pots and dishes are too many for one picture: one family at a time.
           {page.more > 0 && ` ${page.more} further kin of it are not drawn.`}
         </p>
       )}
@@ -198,7 +198,7 @@ function WhereItGoes({ page, of }: { readonly page: Family; readonly of: Relativ
         </span>
       ) : (
         <span className="quiet">
-          . {litres((1 - sum) * of.ml * of.batches)} are left for plates and the store.
+          . {litres((1 - sum) * of.ml * of.batches)} are left for dishes and the store.
         </span>
       )}
     </p>

@@ -37,7 +37,7 @@ export function HappenedView({ page }: { readonly page: HappenedPage }) {
     <>
       <h1>What happened</h1>
       <p className="lead-line">
-        What each plate’s ingredients cost on two days, and what prices, tests, pots and portions each did to
+        What each dish’s ingredients cost on two days, and what prices, tests, pots and portions each did to
         that in between.
       </p>
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
@@ -79,7 +79,7 @@ export function HappenedView({ page }: { readonly page: HappenedPage }) {
         </div>
       )}
       {page.plates.length === 0 && page.trouble === undefined && (
-        <p className="fs-5 mt-4">There are no plates yet.</p>
+        <p className="fs-5 mt-4">There are no dishes yet.</p>
       )}
     </>
   );
@@ -132,7 +132,7 @@ function Plates({ page }: { readonly page: HappenedPage }) {
     <SheetTable className="list-table">
       <thead>
         <tr>
-          <th scope="col">Plate</th>
+          <th scope="col">Dish</th>
           <th scope="col">{day(page.from)}</th>
           {HAPPENED.map((k) => (
             <th key={k} scope="col">
@@ -149,7 +149,7 @@ function Plates({ page }: { readonly page: HappenedPage }) {
               <Link prefetch={false} className="fs-6" href={`/pour/menus?of=${m.id}`}>
                 {m.name}, average dish
               </Link>
-              {m.some && <div className="quiet small-line">of its plates that are known on both days</div>}
+              {m.some && <div className="quiet small-line">of its dishes that are known on both days</div>}
             </td>
             <td className="fig">{money(m.was)}</td>
             {HAPPENED.map((k) => (
@@ -220,7 +220,7 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
                 {p.was !== undefined && p.is !== undefined && (
                   <span className="quiet small-line">
                     {' '}
-                    {money(p.was)} → {money(p.is)} a kilo
+                    {money(p.was)} → {money(p.is)} per kilo
                   </span>
                 )}
               </dt>,

@@ -1,10 +1,10 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
@@ -28,15 +28,15 @@ export function MenuTools(menu: WholeMenu) {
     });
   return (
     <div className="thing-tools">
-      <Button variant="link" size="sm" onClick={() => setNaming(true)}>
+      <Button variant="plain" size="sm" onClick={() => setNaming(true)}>
         Rename
       </Button>
-      <Button variant="link" size="sm" disabled={state.busy} onClick={away}>
-        Archive
-      </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        History
-      </Link>
+      <MoreMenu>
+        <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+        <MoreAction act={away} disabled={state.busy}>
+          Archive
+        </MoreAction>
+      </MoreMenu>
       <Trouble says={state.message} />
       {naming && <NameIt {...menu} close={() => setNaming(false)} />}
     </div>

@@ -39,7 +39,7 @@ export function MenusView({ page }: { readonly page: MenusPage }) {
           <h1>{menu ? menu.typed.name : 'Menus'}</h1>
           <p className="lead-line">
             {menus.length === 0 ? (
-              'Plates that are sold together, and how many of each.'
+              'Dishes that are sold together, and how many of each.'
             ) : (
               <Others page={page} />
             )}
@@ -125,12 +125,12 @@ function Plates({
   readonly page: MenusPage;
   readonly live: Live;
 }) {
-  if (menu.plates.length === 0) return <p className="quiet">Nothing on this menu yet. Add a plate.</p>;
+  if (menu.plates.length === 0) return <p className="quiet">Nothing on this menu yet. Add a dish.</p>;
   return (
     <SheetTable className="list-table tall">
       <thead>
         <tr>
-          <th scope="col">Plate</th>
+          <th scope="col">Dish</th>
           <th scope="col">{live.typed.mixIn === '%' ? '% of sales' : 'sold'}</th>
           <th scope="col">of all</th>
           <th scope="col">food cost</th>
@@ -255,8 +255,8 @@ function AnotherPlate({ live }: { readonly live: Live }) {
     <div className="mt-2" style={{ maxWidth: '26rem' }}>
       <Combo
         key={key}
-        label="Add a plate"
-        placeholder="another plate"
+        label="Add a dish"
+        placeholder="another dish"
         chosen={undefined}
         find={findPlates}
         choose={(p) => {

@@ -1,11 +1,11 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { CountedSwitch } from '@/ui/counted-switch';
+import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
 import { useKept } from '@/ui/use-kept';
@@ -39,28 +39,25 @@ export function TrayTools({ tray, live }: WholeTray) {
       <Button size="sm" disabled={state.busy || live.typed.trials.length === 0} onClick={() => void apply()}>
         Apply to the price book
       </Button>
-      <Button variant="link" size="sm" disabled={state.busy} onClick={away}>
-        Delete
-      </Button>
-      <Button variant="link" size="sm" onClick={() => setNaming(true)}>
-        Rename
-      </Button>
-      <Button
-        variant="link"
-        size="sm"
-        onClick={() =>
-          void navigator.clipboard
-            .writeText(`${location.origin}/pour/what-if?of=${id}`)
-            .then(() => tell('Link copied. Everyone who works here can open it.'))
-            .catch(() => tell(`Its address is ${location.origin}/pour/what-if?of=${id}`))
-        }
-      >
-        Copy link
-      </Button>
-      <Link prefetch={false} className="btn btn-link btn-sm" href={`/house/changes?of=${id}`}>
-        History
-      </Link>
       <CountedSwitch />
+      <MoreMenu>
+        <MoreAction act={() => setNaming(true)}>Rename</MoreAction>
+        <MoreAction
+          act={() =>
+            void navigator.clipboard
+              .writeText(`${location.origin}/pour/what-if?of=${id}`)
+              .then(() => tell('Link copied. Everyone who works here can open it.'))
+              .catch(() => tell(`Its address is ${location.origin}/pour/what-if?of=${id}`))
+          }
+        >
+          Copy link
+        </MoreAction>
+        <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+        <MoreDivider />
+        <MoreAction act={away} disabled={state.busy}>
+          Delete
+        </MoreAction>
+      </MoreMenu>
       <span role="status" className="small-line ms-2">
         {live.state.kept && <span className="cheaper">✓ what-if saved</span>}
       </span>

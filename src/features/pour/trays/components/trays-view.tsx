@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { memo, useState, type CSSProperties } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
+import { layerName } from '@/core/layers';
 import { AwayList } from '@/ui/away-list';
 import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
@@ -33,7 +34,7 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
           <h1>{tray ? tray.name : 'What if'}</h1>
           <p className="lead-line">
             {trays.length === 0
-              ? 'Try changes out: every plate before and after. The price book stays as it is.'
+              ? 'Try changes out: every dish before and after. The price book stays as it is.'
               : trays.map((t, i) => (
                   <span key={t.id}>
                     {i > 0 && ' · '}
@@ -125,7 +126,7 @@ const Answer = memo(function Answer({
       <p className="m-0" role="status">
         <span className={`fig-large ${breaks > 0 ? 'hot' : ''}`}>{breaks}</span>{' '}
         <span className="fig-label">
-          {breaks === 1 ? 'plate would break its target' : 'plates would break their target'}
+          {breaks === 1 ? 'dish would break its target' : 'dishes would break their target'}
           {over > breaks && `; ${over - breaks} break${over - breaks === 1 ? 's' : ''} it already`}
           {working && ' · being worked out …'}
         </span>
@@ -141,7 +142,7 @@ const Answer = memo(function Answer({
             </dd>,
           ])}
         {layers.flatMap((l) => [
-          <dt key={`${l.layer} dt`}>One of each plate, {l.layer}</dt>,
+          <dt key={`${l.layer} dt`}>One of each dish, {layerName(l.layer)}</dt>,
           <dd key={l.layer} className="fig">
             {money(l.before)} → <b>{money(l.then)}</b>
           </dd>,
@@ -169,7 +170,7 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Trie
       <SheetTable className="list-table">
         <thead>
           <tr>
-            <th scope="col">Plate</th>
+            <th scope="col">Dish</th>
             <th scope="col">costs now</th>
             <th scope="col">would cost</th>
             <th scope="col">more or less</th>

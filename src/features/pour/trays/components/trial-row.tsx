@@ -154,7 +154,7 @@ function Times({
       />
       {said?.money !== undefined && (
         <div className="quiet small-line">
-          {money(said.money)} a kilo now, {money(said.money * trial.times)} then
+          {money(said.money)} per kilo now, {money(said.money * trial.times)} then
         </div>
       )}
     </>

@@ -74,8 +74,8 @@ function Answer({ used, vessel }: { readonly used: WhereUsed; readonly vessel: b
           )}
           .{' '}
           {used.plates.length === 0
-            ? 'It ends up on no plate.'
-            : `It ends up on ${used.plates.length === 1 ? 'one plate' : `${used.plates.length} plates`}.`}{' '}
+            ? 'It ends up in no dish.'
+            : `It ends up on ${used.plates.length === 1 ? 'one dish' : `${used.plates.length} dishes`}.`}{' '}
           <Elsewhere used={used} />
         </>
       )}
@@ -111,8 +111,8 @@ function Uses({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boo
         </section>
       )}
       {used.plates.length > 0 && (
-        <section aria-label="Plates it ends up on" className="mt-3">
-          <h2>Plates it ends up on</h2>
+        <section aria-label="Dishes it ends up on" className="mt-3">
+          <h2>Dishes it ends up on</h2>
           <DataTable className="list-table" columns={plates} rows={used.plates} rowKey={(p) => p.id} />
         </section>
       )}
@@ -128,7 +128,7 @@ function amountColumns(vessel: boolean, { litres, kilos, bare }: Figures): reado
   return [
     {
       id: 'one',
-      head: vessel ? 'a batch gives' : 'a batch, or a plate, takes',
+      head: vessel ? 'a batch gives' : 'a batch, or a dish, takes',
       largestFirst: true,
       className: 'fig',
       by: (u) => u.ml || u.g,
@@ -182,7 +182,7 @@ function useDirect(vessel: boolean): readonly Column<Use>[] {
     const [money, weekly] = vessel ? [] : moneyColumns(figures);
     const name: Column<Use> = {
       id: 'name',
-      head: 'Pot or plate',
+      head: 'Pot or dish',
       by: (u) => u.name,
       cell: (u) => (
         <Link prefetch={false} href={u.is === 'pot' ? `/pot/${u.id}` : `/pour/${u.id}`}>
@@ -200,7 +200,7 @@ function usePlates(): readonly Column<OnPlate>[] {
     (): readonly Column<OnPlate>[] => [
       {
         id: 'name',
-        head: 'Plate',
+        head: 'Dish',
         by: (p) => p.name,
         cell: (p) => (
           <Link prefetch={false} href={`/pour/${p.id}`}>
@@ -210,7 +210,7 @@ function usePlates(): readonly Column<OnPlate>[] {
       },
       {
         id: 'money',
-        head: 'of it on one plate',
+        head: 'of it in one dish',
         largestFirst: true,
         className: 'fig strong',
         by: (p) => p.money,
@@ -218,7 +218,7 @@ function usePlates(): readonly Column<OnPlate>[] {
       },
       {
         id: 'share',
-        head: 'of the plate’s cost',
+        head: 'of the dish’s cost',
         largestFirst: true,
         className: 'fig',
         by: (p) => p.share,

@@ -136,7 +136,7 @@ export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }
       <b>{kilos(worth.extraG)} more</b>, which would cost {money(worth.saved)} to buy.{' '}
       {worth.hands !== undefined ? (
         <>
-          It takes {money(worth.hands)} of hands, {money(worth.handsPerKg)} a kilo:{' '}
+          It takes {money(worth.hands)} of labour, {money(worth.handsPerKg)} per kilo:{' '}
           <b className={worth.hands < worth.saved ? 'cheaper' : 'dearer'}>
             {worth.hands < worth.saved ? 'it pays' : 'it does not pay'}
           </b>

@@ -37,7 +37,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
         <p className="quiet small-line">
           {page.test.state === 'kept' ? 'In use now' : 'In use until now'}: {page.guess ? '≈ ' : ''}
           {bare(page.usable * 100, 1)} %, {page.guess ? 'an estimate' : 'measured'}.{' '}
-          {perKg !== undefined && `Bought at ${bare(perKg)} a kilo.`}
+          {perKg !== undefined && `Bought at ${bare(perKg)} per kilo.`}
         </p>
         {perKg !== undefined && <ThreeSchools knife={page.knife} test={test} perKg={perKg} />}
       </>

@@ -46,7 +46,7 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
           ))}
         </tbody>
       </SheetTable>
-      {plates.length === 0 && <p className="quiet">There are no plates yet to show it on.</p>}
+      {plates.length === 0 && <p className="quiet">There are no dishes yet to show it on.</p>}
       <div className="beside">
         <KiloTable page={page} school={school} value={trimming.value} />
         <Panel aria-label="How this kitchen trims">
@@ -70,7 +70,7 @@ function SchoolChoice({
   return (
     <thead>
       <tr>
-        <th scope="col">A plate costs, in {currencySign}</th>
+        <th scope="col">A dish costs, in {currencySign}</th>
         {TRIM_SCHOOLS.map((s) => (
           <th key={s} scope="col" className={s === school ? 'here' : ''}>
             <Form.Check
@@ -112,7 +112,7 @@ function PlateRow({
     <tr>
       <th scope="row">
         <Combo
-          label={`Plate ${p.name}`}
+          label={`Dish ${p.name}`}
           chosen={names.find((x) => x.id === p.id)}
           find={useSearch(names)}
           choose={(x) => x && choose(x.id)}

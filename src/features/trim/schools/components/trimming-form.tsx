@@ -33,7 +33,7 @@ export function TrimmingHere({ page }: { readonly page: SchoolsPage }) {
     <Panel as="section" aria-label="How this kitchen trims">
       <Form.Group controlId="school-here" className="mb-2">
         <Form.Label>
-          How trim is costed, as on <Link href="/trim/schools">three plates</Link>
+          How trim is costed, as on <Link href="/trim/schools">three dishes</Link>
         </Form.Label>
         <Form.Select
           value={trimming.school}
@@ -58,7 +58,7 @@ export function TrimmingForm({ page, trimming }: Props) {
   const fixed = !page.mayEdit;
   return (
     <KeptForm className="stacked" of={trimming}>
-      <h2>Trim, hands, energy</h2>
+      <h2>Trim, labour, energy</h2>
       <TheirsOf form={form} name="school" say={(is) => SCHOOL_WORDS[is as TrimSchool].name} />
       {FIGURES.map(([name, label, called]) => (
         <FormField key={name} {...{ form, name, label, called }} className="fig" disabled={fixed} />
@@ -104,8 +104,8 @@ function Keeping({ page, trimming }: Props) {
       )}
       <Trouble says={message ?? question} />
       <p className="quiet small-line m-0">
-        {money(value)} a kilo counts where an ingredient has no set value of its own. Hands judge a second
-        pass; hands and energy stand beside the ingredients of every litre.
+        {money(value)} per kilo is used for ingredients without a set value of their own. The wage decides
+        whether a second pass pays. Labour and energy are shown beside the ingredients of every litre.
       </p>
     </>
   );

@@ -43,7 +43,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
           Stock trim at{' '}
           <TypedField
             narrow
-            label="Stock trim, set value a kilo"
+            label="Stock trim, set value per kilo"
             asks={(typed) => asksValue(typed, trim.setValue, page.mark, money)}
             value={trim.setValue}
             trouble={state.message}
@@ -51,7 +51,7 @@ export function WhoPaysHere({ page }: { readonly page: TaughtPage }) {
             disabled={!page.mayEdit}
             onTyped={(setValue) => setTyped((all) => ({ ...all, setValue }))}
             onDone={(setValue) => send({ setValue })}
-            unit={`${currencySign} a kilo${trim.ownValue ? ', its own' : ', the kitchen’s'}`}
+            unit={`${currencySign} per kilo${trim.ownValue ? ', its own' : ', the kitchen’s'}`}
           />
         </p>
       )}
@@ -106,14 +106,14 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         </Link>
       </h2>
       <p className="small-line">
-        Costs {money(off.perKg)} a kilo as it comes off, by the school of {off.of.name}. Invoices of it are
+        Costs {money(off.perKg)} per kilo as it comes off, by the school of {off.of.name}. Invoices of it are
         not counted.
       </p>
       <p className="mt-2 mb-0">
         Set value{' '}
         <TypedField
           narrow
-          label="By-product, set value a kilo"
+          label="By-product, set value per kilo"
           asks={(typed) => asksValue(typed, off.setValue, page.mark, money)}
           value={off.setValue}
           trouble={state.message}
@@ -121,7 +121,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
           disabled={!page.mayEdit}
           onTyped={() => undefined}
           onDone={(setValue) => send({ setValue })}
-          unit={`${currencySign} a kilo`}
+          unit={`${currencySign} per kilo`}
         />
       </p>
       <Form.Check

@@ -3,9 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { useFigures } from '@/ui/figures';
 import type { QuestionListed } from '../kept';
-import { movedWords } from './moved-words';
 
 interface Props {
   /** Changes when a question does. */
@@ -41,7 +39,7 @@ function useFlipped(at: number): readonly QuestionListed[] {
   return where.startsWith('/stove') ? [] : questions;
 }
 
-/** How many answers have changed, in the bar: in sight wherever one arrives, and nothing moves for it. */
+/** How many answers have changed: a sign in the bar, so that nothing on the page moves for it. */
 export function FlippedMark({ at }: Props) {
   const many = useFlipped(at).length;
   if (many === 0) return null;
@@ -51,24 +49,5 @@ export function FlippedMark({ at }: Props) {
         ▲ {many} {many === 1 ? 'answer' : 'answers'} changed
       </Link>
     </span>
-  );
-}
-
-/** Which they are, and what moved them: at the foot of the page, so that nothing moves under a hand. */
-export function FlippedNotice({ at }: Props) {
-  const { money, day } = useFigures();
-  const questions = useFlipped(at);
-  if (questions.length === 0) return null;
-  return (
-    <div className="flipped no-print">
-      {questions.map(({ id, name, moved }) => (
-        <p key={id} className="warning m-0">
-          <Link prefetch={false} href={`/weigh/${id}`}>
-            {name}
-          </Link>
-          {moved && ` · ${movedWords(moved, money, day)}`}
-        </p>
-      ))}
-    </div>
   );
 }
