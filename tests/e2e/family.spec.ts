@@ -33,9 +33,9 @@ test('by pointer: daughters are folded away, dishes left out, and one in the map
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toHaveCount(0);
   await map.getByRole('button', { name: 'Show what uses Juniper sauce' }).click();
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toBeVisible();
-  await page.getByLabel('plates', { exact: true }).uncheck();
+  await page.getByLabel('dishes', { exact: true }).uncheck();
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toHaveCount(0);
-  await page.getByLabel('plates', { exact: true }).check();
+  await page.getByLabel('dishes', { exact: true }).check();
   await map.getByRole('link', { name: /^Venison loin/ }).click();
   await expect(page.getByRole('heading', { name: /^What uses Venison loin/, level: 1 })).toBeVisible();
   await expect(map.getByRole('link', { name: 'Reduced game base' })).toBeVisible();
@@ -52,9 +52,9 @@ test('a label that nobody has read makes a dish “not known”; read, it does n
   await expect(loin.getByText('not known')).toHaveCount(4);
   await expect(loin.getByText('Celeriac', { exact: true })).toBeVisible();
   const csv = async (): Promise<string> => (await page.context().request.get('/pour/allergens.csv')).text();
-  expect(await csv()).toMatch(/^"Venison loin.*not known.*label not read: Redcurrant jelly$/m);
+  expect(await csv()).toMatch(/^"Venison loin.*not known.*label not checked: Redcurrant jelly$/m);
   await page.getByRole('link', { name: 'Redcurrant jelly' }).first().click();
-  await page.getByRole('button', { name: 'Read its label' }).click();
+  await page.getByRole('button', { name: 'Check its label' }).click();
   await page.getByRole('dialog').getByLabel('mustard').check();
   await keeps(page, 'ingredient.allergens', () =>
     page.getByRole('button', { name: 'Save', exact: true }).click(),

@@ -338,7 +338,7 @@ test('by one key anything is found, misspelled too, and gone to', async ({ page 
     await expect(looked).toHaveCount(0);
   };
   await go('juniper sause', /^Juniper sauce/, /\/pot\/[0-9a-f-]{36}$/);
-  await go('venison loin', /^Venison loin, juniper sauce, celeriac\s*plate/, /\/pour\/[0-9a-f-]{36}$/);
+  await go('venison loin', /^Venison loin, juniper sauce, celeriac\s*dish/, /\/pour\/[0-9a-f-]{36}$/);
   await go('WG-204', /^WG-20418/, /\/buy\/purchases\/[0-9a-f-]{36}$/);
   await go('burners', /^Vessels and hobs/, /\/house\/stove$/);
 });

@@ -1,7 +1,7 @@
 import { expect, figure, keeps, openPot, takes, test } from './kitchen';
 import type { Page } from '@playwright/test';
 
-const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
+const cost = (page: Page) => page.getByRole('button', { name: /, per litre: why\?$/ });
 const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
 const kept = (page: Page) => page.getByText('✓ saved');
 

@@ -57,7 +57,7 @@ test('why a dish costs what it costs: opened down to the invoice, the yield test
   await expect(panel.getByText(/^Why €/)).toBeVisible();
   await expect(panel.getByText('Invoice WG-20418').first()).toBeVisible();
   await expect(panel.getByText('silverskin and chain off').first()).toBeVisible();
-  for (const words of [/^Juniper sauce/, /^A litre/, /^What became of the litres/]) {
+  for (const words of [/^Juniper sauce/, /^Per litre/, /^What became of the litres/]) {
     const row = panel.locator('summary:visible').filter({ hasText: words }).first();
     // What stands first is open already.
     if ((await row.locator('..').getAttribute('open')) === null) await row.click();

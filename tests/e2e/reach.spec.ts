@@ -132,7 +132,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'an answer to why',
       async (page) => {
         await openPot(page, 'White roux');
-        await page.getByRole('button', { name: /, a (litre|kilo): why\?$/ }).click();
+        await page.getByRole('button', { name: /, per (litre|kilo): why\?$/ }).click();
         await expect(page.getByRole('dialog')).toContainText('Why €');
       },
     ],
@@ -381,7 +381,7 @@ test('the first thing the Tab key finds goes past the bar to the work', async ({
 
 test('the main question of each screen is answered at 1280 by 800 without scrolling', async ({ page }) => {
   await openPot(page, 'Venison bone stock');
-  await expect(page.getByRole('button', { name: /, a (litre|kilo): why\?$/ })).toBeInViewport({ ratio: 1 });
+  await expect(page.getByRole('button', { name: /, per (litre|kilo): why\?$/ })).toBeInViewport({ ratio: 1 });
   await expect(page.getByLabel('Step 13', { exact: true })).toBeInViewport({ ratio: 1 });
   await expect(page.locator('.pot-drawing')).toBeInViewport({ ratio: 1 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);

@@ -4,7 +4,7 @@ import type { Page } from '@playwright/test';
 import { expect, figure, keeps, more, open, openPot, test } from './kitchen';
 
 const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
-const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
+const cost = (page: Page) => page.getByRole('button', { name: /, per litre: why\?$/ });
 
 /** What a PDF says, its spaces as one. */
 async function wordsOf(page: Page, path: string): Promise<string> {
@@ -33,7 +33,7 @@ test('a version is named, laid beside the one that stands, and put back', async 
   await expect(beside).toContainText('as my mother made it');
   // The figures are those of the sheet as it stood.
   const then = beside
-    .getByRole('row', { name: /^a litre, ingredients/ })
+    .getByRole('row', { name: /^per litre, ingredients/ })
     .getByRole('cell')
     .nth(1);
   expect(await figure(then)).toBe(price);
@@ -114,7 +114,7 @@ test('a sheet is scaled to litres, to what came in and to covers, kept at that s
   await expect(panel.getByText(/in the Stockpot 20 l, the list times [23]\.\d+/)).toBeVisible();
   const perL = await figure(
     panel
-      .getByRole('row', { name: /^a litre, ingredients/ })
+      .getByRole('row', { name: /^per litre, ingredients/ })
       .getByRole('cell')
       .last(),
   );
@@ -201,11 +201,14 @@ test('columns follow what one wants to see, the chart has the steps on it, and a
   await expect(page.locator('.apexcharts-svg')).toBeVisible();
   // The litre in any layer: each adds up to what the layer says beside it.
   const jug = page.getByRole('region', { name: 'One litre' });
-  for (const layer of ['energy', 'hands']) {
+  for (const [layer, name] of [
+    ['energy', 'energy'],
+    ['hands', 'labour'],
+  ] as const) {
     await jug.getByLabel('What the litre shows').selectOption(layer);
     const said = page.getByRole('region', { name: 'Cost per litre' });
     const beside = await figure(
-      said.locator('dt', { hasText: layer }).locator('xpath=following-sibling::dd[1]'),
+      said.locator('dt', { hasText: name }).locator('xpath=following-sibling::dd[1]'),
     );
     expect(await figure(jug.locator('b').first())).toBeCloseTo(beside, 2);
   }

@@ -217,7 +217,7 @@ test('drained bones teach what the strainer keeps, and the stock has its litres 
   page,
 }) => {
   await openPot(page, 'Venison bone stock');
-  const before = await figure(page.getByRole('button', { name: /, a litre: why\?$/ }));
+  const before = await figure(page.getByRole('button', { name: /, per litre: why\?$/ }));
   await page.goto('/trim');
   await page.getByRole('link', { name: 'Venison bones', exact: true }).click();
   await expect(page.getByRole('region', { name: 'Kept back in the strainer, drained' })).toBeVisible();
@@ -228,7 +228,7 @@ test('drained bones teach what the strainer keeps, and the stock has its litres 
   await page.getByRole('link', { name: 'Venison bone stock', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'Venison bone stock', level: 1 })).toBeVisible();
   await expect
-    .poll(() => figure(page.getByRole('button', { name: /, a litre: why\?$/ })))
+    .poll(() => figure(page.getByRole('button', { name: /, per litre: why\?$/ })))
     .toBeLessThan(before);
   await page.getByText(/^What this rests on/).click();
   await expect(page.getByRole('row', { name: /^Venison bones/ })).toContainText(/keeps 8\d ml\/kg/);
@@ -332,7 +332,7 @@ test('the three schools on three real dishes; a school chosen moves them; a set 
   await expect(
     page
       .getByRole('alert')
-      .filter({ hasText: /Stock trim at 7\.00 a kilo would be dearer than Leek as bought, at 2\.88/ }),
+      .filter({ hasText: /Stock trim at 7\.00 per kilo would be dearer than Leek as bought, at 2\.88/ }),
   ).toBeVisible();
 });
 

@@ -51,7 +51,7 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
   await expect(rowOf(page, 'Second venison stock')).toContainText('10.3');
   await page.getByRole('radio', { name: 'Veal stock, chilled' }).check();
   await expect(page.getByRole('region', { name: 'Break-even price' })).toContainText(
-    'a kilo of Veal stock, chilled',
+    'per kilo of Veal stock, chilled',
   );
   await expect(drawn(page)).toBeVisible({ timeout: 60_000 });
   const next = page.getByRole('region', { name: 'What to weigh next' });

@@ -272,7 +272,7 @@ test('a sauce is finished in a small pot from its dish: the sheet opens, and the
   await expect(page.getByLabel('Sorrel sauce, mounted, portion')).toHaveValue('1 batch');
   await page.getByLabel('Sorrel sauce, mounted, portion').fill('90 ml');
   await keeps(page, 'plate.amounts', () => page.getByLabel('Sorrel sauce, mounted, portion').press('Enter'));
-  await expect(page.getByText(/on one plate is more than a batch makes/)).toBeVisible();
+  await expect(page.getByText(/in one dish is more than a batch makes/)).toBeVisible();
   await page.getByRole('heading', { level: 1 }).click();
   for (let i = 0; i < 2; i += 1) await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(page.getByLabel('Sorrel sauce, portion')).toHaveValue('70 ml');

@@ -2,7 +2,7 @@ import type { Page } from '@playwright/test';
 import { expect, figure, keeps, open, openPot, test } from './kitchen';
 
 const step = (page: Page, n: number) => page.getByLabel(`Step ${n}`, { exact: true });
-const cost = (page: Page) => page.getByRole('button', { name: /, a litre: why\?$/ });
+const cost = (page: Page) => page.getByRole('button', { name: /, per litre: why\?$/ });
 const more = (page: Page, n: number) => page.getByRole('button', { name: `More for step ${n}` });
 const item = (page: Page, name: RegExp) => page.getByRole('button', { name });
 const texts = (page: Page): Promise<string[]> =>
@@ -33,7 +33,7 @@ test('a sheet is written from nothing to a portion cost by keyboard alone, out o
   await expect(page.getByLabel('Next step')).toBeFocused();
   await page.keyboard.type('2 l whol');
   await expect(page.getByRole('option').filter({ hasText: '2 l whole milk' })).toContainText(
-    /2\.\d l, €\d\.\d\d a litre/,
+    /2\.\d l, €\d\.\d\d per litre/,
   );
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
@@ -115,7 +115,7 @@ test('a line is switched off to see what it does, noted on, doubled and taken ou
   await more(page, 2).click();
   await keeps(page, 'recipe.sheet', () => item(page, /^Switch it off/).click());
   await expect.poll(() => figure(cost(page))).not.toBe(price);
-  await expect(page.getByText(/With it: \d.* l, €\d+\.\d\d a litre\./)).toBeVisible();
+  await expect(page.getByText(/With it: \d.* l, €\d+\.\d\d per litre\./)).toBeVisible();
   await more(page, 2).click();
   await item(page, /^A note for the cook/).click();
   await page.getByLabel('Note on step 2').fill('watch it, it catches');

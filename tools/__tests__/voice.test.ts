@@ -40,6 +40,9 @@ const FORBIDDEN: readonly (readonly [RegExp, string])[] = [
   [/\bgo on weighing\b/i, 'Continue weighing'],
   [/\bworking (?:it out|out every pot)\b/i, 'Calculating …'],
   [/\bthe kitchen’s computer\b/i, 'the server'],
+  [/\b(?:a|an|the|this|that|each|every|new|one|which|no) plates?\b/i, 'dish'],
+  [/\bof hands\b|\bhands and energy\b/i, 'labour'],
+  [/(?:€|\d|sign\}?) a (?:litre|kilo)\b/i, 'per litre, per kilo'],
   [/\banew\b|\bwhoever\b|\bthereof\b/i, 'plain words'],
 ];
 

@@ -41,10 +41,10 @@ function potPage(costing: KitchenCosting, id: string): string {
   const parted = run.rows
     .flatMap((row) => row.parted)
     .map(
-      (j) => `${kilos(j.product.g)} ${j.name} at ${money(costOfProduct(costing, id, j.name).perKg)} a kilo`,
+      (j) => `${kilos(j.product.g)} ${j.name} at ${money(costOfProduct(costing, id, j.name).perKg)} per kilo`,
     );
   const facts = [
-    `**${((cost.ml || 0) / 1000).toFixed(2)} l** at **${money(cost.perL)}** a litre`,
+    `**${((cost.ml || 0) / 1000).toFixed(2)} l** at **${money(cost.perL)}** per litre`,
     ...(cost.perPortion === null || !last?.portions
       ? []
       : [`${last.portions.whole} portions of ${last.portions.ml} ml at ${money(cost.perPortion, 3)}`]),
@@ -70,7 +70,7 @@ function potPage(costing: KitchenCosting, id: string): string {
     '',
     ...recipe.steps.map((s, i) => `${i + 1}. ${lineWords(s, recipe, namesIn(costing.state))}`),
     '',
-    `On top of the ingredients, a litre: ${layersOnTop(costing, id)}.`,
+    `On top of the ingredients, per litre: ${layersOnTop(costing, id)}.`,
     '',
     ...(inside ? [`Then: ${inside.join(' · ')}.`, ''] : []),
     `Lost: ${lost.join(' · ') || 'nothing'}.${parted.length > 0 ? ` Parted: ${parted.join(' · ')}.` : ''}`,
@@ -90,7 +90,7 @@ function banquet(costing: KitchenCosting): string[] {
   return [
     `## ${found.value.plate}: ${BANQUET.covers} covers`,
     '',
-    '| cook | litres | in | in its own vessel | list times | hob | a litre | plain multiplication is off by |',
+    '| cook | litres | in | in its own vessel | list times | hob | per litre | plain multiplication is off by |',
     '|---|---|---|---|---|---|---|---|',
     ...found.value.makings.map(({ name, ml, scaled, own, perL }) => {
       const hob = (scaled.run.rows[scaled.run.rows.length - 1]?.hobHours ?? 0) * scaled.batches;

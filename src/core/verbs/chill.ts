@@ -13,7 +13,7 @@ import {
 import { at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
-import { caution } from './cautions';
+import { cautions } from '../safety';
 import { maybeIn, then, valueIn } from './resolving';
 import { asItIs, nothing, usually, type Verb } from './verb';
 
@@ -152,6 +152,6 @@ export const chill: Verb<Written, ChillStep> = {
   heats: false,
   seasons: false,
   filling: 'no',
-  caution: () => caution('Cool fast in shallow pans or small tubs, never deep on the bench.'),
+  caution: () => cautions.coolFast,
   mark: 'out',
 };

@@ -16,7 +16,7 @@ import {
 import { at } from '../said';
 import { fine } from '../trouble';
 import { Cost, doing, Name } from '../written';
-import { caution } from './cautions';
+import { cautions } from '../safety';
 import { COST, fatIn, fatWords } from './joint-words';
 import { jointCost, then } from './resolving';
 import { asItIs, noAmount, nothing, usually, type Verb } from './verb';
@@ -137,9 +137,6 @@ export const defat: Verb<Written, DefatStep> = {
   heats: false,
   seasons: false,
   filling: 'no',
-  caution: (row) =>
-    row.celsius < COOLED
-      ? caution('Cool fast in shallow pans before it rests overnight, never deep on the bench.')
-      : undefined,
+  caution: (row) => (row.celsius < COOLED ? cautions.coolBeforeResting : undefined),
   mark: 'out',
 };

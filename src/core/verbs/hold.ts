@@ -3,7 +3,7 @@ import { liquidG, LONGEST_H, loseThroughWall, percent, standFor, trouble, type D
 import { asks, at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
-import { caution } from './cautions';
+import { cautions } from '../safety';
 import { maybeIn, then, valueIn } from './resolving';
 import { asItIs, noWarnings, nothing, type Verb } from './verb';
 
@@ -84,6 +84,6 @@ export const hold: Verb<Written, HoldStep> = {
   heats: false,
   seasons: false,
   filling: 'no',
-  caution: () => caution('Kept warm it stays hot, or it is a place for bacteria.'),
+  caution: () => cautions.keptWarm,
   mark: 'hot',
 };

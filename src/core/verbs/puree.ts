@@ -3,7 +3,8 @@ import { loseShare, trouble, type Doing } from '../pot';
 import { at } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
-import { caution, isScalding } from './cautions';
+import { cautions } from '../safety';
+import { isScalding } from './cautions';
 import { maybeIn, then } from './resolving';
 import { lossRefused } from './through';
 import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
@@ -77,9 +78,6 @@ export const puree: Verb<Written, PureeStep> = {
   heats: false,
   seasons: false,
   filling: 'no',
-  caution: (_row, before) =>
-    isScalding(before)
-      ? caution('Hot liquid in a closed blender bursts out: fill it by half and hold a cloth over it.')
-      : undefined,
+  caution: (_row, before) => (isScalding(before) ? cautions.hotBlending : undefined),
   mark: 'out',
 };

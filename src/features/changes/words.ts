@@ -138,7 +138,7 @@ function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telli
 /** Kinds of which both sides are things, and what such a thing is called. */
 const THINGS: Readonly<Record<string, string>> = {
   recipe: 'pot',
-  plate: 'plate',
+  plate: 'dish',
   vessel: 'vessel',
   hob: 'hob',
   supplier: 'supplier',

@@ -51,7 +51,7 @@ function searchOf(state: KitchenState): Search {
   ) => list.map((x) => ({ id: at(x.id), name: x.name, says, words: says }));
   const search: Search = searcher([
     ...listed(recipes, (id) => `/pot/${id}`, 'pot'),
-    ...listed(plates, (id) => `/pour/${id}`, 'plate'),
+    ...listed(plates, (id) => `/pour/${id}`, 'dish'),
     ...listed(ingredients, (id) => `/buy/${id}`, 'ingredient'),
     ...listed(ingredients, (id) => `/trim/${id}`, 'its tests'),
     ...listed(suppliers, (id) => `/buy/suppliers#${id}`, 'supplier'),

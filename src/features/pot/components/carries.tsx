@@ -2,6 +2,7 @@
 
 import Table from 'react-bootstrap/Table';
 import { useState } from 'react';
+import { allergenWords } from '@/core/safety';
 import { bodyAt, type LedgerRow } from '@/core/pot';
 import { useFigures } from '@/ui/figures';
 import { Trouble } from '@/ui/trouble';
@@ -39,14 +40,9 @@ export function Carries({ data, pot }: { readonly data: PotSheetData; readonly p
       )}
       <p className="mt-2">
         {last.allergens.length === 0 ? (
-          <span className="quiet">
-            No allergens come in with these ingredients as they are entered; the label decides.
-          </span>
+          <span className="quiet">{allergenWords.none}</span>
         ) : (
-          <>
-            Carries <b>{last.allergens.join(', ')}</b> into every dish.{' '}
-            <span className="quiet">The label decides.</span>
-          </>
+          <b>{allergenWords.contains(last.allergens)}</b>
         )}
       </p>
     </section>

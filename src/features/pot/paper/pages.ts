@@ -1,5 +1,6 @@
 import 'server-only';
 import type { Content, TableCell } from 'pdfmake/interfaces';
+import { allergenWords, WALL_ENDS } from '@/core/safety';
 import type { Figures } from '@/ui/figure-words';
 import { inLetters, pdfOf } from '@/server/pdf';
 import type { CostCard, WallSheet } from './queries';
@@ -61,10 +62,8 @@ function stepRow(s: WallSheet['steps'][number], { bare, litres, hours }: Figures
   ];
 }
 
-const allergenWords = (allergens: readonly string[]): string =>
-  allergens.length === 0
-    ? 'No allergens come in with these ingredients as they are entered; the label decides.'
-    : `Carries ${allergens.join(', ')} into every dish. The label decides.`;
+const allergensIn = (allergens: readonly string[]): string =>
+  allergens.length === 0 ? allergenWords.none : allergenWords.contains(allergens);
 
 /** A sheet for the wall: steps in large type, the dip to look for, boxes to write in. */
 export function wallPdf(sheet: WallSheet, figures: Figures): Promise<Buffer> {
@@ -86,8 +85,8 @@ export function wallPdf(sheet: WallSheet, figures: Figures): Promise<Buffer> {
         body: [heads.map((h) => cell(h)), ...sheet.steps.map((s) => stepRow(s, figures))],
       },
     },
-    text(allergenWords(sheet.allergens), { bold: sheet.allergens.length > 0 }),
-    text('Local food code and this kitchen’s own food-safety plan come first.', { fontSize: 9.5 }),
+    text(allergensIn(sheet.allergens), { bold: sheet.allergens.length > 0 }),
+    text(WALL_ENDS, { fontSize: 9.5 }),
   ]);
 }
 
@@ -198,6 +197,6 @@ export function cardPdf(card: CostCard, figures: Figures): Promise<Buffer> {
     ),
     lossesTable(card, figures),
     platesTable(card, figures),
-    text(allergenWords(card.allergens)),
+    text(allergensIn(card.allergens)),
   ]);
 }

@@ -7,7 +7,7 @@ import { cellWords, whyNot } from './words';
 export const allergensCsv = ({ what, allergens, rows }: AllergensPage): string =>
   stringify(
     [
-      [what === 'plates' ? 'plate' : 'pot', ...allergens, 'not known because'],
+      [what === 'plates' ? 'dish' : 'pot', ...allergens, 'not known because'],
       ...rows.map((r) => [r.name, ...allergens.map((a) => cellWords(r, a)), whyNot(r)]),
     ],
     { bom: true, escape_formulas: true },

@@ -1,5 +1,6 @@
 import 'server-only';
 import type { TableCell } from 'pdfmake/interfaces';
+import { allergenPage } from '@/core/safety';
 import type { Figures } from '@/ui/figure-words';
 import { inLetters, pdfOf } from '@/server/pdf';
 import type { AllergensPage } from './queries';
@@ -30,9 +31,7 @@ export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>)
     [
       { text: inLetters(title), fontSize: 20, bold: true },
       {
-        text: inLetters(
-          `${page.kitchen}, ${day(page.day)}. An empty cell: nothing that goes in names it, by every label as it was read, and by what is usual for what was taken from a starting point. Local food law and the label on the packet come first.`,
-        ),
+        text: inLetters(`${page.kitchen}, ${day(page.day)}. ${allergenPage.paper}`),
         margin: [0, 2, 0, 8],
       },
       {

@@ -28,7 +28,7 @@ export function Answer({ data, plate, ids }: ShownPlate) {
         )}
       </span>
       <span className="fig-label">
-        a dish, {countedWords(counted)}
+        per dish, {countedWords(counted)}
         {data.plate.service && `, ${data.plate.service}`}
         {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
       </span>

@@ -149,7 +149,7 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
     add: (of: Platable['of'], amount: string): Promise<boolean> => put([...now, { id: v7(), of, amount }]),
     remove: (i: number): void => {
       void put(now.filter((_, j) => j !== i)).then(
-        (ok) => ok && tell(`${data.lines[i]?.name ?? ''} is off the plate.`, () => void put(now)),
+        (ok) => ok && tell(`${data.lines[i]?.name ?? ''} is removed.`, () => void put(now)),
       );
     },
   };

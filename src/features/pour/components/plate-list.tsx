@@ -103,7 +103,7 @@ export function PlateList({
           <p className="fs-5">There are no dishes yet.</p>
           {mayEdit ? (
             <>
-              <p>A dish is a name, what stands on it and how much of each, and its price on the menu.</p>
+              <p>A dish has a name, a list of what is in it and how much of each, and a price on the menu.</p>
               <Button onClick={() => setMaking(true)}>Create the first dish</Button>
             </>
           ) : (

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { coolingWords } from '@/core/safety';
 import type { Cooling, LimitAhead, Warm } from '@/core/batch';
 import { clockIn } from '@/core/day';
 import { PLACES } from '@/core/kitchen-file';
@@ -88,8 +89,8 @@ function Limit({
     return (
       <p className="trouble m-0" role="alert">
         {toC} °C by {by}: past the limit of this house
-        {read === undefined ? ', and not read there' : `, read there only at ${clock(read)}`}. What becomes of
-        it is said by the house’s food-safety plan, not here.
+        {read === undefined ? ', and not measured there' : `, measured there only at ${clock(read)}`}.{' '}
+        {coolingWords.planDecides}
       </p>
     );
   if (read !== undefined)
@@ -199,7 +200,7 @@ export function WarmNow({ warm }: { readonly warm: Warm }) {
                     ? `it will be there in ${hours(Math.max(0, at.middle - since))}, as it goes now: turn it up`
                     : 'it holds'
               }.`}
-          {broken && ' What becomes of it is said by the house’s food-safety plan, not here.'}
+          {broken && ` ${coolingWords.planDecides}`}
         </p>
       )}
     </section>

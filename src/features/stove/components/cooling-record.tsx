@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
+import { coolingWords } from '@/core/safety';
 import type { Cooling } from '@/core/batch';
 import { clockIn, dayIn } from '@/core/day';
 import { useFigures } from '@/ui/figures';
@@ -45,7 +46,7 @@ export function CoolingRecord({ batch }: { readonly batch: BatchShown }) {
       </div>
       <Limits cooling={cooling} clock={clock} />
       <Reads cooling={cooling} clock={clock} by={by} />
-      <p className="quiet">Whether it may be served is said by the house’s food-safety plan.</p>
+      <p className="quiet">{coolingWords.mayBeServed}</p>
     </>
   );
 }

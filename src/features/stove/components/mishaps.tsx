@@ -3,6 +3,7 @@
 import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { allergenWords } from '@/core/safety';
 import type { CameIn as Found, PotFigures } from '@/core/batch';
 import type { CAME_IN, GONE } from '@/core/kitchen-file';
 import { capacityMl, maxFillMl, type Vessel } from '@/core/pot';
@@ -204,12 +205,7 @@ function Came({
         {after.saltPct.toFixed(2)} %, body {before.body.toFixed(2)} → {after.body.toFixed(2)};{' '}
         {cost === null ? 'what it cost is not known' : `it cost ${money(cost)}`}.
       </p>
-      {allergens.length > 0 && (
-        <p className="trouble m-0">
-          It now contains {allergens.join(', ')}. Tell everyone who serves a dish made from this pot before
-          anything is poured.
-        </p>
-      )}
+      {allergens.length > 0 && <p className="trouble m-0">{allergenWords.nowContains(allergens)}</p>}
       <Button size="lg" onClick={choose}>
         It is in
       </Button>

@@ -140,7 +140,7 @@ function Flips({ page, flip }: { readonly page: LaidPage; readonly flip: FlipSho
           </>
         ) : (
           <>
-            At <b className="fig">{money(flip.perKg * flip.times)}</b> a kilo of {flip.ingredient.name} both
+            At <b className="fig">{money(flip.perKg * flip.times)}</b> per kilo of {flip.ingredient.name} both
             cost the same; it is {money(flip.perKg)} now.
           </>
         )}

@@ -4,26 +4,9 @@ import { useId } from 'react';
 import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
+import { LABEL_ALLERGENS } from '@/core/safety';
 
-/** Those that labels here have to name; what else a kitchen has written down stands beside them. */
-const USUAL = [
-  'celery',
-  'crustaceans',
-  'egg',
-  'fish',
-  'gluten',
-  'lupin',
-  'milk',
-  'molluscs',
-  'mustard',
-  'nuts',
-  'peanuts',
-  'sesame',
-  'soya',
-  'sulphites',
-];
-
-/** What something carries, each ticked. */
+/** Allergens to tick. */
 export function AllergenBoxes({
   chosen,
   set,
@@ -32,10 +15,11 @@ export function AllergenBoxes({
   readonly set: (chosen: readonly string[]) => void;
 }) {
   const id = useId();
-  const names = [...USUAL, ...chosen.filter((a) => !USUAL.includes(a))];
+  const usual: readonly string[] = LABEL_ALLERGENS;
+  const names = [...usual, ...chosen.filter((a) => !usual.includes(a))];
   return (
     <fieldset>
-      <legend className="fs-6">Carries</legend>
+      <legend className="fs-6">Contains</legend>
       <Row className="g-1">
         {names.map((name) => (
           <Col xs={4} key={name}>

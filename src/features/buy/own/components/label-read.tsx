@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { labelWords } from '@/core/safety';
 import { SidePanel } from '@/ui/side-panel';
 import { useTell } from '@/ui/toasts';
 import { Trouble } from '@/ui/trouble';
@@ -20,11 +21,7 @@ interface Of {
 
 /** What an ingredient carries, in words that are true: what nobody has read is not known. */
 export const carriesWords = ({ allergens, allergensRead }: Omit<Of, 'id' | 'name' | 'version'>): string =>
-  allergens.length > 0
-    ? allergens.join(', ')
-    : allergensRead
-      ? 'none of those that labels name'
-      : 'not known: nobody has read its label';
+  allergens.length > 0 ? allergens.join(', ') : allergensRead ? labelWords.noneNamed : labelWords.unread;
 
 /** What its label names, ticked and kept; the pots and plates that take it say so from then on. */
 export function LabelRead({ of }: { readonly of: Of }) {
@@ -32,9 +29,9 @@ export function LabelRead({ of }: { readonly of: Of }) {
   return (
     <>
       <Button variant="link" size="sm" className="px-1" onClick={() => setOpen(true)}>
-        {of.allergensRead ? 'Change what it carries' : 'Read its label'}
+        {of.allergensRead ? 'Change allergens' : 'Check its label'}
       </Button>
-      <SidePanel title={`What ${of.name} carries`} open={open} close={() => setOpen(false)}>
+      <SidePanel title={`Allergens in ${of.name}`} open={open} close={() => setOpen(false)}>
         {open && <Boxes of={of} close={() => setOpen(false)} />}
       </SidePanel>
     </>
@@ -50,15 +47,13 @@ function Boxes({ of, close }: { readonly of: Of; readonly close: () => void }) {
       keepAllergens({ id: of.id, allergens: [...chosen], ...over(seen ?? of.version) }),
     ).then((ok) => {
       if (!ok) return;
-      tell(`What ${of.name} carries is kept.`);
+      tell(`Allergens of ${of.name} saved.`);
       close();
     });
   return (
     <>
       <AllergenBoxes chosen={chosen} set={setChosen} />
-      <p className="quiet mt-2">
-        Keeping it says that its label names these{chosen.length === 0 ? ': none' : ''} and no others.
-      </p>
+      <p className="quiet mt-2">{labelWords.confirms(chosen.length === 0)}</p>
       <Button onClick={done} disabled={state.busy}>
         Save
       </Button>

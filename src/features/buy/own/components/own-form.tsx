@@ -6,6 +6,7 @@ import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
+import { labelWords } from '@/core/safety';
 import { FormField } from '@/ui/form-field';
 import { KeptForm } from '@/ui/kept-form';
 import { useTell } from '@/ui/toasts';
@@ -146,11 +147,7 @@ function Carries({ form }: { readonly form: TheForm }) {
         }}
       />
       {chosen.length === 0 && (
-        <Form.Check
-          id="carries-none"
-          label="Its label has been read and names none of them"
-          {...form.register('allergensRead')}
-        />
+        <Form.Check id="carries-none" label={labelWords.read} {...form.register('allergensRead')} />
       )}
     </>
   );

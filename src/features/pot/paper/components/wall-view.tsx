@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { allergenWords, WALL_ENDS } from '@/core/safety';
 import { useFigures } from '@/ui/figures';
 import { sizeWords, versionWords } from '../words';
 import type { WallSheet } from '../queries';
@@ -31,11 +32,9 @@ export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly
         ))}
       </ol>
       <p className={sheet.allergens.length > 0 ? 'strong' : 'quiet'}>
-        {sheet.allergens.length === 0
-          ? 'No allergens come in with these ingredients as they are entered; the label decides.'
-          : `Carries ${sheet.allergens.join(', ')} into every dish. The label decides.`}
+        {sheet.allergens.length === 0 ? allergenWords.none : allergenWords.contains(sheet.allergens)}
       </p>
-      <p className="quiet small-line">Local food code and this kitchen’s own food-safety plan come first.</p>
+      <p className="quiet small-line">{WALL_ENDS}</p>
     </>
   );
 }

@@ -2,6 +2,7 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
+import { allergenPage, LABEL_ALLERGENS } from '@/core/safety';
 import { DataTable, type Column } from '@/ui/data-table';
 import type { AllergensPage, CarriesRow } from '../queries';
 import { isWhole, whyNot } from '../words';
@@ -10,15 +11,13 @@ import { isWhole, whyNot } from '../words';
 export function AllergensView({ page }: { readonly page: AllergensPage }) {
   const columns = useColumns(page);
   const pots = page.what === 'pots';
+  const notShown = LABEL_ALLERGENS.filter((name) => !page.allergens.includes(name));
   const of = pots ? '?of=pots' : '';
   return (
     <>
       <div className="page-head">
         <h1>Allergens</h1>
-        <p className="lead-line">
-          From the labels that were checked here, down to each ingredient; where none was, from what is usual
-          for it. The label on the packet and local food law come first.
-        </p>
+        <p className="lead-line">{allergenPage.lead}</p>
         <div className="thing-tools">
           <Link
             prefetch={false}
@@ -37,15 +36,27 @@ export function AllergensView({ page }: { readonly page: AllergensPage }) {
       </div>
       <ToRead page={page} />
       {page.rows.length === 0 ? (
-        <p className="my-4 fs-5">There are no {page.what} yet.</p>
+        <p className="my-4 fs-5">There are no {NOUNS[page.what][1]} yet.</p>
       ) : page.allergens.length === 0 && page.rows.every(isWhole) ? (
         <p className="my-4">Nothing that goes into them names an allergen.</p>
       ) : (
-        <DataTable className="list-table allergens" columns={columns} rows={page.rows} rowKey={(r) => r.id} />
+        <>
+          <p className="quiet small-line mb-1">
+            {allergenPage.dash} {allergenPage.notShown(notShown)}
+          </p>
+          <DataTable
+            className="list-table allergens"
+            columns={columns}
+            rows={page.rows}
+            rowKey={(r) => r.id}
+          />
+        </>
       )}
     </>
   );
 }
+
+const NOUNS = { plates: ['dish', 'dishes'], pots: ['pot', 'pots'] } as const;
 
 function useColumns(page: AllergensPage): readonly Column<CarriesRow>[] {
   return useMemo(
@@ -79,7 +90,7 @@ function useColumns(page: AllergensPage): readonly Column<CarriesRow>[] {
 function Cell({ row, allergen }: { readonly row: CarriesRow; readonly allergen: string }) {
   const from = row.from[allergen];
   if (from) return <b className="carried">{from.join(', ')}</b>;
-  return isWhole(row) ? <span className="quiet">–</span> : <i className="dearer">not known</i>;
+  return isWhole(row) ? <span className="quiet">–</span> : <i className="dearer">{allergenPage.unknown}</i>;
 }
 
 /** Whose label is to be read before anybody can be told that a plate is free of something. */
@@ -87,18 +98,17 @@ function ToRead({ page: { toRead, what } }: { readonly page: AllergensPage }) {
   if (toRead.length === 0) return null;
   return (
     <p className="warning">
-      {toRead.length === 1 ? 'One label has' : `${toRead.length} labels have`} not been read:{' '}
+      {allergenPage.toCheck(toRead.length)}{' '}
       {toRead.slice(0, 12).map((i, n) => (
         <span key={i.id}>
           {n > 0 && ', '}
           <Link prefetch={false} href={`/buy/${i.id}`}>
             {i.name}
           </Link>{' '}
-          (in {i.rows} {i.rows === 1 ? what.slice(0, -1) : what})
+          (in {i.rows} {NOUNS[what][i.rows === 1 ? 0 : 1]})
         </span>
       ))}
-      {toRead.length > 12 && ` and ${toRead.length - 12} more`}. Until then nobody is told that these are free
-      of anything.
+      {toRead.length > 12 && ` and ${toRead.length - 12} more`}. {allergenPage.untilThen}
     </p>
   );
 }

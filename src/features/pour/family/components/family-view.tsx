@@ -21,7 +21,7 @@ const FamilyMap = dynamic(() => import('./family-map').then((m) => m.FamilyMap),
 });
 
 const SHOWN = [
-  ['plates', 'plates'],
+  ['plates', 'dishes'],
   ['bench', 'what the bench gives'],
   ['last', 'what a last batch left (dotted)'],
 ] as const;

@@ -20,14 +20,14 @@ const KIND_WORDS: Readonly<Record<Happened, string>> = {
   prices: 'prices',
   tests: 'tests',
   pots: 'pots',
-  plates: 'plates',
-  reckoning: 'reckoning',
+  plates: 'dishes',
+  reckoning: 'calculation',
 };
 const EVENT_WORDS: Readonly<Record<Meanwhile['events'][number]['what'], string>> = {
   price: 'price',
   test: 'test',
   pot: 'pot',
-  plate: 'plate',
+  plate: 'dish',
 };
 
 /** What happened between two days: what prices, tests, pots and plates each did to every plate, adding up to the difference. */
