@@ -166,7 +166,7 @@ test('the clock of cooling starts when the heat goes off: by the limits of the h
   );
   // Past a limit of the house nothing is put right any more: only its own plan has a word.
   await expect(cooling.getByRole('alert').filter({ hasText: '60 °C' })).toContainText(
-    '60 °C by 11:57: past the limit of this house, and not read there',
+    '60 °C by 11:57: past the limit of this house, and not measured there',
   );
   await expect(page.getByRole('button', { name: 'Report a problem' })).toHaveCount(0);
   await expect(cooling).toContainText('trays no deeper than 5 cm');

@@ -46,7 +46,7 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
       {figures?.asked.map((asked) => (
         <Question key={asked.reading} asked={asked} events={events} tell={asNow.tell} />
       ))}
-      <div className="batch">
+      <div className={tell && (!end || cooling) ? 'batch' : 'batch without-keys'}>
         <div>
           {figures && !past && (
             <ColdOrHot batch={batch} figures={figures} ended={end !== undefined} tell={tell} />
@@ -58,7 +58,7 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
           )}
         </div>
         <div className="middle">
-          {batch.vessel && figures?.pot && <Section batch={batch} figures={figures} />}
+          {!end && batch.vessel && figures?.pot && <Section batch={batch} figures={figures} />}
           {figures && figures.curve.length + figures.foretold.length > 0 && (
             <Curve figures={figures} now={past ? undefined : following.now - (running?.startedAt ?? 0)} />
           )}
@@ -184,7 +184,7 @@ function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: bo
     void putBatchAway({ id: batch.id, away: true }).then((answer) => {
       if (!answer.ok) return tell(answer.message);
       tell(
-        `${batch.name} is taken off the board, as if it had never been on.`,
+        `${batch.name} is deleted.`,
         () => void putBatchAway({ id: batch.id, away: false }).then(() => router.refresh()),
       );
       router.push('/stove');
@@ -193,8 +193,9 @@ function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: bo
     <div className="page-head">
       <h1>{batch.name}</h1>
       <p className="lead-line">
-        {batch.vessel?.name} on {batch.hob}, {ended ? 'over' : 'on'} since{' '}
-        {clockIn(batch.zone, new Date(batch.running?.startedAt ?? 0))} ·{' '}
+        {batch.vessel?.name} on {batch.hob}, started{' '}
+        {clockIn(batch.zone, new Date(batch.running?.startedAt ?? 0))}
+        {ended && ', finished'} ·{' '}
         <Link prefetch={false} href="/stove">
           all pots
         </Link>

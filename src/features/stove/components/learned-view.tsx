@@ -25,23 +25,27 @@ export function LearnedView({ page }: { readonly page: LearnedPage }) {
         <h1>Learned from batches</h1>
         <p className="lead-line">
           {page.rows.length + page.times.length === 0
-            ? 'Nothing yet: a batch teaches when its dips were read while it stood on the heat, and it is over.'
-            : `${page.batches} batches are over; ${waits === 0 ? 'nothing waits to be accepted.' : `${waits} ${waits === 1 ? 'figure waits' : 'figures wait'} for you.`}`}{' '}
+            ? 'Nothing yet. Finish a batch with dips read while it cooked, and what it shows appears here.'
+            : `From ${page.batches} finished batches. ${waits === 0 ? 'Nothing to accept.' : `${waits} ${waits === 1 ? 'figure' : 'figures'} to accept.`}`}{' '}
           <Link prefetch={false} href="/stove">
             all pots
           </Link>
         </p>
       </div>
       <Held rows={page.judged} />
-      {page.rows.map((row) => (
+      {waits > 0 && <p className="quiet mb-1">Nothing changes until you accept it.</p>}
+      {waitingFirst(page.rows).map((row) => (
         <Boils key={`${row.vessel} ${heatWords(row)}`} row={row} page={page} />
       ))}
-      {page.times.map((row) => (
+      {waitingFirst(page.times).map((row) => (
         <Times key={`${row.kind} ${row.of}`} row={row} page={page} />
       ))}
     </>
   );
 }
+
+const waitingFirst = <Row extends { readonly waits: boolean }>(rows: readonly Row[]): Row[] =>
+  [...rows].sort((a, b) => Number(b.waits) - Number(a.waits));
 
 /** How often four bands out of five really held. */
 function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
@@ -57,13 +61,12 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
     <section aria-label="How often the forecast was right">
       <h2>How often the forecast was right</h2>
       <p className="fs-5 m-0">
-        Before a batch begins it is said between what four out of five will lie. Hours of reductions did in{' '}
-        <b className="fig">{count('hours')}</b>, litres in the end in <b className="fig">{count('litres')}</b>
-        .
+        Forecasts give a range that should hold in 8 of 10 batches. The time of reductions was inside it in{' '}
+        <b className="fig">{count('hours')}</b>, the final litres in <b className="fig">{count('litres')}</b>.
       </p>
       {missed.length > 0 && (
         <details className="mt-2">
-          <summary>Those that did not ({missed.length})</summary>
+          <summary>Outside the range ({missed.length})</summary>
           <SheetTable className="list-table w-auto">
             <thead>
               <tr>
@@ -245,7 +248,7 @@ function Drawn({
 
 /** It is accepted, or gone back from. */
 function Acts({
-  row: { learned, waits },
+  row: { learned },
   stands,
   becomes,
   accept,
@@ -261,7 +264,8 @@ function Acts({
   const [keep, state] = useKept();
   return (
     <>
-      <p className="d-flex flex-wrap gap-3 align-items-baseline">
+      <p className="d-flex flex-wrap gap-3 align-items-baseline justify-content-end m-0">
+        <span className="quiet">{stands}</span>
         {accept && (
           <Button disabled={state.busy} onClick={() => void keep(accept)}>
             Use {becomes ?? bare(learned?.mean ?? 1, 2)}
@@ -272,10 +276,6 @@ function Acts({
             Use the standard value
           </Button>
         )}
-        <span className="quiet">
-          {stands}
-          {waits && ' Nothing moves until it is accepted.'}
-        </span>
       </p>
       <Trouble says={state.message} />
     </>
@@ -311,21 +311,31 @@ function Figure({
 }) {
   const { bare } = useFigures();
   const { learned } = row;
+  const odd = row.lessons.find((l) => l.outlier);
   return (
-    <section aria-label={title} className="learned mt-4">
-      <h2>
-        {title}{' '}
-        <span className="quiet fs-6">
-          {learned
-            ? `${says(bare(learned.mean, 2))}, likely ${bare(learned.low, 2)} to ${bare(learned.high, 2)}`
-            : 'no batch counts'}
-        </span>
-      </h2>
-      <Drawn title={title} row={row} inForce={inForce} />
-      {row.moves.length > 0 && <Moved row={row} />}
-      {children}
-      <Acts row={row} stands={stands} becomes={becomes} accept={accept} back={back} />
-      <Lessons lessons={row.lessons} leave={leave} far={far} />
+    <section aria-label={title} className="learned">
+      <div className="learned-head">
+        <div>
+          <h2 className="fs-5 m-0">{title}</h2>
+          <p className="quiet m-0">
+            {learned
+              ? `${says(bare(learned.mean, 2))}, likely ${bare(learned.low, 2)} to ${bare(learned.high, 2)}`
+              : 'no batch counts'}
+          </p>
+        </div>
+        <Acts row={row} stands={stands} becomes={becomes} accept={accept} back={back} />
+      </div>
+      <details>
+        <summary>
+          {row.lessons.length === 1 ? 'One batch' : `${row.lessons.length} batches`}
+          {row.moves.length > 0 && ' and what would change'}
+          {odd && <b className="hot"> · one is far off: {far(odd.times)}</b>}
+        </summary>
+        <Drawn title={title} row={row} inForce={inForce} />
+        {row.moves.length > 0 && <Moved row={row} />}
+        {children}
+        <Lessons lessons={row.lessons} leave={leave} />
+      </details>
     </section>
   );
 }
@@ -390,29 +400,16 @@ function Moved({ row }: { readonly row: Pick<Taught, 'moves' | 'moreMoves'> }) {
 }
 
 /** The batches that teach it; one that lies far off is left out by a person or not at all. */
-function Lessons({
-  lessons,
-  leave: leaves,
-  far: farWords,
-}: {
-  readonly lessons: Lessons;
-  readonly leave: Leave;
-  readonly far: (times: number) => string;
-}) {
+function Lessons({ lessons, leave: leaves }: { readonly lessons: Lessons; readonly leave: Leave }) {
   const { bare, day } = useFigures();
   const [keep, state] = useKept();
-  const far = lessons.find((l) => l.outlier);
   const sorted = [...lessons].sort((a, b) => Number(b.outlier) - Number(a.outlier));
   const leave = (batch: string): void => {
     const at = new Date().toISOString();
     void keep(() => tellBatch({ batch, event: { id: v7(), at, recordedAt: at, ...leaves } }));
   };
   return (
-    <details open={far !== undefined}>
-      <summary>
-        {lessons.length === 1 ? 'One batch' : `${lessons.length} batches`}
-        {far && <b className="hot"> one is far off: {farWords(far.times)}</b>}
-      </summary>
+    <>
       <SheetTable className="list-table w-auto">
         <tbody>
           {sorted.map((l) => (
@@ -446,6 +443,6 @@ function Lessons({
         </tbody>
       </SheetTable>
       <Trouble says={state.message} />
-    </details>
+    </>
   );
 }

@@ -4,6 +4,12 @@ import { useFigures } from '@/ui/figures';
 import type { Ended } from '@/core/batch';
 import type { BatchShown } from '../queries';
 
+/** A difference smaller than this is no news: no jug is read that closely, l. */
+const NOISE_L = 0.015;
+
+/** Money that no till counts. */
+const NOISE_MONEY = 0.005;
+
 /** How it ended: litres, what a litre of them truly cost, and where the difference comes from. */
 export function Over({ batch, known }: { readonly batch: BatchShown; readonly known: boolean }) {
   const { end } = batch;
@@ -11,47 +17,46 @@ export function Over({ batch, known }: { readonly batch: BatchShown; readonly kn
   if (!end && !known)
     return <p className="fs-5">Finished. The result is calculated when the server answers.</p>;
   if (!end)
-    return <p className="fs-5">It is over; one of its lines could not be done, so nothing is told of it.</p>;
+    return <p className="fs-5">Finished. One of its steps could not be calculated, so there is no result.</p>;
   const { got, should, thin, perL, shouldPerL, variance } = end;
   return (
     <section aria-label="How it ended">
       <p className="batch-left m-0">{bare(got, 2)} l</p>
       <p className="fs-5 mb-1">
-        {Math.abs(got - should) < 0.005
-          ? 'as much as planned'
+        {Math.abs(got - should) < NOISE_L
+          ? 'as planned'
           : `${bare(Math.abs(got - should), 2)} l ${got < should ? 'less' : 'more'} than planned`}
-        {thin > 0.005 && (
+        {thin > NOISE_L && (
           <>
-            , of them <b className="hot">{bare(thin, 2)} l water: it is thin</b>
+            ; <b className="hot">thin, by {bare(thin, 2)} l of water</b>
           </>
         )}
       </p>
       {perL !== null && variance && (
         <>
           <p className="batch-dip m-0">
-            <span className="fig">{money(perL)}</span> per litre{thin > 0.005 && ' at its strength'}; planned{' '}
-            {money(shouldPerL)}
+            <span className="fig">{money(perL)}</span> per litre{thin > NOISE_L && ' at full strength'};
+            planned {money(shouldPerL)}
           </p>
           <dl className="facts">
             {(
               [
-                ['other prices', variance.price],
-                ['more or less went in', variance.mix],
-                ['litres that did not come', variance.yield],
-                ['the whole batch', variance.difference],
+                ['prices', variance.price],
+                ['amounts used', variance.mix],
+                ['yield', variance.yield],
+                ['total difference', variance.difference],
               ] as const
             ).flatMap(([what, amount]) => [
               <dt key={`${what} dt`}>{what}</dt>,
               <dd key={what} className="fig">
-                {amount > 0 ? '+' : ''}
-                {small(amount)}
+                {Math.abs(amount) < NOISE_MONEY ? 'as planned' : `${amount > 0 ? '+' : ''}${small(amount)}`}
               </dd>,
             ])}
           </dl>
         </>
       )}
       <Made batch={batch} end={end} />
-      {perL === null && <p className="quiet">What it cost is not known: a price is missing.</p>}
+      {perL === null && <p className="quiet">Cost not known: a price is missing.</p>}
     </section>
   );
 }
@@ -68,12 +73,14 @@ function Made({ batch: { lines, beside }, end }: { readonly batch: BatchShown; r
     <>
       {named.some((n) => Math.abs(n.l) > 0.05) && (
         <>
-          <p className="m-0">What made the litres another:</p>
+          <p className="m-0">Where the difference in litres comes from:</p>
           <ul>
             {named.map(({ line, l }) => (
               <li key={line ?? 'end'}>
                 <b className="fig">{signed(l)}</b>{' '}
-                {line === undefined ? 'between the last reading and what was got' : lines[line]?.words}
+                {line === undefined
+                  ? 'between the last reading and the litres at the end'
+                  : lines[line]?.words}
               </li>
             ))}
           </ul>

@@ -1,8 +1,10 @@
 'use client';
 
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { counted } from '@/core/compare';
-import { LAYERS } from '@/core/layers';
+import { LAYERS, layerName } from '@/core/layers';
 import { useFigures } from '@/ui/figures';
 import { SheetTable } from '@/ui/sheet-table';
 import type { LaidPage, WayShown } from '../queries';
@@ -53,7 +55,7 @@ const hours = (h: number): string => {
 function layersIn(perL: WayShown['figures']['perL'], money: (v: number) => string): string | undefined {
   const known = LAYERS.flatMap((l) => {
     const cost = perL[l];
-    return cost !== null && cost >= 0.005 ? [`${l} ${money(cost)}`] : [];
+    return cost !== null && cost >= 0.005 ? [`${layerName(l)} ${money(cost)}`] : [];
   });
   return known.length > 1 ? known.join(' · ') : undefined;
 }
@@ -80,6 +82,7 @@ interface Props {
 export function WaysTable({ page, sure, chosen, choose }: Props) {
   const bases = page.ways.some((w) => w.base);
   const portions = page.ways.some((w) => w.figures.perPortion);
+  const [all, setAll] = useState(false);
   const heads = [
     'per litre',
     '8 in 10',
@@ -88,37 +91,42 @@ export function WaysTable({ page, sure, chosen, choose }: Props) {
     ...(bases ? ['base per litre'] : []),
     'body',
     'salt %',
-    'gelatin %',
-    'alcohol %',
-    'hob',
-    'labour',
-    'fill',
-    'mm per litre',
+    ...(all ? ['gelatin %', 'alcohol %', 'hob', 'labour', 'fill', 'mm per litre'] : []),
   ];
   return (
-    <SheetTable responsive className="list-table ways-table">
-      <thead>
-        <tr>
-          <th scope="col">Way</th>
-          {heads.map((h) => (
-            <th key={h} scope="col">
-              {h}
-            </th>
+    <>
+      <SheetTable responsive className="list-table ways-table">
+        <thead>
+          <tr>
+            <th scope="col">Way</th>
+            {heads.map((h) => (
+              <th key={h} scope="col">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {page.ways.map((_, i) => (
+            <WayRow key={i} i={i} {...{ page, sure, chosen, choose, bases, portions, all }} />
           ))}
-        </tr>
-      </thead>
-      <tbody>
-        {page.ways.map((_, i) => (
-          <WayRow key={i} i={i} {...{ page, sure, chosen, choose, bases, portions }} />
-        ))}
-      </tbody>
-    </SheetTable>
+        </tbody>
+      </SheetTable>
+      <Button variant="link" size="sm" className="no-print" aria-expanded={all} onClick={() => setAll(!all)}>
+        {all ? 'Show fewer columns' : 'Show gelatin, alcohol, times and fill'}
+      </Button>
+    </>
   );
 }
 
-type RowProps = Props & { readonly i: number; readonly bases: boolean; readonly portions: boolean };
+type RowProps = Props & {
+  readonly i: number;
+  readonly bases: boolean;
+  readonly portions: boolean;
+  readonly all: boolean;
+};
 
-function WayRow({ page, sure, chosen, choose, i, bases, portions }: RowProps) {
+function WayRow({ page, sure, chosen, choose, i, bases, portions, all }: RowProps) {
   const { money, bare, litres } = useFigures();
   const way = page.ways[i] as WayShown;
   const { figures: f } = way;
@@ -132,12 +140,16 @@ function WayRow({ page, sure, chosen, choose, i, bases, portions }: RowProps) {
     ...(bases ? [way.base ? `${bare(way.base.perL)} l` : '–'] : []),
     bare(f.body),
     bare(f.saltPct),
-    bare(f.gelatinPct, 1),
-    bare(f.ethanolPct),
-    hours(f.hobHours),
-    hours(f.handsHours),
-    `${bare(f.fullest * 100, 0)} %`,
-    bare(f.mmPerL, 0),
+    ...(all
+      ? [
+          bare(f.gelatinPct, 1),
+          bare(f.ethanolPct),
+          hours(f.hobHours),
+          hours(f.handsHours),
+          `${bare(f.fullest * 100, 0)} %`,
+          bare(f.mmPerL, 0),
+        ]
+      : []),
   ];
   return (
     <tr className={i === page.best ? 'strong' : ''}>
