@@ -1,4 +1,4 @@
-import { moneyStaying, type Layer } from '../layers';
+import { layerName, moneyStaying, type Layer } from '../layers';
 import { chargeFactors } from '../prices';
 import type { CookedWay, Pots, Way } from './apart';
 
@@ -26,6 +26,6 @@ export function paidIn(pots: Pots, way: Way, cooked: CookedWay, beside: readonly
     ...run.inputs.map((input, i) => ({ name: input.name, perL: (staying[i] ?? 0) / litres })),
     ...beside
       .filter((l) => l !== 'ingredients')
-      .map((l) => ({ name: l, perL: ((price(l)(`product:${way.product}`) ?? 0) * g) / litres })),
+      .map((l) => ({ name: layerName(l), perL: ((price(l)(`product:${way.product}`) ?? 0) * g) / litres })),
   ].filter((p) => p.perL > 0);
 }
