@@ -86,7 +86,7 @@ test('where something is used: an ingredient from its page, a supplier and a ves
   await expect(page.getByRole('heading', { name: 'Where Venison bones is used', level: 1 })).toBeVisible();
   const takers = page.getByRole('region', { name: 'Who takes it' });
   await expect(takers.getByRole('row', { name: /^Venison bone stock/ })).toContainText('8.00 kg');
-  const plates = page.getByRole('region', { name: 'Dishes it ends up on' });
+  const plates = page.getByRole('region', { name: 'Dishes it ends up in' });
   await expect(plates.getByRole('link', { name: /^Venison loin/ })).toBeVisible();
   await page.goto('/buy/suppliers');
   const supplier = page.getByRole('table').getByRole('link').first();

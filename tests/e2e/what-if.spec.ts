@@ -37,7 +37,7 @@ async function openPlate(page: Page, name: string): Promise<string> {
 const answer = (page: Page) => page.getByRole('complementary', { name: 'What it does' });
 const rowOf = (page: Page, plate: string) => answer(page).getByRole('row', { name: new RegExp(`^${plate}`) });
 
-test('bones a fifth dearer are followed to the dish that breaks, it is priced anew, and all of it applied and taken back', async ({
+test('bones a fifth dearer are followed to the dish that breaks, it is priced again, and all of it applied and taken back', async ({
   page,
 }) => {
   await open(page, '/pour');

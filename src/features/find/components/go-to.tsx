@@ -57,7 +57,7 @@ function Looking({ go }: { readonly go: (place: Place | undefined) => void }) {
   return (
     <Combo
       label="Find anything"
-      placeholder="a pot, per dish, an ingredient, an invoice, a screen"
+      placeholder="a pot, a dish, an ingredient, an invoice, a screen"
       chosen={undefined}
       choose={go}
       find={findAnything}

@@ -159,7 +159,7 @@ function Missed({
 function handsWords(row: LedgerRow, hours: (h: number) => string): string | undefined {
   const { handsHours, sharedHandsHours: shared = 0 } = row;
   if (handsHours < 1 / 120) return undefined;
-  return `${hours(handsHours)} of labour${shared > 1 / 120 ? `, ${hours(shared)} of them setting up and washing up` : ''}`;
+  return `${hours(handsHours)} of labour${shared > 1 / 120 ? `, ${hours(shared)} of it setting up and washing up` : ''}`;
 }
 
 /** Lines that would be understood in place of one that is not: a click takes one. */

@@ -14,7 +14,7 @@ export interface FoundKin {
 }
 
 const MOST = 12;
-const WORDS: Record<Relative['is'], string> = { pot: 'a pot', plate: 'per dish', bench: 'from the bench' };
+const WORDS: Record<Relative['is'], string> = { pot: 'a pot', plate: 'a dish', bench: 'from the bench' };
 
 const searches = new WeakMap<Family, (wanted: string) => FoundKin[]>();
 

@@ -76,7 +76,7 @@ function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () 
     <SidePanel title="Rename" open close={close}>
       <KeptForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
-        <p className="quiet small-line m-0">Lines and dishes that take it say the new name from then on.</p>
+        <p className="quiet small-line m-0">Recipes and dishes show the new name from then on.</p>
         <KeepIt of={keeping} />
       </KeptForm>
     </SidePanel>

@@ -110,7 +110,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
             <option value="us">pounds and US quarts</option>
             <option value="imperial">pounds and imperial pints</option>
           </Form.Select>
-          <Form.Text>What they cost stays said per kilo and per litre.</Form.Text>
+          <Form.Text>Costs are still shown per kilo and per litre.</Form.Text>
           <TheirsOf form={form} name="shownIn" />
         </Form.Group>
       </Col>

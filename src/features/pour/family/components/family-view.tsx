@@ -152,7 +152,7 @@ function Head({
           {chosen.is !== 'plate' &&
             (plates.length === 0
               ? '. Not used in any dish.'
-              : `. ${plates.length === 1 ? 'One dish lives' : `${plates.length} dishes live`} from it${most && most.money > 0 ? `: ${figures.small(most.money)} of every ${most.name}` : ''}.`)}
+              : `. ${plates.length === 1 ? 'One dish is' : `${plates.length} dishes are`} made with it${most && most.money > 0 ? `: ${figures.small(most.money)} of every ${most.name}` : ''}.`)}
         </p>
       ) : (
         <p className="lead-line">

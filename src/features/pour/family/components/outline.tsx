@@ -70,7 +70,7 @@ function Branch({
       <span className="quiet">
         {costWords(relative, figures)}
         {takes &&
-          `, takes ${takes} ${relative.is === 'plate' ? 'per dish' : 'a batch'}${tie.last ? ' of what the last batch left' : ''}`}
+          `, takes ${takes} ${relative.is === 'plate' ? 'per dish' : 'per batch'}${tie.last ? ' of what the last batch left' : ''}`}
         {tie?.share != null && `, ${bare(tie.share * 100, 0)} % of its cost`}
         {!told && tie?.last !== true && (known.down.get(id)?.length ?? 0) > 0 && ', told above'}
       </span>

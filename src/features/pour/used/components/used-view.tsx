@@ -75,7 +75,7 @@ function Answer({ used, vessel }: { readonly used: WhereUsed; readonly vessel: b
           .{' '}
           {used.plates.length === 0
             ? 'It ends up in no dish.'
-            : `It ends up on ${used.plates.length === 1 ? 'one dish' : `${used.plates.length} dishes`}.`}{' '}
+            : `It ends up in ${used.plates.length === 1 ? 'one dish' : `${used.plates.length} dishes`}.`}{' '}
           <Elsewhere used={used} />
         </>
       )}
@@ -111,8 +111,8 @@ function Uses({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boo
         </section>
       )}
       {used.plates.length > 0 && (
-        <section aria-label="Dishes it ends up on" className="mt-3">
-          <h2>Dishes it ends up on</h2>
+        <section aria-label="Dishes it ends up in" className="mt-3">
+          <h2>Dishes it ends up in</h2>
           <DataTable className="list-table" columns={plates} rows={used.plates} rowKey={(p) => p.id} />
         </section>
       )}
