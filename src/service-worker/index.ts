@@ -86,13 +86,15 @@ async function keep(urls: readonly string[]): Promise<void> {
   const here = urls
     .map((url) => new URL(url, scope.location.origin))
     .filter((u) => u.origin === scope.location.origin);
-  const [ofPages, ofParts] = await Promise.all([caches.open(PAGES), caches.open(PARTS)]);
+  const ofParts = await caches.open(PARTS);
   const parts = here.filter((u) => isPart(u.pathname));
   await Promise.all(
     parts.map(async ({ href }) => {
       if (!(await ofParts.match(href, { ignoreVary: true }))) await ofParts.add(href).catch(() => undefined);
     }),
   );
+  // Opened only now: while parts were fetched the pages may have been deleted, and what is put into a deleted cache is lost.
+  const ofPages = await caches.open(PAGES);
   for (const { href, pathname } of here.filter((u) => isStove(u.pathname))) {
     // Whoever asks for it anew has it kept anew; here it is only to be there at all.
     if (isPantry(pathname) && (await ofPages.match(pathname, { ignoreVary: true }))) continue;

@@ -1,7 +1,7 @@
 /** What travels between browser and door when something is written. What checks it stands apart: pages that only show things are sent without. */
 export type { Envelope } from './envelope';
 export { wire, type Mistake, type No, type Reply, type Wire } from './wire';
-export { forgetPages, keepPagesOf } from './kept-pages';
+export { forgetPages, KEPT_PAGES, keepPagesOf } from './kept-pages';
 export { noAnswer, over, pathOf, sender, senderOf, STILL_TYPED, TRY_AGAIN, waits } from './send';
 export { NOTHING_SENT, sentNow, watchSent } from './sent';
 export { AT_FIRST, networkIs, statusNow, watchStatus, whenSent } from './status';

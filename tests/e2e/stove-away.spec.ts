@@ -229,6 +229,13 @@ test('who signs out leaves none of the stove’s pages behind in this browser', 
   await expect(page.locator('body')).toContainText('this browser has not kept this page');
 });
 
+test('a page that was not kept the first time is kept a little later', async () => {
+  await page.goto('/stove');
+  await kept('/stove', 'Stove');
+  await page.evaluate(() => caches.delete('half-pot-stove'));
+  await kept('/stove', 'Stove');
+});
+
 test('another person at the same browser is shown nobody else’s pages', async () => {
   await page.goto('/stove');
   await kept('/stove', 'Stove');

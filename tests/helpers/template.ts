@@ -77,6 +77,9 @@ export async function cloneDatabase(server: string, name: string, template: Temp
   }
 }
 
+/** Has the revision and the mark by which the application knows that what it holds still stands. */
+const MARKED = 'kitchen';
+
 /** Filled by triggers while other tables are written. */
 const NOTED = 'kitchen_moved';
 
@@ -87,8 +90,13 @@ export async function restoreTables(
   tables: readonly string[],
 ): Promise<void> {
   if (tables.length === 0) return;
+  // The application may read meanwhile: until all else is back, the kitchen’s mark says that this is not the old state.
   // What triggers note meanwhile is put right last.
-  const order = [...tables.filter((table) => table !== NOTED), NOTED];
+  const order = [
+    ...tables.filter((table) => table !== NOTED && table !== MARKED),
+    ...tables.filter((table) => table === MARKED),
+    NOTED,
+  ];
   const statements = order.flatMap((table) => [
     `TRUNCATE TABLE ${quoted(table)}`,
     copyRows({ ...template, columns: template.columns.filter(([name]) => name === table) }),

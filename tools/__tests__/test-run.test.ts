@@ -4,6 +4,7 @@ import path from 'node:path';
 import { timesFrom } from '../test/cpu';
 import { finishedFiles, ledgerFile, readLedger, record, summarize, type Entry } from '../test/ledger';
 import { planFrom } from '../test/plan';
+import { restoreTables } from '../../tests/helpers/template';
 import { besideChanged, closure, reachedFrom, reachesAll, stationsOf } from '../test/reach';
 import { endLines, isGreen, lastLine, overBudget } from '../test/told';
 
@@ -158,4 +159,17 @@ test('a call says which stages, which files and since when; what cannot be is sa
 test('CPU times are read from a process whose name has spaces and brackets', () => {
   const fields = ['S', '42', ...Array.from({ length: 9 }, () => '0'), '150', '50', '25', '75', '20'];
   expect(timesFrom(`7 (a (b) c) ${fields.join(' ')}`)).toEqual({ parent: 42, seconds: 3 });
+});
+
+test('a kitchen put back says that it is the old one only when all of its other rows are', async () => {
+  const asked: string[] = [];
+  const connection = { query: (sql: string) => Promise.resolve(void asked.push(sql)) };
+  const tables = ['article', 'kitchen', 'kitchen_moved', 'price_quote', 'recipe'];
+  await restoreTables(
+    connection as unknown as Parameters<typeof restoreTables>[0],
+    { database: 'kept', createTables: [], createTriggers: [], columns: tables.map((table) => [table, 'id']) },
+    tables,
+  );
+  const order = [...asked.join().matchAll(/TRUNCATE TABLE `(\w+)`/g)].map(([, table]) => table);
+  expect(order).toEqual(['article', 'price_quote', 'recipe', 'kitchen', 'kitchen_moved']);
 });

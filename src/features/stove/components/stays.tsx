@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useSyncExternalStore } from 'react';
+import { KEPT_PAGES } from '@/wire';
 import { following } from './pot-worker';
 import { fetchAhead } from './when-asked';
 
@@ -26,6 +27,22 @@ async function ahead(): Promise<readonly string[]> {
   return of.parts().catch(() => []);
 }
 
+/** Asks the service worker to keep pages, and what this one is made of. */
+async function askToKeep(pages: readonly string[]): Promise<void> {
+  const [it, ofWorker] = await Promise.all([worker(), ahead()]);
+  if (!it) return;
+  const parts = performance.getEntriesByType('resource').map((e) => e.name);
+  const loaded = [...document.querySelectorAll<HTMLScriptElement>('script[src]')].map((s) => s.src);
+  it.postMessage({ keep: [...new Set([...pages, PANTRY, ...parts, ...loaded, ...ofWorker])] });
+}
+
+/** Whether all these pages are there for when the network is gone. */
+async function areKept(pages: readonly string[]): Promise<boolean> {
+  const cache = await caches.open(KEPT_PAGES);
+  const found = await Promise.all(pages.map((page) => cache.match(page, { ignoreVary: true })));
+  return found.every(Boolean);
+}
+
 /** Has the browser keep these pages, and what this one is made of, for when the network is gone. */
 function useKeptPages(pages: readonly string[], told: string): void {
   const all = pages.join(' ');
@@ -33,18 +50,21 @@ function useKeptPages(pages: readonly string[], told: string): void {
     let over = false;
     performance.setResourceTimingBufferSize(REMEMBERED);
     // When the page has settled: what it is made of is there by then.
-    const timer = setTimeout(() => {
-      void Promise.all([worker(), ahead()])
-        .then(([it, ofWorker]) => {
-          if (over || !it) return;
-          const parts = performance.getEntriesByType('resource').map((e) => e.name);
-          const loaded = [...document.querySelectorAll<HTMLScriptElement>('script[src]')].map((s) => s.src);
-          it.postMessage({
-            keep: [...new Set([...all.split(' '), PANTRY, ...parts, ...loaded, ...ofWorker])],
-          });
-        })
-        .catch(() => undefined);
-    }, SETTLED_MS);
+    const wanted = all.split(' ');
+    let timer: ReturnType<typeof setTimeout>;
+    const ask = (): void => {
+      void askToKeep(wanted).catch(() => undefined);
+      // A busy server or a worker that did not start must not leave a tablet without its pages.
+      timer = setTimeout(() => {
+        void areKept(wanted).then(
+          (kept) => {
+            if (!kept && !over) ask();
+          },
+          () => undefined,
+        );
+      }, AGAIN_MS);
+    };
+    if (able() === 'all') timer = setTimeout(ask, SETTLED_MS);
     return () => {
       over = true;
       clearTimeout(timer);
@@ -52,6 +72,8 @@ function useKeptPages(pages: readonly string[], told: string): void {
   }, [all, told]);
 }
 const SETTLED_MS = 1500;
+/** ms after which it is looked whether the pages are there. */
+const AGAIN_MS = 8000;
 /** A browser forgets what it has fetched after 250 things, unless it is told to remember more. */
 const REMEMBERED = 1000;
 
