@@ -1,5 +1,5 @@
 import http from 'node:http';
-import type { Running } from '@/core/batch';
+import type { RunningBatch } from '@/core/batch';
 import { CONSTANTS } from '@/core/reference';
 import { standsTruly, type StandsTruly } from '@/core/testing/real-pot';
 import { listen, type StandIn } from './listen';
@@ -19,7 +19,7 @@ const WRONG_POT_C = 31;
 export interface OnHob {
   readonly id: string;
   readonly name: string;
-  readonly running: Running;
+  readonly running: RunningBatch;
 }
 
 /** A probe: what it is in, and how it behaves. */

@@ -5,7 +5,7 @@ import { loadKitchen, type Secrets } from '@/db/load-kitchen';
 import { migrate, newestSchema, schemaOf } from '@/db/migrate';
 import { firstKitchen, mustSay } from '@/db/read-kitchen';
 import { inTransaction, openPool } from '@/db/sql';
-import { HistoryError, loadRows } from '@/db/whole';
+import { HistoryError, loadRows } from '@/db/history-rows';
 import { hashSecret } from '@/server/passwords';
 import { backUp } from './backup/backup';
 import { ROOT } from './place';

@@ -8,7 +8,7 @@ import '@fontsource-variable/sofia-sans-condensed';
 import '@fontsource-variable/literata';
 import 'react-day-picker/style.css';
 import '@/styles/main.scss';
-import { DayOrNight } from '@/ui/day-or-night';
+import { ColorScheme } from '@/ui/color-scheme';
 
 export const metadata: Metadata = {
   title: { default: 'Half Pot', template: '%s · Half Pot' },
@@ -35,9 +35,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" suppressHydrationWarning>
       <body>
-        <DayOrNight nonce={nonceOf((await headers()).get('content-security-policy'))}>
+        <ColorScheme nonce={nonceOf((await headers()).get('content-security-policy'))}>
           <NuqsAdapter>{children}</NuqsAdapter>
-        </DayOrNight>
+        </ColorScheme>
       </body>
     </html>
   );

@@ -1,21 +1,21 @@
-import { asked, counted, laid, meets, otherKitchens, Pots, type Asked, type Figures } from '../core/compare';
+import { waysOf, countedPerLitre, figuresOfWays, meetsTarget, kitchenVariants, SnapshotPots, type QuestionWays, type WayFigures } from '../core/compare';
 import { costKitchen } from '../core/costing';
 import { readKitchenText, type WrittenQuestion } from '../core/kitchen-file';
 import { historyFrom, ownConstants, stateFrom } from '../core/kitchen-state';
-import { countedIn, layerWords, type Layer } from '../core/layers';
+import { countedIn, layerText, type Layer } from '../core/layers';
 import { CONSTANTS } from '../core/reference';
 import { refuse, type Trouble } from '../core/trouble';
-import { BAND_STEP_H, bandOf, figureIn, rangesOf, wins, type Band, type Setup } from '../core/uncertainty';
+import { BAND_STEP_H, bandOf, simulatedFigure, rangesOf, wins, type Band, type SimulationSetup } from '../core/uncertainty';
 
 /** A question of a kitchen file laid out, and all it takes to draw it. */
 export interface Compared {
   readonly question: WrittenQuestion;
   readonly currency: string;
   readonly layers: readonly Layer[];
-  readonly ways: Asked['ways'];
-  readonly notes: Asked['notes'];
-  readonly figures: readonly Figures[];
-  readonly setup: Setup;
+  readonly ways: QuestionWays['ways'];
+  readonly notes: QuestionWays['notes'];
+  readonly figures: readonly WayFigures[];
+  readonly setup: SimulationSetup;
 }
 
 /**
@@ -42,10 +42,10 @@ export function compareText(
   const day = file.referenceDay;
   const history = historyFrom(file, day);
   const costing = costKitchen(state, day, CONSTANTS, history);
-  const others = otherKitchens(question.asks).map((change) =>
+  const others = kitchenVariants(question.asks).map((change) =>
     costKitchen(change(state), day, CONSTANTS, history),
   );
-  const made = asked(costing, others, question.asks, CONSTANTS);
+  const made = waysOf(costing, others, question.asks, CONSTANTS);
   if (!made.ok) return { mistakes: [made.trouble] };
   const { apart, ways, notes } = made.value;
   const layers = countedIn(question.beside.join('.'));
@@ -56,7 +56,7 @@ export function compareText(
       layers,
       ways,
       notes,
-      figures: laid(new Pots(apart), ways, ownConstants(file.kitchen, CONSTANTS)),
+      figures: figuresOfWays(new SnapshotPots(apart), ways, ownConstants(file.kitchen, CONSTANTS)),
       setup: {
         apart,
         ways,
@@ -89,22 +89,22 @@ export interface ComparedReport {
   }[];
 }
 
-/** @param values of so many draws as `Trials` tell them; empty where none were asked for */
+/** @param values of so many draws as `Simulation` tell them; empty where none were asked for */
 export function comparedReport(compared: Compared, values: Float64Array, draws: number): ComparedReport {
   const { ways, figures, notes, question, currency, layers } = compared;
-  const costs = ways.map((_, w) => figureIn(values, ways.length, w, 'perL'));
-  const may = figures.map((f) => meets(question.asks, f));
+  const costs = ways.map((_, w) => simulatedFigure(values, ways.length, w, 'perL'));
+  const may = figures.map((f) => meetsTarget(question.asks, f));
   const won = draws > 0 ? wins(costs, may) : [];
   return {
     question: question.name,
     currency,
-    countedIn: layerWords(layers),
+    countedIn: layerText(layers),
     draws,
     ways: ways.map((way, i) => {
-      const f = figures[i] as Figures;
+      const f = figures[i] as WayFigures;
       return {
         name: way.name,
-        costPerLitre: counted(f.perL, layers),
+        costPerLitre: countedPerLitre(f.perL, layers),
         litres: f.litres,
         body: f.body,
         saltPct: f.saltPct,

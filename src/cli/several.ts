@@ -1,7 +1,7 @@
 import { once } from 'node:events';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
-import { TOLD, type Setup } from '../core/uncertainty';
+import { SIMULATED, type SimulationSetup } from '../core/uncertainty';
 
 const AT_A_TIME = 16;
 
@@ -13,10 +13,10 @@ export class SeveralWorkers {
   ) {}
 
   /** @param folder where the bundled thread lies */
-  static begin(setup: Setup, many: number, folder: string): SeveralWorkers {
+  static begin(setup: SimulationSetup, many: number, folder: string): SeveralWorkers {
     const file = path.join(folder, 'trials.worker.mjs');
     const workers = Array.from({ length: many }, () => new Worker(file, { workerData: setup }));
-    return new SeveralWorkers(workers, setup.ways.length * TOLD.length);
+    return new SeveralWorkers(workers, setup.ways.length * SIMULATED.length);
   }
 
   /** The first so many trials, one after the other. @param came told after each block that has come back */

@@ -1,4 +1,4 @@
-import { LAYERS, layerWords, type Layer } from '../core/layers';
+import { LAYERS, layerText, type Layer } from '../core/layers';
 import { warningWords, type Warning } from '../core/pot';
 import type { CostReport } from './cost';
 
@@ -10,7 +10,7 @@ const num = (value: number | null | undefined, digits: number, width: number): s
 /** The report as plain text for a terminal. */
 export function costTable(report: CostReport, layers: readonly Layer[] = ['ingredients']): string {
   const lines = [
-    `${report.kitchen}, costed for ${report.day} in ${report.currency}, ${layerWords(layers)}`,
+    `${report.kitchen}, costed for ${report.day} in ${report.currency}, ${layerText(layers)}`,
     '',
     `${pad('Product', 30)}${'litres'.padStart(9)}${'per litre'.padStart(10)}${'a portion'.padStart(11)}   lost`,
   ];
@@ -36,7 +36,7 @@ export function costTable(report: CostReport, layers: readonly Layer[] = ['ingre
   }
   lines.push(
     '',
-    `${pad('Dish', 49)}${'cost'.padStart(11)}${'of its price'.padStart(14)}   both of ${layerWords(layers)}`,
+    `${pad('Dish', 49)}${'cost'.padStart(11)}${'of its price'.padStart(14)}   both of ${layerText(layers)}`,
   );
   for (const p of report.plates) {
     lines.push(

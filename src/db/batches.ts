@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { WrittenBatch, WrittenBatchEvent } from '@/core/kitchen-file';
 import { BATCH_EVENT, BATCH_STEPS, FORETOLD } from './json-columns';
-import { groupBy, id, instant, maybe } from './rows';
+import { groupBy, id, instant, nullable } from './rows';
 import { insertRows, many, maybeOne, run, type Sql } from './sql';
 
 const Row = z.object({
@@ -12,7 +12,7 @@ const Row = z.object({
   hob: id,
   startedAt: instant,
   steps: BATCH_STEPS.read,
-  foretold: maybe(FORETOLD.read),
+  foretold: nullable(FORETOLD.read),
   stands: z.number(),
 });
 const COLUMNS =

@@ -70,7 +70,7 @@ const parsed = (value: unknown): unknown =>
   typeof value === 'string' ? (JSON.parse(value) as unknown) : null;
 
 /** A change as it is told: who, when, what, both sides, and whether another one has taken it back. */
-export interface Changed {
+export interface ChangedBy {
   readonly id: string;
   readonly at: Date;
   readonly by: string | null;
@@ -97,7 +97,7 @@ const Row = z
     undoes: z.string().nullable(),
     act: z.string().nullable(),
   })
-  .transform(({ before_value, after_value, person, ...r }): Changed => ({
+  .transform(({ before_value, after_value, person, ...r }): ChangedBy => ({
     ...r,
     by: person,
     before: parsed(before_value),
@@ -122,7 +122,7 @@ export function changesIn(
   sql: Sql,
   kitchenId: string,
   { subject, by, until, most }: Which,
-): Promise<Changed[]> {
+): Promise<ChangedBy[]> {
   const [and, values]: [string[], string[]] = [[], []];
   if (subject !== undefined) {
     and.push(' AND c.subject_id = ?');
@@ -143,7 +143,7 @@ export function changesIn(
 }
 
 /** A change with everything that was written down with it: what one act did. In the order it was written. */
-export async function actOf(sql: Sql, kitchenId: string, id: string): Promise<Changed[]> {
+export async function actOf(sql: Sql, kitchenId: string, id: string): Promise<ChangedBy[]> {
   const [one] = await many(sql, Row, `${SELECT} AND c.id = ?`, [kitchenId, id]);
   if (!one) return [];
   // What was written down before acts were is told by its instant and its person.
@@ -162,7 +162,7 @@ export const laterThan = (
   kitchenId: string,
   subjects: readonly string[],
   id: string,
-): Promise<Changed[]> =>
+): Promise<ChangedBy[]> =>
   subjects.length === 0
     ? Promise.resolve([])
     : many(
@@ -209,7 +209,7 @@ export const firstChangesFrom = (
   kitchenId: string,
   from: Date,
   kinds: readonly string[],
-): Promise<Changed[]> =>
+): Promise<ChangedBy[]> =>
   many(
     sql,
     Row,
@@ -224,7 +224,7 @@ export const changesBetween = (
   from: Date,
   until: Date,
   kinds: readonly string[],
-): Promise<Changed[]> =>
+): Promise<ChangedBy[]> =>
   many(
     sql,
     Row,

@@ -1,12 +1,12 @@
 import { z } from 'zod';
-import type { Stood } from './moved';
+import type { RevisionMark } from './revisions';
 import { maybeOne, one, run, type Sql } from './sql';
 
 /** Days for which a write that was done is remembered, so that it happens once however often it is sent. */
 export const REMEMBERED_DAYS = 90;
 
 /** Takes the kitchen's own row before anything else is locked: every writer begins there, so no two wait for each other. */
-export const lockKitchen = (sql: Sql, kitchenId: string): Promise<Stood> =>
+export const lockKitchen = (sql: Sql, kitchenId: string): Promise<RevisionMark> =>
   one(
     sql,
     z.object({ revision: z.coerce.number(), mark: z.string() }),

@@ -33,7 +33,7 @@ export const deviceOf = (
     [kitchenId, id],
   );
 
-export async function letIn(
+export async function insertDevice(
   sql: Sql,
   kitchenId: string,
   device: { readonly id: string; readonly name: string; readonly by: string },
@@ -49,7 +49,7 @@ export async function letIn(
 }
 
 /** Ends a device, and whoever is signed in on it by PIN. */
-export async function endDevice(sql: Sql, kitchenId: string, id: string, at: Date): Promise<void> {
+export async function revokeDevice(sql: Sql, kitchenId: string, id: string, at: Date): Promise<void> {
   await run(sql, 'UPDATE device SET ended_at = ? WHERE kitchen_id = ? AND id = ? AND ended_at IS NULL', [
     at,
     kitchenId,

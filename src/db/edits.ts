@@ -7,7 +7,7 @@ import { insertByProducts } from './larder-rows';
 import { replacePlateLines } from './plate-lines';
 import { replaceSteps, withIds } from './recipe-steps';
 import { many, maybeOne, run, type Sql } from './sql';
-import { maybeJson } from './typed';
+import { nullableJson } from './columns';
 
 /** What people edit as one, each with a version of its own. */
 export type Aggregate =
@@ -190,7 +190,7 @@ export async function writePlate(
       plate.service ?? null,
       plate.serviceLossPct ?? null,
       plate.follows?.plate ?? null,
-      maybeJson(FOLLOWS, plate.follows),
+      nullableJson(FOLLOWS, plate.follows),
       plate.hands?.minutes ?? null,
       plate.hands?.plates ?? null,
       kitchenId,

@@ -9,8 +9,8 @@ import {
   Follows,
   HouseRules,
   Ingredient,
-  lineMarked,
-  linesMarked,
+  upgradeLine,
+  upgradeLines,
   OwnHands,
   Recipe,
   SharedHands,
@@ -82,7 +82,7 @@ export const BATCH_STEPS = jsonColumn('the lines of a batch', Batch.shape.steps,
 export const FORETOLD = jsonColumn('the forecast of a batch', Batch.shape.foretold.unwrap(), [asItWas]);
 export const BOILS = jsonColumn('what a vessel has taught', z.array(TaughtBoils), [asItWas]);
 export const BATCH_EVENT = jsonColumn('what happened to a batch', BatchEvent, [asItWas]);
-export const TOLD = jsonColumn('what a question came to', Told, [asItWas]);
+export const ANSWER_COLUMN = jsonColumn('what a question came to', Told, [asItWas]);
 export const LABEL = jsonColumn('a label', Article.shape.label.unwrap(), [asItWas]);
 
 /** Of an ingredient what no column of its own holds. */
@@ -112,12 +112,12 @@ export type Physics = z.infer<typeof Physics>;
 export const PHYSICS = jsonColumn('the physics of an ingredient', Physics, [asItWas]);
 
 /** A step as written, its id apart: that has a column of its own. */
-export const STEP = jsonColumn<WrittenStep>('a step', WrittenStep, [asItWas, lineMarked]);
+export const STEP = jsonColumn<WrittenStep>('a step', WrittenStep, [asItWas, upgradeLine]);
 
 /** A recipe whole, as it stood at a version. */
 export const RECIPE = jsonColumn<WrittenRecipe>('a version of a recipe', Recipe, [
   asItWas,
-  (older) => linesMarked(older, 'steps'),
+  (older) => upgradeLines(older, 'steps'),
 ]);
 
 /** Ways a recipe can be done in. */
@@ -125,7 +125,7 @@ export const CHOICES = jsonColumn('the choices of a recipe', z.array(Choice), [a
 
 /** Minutes of hands of a kitchen's own. */
 const Hands = z.strictObject({ kinds: OwnHands.optional(), shared: SharedHands.optional() });
-export const HANDS = jsonColumn('the hands of a kitchen', Hands, [asItWas]);
+export const LABOUR_COLUMN = jsonColumn('the hands of a kitchen', Hands, [asItWas]);
 export const HOUSE_RULES = jsonColumn('the rules of a kitchen', HouseRules, [asItWas]);
 
 const Cost = z.number().nullable();
@@ -160,5 +160,5 @@ export const COSTS = jsonColumn('the costs last worked out', Costs, [asItWas]);
 
 /** What a model moved: `[key, name, before, after]`. */
 const Moves = z.array(z.tuple([z.string(), z.string(), Cost, Cost]));
-export type Moves = z.infer<typeof Moves>;
-export const MOVES = jsonColumn('what a model moved', Moves, [asItWas]);
+export type CostChanges = z.infer<typeof Moves>;
+export const COST_CHANGES = jsonColumn('what a model moved', Moves, [asItWas]);

@@ -3,7 +3,7 @@ import type { KitchenState } from '@/core/kitchen-state';
 import type { ShownIn } from '@/core/quantity';
 import { HOUSE_RULES } from './json-columns';
 import { run, type Sql } from './sql';
-import { maybeJson } from './typed';
+import { nullableJson } from './columns';
 
 /** What a kitchen is called and counts in, how its figures are written, what plates begin with, and what cooks may. */
 export interface KitchenSettings {
@@ -48,7 +48,7 @@ export const setSettings = (sql: Sql, kitchenId: string, s: KitchenSettings): Pr
       s.usualTargetPct,
       s.cooksMayChange ? 1 : 0,
       s.shownIn,
-      maybeJson(HOUSE_RULES, s.rules),
+      nullableJson(HOUSE_RULES, s.rules),
       kitchenId,
     ],
   );

@@ -4,7 +4,7 @@ import type { CountUnit } from '@/core/quantity';
 import { newId } from './ids';
 import { PHYSICS, PRICE_BASIS } from './json-columns';
 import { run, type Sql } from './sql';
-import { maybeJson } from './typed';
+import { nullableJson } from './columns';
 
 /** The physics as it is stored now; what stands bare from before versions were written down gets its own. */
 const VERSIONED = `IF(JSON_EXISTS(physics, '$.v'), physics, JSON_OBJECT('v', ${PHYSICS.version}, 'is', JSON_COMPACT(physics)))`;
@@ -41,7 +41,7 @@ export async function setIngredient(
   s: IngredientSettings,
 ): Promise<void> {
   const sets: [string, string | number | null][] = [];
-  if (s.priceBasis !== undefined) sets.push(['price_basis = ?', maybeJson(PRICE_BASIS, s.priceBasis)]);
+  if (s.priceBasis !== undefined) sets.push(['price_basis = ?', nullableJson(PRICE_BASIS, s.priceBasis)]);
   if (s.boughtAs !== undefined) sets.push(['bought_as = ?', s.boughtAs]);
   if (s.partPack !== undefined) sets.push(['part_pack = ?', s.partPack]);
   if (s.mergedInto !== undefined) sets.push(['merged_into = ?', s.mergedInto]);

@@ -3,7 +3,7 @@ import type { StateArticle } from '@/core/kitchen-state';
 import { newId } from './ids';
 import { run, type Sql, insertRows } from './sql';
 import { LABEL, PHYSICS, PRICE_BASIS } from './json-columns';
-import { maybeJson } from './typed';
+import { nullableJson } from './columns';
 
 /** Writes ingredients with their yields; also for those taken from the reference later. The article one is costed from is set when that is there. */
 export async function insertIngredients(
@@ -63,7 +63,7 @@ const insertOwn = (
         trim_set_value: trim?.setValuePerKg ?? null,
         trim_taken_pct: trim?.takenPct ?? null,
         reference_id: reference ?? null,
-        price_basis: maybeJson(PRICE_BASIS, priceBasis),
+        price_basis: nullableJson(PRICE_BASIS, priceBasis),
         part_pack: partPack,
         comes_off_value: comesOff?.setValuePerKg ?? null,
         comes_off_sold: comesOff?.sold ? 1 : 0,
@@ -173,7 +173,7 @@ export async function insertArticles(
       pack_kind: pack.kind,
       pack_g: pack.nominalG.toFixed(6),
       pack_via: pack.via,
-      label: maybeJson(LABEL, a.label),
+      label: nullableJson(LABEL, a.label),
       position: firstPosition + i,
     })),
   );

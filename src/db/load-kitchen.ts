@@ -12,7 +12,7 @@ import {
 } from '@/core/kitchen-file';
 import { mergeTargets } from '@/core/kitchen-state';
 import type { Outcome } from '@/core/trouble';
-import { asAWhole } from './moved';
+import { withFreshMark } from './revisions';
 import { newId } from './ids';
 import { setIngredient } from './larder-edits';
 import { inTransaction, run, type Sql, insertRows } from './sql';
@@ -21,16 +21,16 @@ import {
   BOILS,
   CHOICES,
   FOLLOWS,
-  HANDS,
+  LABOUR_COLUMN,
   HOUSE_RULES,
   LIST_COLUMNS,
   PRICE_BASIS,
   RECIPE,
   ASKS,
-  TOLD,
+  ANSWER_COLUMN,
   TRIALS,
 } from './json-columns';
-import { maybeJson } from './typed';
+import { nullableJson } from './columns';
 import { writeMenuPlates } from './menus';
 import { insertPlateLines } from './plate-lines';
 import { insertArticles, insertIngredients } from './larder-rows';
@@ -57,7 +57,7 @@ const must = <T>(outcome: Outcome<T>): T => {
  */
 export async function loadKitchen(pool: Pool, file: KitchenFile, secrets: Secrets): Promise<void> {
   await inTransaction(pool, async (sql) => {
-    await asAWhole(sql, file.kitchen.id, async () => {
+    await withFreshMark(sql, file.kitchen.id, async () => {
       await loadOwnRow(sql, file);
       await loadHouse(sql, file, secrets);
       await loadLarder(sql, file);
@@ -91,9 +91,9 @@ async function loadOwnRow(sql: Sql, file: KitchenFile): Promise<void> {
       k.usualTargetPct ?? null,
       k.cooksMayChange ? 1 : 0,
       k.scale ?? null,
-      k.hands || k.sharedHands ? HANDS.write({ kinds: k.hands, shared: k.sharedHands }) : null,
+      k.hands || k.sharedHands ? LABOUR_COLUMN.write({ kinds: k.hands, shared: k.sharedHands }) : null,
       k.shownIn ?? 'metric',
-      maybeJson(HOUSE_RULES, k.rules),
+      nullableJson(HOUSE_RULES, k.rules),
       file.referenceDay,
     ],
   );
@@ -122,7 +122,7 @@ async function loadHouse(sql: Sql, file: KitchenFile, secrets: Secrets): Promise
       id: s.id,
       name: s.name,
       price_list: s.priceList ?? null,
-      list_columns: maybeJson(LIST_COLUMNS, s.columns),
+      list_columns: nullableJson(LIST_COLUMNS, s.columns),
     })),
   );
   await insertRows(
@@ -143,7 +143,7 @@ async function loadStove(sql: Sql, file: KitchenFile): Promise<void> {
       kitchen_id: k.id,
       id: v.id,
       ...vesselRow(v),
-      boils: maybeJson(BOILS, v.boils ?? null),
+      boils: nullableJson(BOILS, v.boils ?? null),
       position: i,
     })),
   );
@@ -292,7 +292,7 @@ async function loadCooking(sql: Sql, file: KitchenFile): Promise<void> {
       service: p.service ?? null,
       service_loss_pct: p.serviceLossPct ?? null,
       follows_id: p.follows?.plate ?? null,
-      follows: maybeJson(FOLLOWS, p.follows),
+      follows: nullableJson(FOLLOWS, p.follows),
       hands_minutes: p.hands?.minutes ?? null,
       hands_plates: p.hands?.plates ?? null,
       position: i,
@@ -342,7 +342,7 @@ async function loadMenus(sql: Sql, file: KitchenFile): Promise<void> {
       id,
       name,
       asks: ASKS.write({ asks, beside }),
-      told: told ? TOLD.write(told) : null,
+      told: told ? ANSWER_COLUMN.write(told) : null,
       position: i,
     })),
   );

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MIXES, type WrittenMenu } from '@/core/kitchen-file';
-import { figure, id, maybeFigure } from './rows';
+import { figure, id, nullableFigure } from './rows';
 import { insertRows, many, run, type Sql } from './sql';
 
 /** Menus of a kitchen with their plates, without those that were put away. */
@@ -13,7 +13,7 @@ export async function readMenus(sql: Sql, kitchenId: string): Promise<WrittenMen
   );
   const plates = await many(
     sql,
-    z.object({ menu: id, plate: id, sold: maybeFigure }),
+    z.object({ menu: id, plate: id, sold: nullableFigure }),
     'SELECT m.menu_id AS menu, m.plate_id AS plate, m.sold FROM menu_plate m JOIN plate p ON p.kitchen_id = m.kitchen_id AND p.id = m.plate_id WHERE m.kitchen_id = ? AND p.archived_at IS NULL ORDER BY m.menu_id, m.position',
     [kitchenId],
   );

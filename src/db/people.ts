@@ -38,7 +38,7 @@ export const personCalled = async (
   )?.id;
 
 /** Who can sign in: nobody without a password or a PIN is offered at the door. */
-export const peopleAtTheDoor = (sql: Sql, kitchenId: string): Promise<Person[]> =>
+export const peopleToSignIn = (sql: Sql, kitchenId: string): Promise<Person[]> =>
   many(
     sql,
     Person,
@@ -63,7 +63,7 @@ export const setPassword = (sql: Sql, kitchenId: string, id: string, hash: strin
   run(sql, 'UPDATE person SET password_hash = ? WHERE kitchen_id = ? AND id = ?', [hash, kitchenId, id]);
 
 /** Everybody who ever worked here, whoever has left among them. */
-export const everybodyOf = (
+export const allPeople = (
   sql: Sql,
   kitchenId: string,
 ): Promise<
@@ -77,7 +77,7 @@ export const everybodyOf = (
   );
 
 /** Writes somebody down, or over; a hash that is not given stays. */
-export async function putPerson(
+export async function writePerson(
   sql: Sql,
   kitchenId: string,
   p: Person,
@@ -91,7 +91,7 @@ export async function putPerson(
 }
 
 /** Somebody has left (`at`), or is back (null). */
-export const leave = (sql: Sql, kitchenId: string, id: string, at: Date | null): Promise<number> =>
+export const archivePerson = (sql: Sql, kitchenId: string, id: string, at: Date | null): Promise<number> =>
   run(sql, 'UPDATE person SET archived_at = ? WHERE kitchen_id = ? AND id = ?', [at, kitchenId, id]);
 
 /** Managers who work here, each locked until the transaction ends: the last of them stays one. */

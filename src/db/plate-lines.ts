@@ -2,7 +2,7 @@ import type { WrittenPlate } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { withIds } from './recipe-steps';
 import { insertAll, run, type Sql } from './sql';
-import { normalised, pointers } from './typed';
+import { normalizedAmount, pointerColumns } from './columns';
 
 const COLUMNS = [
   'kitchen_id',
@@ -30,8 +30,8 @@ const rowsOf = (
   manner: Manner,
 ): (string | number | null)[][] =>
   withIds(lines).map(({ id, of, amount: typed, overfillPct, takenPct, packaging }, i) => {
-    const { amount, kind, unit } = normalised(typed, manner);
-    const to = pointers(of);
+    const { amount, kind, unit } = normalizedAmount(typed, manner);
+    const to = pointerColumns(of);
     const part = 'product' in of ? 'product' : 'stockTrimOf' in of ? 'stock trim' : 'usable';
     const joint = 'product' in of ? (of.part ?? null) : null;
     const counted = 'ingredient' in of ? (of.counted ?? null) : null;

@@ -1,7 +1,7 @@
 import { Decimal } from 'decimal.js';
 import { z } from 'zod';
 import { VERDICTS, type Verdict } from '@/core/price-list';
-import { figure, id, maybe, money } from './rows';
+import { figure, id, nullable, money } from './rows';
 import { insertAll, many, maybeOne, run, type Sql } from './sql';
 
 /** One row of a list as it is kept between the preview and the decision. */
@@ -40,7 +40,7 @@ const ROW_COLUMNS = [
   'ingredient_id',
 ] as const;
 
-export async function insertRows(
+export async function insertListRows(
   sql: Sql,
   kitchenId: string,
   importId: string,
@@ -75,26 +75,26 @@ export const clearRows = (sql: Sql, kitchenId: string, importId: string): Promis
 
 const row = z.object({
   line: figure,
-  code: maybe(z.string()),
-  name: maybe(z.string()),
-  pack: maybe(z.string()),
-  priceTyped: maybe(z.string()),
-  price: maybe(money),
+  code: nullable(z.string()),
+  name: nullable(z.string()),
+  pack: nullable(z.string()),
+  priceTyped: nullable(z.string()),
+  price: nullable(money),
   verdict: z.enum(VERDICTS),
-  reason: maybe(z.string()),
-  article: maybe(id),
-  priceBefore: maybe(money),
-  packBefore: maybe(z.string()),
+  reason: nullable(z.string()),
+  article: nullable(id),
+  priceBefore: nullable(money),
+  packBefore: nullable(z.string()),
   wanted: z
     .number()
     .nullable()
     .transform((w) => (w === null ? undefined : w === 1)),
-  ingredient: maybe(id),
+  ingredient: nullable(id),
 });
 const ROW =
   'line, code, name, pack_typed AS pack, price_typed AS priceTyped, price, verdict, reason, article_id AS article, price_before AS priceBefore, pack_before AS packBefore, wanted, ingredient_id AS ingredient';
 
-export const rowsOf = (
+export const listRowsOf = (
   sql: Sql,
   kitchenId: string,
   importId: string,
@@ -180,7 +180,7 @@ export async function replaceRow(
     importId,
     next.line,
   ]);
-  await insertRows(sql, kitchenId, importId, [next]);
+  await insertListRows(sql, kitchenId, importId, [next]);
 }
 
 /** A price in force as the preview saw it: for telling whether somebody changed it meanwhile. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { ListColumns } from '@/core/price-list';
 import { LIST_COLUMNS } from './json-columns';
-import { figure, id, instant, maybe } from './rows';
+import { figure, id, instant, nullable } from './rows';
 import { many, maybeOne, one, run, type Sql } from './sql';
 
 export const IMPORT_STATES = ['columns', 'preview', 'accepted', 'undone', 'dropped'] as const;
@@ -30,10 +30,10 @@ const head = z.object({
   fileName: z.string(),
   startedAt: instant,
   state: z.enum(IMPORT_STATES),
-  on: maybe(z.string()),
-  columns: maybe(LIST_COLUMNS.read),
+  on: nullable(z.string()),
+  columns: nullable(LIST_COLUMNS.read),
   oddShare: figure,
-  acceptedAt: maybe(instant),
+  acceptedAt: nullable(instant),
   version: figure,
 });
 const FROM = 'price_import i JOIN supplier s ON s.kitchen_id = i.kitchen_id AND s.id = i.supplier_id';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { refuse, type Trouble } from '@/core/trouble';
-import { figure, id, instant, maybe, maybeFigure, money } from './rows';
+import { figure, id, instant, nullable, nullableFigure, money } from './rows';
 import { many, maybeOne, type Sql } from './sql';
 
 export interface PurchaseRow {
@@ -67,14 +67,14 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
     z.object({
       id,
       kind: z.enum(['invoice', 'credit note']),
-      corrects: maybe(id),
-      correctsNumber: maybe(z.string()),
+      corrects: nullable(id),
+      correctsNumber: nullable(z.string()),
       supplier: id,
       supplierName: z.string(),
       on: z.string(),
       recordedAt: instant,
       number: z.string(),
-      withdrawnAt: maybe(instant),
+      withdrawnAt: nullable(instant),
     }),
     // In this order whatever the statistics say: one page of purchases, then their own lines.
     `SELECT STRAIGHT_JOIN p.id, p.kind, p.withdrawn_at AS withdrawnAt, p.corrects_id AS corrects, c.number AS correctsNumber, p.supplier_id AS supplier, s.name AS supplierName,
@@ -89,16 +89,16 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
     sql,
     z.object({
       is: z.enum(['goods', 'deposit', 'tax', 'delivery', 'discount']),
-      article: maybe(id),
-      packs: maybeFigure,
-      packPrice: maybe(money),
-      delivered: maybe(z.string()),
-      rejected: maybe(z.string()),
-      inPlaceOf: maybe(id),
-      acceptedG: maybeFigure,
-      money: maybe(money),
-      amount: maybe(money),
-      note: maybe(z.string()),
+      article: nullable(id),
+      packs: nullableFigure,
+      packPrice: nullable(money),
+      delivered: nullable(z.string()),
+      rejected: nullable(z.string()),
+      inPlaceOf: nullable(id),
+      acceptedG: nullableFigure,
+      money: nullable(money),
+      amount: nullable(money),
+      note: nullable(z.string()),
     }),
     'SELECT kind AS `is`, article_id AS article, packs, pack_price AS packPrice, delivered_typed AS delivered, rejected_typed AS rejected, in_place_of AS inPlaceOf, accepted_g AS acceptedG, money, amount, note FROM purchase_line WHERE kitchen_id = ? AND purchase_id = ? ORDER BY position',
     [kitchenId, purchaseId],

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { WrittenQuestion } from '@/core/kitchen-file';
-import { ASKS, TOLD } from './json-columns';
+import { ASKS, ANSWER_COLUMN } from './json-columns';
 import { figure, id } from './rows';
 import { many, type Sql } from './sql';
 
@@ -10,7 +10,7 @@ export type QuestionRow = WrittenQuestion & { readonly version: number };
 export async function readQuestionRows(sql: Sql, kitchenId: string): Promise<QuestionRow[]> {
   const rows = await many(
     sql,
-    z.object({ id, name: z.string(), asks: ASKS.read, told: TOLD.read.nullable(), version: figure }),
+    z.object({ id, name: z.string(), asks: ASKS.read, told: ANSWER_COLUMN.read.nullable(), version: figure }),
     'SELECT id, name, asks, told, version FROM question WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
     [kitchenId],
   );

@@ -4,22 +4,22 @@ import { readBatches } from './batches';
 import { readMenus } from './menus';
 import { readQuestions } from './questions';
 import { readTrays } from './trays';
-import { FORMAT, FORMAT_VERSION, KitchenFile, ofWhatStands, SERVICES } from '@/core/kitchen-file';
+import { FORMAT, FORMAT_VERSION, KitchenFile, withoutArchived, SERVICES } from '@/core/kitchen-file';
 import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { SHOWN_IN, type ShownIn } from '@/core/quantity';
-import { keptSame } from '@/core/shelf';
-import { BOILS, CHOICES, HANDS, HOUSE_RULES, FOLLOWS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
+import { reuseIfEqual } from '@/core/shelf';
+import { BOILS, CHOICES, LABOUR_COLUMN, HOUSE_RULES, FOLLOWS, LIST_COLUMNS, PRICE_BASIS, STEP } from './json-columns';
 import { readLarder } from './read-larder';
 import { readHistory, readPast } from './read-past';
-import { movedSince, sameStand, stoodNow, type Moved, type Stood } from './moved';
+import { changedIdsSince, isSameRevision, currentRevision, type ChangedIds, type RevisionMark } from './revisions';
 import {
   among,
   figure,
   groupBy,
   id,
-  maybe,
-  maybeFigure,
+  nullable,
+  nullableFigure,
   money,
   readerOf,
   versionsOf,
@@ -27,7 +27,7 @@ import {
 } from './rows';
 import { many, one, type Sql } from './sql';
 import { readWastes } from './wastes';
-import { HistoryError, readTables } from './whole';
+import { HistoryError, readTables } from './history-rows';
 import { readTests } from './yield-tests';
 
 /** Versions of the aggregates people edit, as they were when the kitchen was read. */
@@ -93,7 +93,7 @@ export async function readKitchenFrom(
     questions: await readQuestions(sql, kitchenId),
     batches: await readBatches(sql, kitchenId, { are: 'all' }),
   };
-  const whole = ofWhatStands(KitchenFile.parse(withoutUndefined(file)));
+  const whole = withoutArchived(KitchenFile.parse(withoutUndefined(file)));
   return { file: KitchenFile.parse(withoutUndefined(whole)), versions };
 }
 
@@ -147,8 +147,8 @@ const peopleIn = (of: Reader) =>
   );
 
 /** What stands in a kitchen, and where it stood when that was read. */
-export interface Read {
-  readonly stood: Stood;
+export interface KitchenRead {
+  readonly stood: RevisionMark;
   readonly state: KitchenState;
   readonly versions: Versions;
 }
@@ -157,11 +157,11 @@ export interface Read {
  * What stands in a kitchen now, each row checked as it comes in: what any day's costing starts from. Of one that has been read
  * before only what has moved is read, and the rest stays the very same objects.
  */
-export async function readKitchenState(sql: Sql, kitchenId: string, before?: Read): Promise<Read> {
-  const { zone: _z, ...stood } = await stoodNow(sql, kitchenId);
-  if (before && sameStand(before.stood, stood)) return before;
+export async function readKitchenState(sql: Sql, kitchenId: string, before?: KitchenRead): Promise<KitchenRead> {
+  const { zone: _z, ...stood } = await currentRevision(sql, kitchenId);
+  if (before && isSameRevision(before.stood, stood)) return before;
   const of = readerOf(sql, kitchenId);
-  const moved = before && (await movedSince(sql, kitchenId, before.stood, stood));
+  const moved = before && (await changedIdsSince(sql, kitchenId, before.stood, stood));
   const larder = await readLarder(of, moved);
   const cooking = await readCooking(of, moved);
   const place = { ...(await readPlace(of)), menus: await readMenus(sql, kitchenId) };
@@ -183,12 +183,12 @@ type List = keyof typeof LISTS;
 /** What was read before with what has moved since put in its place; what came or went puts its list in order again. */
 async function patched(
   of: Reader,
-  before: Read,
-  moved: Moved,
+  before: KitchenRead,
+  moved: ChangedIds,
   place: Omit<KitchenState, List>,
   lists: Pick<KitchenState, List>,
   versions: Versions,
-): Promise<Omit<Read, 'stood'>> {
+): Promise<Omit<KitchenRead, 'stood'>> {
   const put = async <T extends { readonly id: string }>(
     list: List,
     was: readonly T[],
@@ -227,12 +227,12 @@ async function patched(
 
 /** The little that is read anew each time: what says the same as before is the same object. */
 const samePlace = (now: Omit<KitchenState, List>, before: KitchenState): Omit<KitchenState, List> => ({
-  kitchen: keptSame(now.kitchen, before.kitchen),
-  measures: keptSame(now.measures, before.measures),
-  suppliers: keptSame(now.suppliers, before.suppliers),
-  vessels: keptSame(now.vessels, before.vessels),
-  hobs: keptSame(now.hobs, before.hobs),
-  menus: keptSame(now.menus, before.menus),
+  kitchen: reuseIfEqual(now.kitchen, before.kitchen),
+  measures: reuseIfEqual(now.measures, before.measures),
+  suppliers: reuseIfEqual(now.suppliers, before.suppliers),
+  vessels: reuseIfEqual(now.vessels, before.vessels),
+  hobs: reuseIfEqual(now.hobs, before.hobs),
+  menus: reuseIfEqual(now.menus, before.menus),
 });
 
 /** The kitchen's own row. */
@@ -250,16 +250,16 @@ async function readSettings(sql: Sql, kitchenId: string): Promise<KitchenState['
       trim_set_value: money,
       price_basis: PRICE_BASIS.read,
       learning: z.enum(['ask', 'at once']),
-      wagePerHour: maybe(money),
-      electricity: maybe(money),
-      gas: maybe(money),
-      usualTaxPct: maybeFigure,
-      usualTargetPct: maybeFigure,
+      wagePerHour: nullable(money),
+      electricity: nullable(money),
+      gas: nullable(money),
+      usualTaxPct: nullableFigure,
+      usualTargetPct: nullableFigure,
       cooksMayChange: z.number().transform((x) => (x === 1 ? true : undefined)),
-      scale: maybe(z.string()),
-      hands: maybe(HANDS.read),
+      scale: nullable(z.string()),
+      hands: nullable(LABOUR_COLUMN.read),
       shownIn: z.enum(SHOWN_IN).transform((x) => (x === 'metric' ? undefined : x)),
-      rules: maybe(HOUSE_RULES.read),
+      rules: nullable(HOUSE_RULES.read),
     }),
     'SELECT id, name, currency, locale, zone, decimal_mark, trim_school, trim_set_value, price_basis, learning, wage_per_hour AS wagePerHour, electricity_per_kwh AS electricity, gas_per_kwh AS gas, usual_tax_pct AS usualTaxPct, usual_target_pct AS usualTargetPct, cooks_may_change AS cooksMayChange, scale_address AS scale, hands, shown_in AS shownIn, house_rules AS rules FROM kitchen WHERE id = ?',
     [kitchenId],
@@ -295,7 +295,7 @@ async function readPlace(
   of: Reader,
 ): Promise<Pick<KitchenState, 'suppliers' | 'vessels' | 'hobs' | 'measures'>> {
   const suppliers = await of(
-    z.object({ id, name: z.string(), priceList: maybe(z.string()), columns: maybe(LIST_COLUMNS.read) }),
+    z.object({ id, name: z.string(), priceList: nullable(z.string()), columns: nullable(LIST_COLUMNS.read) }),
     'SELECT id, name, price_list AS priceList, list_columns AS columns FROM supplier WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY id',
   );
   const vessels = await of(
@@ -311,7 +311,7 @@ async function readPlace(
       name: z.string(),
       netKw: z.union([z.string(), z.null()]).transform((x) => (x === null ? null : Number(x))),
       fuel: z.enum(FUELS),
-      efficiencyPct: maybeFigure,
+      efficiencyPct: nullableFigure,
       draught: z.number().transform((x) => (x === 1 ? true : undefined)),
     }),
     'SELECT id, name, net_kw AS netKw, fuel, efficiency_pct AS efficiencyPct, draught FROM hob WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
@@ -328,11 +328,11 @@ const VESSEL = {
   name: z.string(),
   heightCm: figure,
   maxFillPct: figure,
-  emptyG: maybeFigure,
-  boils: maybe(BOILS.read),
+  emptyG: nullableFigure,
+  boils: nullable(BOILS.read),
 };
 
-async function readCooking(of: Reader, only?: Pick<Moved, 'recipes' | 'plates'>) {
+async function readCooking(of: Reader, only?: Pick<ChangedIds, 'recipes' | 'plates'>) {
   const recipes = await readRecipes(of, only?.recipes);
   const plates = await readPlates(of, only?.plates);
   return {
@@ -348,10 +348,10 @@ async function readRecipes(of: Reader, ids: readonly string[] | undefined) {
       name: z.string(),
       vessel: id,
       hob: id,
-      note: maybe(z.string()),
-      serveCelsius: maybeFigure,
+      note: nullable(z.string()),
+      serveCelsius: nullableFigure,
       batchesAWeek: figure,
-      choices: maybe(CHOICES.read),
+      choices: nullable(CHOICES.read),
       version: figure,
     }),
     'SELECT id, name, vessel_id AS vessel, hob_id AS hob, note, choices, serve_celsius AS serveCelsius, batches_a_week AS batchesAWeek, version FROM recipe WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
@@ -375,14 +375,14 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
     z.object({
       id,
       name: z.string(),
-      menuPrice: maybe(money),
+      menuPrice: nullable(money),
       taxPct: figure,
-      targetFoodCostPct: maybeFigure,
-      service: maybe(z.enum(SERVICES)),
-      serviceLossPct: maybeFigure,
-      follows: maybe(FOLLOWS.read),
-      handsMinutes: maybeFigure,
-      handsPlates: maybeFigure,
+      targetFoodCostPct: nullableFigure,
+      service: nullable(z.enum(SERVICES)),
+      serviceLossPct: nullableFigure,
+      follows: nullable(FOLLOWS.read),
+      handsMinutes: nullableFigure,
+      handsPlates: nullableFigure,
       version: figure,
     }),
     'SELECT id, name, menu_price AS menuPrice, tax_pct AS taxPct, target_food_cost_pct AS targetFoodCostPct, service, service_loss_pct AS serviceLossPct, follows, hands_minutes AS handsMinutes, hands_plates AS handsPlates, version FROM plate WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
@@ -393,13 +393,13 @@ async function readPlates(of: Reader, ids: readonly string[] | undefined) {
       id,
       plate_id: id,
       part: z.enum(['usable', 'stock trim', 'product']),
-      ingredient_id: maybe(id),
-      product_id: maybe(id),
-      product_part: maybe(z.string()),
-      counted: maybe(z.literal('trimmed')),
+      ingredient_id: nullable(id),
+      product_id: nullable(id),
+      product_part: nullable(z.string()),
+      counted: nullable(z.literal('trimmed')),
       amount: z.string(),
-      overfillPct: maybeFigure,
-      takenPct: maybeFigure,
+      overfillPct: nullableFigure,
+      takenPct: nullableFigure,
       packaging: figure,
     }),
     'SELECT id, plate_id, part, ingredient_id, product_id, product_part, counted, amount_typed AS amount, overfill_pct AS overfillPct, taken_pct AS takenPct, packaging FROM plate_line WHERE kitchen_id = ? ORDER BY plate_id, position',

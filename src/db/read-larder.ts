@@ -3,15 +3,15 @@ import { COOKED, SEASONS } from '@/core/learning';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import type { KitchenState } from '@/core/kitchen-state';
 import { LABEL, PHYSICS, PRICE_BASIS, type Physics } from './json-columns';
-import type { Moved } from './moved';
+import type { ChangedIds } from './revisions';
 import {
   among,
   figure,
   groupBy,
   id,
   instant,
-  maybe,
-  maybeFigure,
+  nullable,
+  nullableFigure,
   money,
   versionsOf,
   type Reader,
@@ -27,19 +27,19 @@ const readIngredients = (of: Reader, ids: Some) =>
       name: z.string(),
       role: z.enum(['liquid', 'piece']),
       physics: PHYSICS.read,
-      trim_school: maybe(z.enum(TRIM_SCHOOLS)),
-      trim_set_value: maybe(money),
-      trim_taken_pct: maybeFigure,
-      comes_off_id: maybe(id),
-      comes_off_value: maybe(money),
+      trim_school: nullable(z.enum(TRIM_SCHOOLS)),
+      trim_set_value: nullable(money),
+      trim_taken_pct: nullableFigure,
+      comes_off_id: nullable(id),
+      comes_off_value: nullable(money),
       comes_off_sold: figure,
-      comes_off_taken_pct: maybeFigure,
-      learn_season: maybe(z.enum([...SEASONS, 'now'])),
-      learn_supplier_id: maybe(id),
-      reference: maybe(id),
-      mergedInto: maybe(id),
-      priceBasis: maybe(PRICE_BASIS.read),
-      boughtAs: maybe(id),
+      comes_off_taken_pct: nullableFigure,
+      learn_season: nullable(z.enum([...SEASONS, 'now'])),
+      learn_supplier_id: nullable(id),
+      reference: nullable(id),
+      mergedInto: nullable(id),
+      priceBasis: nullable(PRICE_BASIS.read),
+      boughtAs: nullable(id),
       partPack: z.enum(['part', 'whole']),
       version: figure,
     }),
@@ -57,9 +57,9 @@ const readYields = (of: Reader, ids: Some) =>
       usablePct: figure,
       stockTrimPct: figure,
       source: z.enum(['estimate', 'measured']),
-      low: maybeFigure,
-      high: maybeFigure,
-      basis: maybe(z.string()),
+      low: nullableFigure,
+      high: nullableFigure,
+      basis: nullable(z.string()),
     }),
     'SELECT id, ingredient_id, effective_on AS `on`, recorded_at AS recordedAt, usable_pct AS usablePct, stock_trim_pct AS stockTrimPct, source, low_pct AS low, high_pct AS high, basis FROM ingredient_yield WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
     among('ingredient_id', ids),
@@ -80,10 +80,10 @@ const readCooked = (of: Reader, ids: Some) =>
       on: z.string(),
       recordedAt: instant,
       value: figure,
-      low: maybeFigure,
-      high: maybeFigure,
+      low: nullableFigure,
+      high: nullableFigure,
       source: z.enum(['estimate', 'measured']),
-      basis: maybe(z.string()),
+      basis: nullable(z.string()),
     }),
     'SELECT ingredient_id, figure, effective_on AS `on`, recorded_at AS recordedAt, value, low, high, source, basis FROM cooked_figure WHERE kitchen_id = ? ORDER BY effective_on, recorded_at, id',
     among('ingredient_id', ids),
@@ -96,9 +96,9 @@ const readArticles = (of: Reader, ids: Some) =>
       supplier: id,
       ingredient: id,
       name: z.string(),
-      code: maybe(z.string()),
+      code: nullable(z.string()),
       pack: z.string(),
-      label: maybe(LABEL.read),
+      label: nullable(LABEL.read),
       version: figure,
     }),
     'SELECT id, supplier_id AS supplier, ingredient_id AS ingredient, name, code, pack_typed AS pack, label, version FROM supplier_article WHERE kitchen_id = ? AND archived_at IS NULL ORDER BY position, id',
@@ -113,7 +113,7 @@ const readWeighings = (of: Reader, ids: Some) =>
   );
 
 /** Ingredients and articles as they stand now, all of them or some, with the versions they were read at. */
-export async function readLarder(of: Reader, only?: Pick<Moved, 'ingredients' | 'articles'>) {
+export async function readLarder(of: Reader, only?: Pick<ChangedIds, 'ingredients' | 'articles'>) {
   const ingredients = await readIngredients(of, only?.ingredients);
   const yields = await readYields(of, only?.ingredients);
   const byProducts = await readByProducts(of, only && yields.map((y) => y.id));

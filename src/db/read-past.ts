@@ -9,8 +9,8 @@ import {
   type PricePoint,
 } from '@/core/kitchen-state';
 import type { Receipt } from '@/core/larder';
-import type { Moved } from './moved';
-import { figure, groupBy, id, instant, maybe, maybeFigure, money, type Reader } from './rows';
+import type { ChangedIds } from './revisions';
+import { figure, groupBy, id, instant, nullable, nullableFigure, money, type Reader } from './rows';
 import { many, type Sql } from './sql';
 
 /** Every quote, purchase and count of a kitchen, as the kitchen file has them. */
@@ -23,7 +23,7 @@ export async function readPast(of: Reader) {
     z.object({
       id,
       kind: z.string(),
-      corrects: maybe(id),
+      corrects: nullable(id),
       supplier: id,
       on: z.string(),
       recordedAt: instant,
@@ -36,14 +36,14 @@ export async function readPast(of: Reader) {
       id,
       purchase_id: id,
       is: z.string(),
-      article: maybe(id),
-      packs: maybeFigure,
-      packPrice: maybe(money),
-      delivered: maybe(z.string()),
-      rejected: maybe(z.string()),
-      inPlaceOf: maybe(id),
-      amount: maybe(money),
-      note: maybe(z.string()),
+      article: nullable(id),
+      packs: nullableFigure,
+      packPrice: nullable(money),
+      delivered: nullable(z.string()),
+      rejected: nullable(z.string()),
+      inPlaceOf: nullable(id),
+      amount: nullable(money),
+      note: nullable(z.string()),
     }),
     'SELECT id, purchase_id, kind AS `is`, article_id AS article, packs, pack_price AS packPrice, delivered_typed AS delivered, rejected_typed AS rejected, in_place_of AS inPlaceOf, amount, note FROM purchase_line WHERE kitchen_id = ? ORDER BY purchase_id, position',
   );
@@ -68,7 +68,7 @@ const point = z.object({
   on: z.string(),
   recordedAt: instant,
   price: z.string(),
-  invoice: maybe(z.string()),
+  invoice: nullable(z.string()),
 });
 
 /** The past of a kitchen as it was read for a day. */
@@ -93,7 +93,7 @@ export async function readHistory(
   state: KitchenState,
   day: string,
   knownBy: Date | undefined,
-  before?: { readonly read: ReadPast; readonly moved: Pick<Moved, 'articles' | 'ingredients'> },
+  before?: { readonly read: ReadPast; readonly moved: Pick<ChangedIds, 'articles' | 'ingredients'> },
 ): Promise<ReadPast> {
   const until = knownBy ?? new Date('9999-12-31T00:00:00Z');
   const byReceipts = new Set(articlesByReceipts(state));
@@ -129,7 +129,7 @@ export async function readHistory(
 /** Articles whose past is to be read again: those that moved, of ingredients that did, and whose basis is now another kind. */
 function touched(
   state: KitchenState,
-  { read, moved }: { readonly read: ReadPast; readonly moved: Pick<Moved, 'articles' | 'ingredients'> },
+  { read, moved }: { readonly read: ReadPast; readonly moved: Pick<ChangedIds, 'articles' | 'ingredients'> },
   byReceipts: ReadonlySet<string>,
 ): string[] {
   const ingredients = new Set(moved.ingredients);
@@ -172,7 +172,7 @@ async function countsOf(
   kitchenId: string,
   day: string,
   until: Date,
-  before: { readonly read: ReadPast; readonly moved: Pick<Moved, 'ingredients'> } | undefined,
+  before: { readonly read: ReadPast; readonly moved: Pick<ChangedIds, 'ingredients'> } | undefined,
 ): Promise<ReadonlyMap<string, Counted>> {
   const only = before?.moved.ingredients;
   if (only?.length === 0) return before?.read.counts ?? new Map<string, Counted>();

@@ -3,7 +3,7 @@ import { amountOfStep, ofStep, type WrittenStep } from '@/core/verbs';
 import { newId } from './ids';
 import { STEP } from './json-columns';
 import { insertAll, run, type Sql } from './sql';
-import { normalised, pointers } from './typed';
+import { normalizedAmount, pointerColumns } from './columns';
 
 const COLUMNS = [
   'kitchen_id',
@@ -33,8 +33,8 @@ const rowsOf = (
 ): (string | number | null)[][] =>
   withIds(steps).map(({ id: own, ...step }, i) => {
     const typed = amountOfStep(step);
-    const { amount, kind, unit } = normalised(typed, manner);
-    const to = pointers(ofStep(step));
+    const { amount, kind, unit } = normalizedAmount(typed, manner);
+    const to = pointerColumns(ofStep(step));
     return [
       kitchenId,
       own,

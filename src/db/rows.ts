@@ -3,13 +3,13 @@ import { many, type Sql } from './sql';
 
 export const id = z.string();
 export const figure = z.union([z.string(), z.number()]).transform(Number);
-export const maybeFigure = z
+export const nullableFigure = z
   .union([z.string(), z.number(), z.null()])
   .transform((x) => (x === null ? undefined : Number(x)));
 /** DECIMAL(14,4) back to the shortest decimal string with at least two places: 24.0000 is 24.00. */
 export const money = z.string().transform((x) => x.replace(/(\.\d\d\d*?)0+$/, '$1'));
 export const instant = z.date().transform((d) => d.toISOString());
-export const maybe = <T>(schema: z.ZodType<T>) => schema.nullable().transform((x) => x ?? undefined);
+export const nullable = <T>(schema: z.ZodType<T>) => schema.nullable().transform((x) => x ?? undefined);
 /** The rows of some things only, by the column that names them. */
 export interface Only {
   readonly column: string;

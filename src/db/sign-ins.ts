@@ -12,7 +12,7 @@ export const SIGNED_IN_DAYS = 14;
 const MOST_REFUSED = 500;
 
 /** Somebody who is signed in, as the database has them now. */
-export const SignedIn = z.object({
+export const SignIn = z.object({
   id: z.string(),
   personId: z.string(),
   name: z.string(),
@@ -23,13 +23,13 @@ export const SignedIn = z.object({
   cooksMayChange: flag,
   seenAt: instant,
 });
-export type SignedIn = z.infer<typeof SignedIn>;
+export type SignIn = z.infer<typeof SignIn>;
 
 /** Whoever is signed in under an id: not ended, not too old, on a device that has not been ended, somebody who still works here. */
-export const signedIn = (sql: Sql, kitchenId: string, id: string, now: Date): Promise<SignedIn | undefined> =>
+export const signedIn = (sql: Sql, kitchenId: string, id: string, now: Date): Promise<SignIn | undefined> =>
   maybeOne(
     sql,
-    SignedIn,
+    SignIn,
     `SELECT s.id, s.person_id AS personId, p.name, p.role, s.by_pin AS byPin, k.zone, k.cooks_may_change AS cooksMayChange, s.seen_at AS seenAt
        FROM signed_in s
        JOIN person p ON p.kitchen_id = s.kitchen_id AND p.id = s.person_id AND p.archived_at IS NULL
@@ -60,7 +60,7 @@ export async function beginSignedIn(sql: Sql, kitchenId: string, s: SigningIn, a
 export const seenSignedIn = (sql: Sql, kitchenId: string, id: string, at: Date): Promise<number> =>
   run(sql, 'UPDATE signed_in SET seen_at = ? WHERE kitchen_id = ? AND id = ?', [at, kitchenId, id]);
 
-export const endSignedIn = (sql: Sql, kitchenId: string, id: string, at: Date): Promise<number> =>
+export const revokeSignIn = (sql: Sql, kitchenId: string, id: string, at: Date): Promise<number> =>
   run(sql, 'UPDATE signed_in SET ended_at = ? WHERE kitchen_id = ? AND id = ? AND ended_at IS NULL', [
     at,
     kitchenId,
@@ -68,7 +68,7 @@ export const endSignedIn = (sql: Sql, kitchenId: string, id: string, at: Date): 
   ]);
 
 /** Ends everything somebody is signed in by, but for the one they do it with. */
-export const endOthers = (
+export const revokeOtherSignIns = (
   sql: Sql,
   kitchenId: string,
   personId: string,
@@ -133,7 +133,7 @@ export const signedInOf = (
 /** Why somebody was not let in at the door. */
 export type WhyRefused = 'wrong' | 'too soon' | 'not let in' | 'nobody';
 
-export interface Refusal {
+export interface SignInRefusal {
   readonly personId: string | null;
   readonly address: string;
   readonly byPin: boolean;
@@ -141,7 +141,7 @@ export interface Refusal {
 }
 
 /** Writes a refusal down, and forgets the oldest of too many: whoever knocks for ever fills nothing. */
-export async function rememberRefusal(sql: Sql, kitchenId: string, r: Refusal, at: Date): Promise<void> {
+export async function rememberRefusal(sql: Sql, kitchenId: string, r: SignInRefusal, at: Date): Promise<void> {
   await run(
     sql,
     'INSERT INTO sign_in_refused (kitchen_id, id, at, person_id, address, by_pin, why) VALUES (?,?,?,?,?,?,?)',
@@ -192,7 +192,7 @@ const LONGEST_PAUSE_MS = 8000;
 const FORGIVEN_MS = 15 * 60_000;
 
 /** Who is tried from where, and how many wrong tries of that cost nothing. */
-export interface Tried {
+export interface TryResult {
   readonly what: string;
   readonly free: number;
 }
@@ -201,10 +201,10 @@ export interface Tried {
  * Takes a try at somebody from somewhere, under a lock: two at once are one after the other. It counts as wrong until
  * `tryWasRight` says otherwise, so that nobody tries many at once while the first is still being looked at.
  */
-export const takeTry = (pool: Pool, kitchenId: string, { what, free }: Tried, at: Date): Promise<TryOpen> =>
+export const countTry = (pool: Pool, kitchenId: string, { what, free }: TryResult, at: Date): Promise<TryOpen> =>
   untilFree(() => inTransaction(pool, (sql) => takenTry(sql, kitchenId, { what, free }, at)));
 
-async function takenTry(sql: Sql, kitchenId: string, { what, free }: Tried, at: Date): Promise<TryOpen> {
+async function takenTry(sql: Sql, kitchenId: string, { what, free }: TryResult, at: Date): Promise<TryOpen> {
   await run(
     sql,
     'INSERT INTO sign_in_tries (kitchen_id, what, wrong, last_at, open_at) VALUES (?,?,0,?,?) ON DUPLICATE KEY UPDATE what = what',
@@ -231,7 +231,7 @@ async function takenTry(sql: Sql, kitchenId: string, { what, free }: Tried, at: 
 }
 
 /** Forgives what was wrong before: the right secret was typed. Also forgets tries of long ago. */
-export async function tryWasRight(sql: Sql, kitchenId: string, what: string, at: Date): Promise<void> {
+export async function clearTries(sql: Sql, kitchenId: string, what: string, at: Date): Promise<void> {
   await run(sql, 'DELETE FROM sign_in_tries WHERE kitchen_id = ? AND (what = ? OR last_at < ?)', [
     kitchenId,
     what,

@@ -2,7 +2,7 @@ import { setImmediate as others } from 'node:timers/promises';
 import { setTimeout as pause } from 'node:timers/promises';
 import { createPool, type Pool, type PoolConnection, type ResultSetHeader } from 'mysql2/promise';
 import type { ZodType } from 'zod';
-import { answered, SilentError, standsAt } from './silence';
+import { withWatchdog, UnresponsiveError, rememberAddress } from './watchdog';
 
 /** Something statements can be sent to: the pool, or one connection inside a transaction. */
 export type Sql = Pool | PoolConnection;
@@ -75,10 +75,10 @@ export function openPool(url: string): Pool {
     // A row that is written over with what it holds already counts as touched.
     flags: ['FOUND_ROWS'],
   });
-  standsAt(pool, url);
+  rememberAddress(pool, url);
   // Said to each connection once, and before anything else: what is refused is only as strict as the session, and no statement runs for ever.
   pool.on('connection', (connection) => {
-    standsAt(connection, url);
+    rememberAddress(connection, url);
     void connection.query(SESSION);
   });
   return pool;
@@ -93,7 +93,7 @@ export async function many<T>(
   statement: string,
   values: Value[] = [],
 ): Promise<T[]> {
-  const [rows] = await answered(sql, sql.execute(statement, values));
+  const [rows] = await withWatchdog(sql, sql.execute(statement, values));
   const read: T[] = [];
   for (const r of rows as unknown[]) {
     read.push(row.parse(r));
@@ -122,7 +122,7 @@ export async function one<T>(sql: Sql, row: ZodType<T>, statement: string, value
 
 /** Runs a statement that writes and returns how many rows it touched. */
 export async function run(sql: Sql, statement: string, values: Value[] = []): Promise<number> {
-  const [result] = await answered(sql, sql.execute(statement, values));
+  const [result] = await withWatchdog(sql, sql.execute(statement, values));
   return (result as ResultSetHeader).affectedRows;
 }
 
@@ -145,7 +145,7 @@ export async function insertAll(
   for (let i = 0; i < rows.length; i += CHUNK) {
     const part = rows.slice(i, i + CHUNK);
     const holes = part.map(() => `(${columns.map(() => '?').join(',')})`).join(',');
-    await answered(
+    await withWatchdog(
       sql,
       sql.query(`INSERT INTO ${table} (${columns.join(',')}) VALUES ${holes}${over}`, part.flat()),
     );
@@ -195,12 +195,12 @@ async function between<T>(pool: Pool, begin: string, work: (sql: PoolConnection)
   const connection = await connectionOf(pool);
   let silent = false;
   try {
-    await answered(connection, connection.query(begin));
+    await withWatchdog(connection, connection.query(begin));
     const result = await work(connection);
-    await answered(connection, connection.commit());
+    await withWatchdog(connection, connection.commit());
     return result;
   } catch (error) {
-    silent = error instanceof SilentError;
+    silent = error instanceof UnresponsiveError;
     if (!silent) await connection.rollback();
     throw error;
   } finally {

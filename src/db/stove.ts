@@ -1,7 +1,7 @@
 import type { KitchenFile, WrittenVessel } from '@/core/kitchen-file';
 import { BOILS } from './json-columns';
 import { run, type Sql } from './sql';
-import { maybeJson } from './typed';
+import { nullableJson } from './columns';
 
 export type WrittenHob = KitchenFile['hobs'][number];
 export type WrittenSupplier = KitchenFile['suppliers'][number];
@@ -36,7 +36,7 @@ export const setBoils = (
   boils: NonNullable<WrittenVessel['boils']>,
 ): Promise<number> =>
   run(sql, 'UPDATE vessel SET boils = ?, version = version + 1 WHERE kitchen_id = ? AND id = ?', [
-    maybeJson(BOILS, boils.length > 0 ? boils : null),
+    nullableJson(BOILS, boils.length > 0 ? boils : null),
     kitchenId,
     vessel,
   ]);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { WrittenWaste } from '@/core/kitchen-file';
 import { newId } from './ids';
-import { figure, id, instant, maybe, type Reader } from './rows';
+import { figure, id, instant, nullable, type Reader } from './rows';
 import { insertAll, insertRows, many, maybeOne, run, type Sql } from './sql';
 
 /**
@@ -68,7 +68,7 @@ const STANDS =
 /**
  * Takes back what was thrown away: every movement that was made for it is made the other way; or, not `back`, once more.
  */
-export async function takeBackWaste(
+export async function withdrawWaste(
   sql: Sql,
   kitchenId: string,
   wasteId: string,
@@ -109,7 +109,7 @@ export const readWastes = (of: Reader): Promise<WrittenWaste[]> =>
       part: z.enum(['whole', 'stock trim']),
       on: z.string(),
       recordedAt: instant,
-      by: maybe(id),
+      by: nullable(id),
       amount: z.string(),
       reason: z.string(),
     }),
@@ -137,7 +137,7 @@ export const wastesSince = (sql: Sql, kitchenId: string, since: string): Promise
       ingredient: id,
       part: z.enum(['whole', 'stock trim']),
       on: z.string(),
-      who: maybe(z.string()),
+      who: nullable(z.string()),
       amount: z.string(),
       g: figure,
       reason: z.string(),

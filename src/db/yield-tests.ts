@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { WrittenTest } from '@/core/bench';
 import { FATES, SEASONS, TEST_KINDS } from '@/core/learning';
 import { readAmountOf, type Manner } from '@/core/quantity';
-import { figure, groupBy, id, instant, maybe, type Reader } from './rows';
+import { figure, groupBy, id, instant, nullable, type Reader } from './rows';
 import { insertAll, many, run, type Sql, insertRows } from './sql';
 
 /** What a weight came to; null while it cannot be read. */
@@ -147,20 +147,20 @@ const Row = z.object({
   state: z.enum(['open', 'kept']),
   on: z.string(),
   recordedAt: instant,
-  by: maybe(id),
-  purchase: maybe(id),
-  supplier: maybe(id),
+  by: nullable(id),
+  purchase: nullable(id),
+  supplier: nullable(id),
   season: z.enum(SEASONS),
-  note: maybe(z.string()),
+  note: nullable(z.string()),
   start: z.string(),
-  intoWater: maybe(z.string()),
-  time: maybe(z.string()),
-  second_how: maybe(z.string()),
-  second_start: maybe(z.string()),
-  second_time: maybe(z.string()),
-  left_out_at: maybe(instant),
-  left_out_by: maybe(id),
-  left_out_why: maybe(z.string()),
+  intoWater: nullable(z.string()),
+  time: nullable(z.string()),
+  second_how: nullable(z.string()),
+  second_start: nullable(z.string()),
+  second_time: nullable(z.string()),
+  left_out_at: nullable(instant),
+  left_out_by: nullable(id),
+  left_out_why: nullable(z.string()),
   version: figure,
 });
 const Part = z.object({
@@ -168,7 +168,7 @@ const Part = z.object({
   pass: figure,
   name: z.string(),
   fate: z.enum(FATES),
-  product: maybe(id),
+  product: nullable(id),
   amount: z.string(),
 });
 
@@ -219,7 +219,7 @@ export async function readTests(
 }
 
 /** Deliveries of an ingredient that a test can be of, newest first. */
-export const deliveriesOf = (
+export const testDeliveries = (
   sql: Sql,
   kitchenId: string,
   ingredientId: string,

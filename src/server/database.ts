@@ -1,6 +1,6 @@
 import 'server-only';
 
-import { isThere } from '@/db/silence';
+import { isResponsive } from '@/db/watchdog';
 import { openPool, type Pool } from '@/db/sql';
 import { env } from './env';
 
@@ -19,7 +19,7 @@ let answeredAt = -Infinity;
 /** Whether the database answers now; said within two seconds. */
 export async function databaseAnswers(): Promise<boolean> {
   if (performance.now() - answeredAt < ANSWERED_MS) return true;
-  const there = await isThere(env().DATABASE_URL);
+  const there = await isResponsive(env().DATABASE_URL);
   if (there) answeredAt = performance.now();
   return there;
 }

@@ -1,8 +1,8 @@
 import 'server-only';
 import { z } from 'zod';
-import type { Reading } from '@/core/learning';
+import type { ScaleReading } from '@/core/learning';
 import { refuse, type Outcome } from '@/core/trouble';
-import { askOutside } from '@/server/outward';
+import { outboundFetch } from '@/server/outbound-fetch';
 
 const Weight = z.union([
   z.object({ overload: z.literal(true) }),
@@ -25,9 +25,9 @@ const gone = () =>
  * One reading of the bench scale.
  * @returns trouble `no-scale` where it does not answer, `odd-scale` where it answers something else than a weight
  */
-export async function readScale(address: string): Promise<Outcome<Omit<Reading, 'atMs'>>> {
+export async function readScale(address: string): Promise<Outcome<Omit<ScaleReading, 'atMs'>>> {
   try {
-    const answer = await askOutside(new URL('/weight', address), {
+    const answer = await outboundFetch(new URL('/weight', address), {
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
     const read = Weight.safeParse(answer.ok ? await answer.json() : undefined);
@@ -48,7 +48,7 @@ export async function readScale(address: string): Promise<Outcome<Omit<Reading, 
 /** Makes what lies on the scale nothing. */
 export async function tareScale(address: string): Promise<Outcome<true>> {
   try {
-    const answer = await askOutside(new URL('/tare', address), {
+    const answer = await outboundFetch(new URL('/tare', address), {
       method: 'POST',
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
@@ -64,7 +64,7 @@ export async function tareScale(address: string): Promise<Outcome<true>> {
  */
 export async function readProbe(address: string): Promise<Outcome<number>> {
   try {
-    const answer = await askOutside(new URL('/degrees', address), {
+    const answer = await outboundFetch(new URL('/degrees', address), {
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
     const read = Degrees.safeParse(answer.ok ? await answer.json() : undefined);

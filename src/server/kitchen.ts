@@ -1,5 +1,5 @@
 import 'server-only';
-import { heldOnce } from './held-once';
+import { processSingleton } from './process-singleton';
 import * as own from './kitchens';
 
 export type { AsOf, CostedKitchen, PricedKitchen, Progress, StandingKitchen } from './kitchens';
@@ -14,7 +14,7 @@ export const {
   standingKitchen,
   pricedKitchen,
   readFor,
-} = heldOnce('kitchens', () => ({
+} = processSingleton('kitchens', () => ({
   todayIn: own.todayIn,
   costedKitchen: own.costedKitchen,
   costedWith: own.costedWith,

@@ -6,20 +6,20 @@ import { dayIn, endOfDay } from '@/core/day';
 import { historyMerged, withoutMerged, type History, type KitchenState } from '@/core/kitchen-state';
 import { workSupplies, type KeptSupplies, type Supply } from '@/core/prices';
 import { CONSTANTS } from '@/core/reference';
-import { movedSince, sameStand, stoodNow, type Stood } from '@/db/moved';
-import { kitchenZone, readKitchenState, type Read, type Versions } from '@/db/read-kitchen';
+import { changedIdsSince, isSameRevision, currentRevision, type RevisionMark } from '@/db/revisions';
+import { kitchenZone, readKitchenState, type KitchenRead, type Versions } from '@/db/read-kitchen';
 import { readHistory, type ReadPast } from '@/db/read-past';
 import { inSnapshot, type Sql } from '@/db/sql';
 import { now } from './clock';
 import { database } from './database';
-import { inParts } from './in-parts';
-import { noteCostsSoon } from './model-moves';
-import { inTurn } from './turns';
+import { runInSlices } from './run-in-slices';
+import { recordCostsSoon } from './model-changes';
+import { withMutex } from './mutex';
 
 export interface CostedKitchen {
   readonly costing: KitchenCosting;
   readonly versions: Versions;
-  readonly stood: Stood;
+  readonly stood: RevisionMark;
 }
 
 /** A day to cost a kitchen for: as corrected since, or as it was known at the end of that day. */
@@ -32,18 +32,18 @@ export interface AsOf {
 export interface StandingKitchen {
   readonly state: KitchenState;
   readonly versions: Versions;
-  readonly stood: Stood;
+  readonly stood: RevisionMark;
 }
 
 export interface PricedKitchen {
   readonly supplies: ReadonlyMap<string, Supply>;
   readonly kept: KeptSupplies;
-  readonly stood: Stood;
+  readonly stood: RevisionMark;
 }
 
 /** What was made of a kitchen, and where the kitchen stood when it was asked for. */
 interface Made<T> {
-  stood: Stood;
+  stood: RevisionMark;
   readonly made: Promise<T>;
 }
 
@@ -59,21 +59,21 @@ const priced = keeping<Made<PricedKitchen>>();
 const standing = keeping<Made<StandingKitchen>>();
 /** Of each kitchen what it was last costed with, whatever the day: its pots are hardly ever others on another. */
 const lastWorkings = keeping<Workings>();
-const reads = keeping<Read>();
-const pasts = keeping<{ readonly stood: Stood; readonly past: ReadPast }>();
+const reads = keeping<KitchenRead>();
+const pasts = keeping<{ readonly stood: RevisionMark; readonly past: ReadPast }>();
 
 /**
  * What is held under a key while the kitchen stands where it stood; else made anew out of it. Whoever asks meanwhile waits for
  * the same; a failure is handed to nobody who asks next.
  */
-function upToDate<T extends { readonly stood: Stood }>(
+function upToDate<T extends { readonly stood: RevisionMark }>(
   kept: LRUCache<string, Made<T>>,
   key: string,
-  stood: Stood,
+  stood: RevisionMark,
   make: (before: T | undefined) => Promise<T>,
 ): Promise<T> {
   const before = kept.get(key);
-  if (before && sameStand(before.stood, stood)) return before.made;
+  if (before && isSameRevision(before.stood, stood)) return before.made;
   const made = Promise.resolve(before?.made.catch(() => undefined)).then(make);
   const entry: Made<T> = { stood, made };
   kept.set(key, entry);
@@ -90,7 +90,7 @@ export const todayIn = async (kitchenId: string): Promise<string> =>
 
 /** Where a kitchen stands now, and the day that is asked for: today there, unless told. */
 async function nowAt(kitchenId: string, asOf?: AsOf) {
-  const { zone, ...stood } = await stoodNow(database(), kitchenId);
+  const { zone, ...stood } = await currentRevision(database(), kitchenId);
   const at = asOf ?? ({ day: dayIn(zone, now()), known: 'since' } as const);
   return { stood, at, key: `${kitchenId} ${at.day} ${at.known}` };
 }
@@ -106,10 +106,10 @@ export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<Cos
     const last = lastWorkings.get(kitchenId);
     const begun = last?.matter.day === at.day ? last : (before?.costing.workings ?? last);
     const work = costingKitchen(read.state, at.day, CONSTANTS, history, begun);
-    const costing = begun ? await inParts(work) : await fromNothing(read.state, work);
+    const costing = begun ? await runInSlices(work) : await fromNothing(read.state, work);
     lastWorkings.set(kitchenId, costing.workings);
     if (!asOf)
-      noteCostsSoon(
+      recordCostsSoon(
         kitchenId,
         () => costedKitchen(kitchenId),
         (id, day) => costedKitchen(id, { day, known: 'since' }),
@@ -130,7 +130,7 @@ async function fromNothing(state: KitchenState, work: ReturnType<typeof costingK
   const progress = { done: 0, of: state.recipes.length };
   underWay.set(state.kitchen.id, progress);
   try {
-    return await inParts(work, () => (progress.done = Math.min(progress.of, progress.done + 1)));
+    return await runInSlices(work, () => (progress.done = Math.min(progress.of, progress.done + 1)));
   } finally {
     underWay.delete(state.kitchen.id);
   }
@@ -166,7 +166,7 @@ export async function costedWith(
 ): Promise<KitchenCosting> {
   const { state, day } = costing;
   const { history } = await readFor(state.kitchen.id, { day, known: 'since' });
-  const changed = await inParts(
+  const changed = await runInSlices(
     costingKitchen(change(state), day, CONSTANTS, past(history), costing.workings),
   );
   // What is tried out is mostly done a moment later.
@@ -178,7 +178,7 @@ export async function costedWith(
 export async function standingKitchen(kitchenId: string): Promise<StandingKitchen> {
   const { stood } = await nowAt(kitchenId);
   return upToDate(standing, kitchenId, stood, async () => {
-    const read = await inTurn(`read ${kitchenId}`, () =>
+    const read = await withMutex(`read ${kitchenId}`, () =>
       inSnapshot(database(), (sql) => readNow(sql, kitchenId)),
     );
     return { state: withoutMerged(read.state), versions: read.versions, stood: read.stood };
@@ -191,7 +191,7 @@ export async function pricedKitchen(kitchenId: string, asOf?: AsOf): Promise<Pri
   return upToDate(priced, key, stood, async (before) => {
     const { read, history } = await readFor(kitchenId, at);
     const past = historyMerged(read.state, history);
-    const { supplies, kept } = await inParts(
+    const { supplies, kept } = await runInSlices(
       workSupplies(withoutMerged(read.state), at.day, past, before?.kept),
     );
     return { supplies, kept, stood: read.stood };
@@ -202,14 +202,14 @@ export async function pricedKitchen(kitchenId: string, asOf?: AsOf): Promise<Pri
 export const readFor = (
   kitchenId: string,
   at: AsOf,
-): Promise<{ readonly read: Read; readonly history: History }> =>
-  inTurn(`read ${kitchenId}`, () =>
+): Promise<{ readonly read: KitchenRead; readonly history: History }> =>
+  withMutex(`read ${kitchenId}`, () =>
     inSnapshot(database(), async (sql) => {
       const read = await readNow(sql, kitchenId);
       const key = `${kitchenId} ${at.day} ${at.known}`;
       const was = pasts.get(key);
-      if (was && sameStand(was.stood, read.stood)) return { read, history: was.past.history };
-      const moved = was && (await movedSince(sql, kitchenId, was.stood, read.stood));
+      if (was && isSameRevision(was.stood, read.stood)) return { read, history: was.past.history };
+      const moved = was && (await changedIdsSince(sql, kitchenId, was.stood, read.stood));
       const before = was && moved ? { read: was.past, moved } : undefined;
       const past = await readHistory(sql, kitchenId, read.state, at.day, knownBy(read.state, at), before);
       pasts.set(key, { stood: read.stood, past });
@@ -221,7 +221,7 @@ export const readFor = (
 const knownBy = ({ kitchen }: KitchenState, { day, known }: AsOf): Date | undefined =>
   known === 'then' ? endOfDay(day, kitchen.zone) : undefined;
 
-async function readNow(sql: Sql, kitchenId: string): Promise<Read> {
+async function readNow(sql: Sql, kitchenId: string): Promise<KitchenRead> {
   const read = await readKitchenState(sql, kitchenId, reads.get(kitchenId));
   reads.set(kitchenId, read);
   return read;

@@ -38,14 +38,14 @@ const deviceCookie = async (): Promise<IronSession<DeviceData>> =>
   getIronSession<DeviceData>(await cookies(), sealed('half-pot-device', 400));
 
 /** The device this browser is, if a manager has let it in and nobody has ended it since. */
-export async function thisDevice(kitchenId: string): Promise<{ id: string; name: string } | undefined> {
+export async function currentDevice(kitchenId: string): Promise<{ id: string; name: string } | undefined> {
   const cookie = await deviceCookie();
   if (cookie.kitchenId !== kitchenId || !cookie.id) return undefined;
   return deviceOf(database(), kitchenId, cookie.id);
 }
 
 /** Makes this browser the device of an id. */
-export async function becomeDevice(kitchenId: string, id: string): Promise<void> {
+export async function registerDevice(kitchenId: string, id: string): Promise<void> {
   const cookie = await deviceCookie();
   cookie.kitchenId = kitchenId;
   cookie.id = id;
@@ -56,7 +56,7 @@ export async function becomeDevice(kitchenId: string, id: string): Promise<void>
 const SEEN_EVERY_MS = 60_000;
 
 /** Whoever is signed in, as the database has them now; undefined when nobody is. */
-export async function worker(): Promise<Worker | undefined> {
+export async function currentWorker(): Promise<Worker | undefined> {
   const { kitchenId, id } = await session();
   if (!kitchenId || !id) return undefined;
   const at = now();
@@ -77,14 +77,14 @@ export async function worker(): Promise<Worker | undefined> {
 }
 
 /** The same for a page: sends anybody else to the door. */
-export async function mustWork(): Promise<Worker> {
-  const who = await worker();
+export async function requireWorker(): Promise<Worker> {
+  const who = await currentWorker();
   if (!who) redirect('/sign-in');
   return who;
 }
 
 /** The kitchen this database serves. */
-export async function kitchenHere(): Promise<{ id: string; name: string }> {
+export async function currentKitchen(): Promise<{ id: string; name: string }> {
   const kitchen = await firstKitchen(database());
   if (!kitchen) throw new Error('the database holds no kitchen');
   return kitchen;

@@ -1,13 +1,13 @@
 import 'server-only';
 import type { Metadata } from 'next';
 import { standingKitchen } from './kitchen';
-import { mustWork } from './session';
+import { requireWorker } from './session';
 
 /** A page of one thing is called by that thing's own name: a dozen open tabs are told apart. */
 export const titledBy =
   (list: 'recipes' | 'plates' | 'ingredients', otherwise: string) =>
   async ({ params }: { readonly params: Promise<{ readonly id: string }> }): Promise<Metadata> => {
-    const [who, { id }] = [await mustWork(), await params];
+    const [who, { id }] = [await requireWorker(), await params];
     const { state } = await standingKitchen(who.kitchenId);
     return {
       title:

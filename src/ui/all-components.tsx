@@ -15,15 +15,15 @@ import Row from 'react-bootstrap/Row';
 import Spinner from 'react-bootstrap/Spinner';
 import Stack from 'react-bootstrap/Stack';
 import Toast from 'react-bootstrap/Toast';
-import { Combo, type Choice } from './combo';
+import { Combo, type ComboOption } from './combo';
 import { DataTable, type Column } from './data-table';
 import { DayField } from './day-field';
-import { FiguresProvider, useFigures } from './figures';
-import { HowFar } from './how-far';
+import { FormattersProvider, useFormatters } from './formatters-context';
+import { ProgressMeter } from './progress-meter';
 import { LitreJug } from './litre-jug';
 import { Panel } from './panel';
 import { PotSection } from './pot-section';
-import { Trouble } from './trouble';
+import { TroubleText } from './trouble-text';
 import { TypedField } from './typed-field';
 import { useSearch } from './use-search';
 import { WhyFigure } from './why';
@@ -32,7 +32,7 @@ const WORDS = { locale: 'en-IE', currency: 'EUR', today: '2026-03-14' };
 
 /** Every component in our look, each once, for whoever builds a screen: docs/components.md shows it by day and by night. */
 export const AllComponents = () => (
-  <FiguresProvider words={WORDS}>
+  <FormattersProvider words={WORDS}>
     <main className="p-0" style={{ maxWidth: 'none' }}>
       <h1 className="visually-hidden">Components</h1>
       {(['light', 'dark'] as const).map((theme) => (
@@ -56,7 +56,7 @@ export const AllComponents = () => (
         </div>
       ))}
     </main>
-  </FiguresProvider>
+  </FormattersProvider>
 );
 
 const Named = ({ name, children }: { readonly name: string; readonly children: ReactNode }) => (
@@ -99,13 +99,13 @@ const Buttons = () => (
   </Named>
 );
 
-const POTS: readonly Choice[] = [
+const POTS: readonly ComboOption[] = [
   { id: 'a', name: 'Stockpot 36 l', says: 'round, 40 cm' },
   { id: 'b', name: 'Rondeau 40 cm' },
 ];
 
 function Fields({ theme }: { readonly theme: string }) {
-  const [pot, setPot] = useState<Choice | undefined>(POTS[0]);
+  const [pot, setPot] = useState<ComboOption | undefined>(POTS[0]);
   const [day, setDay] = useState('2026-03-14');
   return (
     <Named name="Fields">
@@ -119,7 +119,7 @@ function Fields({ theme }: { readonly theme: string }) {
           </Form.Select>
         </InputGroup>
         <Form.Control aria-label="Wrong" isInvalid defaultValue="eleven" />
-        <Trouble says="“eleven” is not a price." />
+        <TroubleText says="“eleven” is not a price." />
         <Form.Check id={`check-${theme}`} label="take those list prices back too" defaultChecked />
         <Form.Check id={`radio-${theme}`} type="radio" label="by the part used, the rest back in store" />
         <span>
@@ -168,7 +168,7 @@ const Waits = () => (
       <Spinner size="sm" className="me-2" aria-hidden="true" />
       Saving …
     </Button>
-    <HowFar now={62} label="How far it is" />
+    <ProgressMeter now={62} label="How far it is" />
     <Placeholder as="p" animation="glow" className="mt-3 mb-0" aria-label="Looking it up">
       <Placeholder xs={7} /> <Placeholder xs={4} /> <Placeholder xs={9} />
     </Placeholder>
@@ -220,7 +220,7 @@ const ROWS: readonly Pot[] = [
 ];
 
 function Tables() {
-  const { money, litres } = useFigures();
+  const { money, litres } = useFormatters();
   const columns = useMemo(
     (): Column<Pot>[] => [
       { id: 'name', head: 'Pot', by: (p) => p.name, cell: (p) => p.name },

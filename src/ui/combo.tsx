@@ -6,14 +6,14 @@ import { flushSync } from 'react-dom';
 import Form from 'react-bootstrap/Form';
 
 /** Something that can be chosen by its name. */
-export interface Choice {
+export interface ComboOption {
   readonly id: string;
   readonly name: string;
   /** A word more about it, beside the name. */
   readonly says?: string | undefined;
 }
 
-interface Props<C extends Choice> {
+interface Props<C extends ComboOption> {
   readonly label: string;
   readonly placeholder?: string | undefined;
   readonly chosen: C | undefined;
@@ -34,7 +34,7 @@ interface Props<C extends Choice> {
  * One thing out of many, by any of its words, misspelled too. Enter, and leaving the field, take what is marked; what was typed before
  * anybody answered is never taken for something else.
  */
-export function Combo<C extends Choice>(props: Props<C>) {
+export function Combo<C extends ComboOption>(props: Props<C>) {
   const { label, placeholder, invalid, describedBy, disabled, size, className = '', inputRef } = props;
   const box = useChoosing(props);
   const none = useId();
@@ -103,7 +103,7 @@ interface Asking<C> {
 }
 
 /** Looks for what is typed; an answer that comes late is dropped. */
-function useLooking<C extends Choice>(
+function useLooking<C extends ComboOption>(
   { find, also = [] }: Pick<Props<C>, 'find' | 'also'>,
   take: (best: C | undefined, wanted: string) => void,
 ) {
@@ -176,12 +176,12 @@ function held(form: HTMLFormElement): (send: boolean) => void {
 }
 
 const BY_NAME = {
-  itemToString: (choice: Choice | null) => choice?.name ?? '',
-  itemToKey: (choice: Choice | null) => choice?.id ?? '',
+  itemToString: (choice: ComboOption | null) => choice?.name ?? '',
+  itemToKey: (choice: ComboOption | null) => choice?.id ?? '',
 };
 
 /** What stands in the box, what is offered for it, and what is taken on leaving it. */
-function useChoosing<C extends Choice>(props: Props<C>) {
+function useChoosing<C extends ComboOption>(props: Props<C>) {
   const { chosen, choose, also = [] } = props;
   const [left, setLeft] = useState<string>();
   const [text, setText] = useState(chosen?.name ?? '');
@@ -241,11 +241,11 @@ function useChoosing<C extends Choice>(props: Props<C>) {
   };
 }
 
-const isCalled = (choice: Choice, wanted: string): boolean =>
+const isCalled = (choice: ComboOption, wanted: string): boolean =>
   choice.name.toLowerCase() === wanted.trim().toLowerCase();
 
 /** What is called just so comes first. */
-function bestFirst<C extends Choice>(found: readonly C[], wanted: string): C[] {
+function bestFirst<C extends ComboOption>(found: readonly C[], wanted: string): C[] {
   const at = found.findIndex((c) => isCalled(c, wanted));
   const exact = found[at];
   return exact ? [exact, ...found.filter((_, i) => i !== at)] : [...found];

@@ -12,7 +12,7 @@ import { useWindowVirtualizer } from '@tanstack/react-virtual';
 import { Fragment, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { SheetTable } from './sheet-table';
-import { useOrder, type Order } from './use-order';
+import { useOrder, type SortOrder } from './use-order';
 
 /** One column: what its cells show, and what it is ordered by. */
 export interface Column<R> {
@@ -110,8 +110,8 @@ function Head<R>({
   onOrder,
 }: {
   readonly column: Column<R>;
-  readonly order: Order | null;
-  readonly onOrder: (order: Order) => void;
+  readonly order: SortOrder | null;
+  readonly onOrder: (order: SortOrder) => void;
 }) {
   const here = order?.id === c.id ? order : undefined;
   const sorted = here ? (here.down ? 'descending' : 'ascending') : 'none';

@@ -3,7 +3,7 @@
 import { useMemo, type RefObject } from 'react';
 import Overlay from 'react-bootstrap/Overlay';
 import { DayPicker } from 'react-day-picker';
-import { useFigures } from './figures';
+import { useFormatters } from './formatters-context';
 
 /** A day as the calendar counts them: noon of it, wherever the browser stands. */
 const noon = (iso: string): Date => {
@@ -41,7 +41,7 @@ export function DayCalendar({
   readonly min: string | undefined;
   readonly choose: (day: string) => void;
 }) {
-  const { locale, dayManner } = useFigures();
+  const { locale, dayManner } = useFormatters();
   const words = useMemo(() => {
     const of = (how: Intl.DateTimeFormatOptions) => {
       const written = new Intl.DateTimeFormat(locale, how);

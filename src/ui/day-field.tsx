@@ -7,7 +7,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
 import { readDay } from '@/core/day';
-import { useFigures } from './figures';
+import { useFormatters } from './formatters-context';
 
 /** The calendar comes when it is first opened. */
 const DayCalendar = dynamic(() => import('./day-calendar').then((m) => m.DayCalendar), { ssr: false });
@@ -37,7 +37,7 @@ function useTypedDay({
   min,
   free,
 }: Pick<Props, 'value' | 'onChange' | 'max' | 'min' | 'free'>) {
-  const { day, dayManner } = useFigures();
+  const { day, dayManner } = useFormatters();
   const shown = value === '' ? '' : day(value);
   const [typed, setTyped] = useState<string>();
   const read = typed === undefined ? value : readDay(typed, dayManner);
@@ -98,7 +98,7 @@ function Notes({
   readonly none: boolean;
   readonly sample: string;
 }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   if (none) return <span className="small-line quiet">Write a day such as {sample}.</span>;
   if (outside === undefined) return null;
   return (

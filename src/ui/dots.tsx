@@ -1,6 +1,6 @@
 'use client';
 
-import { useFigures } from './figures';
+import { useFormatters } from './formatters-context';
 
 /** One weighing, reading or batch as it bears on a figure. */
 export interface Dot {
@@ -73,7 +73,7 @@ const words = (d: Dot, value: string): string =>
  * hollow, one far from the others is a square, one that fades is pale. The black mark is what is reckoned with now.
  */
 export function Dots({ figure: f }: { readonly figure: Dotted }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const x = scaleOf(f);
   const show = (v: number): string => `${bare(v, f.digits)} ${f.unit}`;
   const rows = f.rows.filter((row) => f.dots.some((d) => d.row === row));
@@ -151,7 +151,7 @@ function Prior({
   readonly digits: number;
   readonly x: Across;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <>
       <text x={0} y={TOP + BAND / 2 + 5}>
@@ -218,7 +218,7 @@ function Axis({
   readonly x: Across;
   readonly bottom: number;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <>
       <line x1={LEFT} x2={WIDTH - RIGHT} y1={bottom} y2={bottom} stroke="var(--steel)" />

@@ -3,8 +3,8 @@
 import type { ComponentProps } from 'react';
 import Form from 'react-bootstrap/Form';
 import { get, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
-import { TheirsOf } from './both-sides';
-import { Trouble } from './trouble';
+import { TheirValue } from './edit-conflict';
+import { TroubleText } from './trouble-text';
 
 interface Props<T extends FieldValues> {
   readonly form: UseFormReturn<T>;
@@ -37,8 +37,8 @@ export function FormField<T extends FieldValues>({
         {...control}
         {...form.register(name)}
       />
-      <TheirsOf form={form} name={name} />
-      <Trouble id={`${id}-wrong`} as="span" says={wrong} />
+      <TheirValue form={form} name={name} />
+      <TroubleText id={`${id}-wrong`} as="span" says={wrong} />
     </Form.Group>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 
-import { useFigures } from './figures';
+import { useFormatters } from './formatters-context';
 
 /** One layer of a litre: where part of its money came from. */
 export interface Stratum {
@@ -91,7 +91,7 @@ function layersOf(strata: readonly Stratum[], total: number): Layer[] {
 
 /** One litre of the finished thing as a measuring jug whose strata are where its money came from. */
 export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const total = strata.reduce((sum, s) => sum + s.money, 0);
   const layers = layersOf(strata, total);
   const highest = Math.min(20, ...layers.map((l) => l.label - 16));

@@ -4,7 +4,7 @@ import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { AXIS_LABELS, nonceHere, stillChart } from './chart-look';
-import { useFigures } from './figures';
+import { useFormatters } from './formatters-context';
 
 /** The chart that answers to a pointer. */
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });
@@ -72,7 +72,7 @@ export function MovementChart({
   /** What happened on a day, in words: a mark on the line where it did. */
   readonly marks?: ReadonlyMap<string, string> | undefined;
 }) {
-  const { money, day } = useFigures();
+  const { money, day } = useFormatters();
   // The library that answers to a pointer is large: it is fetched by whoever points at the picture that stands there at once.
   const [asked, setAsked] = useState(false);
   const ask = (): void => setAsked(true);

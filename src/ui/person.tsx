@@ -1,7 +1,7 @@
 'use client';
 
 import { createContext, useContext, useState, type ReactNode } from 'react';
-import { useAlive } from './alive';
+import { useHydrated } from './use-hydrated';
 
 const Context = createContext('');
 
@@ -13,7 +13,7 @@ export const PersonProvider = ({ id, children }: { readonly id: string; readonly
 /** Columns that somebody does not want to see, kept for that person in this browser: a shared tablet shows each their own. */
 export function useHiddenColumns(table: string): readonly [readonly string[], (id: string) => void] {
   const key = `half-pot-columns ${useContext(Context)} ${table}`;
-  const alive = useAlive();
+  const alive = useHydrated();
   const [chosen, setChosen] = useState<readonly string[]>();
   const hidden = chosen ?? (alive ? keptUnder(key) : []);
   const toggle = (id: string): void => {

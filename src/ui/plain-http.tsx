@@ -1,11 +1,11 @@
 'use client';
 
 import Alert from 'react-bootstrap/Alert';
-import { useAlive } from './alive';
+import { useHydrated } from './use-hydrated';
 
 /** Where a page came by plain http from another machine: what a browser does not let it do there. */
 export function PlainHttp() {
-  if (!useAlive() || window.isSecureContext) return null;
+  if (!useHydrated() || window.isSecureContext) return null;
   return (
     <Alert variant="warning" className="mb-2">
       This address is plain http. What you type travels readable through the network, and the browser lets no

@@ -5,7 +5,7 @@ import Toast from 'react-bootstrap/Toast';
 import ToastContainer from 'react-bootstrap/ToastContainer';
 
 /** A notice: what was done, and the way to take it back where there is one. */
-export interface Told {
+export interface ToastMessage {
   readonly id: number;
   readonly words: string;
   readonly undo?: (() => void) | undefined;
@@ -19,7 +19,7 @@ export const ToastList = ({
   all,
   close,
 }: {
-  readonly all: readonly Told[];
+  readonly all: readonly ToastMessage[];
   readonly close: (id: number) => void;
 }) => (
   <ToastContainer position="bottom-start" className="p-3 position-fixed" aria-live="polite">

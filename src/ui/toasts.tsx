@@ -1,19 +1,19 @@
 'use client';
 
 import { createContext, useCallback, useContext, useState, type ReactNode } from 'react';
-import { lazily } from './lazily';
-import type { Told } from './toast-list';
+import { lazyPart } from './lazy-part';
+import type { ToastMessage } from './toast-list';
 
 /** The notices come with the first of them. */
 export const fetchToasts = () => import('./toast-list').then((m) => m.ToastList);
-const ToastList = lazily(fetchToasts);
+const ToastList = lazyPart(fetchToasts);
 
 type Tell = (words: string, undo?: () => void) => void;
 const Context = createContext<Tell>(() => undefined);
 
 /** Says at the foot of the screen what was done, with the way to take it back where there is one. */
 export function ToastProvider({ children }: { readonly children: ReactNode }) {
-  const [all, setAll] = useState<readonly Told[]>([]);
+  const [all, setAll] = useState<readonly ToastMessage[]>([]);
   const close = (id: number): void => setAll((told) => told.filter((t) => t.id !== id));
   const tell = useCallback<Tell>((words, undo) => {
     setAll((told) => [...told.slice(-2), { id: (told.at(-1)?.id ?? 0) + 1, words, undo }]);
@@ -26,4 +26,4 @@ export function ToastProvider({ children }: { readonly children: ReactNode }) {
   );
 }
 
-export const useTell = (): Tell => useContext(Context);
+export const useToast = (): Tell => useContext(Context);

@@ -2,8 +2,8 @@
 
 import Button from 'react-bootstrap/Button';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
-import { useUnkept } from './unkept';
-import { useWoken } from './use-woken';
+import { useUnsavedChanges } from './unsaved-changes';
+import { useEarlyInput } from './use-early-input';
 
 interface Props {
   readonly label: string;
@@ -42,9 +42,9 @@ export function TypedField({
 }: Props) {
   const { text, type, takeBack, done, question, meant, sent } = useTyped(value, onTyped, onDone, asks);
   // What is wrong or asked about has gone nowhere; what has been sent is its sender's to tell of.
-  useUnkept(text.trim() !== value.trim() && (!sent || trouble !== undefined));
+  useUnsavedChanges(text.trim() !== value.trim() && (!sent || trouble !== undefined));
   const id = useId();
-  const field = useWoken(text, type);
+  const field = useEarlyInput(text, type);
   return (
     <>
       <input

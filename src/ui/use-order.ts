@@ -3,13 +3,13 @@
 import { createParser, useQueryState } from 'nuqs';
 
 /** By which column, and whether the largest comes first. */
-export interface Order {
+export interface SortOrder {
   readonly id: string;
   readonly down: boolean;
 }
 
 /** “cost” and “cost.down” in the address. */
-const inAddress = createParser<Order>({
+const inAddress = createParser<SortOrder>({
   parse: (text) =>
     /^[a-z]+(\.down)?$/.test(text) ? { id: text.replace(/\.down$/, ''), down: text.endsWith('.down') } : null,
   serialize: ({ id, down }) => (down ? `${id}.down` : id),
@@ -18,8 +18,8 @@ const inAddress = createParser<Order>({
 
 /** The order of a table's rows, in the address: it stays with *back* and a reload. */
 export function useOrder(asksServer: boolean): {
-  readonly order: Order | null;
-  readonly by: (order: Order) => void;
+  readonly order: SortOrder | null;
+  readonly by: (order: SortOrder) => void;
 } {
   const [order, setOrder] = useQueryState(
     'order',

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import Offcanvas from 'react-bootstrap/Offcanvas';
 import Placeholder from 'react-bootstrap/Placeholder';
 import type { Why } from '@/core/why';
-import { useFigures } from './figures';
+import { useFormatters } from './formatters-context';
 
 interface Props {
   /** Null while it is looked up. */
@@ -38,7 +38,7 @@ const LookingItUp = () => (
 );
 
 function WhyHead({ why }: { why: Why | null }) {
-  const { money, said } = useFigures();
+  const { money, said } = useFormatters();
   return (
     <div>
       <Offcanvas.Title id="why-title" as="h2" className="fs-4">
@@ -98,7 +98,7 @@ function WhyRows({ rows, depth, close, linked }: RowsProps) {
 }
 
 function WhyLine({ row }: { row: Why }) {
-  const { small, said } = useFigures();
+  const { small, said } = useFormatters();
   return (
     <span className="why-line">
       <span>{said(row.title)}</span>

@@ -2,7 +2,7 @@
 export type { Envelope } from './envelope';
 export { wire, type Mistake, type No, type Reply, type Wire } from './wire';
 export { forgetPages, KEPT_PAGES, keepPagesOf } from './kept-pages';
-export { noAnswer, over, pathOf, sender, senderOf, STILL_TYPED, TRY_AGAIN, waits } from './send';
+export { noAnswer, over, pathOf, sender, senderOf, STILL_TYPED, TRY_AGAIN, canWait } from './send';
 export { NOTHING_SENT, sentNow, watchSent } from './sent';
 export { AT_FIRST, networkIs, statusNow, watchStatus, whenSent } from './status';
 export {
@@ -15,5 +15,5 @@ export {
   sendWaiting,
   waitingNow,
   watchWaiting,
-  type Waiting,
+  type QueuedWrite,
 } from './waiting';

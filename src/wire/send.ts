@@ -21,7 +21,7 @@ export const KEPT_HERE = {
 } as const satisfies No;
 
 /** Whether a write was kept here for now. */
-export const waits = (answer: { readonly ok: boolean; readonly code?: string } | null): boolean =>
+export const canWait = (answer: { readonly ok: boolean; readonly code?: string } | null): boolean =>
   answer?.ok === false && answer.code === KEPT_HERE.code;
 
 /** ms after which a write that was not answered is sent again; with the same id it happens once. */

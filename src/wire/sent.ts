@@ -3,7 +3,7 @@ import type { Envelope } from './envelope';
 import type { MayWait, Reply } from './wire';
 
 /** A write that was sent from this browser and done: what its thing said of itself then. */
-export interface Sent {
+export interface SentWrite {
   readonly thing: string;
   readonly kind: string;
   readonly body: unknown;
@@ -17,14 +17,14 @@ const KEY = 'half-pot-sent';
 const MOST = 300;
 const LONG_MS = 2 * 24 * 3_600_000;
 
-const NONE: readonly Sent[] = [];
-let list: readonly Sent[] | undefined;
+const NONE: readonly SentWrite[] = [];
+let list: readonly SentWrite[] | undefined;
 const watchers = new Set<() => void>();
 
-function stored(): readonly Sent[] {
-  let all: readonly Sent[];
+function stored(): readonly SentWrite[] {
+  let all: readonly SentWrite[];
   try {
-    all = JSON.parse(localStorage.getItem(KEY) ?? '[]') as readonly Sent[];
+    all = JSON.parse(localStorage.getItem(KEY) ?? '[]') as readonly SentWrite[];
   } catch {
     // A browser without storage forgets with its page.
     all = list ?? NONE;
@@ -33,8 +33,8 @@ function stored(): readonly Sent[] {
 }
 
 /** What was sent from this browser of what is remembered, in the order in which it was. */
-export const sentNow = (): readonly Sent[] => (list ??= stored());
-export const NOTHING_SENT = (): readonly Sent[] => NONE;
+export const sentNow = (): readonly SentWrite[] => (list ??= stored());
+export const NOTHING_SENT = (): readonly SentWrite[] => NONE;
 
 /** @returns what ends the watching */
 export function watchSent(watcher: () => void): () => void {
@@ -42,7 +42,7 @@ export function watchSent(watcher: () => void): () => void {
   return () => watchers.delete(watcher);
 }
 
-function set(all: readonly Sent[]): void {
+function set(all: readonly SentWrite[]): void {
   list = all;
   try {
     localStorage.setItem(KEY, JSON.stringify(all));

@@ -7,7 +7,7 @@ import type { Envelope } from './envelope';
 import type { MayWait, No, Reply } from './wire';
 
 /** A write that could not be sent, as it is kept in this browser. */
-export interface Waiting extends MayWait {
+export interface QueuedWrite extends MayWait {
   readonly id: string;
   /** Only this person's hand sends it. */
   readonly person: string;
@@ -23,7 +23,7 @@ export interface Waiting extends MayWait {
 }
 
 interface Schema extends DBSchema {
-  waiting: { key: string; value: Waiting };
+  waiting: { key: string; value: QueuedWrite };
 }
 
 /** Answers after which the same is simply sent again later. */
@@ -37,15 +37,15 @@ const open = (): Promise<IDBPDatabase<Schema>> =>
     upgrade: (db) => void db.createObjectStore('waiting', { keyPath: 'id' }),
   }));
 
-const NONE: readonly Waiting[] = [];
+const NONE: readonly QueuedWrite[] = [];
 let timer: ReturnType<typeof setTimeout> | undefined;
 /** What waits, in the order in which it was typed; as it was read last. */
 let list = NONE;
 const watchers = new Set<() => void>();
 
 /** What waits in this browser, of everybody, in its order. */
-export const waitingNow = (): readonly Waiting[] => list;
-export const NOTHING_WAITS = (): readonly Waiting[] => NONE;
+export const waitingNow = (): readonly QueuedWrite[] => list;
+export const NOTHING_WAITS = (): readonly QueuedWrite[] => NONE;
 
 /** @returns what ends the watching */
 export function watchWaiting(watcher: () => void): () => void {
@@ -54,7 +54,7 @@ export function watchWaiting(watcher: () => void): () => void {
 }
 
 /** Reads anew what waits: another window of this browser may have sent or added some. */
-export async function readWaiting(): Promise<readonly Waiting[]> {
+export async function readWaiting(): Promise<readonly QueuedWrite[]> {
   try {
     const all = await (await open()).getAll('waiting');
     all.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
@@ -91,7 +91,7 @@ export async function keepHere(may: MayWait, envelope: Envelope, tried: boolean)
     const before = list.findLast(
       (w) => w.person === person && w.thing === may.thing && w.envelope.kind === envelope.kind && !w.refused,
     );
-    const entry: Waiting = {
+    const entry: QueuedWrite = {
       ...may,
       id: envelope.commandId,
       person,
@@ -117,7 +117,7 @@ export async function keepHere(may: MayWait, envelope: Envelope, tried: boolean)
 }
 
 /** Who wants to know what became of a write that waited; true where they show it themselves. */
-type Heard = (sent: Waiting, reply: Reply<unknown, unknown>) => boolean;
+type Heard = (sent: QueuedWrite, reply: Reply<unknown, unknown>) => boolean;
 const listeners = new Set<Heard>();
 
 /** @returns what ends the listening */
@@ -126,7 +126,7 @@ export function onSent(heard: Heard): () => void {
   return () => listeners.delete(heard);
 }
 
-const told = (sent: Waiting, reply: Reply<unknown, unknown>): boolean =>
+const told = (sent: QueuedWrite, reply: Reply<unknown, unknown>): boolean =>
   [...listeners].map((heard) => heard(sent, reply)).some(Boolean);
 
 function again(): void {
@@ -159,7 +159,7 @@ async function sendAll(): Promise<void> {
 }
 
 /** @returns whether the next one may follow */
-async function sendOne(next: Waiting): Promise<boolean> {
+async function sendOne(next: QueuedWrite): Promise<boolean> {
   const db = await open();
   if (!next.tried) await db.put('waiting', { ...next, tried: true });
   const reply = await post(next.envelope);
@@ -188,7 +188,7 @@ async function sendOne(next: Waiting): Promise<boolean> {
 }
 
 /** What was typed after something was typed at the version which that has left now. */
-async function follow(sent: Waiting, version: number | null): Promise<void> {
+async function follow(sent: QueuedWrite, version: number | null): Promise<void> {
   const { seen } = sent.envelope;
   if (version === null || seen === null) return;
   const db = await open();

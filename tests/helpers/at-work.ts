@@ -2,10 +2,10 @@ import { kinds } from '../../src/app/command/kinds';
 import { readKitchenFrom } from '../../src/db/read-kitchen';
 import { many, openPool, type Pool } from '../../src/db/sql';
 import { newId } from '../../src/db/ids';
-import { changesIn, type Changed } from '../../src/db/changes';
+import { changesIn, type ChangedBy } from '../../src/db/changes';
 import { versionOf, type Aggregate } from '../../src/db/edits';
-import { keptOf } from '../../src/db/kept-costings';
-import { everybodyOf, type PersonRole } from '../../src/db/people';
+import { savedCostings } from '../../src/db/saved-costings';
+import { allPeople, type PersonRole } from '../../src/db/people';
 import { perform, type AnyDeclared } from '../../src/server/door';
 import type { Worker } from '../../src/server/roles';
 import { demoKitchen } from '../../src/core/testing/demo';
@@ -36,10 +36,10 @@ export interface AtWork {
   readonly seen: (table: Aggregate, id: string) => Promise<{ seen: number }>;
   /** What lies in the store by what was moved: g of each ingredient. */
   readonly stock: () => Promise<{ ingredient: string; g: string }[]>;
-  readonly people: () => ReturnType<typeof everybodyOf>;
-  readonly kept: (subject: string) => ReturnType<typeof keptOf>;
+  readonly people: () => ReturnType<typeof allPeople>;
+  readonly kept: (subject: string) => ReturnType<typeof savedCostings>;
   /** The newest changes, the newest first. */
-  readonly lately: (most: number) => Promise<Changed[]>;
+  readonly lately: (most: number) => Promise<ChangedBy[]>;
   readonly end: () => Promise<void>;
 }
 
@@ -98,8 +98,8 @@ export async function kitchenAtWork(more: readonly AnyDeclared[] = []): Promise<
         'SELECT l.ingredient_id AS ingredient, CAST(SUM(m.g) AS CHAR) AS g FROM stock_movement m JOIN lot l ON l.kitchen_id = m.kitchen_id AND l.id = m.lot_id WHERE m.kitchen_id = ? GROUP BY l.ingredient_id HAVING SUM(m.g) <> 0 ORDER BY l.ingredient_id',
         [kitchenId],
       ),
-    people: () => everybodyOf(pool, kitchenId),
-    kept: (subject) => keptOf(pool, kitchenId, subject),
+    people: () => allPeople(pool, kitchenId),
+    kept: (subject) => savedCostings(pool, kitchenId, subject),
     lately: (most) => changesIn(pool, kitchenId, { most }),
     async end() {
       await pool.end();

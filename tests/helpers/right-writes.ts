@@ -6,13 +6,13 @@ import type { StandIn } from '../../stand-ins/listen';
 import { startPriceLists } from '../../stand-ins/price-list';
 import { VERDICTS } from '../../src/core/price-list';
 import { referenceLarder } from '../../src/core/reference';
-import { letIn } from '../../src/db/devices';
+import { insertDevice } from '../../src/db/devices';
 import { beginSignedIn } from '../../src/db/sign-ins';
 import { setPassword } from '../../src/db/people';
-import { addModelMove } from '../../src/db/model-moves';
-import { moveRevision } from '../../src/db/moved';
+import { addModelChange } from '../../src/db/model-changes';
+import { bumpRevision } from '../../src/db/revisions';
 import { importById } from '../../src/db/price-lists';
-import { rowsOf } from '../../src/db/price-list-rows';
+import { listRowsOf } from '../../src/db/price-list-rows';
 import type { Aggregate } from '../../src/db/edits';
 import { columnsAsked } from '../../src/features/buy/lists/lists';
 import { jobOf } from '../../src/features/buy/lists/jobs';
@@ -25,7 +25,7 @@ import { housePage } from '../../src/features/house/queries';
 import { KEEP_COSTING, STARTING_VALUES } from '../../src/features/house/wire';
 import { VESSEL } from '../../src/features/house/stove/wire';
 import { SHEET } from '../../src/features/pot/wire';
-import { TRAY } from '../../src/features/pour/trays/wire';
+import { TRAY } from '../../src/features/pour/what-if/wire';
 import { settingsTyped } from '../../src/features/house/settings/typed';
 import { learnedPage } from '../../src/features/stove/learned';
 import { BATCH, TELL } from '../../src/features/stove/wire';
@@ -84,7 +84,7 @@ async function olderMutton(here: AtWork): Promise<string> {
     "UPDATE ingredient SET physics = JSON_REMOVE(physics, '$.is.juice', '$.juice'), version = version + 1 WHERE kitchen_id = ? AND id = ?",
     [here.kitchenId, id],
   );
-  await moveRevision(here.pool, here.kitchenId);
+  await bumpRevision(here.pool, here.kitchenId);
   return id;
 }
 
@@ -177,7 +177,7 @@ async function listTaken(here: AtWork, looked: boolean): Promise<string> {
 }
 const lineOf = async (here: AtWork, id: string, code: string): Promise<number> => {
   const rows = await Promise.all(
-    VERDICTS.map((verdict) => rowsOf(here.pool, here.kitchenId, id, verdict, 0, 100)),
+    VERDICTS.map((verdict) => listRowsOf(here.pool, here.kitchenId, id, verdict, 0, 100)),
   );
   return found(
     rows.flat().find((r) => r.code === code),
@@ -550,7 +550,7 @@ export const RIGHT: Readonly<Record<string, Make>> = {
   },
   'device.end': async (here) => {
     const id = v7();
-    await letIn(here.pool, here.kitchenId, { id, name: 'Tablet', by: here.as('manager').person.id }, NOW);
+    await insertDevice(here.pool, here.kitchenId, { id, name: 'Tablet', by: here.as('manager').person.id }, NOW);
     return { body: { id }, seen: null };
   },
   'person.keep': () => ({
@@ -603,7 +603,7 @@ export const RIGHT: Readonly<Record<string, Make>> = {
   },
   'model.seen': async (here) => {
     const id = v7();
-    await addModelMove(here.pool, here.kitchenId, {
+    await addModelChange(here.pool, here.kitchenId, {
       id,
       fromModel: 1,
       toModel: 2,

@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { foretell, type Running } from '@/core/batch';
+import { forecastBatch, type RunningBatch } from '@/core/batch';
 import { costFile, type KitchenCosting } from '@/core/costing';
 import { stepsInForce, type KitchenFile, type WrittenBatch } from '@/core/kitchen-file';
 import type { Heat, Lid } from '@/core/pot';
@@ -107,7 +107,7 @@ function batchOf(
   // One flame for a batch, whatever stands on it.
   const flame = Math.exp(SCATTER * normal());
   const times = (heat: Heat, _lid: Lid): number => (TRULY[`${pot.vessel.name} ${heat}`] ?? 1) * flame;
-  const running: Running = { pot, lines, startedAt, events: [], rescues: {} };
+  const running: RunningBatch = { pot, lines, startedAt, events: [], rescues: {} };
   return {
     id: own,
     recipe: recipe.id,
@@ -116,7 +116,7 @@ function batchOf(
     vessel,
     hob,
     steps: steps as WrittenBatch['steps'],
-    foretold: foretell(running, CONSTANTS),
+    foretold: forecastBatch(running, CONSTANTS),
     events: cookInEarnest(
       { pot, lines, startedAt, by: cooks[n % cooks.length] ?? '', id },
       {

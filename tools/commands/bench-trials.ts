@@ -1,10 +1,10 @@
 import os from 'node:os';
-import { asked, type Apart } from '@/core/compare';
+import { waysOf, type Snapshot } from '@/core/compare';
 import { costKitchen } from '@/core/costing';
 import { historyFrom, stateFrom } from '@/core/kitchen-state';
 import { countedIn } from '@/core/layers';
 import { CONSTANTS } from '@/core/reference';
-import { BAND_STEP_H, rangesOf, Trials, type Setup } from '@/core/uncertainty';
+import { BAND_STEP_H, rangesOf, Simulation, type SimulationSetup } from '@/core/uncertainty';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { Stop } from '../stop';
 import { SeveralWorkers } from '@/cli/several';
@@ -12,7 +12,7 @@ import { THREADS } from './compare';
 import type { Line } from './bench-pot';
 
 /** The largest comparison of the demo, ready to be drawn. */
-export function largestQuestion(): Setup & { readonly apart: Apart } {
+export function largestQuestion(): SimulationSetup & { readonly apart: Snapshot } {
   const file = mustRead(DEMO_FILE);
   const day = file.referenceDay;
   const [question] = file.questions;
@@ -20,7 +20,7 @@ export function largestQuestion(): Setup & { readonly apart: Apart } {
   const state = stateFrom(file);
   const history = historyFrom(file, day);
   const costing = costKitchen(state, day, CONSTANTS, history);
-  const made = asked(costing, [], question.asks, CONSTANTS);
+  const made = waysOf(costing, [], question.asks, CONSTANTS);
   if (!made.ok) throw new Stop(made.trouble.message);
   const { apart, ways } = made.value;
   return {
@@ -60,7 +60,7 @@ const N = 400;
 /** `halfpot bench trials`: draws a second of the demo’s largest comparison, in one worker and in all, against a plain loop of the same heat. */
 export async function benchTrials(line: Line): Promise<void> {
   const setup = largestQuestion();
-  const trials = new Trials(setup);
+  const trials = new Simulation(setup);
   let hours = 0;
   for (const way of setup.ways) hours += way.recipes.length > 0 ? 3 : 12;
   const timed = (work: (n: number) => void): number => {

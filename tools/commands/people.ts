@@ -1,7 +1,7 @@
 import { randomInt } from 'node:crypto';
 import { firstKitchen } from '@/db/read-kitchen';
-import { everybodyOf, setPassword } from '@/db/people';
-import { endOthers } from '@/db/sign-ins';
+import { allPeople, setPassword } from '@/db/people';
+import { revokeOtherSignIns } from '@/db/sign-ins';
 import { openPool } from '@/db/sql';
 import { hashSecret } from '@/server/passwords';
 import { say, Stop } from '../stop';
@@ -17,7 +17,7 @@ export const people = ([what, ...name]: readonly string[]): Promise<number> =>
     try {
       const kitchen = await firstKitchen(pool);
       if (!kitchen) throw new Stop('There is no kitchen yet: ./halfpot start, and open it in a browser.');
-      const all = await everybodyOf(pool, kitchen.id);
+      const all = await allPeople(pool, kitchen.id);
       if (what === undefined) {
         for (const p of all) process.stdout.write(`${p.name}, ${p.role}${p.leftAt ? ', has left' : ''}\n`);
         return 0;
@@ -35,7 +35,7 @@ export const people = ([what, ...name]: readonly string[]): Promise<number> =>
         );
       const fresh = Array.from({ length: LENGTH }, () => CLEAR[randomInt(CLEAR.length)]).join('');
       await setPassword(pool, kitchen.id, found.id, await hashSecret(fresh));
-      await endOthers(pool, kitchen.id, found.id, undefined, new Date());
+      await revokeOtherSignIns(pool, kitchen.id, found.id, undefined, new Date());
       process.stdout.write(`${fresh}\n`);
       say(`That is ${found.name}’s password from now on; everywhere they were signed in they sign in anew.`);
       return 0;

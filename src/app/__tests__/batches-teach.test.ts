@@ -6,13 +6,13 @@ import { SETTINGS } from '../../features/house/settings/wire';
 import { learnable } from '../../features/stove/learnable';
 import { learnedPage } from '../../features/stove/learned';
 import { batchPage } from '../../features/stove/queries';
-import { AtPot, type Pantry } from '@/core/batch';
+import { PotAdvisor, type Pantry } from '@/core/batch';
 import { costedKitchen } from '@/server/kitchen';
 import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
 import { potOf } from '@/core/shelf';
 import { pantryText } from '../../features/stove/pantry';
-import { BATCH, LEARN, LEARN_TIMES, TAKE_BACK, TELL } from '../../features/stove/wire';
+import { BATCH, LEARN, LEARN_TIMES, UNDO_EVENT, TELL } from '../../features/stove/wire';
 import { plates } from '../../features/pour/queries';
 import { SHEET } from '../../features/pot/wire';
 import { CLOCK, kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
@@ -62,7 +62,7 @@ test('thirty batches teach; an outlier is flagged, left out by a person, and cou
   expect(learned!.mean).toBeLessThan(0.88);
   expect(lessons.filter((l) => l.leftOut !== undefined)).toHaveLength(2);
   const { leftOut } = lessons.find((l) => l.batch === lid.batch)!;
-  expect(await here.send(TAKE_BACK, { batch: lid.batch, event: leftOut! })).toMatchObject({ ok: true });
+  expect(await here.send(UNDO_EVENT, { batch: lid.batch, event: leftOut! })).toMatchObject({ ok: true });
   expect((await rowOf()).learned!.mean).toBeLessThan(learned!.mean);
   expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
   expect((await rowOf()).learned!.mean).toBeCloseTo(learned!.mean, 9);
@@ -134,7 +134,7 @@ test('a line done differently is this batch’s alone; a share that is gone take
   const who = here.as('cook');
   const { lines } = await batchPage(who, id);
   // As a tablet has it: what the house has, as it travels, and the batch as its page reads it.
-  const at = new AtPot(JSON.parse((await pantryText(who)).text) as Pantry);
+  const at = new PotAdvisor(JSON.parse((await pantryText(who)).text) as Pantry);
   const { written, events: none } = await batchPage(who, id);
   const stands = { ...written, events: [...none] };
   const said = at.line(stands, lines[0]!.id);

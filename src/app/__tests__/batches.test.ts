@@ -3,7 +3,7 @@ import { settingsTyped } from '../../features/house/settings/typed';
 import { SETTINGS } from '../../features/house/settings/wire';
 import { UNDO } from '../../features/changes/wire';
 import { batchPage, boardPage } from '../../features/stove/queries';
-import { BATCH, BATCH_AWAY, TAKE_BACK, TELL } from '../../features/stove/wire';
+import { BATCH, BATCH_AWAY, UNDO_EVENT, TELL } from '../../features/stove/wire';
 import { CLOCK, kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 
 let here: AtWork;
@@ -53,7 +53,7 @@ test('a pot is put on at the size that came in, told of, taken back as one, and 
   expect(page.first!.asked).toEqual([]);
 
   // The same told twice is nothing to take back; what was told first is.
-  expect(await here.send(TAKE_BACK, { batch: id, event: (dip as { id: string }).id })).toMatchObject({
+  expect(await here.send(UNDO_EVENT, { batch: id, event: (dip as { id: string }).id })).toMatchObject({
     ok: true,
   });
   expect((await batchPage(here.as('cook'), id)).events).toHaveLength(1);
@@ -92,7 +92,7 @@ test('a line ticked on two tablets was done when the first said so, in whatever 
     const done = { at: first!.at, left: first!.left, events: events.length };
     // The earlier tick taken back, it was done when the other tablet said so.
     const earlier = told[order.indexOf(Math.max(...order))]!;
-    await here.send(TAKE_BACK, { batch: id, event: earlier });
+    await here.send(UNDO_EVENT, { batch: id, event: earlier });
     const after = (await batchPage(here.as('cook'), id)).first!;
     await here.send(BATCH_AWAY, { id, away: true });
     return { done, after: { at: after.at, left: after.left } };

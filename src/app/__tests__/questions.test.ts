@@ -2,8 +2,8 @@ import { compareText } from '../../cli/compare';
 import type { WrittenAsks } from '../../core/kitchen-file';
 import { PRICE } from '../../features/buy/wire';
 import { UNDO } from '../../features/changes/wire';
-import { flippedNow, questionsNow } from '../../features/weigh/kept';
-import { laidPage, weighPage } from '../../features/weigh/queries';
+import { flippedQuestions, listQuestions } from '../../features/weigh/saved-questions';
+import { questionPage, weighPage } from '../../features/weigh/queries';
 import { QUESTION, QUESTION_AWAY, QUESTION_SEEN } from '../../features/weigh/wire';
 import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 
@@ -62,7 +62,7 @@ test('what cannot be asked is not kept, and a reader keeps nothing', async () =>
 test('what a browser draws is what is drawn of the kitchen as a file: every range, price by price', async () => {
   const file = await here.read();
   const row = (await rows()).find((q) => q.name === 'Onions whole, or ready-cut')!;
-  const { setup } = await laidPage(here.as('manager'), { id: row.id });
+  const { setup } = await questionPage(here.as('manager'), { id: row.id });
   const read = compareText(JSON.stringify(file), row.name);
   if (!('compared' in read)) throw new Error(read.mistakes[0]?.message);
   const kinds = new Set(setup?.uncertain.map((u) => u.kind));
@@ -72,16 +72,16 @@ test('what a browser draws is what is drawn of the kitchen as a file: every rang
 });
 
 test('the demo’s question has flipped at the last price: told with what moved, until somebody has seen it', async () => {
-  const [flipped, ...others] = await flippedNow(here.as('manager'));
+  const [flipped, ...others] = await flippedQuestions(here.as('manager'));
   expect(others).toEqual([]);
   expect(flipped?.name).toBe('Onions whole, or ready-cut');
   expect(flipped?.moved).toMatchObject({ was: 'Onion', is: 'Onion, ready-cut' });
   expect(flipped?.moved?.by[0]?.name).toBe('Onion, ready-cut');
-  expect(await flippedNow(here.as('reader'))).toEqual([]);
+  expect(await flippedQuestions(here.as('reader'))).toEqual([]);
 
   const { seen: version } = await here.seen('question', flipped?.id ?? '');
   expect(await here.send(QUESTION_SEEN, { id: flipped?.id ?? '' })).toMatchObject({ ok: true });
-  expect(await flippedNow(here.as('manager'))).toEqual([]);
+  expect(await flippedQuestions(here.as('manager'))).toEqual([]);
   expect((await here.seen('question', flipped?.id ?? '')).seen).toBe(version + 1);
 
   // And back again when the price of the tub rises.
@@ -93,18 +93,18 @@ test('the demo’s question has flipped at the last price: told with what moved,
       await here.seen('supplier_article', article.id),
     ),
   ).toMatchObject({ ok: true });
-  const [again] = await flippedNow(here.as('manager'));
+  const [again] = await flippedQuestions(here.as('manager'));
   expect(again?.moved).toMatchObject({ was: 'Onion, ready-cut', is: 'Onion' });
 });
 
 test('a question of a sheet that was archived meanwhile says so where it is listed and where it is opened', async () => {
-  const [first] = await questionsNow(here.as('manager'));
+  const [first] = await listQuestions(here.as('manager'));
   expect(first?.answer).toBe('Meat stock paste');
-  const page = await laidPage(here.as('manager'), { id: first?.id ?? '' });
+  const page = await questionPage(here.as('manager'), { id: first?.id ?? '' });
   expect(page.ways).toHaveLength(5);
   expect(page.flips.find((f) => f.way === 1)?.ingredient.name).toBe('Veal stock, chilled');
   expect(page.setup?.uncertain.length).toBeGreaterThan(30);
-  const lost = await laidPage(here.as('manager'), {
+  const lost = await questionPage(here.as('manager'), {
     asks: { ...press(), recipe: '019d20a1-8400-7a10-8b10-5f0a6c1effff' } as WrittenAsks,
   });
   expect(lost.trouble).toContain('archived');

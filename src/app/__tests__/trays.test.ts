@@ -2,14 +2,14 @@ import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 import { costOfPlate } from '../../core/costing';
 import { CostGraph } from '../../core/graph';
 import { mannerIn, type WrittenPlate, type WrittenTrial } from '../../core/kitchen-file';
-import { slidPlates } from '../../core/trials';
+import { sliderPlates } from '../../core/trials';
 import { UNDO } from '../../features/changes/wire';
 import { TRIMMING } from '../../features/trim/schools/wire';
 import { trimmingTyped } from '../../features/trim/schools/typed';
 import { NEW_SHEET, SHEET_AWAY } from '../../features/pot/wire';
-import { happenedPage } from '../../features/pour/happened/queries';
-import { traysPage } from '../../features/pour/trays/queries';
-import { APPLY, TRAY, TRAY_AWAY } from '../../features/pour/trays/wire';
+import { whatChangedPage } from '../../features/pour/what-changed/queries';
+import { traysPage } from '../../features/pour/what-if/queries';
+import { APPLY, TRAY, TRAY_AWAY } from '../../features/pour/what-if/wire';
 import {
   BY_ITSELF,
   FINISH,
@@ -212,7 +212,7 @@ describe('a what-if', () => {
     const { slid, plates } = page.answer;
     const graph = new CostGraph(slid.graph);
     graph.set(slid.prices);
-    for (const p of slidPlates(plates, slid, graph, trials, mannerIn(file)))
+    for (const p of sliderPlates(plates, slid, graph, trials, mannerIn(file)))
       // A quote is kept to a hundredth of a cent.
       expect(after.get(p.id) ?? NaN).toBeCloseTo(p.then ?? NaN, 3);
     expect(now.state.kitchen).toMatchObject({ trim: { school: 'weight' }, wagePerHour: '19.25' });
@@ -309,7 +309,7 @@ describe('what happened', () => {
     expect(
       await here.send(TRIMMING, { ...typed, school: 'free' }, await here.seen('kitchen', here.kitchenId)),
     ).toMatchObject({ ok: true });
-    const page = await happenedPage(here.as('manager'), { from: yesterday, to: today, of: loin.id });
+    const page = await whatChangedPage(here.as('manager'), { from: yesterday, to: today, of: loin.id });
     const moved = page.plates.find((p) => p.id === loin.id);
     expect(moved?.by?.plates).toBeGreaterThan(0.5);
     expect(moved?.by?.reckoning).not.toBeCloseTo(0, 6);
@@ -321,10 +321,10 @@ describe('what happened', () => {
   });
 
   test('on a day before anything was bought nothing is called free, and the wrong way round is told', async () => {
-    const page = await happenedPage(here.as('manager'), { from: '2019-01-01', to: '2019-02-01' });
+    const page = await whatChangedPage(here.as('manager'), { from: '2019-01-01', to: '2019-02-01' });
     expect(page.trouble).toContain('nothing had been bought');
     expect(page.plates.every((p) => p.was === null && p.by === null)).toBe(true);
-    const wrong = await happenedPage(here.as('manager'), { from: '2026-03-14', to: '2026-03-01' });
+    const wrong = await whatChangedPage(here.as('manager'), { from: '2026-03-14', to: '2026-03-01' });
     expect(wrong.trouble).toContain('before the second');
   });
 });

@@ -2,7 +2,7 @@ import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
 import { costOfPlate, costOfProduct } from '../../core/costing';
 import { ARTICLE, ARTICLE_AWAY, BASIS, COUNT, SETTING, WEIGHING } from '../../features/buy/ingredient/wire';
 import { PURCHASE, PURCHASE_BACK } from '../../features/buy/purchases/wire';
-import { movedWithout } from '../../features/buy/purchases/queries';
+import { changedWithout } from '../../features/buy/purchases/queries';
 import { UNDO } from '../../features/changes/wire';
 import { CUPS, KEEP_COSTING } from '../../features/house/wire';
 import { PERSON, PERSON_AWAY } from '../../features/people/wire';
@@ -301,7 +301,7 @@ test('an invoice taken back: what it moves is said before, its number is free, a
   if (!made.ok) throw new Error(made.message);
   const { id } = made.value;
   const who = here.as('manager');
-  const moved = await movedWithout(who, id);
+  const moved = await changedWithout(who, id);
   expect(moved.length).toBeGreaterThan(0);
   await here.send(PURCHASE_BACK, { id, back: true });
   const without = (await costedKitchen(here.kitchenId)).costing;

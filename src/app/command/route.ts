@@ -1,4 +1,4 @@
-import { changeWords, tellingOf } from '@/features/changes/words';
+import { changeText, changeFacts } from '@/features/changes/words';
 import { answerCommand } from '@/server/door';
 import { kinds } from './kinds';
 
@@ -6,4 +6,4 @@ export const dynamic = 'force-dynamic';
 
 /** The one way to write: every edit comes in here. Whoever was overtaken is told by what, in the words of the history. */
 export const POST = (request: Request): Promise<Response> =>
-  answerCommand(request, kinds(), (change, state) => changeWords(change, tellingOf(state)));
+  answerCommand(request, kinds(), (change, state) => changeText(change, changeFacts(state)));

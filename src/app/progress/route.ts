@@ -1,11 +1,11 @@
 import { progressOf } from '@/server/kitchen';
-import { worker } from '@/server/session';
+import { currentWorker } from '@/server/session';
 
 export const dynamic = 'force-dynamic';
 
 /** How far the first costing after a start is, for whoever waits for it; nothing where nothing is under way. */
 export async function GET(): Promise<Response> {
-  const who = await worker();
+  const who = await currentWorker();
   return Response.json((who && progressOf(who.kitchenId)) ?? null, {
     headers: { 'cache-control': 'no-store' },
   });

@@ -1,7 +1,7 @@
 import { canBegin } from '@/features/house/first/service';
 import { databaseAnswers } from '@/server/database';
 import { freeMb, LEAST_MB } from '@/server/disk';
-import { kitchenHere } from '@/server/session';
+import { currentKitchen } from '@/server/session';
 
 export const dynamic = 'force-dynamic';
 
@@ -10,7 +10,7 @@ export async function GET(): Promise<Response> {
   const database = await databaseAnswers();
   const kitchen =
     database &&
-    (await kitchenHere().then(
+    (await currentKitchen().then(
       () => true,
       () => canBegin().catch(() => false),
     ));

@@ -1,11 +1,11 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
-import { Door } from '@/features/people/components/door';
+import { SignInForm } from '@/features/people/components/sign-in-form';
 import { canBegin } from '@/features/house/first/service';
 import { OUT } from '@/features/people/out';
 import { peopleHere } from '@/features/people/queries';
 import { env } from '@/server/env';
-import { worker } from '@/server/session';
+import { currentWorker } from '@/server/session';
 
 export const metadata = { title: 'Sign in' };
 
@@ -14,7 +14,7 @@ export default async function SignIn({ searchParams }: { searchParams: Promise<{
   const { out } = await searchParams;
   // The demo opens signed in as its manager; whoever has signed out sees the door, until somebody comes in by it.
   const gone = out !== undefined || (await cookies()).has(OUT);
-  if (env().HALFPOT_DEMO && !gone && !(await worker())) redirect('/sign-in/demo');
+  if (env().HALFPOT_DEMO && !gone && !(await currentWorker())) redirect('/sign-in/demo');
   const { kitchen, people } = await peopleHere();
-  return <Door kitchen={kitchen} people={people} demo={env().HALFPOT_DEMO !== undefined} />;
+  return <SignInForm kitchen={kitchen} people={people} demo={env().HALFPOT_DEMO !== undefined} />;
 }

@@ -13,7 +13,7 @@ import {
   type Vessel,
 } from '../pot';
 import type { PotDoing } from '../verbs';
-import { measured, type AmountRead } from './readings';
+import { measuredAmount, type AmountRead } from './readings';
 
 /** Steps that stand on the heat for as long as somebody lets them. */
 export type OnHeat = Extract<PotDoing, { do: 'cook' | 'reduce' }>;
@@ -131,7 +131,7 @@ export function onHeat(
 }
 
 /** What speeds weigh after some readings, and by how much the pot then holds more or less water than foretold, g, at each of them. */
-export interface Learned {
+export interface SpeedPosterior {
   readonly speeds: Speeds;
   readonly offG: readonly number[];
   readonly offSd: number;
@@ -144,18 +144,18 @@ export interface Learned {
  * @param told of each speed, the pot as it would stand at each reading
  * @param startSd how far from the model the litres were when it began, g
  */
-export function learn(
+export function learnSpeed(
   speeds: Speeds,
   reads: readonly AmountRead[],
   told: readonly (readonly PotState[])[],
   startSd: number,
-): Learned {
+): SpeedPosterior {
   const prior = 1 / Math.max(1e-6, startSd) ** 2;
   let precision = prior;
   const points = speeds.map(({ weight }, k) => {
     let [p, pull, misfit] = [prior, 0, 0];
     for (const [j, read] of reads.entries()) {
-      const { value, sd, foretold, perG } = measured(read, told[k]?.[j] as PotState);
+      const { value, sd, foretold, perG } = measuredAmount(read, told[k]?.[j] as PotState);
       p += (perG / sd) ** 2;
       pull += (perG * (value - foretold)) / sd ** 2;
       misfit += ((value - foretold) / sd) ** 2;

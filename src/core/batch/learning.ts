@@ -2,8 +2,8 @@ import type { LEARNED_TIMES } from '../kitchen-file';
 import { learn, outliers, typicalSd, type Learned, type Prior } from '../learning';
 import type { Heat, Lid, ProcessConstants } from '../pot';
 import { isOnHeat, spreadOf, type Belief } from './evaporation';
-import { followed } from './whereabouts';
-import type { Running } from './follow';
+import { runDoneLines } from './estimate';
+import type { RunningBatch } from './pot-filter';
 
 /** What one batch says of how fast its vessel boils away at a heat under a lid, by its readings alone. */
 export interface Lesson {
@@ -64,9 +64,9 @@ function alone({ mu, sd }: Belief, before: number): { readonly mu: number; reado
  * What a batch teaches of evaporation: for each heat and lid it stood at, how fast it boiled away by its readings, in times of what the
  * table says. What the vessel had taught before does not count, so that no batch is counted twice.
  */
-export function lessonsOf(of: Running, c: ProcessConstants): Lesson[] {
+export function lessonsOf(of: RunningBatch, c: ProcessConstants): Lesson[] {
   const { boils: _taught, ...vessel } = of.pot.vessel;
-  const { follow } = followed({ ...of, pot: { ...of.pot, vessel } }, c);
+  const { follow } = runDoneLines({ ...of, pot: { ...of.pot, vessel } }, c);
   return [...follow.learned()].flatMap(([{ heat, lid }, belief]) => {
     const said = alone(belief, spreadOf(heat, lid));
     return said ? [{ heat, lid, times: Math.exp(said.mu), sd: said.sd }] : [];
@@ -204,7 +204,7 @@ function farOff(prior: Prior, lessons: readonly TimesLesson[], scatter: number):
 
 /** How long hands really were at a batch’s lines, in times of what is usual, by kind of step; lines that nobody said it of are left out. */
 export function handsToldOf(
-  { events, lines, pot }: Running,
+  { events, lines, pot }: RunningBatch,
   rows: readonly { readonly handsHours: number }[],
 ): { readonly kind: string; readonly times: number }[] {
   const told = new Map<string, { was: number; usual: number }>();
@@ -226,7 +226,7 @@ export const nextSd = ({ learned, scatter }: Pick<BoilsTaught, 'learned' | 'scat
   learned ? Math.hypot(learned.sd / learned.mean, scatter) : scatter;
 
 /** Heats and lids that lines of a pot stand at, each once. */
-export const fires = (steps: Running['pot']['steps']): { readonly heat: Heat; readonly lid: Lid }[] => [
+export const fires = (steps: RunningBatch['pot']['steps']): { readonly heat: Heat; readonly lid: Lid }[] => [
   ...new Map(
     steps.flatMap((s) =>
       isOnHeat(s) ? [[`${s.heat} ${s.lid}`, { heat: s.heat, lid: s.lid }] as const] : [],

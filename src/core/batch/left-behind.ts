@@ -1,8 +1,8 @@
 import { copyPot, doStep, liquidMl, noReport, servedMl, type PotState, type ProcessConstants } from '../pot';
 import { VERBS } from '../verbs';
 import { isOnHeat } from './evaporation';
-import { HOUR, type OnCurve, type Running } from './follow';
-import { followed } from './whereabouts';
+import { HOUR, type CurvePoint, type RunningBatch } from './pot-filter';
+import { runDoneLines } from './estimate';
 
 /** What one batch says of what stays behind at one of its lines, or goes out with its portions. */
 export interface LeftLesson {
@@ -37,8 +37,8 @@ const LAST = { middle: 0.5, sd: Math.sqrt(1 / 12) } as const;
  * after, in times of what the model has stay there. Of a line with which it ended, the litres that were told then are the reading after it; where
  * none were told there is none.
  */
-export function leftToldOf(of: Running, c: ProcessConstants): LeftLesson[] {
-  const whole = followed(of, c);
+export function leftToldOf(of: RunningBatch, c: ProcessConstants): LeftLesson[] {
+  const whole = runDoneLines(of, c);
   if (whole.trouble) return [];
   const hand = of.pot.steps[whole.at];
   if (!hand || !isOnHeat(hand)) whole.follow.rests(whole.since, Infinity);
@@ -69,7 +69,7 @@ export function leftToldOf(of: Running, c: ProcessConstants): LeftLesson[] {
 }
 
 /** What says nothing of a line: a reading that was drawn off, topped up or misread, and one before which something was poured in or lost. */
-function undisturbedIn({ events, startedAt }: Running) {
+function undisturbedIn({ events, startedAt }: RunningBatch) {
   const answered = new Set(
     events.flatMap((e) => (e.is === 'answered' && e.as !== 'read' ? [e.reading] : [])),
   );
@@ -77,18 +77,18 @@ function undisturbedIn({ events, startedAt }: Running) {
     e.is === 'rescue' || e.is === 'left' ? [(Date.parse(e.at) - startedAt) / HOUR] : [],
   );
   return {
-    reading: (r: OnCurve): boolean => !answered.has(r.reading),
+    reading: (r: CurvePoint): boolean => !answered.has(r.reading),
     between: (from: number, to: number): boolean => !changed.some((h) => h >= from && h <= to),
   };
 }
 
-type Line = Running['pot']['steps'][number];
+type Line = RunningBatch['pot']['steps'][number];
 type Leaving = Extract<Line, { do: 'strain' | 'into' | 'puree' | 'sieve' }>;
 const leaves = (step: Line): step is Leaving =>
   step.do === 'strain' || step.do === 'into' || step.do === 'puree' || step.do === 'sieve';
 
 /** The first reading after a line and before the next one is done. */
-const readAfter = (curve: readonly OnCurve[], h: number, next: number): OnCurve | undefined =>
+const readAfter = (curve: readonly CurvePoint[], h: number, next: number): CurvePoint | undefined =>
   curve.find((r) => r.h > h && r.h < h + BESIDE_H && r.h <= next);
 
 /** A pot after a line, or undefined where it cannot be done. */
@@ -99,13 +99,13 @@ function afterLine(pot: PotState, step: Leaving, c: ProcessConstants): PotState 
 
 /** What a line that was read on both sides says: the pot as it had been read to stand, done by the model and with nothing left behind. */
 function lessonAt(
-  of: Running,
+  of: RunningBatch,
   at: number,
   ms: number,
-  after: Pick<OnCurve, 'ml' | 'sd'>,
+  after: Pick<CurvePoint, 'ml' | 'sd'>,
   c: ProcessConstants,
 ): LeftLesson[] {
-  const { follow, since, trouble } = followed(
+  const { follow, since, trouble } = runDoneLines(
     { ...of, lines: of.lines.slice(0, at), pot: { ...of.pot, steps: of.pot.steps.slice(0, at) } },
     c,
   );
@@ -170,7 +170,7 @@ function keeper(before: PotState, after: PotState): string | undefined {
 
 /** How full portions were: what there was over what went out, beside what a portion is said to be. */
 function pouredOf(
-  { pot }: Running,
+  { pot }: RunningBatch,
   there: { readonly ml: number; readonly sd: number },
   portions: number,
 ): LeftLesson[] {

@@ -5,7 +5,7 @@ type Liquid = PotState['liquid'];
 type Gels = Extract<WrittenBatchEvent, { is: 'sets' }>['how'];
 
 /** What a meter says bones and vegetables gave, in times of what the model says, and how sure it is: one standard deviation. */
-export interface Gave {
+export interface MeterReading {
   readonly times: number;
   readonly sd: number;
 }
@@ -58,7 +58,7 @@ export function metered(liquid: Liquid, pct: number): void {
  * of bones and vegetables: gelatin and the rest, in place of water.
  * @returns what the meter says by itself; nothing of a pot into which nothing was given
  */
-export function refracted(liquid: Liquid, bx: number): Gave | undefined {
+export function refracted(liquid: Liquid, bx: number): MeterReading | undefined {
   const { clear, given, known } = dissolvedIn(liquid);
   if (!(clear > 0 && given > 0)) return undefined;
   const foretold = ((given + known) / clear) * 100;
@@ -81,7 +81,7 @@ export function refracted(liquid: Liquid, bx: number): Gave | undefined {
  * A chilled spoonful and the model, each as far as it is to be trusted: it says so many % of gelatin, roughly.
  * @returns what it says by itself; nothing where it says nothing new
  */
-export function chilled(liquid: Liquid, gels: Gels, c: ProcessConstants): Gave | undefined {
+export function chilled(liquid: Liquid, gels: Gels, c: ProcessConstants): MeterReading | undefined {
   const all = liquidG(liquid);
   if (!(liquid.gelatin > 0)) return undefined;
   const { pct, sd } = gelatinBy(gels, c);

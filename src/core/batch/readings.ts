@@ -28,7 +28,7 @@ const ERRORS = {
 } as const;
 
 /** A reading beside a pot: how much it says there is, how sure that is, and what the pot says, in ml or g of whatever it was read in. */
-export interface Measured {
+export interface MeasuredAmount {
   readonly value: number;
   readonly sd: number;
   readonly foretold: number;
@@ -37,7 +37,7 @@ export interface Measured {
 }
 
 /** What a reading says of a pot as it should stand at that moment. */
-export function measured(read: AmountRead, pot: PotState): Measured {
+export function measuredAmount(read: AmountRead, pot: PotState): MeasuredAmount {
   switch (read.is) {
     case 'dip': {
       // Hot it stands higher: a pot that has cooled meanwhile is read as it stood then.

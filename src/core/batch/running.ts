@@ -1,10 +1,10 @@
 import type { WrittenBatch } from '../kitchen-file';
 import { potOf } from '../shelf';
 import { tryResolve, type Shelf } from '../verbs';
-import type { Running } from './follow';
+import type { RunningBatch } from './pot-filter';
 
 /** What of a batch is needed to look at its pot: its own lines and what was told of it. */
-export type AtStove = Pick<WrittenBatch, 'recipe' | 'vessel' | 'hob' | 'startedAt' | 'steps' | 'events'>;
+export type StoveSetup = Pick<WrittenBatch, 'recipe' | 'vessel' | 'hob' | 'startedAt' | 'steps' | 'events'>;
 
 /** The lines of a batch as they were really done: what was used otherwise stands in the place of its line, the last that was told of it. */
 export function stepsDone({ steps, events }: Pick<WrittenBatch, 'steps' | 'events'>): WrittenBatch['steps'] {
@@ -17,7 +17,7 @@ export function stepsDone({ steps, events }: Pick<WrittenBatch, 'steps' | 'event
 }
 
 /** A batch ready to be followed; nothing where its vessel or hob has been put away. */
-export function runningOf(batch: AtStove, shelf: Shelf): Running | undefined {
+export function runningOf(batch: StoveSetup, shelf: Shelf): RunningBatch | undefined {
   if (!shelf.vessel(batch.vessel) || !shelf.hob(batch.hob)) return undefined;
   const { vessel, hob, events } = batch;
   return {
@@ -30,7 +30,7 @@ export function runningOf(batch: AtStove, shelf: Shelf): Running | undefined {
 }
 
 /** Lines of rescues as the pot can do them; one whose thing has been put away since does nothing. */
-const rescuesIn = ({ events }: Pick<WrittenBatch, 'events'>, shelf: Shelf): Running['rescues'] =>
+const rescuesIn = ({ events }: Pick<WrittenBatch, 'events'>, shelf: Shelf): RunningBatch['rescues'] =>
   Object.fromEntries(
     events.flatMap((e) => {
       if (e.is !== 'rescue') return [];
@@ -47,7 +47,7 @@ const DAY_MS = 24 * 3_600_000;
 /**
  * The moment at which a batch is looked at, ms: now; one that has been over for a day stands as it was when somebody last told of it.
  */
-export function momentOf({ startedAt, events }: Pick<Running, 'startedAt' | 'events'>, now: number): number {
+export function momentOf({ startedAt, events }: Pick<RunningBatch, 'startedAt' | 'events'>, now: number): number {
   const last = Math.max(startedAt, ...events.map((e) => Date.parse(e.at)));
   const over = events.some((e) => e.is === 'ended');
   return over && now - last > DAY_MS ? last : Math.max(now, last);

@@ -5,7 +5,7 @@ export interface VarianceLine {
   readonly price: number;
 }
 
-export interface Measured {
+export interface MeasuredShare {
   readonly litres: number;
   readonly lines: readonly VarianceLine[];
 }
@@ -32,9 +32,9 @@ export interface Variance {
  * @throws RangeError where the standard has no litres or no kg: there is nothing to compare with
  * @example varianceOf({litres: 6, lines: [{name: 'bone', kg: 8, price: 2.4}]}, {litres: 6, lines: [{name: 'bone', kg: 8, price: 2.5}]}).price // 0.8
  */
-export function varianceOf(standard: Measured, actual: Measured): Variance {
-  const kgOf = (m: Measured): number => m.lines.reduce((sum, l) => sum + l.kg, 0);
-  const costOf = (m: Measured): number => m.lines.reduce((sum, l) => sum + l.kg * l.price, 0);
+export function varianceOf(standard: MeasuredShare, actual: MeasuredShare): Variance {
+  const kgOf = (m: MeasuredShare): number => m.lines.reduce((sum, l) => sum + l.kg, 0);
+  const costOf = (m: MeasuredShare): number => m.lines.reduce((sum, l) => sum + l.kg * l.price, 0);
   if (!(standard.litres > 0) || !(kgOf(standard) > 0))
     throw new RangeError('a standard needs litres and kilos to be compared with');
   const standardPerL = costOf(standard) / standard.litres;
@@ -61,7 +61,7 @@ export function varianceOf(standard: Measured, actual: Measured): Variance {
 }
 
 /** All lines of a name as one, at their average price. */
-function totalOf(m: Measured, name: string): { kg: number; price: number } {
+function totalOf(m: MeasuredShare, name: string): { kg: number; price: number } {
   const lines = m.lines.filter((l) => l.name === name);
   const kg = lines.reduce((sum, l) => sum + l.kg, 0);
   const money = lines.reduce((sum, l) => sum + l.kg * l.price, 0);

@@ -3,8 +3,8 @@ import { crossing, maxFillMl } from '../pot';
 import { thingOf, type WrittenStep } from '../verbs';
 import { fine, refuse, type Outcome } from '../trouble';
 import type { Work } from '../work';
-import { finish, type Finished } from './finish';
-import { nameOf, typed, withLine, withPot, type OnSheet, type SheetWay } from './sheet';
+import { finishTo, type FinishResult } from './finish';
+import { matterName, formatTyped, withLine, withPot, type SheetContext, type SheetWay } from './sheet-ways';
 
 type Ask = Extract<WrittenAsks, { of: 'base' }>;
 
@@ -15,7 +15,7 @@ export interface BaseWay extends SheetWay {
     readonly strength: number;
     /** Litres of it in one litre finished. */
     readonly perL: number;
-    readonly end: Finished['end'];
+    readonly end: FinishResult['end'];
     readonly bodyThen: number;
     readonly saltPct: number;
     readonly mendG: number;
@@ -35,12 +35,12 @@ const CLOSE = 0.004;
  * strength of its own, then goes into the sheet in the place of what stands there: reduced before, as a kitchen does it, because what
  * comes later (wine, butter) is not to be reduced with it.
  */
-export function* baseWays(on: OnSheet, asks: Ask): Work<Outcome<readonly BaseWay[]>> {
+export function* baseWays(on: SheetContext, asks: Ask): Work<Outcome<readonly BaseWay[]>> {
   const { costing, recipe, at } = on;
   const stands = standsThere(on);
   if (!stands.ok) return stands;
   const { ml, name } = stands.value;
-  const own = finish(on, recipe, at, asks);
+  const own = finishTo(on, recipe, at, asks);
   const litres = own.run.product?.ml ?? 0;
   if (litres === 0)
     return refuse(
@@ -48,7 +48,7 @@ export function* baseWays(on: OnSheet, asks: Ask): Work<Outcome<readonly BaseWay
       '',
       own.run.refused?.trouble.message ?? `${recipe.name} makes nothing as it stands.`,
     );
-  const way = (called: string, strength: number, of: Finished, also?: WrittenRecipe): BaseWay => ({
+  const way = (called: string, strength: number, of: FinishResult, also?: WrittenRecipe): BaseWay => ({
     name: called,
     recipe: of.recipe,
     also,
@@ -59,13 +59,13 @@ export function* baseWays(on: OnSheet, asks: Ask): Work<Outcome<readonly BaseWay
       bodyThen: of.bodyThen,
       saltPct: of.saltThen,
       mendG: of.mendG,
-      mend: asks.mend && nameOf(costing, asks.mend),
+      mend: asks.mend && matterName(costing, asks.mend),
     },
   });
   const ways = [way(name, 1, own)];
   for (const [n, base] of asks.bases.entries()) {
     yield;
-    const called = nameOf(costing, base.of);
+    const called = matterName(costing, base.of);
     const bought = thingOf(base.of, costing.shelf);
     const pours = bought.ok && litresIn(bought.value) !== undefined;
     if (!bought.ok || !(pours || base.gPerL !== undefined)) {
@@ -101,13 +101,13 @@ const litresIn = ({ what, weighable }: Thing): number | undefined =>
   what.is === 'stuff' && what.stuff.role === 'piece' ? undefined : weighable.densityGPerMl;
 
 /** What stands in the line now, and ml of it. */
-function standsThere({ costing, recipe, at }: OnSheet): Outcome<{ ml: number; name: string }> {
+function standsThere({ costing, recipe, at }: SheetContext): Outcome<{ ml: number; name: string }> {
   const step = recipe.steps[at] as WrittenStep;
   if (!('of' in step) || !('amount' in step) || !step.of)
     return refuse('not-that-line', '', 'This line takes nothing any more: there is no base to weigh up.');
   const took = costing.recipes.get(recipe.id)?.run.inputs.find((i) => i.step === at);
   const thing = thingOf(step.of, costing.shelf);
-  const name = nameOf(costing, step.of);
+  const name = matterName(costing, step.of);
   if (!took || !thing.ok)
     return refuse(
       'no-base',
@@ -124,16 +124,16 @@ const unread = (name: string): WrittenStep => ({ do: 'unread', said: `${name}, i
 
 /** The sheet with so strong a base in it, taken to what is wanted, and the pot in which that is made. */
 function finishedWith(
-  on: OnSheet,
+  on: SheetContext,
   asks: Ask,
   base: Ask['bases'][number],
   id: string,
   ml: number,
   strength: number,
-): { of: Finished; also: WrittenRecipe } {
+): { of: FinishResult; also: WrittenRecipe } {
   const { recipe, at, costing } = on;
   const { mark } = costing.shelf.manner;
-  const l = (amount: number): string => `${typed(amount / 1000, mark)} l`;
+  const l = (amount: number): string => `${formatTyped(amount / 1000, mark)} l`;
   const into = Math.min(1, strength) * ml;
   const from = strength * ml;
   const poured: WrittenStep[] =
@@ -141,7 +141,7 @@ function finishedWith(
       ? [{ do: 'add', of: base.of, amount: l(from) } as WrittenStep]
       : [
           { do: 'water', amount: l(from) } as WrittenStep,
-          { do: 'add', of: base.of, amount: `${typed((base.gPerL * from) / 1000, mark)} g` } as WrittenStep,
+          { do: 'add', of: base.of, amount: `${formatTyped((base.gPerL * from) / 1000, mark)} g` } as WrittenStep,
         ];
   const brought: WrittenStep[] =
     strength > 1
@@ -149,7 +149,7 @@ function finishedWith(
       : [];
   const also: WrittenRecipe = {
     id,
-    name: `${nameOf(costing, base.of)}, brought to strength`,
+    name: `${matterName(costing, base.of)}, brought to strength`,
     ...standsOn(on, from),
     batchesAWeek: 0,
     steps: [...poured, ...brought],
@@ -160,11 +160,11 @@ function finishedWith(
     { ...line, of: { product: id }, amount: l(into) } as WrittenStep,
     ...(strength < 1 ? [{ do: 'water', amount: l(ml - into) } as WrittenStep] : []),
   ]);
-  return { of: finish(withPot(on, also), next, at, asks), also };
+  return { of: finishTo(withPot(on, also), next, at, asks), also };
 }
 
 /** Where it is reduced: in the pot of what it takes the place of, or the smallest of the house that holds it. */
-function standsOn({ recipe, at, costing }: OnSheet, ml: number): Pick<WrittenRecipe, 'vessel' | 'hob'> {
+function standsOn({ recipe, at, costing }: SheetContext, ml: number): Pick<WrittenRecipe, 'vessel' | 'hob'> {
   const step = recipe.steps[at];
   const of = step && 'of' in step ? step.of : undefined;
   const mother = of && 'product' in of ? costing.state.recipes.find((r) => r.id === of.product) : undefined;

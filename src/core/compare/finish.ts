@@ -2,17 +2,17 @@ import { crossing, type PotRun } from '../pot';
 import type { WrittenRecipe } from '../kitchen-file';
 import type { WrittenStep } from '../verbs';
 import type { Of } from '../written';
-import { beforeFinishing, tried, typed, withSteps, type OnSheet } from './sheet';
+import { beforeFinishing, cookTrial, formatTyped, withSteps, type SheetContext } from './sheet-ways';
 
 /** What is wanted of the finished thing: at least this body, at most this much salt, and what mends what is too thin. */
-export interface Wanted {
+export interface FinishTarget {
   readonly body: number;
   readonly saltPct: number;
   readonly mend?: Of | undefined;
 }
 
 /** A sheet taken to what is wanted, as far as it goes. */
-export interface Finished {
+export interface FinishResult {
   readonly recipe: WrittenRecipe;
   readonly run: PotRun;
   /**
@@ -54,10 +54,10 @@ class Finishing {
   private readonly how: typeof hot;
 
   constructor(
-    private readonly on: OnSheet,
+    private readonly on: SheetContext,
     private readonly recipe: WrittenRecipe,
     after: number,
-    private readonly wanted: Wanted,
+    private readonly wanted: FinishTarget,
   ) {
     const { at, step, there } = reductionOf(recipe.steps, after);
     const { id: _i, off: _o, ...how } = step as WrittenStep & typeof hot;
@@ -76,7 +76,7 @@ class Finishing {
 
   /** What is salt enough already is not seasoned: that line is left out, and how salt it is is said. */
   private seasoned(recipe: WrittenRecipe): Cooked {
-    const run = tried(this.on, recipe);
+    const run = cookTrial(this.on, recipe);
     const salted = run.refused?.trouble.code === 'already-saltier' ? run.refused.step : undefined;
     return salted === undefined
       ? { recipe, run }
@@ -84,7 +84,7 @@ class Finishing {
   }
 
   private figure(n: number, unit: '' | ' %' | ' g'): string {
-    return `${typed(n, this.on.costing.shelf.manner.mark)}${unit}`;
+    return `${formatTyped(n, this.on.costing.shelf.manner.mark)}${unit}`;
   }
 
   /**
@@ -116,7 +116,7 @@ class Finishing {
   }
 
   /** What was cooked, thickened where it is too thin and there is something to thicken it with. */
-  mended(of: Cooked, end: Finished['end'], lines: readonly WrittenStep[]): Finished {
+  mended(of: Cooked, end: FinishResult['end'], lines: readonly WrittenStep[]): FinishResult {
     const row = last(of.run);
     const thin = { ...of, end, bodyThen: row?.body ?? 0, saltThen: row?.saltPct ?? 0, mendG: 0 };
     const { mend, body } = this.wanted;
@@ -134,7 +134,7 @@ class Finishing {
  * Takes a sheet to a body, reducing where it reduces anyway, stopping where its salt does not allow more; what is then lacking is
  * thickened. What is added after the reduction (butter, cream) changes both: targets are found for the finished thing.
  */
-export function finish(on: OnSheet, recipe: WrittenRecipe, after: number, wanted: Wanted): Finished {
+export function finishTo(on: SheetContext, recipe: WrittenRecipe, after: number, wanted: FinishTarget): FinishResult {
   const of = new Finishing(on, recipe, after, wanted);
   const enough = wanted.saltPct * (1 + CLOSE);
   const plain = of.cook();

@@ -1,6 +1,6 @@
 import { LAYERS, type Layer } from '../layers';
-import type { CookedWay, Pots, Way } from './apart';
-import { counted, figuresOf } from './laid';
+import type { CookedWay, SnapshotPots, Way } from './snapshot';
+import { countedPerLitre, wayFigures } from './way-figures';
 
 /** What a litre of two ways costs as the price of one thing moves: two straight lines, and where they cross. */
 export interface Flip {
@@ -15,7 +15,7 @@ export interface Line {
 }
 
 /** What two ways cost at so many times the present price of a thing. */
-export const at = ({ rest, paid }: Line, times: number): number => rest + paid * times;
+export const valueAt = ({ rest, paid }: Line, times: number): number => rest + paid * times;
 
 /**
  * The price of one thing at which two ways cost the same a litre. A cost is affine in a price once the pots have been cooked, so two
@@ -23,7 +23,7 @@ export const at = ({ rest, paid }: Line, times: number): number => rest + paid *
  * @returns undefined where one of the two has no cost, or neither lives from the thing
  */
 export function flipOf(
-  pots: Pots,
+  pots: SnapshotPots,
   ways: readonly [Way, Way],
   cooked: readonly [CookedWay, CookedWay],
   ingredient: string,
@@ -32,7 +32,7 @@ export function flipOf(
   const line = (i: 0 | 1): Line | undefined => {
     const at = (times: number): number | null => {
       const costs = pots.costs(ways[i], cooked[i].runs, new Map([[ingredient, { times }]]));
-      return counted(figuresOf(ways[i], { ...cooked[i], costs }, pots.wage(ways[i])).perL, layers);
+      return countedPerLitre(wayFigures(ways[i], { ...cooked[i], costs }, pots.wage(ways[i])).perL, layers);
     };
     const [once, twice] = [at(1), at(2)];
     return once === null || twice === null ? undefined : { paid: twice - once, rest: 2 * once - twice };

@@ -1,19 +1,19 @@
 /** Ways laid beside each other: questions made into sheets as they would be, cooked and costed apart from their kitchen. */
 export {
-  Pots,
-  apartOf,
-  type Apart,
-  type Bought,
+  SnapshotPots,
+  snapshotOf,
+  type Snapshot,
+  type PurchaseOverride,
   type CookedWay,
-  type Otherwise,
-  type Prices,
+  type Overrides,
+  type LayerPrices,
   type Way,
-} from './apart';
-export { cookedWays, counted, figuresOf, laid, type Figures } from './laid';
-export { asked, asking, meets, otherKitchens, type Asked } from './ways';
+} from './snapshot';
+export { cookWays, countedPerLitre, wayFigures, figuresOfWays, type WayFigures } from './way-figures';
+export { waysOf, waysInSlices, meetsTarget, kitchenVariants, type QuestionWays } from './ways';
 export type { BaseWay } from './base';
-export { at, flipOf, type Flip, type Line } from './flip';
-export { arisingOn, thickenersOf, type Arising } from './arising';
-export { paidIn, type Paid } from './where';
-export { cheapest, pricesMoved, standsAsTold, toldOf } from './told';
-export { rulesOf, type CmRule, type PressRule, type Rules, type VesselRule, type YieldRule } from './rules';
+export { valueAt, flipOf, type Flip, type Line } from './flip';
+export { suggestedQuestions, thickenersOf, type SuggestedQuestion } from './suggested-questions';
+export { costSources, type CostSource } from './cost-sources';
+export { cheapest, changedPrices, isSummaryCurrent, summaryOf } from './answer-summary';
+export { rulesOfThumb, type CmRule, type PressRule, type Rules, type VesselRule, type YieldRule } from './rules';

@@ -13,9 +13,9 @@ import {
   type Vessel,
 } from '../pot';
 import { usableOf } from '../supply';
-import { laid, type Figures } from './laid';
-import { Pots } from './apart';
-import { asked } from './ways';
+import { figuresOfWays, type WayFigures } from './way-figures';
+import { SnapshotPots } from './snapshot';
+import { waysOf } from './ways';
 
 /** What a centimetre of dip is in a pot at a stage: litres, and the money that is in them. */
 export interface CmRule {
@@ -179,9 +179,9 @@ function pressRules(costing: KitchenCosting, c: ProcessConstants, shipped: Proce
   return cookedMost(costing).flatMap((r): PressRule[] => {
     const step = stepsInForce(r).findLast((s) => s.do === 'strain');
     if (step?.id === undefined || costOfProduct(costing, r.id).perL === null) return [];
-    const made = asked(costing, [], { of: 'press', recipe: r.id, line: step.id }, shipped);
+    const made = waysOf(costing, [], { of: 'press', recipe: r.id, line: step.id }, shipped);
     if (!made.ok) return [];
-    const [pressed, not] = laid(new Pots(made.value.apart), made.value.ways, c) as [Figures, Figures];
+    const [pressed, not] = figuresOfWays(new SnapshotPots(made.value.apart), made.value.ways, c) as [WayFigures, WayFigures];
     const [a, b] = [pressed.perL.ingredients, not.perL.ingredients];
     const litres = pressed.litres - not.litres;
     return litres < 0.005 ? [] : [{ recipe: r.name, litres, perL: a === null || b === null ? null : b - a }];
@@ -204,7 +204,7 @@ function yieldRules({ state, graph, supplies, day }: KitchenCosting): YieldRule[
 }
 
 /** Rules of thumb out of a kitchen’s own pots, tests and prices. */
-export function rulesOf(costing: KitchenCosting, shipped: ProcessConstants): Rules {
+export function rulesOfThumb(costing: KitchenCosting, shipped: ProcessConstants): Rules {
   const c = ownConstants(costing.state.kitchen, shipped);
   return {
     cm: cmRules(costing),

@@ -2,7 +2,7 @@ import type { WrittenAsks } from '../kitchen-file';
 import { LIDS } from '../pot';
 import { fine, refuse, type Outcome } from '../trouble';
 import type { WrittenStep } from '../verbs';
-import { nameOf, withLine, withSteps, type OnSheet, type SheetWay } from './sheet';
+import { matterName, withLine, withSteps, type SheetContext, type SheetWay } from './sheet-ways';
 
 type Ask<K extends WrittenAsks['of']> = Extract<WrittenAsks, { of: K }>;
 type Ways = Outcome<readonly SheetWay[]>;
@@ -11,14 +11,14 @@ const notThat = (what: string): Ways =>
   refuse('not-that-line', '', `${what} any more: there is nothing to weigh up.`);
 
 /** The line as it is beside the line with something about it otherwise. */
-const lineWays = (on: OnSheet, ways: readonly (readonly [string, readonly WrittenStep[]])[]): Ways =>
+const lineWays = (on: SheetContext, ways: readonly (readonly [string, readonly WrittenStep[]])[]): Ways =>
   fine(ways.map(([name, by]) => ({ name, recipe: withLine(on.recipe, on.at, by) })));
 
-const lineOf = (on: OnSheet): WrittenStep => on.recipe.steps[on.at] as WrittenStep;
+const lineOf = (on: SheetContext): WrittenStep => on.recipe.steps[on.at] as WrittenStep;
 /** A line that stands in none of the ways and is the same otherwise. */
 const bare = <S extends WrittenStep>({ id: _i, off: _o, ...step }: S): S => step as S;
 
-export function press(on: OnSheet): Ways {
+export function press(on: SheetContext): Ways {
   const step = lineOf(on);
   if (step.do !== 'strain') return notThat('This line does not strain');
   const as = (pressed: boolean) => [{ ...bare(step), pressed }];
@@ -31,7 +31,7 @@ export function press(on: OnSheet): Ways {
 /** How much comes back in a second pass where nobody has said. */
 const USUALLY_BACK = 35;
 
-export function secondPass(on: OnSheet): Ways {
+export function secondPass(on: SheetContext): Ways {
   const step = lineOf(on);
   if (step.do === 'second pass')
     return lineWays(on, [
@@ -45,7 +45,7 @@ export function secondPass(on: OnSheet): Ways {
   ]);
 }
 
-export function secondWash(on: OnSheet): Ways {
+export function secondWash(on: SheetContext): Ways {
   const step = lineOf(on);
   if (step.do !== 'second wash') return notThat('Nothing is kept here for a second wash');
   return lineWays(on, [
@@ -55,7 +55,7 @@ export function secondWash(on: OnSheet): Ways {
 }
 
 /** Salt early or late: the line where it is, right after the pot was filled, and last of all. */
-export function salt(on: OnSheet): Ways {
+export function salt(on: SheetContext): Ways {
   const { recipe, at } = on;
   const step = lineOf(on);
   const without = recipe.steps.filter((_, i) => i !== at);
@@ -73,7 +73,7 @@ export function salt(on: OnSheet): Ways {
 
 const LID_NAMES = { off: 'lid off', ajar: 'lid ajar', on: 'lid on', paper: 'under paper' } as const;
 
-export function lid(on: OnSheet): Ways {
+export function lid(on: SheetContext): Ways {
   const step = lineOf(on);
   if (step.do !== 'cook' && step.do !== 'reduce') return notThat('This line does not stand on the heat');
   return lineWays(
@@ -85,41 +85,41 @@ export function lid(on: OnSheet): Ways {
   );
 }
 
-export function pot({ costing, recipe }: OnSheet, { vessels }: Ask<'pot'>): Ways {
+export function pot({ costing, recipe }: SheetContext, { vessels }: Ask<'pot'>): Ways {
   const named = vessels.flatMap((id) => costing.state.vessels.find((v) => v.id === id) ?? []);
   if (named.length < 2) return refuse('gone', '', 'Fewer than two of these vessels are here any more.');
   return fine(named.map((v) => ({ name: v.name, recipe: { ...recipe, vessel: v.id } })));
 }
 
-export function instead(on: OnSheet, asks: Ask<'instead'>): Ways {
+export function instead(on: SheetContext, asks: Ask<'instead'>): Ways {
   const step = lineOf(on);
   if (!('of' in step) || !('amount' in step)) return notThat('This line takes nothing');
   const took = on.costing.recipes.get(on.recipe.id)?.run.inputs.find((i) => i.step === on.at);
   const benchHours = ((asks.benchMinPerKg ?? 0) / 60) * ((took?.g ?? 0) / 1000);
   return fine([
     {
-      name: nameOf(on.costing, step.of),
+      name: matterName(on.costing, step.of),
       recipe: on.recipe,
       ...(benchHours > 0 ? { benchHours } : {}),
     },
     ...asks.with.map(({ of }) => ({
-      name: nameOf(on.costing, of),
+      name: matterName(on.costing, of),
       recipe: withLine(on.recipe, on.at, [{ ...step, of } as WrittenStep]),
     })),
   ]);
 }
 
 /** Ways in which the same sheet is costed at other prices: one for each kitchen after the first. */
-export const priced = ({ recipe }: OnSheet, names: readonly string[]): Ways =>
+export const priced = ({ recipe }: SheetContext, names: readonly string[]): Ways =>
   fine(names.map((name, i) => ({ name, recipe, prices: i + 1 })));
 
-export function sheets({ costing, recipe }: OnSheet, asks: Ask<'sheets'>): Ways {
+export function sheets({ costing, recipe }: SheetContext, asks: Ask<'sheets'>): Ways {
   const others = asks.with.flatMap((id) => costing.state.recipes.find((r) => r.id === id) ?? []);
   if (others.length === 0) return refuse('gone', '', 'The other sheet has been archived.');
   return fine([recipe, ...others].map((r) => ({ name: r.name, recipe: r })));
 }
 
-export const versions = ({ recipe }: OnSheet, asks: Ask<'versions'>): Ways =>
+export const versions = ({ recipe }: SheetContext, asks: Ask<'versions'>): Ways =>
   fine([
     { name: 'as it stands', recipe },
     ...asks.with.map(({ name, ...written }) => ({

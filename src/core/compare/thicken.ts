@@ -3,7 +3,7 @@ import { crossing, maxFillMl, type LedgerRow } from '../pot';
 import { potOf } from '../shelf';
 import { fine, refuse, type Outcome } from '../trouble';
 import { runPot, scaledLine, type WrittenStep } from '../verbs';
-import { nameOf, tried, typed, withLine, withPot, withSteps, type OnSheet, type SheetWay } from './sheet';
+import { matterName, cookTrial, formatTyped, withLine, withPot, withSteps, type SheetContext, type SheetWay } from './sheet-ways';
 
 type Ask = Extract<WrittenAsks, { of: 'thicken' }>;
 
@@ -22,10 +22,10 @@ const FEWER = [1, 0.97, 0.93, 0.87, 0.8] as const;
 const AN_ORDER_ML = 60;
 
 /** Reduce all the way; stop at three quarters of it and thicken to the same body, with each of some things; or stop there and finish each order. */
-export function thicken(on: OnSheet, asks: Ask): Outcome<readonly SheetWay[]> {
+export function thicken(on: SheetContext, asks: Ask): Outcome<readonly SheetWay[]> {
   const { recipe, at, costing } = on;
   const step = recipe.steps[at] as WrittenStep;
-  const { rows } = tried(on, recipe);
+  const { rows } = cookTrial(on, recipe);
   const [before, after, end] = [rows[at - 1], rows[at], rows.at(-1)];
   if (step.do !== 'reduce' || !before || !after || !end)
     return refuse('not-that-line', '', 'This line reduces nothing any more: there is nothing to weigh up.');
@@ -37,21 +37,21 @@ export function thicken(on: OnSheet, asks: Ask): Outcome<readonly SheetWay[]> {
     );
   const { mark } = costing.shelf.manner;
   const stopsMl = before.ml - STOPS_AT * (before.ml - after.ml);
-  const stop = { ...step, until: 'volume', to: `${typed(stopsMl / 1000, mark)} l` } as WrittenStep;
+  const stop = { ...step, until: 'volume', to: `${formatTyped(stopsMl / 1000, mark)} l` } as WrittenStep;
   const thickened = (of: Ask['with'][number], g: number) =>
     withLine(recipe, at, [
       stop,
-      ...(g > 0 ? [{ do: 'thicken', of, amount: `${typed(g, mark)} g` } as WrittenStep] : []),
+      ...(g > 0 ? [{ do: 'thicken', of, amount: `${formatTyped(g, mark)} g` } as WrittenStep] : []),
     ]);
   return fine([
     { name: 'reduced all the way', recipe },
     ...asks.with.map((of): SheetWay => {
-      const name = `stopped at three quarters, ${nameOf(costing, of)}`;
-      const bodyWith = (g: number): number => tried(on, thickened(of, g)).rows.at(-1)?.body ?? 0;
+      const name = `stopped at three quarters, ${matterName(costing, of)}`;
+      const bodyWith = (g: number): number => cookTrial(on, thickened(of, g)).rows.at(-1)?.body ?? 0;
       if (bodyWith(0) >= end.body) return { name, recipe: thickened(of, 0), note: 'thick enough without' };
       const found = crossing((g) => bodyWith(g) - end.body, 0, stopsMl, end.body * CLOSE);
       return found.found
-        ? { name, recipe: thickened(of, found.below), note: `${typed(found.below, mark, 3)} g of it` }
+        ? { name, recipe: thickened(of, found.below), note: `${formatTyped(found.below, mark, 3)} g of it` }
         : { name, recipe: thickened(of, 0), note: 'however much of it goes in, it does not get as thick' };
     }),
     ...toOrder(on, stop, after.body, end),
@@ -64,7 +64,7 @@ export function thicken(on: OnSheet, asks: Ask): Outcome<readonly SheetWay[]> {
  * @param body what the pan is reduced to
  * @param end how the sheet ends when it is reduced all the way
  */
-function toOrder(on: OnSheet, stop: WrittenStep, body: number, end: LedgerRow): SheetWay[] {
+function toOrder(on: SheetContext, stop: WrittenStep, body: number, end: LedgerRow): SheetWay[] {
   const { recipe, at, costing, c } = on;
   const { manner } = costing.shelf;
   const later = recipe.steps.slice(at + 1).filter((s) => !NOT_AT_ONCE.has(s.do));
@@ -88,8 +88,8 @@ function toOrder(on: OnSheet, stop: WrittenStep, body: number, end: LedgerRow): 
           ...recipe,
           vessel: pan.id,
           steps: [
-            { do: 'add', of: { product: held.id }, amount: `${typed(ml, manner.mark)} ml` } as WrittenStep,
-            { ...stop, until: 'body', to: typed(body, manner.mark) } as WrittenStep,
+            { do: 'add', of: { product: held.id }, amount: `${formatTyped(ml, manner.mark)} ml` } as WrittenStep,
+            { ...stop, until: 'body', to: formatTyped(body, manner.mark) } as WrittenStep,
             ...later.map((s) => scaledLine(s, 1 / orders, manner)),
           ],
         },
@@ -101,14 +101,14 @@ function toOrder(on: OnSheet, stop: WrittenStep, body: number, end: LedgerRow): 
   };
   const shelf = withPot(on, held);
   const can = (way: SheetWay | undefined): boolean =>
-    way !== undefined && tried({ ...shelf, last: {} }, way.recipe).refused === undefined;
+    way !== undefined && cookTrial({ ...shelf, last: {} }, way.recipe).refused === undefined;
   const ways = FEWER.map((share) => inPans(Math.max(1, Math.floor(whole * share))));
   const way = ways.find(can) ?? ways[0];
   return way ? [way] : [];
 }
 
 /** The smallest vessel of a house that holds so much. */
-const smallestFor = ({ state, shelf }: OnSheet['costing'], ml: number) =>
+const smallestFor = ({ state, shelf }: SheetContext['costing'], ml: number) =>
   state.vessels
     .flatMap(({ id, name }) => {
       const vessel = shelf.vessel(id);

@@ -3,28 +3,28 @@ import type { WrittenAsks } from '../kitchen-file';
 import type { KitchenState } from '../kitchen-state';
 import type { ProcessConstants } from '../pot';
 import { fine, refuse, type Outcome } from '../trouble';
-import { finish, type Work } from '../work';
-import { apartOf, type Apart, type Way } from './apart';
+import { runToEnd, type Work } from '../work';
+import { snapshotOf, type Snapshot, type Way } from './snapshot';
 import { baseWays, type BaseWay } from './base';
-import type { Figures } from './laid';
-import { sheetOf, type OnSheet, type SheetWay } from './sheet';
+import type { WayFigures } from './way-figures';
+import { sheetOf, type SheetContext, type SheetWay } from './sheet-ways';
 import * as simple from './simple';
 import { thicken } from './thicken';
 
 /** A question made into ways, and those taken out of their kitchen. */
-export interface Asked {
+export interface QuestionWays {
   readonly ways: readonly Way[];
   readonly notes: readonly (string | undefined)[];
   /** Of a question about bases: what became of each. */
   readonly bases?: readonly BaseWay['base'][] | undefined;
-  readonly apart: Apart;
+  readonly apart: Snapshot;
 }
 
 /** Packs are laid beside each other at what each costs now, whatever an average over them all would be. */
 const LATEST = { by: 'latest' } as const;
 
 /** What of a kitchen is otherwise in each way, where ways differ in what things cost: it is then costed once for each. */
-export function otherKitchens(asks: WrittenAsks): readonly ((state: KitchenState) => KitchenState)[] {
+export function kitchenVariants(asks: WrittenAsks): readonly ((state: KitchenState) => KitchenState)[] {
   if (asks.of === 'article')
     return asks.articles.map((id) => (state) => ({
       ...state,
@@ -48,7 +48,7 @@ const SCHOOLS = {
 
 /** Packs of one thing laid beside each other; one that has no price would be reckoned with another’s, so it is said instead. */
 function packs(
-  on: OnSheet,
+  on: SheetContext,
   others: readonly KitchenCosting[],
   { articles, ingredient }: Extract<WrittenAsks, { of: 'article' }>,
 ): Outcome<readonly SheetWay[]> {
@@ -66,7 +66,7 @@ function packs(
 }
 
 function* waysOn(
-  on: OnSheet,
+  on: SheetContext,
   others: readonly KitchenCosting[],
   asks: WrittenAsks,
 ): Work<Outcome<readonly (SheetWay | BaseWay)[]>> {
@@ -107,22 +107,22 @@ function* waysOn(
 const NEARLY = 0.03;
 
 /** Whether a way is an answer: what is too thin or too salty is laid beside the others, but is not what was asked for. */
-export const meets = (asks: WrittenAsks, f: Figures): boolean =>
+export const meetsTarget = (asks: WrittenAsks, f: WayFigures): boolean =>
   f.trouble === undefined &&
   (asks.of !== 'base' ||
     (f.body >= asks.body * (1 - NEARLY) && f.saltPct <= asks.saltPct * (1 + NEARLY) + 0.005));
 
 /**
  * Makes a question into the ways it asks about.
- * @param others the kitchen costed as `otherKitchens` says, in that order
+ * @param others the kitchen costed as `kitchenVariants` says, in that order
  * @returns trouble where what it names has been put away, or its line is another by now
  */
-export function* asking(
+export function* waysInSlices(
   costing: KitchenCosting,
   others: readonly KitchenCosting[],
   asks: WrittenAsks,
   shipped: ProcessConstants,
-): Work<Outcome<Asked>> {
+): Work<Outcome<QuestionWays>> {
   const on = sheetOf(costing, asks, shipped);
   if (!on.ok) return on;
   const made = yield* waysOn(on.value, others, asks);
@@ -144,9 +144,9 @@ export function* asking(
     ways,
     notes: made.value.map((w) => w.note),
     bases: made.value.every((w): w is BaseWay => 'base' in w) ? made.value.map((w) => w.base) : undefined,
-    apart: apartOf([costing, ...others], ways),
+    apart: snapshotOf([costing, ...others], ways),
   });
 }
 
 /** The same at once. */
-export const asked = (...of: Parameters<typeof asking>): Outcome<Asked> => finish(asking(...of));
+export const waysOf = (...of: Parameters<typeof waysInSlices>): Outcome<QuestionWays> => runToEnd(waysInSlices(...of));

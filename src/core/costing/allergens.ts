@@ -3,7 +3,7 @@ import { readSupply } from '../supply';
 import type { KitchenCosting } from './kitchen';
 
 /** What allergens something carries, each with the ingredients it comes from, and which of its ingredients nobody has read the label of. */
-export interface Carries {
+export interface AllergenSet {
   readonly allergens: ReadonlyMap<string, ReadonlySet<string>>;
   readonly unread: ReadonlySet<string>;
   /** Pots it lives from, or itself, with lines that nobody understands or that cannot be done: what those carry is not known. */
@@ -23,7 +23,7 @@ interface Gathered {
 const nothing = (): Gathered => ({ allergens: new Map(), unread: new Set(), unsure: new Set() });
 
 /** Puts what one carries to what another does. @returns whether that was anything new */
-function add(to: Gathered, from: Carries): boolean {
+function add(to: Gathered, from: AllergenSet): boolean {
   let grew = false;
   const put = <T>(set: Set<T>, one: T): void => {
     grew ||= !set.has(one);
@@ -54,18 +54,18 @@ function ownCarries({ state }: KitchenCosting): ReadonlyMap<string, Gathered> {
   return own;
 }
 
-const made = new WeakMap<KitchenCosting, ReadonlyMap<string, Carries>>();
+const made = new WeakMap<KitchenCosting, ReadonlyMap<string, AllergenSet>>();
 
 /**
  * What every pot and plate carries, by `product:ID` and `plate:ID`. Whatever goes into a pot counts for all that comes out of it:
  * nobody can say what a strainer leaves behind. What a last batch left carries on round after round, until nothing new comes.
  */
-export function carriedIn(costing: KitchenCosting): ReadonlyMap<string, Carries> {
+export function carriedIn(costing: KitchenCosting): ReadonlyMap<string, AllergenSet> {
   const known = made.get(costing);
   if (known) return known;
   const own = ownCarries(costing);
   const pots = new Map<string, Gathered>();
-  const of = (supply: string): Carries | undefined => {
+  const of = (supply: string): AllergenSet | undefined => {
     const from = readSupply(supply);
     if (!from || from.is === 'free') return undefined;
     return from.is === 'usable' || from.is === 'trim' ? own.get(from.id) : pots.get(from.id);
@@ -86,7 +86,7 @@ export function carriedIn(costing: KitchenCosting): ReadonlyMap<string, Carries>
       if (isNew && costing.workings.parts.lastBatches.length > 0) grows = true;
     }
   }
-  const all = new Map<string, Carries>([...pots].map(([id, is]) => [`product:${id}`, is]));
+  const all = new Map<string, AllergenSet>([...pots].map(([id, is]) => [`product:${id}`, is]));
   for (const [id, { lines }] of costing.plates) {
     const plate = nothing();
     for (const { resolved, written } of lines) {

@@ -32,27 +32,27 @@ import type { Matter, ProcessConstants, Product } from '../pot';
 import { workSupplies, type KeptSupplies, type Supply } from '../prices';
 import {
   cookAll,
-  keptSame,
+  reuseIfEqual,
   lastBatchesOf,
   matterOn,
-  sameLooks,
+  areDependenciesSame,
   shelfOf,
-  watching,
-  type KeptMatter,
-  type KeptPots,
-  type Look,
+  trackDependencies,
+  type CachedMatter,
+  type CachedPots,
+  type Dependency,
   type RecipeCosting,
 } from '../shelf';
 import type { Outcome } from '../trouble';
 import { matterOf, type Shelf } from '../verbs';
-import { finish, type Work } from '../work';
-import { sold, usedUp } from './served';
+import { runToEnd, type Work } from '../work';
+import { soldShare, portionsUsed } from './served';
 
 export interface PlateLine {
   readonly written: WrittenPlate['lines'][number];
   /** What stands on the plate by what it says: one portion of it. */
   readonly resolved: Outcome<{ what: Matter; g: number }>;
-  /** How many such portions one plate that is sold uses up (`usedUp`). */
+  /** How many such portions one plate that is sold uses up (`portionsUsed`). */
   readonly times: number;
 }
 
@@ -84,8 +84,8 @@ export interface KitchenCosting {
 /** What a costing was worked out with, for the next one of the same kitchen: it begins where this one ended. */
 export interface Workings {
   readonly written: readonly WrittenRecipe[];
-  readonly matter: KeptMatter;
-  readonly pots: KeptPots;
+  readonly matter: CachedMatter;
+  readonly pots: CachedPots;
   readonly supplies: KeptSupplies;
   readonly plates: ReadonlyMap<string, KeptPlate>;
   readonly parts: GraphParts;
@@ -95,7 +95,7 @@ export interface Workings {
 interface KeptPlate {
   readonly costing: PlateCosting;
   readonly takes: PlateTakes;
-  readonly looks: readonly Look[];
+  readonly looks: readonly Dependency[];
 }
 
 /**
@@ -104,7 +104,7 @@ interface KeptPlate {
  * @param before workings of an earlier costing: what has not changed since is taken over, and the result is the same
  */
 export const costKitchen = (...of: Parameters<typeof costingKitchen>): KitchenCosting =>
-  finish(costingKitchen(...of));
+  runToEnd(costingKitchen(...of));
 
 /** The same a part at a time, none of them longer than a pot takes: for a server that has others to answer. */
 export function* costingKitchen(
@@ -135,7 +135,7 @@ export function* costingKitchen(
     order,
     recipes,
     plates: new Map([...keptPlates].map(([id, { takes }]) => [id, takes])),
-    lastBatches: keptSame(lastBatchesOf(recipes, lefts), before?.parts.lastBatches),
+    lastBatches: reuseIfEqual(lastBatchesOf(recipes, lefts), before?.parts.lastBatches),
   };
   yield;
   const { graphs, layer } = graphsOf(state, parts, before);
@@ -213,17 +213,17 @@ const orphaned = (kept: KeptPlate): KeptPlate => ({
 
 /** A plate with its lines looked up; the one before while nothing it looked at is another. */
 function plateOn(plate: WrittenPlate, on: Shelf, before: KeptPlate | undefined): KeptPlate {
-  if (before?.costing.plate === plate && sameLooks(before.looks, on)) return before;
-  const { shelf, looks } = watching(on);
+  if (before?.costing.plate === plate && areDependenciesSame(before.looks, on)) return before;
+  const { shelf, looks } = trackDependencies(on);
   const lines = plate.lines.map((line) => ({
     written: line,
     resolved: matterOf(line.of, line.amount, shelf),
-    times: usedUp(line, plate),
+    times: portionsUsed(line, plate),
   }));
   const { hands } = plate;
   const takes: PlateTakes = {
     takes: lines.map(takenOf),
-    handsHours: hands ? hands.minutes / 60 / hands.plates / sold(plate) : 0,
+    handsHours: hands ? hands.minutes / 60 / hands.plates / soldShare(plate) : 0,
   };
   return { costing: { plate, lines }, takes, looks };
 }

@@ -1,6 +1,6 @@
 import { LAYERS, moneyWentIn, type Layer, type MoneyWent } from '../layers';
 import { isInKilos, type Product } from '../pot';
-import { beforeTheKnife, chargeFactors } from '../prices';
+import { priceBeforeTrim, chargeFactors } from '../prices';
 import { jointOf } from '../shelf';
 import { productOf, readSupply } from '../supply';
 import type { KitchenCosting } from './kitchen';
@@ -95,7 +95,7 @@ export function whereTheMoneyWent(costing: KitchenCosting, recipeId: string): Mo
   const asPurchased = (supply: string): number | undefined => {
     const from = readSupply(supply);
     const found = from?.is === 'usable' ? costing.supplies.get(from.id) : undefined;
-    const perKg = found && beforeTheKnife(found);
+    const perKg = found && priceBeforeTrim(found);
     return perKg === undefined ? undefined : perKg / 1000;
   };
   const factors = chargeFactors(run.inputs, (id) => costing.supplies.get(id)?.opens);

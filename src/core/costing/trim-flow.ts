@@ -1,6 +1,6 @@
 import type { KitchenCosting } from './kitchen';
-import { beforeTheKnife, isGuess, type Supply } from '../prices';
-import { afterTheKnife, type Knife } from '../knife';
+import { priceBeforeTrim, isGuess, type Supply } from '../prices';
+import { priceAfterTrim, type Knife } from '../knife';
 import { readSupply, trimOf, usableOf, type SupplyKey } from '../supply';
 import { supplyOf } from '../verbs';
 
@@ -129,7 +129,7 @@ function flowOf(off: CutOff, wanted: Wanted, boughtG: number): TrimFlow {
   const givesG = boughtG * share;
   const asksG = asks.reduce((sum, a) => sum + a.perBatchG * a.batches, 0);
   const really = sold || plates.length > 0 || givesG <= 0 ? taken : Math.min(1, asksG / givesG);
-  const then = afterTheKnife(withTaken(s.knife, supply, really), beforeTheKnife(s), s.usable, s.stockTrim);
+  const then = priceAfterTrim(withTaken(s.knife, supply, really), priceBeforeTrim(s), s.usable, s.stockTrim);
   return {
     supply,
     name: off.name,

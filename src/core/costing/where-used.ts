@@ -5,7 +5,7 @@ import { inputCosts } from './product-cost';
 
 /** What can be asked for: a thing of the larder, who sells it, what is cooked, and what it is cooked in. */
 export const USED = ['ingredient', 'article', 'supplier', 'recipe', 'vessel'] as const;
-export type Used = (typeof USED)[number];
+export type UsedRecord = (typeof USED)[number];
 
 /** A pot or a plate that takes something itself. */
 export interface Use {
@@ -43,7 +43,7 @@ export interface WhereUsed {
  * Where something is used: the pots and plates that take it themselves, and every plate that it ends up on, with its money.
  * @returns undefined where there is no such thing
  */
-export function whereUsed(costing: KitchenCosting, is: Used, id: string): WhereUsed | undefined {
+export function whereUsed(costing: KitchenCosting, is: UsedRecord, id: string): WhereUsed | undefined {
   const { state } = costing;
   const lists = { supplier: state.suppliers, vessel: state.vessels, article: state.articles };
   const named = { ...lists, ingredient: state.ingredients, recipe: state.recipes };

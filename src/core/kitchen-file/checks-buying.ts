@@ -2,7 +2,7 @@ import type { Manner } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
 import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
 import type { WrittenArticle, WrittenIngredient } from './schema';
-import { inCircle, ingredientsById, sound, wanting, type Sparse, type Want } from './sparse';
+import { isCircular, ingredientsById, readable, missingReferences, type Sparse, type ReportMissing } from './sparse';
 import { stuffOf } from './stuff';
 
 /** What purchases, articles, merges and counts say that cannot be. */
@@ -10,17 +10,17 @@ export function checkBuying(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
   const manner = mannerIn({ kitchen: file.kitchen, measures: file.measures ?? [] });
   const ingredients = ingredientsById(file);
-  const want = wanting(file, found);
-  for (const [i, ingredient] of sound(file.ingredients)) {
+  const want = missingReferences(file, found);
+  for (const [i, ingredient] of readable(file.ingredients)) {
     want('ingredient', ingredient.mergedInto, `ingredients[${i}].mergedInto`);
     want('article', ingredient.boughtAs, `ingredients[${i}].boughtAs`);
-    if (inCircle(ingredient.id, ingredients, (x) => x?.mergedInto))
+    if (isCircular(ingredient.id, ingredients, (x) => x?.mergedInto))
       found.push(
         refuse('merge-loop', `ingredients[${i}].mergedInto`, `${ingredient.name} is merged into itself.`)
           .trouble,
       );
   }
-  for (const [i, article] of sound(file.articles)) {
+  for (const [i, article] of readable(file.articles)) {
     const place = `articles[${i}]`;
     want('supplier', article.supplier, `${place}.supplier`);
     want('ingredient', article.ingredient, `${place}.ingredient`);
@@ -58,12 +58,12 @@ function checkPurchases(
   file: Sparse,
   ingredients: ReadonlyMap<string, WrittenIngredient>,
   manner: Manner,
-  want: Want,
+  want: ReportMissing,
 ): Trouble[] {
   const found: Trouble[] = [];
   const facts = packFacts(manner);
-  const articles = new Map([...sound(file.articles)].map(([, a]) => [a.id, a]));
-  for (const [i, purchase] of sound(file.purchases)) {
+  const articles = new Map([...readable(file.articles)].map(([, a]) => [a.id, a]));
+  for (const [i, purchase] of readable(file.purchases)) {
     want('supplier', purchase.supplier, `purchases[${i}].supplier`);
     want('invoice', purchase.corrects, `purchases[${i}].corrects`);
     for (const [j, line] of purchase.lines.entries()) {

@@ -4,13 +4,13 @@ import { idsOfMatter, type Of } from '../written';
 import { flawsOfChoices } from './in-force';
 import { inOrder, loopSentence, partsOf } from './loops';
 import type { WrittenPlate, WrittenRecipe } from './schema';
-import { sound, wanting, type Sparse } from './sparse';
+import { readable, missingReferences, type Sparse } from './sparse';
 
 /** What recipes and plates say that cannot be: things that are not there, parts that part twice, loops. */
 export function checkRecipes(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
-  const byId = new Map([...sound(file.recipes)].map(([, r]) => [r.id, r]));
-  const want = wanting(file, found);
+  const byId = new Map([...readable(file.recipes)].map(([, r]) => [r.id, r]));
+  const want = missingReferences(file, found);
   /** Whether what parts from a recipe under a name really does. */
   const wantPart = (of: Of | undefined, path: string): void => {
     if (!of || !('product' in of || 'lastBatchOf' in of) || of.part === undefined) return;
@@ -21,7 +21,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
           .trouble,
       );
   };
-  for (const [i, recipe] of sound(file.recipes)) {
+  for (const [i, recipe] of readable(file.recipes)) {
     want('vessel', recipe.vessel, `recipes[${i}].vessel`);
     want('hob', recipe.hob, `recipes[${i}].hob`);
     found.push(...flawsOfChoices(recipe, `recipes[${i}]`));
@@ -35,8 +35,8 @@ export function checkRecipes(file: Sparse): Trouble[] {
       found.push(...flawsOf(recipe, step, j, place));
     }
   }
-  const plates = new Map([...sound(file.plates)].map(([, p]) => [p.id, p]));
-  for (const [i, plate] of sound(file.plates)) {
+  const plates = new Map([...readable(file.plates)].map(([, p]) => [p.id, p]));
+  for (const [i, plate] of readable(file.plates)) {
     if (plate.follows) {
       want('plate', plate.follows.plate, `plates[${i}].follows.plate`);
       const flaw = flawOfFollowing(plate, plates.get(plate.follows.plate), `plates[${i}].follows.plate`);
@@ -51,7 +51,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
       wantPart(line.of, path);
     }
   }
-  for (const [i, menu] of sound(file.menus)) {
+  for (const [i, menu] of readable(file.menus)) {
     const on = new Set<string>();
     for (const [j, { plate }] of menu.plates.entries()) {
       want('plate', plate, `menus[${i}].plates[${j}].plate`);
@@ -111,7 +111,7 @@ function flawsOf(recipe: WrittenRecipe, step: WrittenStep, at: number, place: st
 
 function checkLoops(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
-  const recipes = [...sound(file.recipes)];
+  const recipes = [...readable(file.recipes)];
   const nameOf = new Map(recipes.map(([, r]) => [r.id, r.name]));
   for (const loop of inOrder(recipes.map(([, r]) => r)).loops) {
     const at = recipes.find(([, r]) => r.id === loop[0])?.[0] ?? 0;

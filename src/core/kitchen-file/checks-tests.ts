@@ -1,16 +1,16 @@
 import { drainedIn, isDrained, weighTestIn } from '../bench';
 import { refuse, under, type Trouble } from '../trouble';
 import { mannerIn, weigh } from './packs';
-import { inCircle, ingredientsById, sound, wanting, type Sparse, type Want } from './sparse';
+import { isCircular, ingredientsById, readable, missingReferences, type Sparse, type ReportMissing } from './sparse';
 
 /** What yields, tests and wastes say that cannot be. */
 export function checkTests(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
   const manner = mannerIn({ kitchen: file.kitchen, measures: file.measures ?? [] });
   const ingredients = ingredientsById(file);
-  const want = wanting(file, found);
+  const want = missingReferences(file, found);
   found.push(...checkComesOff(file, want));
-  for (const [i, test] of sound(file.tests)) {
+  for (const [i, test] of readable(file.tests)) {
     const place = `tests[${i}]`;
     want('ingredient', test.ingredient, `${place}.ingredient`);
     want('person', test.by, `${place}.by`);
@@ -26,7 +26,7 @@ export function checkTests(file: Sparse): Trouble[] {
     const read = isDrained(test.kind) ? drainedIn(test, manner) : weighTestIn(test, manner);
     if (!read.ok) found.push(under(place, read.trouble));
   }
-  for (const [i, waste] of sound(file.wastes)) {
+  for (const [i, waste] of readable(file.wastes)) {
     want('ingredient', waste.ingredient, `wastes[${i}].ingredient`);
     want('person', waste.by, `wastes[${i}].by`);
     const written = ingredients.get(waste.ingredient);
@@ -37,14 +37,14 @@ export function checkTests(file: Sparse): Trouble[] {
 }
 
 /** What comes off what: no circle, and both sides say the same. */
-function checkComesOff(file: Sparse, want: Want): Trouble[] {
+function checkComesOff(file: Sparse, want: ReportMissing): Trouble[] {
   const found: Trouble[] = [];
   const ingredients = ingredientsById(file);
-  for (const [i, ingredient] of sound(file.ingredients)) {
+  for (const [i, ingredient] of readable(file.ingredients)) {
     const place = `ingredients[${i}]`;
     want('ingredient', ingredient.comesOff?.ingredient, `${place}.comesOff.ingredient`);
     want('supplier', ingredient.learnFrom?.supplier, `${place}.learnFrom.supplier`);
-    if (inCircle(ingredient.id, ingredients, (x) => x?.comesOff?.ingredient))
+    if (isCircular(ingredient.id, ingredients, (x) => x?.comesOff?.ingredient))
       found.push(
         refuse('comes-off-loop', `${place}.comesOff`, `${ingredient.name} would come off itself.`).trouble,
       );

@@ -4,7 +4,7 @@ import { refuse, under, type Trouble } from '../trouble';
 import { checkBuying } from './checks-buying';
 import { checkRecipes } from './checks-recipes';
 import { checkTests } from './checks-tests';
-import { LISTS, sound, type Sparse } from './sparse';
+import { LISTS, readable, type Sparse } from './sparse';
 import { stuffOf } from './stuff';
 
 /** What a shape cannot say: references, yields, compositions, packs, names twice, loops. */
@@ -23,7 +23,7 @@ function checkIds(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
   const seen = new Map<string, string>();
   for (const list of LISTS)
-    for (const [i, item] of sound<{ id: string }>(file[list])) {
+    for (const [i, item] of readable<{ id: string }>(file[list])) {
       const first = seen.get(item.id);
       if (first)
         found.push(
@@ -33,7 +33,7 @@ function checkIds(file: Sparse): Trouble[] {
     }
   const names = new Map<string, string>();
   for (const list of ['ingredients', 'recipes'] as const)
-    for (const [i, item] of sound<{ name: string }>(file[list])) {
+    for (const [i, item] of readable<{ name: string }>(file[list])) {
       const key = item.name.toLowerCase();
       const first = names.get(key);
       if (first)
@@ -51,7 +51,7 @@ function checkIds(file: Sparse): Trouble[] {
 
 function checkIngredients(file: Sparse): Trouble[] {
   const found: Trouble[] = [];
-  for (const [i, written] of sound(file.ingredients)) {
+  for (const [i, written] of readable(file.ingredients)) {
     const place = `ingredients[${i}]`;
     for (const [j, y] of written.yields.entries()) {
       const off = y.byProducts.reduce((sum, b) => sum + b.pct, y.stockTrimPct);

@@ -41,7 +41,7 @@ export { readKitchen, readKitchenText, type FileRead } from './read';
 export { inOrder, lastBatchesIn, loopSentence, namesIn, partsOf, usesOf } from './loops';
 export { flawsOfChoices, inForce, stepsInForce } from './in-force';
 export { lineWords } from './line-words';
-export { lineMarked, linesMarked } from './older';
+export { upgradeLine, upgradeLines } from './upgrade';
 export { shiftTo, underWayAt } from './shift';
 export {
   mannerIn,
@@ -66,6 +66,6 @@ export {
 } from './schema-batches';
 export { Asks, MOST_LAID, Question, Told, type WrittenAsks, type WrittenTold } from './schema-questions';
 export { MOST_ON_A_TRAY, TIMES, Tray, Trial } from './schema-trays';
-export { ofWhatStands } from './standing';
+export { withoutArchived } from './without-archived';
 export { portionAt, standingPlate, withUsualLoss, writtenOver } from './sizes';
 export { flawOfFollowing } from './checks-recipes';

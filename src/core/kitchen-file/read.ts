@@ -2,10 +2,10 @@ import type { z } from 'zod';
 import { refuse, type Trouble } from '../trouble';
 import { checkKitchen } from './checks';
 import { LISTS, type Sparse } from './sparse';
-import { countsMarked } from './older';
+import { upgradeCounts } from './upgrade';
 import { FORMAT_VERSION, KitchenFile } from './schema';
-import { keysTwice } from './twice';
-import { whereIn } from './where';
+import { duplicateKeys } from './duplicate-keys';
+import { pathInWords } from './path-in-words';
 
 /** A kitchen file read whole, or every mistake in it: nothing is half loaded. */
 export type FileRead =
@@ -32,7 +32,7 @@ export function readKitchenText(text: string): FileRead {
     const why = error instanceof Error ? error.message : 'unknown';
     return { ok: false, mistakes: [refuse('not-json', '', `The file is not JSON: ${why}.`).trouble] };
   }
-  const twice = keysTwice(plain);
+  const twice = duplicateKeys(plain);
   const read = readKitchen(json);
   return twice.length === 0
     ? read
@@ -41,7 +41,7 @@ export function readKitchenText(text: string): FileRead {
 
 /** Mistakes with their places in words. */
 const placed = (json: unknown, mistakes: readonly Trouble[]): Trouble[] =>
-  mistakes.map((m) => (m.path === '' ? m : { ...m, where: whereIn(json, m.path) }));
+  mistakes.map((m) => (m.path === '' ? m : { ...m, where: pathInWords(json, m.path) }));
 
 export function readKitchen(read: unknown): FileRead {
   const version = (read as { version?: unknown } | null)?.version;
@@ -57,7 +57,7 @@ export function readKitchen(read: unknown): FileRead {
         ).trouble,
       ],
     };
-  const json = version === 1 ? countsMarked(read as Record<string, unknown>) : read;
+  const json = version === 1 ? upgradeCounts(read as Record<string, unknown>) : read;
   const parsed = KitchenFile.safeParse(json);
   if (parsed.success) {
     const mistakes = checkKitchen(parsed.data);

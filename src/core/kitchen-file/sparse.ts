@@ -31,12 +31,12 @@ export type Sparse = Pick<KitchenFile, 'kitchen'> & {
 };
 
 /** Things of a list that could be read, each with its place in the file. */
-export function* sound<T>(list: readonly (T | undefined)[]): Generator<[number, T]> {
+export function* readable<T>(list: readonly (T | undefined)[]): Generator<[number, T]> {
   for (const [i, item] of list.entries()) if (item !== undefined) yield [i, item];
 }
 
 const idsIn = (file: Sparse, list: (typeof LISTS)[number]): Set<string> =>
-  new Set(file.ids?.[list] ?? [...sound<{ id: string }>(file[list])].map(([, x]) => x.id));
+  new Set(file.ids?.[list] ?? [...readable<{ id: string }>(file[list])].map(([, x]) => x.id));
 
 /** What ids are called where one leads nowhere. */
 const CALLED = {
@@ -53,7 +53,7 @@ const CALLED = {
 type Called = (typeof CALLED)[keyof typeof CALLED];
 
 /** Says of an id that should lead to a thing where it leads nowhere; each list is looked through once. */
-export function wanting(file: Sparse, found: Trouble[]) {
+export function missingReferences(file: Sparse, found: Trouble[]) {
   const known = new Map<Called, Set<string>>();
   for (const list of Object.keys(CALLED) as (keyof typeof CALLED)[])
     known.set(CALLED[list], idsIn(file, list));
@@ -62,13 +62,13 @@ export function wanting(file: Sparse, found: Trouble[]) {
       found.push(refuse('unknown-id', path, `There is no ${what} with the id ${id}.`).trouble);
   };
 }
-export type Want = ReturnType<typeof wanting>;
+export type ReportMissing = ReturnType<typeof missingReferences>;
 
 export const ingredientsById = (file: Sparse): ReadonlyMap<string, WrittenIngredient> =>
-  new Map([...sound(file.ingredients)].map(([, i]) => [i.id, i]));
+  new Map([...readable(file.ingredients)].map(([, i]) => [i.id, i]));
 
 /** Follows pointers from one ingredient to another; true where they come back to where they began. */
-export function inCircle(
+export function isCircular(
   id: string,
   ingredients: ReadonlyMap<string, WrittenIngredient>,
   next: (i: WrittenIngredient | undefined) => string | undefined,

@@ -1,6 +1,6 @@
 /** What a kilo comes to after the knife: who pays for what comes off, by the schools of trim. Knows no recipes. */
 export {
-  afterTheKnife,
+  priceAfterTrim,
   comesOffShare,
   mostUsable,
   pricesAt,

@@ -39,7 +39,7 @@ export interface CameOff extends SupplyPrices {
 }
 
 /** Usable and stock trim per kg, and everything that comes off, from a price per kg as purchased and the two shares. */
-export function afterTheKnife(
+export function priceAfterTrim(
   knife: Knife,
   perKg: number | undefined,
   usable: number,
@@ -66,7 +66,7 @@ export function afterTheKnife(
   const prices = shared?.ok ? shared.value : undefined;
   const cameOff = knife.byProducts.flatMap((b, i) => {
     const own = prices?.others[i + 1];
-    const below = afterTheKnife(b.knife, own, b.usable, b.stockTrim);
+    const below = priceAfterTrim(b.knife, own, b.usable, b.stockTrim);
     return [{ id: b.knife.id, perKg: own, ...below }, ...below.cameOff];
   });
   return {
@@ -117,6 +117,6 @@ export const mostUsable = ({ stockTrim, knife }: Source): number =>
 export function pricesAt(source: Source, times: number, usable = source.usable): [string, number | null][] {
   const { id, perKg, stockTrim, knife } = source;
   const bought = perKg === undefined ? undefined : perKg * times;
-  const { cameOff, ...own } = afterTheKnife(knife, bought, usable, stockTrim);
+  const { cameOff, ...own } = priceAfterTrim(knife, bought, usable, stockTrim);
   return [{ id, ...own }, ...cameOff].flatMap((s) => [...sourcePrices([{ ingredient: s, ...s }])]);
 }

@@ -17,5 +17,5 @@ export { packsOpened, type OpenPack, type PacksOpened } from './open-pack';
 export { differences, type Comparable, type Difference } from './substitute';
 export { priceText } from './price-text';
 export { PIECE_KINDS, pieceKind, type PieceKind } from './piece-kind';
-export { farOff } from './far-off';
+export { outlierQuestion } from './outlier-question';
 export { fromLabel, type FromLabel, type NutritionLabel } from './label';

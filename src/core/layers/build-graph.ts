@@ -5,8 +5,8 @@ import type { OpenPack } from '../larder';
 import type { Supply } from '../prices';
 import type { LastBatch, RecipeCosting } from '../shelf';
 import { isMade, keysOf, productOf } from '../supply';
-import { ownOf, type Own } from './layer-money';
-import { energyKey, HANDS, type Layer } from './layers';
+import { ownCostOf, type OwnCost } from './layer-money';
+import { energyKey, LABOUR, type Layer } from './layers';
 import { partingsOf, type Parting } from './parting';
 
 /** What a plate is put together of. */
@@ -42,7 +42,7 @@ export function graphOf(layer: Layer, parts: GraphParts): CostGraph {
     for (const { ingredient } of parts.supplies.values())
       for (const key of keysOf(ingredient)) put({ key, from: [], gaps: 0 });
   if (layer === 'energy') for (const fuel of FUELS) put({ key: energyKey(fuel), from: [], gaps: 0 });
-  if (layer === 'hands') put({ key: HANDS, from: [], gaps: 0 });
+  if (layer === 'hands') put({ key: LABOUR, from: [], gaps: 0 });
   for (const { key, follows, perG } of parts.lastBatches)
     put(
       perG === undefined
@@ -78,7 +78,7 @@ function plateNode(id: string, { takes, handsHours }: PlateTakes, layer: Layer, 
   const own = known.filter(({ supply, packs = false }) =>
     packs ? layer === 'packaging' : layer === 'ingredients' || isMade(supply),
   );
-  const hands = layer === 'hands' && handsHours > 0 ? [{ supply: HANDS, g: handsHours, row: 0 }] : [];
+  const hands = layer === 'hands' && handsHours > 0 ? [{ supply: LABOUR, g: handsHours, row: 0 }] : [];
   const from = placed(weighed([...own.map((o) => ({ ...o, row: 0 })), ...hands], 1), at);
   return { key: `plate:${id}`, from, gaps: takes.length - known.length };
 }
@@ -144,7 +144,7 @@ function sameSupplies(a: GraphParts['supplies'], b: GraphParts['supplies']): boo
 /** So much of each key, none of them twice. */
 type Weights = readonly (readonly [string, number])[];
 
-function weighed(amounts: readonly Own[], per: number): Weights {
+function weighed(amounts: readonly OwnCost[], per: number): Weights {
   const sums = new Map<string, number>();
   for (const { supply, g } of amounts)
     if (supply !== 'free') sums.set(supply, (sums.get(supply) ?? 0) + g / per);
@@ -197,8 +197,8 @@ function* recipeDrafts(
   layer: Layer,
   opensOf: (id: string) => OpenPack | undefined,
 ): Generator<Draft> {
-  const own = ownOf(run, layer, opensOf);
-  const between = (after: number, to: number): Own[] => own.filter(({ row }) => row > after && row <= to);
+  const own = ownCostOf(run, layer, opensOf);
+  const between = (after: number, to: number): OwnCost[] => own.filter(({ row }) => row > after && row <= to);
   let before: Weights = [];
   let done = -1;
   for (const [k, { row, parts }] of partingsOf(run.rows).entries()) {

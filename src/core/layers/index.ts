@@ -4,11 +4,11 @@ export {
   COUNTED_COOKIE,
   countedIn,
   energyKey,
-  HANDS,
+  LABOUR,
   LAYERS,
   layerName,
   layerPrices,
-  layerWords,
+  layerText,
   type Layer,
 } from './layers';
 export { layerMoney, layerShares, type LayerShare } from './layer-money';

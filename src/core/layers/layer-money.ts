@@ -1,20 +1,20 @@
 import type { PotRun } from '../pot';
 import type { OpenPack } from '../larder';
-import { energyKey, HANDS, type Layer } from './layers';
+import { energyKey, LABOUR, type Layer } from './layers';
 import { chargeFactors } from '../prices';
 import { isMade } from '../supply';
 import { partingsOf } from './parting';
 
 /** So much of a source or product that goes into a recipe, and the row in which it does. */
-export interface Own {
+export interface OwnCost {
   readonly supply: string;
   readonly g: number;
   readonly row: number;
 }
 
 /** What a recipe brings into a layer by itself, and through the products it takes. */
-export function ownOf(run: PotRun, layer: Layer, opens: (id: string) => OpenPack | undefined): Own[] {
-  const inputs = run.inputs.map(({ supply, g, step }): Own => ({ supply, g, row: step }));
+export function ownCostOf(run: PotRun, layer: Layer, opens: (id: string) => OpenPack | undefined): OwnCost[] {
+  const inputs = run.inputs.map(({ supply, g, step }): OwnCost => ({ supply, g, row: step }));
   if (layer === 'ingredients') {
     const factors = chargeFactors(run.inputs, opens);
     return inputs.map((own) => ({ ...own, g: own.g * (factors.get(own.supply) ?? 1) }));
@@ -22,12 +22,12 @@ export function ownOf(run: PotRun, layer: Layer, opens: (id: string) => OpenPack
   const taken = inputs.filter(({ supply }) => isMade(supply));
   if (layer === 'packaging') {
     const last = run.rows.length - 1;
-    return [...taken, ...run.packed.map(({ supply, g }): Own => ({ supply, g, row: last }))];
+    return [...taken, ...run.packed.map(({ supply, g }): OwnCost => ({ supply, g, row: last }))];
   }
-  const own = run.rows.map(({ energy, handsHours }, row): Own =>
+  const own = run.rows.map(({ energy, handsHours }, row): OwnCost =>
     layer === 'energy'
       ? { supply: energyKey(energy.fuel), g: energy.kWh, row }
-      : { supply: HANDS, g: handsHours, row },
+      : { supply: LABOUR, g: handsHours, row },
   );
   return [...taken, ...own.filter(({ g }) => g > 0)];
 }
@@ -42,7 +42,7 @@ export function layerMoney(
   layer: Exclude<Layer, 'ingredients'>,
   price: (supply: string) => number | null,
 ): number | null {
-  const own = ownOf(run, layer, () => undefined).map(({ supply, g, row }) => ({
+  const own = ownCostOf(run, layer, () => undefined).map(({ supply, g, row }) => ({
     money: price(supply),
     g,
     row,
@@ -77,7 +77,7 @@ export function layerShares(
 ): LayerShare[] | null {
   const total = layerMoney(run, layer, price);
   if (total === null) return null;
-  const all = ownOf(run, layer, () => undefined).map(({ supply, g, row }) => ({
+  const all = ownCostOf(run, layer, () => undefined).map(({ supply, g, row }) => ({
     supply,
     row,
     money: (price(supply) ?? 0) * g,

@@ -10,7 +10,7 @@ export type Layer = (typeof LAYERS)[number];
 
 /** Sources of the layers that are not bought by the kilo: a kWh of a fuel, an hour of hands. */
 export const energyKey = (fuel: Fuel): `energy:${Fuel}` => `energy:${fuel}`;
-export const HANDS = 'hands';
+export const LABOUR = 'hands';
 
 /** What a kWh and an hour of hands cost in a kitchen; null where nobody has said. */
 export function layerPrices({ kitchen }: Pick<KitchenState, 'kitchen'>): [string, number | null][] {
@@ -18,7 +18,7 @@ export function layerPrices({ kitchen }: Pick<KitchenState, 'kitchen'>): [string
     written === undefined ? null : Number(written);
   return [
     ...FUELS.map((fuel): [string, number | null] => [energyKey(fuel), price(kitchen.energyPerKwh[fuel])]),
-    [HANDS, price(kitchen.wagePerHour)],
+    [LABOUR, price(kitchen.wagePerHour)],
   ];
 }
 
@@ -26,7 +26,7 @@ export function layerPrices({ kitchen }: Pick<KitchenState, 'kitchen'>): [string
 export const layerName = (layer: Layer): string => (layer === 'hands' ? 'labour' : layer);
 
 /** Layers in words: `ingredients and energy`. */
-export const layerWords = (layers: readonly Layer[]): string =>
+export const layerText = (layers: readonly Layer[]): string =>
   layers.length < 2
     ? `${layers.map(layerName)[0] ?? 'nothing'} only`
     : `${layers.slice(0, -1).map(layerName).join(', ')} and ${layerName(layers[layers.length - 1] as Layer)}`;

@@ -1,7 +1,7 @@
 import type { Joint, LedgerRow } from '../pot';
 
 /** A joint product with its part of the cost at the point where it parted: so much money, or so much of what was there. */
-export interface Part {
+export interface PartShare {
   readonly name: string;
   readonly g: number;
   /** Row in which it left. */
@@ -18,7 +18,7 @@ export interface Parting {
   readonly inputs: number;
   /** The last row of the point. */
   readonly row: number;
-  readonly parts: readonly Part[];
+  readonly parts: readonly PartShare[];
 }
 
 interface Weighed {

@@ -18,4 +18,4 @@ export const COOKED = [
 export type Cooked = (typeof COOKED)[number];
 
 /** The unit a cooked figure is written in. */
-export const unitOf = (figure: Cooked): '%' | 'ml/kg' => (figure.startsWith('retention') ? 'ml/kg' : '%');
+export const figureUnit = (figure: Cooked): '%' | 'ml/kg' => (figure.startsWith('retention') ? 'ml/kg' : '%');

@@ -11,5 +11,5 @@ export {
 } from './learn';
 export { worthOf, type SecondPassWorth } from './second-pass';
 export { SEASONS, seasonOf, type Season } from './season';
-export { settled, type Reading, type Settled } from './settled';
-export { COOKED, TEST_KINDS, unitOf, type Cooked, type TestKind } from './figures';
+export { scaleState, type ScaleReading, type ScaleState } from './scale-state';
+export { COOKED, TEST_KINDS, figureUnit, type Cooked, type TestKind } from './figures';

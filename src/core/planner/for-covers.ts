@@ -1,4 +1,4 @@
-import { costOfProduct, putOut, type KitchenCosting } from '../costing';
+import { costOfProduct, portionsServed, type KitchenCosting } from '../costing';
 import { moneyStaying } from '../layers';
 import { chargeFactors } from '../prices';
 import type { SupplyKey } from '../supply';
@@ -57,7 +57,7 @@ export function forCovers(
     if (resolved.ok) {
       const { what } = resolved.value;
       // What guests leave of what stands beside their plate comes back, but it has to be there.
-      const g = resolved.value.g * putOut(written, plate.plate);
+      const g = resolved.value.g * portionsServed(written, plate.plate);
       needs.ask(what.supply, what.is === 'stuff' ? what.stuff.name : what.name, g * covers);
     } else troubles.push(resolved.trouble);
   const makings: Making[] = [];

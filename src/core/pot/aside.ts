@@ -1,11 +1,11 @@
 import type { Trouble } from '../trouble';
 import { litres, trouble } from './figures';
 import { liquidG, liquidMl, noLiquid, pourShare } from './liquid';
-import { piecesG, piecesMl, standingMl, standingOf, type PotState, type Standing } from './state';
+import { piecesG, piecesMl, standingMl, standingOf, type PotState, type StandLevel } from './state';
 import type { Vessel } from './vessel';
 
 /** What of a pot stands in a vessel other than the one at work. */
-export const asideIn = (pot: PotState, vessel: Vessel): Standing | undefined =>
+export const asideIn = (pot: PotState, vessel: Vessel): StandLevel | undefined =>
   pot.aside.find((s) => s.vessel.id === vessel.id);
 
 /** What is set aside lies on a tray: large enough for any pot, and none of the kitchen's vessels. */
@@ -22,13 +22,13 @@ const TRAY: Vessel = {
 export const isTray = (vessel: Vessel): boolean => vessel.id === TRAY.id;
 
 /** What is set aside, if anything is. */
-export const trayOf = (pot: PotState): Standing | undefined => pot.aside.find((s) => isTray(s.vessel));
+export const trayOf = (pot: PotState): StandLevel | undefined => pot.aside.find((s) => isTray(s.vessel));
 
 /** The tray of a pot, laid out where there is none yet. */
-export function layTray(pot: PotState): Standing {
+export function layTray(pot: PotState): StandLevel {
   const there = trayOf(pot);
   if (there) return there;
-  const tray: Standing = {
+  const tray: StandLevel = {
     ...standingOf(pot),
     vessel: TRAY,
     liquid: noLiquid(),

@@ -7,7 +7,7 @@ export const STRAINERS = ['colander', 'fine mesh', 'cone sieve', 'cloth'] as con
 export type Strainer = (typeof STRAINERS)[number];
 /** How thick something is: what a spoon says. */
 export const BANDS = ['soup', 'pouring', 'coating', 'binding'] as const;
-export type Band = (typeof BANDS)[number];
+export type BodyBand = (typeof BANDS)[number];
 export const FUELS = ['electricity', 'gas'] as const;
 export type Fuel = (typeof FUELS)[number];
 /** What becomes of flour and butter: the longer in the heat, the weaker. */
@@ -97,7 +97,7 @@ export interface ProcessConstants {
   readonly boilOffExponent: number;
   /** Flour equivalent, g per litre, at which a liquid is of a thickness: its edges and its middle. */
   readonly bands: Readonly<
-    Record<Band, { readonly low: number; readonly middle: number; readonly high: number }>
+    Record<BodyBand, { readonly low: number; readonly middle: number; readonly high: number }>
   >;
   /** How much of its flour's power a roux keeps. */
   readonly roux: Readonly<Record<Roux, number>>;

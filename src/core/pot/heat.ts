@@ -47,7 +47,7 @@ export function heatFor(
   s: PotState,
   c: ProcessConstants,
   fire: Fire,
-  { hours, by, own, fades }: Stretch,
+  { hours, by, own, fades }: HeatStretch,
 ): void {
   const { liquid } = s;
   passAll(s.pieces, liquid, by, own);
@@ -97,7 +97,7 @@ export function loseThroughWall(s: PotState, c: ProcessConstants, hours: number,
 }
 
 /** What passes in one stretch of time at a temperature, for all pieces then in the pot. */
-export interface Stretch {
+export interface HeatStretch {
   readonly hours: number;
   readonly by: Passing;
   /** Of each piece its own, in the pot's order. */
@@ -107,7 +107,7 @@ export interface Stretch {
 }
 
 /** Prepares what passes in one stretch of `hours`; made once for many. */
-export const stretch = (s: PotState, c: ProcessConstants, hours: number, celsius: number): Stretch => ({
+export const stretch = (s: PotState, c: ProcessConstants, hours: number, celsius: number): HeatStretch => ({
   hours,
   by: passing(hours, c.halfLifeH),
   own: s.pieces.map((p) => ownPassing(p, hours, celsius, c.halfLifeH)),

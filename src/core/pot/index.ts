@@ -19,7 +19,7 @@ export { bookLoss, noReport, type Joint, type JointCost, type Portions, type Ste
 export { mustJoin, nameOf, putIn, saltShare, type Matter } from './matter';
 export { servedMl, type Product } from './product';
 export { scaleByWith, scaledStepsWith, scaleToWith, vesselsForWith, type Scaled } from './scale';
-export { retentionFrom } from './spent';
+export { retentionFrom } from './retention';
 export { crossing, type Crossing } from './root';
 export { kilos, litres, percent, trouble } from './figures';
 export {
@@ -36,7 +36,7 @@ export {
 export { browned, pieceG, shareOfPiece, type Piece } from './piece';
 export { heldBackMl, loseMl, loseShare, wallCling } from './left-behind';
 export { asideIn, clearTray, layTray, mustBeFree, notAside, trayOf } from './aside';
-export { chosenPieces, liftWet, wetShare, type Which } from './which';
+export { chosenPieces, liftWet, wetShare, type PieceChoice } from './piece-choice';
 export { partFat, partOff, type GoesOn } from './part-off';
 export {
   bringTo,
@@ -72,7 +72,7 @@ export {
   type BodyParts,
   type Hob,
   type PotState,
-  type Standing,
+  type StandLevel,
 } from './state';
 export {
   BANDS,
@@ -82,7 +82,7 @@ export {
   LIDS,
   ROUX,
   STRAINERS,
-  type Band,
+  type BodyBand,
   type Defat,
   type Effort,
   type Fuel,

@@ -3,7 +3,7 @@ import { liquidG, liquidMl, scaleLiquid } from './liquid';
 import type { Loss } from './losses';
 import type { Piece } from './piece';
 import { bookLoss, type StepReport } from './report';
-import { body, levelCm, type PotState, type Standing } from './state';
+import { body, levelCm, type PotState, type StandLevel } from './state';
 import { wettedAreaM2 } from './vessel';
 
 /** ml a piece keeps back in the strainer: its retention on the raw kilo, less the water it took up. */
@@ -26,7 +26,7 @@ export function loseShare(pot: PotState, share: number, loss: Loss, report: Step
 }
 
 /** ml that cling to the wall of a vessel that is poured out: from a thin film up to a coating one as the body rises to 1. */
-export function wallCling(s: Standing, c: ProcessConstants): number {
+export function wallCling(s: StandLevel, c: ProcessConstants): number {
   const film = c.wallCling.thin + (c.wallCling.coating - c.wallCling.thin) * Math.min(1, body(s, c));
   return wettedAreaM2(s.vessel, levelCm(s)) * film;
 }

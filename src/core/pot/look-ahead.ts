@@ -1,7 +1,7 @@
 import type { LedgerRow } from './ledger';
 import { isTray } from './aside';
 import { liquidG, liquidMl } from './liquid';
-import { piecesG, type PotState, type Standing } from './state';
+import { piecesG, type PotState, type StandLevel } from './state';
 import { kilos, litres } from './figures';
 import { maxFillMl } from './vessel';
 import type { PotVerb } from './verb';
@@ -87,7 +87,7 @@ function standsAside(rows: LedgerRow[], pot: PotState | undefined): LedgerRow[] 
   return [...rows.slice(0, -1), { ...last, warnings: [...last.warnings, ...warnings] }];
 }
 
-function stillSetAside(tray: Standing): Warning {
+function stillSetAside(tray: StandLevel): Warning {
   const g = piecesG(tray) + liquidG(tray.liquid);
   return {
     code: 'stands-aside',

@@ -1,5 +1,5 @@
 import { copyLiquid, liquidG, liquidMl, noLiquid, pourShare, type Liquid } from './liquid';
-import { alikeTogether, fewSources } from './together';
+import { mergeAlike, limitSources } from './merge-sources';
 import { pieceG, pieceMl, shareOfPiece, type Piece } from './piece';
 import type { PotState } from './state';
 
@@ -24,8 +24,8 @@ export const servedMl = (s: PotState): number =>
 export function productOf(s: PotState): Product {
   const sum = (of: (p: Piece) => number) => s.pieces.reduce((total, p) => total + of(p), 0);
   return {
-    liquid: { ...copyLiquid(s.liquid), sources: fewSources(s.liquid.sources) },
-    pieces: alikeTogether(s.pieces),
+    liquid: { ...copyLiquid(s.liquid), sources: limitSources(s.liquid.sources) },
+    pieces: mergeAlike(s.pieces),
     allergens: [...s.allergens].sort(),
     g: liquidG(s.liquid) + sum(pieceG),
     ml: servedMl(s),

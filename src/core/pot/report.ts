@@ -21,7 +21,7 @@ export interface Joint {
 }
 
 /** Something that came in, or was packed around what goes out. */
-export interface Taken {
+export interface JointTaken {
   readonly supply: SupplyKey;
   readonly name: string;
   readonly g: number;
@@ -38,9 +38,9 @@ export interface Portions {
 /** What a step reports besides the state it leaves behind. */
 export interface StepReport {
   /** Things that came in, in the order they did. */
-  readonly inputs: Taken[];
+  readonly inputs: JointTaken[];
   /** What was packed around portions: bought, but no part of what is eaten. */
-  readonly packed: Taken[];
+  readonly packed: JointTaken[];
   /**
    * Shares of the pot's liquid that were lost, in order: they take their share of the running book. Below 0: so much of the last
    * loss of that kind came back, money and all.

@@ -9,7 +9,7 @@ import { liquidMl } from './liquid';
 import { lookAhead, type FillingOf } from './look-ahead';
 import { productOf, type Product } from './product';
 import { pieceG } from './piece';
-import { noReport, type StepReport, type Taken } from './report';
+import { noReport, type StepReport, type JointTaken } from './report';
 import { copyPot, emptyPot, overBrimMl, piecesG, standingMl, type Hob, type PotState } from './state';
 import { capacityMl, type Vessel } from './vessel';
 import { isIdle, potVerb, type Doing, type Handled, type IdleStep, type PotTable } from './verb';
@@ -27,9 +27,9 @@ export interface PotRun {
   /** One row for each step done. A refused step has none, nor has any after it. */
   readonly rows: readonly LedgerRow[];
   /** What came in, in order; a row's `inputsSoFar` counts into it. */
-  readonly inputs: readonly (Taken & { readonly step: number })[];
+  readonly inputs: readonly (JointTaken & { readonly step: number })[];
   /** What was packed around portions: bought, but no part of what is eaten. */
-  readonly packed: readonly Taken[];
+  readonly packed: readonly JointTaken[];
   /** Lines that could not be read: the cost is incomplete while there are any. */
   readonly unread: readonly { readonly step: number; readonly trouble: Trouble }[];
   /** The step that cannot be done, if one cannot; there is then no product. */
@@ -58,8 +58,8 @@ export interface TracedRun<S extends Doing> {
 interface OnItsWay {
   readonly pot: PotState;
   readonly rows: LedgerRow[];
-  readonly inputs: (Taken & { step: number })[];
-  readonly packed: Taken[];
+  readonly inputs: (JointTaken & { step: number })[];
+  readonly packed: JointTaken[];
   readonly unread: { step: number; trouble: Trouble }[];
   portioned: boolean;
 }

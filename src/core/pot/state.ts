@@ -18,7 +18,7 @@ export interface Hob {
 }
 
 /** What stands in one vessel. Masses g, hours h, temperature °C. */
-export interface Standing {
+export interface StandLevel {
   vessel: Vessel;
   hob: Hob;
   liquid: Liquid;
@@ -35,8 +35,8 @@ export interface Standing {
 }
 
 /** A pot at one moment: the vessel at work, and others that stand aside after a split. */
-export interface PotState extends Standing {
-  aside: Standing[];
+export interface PotState extends StandLevel {
+  aside: StandLevel[];
   /** Of all vessels together. */
   hobHours: number;
   /** kJ that have gone into pot and air so far, the hob's own losses not counted. */
@@ -68,7 +68,7 @@ export function emptyPot(vessel: Vessel, hob: Hob, celsius: number): PotState {
   };
 }
 
-const copyStanding = <S extends Standing>(s: S): S => ({
+const copyStanding = <S extends StandLevel>(s: S): S => ({
   ...s,
   liquid: copyLiquid(s.liquid),
   pieces: s.pieces.map(copyPiece),
@@ -108,7 +108,7 @@ export const standingOf = ({
   celsius,
   elapsedHours,
   ...s
-}: Standing): Standing => ({
+}: StandLevel): StandLevel => ({
   vessel,
   hob,
   liquid,
@@ -126,51 +126,51 @@ const sum = (pieces: readonly Piece[], of: (p: Piece) => number): number => {
   return total;
 };
 
-export const piecesG = (s: Standing): number => sum(s.pieces, pieceG);
-export const piecesMl = (s: Standing): number => sum(s.pieces, pieceMl);
-export const heapLevelCm = (s: Standing): number => levelAt(s.vessel, sum(s.pieces, heapMl));
+export const piecesG = (s: StandLevel): number => sum(s.pieces, pieceG);
+export const piecesMl = (s: StandLevel): number => sum(s.pieces, pieceMl);
+export const heapLevelCm = (s: StandLevel): number => levelAt(s.vessel, sum(s.pieces, heapMl));
 
 /** Share of the liquid that is free fat from which pieces fry in it; and share of the pieces' weight below which there is no liquid to speak of. */
 const FRIES = { fat: 0.5, liquid: 0.15 };
 /** Whether pieces fry rather than boil: in fat, or all but dry. */
-export const fries = (s: Standing): boolean => {
+export const fries = (s: StandLevel): boolean => {
   if (s.pieces.length === 0) return false;
   const g = liquidG(s.liquid);
   return s.liquid.freeFat > g * FRIES.fat || g < piecesG(s) * FRIES.liquid;
 };
 
 /** ml that liquid and pieces take up in the vessel at its temperature: hot liquid stands higher. */
-export const standingMl = (s: Standing): number => liquidMl(s.liquid) * expansion(s.celsius) + piecesMl(s);
-export const levelCm = (s: Standing): number => levelAt(s.vessel, standingMl(s));
-export const overBrimMl = (s: Standing): number => standingMl(s) - capacityMl(s.vessel);
+export const standingMl = (s: StandLevel): number => liquidMl(s.liquid) * expansion(s.celsius) + piecesMl(s);
+export const levelCm = (s: StandLevel): number => levelAt(s.vessel, standingMl(s));
+export const overBrimMl = (s: StandLevel): number => standingMl(s) - capacityMl(s.vessel);
 
 /** % of the liquid's mass; 0 in an empty pot. */
-const pct = (g: number, s: Standing): number => {
+const pct = (g: number, s: StandLevel): number => {
   const all = liquidG(s.liquid);
   return all > 0 ? (g / all) * 100 : 0;
 };
-export const saltPct = (s: Standing): number => pct(s.liquid.salt, s);
-export const gelatinPct = (s: Standing): number => pct(s.liquid.gelatin, s);
-export const fatPct = (s: Standing): number => pct(fatG(s.liquid), s);
-export const ethanolPct = (s: Standing): number => pct(ethanolG(s.liquid), s);
+export const saltPct = (s: StandLevel): number => pct(s.liquid.salt, s);
+export const gelatinPct = (s: StandLevel): number => pct(s.liquid.gelatin, s);
+export const fatPct = (s: StandLevel): number => pct(fatG(s.liquid), s);
+export const ethanolPct = (s: StandLevel): number => pct(ethanolG(s.liquid), s);
 /** Flour equivalent, g per litre of liquid. */
-export function bindingGPerL(s: Standing): number {
+export function bindingGPerL(s: StandLevel): number {
   const ml = liquidMl(s.liquid);
   return ml > 0 ? (s.liquid.binding / ml) * 1000 : 0;
 }
 /** Share of the liquid's volume that is fat held in it (cream, mounted butter, what was blended). */
-export function heldFatShare(s: Standing): number {
+export function heldFatShare(s: StandLevel): number {
   const ml = liquidMl(s.liquid);
   return ml > 0 ? s.liquid.boundFat / DENSITY.fat / ml : 0;
 }
 /** g of insoluble solids in 100 g of liquid, once blended or milled. */
-export const pulpPct = (s: Standing): number => pct(s.liquid.pulp, s);
+export const pulpPct = (s: StandLevel): number => pct(s.liquid.pulp, s);
 
 /** A body that nothing goes beyond: a paste. Held fat this close together splits. */
 const THICKEST = 5;
 
 /** What fat that is held adds to the body: the logarithm of how much thicker a dispersion of so much of it is. */
-function heldBody(s: Standing, { factor, splitsAt }: ProcessConstants['held']): number {
+function heldBody(s: StandLevel, { factor, splitsAt }: ProcessConstants['held']): number {
   const share = heldFatShare(s) / splitsAt;
   return share < 1 ? Math.min(THICKEST, (factor * -Math.log(1 - share)) / Math.log(100)) : THICKEST;
 }
@@ -184,7 +184,7 @@ export interface BodyParts {
   readonly gelatinPct: number;
 }
 
-export const bodyParts = (s: Standing, c: ProcessConstants): BodyParts => ({
+export const bodyParts = (s: StandLevel, c: ProcessConstants): BodyParts => ({
   starch: bindingGPerL(s) / c.coating.flourGPerL,
   gelatin: gelatinPct(s) / c.coating.gelatinPct,
   held: heldBody(s, c.held),
@@ -193,7 +193,7 @@ export const bodyParts = (s: Standing, c: ProcessConstants): BodyParts => ({
 });
 
 /** 1 coats a spoon, whatever made it: starch, gelatin, fat that is held, or pulp (docs/model.md, "Body"). Hot. */
-export function body(s: Standing, c: ProcessConstants): number {
+export function body(s: StandLevel, c: ProcessConstants): number {
   const { starch, gelatin, held, pulp } = bodyParts(s, c);
   return starch + gelatin + held + pulp;
 }

@@ -8,7 +8,7 @@ import {
   saltPct,
   standingMl,
   type PotState,
-  type Standing,
+  type StandLevel,
 } from './state';
 import { maxFillMl } from './vessel';
 
@@ -76,7 +76,7 @@ export const warningsOfAny = (pot: PotState, seasons: boolean, c: ProcessConstan
   ...oversalted(pot, seasons, c),
 ];
 
-function overfilled(s: Standing): Warning[] {
+function overfilled(s: StandLevel): Warning[] {
   const standing = standingMl(s);
   const most = maxFillMl(s.vessel);
   if (standing <= most * (1 + 1e-9)) return [];

@@ -1,5 +1,5 @@
 /** A supplier's price list: which column is what, what each row says, and what would change. */
 export { guessColumns, placesOf, type ColumnKey, type ListColumns, type Places } from './columns';
 export { listMark, readRow, type ListRow } from './rows';
-export { matcher, type Known, type Match } from './match';
-export { judge, VERDICTS, type Current, type Judged, type Verdict } from './judge';
+export { matcher, type KnownArticle, type Match } from './match';
+export { judgeRow, VERDICTS, type Current, type JudgedRow, type Verdict } from './judge';

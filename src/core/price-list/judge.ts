@@ -19,7 +19,7 @@ export interface Current {
   readonly price?: Decimal | undefined;
 }
 
-export interface Judged {
+export interface JudgedRow {
   readonly verdict: Exclude<Verdict, 'ask'>;
   readonly reason?: string | undefined;
   /** The pack the price is for, where it is another than before. */
@@ -33,8 +33,8 @@ const SAME_PACK = 0.005;
  * Judges a row that has found its article.
  * @param oddShare a price that moves by more than this share is odd
  */
-export function judge(row: ListRow, current: Current, manner: Manner, oddShare: number): Judged {
-  const odd = (reason: string, newPack?: string): Judged => ({ verdict: 'odd', reason, newPack });
+export function judgeRow(row: ListRow, current: Current, manner: Manner, oddShare: number): JudgedRow {
+  const odd = (reason: string, newPack?: string): JudgedRow => ({ verdict: 'odd', reason, newPack });
   const pack = row.pack === undefined ? undefined : weighPack(row.pack, current.thing, manner);
   if (typeof pack === 'string') return { verdict: 'refused', reason: pack };
   const changed = pack !== undefined && Math.abs(pack / current.packG - 1) > SAME_PACK ? row.pack : undefined;

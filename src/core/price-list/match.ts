@@ -1,5 +1,5 @@
 /** An article as a list could name it. */
-export interface Known {
+export interface KnownArticle {
   readonly id: string;
   readonly name: string;
   readonly code?: string | undefined;
@@ -22,7 +22,7 @@ const plainCode = (code: string): string => code.toUpperCase().replace(/\s+/g, '
  * no match: it is asked. A code that is known under another name still counts, as suppliers rename more than they renumber.
  */
 export function matcher(
-  articles: readonly Known[],
+  articles: readonly KnownArticle[],
 ): (row: { code?: string | undefined; name: string }) => Match {
   const byCode = unique(articles.flatMap((a) => (a.code ? [[plainCode(a.code), a.id] as const] : [])));
   const byName = unique(articles.map((a) => [plain(a.name), a.id] as const));

@@ -1,6 +1,6 @@
 /** What ingredients cost on a day: as purchased, after the knife, and by the opened pack. */
 export {
-  beforeTheKnife,
+  priceBeforeTrim,
   isGuess,
   sourceOf,
   suppliesOn,
@@ -8,6 +8,6 @@ export {
   type KeptSupplies,
   type Supply,
 } from './supplies';
-export { chargeFactors, opened, type Opened } from './opened';
+export { chargeFactors, openedPacks, type OpenedPacks } from './opened-packs';
 export { type PriceFound } from './prices';
-export { standsOn, type StandsOn } from './stands-on';
+export { evidenceFor, type Evidence } from './evidence';

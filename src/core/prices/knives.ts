@@ -11,7 +11,7 @@ type YieldOf = (ingredient: WrittenIngredient) => WrittenIngredient['yields'][nu
 export function knivesOf(
   { kitchen: { trim } }: Pick<KitchenState, 'kitchen'>,
   yieldOf: YieldOf,
-  used: Used,
+  used: SupplyUse,
   children: ReadonlyMap<string, readonly WrittenIngredient[]>,
 ): (ingredient: WrittenIngredient) => Knife {
   const made = (ingredient: WrittenIngredient, above: readonly string[]): Knife => {
@@ -61,12 +61,12 @@ export function childrenIn(ingredients: readonly WrittenIngredient[]): Map<strin
 }
 
 /** Ids of ingredients of which some pot or plate takes the usable part, or the trim: only they carry money away from where they come off. */
-export interface Used {
+export interface SupplyUse {
   readonly usable: ReadonlySet<string>;
   readonly trim: ReadonlySet<string>;
 }
 
-export function usedIn(state: Pick<KitchenState, 'recipes' | 'plates'>): Used {
+export function supplyUses(state: Pick<KitchenState, 'recipes' | 'plates'>): SupplyUse {
   const [usable, trim] = [new Set<string>(), new Set<string>()];
   for (const one of [...state.recipes, ...state.plates]) {
     const taken = takenBy(one);
@@ -98,7 +98,7 @@ function takenBy(one: Written): Taken {
 }
 
 /** Whether two kitchens take of the same things. */
-export const sameUsed = (a: Used, b: Used): boolean => sameSet(a.usable, b.usable) && sameSet(a.trim, b.trim);
+export const sameUsed = (a: SupplyUse, b: SupplyUse): boolean => sameSet(a.usable, b.usable) && sameSet(a.trim, b.trim);
 
 function sameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
   if (a.size !== b.size) return false;

@@ -2,9 +2,9 @@ import type { OpenPack } from '../larder';
 import { yieldOn, type WrittenIngredient } from '../kitchen-file';
 import type { History, KitchenState } from '../kitchen-state';
 import { refuse, type Trouble } from '../trouble';
-import { finish, type Work } from '../work';
-import { afterTheKnife, type CameOff, type Knife, type Source, type SupplyPrices } from '../knife';
-import { childrenIn, knivesOf, sameUsed, usedIn, type Used } from './knives';
+import { runToEnd, type Work } from '../work';
+import { priceAfterTrim, type CameOff, type Knife, type Source, type SupplyPrices } from '../knife';
+import { childrenIn, knivesOf, sameUsed, supplyUses, type SupplyUse } from './knives';
 import { priceBook, priceOf, type PriceFound } from './prices';
 
 /** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. Money per kg. */
@@ -28,13 +28,13 @@ export interface Supply extends SupplyPrices {
 }
 
 /** What a kilo costs before the knife: as purchased, or as it comes off another ingredient. */
-export const beforeTheKnife = (s: Supply): number | undefined =>
+export const priceBeforeTrim = (s: Supply): number | undefined =>
   s.comesOff ? s.comesOff.perKg : s.price?.perKg.toNumber();
 
 /** What it is priced by, apart from its kitchen. */
 export const sourceOf = (s: Supply): Source => ({
   id: s.ingredient.id,
-  perKg: beforeTheKnife(s),
+  perKg: priceBeforeTrim(s),
   usable: s.usable,
   stockTrim: s.stockTrim,
   knife: s.knife,
@@ -64,7 +64,7 @@ function bought(
 ): { readonly supply: Supply; readonly cameOff: readonly CameOff[] } {
   const { ingredient, knife, usable, stockTrim } = known;
   const price = found && 'perKg' in found ? found : undefined;
-  const { cameOff, ...own } = afterTheKnife(knife, price?.perKg.toNumber(), usable, stockTrim);
+  const { cameOff, ...own } = priceAfterTrim(knife, price?.perKg.toNumber(), usable, stockTrim);
   const noPrice = refuse(
     'no-price',
     `ingredients.${ingredient.id}`,
@@ -107,7 +107,7 @@ interface Worked {
 export interface KeptSupplies {
   readonly worked: ReadonlyMap<string, Worked>;
   /** What pots and plates take. */
-  readonly used: Used;
+  readonly used: SupplyUse;
   /** All of what it was priced from: while that is the same, so is what came of it. */
   readonly from: readonly unknown[];
   readonly supplies: ReadonlyMap<string, Supply>;
@@ -134,7 +134,7 @@ export function* workSupplies(
   history: History,
   before?: KeptSupplies,
 ): Work<SuppliesMade> {
-  const taken = usedIn(state);
+  const taken = supplyUses(state);
   const used = before && sameUsed(before.used, taken) ? before.used : taken;
   const same = [day, state.kitchen, state.suppliers, state.measures];
   const all = [...same, history, used, ...state.ingredients, ...state.articles];
@@ -175,7 +175,7 @@ const dearer = (found: PriceFound | Trouble | undefined, times: number): PriceFo
     : found;
 
 export const suppliesOn = (state: KitchenState, day: string, history: History): ReadonlyMap<string, Supply> =>
-  finish(workSupplies(state, day, history)).supplies;
+  runToEnd(workSupplies(state, day, history)).supplies;
 
 /** An ingredient and everything that comes off it, priced by its school. */
 function priced(

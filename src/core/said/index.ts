@@ -5,7 +5,7 @@ export { type Rule, type SaidTable, type SaidVerb } from './verb';
 export { asks, isAsking, meaningsOf, tokensOf, type Asks, type Form } from './forms';
 export { findMatter, findNamed, inSentence, type Namer, type Names } from './names';
 export { amountAndName } from './amount';
-export { at } from './match';
+export { matchAt } from './match';
 export { amountSaid } from './slots';
 export { plain } from './quotes';
 export { whichSaid, whichWords, type WhichSaid } from './which';

@@ -1,6 +1,6 @@
 import { fine, refuse, type Outcome } from '../trouble';
 import type { Written } from '../written';
-import { at } from './match';
+import { matchAt } from './match';
 import type { Names } from './names';
 import { lifted, plain } from './quotes';
 import { rulesOf, type SaidTable } from './verb';
@@ -19,8 +19,8 @@ export function readStepWith<W extends Written>(verbs: SaidTable<W>, text: strin
   // What a step takes of hands can stand behind any of them.
   const hands = /^(.+),\s*([^,]+?)\s+(?:of\s+)?(?:hands|labou?r)$/i.exec(said);
   if (!hands) return readDoing(verbs, said, names);
-  const read = readDoing(verbs, at(hands, 1), names);
-  return read.ok ? fine({ ...read.value, hands: at(hands, 2) }) : read;
+  const read = readDoing(verbs, matchAt(hands, 1), names);
+  return read.ok ? fine({ ...read.value, hands: matchAt(hands, 2) }) : read;
 }
 
 function readDoing<W extends Written>(verbs: SaidTable<W>, said: string, names: Names): Outcome<W> {

@@ -3,11 +3,11 @@ import { stepsInForce, type WrittenRecipe } from '../kitchen-file';
 import { noLiquid, type ProcessConstants, type Product } from '../pot';
 import { DENSITY } from '../quantity';
 import type { Trouble } from '../trouble';
-import { stillHolds, withSameProducts, type KeptPots, type KeptRun } from './kept';
+import { isCacheValid, withSameProducts, type CachedPots, type CachedRun } from './pot-cache';
 import {
   feedingALast,
   feedsItself,
-  livesFromLast,
+  madeFromLastBatch,
   overdrawn,
   settleBatches,
   takenOfLast,
@@ -18,7 +18,7 @@ import type { Work } from '../work';
 import type { Of } from '../written';
 import type { RecipeCosting } from './recipe-costing';
 import { jointOf, potOf } from './shelf';
-import { watching } from './watching';
+import { trackDependencies } from './dependencies';
 
 /** What the last batch of a recipe costs: a fixed value per gram, or whatever the batch itself costs. */
 export interface LastBatch {
@@ -37,30 +37,30 @@ export interface Cooking {
   readonly cooked: Map<string, RecipeCosting>;
   readonly lefts: Map<string, Product>;
   /** The kitchen as it was cooked before. */
-  readonly before?: KeptPots | undefined;
+  readonly before?: CachedPots | undefined;
 }
 
 /**
  * Runs every pot, each after what it lives from, and those that take of a last batch until batch after batch is the same. A pot
  * that stands as it stood, of things that are what they were, is not run again. A part of the work is one pot.
  */
-export function* cookAll(cooking: Cooking): Work<KeptPots> {
+export function* cookAll(cooking: Cooking): Work<CachedPots> {
   const { recipes, order, constants, shelf, cooked, lefts } = cooking;
   const before =
     cooking.before?.constants === constants && equal(cooking.before.manner, shelf.manner)
       ? cooking.before
       : undefined;
-  const runs = new Map<string, KeptRun>();
-  const keep = (id: string, kept: KeptRun): void => {
+  const runs = new Map<string, CachedRun>();
+  const keep = (id: string, kept: CachedRun): void => {
     runs.set(id, kept);
     cooked.set(id, kept.costing);
   };
   const byId = new Map(recipes.map((r) => [r.id, r]));
-  const again = livesFromLast(recipes, order);
+  const again = madeFromLastBatch(recipes, order);
   const apart = new Set(again);
   const cook = (id: string): void => {
     const recipe = byId.get(id) as WrittenRecipe;
-    const held = apart.has(id) ? undefined : stillHolds(before?.runs.get(id), recipe, shelf);
+    const held = apart.has(id) ? undefined : isCacheValid(before?.runs.get(id), recipe, shelf);
     keep(id, held ?? cookedAnew(recipe, shelf, constants, before?.runs.get(id)));
   };
   for (const id of order)
@@ -72,7 +72,7 @@ export function* cookAll(cooking: Cooking): Work<KeptPots> {
     yield* cookUntilRest(again, cook, cooking, runs, keep);
   // In the order of the book, however they came to be cooked.
   cooked.clear();
-  for (const { id } of recipes) cooked.set(id, (runs.get(id) as KeptRun).costing);
+  for (const { id } of recipes) cooked.set(id, (runs.get(id) as CachedRun).costing);
   return { constants, manner: shelf.manner, runs, again, lefts };
 }
 
@@ -80,9 +80,9 @@ function cookedAnew(
   recipe: WrittenRecipe,
   on: Shelf,
   constants: ProcessConstants,
-  before: KeptRun | undefined,
-): KeptRun {
-  const { shelf, looks } = watching(on);
+  before: CachedRun | undefined,
+): CachedRun {
+  const { shelf, looks } = trackDependencies(on);
   const pot = potOf(recipe, shelf);
   const run = withSameProducts(runPot(pot, constants), before?.costing.run);
   return { costing: { recipe, steps: pot.steps, run }, looks };
@@ -93,14 +93,14 @@ function restAsBefore(
   again: readonly string[],
   byId: ReadonlyMap<string, WrittenRecipe>,
   { shelf, cooked, lefts }: Cooking,
-  before: KeptPots | undefined,
-  keep: (id: string, kept: KeptRun) => void,
+  before: CachedPots | undefined,
+  keep: (id: string, kept: CachedRun) => void,
 ): boolean {
   if (again.length === 0) return true;
   if (!before || !equal(again, before.again)) return false;
   for (const [key, product] of before.lefts) lefts.set(key, product);
   for (const id of again) {
-    const held = stillHolds(before.runs.get(id), byId.get(id) as WrittenRecipe, shelf);
+    const held = isCacheValid(before.runs.get(id), byId.get(id) as WrittenRecipe, shelf);
     if (held) keep(id, held);
     else {
       lefts.clear();
@@ -115,8 +115,8 @@ function* cookUntilRest(
   again: readonly string[],
   cook: (id: string) => void,
   { recipes, cooked, lefts }: Cooking,
-  runs: ReadonlyMap<string, KeptRun>,
-  keep: (id: string, kept: KeptRun) => void,
+  runs: ReadonlyMap<string, CachedRun>,
+  keep: (id: string, kept: CachedRun) => void,
 ): Work<void> {
   const feeds = feedingALast(recipes);
   const feeding = again.filter((id) => feeds.has(id));
@@ -146,7 +146,7 @@ function* cookUntilRest(
       yield;
     }
   for (const id of again) {
-    const kept = runs.get(id) as KeptRun;
+    const kept = runs.get(id) as CachedRun;
     const { costing } = kept;
     const over = takenOfLast(costing.run).flatMap((key) => {
       const left = lefts.get(key);

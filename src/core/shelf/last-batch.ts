@@ -13,7 +13,7 @@ const MOST_ROUNDS = 400;
 const SAME = 1e-9;
 
 /** Recipes that change when what a last batch left does: those that take some, and all that live from them. */
-export function livesFromLast(recipes: readonly WrittenRecipe[], order: readonly string[]): string[] {
+export function madeFromLastBatch(recipes: readonly WrittenRecipe[], order: readonly string[]): string[] {
   const byId = new Map(recipes.map((r) => [r.id, r]));
   const found = new Set<string>();
   for (const id of order) {
@@ -55,7 +55,7 @@ const contents = (p: Product): number[] => {
 };
 
 /** Whether two batches are the same thing, gram for gram. */
-export function sameStuff(a: Product | undefined, b: Product | undefined): boolean {
+export function isSameComposition(a: Product | undefined, b: Product | undefined): boolean {
   if (!a || !b) return a === b;
   const [x, y] = [contents(a), contents(b)];
   return (
@@ -77,7 +77,7 @@ export function* settleBatches(
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const next = yield* cook(left, round === 0);
     const keys = new Set([...next.keys(), ...left.keys()]);
-    if (round > 0 && [...keys].every((key) => sameStuff(left.get(key), next.get(key)))) return true;
+    if (round > 0 && [...keys].every((key) => isSameComposition(left.get(key), next.get(key)))) return true;
     left = next;
   }
   return false;

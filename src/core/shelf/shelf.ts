@@ -14,7 +14,7 @@ import type { PotRun, Product } from '../pot';
 import { productOf } from '../supply';
 import { fine, refuse } from '../trouble';
 import { resolveStep, type OnShelf, type Pot, type Shelf } from '../verbs';
-import { keptSame, type KeptMatter } from './kept';
+import { reuseIfEqual, type CachedMatter } from './pot-cache';
 import type { RecipeCosting } from './recipe-costing';
 
 /** Thrown for a recipe that stands on a vessel or hob that the kitchen does not have: reading a kitchen refuses those. */
@@ -44,22 +44,22 @@ export function potOf(
 }
 
 /** What a pot reads of a kitchen's ingredients, vessels and hobs on a day; what says the same as before is the same object. */
-export function matterOn(state: KitchenState, day: string, before?: KeptMatter): KeptMatter {
+export function matterOn(state: KitchenState, day: string, before?: CachedMatter): CachedMatter {
   const stuffs = new Map<string, { of: WrittenIngredient; on: OnShelf | undefined }>();
   for (const of of state.ingredients) {
     const was = before?.stuffs.get(of.id);
     stuffs.set(
       of.id,
-      was && was.of === of && before?.day === day ? was : { of, on: keptSame(onShelf(of, day), was?.on) },
+      was && was.of === of && before?.day === day ? was : { of, on: reuseIfEqual(onShelf(of, day), was?.on) },
     );
   }
   const { vessels, hobs } = state;
   return {
     day,
-    manner: keptSame(mannerIn(state), before?.manner),
+    manner: reuseIfEqual(mannerIn(state), before?.manner),
     stuffs,
-    vessels: new Map(vessels.map((v) => [v.id, keptSame(vesselOf(v), before?.vessels.get(v.id))])),
-    hobs: new Map(hobs.map((h) => [h.id, keptSame(hobOf(h), before?.hobs.get(h.id))])),
+    vessels: new Map(vessels.map((v) => [v.id, reuseIfEqual(vesselOf(v), before?.vessels.get(v.id))])),
+    hobs: new Map(hobs.map((h) => [h.id, reuseIfEqual(hobOf(h), before?.hobs.get(h.id))])),
   };
 }
 
@@ -78,7 +78,7 @@ function onShelf(ingredient: WrittenIngredient, day: string): OnShelf | undefine
 
 /** Where a kitchen's steps look their names up; products and last batches as they are cooked. */
 export function shelfOf(
-  { manner, stuffs, vessels, hobs }: KeptMatter,
+  { manner, stuffs, vessels, hobs }: CachedMatter,
   recipes: ReadonlyMap<string, RecipeCosting>,
   written: ReadonlyMap<string, WrittenRecipe>,
   lefts: ReadonlyMap<string, Product>,

@@ -6,7 +6,7 @@
 export type SupplyKey =
   `usable:${string}` | `trim:${string}` | `product:${string}` | `last:${string}` | 'free';
 
-/** A key taken apart. `perLitre` is money as written, of 20 °C litres. */
+/** A key taken apart. `costPerLitre` is money as written, of 20 °C litres. */
 export type Supplied =
   | { readonly is: 'free' }
   | { readonly is: 'usable' | 'trim'; readonly id: string }

@@ -1,7 +1,7 @@
 import { costOfPlate, costOfProduct, type KitchenCosting } from '../costing';
 import type { WrittenIngredient } from '../kitchen-file';
 import type { KitchenState } from '../kitchen-state';
-import { COOKED, unitOf } from '../learning';
+import { COOKED, figureUnit } from '../learning';
 import { productOf, usableOf } from '../supply';
 import type { Taught } from './taught';
 
@@ -21,7 +21,7 @@ export function proposalOf(all: readonly Taught[]): Proposal | undefined {
     .flatMap((t) => {
       const figure = COOKED.find((c) => c === t.figure);
       if (!figure || !t.learned) return [];
-      const scale = unitOf(figure) === '%' ? 100 : 1;
+      const scale = figureUnit(figure) === '%' ? 100 : 1;
       return [
         {
           figure,
@@ -99,7 +99,7 @@ export function withProposal(
 }
 
 /** One cost that is another before and after: a usable kilo, a litre, a plate. Null while it is not known. */
-export interface Moved {
+export interface ProposalEffect {
   readonly key: string;
   readonly name: string;
   readonly per: 'a usable kilo' | 'per litre' | 'per dish';
@@ -111,23 +111,23 @@ export interface Moved {
 const NOTHING = 1e-9;
 
 /** Every cost that two costings of one kitchen have differently: what moved, and from what to what. */
-export function whatMoved(before: KitchenCosting, after: KitchenCosting): Moved[] {
-  const all: Moved[] = [
-    ...[...after.supplies.values()].map((s): Moved => ({
+export function proposalEffects(before: KitchenCosting, after: KitchenCosting): ProposalEffect[] {
+  const all: ProposalEffect[] = [
+    ...[...after.supplies.values()].map((s): ProposalEffect => ({
       key: usableOf(s.ingredient.id),
       name: s.ingredient.name,
       per: 'a usable kilo',
       before: before.supplies.get(s.ingredient.id)?.usablePerKg ?? null,
       after: s.usablePerKg ?? null,
     })),
-    ...after.state.recipes.map((r): Moved => ({
+    ...after.state.recipes.map((r): ProposalEffect => ({
       key: productOf(r.id),
       name: r.name,
       per: 'per litre',
       before: costOfProduct(before, r.id).perL,
       after: costOfProduct(after, r.id).perL,
     })),
-    ...after.state.plates.map((p): Moved => ({
+    ...after.state.plates.map((p): ProposalEffect => ({
       key: `plate:${p.id}`,
       name: p.name,
       per: 'per dish',

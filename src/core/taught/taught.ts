@@ -7,7 +7,7 @@ import {
   outliers,
   seasonOf,
   typicalSd,
-  unitOf,
+  figureUnit,
   type Cooked,
   type Learned,
   type LearningConstants,
@@ -227,7 +227,7 @@ function inForce(
     const accepted = cookedOn(ingredient, cooked, day);
     if (accepted)
       return {
-        value: unitOf(cooked) === '%' ? accepted.value / 100 : accepted.value,
+        value: figureUnit(cooked) === '%' ? accepted.value / 100 : accepted.value,
         measured: accepted.source === 'measured',
       };
     return { value: asWritten(ingredient, cooked), measured: false };

@@ -14,7 +14,7 @@ import {
   STRAINERS,
   type JointCost,
   type Matter,
-  type Which,
+  type PieceChoice,
 } from '../pot';
 import { VERBS, type Pot, type PotDoing, type PotStep } from '../verbs';
 import { CONSTANTS } from '../reference';
@@ -91,7 +91,7 @@ const jointCost: fc.Arbitrary<JointCost> = fc.oneof(
   fc.record({ by: fc.constant('market' as const), perG: num(0, 0.05), restPerG: num(0, 0.05) }),
 );
 
-const which = pick<Which>(undefined, undefined, 'bones', 'meat', 'vegetables', ['meat']);
+const which = pick<PieceChoice>(undefined, undefined, 'bones', 'meat', 'vegetables', ['meat']);
 const [WINE, CREAM, ROUX_STUFF, SALT, MEAT] = ['wine', 'cream', 'roux', 'salt', 'meat'].map((name) =>
   of(STUFFS.find((s) => s.name === name) as Stuff),
 ) as [Matter, Matter, Matter, Matter, Matter];
@@ -126,7 +126,7 @@ const STEPS: { readonly [Do in PotDoing['do']]: Likely<Do> } = {
   brown: often(
     1,
     fc.record({
-      pieces: pick<Which>(undefined, undefined, 'bones', 'vegetables'),
+      pieces: pick<PieceChoice>(undefined, undefined, 'bones', 'vegetables'),
       vapour: num(0.01, 0.3),
       fatRunOff: num(0, 0.02),
       hours: num(0, 1),

@@ -1,4 +1,4 @@
-import { boiling, brixOf, dipOf, isOnHeat, onHeat, whereabouts, type OnHeat, type Running } from '../batch';
+import { boiling, brixOf, dipOf, isOnHeat, onHeat, estimateBatch, type OnHeat, type RunningBatch } from '../batch';
 import type { WrittenBatchEvent } from '../kitchen-file';
 import {
   copyPot,
@@ -48,7 +48,7 @@ export interface Truth {
 }
 
 /** A batch that is cooked in earnest. */
-export interface Cooked {
+export interface CookedPot {
   readonly pot: Pot;
   /** Ids of its lines. */
   readonly lines: readonly string[];
@@ -97,7 +97,7 @@ const AROUND_IN = { kitchen: 21, 'cold room': 3, 'ice bath': 1, 'blast chiller':
  * @returns undefined where a line could not be done
  */
 export function standsTruly(
-  of: Running,
+  of: RunningBatch,
   times: number,
   now: number,
   c: ProcessConstants,
@@ -106,12 +106,12 @@ export function standsTruly(
     isOnHeat(s) ? [{ heat: s.heat, lid: s.lid, times, sd: 0.001 }] : [],
   );
   const off = of.events.find((e) => e.is === 'off');
-  const truly: Running = {
+  const truly: RunningBatch = {
     ...of,
     pot: { ...of.pot, vessel: { ...of.pot.vessel, boils } },
     events: of.events.filter((e) => DOES.has(e.is)),
   };
-  const { pot } = whereabouts(truly, off ? Math.min(now, Date.parse(off.at)) : now, c);
+  const { pot } = estimateBatch(truly, off ? Math.min(now, Date.parse(off.at)) : now, c);
   if (!pot) return undefined;
   return {
     dipCm: dipOf(pot),
@@ -124,7 +124,7 @@ export function standsTruly(
 }
 
 /** °C of a pot since its heat went off, by where it was put. */
-function cooled(events: Running['events'], offAt: number, now: number, from: number): number {
+function cooled(events: RunningBatch['events'], offAt: number, now: number, from: number): number {
   const moves = events.flatMap((e) =>
     e.is === 'moved' ? [{ ms: Date.parse(e.at), to: e.to, depthCm: e.depthCm }] : [],
   );
@@ -139,7 +139,7 @@ function cooled(events: Running['events'], offAt: number, now: number, from: num
 }
 
 /** What is told of a batch that is cooked in earnest: by a cook who dips now and then, does lines when they are due, and slips. */
-export function cookInEarnest(of: Cooked, truth: Truth, c: ProcessConstants): WrittenBatchEvent[] {
+export function cookInEarnest(of: CookedPot, truth: Truth, c: ProcessConstants): WrittenBatchEvent[] {
   const cook = new Cook(of, truth, c);
   return cook.cooks();
 }
@@ -151,7 +151,7 @@ class Cook {
   private slipped = false;
 
   constructor(
-    private readonly of: Cooked,
+    private readonly of: CookedPot,
     private readonly truth: Truth,
     private readonly c: ProcessConstants,
   ) {

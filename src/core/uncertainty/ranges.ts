@@ -5,7 +5,7 @@ import type { Boils, ProcessConstants, Vessel } from '../pot';
 import { LEARNING, processConstants, REFERENCE, referenceLarder } from '../reference';
 import { shiftDay } from '../day';
 import { refuse, type Trouble } from '../trouble';
-import { laid, Pots, type Apart, type Way } from '../compare';
+import { figuresOfWays, SnapshotPots, type Snapshot, type Way } from '../compare';
 
 /** Where a range comes from: own tests, own batches, what the starting values state, what has been paid, or a judgement because nobody has said. */
 export type RangeFrom = 'tests' | 'batches' | 'starting value' | 'prices paid' | 'judgement';
@@ -141,10 +141,10 @@ function noting(taught: Map<string, Uncertain>): (vessel: Vessel) => Vessel {
 }
 
 /** Rows of the table that some ways are cooked with, and what their vessels have taught instead. */
-function constantsOf(pots: Pots, ways: readonly Way[], c: ProcessConstants): Uncertain[] {
+function constantsOf(pots: SnapshotPots, ways: readonly Way[], c: ProcessConstants): Uncertain[] {
   const seen = new Set<string>();
   const taught = new Map<string, Uncertain>();
-  laid(pots, ways, watched(c, seen), { vessel: noting(taught) });
+  figuresOfWays(pots, ways, watched(c, seen), { vessel: noting(taught) });
   const rows = [...pathsOfRows()].flatMap(([key, paths]): Uncertain[] => {
     const row = REFERENCE.get(key);
     if (!row || !paths.some((p) => seen.has(p))) return [];
@@ -247,12 +247,12 @@ function priceOf({ supplies, day }: KitchenCosting, i: WrittenIngredient, points
 export function rangesOf(
   costing: KitchenCosting,
   points: Points,
-  apart: Apart,
+  apart: Snapshot,
   ways: readonly Way[],
   shipped: ProcessConstants,
 ): Uncertain[] {
   const ids = new Set(apart.stuffs.map(([id]) => id));
-  const pots = new Pots(apart);
+  const pots = new SnapshotPots(apart);
   const { state, day } = costing;
   const hobs = new Set(apart.recipes.map((r) => r.hob));
   const found = [

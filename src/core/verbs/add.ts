@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { kilos, putIn, trouble, type Doing, type Matter } from '../pot';
-import { amountAndName, asks, at, findMatter } from '../said';
+import { amountAndName, asks, matchAt, findMatter } from '../said';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { matterOf, then } from './resolving';
 import { noWarnings, nothing, usually, type Verb } from './verb';
@@ -26,7 +26,7 @@ export const add: Verb<Written, AddStep> = {
   reads: [
     [
       amountAndName,
-      (m, names) => then(findMatter(at(m, 2), names), (of) => ({ do: 'add', of, amount: at(m, 1) })),
+      (m, names) => then(findMatter(matchAt(m, 2), names), (of) => ({ do: 'add', of, amount: matchAt(m, 1) })),
     ],
   ],
   everyday: [

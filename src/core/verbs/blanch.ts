@@ -10,7 +10,7 @@ import {
   trouble,
   type Doing,
 } from '../pot';
-import { asks, at } from '../said';
+import { asks, matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { pouringHot } from './cautions';
@@ -43,7 +43,7 @@ export const blanch: Verb<Written, BlanchStep> = {
   amount: (step) => step.time,
   flaw: nothing,
   says: (step) => `blanch ${step.time}`,
-  reads: [[/^blanch\s+(?:for\s+)?(.+)$/i, (m) => fine({ do: 'blanch', time: at(m, 1) })]],
+  reads: [[/^blanch\s+(?:for\s+)?(.+)$/i, (m) => fine({ do: 'blanch', time: matchAt(m, 1) })]],
   everyday: [
     {
       form: '(blanch|parboil) [(it|them|the bones|the pieces|the vegetables|the meat)] [(from cold|in boiling water|in cold water)] [for] <time> [,] [(drain|and drain|and throw the water away|throw the water away|discard the water|and discard the water|and refresh|drain and rinse|and rinse)]',

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { bringTo, liquidG, piecesG, trouble, type Doing } from '../pot';
-import { asks, at } from '../said';
+import { asks, matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { then, valueIn } from './resolving';
@@ -23,7 +23,7 @@ export const bring: Verb<Written, BringStep> = {
   amount: (step) => step.to,
   flaw: nothing,
   says: (step) => `bring to ${step.to}`,
-  reads: [[/^bring\s+to\s+(.+)$/i, (m) => fine({ do: 'bring', to: at(m, 1) })]],
+  reads: [[/^bring\s+to\s+(.+)$/i, (m) => fine({ do: 'bring', to: matchAt(m, 1) })]],
   everyday: [
     {
       form: '(bring|come|heat|take) [(it|everything|the pot|the stock|the milk)] [(back|up|back up)] to <temperature>',

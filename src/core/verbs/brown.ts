@@ -13,9 +13,9 @@ import {
   type Piece,
   type PotState,
   type Warning,
-  type Which,
+  type PieceChoice,
 } from '../pot';
-import { asks, at, whichSaid, whichWords } from '../said';
+import { asks, matchAt, whichSaid, whichWords } from '../said';
 import { readAmountOf } from '../quantity';
 import { fine, type Trouble } from '../trouble';
 import { Cost, doing, Name, Typed } from '../written';
@@ -38,7 +38,7 @@ type Written = z.infer<typeof Brown>;
 export interface BrownStep extends Doing {
   readonly do: 'brown';
   /** Only these of what is in the pot. */
-  readonly pieces?: Which;
+  readonly pieces?: PieceChoice;
   /** Shares of the pieces' current mass. */
   readonly vapour: number;
   readonly fatRunOff: number;
@@ -155,16 +155,16 @@ export const brown: Verb<Written, BrownStep> = {
         'i',
       ),
       (m, names) => {
-        const only = m[2] ? whichSaid(at(m, 2), names) : fine({});
+        const only = m[2] ? whichSaid(matchAt(m, 2), names) : fine({});
         if (!only.ok) return only;
-        return then(fatIn(at(m, 5), at(m, 6)), (fat) => ({
+        return then(fatIn(matchAt(m, 5), matchAt(m, 6)), (fat) => ({
           do: 'brown',
-          loss: at(m, 1),
+          loss: matchAt(m, 1),
           ...only.value,
-          ...(m[3] ? { fatRunOff: at(m, 3) } : {}),
+          ...(m[3] ? { fatRunOff: matchAt(m, 3) } : {}),
           ...(m[4] ? { fatKept: true } : {}),
           ...fat,
-          ...(m[7] ? { time: at(m, 7) } : {}),
+          ...(m[7] ? { time: matchAt(m, 7) } : {}),
         }));
       },
     ],

@@ -10,7 +10,7 @@ import {
   type ProcessConstants,
   type Warning,
 } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { cautions } from '../safety';
@@ -89,8 +89,8 @@ export const chill: Verb<Written, ChillStep> = {
       (m) =>
         fine({
           do: 'chill',
-          to: at(m, 2),
-          ...(m[3] ? { time: at(m, 3) } : {}),
+          to: matchAt(m, 2),
+          ...(m[3] ? { time: matchAt(m, 3) } : {}),
           ...(m[1] ? { covered: true } : {}),
         }),
     ],

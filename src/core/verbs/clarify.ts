@@ -16,7 +16,7 @@ import {
   type ProcessConstants,
   type StepReport,
 } from '../pot';
-import { amountAndName, asks, at, findMatter } from '../said';
+import { amountAndName, asks, matchAt, findMatter } from '../said';
 import { refuse } from '../trouble';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { matterOf, maybeIn, then } from './resolving';
@@ -70,18 +70,18 @@ export const clarify: Verb<Written, ClarifyStep> = {
     [
       /^clarify with\s+(.+?)(?:,\s*takes\s+([^,]+))?$/i,
       (m, names) => {
-        const match = amountAndName(names).exec(at(m, 1));
+        const match = amountAndName(names).exec(matchAt(m, 1));
         if (!match)
           return refuse(
             'not-understood',
             '',
-            `“clarify with ${at(m, 1)}” needs an amount and a name, such as “clarify with 200 g egg white”.`,
+            `“clarify with ${matchAt(m, 1)}” needs an amount and a name, such as “clarify with 200 g egg white”.`,
           );
-        return then(findMatter(at(match, 2), names), (of) => ({
+        return then(findMatter(matchAt(match, 2), names), (of) => ({
           do: 'clarify',
           of,
-          amount: at(match, 1),
-          ...(at(m, 2) === '' ? {} : { time: at(m, 2) }),
+          amount: matchAt(match, 1),
+          ...(matchAt(m, 2) === '' ? {} : { time: matchAt(m, 2) }),
         }));
       },
     ],

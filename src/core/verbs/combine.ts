@@ -11,7 +11,7 @@ import {
   type Doing,
   type Vessel,
 } from '../pot';
-import { at, findNamed } from '../said';
+import { matchAt, findNamed } from '../said';
 import { doing, Id } from '../written';
 import { then, vesselIn } from './resolving';
 import { asItIs, noAmount, noWarnings, nothing, usually, type Verb } from './verb';
@@ -37,7 +37,7 @@ export const combine: Verb<Written, CombineStep> = {
     [
       /^combine with\s+(?:the\s+)?(.+)$/i,
       (m, names) =>
-        then(findNamed(at(m, 1), names.vessels, 'vessel', 'taken'), ({ id }) => ({
+        then(findNamed(matchAt(m, 1), names.vessels, 'vessel', 'taken'), ({ id }) => ({
           do: 'combine',
           vessel: id,
         })),

@@ -14,7 +14,7 @@ import {
   type Heat,
   type Lid,
 } from '../pot';
-import { asks, at } from '../said';
+import { asks, matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { boiledDry, burnerLimits, clouded, uncovered } from './heat-warnings';
@@ -54,13 +54,13 @@ export const cook: Verb<Written, CookStep> = {
     [
       new RegExp(String.raw`^(${HEATS.join('|')})\s+(.+)$`, 'i'),
       (m) => {
-        const { rest, lid } = takeLid(at(m, 2).replace(UNDER_FAT, ''));
+        const { rest, lid } = takeLid(matchAt(m, 2).replace(UNDER_FAT, ''));
         return fine({
           do: 'cook',
-          heat: at(m, 1).toLowerCase() as Heat,
+          heat: matchAt(m, 1).toLowerCase() as Heat,
           time: rest.replace(/^,?\s*for\s+/i, '').trim(),
           lid,
-          ...(UNDER_FAT.test(at(m, 2)) ? { underFat: true } : {}),
+          ...(UNDER_FAT.test(matchAt(m, 2)) ? { underFat: true } : {}),
         });
       },
     ],

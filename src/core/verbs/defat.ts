@@ -13,7 +13,7 @@ import {
   percent,
   type Warning,
 } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { Cost, doing, Name } from '../written';
 import { cautions } from '../safety';
@@ -82,14 +82,14 @@ export const defat: Verb<Written, DefatStep> = {
         String.raw`^(?:chill and lift the fat|take off the fat cold)(?:\s+as\s+(.+?)${COST})?$`,
         'i',
       ),
-      (m) => then(fatIn(at(m, 1), at(m, 2)), (fat) => ({ do: 'defat', by: 'cold', ...fat })),
+      (m) => then(fatIn(matchAt(m, 1), matchAt(m, 2)), (fat) => ({ do: 'defat', by: 'cold', ...fat })),
     ],
     [
       new RegExp(String.raw`^take off the fat with a (ladle|jug)(?:\s+as\s+(.+?)${COST})?$`, 'i'),
       (m) =>
-        then(fatIn(at(m, 2), at(m, 3)), (fat) => ({
+        then(fatIn(matchAt(m, 2), matchAt(m, 3)), (fat) => ({
           do: 'defat',
-          by: at(m, 1).toLowerCase() as 'ladle' | 'jug',
+          by: matchAt(m, 1).toLowerCase() as 'ladle' | 'jug',
           ...fat,
         })),
     ],

@@ -12,7 +12,7 @@ import {
   type PotState,
   type StepReport,
 } from '../pot';
-import { at, plain } from '../said';
+import { matchAt, plain } from '../said';
 import { fine } from '../trouble';
 import { Cost, doing, Name } from '../written';
 import { pouringHot } from './cautions';
@@ -70,10 +70,10 @@ export const drain: Verb<Written, DrainStep> = {
     [
       new RegExp(String.raw`^drain,\s*the liquid as\s+(.+?)${COST}$`, 'i'),
       (m) =>
-        then(costIn(at(m, 2), { by: 'credit', perKg: '0' }), (cost) => ({
+        then(costIn(matchAt(m, 2), { by: 'credit', perKg: '0' }), (cost) => ({
           do: 'drain',
-          as: plain(at(m, 1)),
-          ...(at(m, 2) === '' ? {} : { cost }),
+          as: plain(matchAt(m, 1)),
+          ...(matchAt(m, 2) === '' ? {} : { cost }),
         })),
     ],
   ],

@@ -11,7 +11,7 @@ import {
   type Doing,
   type JointCost,
 } from '../pot';
-import { at, plain } from '../said';
+import { matchAt, plain } from '../said';
 import { Cost, doing, Name, Typed } from '../written';
 import { COST, costIn, costWords } from './joint-words';
 import { jointCost, then, valueIn } from './resolving';
@@ -47,10 +47,10 @@ export const drawOff: Verb<Written, DrawOffStep> = {
     [
       new RegExp(String.raw`^draw off\s+(.+?)(\s+of the liquid)?\s+as\s+(.+?)${COST}$`, 'i'),
       (m) =>
-        then(costIn(at(m, 4), { by: 'weight' }), (cost) => ({
+        then(costIn(matchAt(m, 4), { by: 'weight' }), (cost) => ({
           do: 'draw off',
-          amount: at(m, 1),
-          as: plain(at(m, 3)),
+          amount: matchAt(m, 1),
+          as: plain(matchAt(m, 3)),
           liquidOnly: m[2] !== undefined,
           cost,
         })),

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { liquidG, LONGEST_H, loseThroughWall, percent, standFor, trouble, type Doing } from '../pot';
-import { asks, at } from '../said';
+import { asks, matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { cautions } from '../safety';
@@ -32,7 +32,7 @@ export const hold: Verb<Written, HoldStep> = {
   reads: [
     [
       /^hold\s+(?:for\s+)?(.+?)(?:,\s*(.+?)\s+an hour lost)?$/i,
-      (m) => fine({ do: 'hold', time: at(m, 1), ...(m[2] ? { loss: at(m, 2) } : {}) }),
+      (m) => fine({ do: 'hold', time: matchAt(m, 1), ...(m[2] ? { loss: matchAt(m, 2) } : {}) }),
     ],
   ],
   everyday: [

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { loseMl, mustBeFree, wallCling, type Doing, type Hob, type Vessel } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { doing, Id } from '../written';
 import { pouringHot } from './cautions';
 import { standIn, then } from './resolving';
@@ -34,7 +34,7 @@ export const into: Verb<Written, IntoStep> = {
   reads: [
     [
       /^into\s+(.+?)(?:\s+on\s+(.+))?$/i,
-      (m, names) => then(standSaid(at(m, 1), at(m, 2), names), (stand) => ({ do: 'into', ...stand })),
+      (m, names) => then(standSaid(matchAt(m, 1), matchAt(m, 2), names), (stand) => ({ do: 'into', ...stand })),
     ],
   ],
   everyday: [],

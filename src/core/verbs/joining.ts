@@ -11,7 +11,7 @@ import {
   type Matter,
   type PotVerb,
 } from '../pot';
-import { amountAndName, at, findMatter, type Form } from '../said';
+import { amountAndName, matchAt, findMatter, type Form } from '../said';
 import { refuse, type Outcome } from '../trouble';
 import { doing, idsOfMatter, Of, Typed, type Written } from '../written';
 import { matterOf, then } from './resolving';
@@ -64,15 +64,15 @@ export function joining<Do extends string>(
       [
         new RegExp(`^${verb} with\\s+(.+)$`, 'i'),
         (m, names): Outcome<WrittenJoin<Do>> => {
-          const match = amountAndName(names).exec(at(m, 1));
+          const match = amountAndName(names).exec(matchAt(m, 1));
           if (!match)
             return refuse(
               'not-understood',
               '',
-              `“${verb} with ${at(m, 1)}” needs an amount and a name, such as “${verb} with 80 g butter”.`,
+              `“${verb} with ${matchAt(m, 1)}” needs an amount and a name, such as “${verb} with 80 g butter”.`,
             );
-          const of = findMatter(at(match, 2), names);
-          return then(of, (value) => ({ do: verb, of: value, amount: at(match, 1) }));
+          const of = findMatter(matchAt(match, 2), names);
+          return then(of, (value) => ({ do: verb, of: value, amount: matchAt(match, 1) }));
         },
       ],
     ],

@@ -1,4 +1,4 @@
-import { at, plain } from '../said';
+import { matchAt, plain } from '../said';
 import { fine, refuse, type Outcome } from '../trouble';
 import type { WrittenCost } from '../written';
 import type { Namer } from '../said';
@@ -12,9 +12,9 @@ export function costIn(said: string, usual: WrittenCost): Outcome<WrittenCost> {
   if (words === '') return fine(usual);
   if (/^by weight$/i.test(words)) return fine({ by: 'weight' });
   const credit = /^at (\d+(?:\.\d{1,4})?) a kilo$/i.exec(words);
-  if (credit) return fine({ by: 'credit', perKg: at(credit, 1) });
+  if (credit) return fine({ by: 'credit', perKg: matchAt(credit, 1) });
   const market = /^market (\d+(?:\.\d{1,4})?) to (\d+(?:\.\d{1,4})?) a kilo$/i.exec(words);
-  if (market) return fine({ by: 'market', perKg: at(market, 1), restPerKg: at(market, 2) });
+  if (market) return fine({ by: 'market', perKg: matchAt(market, 1), restPerKg: matchAt(market, 2) });
   return refuse(
     'not-understood',
     '',

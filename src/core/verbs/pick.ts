@@ -15,10 +15,10 @@ import {
   type JointCost,
   type Piece,
   type PotState,
-  type Standing,
+  type StandLevel,
   type StepReport,
 } from '../pot';
-import { at, findNamed, plain } from '../said';
+import { matchAt, findNamed, plain } from '../said';
 import { Cost, doing, Id, Name, Typed } from '../written';
 import { COST, costIn, costWords } from './joint-words';
 import { jointCost, then, valueIn } from './resolving';
@@ -44,7 +44,7 @@ export interface PickStep extends Doing {
 /** What is not picked of a piece on the tray goes; what has run out of it goes into the pot. */
 function pickFromTray(
   pot: PotState,
-  tray: Standing,
+  tray: StandLevel,
   wanted: readonly Piece[],
   step: PickStep,
   report: StepReport,
@@ -81,10 +81,10 @@ export const pick: Verb<Written, PickStep> = {
         'i',
       ),
       (m, names) => {
-        const [share, piece, back, as] = [at(m, 1), at(m, 2), at(m, 3), at(m, 4)];
+        const [share, piece, back, as] = [matchAt(m, 1), matchAt(m, 2), matchAt(m, 3), matchAt(m, 4)];
         const found = piece === '' ? undefined : findNamed(piece, names.ingredients, 'ingredient');
         if (found && !found.ok) return found;
-        return then(costIn(at(m, 5), { by: 'weight' }), (cost) => ({
+        return then(costIn(matchAt(m, 5), { by: 'weight' }), (cost) => ({
           do: 'pick',
           share,
           ...(found ? { piece: found.value.id } : {}),

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { liquidMl, litres, percent, piecesMl, standingMl, trouble, type Doing, type PotState } from '../pot';
-import { asks, at, findNamed } from '../said';
+import { asks, matchAt, findNamed } from '../said';
 import { usableOf, type SupplyKey } from '../supply';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import { doing, Id, Typed } from '../written';
@@ -89,7 +89,7 @@ export const portion: Verb<Written, PortionStep> = {
     [
       /^portion\s+(.+?)(?:,\s*(.+?)\s+over)?(?:,\s*in\s+(?:an?\s+)?(.+))?$/i,
       (m, names) => {
-        const [size, overfill, container] = [at(m, 1), at(m, 2), at(m, 3)];
+        const [size, overfill, container] = [matchAt(m, 1), matchAt(m, 2), matchAt(m, 3)];
         const found = container === '' ? undefined : findNamed(container, names.ingredients, 'ingredient');
         if (found && !found.ok) return found;
         return fine({

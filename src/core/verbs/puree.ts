@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { loseShare, trouble, type Doing } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { cautions } from '../safety';
@@ -33,7 +33,7 @@ export const puree: Verb<Written, PureeStep> = {
   reads: [
     [
       /^(?:pur[ée]e|blend)(?:,\s*(.+?)\s+lost)?$/i,
-      (m) => fine({ do: 'puree', ...(m[1] ? { loss: at(m, 1) } : {}) }),
+      (m) => fine({ do: 'puree', ...(m[1] ? { loss: matchAt(m, 1) } : {}) }),
     ],
   ],
   everyday: [

@@ -27,7 +27,7 @@ import {
   type StepReport,
 } from '../pot';
 import { readNumber, type Kind } from '../quantity';
-import { asks, at } from '../said';
+import { asks, matchAt } from '../said';
 import { fine, refuse, under, type Outcome, type Trouble } from '../trouble';
 import { doing, Typed } from '../written';
 import { spirits } from './cautions';
@@ -124,7 +124,7 @@ function readReduce(text: string): Outcome<Written> {
   if (share) return to('share', share);
   for (const [pattern, until] of TARGETS) {
     const match = pattern.exec(said);
-    if (match) return to(until, at(match, 1));
+    if (match) return to(until, matchAt(match, 1));
   }
   return refuse(
     'not-understood',
@@ -325,7 +325,7 @@ export const reduce: Verb<Written, ReduceStep> = {
   amount: (step) => step.to,
   flaw: nothing,
   says: (step) => `reduce ${targetWords(step)}${HEAT_WORDS[step.heat]}${LID_WORDS[step.lid]}`,
-  reads: [[/^reduce\s+(.+)$/i, (m) => readReduce(at(m, 1))]],
+  reads: [[/^reduce\s+(.+)$/i, (m) => readReduce(matchAt(m, 1))]],
   everyday: [
     {
       form: '(reduce|boil down|cook down|boil|let reduce|reduce down) [(it|further|again|rapidly)] by <share>',

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { LONGEST_H, piecesG, standFor, trayOf, trouble, type Doing } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { then, valueIn } from './resolving';
@@ -25,7 +25,7 @@ export const rest: Verb<Written, RestStep> = {
   amount: (step) => step.time,
   flaw: nothing,
   says: (step) => `rest ${step.time}`,
-  reads: [[/^rest\s+(?:for\s+)?(.+)$/i, (m) => fine({ do: 'rest', time: at(m, 1) })]],
+  reads: [[/^rest\s+(?:for\s+)?(.+)$/i, (m) => fine({ do: 'rest', time: matchAt(m, 1) })]],
   everyday: [
     {
       form: '[(let|leave)] [(it|them|the meat|the bird)] [to] rest [(it|the meat|in a warm place)] [for] <time>',

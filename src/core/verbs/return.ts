@@ -14,10 +14,10 @@ import {
   type Doing,
   type PotState,
   type ProcessConstants,
-  type Standing,
-  type Which,
+  type StandLevel,
+  type PieceChoice,
 } from '../pot';
-import { at, whichWords } from '../said';
+import { matchAt, whichWords } from '../said';
 import { fine, type Trouble } from '../trouble';
 import { doing, Typed } from '../written';
 import { then } from './resolving';
@@ -34,13 +34,13 @@ type Written = z.infer<typeof Return>;
 
 export interface ReturnStep extends Doing {
   readonly do: 'return';
-  readonly pieces?: Which;
+  readonly pieces?: PieceChoice;
   readonly share?: number | undefined;
   readonly juicesOnly?: boolean | undefined;
 }
 
 /** Pours what has run out of pieces on the tray into the pot, a share of it. */
-function pourJuices(pot: PotState, tray: Standing, share: number, c: ProcessConstants): void {
+function pourJuices(pot: PotState, tray: StandLevel, share: number, c: ProcessConstants): void {
   const g = liquidG(tray.liquid) * share;
   pot.celsius = mixedCelsius(pot, c, g, 'liquid', tray.celsius);
   pourShare(pot.liquid, tray.liquid, share);
@@ -70,7 +70,7 @@ export const returned: Verb<Written, ReturnStep> = {
     [/^return the juices$/i, () => fine({ do: 'return', juicesOnly: true })],
     [
       new RegExp(String.raw`^return\s+${SHARE_OF}$`, 'i'),
-      (m, names) => then(shareAndWhich(at(m, 1), at(m, 2), names), (found) => ({ do: 'return', ...found })),
+      (m, names) => then(shareAndWhich(matchAt(m, 1), matchAt(m, 2), names), (found) => ({ do: 'return', ...found })),
     ],
   ],
   everyday: [

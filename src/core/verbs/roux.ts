@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { kilos, liquidG, LONGEST_H, loseThroughWall, ROUX, trouble, type Doing, type Roux } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { maybeIn, then } from './resolving';
@@ -31,11 +31,11 @@ export const roux: Verb<Written, RouxStep> = {
   reads: [
     [
       /^cook the roux (white|blond|brown|dark)(?:\s+(?:for\s+)?(.+))?$/i,
-      (m) => fine({ do: 'roux', to: at(m, 1).toLowerCase() as Roux, ...(m[2] ? { time: at(m, 2) } : {}) }),
+      (m) => fine({ do: 'roux', to: matchAt(m, 1).toLowerCase() as Roux, ...(m[2] ? { time: matchAt(m, 2) } : {}) }),
     ],
     [
       /^knead(?:\s+(?:for\s+)?(.+))?$/i,
-      (m) => fine({ do: 'roux', to: 'kneaded', ...(m[1] ? { time: at(m, 1) } : {}) }),
+      (m) => fine({ do: 'roux', to: 'kneaded', ...(m[1] ? { time: matchAt(m, 1) } : {}) }),
     ],
   ],
   everyday: [

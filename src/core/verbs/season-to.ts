@@ -10,7 +10,7 @@ import {
   type Doing,
   type Matter,
 } from '../pot';
-import { asks, at, findMatter } from '../said';
+import { asks, matchAt, findMatter } from '../said';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { then, thingOf, valueIn } from './resolving';
 import { asItIs, noWarnings, nothing, usually, type Verb } from './verb';
@@ -37,7 +37,7 @@ export const seasonTo: Verb<Written, SeasonToStep> = {
     [
       /^season\s+to\s+(.+?%)(?:\s+(?:salt\s*)?)?(?:with\s+(.+))?$/i,
       (m, names) =>
-        then(findMatter(at(m, 2) || 'salt', names), (of) => ({ do: 'season to', of, salt: at(m, 1) })),
+        then(findMatter(matchAt(m, 2) || 'salt', names), (of) => ({ do: 'season to', of, salt: matchAt(m, 1) })),
     ],
   ],
   everyday: [

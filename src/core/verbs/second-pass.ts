@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { liquidG, noLiquid, percent, pourShare, scaleLiquid, trouble, type Doing } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { then, valueIn } from './resolving';
@@ -25,7 +25,7 @@ export const secondPass: Verb<Written, SecondPassStep> = {
   amount: (step) => step.back,
   flaw: nothing,
   says: (step) => `second pass, ${step.back} back`,
-  reads: [[/^second pass,\s*(.+?)\s+back$/i, (m) => fine({ do: 'second pass', back: at(m, 1) })]],
+  reads: [[/^second pass,\s*(.+?)\s+back$/i, (m) => fine({ do: 'second pass', back: matchAt(m, 1) })]],
   everyday: [],
   turn: 'in turn',
   resolve: (step, shelf) =>

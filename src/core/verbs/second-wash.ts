@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { liquidG, partOff, pieceG, trouble, type Doing, type JointCost } from '../pot';
-import { at, plain } from '../said';
+import { matchAt, plain } from '../said';
 import { fine } from '../trouble';
 import { Cost, doing, Name } from '../written';
 import { COST, costIn, costWords } from './joint-words';
@@ -32,9 +32,9 @@ export const secondWash: Verb<Written, SecondWashStep> = {
     [
       new RegExp(String.raw`^keep for a second wash as\s+(.+?)${COST}$`, 'i'),
       (m) =>
-        then(costIn(at(m, 2), { by: 'credit', perKg: '0' }), (cost) => ({
+        then(costIn(matchAt(m, 2), { by: 'credit', perKg: '0' }), (cost) => ({
           do: 'second wash',
-          as: plain(at(m, 1)),
+          as: plain(matchAt(m, 1)),
           cost,
         })),
     ],

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
-import { chosenPieces, layTray, liftWet, percent, pourShare, trouble, type Doing, type Which } from '../pot';
-import { at, whichWords } from '../said';
+import { chosenPieces, layTray, liftWet, percent, pourShare, trouble, type Doing, type PieceChoice } from '../pot';
+import { matchAt, whichWords } from '../said';
 import type { Trouble } from '../trouble';
 import { doing, Typed } from '../written';
 import { then } from './resolving';
@@ -14,7 +14,7 @@ type Written = z.infer<typeof SetAside>;
 
 export interface SetAsideStep extends Doing {
   readonly do: 'set aside';
-  readonly pieces?: Which;
+  readonly pieces?: PieceChoice;
   /** Share of them; all where it is left out. */
   readonly share?: number | undefined;
 }
@@ -44,7 +44,7 @@ export const setAside: Verb<Written, SetAsideStep> = {
     [
       new RegExp(String.raw`^set aside\s+${SHARE_OF}$`, 'i'),
       (m, names) =>
-        then(shareAndWhich(at(m, 1), at(m, 2), names), (found) => ({ do: 'set aside', ...found })),
+        then(shareAndWhich(matchAt(m, 1), matchAt(m, 2), names), (found) => ({ do: 'set aside', ...found })),
     ],
   ],
   everyday: [

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { copyLiquid, liquidMl, loseShare, pieceG, scaleLiquid, trouble, type Doing } from '../pot';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { maybeIn, then } from './resolving';
@@ -26,7 +26,7 @@ export const sieve: Verb<Written, SieveStep> = {
   flaw: nothing,
   says: (step) => `sieve${step.loss ? `, ${step.loss} lost` : ''}`,
   reads: [
-    [/^sieve(?:,\s*(.+?)\s+lost)?$/i, (m) => fine({ do: 'sieve', ...(m[1] ? { loss: at(m, 1) } : {}) })],
+    [/^sieve(?:,\s*(.+?)\s+lost)?$/i, (m) => fine({ do: 'sieve', ...(m[1] ? { loss: matchAt(m, 1) } : {}) })],
   ],
   everyday: [
     {

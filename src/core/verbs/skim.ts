@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { bookLoss, liquidG, liquidMl, litres, scaleLiquid, scaleUnderFat, trouble, type Doing } from '../pot';
 import { DENSITY } from '../quantity';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine } from '../trouble';
 import { doing, Typed } from '../written';
 import { then, valueIn } from './resolving';
@@ -34,7 +34,7 @@ export const skim: Verb<Written, SkimStep> = {
   reads: [
     [
       /^skim\s+(.+?)(\s+off the surface)?$/i,
-      (m) => fine({ do: 'skim', amount: at(m, 1), from: m[2] ? 'surface' : 'body' }),
+      (m) => fine({ do: 'skim', amount: matchAt(m, 1), from: m[2] ? 'surface' : 'body' }),
     ],
   ],
   everyday: [

@@ -16,11 +16,11 @@ import {
   type Doing,
   type Hob,
   type PotState,
-  type Standing,
+  type StandLevel,
   type Vessel,
 } from '../pot';
 import { readNumber } from '../quantity';
-import { at } from '../said';
+import { matchAt } from '../said';
 import { fine, type Outcome, type Trouble } from '../trouble';
 import { doing, Id, Typed } from '../written';
 import { amountIn, standIn, then } from './resolving';
@@ -92,9 +92,9 @@ export const split: Verb<Written, SplitStep> = {
     [
       /^split\s+(.+?)(\s+of the liquid)?\s+into\s+(.+?)(?:\s+on\s+(.+))?$/i,
       (m, names) =>
-        then(standSaid(at(m, 3), at(m, 4), names), (stand) => ({
+        then(standSaid(matchAt(m, 3), matchAt(m, 4), names), (stand) => ({
           do: 'split',
-          amount: at(m, 1),
+          amount: matchAt(m, 1),
           liquidOnly: m[2] !== undefined,
           ...stand,
         })),
@@ -116,7 +116,7 @@ export const split: Verb<Written, SplitStep> = {
     const liquid = copyLiquid(pot.liquid);
     scaleLiquid(liquid, share);
     const pieces = step.liquidOnly ? [] : pot.pieces.map((p) => shareOfPiece(p, share));
-    const off: Standing = {
+    const off: StandLevel = {
       ...standingOf(pot),
       vessel: step.vessel,
       hob: step.hob,

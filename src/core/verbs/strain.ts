@@ -12,7 +12,7 @@ import {
   type Doing,
   type Strainer,
 } from '../pot';
-import { asks, at, findNamed } from '../said';
+import { asks, matchAt, findNamed } from '../said';
 import { fine, refuse } from '../trouble';
 import { doing, Id } from '../written';
 import { pouringHot } from './cautions';
@@ -64,7 +64,7 @@ export const strain: Verb<Written, StrainStep> = {
     [
       /^strain(?:\s+through\s+(?:a\s+)?([^,]+?))?(,\s*(?:not\s+)?pressed)?(?:,\s*keep\s+(?:the\s+)?(.+))?$/i,
       (m, names) => {
-        const [through, pressed, kept] = [at(m, 1), at(m, 2), at(m, 3)];
+        const [through, pressed, kept] = [matchAt(m, 1), matchAt(m, 2), matchAt(m, 3)];
         const strainer = through === '' ? 'cone sieve' : through.toLowerCase();
         const there = [...STRAINERS, ...(names.strainers ?? [])];
         if (!there.includes(strainer))

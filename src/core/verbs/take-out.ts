@@ -1,6 +1,6 @@
 import type { z } from 'zod';
-import { bookLoss, chosenPieces, liftWet, liquidG, pieceG, wetShare, type Doing, type Which } from '../pot';
-import { at, whichSaid, whichWords } from '../said';
+import { bookLoss, chosenPieces, liftWet, liquidG, pieceG, wetShare, type Doing, type PieceChoice } from '../pot';
+import { matchAt, whichSaid, whichWords } from '../said';
 import { fine, type Trouble } from '../trouble';
 import { doing } from '../written';
 import { then } from './resolving';
@@ -14,7 +14,7 @@ type Written = z.infer<typeof TakeOut>;
 
 export interface TakeOutStep extends Doing {
   readonly do: 'take out';
-  readonly pieces?: Which;
+  readonly pieces?: PieceChoice;
 }
 
 /**
@@ -32,7 +32,7 @@ export const takeOut: Verb<Written, TakeOutStep> = {
   reads: [
     [
       /^take out\s+(.+)$/i,
-      (m, names) => then(whichSaid(at(m, 1), names), (found) => ({ do: 'take out', ...found })),
+      (m, names) => then(whichSaid(matchAt(m, 1), names), (found) => ({ do: 'take out', ...found })),
     ],
   ],
   everyday: [

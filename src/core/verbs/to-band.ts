@@ -9,14 +9,14 @@ import {
   noReport,
   putIn,
   trouble,
-  type Band,
+  type BodyBand,
   type Doing,
   type Matter,
   type PotState,
   type ProcessConstants,
   type StepReport,
 } from '../pot';
-import { at, findMatter } from '../said';
+import { matchAt, findMatter } from '../said';
 import type { Trouble } from '../trouble';
 import { doing, idsOfMatter, Of, type Written } from '../written';
 import { then, thingOf } from './resolving';
@@ -26,18 +26,18 @@ import { asItIs, noAmount, noWarnings, nothing, usually, type Verb } from './ver
 export interface BandStep<Do extends string> extends Doing {
   readonly do: Do;
   readonly what: Matter;
-  readonly band: Band;
+  readonly band: BodyBand;
 }
 export interface WrittenBand<Do extends string> extends Written {
   readonly do: Do;
   readonly of: Of;
-  readonly band: Band;
+  readonly band: BodyBand;
 }
 
 export const bandForm = <Do extends string>(verb: Do) => doing(verb, { of: Of, band: z.enum(BANDS) });
 
 /** A band in body, whatever makes it: flour equivalent over what coats. */
-export function bodies(c: ProcessConstants, band: Band): { low: number; middle: number; high: number } {
+export function bodies(c: ProcessConstants, band: BodyBand): { low: number; middle: number; high: number } {
   const { low, middle, high } = c.bands[band];
   const coat = c.coating.flourGPerL;
   return { low: low / coat, middle: middle / coat, high: high / coat };
@@ -95,10 +95,10 @@ export function toBand<Do extends 'thicken to' | 'loosen to'>(
           'i',
         ),
         (m, names) =>
-          then(findMatter(at(m, 2), names), (of) => ({
+          then(findMatter(matchAt(m, 2), names), (of) => ({
             do: verb,
             of,
-            band: at(m, 1).toLowerCase() as Band,
+            band: matchAt(m, 1).toLowerCase() as BodyBand,
           })),
       ],
     ],

@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import type { Doing, Matter } from '../pot';
-import { asks, at, findMatter } from '../said';
+import { asks, matchAt, findMatter } from '../said';
 import { doing, idsOfMatter, Of, Typed } from '../written';
 import { add } from './add';
 import { matterOf, then } from './resolving';
@@ -30,7 +30,7 @@ export const toTaste: Verb<Written, ToTasteStep> = {
   reads: [
     [
       /^(.+?)\s+to taste,\s*usually\s+(.+)$/i,
-      (m, names) => then(findMatter(at(m, 1), names), (of) => ({ do: 'to taste', of, usual: at(m, 2) })),
+      (m, names) => then(findMatter(matchAt(m, 1), names), (of) => ({ do: 'to taste', of, usual: matchAt(m, 2) })),
     ],
   ],
   everyday: [

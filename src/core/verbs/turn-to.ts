@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { asideIn, notAside, standingOf, type Doing, type Vessel } from '../pot';
-import { at, findNamed } from '../said';
+import { matchAt, findNamed } from '../said';
 import { doing, Id } from '../written';
 import { then, vesselIn } from './resolving';
 import { asItIs, noAmount, noWarnings, nothing, type Verb } from './verb';
@@ -26,7 +26,7 @@ export const turnTo: Verb<Written, TurnToStep> = {
     [
       /^turn to\s+(?:the\s+)?(.+)$/i,
       (m, names) =>
-        then(findNamed(at(m, 1), names.vessels, 'vessel', 'taken'), ({ id }) => ({
+        then(findNamed(matchAt(m, 1), names.vessels, 'vessel', 'taken'), ({ id }) => ({
           do: 'turn to',
           vessel: id,
         })),

@@ -18,7 +18,7 @@ import {
   type StepReport,
 } from '../pot';
 import { DENSITY, expansion } from '../quantity';
-import { asks, at } from '../said';
+import { asks, matchAt } from '../said';
 import { fine, type Trouble } from '../trouble';
 import { doing, Typed } from '../written';
 import { amountIn, then, valueIn } from './resolving';
@@ -118,9 +118,9 @@ export const water: Verb<Written, WaterStep> = {
     return 'level' in step ? `water to ${step.level}` : `water to cover by ${step.cover}`;
   },
   reads: [
-    [/^water\s+to\s+cover(?:\s+by\s+(.+))?$/i, (m) => fine({ do: 'water', cover: at(m, 1) || '0 cm' })],
-    [/^water\s+to\s+(.+\b(?:cm|mm|in|inch|inches))$/i, (m) => fine({ do: 'water', level: at(m, 1) })],
-    [/^water\s+(.+)$/i, (m) => fine({ do: 'water', amount: at(m, 1) })],
+    [/^water\s+to\s+cover(?:\s+by\s+(.+))?$/i, (m) => fine({ do: 'water', cover: matchAt(m, 1) || '0 cm' })],
+    [/^water\s+to\s+(.+\b(?:cm|mm|in|inch|inches))$/i, (m) => fine({ do: 'water', level: matchAt(m, 1) })],
+    [/^water\s+(.+)$/i, (m) => fine({ do: 'water', amount: matchAt(m, 1) })],
   ],
   everyday: [
     {

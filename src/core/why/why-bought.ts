@@ -1,6 +1,6 @@
 import type { Basis } from '../kitchen-file';
 import type { KitchenCosting } from '../costing';
-import { beforeTheKnife, isGuess, type Supply } from '../prices';
+import { priceBeforeTrim, isGuess, type Supply } from '../prices';
 import { capital, kg, pct, type ShowMoney, type Why } from './why-row';
 
 /** An ingredient: its knife, its tests, and what was paid for it. */
@@ -58,7 +58,7 @@ function carriers(s: Supply, money: ShowMoney): { credits: string[]; shares: str
 }
 
 function knifeWords(s: Supply, trim: boolean, money: ShowMoney): string {
-  const p = money(beforeTheKnife(s) ?? 0);
+  const p = money(priceBeforeTrim(s) ?? 0);
   const came = s.comesOff ? 'as it comes off' : 'bought';
   const { credits, shares, idle } = carriers(s, money);
   if (trim) {

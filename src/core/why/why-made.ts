@@ -1,6 +1,6 @@
 import { costOfProduct, inputCosts, whereTheMoneyWent, type KitchenCosting } from '../costing';
 import { partsCost } from '../layers';
-import { opened } from '../prices';
+import { openedPacks } from '../prices';
 import type { RecipeCosting } from '../shelf';
 import { lastOf, productOf, type Supplied } from '../supply';
 import { capital, kg, litre, missing, type AskWhy, type ShowMoney, type Why } from './why-row';
@@ -143,7 +143,7 @@ function whyParted(
 
 /** Says so where opened packs are charged whole. */
 function wholePacks(recipe: RecipeCosting, costing: KitchenCosting, supply: string): string {
-  const found = opened(recipe.run.inputs, (id) => costing.supplies.get(id)?.opens).find(
+  const found = openedPacks(recipe.run.inputs, (id) => costing.supplies.get(id)?.opens).find(
     (o) => o.supply === supply && o.factor !== 1,
   );
   return found

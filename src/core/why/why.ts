@@ -1,5 +1,5 @@
 import { costOfPlate, type KitchenCosting } from '../costing';
-import { layerName, layerWords, type Layer } from '../layers';
+import { layerName, layerText, type Layer } from '../layers';
 import { readSupply } from '../supply';
 import { supplyOf } from '../verbs';
 import { whySupply } from './why-bought';
@@ -80,7 +80,7 @@ export function whyCounted(
     title: ingredients.title,
     money: total,
     per: ingredients.per,
-    detail: layerWords(counted),
+    detail: layerText(counted),
     goTo: ingredients.goTo,
     rows: [{ ...ingredients, title: 'Ingredients' }, ...rows],
   };

@@ -2,7 +2,7 @@
 export type Work<T> = Generator<void, T, void>;
 
 /** Does all of it at once. */
-export function finish<T>(work: Work<T>): T {
+export function runToEnd<T>(work: Work<T>): T {
   for (;;) {
     const next = work.next();
     if (next.done) return next.value;

@@ -26,10 +26,10 @@ import {
 } from '../price-list-quotes';
 import {
   clearRows,
-  insertRows,
+  insertListRows,
   replaceRow,
   rowAt,
-  rowsOf,
+  listRowsOf,
   samePrice,
   setWanted,
   verdictCounts,
@@ -350,7 +350,7 @@ describe('price lists', () => {
   });
 
   test('only moved rows are taken unless somebody says otherwise', async () => {
-    await insertRows(pool, K, id, LINES);
+    await insertListRows(pool, K, id, LINES);
     const wanted = async (): Promise<number[]> => (await wantedRows(pool, K, id)).map((r) => r.line);
     expect(await wanted()).toEqual([1]);
     await setWanted(pool, K, id, { line: 2 }, true);
@@ -376,7 +376,7 @@ describe('price lists', () => {
       ]),
     );
     expect(await rowAt(pool, K, id, 5)).toMatchObject({ verdict: 'same', wanted: undefined });
-    expect(await rowsOf(pool, K, id, 'odd', 0, 10)).toHaveLength(1);
+    expect(await listRowsOf(pool, K, id, 'odd', 0, 10)).toHaveLength(1);
     expect(await clearRows(pool, K, id)).toBe(5);
   });
 

@@ -14,7 +14,7 @@ import { addQuote, addYield, takeVersion, writePlate, writeRecipe } from '../edi
 import { loadKitchen } from '../load-kitchen';
 import { migrate } from '../migrate';
 import { peopleOf, secretsOf } from '../people';
-import { moveRevision, stoodNow } from '../moved';
+import { bumpRevision, currentRevision } from '../revisions';
 import { firstKitchen, readKitchenForDay, readKitchenFrom } from '../read-kitchen';
 import { inTransaction, many, one, openPool, RowCountError, run } from '../sql';
 
@@ -210,12 +210,12 @@ describe('edits', () => {
           after: { price: '25.00' },
           act: newId(),
         });
-        await moveRevision(sql, K);
+        await bumpRevision(sql, K);
         return true;
       });
-    const before = (await stoodNow(pool, K)).revision;
+    const before = (await currentRevision(pool, K)).revision;
     expect((await Promise.all([write(), write()])).sort()).toEqual([false, true]);
-    expect((await stoodNow(pool, K)).revision).toBe(before + 1);
+    expect((await currentRevision(pool, K)).revision).toBe(before + 1);
     expect(await changesIn(pool, K, { subject: article.id, most: 1 })).toMatchObject([
       { at: AT, byName: 'Maren Holt', before: { price: '24.00' }, after: { price: '25.00' } },
     ]);

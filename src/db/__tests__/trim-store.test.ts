@@ -12,7 +12,7 @@ import { readKitchenFrom } from '../read-kitchen';
 import { readerOf } from '../rows';
 import { many, one, openPool, run } from '../sql';
 import { boughtBetween, bookWaste, wastesSince } from '../wastes';
-import { deliveriesOf, dropTest, insertTests, leaveOut, readTests, writeTest } from '../yield-tests';
+import { testDeliveries, dropTest, insertTests, leaveOut, readTests, writeTest } from '../yield-tests';
 
 const file = demoKitchen();
 const K = file.kitchen.id;
@@ -99,14 +99,14 @@ describe('tests', () => {
   });
 
   test('deliveries of an ingredient come newest first, with what a kilo cost, merged spellings too', async () => {
-    const [newest, next] = await deliveriesOf(pool, K, named('River trout, whole'), 2);
+    const [newest, next] = await testDeliveries(pool, K, named('River trout, whole'), 2);
     expect([newest?.number, next?.number]).toEqual(['TH/1107', 'TH/1108']);
     expect((newest?.money ?? 0) / (newest?.g ?? 1)).toBeCloseTo(8.4 / 1000, 9);
-    const alone = await deliveriesOf(pool, K, named('Shallot'), 200);
+    const alone = await testDeliveries(pool, K, named('Shallot'), 200);
     await setIngredient(pool, K, named('Celery'), { mergedInto: named('Shallot') });
-    const merged = await deliveriesOf(pool, K, named('Shallot'), 200);
+    const merged = await testDeliveries(pool, K, named('Shallot'), 200);
     const g = (list: typeof merged): number => list.reduce((sum, d) => sum + d.g, 0);
-    expect(g(merged)).toBeCloseTo(g(alone) + g(await deliveriesOf(pool, K, named('Celery'), 200)), 3);
+    expect(g(merged)).toBeCloseTo(g(alone) + g(await testDeliveries(pool, K, named('Celery'), 200)), 3);
     expect(g(merged)).toBeGreaterThan(g(alone));
   });
 });

@@ -1,7 +1,7 @@
 import 'server-only';
 import { checkShares, readPct, readPrice } from '@/core/larder';
 import { yieldOn } from '@/core/kitchen-file';
-import { afterTheKnife, comesOffShare } from '@/core/knife';
+import { priceAfterTrim, comesOffShare } from '@/core/knife';
 import { refuse } from '@/core/trouble';
 import { addQuote, addYield } from '@/db/edits';
 import { declare, Refused } from '@/server/door';
@@ -34,7 +34,7 @@ const changePrice = declare({
     const price = readPrice(typed, (await state()).kitchen.decimalMark);
     if (!price.ok) throw new Refused(price.trouble);
     const perKg = price.value.times(1000).div(supply.price.pack.g).toNumber();
-    const { trouble } = afterTheKnife(supply.knife, perKg, supply.usable, supply.stockTrim);
+    const { trouble } = priceAfterTrim(supply.knife, perKg, supply.usable, supply.stockTrim);
     if (trouble) throw new Refused(trouble);
     return { price: price.value, before: supply.price.packPrice.toString() };
   },

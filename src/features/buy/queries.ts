@@ -1,6 +1,6 @@
 import 'server-only';
 import type { Layer } from '@/core/layers';
-import { counted } from '@/server/counted';
+import { countedLayers } from '@/server/counted-layers';
 import { byName } from '@/search';
 import { besideCost, costOfPlate, costOfProduct, type KitchenCosting } from '@/core/costing';
 import type { GraphNode } from '@/core/graph';
@@ -12,7 +12,7 @@ import { productOf, trimOf, usableOf } from '@/core/supply';
 import type { DecimalMark } from '@/core/quantity';
 import { costedKitchen, pricedKitchen, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { figuresFor } from '@/ui/figure-words';
+import { formattersFor } from '@/ui/formatters';
 
 /** One line of the price book. Money per kg in currency, shares in %. */
 export interface PriceRow {
@@ -42,7 +42,7 @@ export interface PriceRow {
 }
 
 /** Who answers a price: a product per litre or a plate, each `weight` grams of its graph node. */
-export interface Answer {
+export interface PriceEffect {
   readonly key: string;
   readonly name: string;
   readonly href: string;
@@ -56,12 +56,12 @@ export interface Answer {
 }
 
 /** What some rows' prices move: the part of the cost graph above them, and who answers. */
-export interface Reached {
+export interface AffectedDish {
   readonly graph: readonly GraphNode[];
   /** Currency per gram of the graph's sources. */
   readonly prices: readonly (readonly [string, number | null])[];
-  readonly products: readonly Answer[];
-  readonly plates: readonly Answer[];
+  readonly products: readonly PriceEffect[];
+  readonly plates: readonly PriceEffect[];
 }
 
 export interface PriceBookData {
@@ -71,13 +71,13 @@ export interface PriceBookData {
   readonly known: AsOf['known'];
   /** The day movement is counted from. */
   readonly since: string;
-  readonly order: Order;
+  readonly order: PriceBookOrder;
   readonly mark: DecimalMark;
   readonly mayEdit: boolean;
   /** How many ingredients there are; `rows` are the first of them, the others are asked for when they are wanted. */
   readonly total: number;
   readonly rows: readonly PriceRow[];
-  readonly reached: Reached;
+  readonly reached: AffectedDish;
   /** Products and plates there are: in a large house only those that live from the rows in view are told. */
   readonly answers: number;
 }
@@ -89,14 +89,14 @@ export interface PriceIndex {
 }
 
 export const ORDERS = ['name', 'moved', 'cost'] as const;
-export type Order = (typeof ORDERS)[number];
+export type PriceBookOrder = (typeof ORDERS)[number];
 
 /** What of the price book is asked for; everything has a usual value. */
 export interface PriceBookAsked {
   readonly on?: string | undefined;
   readonly known?: AsOf['known'] | undefined;
   readonly since?: string | undefined;
-  readonly order?: Order | undefined;
+  readonly order?: PriceBookOrder | undefined;
 }
 
 /** Rows that come with the page: more than a screen, fewer than a larder. */
@@ -134,7 +134,7 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
     reached: reachedBy(
       costing,
       sorted.slice(0, AT_ONCE).map((s) => s.ingredient.id),
-      await counted(),
+      await countedLayers(),
     ),
     answers: costing.state.recipes.length + costing.state.plates.length,
   };
@@ -148,7 +148,7 @@ export function reachedBy(
   costing: KitchenCosting,
   ids: readonly string[],
   counts: readonly Layer[] = [],
-): Reached {
+): AffectedDish {
   const { graph, supplies, state } = costing;
   const own = ids.flatMap((id) => {
     const found = supplies.get(id);
@@ -158,7 +158,7 @@ export function reachedBy(
   const part = graph.partAbove(sources);
   const inPart = new Set(part.map((n) => n.key));
   const all = state.recipes.length + state.plates.length <= MOST_ANSWERS;
-  const answer = (key: string, name: string, href: string, weight: () => number): Answer[] =>
+  const answer = (key: string, name: string, href: string, weight: () => number): PriceEffect[] =>
     all || inPart.has(key)
       ? [
           {
@@ -210,19 +210,19 @@ export async function priceRows(
   ids: readonly string[],
   inView: readonly string[],
   asked: PriceBookAsked,
-): Promise<{ readonly rows: readonly PriceRow[]; readonly reached: Reached }> {
+): Promise<{ readonly rows: readonly PriceRow[]; readonly reached: AffectedDish }> {
   const { kitchen, before } = await bothDays(who, asked);
   const { costing } = kitchen;
   return {
     rows: ids.filter((id) => costing.supplies.has(id)).map((id) => priceRow(kitchen, id, before)),
-    reached: reachedBy(costing, inView, await counted()),
+    reached: reachedBy(costing, inView, await countedLayers()),
   };
 }
 
 const wordsOf = (s: Supply): string =>
   s.price ? `${s.price.article.name} ${s.price.article.pack}, ${s.price.supplier}` : '';
 
-function inOrderOf(order: Order, now: KitchenCosting, before: ReadonlyMap<string, Supply>): Supply[] {
+function inOrderOf(order: PriceBookOrder, now: KitchenCosting, before: ReadonlyMap<string, Supply>): Supply[] {
   const supplyNames = (a: Supply, b: Supply): number => byName(a.ingredient, b.ingredient);
   const named = sortedByName.get(now) ?? [...now.supplies.values()].sort(supplyNames);
   sortedByName.set(now, named);
@@ -281,7 +281,7 @@ export function priceRow(
     },
     trouble: s.trouble?.message,
     basisPerKg: own?.perKg.toNumber(),
-    basis: own && basisIn(own.basis, figuresFor({ locale, currency }).small),
+    basis: own && basisIn(own.basis, formattersFor({ locale, currency }).small),
     moved: before && movedSince(s, before.get(ingredientId)),
   };
 }

@@ -4,14 +4,14 @@ import type { z } from 'zod';
 import { clockIn } from '@/core/day';
 import type { KitchenState } from '@/core/kitchen-state';
 import { refuse } from '@/core/trouble';
-import { actOf, changesIn, laterThan, undoneBy, type Changed } from '@/db/changes';
-import { putPlate, putRecipe } from '@/db/things';
+import { actOf, changesIn, laterThan, undoneBy, type ChangedBy } from '@/db/changes';
+import { putPlate, putRecipe } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
 import { may } from '@/server/roles';
 import { builtOn, counting } from './effective';
 import { UNDOING } from './undoing';
-import { changeWords, tellingOf } from './words';
+import { changeText, changeFacts } from './words';
 import { RESTORE, UNDO } from './wire';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
@@ -33,7 +33,7 @@ async function lastOwn(kitchenId: string, personId: string, again: boolean): Pro
   const last = await changesIn(database(), kitchenId, { by: personId, most: LOOKED_AT });
   const counts = counting([...last].reverse());
   const known = new Map(last.map((c) => [c.id, c]));
-  const isBack = (c: Changed): boolean => {
+  const isBack = (c: ChangedBy): boolean => {
     const of = c.undoes === null ? undefined : known.get(c.undoes);
     return c.undoes !== null && !(of && isBack(of));
   };
@@ -42,9 +42,9 @@ async function lastOwn(kitchenId: string, personId: string, again: boolean): Pro
 
 /** Refuses what somebody has built on since, and says what. */
 async function mustStandLast(
-  act: readonly Changed[],
+  act: readonly ChangedBy[],
   { who }: Looking,
-  telling: ReturnType<typeof tellingOf>,
+  telling: ReturnType<typeof changeFacts>,
 ) {
   const ids = new Set(act.map((c) => c.id));
   const [first] = act;
@@ -60,12 +60,12 @@ async function mustStandLast(
   const by = built.by === who.person.id ? 'You have' : `${built.byName ?? 'Somebody'} has`;
   throw refused(
     'built-on',
-    `${by} built on this since, at ${clockIn(who.zone, built.at)}: ${changeWords(built, telling)}. That comes first.`,
+    `${by} built on this since, at ${clockIn(who.zone, built.at)}: ${changeText(built, telling)}. That comes first.`,
   );
 }
 
 /** A kitchen with the pots and plates of an act as they stood before it. */
-function withBack(state: KitchenState, act: readonly Changed[]): KitchenState {
+function withBack(state: KitchenState, act: readonly ChangedBy[]): KitchenState {
   const back = <T extends { readonly id: string }>(
     list: readonly T[],
     what: string,
@@ -95,7 +95,7 @@ const undo = declare({
   async look({ change, again }, looking) {
     const { who } = looking;
     const state = await looking.state();
-    const telling = tellingOf(state);
+    const telling = changeFacts(state);
     const id = change ?? (await lastOwn(who.kitchenId, who.person.id, again));
     if (id === undefined)
       throw refused(
@@ -120,13 +120,13 @@ const undo = declare({
     for (const c of [...act].reverse()) {
       const how = UNDOING[c.what];
       if (!how)
-        throw refused('cannot-undo', `This cannot be taken back by itself: ${changeWords(c, telling)}.`);
+        throw refused('cannot-undo', `This cannot be taken back by itself: ${changeText(c, telling)}.`);
       if (!may(who.role, how.role)) throw refused('not-allowed', `A ${how.role} may take this back.`);
       const back = await how.back(c.subject, c.before, looking, put, c.after);
       if (typeof back !== 'function') throw new Refused(back);
       backs.push({ c, back });
     }
-    return { backs, words: act.map((c) => changeWords(c, telling)).at(-1) ?? '' };
+    return { backs, words: act.map((c) => changeText(c, telling)).at(-1) ?? '' };
   },
   async write(writing, _body, { backs, words }) {
     for (const { back } of backs) await back(writing);
@@ -160,7 +160,7 @@ const restore = declare({
     const list: readonly { readonly id: string }[] = found.what === 'recipe' ? state.recipes : state.plates;
     const before = list.find((x) => x.id === found.subject) ?? null;
     const after = found.what === 'recipe' ? Recipe.parse(found.after) : Plate.parse(found.after);
-    const words = changeWords({ what: found.what, subject: found.subject, before, after }, tellingOf(state));
+    const words = changeText({ what: found.what, subject: found.subject, before, after }, changeFacts(state));
     return { what: found.what, subject: found.subject, before, after, words, manner: mannerIn(state) };
   },
   async write({ sql, kitchenId, today, at }, { change }, { what, subject, before, after, words, manner }) {

@@ -1,11 +1,11 @@
 import 'server-only';
 import { clockIn, dayIn } from '@/core/day';
-import { changesIn, undoneBy, type Changed } from '@/db/changes';
+import { changesIn, undoneBy, type ChangedBy } from '@/db/changes';
 import { database } from '@/server/database';
 import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { UNDOING } from './undoing';
-import { changeWords, tellingOf } from './words';
+import { changeText, changeFacts } from './words';
 
 /** What one act did, in words, by the kitchen's own clock. */
 export interface ActRow {
@@ -56,9 +56,9 @@ export async function changesPage(
     const by = undone.get(id);
     return by !== undefined && !again.has(by);
   };
-  const telling = tellingOf(state);
+  const telling = changeFacts(state);
   const manager = may(who.role, 'manager');
-  const acts = new Map<string, Changed[]>();
+  const acts = new Map<string, ChangedBy[]>();
   for (const c of changes) {
     if (!manager && PRIVATE.has(c.what)) continue;
     const key = c.act ?? `${c.at.getTime()} ${c.by ?? ''}`;
@@ -73,12 +73,12 @@ export async function changesPage(
 }
 
 function rowOf(
-  act: readonly Changed[],
+  act: readonly ChangedBy[],
   who: Worker,
-  telling: ReturnType<typeof tellingOf>,
+  telling: ReturnType<typeof changeFacts>,
   isUndone: (id: string) => boolean,
 ): ActRow {
-  const [main] = act as [Changed];
+  const [main] = act as [ChangedBy];
   const known = act.every((c) => UNDOING[c.what] && may(who.role, UNDOING[c.what]?.role ?? 'manager'));
   const own = main.by === who.person.id || may(who.role, 'manager');
   const sheet = act.length === 1 && (main.what === 'recipe' || main.what === 'plate') ? main : undefined;
@@ -87,7 +87,7 @@ function rowOf(
     day: dayIn(who.zone, main.at),
     clock: clockIn(who.zone, main.at),
     by: main.byName ?? 'somebody',
-    words: act.map((c) => changeWords(c, telling)),
+    words: act.map((c) => changeText(c, telling)),
     isBack: main.undoes !== null,
     undone: act.some((c) => isUndone(c.id)),
     mayUndo: known && own,

@@ -3,5 +3,5 @@ import { senderOf } from '@/wire';
 /** What is declared of these writes is fetched when the first of them is sent. */
 const wires = () => import('./wire');
 
-export const takeBack = senderOf(() => wires().then((w) => w.UNDO));
-export const putBack = senderOf(() => wires().then((w) => w.RESTORE));
+export const undoChange = senderOf(() => wires().then((w) => w.UNDO));
+export const restoreChange = senderOf(() => wires().then((w) => w.RESTORE));

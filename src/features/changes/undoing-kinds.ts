@@ -1,10 +1,10 @@
 import type { KitchenState } from '@/core/kitchen-state';
 import { refuse, type Trouble } from '@/core/trouble';
-import { bump } from '@/db/things';
+import { bumpVersion } from '@/db/archive';
 import type { Looking, Writing } from '@/server/door';
 import type { Rank } from '@/server/roles';
 
-export type State = KitchenState;
+export type UndoState = KitchenState;
 export type Back = (writing: Writing) => Promise<void>;
 
 /** How one kind of change is taken back: what it needs is found out first, with nothing locked. */
@@ -22,7 +22,7 @@ export interface Undoing {
     subject: string,
     side: unknown,
     looking: Looking,
-    state: State,
+    state: UndoState,
     other: unknown,
   ) => Promise<Back | Trouble>;
 }
@@ -35,6 +35,6 @@ export const now = (back: Back | Trouble): Promise<Back | Trouble> => Promise.re
 export const ofKitchen =
   (write: (w: Writing) => Promise<unknown>): Back =>
   async (w) => {
-    await bump(w.sql, 'kitchen', w.kitchenId, w.kitchenId);
+    await bumpVersion(w.sql, 'kitchen', w.kitchenId, w.kitchenId);
     await write(w);
   };

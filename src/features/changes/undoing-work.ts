@@ -4,15 +4,15 @@ import { Test } from '@/core/bench';
 import { Basis, Ingredient, mannerIn } from '@/core/kitchen-file';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import { setBatchesAWeek, addYield } from '@/db/edits';
-import { archiveKept } from '@/db/kept-costings';
+import { archiveSavedCosting } from '@/db/saved-costings';
 import { archiveMeasure, patchPhysics, setIngredient, setKitchenTrim, withdraw } from '@/db/larder-edits';
 import { insertCooked } from '@/db/larder-rows';
-import { leave, managersLocked, putPerson } from '@/db/people';
+import { archivePerson, managersLocked, writePerson } from '@/db/people';
 import { withdrawPurchase } from '@/db/purchases';
 import { notBack, purchaseById } from '@/db/purchases-read';
-import { awayWithIngredient, bump, putAway } from '@/db/things';
-import { endOthers } from '@/db/sign-ins';
-import { takeBackWaste } from '@/db/wastes';
+import { archivedWithIngredient, bumpVersion, setArchived } from '@/db/archive';
+import { revokeOtherSignIns } from '@/db/sign-ins';
+import { withdrawWaste } from '@/db/wastes';
 import { dropTest, leaveOut, writeTest } from '@/db/yield-tests';
 import { database } from '@/server/database';
 import { Refused, type Writing } from '@/server/door';
@@ -35,7 +35,7 @@ const Trims = z.object({
 const ofIngredient =
   (id: string, write: (w: Writing) => Promise<unknown>) =>
   async (w: Writing): Promise<void> => {
-    await bump(w.sql, 'ingredient', w.kitchenId, id);
+    await bumpVersion(w.sql, 'ingredient', w.kitchenId, id);
     await write(w);
   };
 
@@ -70,7 +70,7 @@ const byProduct: Undoing = {
     if (side === null || 'id' in z.looseObject({}).parse(side))
       return now(
         async (w) =>
-          void (await awayWithIngredient(w.sql, w.kitchenId, subject, side === null ? w.at : null)),
+          void (await archivedWithIngredient(w.sql, w.kitchenId, subject, side === null ? w.at : null)),
       );
     const { setValuePerKg = null, sold } = Trims.parse(side).comesOff ?? {};
     return now(
@@ -153,7 +153,7 @@ const test: Undoing = {
     const was = Test.parse(side);
     const manner = mannerIn(state);
     return now(async (w) => {
-      await bump(w.sql, 'yield_test', w.kitchenId, subject);
+      await bumpVersion(w.sql, 'yield_test', w.kitchenId, subject);
       await dropTest(w.sql, w.kitchenId, subject, null);
       await writeTest(w.sql, w.kitchenId, was, manner);
     });
@@ -179,7 +179,7 @@ const waste: Undoing = {
   back: (_subject, side, _looking, _state, other) => {
     const { id } = z.object({ id: z.string() }).parse(side ?? other);
     return now((w) =>
-      takeBackWaste(w.sql, w.kitchenId, id, side === null, { by: w.who.person.id, on: w.today, at: w.at }),
+      withdrawWaste(w.sql, w.kitchenId, id, side === null, { by: w.who.person.id, on: w.today, at: w.at }),
     );
   },
 };
@@ -240,7 +240,7 @@ const batches: Undoing = {
   back: (subject, side) => {
     const was = z.number().parse(side);
     return now(async (w) => {
-      await bump(w.sql, 'recipe', w.kitchenId, subject);
+      await bumpVersion(w.sql, 'recipe', w.kitchenId, subject);
       await setBatchesAWeek(w.sql, w.kitchenId, subject, was);
     });
   },
@@ -291,7 +291,7 @@ const cups: Undoing = {
     return now(async (w) => {
       for (const { id } of all)
         if (side === null) await archiveMeasure(w.sql, w.kitchenId, id, w.at);
-        else await putAway(w.sql, 'house_measure', w.kitchenId, id, null);
+        else await setArchived(w.sql, 'house_measure', w.kitchenId, id, null);
     });
   },
 };
@@ -303,7 +303,7 @@ const keptCosting: Undoing = {
     const made = z.object({ id: z.string() }).safeParse(side ?? other);
     const gone = side === null || z.object({ away: z.boolean() }).safeParse(side).data?.away === true;
     const id = made.success ? made.data.id : subject;
-    return now(async (w) => void (await archiveKept(w.sql, w.kitchenId, id, gone ? w.at : null)));
+    return now(async (w) => void (await archiveSavedCosting(w.sql, w.kitchenId, id, gone ? w.at : null)));
   },
 };
 
@@ -336,9 +336,9 @@ const person: Undoing = {
     const was = Person.nullable().parse(side);
     return now(async (w) => {
       if (was?.role !== 'manager') await mustNotBeLast(w, subject);
-      if (was) await putPerson(w.sql, w.kitchenId, { id: subject, ...was }, {});
-      await leave(w.sql, w.kitchenId, subject, was ? null : w.at);
-      if (!was) await endOthers(w.sql, w.kitchenId, subject, undefined, w.at);
+      if (was) await writePerson(w.sql, w.kitchenId, { id: subject, ...was }, {});
+      await archivePerson(w.sql, w.kitchenId, subject, was ? null : w.at);
+      if (!was) await revokeOtherSignIns(w.sql, w.kitchenId, subject, undefined, w.at);
     });
   },
 };
@@ -350,8 +350,8 @@ const left = (as: string): Undoing => ({
     const { away } = z.object({ away: z.boolean() }).parse(side);
     return now(async (w) => {
       if (away) await mustNotBeLast(w, subject);
-      await leave(w.sql, w.kitchenId, subject, away ? w.at : null);
-      if (away) await endOthers(w.sql, w.kitchenId, subject, undefined, w.at);
+      await archivePerson(w.sql, w.kitchenId, subject, away ? w.at : null);
+      if (away) await revokeOtherSignIns(w.sql, w.kitchenId, subject, undefined, w.at);
     });
   },
 });

@@ -25,17 +25,17 @@ import type { Trouble } from '@/core/trouble';
 import type { Named } from '@/core/written';
 import { withdrawEvent } from '@/db/batches';
 import { addQuote, addYield, setServed } from '@/db/edits';
-import { HANDS } from '@/db/json-columns';
+import { LABOUR_COLUMN } from '@/db/json-columns';
 import { nameVersion } from '@/db/recipe-versions';
 import { setBoils } from '@/db/stove';
 import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
 import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/larder-edits';
 import {
   articleCalled,
-  awayWithIngredient,
-  bump,
-  nameOf,
-  putAway,
+  archivedWithIngredient,
+  bumpVersion,
+  recordName,
+  setArchived,
   putHob,
   putMenu,
   putQuestion,
@@ -44,19 +44,19 @@ import {
   putRecipe,
   putSupplier,
   putVessel,
-} from '@/db/things';
+} from '@/db/archive';
 import type { Writing } from '@/server/door';
-import { listed } from '@/server/names';
-import { no, now, ofKitchen, type State, type Undoing } from './undoing-kinds';
+import { listNames } from '@/server/unique-name';
+import { no, now, ofKitchen, type UndoState, type Undoing } from './undoing-kinds';
 import { UNDOING_WORK } from './undoing-work';
 
 /** Why something cannot go: somebody lives from it by now. */
-function held(state: State, kind: Named, id: string): Trouble | undefined {
+function held(state: UndoState, kind: Named, id: string): Trouble | undefined {
   const { recipes, plates } = usersOf(state, kind, id);
   const names = [...recipes, ...plates].map((u) => u.name);
   return names.length > 0
     ? no(
-        `${listed(names)} ${names.length === 1 ? 'has' : 'have'} been built on this since: that comes first.`,
+        `${listNames(names)} ${names.length === 1 ? 'has' : 'have'} been built on this since: that comes first.`,
       )
     : undefined;
 }
@@ -64,7 +64,7 @@ function held(state: State, kind: Named, id: string): Trouble | undefined {
 const LISTS = { ingredient: 'ingredients', recipe: 'recipes', vessel: 'vessels', hob: 'hobs' } as const;
 
 /** Why something cannot come back: what it names is not there any more. */
-function lacks(state: State, of: Parameters<typeof namedBy>[0]): Trouble | undefined {
+function lacks(state: UndoState, of: Parameters<typeof namedBy>[0]): Trouble | undefined {
   for (const [kind, ids] of namedBy(of)) {
     const there = new Set(state[LISTS[kind]].map((x) => x.id));
     if ([...ids].some((id) => id !== of.id && !there.has(id)))
@@ -77,17 +77,17 @@ function lacks(state: State, of: Parameters<typeof namedBy>[0]): Trouble | undef
 }
 
 /** Why a plate cannot go: sizes follow it. */
-function followed(state: State, id: string): Trouble | undefined {
+function followed(state: UndoState, id: string): Trouble | undefined {
   const sizes = state.plates.filter((p) => p.follows?.plate === id).map((p) => p.name);
-  return sizes.length > 0 ? no(`${listed(sizes)} follow it: that comes first.`) : undefined;
+  return sizes.length > 0 ? no(`${listNames(sizes)} follow it: that comes first.`) : undefined;
 }
 
 /** A thing kept whole on both sides of its change: nothing on one of them means that it was not there. */
 function whole<T extends { readonly id: string; readonly name: string }>(
   schema: z.ZodType<T>,
-  list: (state: State) => readonly { readonly id: string; readonly name: string }[],
+  list: (state: UndoState) => readonly { readonly id: string; readonly name: string }[],
   kind: Named | undefined,
-  put: (writing: Writing, it: T, state: State) => Promise<unknown>,
+  put: (writing: Writing, it: T, state: UndoState) => Promise<unknown>,
   gone: (writing: Writing, id: string) => Promise<unknown>,
 ): Undoing {
   return {
@@ -160,7 +160,7 @@ const Settings = z.object({
 const Into = z.object({ into: z.string() }).nullable();
 
 const goneWithArticles = ({ sql, kitchenId, at }: Writing, id: string) =>
-  awayWithIngredient(sql, kitchenId, id, at);
+  archivedWithIngredient(sql, kitchenId, id, at);
 
 /** How each kind of change is taken back. A kind that is not here is no edit: a password, a device, somebody signing in. */
 export const UNDOING: Readonly<Record<string, Undoing>> = {
@@ -175,7 +175,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
         (s) => [...s.recipes, ...s.ingredients],
         'recipe',
         (w, it, s) => putRecipe(w.sql, w.kitchenId, it, w.today, w.at, mannerIn(s)),
-        (w, id) => putAway(w.sql, 'recipe', w.kitchenId, id, w.at),
+        (w, id) => setArchived(w.sql, 'recipe', w.kitchenId, id, w.at),
       ).back(subject, side, looking, state, null);
     },
   },
@@ -189,7 +189,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
         (s) => s.plates,
         undefined,
         (w, it, s) => putPlate(w.sql, w.kitchenId, it, mannerIn(s)),
-        (w, id) => putAway(w.sql, 'plate', w.kitchenId, id, w.at),
+        (w, id) => setArchived(w.sql, 'plate', w.kitchenId, id, w.at),
       ).back(subject, side, looking, state, null);
     },
   },
@@ -198,21 +198,21 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     (s) => s.vessels,
     'vessel',
     (w, it) => putVessel(w.sql, w.kitchenId, it),
-    (w, id) => putAway(w.sql, 'vessel', w.kitchenId, id, w.at),
+    (w, id) => setArchived(w.sql, 'vessel', w.kitchenId, id, w.at),
   ),
   hob: whole(
     Hob,
     (s) => s.hobs,
     'hob',
     (w, it) => putHob(w.sql, w.kitchenId, it),
-    (w, id) => putAway(w.sql, 'hob', w.kitchenId, id, w.at),
+    (w, id) => setArchived(w.sql, 'hob', w.kitchenId, id, w.at),
   ),
   supplier: whole(
     Supplier,
     (s) => s.suppliers,
     undefined,
     (w, it) => putSupplier(w.sql, w.kitchenId, it),
-    (w, id) => putAway(w.sql, 'supplier', w.kitchenId, id, w.at),
+    (w, id) => setArchived(w.sql, 'supplier', w.kitchenId, id, w.at),
   ),
   menu: whole(
     Menu,
@@ -223,23 +223,23 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
       const there = new Set(s.plates.map((p) => p.id));
       return putMenu(w.sql, w.kitchenId, { ...it, plates: it.plates.filter((p) => there.has(p.plate)) });
     },
-    (w, id) => putAway(w.sql, 'menu', w.kitchenId, id, w.at),
+    (w, id) => setArchived(w.sql, 'menu', w.kitchenId, id, w.at),
   ),
   tray: whole(
     Tray,
     () => [],
     undefined,
     (w, it) => putTray(w.sql, w.kitchenId, it),
-    (w, id) => putAway(w.sql, 'tray', w.kitchenId, id, w.at),
+    (w, id) => setArchived(w.sql, 'tray', w.kitchenId, id, w.at),
   ),
   question: whole(
     Question,
     () => [],
     undefined,
     (w, it) => putQuestion(w.sql, w.kitchenId, it),
-    (w, id) => putAway(w.sql, 'question', w.kitchenId, id, w.at),
+    (w, id) => setArchived(w.sql, 'question', w.kitchenId, id, w.at),
   ),
-  batch: away((w, id, at) => putAway(w.sql, 'batch', w.kitchenId, id, at)),
+  batch: away((w, id, at) => setArchived(w.sql, 'batch', w.kitchenId, id, at)),
   'batch told': told,
   boils,
   retention: {
@@ -256,14 +256,14 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
       return now(async (w) => void (await patchPhysics(w.sql, w.kitchenId, subject, was)));
     },
   },
-  'question away': away((w, id, at) => putAway(w.sql, 'question', w.kitchenId, id, at)),
-  'tray away': away((w, id, at) => putAway(w.sql, 'tray', w.kitchenId, id, at)),
-  'menu away': away((w, id, at) => putAway(w.sql, 'menu', w.kitchenId, id, at)),
-  'supplier away': away((w, id, at) => putAway(w.sql, 'supplier', w.kitchenId, id, at)),
-  'plate away': away((w, id, at) => putAway(w.sql, 'plate', w.kitchenId, id, at)),
-  'vessel away': away((w, id, at) => putAway(w.sql, 'vessel', w.kitchenId, id, at), 'vessel'),
-  'hob away': away((w, id, at) => putAway(w.sql, 'hob', w.kitchenId, id, at), 'hob'),
-  'ingredient away': away((w, id, at) => awayWithIngredient(w.sql, w.kitchenId, id, at), 'ingredient'),
+  'question away': away((w, id, at) => setArchived(w.sql, 'question', w.kitchenId, id, at)),
+  'tray away': away((w, id, at) => setArchived(w.sql, 'tray', w.kitchenId, id, at)),
+  'menu away': away((w, id, at) => setArchived(w.sql, 'menu', w.kitchenId, id, at)),
+  'supplier away': away((w, id, at) => setArchived(w.sql, 'supplier', w.kitchenId, id, at)),
+  'plate away': away((w, id, at) => setArchived(w.sql, 'plate', w.kitchenId, id, at)),
+  'vessel away': away((w, id, at) => setArchived(w.sql, 'vessel', w.kitchenId, id, at), 'vessel'),
+  'hob away': away((w, id, at) => setArchived(w.sql, 'hob', w.kitchenId, id, at), 'hob'),
+  'ingredient away': away((w, id, at) => archivedWithIngredient(w.sql, w.kitchenId, id, at), 'ingredient'),
   'ingredient taken': ingredientMade(),
   'ingredient made': ingredientMade(),
   article: {
@@ -271,16 +271,16 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     back: (subject, side) =>
       now(
         async (w) =>
-          void (await putAway(w.sql, 'supplier_article', w.kitchenId, subject, side === null ? w.at : null)),
+          void (await setArchived(w.sql, 'supplier_article', w.kitchenId, subject, side === null ? w.at : null)),
       ),
   },
-  'article away': away((w, id, at) => putAway(w.sql, 'supplier_article', w.kitchenId, id, at)),
+  'article away': away((w, id, at) => setArchived(w.sql, 'supplier_article', w.kitchenId, id, at)),
   'article called': {
     role: 'changer',
     back: (subject, side) => {
       const { name, code } = z.object({ name: z.string(), code: z.string().nullable() }).parse(side);
       return now(async (w) => {
-        await bump(w.sql, 'supplier_article', w.kitchenId, subject);
+        await bumpVersion(w.sql, 'supplier_article', w.kitchenId, subject);
         await articleCalled(w.sql, w.kitchenId, subject, name, code);
       });
     },
@@ -290,7 +290,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     back: (subject, side) => {
       const { price } = Priced.parse(side);
       return now(async (w) => {
-        await bump(w.sql, 'supplier_article', w.kitchenId, subject);
+        await bumpVersion(w.sql, 'supplier_article', w.kitchenId, subject);
         await addQuote(w.sql, w.kitchenId, subject, w.today, w.at, price, Number(price).toFixed(4));
       });
     },
@@ -306,7 +306,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
       if (usablePct / 100 + trim > 1.0001)
         return no(`With the trim there is now, ${usablePct} % usable would be more than the whole.`);
       return async (w) => {
-        await bump(w.sql, 'ingredient', w.kitchenId, subject);
+        await bumpVersion(w.sql, 'ingredient', w.kitchenId, subject);
         await addYield(w.sql, w.kitchenId, subject, {
           on: w.today,
           recordedAt: w.at,
@@ -324,7 +324,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     back: (subject, side) => {
       const was = Measured.parse(side);
       return now(async (w) => {
-        if (was) await putAway(w.sql, 'house_measure', w.kitchenId, subject, null);
+        if (was) await setArchived(w.sql, 'house_measure', w.kitchenId, subject, null);
         else await archiveMeasure(w.sql, w.kitchenId, subject, w.at);
       });
     },
@@ -338,8 +338,8 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
       );
       if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
       return now(async (w) => {
-        await bump(w.sql, 'ingredient', w.kitchenId, subject);
-        await nameOf(w.sql, 'ingredient', w.kitchenId, subject, name);
+        await bumpVersion(w.sql, 'ingredient', w.kitchenId, subject);
+        await recordName(w.sql, 'ingredient', w.kitchenId, subject, name);
       });
     },
   },
@@ -408,8 +408,8 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     role: 'manager',
     back: (_subject, side) => {
       const was = z.object({ kinds: z.unknown().optional(), shared: z.unknown().optional() }).parse(side);
-      const hands = was.kinds || was.shared ? HANDS.read.parse({ v: HANDS.version, is: was }) : null;
-      return now(ofKitchen((w) => setHands(w.sql, w.kitchenId, hands ? HANDS.write(hands) : null)));
+      const hands = was.kinds || was.shared ? LABOUR_COLUMN.read.parse({ v: LABOUR_COLUMN.version, is: was }) : null;
+      return now(ofKitchen((w) => setHands(w.sql, w.kitchenId, hands ? LABOUR_COLUMN.write(hands) : null)));
     },
   },
 };
@@ -419,7 +419,7 @@ function ingredientMade(): Undoing {
     role: 'changer',
     back: (subject, side, _looking, state) => {
       if (side !== null)
-        return now(async (w) => void (await awayWithIngredient(w.sql, w.kitchenId, subject, null)));
+        return now(async (w) => void (await archivedWithIngredient(w.sql, w.kitchenId, subject, null)));
       const why = held(state, 'ingredient', subject);
       return Promise.resolve(why ?? (async (w: Writing) => void (await goneWithArticles(w, subject))));
     },
@@ -432,7 +432,7 @@ function merged(): Undoing {
     back: (subject, side) => {
       const into = Into.parse(side)?.into ?? null;
       return now(async (w) => {
-        await bump(w.sql, 'ingredient', w.kitchenId, subject);
+        await bumpVersion(w.sql, 'ingredient', w.kitchenId, subject);
         await setIngredient(w.sql, w.kitchenId, subject, { mergedInto: into });
       });
     },

@@ -4,13 +4,13 @@ import type { KitchenState } from '@/core/kitchen-state';
 import type { Names } from '@/core/said';
 
 /** What a change is told with: names of everything that is or was there. */
-export interface Telling {
+export interface ChangeFacts {
   readonly names: Names;
   readonly called: (id: string) => string | undefined;
 }
 
 /** Names as the kitchen has them now; what is put away is called as it was when it was changed. */
-export function tellingOf(state: KitchenState): Telling {
+export function changeFacts(state: KitchenState): ChangeFacts {
   const byId = new Map<string, string>(
     [
       ...state.ingredients,
@@ -27,7 +27,7 @@ export function tellingOf(state: KitchenState): Telling {
 }
 
 /** A change that is told. */
-export interface Told {
+export interface ChangeText {
   readonly what: string;
   readonly subject: string;
   readonly before: unknown;
@@ -83,7 +83,7 @@ function choicesWords({ choices: was = [] }: WrittenRecipe, { choices: is = [] }
   ];
 }
 
-function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, called }: Telling): string[] {
+function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, called }: ChangeFacts): string[] {
   const lines = (r: WrittenRecipe): Line[] =>
     r.steps.map((s, i) => ({
       id: s.id ?? String(i),
@@ -100,7 +100,7 @@ function recipeWords(before: WrittenRecipe, after: WrittenRecipe, { names, calle
   ];
 }
 
-function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: Telling): string[] {
+function plateWords(before: WrittenPlate, after: WrittenPlate, { called }: ChangeFacts): string[] {
   const lines = (p: WrittenPlate): Line[] =>
     p.lines.map(({ id, of, amount, overfillPct, takenPct, packaging }, i) => {
       const named = 'product' in of ? of.product : 'ingredient' in of ? of.ingredient : of.stockTrimOf;
@@ -217,7 +217,7 @@ const ENTERED = new Set(['invoice', 'credit note', 'waste', 'count', 'pack weigh
 const takenBack = (what: string, is: Side): string => (ENTERED.has(what) && !is ? ', taken back' : '');
 
 /** What a change did, in words. */
-export function changeWords(change: Told, telling: Telling): string {
+export function changeText(change: ChangeText, telling: ChangeFacts): string {
   const { what, subject, before, after } = change;
   const [was, is] = [sideOf(before), sideOf(after)];
   const known = is?.name ?? was?.name;

@@ -6,20 +6,20 @@ import { CONSTANTS, improvedBy, MODEL, referenceLarder, type LaterValues } from 
 import { refuse } from '@/core/trouble';
 import { lastChange } from '@/db/changes';
 import { newId } from '@/db/ids';
-import { HANDS, type KeptCosting } from '@/db/json-columns';
-import { archiveKept, keepCosting as writeKept, keptCosting } from '@/db/kept-costings';
+import { LABOUR_COLUMN, type KeptCosting } from '@/db/json-columns';
+import { archiveSavedCosting, insertSavedCosting as writeKept, savedCosting } from '@/db/saved-costings';
 import { addMeasure, patchPhysics, setHands } from '@/db/larder-edits';
-import { addModelMove, seeModelMove } from '@/db/model-moves';
+import { addModelChange, markModelChangeSeen } from '@/db/model-changes';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { costsOf, movesBetween } from '@/server/model-moves';
+import { costsOf, costChangesBetween } from '@/server/model-changes';
 import { costedWith } from '@/server/kitchen';
 import { CUPS_OF } from './cups';
-import { handsTyped } from './settings/typed';
+import { labourTyped } from './settings/typed';
 import {
   COSTING_AWAY,
   CUPS,
-  HANDS_OWN,
+  OWN_LABOUR,
   KEEP_COSTING,
   MODEL_SEEN,
   STARTING_VALUES,
@@ -51,13 +51,13 @@ function minutes(typed: string, path: string, mark: DecimalMark): number | undef
 }
 
 const hands = declare({
-  wire: HANDS_OWN,
+  wire: OWN_LABOUR,
   role: 'manager',
   moves: 'costs',
   changes: {
     table: 'kitchen',
     id: (_body, who) => who.kitchenId,
-    theirs: async (_body, { state }) => handsTyped((await state()).kitchen),
+    theirs: async (_body, { state }) => labourTyped((await state()).kitchen),
   },
   async look({ kinds, sharedBatch, sharedPerL }, { state }) {
     const { kitchen } = await state();
@@ -82,7 +82,7 @@ const hands = declare({
     return { before: { kinds: kitchen.hands, shared: kitchen.sharedHands }, after };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
-    await setHands(sql, kitchenId, after.kinds || after.shared ? HANDS.write(after) : null);
+    await setHands(sql, kitchenId, after.kinds || after.shared ? LABOUR_COLUMN.write(after) : null);
     return { value: null, what: 'hands', subject: kitchenId, before, after };
   },
 });
@@ -217,11 +217,11 @@ const away = declare({
   role: 'cook',
   moves: 'nothing that is costed',
   async look({ id, away: gone }, { who }) {
-    if (gone && !(await keptCosting(database(), who.kitchenId, id)))
+    if (gone && !(await savedCosting(database(), who.kitchenId, id)))
       throw refused('gone', '', 'This costing is archived already.');
   },
   async write({ sql, kitchenId, at }, { id, away: gone }) {
-    if ((await archiveKept(sql, kitchenId, id, gone ? at : null)) === 0)
+    if ((await archiveSavedCosting(sql, kitchenId, id, gone ? at : null)) === 0)
       throw refused('gone', '', 'There is no such costing.');
     return { value: null, what: 'kept costing', subject: id, before: { away: !gone }, after: { away: gone } };
   },
@@ -233,7 +233,7 @@ const seen = declare({
   moves: 'nothing that is costed',
   look: () => Promise.resolve(null),
   async write({ sql, kitchenId, who, at }, { id }) {
-    await seeModelMove(sql, kitchenId, id, who.person.id, at);
+    await markModelChangeSeen(sql, kitchenId, id, who.person.id, at);
     return { value: null, what: 'model seen', subject: id, before: null, after: null };
   },
 });
@@ -266,13 +266,13 @@ const startingValues = declare({
         return of ? { ...i, ...of.values } : i;
       }),
     }));
-    return { taken, moves: movesBetween(costsOf(kitchen.costing), costsOf(after)), day: after.day };
+    return { taken, moves: costChangesBetween(costsOf(kitchen.costing), costsOf(after)), day: after.day };
   },
   async write({ sql, kitchenId, at }, _body, { taken, moves, day }) {
     for (const { own, values } of taken) await patchPhysics(sql, kitchenId, own.id, values);
     // What that moved is listed like what a model moves: nobody in the kitchen has changed a price.
     if (moves.length > 0)
-      await addModelMove(sql, kitchenId, {
+      await addModelChange(sql, kitchenId, {
         id: newId(),
         fromModel: MODEL,
         toModel: MODEL,

@@ -5,7 +5,7 @@ import { readKitchenFrom, readWithHistory } from '@/db/read-kitchen';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { inSnapshot } from '@/db/sql';
-import { may, worker } from '@/server/session';
+import { may, currentWorker } from '@/server/session';
 
 /**
  * The kitchen as a file, for a manager; for anybody else nothing.
@@ -14,7 +14,7 @@ import { may, worker } from '@/server/session';
 export async function kitchenFile(
   withHistory: boolean,
 ): Promise<{ readonly name: string; readonly text: string } | undefined> {
-  const who = await worker();
+  const who = await currentWorker();
   if (!who || !may(who.role, 'manager')) return undefined;
   const file = await inSnapshot(database(), async (sql) =>
     withHistory

@@ -4,27 +4,27 @@ import type { KitchenState } from '@/core/kitchen-state';
 import type { DecimalMark } from '@/core/quantity';
 import { CONSTANTS, improvedBy, LATER_FIELDS, MODEL_VERSIONS, referenceLarder } from '@/core/reference';
 import { lastChange } from '@/db/changes';
-import type { Moves } from '@/db/json-columns';
-import { keptOf } from '@/db/kept-costings';
+import type { CostChanges } from '@/db/json-columns';
+import { savedCostings } from '@/db/saved-costings';
 import { kitchenVersion } from '@/db/larder';
-import { modelMoves, unseenModelMoves, type ModelMove } from '@/db/model-moves';
+import { modelChanges, unseenModelChanges, type ModelChange } from '@/db/model-changes';
 import { costByLayer, costOfProduct } from '@/core/costing';
 import { database } from '@/server/database';
 import { costedKitchen, standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
 import { TAKEN } from './commands';
-import { handsTyped, NO_MINUTES, settingsTyped } from './settings/typed';
+import { labourTyped, NO_MINUTES, settingsTyped } from './settings/typed';
 import type { SettingsTyped } from './settings/wire';
 
 /** Minutes of hands of a kind of step: what is usual, and what this kitchen says. */
-export interface HandsRow {
+export interface LabourRow {
   readonly kind: string;
   readonly usual: { readonly fixed: number; readonly perKg: number; readonly perL: number };
   readonly own: { readonly fixed: string; readonly perKg: string; readonly perL: string };
 }
 
-export interface ModelMoveRow {
+export interface ModelChangeRow {
   readonly id: string;
   readonly says: string;
   readonly found: string;
@@ -48,14 +48,14 @@ export interface HousePage {
   readonly version: number;
   readonly mark: DecimalMark;
   readonly settings: SettingsTyped;
-  readonly hands: readonly HandsRow[];
+  readonly hands: readonly LabourRow[];
   readonly shared: {
     readonly usualBatch: number;
     readonly usualPerL: number;
     readonly batch: string;
     readonly perL: string;
   };
-  readonly moved: readonly ModelMoveRow[];
+  readonly moved: readonly ModelChangeRow[];
   /** Ingredients of which the starting values know more than this kitchen's copy. */
   readonly improved: readonly { readonly id: string; readonly name: string; readonly what: string }[];
   readonly taken: { readonly change: string; readonly on: string; readonly count: number } | undefined;
@@ -73,7 +73,7 @@ const WORDS: Readonly<Record<(typeof LATER_FIELDS)[number], string>> = {
 
 /** Minutes of hands by kind of step, what is usual beside what is the kitchen's own. */
 function handsOf(kitchen: KitchenState['kitchen']): Pick<HousePage, 'hands' | 'shared'> {
-  const { kinds, sharedBatch, sharedPerL } = handsTyped(kitchen);
+  const { kinds, sharedBatch, sharedPerL } = labourTyped(kitchen);
   return {
     hands: Object.entries(CONSTANTS.hands).map(([kind, { fixed, perKg, perL }]) => ({
       kind,
@@ -94,7 +94,7 @@ export async function housePage(who: Worker): Promise<HousePage> {
   const { kitchen } = state;
   const [version, moves, last] = await Promise.all([
     kitchenVersion(database(), who.kitchenId),
-    modelMoves(database(), who.kitchenId),
+    modelChanges(database(), who.kitchenId),
     lastChange(database(), who.kitchenId, TAKEN, who.kitchenId),
   ]);
   const larder = referenceLarder();
@@ -138,17 +138,17 @@ export async function housePage(who: Worker): Promise<HousePage> {
 }
 
 /** What the versions in between say they did; or that starting values were taken, which no version did. */
-const whatMoved = ({ fromModel, toModel }: ModelMove): string =>
+const whatMoved = ({ fromModel, toModel }: ModelChange): string =>
   fromModel === toModel
     ? 'Better starting values were taken for some ingredients.'
     : MODEL_VERSIONS.filter((v) => v.version > fromModel && v.version <= toModel)
         .map((v) => v.says)
         .join(' ');
 
-const share = ({ before, after }: ModelMoveRow['moves'][number]): number =>
+const share = ({ before, after }: ModelChangeRow['moves'][number]): number =>
   before === null || after === null || before === 0 ? Infinity : Math.abs(after / before - 1);
 
-function moveRow([key, name, before, after]: Moves[number]): ModelMoveRow['moves'][number] {
+function moveRow([key, name, before, after]: CostChanges[number]): ModelChangeRow['moves'][number] {
   const [hands, plain] = [key.startsWith('hands '), key.replace(/^hands /, '')];
   const plate = plain.startsWith('plate:');
   const each = plate ? 'per dish' : 'per litre';
@@ -163,10 +163,10 @@ function moveRow([key, name, before, after]: Moves[number]): ModelMoveRow['moves
 }
 
 /** How many updates of the model a manager has not looked at: told where he arrives. */
-export const unseenMoves = (who: Worker): Promise<number> =>
-  may(who.role, 'manager') ? unseenModelMoves(database(), who.kitchenId) : Promise.resolve(0);
+export const unseenModelChangesCount = (who: Worker): Promise<number> =>
+  may(who.role, 'manager') ? unseenModelChanges(database(), who.kitchenId) : Promise.resolve(0);
 
-export interface KeptRow {
+export interface SavedCostingRow {
   readonly id: string;
   readonly on: string;
   readonly by: string;
@@ -185,22 +185,22 @@ export interface KeptRow {
 }
 
 /** The costings kept of one thing, and what it costs now. */
-export interface KeptCostings {
+export interface SavedCostings {
   readonly what: 'product' | 'plate';
   readonly subject: string;
   readonly mayKeep: boolean;
   readonly now: Readonly<Record<string, number | null>>;
-  readonly kept: readonly KeptRow[];
+  readonly kept: readonly SavedCostingRow[];
 }
 
-export async function keptCostings(
+export async function savedCostingsPage(
   who: Worker,
   what: 'product' | 'plate',
   subject: string,
-): Promise<KeptCostings> {
+): Promise<SavedCostings> {
   const [{ costing }, kept] = await Promise.all([
     costedKitchen(who.kitchenId),
-    keptOf(database(), who.kitchenId, subject),
+    savedCostings(database(), who.kitchenId, subject),
   ]);
   const layers = costByLayer(costing, `${what}:${subject}`);
   const { ml, g } = what === 'product' ? costOfProduct(costing, subject) : { ml: 1000, g: 1 };

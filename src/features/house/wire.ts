@@ -6,13 +6,13 @@ import { ID, TYPED } from '@/wire/fields';
 const Minutes = z.strictObject({ fixed: TYPED, perKg: TYPED, perL: TYPED });
 
 /** Minutes of hands of the kitchen's own, by kind of step; and of setting up and washing up. */
-export const HandsTyped = z.object({
+export const LabourTyped = z.object({
   kinds: z.record(z.string().max(40), Minutes),
   sharedBatch: TYPED,
   sharedPerL: TYPED,
 });
-export type HandsTyped = z.infer<typeof HandsTyped>;
-export const HANDS_OWN = wire<null, HandsTyped>()({ kind: 'kitchen.hands', version: 1, body: HandsTyped });
+export type LabourTyped = z.infer<typeof LabourTyped>;
+export const OWN_LABOUR = wire<null, LabourTyped>()({ kind: 'kitchen.hands', version: 1, body: LabourTyped });
 
 /** Which cups, spoons, pints and gallons this kitchen means: said once. */
 export const CUPS = wire<{ readonly added: readonly string[] }>()({

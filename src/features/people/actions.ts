@@ -3,8 +3,8 @@
 import { cookies } from 'next/headers';
 import { redirect } from 'next/navigation';
 import { z } from 'zod';
-import { may, thisDevice, worker } from '@/server/session';
-import { letInHere, signInWith, signOutHere } from './service';
+import { may, currentDevice, currentWorker } from '@/server/session';
+import { registerThisDevice, signInWith, signOutHere } from './service';
 import { OUT } from './out';
 
 const Entry = z.object({
@@ -40,14 +40,14 @@ const Name = z
 type Answer = { readonly ok: true } | { readonly ok: false; readonly message: string };
 
 /** Lets the device somebody sits at in, so that PINs open on it. */
-export async function letThisDeviceIn(name: string): Promise<Answer> {
-  const who = await worker();
+export async function registerDevice(name: string): Promise<Answer> {
+  const who = await currentWorker();
   if (!who || !may(who.role, 'manager'))
     return { ok: false, message: 'Only a manager, signed in by password, lets a device in.' };
   const read = Name.safeParse(name);
   if (!read.success) return { ok: false, message: read.error.issues[0]?.message ?? '' };
-  const known = await thisDevice(who.kitchenId);
+  const known = await currentDevice(who.kitchenId);
   if (known) return { ok: false, message: `This device is let in already, as “${known.name}”.` };
-  await letInHere(who.kitchenId, who.person.id, read.data);
+  await registerThisDevice(who.kitchenId, who.person.id, read.data);
   return { ok: true };
 }

@@ -1,17 +1,17 @@
 import 'server-only';
 import { refuse } from '@/core/trouble';
-import { deviceOf, endDevice } from '@/db/devices';
+import { deviceOf, revokeDevice } from '@/db/devices';
 import { newId } from '@/db/ids';
 import {
-  everybodyOf,
-  leave,
+  allPeople,
+  archivePerson,
   managersLocked,
   personCalled,
-  putPerson,
+  writePerson,
   secretsOf,
   setPassword,
 } from '@/db/people';
-import { endOthers, endSignedIn, FREE_TRIES, signedInOf, takeTry, tryWasRight } from '@/db/sign-ins';
+import { revokeOtherSignIns, revokeSignIn, FREE_TRIES, signedInOf, countTry, clearTries } from '@/db/sign-ins';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { hashSecret, isSecret } from '@/server/passwords';
@@ -30,19 +30,19 @@ const password = declare({
   async look({ before, next }, { who }) {
     // Whoever has found a screen left open is not to find out the password by it.
     const key = `${who.person.id} own password`;
-    const tried = await takeTry(database(), who.kitchenId, { what: key, free: FREE_TRIES.here }, new Date());
+    const tried = await countTry(database(), who.kitchenId, { what: key, free: FREE_TRIES.here }, new Date());
     if (!tried.open) throw new Refused({ ...tooSoon(tried.inMs), path: 'before' });
     const kept = await secretsOf(database(), who.kitchenId, who.person.id);
     if (!kept?.password || !(await isSecret(kept.password, before)))
       throw new Refused(refuse('wrong-secret', 'before', 'That is not the password you have now.').trouble);
-    await tryWasRight(database(), who.kitchenId, key, new Date());
+    await clearTries(database(), who.kitchenId, key, new Date());
     if (before === next)
       throw new Refused(refuse('same-secret', 'next', 'The new password is the one you have now.').trouble);
     return { hash: await hashSecret(next) };
   },
   async write({ sql, kitchenId, who, at }, _body, { hash }) {
     await setPassword(sql, kitchenId, who.person.id, hash);
-    const ended = await endOthers(sql, kitchenId, who.person.id, who.signedIn, at);
+    const ended = await revokeOtherSignIns(sql, kitchenId, who.person.id, who.signedIn, at);
     return { value: { ended }, what: 'password', subject: who.person.id, before: null, after: null };
   },
 });
@@ -62,7 +62,7 @@ const signedIn = declare({
     return of;
   },
   async write({ sql, kitchenId, at }, { id }, { personId }) {
-    await endSignedIn(sql, kitchenId, id, at);
+    await revokeSignIn(sql, kitchenId, id, at);
     return { value: null, what: 'signed-in', subject: personId, before: { signedIn: id }, after: null };
   },
 });
@@ -77,7 +77,7 @@ const device = declare({
     return found;
   },
   async write({ sql, kitchenId, at }, { id }, before) {
-    await endDevice(sql, kitchenId, id, at);
+    await revokeDevice(sql, kitchenId, id, at);
     return { value: null, what: 'device', subject: id, before, after: null };
   },
 });
@@ -97,12 +97,12 @@ const person = declare({
     table: 'person',
     id: ({ id }) => id,
     theirs: async ({ id }, { who }) => {
-      const theirs = (await everybodyOf(database(), who.kitchenId)).find((p) => p.id === id);
+      const theirs = (await allPeople(database(), who.kitchenId)).find((p) => p.id === id);
       return theirs && { name: theirs.name, role: theirs.role, password: '', pin: '' };
     },
   },
   async look({ id, name, role, password: secret, pin }, { who }) {
-    const all = await everybodyOf(database(), who.kitchenId);
+    const all = await allPeople(database(), who.kitchenId);
     const before = all.find((p) => p.id === id);
     if (id !== null && (!before || before.leftAt)) throw refused('gone', '', 'This person has left.');
     const twinId = await personCalled(database(), who.kitchenId, name, id);
@@ -133,9 +133,9 @@ const person = declare({
   },
   async write({ sql, kitchenId, at, who }, _body, { id, before, after, hashes }) {
     if (before?.role === 'manager' && after.role !== 'manager') await mustNotBeLast(sql, kitchenId, id);
-    await putPerson(sql, kitchenId, { id, ...after }, hashes);
+    await writePerson(sql, kitchenId, { id, ...after }, hashes);
     if (hashes.password !== undefined || (before && before.role !== after.role))
-      await endOthers(sql, kitchenId, id, id === who.person.id ? who.signedIn : undefined, at);
+      await revokeOtherSignIns(sql, kitchenId, id, id === who.person.id ? who.signedIn : undefined, at);
     return {
       value: { id },
       what: 'person',
@@ -165,15 +165,15 @@ const personAway = declare({
   role: 'manager',
   moves: 'nothing that is costed',
   async look({ id, away }, { who }) {
-    const found = (await everybodyOf(database(), who.kitchenId)).find((p) => p.id === id);
+    const found = (await allPeople(database(), who.kitchenId)).find((p) => p.id === id);
     if (!found || away === (found.leftAt !== null))
       throw refused('gone', '', away ? 'This person has left already.' : 'This person works here already.');
     return found;
   },
   async write({ sql, kitchenId, at }, { id, away }, { name, role }) {
     if (away && role === 'manager') await mustNotBeLast(sql, kitchenId, id);
-    await leave(sql, kitchenId, id, away ? at : null);
-    if (away) await endOthers(sql, kitchenId, id, undefined, at);
+    await archivePerson(sql, kitchenId, id, away ? at : null);
+    if (away) await revokeOtherSignIns(sql, kitchenId, id, undefined, at);
     return {
       value: null,
       what: away ? 'left' : 'came back',

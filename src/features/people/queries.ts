@@ -1,17 +1,17 @@
 import 'server-only';
 import { clockIn, dayIn } from '@/core/day';
 import { devicesOf } from '@/db/devices';
-import { everybodyOf, peopleAtTheDoor, type Person, type PersonRole } from '@/db/people';
+import { allPeople, peopleToSignIn, type Person, type PersonRole } from '@/db/people';
 import { kitchenWords } from '@/db/read-kitchen';
 import { database } from '@/server/database';
 import { refusals, signedInWhere, type WhyRefused } from '@/db/sign-ins';
 import { now } from '@/server/clock';
-import { kitchenHere, may, roleWords, thisDevice, type Worker } from '@/server/session';
+import { currentKitchen, may, roleWords, currentDevice, type Worker } from '@/server/session';
 
 /** Who stands on the sign-in page. */
 export async function peopleHere(): Promise<{ kitchen: string; people: Person[] }> {
-  const kitchen = await kitchenHere();
-  return { kitchen: kitchen.name, people: await peopleAtTheDoor(database(), kitchen.id) };
+  const kitchen = await currentKitchen();
+  return { kitchen: kitchen.name, people: await peopleToSignIn(database(), kitchen.id) };
 }
 
 /** What stands around every page: the kitchen's name, and how its figures are written. */
@@ -81,8 +81,8 @@ export async function peoplePage(who: Worker): Promise<PeoplePage> {
     signedInWhere(database(), kitchenId, manager ? undefined : who.person.id, now()),
     manager ? devicesOf(database(), kitchenId) : [],
     manager ? refusals(database(), kitchenId) : [],
-    thisDevice(kitchenId),
-    manager ? everybodyOf(database(), kitchenId) : [],
+    currentDevice(kitchenId),
+    manager ? allPeople(database(), kitchenId) : [],
   ]);
   return {
     manager,

@@ -1,25 +1,25 @@
 import 'server-only';
 import { z } from 'zod';
 import { refuse, type Trouble } from '@/core/trouble';
-import { letIn } from '@/db/devices';
+import { insertDevice } from '@/db/devices';
 import { newId } from '@/db/ids';
 import { peopleOf, secretsOf } from '@/db/people';
 import {
-  endSignedIn,
+  revokeSignIn,
   rememberRefusal,
   FREE_TRIES,
-  takeTry,
-  type Tried,
-  tryWasRight,
+  countTry,
+  type TryResult,
+  clearTries,
   type WhyRefused,
 } from '@/db/sign-ins';
-import { beginWork, cameFrom, type From, type LetIn } from '@/server/arrive';
+import { startSession, clientInfo, type ClientInfo, type Authenticated } from '@/server/start-session';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { env } from '@/server/env';
 import { log } from '@/server/log';
 import { isSecret } from '@/server/passwords';
-import { becomeDevice, kitchenHere, session } from '@/server/session';
+import { registerDevice, currentKitchen, session } from '@/server/session';
 
 const Id = z.uuid();
 /** A PIN: digits alone. A password is anything else. */
@@ -38,12 +38,12 @@ const WRONG = (byPin: boolean): Trouble =>
  * has a device of their own waits for nobody else's tries.
  * @param at the instant, by the real clock
  */
-export async function knock(
+export async function signInAttempt(
   kitchenId: string,
   typed: { readonly person: string; readonly secret: string },
-  where: From,
+  where: ClientInfo,
   at: Date,
-): Promise<LetIn | Trouble> {
+): Promise<Authenticated | Trouble> {
   const { address, deviceId } = where;
   const byPin = PIN.test(typed.secret);
   const id = Id.safeParse(typed.person);
@@ -56,14 +56,14 @@ export async function knock(
     return trouble;
   };
   const whom = personId ?? 'nobody';
-  const keys: Tried[] = deviceId
+  const keys: TryResult[] = deviceId
     ? [{ what: `${whom} device ${deviceId}`, free: FREE_TRIES.here }]
     : [
         { what: `${whom} ${address}`, free: FREE_TRIES.here },
         { what: `${whom} anywhere`, free: FREE_TRIES.anywhere },
       ];
   for (const key of keys) {
-    const tried = await takeTry(database(), kitchenId, key, at);
+    const tried = await countTry(database(), kitchenId, key, at);
     if (!tried.open) return refused('too soon', tooSoon(tried.inMs));
   }
   if (!kept || personId === null) return refused('nobody', WRONG(byPin));
@@ -78,7 +78,7 @@ export async function knock(
     );
   const hash = byPin ? kept.pin : kept.password;
   if (!hash || !(await isSecret(hash, typed.secret))) return refused('wrong', WRONG(byPin));
-  for (const key of keys) await tryWasRight(database(), kitchenId, key.what, at);
+  for (const key of keys) await clearTries(database(), kitchenId, key.what, at);
   return { personId, byPin };
 }
 
@@ -91,37 +91,37 @@ export function tooSoon(inMs: number): Trouble {
 
 /** Signs somebody in; or says why not. */
 export async function signInWith(person: string, secret: string): Promise<Trouble | undefined> {
-  const kitchen = await kitchenHere();
-  const where = await cameFrom(kitchen.id);
-  const found = await knock(kitchen.id, { person, secret }, where, new Date());
+  const kitchen = await currentKitchen();
+  const where = await clientInfo(kitchen.id);
+  const found = await signInAttempt(kitchen.id, { person, secret }, where, new Date());
   if ('code' in found) return found;
-  await beginWork(kitchen.id, found, where);
+  await startSession(kitchen.id, found, where);
   return undefined;
 }
 
 /** Ends it on the server too: the cookie is worth nothing any more, whoever has kept it. */
 export async function signOutHere(): Promise<void> {
   const here = await session();
-  if (here.kitchenId && here.id) await endSignedIn(database(), here.kitchenId, here.id, now());
+  if (here.kitchenId && here.id) await revokeSignIn(database(), here.kitchenId, here.id, now());
   here.destroy();
 }
 
 /** Signs in as the demo's manager, on a device that is let in; false anywhere but in the demo. */
 export async function signInDemoManager(): Promise<boolean> {
   if (!env().HALFPOT_DEMO) return false;
-  const kitchen = await kitchenHere();
+  const kitchen = await currentKitchen();
   const manager = (await peopleOf(database(), kitchen.id)).find((p) => p.role === 'manager');
   if (!manager) return false;
-  const where = await cameFrom(kitchen.id);
-  const deviceId = where.deviceId ?? (await letInHere(kitchen.id, manager.id, 'The demo’s tablet'));
-  await beginWork(kitchen.id, { personId: manager.id, byPin: false }, { ...where, deviceId });
+  const where = await clientInfo(kitchen.id);
+  const deviceId = where.deviceId ?? (await registerThisDevice(kitchen.id, manager.id, 'The demo’s tablet'));
+  await startSession(kitchen.id, { personId: manager.id, byPin: false }, { ...where, deviceId });
   return true;
 }
 
 /** Lets the browser that asks in: from now on a PIN opens on it. */
-export async function letInHere(kitchenId: string, by: string, name: string): Promise<string> {
+export async function registerThisDevice(kitchenId: string, by: string, name: string): Promise<string> {
   const id = newId();
-  await letIn(database(), kitchenId, { id, name, by }, now());
-  await becomeDevice(kitchenId, id);
+  await insertDevice(database(), kitchenId, { id, name, by }, now());
+  await registerDevice(kitchenId, id);
   return id;
 }

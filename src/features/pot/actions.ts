@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { productOf } from '@/core/supply';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 import { pots, type PotsFound } from './queries';
 import { reachOf, type Reach } from './reach';
@@ -12,7 +12,7 @@ import { usualMeasures, type SheetNames } from './names';
 const Ids = z.array(z.uuid()).max(200);
 
 /** Every name that a line may say: asked for when somebody begins to write. */
-export const namesForLines = asked(
+export const namesForLines = serverQuery(
   { role: 'reader', of: z.tuple([]), otherwise: undefined },
   async (who): Promise<SheetNames | undefined> => {
     const { costing } = await costedKitchen(who.kitchenId);
@@ -21,7 +21,7 @@ export const namesForLines = asked(
 );
 
 /** What a sheet reckons with of things that it has come to name: ingredients, then recipes. */
-export const matterFor = asked(
+export const matterFor = serverQuery(
   { role: 'reader', of: z.tuple([z.uuid(), Ids, Ids]), otherwise: undefined },
   async (who, sheet, ingredients, recipes): Promise<Reach | undefined> => {
     const { costing } = await costedKitchen(who.kitchenId);
@@ -30,13 +30,13 @@ export const matterFor = asked(
 );
 
 /** Pots by any of their words. */
-export const findPots = asked(
+export const findPots = serverQuery(
   { role: 'reader', of: z.tuple([z.string().max(200), z.string().max(40).nullable()]), otherwise: undefined },
   (who, wanted, order): Promise<PotsFound | undefined> => pots(who, wanted, order ?? undefined),
 );
 
 /** Plates that take some of what a sheet makes, and ml of it on each. */
-export const platesFrom = asked(
+export const platesFrom = serverQuery(
   { role: 'reader', of: z.tuple([z.uuid()]), otherwise: undefined },
   async (
     who,

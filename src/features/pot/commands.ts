@@ -16,22 +16,22 @@ import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
 import { refuseLoops } from './loops';
-import { making } from './making';
-import { SERVED, SHEET, VERSION_NAMED, type Broken } from './wire';
+import { sheetCommands } from './making';
+import { SERVED, SHEET, VERSION_NAMED, type MissingParts } from './wire';
 
 /** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
-function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): Broken[] {
+function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): MissingParts[] {
   const recipes = after.state.recipes
     .filter((r) => r.id !== changed)
     .filter((r) => costOfProduct(before, r.id).total !== null && costOfProduct(after, r.id).total === null)
-    .map((r): Broken => ({
+    .map((r): MissingParts => ({
       name: r.name,
       why: gapsOf(after, productOf(r.id))[0]?.message ?? '',
       undone: after.recipes.get(r.id)?.run.refused !== undefined,
     }));
   const plates = after.state.plates
     .filter((p) => costOfPlate(before, p.id).cost !== null && costOfPlate(after, p.id).cost === null)
-    .map((p): Broken => ({
+    .map((p): MissingParts => ({
       name: p.name,
       why: gapsOf(after, `plate:${p.id}`)[0]?.message ?? '',
       undone: false,
@@ -170,4 +170,4 @@ const versionNamed = declare({
   },
 });
 
-export const commands = [keepSheet, served, versionNamed, ...making];
+export const commands = [keepSheet, served, versionNamed, ...sheetCommands];

@@ -7,10 +7,10 @@ import { idsOfStep, lineOf, readStep, type WrittenStep } from '@/core/verbs';
 import { newId } from '@/db/ids';
 import { latestRecipe } from '@/db/recipe-versions';
 import { withIds } from '@/db/recipe-steps';
-import { nowOf, putAway, putHob, putPlate, putRecipe, putVessel } from '@/db/things';
+import { nowOf, setArchived, putHob, putPlate, putRecipe, putVessel } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { listed, mustBeNewName } from '@/server/names';
+import { listNames, newLarderName } from '@/server/unique-name';
 import { linesIn } from './lines';
 import { refuseLoops } from './loops';
 import { namesToRead } from '@/core/costing';
@@ -85,7 +85,7 @@ const make = declare({
   async look({ name, vessel, hob, like, lines }, { costed }) {
     const { costing } = await costed();
     const { state } = costing;
-    const called = mustBeNewName(state, name, NAMED);
+    const called = newLarderName(state, name, NAMED);
     const from = like === null ? undefined : state.recipes.find((r) => r.id === like);
     if (like !== null && !from)
       throw refused('gone', 'like', 'The sheet it is to be like is no longer in the book.');
@@ -171,7 +171,7 @@ const named = declare({
     const here = await state();
     const before = here.recipes.find((r) => r.id === id);
     if (!before) throw refused('gone', '', 'This pot sheet is no longer in the book.');
-    const called = mustBeNewName(here, name, NAMED, id);
+    const called = newLarderName(here, name, NAMED, id);
     const { note: _n, ...rest } = before;
     const after: WrittenRecipe = {
       ...rest,
@@ -207,7 +207,7 @@ const away = declare({
         refuse(
           'in-use',
           'instead',
-          `${listed(names)} ${names.length === 1 ? 'lives' : 'live'} from it: choose what takes its place.`,
+          `${listNames(names)} ${names.length === 1 ? 'lives' : 'live'} from it: choose what takes its place.`,
         ).trouble,
         { theirs: { users: names } },
       );
@@ -228,7 +228,7 @@ const away = declare({
   async write({ sql, kitchenId, at, today }, { id }, { before, after, manner, recipes, plates, was }) {
     for (const r of recipes) await putRecipe(sql, kitchenId, r, today, at, manner);
     for (const p of plates) await putPlate(sql, kitchenId, p, manner);
-    await putAway(sql, 'recipe', kitchenId, id, after ? null : at);
+    await setArchived(sql, 'recipe', kitchenId, id, after ? null : at);
     const also = (what: string, list: readonly { readonly id: string }[]) =>
       list.map((x) => ({ what, subject: x.id, before: was.get(x.id), after: x }));
     return {
@@ -247,7 +247,7 @@ async function mustComeBack(kitchenId: string, id: string, here: KitchenState): 
   const now = await nowOf(database(), 'recipe', kitchenId, id);
   const recipe = now?.away ? await latestRecipe(database(), kitchenId, id) : undefined;
   if (!now || !recipe) throw refused('gone', '', 'This pot sheet stands in the book already.');
-  mustBeNewName(here, now.name, NAMED, id);
+  newLarderName(here, now.name, NAMED, id);
   mustAllBeThere(recipe, here);
   return recipe;
 }
@@ -268,4 +268,4 @@ export function mustAllBeThere(recipe: WrittenRecipe, here: KitchenState): void 
   }
 }
 
-export const making = [make, named, away];
+export const sheetCommands = [make, named, away];

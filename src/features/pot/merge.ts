@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal/es6/index.js';
 import type { Draft, SheetLine } from './components/sheet-lines';
 
 /** A line that two people have changed: what either of them has there now, nothing where it was taken out. */
-export interface Touched {
+export interface Conflict {
   readonly id: string;
   readonly mine: SheetLine | undefined;
   readonly theirs: SheetLine | undefined;
@@ -13,7 +13,7 @@ export interface Touched {
 export interface Merged {
   /** What both did; where both touched one line, mine stands, or theirs where I took it out. */
   readonly draft: Draft;
-  readonly touched: readonly Touched[];
+  readonly touched: readonly Conflict[];
   /** Where it starts and the ways it has, in the words of its fields, that both changed: mine stand. */
   readonly both: readonly ('vessel' | 'hob' | 'choices')[];
   /** Ids of lines that are new here or another. */
@@ -30,7 +30,7 @@ const byId = (lines: readonly SheetLine[]): ReadonlyMap<string, SheetLine> =>
  */
 export function merge(base: Draft, mine: Draft, theirs: Draft): Merged {
   const [was, here, there] = [byId(base.lines), byId(mine.lines), byId(theirs.lines)];
-  const touched: Touched[] = [];
+  const touched: Conflict[] = [];
   const settled = new Map<string, SheetLine>();
   for (const id of new Set([...here.keys(), ...there.keys()])) {
     const [b, m, t] = [was.get(id), here.get(id), there.get(id)];

@@ -2,7 +2,7 @@ import 'server-only';
 import { namesToRead, type KitchenCosting } from '@/core/costing';
 import type { WrittenIngredient } from '@/core/kitchen-file';
 import type { Names } from '@/core/said';
-import type { Named } from './reach';
+import type { NamedIds } from './reach';
 
 /** Names, and for things that people do not weigh in kilos how they measure them: `l`, `bunch`, nothing for so many of it. */
 export interface SheetNames extends Names {
@@ -25,7 +25,7 @@ export const usualMeasures = ({ state }: KitchenCosting): Readonly<Record<string
   );
 
 /** The names that the lines of a sheet say already: enough to write them out, not to read what is typed. */
-export const namesToWrite = (costing: KitchenCosting, of: Named): Names => {
+export const namesToWrite = (costing: KitchenCosting, of: NamedIds): Names => {
   const all = namesToRead(costing);
   const [ingredients, recipes] = [new Set(of.ingredients), new Set(of.recipes)];
   return {

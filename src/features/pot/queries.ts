@@ -12,11 +12,11 @@ import { versionOf } from '@/db/edits';
 import { sheetPast, type SheetPast } from '@/db/recipe-versions';
 import { productOf } from '@/core/supply';
 import type { Layer } from '@/core/layers';
-import { counted } from '@/server/counted';
+import { countedLayers } from '@/server/counted-layers';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { awayRows } from '@/server/away';
+import { archivedRows } from '@/server/archived';
 import { usedBy } from '@/server/used-by';
 import { byName, searcher } from '@/search';
 import { namesToWrite } from './names';
@@ -57,7 +57,7 @@ const searches = new WeakMap<readonly WrittenRecipe[], ReturnType<typeof searche
 export async function pots(who: Worker, wanted = '', order?: string): Promise<PotsFound> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { recipes } = costing.state;
-  const counts = await counted();
+  const counts = await countedLayers();
   const search = searches.get(recipes) ?? searcher(recipes);
   searches.set(recipes, search);
   const found = search(wanted);
@@ -135,7 +135,7 @@ function summaryOf(
 }
 
 /** Sheets that were put away. */
-export const awayPots = (who: Worker) => awayRows(who, 'recipe');
+export const awayPots = (who: Worker) => archivedRows(who, 'recipe');
 
 /** Everything a pot sheet needs to answer by itself while it is typed in: what its lines reach, and no more of the kitchen. */
 export interface PotSheetData extends Reach {

@@ -2,9 +2,9 @@ import 'server-only';
 import type { KitchenCosting } from '@/core/costing';
 import { loopSentence, partsOf, usesOf, type WrittenRecipe } from '@/core/kitchen-file';
 import type { OpenPack } from '@/core/larder';
-import { energyKey, HANDS, type Layer } from '@/core/layers';
+import { energyKey, LABOUR, type Layer } from '@/core/layers';
 import { FUELS, type Product } from '@/core/pot';
-import { beforeTheKnife, isGuess, standsOn, type StandsOn } from '@/core/prices';
+import { priceBeforeTrim, isGuess, evidenceFor, type Evidence } from '@/core/prices';
 import { jointOf } from '@/core/shelf';
 import { productOf, trimOf, usableOf } from '@/core/supply';
 import { idsOfStep, ofStep, type OnShelf } from '@/core/verbs';
@@ -12,7 +12,7 @@ import { idsOfStep, ofStep, type OnShelf } from '@/core/verbs';
 export type ExtraLayer = Exclude<Layer, 'ingredients'>;
 
 /** Things a sheet names, by id. */
-export interface Named {
+export interface NamedIds {
   readonly ingredients: readonly string[];
   readonly recipes: readonly string[];
 }
@@ -41,11 +41,11 @@ export interface Reach {
   readonly asPurchased: readonly (readonly [string, number])[];
   readonly estimates: readonly string[];
   /** Of every ingredient: the numbers it is reckoned with, and whether they were measured. */
-  readonly standsOn: readonly StandsOn[];
+  readonly standsOn: readonly Evidence[];
 }
 
 /** What the lines of a recipe name; the recipe itself too, for its own last batch. */
-export function namedIn(recipe: WrittenRecipe): Named {
+export function namedIn(recipe: WrittenRecipe): NamedIds {
   const [ingredients, recipes] = [new Set<string>(), new Set([recipe.id])];
   for (const step of recipe.steps) {
     // What stays, goes or is browned by name may stand inside something else that goes in.
@@ -63,7 +63,7 @@ export function namedIn(recipe: WrittenRecipe): Named {
 }
 
 /** @param sheet the recipe that is written: what lives from it cannot go into it */
-export function reachOf(costing: KitchenCosting, sheet: string, named: Named): Reach {
+export function reachOf(costing: KitchenCosting, sheet: string, named: NamedIds): Reach {
   const { shelf, graph } = costing;
   const recipes = named.recipes.flatMap((id) => costing.recipes.get(id)?.recipe ?? []);
   const supplies = named.ingredients.flatMap((id) => costing.supplies.get(id) ?? []);
@@ -84,16 +84,16 @@ export function reachOf(costing: KitchenCosting, sheet: string, named: Named): R
     layers: {
       packaging: pricesIn('packaging', [...bought, ...made]),
       energy: pricesIn('energy', [...FUELS.map((fuel) => energyKey(fuel)), ...made]),
-      hands: pricesIn('hands', [HANDS, ...made]),
+      hands: pricesIn('hands', [LABOUR, ...made]),
     },
     asPurchased: supplies.flatMap((s) => {
-      const perKg = beforeTheKnife(s);
+      const perKg = priceBeforeTrim(s);
       return perKg === undefined ? [] : [[usableOf(s.ingredient.id), perKg / 1000] as const];
     }),
     estimates: supplies.flatMap((s) =>
       isGuess(s) ? [usableOf(s.ingredient.id), trimOf(s.ingredient.id)] : [],
     ),
-    standsOn: supplies.map((s) => standsOn(s, costing.day)),
+    standsOn: supplies.map((s) => evidenceFor(s, costing.day)),
   };
 }
 

@@ -9,7 +9,7 @@ import type { LivePot } from './components/use-pot';
 import type { useSheet } from './components/use-sheet';
 
 /** What a sheet is to be scaled to, as typed. */
-export interface Wanted {
+export interface ScaleRequest {
   readonly kind: 'litres' | 'portions' | 'covers' | 'what came in';
   readonly amount: string;
   /** The supply that came in, or the plate; the first there is where it is empty. */
@@ -36,7 +36,7 @@ export interface ScaledSheet {
 
 interface On {
   readonly sheet: Pick<ReturnType<typeof useSheet>, 'known' | 'draft' | 'pot'>;
-  readonly wanted: Wanted;
+  readonly wanted: ScaleRequest;
   readonly shelf: Shelf;
   readonly plates: readonly { readonly id: string; readonly name: string; readonly ml: number }[];
 }

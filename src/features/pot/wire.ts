@@ -5,7 +5,7 @@ import { sender, wire } from '@/wire';
 import { ID, TYPED } from '@/wire/fields';
 
 /** A recipe or plate that could be made and costed before a change and cannot after it, with the reason. */
-export interface Broken {
+export interface MissingParts {
   readonly name: string;
   readonly why: string;
   /** Whether it cannot be made at all, or only has no cost any more. */
@@ -23,7 +23,7 @@ export interface TheirSheet {
   readonly by?: string | undefined;
 }
 
-export const SHEET = wire<{ readonly broken: readonly Broken[] }, TheirSheet>()({
+export const SHEET = wire<{ readonly broken: readonly MissingParts[] }, TheirSheet>()({
   kind: 'recipe.sheet',
   version: 1,
   body: z.object({
@@ -95,7 +95,7 @@ export const VERSION_NAMED = wire()({
 
 export const makeSheet = sender(NEW_SHEET);
 export const nameSheet = sender(SHEET_NAMED);
-export const putSheetAway = sender(SHEET_AWAY);
-export const keepVersionName = sender(VERSION_NAMED);
-export const keepPotSheet = sender(SHEET);
-export const keepServed = sender(SERVED);
+export const archiveSheet = sender(SHEET_AWAY);
+export const saveVersionName = sender(VERSION_NAMED);
+export const savePotSheet = sender(SHEET);
+export const saveServed = sender(SERVED);

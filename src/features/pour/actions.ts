@@ -4,9 +4,9 @@ import { z } from 'zod';
 import { partsOf } from '@/core/kitchen-file';
 import type { Of } from '@/core/written';
 import { searcher } from '@/search';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
-import { findThings } from '@/server/things';
+import { searchLarder } from '@/server/larder-search';
 
 /** Something that may stand on a plate. */
 export interface Platable {
@@ -19,7 +19,7 @@ export interface Platable {
 const MOST = 12;
 
 /** What may stand on a plate and fits some words: what is cooked here first, then ingredients and their trim. */
-export const findForPlate = asked(
+export const findForPlate = serverQuery(
   { role: 'changer', of: z.tuple([z.string().max(200)]), otherwise: [] },
   async (who, wanted): Promise<Platable[]> => {
     const { costing } = await costedKitchen(who.kitchenId);
@@ -33,7 +33,7 @@ export const findForPlate = asked(
       })),
     ]);
     const made = searcher(cooked)(wanted).slice(0, MOST);
-    const things = findThings(costing, wanted)
+    const things = searchLarder(costing, wanted)
       .slice(0, MOST)
       .flatMap(({ id, name }): Platable[] => [
         { id, name, of: { ingredient: id } },

@@ -6,9 +6,9 @@ import { matterOf } from '@/core/verbs';
 import { writePlate } from '@/db/edits';
 import { declare, Refused } from '@/server/door';
 import { finishing } from './finishing';
-import { making, parentIn } from './making';
+import { plateCommands, parentIn } from './making';
 import { menus } from './menus/commands';
-import { trays } from './trays/commands';
+import { trays } from './what-if/commands';
 import { PLATE } from './wire';
 
 /** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
@@ -56,4 +56,4 @@ const keepPlate = declare({
   },
 });
 
-export const commands = [keepPlate, ...making, ...finishing, ...menus, ...trays];
+export const commands = [keepPlate, ...plateCommands, ...finishing, ...menus, ...trays];

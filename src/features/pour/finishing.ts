@@ -4,9 +4,9 @@ import type { KitchenState } from '@/core/kitchen-state';
 import { capacityMl } from '@/core/pot';
 import { refuse } from '@/core/trouble';
 import { newId } from '@/db/ids';
-import { putPlate, putRecipe } from '@/db/things';
+import { putPlate, putRecipe } from '@/db/archive';
 import { declare, Refused } from '@/server/door';
-import { mustBeNewName } from '@/server/names';
+import { newLarderName } from '@/server/unique-name';
 import { CHANGES, parentIn } from './making';
 import { FINISH } from './wire';
 
@@ -44,7 +44,7 @@ const finish = declare({
       throw refused('no-vessel', 'The kitchen has no vessel for it yet: say which it has, in Pot.');
     const recipe: WrittenRecipe = {
       id: newId(),
-      name: mustBeNewName(state, name, NAMED),
+      name: newLarderName(state, name, NAMED),
       vessel: vessel.id,
       hob: of.hob,
       batchesAWeek: 1,

@@ -13,10 +13,10 @@ import { readPct } from '@/core/larder';
 import { refuse, under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
 import { newId } from '@/db/ids';
-import { nowOf, putAway, putPlate } from '@/db/things';
+import { nowOf, setArchived, putPlate } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
-import { listed, mustBeOwnName } from '@/server/names';
+import { listNames, uniqueName } from '@/server/unique-name';
 import { headTyped, servedTyped } from './head-typed';
 import { BY_ITSELF, LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
 
@@ -75,7 +75,7 @@ const make = declare({
   moves: 'costs',
   async look({ name, like, size }, { state }) {
     const here = await state();
-    const called = mustBeOwnName(here.plates, name, NAMED);
+    const called = uniqueName(here.plates, name, NAMED);
     const from = like === null ? undefined : standing(here, mustBeThere(here, like));
     if (from && size !== undefined)
       return { plate: sizedOf(from, called, size, here), manner: mannerIn(here) };
@@ -197,7 +197,7 @@ const head = declare({
       ...before,
       ...(follows && size !== undefined ? { follows: { ...follows, size: sizeOf(size, here) } } : {}),
       hands: minutes === undefined ? before.hands : handsOf(minutes, plates ?? '', here),
-      name: mustBeOwnName(here.plates, name, NAMED, id),
+      name: uniqueName(here.plates, name, NAMED, id),
       taxPct: share(tax, 'tax', here) ?? 0,
       targetFoodCostPct: share(target, 'target', here),
       service: service === undefined ? before.service : service === '' ? undefined : service,
@@ -311,18 +311,18 @@ const away = declare({
       throw refused(
         'followed',
         '',
-        `${listed(sizes.map((p) => p.name))} ${sizes.length === 1 ? 'follows' : 'follow'} it: put that away first, or let it stand by itself.`,
+        `${listNames(sizes.map((p) => p.name))} ${sizes.length === 1 ? 'follows' : 'follow'} it: put that away first, or let it stand by itself.`,
       );
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'plate', who.kitchenId, id);
     if (!now) throw refused('gone', '', 'There is no such dish.');
-    mustBeOwnName(here.plates, now.name, NAMED, id);
+    uniqueName(here.plates, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
-    await putAway(sql, 'plate', kitchenId, id, gone ? at : null);
+    await setArchived(sql, 'plate', kitchenId, id, gone ? at : null);
     return { value: null, what: 'plate away', subject: id, before, after };
   },
 });
 
-export const making = [make, lines, head, served, byItself, away];
+export const plateCommands = [make, lines, head, served, byItself, away];

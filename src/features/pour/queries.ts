@@ -1,6 +1,6 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
-import { counted } from '@/server/counted';
+import { countedLayers } from '@/server/counted-layers';
 import {
   alcoholOn,
   besideCost,
@@ -8,7 +8,7 @@ import {
   costOfPlate,
   gapsOf,
   menuSteps,
-  usedUp,
+  portionsUsed,
   type AlcoholLeft,
   type KitchenCosting,
   type MenuSteps,
@@ -20,7 +20,7 @@ import type { Of } from '@/core/written';
 import type { KitchenState } from '@/core/kitchen-state';
 import { mannerIn, measuringDensity, portionAt, type WrittenPlate } from '@/core/kitchen-file';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
-import { awayRows } from '@/server/away';
+import { archivedRows } from '@/server/archived';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 
@@ -38,7 +38,7 @@ export interface PlateSummary {
 
 export async function plates(who: Worker): Promise<PlateSummary[]> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const counts = await counted();
+  const counts = await countedLayers();
   return [...costing.plates.values()].map(({ plate: p }) => {
     const { cost: ingredients, foodCostPct } = costOfPlate(costing, p.id);
     const beside = besideCost(costing, `plate:${p.id}`, counts);
@@ -57,7 +57,7 @@ export async function plates(who: Worker): Promise<PlateSummary[]> {
 }
 
 /** Plates that were put away. */
-export const awayPlates = (who: Worker) => awayRows(who, 'plate');
+export const awayPlates = (who: Worker) => archivedRows(who, 'plate');
 
 /** One line of a plate, with all it takes to price another amount of it. */
 export interface PlateLineData {
@@ -116,7 +116,7 @@ export interface PlateData {
 export async function plate(who: Worker, id: string): Promise<PlateData> {
   const kitchen = await costedKitchen(who.kitchenId);
   const { costing } = kitchen;
-  const counts = await counted();
+  const counts = await countedLayers();
   const written = costing.state.plates.find((p) => p.id === id);
   const found = costing.plates.get(id)?.plate;
   if (!written || !found) notFound();
@@ -148,7 +148,7 @@ export async function plate(who: Worker, id: string): Promise<PlateData> {
       besidePerG: besidePerG(costing, line, counts),
       overfillPct: line.overfillPct,
       takenPct: line.takenPct,
-      times: usedUp(line, found),
+      times: portionsUsed(line, found),
       packaging: line.packaging,
       amountThere: there(line.id),
       followed: theirs.has(line.id) ? (otherwise.has(line.id ?? '') ? 'otherwise' : 'as it is') : undefined,

@@ -4,9 +4,9 @@ import { senderOf } from '@/wire';
 const wires = () => import('./wire');
 
 export const makePlate = senderOf(() => wires().then((w) => w.NEW_PLATE));
-export const keepPlateLines = senderOf(() => wires().then((w) => w.PLATE_LINES));
-export const keepPlateHead = senderOf(() => wires().then((w) => w.PLATE_HEAD));
-export const keepLineServed = senderOf(() => wires().then((w) => w.LINE_SERVED));
-export const putPlateAway = senderOf(() => wires().then((w) => w.PLATE_AWAY));
+export const savePlateLines = senderOf(() => wires().then((w) => w.PLATE_LINES));
+export const savePlateHead = senderOf(() => wires().then((w) => w.PLATE_HEAD));
+export const saveLineServed = senderOf(() => wires().then((w) => w.LINE_SERVED));
+export const archivePlate = senderOf(() => wires().then((w) => w.PLATE_AWAY));
 export const finishLine = senderOf(() => wires().then((w) => w.FINISH));
 export const letStand = senderOf(() => wires().then((w) => w.BY_ITSELF));

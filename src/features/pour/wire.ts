@@ -136,4 +136,4 @@ export const PLATE_AWAY = wire()({
   body: z.object({ id: ID, away: z.boolean() }),
 });
 
-export const keepPlate = sender(PLATE);
+export const savePlate = sender(PLATE);

@@ -1,17 +1,17 @@
 'use server';
 
 import { z } from 'zod';
-import { asked } from '@/server/asked';
-import { degreesNow, kilosNow, kilosOnScale } from './taken';
+import { serverQuery } from '@/server/server-query';
+import { readCelsius, readPotKg, readScaleKg } from './instrument-readings';
 
 /** What an instrument says, or why it says nothing. */
 const SAYS_NOTHING = { ok: false, message: 'Only who may tell of a pot may take a reading.' } as const;
 
 /** Degrees by the probe. */
-export const takeDegrees = asked({ role: 'cook', of: z.tuple([]), otherwise: SAYS_NOTHING }, degreesNow);
+export const takeDegrees = serverQuery({ role: 'cook', of: z.tuple([]), otherwise: SAYS_NOTHING }, readCelsius);
 
 /** Kilos of what is in a pot, by the scale: its empty weight taken off. */
-export const takeKilos = asked({ role: 'cook', of: z.tuple([z.uuid()]), otherwise: SAYS_NOTHING }, kilosNow);
+export const takeKilos = serverQuery({ role: 'cook', of: z.tuple([z.uuid()]), otherwise: SAYS_NOTHING }, readPotKg);
 
 /** Kilos that came in, by the scale. */
-export const takeCameIn = asked({ role: 'cook', of: z.tuple([]), otherwise: SAYS_NOTHING }, kilosOnScale);
+export const takeCameIn = serverQuery({ role: 'cook', of: z.tuple([]), otherwise: SAYS_NOTHING }, readScaleKg);

@@ -1,6 +1,6 @@
 import 'server-only';
 import { mannerIn, stepsInForce, type WrittenBatch, type WrittenBatchEvent } from '@/core/kitchen-file';
-import { coolingOf, dipFits, foretell, runningOf, type TimesKind } from '@/core/batch';
+import { coolingOf, dipFits, forecastBatch, runningOf, type TimesKind } from '@/core/batch';
 import { clockIn, dayIn } from '@/core/day';
 import type { KitchenCosting } from '@/core/costing';
 import type { Manner } from '@/core/quantity';
@@ -12,18 +12,18 @@ import { runPot, scaledLine, tryResolve } from '@/core/verbs';
 import { heldBy, insertBatches, insertEvent, isTold, readBatches, withdrawEvent } from '@/db/batches';
 import { newId } from '@/db/ids';
 import { setSettings } from '@/db/kitchen-settings';
-import { HANDS } from '@/db/json-columns';
+import { LABOUR_COLUMN } from '@/db/json-columns';
 import { patchPhysics, setHands } from '@/db/larder-edits';
 import type { Sql } from '@/db/sql';
-import { everybodyOf } from '@/db/people';
+import { allPeople } from '@/db/people';
 import { setBoils } from '@/db/stove';
-import { bump, nowOf, putAway, putRecipe } from '@/db/things';
+import { bumpVersion, nowOf, setArchived, putRecipe } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking, type Writing } from '@/server/door';
 import { figureTaught, timesTaughtOf } from './learned';
 import { learnable, type Learning } from './learnable';
 import { isWeighed } from './learned-times';
-import { BATCH, BATCH_AWAY, LEARN, LEARN_TIMES, TAKE_BACK, TELL } from './wire';
+import { BATCH, BATCH_AWAY, LEARN, LEARN_TIMES, UNDO_EVENT, TELL } from './wire';
 
 const refused = (code: string, message: string, more?: { value: number; limit: number }): Refused =>
   new Refused(refuse(code, '', message, more).trouble);
@@ -101,7 +101,7 @@ async function foretoldOf(
   costed: Looking['costed'],
 ): Promise<WrittenBatch['foretold']> {
   const running = runningOf(batch, (await costed()).costing.shelf);
-  return running && foretell(running, ownConstants(kitchen, CONSTANTS));
+  return running && forecastBatch(running, ownConstants(kitchen, CONSTANTS));
 }
 
 const start = declare({
@@ -161,7 +161,7 @@ async function stamped(
   const claims = how === 'unverified' && said !== undefined && said !== own;
   const known =
     claims &&
-    (await everybodyOf(database(), who.kitchenId)).some((p) => p.leftAt === null && p.name === said);
+    (await allPeople(database(), who.kitchenId)).some((p) => p.leftAt === null && p.name === said);
   return {
     ...event,
     recordedAt: at.toISOString(),
@@ -225,7 +225,7 @@ const tell = declare({
 });
 
 const back = declare({
-  wire: TAKE_BACK,
+  wire: UNDO_EVENT,
   role: 'cook',
   moves: 'nothing that is costed',
   async look({ batch, event: id }, looking) {
@@ -297,11 +297,11 @@ async function learns(
 ): Promise<string> {
   switch (change.what) {
     case 'hands':
-      await bump(sql, 'kitchen', kitchenId, kitchenId);
-      await setHands(sql, kitchenId, HANDS.write(change.after));
+      await bumpVersion(sql, 'kitchen', kitchenId, kitchenId);
+      await setHands(sql, kitchenId, LABOUR_COLUMN.write(change.after));
       return kitchenId;
     case 'settings':
-      await bump(sql, 'kitchen', kitchenId, kitchenId);
+      await bumpVersion(sql, 'kitchen', kitchenId, kitchenId);
       await setSettings(sql, kitchenId, change.after);
       return kitchenId;
     case 'recipe':
@@ -347,7 +347,7 @@ const away = declare({
     return { before: { away: !gone }, after: { away: gone } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
-    await putAway(sql, 'batch', kitchenId, id, gone ? at : null);
+    await setArchived(sql, 'batch', kitchenId, id, gone ? at : null);
     return { value: null, what: 'batch', subject: id, before, after };
   },
 });

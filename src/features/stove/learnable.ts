@@ -9,7 +9,7 @@ import { potOf } from '@/core/shelf';
 import { settingsOf, type KitchenSettings } from '@/db/kitchen-settings';
 
 /** A figure as it is reckoned with and as it would be. */
-export interface Figure {
+export interface LearnableFigure {
   readonly now: number;
   readonly after: number;
   readonly unit: 'g/kg' | 'ml/kg' | 'ml' | '%' | '% over' | 'times the usual';
@@ -32,7 +32,7 @@ export interface Learnable {
   /** Of what a sheet’s line says: the share, as it is now. */
   readonly share?: number | undefined;
   /** Undefined where it is several figures at once. */
-  readonly figure: (times: number) => Figure | undefined;
+  readonly figure: (times: number) => LearnableFigure | undefined;
   readonly change: (times: number) => Learning;
   /** Which lines of a sheet it stands in. */
   readonly stands: (step: WrittenRecipe['steps'][number]) => boolean;
@@ -46,7 +46,7 @@ export interface Learnable {
 const bounded = (x: number, most: number, digits = 2): number =>
   Number(Math.min(most, Math.max(0, x)).toFixed(digits));
 
-const figureOf = (now: number, after: number, unit: Figure['unit']): Figure => ({
+const figureOf = (now: number, after: number, unit: LearnableFigure['unit']): LearnableFigure => ({
   now: Number(now.toFixed(2)),
   after,
   unit,

@@ -8,9 +8,9 @@ import {
 } from '@/core/batch';
 import type { KitchenCosting } from '@/core/costing';
 import { cookedOn, type WrittenBatch } from '@/core/kitchen-file';
-import type { Said } from './batch-said';
-import { learnable, type Figure, type Learnable } from './learnable';
-import { timesMove, type Moves } from './moved';
+import type { BatchLessons } from './batch-lessons';
+import { learnable, type LearnableFigure, type Learnable } from './learnable';
+import { timesEffect, type LearnedEffect } from './learned-effect';
 
 /** A figure that is learned in times of what is reckoned with now. */
 export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
@@ -24,8 +24,8 @@ export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
   /** It is reckoned with as it was weighed on the bench: there, and not here, it moves. */
   readonly weighed: boolean;
   /** As it is reckoned with and as it would be; undefined where it is several figures at once. */
-  readonly figure: Figure | undefined;
-  readonly moves: readonly Moves[];
+  readonly figure: LearnableFigure | undefined;
+  readonly moves: readonly LearnedEffect[];
   /** So many more sheets would move. */
   readonly moreMoves: number;
   /** What bones of each supplier gave, where batches were of more than one’s. */
@@ -38,7 +38,7 @@ export interface BySupplier {
   readonly name: string;
   readonly batches: number;
   readonly mean: number;
-  readonly figure: Figure | undefined;
+  readonly figure: LearnableFigure | undefined;
 }
 
 /** Whose a batch’s bones were: of the last delivery before it was put on; undefined where none is written down. */
@@ -72,13 +72,13 @@ function today(l: LeftLesson, now: number | undefined): Pick<TimesLesson, 'times
 }
 
 /** Batches that are over, and what each of them says. */
-export interface Looked {
+export interface LessonSource {
   readonly batches: readonly WrittenBatch[];
-  readonly said: ReadonlyMap<string, Said>;
+  readonly said: ReadonlyMap<string, BatchLessons>;
 }
 
 /** What batches say of figures of one kind, in times of what is reckoned with. */
-function lessonsIn(costing: KitchenCosting, { batches, said }: Looked, kind: TimesKind): TimesLesson[] {
+function lessonsIn(costing: KitchenCosting, { batches, said }: LessonSource, kind: TimesKind): TimesLesson[] {
   const shares = new Map<string, number | undefined>();
   const shareNow = (of: string): number | undefined => {
     if (!shares.has(of)) shares.set(of, learnable(costing, kind, of)?.share);
@@ -108,7 +108,7 @@ function lessonsIn(costing: KitchenCosting, { batches, said }: Looked, kind: Tim
 /** What is learned of a figure, in times of what is reckoned with; undefined where nothing is. */
 export const timesOf = (
   costing: KitchenCosting,
-  looked: Looked,
+  looked: LessonSource,
   kind: TimesKind,
   of: string,
   counts: (lesson: TimesLesson) => boolean = () => true,
@@ -119,7 +119,7 @@ export const timesOf = (
   )[0]?.learned?.mean;
 
 /** Ingredients that batches say something of what they give. */
-export const giversIn = ({ said }: Looked): string[] => [
+export const giversIn = ({ said }: LessonSource): string[] => [
   ...new Set([...said.values()].flatMap((s) => (s.gave ? [s.gave.of] : []))),
 ];
 
@@ -151,7 +151,7 @@ const KINDS: readonly TimesKind[] = ['gives', 'keeps', 'clings', 'loses', 'pours
 /** Every figure that batches teach in times of what is reckoned with; those that wait for a person come first. */
 export function timesRows(
   costing: KitchenCosting,
-  looked: Looked,
+  looked: LessonSource,
   byId: ReadonlyMap<string, WrittenBatch>,
   from: CameFrom,
 ): TimesRow[] {
@@ -172,7 +172,7 @@ export function timesRows(
         counted >= LEAST_BATCHES &&
         Math.abs(mean - 1) > (MOVES_LITTLE[kind] ?? LITTLE) &&
         is.figure(mean)?.stays !== true;
-      const moved = waits ? timesMove(costing, kind, row.of, mean, is) : { moves: [], more: 0 };
+      const moved = waits ? timesEffect(costing, kind, row.of, mean, is) : { moves: [], more: 0 };
       return [
         {
           ...row,

@@ -1,11 +1,11 @@
 import 'server-only';
 import {
   boilsTaught,
-  judged,
+  checkForecast,
   nextSd,
   runningOf,
   type BoilsTaught,
-  type Judged,
+  type ForecastCheck,
   type LessonOf,
   type TimesKind,
 } from '@/core/batch';
@@ -18,9 +18,9 @@ import { deliveriesOf } from '@/db/deliveries';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { saidIn } from './batch-said';
-import { giversIn, timesOf, timesRows, type CameFrom, type Looked, type TimesRow } from './learned-times';
-import { boilsMove, type Moves } from './moved';
+import { batchLessons } from './batch-lessons';
+import { giversIn, timesOf, timesRows, type CameFrom, type LessonSource, type TimesRow } from './learned-times';
+import { boilsEffect, type LearnedEffect } from './learned-effect';
 import { endOf } from './queries';
 
 /** A row of what batches teach. */
@@ -33,13 +33,13 @@ export interface LearnedRow extends Omit<BoilsTaught, 'lessons'> {
   readonly inForce: Boils | undefined;
   /** It is another figure than the one in force, of two batches or more. */
   readonly waits: boolean;
-  readonly moves: readonly Moves[];
+  readonly moves: readonly LearnedEffect[];
   /** So many more sheets would move. */
   readonly moreMoves: number;
 }
 
 /** Something that was foretold before a batch, beside what came. */
-export interface JudgedRow extends Judged {
+export interface JudgedRow extends ForecastCheck {
   readonly batch: string;
   readonly name: string;
   readonly on: string;
@@ -62,7 +62,7 @@ const WORTH_A_WORD = 0.03;
 const LEAST_BATCHES = 2;
 
 /** What batches say of how fast vessels boil away. */
-function lessonsIn({ batches, said }: Looked): LessonOf[] {
+function lessonsIn({ batches, said }: LessonSource): LessonOf[] {
   return batches.flatMap((batch) =>
     (said.get(batch.id)?.boils ?? []).map((lesson) => ({
       ...lesson,
@@ -75,9 +75,9 @@ function lessonsIn({ batches, said }: Looked): LessonOf[] {
 }
 
 /** Batches of a house that are over, and what they say. */
-async function lookedAt(who: Pick<Worker, 'kitchenId'>, costing: KitchenCosting): Promise<Looked> {
+async function lookedAt(who: Pick<Worker, 'kitchenId'>, costing: KitchenCosting): Promise<LessonSource> {
   const batches = await readBatches(database(), who.kitchenId, { are: 'ended', most: MOST_BATCHES });
-  return { batches, said: await saidIn(costing, batches) };
+  return { batches, said: await batchLessons(costing, batches) };
 }
 
 const inForceOf = (
@@ -163,7 +163,7 @@ export async function learnedPage(who: Worker): Promise<LearnedPage> {
         const waits = row.learned !== undefined && counted >= LEAST_BATCHES && off > WORTH_A_WORD;
         const moved =
           waits && row.learned
-            ? boilsMove(costing, row, figureOf(row, row.learned.mean))
+            ? boilsEffect(costing, row, figureOf(row, row.learned.mean))
             : { moves: [], more: 0 };
         return {
           ...row,
@@ -194,7 +194,7 @@ function judgedRows(
   const running = runningOf(batch, costing.shelf);
   if (!running || !batch.foretold) return [];
   const got = endOf(costing, batch, running)?.got;
-  return judged(batch.foretold, running, got).map((j) => {
+  return checkForecast(batch.foretold, running, got).map((j) => {
     const step = batch.steps.find((s) => s.id === j.step);
     return {
       ...j,

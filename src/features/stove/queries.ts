@@ -4,27 +4,27 @@ import { notFound } from 'next/navigation';
 import {
   batchFigures,
   coolingOf,
-  endedOf,
+  batchResult,
   followBatch,
   runningOf,
   stepsDone,
-  type AtStove,
+  type StoveSetup,
   type BatchFigures,
-  type Ended,
-  type Running,
-  type SheetKnown,
+  type BatchResult,
+  type RunningBatch,
+  type SheetTarget,
 } from '@/core/batch';
 import { lineWords, namesIn, type WrittenBatch, type WrittenBatchEvent } from '@/core/kitchen-file';
 import type { KitchenCosting } from '@/core/costing';
 import { dayIn } from '@/core/day';
 import { ownConstants, type KitchenState } from '@/core/kitchen-state';
-import { energyKey, HANDS } from '@/core/layers';
+import { energyKey, LABOUR } from '@/core/layers';
 import type { ProcessConstants, Vessel } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
 import { runPot } from '@/core/verbs';
 import { readStanding, type StandingBatch } from '@/db/batches';
-import { everybodyOf } from '@/db/people';
-import { awayRows } from '@/server/away';
+import { allPeople } from '@/db/people';
+import { archivedRows } from '@/server/archived';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
@@ -43,10 +43,10 @@ export interface BatchShown {
   readonly hob: string;
   /** Why it cannot be followed: what it is cooked in has been put away. */
   readonly gone: string | undefined;
-  readonly running: Running | undefined;
+  readonly running: RunningBatch | undefined;
   /** Its own lines as they are written: what is told without the network is looked up there. */
-  readonly written: AtStove;
-  readonly sheet: SheetKnown;
+  readonly written: StoveSetup;
+  readonly sheet: SheetTarget;
   readonly own: Own;
   readonly lines: readonly { readonly id: string; readonly words: string }[];
   readonly events: readonly WrittenBatchEvent[];
@@ -55,7 +55,7 @@ export interface BatchShown {
   /** Where it was when the page was asked for. */
   readonly first: BatchFigures | undefined;
   /** How it ended, where it has. */
-  readonly end: Ended | undefined;
+  readonly end: BatchResult | undefined;
   /** What energy and hands of it cost; of a batch that is looked at by itself. */
   readonly beside?: Beside | undefined;
   readonly mayTell: boolean;
@@ -77,7 +77,7 @@ export interface BoardPage {
     readonly holds: string | undefined;
   }[];
   readonly hobs: readonly { readonly id: string; readonly name: string }[];
-  readonly away: Awaited<ReturnType<typeof awayRows>>;
+  readonly away: Awaited<ReturnType<typeof archivedRows>>;
   readonly mayTell: boolean;
   readonly mark: '.' | ',';
 }
@@ -99,7 +99,7 @@ export interface EndedRow {
   readonly name: string;
   /** The business day on which it was over. */
   readonly endedOn: string;
-  readonly end: Ended | undefined;
+  readonly end: BatchResult | undefined;
 }
 
 /** Ended batches that the board still tells of. */
@@ -162,7 +162,7 @@ const wheres = new WeakMap<KitchenCosting, LRUCache<string, BatchFigures>>();
 const MINUTE = 60_000;
 const MOST_HELD = 60;
 
-function figuresAt(costing: KitchenCosting, batch: WrittenBatch, running: Running, at: number): BatchFigures {
+function figuresAt(costing: KitchenCosting, batch: WrittenBatch, running: RunningBatch, at: number): BatchFigures {
   const held = wheres.get(costing) ?? new LRUCache<string, BatchFigures>({ max: MOST_HELD });
   wheres.set(costing, held);
   const key = `${Math.floor(at / MINUTE)} ${batch.id} ${batch.events.map((e) => e.id).join()}`;
@@ -179,7 +179,7 @@ type Followed = ReturnType<typeof followBatch>;
 type PotRun = ReturnType<typeof runPot>;
 
 /** A batch that is over as it was followed, and its sheet as it was run. */
-export function physicsOf(batch: WrittenBatch, running: Running, c: ProcessConstants) {
+export function physicsOf(batch: WrittenBatch, running: RunningBatch, c: ProcessConstants) {
   const key = JSON.stringify([
     batch.id,
     batch.events.map((e) => e.id),
@@ -200,29 +200,29 @@ interface Beside {
   readonly hands: readonly [was: number, should: number] | null;
 }
 
-function besideOf({ layer }: KitchenCosting, { fuel, kWh, handsHours }: Ended): Beside {
+function besideOf({ layer }: KitchenCosting, { fuel, kWh, handsHours }: BatchResult): Beside {
   const at = (perOne: number | null, [was, should]: readonly [number, number]): Beside['energy'] =>
     perOne === null ? null : [was * perOne, should * perOne];
   return {
     energy: at(layer('energy').cost(energyKey(fuel)), kWh),
-    hands: at(layer('hands').cost(HANDS), handsHours),
+    hands: at(layer('hands').cost(LABOUR), handsHours),
   };
 }
 
 /** What batches came to, held while the kitchen they are costed in stands. */
-const ends = new WeakMap<KitchenCosting, Map<string, Ended | undefined>>();
+const ends = new WeakMap<KitchenCosting, Map<string, BatchResult | undefined>>();
 
 /** How a batch ended, at the prices of today; nothing while it is on. */
-export function endOf(costing: KitchenCosting, batch: WrittenBatch, running: Running): Ended | undefined {
+export function endOf(costing: KitchenCosting, batch: WrittenBatch, running: RunningBatch): BatchResult | undefined {
   const end = batch.events.find((e) => e.is === 'ended');
   if (end?.is !== 'ended') return undefined;
-  const held = ends.get(costing) ?? new Map<string, Ended | undefined>();
+  const held = ends.get(costing) ?? new Map<string, BatchResult | undefined>();
   ends.set(costing, held);
   const key = `${batch.id} ${batch.events.map((e) => e.id).join()}`;
   if (held.has(key)) return held.get(key);
   const c = ownConstants(costing.state.kitchen, CONSTANTS);
   const { run, followed } = physicsOf(batch, running, c);
-  const made = endedOf(running, { run }, end.l, (k) => costing.graph.cost(k), c, followed);
+  const made = batchResult(running, { run }, end.l, (k) => costing.graph.cost(k), c, followed);
   held.set(key, made);
   return made;
 }
@@ -261,7 +261,7 @@ export async function boardPage(who: Worker): Promise<BoardPage> {
     }),
     vessels: vessels.map(({ id, name }) => ({ id, name, holds: holds.get(id) })),
     hobs: hobs.map(({ id, name }) => ({ id, name })),
-    away: await awayRows(who, 'batch'),
+    away: await archivedRows(who, 'batch'),
     mayTell: may(who.role, 'cook'),
     mark: costing.state.kitchen.decimalMark,
   };
@@ -294,7 +294,7 @@ export async function batchPage(who: Worker, id: string): Promise<BatchShown> {
   const [batch] = await readStanding(database(), who.kitchenId, { are: 'one', id });
   if (!batch) notFound();
   const { costing } = await costedKitchen(who.kitchenId);
-  const people = (await everybodyOf(database(), who.kitchenId))
+  const people = (await allPeople(database(), who.kitchenId))
     .filter((p) => p.leftAt === null)
     .map((p) => p.name);
   const it = shown(costing, batch, who, now().getTime(), people);

@@ -37,7 +37,7 @@ export const TELL = wire<{ readonly stands: number }>()({
 });
 
 /** Takes back what was told of a batch. */
-export const TAKE_BACK = wire<{ readonly stands: number }>()({
+export const UNDO_EVENT = wire<{ readonly stands: number }>()({
   kind: 'batch.take-back',
   version: 1,
   body: z.object({ batch: ID, event: ID }),
@@ -71,8 +71,8 @@ export const LEARN_TIMES = wire()({
 });
 
 export const startBatch = sender(BATCH);
-export const tellBatch = sender(TELL);
-export const takeBack = sender(TAKE_BACK);
-export const putBatchAway = sender(BATCH_AWAY);
+export const sendBatchEvent = sender(TELL);
+export const undoEvent = sender(UNDO_EVENT);
+export const archiveBatch = sender(BATCH_AWAY);
 export const learnFrom = sender(LEARN);
 export const learnTimesFrom = sender(LEARN_TIMES);

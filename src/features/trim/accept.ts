@@ -8,7 +8,7 @@ import { addYield } from '@/db/edits';
 import { insertCooked } from '@/db/larder-rows';
 import type { Connection } from '@/db/sql';
 import type { Wrote } from '@/server/door';
-import { TERMS } from './read';
+import { TERMS } from './test-results';
 
 /** What tests say of an ingredient that is not reckoned with yet. */
 export const proposalFrom = (

@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { searcher } from '@/search';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 
 const MOST = 12;
@@ -16,7 +16,7 @@ export interface Other {
 }
 
 /** What could take the place of something, by any of its words; only what is made here where that is wanted. */
-export const findOther = asked(
+export const findOther = serverQuery(
   { role: 'reader', of: z.tuple([z.string().max(200), z.boolean()]), otherwise: [] },
   async (who, wanted, madeHere): Promise<Other[]> => {
     const { state, supplies } = (await costedKitchen(who.kitchenId)).costing;

@@ -3,12 +3,12 @@ import type { WrittenQuestion } from '@/core/kitchen-file';
 import { refuse } from '@/core/trouble';
 import { newId } from '@/db/ids';
 import { readQuestionRows } from '@/db/questions';
-import { nowOf, putAway, putQuestion } from '@/db/things';
+import { nowOf, setArchived, putQuestion } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
-import { mustBeOwnName } from '@/server/names';
-import { lay, toldNow } from './laying';
-import { winsNow } from './sure';
+import { uniqueName } from '@/server/unique-name';
+import { answerQuestion, currentSummary } from './question-answer';
+import { currentWins } from './simulations';
 import { QUESTION, QUESTION_AWAY, QUESTION_SEEN } from './wire';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
@@ -26,11 +26,11 @@ async function mustBeAsked(
   { who }: Looking,
   { asks, beside }: Pick<WrittenQuestion, 'asks' | 'beside'>,
 ): Promise<WrittenQuestion['told']> {
-  const laid = await lay(who.kitchenId, asks);
+  const laid = await answerQuestion(who.kitchenId, asks);
   if (!laid.ok) throw new Refused(laid.trouble);
   const layers = ['ingredients', ...beside] as const;
-  const told = toldNow(laid.value, asks, layers);
-  const wins = told && (await winsNow(who.kitchenId, laid.value, layers));
+  const told = currentSummary(laid.value, asks, layers);
+  const wins = told && (await currentWins(who.kitchenId, laid.value, layers));
   return told && { ...told, sure: wins?.[told.winner] };
 }
 
@@ -53,7 +53,7 @@ const keep = declare({
     const told = await mustBeAsked(looking, { asks, beside });
     const after: WrittenQuestion = {
       id: id ?? newId(),
-      name: mustBeOwnName(here, name, NAMED, id ?? undefined),
+      name: uniqueName(here, name, NAMED, id ?? undefined),
       asks,
       beside,
       ...(told ? { told } : {}),
@@ -81,11 +81,11 @@ const away = declare({
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'question', looking.who.kitchenId, id);
     if (!now) throw refused('gone', 'There is no such question.');
-    mustBeOwnName(here, now.name, NAMED, id);
+    uniqueName(here, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
-    await putAway(sql, 'question', kitchenId, id, gone ? at : null);
+    await setArchived(sql, 'question', kitchenId, id, gone ? at : null);
     return { value: null, what: 'question away', subject: id, before, after };
   },
 });

@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/browser/esm/sync';
-import { TOLD, type Told } from '@/core/uncertainty';
+import { SIMULATED, type SimulatedFigure } from '@/core/uncertainty';
 
-const COLUMNS: Readonly<Record<Told, string>> = {
+const COLUMNS: Readonly<Record<SimulatedFigure, string>> = {
   litres: 'litres',
   saltPct: 'salt %',
   body: 'body',
@@ -15,11 +15,11 @@ const COLUMNS: Readonly<Record<Told, string>> = {
  * nothing came of it.
  */
 export const drawsCsv = (ways: readonly string[], values: Float64Array): string => {
-  const width = ways.length * TOLD.length;
+  const width = ways.length * SIMULATED.length;
   const many = Math.floor(values.length / width);
   return stringify(
     [
-      ['draw', ...ways.flatMap((way) => TOLD.map((told) => `${way}: ${COLUMNS[told]}`))],
+      ['draw', ...ways.flatMap((way) => SIMULATED.map((told) => `${way}: ${COLUMNS[told]}`))],
       ...Array.from({ length: many }, (_, n) => [
         n + 1,
         ...Array.from(values.subarray(n * width, (n + 1) * width), (v) => (Number.isNaN(v) ? '' : v)),

@@ -3,16 +3,16 @@ import { LRUCache } from 'lru-cache';
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import {
-  arisingOn,
+  suggestedQuestions,
   cheapest,
   flipOf,
-  rulesOf,
-  type Arising,
+  rulesOfThumb,
+  type SuggestedQuestion,
   type BaseWay,
   type CookedWay,
-  type Figures,
+  type WayFigures,
   type Flip,
-  type Paid,
+  type CostSource,
   type Rules,
 } from '@/core/compare';
 import {
@@ -25,27 +25,27 @@ import {
 } from '@/core/kitchen-file';
 import { countedIn, type Layer } from '@/core/layers';
 import { CONSTANTS } from '@/core/reference';
-import type { Setup } from '@/core/uncertainty';
+import type { SimulationSetup } from '@/core/uncertainty';
 import type { WrittenStep } from '@/core/verbs';
 import { readQuestionRows, type QuestionRow } from '@/db/questions';
 import { kitchenWords } from '@/db/read-kitchen';
 import { recipeAt, versionRows } from '@/db/recipe-versions';
-import { awayRows } from '@/server/away';
-import { counted } from '@/server/counted';
+import { archivedRows } from '@/server/archived';
+import { countedLayers } from '@/server/counted-layers';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { movedSince, questionsNow, type Moved, type QuestionListed } from './kept';
-import { answering, lay, paidFor, perLitre, type Laid } from './laying';
-import { firstDraws, setupOf } from './sure';
+import { questionChange, listQuestions, type QuestionChange, type QuestionListed } from './saved-questions';
+import { answerCosts, answerQuestion, costSourcesOf, costPerLitre, type QuestionAnswer } from './question-answer';
+import { firstSimulations, simulationSetup } from './simulations';
 import { titleOf } from './words';
 
 /** One of the ways on the screen. */
 export interface WayShown {
   readonly name: string;
   readonly note: string | undefined;
-  readonly figures: Figures;
-  readonly paid: readonly Paid[];
+  readonly figures: WayFigures;
+  readonly paid: readonly CostSource[];
   readonly base: BaseWay['base'] | undefined;
 }
 
@@ -58,14 +58,14 @@ export interface FlipShown extends Flip {
 }
 
 /** A question as it stands, and why the answer is another than when somebody last looked. */
-export interface KeptShown {
+export interface SavedQuestionShown {
   readonly id: string;
   readonly name: string;
   readonly version: number;
-  readonly moved: Moved | undefined;
+  readonly moved: QuestionChange | undefined;
 }
 
-export interface LaidPage {
+export interface QuestionPage {
   readonly title: string;
   readonly recipe: { readonly id: string; readonly name: string } | undefined;
   readonly asks: WrittenAsks;
@@ -80,10 +80,10 @@ export interface LaidPage {
   /** Which ways are an answer: not too thin, and not too salty. */
   readonly meets: readonly boolean[];
   readonly flips: readonly FlipShown[];
-  readonly setup: Setup | undefined;
+  readonly setup: SimulationSetup | undefined;
   /** The first draws of it, trial after trial. */
   readonly first: readonly number[];
-  readonly kept: KeptShown | undefined;
+  readonly kept: SavedQuestionShown | undefined;
   readonly mayEdit: boolean;
   readonly decimalMark: '.' | ',';
   /** Names of what the question lays beside each other, by what stands in it. */
@@ -94,14 +94,14 @@ export interface LaidPage {
 
 /** Beside the ingredients what counts: what the question says, or what is counted on this device. */
 async function layersFor(question: QuestionRow | undefined): Promise<readonly Layer[]> {
-  return question ? countedIn(question.beside.join('.')) : counted();
+  return question ? countedIn(question.beside.join('.')) : countedLayers();
 }
 
 /** A question laid out: one that is kept, or one that is asked now. */
-export async function laidPage(
+export async function questionPage(
   who: Worker,
   of: { readonly id: string } | { readonly asks: WrittenAsks; readonly keptAs?: string | undefined },
-): Promise<LaidPage> {
+): Promise<QuestionPage> {
   const rows = await readQuestionRows(database(), who.kitchenId);
   const id = 'id' in of ? of.id : of.keptAs;
   const row = rows.find((q) => q.id === id);
@@ -109,7 +109,7 @@ export async function laidPage(
   const asks = 'asks' in of ? of.asks : (row as QuestionRow).asks;
   const layers = await layersFor('asks' in of ? undefined : row);
   const { costing } = await costedKitchen(who.kitchenId);
-  const laid = await lay(who.kitchenId, asks);
+  const laid = await answerQuestion(who.kitchenId, asks);
   const recipe = costing.state.recipes.find((r) => r.id === asks.recipe);
   const page = {
     title: row?.name ?? titleOf(costing, asks),
@@ -123,7 +123,7 @@ export async function laidPage(
     names: namesOf(costing.state, asks),
     vessels: asks.of === 'pot' ? costing.state.vessels.map(({ id: v, name }) => ({ id: v, name })) : [],
   };
-  const kept = (moved: Moved | undefined): KeptShown | undefined =>
+  const kept = (moved: QuestionChange | undefined): SavedQuestionShown | undefined =>
     row && { id: row.id, name: row.name, version: row.version, moved };
   if (!laid.ok)
     return {
@@ -138,28 +138,28 @@ export async function laidPage(
       first: [],
       kept: kept(undefined),
     };
-  const perL = perLitre(laid.value, layers);
-  const setup = await setupOf(who.kitchenId, laid.value, layers);
+  const perL = costPerLitre(laid.value, layers);
+  const setup = await simulationSetup(who.kitchenId, laid.value, layers);
   return {
     ...page,
     trouble: undefined,
     ways: waysShown(laid.value, layers),
     perL,
-    best: cheapest(answering(laid.value, layers)),
+    best: cheapest(answerCosts(laid.value, layers)),
     meets: laid.value.meets,
     flips: flipsOf(laid.value, asks, layers),
     setup,
-    first: await firstDraws(laid.value, setup),
-    kept: kept(row && 'id' in of ? await movedSince(who.kitchenId, row, laid.value) : undefined),
+    first: await firstSimulations(laid.value, setup),
+    kept: kept(row && 'id' in of ? await questionChange(who.kitchenId, row, laid.value) : undefined),
   };
 }
 
-function waysShown(laid: Laid, layers: readonly Layer[]): WayShown[] {
-  const paid = paidFor(laid, layers);
+function waysShown(laid: QuestionAnswer, layers: readonly Layer[]): WayShown[] {
+  const paid = costSourcesOf(laid, layers);
   return laid.ways.map((way, i) => ({
     name: way.name,
     note: laid.notes[i],
-    figures: laid.figures[i] as Figures,
+    figures: laid.figures[i] as WayFigures,
     paid: paid[i] ?? [],
     base: laid.bases?.[i],
   }));
@@ -167,7 +167,7 @@ function waysShown(laid: Laid, layers: readonly Layer[]): WayShown[] {
 
 /** What a question lays beside each other, by the id that stands in it. */
 function namesOf(
-  { ingredients, recipes, vessels, articles }: Laid['costing']['state'],
+  { ingredients, recipes, vessels, articles }: QuestionAnswer['costing']['state'],
   asks: WrittenAsks,
 ): (readonly [string, string])[] {
   const text = JSON.stringify(asks);
@@ -177,7 +177,7 @@ function namesOf(
 }
 
 /** For each way against the first: the price at which it flips, of what it is made of, or of the dearest thing in the first. */
-function flipsOf(laid: Laid, asks: WrittenAsks, layers: readonly Layer[]): FlipShown[] {
+function flipsOf(laid: QuestionAnswer, asks: WrittenAsks, layers: readonly Layer[]): FlipShown[] {
   const { ways, pots, cooked, costing } = laid;
   const [first, firstCooked] = [ways[0], cooked[0]];
   if (!first || !firstCooked) return [];
@@ -218,11 +218,11 @@ export interface WeighPage {
   readonly of: { readonly id: string; readonly name: string } | undefined;
   readonly line: string | undefined;
   /** What arises on it: of each line, and of the whole sheet. */
-  readonly arising: readonly (Arising & { readonly at: string })[];
+  readonly arising: readonly (SuggestedQuestion & { readonly at: string })[];
   /** Lines of it that take something, in the place of which something else may be laid. */
   readonly takes: readonly { readonly id: string; readonly words: string }[];
   readonly mayEdit: boolean;
-  readonly away: Awaited<ReturnType<typeof awayRows>>;
+  readonly away: Awaited<ReturnType<typeof archivedRows>>;
 }
 
 /** Pots that are offered to be asked about at once. */
@@ -243,16 +243,16 @@ export async function weighPage(
     return recipe && step && names ? lineWords(step, recipe, names) : 'the whole pot';
   };
   return {
-    questions: await questionsNow(who),
+    questions: await listQuestions(who),
     pots: recipes.slice(0, MOST_POTS).map(({ id, name }) => ({ id, name })),
     of: recipe && { id: recipe.id, name: recipe.name },
     line,
     takes: (recipe?.steps ?? []).flatMap((s) =>
       s.id !== undefined && 'of' in s && 'amount' in s ? [{ id: s.id, words: at(s.id) }] : [],
     ),
-    arising: recipe ? arisingOn(costing, recipe).map((a) => ({ ...a, at: at(a.line) })) : [],
+    arising: recipe ? suggestedQuestions(costing, recipe).map((a) => ({ ...a, at: at(a.line) })) : [],
     mayEdit: may(who.role, 'changer'),
-    away: await awayRows(who, 'question'),
+    away: await archivedRows(who, 'question'),
   };
 }
 
@@ -307,7 +307,7 @@ const rulesHeld = new LRUCache<string, Rules>({ max: 12 });
 export async function rulesPage(who: Worker): Promise<RulesPage> {
   const { costing, stood } = await costedKitchen(who.kitchenId);
   const key = JSON.stringify([who.kitchenId, stood, costing.day]);
-  const rules = rulesHeld.get(key) ?? rulesOf(costing, CONSTANTS);
+  const rules = rulesHeld.get(key) ?? rulesOfThumb(costing, CONSTANTS);
   rulesHeld.set(key, rules);
   return { day: costing.day, rules };
 }

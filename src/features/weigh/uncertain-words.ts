@@ -1,4 +1,4 @@
-import type { Apart } from '@/core/compare';
+import type { Snapshot } from '@/core/compare';
 import type { Uncertain } from '@/core/uncertainty';
 
 /** Rows of the constants in a cook’s words; others are spelled out as they are called. */
@@ -64,7 +64,7 @@ export function uncertainWords({ kind, name, id }: Uncertain): string {
 /** Constants that the dips of a pot on the hob tell. */
 const BY_DIPS = /^(evap|lid_factor)_/;
 
-type Recipe = Apart['recipes'][number];
+type Recipe = Snapshot['recipes'][number];
 
 const takes = ({ steps }: Recipe, ingredient: string): boolean =>
   steps.some((s) => 'of' in s && s.of && 'ingredient' in s.of && s.of.ingredient === ingredient);

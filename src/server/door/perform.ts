@@ -5,10 +5,10 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { clockIn, dayIn } from '@/core/day';
 import type { KitchenState } from '@/core/kitchen-state';
 import { commandDone, forgetCommands, lockKitchen, rememberCommand, REMEMBERED_DAYS } from '@/db/commands';
-import { changesIn, recordChange, type Changed } from '@/db/changes';
-import { moveRevision, sameStand, type Stood } from '@/db/moved';
+import { changesIn, recordChange, type ChangedBy } from '@/db/changes';
+import { bumpRevision, isSameRevision, type RevisionMark } from '@/db/revisions';
 import { takeVersion, versionOf } from '@/db/edits';
-import { SilentError } from '@/db/silence';
+import { UnresponsiveError } from '@/db/watchdog';
 import { BusyError, inTransaction, isDuplicate, isLockConflict, type Connection } from '@/db/sql';
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
 import { now } from '../clock';
@@ -18,7 +18,7 @@ import { env } from '../env';
 import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
 import { log } from '../log';
 import { may, roleWords, type Rank, type Worker } from '../roles';
-import { inTurn } from '../turns';
+import { withMutex } from '../mutex';
 import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
 
 /** How often a write is begun anew: after a lock conflict, or because the kitchen moved between looking and writing. */
@@ -48,7 +48,7 @@ export function bodyHash(body: unknown): string {
 }
 
 /** Tells a change in words, with what the kitchen calls things now. */
-export type Tell = (change: Changed, state: KitchenState) => string;
+export type Tell = (change: ChangedBy, state: KitchenState) => string;
 
 /**
  * The one way to write: role, version of the kind, shape of the body, version seen, one transaction on one connection that takes
@@ -169,7 +169,7 @@ async function inTries(
     const attempt = () => tryOnce(declared, envelope, body, who);
     try {
       // Whoever was overtaken once waits for his turn: overtaken for ever is lost as well.
-      return await (tries === 1 ? attempt() : inTurn(who.kitchenId, attempt));
+      return await (tries === 1 ? attempt() : withMutex(who.kitchenId, attempt));
     } catch (error) {
       const again = error instanceof MovedOn || isLockConflict(error);
       if (!again || tries >= MOST_TRIES) throw error;
@@ -195,7 +195,7 @@ async function tryOnce(
     // Somebody may have sent the same write a moment ago.
     const done = await commandDone(sql, kitchenId, commandId);
     if (done) return { reply: sentBefore(done, who, kind, bodySha256), first: false, ready };
-    if (!stoodAt().every((at) => sameStand(at, stands))) throw new MovedOn();
+    if (!stoodAt().every((at) => isSameRevision(at, stands))) throw new MovedOn();
     const version = await takeSeen(sql, declared, body, looking);
     const writing: Writing = { sql, who, kitchenId, at: looking.at, today: looking.today, version };
     const { value, also = [], ...change } = await declared.write(writing, body, ready);
@@ -211,7 +211,7 @@ async function tryOnce(
         undoes,
         act: commandId,
       });
-    if (declared.moves === 'costs') await moveRevision(sql, kitchenId);
+    if (declared.moves === 'costs') await bumpRevision(sql, kitchenId);
     const reply = { ok: true as const, value, version };
     await rememberCommand(
       sql,
@@ -227,8 +227,8 @@ async function tryOnce(
 function lookingAs(who: Worker, seen: number | null) {
   const { zone } = who;
   const at = now();
-  const stood: Stood[] = [];
-  const kept = async <T extends { readonly stood: Stood }>(read: Promise<T>): Promise<T> => {
+  const stood: RevisionMark[] = [];
+  const kept = async <T extends { readonly stood: RevisionMark }>(read: Promise<T>): Promise<T> => {
     const found = await read;
     stood.push(found.stood);
     return found;
@@ -242,7 +242,7 @@ function lookingAs(who: Worker, seen: number | null) {
     supplies: async () => (await kept(pricedKitchen(who.kitchenId))).supplies,
     costed: () => kept(costedKitchen(who.kitchenId)),
   };
-  return { looking, stoodAt: (): readonly Stood[] => stood };
+  return { looking, stoodAt: (): readonly RevisionMark[] => stood };
 }
 
 /** Takes the next version of what is changed, or refuses, telling who changed it meanwhile and how it stands now. */
@@ -295,7 +295,7 @@ function failed(error: unknown, kind: string): No<unknown> {
   if (error instanceof MovedOn || error instanceof BusyError || isLockConflict(error))
     return no('busy', 'Many people are writing at this moment: what you typed still stands here; try again.');
   log.error({ err: error, kind }, 'a write failed');
-  if (error instanceof SilentError)
+  if (error instanceof UnresponsiveError)
     return no(
       'no-database',
       'The kitchen’s records do not answer at this moment: what you typed still stands here; try again in a little while.',

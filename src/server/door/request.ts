@@ -2,7 +2,7 @@ import 'server-only';
 import type { Reply } from '@/wire';
 import { Envelope } from '@/wire/envelope';
 import { env } from '../env';
-import { worker } from '../session';
+import { currentWorker } from '../session';
 import type { AnyDeclared } from './declare';
 import { perform, type Tell } from './perform';
 
@@ -62,7 +62,7 @@ export async function answerCommand(
   const envelope = Envelope.safeParse(json);
   if (!envelope.success)
     return refused(400, 'unreadable', 'This could not be read: load the page again and try once more.');
-  return Response.json(await perform(kinds.get(envelope.data.kind), envelope.data, await worker(), tell));
+  return Response.json(await perform(kinds.get(envelope.data.kind), envelope.data, await currentWorker(), tell));
 }
 
 /** Kinds by their names; throws where two declare the same. */

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { figuresFor } from '../figure-words';
+import { formattersFor } from '../formatters';
 import { strataOf } from '../litre-jug';
 import { halfWidthAt, laidOut, scaleFor, WIDTH } from '../pot-geometry';
 
@@ -68,14 +68,14 @@ describe('the pot in section', () => {
 });
 
 describe('figures in words', () => {
-  const f = figuresFor({ locale: 'en-IE', currency: 'EUR', today: '2026-03-14' });
+  const f = formattersFor({ locale: 'en-IE', currency: 'EUR', today: '2026-03-14' });
   test.each([
     [f.money(1234.5), '€1,234.50'],
     [f.day('2026-03-09'), '9 Mar'],
     [f.day('2025-11-03'), '3 Nov 2025'],
     [f.day('soon'), 'soon'],
     [f.said('on 2026-03-09 10:45, of 2025-11-03'), 'on 9 Mar 10:45, of 3 Nov 2025'],
-    [figuresFor({ locale: 'en-US', currency: 'USD', today: '2026-03-14' }).day('2026-03-09'), 'Mar 9'],
+    [formattersFor({ locale: 'en-US', currency: 'USD', today: '2026-03-14' }).day('2026-03-09'), 'Mar 9'],
     [f.money(null), '–'],
     [f.small(0.031), '€0.031'],
     [f.small(0.31), '€0.31'],
@@ -90,6 +90,6 @@ describe('figures in words', () => {
     [f.currencySign, '€'],
   ])('%s', (written, wanted) => expect(written).toBe(wanted));
   test('a kitchen elsewhere writes its own way', () => {
-    expect(figuresFor({ locale: 'de-DE', currency: 'EUR' }).bare(1234.5)).toBe('1.234,50');
+    expect(formattersFor({ locale: 'de-DE', currency: 'EUR' }).bare(1234.5)).toBe('1.234,50');
   });
 });

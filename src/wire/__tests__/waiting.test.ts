@@ -10,7 +10,7 @@ import {
   senderOf,
   sendWaiting,
   sentNow,
-  waits,
+  canWait,
   wire,
   type Envelope,
 } from '..';
@@ -88,8 +88,8 @@ const price = sender(PRICE);
 const type = (typed: string) => price({ id: THING, typed, seen: version });
 
 test('what nobody answers is kept, told so, and sent in its order when somebody does', async () => {
-  expect(waits(await type('12.00'))).toBe(true);
-  expect(waits(await sender(WASTE)({ id: THING, amount: '1 kg' }))).toBe(true);
+  expect(canWait(await type('12.00'))).toBe(true);
+  expect(canWait(await sender(WASTE)({ id: THING, amount: '1 kg' }))).toBe(true);
   expect((await readWaiting()).map((w) => [w.words, w.page.title])).toEqual([
     ['a price of 12.00', 'Price book'],
     ['1 kg thrown away', 'Price book'],
@@ -135,7 +135,7 @@ test('what is typed while something before it is being tried again comes after i
 
 test('what is remembered is remembered once it is done, by its own way or out of the queue', async () => {
   const told = sender(TOLD);
-  expect(waits(await told({ id: THING, text: 'a' }))).toBe(true);
+  expect(canWait(await told({ id: THING, text: 'a' }))).toBe(true);
   expect(sentNow()).toEqual([]);
   let stands = 0;
   answers = () => ({ ok: true, value: { stands: (stands += 1) }, version: null });
@@ -155,12 +155,12 @@ test('what makes something new cannot wait: it says so, and what was typed stand
 
 test('a write that arrived though its answer was lost happens once, and what was typed after it is no conflict', async () => {
   answers = 'nothing, though it came';
-  expect(waits(await type('12.00'))).toBe(true);
+  expect(canWait(await type('12.00'))).toBe(true);
   expect(version).toBe(6);
   answers = 'nothing';
   // The screen has heard nothing: it still sees the version it began with.
-  expect(waits(await price({ id: THING, typed: '13.00', seen: 5 }))).toBe(true);
-  expect(waits(await price({ id: THING, typed: '14.00', seen: 5 }))).toBe(true);
+  expect(canWait(await price({ id: THING, typed: '13.00', seen: 5 }))).toBe(true);
+  expect(canWait(await price({ id: THING, typed: '14.00', seen: 5 }))).toBe(true);
   // What has never been on its way is said anew; what may have arrived is not.
   expect((await readWaiting()).map((w) => w.words)).toEqual(['a price of 12.00', 'a price of 14.00']);
   answers = door;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Day } from '@/core/written';
 import { PriceBook } from '@/features/buy/components/price-book';
 import { ORDERS, priceBook } from '@/features/buy/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Price book' };
 
@@ -16,6 +16,6 @@ const Asked = z.object({
 
 export default async function Buy({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const asked = Asked.parse(await searchParams);
-  const data = await priceBook(await mustWork(), asked);
+  const data = await priceBook(await requireWorker(), asked);
   return <PriceBook key={`${data.day} ${data.known} ${data.since} ${data.order}`} data={data} />;
 }

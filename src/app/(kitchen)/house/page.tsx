@@ -2,19 +2,19 @@ import { UsualBasis } from '@/features/buy/larder/components/usual-basis';
 import { larderPage } from '@/features/buy/larder/queries';
 import { lastBackup } from '@/features/house/backup';
 import { BackupLine } from '@/features/house/components/backup-notice';
-import { InAndOut } from '@/features/house/components/in-and-out';
+import { KitchenFileTransfer } from '@/features/house/components/kitchen-file-transfer';
 import { Tablets } from '@/features/house/components/tablets';
 import { HouseView } from '@/features/house/components/house-view';
 import { housePage } from '@/features/house/queries';
 import { tabletsPage } from '@/features/house/tablets';
 import { TrimmingHere } from '@/features/trim/schools/components/trimming-form';
 import { schoolsPage } from '@/features/trim/schools/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'This kitchen' };
 
 export default async function House() {
-  const who = await mustWork();
+  const who = await requireWorker();
   const [page, larder, schools, backup, tablets] = await Promise.all([
     housePage(who),
     larderPage(who),
@@ -32,7 +32,7 @@ export default async function House() {
           <UsualBasis page={{ basis, maySet, kitchenVersion }} />
           <BackupLine last={backup} />
           {maySet && <Tablets page={tablets} />}
-          {maySet && <InAndOut />}
+          {maySet && <KitchenFileTransfer />}
         </>
       }
     />

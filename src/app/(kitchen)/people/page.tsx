@@ -1,9 +1,9 @@
 import { PeopleView } from '@/features/people/components/people-view';
 import { peoplePage } from '@/features/people/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'People' };
 
 export default async function People() {
-  return <PeopleView page={await peoplePage(await mustWork())} />;
+  return <PeopleView page={await peoplePage(await requireWorker())} />;
 }

@@ -1,12 +1,12 @@
 import { PotList } from '@/features/pot/components/pot-list';
 import { awayPots, pots } from '@/features/pot/queries';
-import { may, mustWork } from '@/server/session';
+import { may, requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Pots' };
 
 export default async function Pots({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const { order } = await searchParams;
-  const who = await mustWork();
+  const who = await requireWorker();
   const [found, away] = await Promise.all([pots(who, '', order), awayPots(who)]);
   return <PotList pots={found} order={order} away={away} mayEdit={may(who.role, 'changer')} />;
 }

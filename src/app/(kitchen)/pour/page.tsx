@@ -1,11 +1,11 @@
 import { PlateList } from '@/features/pour/components/plate-list';
 import { awayPlates, plates } from '@/features/pour/queries';
-import { may, mustWork } from '@/server/session';
+import { may, requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Dishes' };
 
 export default async function Pour() {
-  const who = await mustWork();
+  const who = await requireWorker();
   const [all, away] = await Promise.all([plates(who), awayPlates(who)]);
   return <PlateList plates={all} away={away} mayEdit={may(who.role, 'changer')} />;
 }

@@ -1,6 +1,6 @@
 import { BoardView } from '@/features/stove/components/board-view';
 import { boardPage } from '@/features/stove/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Stove' };
 
@@ -10,5 +10,5 @@ interface Props {
 
 export default async function Stove({ searchParams }: Props) {
   const { put } = await searchParams;
-  return <BoardView key={put} page={await boardPage(await mustWork())} put={put} />;
+  return <BoardView key={put} page={await boardPage(await requireWorker())} put={put} />;
 }

@@ -1,9 +1,9 @@
 import { BenchIndexView } from '@/features/trim/bench/components/bench-index-view';
 import { benchIndex } from '@/features/trim/bench/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Yield tests' };
 
 export default async function Bench() {
-  return <BenchIndexView index={await benchIndex(await mustWork())} />;
+  return <BenchIndexView index={await benchIndex(await requireWorker())} />;
 }

@@ -1,6 +1,6 @@
 import { WeighView } from '@/features/weigh/components/weigh-view';
 import { weighPage } from '@/features/weigh/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ of?: string; line?: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'Weigh up' };
 
 export default async function WeighUp({ searchParams }: Props) {
   const { of, line } = await searchParams;
-  return <WeighView page={await weighPage(await mustWork(), of, line)} />;
+  return <WeighView page={await weighPage(await requireWorker(), of, line)} />;
 }

@@ -15,11 +15,11 @@ import { potOf as potOnShelf } from '../../shelf';
 import { costedDemo } from '../../testing/demo';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { runPot, type Pot, type PotDoing } from '../../verbs';
-import { batchFigures, dipOf, endedOf, leftToldOf, whereabouts, type Running } from '..';
+import { batchFigures, dipOf, batchResult, leftToldOf, estimateBatch, type RunningBatch } from '..';
 import { coolingOf } from '../cooling';
 import { brixOf } from '../meters';
 import { costIn } from '../pantry';
-import { warmOf } from '../warm';
+import { warmHolding } from '../warm-holding';
 
 /* Figures of a batch against sums on paper. */
 
@@ -37,7 +37,7 @@ const stock = stuff('stock', 'liquid', { water: 0.95, gelatin: 0.03, salt: 0.002
 const pan = round(32, 32, 20);
 const pour = { do: 'add', what: of(stock), g: 9000 } as unknown as PotDoing;
 const LINES = ['pour', 'heat', 'last'];
-const batch = (steps: PotDoing[], events: WrittenBatchEvent[]): Running => ({
+const batch = (steps: PotDoing[], events: WrittenBatchEvent[]): RunningBatch => ({
   pot: { vessel: pan, hob: hob(null), steps } as Pot,
   lines: LINES.slice(0, steps.length),
   startedAt: START,
@@ -73,7 +73,7 @@ describe('money of things that come in', () => {
 test('what a pot is in figures is what its physics say, each in its place', () => {
   const simmer = { do: 'cook', heat: 'simmer', lid: 'off', hours: 2 } as unknown as PotDoing;
   const of1 = batch([pour, simmer], []);
-  const { pot } = whereabouts(of1, now(40), c);
+  const { pot } = estimateBatch(of1, now(40), c);
   const there = pot as PotState;
   expect(batchFigures(of1, now(40), c).pot).toEqual({
     ml: liquidMl(there.liquid),
@@ -108,7 +108,7 @@ test('reducing by a share is by a share of what was there at first, however long
     lid: 'off',
     to: { until: 'share', value: 0.5 },
   } as unknown as PotDoing;
-  const first = liquidMl((whereabouts(batch([pour, share], []), now(0), c).pot as PotState).liquid);
+  const first = liquidMl((estimateBatch(batch([pour, share], []), now(0), c).pot as PotState).liquid);
   const ml = {
     do: 'reduce',
     heat: 'brisk boil',
@@ -116,7 +116,7 @@ test('reducing by a share is by a share of what was there at first, however long
     to: { until: 'ml', value: first / 2 },
   } as unknown as PotDoing;
   for (const minutes of [0, 10, 25]) {
-    const [a, b] = [share, ml].map((step) => whereabouts(batch([pour, step], []), now(minutes), c));
+    const [a, b] = [share, ml].map((step) => estimateBatch(batch([pour, step], []), now(minutes), c));
     expect(a!.left!.middle).toBeCloseTo(b!.left!.middle, 3);
     expect(liquidMl(a!.then!.liquid) / (first / 2)).toBeCloseTo(1, 2);
   }
@@ -127,7 +127,7 @@ describe('hands', () => {
   const recipe = state.recipes.find((r) => r.name === 'Juniper sauce')!;
   const pot = potOnShelf(recipe, costing.shelf);
   const run = runPot(pot, own);
-  const told = (minutes: Readonly<Record<number, number>>, also: WrittenBatchEvent[] = []): Running => ({
+  const told = (minutes: Readonly<Record<number, number>>, also: WrittenBatchEvent[] = []): RunningBatch => ({
     pot,
     lines: recipe.steps.map((s) => s.id!),
     startedAt: START,
@@ -139,8 +139,8 @@ describe('hands', () => {
       ...also,
     ],
   });
-  const hours = (of: Running) =>
-    endedOf(of, { run }, undefined, (key) => costing.graph.cost(key as never), own)!.handsHours;
+  const hours = (of: RunningBatch) =>
+    batchResult(of, { run }, undefined, (key) => costing.graph.cost(key as never), own)!.handsHours;
   const should = run.rows.reduce((sum, r) => sum + r.handsHours, 0);
 
   test('are as they were told of each line, and the sheet’s where nobody told', () => {
@@ -188,7 +188,7 @@ describe('held hot and warmed again', () => {
   const RULES = { reheat: { toC: 75, withinH: 1 }, holdAtC: 63 };
   const read = (h: number, celsius: number) => event(h * 60, { is: 'degrees', celsius });
   const held = (...reads: WrittenBatchEvent[]) =>
-    warmOf([event(0, { is: 'holding' }), ...reads], RULES, now(240))!.at;
+    warmHolding([event(0, { is: 'holding' }), ...reads], RULES, now(240))!.at;
 
   test('where its last readings go is the line of least squares through them', () => {
     // Two degrees an hour down from 71 at 1 h: 63 four hours later.
@@ -239,7 +239,7 @@ describe('what stays behind', () => {
       ].map((s, i) => ({ ...s, id: `line ${i}` })) as never;
       const lines = [0, 1, 2, 3].map((i) => `line ${i}`);
       const ticks = lines.map((step, i) => done(2 * i + 1, step));
-      const running = (events: WrittenBatchEvent[]): Running => ({
+      const running = (events: WrittenBatchEvent[]): RunningBatch => ({
         pot: potOnShelf({ vessel, hob: on, steps }, costing.shelf),
         lines,
         startedAt: START,

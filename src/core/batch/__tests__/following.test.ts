@@ -5,7 +5,7 @@ import { runPot, type Pot, type PotDoing } from '../../verbs';
 import { chance } from '../../testing/real-pot';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { boiling, onHeat, spreadOf, type OnHeat } from '../evaporation';
-import { dipOf, whereabouts, type Running } from '..';
+import { dipOf, estimateBatch, type RunningBatch } from '..';
 
 const c = CONSTANTS;
 const START = Date.parse('2026-03-14T08:00:00.000Z');
@@ -27,7 +27,7 @@ const dip = (minutes: number, cm: number, how: 'ruler' | 'spoon' = 'ruler'): Wri
   event(minutes, { is: 'dip', cm, with: how });
 
 const lines = ['pour', 'heat', 'last'];
-const batch = (pot: Pot, events: WrittenBatchEvent[]): Running => ({
+const batch = (pot: Pot, events: WrittenBatchEvent[]): RunningBatch => ({
   pot,
   lines: lines.slice(0, pot.steps.length),
   startedAt: START,
@@ -38,7 +38,7 @@ const now = (minutes: number): number => START + minutes * MINUTE;
 
 /** The pot right after it was filled, with more or less water in it than anybody thinks. */
 function filled(offMl = 0): PotState {
-  const running = whereabouts(batch(potOf(pour, reduce), []), now(0), c);
+  const running = estimateBatch(batch(potOf(pour, reduce), []), now(0), c);
   const pot = running.pot as PotState;
   pot.liquid.water += offMl;
   return pot;
@@ -61,7 +61,7 @@ function simulated(normal: () => number, reads: number) {
   const when = Array.from({ length: reads }, (_, i) => Math.round(((i + 1) / 8) * ends * 0.5) * 2);
   const events = when.map((m) => dip(m, dipOf(states[m / 2] as PotState) + normal() * 0.2));
   const last = when.at(-1) ?? 0;
-  const { left } = whereabouts(batch(potOf(pour, reduce), events), now(last), c);
+  const { left } = estimateBatch(batch(potOf(pour, reduce), events), now(last), c);
   return { left: left!, truly: (ends - last) / 60 };
 }
 
@@ -90,11 +90,11 @@ test('minutes to a target from two dips lie in their band 8 times in 10, and fro
 
 test('a reading of what the pot says anyway moves nothing; one that says less takes water, and nothing but water', () => {
   const pot = potOf(pour, simmer);
-  const before = whereabouts(batch(pot, []), now(30), c);
-  const same = whereabouts(batch(pot, [dip(30, dipOf(before.pot as PotState))]), now(30), c);
+  const before = estimateBatch(batch(pot, []), now(30), c);
+  const same = estimateBatch(batch(pot, [dip(30, dipOf(before.pot as PotState))]), now(30), c);
   expect(same.ml!.middle / before.ml!.middle).toBeCloseTo(1, 2);
   expect(same.ml!.high - same.ml!.low).toBeLessThan((before.ml!.high - before.ml!.low) * 0.8);
-  const less = whereabouts(batch(pot, [dip(30, dipOf(before.pot as PotState) + 0.3)]), now(30), c);
+  const less = estimateBatch(batch(pot, [dip(30, dipOf(before.pot as PotState) + 0.3)]), now(30), c);
   expect(less.ml!.middle).toBeLessThan(before.ml!.middle - 50);
   const grams = ({ pot: p }: typeof before) => [p!.liquid.salt, p!.liquid.gelatin];
   for (const [i, g] of grams(less).entries()) expect(g / grams(before)[i]!).toBeCloseTo(1, 3);
@@ -103,13 +103,13 @@ test('a reading of what the pot says anyway moves nothing; one that says less ta
 test('a pot that has cooled stands lower and is no less: read as it stood then it moves nothing, read as if it were hot it does', () => {
   const pot = potOf(pour, simmer);
   const done = event(125, { is: 'done', step: 'heat' });
-  const hot = whereabouts(batch(pot, [done]), now(300), c);
+  const hot = estimateBatch(batch(pot, [done]), now(300), c);
   const there = hot.pot as PotState;
   expect(there.celsius).toBeGreaterThan(80);
   const lower = dipOf({ ...there, celsius: 20 });
   expect(lower).toBeGreaterThan(dipOf(there) + 0.3);
   const read = (more: object) =>
-    whereabouts(
+    estimateBatch(
       batch(pot, [done, event(290, { is: 'dip', cm: lower, with: 'ruler', ...more })]),
       now(300),
       c,
@@ -121,23 +121,23 @@ test('a pot that has cooled stands lower and is no less: read as it stood then i
 test('told late, twice or in any order, a batch is the same batch', () => {
   const pot = potOf(pour, reduce);
   const read = [dip(10, 9.4), dip(24, 9.9), dip(41, 10.6)];
-  const one = whereabouts(batch(pot, read), now(45), c);
-  const other = whereabouts(batch(pot, [...read].reverse().concat(read)), now(45), c);
+  const one = estimateBatch(batch(pot, read), now(45), c);
+  const other = estimateBatch(batch(pot, [...read].reverse().concat(read)), now(45), c);
   expect(JSON.stringify(other)).toBe(JSON.stringify(one));
   // At another tablet a moment later nothing that was known is forgotten.
-  expect(whereabouts(batch(pot, read), now(46), c).left!.middle).toBeCloseTo(one.left!.middle - 1 / 60, 2);
+  expect(estimateBatch(batch(pot, read), now(46), c).left!.middle).toBeCloseTo(one.left!.middle - 1 / 60, 2);
 });
 
 test('a level that rose, or fell faster than it can boil, is asked about, and counts as it is answered', () => {
   const pot: Pot = { ...potOf(pour, simmer), hob: hob(3) };
-  const plain = whereabouts(batch(pot, []), now(60), c);
+  const plain = estimateBatch(batch(pot, []), now(60), c);
   const stands = dipOf(plain.pot as PotState);
   const up = dip(60, stands - 3);
-  const rose = whereabouts(batch(pot, [up]), now(61), c);
+  const rose = estimateBatch(batch(pot, [up]), now(61), c);
   expect(rose.asked).toMatchObject([{ reading: up.id, why: 'rose' }]);
-  expect(rose.ml!.middle).toBeCloseTo(whereabouts(batch(pot, []), now(61), c).ml!.middle, 6);
+  expect(rose.ml!.middle).toBeCloseTo(estimateBatch(batch(pot, []), now(61), c).ml!.middle, 6);
   const answered = (of: WrittenBatchEvent, as: string) =>
-    whereabouts(batch(pot, [of, event(61, { is: 'answered', reading: of.id, as })]), now(61), c);
+    estimateBatch(batch(pot, [of, event(61, { is: 'answered', reading: of.id, as })]), now(61), c);
   const topped = answered(up, 'water');
   expect(topped.asked).toEqual([]);
   expect(topped.ml!.middle).toBeGreaterThan(plain.ml!.middle + 2000);
@@ -145,7 +145,7 @@ test('a level that rose, or fell faster than it can boil, is asked about, and co
   expect(answered(up, 'misread').ml!.middle).toBeCloseTo(rose.ml!.middle, 6);
 
   const down = dip(60, stands + 7);
-  const fell = whereabouts(batch(pot, [down]), now(61), c);
+  const fell = estimateBatch(batch(pot, [down]), now(61), c);
   expect(fell.asked).toMatchObject([{ reading: down.id, why: 'fell' }]);
   expect(fell.boils!.mu).toBe(plain.boils!.mu);
   const lost = answered(down, 'lost');
@@ -156,19 +156,19 @@ test('a level that rose, or fell faster than it can boil, is asked about, and co
 
 test('without any reading a batch is what its sheet says, and a line over its time says by how much', () => {
   const pot = potOf(pour, simmer);
-  const done = whereabouts(batch(pot, [event(120, { is: 'done', step: 'heat' })]), now(200), c);
+  const done = estimateBatch(batch(pot, [event(120, { is: 'done', step: 'heat' })]), now(200), c);
   const sheet = runPot(pot, c).rows.at(-1)!;
   expect(done.at).toBe(2);
   expect(done.ml!.middle / sheet.ml).toBeCloseTo(1, 3);
-  const over = whereabouts(batch(pot, []), now(150), c);
+  const over = estimateBatch(batch(pot, []), now(150), c);
   expect(over.left!.middle).toBeCloseTo(-0.5, 1);
   expect(over.ml!.middle).toBeLessThan(sheet.ml);
 });
 
 test('a salt meter moves salt and nothing else, nearly to what it says, whatever stands on the heat', () => {
   const pot = potOf(pour, simmer);
-  const before = whereabouts(batch(pot, []), now(40), c);
-  const after = whereabouts(batch(pot, [event(30, { is: 'salt', pct: 1.1 })]), now(40), c);
+  const before = estimateBatch(batch(pot, []), now(40), c);
+  const after = estimateBatch(batch(pot, [event(30, { is: 'salt', pct: 1.1 })]), now(40), c);
   const share = ({ pot: p }: typeof before): number => (p!.liquid.salt / liquidMl(p!.liquid)) * 100;
   expect(share(before)).toBeLessThan(0.3);
   // It boils on for ten minutes after the meter was read.

@@ -8,14 +8,14 @@ import {
   boilsTaught,
   brixOf,
   followBatch,
-  foretell,
+  forecastBatch,
   handsToldOf,
-  judged,
+  checkForecast,
   lessonsOf,
   nextSd,
   timesTaught,
   type LessonOf,
-  type Running,
+  type RunningBatch,
 } from '..';
 
 const c = CONSTANTS;
@@ -32,7 +32,7 @@ let ids = 0;
 const id = (): string => `019d20a1-8c00-7a10-8b10-${String((ids += 1)).padStart(12, '0')}`;
 
 /** A batch cooked in a pot that boils away so fast, which nobody knows. */
-function cooked(times: number, normal: () => number, slip?: Slip): Running {
+function cooked(times: number, normal: () => number, slip?: Slip): RunningBatch {
   const events = cookInEarnest(
     { pot, lines, startedAt: START, by: 'Ilse', id },
     { times: () => times, normal, slip },
@@ -40,7 +40,7 @@ function cooked(times: number, normal: () => number, slip?: Slip): Running {
   );
   return { pot, lines, startedAt: START, events, rescues: {} };
 }
-const told = (running: Running, batch: string, leftOut?: string): LessonOf[] =>
+const told = (running: RunningBatch, batch: string, leftOut?: string): LessonOf[] =>
   lessonsOf(running, c).map((l) => ({ ...l, batch, vessel: 'pan', leftOut }));
 
 test('what six batches teach lies nearer to the truth than the table, and the truth in its band nine times in ten', () => {
@@ -81,7 +81,7 @@ test('a batch under a forgotten lid lies far off and is flagged; left out it cou
 
 test('a lesson is of the pot, not of what was believed of it; without readings there is none', () => {
   const running = cooked(1.2, chance(3));
-  const believed: Running = {
+  const believed: RunningBatch = {
     ...running,
     pot: { ...pot, vessel: { ...pan, boils: [{ heat: 'simmer', lid: 'off', times: 2, sd: 0.05 }] } },
   };
@@ -93,13 +93,13 @@ test('a lesson is of the pot, not of what was believed of it; without readings t
 test('hours forecast before a batch lie in their band 8 times in 10, and in half the band once its vessel is known', () => {
   const normal = chance(21);
   const many = 60;
-  const hours = (boils?: Running['pot']['vessel']['boils']) =>
-    foretell({ pot: { ...pot, vessel: { ...pan, boils } }, lines }, c);
+  const hours = (boils?: RunningBatch['pot']['vessel']['boils']) =>
+    forecastBatch({ pot: { ...pot, vessel: { ...pan, boils } }, lines }, c);
   const before = hours();
   let inside = 0;
   for (let n = 0; n < many; n += 1) {
     const running = cooked(Math.exp(normal() * spreadOf('brisk boil', 'off')), normal);
-    const [one] = judged(before, running, undefined);
+    const [one] = checkForecast(before, running, undefined);
     expect(one!.step).toBe('reduce');
     if (one!.within) inside += 1;
   }

@@ -5,7 +5,7 @@ import { isIdle, type ProcessConstants } from '../../pot';
 import { CONSTANTS } from '../../reference';
 import { potOf } from '../../shelf';
 import { costedDemo } from '../../testing/demo';
-import { batchFigures, leftToldOf, timesTaught, type Running } from '..';
+import { batchFigures, leftToldOf, timesTaught, type RunningBatch } from '..';
 
 const { state, costing, c } = costedDemo();
 const MINUTE = 60_000;
@@ -16,7 +16,7 @@ const strain = recipe.steps.findIndex((s) => s.do === 'strain');
 const bones = state.ingredients.find((i) => i.name === 'Venison bones')!;
 
 /** The same pot, its bones keeping so many times as much. */
-const keeping = (times: number): Running['pot'] => ({
+const keeping = (times: number): RunningBatch['pot'] => ({
   ...pot,
   steps: pot.steps.map((s) => {
     if (s.do !== 'add' || s.what.is !== 'stuff' || s.what.stuff.id !== bones.id) return s;
@@ -43,7 +43,7 @@ function ticks(): WrittenBatchEvent[] {
     return [event(at, `d${i}`, { is: 'done', step: recipe.steps[i]!.id })];
   });
 }
-const running = (of: Running['pot'], events: readonly WrittenBatchEvent[]): Running => ({
+const running = (of: RunningBatch['pot'], events: readonly WrittenBatchEvent[]): RunningBatch => ({
   pot: of,
   lines: recipe.steps.map((s) => s.id!),
   startedAt: START,
@@ -52,7 +52,7 @@ const running = (of: Running['pot'], events: readonly WrittenBatchEvent[]): Runn
 });
 
 /** Litres read before and after the strain of a pot whose bones truly keep so much. */
-function read(times: number, constants: ProcessConstants): Running {
+function read(times: number, constants: ProcessConstants): RunningBatch {
   const done = ticks();
   const strained = Date.parse(done.at(-1)!.at);
   const ml = (events: readonly WrittenBatchEvent[], ms: number): number =>
@@ -139,7 +139,7 @@ function little(steps: readonly WrittenStep[], truly: readonly WrittenStep[], tr
   const { vessel, hob } = recipe;
   const lines = steps.map((_, i) => `line ${i}`);
   const done = lines.map((step, i) => event(2 * i + 1, `d${i}`, { is: 'done', step }));
-  const as = (written: readonly WrittenStep[], events: readonly WrittenBatchEvent[]): Running => ({
+  const as = (written: readonly WrittenStep[], events: readonly WrittenBatchEvent[]): RunningBatch => ({
     pot: potOf({ vessel, hob, steps: written.map((s, i) => ({ ...s, id: lines[i]! })) }, costing.shelf),
     lines,
     startedAt: START,

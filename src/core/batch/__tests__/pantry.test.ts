@@ -1,4 +1,4 @@
-import { AtPot, batchFigures, runningOf, type AtStove, type Pantry, type Problem } from '..';
+import { PotAdvisor, batchFigures, runningOf, type StoveSetup, type Pantry, type Problem } from '..';
 import { namesToRead } from '../../costing';
 import type { WrittenBatchEvent } from '../../kitchen-file';
 import { productOf, usableOf } from '../../supply';
@@ -38,7 +38,7 @@ const pantry: Pantry = {
   }),
 };
 /** As a tablet has it, once it has travelled. */
-const at = new AtPot(JSON.parse(JSON.stringify(pantry)) as Pantry);
+const at = new PotAdvisor(JSON.parse(JSON.stringify(pantry)) as Pantry);
 
 const recipe = called('Juniper sauce');
 const seasoned = recipe.steps.findIndex((s) => s.do === 'season to');
@@ -49,7 +49,7 @@ const event = (id: string, minutes: number, of: object) =>
     recordedAt: new Date(START + minutes * 60_000).toISOString(),
     ...of,
   }) as WrittenBatchEvent;
-const batch = (...told: WrittenBatchEvent[]): AtStove => ({
+const batch = (...told: WrittenBatchEvent[]): StoveSetup => ({
   recipe: recipe.id,
   vessel: recipe.vessel,
   hob: recipe.hob,
@@ -85,14 +85,14 @@ test('a way out that is chosen does what it said: the goal is there, and its lit
 });
 
 test('where no price is known the cost of a way is not known; it is never nothing', () => {
-  const poor = new AtPot({ ...pantry, prices: [] });
+  const poor = new PotAdvisor({ ...pantry, prices: [] });
   const { ways } = poor.putRight(batch(), { problem: 'too salty', wanted: null, sheet: VENISON }, NOW, c)!;
   expect(ways.some((w) => w.cost === null)).toBe(true);
   for (const way of ways) expect(way.cost === null || way.takes.every((t) => t.supply === 'free')).toBe(true);
 });
 
 test('a stock is not made up with itself', () => {
-  const own = new AtPot({
+  const own = new PotAdvisor({
     ...pantry,
     stocks: [{ of: { product: recipe.id }, recipe: recipe.id, bones: ['venison'] }],
   });
@@ -121,7 +121,7 @@ test('what was done differently stands in its line, and the pot follows it', () 
   if (!read.ok) throw new Error(read.message);
   const told = event('other', 5, { is: 'otherwise', step: recipe.steps[i]!.id, as: read.as });
   expect(at.lines(batch(told))[i]).not.toBe(at.lines(batch())[i]);
-  const g = (b: AtStove) => batchFigures(at.running(b)!, NOW, c).pot!.ml;
+  const g = (b: StoveSetup) => batchFigures(at.running(b)!, NOW, c).pot!.ml;
   expect(g(batch(told))).not.toBeCloseTo(g(batch()), 0);
 });
 

@@ -5,7 +5,7 @@ import { body, copyPot, liquidMl, saltPct, type PotState } from '../../pot';
 import { potOf } from '../../shelf';
 import { tryResolve, type PotDoing } from '../../verbs';
 import type { WrittenBatchEvent } from '../../kitchen-file';
-import { rescueWays, whereabouts, type Problem, type Running } from '..';
+import { rescueWays, estimateBatch, type Problem, type RunningBatch } from '..';
 
 const { state, costing, c } = costedDemo();
 const called = (name: string) => state.recipes.find((r) => r.name === name)!;
@@ -21,7 +21,7 @@ const means = {
 /** A sauce on the heat, its salt in it. */
 const recipe = called('Juniper sauce');
 const seasoned = recipe.steps.findIndex((s) => s.do === 'season to');
-const running = (events: WrittenBatchEvent[] = [], rescues: Running['rescues'] = {}): Running => ({
+const running = (events: WrittenBatchEvent[] = [], rescues: RunningBatch['rescues'] = {}): RunningBatch => ({
   pot: potOf(recipe, costing.shelf),
   lines: recipe.steps.map((s) => s.id!),
   startedAt: START,
@@ -38,7 +38,7 @@ const running = (events: WrittenBatchEvent[] = [], rescues: Running['rescues'] =
   ],
 });
 const now = START + 200 * 60_000;
-const sauce = (): PotState => copyPot(whereabouts(running(), now, c).pot as PotState);
+const sauce = (): PotState => copyPot(estimateBatch(running(), now, c).pot as PotState);
 
 const measure = (problem: Problem, way: { ml: number; saltPct: number; body: number }): number =>
   problem === 'too salty' ? way.saltPct : problem === 'too little' ? way.ml / 1000 : way.body;
@@ -90,7 +90,7 @@ test('a rescue that was chosen becomes lines of this batch: the pot is then what
       steps: [...way.steps],
     };
     const steps = way.steps.map((s) => (tryResolve(s, costing.shelf) as { value: PotDoing }).value);
-    const then = whereabouts(running([event], { rescue: steps }), now, c);
+    const then = estimateBatch(running([event], { rescue: steps }), now, c);
     expect(saltPct(then.pot!)).toBeCloseTo(way.saltPct, 3);
     expect(then.ml!.middle / way.ml).toBeCloseTo(1, 3);
     expect(then.at).toBe(seasoned + 1);

@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { cases } from '../../testing/cases';
 import worked from '../../testing/worked-examples.json';
-import { varianceOf, type Measured, type Variance } from '..';
+import { varianceOf, type MeasuredShare, type Variance } from '..';
 
 test('the worked example', () => {
   const { given, expect: want } = worked.cases.find((c) => c.id === 'variance-of-a-batch') as unknown as {
-    given: { standard: Measured; actual: Measured };
+    given: { standard: MeasuredShare; actual: MeasuredShare };
     expect: Record<string, number>;
   };
   const got = varianceOf(given.standard, given.actual);

@@ -6,21 +6,21 @@ import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
 import { productOf } from '../../supply';
 import {
-  apartOf,
-  arisingOn,
-  asked,
+  snapshotOf,
+  suggestedQuestions,
+  waysOf,
   cheapest,
-  cookedWays,
-  counted,
+  cookWays,
+  countedPerLitre,
   flipOf,
-  laid,
-  meets,
-  otherKitchens,
-  paidIn,
-  Pots,
-  pricesMoved,
-  standsAsTold,
-  toldOf,
+  figuresOfWays,
+  meetsTarget,
+  kitchenVariants,
+  costSources,
+  SnapshotPots,
+  changedPrices,
+  isSummaryCurrent,
+  summaryOf,
   type Way,
 } from '..';
 
@@ -35,15 +35,15 @@ const ingredient = (name: string) => state.ingredients.find((i) => i.name === na
 const lineOf = (recipe: string, at: number): string => called(recipe).steps[at]!.id!;
 
 const resultOf = (asks: WrittenAsks) => {
-  const made = asked(costing, [], asks, CONSTANTS);
+  const made = waysOf(costing, [], asks, CONSTANTS);
   if (!made.ok) throw new Error(made.trouble.message);
-  return { ...made.value, figures: laid(new Pots(made.value.apart), made.value.ways, c) };
+  return { ...made.value, figures: figuresOfWays(new SnapshotPots(made.value.apart), made.value.ways, c) };
 };
 
 test('a pot taken out of its kitchen is what it is in it, litres, salt and money in every layer', () => {
   for (const recipe of state.recipes) {
     const way: Way = { name: '', recipes: [], product: recipe.id, prices: 0 };
-    const [one] = laid(new Pots(apartOf([costing], [way])), [way], c);
+    const [one] = figuresOfWays(new SnapshotPots(snapshotOf([costing], [way])), [way], c);
     const row = costing.recipes.get(recipe.id)!.run.rows.at(-1)!;
     const { ml, g } = costOfProduct(costing, recipe.id);
     expect(one!.litres).toBeCloseTo(ml / 1000, 9);
@@ -103,7 +103,7 @@ describe('the same sauce out of another base', () => {
     expect(bases![2]).toMatchObject({ end: 'salt', mendG: 0 });
     expect(figures[2]!.body).toBeLessThan(0.3);
     // It is the cheapest but one, and no answer: too thin is not what was asked for.
-    expect(figures.map((f) => meets(ask(), f))).toEqual([true, true, false, false, true]);
+    expect(figures.map((f) => meetsTarget(ask(), f))).toEqual([true, true, false, false, true]);
   });
 
   test('a body that nothing reaches is told, and so is a base that is too salty as it comes', () => {
@@ -114,8 +114,8 @@ describe('the same sauce out of another base', () => {
 
   test('the price at which it flips makes both cost the same to the cent', () => {
     const { apart, ways } = asIs;
-    const pots = new Pots(apart);
-    const cooked = cookedWays(pots, ways, c);
+    const pots = new SnapshotPots(apart);
+    const cooked = cookWays(pots, ways, c);
     for (const [i, name] of [
       [1, 'Veal stock, chilled'],
       [3, 'Meat stock paste'],
@@ -125,14 +125,14 @@ describe('the same sauce out of another base', () => {
       const flip = flipOf(pots, pair, [cooked[0]!, cooked[i]!], ingredient(name), ['ingredients']);
       expect(flip?.times).toBeGreaterThan(0);
       const bought = new Map([[ingredient(name), { times: flip!.times! }]]);
-      const [a, b] = laid(pots, pair, c, { bought }).map((f) => f.perL.ingredients!);
+      const [a, b] = figuresOfWays(pots, pair, c, { bought }).map((f) => f.perL.ingredients!);
       expect(Math.abs(a! - b!)).toBeLessThan(0.005);
     }
   });
 });
 
 test('every question that arises on a sheet of the demo can be asked, and its first way is a pot', () => {
-  const asksOf = state.recipes.flatMap((r) => arisingOn(costing, r).map((a) => ({ r, ...a })));
+  const asksOf = state.recipes.flatMap((r) => suggestedQuestions(costing, r).map((a) => ({ r, ...a })));
   expect(new Set(asksOf.map((a) => a.asks.of))).toEqual(
     new Set([
       'base',
@@ -149,12 +149,12 @@ test('every question that arises on a sheet of the demo can be asked, and its fi
   );
   for (const { asks, r, words } of asksOf) {
     if (asks.of === 'base') continue;
-    const others = otherKitchens(asks).map((change) => costKitchen(change(state), DAY, CONSTANTS, history));
-    const made = asked(costing, others, asks, CONSTANTS);
+    const others = kitchenVariants(asks).map((change) => costKitchen(change(state), DAY, CONSTANTS, history));
+    const made = waysOf(costing, others, asks, CONSTANTS);
     if (!made.ok) throw new Error(`${r.name}, ${words}: ${made.trouble.message}`);
     const { ways, apart } = made.value;
     expect(ways.length).toBeGreaterThan(1);
-    const figures = laid(new Pots(apart), ways, c);
+    const figures = figuresOfWays(new SnapshotPots(apart), ways, c);
     const own = costOfProduct(costing, r.id);
     // One of the ways is the sheet as it stands, but for those that are costed at other prices.
     if (own.perL !== null && asks.of !== 'article')
@@ -166,7 +166,7 @@ test('every question that arises on a sheet of the demo can be asked, and its fi
 
 test('what has been archived is said, and so is a line that is another by now', () => {
   const trouble = (asks: WrittenAsks): string => {
-    const made = asked(costing, [], asks, CONSTANTS);
+    const made = waysOf(costing, [], asks, CONSTANTS);
     return made.ok ? '' : made.trouble.message;
   };
   const sauce = called('Juniper sauce').id;
@@ -190,25 +190,25 @@ test('what has been archived is said, and so is a line that is another by now', 
 test('onions ready-cut are dearer to buy and cheaper once the bench is counted: it flipped at the last price', () => {
   const kept = file.questions.find((q) => q.asks.of === 'instead')!;
   const { figures } = resultOf(kept.asks);
-  const of = (layers: readonly Layer[]) => figures.map((f) => counted(f.perL, layers)!);
+  const of = (layers: readonly Layer[]) => figures.map((f) => countedPerLitre(f.perL, layers)!);
   const [whole, cut] = of(['ingredients']);
   expect(cut).toBeGreaterThan(whole!);
   const [wholeHands, cutHands] = of(['ingredients', 'hands']);
   expect(cutHands).toBeLessThan(wholeHands!);
   // What the file says it was told stands against what it comes to at the prices of that day.
   const then = costKitchen(state, kept.told!.on, CONSTANTS, historyFrom(file, kept.told!.on));
-  const made = asked(then, [], kept.asks, CONSTANTS);
+  const made = waysOf(then, [], kept.asks, CONSTANTS);
   if (!made.ok) throw new Error(made.trouble.message);
-  const perL = laid(new Pots(made.value.apart), made.value.ways, c).map((f) =>
-    counted(f.perL, ['ingredients', 'hands']),
+  const perL = figuresOfWays(new SnapshotPots(made.value.apart), made.value.ways, c).map((f) =>
+    countedPerLitre(f.perL, ['ingredients', 'hands']),
   );
-  const told = toldOf(then, made.value.apart, kept.asks, perL)!;
+  const told = summaryOf(then, made.value.apart, kept.asks, perL)!;
   expect(told.winner).toBe(kept.told!.winner);
   expect(told.sheets).toBe(kept.told!.sheets);
   for (const [i, cost] of told.perL.entries()) expect(cost).toBeCloseTo(kept.told!.perL[i] ?? NaN, 3);
-  expect(standsAsTold(then, kept.asks, kept.told!)).toBe(true);
-  expect(standsAsTold(costing, kept.asks, kept.told!)).toBe(false);
-  expect(pricesMoved(costing, kept.told!)[0]?.name).toBe('Onion, ready-cut');
+  expect(isSummaryCurrent(then, kept.asks, kept.told!)).toBe(true);
+  expect(isSummaryCurrent(costing, kept.asks, kept.told!)).toBe(false);
+  expect(changedPrices(costing, kept.told!)[0]?.name).toBe('Onion, ready-cut');
   expect(cheapest(of(['ingredients', 'hands']))).toBe(1);
 });
 
@@ -222,12 +222,12 @@ test('packs of one thing are compared at their own prices; one without a price i
     articles: state.articles.filter((a) => a.ingredient === onion).map((a) => a.id),
   };
   const laidWith = (past: typeof history) => {
-    const others = otherKitchens(asks).map((change) => costKitchen(change(state), DAY, CONSTANTS, past));
-    return asked(costing, others, asks, CONSTANTS);
+    const others = kitchenVariants(asks).map((change) => costKitchen(change(state), DAY, CONSTANTS, past));
+    return waysOf(costing, others, asks, CONSTANTS);
   };
   const made = laidWith(history);
   if (!made.ok) throw new Error(made.trouble.message);
-  const [net, peeled] = laid(new Pots(made.value.apart), made.value.ways, c);
+  const [net, peeled] = figuresOfWays(new SnapshotPots(made.value.apart), made.value.ways, c);
   // 10.20 and 17.90 for ten kilos each.
   expect(peeled!.perL.ingredients! - net!.perL.ingredients!).toBeGreaterThan(0.01);
   const last = asks.articles[1]!;
@@ -241,18 +241,18 @@ test('packs of one thing are compared at their own prices; one without a price i
 test('what a litre was paid for adds up to what it costs', () => {
   for (const recipe of state.recipes) {
     const way: Way = { name: '', recipes: [], product: recipe.id, prices: 0 };
-    const pots = new Pots(apartOf([costing], [way]));
-    const [cooked] = cookedWays(pots, [way], c);
-    const paid = paidIn(pots, way, cooked!, ['ingredients', 'energy', 'hands']);
-    const [f] = laid(pots, [way], c);
-    const all = counted(f!.perL, ['ingredients', 'energy', 'hands']);
+    const pots = new SnapshotPots(snapshotOf([costing], [way]));
+    const [cooked] = cookWays(pots, [way], c);
+    const paid = costSources(pots, way, cooked!, ['ingredients', 'energy', 'hands']);
+    const [f] = figuresOfWays(pots, [way], c);
+    const all = countedPerLitre(f!.perL, ['ingredients', 'energy', 'hands']);
     expect(paid.reduce((sum, p) => sum + p.perL, 0)).toBeCloseTo(all ?? 0, 6);
   }
 });
 
 test('finished to order: as thick and as many litres as all the way for as much of what was bought, and more hands and hob', () => {
   const asksOf = state.recipes.flatMap((r) =>
-    arisingOn(costing, r).flatMap(({ asks }) => (asks.of === 'thicken' ? [asks] : [])),
+    suggestedQuestions(costing, r).flatMap(({ asks }) => (asks.of === 'thicken' ? [asks] : [])),
   );
   const inPans = new Set<string>();
   for (const asks of asksOf) {
@@ -281,8 +281,8 @@ test('finished to order: as thick and as many litres as all the way for as much 
 test('wine that is boiled down for its taste has no body that something else could give', () => {
   const sauce = called('Juniper sauce');
   const line = sauce.steps.find((s) => s.do === 'reduce')!.id!;
-  expect(arisingOn(costing, sauce).filter((a) => a.asks.of === 'thicken' && a.line === line)).toEqual([]);
-  const made = asked(
+  expect(suggestedQuestions(costing, sauce).filter((a) => a.asks.of === 'thicken' && a.line === line)).toEqual([]);
+  const made = waysOf(
     costing,
     [],
     { of: 'thicken', recipe: sauce.id, line, with: [{ product: called('White roux').id }] },

@@ -3,7 +3,7 @@ import { historyFrom, stateFrom } from '../../kitchen-state';
 import type { WrittenAsks } from '../../kitchen-file';
 import { CONSTANTS } from '../../reference';
 import { SMALL, smallKitchen } from '../../testing/small-kitchen';
-import { asked, cookedWays, flipOf, laid, Pots } from '..';
+import { waysOf, cookWays, flipOf, figuresOfWays, SnapshotPots } from '..';
 
 /** docs/make-or-buy.md, worked with a pencil: nothing fades, so that gelatin and salt only grow closer as water leaves. */
 const NOTHING_FADES = { ...CONSTANTS, gelatinFade: { halfLifeH: 1e9, celsius: 95 } };
@@ -64,9 +64,9 @@ const ask = (saltPct: number): WrittenAsks => ({
   mend: { ingredient: FLOUR },
 });
 const made = (saltPct: number) => {
-  const answer = asked(costing, [], ask(saltPct), NOTHING_FADES);
+  const answer = waysOf(costing, [], ask(saltPct), NOTHING_FADES);
   if (!answer.ok) throw new Error(answer.trouble.message);
-  return { ...answer.value, figures: laid(new Pots(answer.value.apart), answer.value.ways, NOTHING_FADES) };
+  return { ...answer.value, figures: figuresOfWays(new SnapshotPots(answer.value.apart), answer.value.ways, NOTHING_FADES) };
 };
 /** What is found by trying is near enough at a per cent; on paper a litre weighs a kilo, and flour takes no room. */
 const near = (found: number, worked: number, by = 0.01): void =>
@@ -89,8 +89,8 @@ test('where salt allows it, twice as much of the thin stock is reduced twice as 
 
 test('it flips where two kilos cost what the one does: at 2.00', () => {
   const { apart, ways } = made(1.5);
-  const pots = new Pots(apart);
-  const cooked = cookedWays(pots, ways, NOTHING_FADES);
+  const pots = new SnapshotPots(apart);
+  const cooked = cookWays(pots, ways, NOTHING_FADES);
   const flip = flipOf(pots, [ways[0]!, ways[1]!], [cooked[0]!, cooked[1]!], THIN, ['ingredients']);
   near(flip!.times! * 1.5, 2);
 });

@@ -6,7 +6,7 @@ import { levelAt, maxFillMl, openAreaM2, wettedAreaM2 } from '../../pot';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
 import { SMALL, smallKitchen } from '../../testing/small-kitchen';
-import { rulesOf } from '..';
+import { rulesOfThumb } from '..';
 
 /* Rules of thumb against what the kitchen itself says when the one thing is changed, or against a formula on paper. */
 
@@ -15,7 +15,7 @@ const file = demoKitchen();
 const state = stateFrom(file);
 const history = historyFrom(file, DAY);
 const costing = costKitchen(state, DAY, CONSTANTS, history);
-const rules = rulesOf(costing, CONSTANTS);
+const rules = rulesOfThumb(costing, CONSTANTS);
 const runOf = (name: string) => costing.recipes.get(state.recipes.find((r) => r.name === name)!.id)!.run;
 
 describe('a centimetre of dip', () => {
@@ -80,7 +80,7 @@ describe('a centimetre of dip', () => {
       k.recipes[0]!.steps.splice(1, 0, { do: 'unread', said: 'a handful of something' });
     });
     const at = costKitchen(stateFrom(lost), DAY, CONSTANTS, historyFrom(lost, DAY));
-    const found = rulesOf(at, CONSTANTS).cm.filter((x) => x.recipe === 'Stock');
+    const found = rulesOfThumb(at, CONSTANTS).cm.filter((x) => x.recipe === 'Stock');
     expect(found.length).toBeGreaterThan(0);
     for (const x of found) expect(x.moneyPerCm).toBeNull();
   });
@@ -96,7 +96,7 @@ describe('vessels', () => {
   const ruleOf = (netKw: number | null, draught = false) => {
     const own = kitchen(netKw, draught);
     const at = costKitchen(stateFrom(own), DAY, CONSTANTS, historyFrom(own, DAY));
-    const [rule] = rulesOf(at, CONSTANTS).vessels;
+    const [rule] = rulesOfThumb(at, CONSTANTS).vessels;
     return { rule: rule!, vessel: at.shelf.vessel(SMALL.pot)! };
   };
 
@@ -139,7 +139,7 @@ describe('vessels', () => {
       Object.assign(k.recipes[0]!, { hob: '019cabd9-0000-7000-8000-000000000077', batchesAWeek: 3 });
     });
     const at = costKitchen(stateFrom(own), DAY, CONSTANTS, historyFrom(own, DAY));
-    expect(rulesOf(at, CONSTANTS).vessels.map((v) => [v.vessel, v.hob, v.ajarMoney])).toEqual([
+    expect(rulesOfThumb(at, CONSTANTS).vessels.map((v) => [v.vessel, v.hob, v.ajarMoney])).toEqual([
       ['Pot', 'Other', null],
     ]);
   });

@@ -3,17 +3,17 @@ import { levelAt, maxFillMl } from '../../pot';
 import { CONSTANTS } from '../../reference';
 import { costedDemo } from '../../testing/demo';
 import {
-  apartOf,
-  arisingOn,
-  asked,
-  cookedWays,
+  snapshotOf,
+  suggestedQuestions,
+  waysOf,
+  cookWays,
   flipOf,
-  laid,
-  paidIn,
-  Pots,
-  pricesMoved,
-  standsAsTold,
-  toldOf,
+  figuresOfWays,
+  costSources,
+  SnapshotPots,
+  changedPrices,
+  isSummaryCurrent,
+  summaryOf,
   type Way,
 } from '..';
 
@@ -25,12 +25,12 @@ const ingredient = (name: string): string => state.ingredients.find((i) => i.nam
 const NOWHERE = '019cabd9-ffff-7000-8000-000000000000';
 
 function made(asks: WrittenAsks) {
-  const answer = asked(costing, [], asks, CONSTANTS);
+  const answer = waysOf(costing, [], asks, CONSTANTS);
   if (!answer.ok) throw new Error(answer.trouble.message);
   return answer.value;
 }
 const trouble = (asks: WrittenAsks): string => {
-  const answer = asked(costing, [], asks, CONSTANTS);
+  const answer = waysOf(costing, [], asks, CONSTANTS);
   return answer.ok ? '' : answer.trouble.message;
 };
 /** The lines of the sheet that a way is about, each by what it does. */
@@ -42,7 +42,7 @@ const linesOf = (way: Way, recipe: string): string[] =>
 test('a way says in which vessel it ends, how full that ever was, and what a litre is on its ruler', () => {
   for (const recipe of state.recipes) {
     const way: Way = { name: '', recipes: [], product: recipe.id, prices: 0 };
-    const [one] = laid(new Pots(apartOf([costing], [way])), [way], c);
+    const [one] = figuresOfWays(new SnapshotPots(snapshotOf([costing], [way])), [way], c);
     const { rows } = costing.recipes.get(recipe.id)!.run;
     const end = rows.at(-1)!;
     const fullest = rows.map((r) => r.standingMl / maxFillMl(r.vessel)).sort((a, b) => b - a)[0]!;
@@ -63,18 +63,18 @@ test('a way says in which vessel it ends, how full that ever was, and what a lit
 
 test('a way of a pot that is not there says so, and stands nowhere', () => {
   const way: Way = { name: '', recipes: [], product: NOWHERE, prices: 0 };
-  const [one] = laid(new Pots(apartOf([costing], [way])), [way], c);
+  const [one] = figuresOfWays(new SnapshotPots(snapshotOf([costing], [way])), [way], c);
   expect(one).toMatchObject({ litres: 0, vessel: '', fullest: 0, mmPerL: 0 });
   expect(one!.trouble).toMatch(/not here/);
-  const pots = new Pots(apartOf([costing], [way]));
-  expect(paidIn(pots, way, cookedWays(pots, [way], c)[0]!, ['ingredients'])).toEqual([]);
+  const pots = new SnapshotPots(snapshotOf([costing], [way]));
+  expect(costSources(pots, way, cookWays(pots, [way], c)[0]!, ['ingredients'])).toEqual([]);
 });
 
 test('what stands alike in several ways is cooked once: the very same run is in both', () => {
   const sauce = called('Juniper sauce');
   const strain = sauce.steps.find((s) => s.do === 'strain')!.id!;
   const { ways, apart } = made({ of: 'press', recipe: sauce.id, line: strain });
-  const [a, b] = cookedWays(new Pots(apart), ways, c);
+  const [a, b] = cookWays(new SnapshotPots(apart), ways, c);
   const below = called('Reduced game base').id;
   expect(a!.runs.get(below)).toBe(b!.runs.get(below));
   expect(a!.runs.get(sauce.id)).not.toBe(b!.runs.get(sauce.id));
@@ -84,8 +84,8 @@ test('a price that flips is told between one price and the next only of what is 
   const sauce = called('Juniper sauce');
   const strain = sauce.steps.find((s) => s.do === 'strain')!.id!;
   const { ways, apart } = made({ of: 'press', recipe: sauce.id, line: strain });
-  const pots = new Pots(apart);
-  const [a, b] = cookedWays(pots, ways, c);
+  const pots = new SnapshotPots(apart);
+  const [a, b] = cookWays(pots, ways, c);
   const pair = [ways[0]!, ways[1]!] as const;
   expect(flipOf(pots, pair, [a!, b!], ingredient('Trout frames'), ['ingredients'])).toBeUndefined();
   // Pressed is cheaper at any price: the lines never cross above 0.
@@ -99,8 +99,8 @@ describe('lines', () => {
   const lineOf = (recipe: WrittenRecipe, what: string) => recipe.steps.find((s) => s.do === what)!.id!;
 
   test('salt goes in where it stands on the heat first, or last of all before portions', () => {
-    const soup = state.recipes.find((r) => arisingOn(costing, r).some((a) => a.asks.of === 'salt'))!;
-    const { asks } = arisingOn(costing, soup).find((a) => a.asks.of === 'salt')!;
+    const soup = state.recipes.find((r) => suggestedQuestions(costing, r).some((a) => a.asks.of === 'salt'))!;
+    const { asks } = suggestedQuestions(costing, soup).find((a) => a.asks.of === 'salt')!;
     const { ways } = made(asks);
     const line = 'line' in asks ? asks.line : '';
     const salted = soup.steps.find((s) => s.id === line)!;
@@ -156,12 +156,12 @@ describe('lines', () => {
 
   test('stopped at three quarters, a thickener makes it as thick as all the way did, weighed in grams', () => {
     const asksOf = state.recipes.flatMap((r) =>
-      arisingOn(costing, r).flatMap(({ asks }) => (asks.of === 'thicken' ? [{ asks, r }] : [])),
+      suggestedQuestions(costing, r).flatMap(({ asks }) => (asks.of === 'thicken' ? [{ asks, r }] : [])),
     );
     expect(asksOf.length).toBeGreaterThan(0);
     for (const { asks, r } of asksOf) {
       const { ways, apart } = made(asks);
-      const figures = laid(new Pots(apart), ways, c);
+      const figures = figuresOfWays(new SnapshotPots(apart), ways, c);
       for (const [n, way] of ways.entries()) {
         if (n === 0 || n > asks.with.length) continue;
         const steps = way.recipes.find((x) => x.id === r.id)!.steps;
@@ -178,7 +178,7 @@ describe('lines', () => {
 describe('another base', () => {
   test('things that arise as bases are liquids that are bought; concentrates by so many grams in a litre', () => {
     const asksOf = state.recipes.flatMap((r) =>
-      arisingOn(costing, r).flatMap(({ asks }) => (asks.of === 'base' ? [{ asks, r }] : [])),
+      suggestedQuestions(costing, r).flatMap(({ asks }) => (asks.of === 'base' ? [{ asks, r }] : [])),
     );
     expect(asksOf.length).toBeGreaterThan(0);
     for (const { asks, r } of asksOf) {
@@ -237,7 +237,7 @@ describe('what is kept of an answer', () => {
     line: sauce.steps.find((s) => s.do === 'strain')!.id!,
   };
   const { apart } = made(asks);
-  const told = toldOf(costing, apart, asks, [2, 1, null])!;
+  const told = summaryOf(costing, apart, asks, [2, 1, null])!;
 
   test('the cheapest, and what a usable kilo of everything in it cost', () => {
     expect(told).toMatchObject({ on: costing.day, winner: 1, perL: [2, 1, null] });
@@ -248,7 +248,7 @@ describe('what is kept of an answer', () => {
     expect(told.prices.length).toBeGreaterThan(3);
     expect(told.prices.map((p) => p.ingredient)).toEqual(priced.map(([id]) => id));
     for (const [n, p] of told.prices.entries()) expect(p.perKg).toBeCloseTo(priced[n]![1], 9);
-    expect(toldOf(costing, apart, asks, [null, null])).toBeUndefined();
+    expect(summaryOf(costing, apart, asks, [null, null])).toBeUndefined();
   });
 
   test('stands until a price has moved by more than one in two thousand, or a sheet is written otherwise', () => {
@@ -256,24 +256,24 @@ describe('what is kept of an answer', () => {
       ...told,
       prices: told.prices.map((p, n) => (n === 0 ? { ...p, perKg: p.perKg / times } : p)),
     });
-    expect(standsAsTold(costing, asks, told)).toBe(true);
-    expect(standsAsTold(costing, asks, moved(1.0004))).toBe(true);
-    expect(standsAsTold(costing, asks, moved(1.0006))).toBe(false);
-    expect(standsAsTold(costing, asks, moved(0.9994))).toBe(false);
-    expect(standsAsTold(costing, asks, { ...told, sheets: `${told.sheets}x` })).toBe(false);
+    expect(isSummaryCurrent(costing, asks, told)).toBe(true);
+    expect(isSummaryCurrent(costing, asks, moved(1.0004))).toBe(true);
+    expect(isSummaryCurrent(costing, asks, moved(1.0006))).toBe(false);
+    expect(isSummaryCurrent(costing, asks, moved(0.9994))).toBe(false);
+    expect(isSummaryCurrent(costing, asks, { ...told, sheets: `${told.sheets}x` })).toBe(false);
     expect(
-      standsAsTold(costing, asks, { ...told, prices: [...told.prices, { ingredient: NOWHERE, perKg: 1 }] }),
+      isSummaryCurrent(costing, asks, { ...told, prices: [...told.prices, { ingredient: NOWHERE, perKg: 1 }] }),
     ).toBe(false);
   });
 
   test('prices that moved stand with the one that moved most first', () => {
     const three = told.prices.slice(0, 3).map((p, n) => ({ ...p, perKg: p.perKg / [1.02, 0.9, 1.05][n]! }));
     const names = three.map((p) => costing.supplies.get(p.ingredient)!.ingredient.name);
-    expect(pricesMoved(costing, { ...told, prices: three }).map((m) => m.name)).toEqual([
+    expect(changedPrices(costing, { ...told, prices: three }).map((m) => m.name)).toEqual([
       names[1],
       names[2],
       names[0],
     ]);
-    expect(pricesMoved(costing, { ...told, prices: [{ ingredient: NOWHERE, perKg: 2 }] })).toEqual([]);
+    expect(changedPrices(costing, { ...told, prices: [{ ingredient: NOWHERE, perKg: 2 }] })).toEqual([]);
   });
 });

@@ -2,7 +2,7 @@ import type { KitchenFile } from '../../kitchen-file';
 import { CONSTANTS } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
 import { costByLayer, costFile, costOfProduct } from '..';
-import { layerMoney, layerShares, LAYERS, layerWords, type Layer } from '../../layers';
+import { layerMoney, layerShares, LAYERS, layerText, type Layer } from '../../layers';
 
 const cost = (file: KitchenFile) => costFile(file, file.referenceDay, CONSTANTS);
 const priced = (): KitchenFile => {
@@ -131,7 +131,7 @@ describe('layers of a cost', () => {
   });
 
   test('layers are named', () => {
-    expect(layerWords(['ingredients'])).toBe('ingredients only');
-    expect(layerWords(LAYERS)).toBe('ingredients, packaging, energy and labour');
+    expect(layerText(['ingredients'])).toBe('ingredients only');
+    expect(layerText(LAYERS)).toBe('ingredients, packaging, energy and labour');
   });
 });

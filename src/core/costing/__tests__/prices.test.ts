@@ -6,7 +6,7 @@ import { shiftTo, type KitchenFile } from '../../kitchen-file';
 import { shiftDay } from '../../day';
 import { costFile } from '..';
 import { historyFrom, stateFrom } from '../../kitchen-state';
-import { opened, suppliesOn, type Supply } from '../../prices';
+import { openedPacks, suppliesOn, type Supply } from '../../prices';
 import { whyCost, type Why } from '../../why';
 
 const DAY = '2026-03-14';
@@ -138,7 +138,7 @@ test('packs are opened for everything a pot uses of an ingredient together', () 
     { supply: 'product:stock', name: 'Stock', g: 5000 },
     { supply: 'free', name: 'Water', g: 1000 },
   ];
-  expect(opened(uses, (id) => (id === 'wine' ? pack : undefined))).toEqual([
+  expect(openedPacks(uses, (id) => (id === 'wine' ? pack : undefined))).toEqual([
     { supply: 'usable:wine', name: 'Wine', pack, packs: 1, leftG: 50, factor: 750 / 700 },
   ]);
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { costFile, costOfPlate, putOut, usedUp } from '..';
+import { costFile, costOfPlate, portionsServed, portionsUsed } from '..';
 import { CONSTANTS } from '../../reference';
 import { SMALL, smallKitchen } from '../../testing/small-kitchen';
 import { forCovers } from '../../planner';
@@ -46,7 +46,7 @@ test('however it is served, the lines of a dish add up to it', () => {
       }),
       (how) => {
         expect(linesOf(how).reduce((a, b) => a + b, 0)).toBeCloseTo(costOf(how), 9);
-        expect(usedUp(how, how)).toBeLessThanOrEqual(putOut(how, how) + 1e-12);
+        expect(portionsUsed(how, how)).toBeLessThanOrEqual(portionsServed(how, how) + 1e-12);
       },
     ),
     { numRuns: 40 },

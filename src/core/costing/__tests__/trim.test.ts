@@ -6,7 +6,7 @@ import type { KitchenFile } from '../../kitchen-file';
 import type { WrittenTest } from '../../bench';
 import { costFile, trimFlow } from '..';
 import { stateFrom } from '../../kitchen-state';
-import { proposalOf, taught, whatMoved, withProposal, type Proposal } from '../../taught';
+import { proposalOf, taught, proposalEffects, withProposal, type Proposal } from '../../taught';
 import { whyCost, type Why } from '../../why';
 
 const DAY = '2026-03-14';
@@ -207,13 +207,13 @@ describe('what tests have taught', () => {
     if (!p) throw new Error('nothing waits');
     const accepted = accept(file, trout.id, p);
     expect(taughtOf(accepted, trout.name).some((t) => t.waits)).toBe(false);
-    const moved = whatMoved(kitchen(), costFile(accepted, DAY, CONSTANTS));
+    const moved = proposalEffects(kitchen(), costFile(accepted, DAY, CONSTANTS));
     expect(moved.map((m) => m.name)).toEqual([
       'River trout, whole',
       'Whole trout off the bone, braised leek',
     ]);
     for (const m of moved) expect(m.after ?? NaN).toBeLessThan(m.before ?? NaN);
-    expect(whatMoved(kitchen(), kitchen())).toEqual([]);
+    expect(proposalEffects(kitchen(), kitchen())).toEqual([]);
   });
 
   test('drained bones teach a retention, and the stock has more litres for it', () => {

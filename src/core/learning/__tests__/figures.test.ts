@@ -1,4 +1,4 @@
-import { COOKED, learn, outliers, typicalSd, unitOf, weighTest, type TestPart } from '..';
+import { COOKED, learn, outliers, typicalSd, figureUnit, weighTest, type TestPart } from '..';
 
 const fresh = (value: number) => ({ value, weight: 1 });
 
@@ -72,7 +72,7 @@ test('groups tested once say nothing of the spread, beside those tested more oft
 });
 
 test('retention is in ml per kg, everything else in %', () => {
-  expect(COOKED.map((figure) => [figure, unitOf(figure)])).toEqual([
+  expect(COOKED.map((figure) => [figure, figureUnit(figure)])).toEqual([
     ['browned off', '%'],
     ['fat run off', '%'],
     ['sweated off', '%'],

@@ -1,6 +1,6 @@
 import { Decimal } from 'decimal.js';
 import fc from 'fast-check';
-import { guessColumns, judge, listMark, matcher, placesOf, readRow, type Current } from '..';
+import { guessColumns, judgeRow, listMark, matcher, placesOf, readRow, type Current } from '..';
 
 const leek: Current = {
   name: 'Leeks',
@@ -123,7 +123,7 @@ describe('matching', () => {
 
 describe('judging', () => {
   const of = (price: string, pack?: string, current: Current = leek) =>
-    judge({ name: 'Leeks', price: new Decimal(price), priceTyped: price, pack }, current, manner, 0.15);
+    judgeRow({ name: 'Leeks', price: new Decimal(price), priceTyped: price, pack }, current, manner, 0.15);
   test.each([
     ['14.00', '5 kg', 'same', undefined],
     ['14.50', '5 kg', 'moved', '3.6 % dearer'],

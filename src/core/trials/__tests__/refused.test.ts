@@ -3,7 +3,7 @@ import type { KitchenFile, WrittenTrial } from '../../kitchen-file';
 import { historyFrom, stateFrom } from '../../kitchen-state';
 import { CONSTANTS, groupOf } from '../../reference';
 import { demoKitchen } from '../../testing/demo';
-import { triedOut } from '..';
+import { applyTrials } from '..';
 
 const GONE = '019d20a1-8400-7a10-8b10-5f0a6c1effff';
 const file = demoKitchen();
@@ -21,7 +21,7 @@ const line = pie.lines[0]!.id!;
 
 /** The one trial alone: why it does nothing, or that it does something. */
 function flaw(trial: WrittenTrial, of = base): string | undefined {
-  const { flaws, state, times } = triedOut(of, [trial]);
+  const { flaws, state, times } = applyTrials(of, [trial]);
   expect(flaws).toHaveLength(1);
   // What does nothing leaves everything as it is.
   if (flaws[0]) expect([state, [...times.values()].every((x) => x === 1)]).toEqual([of.state, true]);
@@ -113,7 +113,7 @@ test('hands and energy that cost nothing can be no dearer, and what nothing take
 });
 
 test('of several trials those that do something do it, whatever the others say', () => {
-  const { flaws, times } = triedOut(base, [
+  const { flaws, times } = applyTrials(base, [
     { of: 'price', ingredient: GONE, times: 3 },
     { of: 'price', ingredient: ingredient('Venison bones').id, times: 1.5 },
     { of: 'group', group: groupOf(ingredient('Venison bones')), times: 2 },

@@ -6,7 +6,7 @@ import { CostGraph } from '../../graph';
 import { CONSTANTS, groupOf } from '../../reference';
 import { cases } from '../../testing/cases';
 import { SMALL, smallKitchen } from '../../testing/small-kitchen';
-import { isSlid, pricedBy, slidOf, slidPlates, triedOut } from '..';
+import { isSlider, ingredientsPriced, slidersOf, sliderPlates, applyTrials } from '..';
 
 /*
  * Trials in a kitchen of one plate with two sizes: everything that a portion, a price or a yield can reach is in it, and it is
@@ -78,7 +78,7 @@ function costedWith(
   base: KitchenCosting,
   trials: readonly WrittenTrial[],
 ): KitchenCosting {
-  const { state, times } = triedOut(base, trials);
+  const { state, times } = applyTrials(base, trials);
   const past = { ...historyFrom(file, DAY), times: (of: string) => times.get(of) ?? 1 };
   return costKitchen(state, DAY, CONSTANTS, past, base.workings);
 }
@@ -117,7 +117,7 @@ const trial: fc.Arbitrary<WrittenTrial> = fc.oneof(
 
 /** Plates while some trials slide, as a browser answers it. */
 function slidIn(base: KitchenCosting, trials: readonly WrittenTrial[]) {
-  const slid = slidOf(base, trials);
+  const slid = slidersOf(base, trials);
   const graph = new CostGraph(slid.graph);
   graph.set(slid.prices);
   const before = [...base.plates.values()].map(({ plate: p }) => ({
@@ -125,14 +125,14 @@ function slidIn(base: KitchenCosting, trials: readonly WrittenTrial[]) {
     cost: costOfPlate(base, p.id).cost,
     menuPrice: p.menuPrice === undefined ? undefined : Number(p.menuPrice),
   }));
-  return slidPlates(before, slid, graph, trials, mannerIn(base.state));
+  return sliderPlates(before, slid, graph, trials, mannerIn(base.state));
 }
 
 test('what slides answers as the whole kitchen costed with it, dishes and their sizes, whatever is tried together', () => {
   fc.assert(
     fc.property(fc.nat(KITCHENS.length - 1), fc.array(trial, { maxLength: 5 }), (n, any) => {
       const { file, base } = KITCHENS[n]!;
-      const trials = any.filter((t) => isSlid(base, t));
+      const trials = any.filter((t) => isSlider(base, t));
       const found = slidIn(base, trials);
       const after = costedWith(file, base, trials);
       expect(found.map((p) => p.id)).toEqual([SMALL.plate, HALF, BANQUET]);
@@ -195,7 +195,7 @@ test('a line that is tried stays in the way it belongs to, and switched off if i
   const file = smallKitchen((k) => Object.assign(k.recipes[1]!, { choices: [choice], steps: lines }));
   const base = costKitchen(stateFrom(file), DAY, CONSTANTS, historyFrom(file, DAY));
   const tried = (step: string) =>
-    triedOut(base, [
+    applyTrials(base, [
       { of: 'line', recipe: SMALL.sauce, step, says: '25 g salt' },
     ]).state.recipes[1]!.steps.find((s) => s.id === step);
   expect(tried(id(41))).toMatchObject({ do: 'add', amount: '25 g', way: id(32) });
@@ -206,7 +206,7 @@ test('a line that is tried stays in the way it belongs to, and switched off if i
 
 describe('each kind of trial does what it says and nothing else', () => {
   const { file, base } = KITCHENS[0]!;
-  const only = (t: WrittenTrial) => triedOut(base, [t]);
+  const only = (t: WrittenTrial) => applyTrials(base, [t]);
   const differing = (a: object, b: object): string[] =>
     Object.keys({ ...a, ...b }).filter(
       (k) => JSON.stringify((a as never)[k]) !== JSON.stringify((b as never)[k]),
@@ -214,21 +214,21 @@ describe('each kind of trial does what it says and nothing else', () => {
 
   test('a price moves the thing itself, a group what belongs to it, a supplier what is bought there', () => {
     const group = groupOf(file.ingredients[0]!);
-    expect(pricedBy(base, { of: 'price', ingredient: SMALL.bones, times: 2 })).toEqual([SMALL.bones]);
-    expect(pricedBy(base, { of: 'price', ingredient: SMALL.fat, times: 2 })).toEqual([]);
-    expect(pricedBy(base, { of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 })).toEqual([
+    expect(ingredientsPriced(base, { of: 'price', ingredient: SMALL.bones, times: 2 })).toEqual([SMALL.bones]);
+    expect(ingredientsPriced(base, { of: 'price', ingredient: SMALL.fat, times: 2 })).toEqual([]);
+    expect(ingredientsPriced(base, { of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 })).toEqual([
       SMALL.leek,
       UNPRICED,
     ]);
-    expect(pricedBy(base, { of: 'supplier', supplier: SMALL.supplier, times: 2 })).toEqual([
+    expect(ingredientsPriced(base, { of: 'supplier', supplier: SMALL.supplier, times: 2 })).toEqual([
       SMALL.bones,
       SMALL.salt,
     ]);
-    expect(pricedBy(base, { of: 'group', group, times: 2 })).toEqual(
+    expect(ingredientsPriced(base, { of: 'group', group, times: 2 })).toEqual(
       file.ingredients.filter((i) => groupOf(i) === group && i.id !== SMALL.fat).map((i) => i.id),
     );
-    expect(pricedBy(base, { of: 'yield', ingredient: SMALL.bones, usablePct: 50 })).toEqual([]);
-    expect(pricedBy(base, { of: 'layer', layer: 'hands', times: 2 })).toEqual([]);
+    expect(ingredientsPriced(base, { of: 'yield', ingredient: SMALL.bones, usablePct: 50 })).toEqual([]);
+    expect(ingredientsPriced(base, { of: 'layer', layer: 'hands', times: 2 })).toEqual([]);
   });
 
   test('what each of them leaves otherwise', () => {
@@ -264,9 +264,9 @@ describe('each kind of trial does what it says and nothing else', () => {
       k.kitchen.energyPerKwh = { electricity: '0.30' };
     });
     const costed = costKitchen(stateFrom(paid), DAY, CONSTANTS, historyFrom(paid, DAY));
-    const hands = triedOut(costed, [{ of: 'layer', layer: 'hands', times: 1.5 }]).state.kitchen;
+    const hands = applyTrials(costed, [{ of: 'layer', layer: 'hands', times: 1.5 }]).state.kitchen;
     expect([hands.wagePerHour, hands.energyPerKwh]).toEqual(['27', { electricity: '0.30' }]);
-    const energy = triedOut(costed, [{ of: 'layer', layer: 'energy', times: 2 }]).state.kitchen;
+    const energy = applyTrials(costed, [{ of: 'layer', layer: 'energy', times: 2 }]).state.kitchen;
     expect([energy.wagePerHour, energy.energyPerKwh]).toEqual(['18.00', { electricity: '0.6' }]);
   });
 
@@ -287,7 +287,7 @@ describe('each kind of trial does what it says and nothing else', () => {
     }
     const idle = smallKitchen((k) => k.suppliers.push({ id: OTHER_SUPPLIER, name: 'Somebody else' }));
     const costed = costKitchen(stateFrom(idle), DAY, CONSTANTS, historyFrom(idle, DAY));
-    expect(triedOut(costed, [{ of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 }]).flaws[0]).toMatchObject(
+    expect(applyTrials(costed, [{ of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 }]).flaws[0]).toMatchObject(
       {
         code: 'no-price',
         path: '',

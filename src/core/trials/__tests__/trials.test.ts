@@ -6,7 +6,7 @@ import { CostGraph } from '../../graph';
 import { CONSTANTS, groupOf } from '../../reference';
 import { cases } from '../../testing/cases';
 import { demoKitchen } from '../../testing/demo';
-import { isSlid, slidOf, slidPlates, triedOut } from '..';
+import { isSlider, slidersOf, sliderPlates, applyTrials } from '..';
 
 const file: KitchenFile = demoKitchen();
 const DAY = file.referenceDay;
@@ -14,7 +14,7 @@ const base = costKitchen(stateFrom(file), DAY, CONSTANTS, historyFrom(file, DAY)
 
 /** The kitchen costed with all of some trials done to it: what the whole calculation says. */
 function costedWith(trials: readonly WrittenTrial[]): KitchenCosting {
-  const { state, times } = triedOut(base, trials);
+  const { state, times } = applyTrials(base, trials);
   const past = { ...historyFrom(file, DAY), times: (id: string) => times.get(id) ?? 1 };
   return costKitchen(state, DAY, CONSTANTS, past, base.workings);
 }
@@ -65,8 +65,8 @@ const slidTrial: fc.Arbitrary<WrittenTrial> = fc.oneof(
 test('what a slider answers is what the whole kitchen costed anew would say, whatever is on the what-if', () => {
   fc.assert(
     fc.property(fc.array(slidTrial, { maxLength: 6 }), (any) => {
-      const trials = any.filter((t) => isSlid(base, t));
-      const slid = slidOf(base, trials);
+      const trials = any.filter((t) => isSlider(base, t));
+      const slid = slidersOf(base, trials);
       const graph = new CostGraph(slid.graph);
       graph.set(slid.prices);
       const before = [...base.plates.values()].map(({ plate }) => ({
@@ -75,7 +75,7 @@ test('what a slider answers is what the whole kitchen costed anew would say, wha
         menuPrice: plate.menuPrice === undefined ? undefined : Number(plate.menuPrice),
       }));
       const after = costedWith(trials);
-      for (const p of slidPlates(before, slid, graph, trials, mannerIn(base.state))) {
+      for (const p of sliderPlates(before, slid, graph, trials, mannerIn(base.state))) {
         const cost = costOfPlate(after, p.id).cost;
         const price = after.plates.get(p.id)?.plate.menuPrice;
         expect(p.priceThen).toBe(price === undefined ? undefined : Number(price));
@@ -121,8 +121,8 @@ test('a line of a pot that reads otherwise is run otherwise; one that nobody und
       '',
   };
   const [less, mad] = [
-    triedOut(base, [{ ...of, says: 'reduce to 80 %' }]),
-    triedOut(base, [{ ...of, says: 'sing to it' }]),
+    applyTrials(base, [{ ...of, says: 'reduce to 80 %' }]),
+    applyTrials(base, [{ ...of, says: 'sing to it' }]),
   ];
   expect(of.step).not.toBe('');
   expect(less.flaws).toEqual([undefined]);
@@ -142,7 +142,7 @@ test('what has been archived does nothing, and is told of', () => {
     { of: 'menu price', plate: nobody, price: '1.00' },
     { of: 'instead', kind: 'recipe', from: nobody, to: nobody },
   ];
-  const { flaws, state } = triedOut(base, trials);
+  const { flaws, state } = applyTrials(base, trials);
   expect(flaws.map((f) => f?.code)).toEqual(trials.map(() => 'gone'));
   expect(state).toBe(base.state);
 });
@@ -156,10 +156,10 @@ test('one thing in place of another: a pot in place of one that it is made from 
     from: recipe('Venison bone stock'),
     to: recipe('Juniper sauce'),
   };
-  const { flaws } = triedOut(base, [other]);
+  const { flaws } = applyTrials(base, [other]);
   expect(flaws[0]?.code).toBe('recipe-loop');
   const salt = ingredient('Salt');
-  const { flaws: none, state } = triedOut(base, [
+  const { flaws: none, state } = applyTrials(base, [
     { of: 'instead', kind: 'ingredient', from: salt, to: bought.find((b) => b !== salt) ?? '' },
   ]);
   expect(none).toEqual([undefined]);
@@ -167,8 +167,8 @@ test('one thing in place of another: a pot in place of one that it is made from 
 });
 
 test('only what runs no pot slides', () => {
-  expect(isSlid(base, { of: 'school', school: 'free' })).toBe(false);
-  expect(isSlid(base, { of: 'price', ingredient: '', times: 1 })).toBe(true);
+  expect(isSlider(base, { of: 'school', school: 'free' })).toBe(false);
+  expect(isSlider(base, { of: 'price', ingredient: '', times: 1 })).toBe(true);
   // Onions are counted: with another yield a pot of five of them takes another weight.
-  expect(isSlid(base, { of: 'yield', ingredient: ingredient('Onion'), usablePct: 80 })).toBe(false);
+  expect(isSlider(base, { of: 'yield', ingredient: ingredient('Onion'), usablePct: 80 })).toBe(false);
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { asked, counted, laid, Pots } from '../../compare';
+import { waysOf, countedPerLitre, figuresOfWays, SnapshotPots } from '../../compare';
 import { costKitchen } from '../../costing';
 import type { KitchenFile, WrittenAsks } from '../../kitchen-file';
 import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
@@ -14,10 +14,10 @@ import {
   importance,
   pertOf,
   rangesOf,
-  TOLD,
-  Trials,
-  type Setup,
-  type Told,
+  SIMULATED,
+  Simulation,
+  type SimulationSetup,
+  type SimulatedFigure,
   type Uncertain,
 } from '..';
 
@@ -57,27 +57,27 @@ function costed(file: KitchenFile, constants = CONSTANTS) {
 /** What a question comes to in a kitchen, worked out from its file alone. */
 function plainly(file: KitchenFile, asks: WrittenAsks, constants = CONSTANTS): number[][] {
   const { costing } = costed(file, constants);
-  const made = asked(costing, [], asks, constants);
+  const made = waysOf(costing, [], asks, constants);
   if (!made.ok) throw new Error(made.trouble.message);
   const c = { ...ownConstants(costing.state.kitchen, constants), stepH: BAND_STEP_H };
   // The ways are those that were asked about: a target is not another one because a figure turned out otherwise.
-  return laid(new Pots(made.value.apart), setupOf(asks).ways, c).map((f) => {
-    const money = (of: typeof f.perL | null): number => (of && counted(of, LAYERS)) ?? NaN;
+  return figuresOfWays(new SnapshotPots(made.value.apart), setupOf(asks).ways, c).map((f) => {
+    const money = (of: typeof f.perL | null): number => (of && countedPerLitre(of, LAYERS)) ?? NaN;
     return [f.litres, f.saltPct, f.body, f.elapsedHours, money(f.perL), money(f.perPortion)];
   });
 }
 
-const setups = new Map<string, Setup>();
-function setupOf(asks: WrittenAsks): Setup {
+const setups = new Map<string, SimulationSetup>();
+function setupOf(asks: WrittenAsks): SimulationSetup {
   const key = JSON.stringify(asks);
   const known = setups.get(key);
   if (known) return known;
   const { costing, past } = costed(demo);
-  const made = asked(costing, [], asks, CONSTANTS);
+  const made = waysOf(costing, [], asks, CONSTANTS);
   if (!made.ok) throw new Error(made.trouble.message);
   const { apart, ways } = made.value;
   const uncertain = rangesOf(costing, (article) => past.article(article).points, apart, ways, CONSTANTS);
-  const setup: Setup = { apart, ways, uncertain, layers: [...LAYERS], seed: 3, stepH: BAND_STEP_H };
+  const setup: SimulationSetup = { apart, ways, uncertain, layers: [...LAYERS], seed: 3, stepH: BAND_STEP_H };
   setups.set(key, setup);
   return setup;
 }
@@ -139,7 +139,7 @@ const EXACTLY = 1e-6;
 const BUT_FOR_THAT = 5e-3;
 
 /** A figure of each kind, where one is drawn; which way what it moves goes as it grows; and how near the plain calculation is. */
-const KINDS: readonly (readonly [Uncertain['kind'], WrittenAsks, string, Told, 1 | 0 | -1, number])[] = [
+const KINDS: readonly (readonly [Uncertain['kind'], WrittenAsks, string, SimulatedFigure, 1 | 0 | -1, number])[] = [
   ['constant', shells, 'cling_cone_sieve', 'litres', -1, EXACTLY],
   ['price', press, 'Venison bones', 'perL', 1, EXACTLY],
   // Of these only trim is in the pot, at a value the house has set: whatever is paid or usable moves nothing.
@@ -162,7 +162,7 @@ describe.each(KINDS)('%s, %j, %s', (kind, asks, name, moves, direction, near) =>
   if (!u) throw new Error(`no ${kind} of ${name} is drawn`);
 
   test('each draw is what the kitchen says with that figure written into it', () => {
-    const trials = new Trials({ ...setup, uncertain: [u] });
+    const trials = new Simulation({ ...setup, uncertain: [u] });
     const values = [0, 1, 2].map((n) => trials.drawnIn(n)[0]!);
     expect(new Set(values).size).toBe(3);
     for (const [n, value] of values.entries()) {
@@ -170,7 +170,7 @@ describe.each(KINDS)('%s, %j, %s', (kind, asks, name, moves, direction, near) =>
       const plain = plainly(file, asks, constants).flat();
       for (const [k, found] of trials.tell(n).entries()) {
         const want = plain[k]!;
-        const what = `${TOLD[k % TOLD.length]} of way ${Math.floor(k / TOLD.length)}`;
+        const what = `${SIMULATED[k % SIMULATED.length]} of way ${Math.floor(k / SIMULATED.length)}`;
         if (Number.isNaN(want)) expect([what, found]).toEqual([what, NaN]);
         else expect([what, Math.abs(found / want - 1) < near ? want : found]).toEqual([what, want]);
       }
@@ -179,12 +179,12 @@ describe.each(KINDS)('%s, %j, %s', (kind, asks, name, moves, direction, near) =>
 
   const does = direction === 0 ? 'no other' : direction > 0 ? 'more' : 'less';
   test(`more of it is ${does} ${moves}`, () => {
-    const at = TOLD.indexOf(moves);
-    const trials = new Trials({ ...setup, uncertain: [u] });
+    const at = SIMULATED.indexOf(moves);
+    const trials = new Simulation({ ...setup, uncertain: [u] });
     const made = Array.from({ length: 12 }, (_, n) => [trials.drawnIn(n)[0]!, trials.tell(n)] as const);
     made.sort((a, b) => a[0] - b[0]);
     const moved = setup.ways.map((_, w) => {
-      const along = made.map(([, told]) => told[w * TOLD.length + at]!);
+      const along = made.map(([, told]) => told[w * SIMULATED.length + at]!);
       return (along.at(-1)! - along[0]!) * (direction || 1);
     });
     if (direction === 0) return expect(Math.max(...moved.map(Math.abs))).toBeLessThan(1e-12);

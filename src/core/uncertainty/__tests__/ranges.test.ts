@@ -1,4 +1,4 @@
-import { apartOf, type Way } from '../../compare';
+import { snapshotOf, type Way } from '../../compare';
 import { costKitchen } from '../../costing';
 import { historyFrom, stateFrom, type PricePoint } from '../../kitchen-state';
 import { CONSTANTS, LEARNING, REFERENCE, referenceLarder } from '../../reference';
@@ -20,7 +20,7 @@ function ranges(change: (k: Written) => void, product: string = SMALL.sauce): Un
   const costing = costKitchen(stateFrom(file), DAY, CONSTANTS, past);
   const way: Way = { name: 'as it stands', recipes: [], product, prices: 0 };
   const points = (article: string): readonly PricePoint[] => past.article(article).points;
-  return rangesOf(costing, points, apartOf([costing], [way]), [way], CONSTANTS);
+  return rangesOf(costing, points, snapshotOf([costing], [way]), [way], CONSTANTS);
 }
 
 /** The one range of a kind, or what there is of it. */

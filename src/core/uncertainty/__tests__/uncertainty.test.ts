@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { cases } from '../../testing/cases';
-import { asked, laid, Pots } from '../../compare';
+import { waysOf, figuresOfWays, SnapshotPots } from '../../compare';
 import { costKitchen } from '../../costing';
 import { historyFrom, ownConstants, stateFrom } from '../../kitchen-state';
 import { CONSTANTS } from '../../reference';
@@ -11,15 +11,15 @@ import {
   checkRange,
   Draws,
   drawn,
-  figureIn,
+  simulatedFigure,
   importance,
   pertOf,
   rangesOf,
-  TOLD,
-  Trials,
+  SIMULATED,
+  Simulation,
   wins,
-  type Setup,
-  type Told,
+  type SimulationSetup,
+  type SimulatedFigure,
 } from '..';
 
 const range = fc
@@ -120,10 +120,10 @@ test('of two that cost the same the one named first is the cheapest', () => {
 
 test('of one way one figure stands there once for each trial', () => {
   const [ways, trials] = [3, 4];
-  const values = Float64Array.from({ length: ways * TOLD.length * trials }, (_, i) => i);
-  for (const [at, told] of TOLD.entries())
-    expect([...figureIn(values, ways, 2, told)]).toEqual(
-      Array.from({ length: trials }, (_, n) => (n * ways + 2) * TOLD.length + at),
+  const values = Float64Array.from({ length: ways * SIMULATED.length * trials }, (_, i) => i);
+  for (const [at, told] of SIMULATED.entries())
+    expect([...simulatedFigure(values, ways, 2, told)]).toEqual(
+      Array.from({ length: trials }, (_, n) => (n * ways + 2) * SIMULATED.length + at),
     );
 });
 
@@ -151,12 +151,12 @@ describe('trials of pots', () => {
   const costing = costKitchen(state, DAY, CONSTANTS, history);
   const recipe = state.recipes.find((r) => r.name === 'Venison bone stock')!;
   const line = recipe.steps.find((s) => s.do === 'strain')!.id!;
-  const made = asked(costing, [], { of: 'press', recipe: recipe.id, line }, CONSTANTS);
+  const made = waysOf(costing, [], { of: 'press', recipe: recipe.id, line }, CONSTANTS);
   if (!made.ok) throw new Error(made.trouble.message);
   const { apart, ways } = made.value;
   const uncertain = rangesOf(costing, (article) => history.article(article).points, apart, ways, CONSTANTS);
-  const setup: Setup = { apart, ways, uncertain, layers: ['ingredients'], seed: 3, stepH: BAND_STEP_H };
-  const at = (w: number, t: Told): number => w * TOLD.length + TOLD.indexOf(t);
+  const setup: SimulationSetup = { apart, ways, uncertain, layers: ['ingredients'], seed: 3, stepH: BAND_STEP_H };
+  const at = (w: number, t: SimulatedFigure): number => w * SIMULATED.length + SIMULATED.indexOf(t);
 
   test('whatever a figure is, its range contains it, and it is one that the pots are cooked with', () => {
     expect(uncertain.map(checkRange).filter(Boolean)).toEqual([]);
@@ -169,17 +169,17 @@ describe('trials of pots', () => {
   });
 
   test('a trial is the same whoever makes it and in whatever order', () => {
-    const once = new Trials(setup);
-    const again = new Trials(structuredClone(setup));
+    const once = new Simulation(setup);
+    const again = new Simulation(structuredClone(setup));
     const forth = [0, 1, 2, 3, 4].map((n) => once.tell(n));
     const back = [4, 3, 2, 1, 0].map((n) => again.tell(n)).reverse();
     expect(back).toEqual(forth);
-    expect(new Trials({ ...setup, seed: 4 }).tell(0)).not.toEqual(forth[0]);
+    expect(new Simulation({ ...setup, seed: 4 }).tell(0)).not.toEqual(forth[0]);
   });
 
   test('where nothing is unsure, every trial is what the sheet says', () => {
-    const sure = new Trials({ ...setup, uncertain: [], stepH: 1 / 60 });
-    const figures = laid(new Pots(apart), ways, ownConstants(state.kitchen, CONSTANTS));
+    const sure = new Simulation({ ...setup, uncertain: [], stepH: 1 / 60 });
+    const figures = figuresOfWays(new SnapshotPots(apart), ways, ownConstants(state.kitchen, CONSTANTS));
     const told = sure.tell(17);
     for (const [w, f] of figures.entries()) {
       expect(told[at(w, 'litres')]).toBeCloseTo(f.litres, 12);
@@ -189,11 +189,11 @@ describe('trials of pots', () => {
   });
 
   test('bands by large steps are those by minute steps', () => {
-    const [large, minutes] = [new Trials(setup), new Trials({ ...setup, stepH: 1 / 60 })];
+    const [large, minutes] = [new Simulation(setup), new Simulation({ ...setup, stepH: 1 / 60 })];
     for (let n = 0; n < 24; n += 1) {
       const [a, b] = [large.tell(n), minutes.tell(n)];
       for (const w of [0, 1])
-        for (const t of TOLD) {
+        for (const t of SIMULATED) {
           if (t === 'perPortion') continue;
           expect(Math.abs(a[at(w, t)]! / b[at(w, t)]! - 1)).toBeLessThan(1.5e-3);
         }
@@ -201,7 +201,7 @@ describe('trials of pots', () => {
   });
 
   test('pressing wins whatever is drawn: the same draw counts for both ways', () => {
-    const trials = new Trials(setup);
+    const trials = new Simulation(setup);
     const all = Array.from({ length: 60 }, (_, n) => trials.tell(n));
     const of = (w: number): Float64Array => Float64Array.from(all, (x) => x[at(w, 'perL')]!);
     expect(wins([of(0), of(1)])).toEqual([1, 0]);
@@ -212,7 +212,7 @@ describe('trials of pots', () => {
 
   describe('in a vessel that has taught how fast it boils away', () => {
     /** The same question in a kitchen whose pots have taught it of a long simmer. */
-    const taughtTo = (sd: number): Setup => {
+    const taughtTo = (sd: number): SimulationSetup => {
       const kitchen = demoKitchen();
       const pot = kitchen.vessels.find((v) => v.id === recipe.vessel)!;
       const own = { heat: 'bare simmer', lid: 'off', times: 1.2, sd, batches: 6, on: DAY } as const;
@@ -220,7 +220,7 @@ describe('trials of pots', () => {
       Object.assign(pot, { boils: [own, other] });
       const past = historyFrom(kitchen, DAY);
       const costed = costKitchen(stateFrom(kitchen), DAY, CONSTANTS, past);
-      const question = asked(costed, [], { of: 'press', recipe: recipe.id, line }, CONSTANTS);
+      const question = waysOf(costed, [], { of: 'press', recipe: recipe.id, line }, CONSTANTS);
       if (!question.ok) throw new Error(question.trouble.message);
       const ranges = rangesOf(
         costed,
@@ -231,12 +231,12 @@ describe('trials of pots', () => {
       );
       return { ...setup, ...question.value, uncertain: ranges };
     };
-    const evaporation = (of: Setup): Setup => ({
+    const evaporation = (of: SimulationSetup): SimulationSetup => ({
       ...of,
       uncertain: of.uncertain.filter((u) => u.kind === 'boils' || u.id.startsWith('evap_')),
     });
-    const spread = (of: Setup): number => {
-      const trials = new Trials(of);
+    const spread = (of: SimulationSetup): number => {
+      const trials = new Simulation(of);
       const litres = Float64Array.from({ length: 40 }, (_, n) => trials.tell(n)[at(0, 'litres')]!);
       return Math.max(...litres) - Math.min(...litres);
     };

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { fewSources, MOST_SOURCES } from '../../pot/together';
+import { limitSources, MOST_SOURCES } from '../../pot/merge-sources';
 import { CONSTANTS } from '../../reference';
 import { cases } from '../../testing/cases';
 import { hob, of, round, stuff } from '../../testing/stuff';
@@ -67,7 +67,7 @@ describe('what a product brings twice is one thing', () => {
     });
     fc.assert(
       fc.property(fc.array(source, { maxLength: 80 }), (sources) => {
-        const few = fewSources(sources);
+        const few = limitSources(sources);
         expect(few.length).toBeLessThanOrEqual(MOST_SOURCES);
         for (const what of ['added', 'left'] as const) {
           const sum = (list: typeof sources): number => list.reduce((g, s) => g + s[what], 0);

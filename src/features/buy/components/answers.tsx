@@ -4,13 +4,13 @@ import { Panel } from '@/ui/panel';
 import Link from 'next/link';
 import type { CostGraph } from '@/core/graph';
 import Table from 'react-bootstrap/Table';
-import { CountedSwitch } from '@/ui/counted-switch';
-import { useFigures } from '@/ui/figures';
+import { LayerSwitch } from '@/ui/layer-switch';
+import { useFormatters } from '@/ui/formatters-context';
 import { WhyFigure } from '@/ui/why';
-import type { Answer, Reached } from '../queries';
+import type { PriceEffect, AffectedDish } from '../queries';
 
 interface Props {
-  readonly reached: Reached;
+  readonly reached: AffectedDish;
   readonly graph: CostGraph;
   /** What each cost when it first came into view. */
   readonly before: ReadonlyMap<string, number | null>;
@@ -23,7 +23,7 @@ export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (
     <Panel className="answers" aria-label="What these prices change">
-      <CountedSwitch />
+      <LayerSwitch />
       <Group title="A dish" rows={reached.plates} graph={graph} before={before} />
       <Group title="A litre" rows={reached.products} graph={graph} before={before} />
       {others > 0 && <p className="quiet">{others} more are not made from the rows on screen.</p>}
@@ -38,10 +38,10 @@ function Group({
   before,
 }: Pick<Props, 'graph' | 'before'> & {
   readonly title: string;
-  readonly rows: readonly Answer[];
+  readonly rows: readonly PriceEffect[];
 }) {
   // What moves comes first: it is what a price is typed for.
-  const moves = ({ key, cost }: Answer): boolean => {
+  const moves = ({ key, cost }: PriceEffect): boolean => {
     const [now, was] = [graph.has(key) ? graph.cost(key) : cost, before.get(key)];
     return now !== null && was !== undefined && was !== null && Math.abs(now - was) > 1e-9;
   };
@@ -79,11 +79,11 @@ function AnswerRow({
   now,
   was,
 }: {
-  readonly row: Answer;
+  readonly row: PriceEffect;
   readonly now: number | null;
   readonly was: number | null;
 }) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   const moved = now === null || was === null ? 0 : (now - was) * row.weight;
   return (
     <tr>
@@ -121,11 +121,11 @@ function OverTarget({
   now,
   was,
 }: {
-  readonly row: Answer;
+  readonly row: PriceEffect;
   readonly now: number | null;
   readonly was: number | null;
 }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   if (most === undefined || now === null || now <= most) return null;
   const breaks = was !== null && was <= most;
   return (

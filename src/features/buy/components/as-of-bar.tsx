@@ -5,11 +5,11 @@ import Stack from 'react-bootstrap/Stack';
 import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
-import type { Order, PriceBookAsked, PriceBookData } from '../queries';
+import type { PriceBookOrder, PriceBookAsked, PriceBookData } from '../queries';
 import { DayField } from '@/ui/day-field';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 
-const ORDER_WORDS: Readonly<Record<Order, string>> = {
+const ORDER_WORDS: Readonly<Record<PriceBookOrder, string>> = {
   name: 'by name',
   moved: 'what moved most',
   cost: 'dearest usable kilo',
@@ -47,9 +47,9 @@ export function AsOfBar({
         <Form.Select
           aria-label="Order of the rows"
           value={data.order}
-          onChange={(event) => go({ order: event.target.value as Order })}
+          onChange={(event) => go({ order: event.target.value as PriceBookOrder })}
         >
-          {(Object.keys(ORDER_WORDS) as Order[]).map((key) => (
+          {(Object.keys(ORDER_WORDS) as PriceBookOrder[]).map((key) => (
             <option key={key} value={key}>
               {ORDER_WORDS[key]}
             </option>
@@ -70,7 +70,7 @@ function InThePast({
   readonly data: PriceBookData;
   readonly go: (next: PriceBookAsked) => void;
 }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <p className="warning w-100 m-0" role="status">
       Prices and yields of {day(data.day)},{' '}

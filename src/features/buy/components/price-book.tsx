@@ -7,13 +7,13 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { DataTable, type Column } from '@/ui/data-table';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { ChooseColumns } from '@/ui/choose-columns';
 import { useHiddenColumns } from '@/ui/person';
-import { useWanted } from '@/ui/use-wanted';
+import { useQueryParam } from '@/ui/use-query-param';
 import { searcher } from '@/search';
 import { moreRows, wholeIndex } from '../actions';
-import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow, Reached } from '../queries';
+import type { PriceBookAsked, PriceBookData, PriceIndex, PriceRow, AffectedDish } from '../queries';
 import { Answers } from './answers';
 import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
@@ -22,9 +22,9 @@ import { useAnswers } from './use-answers';
 const ON_SCREEN = 60;
 
 /** The rows that are looked at: those that came with the page, and whatever is fetched because somebody looks for it. */
-function useRows(data: PriceBookData, asked: PriceBookAsked, reach: (reached: Reached) => void) {
+function useRows(data: PriceBookData, asked: PriceBookAsked, reach: (reached: AffectedDish) => void) {
   const [known, setKnown] = useState(() => new Map(data.rows.map((r) => [r.id, r])));
-  const [wanted, setWanted] = useWanted();
+  const [wanted, setWanted] = useQueryParam();
   const [most, setMost] = useState(ON_SCREEN);
   const [index, setIndex] = useState<readonly PriceIndex[]>(() =>
     data.rows.map((r) => ({ id: r.id, name: r.name, words: r.article?.words ?? '' })),
@@ -164,7 +164,7 @@ function Table({
   readonly onTyped: ReturnType<typeof useAnswers>['set'];
   readonly keep: (row: PriceRow) => void;
 }) {
-  const { currencySign } = useFigures();
+  const { currencySign } = useFormatters();
   const columns = useMemo(
     (): Column<PriceRow>[] => [
       { id: 'name', head: 'Ingredient' },

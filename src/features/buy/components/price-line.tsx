@@ -4,18 +4,18 @@ import Button from 'react-bootstrap/Button';
 import Link from 'next/link';
 import { useId, useState } from 'react';
 import { comesOffShare } from '@/core/knife';
-import { farOff, checkShares, readPct, readPrice } from '@/core/larder';
+import { outlierQuestion, checkShares, readPct, readPrice } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { TypedField } from '@/ui/typed-field';
-import { useUnkept } from '@/ui/unkept';
-import { useSent } from '@/ui/use-sent';
+import { useUnsavedChanges } from '@/ui/unsaved-changes';
+import { useQueuedWrite } from '@/ui/use-queued-write';
 import { WhyFigure } from '@/ui/why';
-import { waits, type Reply } from '@/wire';
+import { canWait, type Reply } from '@/wire';
 import { moreRows } from '../actions';
 import type { PriceRow } from '../queries';
 import { editPrice, editYield, PRICE, YIELD } from '../wire';
-import { knifeOf, type Typed } from './use-answers';
+import { knifeOf, type TypedPrice } from './use-answers';
 
 interface Props {
   readonly row: PriceRow;
@@ -23,7 +23,7 @@ interface Props {
   readonly hidden: readonly string[];
   readonly mark: DecimalMark;
   readonly mayEdit: boolean;
-  readonly onTyped: (row: PriceRow, typed: Typed) => void;
+  readonly onTyped: (row: PriceRow, typed: TypedPrice) => void;
   readonly keep: (row: PriceRow) => void;
 }
 
@@ -41,7 +41,7 @@ function understand(
   row: PriceRow,
   text: { price: string; usable: string },
   mark: DecimalMark,
-): { typed?: Typed; price?: string; usable?: string } {
+): { typed?: TypedPrice; price?: string; usable?: string } {
   const price = row.article ? readPrice(text.price, mark) : undefined;
   const pct = readPct(text.usable, mark);
   if (price && !price.ok) return { price: price.trouble.message };
@@ -62,7 +62,7 @@ function workedOut(text: string, mark: DecimalMark): string | undefined {
   return price?.ok ? `= ${price.value.toFixed(2)}` : undefined;
 }
 
-const asItStands = (row: PriceRow): Typed => ({
+const asItStands = (row: PriceRow): TypedPrice => ({
   packPrice: row.article ? Number(row.article.packPrice) : undefined,
   usablePct: row.usablePct,
 });
@@ -76,7 +76,7 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
   const [kept, setKept] = useState(false);
   const understood = understand(row, text, mark);
   // What was refused stands typed and is kept nowhere.
-  useUnkept(refused !== null && refused.here !== true);
+  useUnsavedChanges(refused !== null && refused.here !== true);
   const last = understood.typed ?? asItStands(row);
   const knife = knifeOf(row, last);
 
@@ -90,7 +90,7 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
   };
   const settle = async (answer: Reply<null, PriceRow>): Promise<void> => {
     if (!answer.ok) {
-      setRefused({ message: answer.message, theirs: answer.theirs, here: waits(answer) });
+      setRefused({ message: answer.message, theirs: answer.theirs, here: canWait(answer) });
       return;
     }
     setKept(true);
@@ -101,8 +101,8 @@ function usePriceLine({ row, mark, onTyped, keep }: Props) {
     keep(now);
     onTyped(now, asItStands(now));
   };
-  useSent(PRICE.kind, row.article?.id, (answer: Reply<null, PriceRow>) => void settle(answer));
-  useSent(YIELD.kind, row.id, (answer: Reply<null, PriceRow>) => void settle(answer));
+  useQueuedWrite(PRICE.kind, row.article?.id, (answer: Reply<null, PriceRow>) => void settle(answer));
+  useQueuedWrite(YIELD.kind, row.id, (answer: Reply<null, PriceRow>) => void settle(answer));
   const save = async (field: 'price' | 'usable', value: string, from: PriceRow): Promise<void> => {
     if (understood.price ?? understood.usable) return;
     await settle(
@@ -133,7 +133,7 @@ export function PriceLine(props: Props) {
   const line = usePriceLine(props);
   const { understood, refused, knife } = line;
   const troubleId = useId();
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const trouble = understood.price ?? understood.usable ?? refused?.message;
   const here = refused?.here === true;
   return (
@@ -174,7 +174,7 @@ export function PriceLine(props: Props) {
 }
 
 function BoughtAs({ row }: Pick<Props, 'row'>) {
-  const { said } = useFigures();
+  const { said } = useFormatters();
   return (
     <td className="left d-none d-md-table-cell">
       <div
@@ -208,7 +208,7 @@ interface CellProps extends Props {
 }
 
 function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save }, troubleId }: CellProps) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   return (
     <td>
       {row.article && !row.comesOff && (
@@ -222,7 +222,7 @@ function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save
           asks={(t) => {
             const price = readPrice(t, mark);
             return price.ok
-              ? farOff({
+              ? outlierQuestion({
                   what: 'price',
                   before: Number(row.article?.packPrice),
                   after: price.value.toNumber(),
@@ -239,7 +239,7 @@ function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save
 }
 
 function YieldCell({ row, mark, mayEdit, line: { understood, type, save }, troubleId }: CellProps) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const guess = isGuess(row);
   return (
     <td>
@@ -257,7 +257,7 @@ function YieldCell({ row, mark, mayEdit, line: { understood, type, save }, troub
           asks={(t) => {
             const pct = readPct(t, mark);
             return pct.ok
-              ? farOff({
+              ? outlierQuestion({
                   what: 'yield',
                   before: row.usablePct,
                   after: pct.value,
@@ -274,7 +274,7 @@ function YieldCell({ row, mark, mayEdit, line: { understood, type, save }, troub
 }
 
 function MovedCell({ moved }: { readonly moved: number | undefined }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <td className="moved fig">
       {moved !== undefined && Math.abs(moved) >= 0.005 && (
@@ -289,7 +289,7 @@ function MovedCell({ moved }: { readonly moved: number | undefined }) {
 }
 
 function UsableCell({ row, line: { knife, kept } }: { readonly row: PriceRow; readonly line: Line }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const guess = isGuess(row);
   return (
     <td className="fs-5 fw-bold">

@@ -7,7 +7,7 @@ import { addQuote } from '@/db/edits';
 import { newId } from '@/db/ids';
 import { setIngredient } from '@/db/larder-edits';
 import { insertArticles } from '@/db/larder-rows';
-import { articleCalled, nowOf, putAway } from '@/db/things';
+import { articleCalled, nowOf, setArchived } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { ARTICLE, ARTICLE_AWAY } from './wire';
@@ -105,7 +105,7 @@ const article = declare({
     }
     await insertArticles(sql, kitchenId, [{ article: other.article, pack: other.pack }], other.place);
     await addQuote(sql, kitchenId, other.article.id, today, at, other.typed, other.price);
-    await putAway(sql, 'supplier_article', kitchenId, id, at);
+    await setArchived(sql, 'supplier_article', kitchenId, id, at);
     if (moves) await setIngredient(sql, kitchenId, before.ingredient, { boughtAs: other.article.id });
     return {
       value: { id: other.article.id },
@@ -146,7 +146,7 @@ const away = declare({
     return { ingredient: '', moves: false };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { ingredient, moves }) {
-    await putAway(sql, 'supplier_article', kitchenId, id, gone ? at : null);
+    await setArchived(sql, 'supplier_article', kitchenId, id, gone ? at : null);
     if (moves) await setIngredient(sql, kitchenId, ingredient, { boughtAs: null });
     return {
       value: null,

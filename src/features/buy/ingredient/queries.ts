@@ -3,23 +3,23 @@ import { notFound } from 'next/navigation';
 import { costOfPlate, costOfProduct, isRead, type KitchenCosting } from '@/core/costing';
 import { dayIn } from '@/core/day';
 import type { PricePoint } from '@/core/kitchen-state';
-import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
+import { priceBeforeTrim, isGuess, type Supply } from '@/core/prices';
 import { basisWords } from '@/core/why';
-import { afterTheKnife } from '@/core/knife';
+import { priceAfterTrim } from '@/core/knife';
 import { mannerIn, packOn, weighableOf, type Basis } from '@/core/kitchen-file';
 import type { StateArticle } from '@/core/kitchen-state';
 import { differences, type Comparable } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
 import { pointsOf } from '@/db/read-past';
-import { awayArticlesOf } from '@/db/things';
+import { archivedArticlesOf } from '@/db/archive';
 import { lastCountOf, spellingsOf } from '@/db/larder';
 import { database } from '@/server/database';
 import { usableOf } from '@/core/supply';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { takesIngredient, usedBy } from '@/server/used-by';
-import { figuresFor } from '@/ui/figure-words';
+import { formattersFor } from '@/ui/formatters';
 
 /** One article an ingredient can be bought as. Money per kg. */
 export interface SellerRow {
@@ -102,10 +102,10 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     ),
     lastCountOf(database(), who.kitchenId, id),
     spellingsOf(database(), who.kitchenId, id),
-    mayEdit ? awayArticlesOf(database(), who.kitchenId, id) : [],
+    mayEdit ? archivedArticlesOf(database(), who.kitchenId, id) : [],
   ]);
   const { locale, currency } = state.kitchen;
-  const money = figuresFor({ locale, currency }).money;
+  const money = formattersFor({ locale, currency }).money;
   const wanted = supply.ingredient.priceBasis ?? state.kitchen.priceBasis;
   return {
     id,
@@ -125,7 +125,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
     ownBasis: supply.ingredient.priceBasis !== undefined,
     basisWords: basisWords(supply.price?.basis ?? wanted, money),
     note: supply.price?.note,
-    perKg: beforeTheKnife(supply) ?? null,
+    perKg: priceBeforeTrim(supply) ?? null,
     comesOff: supply.comesOff && {
       id: supply.comesOff.of,
       name: costing.supplies.get(supply.comesOff.of)?.ingredient.name ?? '',
@@ -198,7 +198,7 @@ function sellerRow(
     usablePerKg:
       perKg === null
         ? null
-        : (afterTheKnife(supply.knife, perKg, supply.usable, supply.stockTrim).usablePerKg ?? null),
+        : (priceAfterTrim(supply.knife, perKg, supply.usable, supply.stockTrim).usablePerKg ?? null),
     costedFrom: supply.price?.article.id === article.id,
     allergens: article.label?.allergens,
     movement,
@@ -206,7 +206,7 @@ function sellerRow(
 }
 
 /** What changes when another ingredient is used in this one's place, and what every plate would then cost. */
-export interface Instead {
+export interface SubstituteComparison {
   readonly name: string;
   readonly differences: readonly {
     readonly what: string;
@@ -239,7 +239,7 @@ export function comparable(
   };
 }
 
-export async function insteadOf(who: Worker, id: string, other: string): Promise<Instead | null> {
+export async function substituteFor(who: Worker, id: string, other: string): Promise<SubstituteComparison | null> {
   const { costing } = await costedKitchen(who.kitchenId);
   const [usual, used] = [costing.supplies.get(id), costing.supplies.get(other)];
   if (!usual || !used) return null;
@@ -248,7 +248,7 @@ export async function insteadOf(who: Worker, id: string, other: string): Promise
   const found = differences(
     { ...comparable(costing, id, article(usual)), name: usual.ingredient.name },
     { ...comparable(costing, other, article(used)), name: used.ingredient.name },
-    figuresFor({ locale, currency }).money,
+    formattersFor({ locale, currency }).money,
   );
   // The same weight of the other, at its price: what a buyer asks first. A recipe changed for it says more.
   const keys = [

@@ -57,9 +57,9 @@ export const ARTICLE_AWAY = wire()({
   body: z.object({ id: ID, away: z.boolean() }),
 });
 
-export const keepArticle = sender(ARTICLE);
-export const putArticleAway = sender(ARTICLE_AWAY);
-export const keepBasis = sender(BASIS);
-export const keepSetting = sender(SETTING);
-export const keepCount = sender(COUNT);
-export const keepWeighing = sender(WEIGHING);
+export const saveArticle = sender(ARTICLE);
+export const archiveArticle = sender(ARTICLE_AWAY);
+export const saveBasis = sender(BASIS);
+export const saveSetting = sender(SETTING);
+export const saveCount = sender(COUNT);
+export const saveWeighing = sender(WEIGHING);

@@ -12,7 +12,7 @@ import { addMeasure, archiveMeasure, setIngredient, setKitchenBasis } from '@/db
 import { insertIngredients } from '@/db/larder-rows';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { mustBeNewName } from '@/server/names';
+import { newLarderName } from '@/server/unique-name';
 import { APART, MEASURE, MERGE, NO_MEASURE, TAKE, USUAL_BASIS } from './wire';
 
 const refused = (code: string, path: string, message: string): Refused =>
@@ -33,7 +33,7 @@ const take = declare({
     const here = await state();
     const row = referenceLarder().get(reference);
     if (!row) throw refused('gone', '', 'This starting point is not in the larder.');
-    const called = mustBeNewName(here, name, {
+    const called = newLarderName(here, name, {
       none: 'What is it called in this kitchen?',
       twice: (twin) =>
         `“${twin}” is in the kitchen already: recipe lines could mean either. Give this one another name.`,

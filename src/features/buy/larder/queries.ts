@@ -6,11 +6,11 @@ import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
 import { kitchenVersion, mergesOf } from '@/db/larder';
 import { database } from '@/server/database';
-import { awayRows } from '@/server/away';
+import { archivedRows } from '@/server/archived';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { findThings } from '@/server/things';
-import { thingsOf, type Thing } from '@/server/things';
+import { searchLarder } from '@/server/larder-search';
+import { larderItems, type LarderItem } from '@/server/larder-search';
 import { searcher } from '@/search';
 
 /** One thing of the larder: the kitchen's own, or a starting point it could take. */
@@ -59,7 +59,7 @@ export interface LarderPage {
   readonly measures: readonly (HouseMeasure & { readonly id: string })[];
   readonly mayEdit: boolean;
   /** Ingredients that were put away. */
-  readonly away: Awaited<ReturnType<typeof awayRows>>;
+  readonly away: Awaited<ReturnType<typeof archivedRows>>;
   /** Whether what holds for the whole kitchen may be set. */
   readonly maySet: boolean;
   /** Which price counts where an ingredient does not say otherwise. */
@@ -73,7 +73,7 @@ const MOST_NAMES = 12;
 /** The kitchen's own ingredients that fit some words, best first. */
 export async function ownNames(who: Worker, wanted: string): Promise<OwnName[]> {
   const { costing, versions } = await costedKitchen(who.kitchenId);
-  return findThings(costing, wanted)
+  return searchLarder(costing, wanted)
     .slice(0, MOST_NAMES)
     .map(({ id, name }) => ({ id, name, version: versions.ingredients.get(id) ?? 1 }));
 }
@@ -88,11 +88,11 @@ interface LarderThing {
   readonly own: boolean;
 }
 type Search = ReturnType<typeof searcher<LarderThing>>;
-const searches = new WeakMap<readonly Thing[], { readonly taken: string; readonly search: Search }>();
+const searches = new WeakMap<readonly LarderItem[], { readonly taken: string; readonly search: Search }>();
 
 /** The search of a kitchen's larder: made anew only when something in it is called otherwise, or taken. */
 function searchOf(costing: KitchenCosting): Search {
-  const things = thingsOf(costing);
+  const things = larderItems(costing);
   const references = costing.state.ingredients.flatMap((i) => i.reference ?? []);
   const was = searches.get(things);
   if (was?.taken === references.join()) return was.search;
@@ -157,7 +157,7 @@ export async function larderPage(who: Worker): Promise<LarderPage> {
     merges: await mergesOf(database(), who.kitchenId),
     measures: state.measures,
     mayEdit: may(who.role, 'changer'),
-    away: await awayRows(who, 'ingredient'),
+    away: await archivedRows(who, 'ingredient'),
     maySet: may(who.role, 'manager'),
     basis: state.kitchen.priceBasis,
     kitchenVersion: await kitchenVersion(database(), who.kitchenId),

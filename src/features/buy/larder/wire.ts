@@ -27,9 +27,9 @@ export const USUAL_BASIS = wire()({
   body: z.object({ by: z.enum(['latest', 'average', 'stock']), days: TEXT }),
 });
 
-export const keepTaken = sender(TAKE);
-export const keepMerge = sender(MERGE);
-export const keepApart = sender(APART);
-export const keepMeasure = sender(MEASURE);
-export const keepNoMeasure = sender(NO_MEASURE);
-export const keepUsualBasis = sender(USUAL_BASIS);
+export const saveTaken = sender(TAKE);
+export const saveMerge = sender(MERGE);
+export const saveApart = sender(APART);
+export const saveMeasure = sender(MEASURE);
+export const saveNoMeasure = sender(NO_MEASURE);
+export const saveUsualBasis = sender(USUAL_BASIS);

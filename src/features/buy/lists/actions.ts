@@ -2,7 +2,7 @@
 
 import { z } from 'zod';
 import { importById } from '@/db/price-lists';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { database } from '@/server/database';
 import type { Worker } from '@/server/session';
 import { jobOf, type Job } from './jobs';
@@ -16,7 +16,7 @@ async function jobHere(who: Worker, id: string): Promise<Job | undefined> {
 }
 
 /** Asks the work under way on a list to stop; what it has done so far is taken back. Who may only see it may not stop it. */
-export const stop = asked({ role: 'manager', of: One, otherwise: false }, async (who, id) => {
+export const stop = serverQuery({ role: 'manager', of: One, otherwise: false }, async (who, id) => {
   const job = await jobHere(who, id);
   if (job) job.stop = true;
   return job !== undefined;
@@ -31,7 +31,7 @@ export interface Progress {
 }
 
 /** How far the work on a list is; null when none is under way or was. */
-export const progress = asked(
+export const progress = serverQuery(
   { role: 'reader', of: One, otherwise: null },
   async (who, id): Promise<Progress | null> => {
     const job = await jobHere(who, id);

@@ -1,7 +1,7 @@
 import 'server-only';
 import { accepting } from './accept';
 import { decisions } from './decide';
-import { lookThrough } from './look';
+import { previewList } from './preview-list';
 import { takeFetched, takeFile } from './take';
 
-export const commands = [takeFile, takeFetched, lookThrough, ...decisions, ...accepting];
+export const commands = [takeFile, takeFetched, previewList, ...decisions, ...accepting];

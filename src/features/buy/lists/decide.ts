@@ -5,7 +5,7 @@ import { readKitchenForDay } from '@/db/read-kitchen';
 import { database } from '@/server/database';
 import { declare } from '@/server/door';
 import { mustBeOpen, refused } from './lists';
-import { benchFor, judgeFor } from './preview';
+import { previewContext, judgeFor } from './preview';
 import { ASSIGN, DROP, WANT } from './wire';
 
 /** Takes rows or leaves them out: one line, or all of a verdict. */
@@ -37,7 +37,7 @@ const assign = declare({
     }
     const day = found.on ?? today;
     const kitchen = await readKitchenForDay(database(), kitchenId, day);
-    const bench = benchFor(kitchen, found.supplier, day, {
+    const bench = previewContext(kitchen, found.supplier, day, {
       places: {},
       mark: found.columns?.mark ?? kitchen.state.kitchen.decimalMark,
       oddShare: found.oddShare,

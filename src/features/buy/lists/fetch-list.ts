@@ -1,6 +1,6 @@
 import 'server-only';
 import { refuse, type Outcome } from '@/core/trouble';
-import { askOutside } from '@/server/outward';
+import { outboundFetch } from '@/server/outbound-fetch';
 import { MOST_BYTES } from './file';
 
 const PATIENCE_MS = 10_000;
@@ -14,7 +14,7 @@ export async function fetchList(
   patienceMs = PATIENCE_MS,
 ): Promise<Outcome<{ bytes: Buffer; name: string }>> {
   try {
-    const answer = await askOutside(address, {
+    const answer = await outboundFetch(address, {
       signal: AbortSignal.timeout(patienceMs),
     });
     if (!answer.ok)

@@ -35,7 +35,7 @@ export const markOf = (table: ListTable, price: number | undefined): DecimalMark
   price === undefined ? undefined : listMark(table.rows.map((r) => r[price] ?? ''));
 
 /** Columns that can be used without asking: all that were remembered are there, and the mark is clear. */
-export function settled(table: ListTable, columns: ListColumns): ListColumns | undefined {
+export function isSettled(table: ListTable, columns: ListColumns): ListColumns | undefined {
   const { mark, ...words } = columns;
   const places = placesOf(table.heads, words);
   const wanted = Object.values(words).filter((w) => w !== undefined).length;

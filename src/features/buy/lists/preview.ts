@@ -1,14 +1,14 @@
 import 'server-only';
 import { mannerIn, packOn, weighableOf } from '@/core/kitchen-file';
 import { quoteOn } from '@/core/larder';
-import { judge, matcher, readRow, type Current, type Places } from '@/core/price-list';
+import { judgeRow, matcher, readRow, type Current, type Places } from '@/core/price-list';
 import type { DecimalMark, Manner } from '@/core/quantity';
 import type { KitchenForDay } from '@/db/read-kitchen';
 import type { ImportRow } from '@/db/price-list-rows';
 import type { ListTable } from './file';
 
 /** Everything a list's rows are judged by. */
-export interface Bench {
+export interface PreviewContext {
   readonly places: Places;
   readonly mark: DecimalMark;
   readonly currency: string;
@@ -19,12 +19,12 @@ export interface Bench {
 }
 
 /** What the kitchen has of a supplier, for judging its list on a day. */
-export function benchFor(
+export function previewContext(
   { state, history }: Pick<KitchenForDay, 'state' | 'history'>,
   supplier: string,
   day: string,
   asked: { places: Places; mark: DecimalMark; oddShare: number },
-): Bench {
+): PreviewContext {
   const manner = mannerIn(state);
   const articles = state.articles.filter((a) => a.supplier === supplier);
   const ingredients = new Map(state.ingredients.map((i) => [i.id, i]));
@@ -62,7 +62,7 @@ export function benchFor(
 export function previewRow(
   cells: readonly string[],
   line: number,
-  bench: Bench,
+  bench: PreviewContext,
   seen: Map<string, number>,
 ): ImportRow | undefined {
   const read = readRow(cells, bench.places, bench.mark, bench.currency);
@@ -106,7 +106,7 @@ export function previewRow(
 export function judgeFor(
   said: Pick<ImportRow, 'line' | 'code' | 'name' | 'pack' | 'priceTyped' | 'price'>,
   article: string,
-  bench: Pick<Bench, 'current' | 'manner' | 'oddShare' | 'mark' | 'currency'>,
+  bench: Pick<PreviewContext, 'current' | 'manner' | 'oddShare' | 'mark' | 'currency'>,
 ): ImportRow {
   const current = bench.current.get(article);
   if (!current || said.price === undefined)
@@ -122,7 +122,7 @@ export function judgeFor(
     bench.currency,
   );
   if (!row.ok || !row.value) return { ...said, verdict: 'refused', reason: 'Its price cannot be read.' };
-  const judged = judge({ ...row.value, pack: said.pack }, current, bench.manner, bench.oddShare);
+  const judged = judgeRow({ ...row.value, pack: said.pack }, current, bench.manner, bench.oddShare);
   return {
     ...said,
     article,
@@ -134,7 +134,7 @@ export function judgeFor(
 }
 
 /** All rows of a table, judged. */
-export function* previewRows(table: ListTable, bench: Bench): Generator<ImportRow | undefined> {
+export function* previewRows(table: ListTable, bench: PreviewContext): Generator<ImportRow | undefined> {
   const seen = new Map<string, number>();
   for (const [i, cells] of table.rows.entries()) yield previewRow(cells, table.firstLine + i, bench, seen);
 }

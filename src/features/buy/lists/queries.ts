@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { dayIn } from '@/core/day';
 import { VERDICTS, type Verdict } from '@/core/price-list';
 import { importById, importsOf, type PriceImport } from '@/db/price-lists';
-import { rowsOf, verdictCounts, type ImportRow } from '@/db/price-list-rows';
+import { listRowsOf, verdictCounts, type ImportRow } from '@/db/price-list-rows';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -74,7 +74,7 @@ export async function listPage(
   const verdict = asked.verdict ?? first;
   const from = Math.max(0, asked.from ?? 0);
   const rows =
-    choosing || working ? [] : await rowsOf(database(), who.kitchenId, id, verdict, from, A_PAGE + 1);
+    choosing || working ? [] : await listRowsOf(database(), who.kitchenId, id, verdict, from, A_PAGE + 1);
   const said = new Set(rows.map((r) => r.ingredient));
   return {
     list: inZone(list, who.zone),

@@ -8,8 +8,8 @@ import { acceptedTwin, insertImport, setImport } from '@/db/price-lists';
 import { database } from '@/server/database';
 import { fetchList } from './fetch-list';
 import { readTable } from './file';
-import { refused, settled, USUAL_ODD_SHARE } from './lists';
-import { asLook, startLooking, type LookingThrough } from './look';
+import { refused, isSettled, USUAL_ODD_SHARE } from './lists';
+import { previewRequest, startPreview, type ListPreview } from './preview-list';
 import { FETCH, TAKE } from './wire';
 
 interface Ready {
@@ -20,7 +20,7 @@ interface Ready {
   readonly sha256: string;
   /** Columns that need no asking: it is looked through at once. */
   readonly columns: ListColumns | undefined;
-  readonly looking: LookingThrough | undefined;
+  readonly looking: ListPreview | undefined;
 }
 
 async function readyToTake(
@@ -41,9 +41,9 @@ async function readyToTake(
       `This very list was accepted on ${dayIn(who.zone, new Date(twin.acceptedAt))}: there is nothing new in it. Undo that one to read it again.`,
     );
   const id = newId();
-  const columns = known.columns && settled(table.value, known.columns);
+  const columns = known.columns && isSettled(table.value, known.columns);
   const looking =
-    columns && asLook({ id, supplier, on: today, columns, oddShare: USUAL_ODD_SHARE, table: table.value });
+    columns && previewRequest({ id, supplier, on: today, columns, oddShare: USUAL_ODD_SHARE, table: table.value });
   return { id, supplier, name: name.slice(0, 200), bytes, sha256, columns, looking };
 }
 
@@ -78,7 +78,7 @@ export const takeFile = declare({
   look: ({ supplier, name, base64 }, looking) =>
     readyToTake(looking, supplier, name, Buffer.from(base64, 'base64')),
   write: (writing, _body, ready) => keepFile(writing, ready),
-  then: (_body, { looking }, who) => void (looking && startLooking(who.kitchenId, looking)),
+  then: (_body, { looking }, who) => void (looking && startPreview(who.kitchenId, looking)),
 });
 
 /** Fetches a supplier's list from its own address, and takes it in. */
@@ -94,5 +94,5 @@ export const takeFetched = declare({
     return readyToTake(looking, supplier, got.value.name, got.value.bytes);
   },
   write: (writing, _body, ready) => keepFile(writing, ready),
-  then: (_body, { looking }, who) => void (looking && startLooking(who.kitchenId, looking)),
+  then: (_body, { looking }, who) => void (looking && startPreview(who.kitchenId, looking)),
 });

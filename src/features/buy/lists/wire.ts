@@ -28,7 +28,7 @@ export const FETCH = wire<Taken>()({ kind: 'list.fetch', version: 1, body: z.obj
 
 const HEAD = z.string().max(80).optional();
 /** A list to be looked through with these columns. */
-export const Look = z.object({
+export const PreviewRequest = z.object({
   id: ID,
   on: z.string().max(20),
   odd: z.string().max(20, 'At most 20 characters are kept.'),
@@ -41,7 +41,7 @@ export const Look = z.object({
     mark: z.enum(['.', ',']).optional(),
   }),
 });
-export const LOOK = wire()({ kind: 'list.look', version: 1, body: Look.extend({ on: Day.catch('') }) });
+export const LOOK = wire()({ kind: 'list.look', version: 1, body: PreviewRequest.extend({ on: Day.catch('') }) });
 /** Rows taken or left out: one line, or all of a verdict. */
 export const WANT = wire()({
   kind: 'list.want',
@@ -78,9 +78,9 @@ export const UNDO = wire<{ readonly kept: number }>()({
 
 export const takeFile = sender(TAKE);
 export const takeFetched = sender(FETCH);
-export const look = sender(LOOK);
-export const keepWanted = sender(WANT);
-export const keepAssigned = sender(ASSIGN);
+export const requestPreview = sender(LOOK);
+export const saveWanted = sender(WANT);
+export const saveAssigned = sender(ASSIGN);
 export const accept = sender(ACCEPT);
 export const dropList = sender(DROP);
 export const undo = sender(UNDO);

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { findNamed } from '@/core/said';
 import { referenceLarder, type ReferenceIngredient } from '@/core/reference';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { standingKitchen } from '@/server/kitchen';
 import { searcher } from '@/search';
 
@@ -53,7 +53,7 @@ const saysOf = (row: ReferenceIngredient): string =>
   `${row.role === 'liquid' ? 'liquid' : 'pieces'}, ${row.usable.pct} % usable`;
 
 /** Starting points that fit a name nothing in the kitchen has, nearest first. */
-export const startingLike = asked(
+export const startingLike = serverQuery(
   { role: 'changer', of: z.tuple([z.string().max(200)]), otherwise: [] },
   async (who, said): Promise<Starting[]> => {
     const { state } = await standingKitchen(who.kitchenId);
@@ -72,7 +72,7 @@ export const startingLike = asked(
 );
 
 /** Who sells to the kitchen, by name. */
-export const suppliersHere = asked(
+export const suppliersHere = serverQuery(
   { role: 'reader', of: z.tuple([]), otherwise: [] },
   async (who): Promise<{ id: string; name: string }[]> =>
     (await standingKitchen(who.kitchenId)).state.suppliers.map(({ id, name }) => ({ id, name })),

@@ -9,10 +9,10 @@ import { addQuote } from '@/db/edits';
 import { newId } from '@/db/ids';
 import { patchPhysics, setIngredient } from '@/db/larder-edits';
 import { insertArticles, insertIngredients } from '@/db/larder-rows';
-import { awayWithIngredient, nameOf, nowOf, putPlate, putRecipe, putSupplier } from '@/db/things';
+import { archivedWithIngredient, recordName, nowOf, putPlate, putRecipe, putSupplier } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { listed, mustBeNewName, mustBeOwnName } from '@/server/names';
+import { listNames, newLarderName, uniqueName } from '@/server/unique-name';
 import {
   FIRST_PRICE,
   INGREDIENT_AWAY,
@@ -95,7 +95,7 @@ const own = declare({
   async look(typed, { state, today, at, who }) {
     const here = await state();
     const mark = here.kitchen.decimalMark;
-    const name = mustBeNewName(here, typed.name, NAMED);
+    const name = newLarderName(here, typed.name, NAMED);
     const made = fromLabel(labelOf(typed.label, mark));
     if (!made.ok)
       throw new Refused(
@@ -177,7 +177,7 @@ const firstPrice = declare({
         ? here.suppliers.find((s) => s.id === said.own)
         : here.suppliers.find((s) => isSameName(s.name, said.called));
     const called = 'called' in said ? said.called : '';
-    const supplier = known ?? { id: newId(), name: mustBeOwnName(here.suppliers, called, SUPPLIER_NAMED) };
+    const supplier = known ?? { id: newId(), name: uniqueName(here.suppliers, called, SUPPLIER_NAMED) };
     const weighs = piece(typed.eachWeighs, typed.pack, here);
     const ingredient = weighs ? { ...found, pieceG: { ...found.pieceG, [weighs.unit]: weighs.g } } : found;
     const article: StateArticle = {
@@ -295,10 +295,10 @@ const named = declare({
     const here = await state();
     const before = here.ingredients.find((i) => i.id === id);
     if (!before) throw refused('gone', '', 'This ingredient is no longer in the larder.');
-    return { before: before.name, after: mustBeNewName(here, name, NAMED, id) };
+    return { before: before.name, after: newLarderName(here, name, NAMED, id) };
   },
   async write({ sql, kitchenId }, { id }, { before, after }) {
-    await nameOf(sql, 'ingredient', kitchenId, id, after);
+    await recordName(sql, 'ingredient', kitchenId, id, after);
     return { value: null, what: 'name', subject: id, before: { name: before }, after: { name: after } };
   },
 });
@@ -326,7 +326,7 @@ const away = declare({
     if (!gone) {
       const now = await nowOf(database(), 'ingredient', who.kitchenId, id);
       if (!now?.away) throw refused('gone', '', 'This ingredient is in the larder already.');
-      mustBeNewName(here, now.name, NAMED, id);
+      newLarderName(here, now.name, NAMED, id);
       return { before: { away: true }, after: { away: false }, manner, ...nothing };
     }
     const it = here.ingredients.find((i) => i.id === id);
@@ -340,7 +340,7 @@ const away = declare({
         refuse(
           'in-use',
           'instead',
-          `${listed(names)} ${names.length === 1 ? 'takes' : 'take'} it: choose what takes its place.`,
+          `${listNames(names)} ${names.length === 1 ? 'takes' : 'take'} it: choose what takes its place.`,
         ).trouble,
         { theirs: { users: names } },
       );
@@ -370,7 +370,7 @@ const away = declare({
   ) {
     for (const r of recipes) await putRecipe(sql, kitchenId, r, today, at, manner);
     for (const p of plates) await putPlate(sql, kitchenId, p, manner);
-    await awayWithIngredient(sql, kitchenId, id, gone ? at : null);
+    await archivedWithIngredient(sql, kitchenId, id, gone ? at : null);
     const also = (what: string, list: readonly { readonly id: string }[]) =>
       list.map((x) => ({ what, subject: x.id, before: was.get(x.id), after: x }));
     return {

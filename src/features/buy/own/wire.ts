@@ -83,8 +83,8 @@ export const ALLERGENS = wire<null, { readonly allergens: readonly string[] }>()
 });
 
 export const makeOwn = sender(OWN);
-export const keepFirstPrice = sender(FIRST_PRICE);
-export const keepOneWeighs = sender(ONE_WEIGHS);
-export const keepAllergens = sender(ALLERGENS);
+export const saveFirstPrice = sender(FIRST_PRICE);
+export const saveOneWeighs = sender(ONE_WEIGHS);
+export const saveAllergens = sender(ALLERGENS);
 export const nameIngredient = sender(INGREDIENT_NAMED);
-export const putIngredientAway = sender(INGREDIENT_AWAY);
+export const archiveIngredient = sender(INGREDIENT_AWAY);

@@ -6,15 +6,15 @@ import type { StateArticle } from '@/core/kitchen-state';
 import type { KitchenState } from '@/core/kitchen-state';
 import { deliveryWords, differences, type Difference } from '@/core/larder';
 import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
-import { whatMoved, type Moved } from '@/core/taught';
+import { proposalEffects, type ProposalEffect } from '@/core/taught';
 import { purchaseById, purchaseCalled, purchasesOf, type PurchaseRow } from '@/db/purchases-read';
 import { pastWithout } from '@/db/read-past';
 import { byName, searcher } from '@/search';
 import { database } from '@/server/database';
 import { costedKitchen, costedWith, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { findThings } from '@/server/things';
-import { figuresFor } from '@/ui/figure-words';
+import { searchLarder } from '@/server/larder-search';
+import { formattersFor } from '@/ui/formatters';
 import { comparable } from '../ingredient/queries';
 
 const A_PAGE = 40;
@@ -214,7 +214,7 @@ export async function ingredientsFor(
   const ids =
     'ids' in asked
       ? asked.ids
-      : findThings(costing, asked.wanted)
+      : searchLarder(costing, asked.wanted)
           .slice(0, MOST_OFFERED)
           .map((t) => t.id);
   const place = new Map(ids.map((id, i) => [id, i]));
@@ -270,7 +270,7 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
   const { state } = costing;
   const articles = new Map(state.articles.map((a) => [a.id, a]));
   const { locale, currency } = state.kitchen;
-  const { money } = figuresFor({ locale, currency });
+  const { money } = formattersFor({ locale, currency });
   const lines = found.lines.map((l): PurchaseViewLine => {
     if (l.is !== 'goods')
       return {
@@ -325,7 +325,7 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
 }
 
 /** What the kitchen would cost without a purchase: the largest share first. Nothing is written. */
-export async function movedWithout(who: Worker, id: string): Promise<Moved[]> {
+export async function changedWithout(who: Worker, id: string): Promise<ProposalEffect[]> {
   const found = await purchaseById(database(), who.kitchenId, id);
   if (!found || found.withdrawnAt) return [];
   const kitchen = await costedKitchen(who.kitchenId);
@@ -336,9 +336,9 @@ export async function movedWithout(who: Worker, id: string): Promise<Moved[]> {
     (state) => state,
     (past) => ({ ...past, article: (a) => without.get(a) ?? past.article(a) }),
   );
-  const share = ({ before, after }: Moved): number =>
+  const share = ({ before, after }: ProposalEffect): number =>
     before === null || after === null ? Infinity : Math.abs(after / before - 1);
-  return whatMoved(kitchen.costing, then)
+  return proposalEffects(kitchen.costing, then)
     .sort((a, b) => share(b) - share(a))
     .slice(0, MOST_MOVED);
 }

@@ -57,5 +57,5 @@ export const PURCHASE_BACK = wire()({
   body: z.object({ id: ID, back: z.boolean() }),
 });
 
-export const keepPurchase = sender(PURCHASE);
-export const takePurchaseBack = sender(PURCHASE_BACK);
+export const savePurchase = sender(PURCHASE);
+export const deleteInvoice = sender(PURCHASE_BACK);

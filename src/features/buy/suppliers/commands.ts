@@ -1,10 +1,10 @@
 import 'server-only';
 import { refuse } from '@/core/trouble';
 import { newId } from '@/db/ids';
-import { nowOf, putAway, putSupplier } from '@/db/things';
+import { nowOf, setArchived, putSupplier } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { listed, mustBeOwnName } from '@/server/names';
+import { listNames, uniqueName } from '@/server/unique-name';
 import { SUPPLIER_NAMED } from './names';
 import { SUPPLIER, SUPPLIER_AWAY } from './wire';
 
@@ -30,7 +30,7 @@ const supplier = declare({
     const here = await state();
     const before = here.suppliers.find((s) => s.id === id);
     if (id !== null && !before) throw refused('gone', '', 'This supplier is archived already.');
-    const called = mustBeOwnName(
+    const called = uniqueName(
       here.suppliers,
       name,
       { none: 'What is the supplier called?', twice: SUPPLIER_NAMED.twice },
@@ -62,7 +62,7 @@ const supplierAway = declare({
     if (!gone) {
       const now = await nowOf(database(), 'supplier', who.kitchenId, id);
       if (!now?.away) throw refused('gone', '', 'This supplier stands in the list already.');
-      mustBeOwnName(here.suppliers, now.name, SUPPLIER_NAMED, id);
+      uniqueName(here.suppliers, now.name, SUPPLIER_NAMED, id);
       return { before: { away: true }, after: { away: false } };
     }
     if (!before) throw refused('gone', '', 'This supplier is archived already.');
@@ -72,13 +72,13 @@ const supplierAway = declare({
       throw refused(
         'in-use',
         '',
-        `${listed(sells.map((a) => names.get(a.ingredient) ?? a.name))} ${sells.length === 1 ? 'is' : 'are'} bought from ${before.name}: put ${sells.length === 1 ? 'that' : 'these'} away, or leave the supplier.`,
+        `${listNames(sells.map((a) => names.get(a.ingredient) ?? a.name))} ${sells.length === 1 ? 'is' : 'are'} bought from ${before.name}: put ${sells.length === 1 ? 'that' : 'these'} away, or leave the supplier.`,
         { value: sells.length, limit: 0 },
       );
     return { before: { away: false }, after: { away: true } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
-    await putAway(sql, 'supplier', kitchenId, id, gone ? at : null);
+    await setArchived(sql, 'supplier', kitchenId, id, gone ? at : null);
     return { value: null, what: 'supplier away', subject: id, before, after };
   },
 });

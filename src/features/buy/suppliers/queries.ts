@@ -1,6 +1,6 @@
 import 'server-only';
 import { versionsOf } from '@/db/edits';
-import { awayRows } from '@/server/away';
+import { archivedRows } from '@/server/archived';
 import { database } from '@/server/database';
 import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -19,7 +19,7 @@ export interface SupplierRow {
 export interface SuppliersPage {
   readonly mayEdit: boolean;
   readonly rows: readonly SupplierRow[];
-  readonly away: Awaited<ReturnType<typeof awayRows>>;
+  readonly away: Awaited<ReturnType<typeof archivedRows>>;
 }
 
 const SHOWN = 4;
@@ -49,6 +49,6 @@ export async function suppliersPage(who: Worker): Promise<SuppliersPage> {
         };
       })
       .sort(byName),
-    away: await awayRows(who, 'supplier'),
+    away: await archivedRows(who, 'supplier'),
   };
 }

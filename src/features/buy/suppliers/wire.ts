@@ -23,5 +23,5 @@ export const SUPPLIER_AWAY = wire()({
   body: z.object({ id: ID, away: z.boolean() }),
 });
 
-export const keepSupplier = sender(SUPPLIER);
-export const putSupplierAway = sender(SUPPLIER_AWAY);
+export const saveSupplier = sender(SUPPLIER);
+export const archiveSupplier = sender(SUPPLIER_AWAY);

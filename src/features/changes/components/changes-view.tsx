@@ -2,13 +2,13 @@
 
 import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
 import type { ActRow, ChangesPage } from '../queries';
-import { putBack, takeBack } from '../send';
+import { restoreChange, undoChange } from '../send';
 
 /** Who changed what, and when; each act with the way to take it back. */
 export function ChangesView({ page }: { readonly page: ChangesPage }) {
@@ -62,9 +62,9 @@ export function ChangesView({ page }: { readonly page: ChangesPage }) {
 }
 
 function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) {
-  const { day } = useFigures();
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const { day } = useFormatters();
+  const [keep, state] = useSave();
+  const tell = useToast();
   const said = row.isBack ? 'Redone' : 'Undone';
   return (
     <tr>
@@ -75,7 +75,7 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
             {row.undone ? <s>{words}</s> : words}
           </span>
         ))}
-        <Trouble says={state.message} />
+        <TroubleText says={state.message} />
       </td>
       <td className="left small-line">{row.by}</td>
       <td className="fig small-line">
@@ -89,7 +89,7 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
               size="sm"
               disabled={state.busy}
               onClick={() =>
-                void keep(() => putBack({ change: row.restores ?? '' })).then(
+                void keep(() => restoreChange({ change: row.restores ?? '' })).then(
                   (ok) => ok && tell('It stands as it stood then.'),
                 )
               }
@@ -104,7 +104,7 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
               disabled={state.busy}
               aria-label={`${row.isBack ? 'Redo' : 'Undo'}: ${row.words.join(', ')}`}
               onClick={() =>
-                void keep(() => takeBack({ change: row.id, again: false })).then(
+                void keep(() => undoChange({ change: row.id, again: false })).then(
                   (ok) => ok && tell(`${said}: ${row.words[0] ?? ''}`),
                 )
               }

@@ -4,11 +4,11 @@ import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Undo2 } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { useAnew } from '@/ui/anew';
-import { useTell } from '@/ui/toasts';
-import { anyUnkept } from '@/ui/unkept';
+import { usePageReset } from '@/ui/page-reset';
+import { useToast } from '@/ui/toasts';
+import { hasUnsavedChanges } from '@/ui/unsaved-changes';
 import { STILL_TYPED, whenSent } from '@/wire';
-import { takeBack } from '../send';
+import { undoChange } from '../send';
 
 /** Whether the key means the kitchen: outside of fields, and in one that says of itself that nothing is typed in it (`data-undo`). */
 const isKitchens = (target: EventTarget | null): boolean =>
@@ -16,16 +16,16 @@ const isKitchens = (target: EventTarget | null): boolean =>
 
 /** Takes back one's own last edit, by key or button, also after a reload; and does it again. In a field the key is the field's own. */
 export function UndoKey() {
-  const anew = useAnew();
-  const tell = useTell();
+  const anew = usePageReset();
+  const tell = useToast();
   const [busy, setBusy] = useState(false);
   const act = useCallback(
     async (again: boolean): Promise<void> => {
-      if (anyUnkept())
+      if (hasUnsavedChanges())
         return tell('Something typed here is not saved and would be lost: correct or remove it first.');
       setBusy(true);
       await whenSent();
-      const answer = await takeBack({ change: null, again }).catch(() => undefined);
+      const answer = await undoChange({ change: null, again }).catch(() => undefined);
       setBusy(false);
       if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);
       tell(`${again ? 'Redone' : 'Undone'}: ${answer.value.words}`);

@@ -7,9 +7,9 @@ import Button from 'react-bootstrap/Button';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { Combo } from '@/ui/combo';
 import { SidePanel } from '@/ui/side-panel';
-import { leaveFor } from '@/ui/unkept';
+import { leaveGuarded } from '@/ui/unsaved-changes';
 import { findAnything } from '../actions';
-import type { Place } from '../everywhere';
+import type { SearchResult } from '../search-everything';
 
 /** Goes anywhere by any of its words, misspelled too: one key, from every screen. */
 export function GoTo() {
@@ -22,10 +22,10 @@ export function GoTo() {
   // By what the key writes, wherever it lies on the keyboard.
   useHotkeys('/', show, { useKey: true, ignoreModifiers: true });
   useHotkeys('mod+k', show);
-  const go = (place: Place | undefined): void => {
+  const go = (place: SearchResult | undefined): void => {
     if (!place) return;
     setOpen(false);
-    leaveFor(() => router.push(place.id));
+    leaveGuarded(() => router.push(place.id));
   };
   return (
     <>
@@ -47,7 +47,7 @@ export function GoTo() {
   );
 }
 
-function Looking({ go }: { readonly go: (place: Place | undefined) => void }) {
+function Looking({ go }: { readonly go: (place: SearchResult | undefined) => void }) {
   const field = useRef<HTMLInputElement>(null);
   // The panel takes the focus when it has come in; the field is what is wanted.
   useEffect(() => {

@@ -1,15 +1,15 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { MODEL } from '../../../core/reference';
-import { lastCosts, modelMoves, setLastCosts } from '../../../db/model-moves';
-import { keptOf } from '../../../db/kept-costings';
-import { moveRevision, stoodNow } from '../../../db/moved';
+import { lastCosts, modelChanges, setLastCosts } from '../../../db/model-changes';
+import { savedCostings } from '../../../db/saved-costings';
+import { bumpRevision, currentRevision } from '../../../db/revisions';
 import { costedKitchen } from '../../../server/kitchen';
-import { costsOf, noteCosts } from '../../../server/model-moves';
+import { costsOf, recordCosts } from '../../../server/model-changes';
 import { housePage } from '../queries';
 import {
   COSTING_AWAY,
   CUPS,
-  HANDS_OWN,
+  OWN_LABOUR,
   KEEP_COSTING,
   MODEL_SEEN,
   STARTING_VALUES,
@@ -38,12 +38,12 @@ describe('hands of the kitchen’s own', () => {
   test('are kept, move what hands cost, and go back to what is usual when they are emptied', async () => {
     const before = await handsOf('Venison bone stock');
     const own = { kinds: { strain: { fixed: '30', perKg: '', perL: '0' } }, sharedBatch: '', sharedPerL: '' };
-    const kept = await here.send(HANDS_OWN, own, { seen: (await housePage(here.as('manager'))).version });
+    const kept = await here.send(OWN_LABOUR, own, { seen: (await housePage(here.as('manager'))).version });
     expect(kept).toMatchObject({ ok: true });
     expect((await here.read()).kitchen.hands).toEqual({ strain: { fixedMin: 30, perLMin: 0 } });
     expect(await handsOf('Venison bone stock')).toBeGreaterThan(before + 15);
     const usual = { kinds: { strain: none }, sharedBatch: '', sharedPerL: '' };
-    await here.send(HANDS_OWN, usual, { seen: (await housePage(here.as('manager'))).version });
+    await here.send(OWN_LABOUR, usual, { seen: (await housePage(here.as('manager'))).version });
     expect((await here.read()).kitchen.hands).toBeUndefined();
     expect(await handsOf('Venison bone stock')).toBeCloseTo(before, 9);
   });
@@ -51,11 +51,11 @@ describe('hands of the kitchen’s own', () => {
   test('minutes that cannot be are refused with number and limit, and a kind nobody knows by name', async () => {
     const seen = (await housePage(here.as('manager'))).version;
     const with1 = (kinds: Record<string, typeof none>) => ({ kinds, sharedBatch: '', sharedPerL: '' });
-    expect(await here.send(HANDS_OWN, with1({ strain: { ...none, fixed: '601' } }), { seen })).toMatchObject({
+    expect(await here.send(OWN_LABOUR, with1({ strain: { ...none, fixed: '601' } }), { seen })).toMatchObject({
       path: 'strain.fixed',
       message: '601 minutes cannot be: from 0 to 600.',
     });
-    expect(await here.send(HANDS_OWN, with1({ juggle: none }), { seen })).toMatchObject({
+    expect(await here.send(OWN_LABOUR, with1({ juggle: none }), { seen })).toMatchObject({
       code: 'unknown-kind',
     });
   });
@@ -73,14 +73,14 @@ describe('saved costings', () => {
     const { id } = recipe('Crab bisque');
     const kept = await here.send(KEEP_COSTING, { what: 'product', subject: id });
     if (!kept.ok) throw new Error(kept.message);
-    const before = await keptOf(here.pool, here.kitchenId, id);
+    const before = await savedCostings(here.pool, here.kitchenId, id);
     expect(before).toHaveLength(1);
     expect(before[0]?.body.layers.ingredients).toBeGreaterThan(0);
     expect(before[0]?.model).toBe(MODEL);
     await here.pool.query('UPDATE ingredient_yield SET usable_pct = usable_pct / 2 WHERE kitchen_id = ?', [
       here.kitchenId,
     ]);
-    expect(await keptOf(here.pool, here.kitchenId, id)).toEqual(before);
+    expect(await savedCostings(here.pool, here.kitchenId, id)).toEqual(before);
     await expect(
       here.pool.query("UPDATE kept_costing SET body = '{}' WHERE kitchen_id = ?", [here.kitchenId]),
     ).rejects.toThrow('a kept costing is not written over');
@@ -89,10 +89,10 @@ describe('saved costings', () => {
     ]);
     const away = kept.value.id;
     await here.send(COSTING_AWAY, { id: away, away: true });
-    expect((await keptOf(here.pool, here.kitchenId, id)).map((k) => k.away)).toEqual([true]);
+    expect((await savedCostings(here.pool, here.kitchenId, id)).map((k) => k.away)).toEqual([true]);
     expect(await here.send(COSTING_AWAY, { id: away, away: true })).toMatchObject({ code: 'gone' });
     await here.send(COSTING_AWAY, { id: away, away: false });
-    expect(await keptOf(here.pool, here.kitchenId, id)).toEqual(before);
+    expect(await savedCostings(here.pool, here.kitchenId, id)).toEqual(before);
   });
 });
 
@@ -101,7 +101,7 @@ describe('an update of the model', () => {
 
   test('shows which costs moved because the model did, once, until it is seen', async () => {
     const costed = await costedKitchen(here.kitchenId);
-    const stood = await stoodNow(here.pool, here.kitchenId);
+    const stood = await currentRevision(here.pool, here.kitchenId);
     const costs = costsOf(costed.costing);
     const [moved] = costs.filter(([key, , cost]) => key.startsWith('product:') && cost !== null);
     await setLastCosts(here.pool, here.kitchenId, {
@@ -111,16 +111,16 @@ describe('an update of the model', () => {
       forDay: costed.costing.day,
       costs: costs.map(([key, name, cost]) => [key, name, key === moved?.[0] ? (cost ?? 0) * 0.9 : cost]),
     });
-    await noteCosts(here.kitchenId, costed, costedFor);
-    const [move, ...more] = await modelMoves(here.pool, here.kitchenId);
+    await recordCosts(here.kitchenId, costed, costedFor);
+    const [move, ...more] = await modelChanges(here.pool, here.kitchenId);
     expect(more).toEqual([]);
     expect(move).toMatchObject({ fromModel: MODEL - 1, toModel: MODEL, exact: true, seenAt: undefined });
     expect(move?.moves).toEqual([[moved?.[0], moved?.[1], (moved?.[2] ?? 0) * 0.9, moved?.[2]]]);
     expect((await lastCosts(here.pool, here.kitchenId))?.model).toBe(MODEL);
-    await noteCosts(here.kitchenId, costed, costedFor);
-    expect(await modelMoves(here.pool, here.kitchenId)).toHaveLength(1);
+    await recordCosts(here.kitchenId, costed, costedFor);
+    expect(await modelChanges(here.pool, here.kitchenId)).toHaveLength(1);
     await here.send(MODEL_SEEN, { id: move?.id ?? '' });
-    expect((await modelMoves(here.pool, here.kitchenId))[0]?.seenAt).toBeInstanceOf(Date);
+    expect((await modelChanges(here.pool, here.kitchenId))[0]?.seenAt).toBeInstanceOf(Date);
   });
 });
 
@@ -131,7 +131,7 @@ describe('better starting values', () => {
       "UPDATE ingredient SET physics = JSON_REMOVE(physics, '$.is.juice', '$.juice'), version = version + 1 WHERE kitchen_id = ? AND name = 'Mutton neck'",
       [here.kitchenId],
     );
-    await moveRevision(here.pool, here.kitchenId);
+    await bumpRevision(here.pool, here.kitchenId);
     const wanted = async () => (await housePage(here.as('manager'))).improved;
     const mutton = (await wanted()).find((i) => i.name === 'Mutton neck');
     expect(mutton?.what).toContain('juice it gives up');

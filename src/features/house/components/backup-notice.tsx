@@ -1,12 +1,12 @@
 'use client';
 
 import Alert from 'react-bootstrap/Alert';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { LastBackup } from '../backup';
 
 /** A manager is told on every screen that the last backup is more than two days old, or that there is none. */
 export function BackupNotice({ last }: { readonly last: LastBackup | undefined }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   if (!last?.old) return null;
   return (
     <Alert variant="danger" role="status" className="no-print">
@@ -20,7 +20,7 @@ export function BackupNotice({ last }: { readonly last: LastBackup | undefined }
 
 /** When the kitchen was backed up last. */
 export function BackupLine({ last }: { readonly last: LastBackup | undefined }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   if (!last) return null;
   return (
     <section aria-labelledby="backups" className="mt-4">

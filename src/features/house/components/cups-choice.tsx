@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
 import { CUP_WORDS, CUPS_OF, type Cups as Of } from '../cups';
 import type { HousePage } from '../queries';
-import { keepCups } from '../send';
+import { saveCups } from '../send';
 
 /** Which country's cups and spoons are meant here: said once, and then a cup is read everywhere. */
-export function Cups({ page }: { readonly page: HousePage }) {
+export function CupChoice({ page }: { readonly page: HousePage }) {
   const [of, setOf] = useState<Of>('metric');
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const said = (Object.keys(CUPS_OF) as Of[]).find((one) =>
     Object.entries(CUPS_OF[one]).every(([name, amount]) =>
       page.measures.some((m) => m.name === name && m.amount === amount),
@@ -28,7 +28,7 @@ export function Cups({ page }: { readonly page: HousePage }) {
         <Form
           onSubmit={(event) => {
             event.preventDefault();
-            void keep(() => keepCups({ of }));
+            void keep(() => saveCups({ of }));
           }}
         >
           <p className="quiet">
@@ -54,7 +54,7 @@ export function Cups({ page }: { readonly page: HousePage }) {
           )}
         </Form>
       )}
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </section>
   );
 }

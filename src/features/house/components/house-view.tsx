@@ -3,9 +3,9 @@
 import type { ReactNode } from 'react';
 import type { HousePage } from '../queries';
 import { Settings } from '../settings/components/settings-form';
-import { Cups } from './cups-choice';
-import { Hands } from './hands-table';
-import { ModelMoved } from './model-moved';
+import { CupChoice } from './cups-choice';
+import { LabourTable } from './labour-table';
+import { ModelChangeTable } from './model-change';
 import { StartingValues } from './starting-values';
 
 /** What belongs to the whole house; beside it what other stations keep for all of it. */
@@ -17,12 +17,12 @@ export function HouseView({ page, also }: { readonly page: HousePage; readonly a
       <div className="beside mt-3">
         <div>
           {page.moved.map((m) => (
-            <ModelMoved key={m.id} move={m} mayEdit={page.mayEdit} />
+            <ModelChangeTable key={m.id} move={m} mayEdit={page.mayEdit} />
           ))}
           <StartingValues page={page} />
           <Settings page={page} />
-          <Hands page={page} />
-          <Cups page={page} />
+          <LabourTable page={page} />
+          <CupChoice page={page} />
         </div>
         <aside>{also}</aside>
       </div>

@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
 import type { HousePage } from '../queries';
 import { giveStartingValuesBack, takeStartingValues } from '../send';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 
 const ONCE = 2000;
 /** Rows told before somebody asks for all. */
@@ -13,7 +13,7 @@ const FIRST = 8;
 
 /** What later starting values know of this kitchen's ingredients: nothing of it counts until it is taken, and it can be given back. */
 export function StartingValues({ page: { improved, taken, mayEdit } }: { readonly page: HousePage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [moved, setMoved] = useState<number>();
   const [all, setAll] = useState(false);
   if (improved.length === 0 && !taken) return null;
@@ -67,7 +67,7 @@ export function StartingValues({ page: { improved, taken, mayEdit } }: { readonl
           }
         />
       )}
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </section>
   );
 }
@@ -81,7 +81,7 @@ function Taken({
   readonly moved: number | undefined;
   readonly onBack: (() => void) | undefined;
 }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <p>
       Taken on {day(taken.on)} for {taken.count} {taken.count === 1 ? 'ingredient' : 'ingredients'}

@@ -1,6 +1,6 @@
 'use server';
 
-import { beginWork, cameFrom } from '@/server/arrive';
+import { startSession, clientInfo } from '@/server/start-session';
 import { pathOf, type Mistake } from '@/wire';
 import { beginKitchen } from './service';
 import { FirstTyped } from './wire';
@@ -24,6 +24,6 @@ export async function openKitchen(typed: FirstTyped): Promise<Answer> {
   const begun = await beginKitchen(read.data);
   if (!begun.ok) return begun;
   const { kitchenId, managerId } = begun;
-  await beginWork(kitchenId, { personId: managerId, byPin: false }, await cameFrom(kitchenId));
+  await startSession(kitchenId, { personId: managerId, byPin: false }, await clientInfo(kitchenId));
   return { ok: true };
 }

@@ -16,15 +16,15 @@ import { refuse, type Trouble } from '@/core/trouble';
 import { newId } from '@/db/ids';
 import { loadKitchen, type Secrets } from '@/db/load-kitchen';
 import { newestSchema } from '@/db/migrate';
-import { everybodyOf, leave, putPerson } from '@/db/people';
+import { allPeople, archivePerson, writePerson } from '@/db/people';
 import { firstKitchen, mustSay } from '@/db/read-kitchen';
 import { inTransaction } from '@/db/sql';
-import { HistoryError, loadRows } from '@/db/whole';
+import { HistoryError, loadRows } from '@/db/history-rows';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { env } from '@/server/env';
 import { hashSecret } from '@/server/passwords';
-import { inTurn } from '@/server/turns';
+import { withMutex } from '@/server/mutex';
 import type { Mistake } from '@/wire';
 import { CUPS_OF } from '../cups';
 import { markOf } from '../settings/mark';
@@ -69,7 +69,7 @@ const not = ({ message, path: at }: Trouble): Begun => ({ ok: false, message, pa
 
 /** Begins the kitchen of this database: once. */
 export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
-  inTurn('first kitchen', async () => {
+  withMutex('first kitchen', async () => {
     if (!(await canBegin()))
       return not(refuse('begun', '', 'This kitchen has been begun already: sign in.').trouble);
     const wrong = isTheWord(typed.word);
@@ -93,10 +93,10 @@ const withHistory = (file: KitchenFile, history: History, name: string, password
     const { id: kitchenId } = file.kitchen;
     await loadRows(sql, kitchenId, history);
     await mustSay(sql, file);
-    const known = (await everybodyOf(sql, kitchenId)).find((p) => isSameName(p.name, name));
+    const known = (await allPeople(sql, kitchenId)).find((p) => isSameName(p.name, name));
     const manager = { id: known?.id ?? newId(), name: known?.name ?? name, role: 'manager' as const };
-    await putPerson(sql, kitchenId, manager, { password });
-    await leave(sql, kitchenId, manager.id, null);
+    await writePerson(sql, kitchenId, manager, { password });
+    await archivePerson(sql, kitchenId, manager.id, null);
     return manager.id;
   });
 

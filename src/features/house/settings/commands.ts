@@ -7,7 +7,7 @@ import { STRAINERS } from '@/core/pot';
 import { refuse } from '@/core/trouble';
 import { setSettings, settingsOf, type KitchenSettings } from '@/db/kitchen-settings';
 import { declare, Refused } from '@/server/door';
-import { listed } from '@/server/names';
+import { listNames } from '@/server/unique-name';
 import { markOf } from './mark';
 import { settingsTyped } from './typed';
 import { rulesFrom } from './rules';
@@ -41,7 +41,7 @@ function mustNotMiss({ recipes, kitchen }: KitchenState, rules: HouseRules | nul
         refuse(
           'in-use',
           'strainers',
-          `${listed(users.map((u) => u.name))} ${one ? 'is' : 'are'} strained through the ${name}: write ${one ? 'that line' : 'those lines'} otherwise first.`,
+          `${listNames(users.map((u) => u.name))} ${one ? 'is' : 'are'} strained through the ${name}: write ${one ? 'that line' : 'those lines'} otherwise first.`,
           { value: users.length, limit: 0 },
         ).trouble,
       );

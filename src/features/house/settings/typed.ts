@@ -1,6 +1,6 @@
 import type { KitchenState } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
-import type { HandsTyped } from '../wire';
+import type { LabourTyped } from '../wire';
 import { BESIDE, type SettingsTyped } from './wire';
 
 type Kitchen = KitchenState['kitchen'];
@@ -57,7 +57,7 @@ export function settingsTyped(kitchen: Kitchen): SettingsTyped {
 export const NO_MINUTES = { fixed: '', perKg: '', perL: '' };
 
 /** Minutes of hands of the kitchen's own, as they are typed. */
-export function handsTyped(kitchen: Kitchen): HandsTyped {
+export function labourTyped(kitchen: Kitchen): LabourTyped {
   const typed = typedIn(kitchen);
   return {
     kinds: Object.fromEntries(

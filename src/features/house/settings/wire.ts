@@ -88,4 +88,4 @@ export const SETTINGS = wire<null, SettingsTyped>()({
   version: 2,
   body: SettingsTyped,
 });
-export const keepSettings = sender(SETTINGS);
+export const saveSettings = sender(SETTINGS);

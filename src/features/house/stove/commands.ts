@@ -4,10 +4,10 @@ import { insteadOf, usersOf, type KitchenState } from '@/core/kitchen-state';
 import { readAmountOf, readNumber } from '@/core/quantity';
 import { refuse, type Trouble } from '@/core/trouble';
 import { newId } from '@/db/ids';
-import { nowOf, putAway, putHob, putRecipe, putVessel } from '@/db/things';
+import { nowOf, setArchived, putHob, putRecipe, putVessel } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { listed, mustBeOwnName } from '@/server/names';
+import { listNames, uniqueName } from '@/server/unique-name';
 import { hobTyped, vesselTyped } from './typed';
 import { HOB, STOVE_AWAY, VESSEL, type HobTyped, type VesselTyped } from './wire';
 
@@ -74,7 +74,7 @@ const TAPERS = [0.5, 2] as const;
 
 function vesselFrom(typed: VesselTyped, id: string, here: KitchenState): WrittenVessel {
   const read = new Reader(here);
-  const name = mustBeOwnName(here.vessels, typed.name, { none: 'What is it called?', twice: TWICE }, id);
+  const name = uniqueName(here.vessels, typed.name, { none: 'What is it called?', twice: TWICE }, id);
   const shared = {
     id,
     name,
@@ -135,7 +135,7 @@ const vessel = declare({
 
 function hobFrom(typed: HobTyped, id: string, here: KitchenState): Hob {
   const read = new Reader(here);
-  const name = mustBeOwnName(here.hobs, typed.name, { none: 'What is it called?', twice: TWICE }, id);
+  const name = uniqueName(here.hobs, typed.name, { none: 'What is it called?', twice: TWICE }, id);
   const netKw = read.number(typed.netKw, 'netKw', [0.05, 200], 'kW');
   const efficiencyPct = read.number(typed.efficiency, 'efficiency', [5, 100], '%');
   read.done();
@@ -186,7 +186,7 @@ const away = declare({
     if (!gone) {
       const now = await nowOf(database(), what, who.kitchenId, id);
       if (!now?.away) throw refused('gone', '', 'This stands in the kitchen already.');
-      mustBeOwnName(list, now.name, { none: '', twice: TWICE }, id);
+      uniqueName(list, now.name, { none: '', twice: TWICE }, id);
       return {
         before: { away: true },
         after: { away: false },
@@ -203,7 +203,7 @@ const away = declare({
         refuse(
           'in-use',
           'instead',
-          `${listed(names)} ${names.length === 1 ? 'is' : 'are'} cooked ${what === 'vessel' ? 'in' : 'on'} it: choose what takes its place.`,
+          `${listNames(names)} ${names.length === 1 ? 'is' : 'are'} cooked ${what === 'vessel' ? 'in' : 'on'} it: choose what takes its place.`,
         ).trouble,
         { theirs: { users: names } },
       );
@@ -223,7 +223,7 @@ const away = declare({
     { before, after, manner, recipes, was },
   ) {
     for (const r of recipes) await putRecipe(sql, kitchenId, r, today, at, manner);
-    await putAway(sql, what, kitchenId, id, gone ? at : null);
+    await setArchived(sql, what, kitchenId, id, gone ? at : null);
     return {
       value: null,
       what: `${what} away`,

@@ -5,7 +5,7 @@ import { capacityMl, maxFillMl } from '@/core/pot';
 import type { DecimalMark } from '@/core/quantity';
 import { REFERENCE_HOBS, referenceVessels, type ReferenceHob, type ReferenceVessel } from '@/core/reference';
 import { versionsOf } from '@/db/edits';
-import { awayRows } from '@/server/away';
+import { archivedRows } from '@/server/archived';
 import { database } from '@/server/database';
 import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -38,8 +38,8 @@ export interface StovePage {
   readonly vessels: readonly VesselRow[];
   readonly hobs: readonly HobRow[];
   readonly away: {
-    readonly vessels: Awaited<ReturnType<typeof awayRows>>;
-    readonly hobs: Awaited<ReturnType<typeof awayRows>>;
+    readonly vessels: Awaited<ReturnType<typeof archivedRows>>;
+    readonly hobs: Awaited<ReturnType<typeof archivedRows>>;
   };
   /** As they are usually made, to begin from. */
   readonly usualVessels: readonly ReferenceVessel[];
@@ -53,8 +53,8 @@ export async function stovePage(who: Worker): Promise<StovePage> {
   const users = (kind: 'vessel' | 'hob', id: string) =>
     uses(kind, id).recipes.map((r) => ({ name: r.name, href: `/pot/${r.id}` }));
   const [vessels, hobs, ...versions] = await Promise.all([
-    awayRows(who, 'vessel'),
-    awayRows(who, 'hob'),
+    archivedRows(who, 'vessel'),
+    archivedRows(who, 'hob'),
     versionsOf(database(), 'vessel', who.kitchenId),
     versionsOf(database(), 'hob', who.kitchenId),
   ]);

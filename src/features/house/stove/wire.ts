@@ -47,6 +47,6 @@ export const STOVE_AWAY = wire<null, { readonly users: readonly string[] }>()({
   body: z.object({ what: z.enum(['vessel', 'hob']), id: ID, away: z.boolean(), instead: ID.nullable() }),
 });
 
-export const keepVessel = sender(VESSEL);
-export const keepHob = sender(HOB);
-export const putStoveAway = sender(STOVE_AWAY);
+export const saveVessel = sender(VESSEL);
+export const saveHob = sender(HOB);
+export const archiveStove = sender(STOVE_AWAY);

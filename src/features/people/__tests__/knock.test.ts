@@ -1,20 +1,20 @@
 import { z } from 'zod';
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { endDevice, letIn } from '../../../db/devices';
+import { revokeDevice, insertDevice } from '../../../db/devices';
 import { newId } from '../../../db/ids';
-import { beginSignedIn, endOthers, refusals, signedIn } from '../../../db/sign-ins';
+import { beginSignedIn, revokeOtherSignIns, refusals, signedIn } from '../../../db/sign-ins';
 import { many, run } from '../../../db/sql';
 import { hashSecret } from '../../../server/passwords';
-import type { From } from '@/server/arrive';
-import { knock } from '../service';
+import type { ClientInfo } from '@/server/start-session';
+import { signInAttempt } from '../service';
 import { PASSWORD } from '../wire';
 
 let here: AtWork;
 let cook: string;
 let tablet: string;
-const OFFICE: From = { address: '10.0.0.7', browser: 'Firefox on Linux' };
-const ELSEWHERE: From = { address: '203.0.113.9', browser: 'a browser' };
-const atTablet = (): From => ({ ...OFFICE, deviceId: tablet });
+const OFFICE: ClientInfo = { address: '10.0.0.7', browser: 'Firefox on Linux' };
+const ELSEWHERE: ClientInfo = { address: '203.0.113.9', browser: 'a browser' };
+const atTablet = (): ClientInfo => ({ ...OFFICE, deviceId: tablet });
 
 let clock = Date.parse('2026-03-14T09:00:00.000Z');
 /** An instant after the last one; a good while later unless told. */
@@ -26,7 +26,7 @@ beforeAll(async () => {
   tablet = newId();
   const [password, pin] = await Promise.all([hashSecret('kestrel-weir'), hashSecret('1470')]);
   await run(here.pool, 'UPDATE person SET password_hash = ?, pin_hash = ?', [password, pin]);
-  await letIn(
+  await insertDevice(
     here.pool,
     here.kitchenId,
     { id: tablet, name: 'Tablet', by: here.as('manager').person.id },
@@ -36,8 +36,8 @@ beforeAll(async () => {
 afterAll(() => here.end());
 beforeEach(() => run(here.pool, 'DELETE FROM sign_in_tries'));
 
-const tries = (person: string, secret: string, where: From, at: Date) =>
-  knock(here.kitchenId, { person, secret }, where, at);
+const tries = (person: string, secret: string, where: ClientInfo, at: Date) =>
+  signInAttempt(here.kitchenId, { person, secret }, where, at);
 const code = async (found: ReturnType<typeof tries>): Promise<string> => {
   const f = await found;
   return 'code' in f ? f.code : 'in';
@@ -137,9 +137,9 @@ test('who is signed in stays so until it is ended, the device is, or a fortnight
   ];
   expect(await Promise.all([one, other, onTablet].map((id) => isIn(id)))).toEqual([true, true, true]);
   expect(await isIn(one, new Date(began.getTime() + 14.1 * 86_400_000))).toBe(false);
-  await endDevice(here.pool, here.kitchenId, tablet, later(1000));
+  await revokeDevice(here.pool, here.kitchenId, tablet, later(1000));
   expect([await isIn(onTablet), await isIn(byPassword)]).toEqual([false, true]);
-  expect(await endOthers(here.pool, here.kitchenId, cook, one, later(1000))).toBe(2);
+  expect(await revokeOtherSignIns(here.pool, here.kitchenId, cook, one, later(1000))).toBe(2);
   expect([await isIn(one), await isIn(other), await isIn(byPassword)]).toEqual([true, false, false]);
   await run(here.pool, 'UPDATE person SET archived_at = ? WHERE id = ?', [later(), cook]);
   expect(await isIn(one)).toBe(false);

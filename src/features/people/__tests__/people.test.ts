@@ -1,5 +1,5 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { everybodyOf, peopleAtTheDoor } from '../../../db/people';
+import { allPeople, peopleToSignIn } from '../../../db/people';
 import { PERSON, PERSON_AWAY } from '../wire';
 
 let here: AtWork;
@@ -30,7 +30,7 @@ test('somebody new works here, leaves and comes back; two people with one name a
     message: expect.stringMatching(/has left: add them again/) as string,
   });
   expect(await here.send(PERSON_AWAY, { id, away: false })).toMatchObject({ ok: true });
-  const now = (await everybodyOf(here.pool, here.kitchenId)).find((p) => p.id === id);
+  const now = (await allPeople(here.pool, here.kitchenId)).find((p) => p.id === id);
   expect(now).toMatchObject({ role: 'cook', hasPin: true, leftAt: null });
   // What is written down says that a secret was set, and not what it is.
   const log = JSON.stringify(await here.changes(id));
@@ -59,7 +59,7 @@ test('a weak password is refused with its limit, and a first one is asked for', 
 });
 
 test('the last manager cannot leave or become something else, however many try at once', async () => {
-  const managers = (await everybodyOf(here.pool, here.kitchenId)).filter((p) => p.role === 'manager');
+  const managers = (await allPeople(here.pool, here.kitchenId)).filter((p) => p.role === 'manager');
   const [boss] = managers;
   if (!boss) throw new Error('nobody manages');
   await here.send(PERSON, {
@@ -87,10 +87,10 @@ test('the last manager cannot leave or become something else, however many try a
 test('at the door stands who can sign in: nobody without a password or a PIN', async () => {
   const made = await here.send(PERSON, somebody('Odd Quay'));
   if (!made.ok) throw new Error(made.message);
-  const there = await peopleAtTheDoor(here.pool, here.kitchenId);
+  const there = await peopleToSignIn(here.pool, here.kitchenId);
   expect(there.map((p) => p.name)).toContain('Odd Quay');
   // The demo's own people were loaded without secrets here.
   const reader = here.file.people.find((p) => p.role === 'reader');
-  expect((await everybodyOf(here.pool, here.kitchenId)).map((p) => p.name)).toContain(reader?.name);
+  expect((await allPeople(here.pool, here.kitchenId)).map((p) => p.name)).toContain(reader?.name);
   expect(there.map((p) => p.name)).not.toContain(reader?.name);
 });

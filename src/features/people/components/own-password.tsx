@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { FormField } from '@/ui/form-field';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import { changePassword } from '../send';
 import { NewPassword } from '../wire';
 
 /** One's own password, changed: it ends every other place where one is signed in. */
 export function OwnPassword({ name }: { readonly name: string }) {
   const [ended, setEnded] = useState(0);
-  const keeping = useKeptForm(NewPassword, { before: '', next: '' }, async (typed, at) => {
+  const keeping = useSaveForm(NewPassword, { before: '', next: '' }, async (typed, at) => {
     const answer = await changePassword(typed);
     if (answer.ok) {
       setEnded(answer.value.ended);
@@ -21,7 +21,7 @@ export function OwnPassword({ name }: { readonly name: string }) {
   });
   const { form, busy, kept, message } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <h2>Your password, {name}</h2>
       <FormField
         {...{ form, name: 'before', label: 'The password you have now' }}
@@ -44,7 +44,7 @@ export function OwnPassword({ name }: { readonly name: string }) {
             `; ended ${ended === 1 ? 'one other place' : `${ended} other places`} where you were signed in`}
         </span>
       )}
-      <Trouble says={message} />
-    </KeptForm>
+      <TroubleText says={message} />
+    </SaveForm>
   );
 }

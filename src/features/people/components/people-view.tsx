@@ -7,15 +7,15 @@ import { useState } from 'react';
 import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import ListGroup from 'react-bootstrap/ListGroup';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import { letThisDeviceIn } from '../actions';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { registerDevice } from '../actions';
 import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
-import { endDevice, endSignedIn } from '../send';
-import { Everybody } from './everybody';
+import { sendRevokeDevice, sendRevokeSignIn } from '../send';
+import { PeopleTable } from './people-table';
 import { OwnPassword } from './own-password';
-import { ChooseLight } from '@/ui/day-or-night';
-import { useFigures } from '@/ui/figures';
+import { ColorSchemeChoice } from '@/ui/color-scheme';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
 
 /** Who is in, where, and on which devices a PIN opens; one's own password. */
@@ -40,13 +40,13 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
       )}
       <div className="beside">
         <div>
-          {page.manager && <Everybody page={page} />}
+          {page.manager && <PeopleTable page={page} />}
           <SignedInTable rows={page.signedIn} manager={page.manager} />
           {page.manager && <Refused rows={page.refused} />}
         </div>
         <Panel aria-label="Your password, light or dark, and devices">
           <OwnPassword name={page.name} />
-          <ChooseLight />
+          <ColorSchemeChoice />
           {page.manager && <Devices page={page} />}
         </Panel>
       </div>
@@ -61,8 +61,8 @@ function SignedInTable({
   readonly rows: readonly SignedInRow[];
   readonly manager: boolean;
 }) {
-  const { said } = useFigures();
-  const [keep, state] = useKept();
+  const { said } = useFormatters();
+  const [keep, state] = useSave();
   return (
     <section>
       <h2>Signed in</h2>
@@ -99,7 +99,7 @@ function SignedInTable({
                     size="sm"
                     disabled={state.busy}
                     aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
-                    onClick={() => void keep(() => endSignedIn({ id: r.id }))}
+                    onClick={() => void keep(() => sendRevokeSignIn({ id: r.id }))}
                   >
                     End it
                   </Button>
@@ -109,7 +109,7 @@ function SignedInTable({
           ))}
         </tbody>
       </SheetTable>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </section>
   );
 }
@@ -122,7 +122,7 @@ const WHY: Readonly<Record<RefusalRow['why'], string>> = {
 };
 
 function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
-  const { said } = useFigures();
+  const { said } = useFormatters();
   return (
     <section>
       <h2>Failed sign-ins</h2>
@@ -166,7 +166,7 @@ function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
 
 /** Devices on which a PIN opens; the one somebody sits at can be let in here. */
 function Devices({ page }: { readonly page: PeoplePage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [name, setName] = useState('');
   return (
     <section>
@@ -186,7 +186,7 @@ function Devices({ page }: { readonly page: PeoplePage }) {
           className="stacked"
           onSubmit={(event) => {
             event.preventDefault();
-            void keep(() => letThisDeviceIn(name)).then((ok) => ok && setName(''));
+            void keep(() => registerDevice(name)).then((ok) => ok && setName(''));
           }}
         >
           <Form.Control
@@ -198,7 +198,7 @@ function Devices({ page }: { readonly page: PeoplePage }) {
           <Button type="submit" variant="outline-primary" disabled={state.busy}>
             Allow PIN on this device
           </Button>
-          <Trouble says={state.message} />
+          <TroubleText says={state.message} />
         </form>
       )}
     </section>
@@ -206,8 +206,8 @@ function Devices({ page }: { readonly page: PeoplePage }) {
 }
 
 function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
-  const { said } = useFigures();
-  const [keep, state] = useKept();
+  const { said } = useFormatters();
+  const [keep, state] = useSave();
   return (
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
@@ -216,14 +216,14 @@ function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
         <span className="quiet small-line d-block">
           let in {said(d.since)} by {d.by}
         </span>
-        <Trouble says={state.message} />
+        <TroubleText says={state.message} />
       </span>
       <Button
         variant="link"
         size="sm"
         disabled={state.busy}
         aria-label={`End ${d.name}`}
-        onClick={() => void keep(() => endDevice({ id: d.id }))}
+        onClick={() => void keep(() => sendRevokeDevice({ id: d.id }))}
       >
         End it
       </Button>

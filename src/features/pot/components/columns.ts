@@ -1,11 +1,11 @@
 import type { RowCost } from '@/core/layers';
 import { LOSSES, maxFillMl, type LedgerRow } from '@/core/pot';
-import type { Figures } from '@/ui/figures';
+import type { Formatters } from '@/ui/formatters-context';
 
 /** What a column says of the pot after a step; nothing of a pot that is all but empty. */
-export interface Column {
+export interface LedgerColumn {
   readonly head: string;
-  readonly of: (row: LedgerRow, money: RowCost | undefined, f: Figures) => string;
+  readonly of: (row: LedgerRow, money: RowCost | undefined, f: Formatters) => string;
   /** Drawn behind the figure, as a share of the fullest pot. */
   readonly bar?: true;
   readonly strong?: true;
@@ -14,30 +14,30 @@ export interface Column {
 const there = (row: LedgerRow): boolean => row.ml > 0.5;
 const pct =
   (of: (row: LedgerRow) => number) =>
-  (row: LedgerRow, _m: unknown, { bare }: Figures): string =>
+  (row: LedgerRow, _m: unknown, { bare }: Formatters): string =>
     there(row) ? bare(of(row), 2) : '';
 const lostG = (row: LedgerRow): number =>
   LOSSES.reduce((sum, loss) => sum + (loss === 'evaporated' ? 0 : (row.lost[loss] ?? 0)), 0);
 
-const litres: Column = {
+const litres: LedgerColumn = {
   head: 'litres',
   bar: true,
   of: (row, _m, { bare }) => (there(row) ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''),
 };
-const dip: Column = {
+const dip: LedgerColumn = {
   head: 'below rim',
   of: (row, _m, { bare }) => (there(row) ? bare(row.dipCm, 1) : ''),
 };
-const body: Column = { head: 'body', of: pct((r) => r.body) };
-const salt: Column = { head: 'salt %', of: pct((r) => r.saltPct) };
-const perLitre = (sign: string): Column => ({
+const body: LedgerColumn = { head: 'body', of: pct((r) => r.body) };
+const salt: LedgerColumn = { head: 'salt %', of: pct((r) => r.saltPct) };
+const perLitre = (sign: string): LedgerColumn => ({
   head: `${sign} per litre`,
   strong: true,
   of: (_r, money, { bare }) => (money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)),
 });
 
 /** What one may want to follow through a pot, by its name on the screen; five columns each, the last of them what counts. */
-export const VIEWS: Readonly<Record<string, (sign: string) => readonly Column[]>> = {
+export const VIEWS: Readonly<Record<string, (sign: string) => readonly LedgerColumn[]>> = {
   usual: (sign) => [litres, dip, body, salt, perLitre(sign)],
   money: (sign) => [
     litres,

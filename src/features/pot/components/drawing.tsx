@@ -1,7 +1,7 @@
 'use client';
 
 import { levelAt, type LedgerRow } from '@/core/pot';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { TypedField } from '@/ui/typed-field';
 import { PotSection, type TideMark } from '@/ui/pot-section';
 import type { LivePot } from './use-pot';
@@ -18,7 +18,7 @@ interface Props {
 
 /** The pot after the chosen step, with the marks it has left on that vessel's wall before. */
 export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) {
-  const { litres, kilos } = useFigures();
+  const { litres, kilos } = useFormatters();
   const rows = pot.run.rows;
   const row = rows[Math.min(chosen, rows.length - 1)];
   if (!row)

@@ -1,14 +1,14 @@
 'use client';
 
 import { layerName } from '@/core/layers';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { LivePot } from './use-pot';
 
 const inCents = (money: number): number => Math.round(money * 100) / 100;
 
 /** A litre in each of its layers, and with all that are known: never one figure without saying what is in it. */
 export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[] | undefined }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   const perL = pot.run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
   const ml = pot.run.product?.ml ?? 0;
   if (perL === null || ml === 0) return null;

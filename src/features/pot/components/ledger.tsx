@@ -4,24 +4,24 @@ import { memo, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { readSupply } from '@/core/supply';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { Combo } from '@/ui/combo';
 import { useMissing } from '@/ui/missing';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
-import { useRested, REST_MS } from '@/ui/use-rested';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useDebounced, DEBOUNCE_MS } from '@/ui/use-debounced';
 import { useSearch } from '@/ui/use-search';
 import { SheetTable } from '@/ui/sheet-table';
 import type { PotSheetData } from '../queries';
-import { VIEWS, type Column } from './columns';
-import { CuringContext } from './curing';
+import { VIEWS, type LedgerColumn } from './columns';
+import { WarningFixContext } from './warning-fix';
 import { MovableSteps } from './movable-steps';
-import { SaidInput } from './said-input';
+import { LineInput } from './line-input';
 import type { Draft } from './sheet-lines';
-import { RestedPot, ShownPot } from './shown-pot';
+import { DebouncedPotContext, PotContext } from './pot-context';
 import { StepRow } from './step-row';
-import { useActs } from './use-acts';
-import { NO_OFFERS, OffersFor, useOffers, type InHand, type Offered } from './use-offers';
+import { useLineActions } from './use-line-actions';
+import { NO_SUGGESTIONS, SuggestionsProvider, useSuggestions, type TypedLine, type LineSuggestion } from './use-suggestions';
 import type { LivePot } from './use-pot';
 import type { useSheet } from './use-sheet';
 import { useView } from './use-view';
@@ -35,14 +35,14 @@ interface Props {
 function useInHand(
   sheet: Props['sheet'],
   next: string,
-): readonly [InHand | undefined, (id: string | undefined) => void] {
+): readonly [TypedLine | undefined, (id: string | undefined) => void] {
   const [typing, setTyping] = useState<string>();
   const { lines } = sheet.draft;
   const at = lines.findIndex((l) => l.id === typing);
   const text = typing === 'next' ? next : lines[at]?.text;
   const before = lines.length - (sheet.pot.steps.at(-1)?.do === 'portion' ? 1 : 0);
   const hand = useMemo(
-    (): InHand | undefined =>
+    (): TypedLine | undefined =>
       text === undefined
         ? undefined
         : { text, at: typing === 'next' ? before : at, isNew: typing === 'next' },
@@ -54,13 +54,13 @@ function useInHand(
 /** What the lines of a sheet are drawn with: what is offered for the one in hand, what is done to them, what cures are tried on. */
 function useLedger({ sheet, onFields }: Props) {
   const { known: data, draft, pot, run, done } = sheet;
-  const { currencySign } = useFigures();
+  const { currencySign } = useFormatters();
   const [view, setView] = useView();
   const columns = useMemo(() => (VIEWS[view] ?? VIEWS.usual)?.(currencySign) ?? [], [view, currencySign]);
   const [next, setNext] = useState('');
   const [inHand, setInHand] = useInHand(sheet, next);
-  const offers = useOffers(data, draft, inHand);
-  const acts = useActs({
+  const offers = useSuggestions(data, draft, inHand);
+  const acts = useLineActions({
     draft,
     pot,
     asItStands: sheet.asItStands,
@@ -112,7 +112,7 @@ export function Ledger({ sheet, onFields }: Props) {
     [inHand, offers],
   );
   return (
-    <CuringContext value={ledger.curer}>
+    <WarningFixContext value={ledger.curer}>
       <div className="d-flex flex-wrap gap-2 align-items-center mb-1">
         <Standing sheet={sheet} />
         <ColumnsFor view={ledger.view} onView={ledger.setView} />
@@ -120,16 +120,16 @@ export function Ledger({ sheet, onFields }: Props) {
       <SheetTable className="ledger folds">
         <LedgerHead columns={columns} />
         <MovableSteps lines={draft.lines} onMove={ledger.dropped}>
-          <OffersFor value={offered}>
+          <SuggestionsProvider value={offered}>
             <Rows sheet={sheet} columns={columns} acts={acts} />
-          </OffersFor>
+          </SuggestionsProvider>
         </MovableSteps>
       </SheetTable>
       {draft.lines.length === 0 && <EmptyPot />}
       {data.mayEdit && (
         <NextStep
           next={ledger.next}
-          offers={inHand?.isNew ? offers : NO_OFFERS}
+          offers={inHand?.isNew ? offers : NO_SUGGESTIONS}
           onTyped={ledger.typeNext}
           onAdd={(text) => {
             ledger.add(text);
@@ -147,8 +147,8 @@ export function Ledger({ sheet, onFields }: Props) {
         />
       )}
       {data.mayEdit && <NoPrices data={data} pot={pot} onPriced={sheet.priced} />}
-      <Trouble says={sheet.keeping.refusal?.message} />
-    </CuringContext>
+      <TroubleText says={sheet.keeping.refusal?.message} />
+    </WarningFixContext>
   );
 }
 
@@ -158,8 +158,8 @@ function Rows({
   columns,
   acts,
 }: Pick<Props, 'sheet'> & {
-  readonly columns: readonly Column[];
-  readonly acts: ReturnType<typeof useActs>['acts'];
+  readonly columns: readonly LedgerColumn[];
+  readonly acts: ReturnType<typeof useLineActions>['acts'];
 }) {
   const { known: data, draft, pot } = sheet;
   const shown = useMemo(
@@ -167,8 +167,8 @@ function Rows({
     [pot, columns],
   );
   return (
-    <ShownPot value={shown}>
-      <RestedPot value={useRested(shown, REST_MS)}>
+    <PotContext value={shown}>
+      <DebouncedPotContext value={useDebounced(shown, DEBOUNCE_MS)}>
         <EachRow
           draft={draft}
           pot={pot}
@@ -178,8 +178,8 @@ function Rows({
           touched={sheet.touched}
           acts={acts}
         />
-      </RestedPot>
-    </ShownPot>
+      </DebouncedPotContext>
+    </PotContext>
   );
 }
 
@@ -195,7 +195,7 @@ const EachRow = memo(function EachRow({
 }: Pick<Props['sheet'], 'draft' | 'pot' | 'chosen' | 'touched'> & {
   readonly mayEdit: boolean;
   readonly arrived: ReadonlySet<string>;
-  readonly acts: ReturnType<typeof useActs>['acts'];
+  readonly acts: ReturnType<typeof useLineActions>['acts'];
 }) {
   const both = new Map(touched.map((t) => [t.id, t]));
   return draft.lines.map((line, i) => (
@@ -251,7 +251,7 @@ const EmptyPot = () => (
 function Standing({ sheet }: Pick<Props, 'sheet'>) {
   const { known: data, draft, asItStands } = sheet;
   const { vessel, hob } = draft;
-  const tell = useTell();
+  const tell = useToast();
   const doneRef = useRef(sheet.done);
   useEffect(() => {
     doneRef.current = sheet.done;
@@ -323,7 +323,7 @@ function NextStep({
   onFields,
 }: {
   readonly next: string;
-  readonly offers: readonly Offered[];
+  readonly offers: readonly LineSuggestion[];
   readonly onTyped: (text: string) => void;
   readonly onAdd: (text: string) => void;
   readonly onLines: (text: string) => void;
@@ -337,7 +337,7 @@ function NextStep({
   };
   return (
     <div className="next-step d-flex align-items-center gap-2 pt-2 ps-3">
-      <SaidInput
+      <LineInput
         id="next-step"
         name="Next step"
         settled={next === ''}
@@ -390,7 +390,7 @@ const ColumnsFor = memo(function ColumnsFor({
   );
 });
 
-function LedgerHead({ columns }: { readonly columns: readonly Column[] }) {
+function LedgerHead({ columns }: { readonly columns: readonly LedgerColumn[] }) {
   return (
     <thead>
       <tr>

@@ -4,16 +4,16 @@ import Link from 'next/link';
 import { useCallback, useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
-import { AwayList, type AwayRow } from '@/ui/away-list';
+import { ArchivedList, type ArchivedRow } from '@/ui/archived-list';
 import { DataTable, type Column } from '@/ui/data-table';
-import { countedWords } from '@/ui/counted';
-import { CountedSwitch } from '@/ui/counted-switch';
-import { useFigures } from '@/ui/figures';
-import { useFound } from '@/ui/use-found';
+import { layersText } from '@/ui/counted-layers';
+import { LayerSwitch } from '@/ui/layer-switch';
+import { useFormatters } from '@/ui/formatters-context';
+import { useServerSearch } from '@/ui/use-server-search';
 import { WhyFigure } from '@/ui/why';
 import { findPots } from '../actions';
 import type { PotsFound, PotSummary } from '../queries';
-import { putSheetAway } from '../wire';
+import { archiveSheet } from '../wire';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
 export function PotList({
@@ -24,11 +24,11 @@ export function PotList({
 }: {
   readonly pots: PotsFound;
   readonly order: string | undefined;
-  readonly away: readonly AwayRow[];
+  readonly away: readonly ArchivedRow[];
   readonly mayEdit: boolean;
 }) {
   const ask = useCallback((wanted: string) => findPots(wanted, order ?? null), [order]);
-  const { wanted, setWanted, found, answered } = useFound(pots, ask);
+  const { wanted, setWanted, found, answered } = useServerSearch(pots, ask);
   const more = found.hits - found.rows.length;
   return (
     <>
@@ -37,7 +37,7 @@ export function PotList({
           <h1>Pots</h1>
           <p className="lead-line">What happens to the litres, and to the money in them.</p>
         </div>
-        {pots.total > 0 && <CountedSwitch />}
+        {pots.total > 0 && <LayerSwitch />}
         {mayEdit && pots.total > 0 && (
           <Link prefetch={false} className="btn btn-outline-primary flex-shrink-0" href="/pot/new">
             New recipe
@@ -59,7 +59,7 @@ export function PotList({
         <p className="quiet">No pot in the book fits “{wanted}”.</p>
       )}
       {mayEdit && (
-        <AwayList rows={away} bringBack={(id) => putSheetAway({ id, away: false, instead: null })} />
+        <ArchivedList rows={away} bringBack={(id) => archiveSheet({ id, away: false, instead: null })} />
       )}
     </>
   );
@@ -87,8 +87,8 @@ const NoPots = ({ mayEdit }: { readonly mayEdit: boolean }) => (
 );
 
 function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
-  const { currencySign, hours, counted } = useFigures();
-  const litreWords = `${currencySign} per litre${counted.length > 1 ? `, ${countedWords(counted)}` : ''}`;
+  const { currencySign, hours, counted } = useFormatters();
+  const litreWords = `${currencySign} per litre${counted.length > 1 ? `, ${layersText(counted)}` : ''}`;
   const columns = useMemo((): Column<PotSummary>[] => {
     const most = Math.max(1, ...pots.map((p) => p.mostMl));
     return [
@@ -149,7 +149,7 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
 
 /** What it gives against the most it held, drawn from the right: what boiled away is the pale part. */
 function Litres({ pot: p, most }: { readonly pot: PotSummary; readonly most: number }) {
-  const { litres } = useFigures();
+  const { litres } = useFormatters();
   const left = p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0;
   return (
     <>
@@ -164,7 +164,7 @@ function Litres({ pot: p, most }: { readonly pot: PotSummary; readonly most: num
 }
 
 function Cost({ pot: p }: { readonly pot: PotSummary }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   if (p.perL === null)
     return (
       <span className="incomplete" title={p.gaps.join(' ')}>

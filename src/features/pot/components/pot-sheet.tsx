@@ -3,23 +3,23 @@
 import dynamic from 'next/dynamic';
 import { memo, useCallback, useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { REST_MS, useRested } from '@/ui/use-rested';
-import { useUnkept } from '@/ui/unkept';
+import { DEBOUNCE_MS, useDebounced } from '@/ui/use-debounced';
+import { useUnsavedChanges } from '@/ui/unsaved-changes';
 import type { PotSheetData } from '../queries';
-import { AlongTime } from './along-time';
-import { Carries } from './carries';
+import { TimeChart } from './time-chart';
+import { AllergensOfPot } from './allergens-of-pot';
 import { Drawing } from './drawing';
 import { Layers } from './layers';
 import { Ledger } from './ledger';
-import { MoneyWentTable } from './money-went';
-import { OneLitre } from './one-litre';
-import { Opens } from './opens';
+import { LossTable } from './loss-table';
+import { LitreCost } from './litre-cost';
+import { OpenedPacksList } from './opened-packs-list';
 import { SheetHead } from './sheet-head';
 import { SheetTools } from './sheet-tools';
-import { StandsOnList } from './stands-on';
+import { EvidenceList } from './evidence-list';
 import type { LivePot } from './use-pot';
 import { useSheet } from './use-sheet';
-import { Ways } from './ways';
+import { ChoiceWays } from './ways';
 
 /** What is opened now and then comes when it is. */
 const ScalePanel = dynamic(() => import('./scale-panel').then((m) => m.ScalePanel), { ssr: false });
@@ -34,7 +34,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
   const onScale = useCallback(() => setScaling(true), []);
   const onFields = useCallback((id: string | undefined) => setFields(id ?? null), []);
   const later = useLater(sheet);
-  useUnkept(keeping.state === 'held');
+  useUnsavedChanges(keeping.state === 'held');
   return (
     <>
       <SheetHead
@@ -46,7 +46,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
         <div>
           <Ledger sheet={sheet} onFields={onFields} />
           <HowKept sheet={sheet} />
-          <Ways sheet={sheet} />
+          <ChoiceWays sheet={sheet} />
         </div>
         <div>
           <Drawing
@@ -74,7 +74,7 @@ export function PotSheet({ data }: { data: PotSheetData }) {
 /** The pot and the lines it is of, as they stood when the fingers rested last. */
 function useLater({ pot, draft }: ReturnType<typeof useSheet>): Later {
   const now = useMemo(() => ({ pot, texts: draft.lines.map((l) => l.text) }), [pot, draft.lines]);
-  return useRested(now, REST_MS);
+  return useDebounced(now, DEBOUNCE_MS);
 }
 interface Later {
   readonly pot: LivePot;
@@ -89,10 +89,10 @@ interface Explains {
 const Under = memo(function Under({ data, later: { pot, texts } }: Explains) {
   return (
     <>
-      <AlongTime pot={pot} texts={texts} />
-      <MoneyWentTable pot={pot} />
-      <StandsOnList data={data} pot={pot} />
-      <Opens pot={pot} />
+      <TimeChart pot={pot} texts={texts} />
+      <LossTable pot={pot} />
+      <EvidenceList data={data} pot={pot} />
+      <OpenedPacksList pot={pot} />
     </>
   );
 });
@@ -100,9 +100,9 @@ const Under = memo(function Under({ data, later: { pot, texts } }: Explains) {
 const Beside = memo(function Beside({ data, later: { pot, texts } }: Explains) {
   return (
     <>
-      <OneLitre data={data} pot={pot} texts={texts} />
+      <LitreCost data={data} pot={pot} texts={texts} />
       <Layers pot={pot} layers={data.looksAt} />
-      <Carries data={data} pot={pot} />
+      <AllergensOfPot data={data} pot={pot} />
     </>
   );
 });

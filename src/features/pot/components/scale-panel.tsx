@@ -7,13 +7,13 @@ import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import { mannerOf } from '@/core/quantity';
 import { scaledLine } from '@/core/verbs';
-import { askAgain } from '@/ui/ask-again';
-import { useFigures, type Figures } from '@/ui/figures';
+import { withRetry } from '@/ui/with-retry';
+import { useFormatters, type Formatters } from '@/ui/formatters-context';
 import { SidePanel } from '@/ui/side-panel';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
 import { platesFrom } from '../actions';
-import { scaledSheet, type ScaledSheet, type Wanted } from '../scaling';
+import { scaledSheet, type ScaledSheet, type ScaleRequest } from '../scaling';
 import { draftOf, type Draft } from './sheet-lines';
 import { shelfFrom } from './use-pot';
 import type { useSheet } from './use-sheet';
@@ -31,8 +31,8 @@ const KINDS = {
 /** The same sheet for another amount: in which vessel, in how many batches, at what cost, and what plain multiplication would have got wrong. */
 export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly close: () => void }) {
   const { known } = sheet;
-  const tell = useTell();
-  const [wanted, setWanted] = useState<Wanted>({ kind: 'litres', amount: '', of: '', vessel: '' });
+  const tell = useToast();
+  const [wanted, setWanted] = useState<ScaleRequest>({ kind: 'litres', amount: '', of: '', vessel: '' });
   const plates = usePlates(known.recipe.id);
   const shelf = useMemo(() => shelfFrom(known), [known]);
   const found = useMemo(
@@ -56,7 +56,7 @@ export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly c
           wrong={found !== undefined && !found.ok}
           set={(part) => setWanted({ ...wanted, ...part })}
         />
-        {found && !found.ok && <Trouble says={found.trouble.message} />}
+        {found && !found.ok && <TroubleText says={found.trouble.message} />}
         {found?.ok && (
           <Found
             of={found.value}
@@ -114,10 +114,10 @@ function Asked({
   set,
 }: {
   readonly sheet: Sheet;
-  readonly wanted: Wanted;
+  readonly wanted: ScaleRequest;
   readonly plates: NonNullable<Plates>;
   readonly wrong: boolean;
-  readonly set: (part: Partial<Wanted>) => void;
+  readonly set: (part: Partial<ScaleRequest>) => void;
 }) {
   const { kind, of } = wanted;
   const inputs = inputsOf(sheet);
@@ -127,7 +127,7 @@ function Asked({
         label="Scale to"
         value={kind}
         options={Object.entries(KINDS).map(([id, { label }]) => [id, label])}
-        set={(next) => set({ kind: next as Wanted['kind'], of: '' })}
+        set={(next) => set({ kind: next as ScaleRequest['kind'], of: '' })}
       />
       {kind === 'what came in' && (
         <Pick
@@ -180,7 +180,7 @@ function usePlates(id: string): Plates {
   const [plates, setPlates] = useState<Plates>();
   useEffect(() => {
     let here = true;
-    void askAgain(() => platesFrom(id)).then((found) => here && setPlates(found));
+    void withRetry(() => platesFrom(id)).then((found) => here && setPlates(found));
     return () => {
       here = false;
     };
@@ -189,7 +189,7 @@ function usePlates(id: string): Plates {
 }
 
 /** What plain multiplication of the list would have got wrong, in litres and money. */
-function plainWords({ batches, eachMl, multiplied }: ScaledSheet, { litres, money }: Figures): string {
+function plainWords({ batches, eachMl, multiplied }: ScaledSheet, { litres, money }: Formatters): string {
   const all = eachMl * batches;
   if (multiplied.ml === undefined)
     return 'Plain multiplication of the list cannot be done in it: it would run over, boil dry, or never get there.';
@@ -209,7 +209,7 @@ function Found({
   readonly keep: (() => void) | undefined;
   readonly wall: string;
 }) {
-  const figures = useFigures();
+  const figures = useFormatters();
   const { litres, hours, money, bare } = figures;
   const { batches, eachMl, hobHours, perL, sheetPerL } = of;
   const rows: readonly (readonly [string, string])[] = [

@@ -3,11 +3,11 @@
 import type { ReactNode } from 'react';
 import Stack from 'react-bootstrap/Stack';
 import { isInKilos } from '@/core/pot';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { UsedBy } from '@/ui/used-by';
 import { WhyFigure } from '@/ui/why';
 import type { PotSheetData } from '../queries';
-import { figuresUnder } from './stands-on';
+import { figuresOfPot } from './evidence-list';
 import type { LivePot } from './use-pot';
 
 /** Name, where it goes, and the four figures the sheet is opened for. */
@@ -20,13 +20,13 @@ export function SheetHead({
   readonly pot: LivePot;
   readonly tools: ReactNode;
 }) {
-  const { litres, bare, hours, small } = useFigures();
+  const { litres, bare, hours, small } = useFormatters();
   const { run } = pot;
   const last = run.rows[run.rows.length - 1];
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
   const perKg = perL === null || !run.product ? null : (perL * run.product.ml) / run.product.g;
   const most = Math.max(run.product?.ml ?? 0, ...run.rows.map((r) => r.ml));
-  const { guesses } = figuresUnder(data, pot);
+  const { guesses } = figuresOfPot(data, pot);
   const portions = last?.portions;
   return (
     <Stack direction="horizontal" gap={3} className="page-head align-items-start">
@@ -63,7 +63,7 @@ function Cost({
   readonly perKg: number | null;
   readonly inKilos: boolean;
 }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   const [first, each] = inKilos ? [perKg, 'per kilo'] : [perL, 'per litre'];
   return (
     <div>
@@ -94,7 +94,7 @@ function Figure({ value, label }: { value: string; label: string }) {
 
 /** How sure its figures are, where it goes, and since when it stands as it does. */
 function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estimates: number }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <p className="lead-line">
       {estimates > 0 && (

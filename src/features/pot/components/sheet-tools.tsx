@@ -6,15 +6,15 @@ import { memo, useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
 import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { PutAway } from '@/ui/put-away';
+import { ArchiveDialog } from '@/ui/archive-dialog';
 import { SidePanel } from '@/ui/side-panel';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { useSaveForm } from '@/ui/use-save-form';
 import { findPots } from '../actions';
 import type { PotSheetData } from '../queries';
-import { nameSheet, putSheetAway } from '../wire';
+import { nameSheet, archiveSheet } from '../wire';
 
 const Named = z.object({
   name: z.string().trim().min(1, 'What is the pot called?'),
@@ -66,14 +66,14 @@ export const SheetTools = memo(function SheetTools({
       </MoreMenu>
       {open === 'name' && <NameAndNote data={data} version={version} close={close} />}
       {open === 'away' && (
-        <PutAway
+        <ArchiveDialog
           name={name}
           users={data.usedBy}
           others={others}
           open
           close={close}
-          put={(instead) => putSheetAway({ id, away: true, instead })}
-          bringBack={() => putSheetAway({ id, away: false, instead: null })}
+          put={(instead) => archiveSheet({ id, away: true, instead })}
+          bringBack={() => archiveSheet({ id, away: false, instead: null })}
           then={() => router.push('/pot')}
         />
       )}
@@ -90,7 +90,7 @@ function NameAndNote({
   readonly version: () => number;
   readonly close: () => void;
 }) {
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     Named,
     { name: recipe.name, note: recipe.note ?? '' },
     async (typed, _form, seen) => {
@@ -102,11 +102,11 @@ function NameAndNote({
   const { form } = keeping;
   return (
     <SidePanel title="Name and note" open close={close}>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called' }} />
         <FormField {...{ form, name: 'note', label: 'A note' }} as="textarea" />
-        <KeepIt of={keeping} />
-      </KeptForm>
+        <SaveButton of={keeping} />
+      </SaveForm>
     </SidePanel>
   );
 }

@@ -6,7 +6,7 @@ import { PIECE_KINDS } from '@/core/larder';
 import type { Names } from '@/core/said';
 import { searcher } from '@/search';
 import { Combo } from '@/ui/combo';
-import type { Field } from '../in-fields';
+import type { Field } from '../step-fields';
 
 interface FieldProps {
   readonly field: Field;

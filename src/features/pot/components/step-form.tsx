@@ -5,25 +5,25 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { MODEL_LINES, VERBS, writeStep } from '@/core/verbs';
 import type { Names } from '@/core/said';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SidePanel } from '@/ui/side-panel';
-import { Trouble } from '@/ui/trouble';
-import { filledFrom, formsOf, stepFrom, verbWords, type Do, type Filled } from '../in-fields';
+import { TroubleText } from '@/ui/trouble-text';
+import { fieldsFrom, formsOf, stepFrom, verbWords, type StepKind, type StepFields } from '../step-fields';
 import { FieldOf } from './step-fields';
 import { newLine, readLine, stepsOf, type SheetLine } from './sheet-lines';
 import type { useSheet } from './use-sheet';
 
 type Sheet = ReturnType<typeof useSheet>;
 
-const VERB_LIST = (Object.keys(VERBS) as Do[])
+const VERB_LIST = (Object.keys(VERBS) as StepKind[])
   .map((verb) => ({ verb, words: verbWords(verb) }))
   .sort((a, b) => a.words.localeCompare(b.words, 'en'));
 
 /** What a usual line of a verb has in its fields, to begin with; things of the kitchen's own are left to be chosen. */
-function usualOf(verb: Do, names: Names): Filled {
+function usualOf(verb: StepKind, names: Names): StepFields {
   const line = MODEL_LINES[verb].find((l) => !l.includes('<')) ?? '';
   const read = readLine(line, names);
-  if (read.ok) return filledFrom(read.value);
+  if (read.ok) return fieldsFrom(read.value);
   return verb === 'thicken to' || verb === 'loosen to' ? { band: 'coating' } : {};
 }
 
@@ -33,9 +33,9 @@ function useForm(sheet: Sheet, line: string | undefined) {
   const at = sheet.draft.lines.findIndex((l) => l.id === line);
   const was = at < 0 ? undefined : stepsOf(sheet.draft.lines, names)[at];
   const known = was && was.do !== 'unread' ? was : undefined;
-  const [verb, setVerb] = useState<Do>(known?.do ?? 'add');
+  const [verb, setVerb] = useState<StepKind>(known?.do ?? 'add');
   const forms = useMemo(() => formsOf(verb, names), [verb, names]);
-  const [filled, setFilled] = useState<Filled>(() => (known ? filledFrom(known) : {}));
+  const [filled, setFilled] = useState<StepFields>(() => (known ? fieldsFrom(known) : {}));
   const [form, setForm] = useState(() =>
     Math.max(
       0,
@@ -45,7 +45,7 @@ function useForm(sheet: Sheet, line: string | undefined) {
   const fields = forms[form] ?? forms[0] ?? [];
   const step = stepFrom(verb, fields, filled);
   const text = step && writeStep(step, names);
-  const choose = (next: Do): void => {
+  const choose = (next: StepKind): void => {
     setVerb(next);
     setForm(0);
     setFilled(usualOf(next, names));
@@ -108,7 +108,7 @@ export function StepForm({ sheet, line, close }: Props) {
           />
         ))}
         <Consequence sheet={sheet} at={at} text={text} />
-        <Trouble says={wrong} />
+        <TroubleText says={wrong} />
         <Button type="submit">{at < 0 ? 'Add step' : 'Save step'}</Button>
       </Form>
     </SidePanel>
@@ -121,7 +121,7 @@ function VerbOf({ of }: { readonly of: ReturnType<typeof useForm> }) {
     <>
       <Form.Group controlId="form-verb">
         <Form.Label>What is done</Form.Label>
-        <Form.Select value={of.verb} onChange={(event) => of.choose(event.target.value as Do)}>
+        <Form.Select value={of.verb} onChange={(event) => of.choose(event.target.value as StepKind)}>
           {VERB_LIST.map((v) => (
             <option key={v.verb} value={v.verb}>
               {v.words}
@@ -159,7 +159,7 @@ function Consequence({
   readonly at: number;
   readonly text: string | undefined;
 }) {
-  const { litres, money } = useFigures();
+  const { litres, money } = useFormatters();
   const next = useMemo(
     () =>
       text === undefined

@@ -8,13 +8,13 @@ import Button from 'react-bootstrap/Button';
 import Dropdown from 'react-bootstrap/Dropdown';
 import type { WrittenChoice } from '@/core/kitchen-file';
 import type { SheetLine } from './sheet-lines';
-import type { LineActs } from './use-acts';
+import type { LineActions } from './use-line-actions';
 
 interface Props {
   readonly index: number;
   readonly line: SheetLine;
   readonly choices: readonly WrittenChoice[];
-  readonly acts: LineActs;
+  readonly acts: LineActions;
   readonly handle: ReactNode;
   readonly onNote: () => void;
   readonly onOtherWay: () => void;

@@ -6,12 +6,12 @@ import { cautionFor, ofStep, type Counted, type WrittenStep } from '@/core/verbs
 import { type LedgerRow } from '@/core/pot';
 import type { Batches } from '@/core/shelf';
 import type { Trouble } from '@/core/trouble';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useMissing } from '@/ui/missing';
-import { Curing, WithIt } from './curing';
-import { useShown } from './shown-pot';
+import { WarningFix, IfSwitchedOn } from './warning-fix';
+import { usePotContext } from './pot-context';
 import type { StepRowProps } from './step-props';
-import { TouchedLine } from './touched-line';
+import { LineConflict } from './line-conflict';
 
 /** What is said under a line, where there is anything. */
 export function NoteRow({
@@ -26,7 +26,7 @@ export function NoteRow({
   readonly inSight: boolean;
   readonly children: ReactNode;
 }) {
-  const { pot, columns } = useShown(inSight);
+  const { pot, columns } = usePotContext(inSight);
   const { index } = props;
   const of = {
     row: pot.run.rows[index],
@@ -80,7 +80,7 @@ function notesOf(row: LedgerRow): readonly ('took' | 'up' | 'hands')[] {
 /** What is said under a line: what is wrong with it, what it means, what to watch for, what the cook is told. */
 function Under(props: StepRowProps & OfPot) {
   const { line, step, row, before, trouble, counted, batches, chosen, mayEdit, acts, done } = props;
-  const { hours } = useFigures();
+  const { hours } = useFormatters();
   const caution = row && done && cautionFor(row, before);
   const words = { took: 'takes', up: 'to come up to heat' };
   const notes = (row && done ? notesOf(row) : []).map((n) =>
@@ -92,12 +92,12 @@ function Under(props: StepRowProps & OfPot) {
   );
   return (
     <>
-      {props.touched && <TouchedLine touched={props.touched} onSettle={acts.settle} />}
+      {props.touched && <LineConflict touched={props.touched} onSettle={acts.settle} />}
       {line.note !== undefined && <div className="step-note">{line.note}</div>}
       {!done && chosen && (
         <span className="quiet">
           {line.off ? 'Switched off: it stands here and is not done.' : 'Not done in the way that is taken.'}
-          {line.off && <WithIt line={line} />}
+          {line.off && <IfSwitchedOn line={line} />}
         </span>
       )}
       {trouble !== undefined && (
@@ -119,7 +119,7 @@ function Under(props: StepRowProps & OfPot) {
         row?.warnings.map((w, i) => (
           <div key={`${w.code} ${i}`} className="warning">
             {w.message} <span className="cure">{w.cure.message}</span>
-            {mayEdit && chosen && <Curing warning={w} at={props.index} />}
+            {mayEdit && chosen && <WarningFix warning={w} at={props.index} />}
           </div>
         ))}
       {chosen && notes.length > 0 && <span className="quiet">{notes.join(' · ')}</span>}
@@ -194,7 +194,7 @@ function Instead({
 
 /** More than one batch gives is not wrong: it means so many batches. */
 function SoManyBatches({ name, g, eachG, batches }: Batches) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   return (
     <div className="quiet">
       {kilos(g)} of {name} means {batches} batches: one gives {kilos(eachG)}
@@ -210,7 +210,7 @@ function CountedAs({
   mayEdit,
   onAsBought,
 }: Counted & { readonly mayEdit: boolean; readonly onAsBought: () => void }) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   if (!trimmed)
     return (
       <div className="quiet">

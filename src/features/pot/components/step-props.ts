@@ -1,9 +1,9 @@
 import type { WrittenChoice } from '@/core/kitchen-file';
 import type { WrittenStep } from '@/core/verbs';
 import type { Trouble } from '@/core/trouble';
-import type { Touched } from '../merge';
+import type { Conflict } from '../merge';
 import type { SheetLine } from './sheet-lines';
-import type { LineActs } from './use-acts';
+import type { LineActions } from './use-line-actions';
 
 /** What a line of a sheet is drawn with; what the pot says of it stands in `shown-pot.ts`. */
 export interface StepRowProps {
@@ -18,6 +18,6 @@ export interface StepRowProps {
   readonly mayEdit: boolean;
   /** Whether somebody else has just put it so. */
   readonly arrived: boolean;
-  readonly touched: Touched | undefined;
-  readonly acts: LineActs;
+  readonly touched: Conflict | undefined;
+  readonly acts: LineActions;
 }

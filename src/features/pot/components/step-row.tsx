@@ -4,16 +4,16 @@ import equal from 'fast-deep-equal/es6/index.js';
 import { memo, use, useId, useState, type ComponentProps, type KeyboardEvent } from 'react';
 import { useInView } from 'react-intersection-observer';
 import { markOf } from '@/core/verbs';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useMovable } from './movable-steps';
-import { NoteOf } from './note-of';
-import { OtherWay } from './other-way';
-import { SaidInput } from './said-input';
-import { useShown } from './shown-pot';
+import { LineNote } from './line-note';
+import { NewChoice } from './new-choice';
+import { LineInput } from './line-input';
+import { usePotContext } from './pot-context';
 import { StepMenu } from './step-menu';
 import { NoteRow } from './step-notes';
 import type { StepRowProps } from './step-props';
-import { NO_OFFERS, OffersContext } from './use-offers';
+import { NO_SUGGESTIONS, SuggestionsContext } from './use-suggestions';
 
 const KIND_WORDS = {
   in: 'something comes in',
@@ -70,9 +70,9 @@ export const StepRow = memo(function StepRow(props: StepRowProps) {
       </Line>
       <NoteRow {...props} id={noteId} inSight={inView} open={asking !== undefined}>
         {asking === 'note' && (
-          <NoteOf line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
+          <LineNote line={line} index={index} acts={acts} close={() => setAsking(undefined)} />
         )}
-        {asking === 'way' && <OtherWay line={line} acts={acts} close={() => setAsking(undefined)} />}
+        {asking === 'way' && <NewChoice line={line} acts={acts} close={() => setAsking(undefined)} />}
       </NoteRow>
     </tbody>
   );
@@ -84,7 +84,7 @@ function Line({
   className = '',
   ...row
 }: ComponentProps<'tr'> & { readonly of: { readonly index: number; readonly inSight: boolean } }) {
-  const after = useShown(inSight).pot.run.rows[index] === undefined;
+  const after = usePotContext(inSight).pot.run.rows[index] === undefined;
   return <tr {...row} className={after ? `${className} after-refusal`.trim() : className} />;
 }
 
@@ -122,7 +122,7 @@ function Said({
   chosen,
   describedBy,
 }: StepRowProps & { readonly describedBy: string | undefined }) {
-  const offered = chosen ? use(OffersContext) : undefined;
+  const offered = chosen ? use(SuggestionsContext) : undefined;
   const [settled, setSettled] = useState(line.text);
   const { id } = line;
   const onKey = (event: KeyboardEvent<HTMLInputElement>): boolean => {
@@ -145,7 +145,7 @@ function Said({
     return false;
   };
   return (
-    <SaidInput
+    <LineInput
       id={`step-${id}`}
       lineId={id}
       name={`Step ${index + 1}`}
@@ -154,7 +154,7 @@ function Said({
       settled={line.text === settled}
       invalid={trouble !== undefined}
       describedBy={describedBy}
-      offers={offered?.at === index ? offered.offers : NO_OFFERS}
+      offers={offered?.at === index ? offered.offers : NO_SUGGESTIONS}
       onFocus={() => {
         setSettled(line.text);
         acts.choose(id);
@@ -180,8 +180,8 @@ function Figures({
   done,
   inSight,
 }: Pick<StepRowProps, 'index' | 'done'> & { readonly inSight: boolean }) {
-  const f = useFigures();
-  const { pot, columns, most } = useShown(inSight);
+  const f = useFormatters();
+  const { pot, columns, most } = usePotContext(inSight);
   const row = done ? pot.run.rows[index] : undefined;
   return columns.map((column) => (
     <td

@@ -1,14 +1,14 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Names } from '@/core/said';
 import { ofStep, type WrittenStep } from '@/core/verbs';
-import { askAgain } from '@/ui/ask-again';
+import { withRetry } from '@/ui/with-retry';
 import { matterFor, namesForLines } from '../actions';
 import type { PotSheetData } from '../queries';
 import type { Reach } from '../reach';
 import { stepsOf, type Draft, type SheetLine } from './sheet-lines';
 
 /** Two reaches as one: what is known twice is known as it was told last. */
-export const together = (a: Reach, b: Reach): Reach => {
+export const mergeNames = (a: Reach, b: Reach): Reach => {
   const byId = <T extends { readonly id: string }>(x: readonly T[], y: readonly T[]): T[] => [
     ...new Map([...x, ...y].map((item) => [item.id, item])).values(),
   ];
@@ -29,7 +29,7 @@ export const together = (a: Reach, b: Reach): Reach => {
 };
 
 /** What steps take, by id. */
-export function namedIn(steps: readonly WrittenStep[]) {
+export function namesInDraft(steps: readonly WrittenStep[]) {
   const [ingredients, recipes] = [new Set<string>(), new Set<string>()];
   for (const step of steps) {
     const of = ofStep(step);
@@ -46,13 +46,13 @@ export function namedIn(steps: readonly WrittenStep[]) {
 function missingIn(lines: readonly SheetLine[], known: PotSheetData) {
   const there = new Set([...known.standsOn.map((s) => s.id), ...known.products.map((p) => p.id)]);
   const steps = stepsOf(lines, known.names);
-  const { ingredients, recipes } = namedIn(steps);
+  const { ingredients, recipes } = namesInDraft(steps);
   const not = (ids: readonly string[]): string[] => ids.filter((id) => !there.has(id));
   const unread = steps.filter((s) => s.do === 'unread').map((s) => s.id);
   return { ingredients: not(ingredients), recipes: not(recipes), unread };
 }
 
-export interface Book {
+export interface SheetBook {
   /** The sheet with everything that it has been told of since it was opened. */
   readonly known: PotSheetData;
   /** The sheet as far as all its lines name is known: what can be run and priced. */
@@ -73,7 +73,7 @@ function useNames() {
   /** Counts what has come to be known since the sheet was opened. */
   const [moved, setMoved] = useState(0);
   const names = useCallback((): Promise<Names | undefined> => {
-    asking.current ??= askAgain(namesForLines).then((found) => {
+    asking.current ??= withRetry(namesForLines).then((found) => {
       if (found) setAll(found);
       else asking.current = undefined;
       setNoNames(!found);
@@ -93,14 +93,14 @@ function useNames() {
  * What a sheet knows of its kitchen: what it came with, every name once somebody writes, and the matter of whatever its lines
  * come to name.
  */
-export function useBook(data: PotSheetData, draft: Draft): Book {
+export function useBook(data: PotSheetData, draft: Draft): SheetBook {
   const { lines } = draft;
   const [told, setTold] = useState<Reach>();
   const { all, noNames, moved, names, again } = useNames();
   const known = useMemo(
     () => ({
       ...data,
-      ...(told && together(data, told)),
+      ...(told && mergeNames(data, told)),
       names: { ...(all ?? data.names), self: data.recipe.id },
     }),
     [data, told, all],
@@ -118,9 +118,9 @@ export function useBook(data: PotSheetData, draft: Draft): Book {
   // Asked once for each thing that came to be known, whatever is typed meanwhile.
   useEffect(() => {
     if (moved === 0) return;
-    const { ingredients, recipes } = namedIn(stepsOf(now.current.lines, now.current.names));
-    void askAgain(() => matterFor(data.recipe.id, ingredients, recipes)).then(
-      (found) => found && setTold((before) => (before ? together(before, found) : found)),
+    const { ingredients, recipes } = namesInDraft(stepsOf(now.current.lines, now.current.names));
+    void withRetry(() => matterFor(data.recipe.id, ingredients, recipes)).then(
+      (found) => found && setTold((before) => (before ? mergeNames(before, found) : found)),
     );
   }, [moved, data.recipe.id]);
   // A line that cannot be read by the few names there are may say one of the others, which are on their way.
@@ -138,9 +138,9 @@ export function useBook(data: PotSheetData, draft: Draft): Book {
   useEffect(() => {
     if (asked === '') return;
     let here = true;
-    void askAgain(() => matterFor(data.recipe.id, missing.ingredients, missing.recipes)).then((found) => {
+    void withRetry(() => matterFor(data.recipe.id, missing.ingredients, missing.recipes)).then((found) => {
       if (!here) return;
-      if (found) setTold((before) => (before ? together(before, found) : found));
+      if (found) setTold((before) => (before ? mergeNames(before, found) : found));
       setAnswered({ lines, all });
     });
     return () => {

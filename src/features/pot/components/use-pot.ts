@@ -9,7 +9,7 @@ import {
   type RowCost,
 } from '@/core/layers';
 import { inForce } from '@/core/kitchen-file';
-import { opened, type Opened } from '@/core/prices';
+import { openedPacks, type OpenedPacks } from '@/core/prices';
 import { batchesTaken, overdrawn, potOf, type Batches } from '@/core/shelf';
 import {
   amountOfStep,
@@ -48,7 +48,7 @@ export interface LivePot {
   /** Who brings how much of one of them; asked for where it is drawn. */
   readonly sharesOf: (layer: ExtraLayer) => readonly LayerShare[] | null;
   /** Packs it opens, and what is left of each. */
-  readonly packs: readonly Opened[];
+  readonly packs: readonly OpenedPacks[];
   /** By line: what a count of something comes to that is trimmed before it goes in. */
   readonly counted: ReadonlyMap<number, Counted>;
   /** By line: what more is taken of than one batch gives. */
@@ -150,7 +150,7 @@ function pricedRun(
   opens: ReadonlyMap<string, OpenPack>,
   eats: number | undefined,
 ) {
-  const packs = opened(run.inputs, (id) => opens.get(id));
+  const packs = openedPacks(run.inputs, (id) => opens.get(id));
   const factors = new Map(packs.map((o) => [o.supply, o.factor]));
   const inputMoney = run.inputs.map(({ supply, g }) => {
     const perG = price(supply);

@@ -1,15 +1,15 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { dipAt } from '@/core/pot';
 import { writeStep } from '@/core/verbs';
-import { merge, type Merged, type Touched } from '../merge';
+import { merge, type Merged, type Conflict } from '../merge';
 import type { PotSheetData } from '../queries';
 import type { TheirSheet } from '../wire';
 import { draftOf, type Draft, type SheetLine } from './sheet-lines';
-import { useArriving } from './use-arriving';
+import { useRemoteSheet } from './use-remote-sheet';
 import { useBook } from './use-book';
-import { NOBODY_ANSWERS, useKeeping } from './use-keeping';
+import { NO_ANSWER, useAutosave } from './use-autosave';
 import { useLivePot, type LivePot } from './use-pot';
-import { useWish } from './use-wish';
+import { useResolvedSave } from './use-resolved-save';
 
 /** The step at which the pot holds what it gives: a portioning after it only puts that into jars. */
 const lastBeforePortions = (steps: PotSheetData['recipe']['steps']): number =>
@@ -45,12 +45,12 @@ export function useSheet(data: PotSheetData) {
   const { known, shown, names } = book;
   const { pot, run } = useLivePot(known, shown);
   const others = useRef<(theirs: TheirSheet) => void>(undefined);
-  const keeping = useKeeping(
+  const keeping = useAutosave(
     known,
     draft,
     useCallback((theirs) => others.current?.(theirs), []),
   );
-  const { wish, wishAnew } = useWish(book, draft, keeping);
+  const { wish, wishAnew } = useResolvedSave(book, draft, keeping);
   const theirs = useTheirs({ now, put, wish, names, keeping });
   const done = (next: Draft): void => {
     put(next);
@@ -60,7 +60,7 @@ export function useSheet(data: PotSheetData) {
   useEffect(() => {
     others.current = (sheet) => theirs.arrive(sheet, true);
   });
-  useArriving(data, keeping, theirs.arrive);
+  useRemoteSheet(data, keeping, theirs.arrive);
 
   const typed = (i: number, text: string): void => {
     void names();
@@ -113,19 +113,19 @@ function dipsIn(draft: Draft, pot: LivePot, chosen: number, names: PotSheetData[
 type Parts = Pick<ReturnType<typeof useDraft>, 'now' | 'put'> &
   Pick<ReturnType<typeof useBook>, 'names'> & {
     readonly wish: (next: Draft) => void;
-    readonly keeping: ReturnType<typeof useKeeping>;
+    readonly keeping: ReturnType<typeof useAutosave>;
   };
 
 /** What others leave on the same sheet: put together with what stands here, and where both have touched one line a person chooses. */
 function useTheirs({ now, put, wish, names, keeping }: Parts) {
-  const [touched, setTouched] = useState<readonly Touched[]>([]);
+  const [touched, setTouched] = useState<readonly Conflict[]>([]);
   const [both, setBoth] = useState<Merged['both']>([]);
   const [arrived, setArrived] = useState(NOTHING);
   const { common, seen, seenOf, hold } = keeping;
   /** @param refused whether something of mine was on its way meanwhile: it goes again, put together with theirs. What is only typed waits until it is left. */
   const arrive = (theirs: TheirSheet, refused = false): void => {
     void names().then((all) => {
-      if (!all) return refused ? keeping.settled(NOBODY_ANSWERS) : undefined;
+      if (!all) return refused ? keeping.settled(NO_ANSWER) : undefined;
       // Theirs came by another way while mine was refused: mine goes again.
       if (theirs.version <= seen()) return refused ? wish(now.current) : undefined;
       const as = draftOf(theirs, all);

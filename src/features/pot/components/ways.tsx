@@ -6,9 +6,9 @@ import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
 import { v7 } from 'uuid';
 import { MOST_WAYS, type WrittenChoice } from '@/core/kitchen-file';
-import { useFigures } from '@/ui/figures';
-import { useRested } from '@/ui/use-rested';
-import { useTell } from '@/ui/toasts';
+import { useFormatters } from '@/ui/formatters-context';
+import { useDebounced } from '@/ui/use-debounced';
+import { useToast } from '@/ui/toasts';
 import type { Draft } from './sheet-lines';
 import type { LivePot } from './use-pot';
 import type { useSheet } from './use-sheet';
@@ -31,9 +31,9 @@ function onlyHouse(now: Draft, choice: WrittenChoice): Draft {
 }
 
 /** Where this sheet can be done in more than one way: each way's pot beside the others', and which one is this house's. */
-export function Ways({ sheet }: { readonly sheet: Sheet }) {
+export function ChoiceWays({ sheet }: { readonly sheet: Sheet }) {
   const { draft, run, known } = sheet;
-  const settled = useRested(draft, 150);
+  const settled = useDebounced(draft, 150);
   const pots = useMemo(
     () =>
       new Map(
@@ -63,7 +63,7 @@ function OneChoice({
   readonly mayEdit: boolean;
 }) {
   const { asItStands, done } = sheet;
-  const tell = useTell();
+  const tell = useToast();
   const change = (next: Draft, words: string): void => {
     const before = asItStands();
     done(next);
@@ -112,7 +112,7 @@ function OneChoice({
 }
 
 function WaysHead({ name }: { readonly name: string }) {
-  const { currencySign } = useFigures();
+  const { currencySign } = useFormatters();
   return (
     <thead>
       <tr>
@@ -172,7 +172,7 @@ function WayRow({
   readonly mayEdit: boolean;
   readonly onTake: () => void;
 }) {
-  const { bare, hours } = useFigures();
+  const { bare, hours } = useFormatters();
   const last = pot?.run.rows.at(-1);
   const cannot = pot === undefined || pot.refusedAt !== undefined || !last;
   const perL = pot?.money.at(-1)?.perL;

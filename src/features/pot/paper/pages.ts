@@ -1,7 +1,7 @@
 import 'server-only';
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import { allergenWords, WALL_ENDS } from '@/core/safety';
-import type { Figures } from '@/ui/figure-words';
+import type { Formatters } from '@/ui/formatters';
 import { inLetters, pdfOf } from '@/server/pdf';
 import type { CostCard, WallSheet } from './queries';
 import { sizeWords, versionWords } from './words';
@@ -33,7 +33,7 @@ const BOXES = {
 };
 
 /** One step of a sheet: what to do, what to look for, and room to write. */
-function stepRow(s: WallSheet['steps'][number], { bare, litres, hours }: Figures): TableCell[] {
+function stepRow(s: WallSheet['steps'][number], { bare, litres, hours }: Formatters): TableCell[] {
   const small = (said: string, style: Record<string, unknown> = {}): Content =>
     text(said, { fontSize: 10.5, ...style });
   const when = <T>(value: T | undefined, of: (value: T) => Content): Content[] =>
@@ -66,7 +66,7 @@ const allergensIn = (allergens: readonly string[]): string =>
   allergens.length === 0 ? allergenWords.none : allergenWords.contains(allergens);
 
 /** A sheet for the wall: steps in large type, the dip to look for, boxes to write in. */
-export function wallPdf(sheet: WallSheet, figures: Figures): Promise<Buffer> {
+export function wallPdf(sheet: WallSheet, figures: Formatters): Promise<Buffer> {
   const heads = ['', 'what to do', 'look for, from the rim', 'dip read', 'time', 'who'];
   return pdfOf(sheet.name, [
     text(sheet.name, { fontSize: 24, bold: true }),
@@ -106,7 +106,7 @@ const cardTable = (widths: (string | number)[], heads: readonly string[], rows: 
 });
 
 /** A litre, layer by layer, and what all of them come to: the sum of the figures shown. */
-function layersTable(card: CostCard, { money }: Figures): Content {
+function layersTable(card: CostCard, { money }: Formatters): Content {
   const known = card.layers.filter(([, perL]) => perL !== null);
   const all = known.reduce((sum, [, perL]) => sum + Math.round((perL ?? 0) * 100) / 100, 0);
   return cardTable(
@@ -125,7 +125,7 @@ function layersTable(card: CostCard, { money }: Figures): Content {
   );
 }
 
-function lossesTable(card: CostCard, { money, kilos }: Figures): Content {
+function lossesTable(card: CostCard, { money, kilos }: Formatters): Content {
   const trimmed =
     card.trimmed === undefined || card.trimmed === 0
       ? []
@@ -155,7 +155,7 @@ function lossesTable(card: CostCard, { money, kilos }: Figures): Content {
   );
 }
 
-function platesTable(card: CostCard, { money, bare }: Figures): Content {
+function platesTable(card: CostCard, { money, bare }: Formatters): Content {
   if (card.plates.length === 0) return text('Not used in any dish yet.');
   return cardTable(
     ['*', 80, 70, 60],
@@ -170,7 +170,7 @@ function platesTable(card: CostCard, { money, bare }: Figures): Content {
 }
 
 /** A cost card: the litre, what went in, what was lost on the way, and the plates that live from it. */
-export function cardPdf(card: CostCard, figures: Figures): Promise<Buffer> {
+export function cardPdf(card: CostCard, figures: Formatters): Promise<Buffer> {
   const { money, kilos, litres, bare, small, day } = figures;
   const { portion } = card;
   return pdfOf(`${card.name}, cost`, [

@@ -2,7 +2,7 @@ import 'server-only';
 import { notFound } from 'next/navigation';
 import { costOfProduct, type KitchenCosting } from '@/core/costing';
 import { lineWords, namesIn, type WrittenChoice, type WrittenRecipe } from '@/core/kitchen-file';
-import { whatMoved, type Moved } from '@/core/taught';
+import { proposalEffects, type ProposalEffect } from '@/core/taught';
 import type { WrittenStep } from '@/core/verbs';
 import { recipeAt, versionRows, type VersionRow } from '@/db/recipe-versions';
 import { database } from '@/server/database';
@@ -35,7 +35,7 @@ export interface VersionBeside {
   readonly trouble: string | undefined;
   readonly lines: readonly { readonly id: string; readonly text: string }[];
   /** What of the rest of the kitchen would move with it. */
-  readonly moved: readonly Moved[];
+  readonly moved: readonly ProposalEffect[];
   /** The sheet as it stood, to put it back. */
   readonly sheet: {
     readonly steps: readonly WrittenStep[];
@@ -109,7 +109,7 @@ export async function versionsOf(who: Worker, id: string, wanted: readonly numbe
       ...common,
       figures: figuresOf(after, id),
       trouble: undefined,
-      moved: whatMoved(costing, after).filter((m) => m.per !== 'a usable kilo' && m.key !== `product:${id}`),
+      moved: proposalEffects(costing, after).filter((m) => m.per !== 'a usable kilo' && m.key !== `product:${id}`),
     });
   }
   return {

@@ -1,14 +1,14 @@
 import 'server-only';
 import { stringify } from 'csv-stringify/sync';
 import type { AllergensPage } from './queries';
-import { cellWords, whyNot } from './words';
+import { cellWords, partialReason } from './words';
 
 /** The matrix as a table for a spreadsheet; what begins like a formula is written as words. */
 export const allergensCsv = ({ what, allergens, rows }: AllergensPage): string =>
   stringify(
     [
       [what === 'plates' ? 'dish' : 'pot', ...allergens, 'not known because'],
-      ...rows.map((r) => [r.name, ...allergens.map((a) => cellWords(r, a)), whyNot(r)]),
+      ...rows.map((r) => [r.name, ...allergens.map((a) => cellWords(r, a)), partialReason(r)]),
     ],
     { bom: true, escape_formulas: true },
   );

@@ -1,10 +1,10 @@
 import 'server-only';
 import type { TableCell } from 'pdfmake/interfaces';
 import { allergenPage } from '@/core/safety';
-import type { Figures } from '@/ui/figure-words';
+import type { Formatters } from '@/ui/formatters';
 import { inLetters, pdfOf } from '@/server/pdf';
 import type { AllergensPage } from './queries';
-import { cellWords, isWhole, whyNot } from './words';
+import { cellWords, isWhole, partialReason } from './words';
 
 const CLARET = '#8d1f4a';
 const RULES = {
@@ -23,7 +23,7 @@ const cell = (said: string, style: Record<string, unknown> = {}): TableCell => (
 });
 
 /** The matrix on paper, lying: what each comes from stands in its cell, so that it can be answered at a table. */
-export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>): Promise<Buffer> {
+export function allergensPdf(page: AllergensPage, { day }: Pick<Formatters, 'day'>): Promise<Buffer> {
   const { allergens, rows, what } = page;
   const title = what === 'plates' ? 'Dishes and their allergens' : 'Pots and their allergens';
   return pdfOf(
@@ -46,7 +46,7 @@ export function allergensPdf(page: AllergensPage, { day }: Pick<Figures, 'day'>)
               {
                 stack: [
                   cell(r.name, { bold: true }),
-                  ...(isWhole(r) ? [] : [cell(whyNot(r), { color: CLARET })]),
+                  ...(isWhole(r) ? [] : [cell(partialReason(r), { color: CLARET })]),
                 ],
               } as TableCell,
               ...allergens.map((a) =>

@@ -1,5 +1,5 @@
 import 'server-only';
-import { carriedIn, type Carries } from '@/core/costing';
+import { carriedIn, type AllergenSet } from '@/core/costing';
 import { costedKitchen } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
 
@@ -67,7 +67,7 @@ export async function allergensPage(who: Worker, what: 'plates' | 'pots'): Promi
 }
 
 function told(
-  carries: Carries | undefined,
+  carries: AllergenSet | undefined,
   names: ReadonlyMap<string, string>,
   pots: ReadonlyMap<string, string>,
 ) {

@@ -14,7 +14,7 @@ export function cellWords(row: CarriesRow, allergen: string): string {
 }
 
 /** Why something is not known of a row. */
-export function whyNot({ unread, lines, unsure }: Known): string {
+export function partialReason({ unread, lines, unsure }: Known): string {
   const labels = unread.length > 0 ? `label not checked: ${unread.map((u) => u.name).join(', ')}` : '';
   const said = lines > 0 ? `${lines === 1 ? 'a line' : `${lines} lines`} that cannot be looked up` : '';
   const pots = unsure.length > 0 ? `lines not understood, or not done, in ${unsure.join(', ')}` : '';

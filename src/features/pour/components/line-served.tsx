@@ -4,7 +4,7 @@ import { Utensils } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SidePanel } from '@/ui/side-panel';
 import type { OfLine } from './served-forms';
 
@@ -13,7 +13,7 @@ const FinishForm = dynamic(() => import('./served-forms').then((m) => m.FinishFo
 
 /** How a line is served, in a few words, where it is not just its portion. */
 export function ServedWords({ line }: Pick<OfLine, 'line'>) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const pct = (x: number): string => `${bare(x, x % 1 ? 1 : 0)} %`;
   const words = [
     ...(line.overfillPct ? [`${pct(line.overfillPct)} more than that goes on`] : []),

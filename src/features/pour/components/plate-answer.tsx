@@ -2,20 +2,20 @@ import { Fragment } from 'react';
 import Button from 'react-bootstrap/Button';
 import { priceFor } from '@/core/costing';
 import { layerName } from '@/core/layers';
-import { countedWords } from '@/ui/counted';
-import { useFigures } from '@/ui/figures';
+import { layersText } from '@/ui/counted-layers';
+import { useFormatters } from '@/ui/formatters-context';
 import { Panel } from '@/ui/panel';
 import { TypedField } from '@/ui/typed-field';
 import { WhyFigure } from '@/ui/why';
-import { waits } from '@/wire';
+import { canWait } from '@/wire';
 import type { PlateData } from '../queries';
 import type { TheirPlate } from '../wire';
-import { Verdict } from './plate-list';
+import { FoodCostVerdict } from './plate-list';
 import type { ShownPlate, usePlate } from './use-plate';
 
 /** What the plate costs, and what became of what was typed. */
-export function Answer({ data, plate, ids }: ShownPlate) {
-  const { money, bare, counted } = useFigures();
+export function PlateAnswer({ data, plate, ids }: ShownPlate) {
+  const { money, bare, counted } = useFormatters();
   return (
     <Panel aria-label="The dish’s cost">
       <span className="fig-large hot">
@@ -28,7 +28,7 @@ export function Answer({ data, plate, ids }: ShownPlate) {
         )}
       </span>
       <span className="fig-label">
-        per dish, {countedWords(counted)}
+        per dish, {layersText(counted)}
         {data.plate.service && `, ${data.plate.service}`}
         {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
       </span>
@@ -40,13 +40,13 @@ export function Answer({ data, plate, ids }: ShownPlate) {
       )}
       <p role="status" className="m-0 small-line">
         {plate.answer?.ok && <span className="small-line cheaper">✓ saved</span>}
-        {waits(plate.answer) && plate.answer?.ok === false && (
+        {canWait(plate.answer) && plate.answer?.ok === false && (
           <span className="quiet">{plate.answer.message}</span>
         )}
       </p>
       {plate.answer &&
         !plate.answer.ok &&
-        !waits(plate.answer) &&
+        !canWait(plate.answer) &&
         plate.answer.message !== plate.priceTrouble && (
           <p role="alert" className="trouble">
             {plate.answer.message}{' '}
@@ -61,7 +61,7 @@ export function Answer({ data, plate, ids }: ShownPlate) {
 
 /** Its price, and what share of that it costs. */
 function Share({ data, plate, ids }: ShownPlate) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   return (
     <dl className="facts">
       <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
@@ -83,7 +83,7 @@ function Share({ data, plate, ids }: ShownPlate) {
       <dd className="fig strong">{plate.pct === null ? '–' : `${bare(plate.pct, 1)} %`}</dd>
       <dt>Target</dt>
       <dd>
-        <Verdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
+        <FoodCostVerdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
       </dd>
       <Asked data={data} plate={plate} />
       <dt>Gross profit</dt>
@@ -97,7 +97,7 @@ function Share({ data, plate, ids }: ShownPlate) {
 
 /** What the plate costs beside its ingredients, and the alcohol that is left on it. */
 function Beside({ data: { layers, alcohol } }: Pick<ShownPlate, 'data'>) {
-  const { small, bare } = useFigures();
+  const { small, bare } = useFormatters();
   const beside = (['packaging', 'energy', 'hands'] as const).filter((l) => layers[l] !== 0);
   return (
     <>
@@ -137,7 +137,7 @@ const grams = (g: number, bare: (x: number, digits?: number) => string): string 
 
 /** The price that its target asks for, as this house writes prices. */
 function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   const { targetFoodCostPct: target, taxPct } = data.plate;
   if (target === undefined || plate.cost === null) return null;
   const asked = priceFor(plate.cost, target, taxPct, data.steps);

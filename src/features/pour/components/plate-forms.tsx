@@ -6,13 +6,13 @@ import Form from 'react-bootstrap/Form';
 import { z } from 'zod';
 import { SERVICES } from '@/core/kitchen-file';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import { headTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { keepPlateHead, makePlate } from '../send';
+import { savePlateHead, makePlate } from '../send';
 import { PlateHead } from '../wire';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the dish called?'), size: z.string() });
@@ -27,14 +27,14 @@ export function HeadForm({
   readonly version: () => number;
   readonly close: () => void;
 }) {
-  const keeping = useKeptForm(PlateHead, headTyped(written, mark), async (typed, _form, seen) => {
-    const answer = await keepPlateHead({ id: plate.id, seen: Math.max(seen ?? 0, version()), ...typed });
+  const keeping = useSaveForm(PlateHead, headTyped(written, mark), async (typed, _form, seen) => {
+    const answer = await savePlateHead({ id: plate.id, seen: Math.max(seen ?? 0, version()), ...typed });
     if (answer.ok) close();
     return answer;
   });
   const { form } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What it is called' }} />
       {parent ? (
         <>
@@ -71,8 +71,8 @@ export function HeadForm({
         {...{ form, name: 'plates', label: 'Dishes put together in them' }}
         placeholder="1, each to order"
       />
-      <KeepIt of={keeping} />
-    </KeptForm>
+      <SaveButton of={keeping} />
+    </SaveForm>
   );
 }
 
@@ -89,14 +89,14 @@ export function NewPlateForm({
   readonly asSize?: boolean;
 }) {
   const router = useRouter();
-  const keeping = useKeptForm(Named, { name: '', size: asSize ? 'half' : '' }, async ({ name, size }) => {
+  const keeping = useSaveForm(Named, { name: '', size: asSize ? 'half' : '' }, async ({ name, size }) => {
     const answer = await makePlate({ name, like, ...(asSize ? { size } : {}) });
     if (answer.ok) router.push(`/pour/${answer.value.id}`);
     return answer;
   });
   const { form, busy, kept, message } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What the dish is called' }} autoFocus />
       {asSize && (
         <>
@@ -109,7 +109,7 @@ export function NewPlateForm({
       <Button type="submit" disabled={busy || kept}>
         {busy || kept ? 'Opening …' : 'Open the dish'}
       </Button>
-      <Trouble says={message} />
-    </KeptForm>
+      <TroubleText says={message} />
+    </SaveForm>
   );
 }

@@ -4,19 +4,19 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { v7 } from 'uuid';
 import { readAmount, writeAmount, type Manner } from '@/core/quantity';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useMissing } from '@/ui/missing';
 import { SheetTable } from '@/ui/sheet-table';
-import { useTell } from '@/ui/toasts';
+import { useToast } from '@/ui/toasts';
 import { TypedField } from '@/ui/typed-field';
-import { useKept } from '@/ui/use-kept';
+import { useSave } from '@/ui/use-save';
 import { WhyFigure } from '@/ui/why';
 import type { Platable } from '../actions';
 import type { PlateData } from '../queries';
-import { keepPlateLines } from '../send';
-import { AnotherLine } from './another-line';
+import { savePlateLines } from '../send';
+import { AddLine } from './add-line';
 import { HowServed, ServedWords } from './line-served';
-import { Verdict } from './plate-list';
+import { FoodCostVerdict } from './plate-list';
 import type { LiveLine, ShownPlate, usePlate } from './use-plate';
 
 /** What arithmetic in a portion comes to; nothing for a plain amount. */
@@ -26,7 +26,7 @@ function workedOut(text: string, manner: Manner): string | undefined {
 }
 
 /** What stands on the plate, one more thing, and one out. */
-export function OnThePlate({ data, plate, ids }: ShownPlate) {
+export function PlateLines({ data, plate, ids }: ShownPlate) {
   const most = Math.max(...plate.lines.map((l) => l.cost ?? 0), 0.01);
   const { add, remove, trouble } = useLines(data, plate);
   return (
@@ -61,7 +61,7 @@ export function OnThePlate({ data, plate, ids }: ShownPlate) {
         </tbody>
       </SheetTable>
       {data.lines.length === 0 && <p className="quiet">Nothing in this dish yet. Add the first line.</p>}
-      {data.mayEdit && <AnotherLine add={add} trouble={trouble} />}
+      {data.mayEdit && <AddLine add={add} trouble={trouble} />}
       {data.mayEdit && <NoPrices data={data} />}
       {data.sizes.length > 0 && <Sizes sizes={data.sizes} />}
     </div>
@@ -70,7 +70,7 @@ export function OnThePlate({ data, plate, ids }: ShownPlate) {
 
 /** Sizes that follow the plate. */
 function Sizes({ sizes }: Pick<PlateData, 'sizes'>) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   return (
     <section className="mt-4" aria-label="Sizes of it">
       <h2>Sizes of it</h2>
@@ -95,7 +95,7 @@ function Sizes({ sizes }: Pick<PlateData, 'sizes'>) {
               <td className="fig">{s.menuPrice === undefined ? '–' : money(Number(s.menuPrice))}</td>
               <td className="fig">{s.foodCostPct === null ? '–' : `${bare(s.foodCostPct, 1)} %`}</td>
               <td>
-                <Verdict pct={s.foodCostPct} target={s.target} />
+                <FoodCostVerdict pct={s.foodCostPct} target={s.target} />
               </td>
               <td className="fig strong">{money(s.cost)}</td>
             </tr>
@@ -127,8 +127,8 @@ function NoPrices({ data }: { readonly data: PlateData }) {
 
 /** Lines that come and go: kept at once, and the page read anew with them. */
 function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const [keep, state] = useSave();
+  const tell = useToast();
   const now = data.lines.map((l, i) => ({
     id: l.id,
     of: l.of as Platable['of'],
@@ -139,7 +139,7 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
   }));
   const put = (lines: typeof now): Promise<boolean> =>
     keep(async (seen) => {
-      const answer = await keepPlateLines({ id: data.plate.id, seen: seen ?? plate.version(), lines });
+      const answer = await savePlateLines({ id: data.plate.id, seen: seen ?? plate.version(), lines });
       // A price may be kept before the page has come back with the line.
       if (answer.ok) plate.keptAs(answer.version);
       return answer;
@@ -167,7 +167,7 @@ function WhatItIs({
   readonly live: LiveLine | undefined;
   readonly noteId: string;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <>
       <Link prefetch={false} href={line.href}>
@@ -230,7 +230,7 @@ function OverBatch({
   readonly line: PlateData['lines'][number];
   readonly live: LiveLine | undefined;
 }) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   if (line.batchG === undefined || live?.g === undefined || live.g <= line.batchG * (1 + 1e-9)) return null;
   return (
     <div className="warning small-line" role="status">
@@ -248,7 +248,7 @@ function Line({
   ids,
   remove,
 }: ShownPlate & { readonly i: number; readonly most: number; readonly remove: (() => void) | undefined }) {
-  const { small, kilos } = useFigures();
+  const { small, kilos } = useFormatters();
   const line = data.lines[i] as PlateData['lines'][number];
   const live = plate.lines[i];
   return (
@@ -310,7 +310,7 @@ function CountedAs({
   readonly plate: ReturnType<typeof usePlate>;
   readonly mayEdit: boolean;
 }) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   if (live?.g === undefined || live.wholeG === undefined) return null;
   if (plate.isTrimmed(line))
     return (

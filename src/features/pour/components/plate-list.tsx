@@ -5,21 +5,21 @@ import Link from 'next/link';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
-import { AwayList, type AwayRow } from '@/ui/away-list';
+import { ArchivedList, type ArchivedRow } from '@/ui/archived-list';
 import { DataTable, type Column } from '@/ui/data-table';
-import { countedWords } from '@/ui/counted';
-import { CountedSwitch } from '@/ui/counted-switch';
-import { useFigures } from '@/ui/figures';
+import { layersText } from '@/ui/counted-layers';
+import { LayerSwitch } from '@/ui/layer-switch';
+import { useFormatters } from '@/ui/formatters-context';
 import { SidePanel } from '@/ui/side-panel';
 import { WhyFigure } from '@/ui/why';
 import type { PlateSummary } from '../queries';
-import { putPlateAway } from '../send';
+import { archivePlate } from '../send';
 
 const NewPlateForm = dynamic(() => import('./plate-forms').then((m) => m.NewPlateForm), { ssr: false });
 
 /** What is told of a plate, and what the list is ordered by. */
 function usePlateColumns(): readonly Column<PlateSummary>[] {
-  const { money, bare, counted } = useFigures();
+  const { money, bare, counted } = useFormatters();
   return useMemo(
     (): Column<PlateSummary>[] => [
       {
@@ -57,11 +57,11 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
         largestFirst: true,
         // How far over it, so that what breaks its target comes first.
         by: (p) => (p.foodCostPct === null || p.target === undefined ? undefined : p.foodCostPct - p.target),
-        cell: (p) => <Verdict pct={p.foodCostPct} target={p.target} />,
+        cell: (p) => <FoodCostVerdict pct={p.foodCostPct} target={p.target} />,
       },
       {
         id: 'cost',
-        head: counted.length > 1 ? `costs, ${countedWords(counted)}` : 'costs',
+        head: counted.length > 1 ? `costs, ${layersText(counted)}` : 'costs',
         largestFirst: true,
         by: (p) => p.cost,
         className: 'fig fs-5 fw-bold',
@@ -79,7 +79,7 @@ export function PlateList({
   mayEdit,
 }: {
   readonly plates: readonly PlateSummary[];
-  readonly away: readonly AwayRow[];
+  readonly away: readonly ArchivedRow[];
   readonly mayEdit: boolean;
 }) {
   const columns = usePlateColumns();
@@ -91,7 +91,7 @@ export function PlateList({
           <h1>Dishes</h1>
           <p className="lead-line">Every dish with its cost, its price and its gross profit.</p>
         </div>
-        {plates.length > 0 && <CountedSwitch />}
+        {plates.length > 0 && <LayerSwitch />}
         {mayEdit && plates.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
             A new dish
@@ -113,7 +113,7 @@ export function PlateList({
       ) : (
         <DataTable className="list-table tall" columns={columns} rows={plates} rowKey={(p) => p.id} />
       )}
-      {mayEdit && <AwayList rows={away} bringBack={(id) => putPlateAway({ id, away: false })} />}
+      {mayEdit && <ArchivedList rows={away} bringBack={(id) => archivePlate({ id, away: false })} />}
       <SidePanel title="A new dish" open={making} close={() => setMaking(false)}>
         <NewPlateForm like={null} />
       </SidePanel>
@@ -122,7 +122,7 @@ export function PlateList({
 }
 
 function Cost({ plate: p }: { readonly plate: PlateSummary }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   return p.cost === null ? (
     <span className="incomplete" title={p.gaps.join(' ')}>
       incomplete
@@ -135,8 +135,8 @@ function Cost({ plate: p }: { readonly plate: PlateSummary }) {
 }
 
 /** Keeps its target or breaks it, in words as well as in colour. */
-export function Verdict({ pct, target }: { pct: number | null; target: number | undefined }) {
-  const { bare } = useFigures();
+export function FoodCostVerdict({ pct, target }: { pct: number | null; target: number | undefined }) {
+  const { bare } = useFormatters();
   if (target === undefined) return <span className="quiet">none set</span>;
   if (pct === null) return <span className="quiet">{bare(target, 0)} %</span>;
   return pct <= target ? (

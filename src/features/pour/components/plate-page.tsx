@@ -3,11 +3,11 @@
 import Link from 'next/link';
 import { useId, type CSSProperties } from 'react';
 import Stack from 'react-bootstrap/Stack';
-import { CountedSwitch } from '@/ui/counted-switch';
-import { useFigures } from '@/ui/figures';
+import { LayerSwitch } from '@/ui/layer-switch';
+import { useFormatters } from '@/ui/formatters-context';
 import type { PlateData } from '../queries';
-import { Answer } from './plate-answer';
-import { OnThePlate } from './plate-lines';
+import { PlateAnswer } from './plate-answer';
+import { PlateLines } from './plate-lines';
 import { PlateTools } from './plate-tools';
 import { usePlate } from './use-plate';
 
@@ -21,7 +21,7 @@ const sizeWords = (size: number, bare: (x: number, digits?: number) => string): 
 /** A plate: what stands on it, in which portions, and what that costs. */
 export function PlatePage({ data }: { data: PlateData }) {
   const plate = usePlate(data);
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const ids = useId();
   return (
     <>
@@ -41,11 +41,11 @@ export function PlatePage({ data }: { data: PlateData }) {
       </p>
       <Stack direction="horizontal" gap={3} className="justify-content-between flex-wrap">
         <PlateTools data={data} version={plate.version} />
-        <CountedSwitch />
+        <LayerSwitch />
       </Stack>
       <div className="beside narrow-side" style={SIDE}>
-        <OnThePlate data={data} plate={plate} ids={ids} />
-        <Answer data={data} plate={plate} ids={ids} />
+        <PlateLines data={data} plate={plate} ids={ids} />
+        <PlateAnswer data={data} plate={plate} ids={ids} />
       </div>
     </>
   );

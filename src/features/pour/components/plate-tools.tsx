@@ -5,12 +5,12 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { PutAway } from '@/ui/put-away';
+import { ArchiveDialog } from '@/ui/archive-dialog';
 import { SidePanel } from '@/ui/side-panel';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
 import type { PlateData } from '../queries';
-import { letStand, putPlateAway } from '../send';
+import { letStand, archivePlate } from '../send';
 
 // Forms come when they are opened: most who look at plates open none.
 const HeadForm = dynamic(() => import('./plate-forms').then((m) => m.HeadForm), { ssr: false });
@@ -58,13 +58,13 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
         </SidePanel>
       )}
       {open === 'away' && (
-        <PutAway
+        <ArchiveDialog
           name={name}
           users={[]}
           open
           close={close}
-          put={() => putPlateAway({ id, away: true })}
-          bringBack={() => putPlateAway({ id, away: false })}
+          put={() => archivePlate({ id, away: true })}
+          bringBack={() => archivePlate({ id, away: false })}
           then={() => router.push('/pour')}
         />
       )}
@@ -74,7 +74,7 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
 
 /** Has a size stand by itself. */
 function ByItself({ data, version }: { readonly data: PlateData; readonly version: () => number }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   return (
     <>
       <Button
@@ -87,7 +87,7 @@ function ByItself({ data, version }: { readonly data: PlateData; readonly versio
       >
         Stop following
       </Button>
-      <Trouble as="span" says={state.message} />
+      <TroubleText as="span" says={state.message} />
     </>
   );
 }

@@ -5,13 +5,13 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import { servedTyped } from '../head-typed';
 import type { PlateData } from '../queries';
-import { finishLine, keepLineServed } from '../send';
+import { finishLine, saveLineServed } from '../send';
 import { LineServed } from '../wire';
 
 /** A line of a plate, and the version of the plate that is on the screen. */
@@ -28,8 +28,8 @@ export function ServedForm({
   version,
   close,
 }: OfLine & { readonly close: () => void }) {
-  const keeping = useKeptForm(LineServed, servedTyped(line, mark), async (typed, _form, seen) => {
-    const answer = await keepLineServed({
+  const keeping = useSaveForm(LineServed, servedTyped(line, mark), async (typed, _form, seen) => {
+    const answer = await saveLineServed({
       id: plate.id,
       line: line.id,
       seen: Math.max(seen ?? 0, version()),
@@ -40,7 +40,7 @@ export function ServedForm({
   });
   const { form } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <FormField
         {...{ form, name: 'overfill', label: 'More goes on than its portion, %' }}
         placeholder="none"
@@ -57,8 +57,8 @@ export function ServedForm({
           {...form.register('packaging')}
         />
       )}
-      <KeepIt of={keeping} />
-    </KeptForm>
+      <SaveButton of={keeping} />
+    </SaveForm>
   );
 }
 
@@ -68,7 +68,7 @@ const Named = z.object({ name: z.string().trim().min(1, 'What is the small pot c
 export function FinishForm({ line, data: { plate }, version }: OfLine) {
   const router = useRouter();
   const named = { name: `${line.name} for ${plate.name}`.slice(0, 100) };
-  const keeping = useKeptForm(Named, named, async ({ name }, _form, seen) => {
+  const keeping = useSaveForm(Named, named, async ({ name }, _form, seen) => {
     const answer = await finishLine({
       id: plate.id,
       line: line.id,
@@ -86,13 +86,13 @@ export function FinishForm({ line, data: { plate }, version }: OfLine) {
         A pot sheet whose batch is one dish, for what is reduced, mounted or seasoned to order. It starts with
         what is in the dish here, and the dish takes a batch of it.
       </p>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What the small pot is called' }} />
         <Button type="submit" variant="plain" disabled={busy}>
           Finish it in a small pot
         </Button>
-        <Trouble says={message} />
-      </KeptForm>
+        <TroubleText says={message} />
+      </SaveForm>
     </section>
   );
 }

@@ -1,12 +1,12 @@
 import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
-import { farOff, readPrice } from '@/core/larder';
+import { outlierQuestion, readPrice } from '@/core/larder';
 import { type Manner, mannerOf, readAmountOf, toGrams } from '@/core/quantity';
-import { useUnkept } from '@/ui/unkept';
-import { useSent } from '@/ui/use-sent';
-import { waits, type Reply } from '@/wire';
+import { useUnsavedChanges } from '@/ui/unsaved-changes';
+import { useQueuedWrite } from '@/ui/use-queued-write';
+import { canWait, type Reply } from '@/wire';
 import type { PlateData } from '../queries';
-import { keepPlate, PLATE, type TheirPlate } from '../wire';
+import { savePlate, PLATE, type TheirPlate } from '../wire';
 
 export interface LiveLine {
   readonly trouble: string | undefined;
@@ -92,12 +92,12 @@ const asksOf = (
     const [was, is] = [opened.amounts[i] ?? '', text].map((t) => gramsOf(data, i, t, asBought, manner));
     return is === undefined
       ? undefined
-      : farOff({ what: 'portion', before: was, after: is, words: gramWords });
+      : outlierQuestion({ what: 'portion', before: was, after: is, words: gramWords });
   },
   asksPrice: (text: string, money: (value: number) => string): string | undefined => {
     const [was, is] = [opened.menuPrice, text].map((t) => readPrice(t, data.mark));
     return is?.ok && text.trim() !== ''
-      ? farOff({
+      ? outlierQuestion({
           what: 'menu price',
           before: was?.ok ? was.value.toNumber() : undefined,
           after: is.value.toNumber(),
@@ -233,9 +233,9 @@ function useKeepPlate(data: PlateData) {
     }
     setAnswer(done);
   };
-  useSent(PLATE.kind, data.plate.id, settled);
+  useQueuedWrite(PLATE.kind, data.plate.id, settled);
   // What was refused stands typed and is kept nowhere.
-  useUnkept(answer?.ok === false && !waits(answer));
+  useUnsavedChanges(answer?.ok === false && !canWait(answer));
   return {
     answer,
     async keep(amounts: readonly string[], menuPrice: string, asBought: ReadonlySet<string>): Promise<void> {
@@ -247,8 +247,8 @@ function useKeepPlate(data: PlateData) {
         sent.current.set(line.id, amount);
         return [{ id: line.id, amount, ...(asBought.has(line.id) ? { asBought: true } : {}) }];
       });
-      const done = await keepPlate({ id: data.plate.id, seen: version.current, lines, menuPrice });
-      if (!done.ok && !waits(done)) sent.current.clear();
+      const done = await savePlate({ id: data.plate.id, seen: version.current, lines, menuPrice });
+      if (!done.ok && !canWait(done)) sent.current.clear();
       settled(done);
     },
     /** The version that is on the screen. */

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import { familyOf, type Family, type Relative } from '@/core/costing';
 import { searcher } from '@/search';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 
 /** One of the family that fits some words. */
@@ -19,7 +19,7 @@ const WORDS: Record<Relative['is'], string> = { pot: 'a pot', plate: 'a dish', b
 const searches = new WeakMap<Family, (wanted: string) => FoundKin[]>();
 
 /** Who of the family fits some words, best first. */
-export const findKin = asked(
+export const findKin = serverQuery(
   { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
   async (who, wanted): Promise<FoundKin[]> => {
     const family = familyOf((await costedKitchen(who.kitchenId)).costing);

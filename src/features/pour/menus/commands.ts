@@ -4,10 +4,10 @@ import type { KitchenState } from '@/core/kitchen-state';
 import { readNumber } from '@/core/quantity';
 import { refuse } from '@/core/trouble';
 import { newId } from '@/db/ids';
-import { nowOf, putAway, putMenu } from '@/db/things';
+import { nowOf, setArchived, putMenu } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
-import { mustBeOwnName } from '@/server/names';
+import { uniqueName } from '@/server/unique-name';
 import { menuTyped } from './typed';
 import { MENU, MENU_AWAY } from './wire';
 
@@ -56,7 +56,7 @@ const keep = declare({
     const on = new Set<string>();
     const after: WrittenMenu = {
       id: id ?? newId(),
-      name: mustBeOwnName(here.menus, name, NAMED, id ?? undefined),
+      name: uniqueName(here.menus, name, NAMED, id ?? undefined),
       mixIn,
       plates: plates.map(({ plate, sold }, i) => {
         if (!there.has(plate)) throw refused('gone', `plates[${i}].plate`, 'This dish has been archived.');
@@ -88,11 +88,11 @@ const away = declare({
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'menu', who.kitchenId, id);
     if (!now) throw refused('gone', '', 'There is no such menu.');
-    mustBeOwnName(here.menus, now.name, NAMED, id);
+    uniqueName(here.menus, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {
-    await putAway(sql, 'menu', kitchenId, id, gone ? at : null);
+    await setArchived(sql, 'menu', kitchenId, id, gone ? at : null);
     return { value: null, what: 'menu away', subject: id, before, after };
   },
 });

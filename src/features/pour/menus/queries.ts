@@ -3,8 +3,8 @@ import { besideCost, costOfPlate, type Sold } from '@/core/costing';
 import type { WrittenMenu } from '@/core/kitchen-file';
 import type { DecimalMark } from '@/core/quantity';
 import { menuVersions } from '@/db/menus';
-import { awayRows } from '@/server/away';
-import { counted } from '@/server/counted';
+import { archivedRows } from '@/server/archived';
+import { countedLayers } from '@/server/counted-layers';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
@@ -38,9 +38,9 @@ export interface MenusPage {
 export async function menusPage(who: Worker, asked: string | undefined): Promise<MenusPage> {
   const { costing } = await costedKitchen(who.kitchenId);
   const { menus, kitchen } = costing.state;
-  const counts = await counted();
+  const counts = await countedLayers();
   const [away, versions] = await Promise.all([
-    awayRows(who, 'menu'),
+    archivedRows(who, 'menu'),
     menuVersions(database(), who.kitchenId),
   ]);
   const menu: WrittenMenu | undefined = asked === undefined ? menus[0] : menus.find((m) => m.id === asked);

@@ -3,7 +3,7 @@
 import { z } from 'zod';
 import type { KitchenCosting } from '@/core/costing';
 import { searcher } from '@/search';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 
 /** Something whose uses can be asked for. */
@@ -35,7 +35,7 @@ function thingsOf({ state }: KitchenCosting): FoundThing[] {
 }
 
 /** What fits some words, best first. */
-export const findUsed = asked(
+export const findUsed = serverQuery(
   { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
   async (who, wanted): Promise<FoundThing[]> => {
     const { costing } = await costedKitchen(who.kitchenId);

@@ -1,10 +1,10 @@
 import 'server-only';
-import { USED, whereUsed, type Used, type WhereUsed } from '@/core/costing';
+import { USED, whereUsed, type UsedRecord, type WhereUsed } from '@/core/costing';
 import { costedKitchen } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
 
 export interface UsedPage {
-  readonly is: Used | undefined;
+  readonly is: UsedRecord | undefined;
   readonly id: string | undefined;
   readonly used: WhereUsed | undefined;
   /** Whether something was asked for that is not here. */

@@ -1,29 +1,29 @@
-import type { Call } from '@/core/batch';
+import type { Alarm } from '@/core/batch';
 
 /** A pot that calls. */
-export interface Calls {
+export interface Alarms {
   readonly batch: string;
   readonly name: string;
   /** The line at hand, in words. */
   readonly line: string | undefined;
-  readonly calls: readonly Call[];
+  readonly calls: readonly Alarm[];
 }
 
-let all: readonly Calls[] = [];
+let all: readonly Alarms[] = [];
 const watchers = new Set<() => void>();
 
-export const callsNow = (): readonly Calls[] => all;
-const NONE: readonly Calls[] = [];
-export const NOBODY_CALLS = (): readonly Calls[] => NONE;
+export const currentAlarms = (): readonly Alarms[] => all;
+const NONE: readonly Alarms[] = [];
+export const NO_ALARMS = (): readonly Alarms[] => NONE;
 
 /** @returns what ends the watching */
-export function watchCalls(watcher: () => void): () => void {
+export function watchAlarms(watcher: () => void): () => void {
   watchers.add(watcher);
   return () => watchers.delete(watcher);
 }
 
 /** Says what a pot on the page calls for now; nothing of one that has gone from it. */
-export function setCalls(of: Calls): void {
+export function setAlarms(of: Alarms): void {
   const others = all.filter((c) => c.batch !== of.batch);
   all = of.calls.length > 0 ? [...others, of] : others;
   for (const watcher of watchers) watcher();

@@ -3,33 +3,33 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
-import type { Asked, BatchFigures } from '@/core/batch';
+import type { DoubtfulReading, BatchFigures } from '@/core/batch';
 import { clockIn } from '@/core/day';
 import type { WrittenBatchEvent } from '@/core/kitchen-file';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { PotSection } from '@/ui/pot-section';
-import { useTell } from '@/ui/toasts';
+import { useToast } from '@/ui/toasts';
 import type { BatchShown } from '../queries';
 import { eventWords } from '../words';
-import { putBatchAway } from '../wire';
-import { Alarm } from './alarm';
-import { AtHand } from './at-hand';
+import { archiveBatch } from '../wire';
+import { AlarmPanel } from './alarm-panel';
+import { CurrentLine } from './current-line';
 import { HeatOff } from './heat-off';
 import { CoolingNow, WarmNow } from './cooling-now';
-import { useHowTold } from './how-told';
-import { Happened, Lines } from './batch-told';
+import { useEventDetails } from './event-details';
+import { LogTable, BatchLines } from './batch-tables';
 import { Keypad } from './keypad';
-import { Over } from './over';
-import { Stays } from './stays';
-import { useFollowing, useOthers, type Following } from './use-following';
-import { Curve } from './when-asked';
+import { FinishedBatch } from './finished-batch';
+import { OfflinePages } from './offline-pages';
+import { useBatchEstimate, useRefresh, type LiveBatch } from './use-batch-estimate';
+import { LazyCurve } from './lazy-panels';
 
 /** One batch: what is to be done now, what to look for, the pot as it should stand, and what is read. */
 export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
-  const asNow = useFollowing(read);
+  const asNow = useBatchEstimate(read);
   const batch = { ...read, lines: asNow.lines };
-  const { tell: tellThen, fields } = useHowTold(read, asNow);
-  useOthers();
+  const { tell: tellThen, fields } = useEventDetails(read, asNow);
+  useRefresh();
   const following = { ...asNow, tell: tellThen };
   const { figures, events, wrong } = following;
   const end = events.find((e) => e.is === 'ended');
@@ -41,7 +41,7 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
   return (
     <>
       <Head batch={batch} ended={end !== undefined} />
-      <Alarm />
+      <AlarmPanel />
       <Wrong batch={batch} figures={figures} wrong={wrong} />
       {figures?.asked.map((asked) => (
         <Question key={asked.reading} asked={asked} events={events} tell={asNow.tell} />
@@ -54,13 +54,13 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
           {end ? (
             <IsOver batch={batch} end={end.id} cooled={past && figures.cooling !== undefined} />
           ) : (
-            <AtHand batch={batch} following={following} />
+            <CurrentLine batch={batch} following={following} />
           )}
         </div>
         <div className="middle">
           {!end && batch.vessel && figures?.pot && <Section batch={batch} figures={figures} />}
           {figures && figures.curve.length + figures.foretold.length > 0 && (
-            <Curve figures={figures} now={past ? undefined : following.now - (running?.startedAt ?? 0)} />
+            <LazyCurve figures={figures} now={past ? undefined : following.now - (running?.startedAt ?? 0)} />
           )}
         </div>
         {tell && (!end || cooling) && (
@@ -74,10 +74,10 @@ export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
         )}
       </div>
       <div className="beside">
-        <Lines batch={batch} figures={figures} events={events} />
-        <Happened batch={batch} following={following} />
+        <BatchLines batch={batch} figures={figures} events={events} />
+        <LogTable batch={batch} following={following} />
       </div>
-      <Stays pages={['/stove', `/stove/${batch.id}`]} told={batch.events.map((e) => e.id).join(' ')} />
+      <OfflinePages pages={['/stove', `/stove/${batch.id}`]} told={batch.events.map((e) => e.id).join(' ')} />
     </>
   );
 }
@@ -93,7 +93,7 @@ const IsOver = ({
   readonly cooled: boolean;
 }) => (
   <>
-    <Over batch={batch} known={batch.events.some((e) => e.id === end)} />
+    <FinishedBatch batch={batch} known={batch.events.some((e) => e.id === end)} />
     {cooled && (
       <Link prefetch={false} href={`/stove/${batch.id}/cooling`}>
         How it cooled
@@ -114,7 +114,7 @@ function ColdOrHot({
   readonly batch: BatchShown;
   readonly figures: BatchFigures;
   readonly ended: boolean;
-  readonly tell: Following['tell'] | undefined;
+  readonly tell: LiveBatch['tell'] | undefined;
 }) {
   const { warm, cooling, pot } = figures;
   return (
@@ -133,7 +133,7 @@ const Again = ({
   tell,
 }: {
   readonly warm: 'reheating' | 'holding' | undefined;
-  readonly tell: Following['tell'];
+  readonly tell: LiveBatch['tell'];
 }) => (
   <div className="d-flex flex-wrap gap-2 my-2">
     {warm !== 'reheating' && (
@@ -178,14 +178,14 @@ function Wrong({
 }
 
 function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: boolean }) {
-  const tell = useTell();
+  const tell = useToast();
   const router = useRouter();
   const away = (): void =>
-    void putBatchAway({ id: batch.id, away: true }).then((answer) => {
+    void archiveBatch({ id: batch.id, away: true }).then((answer) => {
       if (!answer.ok) return tell(answer.message);
       tell(
         `${batch.name} is deleted.`,
-        () => void putBatchAway({ id: batch.id, away: false }).then(() => router.refresh()),
+        () => void archiveBatch({ id: batch.id, away: false }).then(() => router.refresh()),
       );
       router.push('/stove');
     });
@@ -228,11 +228,11 @@ function Question({
   events,
   tell,
 }: {
-  readonly asked: Asked;
+  readonly asked: DoubtfulReading;
   readonly events: readonly WrittenBatchEvent[];
-  readonly tell: Following['tell'];
+  readonly tell: LiveBatch['tell'];
 }) {
-  const { litres } = useFigures();
+  const { litres } = useFormatters();
   const reading = events.find((e) => e.id === asked.reading);
   const answer = (as: 'lost' | 'water' | 'read' | 'misread'): void =>
     void tell({ is: 'answered', reading: asked.reading, as }, reading && new Date(reading.at));
@@ -262,7 +262,7 @@ function Question({
 }
 
 function Section({ batch, figures }: { readonly batch: BatchShown; readonly figures: BatchFigures }) {
-  const { litres } = useFigures();
+  const { litres } = useFormatters();
   const { pot, then } = figures;
   if (!batch.vessel || !pot) return null;
   const marks =

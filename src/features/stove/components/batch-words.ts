@@ -1,9 +1,9 @@
-import type { BatchFigures, Cooling, LimitAhead, Span } from '@/core/batch';
+import type { BatchFigures, Cooling, LimitAhead, Interval } from '@/core/batch';
 import { readNumber } from '@/core/quantity';
-import type { Figures } from '@/ui/figures';
+import type { Formatters } from '@/ui/formatters-context';
 
 /** A figure as it was typed; NaN where it is none. */
-export function figureIn(text: string, mark: '.' | ','): number {
+export function figureText(text: string, mark: '.' | ','): number {
   const read = readNumber(text, mark);
   return read.ok ? read.value.toNumber() : NaN;
 }
@@ -12,13 +12,13 @@ export function figureIn(text: string, mark: '.' | ','): number {
 const NOW_H = 0.5 / 60;
 
 /** How long it still takes, in words a cook says: `42 min more`, `now`, `5 min over`. */
-export function leftWords({ middle }: Span, hours: Figures['hours']): string {
+export function leftWords({ middle }: Interval, hours: Formatters['hours']): string {
   if (middle < -NOW_H) return `${hours(-middle)} over its time`;
   return middle <= NOW_H ? 'now' : `${hours(middle)} left`;
 }
 
 /** Four times in five: `36 to 50 min`; nothing where it is known to the minute. */
-export function bandWords({ low, high }: Span, hours: Figures['hours']): string | undefined {
+export function bandWords({ low, high }: Interval, hours: Formatters['hours']): string | undefined {
   return high - low < 1.5 / 60 ? undefined : `${hours(Math.max(0, low))} to ${hours(high)}`;
 }
 

@@ -6,17 +6,17 @@ import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
 import type { BatchFigures, Cooling } from '@/core/batch';
 import { clockIn } from '@/core/day';
-import { AwayList } from '@/ui/away-list';
-import { useFigures } from '@/ui/figures';
+import { ArchivedList } from '@/ui/archived-list';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
 import type { BatchShown, BoardPage, EndedRow } from '../queries';
-import { putBatchAway } from '../wire';
+import { archiveBatch } from '../wire';
 import { bandWords, coolsLate, isLate, leftWords, nextLimit, nextMoment } from './batch-words';
-import { Alarm } from './alarm';
+import { AlarmPanel } from './alarm-panel';
 import { PotOnHob } from './pot-on-hob';
-import { Stays } from './stays';
-import { PutOn } from './when-asked';
-import { useFollowing, useOthers } from './use-following';
+import { OfflinePages } from './offline-pages';
+import { LazyStartBatch } from './lazy-panels';
+import { useBatchEstimate, useRefresh } from './use-batch-estimate';
 
 /** The stove: every pot that is on, what it needs next, and what has been cooked lately. */
 export function BoardView({
@@ -29,7 +29,7 @@ export function BoardView({
 }) {
   const { batches, ended, mayTell } = page;
   const [putting, setPutting] = useState(put !== undefined && page.mayTell);
-  useOthers();
+  useRefresh();
   // Those that want somebody first, as it was when the page was read: cards do not move under a hand.
   const sorted = [...batches].sort((a, b) => nextMoment(a.first) - nextMoment(b.first));
   return (
@@ -52,7 +52,7 @@ export function BoardView({
           </Button>
         )}
       </Stack>
-      <Alarm />
+      <AlarmPanel />
       {batches.length === 0 && (
         <p className="fs-5 my-4">
           A pot is put on from its sheet. From then on the dip, a scale or a jug tell how far it is, and it
@@ -65,12 +65,12 @@ export function BoardView({
         ))}
       </ul>
       {ended.length > 0 && <Ended rows={ended} />}
-      <AwayList rows={page.away} bringBack={(id) => putBatchAway({ id, away: false })} />
-      <Stays
+      <ArchivedList rows={page.away} bringBack={(id) => archiveBatch({ id, away: false })} />
+      <OfflinePages
         pages={['/stove', ...batches.map((b) => `/stove/${b.id}`)]}
         told={batches.map((b) => b.events.at(-1)?.id).join(' ')}
       />
-      {putting && <PutOn page={page} first={put} close={() => setPutting(false)} />}
+      {putting && <LazyStartBatch page={page} first={put} close={() => setPutting(false)} />}
     </>
   );
 }
@@ -91,7 +91,7 @@ function CardCooks({
   readonly figures: BatchFigures | undefined;
   readonly line: string | undefined;
 }) {
-  const { hours } = useFigures();
+  const { hours } = useFormatters();
   const { left } = figures ?? {};
   const band = left && bandWords(left, hours);
   return (
@@ -129,8 +129,8 @@ function CardCools({ cooling, zone }: { readonly cooling: Cooling; readonly zone
 }
 
 function Card({ batch }: { readonly batch: BatchShown }) {
-  const { figures } = useFollowing(batch);
-  const { litres } = useFigures();
+  const { figures } = useBatchEstimate(batch);
+  const { litres } = useFormatters();
   const { vessel, lines } = batch;
   const line = figures && lines[figures.at];
   const { pot, then } = figures ?? {};
@@ -179,7 +179,7 @@ const isDearer = ({ perL, shouldPerL }: NonNullable<EndedRow['end']>): boolean =
   perL !== null && shouldPerL !== null && perL > shouldPerL * DEARER;
 
 function Ended({ rows }: { readonly rows: readonly EndedRow[] }) {
-  const { day, bare, money } = useFigures();
+  const { day, bare, money } = useFormatters();
   return (
     <section aria-label="Recent batches">
       <h2>Recent batches</h2>

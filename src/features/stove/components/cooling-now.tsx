@@ -5,13 +5,13 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { coolingWords } from '@/core/safety';
-import type { Cooling, LimitAhead, Warm } from '@/core/batch';
+import type { Cooling, LimitAhead, WarmHolding } from '@/core/batch';
 import { clockIn } from '@/core/day';
 import { PLACES } from '@/core/kitchen-file';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { BatchShown } from '../queries';
-import type { Following } from './use-following';
-import { Course } from './when-asked';
+import type { LiveBatch } from './use-batch-estimate';
+import { LazyCourse } from './lazy-panels';
 
 const HOUR = 3_600_000;
 /** Share of what could be from which it is said that a limit may be missed. */
@@ -29,9 +29,9 @@ export function CoolingNow({
   /** How deep it stands in its vessel. */
   readonly depthCm: number | undefined;
   /** Left out for somebody who may not tell. */
-  readonly tell: Following['tell'] | undefined;
+  readonly tell: LiveBatch['tell'] | undefined;
 }) {
-  const { hours } = useFigures();
+  const { hours } = useFormatters();
   const { limits, since, now } = cooling;
   return (
     <section className="cooling" aria-label="Cooling">
@@ -64,7 +64,7 @@ export function CoolingNow({
         </p>
       )}
       {tell && <Moves tell={tell} depthCm={depthCm} place={cooling.place} />}
-      <Course cooling={cooling} />
+      <LazyCourse cooling={cooling} />
       <Link prefetch={false} href={`/stove/${batch.id}/cooling`}>
         The record, to be printed
       </Link>
@@ -81,7 +81,7 @@ function Limit({
   readonly cooling: Cooling;
   readonly zone: string;
 }) {
-  const { hours } = useFigures();
+  const { hours } = useFormatters();
   const { toC, withinH, at, read, late, missed, passed, creeps } = limit;
   const by = clockIn(zone, new Date(cooling.offAt + withinH * HOUR));
   const clock = (h: number): string => clockIn(zone, new Date(cooling.offAt + h * HOUR));
@@ -121,7 +121,7 @@ function Moves({
   depthCm,
   place,
 }: {
-  readonly tell: Following['tell'];
+  readonly tell: LiveBatch['tell'];
   readonly depthCm: number | undefined;
   readonly place: Cooling['place'];
 }) {
@@ -161,8 +161,8 @@ function Moves({
 }
 
 /** How something that is reheated or held hot stands beside the house’s rule. */
-export function WarmNow({ warm }: { readonly warm: Warm }) {
-  const { hours } = useFigures();
+export function WarmNow({ warm }: { readonly warm: WarmHolding }) {
+  const { hours } = useFormatters();
   const { is, since, limitC, withinH, at, there, broken, reads } = warm;
   const last = reads.at(-1);
   return (

@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import { coolingWords } from '@/core/safety';
 import type { Cooling } from '@/core/batch';
 import { clockIn, dayIn } from '@/core/day';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
 import type { BatchShown } from '../queries';
 
@@ -13,7 +13,7 @@ const HOUR = 3_600_000;
 
 /** What was read of a pot as it cooled, with the limits that held and who read: to be kept, and printed. */
 export function CoolingRecord({ batch }: { readonly batch: BatchShown }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   const cooling = batch.first?.cooling;
   if (!cooling)
     return (
@@ -57,7 +57,7 @@ interface Kept {
 }
 
 function Limits({ cooling, clock }: Kept) {
-  const { hours } = useFigures();
+  const { hours } = useFormatters();
   return (
     <>
       <h2>Limits of this house</h2>
@@ -79,7 +79,7 @@ function Limits({ cooling, clock }: Kept) {
 }
 
 function Reads({ cooling, clock, by }: Kept & { readonly by: ReadonlyMap<string, string | undefined> }) {
-  const { hours } = useFigures();
+  const { hours } = useFormatters();
   return (
     <>
       <h2>Readings</h2>

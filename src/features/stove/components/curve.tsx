@@ -3,11 +3,11 @@
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import type { BatchFigures } from '@/core/batch';
-import { useFigures } from '@/ui/figures';
-import { lazily } from '@/ui/lazily';
+import { useFormatters } from '@/ui/formatters-context';
+import { lazyPart } from '@/ui/lazy-part';
 import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/chart-look';
 
-const Apex = lazily(() => import('react-apexcharts').then((m) => m.default));
+const Apex = lazyPart(() => import('react-apexcharts').then((m) => m.default));
 
 const HEIGHT = 220;
 
@@ -22,7 +22,7 @@ export function Curve({
   readonly figures: BatchFigures;
   readonly now: number | undefined;
 }) {
-  const { bare, hours } = useFigures();
+  const { bare, hours } = useFormatters();
   const { curve, foretold, ml } = figures;
   const series = useMemo(
     () => [

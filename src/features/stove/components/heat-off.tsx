@@ -1,10 +1,10 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
-import type { Following } from './use-following';
+import type { LiveBatch } from './use-batch-estimate';
 
 /** The heat goes off for good: the clock of cooling starts. */
-export const HeatOff = ({ tell }: Pick<Following, 'tell'>) => (
+export const HeatOff = ({ tell }: Pick<LiveBatch, 'tell'>) => (
   <Button size="lg" variant="outline-primary" onClick={() => void tell({ is: 'off' })}>
     Heat off
   </Button>

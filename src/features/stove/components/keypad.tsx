@@ -2,9 +2,9 @@
 
 import { useState, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import { takeDegrees, takeKilos } from '../actions';
-import type { Telling } from './use-following';
+import type { UnsentEvent } from './use-batch-estimate';
 
 /** What can be read with figures: how it is asked for, and what it must lie between. */
 const READINGS = {
@@ -21,7 +21,7 @@ type Kind = keyof typeof READINGS;
 const KEYS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '.', '0', '⌫'] as const;
 const MOST_TYPED = 6;
 
-const told = (kind: Kind, value: number, celsius: number | undefined): Telling => {
+const told = (kind: Kind, value: number, celsius: number | undefined): UnsentEvent => {
   switch (kind) {
     case 'dip':
       return { is: 'dip', cm: value, with: 'ruler', ...(celsius === undefined ? {} : { celsius }) };
@@ -114,7 +114,7 @@ export function Keypad({
   readonly mark: string;
   /** °C the pot should have on its fire, and has cooled to since its heat went off. */
   readonly stands: { readonly hot: number | undefined; readonly cooled: number | undefined };
-  readonly tell: (what: Telling) => Promise<boolean>;
+  readonly tell: (what: UnsentEvent) => Promise<boolean>;
 }) {
   const [kind, setKind] = useState<Kind>('dip');
   const [typed, setTyped] = useState('');
@@ -157,7 +157,7 @@ export function Keypad({
       >
         Save reading
       </Button>
-      <Trouble says={wrong} />
+      <TroubleText says={wrong} />
       {kind === 'brix' ? <Gels tell={tell} /> : <Tastes tell={tell} />}
     </section>
   );
@@ -227,14 +227,14 @@ function Instrument({
       <Button variant="outline-primary" className="w-100 mb-2" disabled={busy} onClick={() => void take()}>
         {kind === 'degrees' ? 'Use probe' : 'Use scale'}
       </Button>
-      <Trouble says={says} />
+      <TroubleText says={says} />
     </>
   );
 }
 
 /** How a spoonful sets that was put in the cold: it says roughly how much gelatin there is. */
 const SETS = ['stays liquid', 'wobbles', 'cuts'] as const;
-const Gels = ({ tell }: { readonly tell: (what: Telling) => Promise<boolean> }) => (
+const Gels = ({ tell }: { readonly tell: (what: UnsentEvent) => Promise<boolean> }) => (
   <>
     <p className="m-0">Or a spoonful, chilled:</p>
     <div className="tastes" role="group" aria-label="A spoonful, chilled">
@@ -248,7 +248,7 @@ const Gels = ({ tell }: { readonly tell: (what: Telling) => Promise<boolean> }) 
 );
 
 /** What a spoon says. */
-const Tastes = ({ tell }: { readonly tell: (what: Telling) => Promise<boolean> }) => (
+const Tastes = ({ tell }: { readonly tell: (what: UnsentEvent) => Promise<boolean> }) => (
   <div className="tastes" role="group" aria-label="A taste">
     {(['thin', 'thick'] as const).map((thick) => (
       <Button key={thick} variant="outline-primary" onClick={() => void tell({ is: 'taste', thick })}>

@@ -6,15 +6,15 @@ import { v7 } from 'uuid';
 import Button from 'react-bootstrap/Button';
 import type { WrittenBatchEvent } from '@/core/kitchen-file';
 import { Dots } from '@/ui/dots';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
-import { Trouble } from '@/ui/trouble';
-import { useKept, type KeptAnswer } from '@/ui/use-kept';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave, type SaveAnswer } from '@/ui/use-save';
 import type { JudgedRow, LearnedPage, LearnedRow } from '../learned';
 import type { TimesRow } from '../learned-times';
-import type { Cell } from '../moved';
+import type { EffectCell } from '../learned-effect';
 import { heatWords } from '../words';
-import { learnFrom, learnTimesFrom, takeBack, tellBatch } from '../wire';
+import { learnFrom, learnTimesFrom, undoEvent, sendBatchEvent } from '../wire';
 
 /** What the kitchen’s own pots teach: how fast they really boil away, what that would move, and how often what was foretold held. */
 export function LearnedView({ page }: { readonly page: LearnedPage }) {
@@ -49,7 +49,7 @@ const waitingFirst = <Row extends { readonly waits: boolean }>(rows: readonly Ro
 
 /** How often four bands out of five really held. */
 function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
-  const { bare, hours } = useFigures();
+  const { bare, hours } = useFormatters();
   if (rows.length === 0) return null;
   const count = (of: JudgedRow['of']): string => {
     const all = rows.filter((r) => r.of === of);
@@ -100,7 +100,7 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
 
 /** How fast a vessel boils away at a heat under a lid. */
 function Boils({ row, page }: { readonly row: LearnedRow; readonly page: LearnedPage }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const { vessel, heat, lid, inForce } = row;
   const learn = (accept: boolean) => () => learnFrom({ vessel, heat, lid, accept });
   return (
@@ -132,7 +132,7 @@ const DIGITS = { 'g/kg': 1, 'ml/kg': 0, ml: 0, '%': 1, '% over': 1, 'times the u
 
 /** What bones give and keep, what stays behind, how full portions are, or how long hands are at it, in times of what is reckoned with. */
 function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPage }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const { kind, of, figure, weighed } = row;
   const amount = (x: number): string => (figure ? `${bare(x, DIGITS[figure.unit])} ${figure.unit}` : '');
   const stands = weighed
@@ -168,8 +168,8 @@ function Suppliers({
   readonly mayAccept: boolean;
   readonly say: (figure: number) => string;
 }) {
-  const { bare } = useFigures();
-  const [keep, state] = useKept();
+  const { bare } = useFormatters();
+  const [keep, state] = useSave();
   return (
     <>
       <SheetTable className="list-table w-auto" aria-label="By who they came from">
@@ -195,7 +195,7 @@ function Suppliers({
           ))}
         </tbody>
       </SheetTable>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </>
   );
 }
@@ -208,7 +208,7 @@ type Leave =
 type Taught = Pick<LearnedRow, 'prior' | 'learned' | 'waits' | 'moves' | 'moreMoves'> & {
   readonly lessons: Lessons;
 };
-type Act = (() => Promise<KeptAnswer>) | undefined;
+type Act = (() => Promise<SaveAnswer>) | undefined;
 
 /** Batches as dots under what was believed, and what both together say. */
 function Drawn({
@@ -220,7 +220,7 @@ function Drawn({
   readonly row: Taught;
   readonly inForce: number;
 }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   const { learned } = row;
   return (
     <Dots
@@ -260,8 +260,8 @@ function Acts({
   readonly accept: Act;
   readonly back: Act;
 }) {
-  const { bare } = useFigures();
-  const [keep, state] = useKept();
+  const { bare } = useFormatters();
+  const [keep, state] = useSave();
   return (
     <>
       <p className="d-flex flex-wrap gap-3 align-items-baseline justify-content-end m-0">
@@ -277,7 +277,7 @@ function Acts({
           </Button>
         )}
       </p>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </>
   );
 }
@@ -309,7 +309,7 @@ function Figure({
   readonly far: (times: number) => string;
   readonly children?: ReactNode;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const { learned } = row;
   const odd = row.lessons.find((l) => l.outlier);
   return (
@@ -341,7 +341,7 @@ function Figure({
 }
 
 /** What each column of what would move says. */
-const CELLS: Readonly<Record<Cell, string>> = {
+const CELLS: Readonly<Record<EffectCell, string>> = {
   litres: 'litres',
   hours: 'on the hob',
   hands: 'labour minutes',
@@ -353,8 +353,8 @@ const CELLS: Readonly<Record<Cell, string>> = {
 
 /** What accepting it would move. */
 function Moved({ row }: { readonly row: Pick<Taught, 'moves' | 'moreMoves'> }) {
-  const { bare, money, hours } = useFigures();
-  const say = (of: Cell, x: number | null): string => {
+  const { bare, money, hours } = useFormatters();
+  const say = (of: EffectCell, x: number | null): string => {
     if (of === 'perL' || of === 'perPortion') return money(x);
     if (x === null) return '–';
     if (of === 'hours') return hours(x);
@@ -401,12 +401,12 @@ function Moved({ row }: { readonly row: Pick<Taught, 'moves' | 'moreMoves'> }) {
 
 /** The batches that teach it; one that lies far off is left out by a person or not at all. */
 function Lessons({ lessons, leave: leaves }: { readonly lessons: Lessons; readonly leave: Leave }) {
-  const { bare, day } = useFigures();
-  const [keep, state] = useKept();
+  const { bare, day } = useFormatters();
+  const [keep, state] = useSave();
   const sorted = [...lessons].sort((a, b) => Number(b.outlier) - Number(a.outlier));
   const leave = (batch: string): void => {
     const at = new Date().toISOString();
-    void keep(() => tellBatch({ batch, event: { id: v7(), at, recordedAt: at, ...leaves } }));
+    void keep(() => sendBatchEvent({ batch, event: { id: v7(), at, recordedAt: at, ...leaves } }));
   };
   return (
     <>
@@ -432,7 +432,7 @@ function Lessons({ lessons, leave: leaves }: { readonly lessons: Lessons; readon
                     variant="link"
                     size="sm"
                     disabled={state.busy}
-                    onClick={() => void keep(() => takeBack({ batch: l.batch, event: l.leftOut ?? '' }))}
+                    onClick={() => void keep(() => undoEvent({ batch: l.batch, event: l.leftOut ?? '' }))}
                   >
                     Count it again
                   </Button>
@@ -442,7 +442,7 @@ function Lessons({ lessons, leave: leaves }: { readonly lessons: Lessons; readon
           ))}
         </tbody>
       </SheetTable>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </>
   );
 }

@@ -4,21 +4,21 @@ import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { allergenWords } from '@/core/safety';
-import type { CameIn as Found, PotFigures } from '@/core/batch';
+import type { ParsedArrival as Found, PotFigures } from '@/core/batch';
 import type { CAME_IN, GONE } from '@/core/kitchen-file';
 import { capacityMl, maxFillMl, type Vessel } from '@/core/pot';
-import { useFigures } from '@/ui/figures';
-import { Trouble } from '@/ui/trouble';
-import { figureIn } from './batch-words';
-import type { AskPot } from './pot-worker';
+import { useFormatters } from '@/ui/formatters-context';
+import { TroubleText } from '@/ui/trouble-text';
+import { figureText } from './batch-words';
+import type { PotQuestions } from './batch-worker';
 import { NOT_HERE, NOT_HERE_WORDS, useAnswer } from './use-answer';
-import type { Following } from './use-following';
+import type { LiveBatch } from './use-batch-estimate';
 
-export type Gone = (typeof GONE)[number];
-export type CameIn = (typeof CAME_IN)[number];
+export type LossForm = (typeof GONE)[number];
+export type ArrivalForm = (typeof CAME_IN)[number];
 
 /** What people do first, and what is then asked. */
-const FIRST: Readonly<Record<Gone, { readonly advice: string; readonly asks: string }>> = {
+const FIRST: Readonly<Record<LossForm, { readonly advice: string; readonly asks: string }>> = {
   scorched: {
     advice:
       'Do not stir and do not scrape. Pour what is clear into a clean pot and taste it: what tastes burnt does not get better.',
@@ -71,7 +71,7 @@ function Lost({
   readonly of: number;
   readonly drawnOff: boolean;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <p className="m-0">
       {bare(lost, 2)} l {drawnOff ? 'are drawn off' : 'are gone'},{' '}
@@ -89,18 +89,18 @@ export function PartGone({
   tell,
   close,
 }: {
-  readonly why: Gone;
+  readonly why: LossForm;
   readonly pot: PotFigures | undefined;
   readonly vessel: Vessel | undefined;
   readonly mark: '.' | ',';
-  readonly tell: Following['tell'];
+  readonly tell: LiveBatch['tell'];
   readonly close: () => void;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const stood = pot ? pot.ml / 1000 : undefined;
   const most = why === 'drawn off' ? mostL(vessel, pot) : undefined;
   const [typed, setTyped] = useState(() => (most === undefined ? '' : bare(most, 2)));
-  const left = figureIn(typed, mark);
+  const left = figureText(typed, mark);
   const wrong =
     typed === ''
       ? undefined
@@ -122,7 +122,7 @@ export function PartGone({
         />
         {stood !== undefined && <Form.Text>By what has been read there were {bare(stood, 2)} l.</Form.Text>}
       </Form.Group>
-      <Trouble says={wrong} />
+      <TroubleText says={wrong} />
       {lost !== undefined && <Lost lost={lost} of={stood ?? 0} drawnOff={why === 'drawn off'} />}
       <Button
         size="lg"
@@ -146,9 +146,9 @@ export function SomethingCameIn({
   tell,
   close,
 }: {
-  readonly problem: CameIn;
-  readonly ask: AskPot;
-  readonly tell: Following['tell'];
+  readonly problem: ArrivalForm;
+  readonly ask: PotQuestions;
+  readonly tell: LiveBatch['tell'];
   readonly close: () => void;
 }) {
   const [typed, setTyped] = useState('');
@@ -193,7 +193,7 @@ function Came({
   readonly found: Extract<Found, { ok: true }>;
   readonly choose: () => void;
 }) {
-  const { litres, money } = useFigures();
+  const { litres, money } = useFormatters();
   const { after, before, allergens, cost, words } = found;
   return (
     <section className="way-out" aria-label={words}>

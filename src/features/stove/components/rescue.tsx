@@ -3,16 +3,16 @@
 import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import type { PotFigures, Problem, WayOut } from '@/core/batch';
+import type { PotFigures, Problem, RescueOption } from '@/core/batch';
 import { CAME_IN, GONE, PROBLEMS } from '@/core/kitchen-file';
 import type { Vessel } from '@/core/pot';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SidePanel } from '@/ui/side-panel';
-import { figureIn } from './batch-words';
+import { figureText } from './batch-words';
 import { NOT_HERE, NOT_HERE_WORDS, useAnswer } from './use-answer';
-import type { AskPot } from './pot-worker';
-import { PartGone, SomethingCameIn, type CameIn, type Gone } from './mishaps';
-import type { Following } from './use-following';
+import type { PotQuestions } from './batch-worker';
+import { PartGone, SomethingCameIn, type ArrivalForm, type LossForm } from './mishaps';
+import type { LiveBatch } from './use-batch-estimate';
 
 const GOALS: Readonly<Record<Problem, string>> = {
   'too thick': 'Body it is to have',
@@ -41,14 +41,14 @@ export function RescuePanel({
   tell,
   close,
 }: {
-  readonly ask: AskPot;
+  readonly ask: PotQuestions;
   readonly mark: '.' | ',';
   readonly pot: PotFigures | undefined;
   readonly vessel: Vessel | undefined;
-  readonly tell: Following['tell'];
+  readonly tell: LiveBatch['tell'];
   readonly close: () => void;
 }) {
-  const [problem, setProblem] = useState<Problem | Gone | CameIn>();
+  const [problem, setProblem] = useState<Problem | LossForm | ArrivalForm>();
   const all = [...PROBLEMS, ...GONE, ...CAME_IN] as const;
   return (
     <SidePanel title="What is wrong?" open close={close}>
@@ -95,21 +95,21 @@ function Ways({
   tell,
   close,
 }: {
-  readonly ask: AskPot;
+  readonly ask: PotQuestions;
   readonly mark: '.' | ',';
   readonly problem: Problem;
-  readonly tell: Following['tell'];
+  readonly tell: LiveBatch['tell'];
   readonly close: () => void;
 }) {
   const [goal, setGoal] = useState<string>();
-  const wanted = goal === undefined ? null : figureIn(goal, mark);
+  const wanted = goal === undefined ? null : figureText(goal, mark);
   const cannot = wanted !== null && !(wanted > 0);
   const find = useCallback(() => ask.putRight(problem, wanted), [ask, problem, wanted]);
   const answer = useAnswer(cannot ? undefined : find);
   // What was found last stands while something else is typed.
   const [found, setFound] = useState(answer);
   if (answer !== undefined && answer !== found) setFound(answer);
-  const choose = (way: WayOut): void =>
+  const choose = (way: RescueOption): void =>
     void tell({ is: 'rescue', problem, steps: [...way.steps] }).then((ok) => {
       if (ok) close();
     });
@@ -145,8 +145,8 @@ const tasteWords = (thinner: number): string => {
   return thinner < 0.3 ? 'tastes thinner' : 'tastes of little';
 };
 
-function Way({ way, choose }: { readonly way: WayOut; readonly choose: (() => void) | undefined }) {
-  const { litres, money, hours } = useFigures();
+function Way({ way, choose }: { readonly way: RescueOption; readonly choose: (() => void) | undefined }) {
+  const { litres, money, hours } = useFormatters();
   return (
     <section className="way-out" aria-label={way.words}>
       <p className="fs-5 m-0">

@@ -1,12 +1,12 @@
 'use server';
 
 import { z } from 'zod';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { findToTest, scaleAddress, type BenchRow } from './queries';
 import { tareScale } from '@/server/instruments';
 
 /** Things of the larder by name, for the bench. */
-export const findForBench = asked(
+export const findForBench = serverQuery(
   { role: 'reader', of: z.tuple([z.string().max(200)]), otherwise: [] },
   (who, wanted): Promise<BenchRow[]> => findToTest(who, wanted),
 );
@@ -14,7 +14,7 @@ export const findForBench = asked(
 type Tared = { readonly ok: true } | { readonly ok: false; readonly message: string };
 
 /** Makes what lies on the scale nothing; a sentence where it does not answer. */
-export const tare = asked(
+export const tare = serverQuery(
   {
     role: 'cook',
     of: z.tuple([]),

@@ -7,12 +7,12 @@ import { adopted, referenceLarder } from '@/core/reference';
 import { refuse } from '@/core/trouble';
 import { newId } from '@/db/ids';
 import { insertIngredients } from '@/db/larder-rows';
-import { deliveriesOf, dropTest, insertTests, writeTest } from '@/db/yield-tests';
+import { testDeliveries, dropTest, insertTests, writeTest } from '@/db/yield-tests';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
-import { mustBeNewName } from '@/server/names';
+import { newLarderName } from '@/server/unique-name';
 import { learnedAtOnce, writeProposal } from '../accept';
-import { testsOf } from '../read';
+import { testResults } from '../test-results';
 import { FIRST_PARTS } from '../words';
 import { APART, BEGIN, BY_PRODUCT, DROP, FINISH, SAVE, type TestTyped, type TheirTest } from './wire';
 
@@ -22,7 +22,7 @@ const gone = (): Refused =>
 /** Every test, with the state its ingredients stand in. */
 async function benchOf(looking: Looking) {
   const { costing } = await looking.costed();
-  return { costing, ...(await testsOf(looking.who.kitchenId, costing)) };
+  return { costing, ...(await testResults(looking.who.kitchenId, costing)) };
 }
 
 async function theirTest({ id }: { readonly id: string }, looking: Looking): Promise<TheirTest | undefined> {
@@ -63,7 +63,7 @@ async function typedOnto(
   { purchase, ...typed }: TestTyped,
   { who }: Looking,
 ): Promise<WrittenTest> {
-  const deliveries = await deliveriesOf(database(), who.kitchenId, before.ingredient, 200);
+  const deliveries = await testDeliveries(database(), who.kitchenId, before.ingredient, 200);
   const delivery = deliveries.find((d) => d.purchase === purchase);
   const { purchase: _p, supplier: _s, note: _n, second: _2, intoWater: _w, time: _t, ...rest } = before;
   const read = Test.safeParse(
@@ -92,7 +92,7 @@ const begin = declare({
     const here = await state();
     if (!here.ingredients.some((i) => i.id === ingredient))
       throw new Refused(refuse('gone', '', 'This ingredient is no longer in the larder.').trouble);
-    const [newest] = await deliveriesOf(database(), who.kitchenId, ingredient, 1);
+    const [newest] = await testDeliveries(database(), who.kitchenId, ingredient, 1);
     const test: WrittenTest = {
       id: newId(),
       ingredient,
@@ -281,7 +281,7 @@ const addByProduct = declare({
     const here: KitchenState = await looking.state();
     const mother = here.ingredients.find((i) => i.id === of);
     if (!mother) throw gone();
-    const called = mustBeNewName(here, name, {
+    const called = newLarderName(here, name, {
       none: 'What is the by-product called?',
       twice: (twin) =>
         `“${twin}” is in the kitchen already. Give what comes off ${mother.name} a name of its own.`,

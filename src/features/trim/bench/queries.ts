@@ -1,7 +1,7 @@
 import 'server-only';
 import { notFound } from 'next/navigation';
 import { type KitchenCosting } from '@/core/costing';
-import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
+import { priceBeforeTrim, isGuess, type Supply } from '@/core/prices';
 import type { Knife } from '@/core/knife';
 import { taught, type Taught } from '@/core/taught';
 import type { WrittenTest } from '@/core/bench';
@@ -13,13 +13,13 @@ import type { DecimalMark } from '@/core/quantity';
 import { CONSTANTS, referenceLarder } from '@/core/reference';
 import { peopleOf } from '@/db/people';
 import { boughtBetween } from '@/db/wastes';
-import { deliveriesOf } from '@/db/yield-tests';
+import { testDeliveries } from '@/db/yield-tests';
 import { database } from '@/server/database';
 import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
-import { findThings } from '@/server/things';
-import { TERMS, testsOf } from '../read';
+import { searchLarder } from '@/server/larder-search';
+import { TERMS, testResults } from '../test-results';
 
 /** Where the bench scale answers, if the kitchen has one. */
 export async function scaleAddress(who: Worker): Promise<string | undefined> {
@@ -65,7 +65,7 @@ const WEEKS = 4;
 /** What is on the bench, what waits, and what is worth weighing next: first what waits, then by the money in doubt. */
 export async function benchIndex(who: Worker): Promise<BenchIndex> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { tests } = await testsOf(who.kitchenId, costing);
+  const { tests } = await testResults(who.kitchenId, costing);
   const rows = await rowsOf(who, costing, tests, [...costing.supplies.values()]);
   const people = new Map((await peopleOf(database(), who.kitchenId)).map((p) => [p.id, p.name]));
   const names = new Map(costing.state.ingredients.map((i) => [i.id, i.name]));
@@ -89,8 +89,8 @@ export async function benchIndex(who: Worker): Promise<BenchIndex> {
 /** Anything in the larder by name, for the bench: also what is used whole. */
 export async function findToTest(who: Worker, wanted: string): Promise<BenchRow[]> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { tests } = await testsOf(who.kitchenId, costing);
-  const hits = findThings(costing, wanted).slice(0, 25);
+  const { tests } = await testResults(who.kitchenId, costing);
+  const hits = searchLarder(costing, wanted).slice(0, 25);
   const supplies = hits.flatMap(({ id }) => costing.supplies.get(id) ?? []);
   const rows = new Map((await rowsOf(who, costing, tests, supplies)).map((r) => [r.id, r]));
   return hits.flatMap(({ id }) => rows.get(id) ?? []);
@@ -111,7 +111,7 @@ async function rowsOf(
       const all = tested.has(id) ? taught(costing.state, s.ingredient, tests, today, TERMS) : [];
       const kept = new Map(all.flatMap((t) => t.tests.map((x) => [x.test.id, x.test] as const)));
       const [low, high] = s.yieldRange ?? [s.usable * 100, s.usable * 100];
-      const spent = ((bought.get(id) ?? 0) / 1000 / WEEKS) * (beforeTheKnife(s) ?? 0);
+      const spent = ((bought.get(id) ?? 0) / 1000 / WEEKS) * (priceBeforeTrim(s) ?? 0);
       return {
         id,
         name,
@@ -143,7 +143,7 @@ const waitWords = (t: Taught): string =>
       : t.figure;
 
 /** A delivery that a test can be of. Money per kg as purchased. */
-export interface Delivery {
+export interface TestDelivery {
   readonly purchase: string;
   readonly supplier: string;
   readonly words: string;
@@ -159,7 +159,7 @@ export interface TestPage {
   readonly mayTest: boolean;
   readonly mayAccept: boolean;
   readonly mark: DecimalMark;
-  readonly deliveries: readonly Delivery[];
+  readonly deliveries: readonly TestDelivery[];
   /** Per kg before the knife as costed today; null while it is not known. */
   readonly perKg: number | null;
   readonly knife: Knife;
@@ -180,12 +180,12 @@ const DELIVERIES = 14;
 
 export async function testPage(who: Worker, id: string): Promise<TestPage> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const { tests, versions } = await testsOf(who.kitchenId, costing);
+  const { tests, versions } = await testResults(who.kitchenId, costing);
   const test = tests.find((t) => t.id === id);
   const supply = test && costing.supplies.get(test.ingredient);
   if (!test || !supply) notFound();
   const { state } = costing;
-  const deliveries = await deliveriesOf(database(), who.kitchenId, test.ingredient, DELIVERIES);
+  const deliveries = await testDeliveries(database(), who.kitchenId, test.ingredient, DELIVERIES);
   const people = await peopleOf(database(), who.kitchenId);
   return {
     test,
@@ -201,7 +201,7 @@ export async function testPage(who: Worker, id: string): Promise<TestPage> {
       words: `${d.on}, ${d.supplierName}, ${d.number}: ${(d.g / 1000).toFixed(1)} kg`,
       perKg: (d.money * 1000) / d.g,
     })),
-    perKg: beforeTheKnife(supply) ?? null,
+    perKg: priceBeforeTrim(supply) ?? null,
     knife: supply.knife,
     usable: supply.usable,
     stockTrim: supply.stockTrim,

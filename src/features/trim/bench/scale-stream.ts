@@ -1,5 +1,5 @@
 import 'server-only';
-import type { Reading } from '@/core/learning';
+import type { ScaleReading } from '@/core/learning';
 import { readScale } from '@/server/instruments';
 
 const EVERY_MS = 120;
@@ -7,7 +7,7 @@ const EVERY_MS = 120;
 const LONGEST_MS = 15_000;
 
 /** What the stream sends, one line of JSON each. */
-export type ScaleLine = Reading | { readonly gone: string };
+export type ScaleLine = ScaleReading | { readonly gone: string };
 
 /** Readings of the scale as they come, a line of JSON each, until somebody has seen enough. */
 export function scaleStream(address: string, signal: AbortSignal): ReadableStream<Uint8Array> {

@@ -51,8 +51,8 @@ export const BY_PRODUCT = wire<Made>()({
 });
 
 export const putOnBench = sender(BEGIN);
-export const keepWeighing = sender(SAVE);
-export const keepTest = sender(FINISH);
-export const dropIt = sender(DROP);
-export const keepApart = sender(APART);
+export const saveWeighing = sender(SAVE);
+export const saveTest = sender(FINISH);
+export const discardTest = sender(DROP);
+export const saveApart = sender(APART);
 export const newByProduct = sender(BY_PRODUCT);

@@ -1,6 +1,6 @@
 import 'server-only';
 import { isTaken, trimFlow, type TrimFlow } from '@/core/costing';
-import { beforeTheKnife } from '@/core/prices';
+import { priceBeforeTrim } from '@/core/prices';
 import { shiftDay } from '@/core/day';
 import type { DecimalMark } from '@/core/quantity';
 import { boughtBetween, wastesSince } from '@/db/wastes';
@@ -29,7 +29,7 @@ export interface FlowPage {
   readonly mayWaste: boolean;
   readonly mark: DecimalMark;
   /** Per week. */
-  readonly flows: readonly FlowTold[];
+  readonly flows: readonly FlowSummary[];
   /** What comes off and is not told here: what somebody asks for, and what nobody takes. */
   readonly more: { readonly asked: number; readonly idle: number };
   readonly all: boolean;
@@ -38,7 +38,7 @@ export interface FlowPage {
 }
 
 /** What comes off one thing, with as many of those who ask for it as anybody reads. */
-export type FlowTold = TrimFlow & {
+export type FlowSummary = TrimFlow & {
   readonly version: number;
   readonly somebodyTakes: boolean;
   readonly moreAsks: number;
@@ -67,7 +67,7 @@ export async function flowPage(who: Worker, weeks: 1 | 4, all: boolean): Promise
   );
   const [asked, idle] = [flows.filter(isTaken), flows.filter((f) => !isTaken(f))];
   const most = all ? { asked: Infinity, idle: Infinity, asks: Infinity } : MOST;
-  const told = [...asked.slice(0, most.asked), ...idle.slice(0, most.idle)].map((f): FlowTold => ({
+  const told = [...asked.slice(0, most.asked), ...idle.slice(0, most.idle)].map((f): FlowSummary => ({
     ...f,
     asks: f.asks.slice(0, most.asks),
     somebodyTakes: isTaken(f),
@@ -88,7 +88,7 @@ export async function flowPage(who: Worker, weeks: 1 | 4, all: boolean): Promise
     recipeVersions: Object.fromEntries([...asking].map((id) => [id, versions.recipes.get(id) ?? 1])),
     wastes: wastes.map((w) => {
       const supply = supplies.get(costing.countsAs(w.ingredient));
-      const perKg = w.part === 'stock trim' ? supply?.trimPerKg : supply && beforeTheKnife(supply);
+      const perKg = w.part === 'stock trim' ? supply?.trimPerKg : supply && priceBeforeTrim(supply);
       return {
         id: w.id,
         name: `${supply?.ingredient.name ?? 'Something'}${w.part === 'stock trim' ? ', stock trim' : ''}`,

@@ -36,6 +36,6 @@ export const WASTE = wire<{ readonly g: number }>()({
   }),
 });
 
-export const keepBatches = sender(BATCHES);
-export const keepTaken = sender(TAKEN);
-export const keepWaste = sender(WASTE);
+export const saveBatches = sender(BATCHES);
+export const saveTaken = sender(TAKEN);
+export const saveWaste = sender(WASTE);

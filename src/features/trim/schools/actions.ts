@@ -1,11 +1,11 @@
 'use server';
 
 import { z } from 'zod';
-import { asked } from '@/server/asked';
+import { serverQuery } from '@/server/server-query';
 import { platesInSchools, type PlatesShown } from './queries';
 
 /** Other plates priced under each school. */
-export const askPlates = asked(
+export const compareSchools = serverQuery(
   { role: 'reader', of: z.tuple([z.array(z.uuid()).max(12)]), otherwise: undefined },
   (who, ids): Promise<PlatesShown | undefined> => platesInSchools(who, ids),
 );

@@ -1,6 +1,6 @@
 import 'server-only';
 import { priceText, readPrice } from '@/core/larder';
-import { afterTheKnife } from '@/core/knife';
+import { priceAfterTrim } from '@/core/knife';
 import type { DecimalMark } from '@/core/quantity';
 import { refuse, under } from '@/core/trouble';
 import { setKitchenTrim } from '@/db/larder-edits';
@@ -55,7 +55,7 @@ const setTrimming = declare({
         school: row.own ?? wanted.school,
         setValuePerKg: Number(row.ownValue ?? after.setValuePerKg),
       };
-      const { trouble } = afterTheKnife(knife, row.perKg, row.usable, row.stockTrim);
+      const { trouble } = priceAfterTrim(knife, row.perKg, row.usable, row.stockTrim);
       if (trouble)
         throw new Refused({ ...trouble, message: `${row.name} cannot bear it. ${trouble.message}` });
     }

@@ -1,4 +1,4 @@
-import { afterTheKnife, sourcePrices, type Knife } from '@/core/knife';
+import { priceAfterTrim, sourcePrices, type Knife } from '@/core/knife';
 import type { TrimSchool } from '@/core/larder';
 
 /** An ingredient something of use comes off, with all it takes to price it under another school. */
@@ -16,8 +16,8 @@ export interface SchoolRow {
 }
 
 /** What an ingredient's parts cost under a school, its own if it has one. */
-export const pricedIn = (row: SchoolRow, school: TrimSchool, setValue: number) =>
-  afterTheKnife(
+export const schoolPrices = (row: SchoolRow, school: TrimSchool, setValue: number) =>
+  priceAfterTrim(
     { ...row.knife, school: row.own ?? school, setValuePerKg: Number(row.ownValue ?? setValue) },
     row.perKg,
     row.usable,
@@ -31,7 +31,7 @@ export const pricesIn = (
   setValue: number,
 ): (readonly [string, number | null])[] =>
   rows.flatMap((row) => {
-    const { cameOff, ...own } = pricedIn(row, school, setValue);
+    const { cameOff, ...own } = schoolPrices(row, school, setValue);
     return [
       ...sourcePrices([
         { ingredient: { id: row.id }, ...own },

@@ -1,7 +1,7 @@
 import 'server-only';
 import { costOfPlate, type KitchenCosting } from '@/core/costing';
 import type { GraphNode } from '@/core/graph';
-import { beforeTheKnife } from '@/core/prices';
+import { priceBeforeTrim } from '@/core/prices';
 import { comesOffShare } from '@/core/knife';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
@@ -172,7 +172,7 @@ export const schoolRows = (costing: KitchenCosting): SchoolRow[] =>
     .map((s) => ({
       id: s.ingredient.id,
       name: s.ingredient.name,
-      perKg: beforeTheKnife(s),
+      perKg: priceBeforeTrim(s),
       usable: s.usable,
       stockTrim: s.stockTrim,
       knife: s.knife,

@@ -1,14 +1,14 @@
 import 'server-only';
 import { priceText, readPct, readPrice } from '@/core/larder';
-import { beforeTheKnife, type Supply } from '@/core/prices';
-import { afterTheKnife } from '@/core/knife';
+import { priceBeforeTrim, type Supply } from '@/core/prices';
+import { priceAfterTrim } from '@/core/knife';
 import type { DecimalMark } from '@/core/quantity';
 import { refuse, under } from '@/core/trouble';
 import { setIngredient } from '@/db/larder-edits';
 import { leaveOut } from '@/db/yield-tests';
 import { declare, Refused, type Looking } from '@/server/door';
 import { learnedAtOnce, proposalFrom, writeProposal } from '../accept';
-import { testsOf } from '../read';
+import { testResults } from '../test-results';
 import { ACCEPT, COMES_OFF, LEARN_FROM, LEFT_OUT, TRIM } from './wire';
 
 const gone = (): Refused =>
@@ -32,7 +32,7 @@ async function learning(looking: Looking, id: string) {
   const { costing } = await looking.costed();
   const supply = costing.supplies.get(id);
   if (!supply) throw gone();
-  const { tests } = await testsOf(looking.who.kitchenId, costing);
+  const { tests } = await testResults(looking.who.kitchenId, costing);
   return { costing, supply, tests };
 }
 
@@ -112,9 +112,9 @@ function takenTyped(typed: string | null, mark: DecimalMark): number | null {
 
 /** Refuses what would credit more than the whole cost. */
 function mustBear(supply: Supply, terms: Partial<Supply['knife']>): void {
-  const { trouble } = afterTheKnife(
+  const { trouble } = priceAfterTrim(
     { ...supply.knife, ...terms },
-    beforeTheKnife(supply),
+    priceBeforeTrim(supply),
     supply.usable,
     supply.stockTrim,
   );
@@ -138,7 +138,7 @@ const setTrim = declare({
       setValuePerKg: value,
       trimTaken: supply.knife.trimTaken > 0 && taken !== null ? taken / 100 : supply.knife.trimTaken,
     });
-    const paid = beforeTheKnife(supply);
+    const paid = priceBeforeTrim(supply);
     if (written !== null && paid !== undefined && value > paid)
       throw new Refused(
         refuse(
@@ -213,7 +213,7 @@ const setLeftOut = declare({
   moves: 'costs',
   async look({ test: id, why }, looking) {
     const { costing } = await looking.costed();
-    const { tests } = await testsOf(looking.who.kitchenId, costing);
+    const { tests } = await testResults(looking.who.kitchenId, costing);
     const test = tests.find((t) => t.id === id && t.state === 'kept');
     if (!test) throw new Refused(refuse('gone', '', 'This test is no longer there.').trouble);
     const reason = reasonTyped(why);

@@ -3,8 +3,8 @@ import 'server-only';
 import type { DecimalMark } from '@/core/quantity';
 import type { KitchenCosting } from '@/core/costing';
 import { notFound } from 'next/navigation';
-import { beforeTheKnife, isGuess, type Supply } from '@/core/prices';
-import { proposalOf, taught, whatMoved, withProposal, type Moved, type Taught } from '@/core/taught';
+import { priceBeforeTrim, isGuess, type Supply } from '@/core/prices';
+import { proposalOf, taught, proposalEffects, withProposal, type ProposalEffect, type Taught } from '@/core/taught';
 import type { Learned, Prior, Season, TestKind } from '@/core/learning';
 import type { TrimSchool } from '@/core/larder';
 import type { WrittenTest } from '@/core/bench';
@@ -13,10 +13,10 @@ import { database } from '@/server/database';
 import { takesIngredient, usedBy } from '@/server/used-by';
 import { costedKitchen, costedWith } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { TERMS, testsOf } from '../read';
+import { TERMS, testResults } from '../test-results';
 
 /** One test of one figure, with all that is known of it in words. */
-export interface Dot {
+export interface TestDot {
   readonly id: string;
   readonly on: string;
   readonly value: number;
@@ -41,7 +41,7 @@ export interface FigurePage {
   readonly inForce?: number | undefined;
   readonly measured: boolean;
   readonly waits: boolean;
-  readonly dots: readonly Dot[];
+  readonly dots: readonly TestDot[];
 }
 
 export interface TaughtPage {
@@ -61,7 +61,7 @@ export interface TaughtPage {
   readonly trouble?: string | undefined;
   readonly figures: readonly FigurePage[];
   /** What accepting would move; null where nothing waits. */
-  readonly moved: readonly Moved[] | null;
+  readonly moved: readonly ProposalEffect[] | null;
   /** Says which proposal was looked at, so that no other is accepted in its place. */
   readonly proposed: string;
   readonly learnFrom: {
@@ -108,7 +108,7 @@ export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
   const supply = costing.supplies.get(id);
   if (!supply) notFound();
   const { state, day } = costing;
-  const { tests } = await testsOf(who.kitchenId, costing);
+  const { tests } = await testResults(who.kitchenId, costing);
   const all = taught(state, supply.ingredient, tests, day, TERMS);
   const proposal = proposalOf(all);
   const after =
@@ -139,7 +139,7 @@ export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
       .filter(saysSomething)
       .map((t) => figurePage(t, names))
       .sort((a, b) => place(a.figure) - place(b.figure)),
-    moved: after ? whatMoved(costing, after) : null,
+    moved: after ? proposalEffects(costing, after) : null,
     proposed: JSON.stringify(proposal ?? null),
     learnFrom: { season: learnFrom?.season, supplier: learnFrom?.supplier },
     suppliers: state.suppliers.map(({ id: supplier, name }) => ({ id: supplier, name })),
@@ -170,7 +170,7 @@ function whoPays(
       sold: comesOff.sold,
       perKg: supply.comesOff?.perKg ?? null,
     },
-    bought: beforeTheKnife(supply) ?? null,
+    bought: priceBeforeTrim(supply) ?? null,
   };
 }
 

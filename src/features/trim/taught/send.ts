@@ -6,5 +6,5 @@ const wires = () => import('./wire');
 export const accept = senderOf(() => wires().then((w) => w.ACCEPT));
 export const leaveOutTest = senderOf(() => wires().then((w) => w.LEFT_OUT));
 export const learnFrom = senderOf(() => wires().then((w) => w.LEARN_FROM));
-export const keepTrim = senderOf(() => wires().then((w) => w.TRIM));
-export const keepComesOff = senderOf(() => wires().then((w) => w.COMES_OFF));
+export const saveTrim = senderOf(() => wires().then((w) => w.TRIM));
+export const saveComesOff = senderOf(() => wires().then((w) => w.COMES_OFF));

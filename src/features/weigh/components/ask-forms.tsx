@@ -10,30 +10,30 @@ import { MOST_LAID, type WrittenAsks } from '@/core/kitchen-file';
 import { readNumber } from '@/core/quantity';
 import { Combo } from '@/ui/combo';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
 import { SidePanel } from '@/ui/side-panel';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { useSaveForm } from '@/ui/use-save-form';
 import { findOther, type Other } from '../actions';
-import type { LaidPage } from '../queries';
-import { keepQuestion } from '../send';
+import type { QuestionPage } from '../queries';
+import { saveQuestion } from '../send';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the question called?') });
 
 interface Of {
-  readonly page: LaidPage;
+  readonly page: QuestionPage;
   readonly close: () => void;
 }
 
 /** Keeps a question under a name: it is asked again as prices move. */
-export function KeepQuestion({ page, close }: Of) {
+export function SaveQuestion({ page, close }: Of) {
   const router = useRouter();
   const { kept, asks, beside, title } = page;
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     Named,
     { name: kept?.name ?? title.slice(0, 120) },
     async ({ name }, _form, seen) => {
-      const answer = await keepQuestion({
+      const answer = await saveQuestion({
         id: kept?.id ?? null,
         name,
         asks,
@@ -49,7 +49,7 @@ export function KeepQuestion({ page, close }: Of) {
   );
   return (
     <SidePanel title={kept ? 'Save this answer' : 'Save the question'} open close={close}>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField
           {...{ form: keeping.form, name: 'name', label: 'What the question is called' }}
           autoFocus
@@ -58,8 +58,8 @@ export function KeepQuestion({ page, close }: Of) {
           It is asked again whenever somebody looks, at the prices of that day. When the answer is another,
           managers are told as they arrive.
         </p>
-        <KeepIt of={keeping} />
-      </KeptForm>
+        <SaveButton of={keeping} />
+      </SaveForm>
     </SidePanel>
   );
 }
@@ -98,7 +98,7 @@ function LaidBeside({
 }: {
   readonly asks: Listed;
   readonly set: (asks: WrittenAsks) => void;
-  readonly page: LaidPage;
+  readonly page: QuestionPage;
 }) {
   const [names, setNames] = useState(() => new Map(page.names));
   const list = listOf(asks) ?? [];
@@ -131,7 +131,7 @@ function LaidBeside({
 }
 
 /** Asks the same question with other limits, or other things laid beside each other. Nothing of the book is touched. */
-export function AskOtherwise({ page, close }: Of) {
+export function EditQuestion({ page, close }: Of) {
   const router = useRouter();
   const [asks, setAsks] = useState(page.asks);
   const [wrong, setWrong] = useState<string | undefined>();
@@ -182,7 +182,7 @@ type Ask<K extends WrittenAsks['of']> = Extract<WrittenAsks, { of: K }>;
 interface Asking<K extends WrittenAsks['of']> {
   readonly asks: Ask<K>;
   readonly set: (asks: WrittenAsks) => void;
-  readonly page: LaidPage;
+  readonly page: QuestionPage;
 }
 
 /** In which pots it is tried. */

@@ -4,22 +4,22 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { CountedSwitch } from '@/ui/counted-switch';
-import { useFigures } from '@/ui/figures';
+import { LayerSwitch } from '@/ui/layer-switch';
+import { useFormatters } from '@/ui/formatters-context';
 import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import type { Moved } from '../kept';
-import type { LaidPage } from '../queries';
-import { putQuestionAway, questionSeen } from '../send';
-import { movedWords } from './moved-words';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import type { QuestionChange } from '../saved-questions';
+import type { QuestionPage } from '../queries';
+import { archiveQuestion, questionSeen } from '../send';
+import { changeText } from './change-text';
 
-const KeepQuestion = dynamic(() => import('./ask-forms').then((m) => m.KeepQuestion), { ssr: false });
-const AskOtherwise = dynamic(() => import('./ask-forms').then((m) => m.AskOtherwise), { ssr: false });
+const KeepQuestion = dynamic(() => import('./ask-forms').then((m) => m.SaveQuestion), { ssr: false });
+const AskOtherwise = dynamic(() => import('./ask-forms').then((m) => m.EditQuestion), { ssr: false });
 
 /** Questions with something about them that can be asked otherwise: limits, or what is laid beside. */
-const OTHERWISE: ReadonlySet<LaidPage['asks']['of']> = new Set([
+const OTHERWISE: ReadonlySet<QuestionPage['asks']['of']> = new Set([
   'base',
   'instead',
   'thicken',
@@ -28,16 +28,16 @@ const OTHERWISE: ReadonlySet<LaidPage['asks']['of']> = new Set([
 ]);
 
 /** What is done with a question: asked otherwise, kept under a name, thrown away. */
-export function AskTools({ page }: { readonly page: LaidPage }) {
+export function AskTools({ page }: { readonly page: QuestionPage }) {
   const { kept, mayEdit } = page;
   const [open, setOpen] = useState<'keep' | 'ask' | undefined>();
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const [keep, state] = useSave();
+  const tell = useToast();
   const router = useRouter();
-  const away = ({ id, name }: NonNullable<LaidPage['kept']>): void =>
-    void keep(() => putQuestionAway({ id, away: true })).then((ok) => {
+  const away = ({ id, name }: NonNullable<QuestionPage['kept']>): void =>
+    void keep(() => archiveQuestion({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${name} is deleted.`, () => void keep(() => putQuestionAway({ id, away: false })));
+      tell(`${name} is deleted.`, () => void keep(() => archiveQuestion({ id, away: false })));
       router.push('/weigh');
     });
   return (
@@ -52,7 +52,7 @@ export function AskTools({ page }: { readonly page: LaidPage }) {
           Edit the question
         </Button>
       )}
-      {!page.ownLayers && <CountedSwitch />}
+      {!page.ownLayers && <LayerSwitch />}
       {kept && (
         <MoreMenu>
           <MoreLink href={`/house/changes?of=${kept.id}`}>History</MoreLink>
@@ -63,7 +63,7 @@ export function AskTools({ page }: { readonly page: LaidPage }) {
           )}
         </MoreMenu>
       )}
-      <Trouble says={state.message} both={state.both} />
+      <TroubleText says={state.message} both={state.both} />
       {kept?.moved && (
         <FlippedSince
           moved={kept.moved}
@@ -81,11 +81,11 @@ export function AskTools({ page }: { readonly page: LaidPage }) {
 }
 
 /** What has changed about the answer, until somebody says that it was seen. */
-function FlippedSince({ moved, seen }: { readonly moved: Moved; readonly seen: (() => void) | undefined }) {
-  const { money, day } = useFigures();
+function FlippedSince({ moved, seen }: { readonly moved: QuestionChange; readonly seen: (() => void) | undefined }) {
+  const { money, day } = useFormatters();
   return (
     <p className="warning w-100 my-2" role="status">
-      {movedWords(moved, money, day)}
+      {changeText(moved, money, day)}
       {seen && (
         <Button variant="link" size="sm" onClick={seen}>
           Seen

@@ -3,19 +3,19 @@
 import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
-import { at } from '@/core/compare';
-import { useFigures } from '@/ui/figures';
+import { valueAt } from '@/core/compare';
+import { useFormatters } from '@/ui/formatters-context';
 import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/chart-look';
-import type { FlipShown, LaidPage } from '../queries';
-import type { Sure } from '../told';
+import type { FlipShown, QuestionPage } from '../queries';
+import type { Certainty } from '../certainty';
 
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });
 
 const ROW_PX = 44;
 
 /** What a litre of each way lies between four times in five, with the middle as a stroke. */
-export function BandsChart({ page, sure }: { readonly page: LaidPage; readonly sure: Sure }) {
-  const { money } = useFigures();
+export function BandsChart({ page, sure }: { readonly page: QuestionPage; readonly sure: Certainty }) {
+  const { money } = useFormatters();
   const rows = useMemo(
     () =>
       page.ways.flatMap((way, i) => {
@@ -70,14 +70,14 @@ export function FlipChart({
   readonly flip: FlipShown;
   readonly names: readonly [string, string];
 }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   const series = useMemo(
     () =>
       names.map((name, n) => ({
         name,
         data: Array.from({ length: POINTS + 1 }, (_, k) => {
           const times = (k / POINTS) * reach(flip);
-          return { x: times * flip.perKg, y: at(flip.lines[n as 0 | 1], times) };
+          return { x: times * flip.perKg, y: valueAt(flip.lines[n as 0 | 1], times) };
         }),
       })),
     [flip, names],

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import type { QuestionListed } from '../kept';
+import type { QuestionListed } from '../saved-questions';
 
 interface Props {
   /** Changes when a question does. */

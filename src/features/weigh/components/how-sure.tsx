@@ -5,17 +5,17 @@ import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import ProgressBar from 'react-bootstrap/ProgressBar';
 import { bandOf, type Band } from '@/core/uncertainty';
-import { useFigures } from '@/ui/figures';
-import type { LaidPage } from '../queries';
-import { dearer, type Sure } from '../told';
-import type { Drawn } from './use-trials';
+import { useFormatters } from '@/ui/formatters-context';
+import type { QuestionPage } from '../queries';
+import { costDifferences, type Certainty } from '../certainty';
+import type { SimulatedValues } from './use-simulations';
 
 const BandsChart = dynamic(() => import('./charts').then((m) => m.BandsChart), { ssr: false });
 
 interface Props {
-  readonly page: LaidPage;
-  readonly sure: Sure | undefined;
-  readonly drawn: Drawn;
+  readonly page: QuestionPage;
+  readonly sure: Certainty | undefined;
+  readonly drawn: SimulatedValues;
   readonly stop: () => void;
   /** Draws many more; undefined where many have been drawn. */
   readonly more: (() => void) | undefined;
@@ -32,11 +32,11 @@ function dearerWords({ low, high }: Band, money: (v: number) => string): string 
 
 /** How sure it is: bands out of trials with the same draw for every way. */
 export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   const best = page.best ?? b;
   const [first, other] = [page.ways[a]?.name ?? '', page.ways[b]?.name ?? ''];
   const apart = useMemo(
-    () => bandOf(dearer(drawn.values, page.ways.length, a, b)),
+    () => bandOf(costDifferences(drawn.values, page.ways.length, a, b)),
     [drawn, page.ways.length, a, b],
   );
   // Of a hundred, once there are as many.
@@ -73,7 +73,7 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
 }
 
 /** The draws as a file; what writes it comes when it is asked for. */
-async function handOutDraws({ ways, title }: LaidPage, { values }: Drawn): Promise<void> {
+async function handOutDraws({ ways, title }: QuestionPage, { values }: SimulatedValues): Promise<void> {
   const { drawsCsv, handOut } = await import('../draws-file');
   handOut(
     drawsCsv(
@@ -86,7 +86,7 @@ async function handOutDraws({ ways, title }: LaidPage, { values }: Drawn): Promi
 
 /** How many draws there are so far, and whether that is all of them. */
 function HowFar({ page, drawn, stop, more }: Pick<Props, 'page' | 'drawn' | 'stop' | 'more'>) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const many = page.setup?.uncertain.length ?? 0;
   return (
     <>

@@ -1,12 +1,12 @@
 'use client';
 
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { LitreJug, strataOf } from '@/ui/litre-jug';
-import type { LaidPage } from '../queries';
+import type { QuestionPage } from '../queries';
 
 /** Two litres side by side, and where the money of each came from. */
-export function Jugs({ page, of }: { readonly page: LaidPage; readonly of: readonly [number, number] }) {
-  const { money } = useFigures();
+export function Jugs({ page, of }: { readonly page: QuestionPage; readonly of: readonly [number, number] }) {
+  const { money } = useFormatters();
   return (
     <section aria-label="Two litres side by side" className="two-jugs">
       {of.map((i, n) => {

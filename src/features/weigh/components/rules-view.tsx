@@ -3,13 +3,13 @@
 import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
 import type { RulesPage } from '../queries';
 
 /** Rules of thumb out of the kitchen’s own pots, tests and prices: for the wall. */
 export function RulesView({ page }: { readonly page: RulesPage }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
@@ -82,7 +82,7 @@ interface Of {
 }
 
 function Cm({ page }: Of) {
-  const { money, litres } = useFigures();
+  const { money, litres } = useFormatters();
   return (
     <Rule
       title="What a centimetre of dip is"
@@ -101,7 +101,7 @@ function Cm({ page }: Of) {
 }
 
 function Vessels({ page }: Of) {
-  const { money, litres, bare } = useFigures();
+  const { money, litres, bare } = useFormatters();
   return (
     <Rule
       title="To half at a hard boil, and an hour with the lid ajar"
@@ -122,7 +122,7 @@ function Vessels({ page }: Of) {
 }
 
 function Press({ page }: Of) {
-  const { money, litres } = useFigures();
+  const { money, litres } = useFormatters();
   return (
     <Rule
       title="What pressing gives"
@@ -133,7 +133,7 @@ function Press({ page }: Of) {
 }
 
 function Yields({ page }: Of) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   return (
     <Rule
       title="What one point of yield is worth"

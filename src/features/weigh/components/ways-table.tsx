@@ -3,12 +3,12 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { counted } from '@/core/compare';
+import { countedPerLitre } from '@/core/compare';
 import { LAYERS, layerName } from '@/core/layers';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
-import type { LaidPage, WayShown } from '../queries';
-import type { Sure } from '../told';
+import type { QuestionPage, WayShown } from '../queries';
+import type { Certainty } from '../certainty';
 
 /** What ended a base’s reduction, in a cook’s words. */
 function endWords(
@@ -72,8 +72,8 @@ function allergensDiffer(way: WayShown, first: WayShown): string | undefined {
 }
 
 interface Props {
-  readonly page: LaidPage;
-  readonly sure: Sure | undefined;
+  readonly page: QuestionPage;
+  readonly sure: Certainty | undefined;
   readonly chosen: number;
   readonly choose: (way: number) => void;
 }
@@ -127,7 +127,7 @@ type RowProps = Props & {
 };
 
 function WayRow({ page, sure, chosen, choose, i, bases, portions, all }: RowProps) {
-  const { money, bare, litres } = useFigures();
+  const { money, bare, litres } = useFormatters();
   const way = page.ways[i] as WayShown;
   const { figures: f } = way;
   const band = sure?.bands[i]?.perL;
@@ -135,7 +135,7 @@ function WayRow({ page, sure, chosen, choose, i, bases, portions, all }: RowProp
   const figures = [
     money(page.perL[i]),
     band ? `${money(band.low)} – ${money(band.high)}` : '…',
-    ...(portions ? [money(f.perPortion && counted(f.perPortion, page.layers))] : []),
+    ...(portions ? [money(f.perPortion && countedPerLitre(f.perPortion, page.layers))] : []),
     litres(f.litres * 1000),
     ...(bases ? [way.base ? `${bare(way.base.perL)} l` : '–'] : []),
     bare(f.body),
@@ -173,7 +173,7 @@ function WayName({
   choose,
   i,
 }: Omit<Props, 'sure'> & { readonly way: WayShown; readonly i: number }) {
-  const { bare, money } = useFigures();
+  const { bare, money } = useFormatters();
   const wanted = page.asks.of === 'base' ? page.asks.body : 0;
   const { figures: f } = way;
   const words = [

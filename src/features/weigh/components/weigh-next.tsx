@@ -2,27 +2,27 @@
 
 import Link from 'next/link';
 import { useMemo } from 'react';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
-import type { LaidPage } from '../queries';
-import { weighNext } from '../told';
+import type { QuestionPage } from '../queries';
+import { measureNext } from '../certainty';
 import { FROM_WORDS, uncertainWords, whereWeighed } from '../uncertain-words';
-import type { Drawn } from './use-trials';
+import type { SimulatedValues } from './use-simulations';
 
 /** What to weigh to be surer: the figures that share the doubt, and what one more test of each would take off it. */
-export function WeighNext({
+export function MeasureNextTable({
   page,
   drawn,
   of: [a, b],
 }: {
-  readonly page: LaidPage;
-  readonly drawn: Drawn;
+  readonly page: QuestionPage;
+  readonly drawn: SimulatedValues;
   readonly of: readonly [number, number];
 }) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   const resting = !drawn.running && drawn.done > 0;
   const next = useMemo(
-    () => (resting && page.setup ? weighNext(page.setup, drawn.values, a, b) : []),
+    () => (resting && page.setup ? measureNext(page.setup, drawn.values, a, b) : []),
     [resting, page.setup, drawn.values, a, b],
   );
   if (!resting) return null;

@@ -7,15 +7,15 @@ import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
 import type { WrittenAsks } from '@/core/kitchen-file';
 import { searcher } from '@/search';
-import { AwayList } from '@/ui/away-list';
-import { Combo, type Choice } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
+import { ArchivedList } from '@/ui/archived-list';
+import { Combo, type ComboOption } from '@/ui/combo';
+import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/sheet-table';
 import { findOther, type Other } from '../actions';
-import type { QuestionListed } from '../kept';
+import type { QuestionListed } from '../saved-questions';
 import type { WeighPage } from '../queries';
-import { putQuestionAway } from '../send';
-import { movedWords } from './moved-words';
+import { archiveQuestion } from '../send';
+import { changeText } from './change-text';
 
 const SIDE = { '--side': '440px' } as CSSProperties;
 
@@ -39,7 +39,7 @@ export function WeighView({ page }: { readonly page: WeighPage }) {
             <Questions questions={page.questions} />
           )}
           {page.mayEdit && (
-            <AwayList rows={page.away} bringBack={(id) => putQuestionAway({ id, away: false })} />
+            <ArchivedList rows={page.away} bringBack={(id) => archiveQuestion({ id, away: false })} />
           )}
         </section>
         <AskOf page={page} />
@@ -49,7 +49,7 @@ export function WeighView({ page }: { readonly page: WeighPage }) {
 }
 
 function Questions({ questions }: { readonly questions: readonly QuestionListed[] }) {
-  const { money, day } = useFigures();
+  const { money, day } = useFormatters();
   return (
     <SheetTable className="list-table">
       <thead>
@@ -69,7 +69,7 @@ function Questions({ questions }: { readonly questions: readonly QuestionListed[
               <Link prefetch={false} className="fs-6" href={`/weigh/${q.id}`}>
                 {q.name}
               </Link>
-              {q.moved && <div className="hot small-line">{movedWords(q.moved, money, day)}</div>}
+              {q.moved && <div className="hot small-line">{changeText(q.moved, money, day)}</div>}
             </td>
             <td className="left">{q.answer ?? <span className="incomplete">{q.trouble}</span>}</td>
             <td className="fig">{money(q.perL)}</td>
@@ -92,14 +92,14 @@ function OrBeside({
 }: {
   readonly page: WeighPage;
   readonly of: string;
-  readonly look: (wanted: string) => readonly Choice[];
+  readonly look: (wanted: string) => readonly ComboOption[];
 }) {
   const router = useRouter();
   const [line, setLine] = useState(page.takes[0]?.id ?? '');
   const find = useCallback((wanted: string) => findOther(wanted, false), []);
   return (
     <div className="stacked mt-3">
-      <Combo<Choice>
+      <Combo<ComboOption>
         label="Another pot beside it"
         placeholder="another pot beside it"
         chosen={undefined}
@@ -142,7 +142,7 @@ function OrBeside({
 function AskOf({ page }: { readonly page: WeighPage }) {
   const router = useRouter();
   const find = useMemo(() => searcher(page.pots), [page.pots]);
-  const look = useCallback((wanted: string): readonly Choice[] => find(wanted).slice(0, 12), [find]);
+  const look = useCallback((wanted: string): readonly ComboOption[] => find(wanted).slice(0, 12), [find]);
   const groups = useMemo(() => {
     const found = new Map<string, WeighPage['arising'][number][]>();
     for (const a of page.arising) found.set(a.at, [...(found.get(a.at) ?? []), a]);
@@ -151,7 +151,7 @@ function AskOf({ page }: { readonly page: WeighPage }) {
   return (
     <section aria-label="Ask about a pot">
       <h2>Ask about a pot</h2>
-      <Combo<Choice>
+      <Combo<ComboOption>
         label="Which pot"
         placeholder="which pot"
         chosen={page.of}

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { commandDone, forgetCommands } from '../../../db/commands';
 import { newId } from '../../../db/ids';
-import { stoodNow } from '../../../db/moved';
+import { currentRevision } from '../../../db/revisions';
 import { many, one, run } from '../../../db/sql';
 import { wire } from '../../../wire';
 import { refuse } from '../../../core/trouble';
@@ -206,17 +206,17 @@ describe('the door', () => {
 
   test('every write moves the revision once or not at all, and leaves one row in the change log', async () => {
     const { id } = here.file.recipes[1] as { id: string };
-    const before = (await stoodNow(here.pool, here.kitchenId)).revision;
+    const before = (await currentRevision(here.pool, here.kitchenId)).revision;
     await here.send(NOTE, { text: 'calm', refuse: false });
-    expect((await stoodNow(here.pool, here.kitchenId)).revision).toBe(before);
+    expect((await currentRevision(here.pool, here.kitchenId)).revision).toBe(before);
     await here.send(RECIPE, { id }, { seen: 1 });
-    expect((await stoodNow(here.pool, here.kitchenId)).revision).toBe(before + 1);
+    expect((await currentRevision(here.pool, here.kitchenId)).revision).toBe(before + 1);
     expect(await here.changes(id)).toEqual([{ what: 'touched', before: null, after: null }]);
   });
 
   test('people who edit different things at once never stand in each other’s way, and none of it is lost', async () => {
     const recipes = here.file.recipes.slice(2, 18);
-    const before = (await stoodNow(here.pool, here.kitchenId)).revision;
+    const before = (await currentRevision(here.pool, here.kitchenId)).revision;
     const rounds = 3;
     const all = await Promise.all(
       recipes.map(async ({ id }) => {
@@ -226,7 +226,7 @@ describe('the door', () => {
       }),
     );
     expect(all.flat().filter((a) => !a.ok)).toEqual([]);
-    expect((await stoodNow(here.pool, here.kitchenId)).revision).toBe(before + recipes.length * rounds);
+    expect((await currentRevision(here.pool, here.kitchenId)).revision).toBe(before + recipes.length * rounds);
     const versions = await many(
       here.pool,
       z.object({ version: z.coerce.number() }),

@@ -1,6 +1,6 @@
 import { IngredientView } from '@/features/buy/ingredient/components/ingredient-view';
 import { ingredientPage } from '@/features/buy/ingredient/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
 
 interface Props {
@@ -10,6 +10,6 @@ interface Props {
 export const generateMetadata = titledBy('ingredients', 'Ingredient');
 
 export default async function OneIngredient({ params }: Props) {
-  const page = await ingredientPage(await mustWork(), (await params).id);
+  const page = await ingredientPage(await requireWorker(), (await params).id);
   return <IngredientView key={`${page.id}/${page.version}`} page={page} />;
 }

@@ -1,9 +1,9 @@
 import { LarderView } from '@/features/buy/larder/components/larder-view';
 import { larderPage } from '@/features/buy/larder/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Larder' };
 
 export default async function Larder() {
-  return <LarderView page={await larderPage(await mustWork())} />;
+  return <LarderView page={await larderPage(await requireWorker())} />;
 }

@@ -1,9 +1,9 @@
 import { ListsView } from '@/features/buy/lists/components/lists-view';
 import { listsPage } from '@/features/buy/lists/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Price lists' };
 
 export default async function Lists() {
-  return <ListsView page={await listsPage(await mustWork())} />;
+  return <ListsView page={await listsPage(await requireWorker())} />;
 }

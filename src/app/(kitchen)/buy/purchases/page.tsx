@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Day } from '@/core/written';
 import { PurchaseListView } from '@/features/buy/purchases/components/purchase-list-view';
 import { purchaseList } from '@/features/buy/purchases/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Purchases' };
 
@@ -14,6 +14,6 @@ const Asked = z.object({
 
 export default async function Purchases({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const { supplier, on, id } = Asked.parse(await searchParams);
-  const list = await purchaseList(await mustWork(), { supplier, before: on && id ? { on, id } : undefined });
+  const list = await purchaseList(await requireWorker(), { supplier, before: on && id ? { on, id } : undefined });
   return <PurchaseListView list={list} />;
 }

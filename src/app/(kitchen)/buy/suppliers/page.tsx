@@ -1,9 +1,9 @@
 import { SuppliersView } from '@/features/buy/suppliers/components/suppliers-view';
 import { suppliersPage } from '@/features/buy/suppliers/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Suppliers' };
 
 export default async function Suppliers() {
-  return <SuppliersView page={await suppliersPage(await mustWork())} />;
+  return <SuppliersView page={await suppliersPage(await requireWorker())} />;
 }

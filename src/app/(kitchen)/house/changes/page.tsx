@@ -1,6 +1,6 @@
 import { ChangesView } from '@/features/changes/components/changes-view';
 import { changesPage } from '@/features/changes/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'What was changed' };
 
@@ -9,6 +9,6 @@ interface Props {
 }
 
 export default async function Changes({ searchParams }: Props) {
-  const [who, wanted] = [await mustWork(), await searchParams];
+  const [who, wanted] = [await requireWorker(), await searchParams];
   return <ChangesView page={await changesPage(who, wanted)} />;
 }

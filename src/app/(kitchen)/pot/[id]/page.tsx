@@ -1,8 +1,8 @@
-import { KeptCostings } from '@/features/house/components/kept-costings';
-import { keptCostings } from '@/features/house/queries';
+import { SavedCostingsTable } from '@/features/house/components/saved-costings';
+import { savedCostingsPage } from '@/features/house/queries';
 import { PotSheet } from '@/features/pot/components/pot-sheet';
 import { potSheet } from '@/features/pot/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
 
 interface Props {
@@ -12,12 +12,12 @@ interface Props {
 export const generateMetadata = titledBy('recipes', 'Pot sheet');
 
 export default async function Pot({ params }: Props) {
-  const [who, { id }] = [await mustWork(), await params];
-  const [data, kept] = await Promise.all([potSheet(who, id), keptCostings(who, 'product', id)]);
+  const [who, { id }] = [await requireWorker(), await params];
+  const [data, kept] = await Promise.all([potSheet(who, id), savedCostingsPage(who, 'product', id)]);
   return (
     <>
       <PotSheet key={data.recipe.id} data={data} />
-      <KeptCostings data={kept} />
+      <SavedCostingsTable data={kept} />
     </>
   );
 }

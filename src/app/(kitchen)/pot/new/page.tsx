@@ -1,9 +1,9 @@
 import { NewSheet } from '@/features/pot/new/components/new-sheet';
 import { newSheetPage } from '@/features/pot/new/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'New recipe' };
 
 export default async function NewPot({ searchParams }: { searchParams: Promise<{ like?: string }> }) {
-  return <NewSheet page={await newSheetPage(await mustWork(), (await searchParams).like)} />;
+  return <NewSheet page={await newSheetPage(await requireWorker(), (await searchParams).like)} />;
 }

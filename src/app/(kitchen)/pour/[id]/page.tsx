@@ -1,8 +1,8 @@
-import { KeptCostings } from '@/features/house/components/kept-costings';
-import { keptCostings } from '@/features/house/queries';
+import { SavedCostingsTable } from '@/features/house/components/saved-costings';
+import { savedCostingsPage } from '@/features/house/queries';
 import { PlatePage } from '@/features/pour/components/plate-page';
 import { plate } from '@/features/pour/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
 
 interface Props {
@@ -12,12 +12,12 @@ interface Props {
 export const generateMetadata = titledBy('plates', 'Dish');
 
 export default async function Plate({ params }: Props) {
-  const [who, { id }] = [await mustWork(), await params];
-  const [data, kept] = await Promise.all([plate(who, id), keptCostings(who, 'plate', id)]);
+  const [who, { id }] = [await requireWorker(), await params];
+  const [data, kept] = await Promise.all([plate(who, id), savedCostingsPage(who, 'plate', id)]);
   return (
     <>
       <PlatePage key={data.plate.id} data={data} />
-      <KeptCostings data={kept} />
+      <SavedCostingsTable data={kept} />
     </>
   );
 }

@@ -1,6 +1,6 @@
 import { AllergensView } from '@/features/pour/allergens/components/allergens-view';
 import { allergensPage } from '@/features/pour/allergens/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ of?: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'Allergens' };
 
 export default async function Allergens({ searchParams }: Props) {
   const { of } = await searchParams;
-  return <AllergensView page={await allergensPage(await mustWork(), of === 'pots' ? 'pots' : 'plates')} />;
+  return <AllergensView page={await allergensPage(await requireWorker(), of === 'pots' ? 'pots' : 'plates')} />;
 }

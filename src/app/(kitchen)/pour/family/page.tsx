@@ -1,6 +1,6 @@
 import { FamilyView } from '@/features/pour/family/components/family-view';
 import { familyPage } from '@/features/pour/family/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ of?: string }>;
@@ -10,6 +10,6 @@ export const metadata = { title: 'Family tree' };
 
 export default async function FamilyMap({ searchParams }: Props) {
   const { of } = await searchParams;
-  const page = await familyPage(await mustWork(), of);
+  const page = await familyPage(await requireWorker(), of);
   return <FamilyView key={page.of} page={page} />;
 }

@@ -1,6 +1,6 @@
-import { HappenedView } from '@/features/pour/happened/components/happened-view';
-import { happenedPage } from '@/features/pour/happened/queries';
-import { mustWork } from '@/server/session';
+import { WhatChangedView } from '@/features/pour/what-changed/components/happened-view';
+import { whatChangedPage } from '@/features/pour/what-changed/queries';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ from?: string; to?: string; known?: string; of?: string }>;
@@ -10,6 +10,6 @@ export const metadata = { title: 'What happened' };
 
 export default async function Happened({ searchParams }: Props) {
   const { known, ...asked } = await searchParams;
-  const page = await happenedPage(await mustWork(), { ...asked, known: known === 'then' ? 'then' : 'since' });
-  return <HappenedView page={page} />;
+  const page = await whatChangedPage(await requireWorker(), { ...asked, known: known === 'then' ? 'then' : 'since' });
+  return <WhatChangedView page={page} />;
 }

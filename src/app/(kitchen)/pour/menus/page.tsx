@@ -1,6 +1,6 @@
 import { MenusView } from '@/features/pour/menus/components/menus-view';
 import { menusPage } from '@/features/pour/menus/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ of?: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'Menus' };
 
 export default async function Menus({ searchParams }: Props) {
   const { of } = await searchParams;
-  return <MenusView page={await menusPage(await mustWork(), of)} />;
+  return <MenusView page={await menusPage(await requireWorker(), of)} />;
 }

@@ -1,6 +1,6 @@
 import { UsedView } from '@/features/pour/used/components/used-view';
 import { usedPage } from '@/features/pour/used/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ of?: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'Where used' };
 
 export default async function WhereUsed({ searchParams }: Props) {
   const { of } = await searchParams;
-  return <UsedView page={await usedPage(await mustWork(), of)} />;
+  return <UsedView page={await usedPage(await requireWorker(), of)} />;
 }

@@ -1,6 +1,6 @@
-import { TraysView } from '@/features/pour/trays/components/trays-view';
-import { traysPage } from '@/features/pour/trays/queries';
-import { mustWork } from '@/server/session';
+import { TraysView } from '@/features/pour/what-if/components/trays-view';
+import { traysPage } from '@/features/pour/what-if/queries';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ of?: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'What if' };
 
 export default async function WhatIf({ searchParams }: Props) {
   const { of } = await searchParams;
-  return <TraysView page={await traysPage(await mustWork(), of)} />;
+  return <TraysView page={await traysPage(await requireWorker(), of)} />;
 }

@@ -2,12 +2,12 @@ import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import { BatchView } from '@/features/stove/components/batch-view';
 import { batchPage } from '@/features/stove/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'A batch' };
 
 export default async function Batch({ params }: { readonly params: Promise<{ id: string }> }) {
   const id = z.uuid().safeParse((await params).id);
   if (!id.success) notFound();
-  return <BatchView key={id.data} batch={await batchPage(await mustWork(), id.data)} />;
+  return <BatchView key={id.data} batch={await batchPage(await requireWorker(), id.data)} />;
 }

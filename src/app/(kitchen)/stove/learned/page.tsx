@@ -1,9 +1,9 @@
 import { LearnedView } from '@/features/stove/components/learned-view';
 import { learnedPage } from '@/features/stove/learned';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Learned from batches' };
 
 export default async function Learned() {
-  return <LearnedView page={await learnedPage(await mustWork())} />;
+  return <LearnedView page={await learnedPage(await requireWorker())} />;
 }

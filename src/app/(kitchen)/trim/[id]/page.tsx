@@ -1,6 +1,6 @@
 import { TaughtView } from '@/features/trim/taught/components/taught-view';
 import { taughtPage } from '@/features/trim/taught/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
 
 interface Props {
@@ -11,6 +11,6 @@ interface Props {
 export const generateMetadata = titledBy('ingredients', 'Learned from yield tests');
 
 export default async function Taught({ params, searchParams }: Props) {
-  const page = await taughtPage(await mustWork(), (await params).id);
+  const page = await taughtPage(await requireWorker(), (await params).id);
   return <TaughtView key={page.id} page={page} after={(await searchParams).after} />;
 }

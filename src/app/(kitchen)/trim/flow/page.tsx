@@ -1,6 +1,6 @@
 import { FlowView } from '@/features/trim/flow/components/flow-view';
 import { flowPage } from '@/features/trim/flow/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ weeks?: string; all?: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'Where trim goes' };
 
 export default async function Flow({ searchParams }: Props) {
   const { weeks, all } = await searchParams;
-  return <FlowView page={await flowPage(await mustWork(), weeks === '1' ? 1 : 4, all === '1')} />;
+  return <FlowView page={await flowPage(await requireWorker(), weeks === '1' ? 1 : 4, all === '1')} />;
 }

@@ -1,10 +1,10 @@
 import { SchoolsView } from '@/features/trim/schools/components/schools-view';
 import { schoolsPage } from '@/features/trim/schools/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'How trim is costed' };
 
 export default async function Schools() {
-  const page = await schoolsPage(await mustWork());
+  const page = await schoolsPage(await requireWorker());
   return <SchoolsView page={page} />;
 }

@@ -1,6 +1,6 @@
-import { LaidView } from '@/features/weigh/components/laid-view';
-import { laidPage } from '@/features/weigh/queries';
-import { mustWork } from '@/server/session';
+import { QuestionView } from '@/features/weigh/components/question-view';
+import { questionPage } from '@/features/weigh/queries';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
@@ -10,5 +10,5 @@ export const metadata = { title: 'Weigh up' };
 
 export default async function Kept({ params }: Props) {
   const { id } = await params;
-  return <LaidView key={id} page={await laidPage(await mustWork(), { id })} />;
+  return <QuestionView key={id} page={await questionPage(await requireWorker(), { id })} />;
 }

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
-import { LaidView } from '@/features/weigh/components/laid-view';
-import { asksIn, laidPage, versionsAsked } from '@/features/weigh/queries';
-import { mustWork } from '@/server/session';
+import { QuestionView } from '@/features/weigh/components/question-view';
+import { asksIn, questionPage, versionsAsked } from '@/features/weigh/queries';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly searchParams: Promise<{ q?: string; of?: string; sheet?: string; versions?: string }>;
@@ -11,8 +11,8 @@ export const metadata = { title: 'Weigh up' };
 
 export default async function Ask({ searchParams }: Props) {
   const { q, of, sheet, versions } = await searchParams;
-  const who = await mustWork();
+  const who = await requireWorker();
   const asks = sheet === undefined ? asksIn(q) : await versionsAsked(who, sheet, versions);
   if (!asks) notFound();
-  return <LaidView key={q ?? versions} page={await laidPage(who, { asks, keptAs: of })} />;
+  return <QuestionView key={q ?? versions} page={await questionPage(who, { asks, keptAs: of })} />;
 }

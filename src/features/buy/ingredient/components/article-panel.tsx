@@ -4,17 +4,17 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useWatch } from 'react-hook-form';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
 import { SidePanel } from '@/ui/side-panel';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { useSaveForm } from '@/ui/use-save-form';
 import { over } from '@/wire';
-import { NoPrice } from '../../own/components/no-price';
+import { FirstPriceForm } from '../../own/components/first-price-form';
 import type { IngredientPage, SellerRow } from '../queries';
-import { ArticleTyped, keepArticle, putArticleAway } from '../wire';
+import { ArticleTyped, saveArticle, archiveArticle } from '../wire';
 
 interface Props {
   readonly page: IngredientPage;
@@ -44,7 +44,7 @@ export function AnotherArticle({ page }: Pick<Props, 'page'>) {
   const [open, setOpen] = useState(false);
   if (!page.mayEdit) return null;
   return open ? (
-    <NoPrice
+    <FirstPriceForm
       ingredient={page.id}
       name={page.name}
       says={`Another pack of ${page.name}, or somebody else who sells it`}
@@ -59,11 +59,11 @@ export function AnotherArticle({ page }: Pick<Props, 'page'>) {
 }
 
 function ArticleForm({ page, seller: s, close }: Props & { readonly close: () => void }) {
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     ArticleTyped,
     { name: s.name, code: s.code ?? '', pack: s.pack, price: '' },
     async (typed, _form, seen) => {
-      const answer = await keepArticle({ id: s.id, ...typed, ...over(seen) });
+      const answer = await saveArticle({ id: s.id, ...typed, ...over(seen) });
       if (answer.ok) close();
       return answer;
     },
@@ -74,7 +74,7 @@ function ArticleForm({ page, seller: s, close }: Props & { readonly close: () =>
   const pack = useWatch({ control: form.control, name: 'pack' });
   return (
     <>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: `What ${s.supplier} calls it` }} />
         <FormField {...{ form, name: 'code', label: 'Its code' }} placeholder="none" />
         <FormField {...{ form, name: 'pack', label: 'A pack is' }} />
@@ -87,22 +87,22 @@ function ArticleForm({ page, seller: s, close }: Props & { readonly close: () =>
             </p>
           </>
         )}
-        <KeepIt of={keeping} />
-      </KeptForm>
+        <SaveButton of={keeping} />
+      </SaveForm>
       <Away page={page} seller={s} close={close} />
     </>
   );
 }
 
 function Away({ page, seller: s, close }: Props & { readonly close: () => void }) {
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const [keep, state] = useSave();
+  const tell = useToast();
   const last = page.sellers.length === 1;
   const away = (): void =>
-    void keep(() => putArticleAway({ id: s.id, away: true })).then((ok) => {
+    void keep(() => archiveArticle({ id: s.id, away: true })).then((ok) => {
       if (!ok) return;
       close();
-      tell(`${s.name} is archived.`, () => void keep(() => putArticleAway({ id: s.id, away: false })));
+      tell(`${s.name} is archived.`, () => void keep(() => archiveArticle({ id: s.id, away: false })));
     });
   return (
     <section className="mt-4">
@@ -114,7 +114,7 @@ function Away({ page, seller: s, close }: Props & { readonly close: () => void }
       <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={away}>
         Archive
       </Button>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </section>
   );
 }

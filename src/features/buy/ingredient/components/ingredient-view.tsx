@@ -5,20 +5,20 @@ import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useMissing } from '@/ui/missing';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { MovementChart } from '@/ui/movement-chart';
 import { WhyFigure } from '@/ui/why';
 import { UsedBy } from '@/ui/used-by';
 import { IngredientTools } from '../../own/components/ingredient-tools';
-import { carriesWords, LabelRead } from '../../own/components/label-read';
+import { containsText, LabelForm } from '../../own/components/label-form';
 import type { IngredientPage } from '../queries';
-import { AnotherInstead } from './another-instead';
+import { SubstituteForm } from './substitute-form';
 import { Sellers } from './sellers';
 import { WhichPrice } from './which-price';
 
 /** One ingredient: who sells it at what per usable kilo, how that moved, and which price counts. */
 export function IngredientView({ page }: { page: IngredientPage }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   return (
     <>
       <Stack direction="horizontal" gap={3} className="page-head align-items-start">
@@ -50,7 +50,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
         </div>
         <Panel>
           <WhichPrice page={page} />
-          <AnotherInstead page={page} />
+          <SubstituteForm page={page} />
           <Facts page={page} />
         </Panel>
       </div>
@@ -65,7 +65,7 @@ function Facts({ page }: { page: IngredientPage }) {
       <dl className="mb-0 small-line">
         <dt>Carries</dt>
         <dd>
-          {carriesWords(page)} {page.mayEdit && <LabelRead of={page} />}
+          {containsText(page)} {page.mayEdit && <LabelForm of={page} />}
         </dd>
         {page.reference && (
           <>
@@ -95,7 +95,7 @@ function Facts({ page }: { page: IngredientPage }) {
 
 /** What a kilo costs as bought, what is usable of it, and what a usable kilo costs. */
 function ThreeFigures({ page }: { readonly page: IngredientPage }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   return (
     <Stack direction="horizontal" gap={4} className="head-figures">
       <div>

@@ -3,12 +3,12 @@
 import Button from 'react-bootstrap/Button';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { TypedField } from '@/ui/typed-field';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { AwayList } from '@/ui/away-list';
-import { keepSetting, keepWeighing, putArticleAway } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { ArchivedList } from '@/ui/archived-list';
+import { saveSetting, saveWeighing, archiveArticle } from '../wire';
 import { AnotherArticle, ArticleTools } from './article-panel';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
@@ -16,18 +16,18 @@ import { SheetTable } from '@/ui/sheet-table';
 
 /** Who sells it, the cheapest usable kilo first. */
 export function Sellers({ page }: { page: IngredientPage }) {
-  const { currencySign } = useFigures();
-  const [keep, state] = useKept();
+  const { currencySign } = useFormatters();
+  const [keep, state] = useSave();
   const cheapest = page.sellers.find((s) => s.usablePerKg !== null)?.id;
   const now = page.sellers.find((s) => s.costedFrom)?.id;
   const [chosen, choose] = useState(now);
   const costFrom = (boughtAs: string | null): void => {
     choose(boughtAs ?? now);
-    void keep((seen) => keepSetting({ id: page.id, seen: seen ?? page.version, boughtAs })).then((ok) => {
+    void keep((seen) => saveSetting({ id: page.id, seen: seen ?? page.version, boughtAs })).then((ok) => {
       if (!ok) choose(now);
     });
   };
-  const gone = <AwayList rows={page.awayArticles} bringBack={(id) => putArticleAway({ id, away: false })} />;
+  const gone = <ArchivedList rows={page.awayArticles} bringBack={(id) => archiveArticle({ id, away: false })} />;
   if (page.sellers.length === 0) return page.awayArticles.length === 0 ? null : gone;
   return (
     <section>
@@ -61,7 +61,7 @@ export function Sellers({ page }: { page: IngredientPage }) {
         </tbody>
       </SheetTable>
       <Follows page={page} onFollow={() => costFrom(null)} />
-      <Trouble says={state.message} both={state.both} />
+      <TroubleText says={state.message} both={state.both} />
       <AnotherArticle page={page} />
       {gone}
     </section>
@@ -69,12 +69,12 @@ export function Sellers({ page }: { page: IngredientPage }) {
 }
 
 function Money({ value }: { value: number | null }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return <>{bare(value)}</>;
 }
 
 function Price({ seller: s }: { seller: SellerRow }) {
-  const { bare, day } = useFigures();
+  const { bare, day } = useFormatters();
   return (
     <>
       {bare(s.packPrice)}
@@ -87,8 +87,8 @@ function Price({ seller: s }: { seller: SellerRow }) {
 
 /** What a pack says it holds, and what one really held. */
 function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: SellerRow }) {
-  const { kilos, said } = useFigures();
-  const [keep, state] = useKept();
+  const { kilos, said } = useFormatters();
+  const [keep, state] = useSave();
   const [open, setOpen] = useState(false);
   const weighed = useWeighed(page);
   return (
@@ -123,11 +123,11 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
             onTyped={() => undefined}
             onDone={(typed) =>
               void keep((seen) =>
-                keepWeighing({ id: page.id, seen: seen ?? page.version, article: s.id, typed }),
+                saveWeighing({ id: page.id, seen: seen ?? page.version, article: s.id, typed }),
               ).then((ok) => ok && setOpen(false))
             }
           />
-          <Trouble id={`weigh-${s.id}`} as="div" says={state.message} both={state.both} />
+          <TroubleText id={`weigh-${s.id}`} as="div" says={state.message} both={state.both} />
         </div>
       )}
     </>

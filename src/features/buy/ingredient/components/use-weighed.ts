@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import { farOff } from '@/core/larder';
+import { outlierQuestion } from '@/core/larder';
 import { mannerOf, readAmountOf, toGrams } from '@/core/quantity';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { IngredientPage } from '../queries';
 
 /** What typed amounts of the ingredient weigh: in words, and whether that is far from what it was. */
 export function useWeighed(page: IngredientPage) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   const manner = useMemo(() => mannerOf(page.mark, page.measures), [page]);
   const gramsIn = (text: string): number | undefined => {
     const amount = readAmountOf(['mass', 'volume', 'count'], text, manner);
@@ -22,7 +22,7 @@ export function useWeighed(page: IngredientPage) {
     },
     asks: (text: string, before: number | undefined): string | undefined => {
       const g = gramsIn(text);
-      return g === undefined ? undefined : farOff({ what: 'weight', before, after: g, words: kilos });
+      return g === undefined ? undefined : outlierQuestion({ what: 'weight', before, after: g, words: kilos });
     },
   };
 }

@@ -2,14 +2,14 @@
 
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { farOff, readPrice } from '@/core/larder';
+import { outlierQuestion, readPrice } from '@/core/larder';
 import { TypedField } from '@/ui/typed-field';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { keepBasis, keepCount, keepSetting } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { saveBasis, saveCount, saveSetting } from '../wire';
 import type { IngredientPage } from '../queries';
 import { useWeighed } from './use-weighed';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 
 const WORDS = {
   kitchen: 'the kitchen’s usual: see below',
@@ -22,7 +22,7 @@ type By = keyof typeof WORDS;
 
 /** Which price counts, what is on hand for it to stand on, and what becomes of an opened pack. */
 export function WhichPrice({ page }: { page: IngredientPage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [by, setBy] = useState<By>(page.ownBasis ? page.basis.by : 'kitchen');
   // What stands there before anybody types; a field compares itself with it.
   const first = {
@@ -36,7 +36,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
   const send = (next: Partial<{ by: By; days: string; price: string; per: string }>): void => {
     const wanted = { by, days, price, per, ...next };
     if (wanted.by === 'fixed' && wanted.price.trim() === '') return;
-    void keep((seen) => keepBasis({ id: page.id, seen: seen ?? page.version, ...wanted }));
+    void keep((seen) => saveBasis({ id: page.id, seen: seen ?? page.version, ...wanted }));
   };
   return (
     <section>
@@ -75,7 +75,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
           send={send}
         />
       )}
-      <Trouble id="basis-trouble" says={state.message} both={state.both} />
+      <TroubleText id="basis-trouble" says={state.message} both={state.both} />
       <Count page={page} />
       <OpenedPack page={page} />
     </section>
@@ -83,8 +83,8 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
 }
 
 function Count({ page }: { page: IngredientPage }) {
-  const { day } = useFigures();
-  const [keep, state] = useKept();
+  const { day } = useFormatters();
+  const [keep, state] = useSave();
   const weighed = useWeighed(page);
   return (
     <>
@@ -104,24 +104,24 @@ function Count({ page }: { page: IngredientPage }) {
           disabled={!page.mayEdit}
           onTyped={() => undefined}
           onDone={(typed) =>
-            void keep((seen) => keepCount({ id: page.id, seen: seen ?? page.version, typed }))
+            void keep((seen) => saveCount({ id: page.id, seen: seen ?? page.version, typed }))
           }
         />{' '}
         <span className="quiet small-line">
           {page.lastCount ? `counted ${day(page.lastCount.on)}` : 'not counted yet'}
         </span>
       </p>
-      <Trouble id="count-trouble" says={state.message} both={state.both} />
+      <TroubleText id="count-trouble" says={state.message} both={state.both} />
     </>
   );
 }
 
 function OpenedPack({ page }: { page: IngredientPage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [chosen, choose] = useState(page.partPack);
   const set = (partPack: typeof chosen): void => {
     choose(partPack);
-    void keep((seen) => keepSetting({ id: page.id, seen: seen ?? page.version, partPack })).then((ok) => {
+    void keep((seen) => saveSetting({ id: page.id, seen: seen ?? page.version, partPack })).then((ok) => {
       if (!ok) choose(page.partPack);
     });
   };
@@ -141,7 +141,7 @@ function OpenedPack({ page }: { page: IngredientPage }) {
           }
         />
       ))}
-      <Trouble says={state.message} both={state.both} />
+      <TroubleText says={state.message} both={state.both} />
     </fieldset>
   );
 }
@@ -187,7 +187,7 @@ function FixedPrice({
   readonly setPer: (typed: string) => void;
   readonly send: (next: { price?: string; per?: string }) => void;
 }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   return (
     <p className="mt-2 mb-0">
       <TypedField
@@ -197,7 +197,7 @@ function FixedPrice({
           const read = readPrice(text, page.mark);
           const before = first.price === '' ? undefined : Number(first.price);
           return read.ok
-            ? farOff({ what: 'price', before, after: read.value.toNumber(), words: money })
+            ? outlierQuestion({ what: 'price', before, after: read.value.toNumber(), words: money })
             : undefined;
         }}
         value={first.price}

@@ -6,15 +6,15 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { AwayList } from '@/ui/away-list';
+import { ArchivedList } from '@/ui/archived-list';
 import { SidePanel } from '@/ui/side-panel';
-import { useFound } from '@/ui/use-found';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { OwnForm } from '../../own/components/own-form';
-import { putIngredientAway } from '../../own/wire';
+import { useServerSearch } from '@/ui/use-server-search';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { NewIngredientForm } from '../../own/components/new-ingredient-form';
+import { archiveIngredient } from '../../own/wire';
 import { findLarder } from '../actions';
-import { keepTaken } from '../wire';
+import { saveTaken } from '../wire';
 import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
 import { Merges } from './merges';
@@ -23,7 +23,7 @@ import { SheetTable } from '@/ui/sheet-table';
 
 /** What the kitchen has, and the starting points it can take from. */
 export function LarderView({ page }: { page: LarderPage }) {
-  const { wanted, setWanted, found, answered } = useFound(page.found, findLarder);
+  const { wanted, setWanted, found, answered } = useServerSearch(page.found, findLarder);
   const more = found.hits - found.rows.length;
   const [making, setMaking] = useState(false);
   const router = useRouter();
@@ -56,9 +56,9 @@ export function LarderView({ page }: { page: LarderPage }) {
           {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
           {answered && found.hits === 0 && <p className="quiet">Nothing in the larder fits “{wanted}”.</p>}
           {page.mayEdit && (
-            <AwayList
+            <ArchivedList
               rows={page.away}
-              bringBack={(id) => putIngredientAway({ id, away: false, instead: null })}
+              bringBack={(id) => archiveIngredient({ id, away: false, instead: null })}
             />
           )}
         </div>
@@ -69,7 +69,7 @@ export function LarderView({ page }: { page: LarderPage }) {
         </aside>
       </div>
       <SidePanel title="An ingredient of your own" open={making} close={() => setMaking(false)}>
-        <OwnForm name="" kept={(_name, id) => router.push(`/buy/${id}`)} />
+        <NewIngredientForm name="" kept={(_name, id) => router.push(`/buy/${id}`)} />
       </SidePanel>
     </>
   );
@@ -126,13 +126,13 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
 
 function Take({ row, close }: { row: LarderRow; close: () => void }) {
   const [name, setName] = useState(row.name);
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   return (
     <form
       className="fields flex-wrap align-items-end d-flex gap-3"
       onSubmit={(event) => {
         event.preventDefault();
-        void keep(() => keepTaken({ reference: row.id, name })).then((ok) => ok && close());
+        void keep(() => saveTaken({ reference: row.id, name })).then((ok) => ok && close());
       }}
     >
       <label>
@@ -151,7 +151,7 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
       <Button variant="plain" size="sm" onClick={close}>
         Cancel
       </Button>
-      <Trouble as="span" says={state.message} />
+      <TroubleText as="span" says={state.message} />
     </form>
   );
 }

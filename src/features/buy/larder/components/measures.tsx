@@ -5,15 +5,15 @@ import ListGroup from 'react-bootstrap/ListGroup';
 import { Panel } from '@/ui/panel';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useTell } from '@/ui/toasts';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { keepMeasure, keepNoMeasure } from '../wire';
+import { useToast } from '@/ui/toasts';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { saveMeasure, saveNoMeasure } from '../wire';
 import type { LarderPage } from '../queries';
 
 /** The house's own measures: defined once, then written anywhere an amount is. */
 export function Measures({ page }: { page: LarderPage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [name, setName] = useState('');
   const [amount, setAmount] = useState('');
   return (
@@ -24,7 +24,7 @@ export function Measures({ page }: { page: LarderPage }) {
           className="d-flex flex-wrap align-items-center gap-2"
           onSubmit={(event) => {
             event.preventDefault();
-            void keep(() => keepMeasure({ name, amount })).then((ok) => {
+            void keep(() => saveMeasure({ name, amount })).then((ok) => {
               if (!ok) return;
               setName('');
               setAmount('');
@@ -54,7 +54,7 @@ export function Measures({ page }: { page: LarderPage }) {
           </Button>
         </form>
       )}
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
       <ListGroup as="ul" variant="flush">
         {page.measures.map((m) => (
           <Measure key={m.id} measure={m} mayEdit={page.mayEdit} />
@@ -68,8 +68,8 @@ export function Measures({ page }: { page: LarderPage }) {
 }
 
 function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][number]; mayEdit: boolean }) {
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const [keep, state] = useSave();
+  const tell = useToast();
   return (
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
@@ -88,12 +88,12 @@ function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][numb
           aria-label={`Put the ${m.name} away`}
           disabled={state.busy}
           onClick={() =>
-            void keep(() => keepNoMeasure({ id: m.id })).then(
+            void keep(() => saveNoMeasure({ id: m.id })).then(
               (ok) =>
                 ok &&
                 tell(
                   `The ${m.name} is archived.`,
-                  () => void keep(() => keepMeasure({ name: m.name, amount: m.amount })),
+                  () => void keep(() => saveMeasure({ name: m.name, amount: m.amount })),
                 ),
             )
           }

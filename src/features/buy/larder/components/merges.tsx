@@ -5,15 +5,15 @@ import { Panel } from '@/ui/panel';
 import { useState } from 'react';
 import ListGroup from 'react-bootstrap/ListGroup';
 import { Combo } from '@/ui/combo';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { keepApart, keepMerge } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { saveApart, saveMerge } from '../wire';
 import { findOwn } from '../actions';
 import type { LarderPage, OwnName } from '../queries';
 
 /** Two spellings of one thing become one, with all their history; and can be taken apart again. */
 export function Merges({ page }: { page: LarderPage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [from, setFrom] = useState<OwnName>();
   const [into, setInto] = useState<OwnName>();
   return (
@@ -27,7 +27,7 @@ export function Merges({ page }: { page: LarderPage }) {
           onSubmit={(event) => {
             event.preventDefault();
             if (!from || !into) return;
-            void keep((seen) => keepMerge({ id: from.id, seen: seen ?? from.version, into: into.id })).then(
+            void keep((seen) => saveMerge({ id: from.id, seen: seen ?? from.version, into: into.id })).then(
               (ok) => {
                 if (!ok) return;
                 setFrom(undefined);
@@ -55,7 +55,7 @@ export function Merges({ page }: { page: LarderPage }) {
           </Button>
         </form>
       )}
-      <Trouble says={state.message} both={state.both} />
+      <TroubleText says={state.message} both={state.both} />
       {page.merges.length > 0 && (
         <ListGroup as="ul" variant="flush">
           {page.merges.map((m) => (
@@ -68,12 +68,12 @@ export function Merges({ page }: { page: LarderPage }) {
 }
 
 function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; mayEdit: boolean }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   return (
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
         {m.name} counts as <b>{m.into}</b>
-        <Trouble as="div" says={state.message} both={state.both} />
+        <TroubleText as="div" says={state.message} both={state.both} />
       </span>
       {mayEdit && (
         <Button
@@ -81,7 +81,7 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
           size="sm"
           disabled={state.busy}
           aria-label={`Separate ${m.name} from ${m.into}`}
-          onClick={() => void keep((seen) => keepApart({ id: m.id, seen: seen ?? m.version }))}
+          onClick={() => void keep((seen) => saveApart({ id: m.id, seen: seen ?? m.version }))}
         >
           Separate
         </Button>

@@ -4,9 +4,9 @@ import { Panel } from '@/ui/panel';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { TypedField } from '@/ui/typed-field';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { keepUsualBasis } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { saveUsualBasis } from '../wire';
 import type { LarderPage } from '../queries';
 
 const WORDS = {
@@ -18,12 +18,12 @@ type By = keyof typeof WORDS;
 
 /** Which price counts for every ingredient that does not say otherwise. */
 export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet' | 'kitchenVersion'> }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const { basis } = page;
   const [by, setBy] = useState<By>(basis.by === 'fixed' ? 'latest' : basis.by);
   const days = basis.by === 'average' ? String(basis.days) : '28';
   const send = (next: By, typed: string): void =>
-    void keep((seen) => keepUsualBasis({ by: next, days: typed, seen: seen ?? page.kitchenVersion }));
+    void keep((seen) => saveUsualBasis({ by: next, days: typed, seen: seen ?? page.kitchenVersion }));
   return (
     <Panel as="section" aria-labelledby="usual-basis">
       <h2 id="usual-basis">Which price usually counts</h2>
@@ -58,7 +58,7 @@ export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet'
           days
         </p>
       )}
-      <Trouble id="usual-trouble" says={state.message} both={state.both} />
+      <TroubleText id="usual-trouble" says={state.message} both={state.both} />
       <p className="quiet small-line">An ingredient may have a basis of its own: open it to set that.</p>
     </Panel>
   );

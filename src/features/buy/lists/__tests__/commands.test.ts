@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { DAY, kitchenAtWork, type AtWork } from '../../../../../tests/helpers/at-work';
 import { importById } from '../../../../db/price-lists';
-import { rowsOf } from '../../../../db/price-list-rows';
+import { listRowsOf } from '../../../../db/price-list-rows';
 import { PRICE } from '../../wire';
 import { VERDICTS } from '../../../../core/price-list';
 import { jobOf } from '../jobs';
@@ -30,7 +30,7 @@ async function ended(id: string): Promise<void> {
 }
 const rows = async (id: string) =>
   (
-    await Promise.all(VERDICTS.map((verdict) => rowsOf(here.pool, here.kitchenId, id, verdict, 0, 100)))
+    await Promise.all(VERDICTS.map((verdict) => listRowsOf(here.pool, here.kitchenId, id, verdict, 0, 100)))
   ).flat();
 const stateOf = async (id: string) => (await importById(here.pool, here.kitchenId, id))?.state;
 const quotes = async (code: string) =>

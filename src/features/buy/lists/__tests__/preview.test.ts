@@ -5,7 +5,7 @@ import { guessColumns, listMark, placesOf, type Verdict } from '@/core/price-lis
 import { demoKitchen } from '@/core/testing/demo';
 import type { ImportRow } from '@/db/price-list-rows';
 import { readTable } from '../file';
-import { benchFor, judgeFor, previewRows } from '../preview';
+import { previewContext, judgeFor, previewRows } from '../preview';
 
 const file = demoKitchen();
 const DAY = '2026-03-14';
@@ -20,7 +20,7 @@ async function preview(
   const places = placesOf(table.value.heads, guessColumns(table.value.heads, known?.columns));
   const mark = listMark(table.value.rows.map((r) => r[places.price ?? 0] ?? ''));
   if (!mark) throw new Error('the mark is not told');
-  const bench = benchFor({ state: stateFrom(file), history: historyFrom(file, DAY) }, known?.id ?? '', DAY, {
+  const bench = previewContext({ state: stateFrom(file), history: historyFrom(file, DAY) }, known?.id ?? '', DAY, {
     places,
     mark,
     oddShare: 0.15,
@@ -67,7 +67,7 @@ describe('the demo’s three ugly lists, row by row', () => {
 test('a row told what it is becomes like one that was found', async () => {
   const { rows } = await preview('weirside-game-latin1.csv', 'Weirside Game');
   const supplier = file.suppliers.find((s) => s.name === 'Weirside Game')?.id ?? '';
-  const bench = benchFor({ state: stateFrom(file), history: historyFrom(file, DAY) }, supplier, DAY, {
+  const bench = previewContext({ state: stateFrom(file), history: historyFrom(file, DAY) }, supplier, DAY, {
     places: {},
     mark: ',',
     oddShare: 0.15,

@@ -8,11 +8,11 @@ import { useController, type UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
 import { DayField } from '@/ui/day-field';
 import { FormField } from '@/ui/form-field';
-import { useKept } from '@/ui/use-kept';
-import { useKeptForm } from '@/ui/use-kept-form';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { dropList, look, Look } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { useSaveForm } from '@/ui/use-save-form';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { dropList, requestPreview, PreviewRequest } from '../wire';
 import type { ListPage } from '../queries';
 import type { ColumnsAsked } from '../lists';
 import { SheetTable } from '@/ui/sheet-table';
@@ -28,10 +28,10 @@ const KEYS = [
 /** Which column is what: asked once for each supplier, and remembered. */
 export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsAsked }) {
   const router = useRouter();
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const { guess } = asked;
-  const keeping = useKeptForm(
-    Look,
+  const keeping = useSaveForm(
+    PreviewRequest,
     {
       id: page.list.id,
       on: page.list.on ?? page.today,
@@ -39,14 +39,14 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
       columns: { ...guess, price: guess.price ?? '' },
     },
     async (typed) => {
-      const answer = await look(typed);
+      const answer = await requestPreview(typed);
       if (answer.ok) router.push(`/buy/lists/${page.list.id}`);
       return answer;
     },
   );
   const { form, busy, message } = keeping;
   return (
-    <KeptForm of={keeping}>
+    <SaveForm of={keeping}>
       <h2>Which column is what?</h2>
       <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-end my-3">
         <Heads form={form} heads={asked.heads} />
@@ -80,9 +80,9 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
         >
           Discard list
         </Button>
-        <Trouble as="span" says={message ?? form.formState.errors.columns?.message ?? state.message} />
+        <TroubleText as="span" says={message ?? form.formState.errors.columns?.message ?? state.message} />
       </Stack>
-    </KeptForm>
+    </SaveForm>
   );
 }
 
@@ -91,7 +91,7 @@ function Heads({
   form,
   heads,
 }: {
-  readonly form: UseFormReturn<z.infer<typeof Look>>;
+  readonly form: UseFormReturn<z.infer<typeof PreviewRequest>>;
   readonly heads: readonly string[];
 }) {
   return (
@@ -118,7 +118,7 @@ function Heads({
   );
 }
 
-function HoldsFrom({ form }: { readonly form: UseFormReturn<z.infer<typeof Look>> }) {
+function HoldsFrom({ form }: { readonly form: UseFormReturn<z.infer<typeof PreviewRequest>> }) {
   const { field, fieldState } = useController({ control: form.control, name: 'on' });
   return (
     <div>
@@ -130,7 +130,7 @@ function HoldsFrom({ form }: { readonly form: UseFormReturn<z.infer<typeof Look>
         inputRef={field.ref}
         onChange={field.onChange}
       />
-      <Trouble as="span" says={fieldState.error?.message} />
+      <TroubleText as="span" says={fieldState.error?.message} />
     </div>
   );
 }

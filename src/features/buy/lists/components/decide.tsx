@@ -6,12 +6,12 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
 import type { Verdict } from '@/core/price-list';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { accept, dropList, keepWanted } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { accept, dropList, saveWanted } from '../wire';
 import type { ListPage } from '../queries';
-import { ListRow } from './list-row';
-import { TakeBack } from './take-back';
+import { PriceListRow } from './list-row';
+import { UndoImport } from './undo-import';
 import { SheetTable } from '@/ui/sheet-table';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
@@ -24,7 +24,7 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
 
 /** What would change, what is odd, what is asked and what is refused; then the decision. */
 export function Decide({ page }: { page: ListPage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const { list } = page;
   const open = list.state === 'preview';
   const decidable = open && page.mayEdit && ['moved', 'odd'].includes(page.verdict);
@@ -35,7 +35,7 @@ export function Decide({ page }: { page: ListPage }) {
       {list.state === 'undone' && (
         <p className="warning">This list was undone: its prices no longer count.</p>
       )}
-      {list.state === 'accepted' && <TakeBack page={page} />}
+      {list.state === 'accepted' && <UndoImport page={page} />}
       <Stack direction="horizontal" gap={3} className="flex-wrap my-3">
         <Nav as="nav" variant="pills" className="verdicts gap-2" aria-label="Rows by what becomes of them">
           {page.counts.map((c) => (
@@ -53,7 +53,7 @@ export function Decide({ page }: { page: ListPage }) {
         </Nav>
         {open && page.mayEdit && <Ending page={page} busy={state.busy} keep={keep} />}
       </Stack>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
       {decidable && page.rows.length > 0 && <AllOfThem page={page} keep={keep} />}
       {page.rows.length === 0 ? <p className="quiet">No rows here.</p> : <Rows page={page} open={open} />}
       <MoreRows page={page} at={at} />
@@ -63,7 +63,7 @@ export function Decide({ page }: { page: ListPage }) {
 
 interface KeepingProps {
   readonly page: ListPage;
-  readonly keep: ReturnType<typeof useKept>[0];
+  readonly keep: ReturnType<typeof useSave>[0];
 }
 
 function Ending({ page: { list, counts }, busy, keep }: KeepingProps & { readonly busy: boolean }) {
@@ -98,7 +98,7 @@ function AllOfThem({ page, keep }: KeepingProps) {
         variant="plain"
         size="sm"
         onClick={() =>
-          void keep(() => keepWanted({ id: list.id, where: { verdict: page.verdict }, wanted: true }))
+          void keep(() => saveWanted({ id: list.id, where: { verdict: page.verdict }, wanted: true }))
         }
       >
         Take all
@@ -107,7 +107,7 @@ function AllOfThem({ page, keep }: KeepingProps) {
         variant="plain"
         size="sm"
         onClick={() =>
-          void keep(() => keepWanted({ id: list.id, where: { verdict: page.verdict }, wanted: false }))
+          void keep(() => saveWanted({ id: list.id, where: { verdict: page.verdict }, wanted: false }))
         }
       >
         Leave all out
@@ -135,7 +135,7 @@ function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean 
       </thead>
       <tbody>
         {page.rows.map((row) => (
-          <ListRow key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`} row={row} page={page} open={open} />
+          <PriceListRow key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`} row={row} page={page} open={open} />
         ))}
       </tbody>
     </SheetTable>

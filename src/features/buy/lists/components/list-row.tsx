@@ -4,21 +4,21 @@ import { useCallback, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import type { ImportRow } from '@/db/price-list-rows';
 import { Combo } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
+import { useFormatters } from '@/ui/formatters-context';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
 import { findBuyable, findGoods } from '../../purchases/actions';
-import { keepAssigned, keepWanted } from '../wire';
+import { saveAssigned, saveWanted } from '../wire';
 import type { ListPage } from '../queries';
 
 /** One row of a list: what it says, what was before, and whether it is taken. */
-export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; open: boolean }) {
-  const { bare } = useFigures();
-  const [keep, state] = useKept();
+export function PriceListRow({ row, page, open }: { row: ImportRow; page: ListPage; open: boolean }) {
+  const { bare } = useFormatters();
+  const [keep, state] = useSave();
   const [taken, setTaken] = useState(row.wanted ?? row.verdict === 'moved');
   const toggle = (): void => {
     setTaken(!taken);
-    void keep(() => keepWanted({ id: page.list.id, where: { line: row.line }, wanted: !taken })).then(
+    void keep(() => saveWanted({ id: page.list.id, where: { line: row.line }, wanted: !taken })).then(
       (ok) => {
         if (!ok) setTaken(taken);
       },
@@ -38,7 +38,7 @@ export function ListRow({ row, page, open }: { row: ImportRow; page: ListPage; o
           {row.line} {row.code}
         </span>{' '}
         {row.name}
-        <Trouble as="div" says={state.message} />
+        <TroubleText as="div" says={state.message} />
       </td>
       <td className="left">
         {row.pack}
@@ -79,7 +79,7 @@ function WhatIsIt({
   readonly page: ListPage;
   readonly name: string;
   readonly busy: boolean;
-  readonly keep: ReturnType<typeof useKept>[0];
+  readonly keep: ReturnType<typeof useSave>[0];
 }) {
   const { supplier } = page.list;
   const find = useCallback(
@@ -117,7 +117,7 @@ function WhatIsIt({
           : undefined
       }
       choose={(meant) =>
-        meant && void keep(() => keepAssigned({ id: page.list.id, line: row.line, to: meant.to }))
+        meant && void keep(() => saveAssigned({ id: page.list.id, line: row.line, to: meant.to }))
       }
     />
   );

@@ -4,12 +4,12 @@ import Link from 'next/link';
 import type { ListPage } from '../queries';
 import { ChooseColumns } from './choose-columns';
 import { Decide } from './decide';
-import { Working } from './working';
-import { useFigures } from '@/ui/figures';
+import { JobProgress } from './job-progress';
+import { useFormatters } from '@/ui/formatters-context';
 
 /** One price list on its way into the book, or what became of it. */
 export function ListView({ page }: { page: ListPage }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   const { list } = page;
   return (
     <>
@@ -27,7 +27,7 @@ export function ListView({ page }: { page: ListPage }) {
           </>
         )}
       </p>
-      <Working id={list.id} working={page.working} mayStop={page.mayEdit} />
+      <JobProgress id={list.id} working={page.working} mayStop={page.mayEdit} />
       {page.columns && <ChooseColumns page={page} asked={page.columns} />}
       {!page.columns && !page.working && <Decide page={page} />}
     </>

@@ -8,12 +8,12 @@ import Button from 'react-bootstrap/Button';
 import Spinner from 'react-bootstrap/Spinner';
 import Stack from 'react-bootstrap/Stack';
 import { noAnswer, type Reply } from '@/wire';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import type { ListsPage } from '../queries';
 import { LARGEST_MB, takeFetched, takeFile } from '../wire';
 import { Combo } from '@/ui/combo';
 import { DataTable, type Column } from '@/ui/data-table';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useSearch } from '@/ui/use-search';
 
 const STATE_WORDS = {
@@ -118,7 +118,7 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
             ? 'or drop it here: CSV or Excel, columns in any order, comma or point, up to 100,000 rows'
             : 'Say whose list it is, then choose the file or drop it here.')}
       </p>
-      <Trouble says={trouble} />
+      <TroubleText says={trouble} />
     </div>
   );
 }
@@ -126,7 +126,7 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
 type Import = ListsPage['imports'][number];
 
 function Imports({ imports }: Pick<ListsPage, 'imports'>) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   const columns = useMemo(
     (): Column<Import>[] => [
       {

@@ -6,16 +6,16 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
 import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { PutAway } from '@/ui/put-away';
+import { ArchiveDialog } from '@/ui/archive-dialog';
 import { SidePanel } from '@/ui/side-panel';
-import { useKeptForm } from '@/ui/use-kept-form';
-import { useFind } from '@/ui/find';
+import { useSaveForm } from '@/ui/use-save-form';
+import { useIngredientSearch } from '@/ui/ingredient-search';
 import type { User } from '@/ui/used-by';
 import { over } from '@/wire';
-import { nameIngredient, putIngredientAway } from '../wire';
+import { nameIngredient, archiveIngredient } from '../wire';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is it called in this kitchen?') });
 
@@ -28,7 +28,7 @@ interface Props {
 export function IngredientTools({ of, users }: Props) {
   const [open, setOpen] = useState<'name' | 'away'>();
   const router = useRouter();
-  const find = useFind();
+  const find = useIngredientSearch();
   const close = (): void => setOpen(undefined);
   return (
     <div className="thing-tools">
@@ -44,14 +44,14 @@ export function IngredientTools({ of, users }: Props) {
       </MoreMenu>
       {open === 'name' && <NameForm of={of} close={close} />}
       {open === 'away' && (
-        <PutAway
+        <ArchiveDialog
           name={of.name}
           users={users}
           others={async (wanted) => (await find(wanted)).filter((f) => f.id !== of.id)}
           open
           close={close}
-          put={(instead) => putIngredientAway({ id: of.id, away: true, instead })}
-          bringBack={() => putIngredientAway({ id: of.id, away: false, instead: null })}
+          put={(instead) => archiveIngredient({ id: of.id, away: true, instead })}
+          bringBack={() => archiveIngredient({ id: of.id, away: false, instead: null })}
           then={() => router.push('/buy/larder')}
         />
       )}
@@ -60,7 +60,7 @@ export function IngredientTools({ of, users }: Props) {
 }
 
 function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () => void }) {
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     Named,
     { name: of.name },
     async ({ name }, _form, seen) => {
@@ -74,11 +74,11 @@ function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () 
   const { form } = keeping;
   return (
     <SidePanel title="Rename" open close={close}>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
         <p className="quiet small-line m-0">Recipes and dishes show the new name from then on.</p>
-        <KeepIt of={keeping} />
-      </KeptForm>
+        <SaveButton of={keeping} />
+      </SaveForm>
     </SidePanel>
   );
 }

@@ -13,8 +13,8 @@ const loading = (): null => null;
 /** Fetched when something is missing. */
 const MISSING: Missing = {
   UnknownName: dynamic(() => import('./unknown-name').then((m) => m.UnknownName), { loading }),
-  OneWeighs: dynamic(() => import('./one-weighs').then((m) => m.OneWeighs), { loading }),
-  NoPrice: dynamic(() => import('./no-price').then((m) => m.NoPrice), { loading }),
+  OneWeighs: dynamic(() => import('./piece-weight-form').then((m) => m.PieceWeightForm), { loading }),
+  NoPrice: dynamic(() => import('./first-price-form').then((m) => m.FirstPriceForm), { loading }),
 };
 
 /** How the larder answers what other stations miss. */

@@ -2,13 +2,13 @@
 
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { askAgain } from '@/ui/ask-again';
+import { withRetry } from '@/ui/with-retry';
 import { SidePanel } from '@/ui/side-panel';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import { keepTaken } from '../../larder/wire';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { saveTaken } from '../../larder/wire';
 import { startingLike, type Starting } from '../actions';
-import { OwnForm } from './own-form';
+import { NewIngredientForm } from './new-ingredient-form';
 
 /** ms a name must have stood before anything is asked about it. */
 const STANDS_MS = 250;
@@ -23,12 +23,12 @@ export function UnknownName({
 }) {
   const [found, setFound] = useState<readonly Starting[]>();
   const [making, setMaking] = useState(false);
-  const [keep, state] = useKept(false);
+  const [keep, state] = useSave(false);
   useEffect(() => {
     let here = true;
     // A name on its way is another at every key, and one question waits for the other.
     const soon = setTimeout(() => {
-      void askAgain(() => startingLike(said)).then((rows) => here && setFound(rows));
+      void withRetry(() => startingLike(said)).then((rows) => here && setFound(rows));
     }, STANDS_MS);
     return () => {
       here = false;
@@ -46,7 +46,7 @@ export function UnknownName({
           title={s.says}
           disabled={state.busy}
           onClick={() =>
-            void keep(() => keepTaken({ reference: s.id, name: s.called })).then(
+            void keep(() => saveTaken({ reference: s.id, name: s.called })).then(
               (ok) => ok && there(s.called),
             )
           }
@@ -57,10 +57,10 @@ export function UnknownName({
       <Button variant="plain" size="sm" className="mb-1" onClick={() => setMaking(true)}>
         New ingredient …
       </Button>
-      <Trouble as="span" says={state.message} />
+      <TroubleText as="span" says={state.message} />
       {making && (
         <SidePanel title="An ingredient of your own" open close={() => setMaking(false)}>
-          <OwnForm
+          <NewIngredientForm
             name={said}
             kept={(name) => {
               setMaking(false);

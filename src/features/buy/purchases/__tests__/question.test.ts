@@ -1,8 +1,8 @@
 import { mannerOf } from '@/core/quantity';
-import { priceOf, questionAbout, type Known } from '../components/question';
+import { priceOf, questionAbout, type KnownFacts } from '../components/question';
 import { emptyGoods, isBlank, type DraftGoods } from '../components/use-draft';
 
-const known: Known = {
+const known: KnownFacts = {
   manner: mannerOf('.', []),
   articles: new Map([
     [

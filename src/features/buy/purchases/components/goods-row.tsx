@@ -5,13 +5,13 @@ import Button from 'react-bootstrap/Button';
 import { useController, useWatch } from 'react-hook-form';
 import { deliveryWords } from '@/core/larder';
 import { Combo } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
-import { Trouble } from '@/ui/trouble';
+import { useFormatters } from '@/ui/formatters-context';
+import { TroubleText } from '@/ui/trouble-text';
 import type { ArticleChoice } from '../queries';
 import { understandGoods } from '../understand';
 import { NewArticleFields } from './new-article-fields';
 import { factsAbout } from './question';
-import { TakeOut } from './take-out';
+import { RemoveLine } from './remove-line';
 import { emptyGoods, type DraftGoods } from './use-draft';
 import type { Invoice } from './use-invoice';
 
@@ -76,7 +76,7 @@ export function GoodsRow(props: Props) {
           )}
         </td>
         <td>
-          {!page.corrects && <TakeOut label={`Remove ${read.name}`} act={() => takeOut(i, read.name)} />}
+          {!page.corrects && <RemoveLine label={`Remove ${read.name}`} act={() => takeOut(i, read.name)} />}
         </td>
       </tr>
       {line.newArticle && (
@@ -102,7 +102,7 @@ function Notes({
     <tr className="note-row">
       <td colSpan={7} id={id}>
         {read.words.map((message) => (
-          <Trouble key={message} as="div" says={message} />
+          <TroubleText key={message} as="div" says={message} />
         ))}
         {read.question !== undefined && (
           <div role="alert" className="warning">
@@ -145,7 +145,7 @@ function Understood({
   readonly last: ArticleChoice | undefined;
   readonly credits: boolean;
 }) {
-  const { money, kilos } = useFigures();
+  const { money, kilos } = useFormatters();
   const { received: r } = read;
   const before = last?.lastPackPrice === undefined ? undefined : Number(last.lastPackPrice);
   const moved = before && !credits ? Number(read.packPrice) / before - 1 : 0;

@@ -1,7 +1,7 @@
 'use client';
 
-import { Trouble } from '@/ui/trouble';
-import { TakeOut } from './take-out';
+import { TroubleText } from '@/ui/trouble-text';
+import { RemoveLine } from './remove-line';
 import type { Invoice } from './use-invoice';
 
 const WORDS = { deposit: 'Deposit', tax: 'Tax', delivery: 'Delivery', discount: 'Discount' } as const;
@@ -41,10 +41,10 @@ export function MoneyRow({
             placeholder="note"
             {...form.register(`lines.${i}.note`)}
           />
-          <Trouble as="div" says={wrong} />
+          <TroubleText as="div" says={wrong} />
         </td>
         <td>
-          <TakeOut label={`Take line ${i + 1} out`} act={() => takeOut(i, WORDS[is])} />
+          <RemoveLine label={`Take line ${i + 1} out`} act={() => takeOut(i, WORDS[is])} />
         </td>
       </tr>
     </tbody>

@@ -6,10 +6,10 @@ import Button from 'react-bootstrap/Button';
 import Spinner from 'react-bootstrap/Spinner';
 import Stack from 'react-bootstrap/Stack';
 import { useWatch } from 'react-hook-form';
-import { useFigures } from '@/ui/figures';
-import { KeptForm } from '@/ui/kept-form';
+import { useFormatters } from '@/ui/formatters-context';
+import { SaveForm } from '@/ui/save-form';
 import { SheetTable } from '@/ui/sheet-table';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import type { PurchaseForm } from '../queries';
 import { GoodsRow } from './goods-row';
 import { MoneyRow } from './money-row';
@@ -24,7 +24,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
   const invoice = useInvoice(page);
   const { found, goOn, forget } = invoice;
   return (
-    <KeptForm of={{ submit: (event) => void invoice.send(event as FormEvent) }}>
+    <SaveForm of={{ submit: (event) => void invoice.send(event as FormEvent) }}>
       <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'New invoice'}</h1>
       <p className="lead-line">
         {page.corrects
@@ -46,7 +46,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
       <Lines invoice={invoice} />
       <Foot invoice={invoice} />
       <WhatIsWrong invoice={invoice} />
-    </KeptForm>
+    </SaveForm>
   );
 }
 
@@ -137,7 +137,7 @@ const CreditAll = ({ invoice: { form, page, lines } }: { readonly invoice: Invoi
 );
 
 function Together({ invoice: { form, goods, manner } }: { readonly invoice: Invoice }) {
-  const { money } = useFigures();
+  const { money } = useFormatters();
   useWatch({ control: form.control });
   return (
     <div className="invoice-total ms-auto text-end">
@@ -158,9 +158,9 @@ function WhatIsWrong({ invoice: { form, asks } }: { readonly invoice: Invoice })
   const counted = (n: number): string => (n === 1 ? 'one thing is' : `${n} things are`);
   return (
     <>
-      <Trouble says={errors.root?.server?.message} />
-      {marked > 0 && <Trouble says={`Not saved yet: ${counted(marked)} marked above.`} />}
-      {marked === 0 && asked > 0 && <Trouble says={`Not saved yet: ${counted(asked)} asked above.`} />}
+      <TroubleText says={errors.root?.server?.message} />
+      {marked > 0 && <TroubleText says={`Not saved yet: ${counted(marked)} marked above.`} />}
+      {marked === 0 && asked > 0 && <TroubleText says={`Not saved yet: ${counted(asked)} asked above.`} />}
     </>
   );
 }

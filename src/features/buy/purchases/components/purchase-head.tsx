@@ -3,7 +3,7 @@ import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
 import { Combo } from '@/ui/combo';
 import { DayField } from '@/ui/day-field';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import { useSearch } from '@/ui/use-search';
 import type { Invoice } from './use-invoice';
 
@@ -30,7 +30,7 @@ export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: In
           invalid={errors.supplier !== undefined}
           describedBy="supplier-mistake"
         />
-        <Trouble id="supplier-mistake" as="span" says={errors.supplier?.message} />
+        <TroubleText id="supplier-mistake" as="span" says={errors.supplier?.message} />
       </div>
       <div>
         <Form.Label htmlFor="number">{number}</Form.Label>
@@ -41,7 +41,7 @@ export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: In
           aria-describedby="number-mistake"
           {...register('number')}
         />
-        <Trouble id="number-mistake" as="span" says={errors.number?.message} />
+        <TroubleText id="number-mistake" as="span" says={errors.number?.message} />
       </div>
       <div>
         <Form.Label>Day on it</Form.Label>
@@ -55,7 +55,7 @@ export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: In
           describedBy="on-mistake"
           onChange={on.onChange}
         />
-        <Trouble id="on-mistake" as="span" says={errors.on?.message} />
+        <TroubleText id="on-mistake" as="span" says={errors.on?.message} />
       </div>
     </Stack>
   );

@@ -4,7 +4,7 @@ import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { Combo } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useSearch } from '@/ui/use-search';
 import type { PurchaseList } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
@@ -62,7 +62,7 @@ function FromSupplier({ list }: { readonly list: PurchaseList }) {
 }
 
 function Purchases({ list }: { readonly list: PurchaseList }) {
-  const { money, currencySign, day } = useFigures();
+  const { money, currencySign, day } = useFormatters();
   return (
     <SheetTable className="list-table tall">
       <thead>

@@ -2,14 +2,14 @@
 
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
-import { useFigures } from '@/ui/figures';
-import { TakePurchaseBack } from './take-purchase-back';
+import { useFormatters } from '@/ui/formatters-context';
+import { DeleteInvoice } from './delete-invoice';
 import type { PurchaseView, PurchaseViewLine } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
 
 /** One invoice or credit note: what came, what it cost, and what was odd about it. */
 export function PurchasePage({ view }: { view: PurchaseView }) {
-  const { money, currencySign } = useFigures();
+  const { money, currencySign } = useFormatters();
   return (
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
@@ -21,7 +21,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
         </div>
         {view.mayEdit && (
           <span className="ms-auto">
-            <TakePurchaseBack view={view} />
+            <DeleteInvoice view={view} />
           </span>
         )}
         {view.mayEdit && view.kind === 'invoice' && view.withdrawnOn === undefined && (
@@ -65,7 +65,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
 }
 
 function Line({ line: l }: { line: PurchaseViewLine }) {
-  const { bare, kilos } = useFigures();
+  const { bare, kilos } = useFormatters();
   const words = [...l.words, ...(l.note ? [l.note] : [])];
   return (
     <tr>
@@ -105,7 +105,7 @@ function Line({ line: l }: { line: PurchaseViewLine }) {
 
 /** Whose it is, of which day, and what corrects it or is corrected by it. */
 function WhereFrom({ view }: { readonly view: PurchaseView }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <p className="lead-line">
       {view.supplier}, {day(view.on)}, entered {day(view.recordedAt)}

@@ -1,4 +1,4 @@
-import { farOff } from '@/core/larder';
+import { outlierQuestion } from '@/core/larder';
 import type { Manner } from '@/core/quantity';
 import type { ArticleChoice, IngredientChoice } from '../queries';
 import { understandGoods, type ArticleFacts } from '../understand';
@@ -6,7 +6,7 @@ import { factsOf } from './article-facts';
 import type { DraftGoods } from './use-draft';
 
 /** What is known while an invoice is written. */
-export interface Known {
+export interface KnownFacts {
   readonly articles: ReadonlyMap<string, ArticleChoice>;
   readonly ingredients: ReadonlyMap<string, IngredientChoice>;
   readonly manner: Manner;
@@ -15,7 +15,7 @@ export interface Known {
 /** What a line's goods are reckoned with, as far as it says. */
 export function factsAbout(
   line: DraftGoods,
-  { articles, ingredients, manner }: Known,
+  { articles, ingredients, manner }: KnownFacts,
 ): ArticleFacts | undefined {
   if (line.newArticle) return factsOf(line.newArticle, ingredients, manner);
   const article = articles.get(line.article);
@@ -23,7 +23,7 @@ export function factsAbout(
 }
 
 /** What a pack cost last; of something new, what its weight of the ingredient costs now. */
-function lastPrice(line: DraftGoods, { articles, ingredients }: Known, packG: number): number | undefined {
+function lastPrice(line: DraftGoods, { articles, ingredients }: KnownFacts, packG: number): number | undefined {
   const article = articles.get(line.article);
   if (article) return article.lastPackPrice === undefined ? undefined : Number(article.lastPackPrice);
   const perKg = ingredients.get(line.newArticle?.ingredient ?? '')?.perKg;
@@ -33,14 +33,14 @@ function lastPrice(line: DraftGoods, { articles, ingredients }: Known, packG: nu
 /** A question about an invoiced price that is far from the last, or 0. */
 export function questionAbout(
   line: DraftGoods,
-  known: Known,
+  known: KnownFacts,
   money: (value: number) => string,
 ): string | undefined {
   const facts = factsAbout(line, known);
   const read = facts && understandGoods(line, facts, known.manner, 'invoice');
   if (!read?.ok) return undefined;
   const before = lastPrice(line, known, facts?.packG ?? 0);
-  return farOff({ what: 'price', before, after: Number(read.value.packPrice), words: money });
+  return outlierQuestion({ what: 'price', before, after: Number(read.value.packPrice), words: money });
 }
 
 /** A line's price, for remembering that it was said to be meant. */

@@ -4,12 +4,12 @@ import { useMemo, useState } from 'react';
 import { useFieldArray, useForm, type FieldPath } from 'react-hook-form';
 import { readPrice } from '@/core/larder';
 import { mannerOf, type Manner } from '@/core/quantity';
-import { useFigures } from '@/ui/figures';
-import { useTell } from '@/ui/toasts';
+import { useFormatters } from '@/ui/formatters-context';
+import { useToast } from '@/ui/toasts';
 import { noAnswer, type Mistake } from '@/wire';
 import type { ArticleChoice, PurchaseForm } from '../queries';
 import { understandGoods } from '../understand';
-import { keepPurchase, Purchase } from '../wire';
+import { savePurchase, Purchase } from '../wire';
 import { begin, isBlank, useKeptDraft, type Draft, type DraftGoods, type DraftLine } from './use-draft';
 import { useGoods } from './use-goods';
 import { priceOf, questionAbout } from './question';
@@ -17,13 +17,13 @@ import { priceOf, questionAbout } from './question';
 /** An invoice being written down: its form, what it names, what is asked about it, and how it is sent. */
 export function useInvoice(page: PurchaseForm) {
   const router = useRouter();
-  const tell = useTell();
+  const tell = useToast();
   const form = useForm<Draft>({ resolver: zodResolver(Purchase), defaultValues: begin(page) });
   const lines = useFieldArray({ control: form.control, name: 'lines', keyName: 'key' });
   const goods = useGoods(page);
   const manner = useMemo(() => mannerOf(page.mark, page.measures), [page]);
   const { found, forget } = useKeptDraft(page, form);
-  const { money } = useFigures();
+  const { money } = useFormatters();
   const [meant, setMeant] = useState<ReadonlySet<string>>(new Set());
   // A price far from what it was is asked about once, and nothing is written down before it is said to be meant.
   const asks = (line: DraftLine): string | undefined =>
@@ -45,7 +45,7 @@ export function useInvoice(page: PurchaseForm) {
   const send = async (draft: Draft): Promise<void> => {
     if (draft.lines.some((line) => asks(line) !== undefined)) return;
     const places = draft.lines.flatMap((l, i) => (isBlank(l, draft.kind) ? [] : [i]));
-    const answer = await keepPurchase({ ...draft, lines: places.map((i) => draft.lines[i] as DraftLine) });
+    const answer = await savePurchase({ ...draft, lines: places.map((i) => draft.lines[i] as DraftLine) });
     if (answer.ok) {
       forget();
       router.push(`/buy/purchases/${answer.value.id}`);

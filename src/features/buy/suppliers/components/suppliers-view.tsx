@@ -5,18 +5,18 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
 import { z } from 'zod';
-import { AwayList } from '@/ui/away-list';
+import { ArchivedList } from '@/ui/archived-list';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
 import { SheetTable } from '@/ui/sheet-table';
 import { SidePanel } from '@/ui/side-panel';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { useSaveForm } from '@/ui/use-save-form';
 import { over } from '@/wire';
-import { keepSupplier, putSupplierAway } from '../wire';
+import { saveSupplier, archiveSupplier } from '../wire';
 import type { SupplierRow, SuppliersPage } from '../queries';
 
 const Typed = z.object({
@@ -65,7 +65,7 @@ export function SuppliersView({ page }: { readonly page: SuppliersPage }) {
           </tbody>
         </SheetTable>
       )}
-      {page.mayEdit && <AwayList rows={page.away} bringBack={(id) => putSupplierAway({ id, away: false })} />}
+      {page.mayEdit && <ArchivedList rows={page.away} bringBack={(id) => archiveSupplier({ id, away: false })} />}
       {open && (
         <SidePanel title={open === 'new' ? 'New supplier' : open.name} open close={() => setOpen(undefined)}>
           <SupplierForm supplier={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
@@ -84,13 +84,13 @@ function Row({
   readonly mayEdit: boolean;
   readonly change: () => void;
 }) {
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const [keep, state] = useSave();
+  const tell = useToast();
   const away = (): void =>
-    void keep(() => putSupplierAway({ id: s.id, away: true })).then(
+    void keep(() => archiveSupplier({ id: s.id, away: true })).then(
       (ok) =>
         ok &&
-        tell(`${s.name} is archived.`, () => void keep(() => putSupplierAway({ id: s.id, away: false }))),
+        tell(`${s.name} is archived.`, () => void keep(() => archiveSupplier({ id: s.id, away: false }))),
     );
   const more = s.articles - s.sells.length;
   return (
@@ -103,7 +103,7 @@ function Row({
             {s.name}
           </Link>
         )}
-        <Trouble says={state.message} />
+        <TroubleText says={state.message} />
       </td>
       <td className="left small-line">
         {s.articles === 0 ? 'nothing yet' : s.sells.join(', ')}
@@ -139,11 +139,11 @@ function SupplierForm({
   readonly supplier: SupplierRow | undefined;
   readonly close: () => void;
 }) {
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     Typed,
     { name: supplier?.name ?? '', priceList: supplier?.priceList ?? '' },
     async (typed, _form, seen) => {
-      const answer = await keepSupplier({ id: supplier?.id ?? null, ...typed, ...over(seen) });
+      const answer = await saveSupplier({ id: supplier?.id ?? null, ...typed, ...over(seen) });
       if (answer.ok) close();
       return answer;
     },
@@ -152,13 +152,13 @@ function SupplierForm({
   );
   const { form } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What the supplier is called' }} autoFocus />
       <FormField
         {...{ form, name: 'priceList', label: 'Where its price list is fetched' }}
         placeholder="https://… or nothing"
       />
-      <KeepIt of={keeping} />
-    </KeptForm>
+      <SaveButton of={keeping} />
+    </SaveForm>
   );
 }

@@ -3,7 +3,7 @@ import { emptyDatabase } from '../../../../../tests/helpers/reset';
 import { freshDatabase } from '../../../../../tests/helpers/test-database';
 import type { KitchenFile } from '../../../../core/kitchen-file';
 import { newestSchema } from '../../../../db/migrate';
-import { everybodyOf, leave, secretsOf } from '../../../../db/people';
+import { allPeople, archivePerson, secretsOf } from '../../../../db/people';
 import { readKitchenFrom, readWithHistory } from '../../../../db/read-kitchen';
 import { openPool, type Pool } from '../../../../db/sql';
 import { isSecret } from '../../../../server/passwords';
@@ -67,7 +67,7 @@ test('an empty kitchen has a name, a currency, its cups and its manager, and is 
     [],
   ]);
   expect(file.measures.find((m) => m.name === 'cup')?.amount).toBe('1 us cup');
-  expect(await everybodyOf(pool, kitchenId)).toMatchObject([
+  expect(await allPeople(pool, kitchenId)).toMatchObject([
     { name: 'Nan Tully', role: 'manager', leftAt: null },
   ]);
   const { password } = (await secretsOf(pool, kitchenId, managerId))!;
@@ -101,7 +101,7 @@ test('as a copy of the demo it can be played in, and nobody of the demo can sign
   const { file, kitchenId } = await begun({ begins: 'demo' });
   expect(file.recipes.length).toBeGreaterThan(20);
   expect(file.kitchen).toMatchObject({ name: 'The Brass Ladle', currency: 'EUR' });
-  const people = await everybodyOf(pool, kitchenId);
+  const people = await allPeople(pool, kitchenId);
   expect(people.filter((p) => p.role === 'manager').map((p) => p.name)).toEqual(['Nan Tully']);
   for (const p of people.filter((x) => x.name !== 'Nan Tully'))
     expect(await secretsOf(pool, kitchenId, p.id)).toEqual({ password: null, pin: null });
@@ -133,9 +133,9 @@ test('what is typed is checked: a currency, a zone and a locale that there are',
 
 test('a kitchen moves in with its history; whoever left it may begin it here, and what cannot be taken leaves nothing', async () => {
   const there = await begun({ begins: 'demo' });
-  const reader = (await everybodyOf(pool, there.kitchenId)).find((p) => p.role === 'reader');
+  const reader = (await allPeople(pool, there.kitchenId)).find((p) => p.role === 'reader');
   if (!reader) throw new Error('nobody reads');
-  await leave(pool, there.kitchenId, reader.id, new Date('2026-03-14T12:00:00Z'));
+  await archivePerson(pool, there.kitchenId, reader.id, new Date('2026-03-14T12:00:00Z'));
   const file = await readWithHistory(pool, there.kitchenId, newestSchema());
   const moved = async (of: KitchenFile) => {
     await emptyDatabase(fresh.url);
@@ -156,7 +156,7 @@ test('a kitchen moves in with its history; whoever left it may begin it here, an
   expect(await canBegin()).toBe(true);
 
   expect(await moved(file)).toMatchObject({ ok: true, managerId: reader.id });
-  const people = await everybodyOf(pool, there.kitchenId);
+  const people = await allPeople(pool, there.kitchenId);
   expect(people.find((p) => p.id === reader.id)).toMatchObject({
     name: reader.name,
     role: 'manager',

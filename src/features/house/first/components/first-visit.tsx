@@ -6,14 +6,14 @@ import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
-import { useAlive } from '@/ui/alive';
+import { useHydrated } from '@/ui/use-hydrated';
 import { FormField } from '@/ui/form-field';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveForm } from '@/ui/save-form';
 import { PotMark } from '@/ui/pot-mark';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import { CUP_WORDS, type Cups } from '../../cups';
-import { Chosen } from '../../components/chosen';
+import { SelectField } from '../../components/select-field';
 import { openKitchen } from '../actions';
 import { FirstTyped } from '../wire';
 import { placesHere, type Places } from './places';
@@ -41,21 +41,21 @@ export function FirstVisit() {
         A kitchen of your own. All of this can be changed later, under This kitchen.
       </p>
       {/* What the browser stands in is known only there. */}
-      {useAlive() && <Beginning places={placesHere()} />}
+      {useHydrated() && <Beginning places={placesHere()} />}
     </main>
   );
 }
 
 function Beginning({ places }: { readonly places: Places }) {
   const router = useRouter();
-  const keeping = useKeptForm(FirstTyped, { ...NOTHING, ...places.here }, async (typed) => {
+  const keeping = useSaveForm(FirstTyped, { ...NOTHING, ...places.here }, async (typed) => {
     const answer = await openKitchen(typed);
     if (answer.ok) router.push('/pot');
     return answer;
   });
   const { form, busy, kept, message } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <Row className="g-3 my-1">
         <Col sm={8}>
           <FormField {...{ form, name: 'name', label: 'What the kitchen is called' }} autoFocus />
@@ -75,13 +75,13 @@ function Beginning({ places }: { readonly places: Places }) {
           />
         </Col>
         <Col sm={4}>
-          <Chosen form={form} name="currency" label="Currency" list={places.currencies} />
+          <SelectField form={form} name="currency" label="Currency" list={places.currencies} />
         </Col>
         <Col sm={4}>
-          <Chosen form={form} name="locale" label="Number and date format" list={places.locales} />
+          <SelectField form={form} name="locale" label="Number and date format" list={places.locales} />
         </Col>
         <Col sm={4}>
-          <Chosen form={form} name="zone" label="Time zone" list={places.zones} />
+          <SelectField form={form} name="zone" label="Time zone" list={places.zones} />
         </Col>
         <Col sm={12}>
           <WhichCups form={form} />
@@ -91,8 +91,8 @@ function Beginning({ places }: { readonly places: Places }) {
       <Button type="submit" className="mt-3" disabled={busy || kept}>
         {busy || kept ? 'Opening …' : 'Open the kitchen'}
       </Button>
-      <Trouble says={message} />
-    </KeptForm>
+      <TroubleText says={message} />
+    </SaveForm>
   );
 }
 
@@ -151,7 +151,7 @@ function Begins({ form }: { readonly form: TheForm }) {
         </Form.Group>
       )}
       {begins !== 'empty' && <p className="quiet small-line mb-0">{KEEPS[begins]}</p>}
-      <Trouble says={form.formState.errors.file?.message} />
+      <TroubleText says={form.formState.errors.file?.message} />
     </fieldset>
   );
 }

@@ -1,4 +1,4 @@
-import type { Choice } from '@/ui/combo';
+import type { ComboOption } from '@/ui/combo';
 
 /** Locales by which figures are written in many kitchens; the browser's own is offered beside them. */
 const LOCALES = [
@@ -70,9 +70,9 @@ const looks = (locale: string): string =>
   `${new Intl.NumberFormat(locale, { minimumFractionDigits: 2 }).format(1234.5)} · ${new Intl.DateTimeFormat(locale, { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(new Date('2026-03-14T00:00:00Z'))}`;
 
 export interface Places {
-  readonly locales: readonly Choice[];
-  readonly currencies: readonly Choice[];
-  readonly zones: readonly Choice[];
+  readonly locales: readonly ComboOption[];
+  readonly currencies: readonly ComboOption[];
+  readonly zones: readonly ComboOption[];
   /** What this browser stands in. */
   readonly here: { readonly locale: string; readonly currency: string; readonly zone: string };
 }

@@ -5,18 +5,18 @@ import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
 import { over } from '@/wire';
-import { useAlive } from '@/ui/alive';
-import { TheirsOf } from '@/ui/both-sides';
-import type { Choice } from '@/ui/combo';
+import { useHydrated } from '@/ui/use-hydrated';
+import { TheirValue } from '@/ui/edit-conflict';
+import type { ComboOption } from '@/ui/combo';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
-import { useKeptForm } from '@/ui/use-kept-form';
-import { Chosen } from '../../components/chosen';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { useSaveForm } from '@/ui/use-save-form';
+import { SelectField } from '../../components/select-field';
 import { placesHere, type Places } from '../../first/components/places';
 import type { HousePage } from '../../queries';
-import { useFigures } from '@/ui/figures';
-import { BESIDE, keepSettings, SettingsTyped } from '../wire';
+import { useFormatters } from '@/ui/formatters-context';
+import { BESIDE, saveSettings, SettingsTyped } from '../wire';
 
 type TheForm = UseFormReturn<SettingsTyped>;
 
@@ -26,20 +26,20 @@ export function Settings({ page }: { readonly page: HousePage }) {
   return (
     <section aria-labelledby="settings">
       <h2 id="settings">Name, money, figures</h2>
-      {useAlive() && <SettingsForm page={page} places={placesHere()} />}
+      {useHydrated() && <SettingsForm page={page} places={placesHere()} />}
     </section>
   );
 }
 
-const withOwn = (list: readonly Choice[], id: string): readonly Choice[] =>
+const withOwn = (list: readonly ComboOption[], id: string): readonly ComboOption[] =>
   list.some((c) => c.id === id) ? list : [{ id, name: id }, ...list];
 
 function SettingsForm({ page, places }: { readonly page: HousePage; readonly places: Places }) {
   const { settings } = page;
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     SettingsTyped,
     settings,
-    (typed, _form, seen) => keepSettings({ ...typed, ...over(seen) }),
+    (typed, _form, seen) => saveSettings({ ...typed, ...over(seen) }),
     ({ currency }) =>
       currency === settings.currency
         ? undefined
@@ -48,7 +48,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
   );
   const { form } = keeping;
   return (
-    <KeptForm of={keeping}>
+    <SaveForm of={keeping}>
       <Row className="g-3">
         <Col sm={6}>
           <FormField
@@ -57,7 +57,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           />
         </Col>
         <Col sm={6}>
-          <Chosen
+          <SelectField
             {...{ form, fixed: !page.mayEdit }}
             name="zone"
             label="Time zone"
@@ -65,7 +65,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           />
         </Col>
         <Col sm={6}>
-          <Chosen
+          <SelectField
             {...{ form, fixed: !page.mayEdit }}
             name="currency"
             label="Currency"
@@ -73,7 +73,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           />
         </Col>
         <Col sm={6}>
-          <Chosen
+          <SelectField
             {...{ form, fixed: !page.mayEdit }}
             name="locale"
             label="Number and date format"
@@ -83,8 +83,8 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
         <NewPlates form={form} page={page} />
         <HouseRules form={form} page={page} />
       </Row>
-      {page.mayEdit && <KeepIt of={keeping} className="mt-3" />}
-    </KeptForm>
+      {page.mayEdit && <SaveButton of={keeping} className="mt-3" />}
+    </SaveForm>
   );
 }
 
@@ -111,7 +111,7 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
             <option value="imperial">pounds and imperial pints</option>
           </Form.Select>
           <Form.Text>Costs are still shown per kilo and per litre.</Form.Text>
-          <TheirsOf form={form} name="shownIn" />
+          <TheirValue form={form} name="shownIn" />
         </Form.Group>
       </Col>
       <Col sm={6}>
@@ -206,7 +206,7 @@ const Losses = ({ form, fixed }: { readonly form: TheForm; readonly fixed: boole
 
 /** Weekdays and single days on which nobody works here. */
 function Closed({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) {
-  const { locale } = useFigures();
+  const { locale } = useFormatters();
   return (
     <Col sm={6}>
       <fieldset disabled={fixed}>
@@ -255,7 +255,7 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
           <option value="own work">their own work: tests, waste, saved costings</option>
           <option value="recipes and prices">recipes, dishes and prices too</option>
         </Form.Select>
-        <TheirsOf form={form} name="cooks" />
+        <TheirValue form={form} name="cooks" />
       </Form.Group>
     </Col>
   </>

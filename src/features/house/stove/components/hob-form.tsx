@@ -6,16 +6,16 @@ import Form from 'react-bootstrap/Form';
 import type { UseFormReturn } from 'react-hook-form';
 import { readNumber } from '@/core/quantity';
 import { netKwByBoiling, netKwByLabel } from '@/core/stove';
-import { TheirsOf } from '@/ui/both-sides';
-import { useFigures } from '@/ui/figures';
+import { TheirValue } from '@/ui/edit-conflict';
+import { useFormatters } from '@/ui/formatters-context';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import type { HobRow, StovePage } from '../queries';
 import { over } from '@/wire';
-import { HobTyped, keepHob } from '../wire';
+import { HobTyped, saveHob } from '../wire';
 
 type TheForm = UseFormReturn<HobTyped>;
 const NEW: HobTyped = { name: '', fuel: 'gas', netKw: '', efficiency: '', draught: false };
@@ -30,11 +30,11 @@ export function HobForm({
   readonly row: HobRow | undefined;
   readonly close: () => void;
 }) {
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     HobTyped,
     row?.typed ?? NEW,
     async (typed, _form, seen) => {
-      const answer = await keepHob({ id: row?.id ?? null, ...typed, ...over(seen) });
+      const answer = await saveHob({ id: row?.id ?? null, ...typed, ...over(seen) });
       if (answer.ok) close();
       return answer;
     },
@@ -43,7 +43,7 @@ export function HobForm({
   );
   const { form } = keeping;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'What it is called' }} />
       <Form.Group controlId="hob-fuel">
         <Form.Label>Fuel</Form.Label>
@@ -51,7 +51,7 @@ export function HobForm({
           <option value="gas">gas</option>
           <option value="electricity">electricity</option>
         </Form.Select>
-        <TheirsOf form={form} name="fuel" />
+        <TheirValue form={form} name="fuel" />
       </Form.Group>
       <FormField {...{ form, name: 'netKw', label: 'kW that reach the pot' }} placeholder="no limit" />
       <ByKind form={form} page={page} />
@@ -65,9 +65,9 @@ export function HobForm({
         label="under a hood that pulls the steam away"
         {...form.register('draught')}
       />
-      <TheirsOf form={form} name="draught" say={(is) => (is === true ? 'under a hood' : 'no hood')} />
-      <KeepIt of={keeping} />
-    </KeptForm>
+      <TheirValue form={form} name="draught" say={(is) => (is === true ? 'under a hood' : 'no hood')} />
+      <SaveButton of={keeping} />
+    </SaveForm>
   );
 }
 
@@ -79,7 +79,7 @@ const wordsOf = (kw: number, page: StovePage): string => kw.toFixed(2).replace('
 
 /** Off the label: what its kind usually brings into a pot of the kW that are written there. */
 function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const [kind, setKind] = useState('');
   const [label, setLabel] = useState('');
   const usual = page.usualHobs.find((h) => h.name === kind);
@@ -129,14 +129,14 @@ function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePa
           )}
         </p>
       )}
-      {found && !found.ok && <Trouble says={found.trouble.message} />}
+      {found && !found.ok && <TroubleText says={found.trouble.message} />}
     </details>
   );
 }
 
 /** By how long so many litres take to boil, with the lid on. */
 function ByBoiling({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const [typed, setTyped] = useState({ litres: '', from: '15', minutes: '' });
   const [l, from, min] = [typed.litres, typed.from, typed.minutes].map((t) => numberOf(t, page));
   const found =
@@ -168,7 +168,7 @@ function ByBoiling({ form, page }: { readonly form: TheForm; readonly page: Stov
           </Button>
         </p>
       )}
-      {found && !found.ok && <Trouble says={found.trouble.message} />}
+      {found && !found.ok && <TroubleText says={found.trouble.message} />}
     </details>
   );
 }

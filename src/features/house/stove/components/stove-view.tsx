@@ -3,15 +3,15 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { AwayList } from '@/ui/away-list';
-import { useFigures } from '@/ui/figures';
-import { PutAway } from '@/ui/put-away';
+import { ArchivedList } from '@/ui/archived-list';
+import { useFormatters } from '@/ui/formatters-context';
+import { ArchiveDialog } from '@/ui/archive-dialog';
 import { SheetTable } from '@/ui/sheet-table';
 import { SidePanel } from '@/ui/side-panel';
 import { useSearch } from '@/ui/use-search';
 import { UsedBy } from '@/ui/used-by';
 import type { HobRow, StovePage, VesselRow } from '../queries';
-import { putStoveAway } from '../wire';
+import { archiveStove } from '../wire';
 import { HobForm } from './hob-form';
 import { VesselForm } from './vessel-form';
 
@@ -89,16 +89,16 @@ function Vessels({ page, open }: Listed) {
           </tbody>
         </SheetTable>
       )}
-      <AwayList
+      <ArchivedList
         rows={page.away.vessels}
-        bringBack={(id) => putStoveAway({ what: 'vessel', id, away: false, instead: null })}
+        bringBack={(id) => archiveStove({ what: 'vessel', id, away: false, instead: null })}
       />
     </section>
   );
 }
 
 function VesselLine({ v, page, open }: Listed & { readonly v: VesselRow }) {
-  const { litres } = useFigures();
+  const { litres } = useFormatters();
   return (
     <tr>
       <td>{v.typed.name}</td>
@@ -130,7 +130,7 @@ function VesselLine({ v, page, open }: Listed & { readonly v: VesselRow }) {
 }
 
 function Hobs({ page, open }: Listed) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <section className="mt-4">
       <Head name="Hobs" says="A new hob" page={page} add={() => open({ what: 'hob', row: undefined })} />
@@ -179,9 +179,9 @@ function Hobs({ page, open }: Listed) {
           </tbody>
         </SheetTable>
       )}
-      <AwayList
+      <ArchivedList
         rows={page.away.hobs}
-        bringBack={(id) => putStoveAway({ what: 'hob', id, away: false, instead: null })}
+        bringBack={(id) => archiveStove({ what: 'hob', id, away: false, instead: null })}
       />
     </section>
   );
@@ -245,14 +245,14 @@ function Away({
   const others = list.filter((x) => x.id !== row.id).map((x) => ({ id: x.id, name: x.typed.name }));
   const find = useSearch(others);
   return (
-    <PutAway
+    <ArchiveDialog
       name={row.typed.name}
       users={row.users}
       others={find}
       open
       close={close}
-      put={(instead) => putStoveAway({ what: of, id: row.id, away: true, instead })}
-      bringBack={() => putStoveAway({ what: of, id: row.id, away: false, instead: null })}
+      put={(instead) => archiveStove({ what: of, id: row.id, away: true, instead })}
+      bringBack={() => archiveStove({ what: of, id: row.id, away: false, instead: null })}
     />
   );
 }

@@ -8,18 +8,18 @@ import Row from 'react-bootstrap/Row';
 import { useWatch, type UseFormReturn } from 'react-hook-form';
 import { readNumber } from '@/core/quantity';
 import { vesselByWater } from '@/core/stove';
-import { TheirsOf } from '@/ui/both-sides';
-import { Combo, type Choice } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
+import { TheirValue } from '@/ui/edit-conflict';
+import { Combo, type ComboOption } from '@/ui/combo';
+import { useFormatters } from '@/ui/formatters-context';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import { useSearch } from '@/ui/use-search';
 import type { StovePage, VesselRow } from '../queries';
 import { over } from '@/wire';
-import { keepVessel, VesselTyped } from '../wire';
+import { saveVessel, VesselTyped } from '../wire';
 
 type TheForm = UseFormReturn<VesselTyped>;
 const NEW: VesselTyped = {
@@ -53,11 +53,11 @@ export function VesselForm({
   readonly row: VesselRow | undefined;
   readonly close: () => void;
 }) {
-  const keeping = useKeptForm(
+  const keeping = useSaveForm(
     VesselTyped,
     row?.typed ?? NEW,
     async (typed, _form, seen) => {
-      const answer = await keepVessel({ id: row?.id ?? null, ...typed, ...over(seen) });
+      const answer = await saveVessel({ id: row?.id ?? null, ...typed, ...over(seen) });
       if (answer.ok) close();
       return answer;
     },
@@ -69,7 +69,7 @@ export function VesselForm({
   const round = shape === 'round';
   const ruler = round ? ROUND : BOX;
   return (
-    <KeptForm className="stacked" of={keeping}>
+    <SaveForm className="stacked" of={keeping}>
       {!row && <Like form={form} page={page} />}
       <FormField {...{ form, name: 'name', label: 'What it is called' }} />
       <Form.Group controlId="vessel-shape">
@@ -78,7 +78,7 @@ export function VesselForm({
           <option value="round">round: a pot, a pan</option>
           <option value="box">a box: a what-if, a bratt pan</option>
         </Form.Select>
-        <TheirsOf form={form} name="shape" />
+        <TheirValue form={form} name="shape" />
       </Form.Group>
       <Row className="g-2">
         {ruler.map(([name, label]) => (
@@ -99,17 +99,17 @@ export function VesselForm({
           <FormField {...{ form, name: 'empty', label: 'weighs empty' }} placeholder="not weighed" />
         </Col>
       </Row>
-      <KeepIt of={keeping} />
-    </KeptForm>
+      <SaveButton of={keeping} />
+    </SaveForm>
   );
 }
 
 /** One as they are usually made fills the form; a ruler corrects it. */
 function Like({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
-  const [like, setLike] = useState<Choice>();
+  const [like, setLike] = useState<ComboOption>();
   const choices = page.usualVessels.map((v) => ({ id: v.name, name: v.name, says: `${v.litres} l` }));
   const words = (x: number): string => String(x).replace('.', page.mark);
-  const choose = (choice: Choice | undefined): void => {
+  const choose = (choice: ComboOption | undefined): void => {
     setLike(choice);
     const usual = page.usualVessels.find((v) => v.name === choice?.id);
     if (!usual) return;
@@ -163,7 +163,7 @@ function useReadings(form: TheForm, page: StovePage) {
 
 /** Taper and volume out of known litres and the dips read with them. */
 function ByWater({ form, page }: { readonly form: TheForm; readonly page: StovePage }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const { readings, setReadings, high, poured, found } = useReadings(form, page);
   const set = (i: number, field: 'litres' | 'dip', text: string): void =>
     setReadings((all) => all.map((r, j) => (i === j ? { ...r, [field]: text } : r)));
@@ -195,9 +195,9 @@ function ByWater({ form, page }: { readonly form: TheForm; readonly page: StoveP
         </div>
       ))}
       {poured.length >= 2 && high === undefined && (
-        <Trouble says="How high is it inside? That is measured with a ruler." />
+        <TroubleText says="How high is it inside? That is measured with a ruler." />
       )}
-      {found && !found.ok && <Trouble says={found.trouble.message} />}
+      {found && !found.ok && <TroubleText says={found.trouble.message} />}
       {found?.ok && (
         <p role="status" className="mb-1">
           {bare(found.value.shape.baseCm, 1)} cm across the base, {bare(found.value.shape.topCm, 1)} at the

@@ -10,9 +10,9 @@ import type { UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
 import { Combo } from '@/ui/combo';
 import { FormField } from '@/ui/form-field';
-import { KeptForm } from '@/ui/kept-form';
-import { Trouble } from '@/ui/trouble';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSaveForm } from '@/ui/use-save-form';
 import { useSearch } from '@/ui/use-search';
 import { makeSheet } from '../../wire';
 import type { NewSheetPage, StandChoice } from '../queries';
@@ -35,7 +35,7 @@ const Pasted = ({ form }: { readonly form: UseFormReturn<z.infer<typeof Typed>> 
       placeholder={'40 g butter\n300 g shallots\nsweat 10 min\n2 l water\nreduce by half'}
       {...form.register('lines')}
     />
-    <Trouble says={form.formState.errors.lines?.message} />
+    <TroubleText says={form.formState.errors.lines?.message} />
   </Form.Group>
 );
 
@@ -46,7 +46,7 @@ function useNewSheet(page: NewSheetPage) {
     list.find((c) => c.id === id) ?? list.find((c) => c.id.startsWith('own:'));
   const [vessel, setVessel] = useState(named(page.vessels, like?.vessel));
   const [hob, setHob] = useState(named(page.hobs, like?.hob));
-  const keeping = useKeptForm(Typed, { name: '', lines: '' }, async ({ name, lines }) => {
+  const keeping = useSaveForm(Typed, { name: '', lines: '' }, async ({ name, lines }) => {
     if (!vessel || !hob)
       return {
         ok: false,
@@ -79,7 +79,7 @@ export function NewSheet({ page }: { readonly page: NewSheetPage }) {
           ? 'With all its steps; from then on they go their own ways.'
           : 'Its steps are said on the sheet, one after the other.'}
       </p>
-      <KeptForm of={keeping}>
+      <SaveForm of={keeping}>
         <Row className="g-3 mt-1" style={{ maxWidth: '52rem' }}>
           <Col sm={12}>
             <FormField
@@ -117,8 +117,8 @@ export function NewSheet({ page }: { readonly page: NewSheetPage }) {
         <Button type="submit" className="mt-3" disabled={busy}>
           {busy ? 'Opening …' : 'Open the sheet'}
         </Button>
-        <Trouble says={message} />
-      </KeptForm>
+        <TroubleText says={message} />
+      </SaveForm>
     </>
   );
 }

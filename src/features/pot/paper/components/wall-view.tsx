@@ -4,13 +4,13 @@ import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { allergenWords, WALL_ENDS } from '@/core/safety';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { sizeWords, versionWords } from '../words';
 import type { WallSheet } from '../queries';
 
 /** A sheet as it hangs on the wall or stands on a shelf: steps in large type, the dip to look for, boxes to write in. */
 export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly query: string }) {
-  const figures = useFigures();
+  const figures = useFormatters();
   return (
     <>
       <div className="page-head">
@@ -65,7 +65,7 @@ function WallTools({ id, query }: { readonly id: string; readonly query: string 
 
 /** One step: a box to tick, what to do, what to look for, boxes to write in. */
 function WallRow({ step: s }: { readonly step: WallSheet['steps'][number] }) {
-  const { bare, litres, hours } = useFigures();
+  const { bare, litres, hours } = useFormatters();
   return (
     <li>
       <Form.Check

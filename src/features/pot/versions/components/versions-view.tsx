@@ -6,18 +6,18 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
-import { useAnew } from '@/ui/anew';
-import { useFigures, type Figures } from '@/ui/figures';
-import { MovedList } from '@/ui/moved-list';
-import { Trouble } from '@/ui/trouble';
+import { usePageReset } from '@/ui/page-reset';
+import { useFormatters, type Formatters } from '@/ui/formatters-context';
+import { ChangedCosts } from '@/ui/changed-costs';
+import { TroubleText } from '@/ui/trouble-text';
 import { TypedField } from '@/ui/typed-field';
-import { useKept } from '@/ui/use-kept';
-import { keepPotSheet, keepVersionName } from '../../wire';
+import { useSave } from '@/ui/use-save';
+import { savePotSheet, saveVersionName } from '../../wire';
 import type { VersionBeside, VersionFigures, VersionsPage } from '../queries';
 
 /** A sheet's versions: which there are, and those chosen beside the one that stands. */
 export function VersionsView({ page, most }: { readonly page: VersionsPage; readonly most: number }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <>
       <div className="page-head">
@@ -67,7 +67,7 @@ const titleOf = (page: VersionsPage, version: number, day: (iso: string) => stri
 };
 
 function VersionList({ page, most }: { readonly page: VersionsPage; readonly most: number }) {
-  const { said } = useFigures();
+  const { said } = useFormatters();
   const router = useRouter();
   // At once: what they come to is there when the server has worked it out.
   const [chosen, setChosen] = useState(() => page.beside.map((b) => b.version));
@@ -128,7 +128,7 @@ function Called({
   readonly row: VersionsPage['rows'][number];
   readonly mayEdit: boolean;
 }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   return (
     <>
       <TypedField
@@ -137,14 +137,14 @@ function Called({
         placeholder="no name yet"
         disabled={!mayEdit}
         onTyped={() => undefined}
-        onDone={(name) => void keep(() => keepVersionName({ id, version: row.version, name }))}
+        onDone={(name) => void keep(() => saveVersionName({ id, version: row.version, name }))}
       />
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
     </>
   );
 }
 
-type Line = readonly [string, (f: VersionFigures, figures: Figures) => string | undefined];
+type Line = readonly [string, (f: VersionFigures, figures: Formatters) => string | undefined];
 
 const LINES: readonly Line[] = [
   ['litres', (f, { bare }) => (f.litres === null ? undefined : bare(f.litres, 2))],
@@ -158,7 +158,7 @@ const LINES: readonly Line[] = [
 
 /** The figures of the chosen versions beside those of the one that stands. */
 function Beside({ page }: { readonly page: VersionsPage }) {
-  const figures = useFigures();
+  const figures = useFormatters();
   return (
     <Table className="w-auto versions-beside">
       <thead>
@@ -191,16 +191,16 @@ function Beside({ page }: { readonly page: VersionsPage }) {
 
 /** One version: its lines that are others, what it would move, and the way to have it back. */
 function Differs({ of, page }: { readonly of: VersionBeside; readonly page: VersionsPage }) {
-  const { day } = useFigures();
-  const [keep, state] = useKept();
+  const { day } = useFormatters();
+  const [keep, state] = useSave();
   const [back, setBack] = useState(false);
-  const anew = useAnew();
+  const anew = usePageReset();
   const now = new Map(page.lines.map((l) => [l.id, l.text]));
   const was = new Map(of.lines.map((l) => [l.id, l.text]));
   const title = titleOf(page, of.version, day);
   const putBack = (): void =>
     void keep(() =>
-      keepPotSheet({
+      savePotSheet({
         id: page.id,
         seen: page.now,
         steps: [...of.sheet.steps],
@@ -228,7 +228,7 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
           </p>
         )
       )}
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
       <ul className="list-unstyled">
         {of.lines.flatMap((l) =>
           now.get(l.id) === l.text
@@ -241,7 +241,7 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
         )}
         {page.lines.flatMap((l) => (was.has(l.id) ? [] : [<li key={l.id}>not there then: “{l.text}”</li>]))}
       </ul>
-      {of.trouble === undefined && <MovedList moved={of.moved} when="else would move" />}
+      {of.trouble === undefined && <ChangedCosts moved={of.moved} when="else would move" />}
     </section>
   );
 }

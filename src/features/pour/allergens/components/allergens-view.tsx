@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { allergenPage, LABEL_ALLERGENS } from '@/core/safety';
 import { DataTable, type Column } from '@/ui/data-table';
 import type { AllergensPage, CarriesRow } from '../queries';
-import { isWhole, whyNot } from '../words';
+import { isWhole, partialReason } from '../words';
 
 /** Plates or pots against allergens: what each comes from, and what nobody can say yet. */
 export function AllergensView({ page }: { readonly page: AllergensPage }) {
@@ -70,7 +70,7 @@ function useColumns(page: AllergensPage): readonly Column<CarriesRow>[] {
             <Link prefetch={false} href={r.href}>
               {r.name}
             </Link>
-            {!isWhole(r) && <span className="d-block small-line dearer">{whyNot(r)}</span>}
+            {!isWhole(r) && <span className="d-block small-line dearer">{partialReason(r)}</span>}
           </>
         ),
       },

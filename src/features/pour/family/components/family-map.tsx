@@ -15,8 +15,8 @@ import '@xyflow/react/dist/base.css';
 import Link from 'next/link';
 import { createContext, useContext, useMemo, type CSSProperties } from 'react';
 import type { Family, Relative, Tie } from '@/core/costing';
-import { useFigures } from '@/ui/figures';
-import { BOX, laidOut, lineWidth, tintOf } from '../laid-out';
+import { useFormatters } from '@/ui/formatters-context';
+import { BOX, familyLayout, lineWidth, tintOf } from '../layout';
 import { costWords } from './kin-words';
 
 interface Acts {
@@ -58,10 +58,10 @@ const colourOf = (tint: number | undefined): string =>
 
 /** Boxes and lines of a family. */
 function useDrawn(family: Family, of: string | undefined) {
-  const { litres } = useFigures();
+  const { litres } = useFormatters();
   return useMemo(() => {
     const box = { ...BOX, height: of === undefined ? BOX.height : BOX.height + ONE_MORE };
-    const places = laidOut(family, box);
+    const places = familyLayout(family, box);
     const by = new Map(family.relatives.map((r) => [r.id, r]));
     const tint = tintOf(family.relatives.filter((r) => r.is === 'pot').map((r) => r.cost));
     const batches = (t: Tie): number => by.get(t.to)?.batches ?? 1;
@@ -138,7 +138,7 @@ export function FamilyMap({ family, ...acts }: Acts & { readonly family: Family 
 /** One of the family: its name, what a batch gives and costs, and a way to fold its daughters away. */
 function Kin({ data: { relative } }: NodeProps<Box>) {
   const acts = useContext(ActsContext);
-  const figures = useFigures();
+  const figures = useFormatters();
   if (!acts) return null;
   const { id, is, name } = relative;
   const share = acts.shares.get(id);

@@ -7,11 +7,11 @@ import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { goesTo, sharesOf, type Family, type Relative } from '@/core/costing';
 import { Combo } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { UsedBy } from '@/ui/used-by';
 import { findKin } from '../actions';
 import type { FamilyPage } from '../queries';
-import { hiddenBy } from '../laid-out';
+import { hiddenBy } from '../layout';
 import { costWords, hrefOf } from './kin-words';
 import { Outline } from './outline';
 
@@ -136,7 +136,7 @@ function Head({
   readonly chosen: Relative | undefined;
   readonly shares: ReadonlyMap<string, number | null>;
 }) {
-  const figures = useFigures();
+  const figures = useFormatters();
   const plates = page.relatives.filter((r) => r.is === 'plate' && shares.has(r.id));
   const most = plates
     .map((p) => ({ ...p, money: (shares.get(p.id) ?? 0) * (p.cost ?? 0) }))
@@ -173,7 +173,7 @@ function Head({
 
 /** Where a litre of the chosen pot goes in a usual week. */
 function WhereItGoes({ page, of }: { readonly page: Family; readonly of: Relative }) {
-  const { litres, bare } = useFigures();
+  const { litres, bare } = useFormatters();
   const goes = goesTo(page, of.id);
   if (of.is !== 'pot' || goes.length === 0) return null;
   const names = new Map(page.relatives.map((r) => [r.id, r.name]));

@@ -1,5 +1,5 @@
 import type { Relative } from '@/core/costing';
-import type { Figures } from '@/ui/figures';
+import type { Formatters } from '@/ui/formatters-context';
 
 /** Where one of the family is looked at by itself. */
 export const hrefOf = ({ id, is }: Pick<Relative, 'id' | 'is'>): string => {
@@ -8,7 +8,7 @@ export const hrefOf = ({ id, is }: Pick<Relative, 'id' | 'is'>): string => {
 };
 
 /** What one of the family gives and costs, in a few words. */
-export function costWords(r: Relative, { litres, money, bare }: Figures): string {
+export function costWords(r: Relative, { litres, money, bare }: Formatters): string {
   if (r.is === 'plate')
     return r.cost === null
       ? 'incomplete'

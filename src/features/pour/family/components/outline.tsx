@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { tiesBy, type Family, type Relative, type Tie } from '@/core/costing';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { costWords } from './kin-words';
 
 interface Known {
@@ -55,7 +55,7 @@ function Branch({
   readonly known: Known;
   readonly first: ReadonlyMap<string, string | undefined>;
 }) {
-  const figures = useFigures();
+  const figures = useFormatters();
   const { litres, kilos, bare } = figures;
   const relative = known.by.get(id);
   if (!relative) return null;

@@ -3,11 +3,11 @@
 import { useRouter } from 'next/navigation';
 import { z } from 'zod';
 import { FormField } from '@/ui/form-field';
-import { KeepIt } from '@/ui/keep-it';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
 import { SidePanel } from '@/ui/side-panel';
-import { useKeptForm } from '@/ui/use-kept-form';
-import { keepMenu } from '../send';
+import { useSaveForm } from '@/ui/use-save-form';
+import { saveMenu } from '../send';
 import { type MenuTyped } from '../wire';
 
 const Named = z.object({ name: z.string().trim().min(1, 'What is the menu called?') });
@@ -15,8 +15,8 @@ const Named = z.object({ name: z.string().trim().min(1, 'What is the menu called
 /** A menu that was not there. */
 export function NewMenu({ close }: { readonly close: () => void }) {
   const router = useRouter();
-  const keeping = useKeptForm(Named, { name: '' }, async ({ name }) => {
-    const answer = await keepMenu({ id: null, name, mixIn: 'portions', plates: [] });
+  const keeping = useSaveForm(Named, { name: '' }, async ({ name }) => {
+    const answer = await saveMenu({ id: null, name, mixIn: 'portions', plates: [] });
     if (answer.ok) {
       close();
       router.push(`/pour/menus?of=${answer.value.id}`);
@@ -25,10 +25,10 @@ export function NewMenu({ close }: { readonly close: () => void }) {
   });
   return (
     <SidePanel title="A new menu" open close={close}>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
-        <KeepIt of={keeping} />
-      </KeptForm>
+        <SaveButton of={keeping} />
+      </SaveForm>
     </SidePanel>
   );
 }
@@ -44,9 +44,9 @@ export interface WholeMenu {
 }
 
 /** Calls a menu otherwise. */
-export function NameIt({ id, typed, version, kept, close }: WholeMenu & { readonly close: () => void }) {
-  const keeping = useKeptForm(Named, { name: typed.name }, async ({ name }, _form, seen) => {
-    const answer = await keepMenu({ ...typed, id, name, seen: Math.max(seen ?? 0, version()) });
+export function RenameMenu({ id, typed, version, kept, close }: WholeMenu & { readonly close: () => void }) {
+  const keeping = useSaveForm(Named, { name: typed.name }, async ({ name }, _form, seen) => {
+    const answer = await saveMenu({ ...typed, id, name, seen: Math.max(seen ?? 0, version()) });
     if (answer.ok) {
       kept(answer.version);
       close();
@@ -55,10 +55,10 @@ export function NameIt({ id, typed, version, kept, close }: WholeMenu & { readon
   });
   return (
     <SidePanel title="Rename" open close={close}>
-      <KeptForm className="stacked" of={keeping}>
+      <SaveForm className="stacked" of={keeping}>
         <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
-        <KeepIt of={keeping} />
-      </KeptForm>
+        <SaveButton of={keeping} />
+      </SaveForm>
     </SidePanel>
   );
 }

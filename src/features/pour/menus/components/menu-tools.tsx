@@ -5,25 +5,25 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
-import { useKept } from '@/ui/use-kept';
-import { putMenuAway } from '../send';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { archiveMenu } from '../send';
 import type { WholeMenu } from './menu-forms';
 
-const NameIt = dynamic(() => import('./menu-forms').then((m) => m.NameIt), { ssr: false });
+const NameIt = dynamic(() => import('./menu-forms').then((m) => m.RenameMenu), { ssr: false });
 
 /** What is done to a whole menu: called otherwise, put away. */
 export function MenuTools(menu: WholeMenu) {
   const { id, typed } = menu;
   const [naming, setNaming] = useState(false);
-  const [keep, state] = useKept();
-  const tell = useTell();
+  const [keep, state] = useSave();
+  const tell = useToast();
   const router = useRouter();
   const away = (): void =>
-    void keep(() => putMenuAway({ id, away: true })).then((ok) => {
+    void keep(() => archiveMenu({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${typed.name} is archived.`, () => void keep(() => putMenuAway({ id, away: false })));
+      tell(`${typed.name} is archived.`, () => void keep(() => archiveMenu({ id, away: false })));
       router.push('/pour/menus');
     });
   return (
@@ -37,7 +37,7 @@ export function MenuTools(menu: WholeMenu) {
           Archive
         </MoreAction>
       </MoreMenu>
-      <Trouble says={state.message} />
+      <TroubleText says={state.message} />
       {naming && <NameIt {...menu} close={() => setNaming(false)} />}
     </div>
   );

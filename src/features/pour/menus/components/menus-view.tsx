@@ -8,18 +8,18 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
 import type { InMix } from '@/core/costing';
-import { AwayList } from '@/ui/away-list';
+import { ArchivedList } from '@/ui/archived-list';
 import { Combo } from '@/ui/combo';
-import { countedWords } from '@/ui/counted';
-import { CountedSwitch } from '@/ui/counted-switch';
-import { useFigures } from '@/ui/figures';
+import { layersText } from '@/ui/counted-layers';
+import { LayerSwitch } from '@/ui/layer-switch';
+import { useFormatters } from '@/ui/formatters-context';
 import { Panel } from '@/ui/panel';
 import { SheetTable } from '@/ui/sheet-table';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import { TypedField } from '@/ui/typed-field';
-import { findPlates } from '../actions';
+import { findMenuPlates } from '../actions';
 import type { MenusPage, OnMenu } from '../queries';
-import { putMenuAway } from '../send';
+import { archiveMenu } from '../send';
 import { MenuTools } from './menu-tools';
 import { useMenu } from './use-menu';
 
@@ -45,7 +45,7 @@ export function MenusView({ page }: { readonly page: MenusPage }) {
             )}
           </p>
         </div>
-        {menus.length > 0 && <CountedSwitch />}
+        {menus.length > 0 && <LayerSwitch />}
         {mayEdit && menus.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
             A new menu
@@ -64,7 +64,7 @@ export function MenusView({ page }: { readonly page: MenusPage }) {
         </div>
       )}
       {menu && <OneMenu key={menu.id} menu={menu} page={page} />}
-      {mayEdit && <AwayList rows={page.away} bringBack={(id) => putMenuAway({ id, away: false })} />}
+      {mayEdit && <ArchivedList rows={page.away} bringBack={(id) => archiveMenu({ id, away: false })} />}
       {making && <NewMenu close={() => setMaking(false)} />}
     </>
   );
@@ -162,7 +162,7 @@ function PlateRow({
   readonly page: MenusPage;
   readonly live: Live;
 }) {
-  const { money, bare } = useFigures();
+  const { money, bare } = useFormatters();
   const pct = (x: number | null | undefined, digits = 1): string =>
     x === null || x === undefined ? '–' : `${bare(x, digits)} %`;
   const over = plate.target !== undefined && (is?.foodCostPct ?? 0) > plate.target;
@@ -230,7 +230,7 @@ function SoldField({
         onDone={(t) => live.keepSold(plate.id, t)}
       />
       <span id={`sold-${plate.id}`}>
-        <Trouble as="span" says={live.troubleOf(plate.id)} />
+        <TroubleText as="span" says={live.troubleOf(plate.id)} />
       </span>
     </>
   );
@@ -238,7 +238,7 @@ function SoldField({
 
 /** Whether a plate carries its menu or breaks it, in points of food cost. */
 function Moves({ by }: { readonly by: number | null }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   if (by === null) return <>–</>;
   if (Math.abs(by) < 0.05) return <span className="quiet">0.0</span>;
   return by > 0 ? (
@@ -258,7 +258,7 @@ function AnotherPlate({ live }: { readonly live: Live }) {
         label="Add a dish"
         placeholder="another dish"
         chosen={undefined}
-        find={findPlates}
+        find={findMenuPlates}
         choose={(p) => {
           if (!p || there.has(p.id)) return;
           void live.add(p.id);
@@ -279,7 +279,7 @@ const besideMix = (plates: readonly OnMenu[], mix: readonly InMix[]): number | n
 
 /** What the menu costs of what it brings. */
 function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage }) {
-  const { money, bare, counted } = useFigures();
+  const { money, bare, counted } = useFormatters();
   const { mix, typed, state } = live;
   const beside = besideMix(page.menu?.plates ?? [], mix.plates);
   return (
@@ -299,7 +299,7 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
         <dd className="fig">{money(mix.cost)}</dd>
         {counted.length > 1 && (
           <>
-            <dt>And in {countedWords(counted.slice(1))}</dt>
+            <dt>And in {layersText(counted.slice(1))}</dt>
             <dd className="fig">{money(beside)}</dd>
           </>
         )}
@@ -326,7 +326,7 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
           {t.message}
         </p>
       ))}
-      <Trouble says={state.message} both={state.both} />
+      <TroubleText says={state.message} both={state.both} />
       <p role="status" className="m-0 small-line">
         {state.kept && <span className="cheaper">✓ saved</span>}
       </p>

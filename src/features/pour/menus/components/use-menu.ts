@@ -1,10 +1,10 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { menuMix } from '@/core/costing';
 import { readNumber } from '@/core/quantity';
-import { useAhead } from '@/ui/use-ahead';
-import { useKept } from '@/ui/use-kept';
+import { useStaleGuard } from '@/ui/use-stale-guard';
+import { useSave } from '@/ui/use-save';
 import type { MenusPage } from '../queries';
-import { keepMenu } from '../send';
+import { saveMenu } from '../send';
 import { type MenuTyped } from '../wire';
 
 type Menu = NonNullable<MenusPage['menu']>;
@@ -75,15 +75,15 @@ function useKeepMenu(menu: Menu) {
   useEffect(() => {
     version.current = Math.max(version.current, menu.version);
   }, [menu.version]);
-  const [keep, state] = useKept();
-  const { isNew, sent, kept } = useAhead();
+  const [keep, state] = useSave();
+  const { isNew, sent, kept } = useStaleGuard();
   return {
     state,
     isNew,
     send: (whole: MenuTyped): Promise<boolean> =>
       keep(async (seen) => {
         sent();
-        const answer = await keepMenu({ id: menu.id, seen: seen ?? version.current, ...whole });
+        const answer = await saveMenu({ id: menu.id, seen: seen ?? version.current, ...whole });
         if (answer.ok) version.current = answer.version ?? version.current;
         kept(answer.ok ? answer.version : null);
         return answer;

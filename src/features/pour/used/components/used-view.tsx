@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import type { OnPlate, Use, WhereUsed } from '@/core/costing';
 import { Combo } from '@/ui/combo';
 import { DataTable, type Column } from '@/ui/data-table';
-import { useFigures, type Figures } from '@/ui/figures';
+import { useFormatters, type Formatters } from '@/ui/formatters-context';
 import { findUsed } from '../actions';
 import type { UsedPage } from '../queries';
 
@@ -43,7 +43,7 @@ const perWeek = (u: Use): number => u.batches ?? 0;
 
 /** The answer in a line: how much a week, for how much, and on how many plates. */
 function Answer({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boolean }) {
-  const { litres, kilos, money } = useFigures();
+  const { litres, kilos, money } = useFormatters();
   const pots = used.direct.filter((u) => u.is === 'pot');
   const week = pots.reduce((sum, u) => sum + perWeek(u) * (u.ml || u.g), 0);
   const cost = pots.reduce<number | null>(
@@ -123,7 +123,7 @@ function Uses({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boo
 const NotKnown = () => <span className="quiet">not known</span>;
 
 /** What one batch or plate takes and costs; and the same for a week, where it is known how often it is made. */
-function amountColumns(vessel: boolean, { litres, kilos, bare }: Figures): readonly Column<Use>[] {
+function amountColumns(vessel: boolean, { litres, kilos, bare }: Formatters): readonly Column<Use>[] {
   const much = (u: Use, times: number): string => (u.ml > 0 ? litres(u.ml * times) : kilos(u.g * times));
   return [
     {
@@ -153,7 +153,7 @@ function amountColumns(vessel: boolean, { litres, kilos, bare }: Figures): reado
   ];
 }
 
-function moneyColumns({ money, small }: Figures): readonly Column<Use>[] {
+function moneyColumns({ money, small }: Formatters): readonly Column<Use>[] {
   return [
     {
       id: 'money',
@@ -176,7 +176,7 @@ function moneyColumns({ money, small }: Figures): readonly Column<Use>[] {
 }
 
 function useDirect(vessel: boolean): readonly Column<Use>[] {
-  const figures = useFigures();
+  const figures = useFormatters();
   return useMemo((): readonly Column<Use>[] => {
     const [one, times, week] = amountColumns(vessel, figures);
     const [money, weekly] = vessel ? [] : moneyColumns(figures);
@@ -195,7 +195,7 @@ function useDirect(vessel: boolean): readonly Column<Use>[] {
 }
 
 function usePlates(): readonly Column<OnPlate>[] {
-  const { small, bare } = useFigures();
+  const { small, bare } = useFormatters();
   return useMemo(
     (): readonly Column<OnPlate>[] => [
       {

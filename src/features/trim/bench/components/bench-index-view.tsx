@@ -6,8 +6,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { useFigures } from '@/ui/figures';
-import { Trouble } from '@/ui/trouble';
+import { useFormatters } from '@/ui/formatters-context';
+import { TroubleText } from '@/ui/trouble-text';
 import { KIND_WORDS } from '../../words';
 import { findForBench } from '../actions';
 import { putOnBench } from '../wire';
@@ -47,7 +47,7 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
           onChange={(event) => setWanted(event.target.value)}
         />
       </Stack>
-      <Trouble says={message} />
+      <TroubleText says={message} />
       {index.open.length > 0 && !searching && <OnBench open={index.open} />}
       <SheetTable className="tall">
         <BenchHead mayTest={index.mayTest} />
@@ -74,7 +74,7 @@ function Row({
   readonly row: BenchRow;
   readonly begin: ((ingredient: string) => Promise<void>) | undefined;
 }) {
-  const { bare, day } = useFigures();
+  const { bare, day } = useFormatters();
   return (
     <tr>
       <th scope="row">
@@ -127,7 +127,7 @@ function Row({
 }
 
 function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   return (
     <section className="d-flex flex-wrap gap-3" aria-label="On the bench now">
       {open.map((t) => (
@@ -149,7 +149,7 @@ function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
 }
 
 function BenchHead({ mayTest }: { readonly mayTest: boolean }) {
-  const { currencySign } = useFigures();
+  const { currencySign } = useFormatters();
   return (
     <thead>
       <tr>

@@ -3,8 +3,8 @@
 import Button from 'react-bootstrap/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { Trouble } from '@/ui/trouble';
-import { keepApart } from '../wire';
+import { TroubleText } from '@/ui/trouble-text';
+import { saveApart } from '../wire';
 import type { TestTyped, TheirTest } from '../wire';
 import { FATE_WORDS } from '../../words';
 import { noAnswer } from '@/wire';
@@ -40,7 +40,7 @@ export function BothTests({
   const [message, setMessage] = useState<string>();
   const finished = theirs.test.state === 'kept';
   const apart = async (): Promise<void> => {
-    const answer = await keepApart({ of: testId, typed: mine }).catch(() => ({
+    const answer = await saveApart({ of: testId, typed: mine }).catch(() => ({
       ok: false as const,
       message: noAnswer('what you weighed still stands here'),
     }));
@@ -65,7 +65,7 @@ export function BothTests({
           Take theirs
         </Button>
       </div>
-      <Trouble says={message} />
+      <TroubleText says={message} />
     </div>
   );
 }

@@ -2,7 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { useId, useState } from 'react';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import { newByProduct } from '../wire';
 import { TRY_AGAIN } from '@/wire';
 
@@ -62,7 +62,7 @@ export function NewByProduct({
       <Button variant="plain" size="sm" onClick={onLeave}>
         Cancel
       </Button>
-      <Trouble says={message} />
+      <TroubleText says={message} />
     </div>
   );
 }

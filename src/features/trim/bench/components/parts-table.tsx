@@ -6,10 +6,10 @@ import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { FATES, type Fate } from '@/core/learning';
 import type { LiveTest } from '@/core/bench';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { FATE_WORDS, fateClass } from '../../words';
-import { useTell } from '@/ui/toasts';
-import { Trouble } from '@/ui/trouble';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
 import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
 import { NewByProduct } from './new-by-product';
@@ -67,7 +67,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
           }}
         />
       )}
-      <Trouble says={troubleAt('parts')} />
+      <TroubleText says={troubleAt('parts')} />
       <Button
         variant="plain"
         size="sm"
@@ -125,8 +125,8 @@ interface RowProps extends Pick<Props, 'typed' | 'live' | 'troubleAt' | 'scale' 
 
 function PartRow(props: RowProps) {
   const { i, part, typed, live, troubleAt, scale, change, keep, both, withPart } = props;
-  const { bare } = useFigures();
-  const tell = useTell();
+  const { bare } = useFormatters();
+  const tell = useToast();
   const start = live.start.g ?? 0;
   return (
     <tr>

@@ -6,7 +6,7 @@ import { X } from 'lucide-react';
 import type { ComponentProps } from 'react';
 import type { LiveTest } from '@/core/bench';
 import type { SecondPassWorth } from '@/core/learning';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { TestTyped } from '../wire';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
@@ -129,7 +129,7 @@ function Said({
 
 /** Whether a second pass pays: what its kilos would have cost, against the hands it took. */
 export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }) {
-  const { money, kilos } = useFigures();
+  const { money, kilos } = useFormatters();
   if (!worth || !(worth.extraG > 0)) return null;
   return (
     <p className="mt-2" role="status">

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
 import { Combo } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useSearch } from '@/ui/use-search';
 import { SEASONS, TEST_KINDS, type Season, type TestKind } from '@/core/learning';
 import { FIRST_PARTS, KIND_WORDS } from '../../words';
@@ -19,7 +19,7 @@ export function TestHead({
   readonly typed: TestTyped;
   readonly change: (next: TestTyped) => void;
 }) {
-  const { said } = useFigures();
+  const { said } = useFormatters();
   const deliveries = useMemo(
     () => page.deliveries.map((d) => ({ id: d.purchase, name: said(d.words) })),
     [page.deliveries, said],

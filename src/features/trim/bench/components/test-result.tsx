@@ -2,7 +2,7 @@
 
 import Stack from 'react-bootstrap/Stack';
 import type { Figure } from '@/core/bench';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { TestPage } from '../queries';
 import { ThreeSchools } from './three-schools';
 import type { Weighed } from './use-weighed';
@@ -19,7 +19,7 @@ const FIGURE_WORDS: Partial<Record<Figure, string>> = {
 
 /** What a test says, largest first: the usable share and its price, or what cooking did. */
 export function TestResult({ page, weighed }: { readonly page: TestPage; readonly weighed: Weighed }) {
-  const { bare, currencySign } = useFigures();
+  const { bare, currencySign } = useFormatters();
   const { test, figures, usablePerKg, perKg } = weighed;
   if (test)
     return (

@@ -2,7 +2,7 @@ import Stack from 'react-bootstrap/Stack';
 import { Panel } from '@/ui/panel';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import type { TestPage } from '../queries';
 import { TestResult } from './test-result';
 import type { useTest } from './use-test';
@@ -63,7 +63,7 @@ export function TestSide({
           {asks}
         </p>
       )}
-      <Trouble says={missing} />
+      <TroubleText says={missing} />
     </Panel>
   );
 }

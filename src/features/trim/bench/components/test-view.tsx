@@ -5,13 +5,13 @@ import Alert from 'react-bootstrap/Alert';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { isDrained } from '@/core/bench';
-import { farOff } from '@/core/larder';
-import { useFigures } from '@/ui/figures';
-import { Trouble } from '@/ui/trouble';
-import { dropIt, type TestTyped } from '../wire';
+import { outlierQuestion } from '@/core/larder';
+import { useFormatters } from '@/ui/formatters-context';
+import { TroubleText } from '@/ui/trouble-text';
+import { discardTest, type TestTyped } from '../wire';
 import type { TestPage } from '../queries';
 import { BothTests } from './both-tests';
-import { KeptTest } from './kept-test';
+import { SavedTest } from './saved-test';
 import { PartsTable } from './parts-table';
 import { emptySecond, SecondPass } from './second-pass';
 import { TestHead } from './test-head';
@@ -20,7 +20,7 @@ import { useScale } from './use-scale';
 import { useTest } from './use-test';
 import { useWeighed } from './use-weighed';
 import { WeighBar } from './weigh-bar';
-import { WeighedIn } from './weighed-in';
+import { StartWeight } from './start-weight';
 
 /** One test on the bench: weighed in, weighed part by part, and what it comes to at every stroke. */
 export function TestView({ page }: { readonly page: TestPage }) {
@@ -40,7 +40,7 @@ export function TestView({ page }: { readonly page: TestPage }) {
       <fieldset disabled={!page.mayTest}>
         <TestHead page={page} typed={typed} change={change} />
         <Refused page={page} bench={bench} />
-        <WeighedIn
+        <StartWeight
           typed={typed}
           live={weighed.live.start}
           troubleAt={troubleAt}
@@ -87,7 +87,7 @@ function useEnds(
   { trouble, test }: ReturnType<typeof useWeighed>,
 ) {
   const { refusal } = bench;
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const router = useRouter();
   const [tried, setTried] = useState(false);
   // Before somebody says that it is finished, only what is plainly wrong is told; then all that is missing.
@@ -101,7 +101,7 @@ function useEnds(
   // A slip of the scale or of a finger: a yield that is far from what it was is asked about before it is kept.
   const odd =
     test &&
-    farOff({
+    outlierQuestion({
       what: 'yield',
       before: page.usable * 100,
       after: test.usable * 100,
@@ -117,7 +117,7 @@ function useEnds(
     if (await bench.finish()) router.push(`/trim/${page.test.ingredient}?after=${page.test.id}`);
   };
   const drop = async (): Promise<void> => {
-    const answer = await dropIt({ id: page.test.id, seen: bench.version.current });
+    const answer = await discardTest({ id: page.test.id, seen: bench.version.current });
     if (answer.ok) router.push('/trim');
   };
   return {
@@ -134,10 +134,10 @@ function Refused({ page, bench }: { readonly page: TestPage; readonly bench: Ret
   const { refusal, typed } = bench;
   const router = useRouter();
   if (!refusal) return null;
-  if (!refusal.theirs) return refusal.path === '' ? <Trouble says={refusal.message} /> : null;
+  if (!refusal.theirs) return refusal.path === '' ? <TroubleText says={refusal.message} /> : null;
   return (
     <Alert variant="danger">
-      <Trouble says={refusal.message} />
+      <TroubleText says={refusal.message} />
       <BothTests
         mine={typed}
         theirs={refusal.theirs}
@@ -163,7 +163,7 @@ function OpenSecond({ onOpen }: { readonly onOpen: () => void }) {
 /** Once it is finished it is shown as it was kept; until that has been read, only that it is. */
 function Finished({ page }: { readonly page: TestPage }) {
   return page.test.state === 'kept' ? (
-    <KeptTest page={page} />
+    <SavedTest page={page} />
   ) : (
     <p role="status" className="small-line cheaper">
       ✓ Finished. Calculating what it taught.

@@ -1,16 +1,16 @@
 'use client';
 
 import Table from 'react-bootstrap/Table';
-import { afterTheKnife, type Knife } from '@/core/knife';
+import { priceAfterTrim, type Knife } from '@/core/knife';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import type { TestWeighed } from '@/core/learning';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SCHOOL_WORDS } from '../../words';
 
 const HERE = { boxShadow: 'inset 4px 0 0 var(--copper)' };
 
 /** An ingredient's knife with the shares a test has just weighed. */
-export const knifeWith = (knife: Knife, test: TestWeighed): Knife => ({
+export const knifeAt = (knife: Knife, test: TestWeighed): Knife => ({
   ...knife,
   byProducts: knife.byProducts.map((b) => ({ ...b, share: test.byProducts.get(b.knife.id) ?? 0 })),
 });
@@ -25,8 +25,8 @@ export function ThreeSchools({
   readonly test: TestWeighed;
   readonly perKg: number;
 }) {
-  const { bare, currencySign } = useFigures();
-  const tested = knifeWith(knife, test);
+  const { bare, currencySign } = useFormatters();
+  const tested = knifeAt(knife, test);
   const off = test.stockTrim + [...test.byProducts.values()].reduce((a, b) => a + b, 0);
   const taken = tested.trimTaken > 0 || tested.byProducts.some((b) => b.taken > 0 && b.share > 0);
   return (
@@ -35,7 +35,7 @@ export function ThreeSchools({
       <Table size="sm" className="mb-2">
         <tbody>
           {TRIM_SCHOOLS.map((school) => {
-            const prices = afterTheKnife({ ...tested, school }, perKg, test.usable, test.stockTrim);
+            const prices = priceAfterTrim({ ...tested, school }, perKg, test.usable, test.stockTrim);
             const here = school === knife.school;
             return (
               <tr key={school} aria-current={here ? 'true' : undefined}>
@@ -57,7 +57,7 @@ export function ThreeSchools({
         </tbody>
       </Table>
       {TRIM_SCHOOLS.map((school) => {
-        const { trouble } = afterTheKnife({ ...tested, school }, perKg, test.usable, test.stockTrim);
+        const { trouble } = priceAfterTrim({ ...tested, school }, perKg, test.usable, test.stockTrim);
         return trouble ? (
           <p key={school} className="trouble">
             {SCHOOL_WORDS[school].name}: {trouble.message}

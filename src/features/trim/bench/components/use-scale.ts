@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { settled, type Reading } from '@/core/learning';
+import { scaleState, type ScaleReading } from '@/core/learning';
 import { noAnswer } from '@/wire';
 
 /** How taking a weight goes: reading, with what it shows; or why it took none, with what could be taken all the same. */
@@ -36,12 +36,12 @@ export function useScale() {
       own.abort();
       setTaking({ field, reading: false, trouble, asItStands });
     };
-    const readings: Reading[] = [];
+    const readings: ScaleReading[] = [];
     try {
       for await (const line of linesOf(own.signal)) {
         if ('gone' in line) return fail(line.gone);
         readings.push(line);
-        const said = settled(readings);
+        const said = scaleState(readings);
         if (said.is === 'overload')
           return fail('That is more than the scale can bear: weigh it in two parts.');
         if (said.is === 'drifting')
@@ -72,7 +72,7 @@ export function useScale() {
   return { taking, take, give };
 }
 
-type Line = Reading | { readonly gone: string };
+type Line = ScaleReading | { readonly gone: string };
 
 /** The stream of readings, a line of JSON at a time. */
 async function* linesOf(signal: AbortSignal): AsyncGenerator<Line> {

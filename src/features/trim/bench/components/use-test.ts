@@ -1,10 +1,10 @@
 import { useCallback, useRef, useState } from 'react';
 import type { WrittenTest } from '@/core/bench';
 import type { TestPage } from '../queries';
-import { useUnkept } from '@/ui/unkept';
-import { useSent } from '@/ui/use-sent';
-import { keepTest, keepWeighing, SAVE, type TestTyped, type TheirTest } from '../wire';
-import { noAnswer, waits, type No, type Reply } from '@/wire';
+import { useUnsavedChanges } from '@/ui/unsaved-changes';
+import { useQueuedWrite } from '@/ui/use-queued-write';
+import { saveTest, saveWeighing, SAVE, type TestTyped, type TheirTest } from '../wire';
+import { noAnswer, canWait, type No, type Reply } from '@/wire';
 
 /** What of a test is typed, out of how it is kept. */
 export const typedFrom = ({
@@ -29,7 +29,7 @@ export const typedFrom = ({
   purchase: purchase ?? null,
 });
 
-export interface Refusal {
+export interface TestRefusal {
   readonly message: string;
   readonly path: string;
   readonly theirs?: TheirTest | undefined;
@@ -37,12 +37,12 @@ export interface Refusal {
   readonly here: boolean;
 }
 
-const refusalOf = (no: No<TheirTest>): Refusal => ({
+const refusalOf = (no: No<TheirTest>): TestRefusal => ({
   message:
     no.code === 'no-answer' ? noAnswer('what you weighed stands here and can be kept again') : no.message,
   path: no.path.replace(/^typed\./, ''),
   theirs: no.theirs,
-  here: waits(no),
+  here: canWait(no),
 });
 
 /**
@@ -56,7 +56,7 @@ export function useTest(page: TestPage) {
 
   const finish = useCallback(async (): Promise<boolean> => {
     await settled();
-    const ok = settle(await keepTest({ id: page.test.id, seen: version.current, typed }));
+    const ok = settle(await saveTest({ id: page.test.id, seen: version.current, typed }));
     if (ok) setFinished(true);
     return ok;
   }, [page.test.id, settle, settled, typed, version]);
@@ -93,8 +93,8 @@ function useWrites(page: TestPage, first: TestTyped) {
     while (next.current && ok) {
       const wanted = next.current;
       next.current = null;
-      const answer = await keepWeighing({ id, seen: version.current, typed: wanted });
-      here = waits(answer);
+      const answer = await saveWeighing({ id, seen: version.current, typed: wanted });
+      here = canWait(answer);
       ok = settle(answer) || here;
       if (!ok) last.current = '';
     }
@@ -115,7 +115,7 @@ function useWrites(page: TestPage, first: TestTyped) {
   );
 
   const settled = useCallback(() => busy.current, []);
-  useSent(SAVE.kind, id, settle);
+  useQueuedWrite(SAVE.kind, id, settle);
   /** What somebody else kept stands here now. */
   const takenAs = useCallback(
     (typed: TestTyped, at: number): void => {
@@ -140,9 +140,9 @@ function useWrites(page: TestPage, first: TestTyped) {
 
 /** The version that the next write has seen, and why the last one was refused. */
 function useAnswers(first: number) {
-  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [refusal, setRefusal] = useState<TestRefusal | null>(null);
   // What was refused stands typed and is kept nowhere; what waits for the network is kept in this browser.
-  useUnkept(refusal !== null && !refusal.here);
+  useUnsavedChanges(refusal !== null && !refusal.here);
   const version = useRef(first);
 
   const settle = useCallback((answer: Reply<null, TheirTest>): boolean => {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { afterTheKnife } from '@/core/knife';
+import { priceAfterTrim } from '@/core/knife';
 import { valuesOf, type Figure } from '@/core/bench';
 import {
   drainedIn,
@@ -15,7 +15,7 @@ import { mannerOf } from '@/core/quantity';
 import type { Trouble } from '@/core/trouble';
 import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
-import { knifeWith } from './three-schools';
+import { knifeAt } from './three-schools';
 
 /** A test as it stands while it is typed: every weight that can be read, and what they come to as soon as they weigh up. */
 export interface Weighed {
@@ -46,7 +46,7 @@ export function useWeighed(page: TestPage, typed: TestTyped): Weighed {
     }
     const read = weighTestIn(typed, manner);
     const cost = (test: TestWeighed): number | undefined =>
-      afterTheKnife(knifeWith(page.knife, test), perKg, test.usable, test.stockTrim).usablePerKg;
+      priceAfterTrim(knifeAt(page.knife, test), perKg, test.usable, test.stockTrim).usablePerKg;
     const once = typed.second ? weighTestIn({ ...typed, second: undefined }, manner) : undefined;
     const before = once?.ok ? cost(once.value) : undefined;
     const hours = typed.second?.time ? hoursIn(typed.second.time, manner, 'second.time') : undefined;

@@ -2,7 +2,7 @@
 
 import type { LiveTest } from '@/core/bench';
 import type { Fate } from '@/core/learning';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { FATE_WORDS, fateClass } from '../../words';
 import type { TestTyped } from '../wire';
 
@@ -59,7 +59,7 @@ export function WeighBar({
   readonly live: LiveTest;
   readonly products: readonly { readonly id: string; readonly name: string }[];
 }) {
-  const { kilos, bare } = useFigures();
+  const { kilos, bare } = useFormatters();
   const start = live.start.g ?? 0;
   const segments = segmentsOf(typed, live, products);
   const found = segments.reduce((sum, s) => sum + s.g, 0);

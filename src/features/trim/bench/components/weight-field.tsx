@@ -3,7 +3,7 @@
 import Button from 'react-bootstrap/Button';
 import { Scale } from 'lucide-react';
 import { useId } from 'react';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import type { LiveWeight } from '@/core/bench';
 import type { useScale } from './use-scale';
 
@@ -26,7 +26,7 @@ const written = (g: number): string => `${Math.round(g)} g`;
 
 /** A weight: typed, worked out, or taken off the scale, which is waited for until it is steady. */
 export function WeightField({ label, field, value, live, trouble, scale, large, onTyped, onDone }: Props) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   const id = useId();
   const taking = scale?.taking?.field === field ? scale.taking : undefined;
   const wrong = trouble ?? live.wrong ?? taking?.trouble;

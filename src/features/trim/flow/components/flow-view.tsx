@@ -5,22 +5,22 @@ import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { Fragment } from 'react';
 import Nav from 'react-bootstrap/Nav';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { TypedField } from '@/ui/typed-field';
-import { farOff } from '@/core/larder';
+import { outlierQuestion } from '@/core/larder';
 import { readSupply } from '@/core/supply';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
-import { keepBatches, keepTaken } from '../wire';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { saveBatches, saveTaken } from '../wire';
 import type { FlowPage } from '../queries';
-import { ThrownAway } from './thrown-away';
+import { ThrownAway } from './waste-form';
 import { SheetTable } from '@/ui/sheet-table';
 
 type Flow = FlowPage['flows'][number];
 
 /** What a week's trimming gives against what the pots ask for, whose cost returns to the usable part, and what was thrown away. */
 export function FlowView({ page }: { readonly page: FlowPage }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   const most = Math.max(1, ...page.flows.map((f) => Math.max(f.givesG, f.asksG)));
   const asked = page.flows.filter((f) => f.somebodyTakes);
   const { more } = page;
@@ -109,7 +109,7 @@ function IdleTrim({
 }
 
 function Idle({ flow: f }: { readonly flow: Flow }) {
-  const { kilos } = useFigures();
+  const { kilos } = useFormatters();
   return (
     <span className="text-nowrap">
       <Link prefetch={false} href={`/trim/${f.of.id}`}>
@@ -129,7 +129,7 @@ function FlowRow({
   readonly page: FlowPage;
   readonly most: number;
 }) {
-  const { bare, kilos } = useFigures();
+  const { bare, kilos } = useFormatters();
   const bar = (g: number, className: string, words: string) => (
     <div className="flow-bar">
       <i className={className} style={{ width: `${(g / most) * 100}%` }} />
@@ -173,12 +173,12 @@ function FlowRow({
 }
 
 function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly page: FlowPage }) {
-  const { kilos, bare } = useFigures();
-  const [keep, state] = useKept();
+  const { kilos, bare } = useFormatters();
+  const [keep, state] = useSave();
   const asks = (typed: string): string | undefined => {
     const after = Number(typed.trim().replace(',', '.'));
     return Number.isFinite(after) && typed.trim() !== '' && after > 0
-      ? farOff({
+      ? outlierQuestion({
           what: 'number of batches',
           before: ask.batches,
           after,
@@ -205,28 +205,28 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
           onTyped={() => undefined}
           onDone={(typed) =>
             void keep((seen) =>
-              keepBatches({ id: ask.recipe, seen: seen ?? page.recipeVersions[ask.recipe] ?? 1, typed }),
+              saveBatches({ id: ask.recipe, seen: seen ?? page.recipeVersions[ask.recipe] ?? 1, typed }),
             )
           }
           unit="a week"
         />
       </span>
-      <Trouble id={`batches-${ask.recipe}`} as="div" says={state.message} both={state.both} />
+      <TroubleText id={`batches-${ask.recipe}`} as="div" says={state.message} both={state.both} />
     </div>
   );
 }
 
 /** Short, enough, or left over: and what becomes of the cost of what is left over. */
 function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: boolean }) {
-  const { kilos, bare, money } = useFigures();
-  const [keep, state] = useKept();
+  const { kilos, bare, money } = useFormatters();
+  const [keep, state] = useSave();
   const over = f.givesG - f.asksG;
   const pct = Math.round(f.reallyTaken * 100);
   const set = (to: number): void => {
     const from = readSupply(f.supply);
     const what = from?.is === 'trim' ? ('stock trim' as const) : ('by-product' as const);
     void keep((seen) =>
-      keepTaken({ id: from && 'id' in from ? from.id : '', what, seen: seen ?? f.version, pct: to }),
+      saveTaken({ id: from && 'id' in from ? from.id : '', what, seen: seen ?? f.version, pct: to }),
     );
   };
   const counted = Math.round(f.taken * 100);
@@ -267,7 +267,7 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
       {f.perKg === 0 && over > 0 && (
         <div className="quiet small-line">It is free, so nothing of it is lost with it.</div>
       )}
-      <Trouble as="div" says={state.message} both={state.both} />
+      <TroubleText as="div" says={state.message} both={state.both} />
     </>
   );
 }

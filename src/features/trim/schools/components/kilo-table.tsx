@@ -1,8 +1,8 @@
 import Link from 'next/link';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { SCHOOL_WORDS } from '../../words';
-import { pricedIn, type SchoolRow } from '../priced';
+import { schoolPrices, type SchoolRow } from '../priced';
 import type { SchoolsPage } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
 
@@ -45,7 +45,7 @@ export function KiloTable({ page, ...priced }: Priced & { readonly page: Schools
 }
 
 function KiloRow({ row, school, value }: Priced & { readonly row: SchoolRow }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <tr>
       <th scope="row">
@@ -62,7 +62,7 @@ function KiloRow({ row, school, value }: Priced & { readonly row: SchoolRow }) {
       </th>
       <td className="fig">{bare(row.perKg)}</td>
       {TRIM_SCHOOLS.map((s) => {
-        const priced = pricedIn(row, s, value);
+        const priced = schoolPrices(row, s, value);
         return (
           <td key={s} className={`fig${s === school ? ' here' : ''}`}>
             {priced.trouble ? (

@@ -5,7 +5,7 @@ import { Panel } from '@/ui/panel';
 import Stack from 'react-bootstrap/Stack';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import { Combo } from '@/ui/combo';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { useSearch } from '@/ui/use-search';
 import { SCHOOL_WORDS } from '../../words';
 import type { PlateName, SchoolsPage } from '../queries';
@@ -66,7 +66,7 @@ function SchoolChoice({
   readonly mayEdit: boolean;
   readonly choose: (school: TrimSchool) => void;
 }) {
-  const { currencySign } = useFigures();
+  const { currencySign } = useFormatters();
   return (
     <thead>
       <tr>
@@ -107,7 +107,7 @@ function PlateRow({
   readonly names: readonly PlateName[];
   readonly choose: (id: string) => void;
 }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   return (
     <tr>
       <th scope="row">

@@ -4,12 +4,12 @@ import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
-import { TheirsOf } from '@/ui/both-sides';
-import { useFigures } from '@/ui/figures';
+import { TheirValue } from '@/ui/edit-conflict';
+import { useFormatters } from '@/ui/formatters-context';
 import { FormField } from '@/ui/form-field';
-import { KeptForm } from '@/ui/kept-form';
+import { SaveForm } from '@/ui/save-form';
 import { Panel } from '@/ui/panel';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import { SCHOOL_WORDS } from '../../words';
 import type { SchoolsPage } from '../queries';
 import { useTrimming, type Trimming } from './use-trimming';
@@ -57,20 +57,20 @@ export function TrimmingForm({ page, trimming }: Props) {
   const { form, read } = trimming;
   const fixed = !page.mayEdit;
   return (
-    <KeptForm className="stacked" of={trimming}>
+    <SaveForm className="stacked" of={trimming}>
       <h2>Trim, labour, energy</h2>
-      <TheirsOf form={form} name="school" say={(is) => SCHOOL_WORDS[is as TrimSchool].name} />
+      <TheirValue form={form} name="school" say={(is) => SCHOOL_WORDS[is as TrimSchool].name} />
       {FIGURES.map(([name, label, called]) => (
         <FormField key={name} {...{ form, name, label, called }} className="fig" disabled={fixed} />
       ))}
-      <Trouble says={read.ok ? undefined : read.trouble.message} />
+      <TroubleText says={read.ok ? undefined : read.trouble.message} />
       <Form.Group controlId="learning">
         <Form.Label>Learned from yield tests</Form.Label>
         <Form.Select disabled={fixed} {...form.register('learning')}>
           <option value="ask">waits until a manager accepts it</option>
           <option value="at once">counts as soon as a test is finished</option>
         </Form.Select>
-        <TheirsOf form={form} name="learning" />
+        <TheirValue form={form} name="learning" />
       </Form.Group>
       <FormField
         {...{ form, name: 'scale', label: 'Address of the scale' }}
@@ -78,14 +78,14 @@ export function TrimmingForm({ page, trimming }: Props) {
         disabled={fixed}
       />
       <Keeping page={page} trimming={trimming} />
-    </KeptForm>
+    </SaveForm>
   );
 }
 
 /** The button, what became of it, and what the set value is for. */
 function Keeping({ page, trimming }: Props) {
   const { school, changed, busy, kept, message, read, value, question } = trimming;
-  const { money } = useFigures();
+  const { money } = useFormatters();
   return (
     <>
       {page.mayEdit && (
@@ -102,7 +102,7 @@ function Keeping({ page, trimming }: Props) {
           ✓ saved
         </span>
       )}
-      <Trouble says={message ?? question} />
+      <TroubleText says={message ?? question} />
       <p className="quiet small-line m-0">
         {money(value)} per kilo is used for ingredients without a set value of their own. The wage decides
         whether a second pass pays. Labour and energy are shown beside the ingredients of every litre.

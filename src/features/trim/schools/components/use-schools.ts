@@ -1,7 +1,7 @@
 import { useMemo, useState, useTransition } from 'react';
 import { CostGraph } from '@/core/graph';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
-import { askPlates } from '../actions';
+import { compareSchools } from '../actions';
 import { pricesIn } from '../priced';
 import type { PlatesShown, SchoolsPage } from '../queries';
 
@@ -24,7 +24,7 @@ export function usePlates(page: SchoolsPage) {
   const shown = asked?.of === page ? asked.shown : page.shown;
   const choose = (ids: readonly string[]): void =>
     ask(async () => {
-      const found = await askPlates([...ids]).catch(() => undefined);
+      const found = await compareSchools([...ids]).catch(() => undefined);
       if (found) setAsked({ of: page, shown: found });
     });
   return { shown, asking, choose };

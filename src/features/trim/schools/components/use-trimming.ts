@@ -1,11 +1,11 @@
 import { useWatch } from 'react-hook-form';
 import type { z } from 'zod';
-import { farOff, readPrice } from '@/core/larder';
+import { outlierQuestion, readPrice } from '@/core/larder';
 import { over } from '@/wire';
-import { useFigures } from '@/ui/figures';
-import { useKeptForm } from '@/ui/use-kept-form';
+import { useFormatters } from '@/ui/formatters-context';
+import { useSaveForm } from '@/ui/use-save-form';
 import type { SchoolsPage } from '../queries';
-import { keepTrimming } from '../send';
+import { saveTrimming } from '../send';
 import { Trimmed } from '../wire';
 
 const GUARDED = [
@@ -35,17 +35,17 @@ function farFrom(
   const read = readPrice(typed[field], page.mark);
   const was = readPrice(page[field], page.mark);
   if (!read.ok || read.value.isZero() || !was.ok) return undefined;
-  return farOff({ what, before: was.value.toNumber(), after: read.value.toNumber(), words });
+  return outlierQuestion({ what, before: was.value.toNumber(), after: read.value.toNumber(), words });
 }
 
 /** What a kitchen decides once about trim, wage, energy and learning, as it is typed; and whether that is kept. */
 export function useTrimming(page: SchoolsPage) {
   const { school, setValue, wage, electricity, gas, learning, scale } = page;
-  const { money } = useFigures();
-  const kept = useKeptForm(
+  const { money } = useFormatters();
+  const kept = useSaveForm(
     Trimmed,
     { school, setValue, wage, electricity, gas, learning, scale },
-    (typed, _form, seen) => keepTrimming({ ...typed, ...over(seen) }),
+    (typed, _form, seen) => saveTrimming({ ...typed, ...over(seen) }),
     (typed) => firstOf(GUARDED, ([field, what]) => farFrom(page, typed, field, what, money)),
     { version: page.version },
   );

@@ -2,14 +2,14 @@
 
 import Form from 'react-bootstrap/Form';
 import { SEASONS } from '@/core/learning';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
 import { learnFrom } from '../send';
 import type { TaughtPage } from '../queries';
 
 /** Which own tests are listened to: all of them, one season's, one supplier's. */
 export function LearnFrom({ page }: { readonly page: TaughtPage }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const { season, supplier } = page.learnFrom;
   const send = (next: Partial<TaughtPage['learnFrom']>): void => {
     const wanted = { season, supplier, ...next };
@@ -62,7 +62,7 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
           </Form.Select>
         </label>
       </div>
-      <Trouble says={state.message} both={state.both} />
+      <TroubleText says={state.message} both={state.both} />
     </section>
   );
 }

@@ -9,18 +9,18 @@ import Button from 'react-bootstrap/Button';
 import ListGroup from 'react-bootstrap/ListGroup';
 import { SEASONS } from '@/core/learning';
 import { Dots } from '@/ui/dots';
-import { useFigures } from '@/ui/figures';
+import { useFormatters } from '@/ui/formatters-context';
 import { UsedBy } from '@/ui/used-by';
-import { useKept } from '@/ui/use-kept';
+import { useSave } from '@/ui/use-save';
 import { WhyFigure } from '@/ui/why';
-import { Trouble } from '@/ui/trouble';
+import { TroubleText } from '@/ui/trouble-text';
 import { putOnBench } from '../../bench/wire';
 import { accept } from '../send';
 import type { FigurePage, TaughtPage } from '../queries';
 import { LearnFrom } from './learn-from';
-import { MovedList } from '@/ui/moved-list';
+import { ChangedCosts } from '@/ui/changed-costs';
 import { TestsTable } from './tests-table';
-import { WhoPaysHere } from './who-pays-here';
+import { TrimMethodForm } from './trim-method-form';
 
 /** What own tests have taught of one ingredient, what of it waits, and who pays for what comes off. */
 export function TaughtView({
@@ -30,7 +30,7 @@ export function TaughtView({
   readonly page: TaughtPage;
   readonly after?: string | undefined;
 }) {
-  const [keep, state] = useKept();
+  const [keep, state] = useSave();
   const [accepted, setAccepted] = useState<TaughtPage['moved']>(null);
   const waits = page.figures.filter((f) => f.waits);
   const take = async (): Promise<void> => {
@@ -49,13 +49,13 @@ export function TaughtView({
           {waits.length > 0 && (
             <Waiting page={page} waits={waits} busy={state.busy} take={() => void take()} />
           )}
-          <Trouble says={state.message} both={state.both} />
+          <TroubleText says={state.message} both={state.both} />
           {accepted && (
             <Alert role="region" variant="success" aria-label="What changed">
               <h2>
                 <span role="status">✓ Accepted: this is what changed</span>
               </h2>
-              <MovedList moved={accepted} when="moved" />
+              <ChangedCosts moved={accepted} when="moved" />
             </Alert>
           )}
           {after !== undefined && waits.length === 0 && !accepted && (
@@ -75,7 +75,7 @@ export function TaughtView({
         </div>
         <Panel aria-label="How it is calculated">
           <LearnFrom page={page} />
-          <WhoPaysHere page={page} />
+          <TrimMethodForm page={page} />
           <Past page={page} />
         </Panel>
       </div>
@@ -89,7 +89,7 @@ interface PageProps {
 
 /** What it is reckoned with, and what a usable kilo then costs. */
 function Head({ page }: PageProps) {
-  const { bare, currencySign, day, said } = useFigures();
+  const { bare, currencySign, day, said } = useFormatters();
   const router = useRouter();
   const weigh = async (): Promise<void> => {
     const answer = await putOnBench({ ingredient: page.id }).catch(() => undefined);
@@ -139,7 +139,7 @@ function Waiting({
   busy,
   take,
 }: PageProps & { readonly waits: readonly FigurePage[]; readonly busy: boolean; readonly take: () => void }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
   return (
     <Alert role="region" variant="primary" aria-label="Waiting for you">
@@ -150,7 +150,7 @@ function Waiting({
           accept.
         </p>
       )}
-      <MovedList moved={page.moved ?? []} when="would move" />
+      <ChangedCosts moved={page.moved ?? []} when="would move" />
       {page.mayEdit ? (
         <Button onClick={take} disabled={busy}>
           Use from today
@@ -164,7 +164,7 @@ function Waiting({
 }
 
 function Figure({ figure: f }: { readonly figure: FigurePage }) {
-  const { bare, day } = useFigures();
+  const { bare, day } = useFormatters();
   return (
     <section aria-label={f.title}>
       <h2 className="d-flex justify-content-between gap-3 m-0">
@@ -192,7 +192,7 @@ function Figure({ figure: f }: { readonly figure: FigurePage }) {
 }
 
 function Past({ page }: PageProps) {
-  const { day, said } = useFigures();
+  const { day, said } = useFormatters();
   return (
     <section>
       <h2>Values used</h2>

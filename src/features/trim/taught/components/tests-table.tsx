@@ -3,15 +3,15 @@
 import Button from 'react-bootstrap/Button';
 import Link from 'next/link';
 import { useState } from 'react';
-import { useFigures } from '@/ui/figures';
-import { useKept } from '@/ui/use-kept';
-import { Trouble } from '@/ui/trouble';
+import { useFormatters } from '@/ui/formatters-context';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
 import { KIND_WORDS } from '../../words';
 import { leaveOutTest } from '../send';
-import type { Dot, TaughtPage } from '../queries';
+import type { TestDot, TaughtPage } from '../queries';
 import { SheetTable } from '@/ui/sheet-table';
 
-interface Row extends Dot {
+interface Row extends TestDot {
   /** Its figures in words. */
   readonly says: string;
 }
@@ -34,7 +34,7 @@ function rowsOf(page: TaughtPage, bare: (v: number, digits: number) => string): 
 
 /** Every own test; one that is far off is flagged, and left out only by a person who says why. */
 export function TestsTable({ page }: { readonly page: TaughtPage }) {
-  const { bare } = useFigures();
+  const { bare } = useFormatters();
   const rows = rowsOf(page, bare);
   if (rows.length === 0) return null;
   return (
@@ -63,8 +63,8 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
 }
 
 function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }) {
-  const { day } = useFigures();
-  const [keep, state] = useKept();
+  const { day } = useFormatters();
+  const [keep, state] = useSave();
   return (
     <tr className={row.outlier ? 'row-far' : row.not ? 'row-not' : ''}>
       <th scope="row">
@@ -87,13 +87,13 @@ function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }
       <td className="left">
         {row.outlier && <span className="warning small-line">far from what the others say</span>}
         <WhetherItCounts row={row} page={page} keep={keep} />
-        <Trouble as="div" says={state.message} />
+        <TroubleText as="div" says={state.message} />
       </td>
     </tr>
   );
 }
 
-type Keep = ReturnType<typeof useKept>[0];
+type Keep = ReturnType<typeof useSave>[0];
 
 /** That it counts, by how much, or why it does not; and the way to change that. */
 function WhetherItCounts({
@@ -105,7 +105,7 @@ function WhetherItCounts({
   readonly page: TaughtPage;
   readonly keep: Keep;
 }) {
-  const { day } = useFigures();
+  const { day } = useFormatters();
   const [asking, setAsking] = useState(false);
   if (row.not === 'left out')
     return (

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { VERDICTS } from '@/core/price-list';
 import { ListView } from '@/features/buy/lists/components/list-view';
 import { listPage } from '@/features/buy/lists/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'Price list' };
 
@@ -23,6 +23,6 @@ interface Props {
 
 export default async function List({ params, searchParams }: Props) {
   const { id } = await params;
-  const page = await listPage(await mustWork(), id, Asked.parse(await searchParams));
+  const page = await listPage(await requireWorker(), id, Asked.parse(await searchParams));
   return <ListView key={`${id} ${page.list.version}`} page={page} />;
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { NewPurchase } from '@/features/buy/purchases/components/new-purchase';
 import { purchaseForm } from '@/features/buy/purchases/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'New invoice' };
 
@@ -13,5 +13,5 @@ export default async function WritePurchase({
   searchParams: Promise<Record<string, string>>;
 }) {
   const { corrects } = Asked.parse(await searchParams);
-  return <NewPurchase key={corrects ?? ''} form={await purchaseForm(await mustWork(), corrects)} />;
+  return <NewPurchase key={corrects ?? ''} form={await purchaseForm(await requireWorker(), corrects)} />;
 }

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { sheetNow } from '@/features/pot/queries';
-import { worker } from '@/server/session';
+import { currentWorker } from '@/server/session';
 
 const Seen = z.coerce.number().int().min(0).max(1e9);
 
@@ -9,7 +9,7 @@ export async function GET(
   request: Request,
   { params }: { readonly params: Promise<{ id: string }> },
 ): Promise<Response> {
-  const who = await worker();
+  const who = await currentWorker();
   if (!who) return new Response(null, { status: 401 });
   const seen = Seen.safeParse(new URL(request.url).searchParams.get('seen'));
   const id = z.uuid().safeParse((await params).id);

@@ -1,6 +1,6 @@
 import { VersionsView } from '@/features/pot/versions/components/versions-view';
 import { MOST_BESIDE, versionsOf } from '@/features/pot/versions/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
 export const generateMetadata = titledBy('recipes', 'Versions');
 
 export default async function Versions({ params, searchParams }: Props) {
-  const [who, { id }, { with: wanted }] = [await mustWork(), await params, await searchParams];
+  const [who, { id }, { with: wanted }] = [await requireWorker(), await params, await searchParams];
   const numbers = String(wanted ?? '')
     .split(',')
     .map(Number)

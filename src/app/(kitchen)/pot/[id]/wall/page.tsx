@@ -1,6 +1,6 @@
 import { WallView } from '@/features/pot/paper/components/wall-view';
 import { sizeIn, wallSheet } from '@/features/pot/paper/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
 export const generateMetadata = titledBy('recipes', 'For the wall');
 
 export default async function Wall({ params, searchParams }: Props) {
-  const [who, { id }, asked] = [await mustWork(), await params, await searchParams];
+  const [who, { id }, asked] = [await requireWorker(), await params, await searchParams];
   const search = new URLSearchParams(
     Object.entries(asked).flatMap(([key, value]) => (typeof value === 'string' ? [[key, value]] : [])),
   );

@@ -2,12 +2,12 @@ import { notFound } from 'next/navigation';
 import { z } from 'zod';
 import { CoolingRecord } from '@/features/stove/components/cooling-record';
 import { batchPage } from '@/features/stove/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 export const metadata = { title: 'A record of cooling' };
 
 export default async function Record({ params }: { readonly params: Promise<{ id: string }> }) {
   const id = z.uuid().safeParse((await params).id);
   if (!id.success) notFound();
-  return <CoolingRecord batch={await batchPage(await mustWork(), id.data)} />;
+  return <CoolingRecord batch={await batchPage(await requireWorker(), id.data)} />;
 }

@@ -1,6 +1,6 @@
 import { TestView } from '@/features/trim/bench/components/test-view';
 import { testPage } from '@/features/trim/bench/queries';
-import { mustWork } from '@/server/session';
+import { requireWorker } from '@/server/session';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
@@ -9,6 +9,6 @@ interface Props {
 export const metadata = { title: 'A test on the bench' };
 
 export default async function OneTest({ params }: Props) {
-  const page = await testPage(await mustWork(), (await params).id);
+  const page = await testPage(await requireWorker(), (await params).id);
   return <TestView key={page.test.id} page={page} />;
 }

@@ -1,0 +1,65 @@
+'use client';
+
+import { useState, useTransition } from 'react';
+import { IngredientCombo } from '@/ui/ingredient-combo';
+import type { FoundIngredient } from '@/ui/ingredient-search';
+import { useFormatters } from '@/ui/formatters-context';
+import { compareSubstitute } from '../actions';
+import type { IngredientPage, SubstituteComparison } from '../queries';
+
+/** Another ingredient in this one's place: what changes in allergens, salt, gelatin and cost. */
+export function SubstituteForm({ page }: { page: IngredientPage }) {
+  const { money } = useFormatters();
+  const [chosen, setChosen] = useState<FoundIngredient>();
+  const [instead, setInstead] = useState<SubstituteComparison | null>(null);
+  const [asking, ask] = useTransition();
+  return (
+    <section>
+      <h2>Another in its place</h2>
+      <IngredientCombo
+        label={`Use in place of ${page.name}`}
+        placeholder="What would be used instead?"
+        except={page.id}
+        chosen={chosen}
+        choose={(other) => {
+          setChosen(other);
+          ask(async () => setInstead(other ? await compareSubstitute(page.id, other.id) : null));
+        }}
+      />
+      {asking && <p role="status">Searching …</p>}
+      {instead && !asking && (
+        <div role="status" className="instead">
+          {instead.differences.length === 0 ? (
+            <p className="cheaper">
+              Nothing you have entered changes: the same allergens, salt, gelatin and cost. The label decides.
+            </p>
+          ) : (
+            <ul>
+              {instead.differences.map((d) => (
+                <li key={d.message} className={d.grave ? 'warning' : ''}>
+                  {d.message}
+                </li>
+              ))}
+            </ul>
+          )}
+          {instead.moved.length > 0 && (
+            <table>
+              <tbody>
+                {instead.moved.map((m) => (
+                  <tr key={m.name + m.per}>
+                    <th scope="row">
+                      {m.name}, <span className="quiet">{m.per}</span>
+                    </th>
+                    <td className="fig">
+                      {money(m.before)} → <b>{money(m.after)}</b>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+        </div>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import Button from 'react-bootstrap/Button';
+import { Panel } from '@/ui/panel';
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/trouble-text';
+import { undo } from '../wire';
+import type { ListPage } from '../queries';
+
+/** An accepted list can be taken back whole; what somebody edited since is kept unless confirmed. */
+export function UndoImport({ page }: { page: ListPage }) {
+  const [keep, state] = useSave();
+  const [also, setAlso] = useState(false);
+  if (!page.mayEdit) return null;
+  return (
+    <Panel as="div">
+      <p className="m-0">
+        <span className="cheaper">Its prices are in the book.</span>{' '}
+        <Button
+          variant="plain"
+          size="sm"
+          disabled={state.busy}
+          onClick={() => void keep(() => undo({ id: page.list.id, alsoEdited: also }))}
+        >
+          Undo the whole list
+        </Button>
+      </p>
+      {page.edited.length > 0 && (
+        <>
+          <p className="warning m-0">
+            Edited since, and kept as they are unless you say so:{' '}
+            {page.edited
+              .slice(0, 12)
+              .map((e) => `${e.name} (${e.price})`)
+              .join(', ')}
+            {page.edited.length > 12 && ` and ${page.edited.length - 12} more`}
+          </p>
+          <Form.Check
+            id="also-edited"
+            checked={also}
+            onChange={() => setAlso(!also)}
+            label="take those list prices back too"
+          />
+        </>
+      )}
+      <TroubleText says={state.message} />
+    </Panel>
+  );
+}

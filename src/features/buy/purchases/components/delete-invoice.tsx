@@ -1,0 +1,76 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import type { ProposalEffect } from '@/core/taught';
+import { useFormatters } from '@/ui/formatters-context';
+import { ChangedCosts } from '@/ui/changed-costs';
+import { SidePanel } from '@/ui/side-panel';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { changesWithout } from '../actions';
+import type { PurchaseView } from '../queries';
+import { deleteInvoice } from '../wire';
+
+/** Takes an invoice back that was entered wrong, after saying what that moves; or lets it stand again. */
+export function DeleteInvoice({ view }: { readonly view: PurchaseView }) {
+  const { day } = useFormatters();
+  const [moved, setMoved] = useState<readonly ProposalEffect[]>();
+  const [open, setOpen] = useState(false);
+  const [keep, state] = useSave();
+  const tell = useToast();
+  const name = `${view.kind === 'invoice' ? 'Invoice' : 'Credit note'} ${view.number}`;
+  const stand = (): void => void keep(() => deleteInvoice({ id: view.id, back: false }));
+  const ask = (): void => {
+    setOpen(true);
+    void changesWithout(view.id).then(setMoved, () => setMoved([]));
+  };
+  const back = (): void =>
+    void keep(() => deleteInvoice({ id: view.id, back: true })).then((ok) => {
+      if (!ok) return;
+      setOpen(false);
+      tell(`${name} is taken back.`, stand);
+    });
+  if (view.withdrawnOn !== undefined)
+    return (
+      <span>
+        <b className="dearer">Undone {day(view.withdrawnOn)}</b>: it no longer counts.{' '}
+        <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={stand}>
+          Restore
+        </Button>
+        <TroubleText says={state.message} />
+      </span>
+    );
+  return (
+    <>
+      <Button variant="link" size="sm" onClick={ask}>
+        Undo
+      </Button>
+      {open && (
+        <SidePanel title={`Undo ${name}?`} open close={() => setOpen(false)}>
+          <p>
+            Its prices no longer count and its goods leave the stock. It stays here for reference, and its
+            number can be used again.
+          </p>
+          {moved === undefined ? (
+            <p role="status" className="quiet">
+              Calculating what that changes …
+            </p>
+          ) : (
+            <ChangedCosts moved={moved} when="would move" />
+          )}
+          <div className="d-flex gap-2">
+            <Button disabled={state.busy} onClick={back}>
+              Undo
+            </Button>
+            <Button variant="plain" onClick={() => setOpen(false)}>
+              Cancel
+            </Button>
+          </div>
+          <TroubleText says={state.message} />
+        </SidePanel>
+      )}
+    </>
+  );
+}

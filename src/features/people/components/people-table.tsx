@@ -1,0 +1,161 @@
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { ArchivedList } from '@/ui/archived-list';
+import { TheirValue } from '@/ui/edit-conflict';
+import { FormField } from '@/ui/form-field';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { SheetTable } from '@/ui/sheet-table';
+import { SidePanel } from '@/ui/side-panel';
+import { useToast } from '@/ui/toasts';
+import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/use-save';
+import { useSaveForm } from '@/ui/use-save-form';
+import { over } from '@/wire';
+import type { PeoplePage, PersonRow } from '../queries';
+import { savePerson, archivePerson } from '../send';
+import { PersonTyped } from '../wire';
+
+/** What a role may, in words. */
+const MAY: Readonly<Record<PersonRow['role'], string>> = {
+  manager: 'everything: recipes, prices, people, the whole kitchen',
+  cook: 'tests, waste, saved costings; recipes and prices where the house lets cooks change them',
+  reader: 'looks at everything and changes nothing',
+};
+
+/** Who works here, and what each may. */
+export function PeopleTable({ page }: { readonly page: PeoplePage }) {
+  const [open, setOpen] = useState<PersonRow | 'new'>();
+  const here = page.people.filter((p) => p.left === undefined);
+  const gone = page.people.flatMap((p) =>
+    p.left === undefined ? [] : [{ id: p.id, name: p.name, since: p.left }],
+  );
+  return (
+    <section className="mb-4">
+      <div className="d-flex align-items-center gap-3 mb-1">
+        <h2 className="mb-0">Who works here</h2>
+        <Button variant="outline-primary" size="sm" onClick={() => setOpen('new')}>
+          Add person
+        </Button>
+      </div>
+      <SheetTable>
+        <thead>
+          <tr>
+            <th scope="col">Name</th>
+            <th scope="col" className="left">
+              may
+            </th>
+            <th scope="col">
+              <span className="visually-hidden">Change</span>
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {here.map((p) => (
+            <Row key={p.id} person={p} change={() => setOpen(p)} />
+          ))}
+        </tbody>
+      </SheetTable>
+      <ArchivedList rows={gone} bringBack={(id) => archivePerson({ id, away: false })} />
+      {open && (
+        <SidePanel title={open === 'new' ? 'Add person' : open.name} open close={() => setOpen(undefined)}>
+          <PersonForm person={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
+        </SidePanel>
+      )}
+    </section>
+  );
+}
+
+function Row({ person: p, change }: { readonly person: PersonRow; readonly change: () => void }) {
+  const [keep, state] = useSave();
+  const tell = useToast();
+  const leaves = (): void =>
+    void keep(() => archivePerson({ id: p.id, away: true })).then(
+      (ok) =>
+        ok && tell(`${p.name} has left.`, () => void keep(() => archivePerson({ id: p.id, away: false }))),
+    );
+  return (
+    <tr>
+      <td>
+        {p.name}
+        <div className="quiet small-line">
+          {p.role}
+          {p.hasPin && ', with a PIN'}
+        </div>
+        <TroubleText says={state.message} />
+      </td>
+      <td className="left small-line">{MAY[p.role]}</td>
+      <td>
+        <span className="d-flex justify-content-end gap-3">
+          <Button variant="link" size="sm" aria-label={`Change ${p.name}`} onClick={change}>
+            Change
+          </Button>
+          <Button
+            variant="link"
+            size="sm"
+            aria-label={`${p.name} leaves`}
+            disabled={state.busy}
+            onClick={leaves}
+          >
+            Remove
+          </Button>
+        </span>
+      </td>
+    </tr>
+  );
+}
+
+function PersonForm({
+  person,
+  close,
+}: {
+  readonly person: PersonRow | undefined;
+  readonly close: () => void;
+}) {
+  const keeping = useSaveForm(
+    PersonTyped,
+    { name: person?.name ?? '', role: person?.role ?? 'cook', password: '', pin: '' },
+    async (typed, _form, seen) => {
+      const answer = await savePerson({ id: person?.id ?? null, ...typed, ...over(seen) });
+      if (answer.ok) close();
+      return answer;
+    },
+    undefined,
+    { version: person?.version },
+  );
+  const { form } = keeping;
+  return (
+    <SaveForm className="stacked" of={keeping}>
+      <FormField {...{ form, name: 'name', label: 'Name' }} autoFocus />
+      <Form.Group controlId="person-role">
+        <Form.Label>Role</Form.Label>
+        <Form.Select isInvalid={form.formState.errors.role !== undefined} {...form.register('role')}>
+          {(['cook', 'manager', 'reader'] as const).map((role) => (
+            <option key={role} value={role}>
+              {role}: {MAY[role]}
+            </option>
+          ))}
+        </Form.Select>
+        <TheirValue form={form} name="role" />
+        <TroubleText as="span" says={form.formState.errors.role?.message} />
+      </Form.Group>
+      <FormField
+        {...{
+          form,
+          name: 'password',
+          label: person ? 'A new password (or leave the old one)' : 'A first password',
+        }}
+        type="password"
+        autoComplete="new-password"
+        placeholder="at least 8 characters"
+      />
+      <FormField
+        {...{ form, name: 'pin', label: 'A PIN for the shared tablet' }}
+        inputMode="numeric"
+        placeholder={person?.hasPin ? 'as it is' : 'none'}
+      />
+      <SaveButton of={keeping} />
+    </SaveForm>
+  );
+}

@@ -1,0 +1,69 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { z } from 'zod';
+import { FormField } from '@/ui/form-field';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { SidePanel } from '@/ui/side-panel';
+import { useSaveForm } from '@/ui/use-save-form';
+import type { TraysPage } from '../queries';
+import { saveTray } from '../send';
+import type { useTray } from './use-tray';
+
+const Named = z.object({ name: z.string().trim().min(1, 'What is the what-if called?') });
+
+/** A tray that was not there. */
+export function NewWhatIf({ close }: { readonly close: () => void }) {
+  const router = useRouter();
+  const keeping = useSaveForm(Named, { name: '' }, async ({ name }) => {
+    const answer = await saveTray({ id: null, name, trials: [] });
+    if (answer.ok) {
+      close();
+      router.push(`/pour/what-if?of=${answer.value.id}`);
+    }
+    return answer;
+  });
+  return (
+    <SidePanel title="New what-if" open close={close}>
+      <SaveForm className="stacked" of={keeping}>
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the what-if is called' }} autoFocus />
+        <p className="quiet small-line m-0">
+          Such as “Bones a fifth dearer”. Everybody in the house sees it.
+        </p>
+        <SaveButton of={keeping} />
+      </SaveForm>
+    </SidePanel>
+  );
+}
+
+/** A tray, and as it stands on the screen. */
+export interface ApplyWhatIf {
+  readonly tray: NonNullable<TraysPage['tray']>;
+  readonly live: ReturnType<typeof useTray>;
+}
+
+/** Calls a tray otherwise. */
+export function RenameWhatIf({ tray, live, close }: ApplyWhatIf & { readonly close: () => void }) {
+  const keeping = useSaveForm(Named, { name: tray.name }, async ({ name }, _form, seen) => {
+    const answer = await saveTray({
+      id: tray.id,
+      name,
+      trials: [...live.typed.trials],
+      seen: Math.max(seen ?? 0, live.version()),
+    });
+    if (answer.ok) {
+      live.keptAs(answer.version);
+      close();
+    }
+    return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
+  });
+  return (
+    <SidePanel title="Rename" open close={close}>
+      <SaveForm className="stacked" of={keeping}>
+        <FormField {...{ form: keeping.form, name: 'name', label: 'What the what-if is called' }} autoFocus />
+        <SaveButton of={keeping} />
+      </SaveForm>
+    </SidePanel>
+  );
+}

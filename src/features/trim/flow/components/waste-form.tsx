@@ -1,0 +1,131 @@
+'use client';
+
+import { Panel } from '@/ui/panel';
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import ListGroup from 'react-bootstrap/ListGroup';
+import { useController } from 'react-hook-form';
+import { IngredientCombo } from '@/ui/ingredient-combo';
+import type { FoundIngredient } from '@/ui/ingredient-search';
+import { useFormatters } from '@/ui/formatters-context';
+import { FormField } from '@/ui/form-field';
+import { useSaveForm } from '@/ui/use-save-form';
+import { SaveButton } from '@/ui/save-button';
+import { SaveForm } from '@/ui/save-form';
+import { TroubleText } from '@/ui/trouble-text';
+import { canWait } from '@/wire';
+import { saveWaste, Waste } from '../wire';
+import type { FlowPage } from '../queries';
+
+const REASONS = ['no pot took it', 'spoiled', 'past its day', 'cut too much', 'dropped', 'came off bad'];
+
+/** What was thrown away and why: booked as a movement of stock. */
+export function ThrownAway({ page }: { readonly page: FlowPage }) {
+  const { money } = useFormatters();
+  const lost = page.wastes.reduce((sum, w) => sum + (w.money ?? 0), 0);
+  return (
+    <Panel aria-label="Waste">
+      <section>
+        <h2>Waste</h2>
+        <p className="lead-line">
+          <span className="fig-large">{money(lost)}</span>
+          <span className="fig-label">
+            in four weeks, at what it had cost; trim no pot takes is paid for already
+          </span>
+        </p>
+        {page.mayWaste && <WasteForm />}
+      </section>
+      <Wastes page={page} />
+    </Panel>
+  );
+}
+
+const EMPTY = { ingredient: '', part: 'stock trim', amount: '', reason: '' } as const;
+
+/** A waste as it is typed: what, which part, how much, why. */
+function useWaste() {
+  const [thing, setThing] = useState<FoundIngredient>();
+  const whole = thing?.trims === false;
+  const kept = useSaveForm(Waste, EMPTY, async (typed, at) => {
+    const answer = await saveWaste({ ...typed, part: whole ? 'whole' : typed.part });
+    if (answer.ok || canWait(answer)) {
+      setThing(undefined);
+      at.setValue('ingredient', '');
+      at.setValue('amount', '');
+    }
+    return answer;
+  });
+  return { ...kept, thing, setThing, whole };
+}
+
+function WasteForm() {
+  const keeping = useWaste();
+  const { form, thing, setThing, whole } = keeping;
+  const which = useController({ control: form.control, name: 'ingredient' });
+  const wrong = which.fieldState.error?.message;
+  return (
+    <SaveForm className="stacked" of={keeping}>
+      <IngredientCombo
+        label="What was wasted"
+        placeholder="What was it?"
+        inputRef={which.field.ref}
+        invalid={wrong !== undefined}
+        chosen={thing}
+        choose={(found) => {
+          setThing(found);
+          which.field.onChange(found?.id ?? '');
+        }}
+      />
+      <TroubleText says={wrong} />
+      <Form.Select
+        aria-label="Which part of it"
+        disabled={whole}
+        {...form.register('part')}
+        {...(whole ? { value: 'whole' } : {})}
+      >
+        <option value="stock trim">its stock trim</option>
+        <option value="whole">as bought</option>
+      </Form.Select>
+      <FormField
+        {...{ form, name: 'amount', label: 'Amount wasted', hideLabel: true }}
+        placeholder="How much? 800 g"
+      />
+      <FormField
+        {...{ form, name: 'reason', label: 'Reason', hideLabel: true }}
+        placeholder="Why?"
+        list="reasons"
+      />
+      <datalist id="reasons">
+        {REASONS.map((r) => (
+          <option key={r} value={r} />
+        ))}
+      </datalist>
+      <SaveButton of={keeping}>Save</SaveButton>
+    </SaveForm>
+  );
+}
+
+function Wastes({ page }: { readonly page: FlowPage }) {
+  const { money, day } = useFormatters();
+  return (
+    <ListGroup variant="flush" as="ul">
+      {page.wastes.map((w) => (
+        <ListGroup.Item as="li" key={w.id} className="d-flex justify-content-between gap-2">
+          <span>
+            <b>{w.name}</b> <span className="fig">{w.amount}</span>
+            <span className="quiet small-line d-block">
+              {day(w.on)}
+              {w.who ? `, ${w.who}` : ''}: {w.reason}
+            </span>
+          </span>
+          <span className="fig">{w.money === 0 ? '–' : money(w.money)}</span>
+        </ListGroup.Item>
+      ))}
+      {page.wastes.length === 0 && (
+        <ListGroup.Item as="li" className="quiet">
+          Nothing in four weeks.
+        </ListGroup.Item>
+      )}
+    </ListGroup>
+  );
+}

@@ -1,8 +1,0 @@
-import ProgressBar from 'react-bootstrap/ProgressBar';
-
-/** How far something is, %. The inner bar is the one that is a progress bar to whoever cannot see it, and bears the name. */
-export const HowFar = ({ now, label }: { readonly now: number; readonly label: string }) => (
-  <ProgressBar>
-    <ProgressBar isChild now={now} aria-label={label} />
-  </ProgressBar>
-);
