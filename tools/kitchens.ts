@@ -1,11 +1,11 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { shiftTo, readKitchenText, underWayAt, type KitchenFile } from '@/core/kitchen-file';
-import { loadKitchen, type Secrets } from '@/db/load-kitchen';
+import { loadKitchen, type Secrets } from '@/db/kitchen/load-kitchen';
 import { migrate, newestSchema, schemaOf } from '@/db/migrate';
-import { firstKitchen, mustSay } from '@/db/read-kitchen';
+import { firstKitchen, mustSay } from '@/db/kitchen/read-kitchen';
 import { inTransaction, openPool } from '@/db/sql';
-import { HistoryError, loadRows } from '@/db/history-rows';
+import { HistoryError, loadRows } from '@/db/kitchen/history-rows';
 import { hashSecret } from '@/server/passwords';
 import { backUp } from './backup/backup';
 import { ROOT } from './place';

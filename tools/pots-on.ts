@@ -1,8 +1,8 @@
 import { runningOf } from '@/core/batch';
 import { costFile, type KitchenCosting } from '@/core/costing';
 import { CONSTANTS } from '@/core/reference';
-import { readBatches } from '../src/db/batches';
-import { readKitchenFrom } from '../src/db/read-kitchen';
+import { readBatches } from '../src/db/cooking/batches';
+import { readKitchenFrom } from '../src/db/kitchen/read-kitchen';
 import { openPool } from '../src/db/sql';
 import type { OnHob } from '../stand-ins/probe';
 

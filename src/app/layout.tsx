@@ -8,7 +8,7 @@ import '@fontsource-variable/sofia-sans-condensed';
 import '@fontsource-variable/literata';
 import 'react-day-picker/style.css';
 import '@/styles/main.scss';
-import { ColorScheme } from '@/ui/color-scheme';
+import { ColorScheme } from '@/ui/frame/color-scheme';
 
 export const metadata: Metadata = {
   title: { default: 'Half Pot', template: '%s · Half Pot' },

@@ -9,11 +9,11 @@ import type {
 } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
 import { writePlate, writeRecipe } from './edits';
-import { ASKS, LIST_COLUMNS, ANSWER_COLUMN, TRIALS } from './json-columns';
-import { writeMenuPlates } from './menus';
+import { ASKS, LIST_COLUMNS, ANSWER_COLUMN, TRIALS } from './mapping/json-columns';
+import { writeMenuPlates } from './recipes/menus';
 import { many, maybeOne, one, run, type Sql } from './sql';
-import { hobRow, vesselRow, type WrittenHob, type WrittenSupplier } from './stove';
-import { nullableJson } from './columns';
+import { hobRow, vesselRow, type WrittenHob, type WrittenSupplier } from './cooking/stove';
+import { nullableJson } from './mapping/columns';
 
 /** What can be made, put away and brought back; the row stays, with all that happened to it. */
 export type Archivable =

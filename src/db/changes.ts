@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { newId } from './ids';
+import { newId } from './mapping/ids';
 import { many, maybeOne, run, type Sql } from './sql';
 
 export interface Change {

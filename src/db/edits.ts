@@ -1,13 +1,13 @@
 import { z } from 'zod';
 import type { WrittenPlate, WrittenRecipe } from '@/core/kitchen-file';
 import type { Manner } from '@/core/quantity';
-import { newId } from './ids';
-import { CHOICES, FOLLOWS, RECIPE } from './json-columns';
-import { insertByProducts } from './larder-rows';
-import { replacePlateLines } from './plate-lines';
-import { replaceSteps, withIds } from './recipe-steps';
+import { newId } from './mapping/ids';
+import { CHOICES, FOLLOWS, RECIPE } from './mapping/json-columns';
+import { insertByProducts } from './buying/larder-rows';
+import { replacePlateLines } from './recipes/plate-lines';
+import { replaceSteps, withIds } from './recipes/recipe-steps';
 import { many, maybeOne, run, type Sql } from './sql';
-import { nullableJson } from './columns';
+import { nullableJson } from './mapping/columns';
 
 /** What people edit as one, each with a version of its own. */
 export type Aggregate =

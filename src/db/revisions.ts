@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { newId } from './ids';
+import { newId } from './mapping/ids';
 import { many, one, run, type Sql } from './sql';
 
 /** Where a kitchen stands: its revision, and the mark by which that one is told from another of the same number. */

@@ -7,8 +7,8 @@ import { historyMerged, withoutMerged, type History, type KitchenState } from '@
 import { workSupplies, type KeptSupplies, type Supply } from '@/core/prices';
 import { CONSTANTS } from '@/core/reference';
 import { changedIdsSince, isSameRevision, currentRevision, type RevisionMark } from '@/db/revisions';
-import { kitchenZone, readKitchenState, type KitchenRead, type Versions } from '@/db/read-kitchen';
-import { readHistory, type ReadPast } from '@/db/read-past';
+import { kitchenZone, readKitchenState, type KitchenRead, type Versions } from '@/db/kitchen/read-kitchen';
+import { readHistory, type ReadPast } from '@/db/kitchen/read-past';
 import { inSnapshot, type Sql } from '@/db/sql';
 import { now } from './clock';
 import { database } from './database';

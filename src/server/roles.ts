@@ -1,4 +1,4 @@
-import type { Person, PersonRole } from '@/db/people';
+import type { Person, PersonRole } from '@/db/people/people';
 
 /**
  * What somebody may do, each more than the one before. A `changer` is a cook in a house that lets its cooks change recipes, plates

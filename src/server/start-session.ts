@@ -1,7 +1,7 @@
 import 'server-only';
 import { headers } from 'next/headers';
-import { newId } from '@/db/ids';
-import { beginSignedIn } from '@/db/sign-ins';
+import { newId } from '@/db/mapping/ids';
+import { beginSignedIn } from '@/db/people/sign-ins';
 import { now } from './clock';
 import { database } from './database';
 import { session, currentDevice } from './session';

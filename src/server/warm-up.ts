@@ -1,5 +1,5 @@
 import 'server-only';
-import { firstKitchen } from '@/db/read-kitchen';
+import { firstKitchen } from '@/db/kitchen/read-kitchen';
 import { database } from './database';
 import { costedKitchen } from './kitchen';
 import { log } from './log';

@@ -1,11 +1,11 @@
 import { kinds } from '../../src/app/command/kinds';
-import { readKitchenFrom } from '../../src/db/read-kitchen';
+import { readKitchenFrom } from '../../src/db/kitchen/read-kitchen';
 import { many, openPool, type Pool } from '../../src/db/sql';
-import { newId } from '../../src/db/ids';
+import { newId } from '../../src/db/mapping/ids';
 import { changesIn, type ChangedBy } from '../../src/db/changes';
 import { versionOf, type Aggregate } from '../../src/db/edits';
-import { savedCostings } from '../../src/db/saved-costings';
-import { allPeople, type PersonRole } from '../../src/db/people';
+import { savedCostings } from '../../src/db/kitchen/saved-costings';
+import { allPeople, type PersonRole } from '../../src/db/people/people';
 import { perform, type AnyDeclared } from '../../src/server/door';
 import type { Worker } from '../../src/server/roles';
 import { demoKitchen } from '../../src/core/testing/demo';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { largeKitchen } from '../../src/core/testing/large-kitchen';
-import { loadKitchen } from '../../src/db/load-kitchen';
+import { loadKitchen } from '../../src/db/kitchen/load-kitchen';
 import { many, type Pool } from '../../src/db/sql';
 import type { Worker } from '../../src/server/roles';
 

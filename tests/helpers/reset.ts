@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { createConnection, type Connection, type RowDataPacket } from 'mysql2/promise';
 import { shiftTo, readKitchenText } from '../../src/core/kitchen-file';
-import { loadKitchen } from '../../src/db/load-kitchen';
+import { loadKitchen } from '../../src/db/kitchen/load-kitchen';
 import { openPool } from '../../src/db/sql';
 import { hashSecret } from '../../src/server/passwords';
 import type { TestedKitchen } from './here';

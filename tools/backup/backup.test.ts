@@ -5,7 +5,7 @@ import { gunzipSync, gzipSync } from 'node:zlib';
 import { freshDatabase } from '../../tests/helpers/test-database';
 import { demoKitchen } from '@/core/testing/demo';
 import { migrate, newestSchema } from '@/db/migrate';
-import { readKitchenFrom } from '@/db/read-kitchen';
+import { readKitchenFrom } from '@/db/kitchen/read-kitchen';
 import { openPool, run, type Pool } from '@/db/sql';
 import { backUp, backupsIn, checkBackup, makeBackup, readInto } from './backup';
 

@@ -8,7 +8,7 @@ import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { z } from 'zod';
 import { newestSchema, schemaOf } from '@/db/migrate';
-import { firstKitchen } from '@/db/read-kitchen';
+import { firstKitchen } from '@/db/kitchen/read-kitchen';
 import { openPool } from '@/db/sql';
 import { Stop } from '../stop';
 import { kept, type Made } from './keep';

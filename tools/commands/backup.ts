@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { migrate, newestSchema } from '@/db/migrate';
-import { firstKitchen } from '@/db/read-kitchen';
+import { firstKitchen } from '@/db/kitchen/read-kitchen';
 import { openPool } from '@/db/sql';
 import { backUp, checkBackup, makeBackup, readInto } from '../backup/backup';
 import { checkedUrl } from '../instance';

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import type { KitchenFile } from '@/core/kitchen-file';
 import { SIXTY, THOUSANDS, largeKitchen, type Size } from '@/core/testing/large-kitchen';
-import { loadKitchen } from '@/db/load-kitchen';
+import { loadKitchen } from '@/db/kitchen/load-kitchen';
 import { migrate } from '@/db/migrate';
 import { openPool } from '@/db/sql';
 import { build } from '../app';

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { newestSchema } from '@/db/migrate';
-import { firstKitchen, readKitchenFrom } from '@/db/read-kitchen';
+import { firstKitchen, readKitchenFrom } from '@/db/kitchen/read-kitchen';
 import { openPool } from '@/db/sql';
 import { makeBackup } from '../backup/backup';
 import { prepareDemo } from '../kitchens';

@@ -2,7 +2,7 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { newestSchema } from '@/db/migrate';
-import { firstKitchen, readKitchenFrom, readWithHistory } from '@/db/read-kitchen';
+import { firstKitchen, readKitchenFrom, readWithHistory } from '@/db/kitchen/read-kitchen';
 import { inSnapshot, openPool } from '@/db/sql';
 import { checkedUrl } from '../instance';
 import { startDatabase } from '../mariadb';

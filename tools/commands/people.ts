@@ -1,7 +1,7 @@
 import { randomInt } from 'node:crypto';
-import { firstKitchen } from '@/db/read-kitchen';
-import { allPeople, setPassword } from '@/db/people';
-import { revokeOtherSignIns } from '@/db/sign-ins';
+import { firstKitchen } from '@/db/kitchen/read-kitchen';
+import { allPeople, setPassword } from '@/db/people/people';
+import { revokeOtherSignIns } from '@/db/people/sign-ins';
 import { openPool } from '@/db/sql';
 import { hashSecret } from '@/server/passwords';
 import { say, Stop } from '../stop';

@@ -1,5 +1,5 @@
 import fs from 'node:fs';
-import { loadKitchen } from '@/db/load-kitchen';
+import { loadKitchen } from '@/db/kitchen/load-kitchen';
 import { migrate } from '@/db/migrate';
 import { openPool } from '@/db/sql';
 import { readTemplate } from '../../tests/helpers/template';

@@ -15,17 +15,17 @@ import { askWhy } from '@/features/why/actions';
 import { countedLayers } from '@/server/counted-layers';
 import { costedWithin, todayIn } from '@/server/kitchen';
 import { may, requireWorker, roleWords } from '@/server/session';
-import { PageReset } from '@/ui/page-reset';
-import { IngredientSearchProvider } from '@/ui/ingredient-search';
+import { PageReset } from '@/ui/frame/page-reset';
+import { IngredientSearchProvider } from '@/ui/forms/ingredient-search';
 import { FormattersProvider } from '@/ui/formatters-context';
-import { SaveStatus } from '@/ui/save-status';
-import { TopBar } from '@/ui/top-bar';
-import { LeaveGuard } from '@/ui/leave-guard';
-import { PlainHttp } from '@/ui/plain-http';
-import { PersonProvider } from '@/ui/person';
-import { ToastProvider } from '@/ui/toasts';
-import { WhyProvider } from '@/ui/why';
-import { WhenCalculated } from '@/ui/when-calculated';
+import { SaveStatus } from '@/ui/frame/save-status';
+import { TopBar } from '@/ui/frame/top-bar';
+import { LeaveGuard } from '@/ui/frame/leave-guard';
+import { PlainHttp } from '@/ui/frame/plain-http';
+import { PersonProvider } from '@/ui/frame/person';
+import { ToastProvider } from '@/ui/frame/toasts';
+import { WhyProvider } from '@/ui/panels/why';
+import { WhenCalculated } from '@/ui/frame/when-calculated';
 
 /** ms for which nobody is told that figures are being worked out. */
 const PATIENCE_MS = 700;

@@ -12,10 +12,10 @@ import {
 } from '@/core/kitchen-file';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
-import { newId } from '../ids';
-import { lastCountOf, mergesOf, spellingsOf } from '../larder';
-import { addCount, addMeasure, addWeighing, archiveMeasure, setIngredient } from '../larder-edits';
-import { insertArticles } from '../larder-rows';
+import { newId } from '../mapping/ids';
+import { lastCountOf, mergesOf, spellingsOf } from '../buying/larder';
+import { addCount, addMeasure, addWeighing, archiveMeasure, setIngredient } from '../buying/larder-edits';
+import { insertArticles } from '../buying/larder-rows';
 import {
   archiveArticles,
   archivedAt,
@@ -23,7 +23,7 @@ import {
   editedSince,
   insertImportQuotes,
   withdrawQuotes,
-} from '../price-list-quotes';
+} from '../buying/price-list-quotes';
 import {
   clearRows,
   insertListRows,
@@ -35,7 +35,7 @@ import {
   verdictCounts,
   wantedRows,
   type ImportRow,
-} from '../price-list-rows';
+} from '../buying/price-list-rows';
 import {
   acceptedTwin,
   importBody,
@@ -44,12 +44,12 @@ import {
   insertImport,
   rememberColumns,
   setImport,
-} from '../price-lists';
-import { insertPurchases } from '../purchases';
-import { withIds } from '../recipe-steps';
-import { purchaseById, purchasesOf, sameInvoice } from '../purchases-read';
-import { readKitchenForDay, readKitchenFrom } from '../read-kitchen';
-import { pointsOf, receiptsOf } from '../read-past';
+} from '../buying/price-lists';
+import { insertPurchases } from '../buying/purchases';
+import { withIds } from '../recipes/recipe-steps';
+import { purchaseById, purchasesOf, sameInvoice } from '../buying/purchases-read';
+import { readKitchenForDay, readKitchenFrom } from '../kitchen/read-kitchen';
+import { pointsOf, receiptsOf } from '../kitchen/read-past';
 import { inTransaction, many, one, openPool } from '../sql';
 
 const file = demoKitchen();

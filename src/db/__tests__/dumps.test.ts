@@ -8,7 +8,7 @@ import { readKitchenText, type KitchenFile } from '../../core/kitchen-file';
 import { CONSTANTS } from '../../core/reference';
 import { isFullRun } from '../../core/testing/cases';
 import { migrate, newestSchema } from '../migrate';
-import { firstKitchen, readKitchenFrom } from '../read-kitchen';
+import { firstKitchen, readKitchenFrom } from '../kitchen/read-kitchen';
 import { openPool } from '../sql';
 
 const FOLDER = 'tests/dumps';

@@ -9,13 +9,13 @@ import { CONSTANTS } from '@/core/reference';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
 import { changesIn, recordChange } from '../changes';
-import { newId } from '../ids';
+import { newId } from '../mapping/ids';
 import { addQuote, addYield, takeVersion, writePlate, writeRecipe } from '../edits';
-import { loadKitchen } from '../load-kitchen';
+import { loadKitchen } from '../kitchen/load-kitchen';
 import { migrate } from '../migrate';
-import { peopleOf, secretsOf } from '../people';
+import { peopleOf, secretsOf } from '../people/people';
 import { bumpRevision, currentRevision } from '../revisions';
-import { firstKitchen, readKitchenForDay, readKitchenFrom } from '../read-kitchen';
+import { firstKitchen, readKitchenForDay, readKitchenFrom } from '../kitchen/read-kitchen';
 import { inTransaction, many, one, openPool, RowCountError, run } from '../sql';
 
 const file = demoKitchen();

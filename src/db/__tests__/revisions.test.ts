@@ -5,13 +5,13 @@ import { cases } from '@/core/testing/cases';
 import { demoKitchen } from '@/core/testing/demo';
 import { freshDatabase } from '../../../tests/helpers/test-database';
 import { addQuote, addYield, setBatchesAWeek, writePlate, writeRecipe } from '../edits';
-import { newId } from '../ids';
-import { addCount, addMeasure, addWeighing, setIngredient, setKitchenBasis } from '../larder-edits';
+import { newId } from '../mapping/ids';
+import { addCount, addMeasure, addWeighing, setIngredient, setKitchenBasis } from '../buying/larder-edits';
 import { bumpRevision, changedIdsSince, currentRevision } from '../revisions';
-import { readKitchenState, type KitchenRead } from '../read-kitchen';
-import { readHistory, type ReadPast } from '../read-past';
+import { readKitchenState, type KitchenRead } from '../kitchen/read-kitchen';
+import { readHistory, type ReadPast } from '../kitchen/read-past';
 import { inSnapshot, inTransaction, openPool, run, type Sql } from '../sql';
-import { withdrawPurchase } from '../purchases';
+import { withdrawPurchase } from '../buying/purchases';
 
 const file = demoKitchen();
 const K = file.kitchen.id;

@@ -23,13 +23,13 @@ import { isSameName } from '@/core/name';
 import { SHOWN_IN } from '@/core/quantity';
 import type { Trouble } from '@/core/trouble';
 import type { Named } from '@/core/written';
-import { withdrawEvent } from '@/db/batches';
+import { withdrawEvent } from '@/db/cooking/batches';
 import { addQuote, addYield, setServed } from '@/db/edits';
-import { LABOUR_COLUMN } from '@/db/json-columns';
-import { nameVersion } from '@/db/recipe-versions';
-import { setBoils } from '@/db/stove';
-import { setSettings, type KitchenSettings } from '@/db/kitchen-settings';
-import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/larder-edits';
+import { LABOUR_COLUMN } from '@/db/mapping/json-columns';
+import { nameVersion } from '@/db/recipes/recipe-versions';
+import { setBoils } from '@/db/cooking/stove';
+import { setSettings, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
+import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/buying/larder-edits';
 import {
   articleCalled,
   archivedWithIngredient,

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 import { searchLarder } from '@/server/larder-search';
-import type { FoundIngredient } from '@/ui/ingredient-search';
+import type { FoundIngredient } from '@/ui/forms/ingredient-search';
 import { searchEverything, type SearchResult } from './search-everything';
 
 /** As many as anybody looks through before typing another letter. */

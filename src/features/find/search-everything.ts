@@ -1,7 +1,7 @@
 import 'server-only';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
-import { invoicesLike } from '@/db/purchases-read';
+import { invoicesLike } from '@/db/buying/purchases-read';
 import { database } from '@/server/database';
 import type { KitchenState } from '@/core/kitchen-state';
 import { searcher } from '@/search';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { dayIn } from '@/core/day';
 import { newestSchema } from '@/db/migrate';
-import { readKitchenFrom, readWithHistory } from '@/db/read-kitchen';
+import { readKitchenFrom, readWithHistory } from '@/db/kitchen/read-kitchen';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { inSnapshot } from '@/db/sql';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { refuse } from '@/core/trouble';
-import { deviceOf, revokeDevice } from '@/db/devices';
-import { newId } from '@/db/ids';
+import { deviceOf, revokeDevice } from '@/db/people/devices';
+import { newId } from '@/db/mapping/ids';
 import {
   allPeople,
   archivePerson,
@@ -10,8 +10,8 @@ import {
   writePerson,
   secretsOf,
   setPassword,
-} from '@/db/people';
-import { revokeOtherSignIns, revokeSignIn, FREE_TRIES, signedInOf, countTry, clearTries } from '@/db/sign-ins';
+} from '@/db/people/people';
+import { revokeOtherSignIns, revokeSignIn, FREE_TRIES, signedInOf, countTry, clearTries } from '@/db/people/sign-ins';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { hashSecret, isSecret } from '@/server/passwords';

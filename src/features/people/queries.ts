@@ -1,10 +1,10 @@
 import 'server-only';
 import { clockIn, dayIn } from '@/core/day';
-import { devicesOf } from '@/db/devices';
-import { allPeople, peopleToSignIn, type Person, type PersonRole } from '@/db/people';
-import { kitchenWords } from '@/db/read-kitchen';
+import { devicesOf } from '@/db/people/devices';
+import { allPeople, peopleToSignIn, type Person, type PersonRole } from '@/db/people/people';
+import { kitchenWords } from '@/db/kitchen/read-kitchen';
 import { database } from '@/server/database';
-import { refusals, signedInWhere, type WhyRefused } from '@/db/sign-ins';
+import { refusals, signedInWhere, type WhyRefused } from '@/db/people/sign-ins';
 import { now } from '@/server/clock';
 import { currentKitchen, may, roleWords, currentDevice, type Worker } from '@/server/session';
 

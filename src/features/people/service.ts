@@ -1,9 +1,9 @@
 import 'server-only';
 import { z } from 'zod';
 import { refuse, type Trouble } from '@/core/trouble';
-import { insertDevice } from '@/db/devices';
-import { newId } from '@/db/ids';
-import { peopleOf, secretsOf } from '@/db/people';
+import { insertDevice } from '@/db/people/devices';
+import { newId } from '@/db/mapping/ids';
+import { peopleOf, secretsOf } from '@/db/people/people';
 import {
   revokeSignIn,
   rememberRefusal,
@@ -12,7 +12,7 @@ import {
   type TryResult,
   clearTries,
   type WhyRefused,
-} from '@/db/sign-ins';
+} from '@/db/people/sign-ins';
 import { startSession, clientInfo, type ClientInfo, type Authenticated } from '@/server/start-session';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';

@@ -4,9 +4,9 @@ import { insteadOf, namedBy, usersOf, type KitchenState } from '@/core/kitchen-s
 import { hobLike, REFERENCE_HOBS, referenceVessels, vesselLike } from '@/core/reference';
 import { refuse } from '@/core/trouble';
 import { idsOfStep, lineOf, readStep, type WrittenStep } from '@/core/verbs';
-import { newId } from '@/db/ids';
-import { latestRecipe } from '@/db/recipe-versions';
-import { withIds } from '@/db/recipe-steps';
+import { newId } from '@/db/mapping/ids';
+import { latestRecipe } from '@/db/recipes/recipe-versions';
+import { withIds } from '@/db/recipes/recipe-steps';
 import { nowOf, setArchived, putHob, putPlate, putRecipe, putVessel } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';

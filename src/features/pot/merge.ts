@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal/es6/index.js';
-import type { Draft, SheetLine } from './components/sheet-lines';
+import type { Draft, SheetLine } from './components/sheet/sheet-lines';
 
 /** A line that two people have changed: what either of them has there now, nothing where it was taken out. */
 export interface Conflict {

@@ -9,7 +9,7 @@ import { CONSTANTS } from '@/core/reference';
 import type { Names } from '@/core/said';
 import { lastChangedBy } from '@/db/changes';
 import { versionOf } from '@/db/edits';
-import { sheetPast, type SheetPast } from '@/db/recipe-versions';
+import { sheetPast, type SheetPast } from '@/db/recipes/recipe-versions';
 import { productOf } from '@/core/supply';
 import type { Layer } from '@/core/layers';
 import { countedLayers } from '@/server/counted-layers';

@@ -5,8 +5,8 @@ import type { Scaled, Vessel } from '@/core/pot';
 import { potOf } from '@/core/shelf';
 import { refuse, type Outcome } from '@/core/trouble';
 import { runPot, scaleBy, scaledSteps, scaleTo, vesselsFor, type Shelf } from '@/core/verbs';
-import type { LivePot } from './components/use-pot';
-import type { useSheet } from './components/use-sheet';
+import type { LivePot } from './components/figures/use-pot';
+import type { useSheet } from './components/sheet/use-sheet';
 
 /** What a sheet is to be scaled to, as typed. */
 export interface ScaleRequest {

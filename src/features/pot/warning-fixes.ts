@@ -2,8 +2,8 @@ import { readAmountOf } from '@/core/quantity';
 import type { Warning } from '@/core/pot';
 import type { Names } from '@/core/said';
 import { amountOfStep, writeStep, type WrittenStep } from '@/core/verbs';
-import { newLine, type Draft } from './components/sheet-lines';
-import type { LivePot } from './components/use-pot';
+import { newLine, type Draft } from './components/sheet/sheet-lines';
+import type { LivePot } from './components/figures/use-pot';
 
 /** The sheet a cure is tried out on, and what runs it. */
 export interface FixIn {

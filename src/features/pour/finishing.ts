@@ -3,7 +3,7 @@ import { mannerIn, writtenOver, type WrittenPlate, type WrittenRecipe } from '@/
 import type { KitchenState } from '@/core/kitchen-state';
 import { capacityMl } from '@/core/pot';
 import { refuse } from '@/core/trouble';
-import { newId } from '@/db/ids';
+import { newId } from '@/db/mapping/ids';
 import { putPlate, putRecipe } from '@/db/archive';
 import { declare, Refused } from '@/server/door';
 import { newLarderName } from '@/server/unique-name';

@@ -12,7 +12,7 @@ import type { KitchenState } from '@/core/kitchen-state';
 import { readPct } from '@/core/larder';
 import { refuse, under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
-import { newId } from '@/db/ids';
+import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putPlate } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';

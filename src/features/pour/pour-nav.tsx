@@ -1,6 +1,6 @@
 'use client';
 
-import { StationNav } from '@/ui/station-nav';
+import { StationNav } from '@/ui/frame/station-nav';
 
 const PAGES = [
   ['/pour', 'Dishes'],

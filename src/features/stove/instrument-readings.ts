@@ -1,5 +1,5 @@
 import 'server-only';
-import { readBatches } from '@/db/batches';
+import { readBatches } from '@/db/cooking/batches';
 import { database } from '@/server/database';
 import { readProbe, readScale } from '@/server/instruments';
 import { costedKitchen } from '@/server/kitchen';

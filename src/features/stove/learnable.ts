@@ -6,7 +6,7 @@ import { ownConstants } from '@/core/kitchen-state';
 import type { ProcessConstants } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
 import { potOf } from '@/core/shelf';
-import { settingsOf, type KitchenSettings } from '@/db/kitchen-settings';
+import { settingsOf, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
 
 /** A figure as it is reckoned with and as it would be. */
 export interface LearnableFigure {

@@ -5,7 +5,7 @@ import { cookedOn, yieldOn, type WrittenIngredient } from '@/core/kitchen-file';
 import type { WrittenTest } from '@/core/bench';
 import { proposalOf, taught, type Proposal } from '@/core/taught';
 import { addYield } from '@/db/edits';
-import { insertCooked } from '@/db/larder-rows';
+import { insertCooked } from '@/db/buying/larder-rows';
 import type { Connection } from '@/db/sql';
 import type { Wrote } from '@/server/door';
 import { TERMS } from './test-results';

@@ -4,8 +4,8 @@ import type { TaughtTerms } from '@/core/taught';
 import type { WrittenIngredient } from '@/core/kitchen-file';
 import type { WrittenTest } from '@/core/bench';
 import { CONSTANTS, LEARNING, referenceLarder } from '@/core/reference';
-import { readerOf } from '@/db/rows';
-import { readTests } from '@/db/yield-tests';
+import { readerOf } from '@/db/mapping/rows';
+import { readTests } from '@/db/cooking/yield-tests';
 import type { Sql } from '@/db/sql';
 import { database } from '@/server/database';
 

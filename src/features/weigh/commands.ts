@@ -1,8 +1,8 @@
 import 'server-only';
 import type { WrittenQuestion } from '@/core/kitchen-file';
 import { refuse } from '@/core/trouble';
-import { newId } from '@/db/ids';
-import { readQuestionRows } from '@/db/questions';
+import { newId } from '@/db/mapping/ids';
+import { readQuestionRows } from '@/db/recipes/questions';
 import { nowOf, setArchived, putQuestion } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';

@@ -1,7 +1,7 @@
 import 'server-only';
 import { cheapest, changedPrices, isSummaryCurrent } from '@/core/compare';
 import { countedIn } from '@/core/layers';
-import { questionsStand, readQuestionRows, type QuestionRow } from '@/db/questions';
+import { questionsStand, readQuestionRows, type QuestionRow } from '@/db/recipes/questions';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';

@@ -3,7 +3,7 @@ import { CONSTANTS } from '@/core/reference';
 import type { Layer } from '@/core/layers';
 import { BAND_STEP_H, rangesOf, SIMULATED, Simulation, type SimulationSetup } from '@/core/uncertainty';
 import type { Work } from '@/core/work';
-import { pointsOf } from '@/db/read-past';
+import { pointsOf } from '@/db/kitchen/read-past';
 import { database } from '@/server/database';
 import { runInSlices } from '@/server/run-in-slices';
 import type { QuestionAnswer } from './question-answer';

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { z } from 'zod';
-import type { PersonRole } from '@/db/people';
+import type { PersonRole } from '@/db/people/people';
 import type * as Asked from '../server-query';
 import type { Worker } from '../roles';
 

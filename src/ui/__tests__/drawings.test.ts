@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { formattersFor } from '../formatters';
-import { strataOf } from '../litre-jug';
-import { halfWidthAt, laidOut, scaleFor, WIDTH } from '../pot-geometry';
+import { strataOf } from '../drawings/litre-jug';
+import { halfWidthAt, laidOut, scaleFor, WIDTH } from '../drawings/pot-geometry';
 
 describe('the litre', () => {
   const stratum = fc.record({

@@ -1,4 +1,4 @@
-import { BoardView } from '@/features/stove/components/board-view';
+import { BoardView } from '@/features/stove/components/board/board-view';
 import { boardPage } from '@/features/stove/queries';
 import { requireWorker } from '@/server/session';
 

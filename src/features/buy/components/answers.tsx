@@ -1,12 +1,12 @@
 'use client';
 
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Link from 'next/link';
 import type { CostGraph } from '@/core/graph';
 import Table from 'react-bootstrap/Table';
-import { LayerSwitch } from '@/ui/layer-switch';
+import { LayerSwitch } from '@/ui/frame/layer-switch';
 import { useFormatters } from '@/ui/formatters-context';
-import { WhyFigure } from '@/ui/why';
+import { WhyFigure } from '@/ui/panels/why';
 import type { PriceEffect, AffectedDish } from '../queries';
 
 interface Props {

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
 import type { PriceBookOrder, PriceBookAsked, PriceBookData } from '../queries';
-import { DayField } from '@/ui/day-field';
+import { DayField } from '@/ui/forms/day-field';
 import { useFormatters } from '@/ui/formatters-context';
 
 const ORDER_WORDS: Readonly<Record<PriceBookOrder, string>> = {

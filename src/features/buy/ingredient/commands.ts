@@ -3,7 +3,7 @@ import { mannerIn, weigh, type Basis } from '@/core/kitchen-file';
 import { priceText, readDays, readPrice } from '@/core/larder';
 import { readAmountOf } from '@/core/quantity';
 import { refuse, under } from '@/core/trouble';
-import { addCount, addWeighing, setIngredient } from '@/db/larder-edits';
+import { addCount, addWeighing, setIngredient } from '@/db/buying/larder-edits';
 import { declare, Refused, type Looking } from '@/server/door';
 
 import { articleCommands } from './articles';

@@ -4,7 +4,7 @@ import { isGuess, type Supply } from '@/core/prices';
 import type { Basis } from '@/core/kitchen-file';
 import type { HouseMeasure } from '@/core/quantity';
 import { referenceLarder } from '@/core/reference';
-import { kitchenVersion, mergesOf } from '@/db/larder';
+import { kitchenVersion, mergesOf } from '@/db/buying/larder';
 import { database } from '@/server/database';
 import { archivedRows } from '@/server/archived';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';

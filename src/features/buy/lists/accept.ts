@@ -4,9 +4,9 @@ import { Decimal } from 'decimal.js';
 import { mannerIn, packOn, type WrittenIngredient } from '@/core/kitchen-file';
 import type { KitchenState, StateArticle } from '@/core/kitchen-state';
 import { quoteOn } from '@/core/larder';
-import { newId } from '@/db/ids';
-import { setIngredient } from '@/db/larder-edits';
-import { insertArticles, type ArticleRow } from '@/db/larder-rows';
+import { newId } from '@/db/mapping/ids';
+import { setIngredient } from '@/db/buying/larder-edits';
+import { insertArticles, type ArticleRow } from '@/db/buying/larder-rows';
 import {
   archiveArticles,
   archivedAt,
@@ -14,10 +14,10 @@ import {
   editedSince,
   insertImportQuotes,
   withdrawQuotes,
-} from '@/db/price-list-quotes';
-import { setImport } from '@/db/price-lists';
-import { samePrice, wantedRows, type ImportRow } from '@/db/price-list-rows';
-import { readKitchenForDay } from '@/db/read-kitchen';
+} from '@/db/buying/price-list-quotes';
+import { setImport } from '@/db/buying/price-lists';
+import { samePrice, wantedRows, type ImportRow } from '@/db/buying/price-list-rows';
+import { readKitchenForDay } from '@/db/kitchen/read-kitchen';
 import type { Connection } from '@/db/sql';
 import { database } from '@/server/database';
 import { declare, perform, type AnyDeclared } from '@/server/door';

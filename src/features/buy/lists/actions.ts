@@ -1,7 +1,7 @@
 'use server';
 
 import { z } from 'zod';
-import { importById } from '@/db/price-lists';
+import { importById } from '@/db/buying/price-lists';
 import { serverQuery } from '@/server/server-query';
 import { database } from '@/server/database';
 import type { Worker } from '@/server/session';

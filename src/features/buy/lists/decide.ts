@@ -1,7 +1,7 @@
 import 'server-only';
-import { clearRows, replaceRow, rowAt, setWanted } from '@/db/price-list-rows';
-import { setImport } from '@/db/price-lists';
-import { readKitchenForDay } from '@/db/read-kitchen';
+import { clearRows, replaceRow, rowAt, setWanted } from '@/db/buying/price-list-rows';
+import { setImport } from '@/db/buying/price-lists';
+import { readKitchenForDay } from '@/db/kitchen/read-kitchen';
 import { database } from '@/server/database';
 import { declare } from '@/server/door';
 import { mustBeOpen, refused } from './lists';

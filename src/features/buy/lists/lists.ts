@@ -2,7 +2,7 @@ import 'server-only';
 import { guessColumns, listMark, placesOf, type ListColumns } from '@/core/price-list';
 import type { DecimalMark } from '@/core/quantity';
 import { refuse, type Outcome } from '@/core/trouble';
-import { importBody, importById, type PriceImport } from '@/db/price-lists';
+import { importBody, importById, type PriceImport } from '@/db/buying/price-lists';
 import { database } from '@/server/database';
 import { Refused } from '@/server/door';
 import { standingKitchen } from '@/server/kitchen';

@@ -3,8 +3,8 @@ import { mannerIn, packOn, weighableOf } from '@/core/kitchen-file';
 import { quoteOn } from '@/core/larder';
 import { judgeRow, matcher, readRow, type Current, type Places } from '@/core/price-list';
 import type { DecimalMark, Manner } from '@/core/quantity';
-import type { KitchenForDay } from '@/db/read-kitchen';
-import type { ImportRow } from '@/db/price-list-rows';
+import type { KitchenForDay } from '@/db/kitchen/read-kitchen';
+import type { ImportRow } from '@/db/buying/price-list-rows';
 import type { ListTable } from './file';
 
 /** Everything a list's rows are judged by. */

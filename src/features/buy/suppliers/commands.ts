@@ -1,6 +1,6 @@
 import 'server-only';
 import { refuse } from '@/core/trouble';
-import { newId } from '@/db/ids';
+import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putSupplier } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';

@@ -3,10 +3,10 @@
 import Link from 'next/link';
 import Button from 'react-bootstrap/Button';
 import { useFormatters } from '@/ui/formatters-context';
-import { SheetTable } from '@/ui/sheet-table';
-import { useToast } from '@/ui/toasts';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { SheetTable } from '@/ui/tables/sheet-table';
+import { useToast } from '@/ui/frame/toasts';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import type { ActRow, ChangesPage } from '../queries';
 import { restoreChange, undoChange } from '../send';
 

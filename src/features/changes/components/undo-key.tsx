@@ -4,9 +4,9 @@ import { useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Undo2 } from 'lucide-react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { usePageReset } from '@/ui/page-reset';
-import { useToast } from '@/ui/toasts';
-import { hasUnsavedChanges } from '@/ui/unsaved-changes';
+import { usePageReset } from '@/ui/frame/page-reset';
+import { useToast } from '@/ui/frame/toasts';
+import { hasUnsavedChanges } from '@/ui/frame/unsaved-changes';
 import { STILL_TYPED, whenSent } from '@/wire';
 import { undoChange } from '../send';
 

@@ -5,9 +5,9 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { Combo } from '@/ui/combo';
-import { SidePanel } from '@/ui/side-panel';
-import { leaveGuarded } from '@/ui/unsaved-changes';
+import { Combo } from '@/ui/forms/combo';
+import { SidePanel } from '@/ui/panels/side-panel';
+import { leaveGuarded } from '@/ui/frame/unsaved-changes';
 import { findAnything } from '../actions';
 import type { SearchResult } from '../search-everything';
 

@@ -1,7 +1,7 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { MODEL } from '../../../core/reference';
-import { lastCosts, modelChanges, setLastCosts } from '../../../db/model-changes';
-import { savedCostings } from '../../../db/saved-costings';
+import { lastCosts, modelChanges, setLastCosts } from '../../../db/kitchen/model-changes';
+import { savedCostings } from '../../../db/kitchen/saved-costings';
 import { bumpRevision, currentRevision } from '../../../db/revisions';
 import { costedKitchen } from '../../../server/kitchen';
 import { costsOf, recordCosts } from '../../../server/model-changes';

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { CUP_WORDS, CUPS_OF, type Cups as Of } from '../cups';
 import type { HousePage } from '../queries';
 import { saveCups } from '../send';

@@ -5,8 +5,8 @@ import Button from 'react-bootstrap/Button';
 import Table from 'react-bootstrap/Table';
 import { LAYERS, layerName } from '@/core/layers';
 import { useFormatters } from '@/ui/formatters-context';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import type { SavedCostings as Data, SavedCostingRow } from '../queries';
 import { saveCosting, archiveCosting } from '../send';
 

@@ -1,10 +1,10 @@
 'use client';
 
 import { useWatch, type FieldValues, type Path, type PathValue, type UseFormReturn } from 'react-hook-form';
-import { TheirValue } from '@/ui/edit-conflict';
-import { Combo, type ComboOption } from '@/ui/combo';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSearch } from '@/ui/use-search';
+import { TheirValue } from '@/ui/forms/edit-conflict';
+import { Combo, type ComboOption } from '@/ui/forms/combo';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSearch } from '@/ui/tables/use-search';
 
 interface Props<T extends FieldValues> {
   readonly form: UseFormReturn<T>;

@@ -13,13 +13,13 @@ import {
 } from '@/core/kitchen-file';
 import { isSameName } from '@/core/name';
 import { refuse, type Trouble } from '@/core/trouble';
-import { newId } from '@/db/ids';
-import { loadKitchen, type Secrets } from '@/db/load-kitchen';
+import { newId } from '@/db/mapping/ids';
+import { loadKitchen, type Secrets } from '@/db/kitchen/load-kitchen';
 import { newestSchema } from '@/db/migrate';
-import { allPeople, archivePerson, writePerson } from '@/db/people';
-import { firstKitchen, mustSay } from '@/db/read-kitchen';
+import { allPeople, archivePerson, writePerson } from '@/db/people/people';
+import { firstKitchen, mustSay } from '@/db/kitchen/read-kitchen';
 import { inTransaction } from '@/db/sql';
-import { HistoryError, loadRows } from '@/db/history-rows';
+import { HistoryError, loadRows } from '@/db/kitchen/history-rows';
 import { now } from '@/server/clock';
 import { database } from '@/server/database';
 import { env } from '@/server/env';

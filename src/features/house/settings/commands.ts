@@ -5,7 +5,7 @@ import type { HouseRules } from '@/core/kitchen-file';
 import { readPct } from '@/core/larder';
 import { STRAINERS } from '@/core/pot';
 import { refuse } from '@/core/trouble';
-import { setSettings, settingsOf, type KitchenSettings } from '@/db/kitchen-settings';
+import { setSettings, settingsOf, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
 import { declare, Refused } from '@/server/door';
 import { listNames } from '@/server/unique-name';
 import { markOf } from './mark';

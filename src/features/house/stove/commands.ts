@@ -3,7 +3,7 @@ import { mannerIn, type KitchenFile, type WrittenVessel } from '@/core/kitchen-f
 import { insteadOf, usersOf, type KitchenState } from '@/core/kitchen-state';
 import { readAmountOf, readNumber } from '@/core/quantity';
 import { refuse, type Trouble } from '@/core/trouble';
-import { newId } from '@/db/ids';
+import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putHob, putRecipe, putVessel } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';

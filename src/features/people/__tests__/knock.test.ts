@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { revokeDevice, insertDevice } from '../../../db/devices';
-import { newId } from '../../../db/ids';
-import { beginSignedIn, revokeOtherSignIns, refusals, signedIn } from '../../../db/sign-ins';
+import { revokeDevice, insertDevice } from '../../../db/people/devices';
+import { newId } from '../../../db/mapping/ids';
+import { beginSignedIn, revokeOtherSignIns, refusals, signedIn } from '../../../db/people/sign-ins';
 import { many, run } from '../../../db/sql';
 import { hashSecret } from '../../../server/passwords';
 import type { ClientInfo } from '@/server/start-session';

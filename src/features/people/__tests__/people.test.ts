@@ -1,5 +1,5 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { allPeople, peopleToSignIn } from '../../../db/people';
+import { allPeople, peopleToSignIn } from '../../../db/people/people';
 import { PERSON, PERSON_AWAY } from '../wire';
 
 let here: AtWork;

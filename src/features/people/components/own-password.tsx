@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { FormField } from '@/ui/form-field';
-import { SaveForm } from '@/ui/save-form';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSaveForm } from '@/ui/use-save-form';
+import { FormField } from '@/ui/forms/form-field';
+import { SaveForm } from '@/ui/forms/save-form';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSaveForm } from '@/ui/forms/use-save-form';
 import { changePassword } from '../send';
 import { NewPassword } from '../wire';
 

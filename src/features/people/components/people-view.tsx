@@ -1,22 +1,22 @@
 'use client';
 
 import Form from 'react-bootstrap/Form';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Stack from 'react-bootstrap/Stack';
 import { useState } from 'react';
 import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import ListGroup from 'react-bootstrap/ListGroup';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { registerDevice } from '../actions';
 import type { DeviceRow, PeoplePage, RefusalRow, SignedInRow } from '../queries';
 import { sendRevokeDevice, sendRevokeSignIn } from '../send';
 import { PeopleTable } from './people-table';
 import { OwnPassword } from './own-password';
-import { ColorSchemeChoice } from '@/ui/color-scheme';
+import { ColorSchemeChoice } from '@/ui/frame/color-scheme';
 import { useFormatters } from '@/ui/formatters-context';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** Who is in, where, and on which devices a PIN opens; one's own password. */
 export function PeopleView({ page }: { readonly page: PeoplePage }) {

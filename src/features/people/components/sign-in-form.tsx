@@ -5,7 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
-import { PotMark } from '@/ui/pot-mark';
+import { PotMark } from '@/ui/drawings/pot-mark';
 import { signIn } from '../actions';
 
 interface Props {

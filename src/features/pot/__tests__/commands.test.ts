@@ -1,7 +1,7 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { costOfProduct } from '../../../core/costing';
 import type { WrittenStep } from '../../../core/verbs';
-import { newId } from '../../../db/ids';
+import { newId } from '../../../db/mapping/ids';
 import { costedKitchen } from '../../../server/kitchen';
 import { sheetNow } from '../queries';
 import { versionsOf } from '../versions/queries';

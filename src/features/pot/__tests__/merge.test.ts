@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { merge } from '../merge';
-import type { Draft, SheetLine } from '../components/sheet-lines';
+import type { Draft, SheetLine } from '../components/sheet/sheet-lines';
 
 const line = (id: string, text = id): SheetLine => ({ id, text });
 const draft = (lines: readonly SheetLine[], vessel = 'pot'): Draft => ({

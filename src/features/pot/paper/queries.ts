@@ -17,7 +17,7 @@ import { potOf } from '@/core/shelf';
 import { productOf } from '@/core/supply';
 import { cautionFor, runPot, scaledLine, scaledSteps, writeStep } from '@/core/verbs';
 import { lastChangedBy } from '@/db/changes';
-import { sheetPast, versionName } from '@/db/recipe-versions';
+import { sheetPast, versionName } from '@/db/recipes/recipe-versions';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import type { Worker } from '@/server/session';

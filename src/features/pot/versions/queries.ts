@@ -4,7 +4,7 @@ import { costOfProduct, type KitchenCosting } from '@/core/costing';
 import { lineWords, namesIn, type WrittenChoice, type WrittenRecipe } from '@/core/kitchen-file';
 import { proposalEffects, type ProposalEffect } from '@/core/taught';
 import type { WrittenStep } from '@/core/verbs';
-import { recipeAt, versionRows, type VersionRow } from '@/db/recipe-versions';
+import { recipeAt, versionRows, type VersionRow } from '@/db/recipes/recipe-versions';
 import { database } from '@/server/database';
 import { Refused } from '@/server/door';
 import { costedKitchen, costedWith } from '@/server/kitchen';

@@ -1,5 +1,5 @@
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { newId } from '../../../db/ids';
+import { newId } from '../../../db/mapping/ids';
 import { LINE_SERVED, PLATE, PLATE_HEAD, PLATE_LINES } from '../wire';
 
 let here: AtWork;

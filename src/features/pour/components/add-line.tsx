@@ -3,9 +3,9 @@
 import { useCallback, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Combo } from '@/ui/combo';
-import { useMissing } from '@/ui/missing';
-import { TroubleText } from '@/ui/trouble-text';
+import { Combo } from '@/ui/forms/combo';
+import { useMissing } from '@/ui/forms/missing';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { findForPlate, type Platable } from '../actions';
 
 const LACKED: Platable = { id: 'lacked', name: 'Add a new ingredient …', of: { ingredient: '' } };

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useFormatters } from '@/ui/formatters-context';
-import { SidePanel } from '@/ui/side-panel';
+import { SidePanel } from '@/ui/panels/side-panel';
 import type { OfLine } from './served-forms';
 
 const ServedForm = dynamic(() => import('./served-forms').then((m) => m.ServedForm), { ssr: false });

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useId, type CSSProperties } from 'react';
 import Stack from 'react-bootstrap/Stack';
-import { LayerSwitch } from '@/ui/layer-switch';
+import { LayerSwitch } from '@/ui/frame/layer-switch';
 import { useFormatters } from '@/ui/formatters-context';
 import type { PlateData } from '../queries';
 import { PlateAnswer } from './plate-answer';

@@ -4,11 +4,11 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { ArchiveDialog } from '@/ui/archive-dialog';
-import { SidePanel } from '@/ui/side-panel';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/panels/more-menu';
+import { ArchiveDialog } from '@/ui/panels/archive-dialog';
+import { SidePanel } from '@/ui/panels/side-panel';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import type { PlateData } from '../queries';
 import { letStand, archivePlate } from '../send';
 

@@ -3,7 +3,7 @@ import type { WrittenMenu } from '@/core/kitchen-file';
 import type { KitchenState } from '@/core/kitchen-state';
 import { readNumber } from '@/core/quantity';
 import { refuse } from '@/core/trouble';
-import { newId } from '@/db/ids';
+import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putMenu } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';

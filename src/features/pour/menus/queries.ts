@@ -2,7 +2,7 @@ import 'server-only';
 import { besideCost, costOfPlate, type Sold } from '@/core/costing';
 import type { WrittenMenu } from '@/core/kitchen-file';
 import type { DecimalMark } from '@/core/quantity';
-import { menuVersions } from '@/db/menus';
+import { menuVersions } from '@/db/recipes/menus';
 import { archivedRows } from '@/server/archived';
 import { countedLayers } from '@/server/counted-layers';
 import { database } from '@/server/database';

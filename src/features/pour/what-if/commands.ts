@@ -1,9 +1,9 @@
 import 'server-only';
 import type { WrittenTray } from '@/core/kitchen-file';
 import { refuse } from '@/core/trouble';
-import { newId } from '@/db/ids';
+import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putTray } from '@/db/archive';
-import { readTrayRows } from '@/db/trays';
+import { readTrayRows } from '@/db/recipes/trays';
 import { database } from '@/server/database';
 import { declare, Refused, type Looking } from '@/server/door';
 import { uniqueName } from '@/server/unique-name';

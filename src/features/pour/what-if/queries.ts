@@ -13,7 +13,7 @@ import type { DecimalMark, HouseMeasure } from '@/core/quantity';
 import { groupOf } from '@/core/reference';
 import { isSlider, ingredientsPriced, slidersOf, applyTrials, type Sliders } from '@/core/trials';
 import { writeStep } from '@/core/verbs';
-import { readTrayRows, type TrayRow } from '@/db/trays';
+import { readTrayRows, type TrayRow } from '@/db/recipes/trays';
 import { archivedRows } from '@/server/archived';
 import { countedLayers } from '@/server/counted-layers';
 import { database } from '@/server/database';

@@ -3,9 +3,9 @@ import { mannerIn, weigh } from '@/core/kitchen-file';
 import { readNumber } from '@/core/quantity';
 import { refuse, under } from '@/core/trouble';
 import { setBatchesAWeek } from '@/db/edits';
-import { newId } from '@/db/ids';
-import { setIngredient } from '@/db/larder-edits';
-import { bookWaste } from '@/db/wastes';
+import { newId } from '@/db/mapping/ids';
+import { setIngredient } from '@/db/buying/larder-edits';
+import { bookWaste } from '@/db/cooking/wastes';
 import { declare, Refused } from '@/server/door';
 import { BATCHES, TAKEN, WASTE } from './wire';
 

@@ -3,7 +3,7 @@ import { isTaken, trimFlow, type TrimFlow } from '@/core/costing';
 import { priceBeforeTrim } from '@/core/prices';
 import { shiftDay } from '@/core/day';
 import type { DecimalMark } from '@/core/quantity';
-import { boughtBetween, wastesSince } from '@/db/wastes';
+import { boughtBetween, wastesSince } from '@/db/cooking/wastes';
 import { database } from '@/server/database';
 import { readSupply } from '@/core/supply';
 import { costedKitchen } from '@/server/kitchen';

@@ -3,7 +3,7 @@ import { priceText, readPrice } from '@/core/larder';
 import { priceAfterTrim } from '@/core/knife';
 import type { DecimalMark } from '@/core/quantity';
 import { refuse, under } from '@/core/trouble';
-import { setKitchenTrim } from '@/db/larder-edits';
+import { setKitchenTrim } from '@/db/buying/larder-edits';
 import { declare, Refused } from '@/server/door';
 import { schoolRows } from './queries';
 import { trimmingTyped } from './typed';

@@ -5,7 +5,7 @@ import { priceBeforeTrim } from '@/core/prices';
 import { comesOffShare } from '@/core/knife';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
 import type { DecimalMark } from '@/core/quantity';
-import { kitchenVersion } from '@/db/larder';
+import { kitchenVersion } from '@/db/buying/larder';
 import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';

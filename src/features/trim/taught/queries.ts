@@ -8,7 +8,7 @@ import { proposalOf, taught, proposalEffects, withProposal, type ProposalEffect,
 import type { Learned, Prior, Season, TestKind } from '@/core/learning';
 import type { TrimSchool } from '@/core/larder';
 import type { WrittenTest } from '@/core/bench';
-import { peopleOf } from '@/db/people';
+import { peopleOf } from '@/db/people/people';
 import { database } from '@/server/database';
 import { takesIngredient, usedBy } from '@/server/used-by';
 import { costedKitchen, costedWith } from '@/server/kitchen';

@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { valueAt } from '@/core/compare';
 import { useFormatters } from '@/ui/formatters-context';
-import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/chart-look';
+import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/drawings/chart-look';
 import type { FlipShown, QuestionPage } from '../queries';
 import type { Certainty } from '../certainty';
 

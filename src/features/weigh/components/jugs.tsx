@@ -1,7 +1,7 @@
 'use client';
 
 import { useFormatters } from '@/ui/formatters-context';
-import { LitreJug, strataOf } from '@/ui/litre-jug';
+import { LitreJug, strataOf } from '@/ui/drawings/litre-jug';
 import type { QuestionPage } from '../queries';
 
 /** Two litres side by side, and where the money of each came from. */

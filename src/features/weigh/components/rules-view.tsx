@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import Stack from 'react-bootstrap/Stack';
 import { useFormatters } from '@/ui/formatters-context';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 import type { RulesPage } from '../queries';
 
 /** Rules of thumb out of the kitchen’s own pots, tests and prices: for the wall. */

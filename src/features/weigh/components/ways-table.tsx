@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { countedPerLitre } from '@/core/compare';
 import { LAYERS, layerName } from '@/core/layers';
 import { useFormatters } from '@/ui/formatters-context';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 import type { QuestionPage, WayShown } from '../queries';
 import type { Certainty } from '../certainty';
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { useFormatters } from '@/ui/formatters-context';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 import type { QuestionPage } from '../queries';
 import { measureNext } from '../certainty';
 import { FROM_WORDS, uncertainWords, whereWeighed } from '../uncertain-words';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { z } from 'zod';
 import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
 import { commandDone, forgetCommands } from '../../../db/commands';
-import { newId } from '../../../db/ids';
+import { newId } from '../../../db/mapping/ids';
 import { currentRevision } from '../../../db/revisions';
 import { many, one, run } from '../../../db/sql';
 import { wire } from '../../../wire';

@@ -1,6 +1,6 @@
 import { SavedCostingsTable } from '@/features/house/components/saved-costings';
 import { savedCostingsPage } from '@/features/house/queries';
-import { PotSheet } from '@/features/pot/components/pot-sheet';
+import { PotSheet } from '@/features/pot/components/sheet/pot-sheet';
 import { potSheet } from '@/features/pot/queries';
 import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';

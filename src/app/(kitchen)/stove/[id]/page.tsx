@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
-import { BatchView } from '@/features/stove/components/batch-view';
+import { BatchView } from '@/features/stove/components/batch/batch-view';
 import { batchPage } from '@/features/stove/queries';
 import { requireWorker } from '@/server/session';
 

@@ -1,14 +1,14 @@
 'use client';
 
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useMissing } from '@/ui/missing';
+import { useMissing } from '@/ui/forms/missing';
 import { useFormatters } from '@/ui/formatters-context';
-import { MovementChart } from '@/ui/movement-chart';
-import { WhyFigure } from '@/ui/why';
-import { UsedBy } from '@/ui/used-by';
+import { MovementChart } from '@/ui/drawings/movement-chart';
+import { WhyFigure } from '@/ui/panels/why';
+import { UsedBy } from '@/ui/tables/used-by';
 import { IngredientTools } from '../../own/components/ingredient-tools';
 import { containsText, LabelForm } from '../../own/components/label-form';
 import type { IngredientPage } from '../queries';

@@ -4,15 +4,15 @@ import Button from 'react-bootstrap/Button';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFormatters } from '@/ui/formatters-context';
-import { TypedField } from '@/ui/typed-field';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
-import { ArchivedList } from '@/ui/archived-list';
+import { TypedField } from '@/ui/forms/typed-field';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { ArchivedList } from '@/ui/tables/archived-list';
 import { saveSetting, saveWeighing, archiveArticle } from '../wire';
 import { AnotherArticle, ArticleTools } from './article-panel';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** Who sells it, the cheapest usable kilo first. */
 export function Sellers({ page }: { page: IngredientPage }) {

@@ -1,8 +1,8 @@
 'use client';
 
 import { useState, useTransition } from 'react';
-import { IngredientCombo } from '@/ui/ingredient-combo';
-import type { FoundIngredient } from '@/ui/ingredient-search';
+import { IngredientCombo } from '@/ui/forms/ingredient-combo';
+import type { FoundIngredient } from '@/ui/forms/ingredient-search';
 import { useFormatters } from '@/ui/formatters-context';
 import { compareSubstitute } from '../actions';
 import type { IngredientPage, SubstituteComparison } from '../queries';

@@ -3,9 +3,9 @@
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { outlierQuestion, readPrice } from '@/core/larder';
-import { TypedField } from '@/ui/typed-field';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { TypedField } from '@/ui/forms/typed-field';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveBasis, saveCount, saveSetting } from '../wire';
 import type { IngredientPage } from '../queries';
 import { useWeighed } from './use-weighed';

@@ -6,11 +6,11 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { ArchivedList } from '@/ui/archived-list';
-import { SidePanel } from '@/ui/side-panel';
-import { useServerSearch } from '@/ui/use-server-search';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { ArchivedList } from '@/ui/tables/archived-list';
+import { SidePanel } from '@/ui/panels/side-panel';
+import { useServerSearch } from '@/ui/hooks/use-server-search';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { NewIngredientForm } from '../../own/components/new-ingredient-form';
 import { archiveIngredient } from '../../own/wire';
 import { findLarder } from '../actions';
@@ -19,7 +19,7 @@ import type { LarderPage, LarderRow } from '../queries';
 import { Measures } from './measures';
 import { Merges } from './merges';
 import { UsualBasis } from './usual-basis';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** What the kitchen has, and the starting points it can take from. */
 export function LarderView({ page }: { page: LarderPage }) {

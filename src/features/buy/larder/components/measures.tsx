@@ -2,12 +2,12 @@
 
 import Button from 'react-bootstrap/Button';
 import ListGroup from 'react-bootstrap/ListGroup';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { useToast } from '@/ui/toasts';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useToast } from '@/ui/frame/toasts';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveMeasure, saveNoMeasure } from '../wire';
 import type { LarderPage } from '../queries';
 

@@ -1,12 +1,12 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import { useState } from 'react';
 import ListGroup from 'react-bootstrap/ListGroup';
-import { Combo } from '@/ui/combo';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { Combo } from '@/ui/forms/combo';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveApart, saveMerge } from '../wire';
 import { findOwn } from '../actions';
 import type { LarderPage, OwnName } from '../queries';

@@ -1,11 +1,11 @@
 'use client';
 
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { TypedField } from '@/ui/typed-field';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { TypedField } from '@/ui/forms/typed-field';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveUsualBasis } from '../wire';
 import type { LarderPage } from '../queries';
 

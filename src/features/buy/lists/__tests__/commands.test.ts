@@ -1,8 +1,8 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { DAY, kitchenAtWork, type AtWork } from '../../../../../tests/helpers/at-work';
-import { importById } from '../../../../db/price-lists';
-import { listRowsOf } from '../../../../db/price-list-rows';
+import { importById } from '../../../../db/buying/price-lists';
+import { listRowsOf } from '../../../../db/buying/price-list-rows';
 import { PRICE } from '../../wire';
 import { VERDICTS } from '../../../../core/price-list';
 import { jobOf } from '../jobs';

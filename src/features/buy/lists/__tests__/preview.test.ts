@@ -3,7 +3,7 @@ import path from 'node:path';
 import { historyFrom, stateFrom } from '@/core/kitchen-state';
 import { guessColumns, listMark, placesOf, type Verdict } from '@/core/price-list';
 import { demoKitchen } from '@/core/testing/demo';
-import type { ImportRow } from '@/db/price-list-rows';
+import type { ImportRow } from '@/db/buying/price-list-rows';
 import { readTable } from '../file';
 import { previewContext, judgeFor, previewRows } from '../preview';
 

@@ -6,16 +6,16 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useController, type UseFormReturn } from 'react-hook-form';
 import type { z } from 'zod';
-import { DayField } from '@/ui/day-field';
-import { FormField } from '@/ui/form-field';
-import { useSave } from '@/ui/use-save';
-import { useSaveForm } from '@/ui/use-save-form';
-import { SaveForm } from '@/ui/save-form';
-import { TroubleText } from '@/ui/trouble-text';
+import { DayField } from '@/ui/forms/day-field';
+import { FormField } from '@/ui/forms/form-field';
+import { useSave } from '@/ui/forms/use-save';
+import { useSaveForm } from '@/ui/forms/use-save-form';
+import { SaveForm } from '@/ui/forms/save-form';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { dropList, requestPreview, PreviewRequest } from '../wire';
 import type { ListPage } from '../queries';
 import type { ColumnsAsked } from '../lists';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 const KEYS = [
   ['code', 'its code'],

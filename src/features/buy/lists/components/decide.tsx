@@ -6,13 +6,13 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import Button from 'react-bootstrap/Button';
 import type { Verdict } from '@/core/price-list';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { accept, dropList, saveWanted } from '../wire';
 import type { ListPage } from '../queries';
 import { PriceListRow } from './list-row';
 import { UndoImport } from './undo-import';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   moved: 'moved',

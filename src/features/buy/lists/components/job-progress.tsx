@@ -3,7 +3,7 @@
 import Button from 'react-bootstrap/Button';
 import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
-import { ProgressMeter } from '@/ui/progress-meter';
+import { ProgressMeter } from '@/ui/drawings/progress-meter';
 import { progress, stop, type Progress } from '../actions';
 
 const AGAIN_MS = 350;

@@ -2,11 +2,11 @@
 
 import { useCallback, useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import type { ImportRow } from '@/db/price-list-rows';
-import { Combo } from '@/ui/combo';
+import type { ImportRow } from '@/db/buying/price-list-rows';
+import { Combo } from '@/ui/forms/combo';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { findBuyable, findGoods } from '../../purchases/actions';
 import { saveAssigned, saveWanted } from '../wire';
 import type { ListPage } from '../queries';

@@ -8,13 +8,13 @@ import Button from 'react-bootstrap/Button';
 import Spinner from 'react-bootstrap/Spinner';
 import Stack from 'react-bootstrap/Stack';
 import { noAnswer, type Reply } from '@/wire';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import type { ListsPage } from '../queries';
 import { LARGEST_MB, takeFetched, takeFile } from '../wire';
-import { Combo } from '@/ui/combo';
-import { DataTable, type Column } from '@/ui/data-table';
+import { Combo } from '@/ui/forms/combo';
+import { DataTable, type Column } from '@/ui/tables/data-table';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSearch } from '@/ui/use-search';
+import { useSearch } from '@/ui/tables/use-search';
 
 const STATE_WORDS = {
   columns: 'waits for its columns',

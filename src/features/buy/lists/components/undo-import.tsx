@@ -1,11 +1,11 @@
 'use client';
 
 import Button from 'react-bootstrap/Button';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { undo } from '../wire';
 import type { ListPage } from '../queries';
 

@@ -3,10 +3,10 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { labelWords } from '@/core/safety';
-import { SidePanel } from '@/ui/side-panel';
-import { useToast } from '@/ui/toasts';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { SidePanel } from '@/ui/panels/side-panel';
+import { useToast } from '@/ui/frame/toasts';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { over } from '@/wire';
 import { saveAllergens } from '../wire';
 import { AllergenBoxes } from './allergen-boxes';

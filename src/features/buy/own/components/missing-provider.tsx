@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
-import { MissingContext, type Missing } from '@/ui/missing';
+import { MissingContext, type Missing } from '@/ui/forms/missing';
 
 /**
  * Shown while a form is being fetched. Without a fallback of its own the form would suspend the whole page, and what is

@@ -7,11 +7,11 @@ import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
 import { labelWords } from '@/core/safety';
-import { FormField } from '@/ui/form-field';
-import { SaveForm } from '@/ui/save-form';
-import { useToast } from '@/ui/toasts';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSaveForm } from '@/ui/use-save-form';
+import { FormField } from '@/ui/forms/form-field';
+import { SaveForm } from '@/ui/forms/save-form';
+import { useToast } from '@/ui/frame/toasts';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSaveForm } from '@/ui/forms/use-save-form';
 import { makeOwn, OwnTyped } from '../wire';
 import { AllergenBoxes } from './allergen-boxes';
 

@@ -3,8 +3,8 @@
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { COUNT_UNITS } from '@/core/quantity';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { saveOneWeighs } from '../wire';
 
 interface Props {

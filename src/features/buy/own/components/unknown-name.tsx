@@ -2,10 +2,10 @@
 
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { withRetry } from '@/ui/with-retry';
-import { SidePanel } from '@/ui/side-panel';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { withRetry } from '@/ui/hooks/with-retry';
+import { SidePanel } from '@/ui/panels/side-panel';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { saveTaken } from '../../larder/wire';
 import { startingLike, type Starting } from '../actions';
 import { NewIngredientForm } from './new-ingredient-form';

@@ -1,6 +1,6 @@
 'use client';
 
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { RemoveLine } from './remove-line';
 import type { Invoice } from './use-invoice';
 

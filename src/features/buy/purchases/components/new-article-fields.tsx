@@ -2,7 +2,7 @@
 
 import Stack from 'react-bootstrap/Stack';
 import { useController } from 'react-hook-form';
-import { Combo } from '@/ui/combo';
+import { Combo } from '@/ui/forms/combo';
 import type { NewArticle } from '../wire';
 import { packOf } from './article-facts';
 import type { Invoice } from './use-invoice';

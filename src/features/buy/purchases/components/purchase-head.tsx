@@ -1,10 +1,10 @@
 import { useController } from 'react-hook-form';
 import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
-import { Combo } from '@/ui/combo';
-import { DayField } from '@/ui/day-field';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSearch } from '@/ui/use-search';
+import { Combo } from '@/ui/forms/combo';
+import { DayField } from '@/ui/forms/day-field';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSearch } from '@/ui/tables/use-search';
 import type { Invoice } from './use-invoice';
 
 /** Whose invoice it is, its number and its day. */

@@ -3,11 +3,11 @@
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { Combo } from '@/ui/combo';
+import { Combo } from '@/ui/forms/combo';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSearch } from '@/ui/use-search';
+import { useSearch } from '@/ui/tables/use-search';
 import type { PurchaseList } from '../queries';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** Invoices and credit notes as they came, newest first. */
 export function PurchaseListView({ list }: { list: PurchaseList }) {

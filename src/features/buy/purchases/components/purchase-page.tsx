@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useFormatters } from '@/ui/formatters-context';
 import { DeleteInvoice } from './delete-invoice';
 import type { PurchaseView, PurchaseViewLine } from '../queries';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** One invoice or credit note: what came, what it cost, and what was odd about it. */
 export function PurchasePage({ view }: { view: PurchaseView }) {

@@ -5,7 +5,7 @@ import { useFieldArray, useForm, type FieldPath } from 'react-hook-form';
 import { readPrice } from '@/core/larder';
 import { mannerOf, type Manner } from '@/core/quantity';
 import { useFormatters } from '@/ui/formatters-context';
-import { useToast } from '@/ui/toasts';
+import { useToast } from '@/ui/frame/toasts';
 import { noAnswer, type Mistake } from '@/wire';
 import type { ArticleChoice, PurchaseForm } from '../queries';
 import { understandGoods } from '../understand';

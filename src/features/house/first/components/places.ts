@@ -1,4 +1,4 @@
-import type { ComboOption } from '@/ui/combo';
+import type { ComboOption } from '@/ui/forms/combo';
 
 /** Locales by which figures are written in many kitchens; the browser's own is offered beside them. */
 const LOCALES = [

@@ -8,12 +8,12 @@ import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import type { UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
-import { Combo } from '@/ui/combo';
-import { FormField } from '@/ui/form-field';
-import { SaveForm } from '@/ui/save-form';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSaveForm } from '@/ui/use-save-form';
-import { useSearch } from '@/ui/use-search';
+import { Combo } from '@/ui/forms/combo';
+import { FormField } from '@/ui/forms/form-field';
+import { SaveForm } from '@/ui/forms/save-form';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSaveForm } from '@/ui/forms/use-save-form';
+import { useSearch } from '@/ui/tables/use-search';
 import { makeSheet } from '../../wire';
 import type { NewSheetPage, StandChoice } from '../queries';
 

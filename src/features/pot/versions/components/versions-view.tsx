@@ -6,12 +6,12 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
-import { usePageReset } from '@/ui/page-reset';
+import { usePageReset } from '@/ui/frame/page-reset';
 import { useFormatters, type Formatters } from '@/ui/formatters-context';
-import { ChangedCosts } from '@/ui/changed-costs';
-import { TroubleText } from '@/ui/trouble-text';
-import { TypedField } from '@/ui/typed-field';
-import { useSave } from '@/ui/use-save';
+import { ChangedCosts } from '@/ui/tables/changed-costs';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { TypedField } from '@/ui/forms/typed-field';
+import { useSave } from '@/ui/forms/use-save';
 import { savePotSheet, saveVersionName } from '../../wire';
 import type { VersionBeside, VersionFigures, VersionsPage } from '../queries';
 

@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useMemo } from 'react';
 import { allergenPage, LABEL_ALLERGENS } from '@/core/safety';
-import { DataTable, type Column } from '@/ui/data-table';
+import { DataTable, type Column } from '@/ui/tables/data-table';
 import type { AllergensPage, CarriesRow } from '../queries';
 import { isWhole, partialReason } from '../words';
 

@@ -2,11 +2,11 @@
 
 import { useRouter } from 'next/navigation';
 import { z } from 'zod';
-import { FormField } from '@/ui/form-field';
-import { SaveButton } from '@/ui/save-button';
-import { SaveForm } from '@/ui/save-form';
-import { SidePanel } from '@/ui/side-panel';
-import { useSaveForm } from '@/ui/use-save-form';
+import { FormField } from '@/ui/forms/form-field';
+import { SaveButton } from '@/ui/forms/save-button';
+import { SaveForm } from '@/ui/forms/save-form';
+import { SidePanel } from '@/ui/panels/side-panel';
+import { useSaveForm } from '@/ui/forms/use-save-form';
 import { saveMenu } from '../send';
 import { type MenuTyped } from '../wire';
 

@@ -4,10 +4,10 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { MoreAction, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { useToast } from '@/ui/toasts';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { MoreAction, MoreLink, MoreMenu } from '@/ui/panels/more-menu';
+import { useToast } from '@/ui/frame/toasts';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { archiveMenu } from '../send';
 import type { WholeMenu } from './menu-forms';
 

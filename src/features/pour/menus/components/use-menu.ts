@@ -1,8 +1,8 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { menuMix } from '@/core/costing';
 import { readNumber } from '@/core/quantity';
-import { useStaleGuard } from '@/ui/use-stale-guard';
-import { useSave } from '@/ui/use-save';
+import { useStaleGuard } from '@/ui/hooks/use-stale-guard';
+import { useSave } from '@/ui/forms/use-save';
 import type { MenusPage } from '../queries';
 import { saveMenu } from '../send';
 import { type MenuTyped } from '../wire';

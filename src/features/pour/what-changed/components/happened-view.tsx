@@ -7,10 +7,10 @@ import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
 import Stack from 'react-bootstrap/Stack';
 import { CAUSES, type Cause, type PlateChange } from '@/core/cost-changes';
-import { DayField } from '@/ui/day-field';
+import { DayField } from '@/ui/forms/day-field';
 import { useFormatters } from '@/ui/formatters-context';
-import { MovementChart } from '@/ui/movement-chart';
-import { SheetTable } from '@/ui/sheet-table';
+import { MovementChart } from '@/ui/drawings/movement-chart';
+import { SheetTable } from '@/ui/tables/sheet-table';
 import type { Closely, WhatChangedPage, Meanwhile } from '../queries';
 
 /** Width of the plate that is looked at closely, beside all of them. */

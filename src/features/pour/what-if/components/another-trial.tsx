@@ -4,7 +4,7 @@ import { memo, useCallback, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { WrittenTrial } from '@/core/kitchen-file';
-import { Combo, type ComboOption } from '@/ui/combo';
+import { Combo, type ComboOption } from '@/ui/forms/combo';
 import { findTrialSubjects, partsToTry, currentValue } from '../actions';
 import type { TraysPage } from '../queries';
 

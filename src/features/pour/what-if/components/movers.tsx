@@ -4,7 +4,7 @@ import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { useFormatters } from '@/ui/formatters-context';
-import { nonceHere } from '@/ui/chart-look';
+import { nonceHere } from '@/ui/drawings/chart-look';
 import type { TrialsShown } from './use-tray';
 
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });

@@ -4,11 +4,11 @@ import dynamic from 'next/dynamic';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { LayerSwitch } from '@/ui/layer-switch';
-import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/more-menu';
-import { useToast } from '@/ui/toasts';
-import { TroubleText } from '@/ui/trouble-text';
-import { useSave } from '@/ui/use-save';
+import { LayerSwitch } from '@/ui/frame/layer-switch';
+import { MoreAction, MoreDivider, MoreLink, MoreMenu } from '@/ui/panels/more-menu';
+import { useToast } from '@/ui/frame/toasts';
+import { TroubleText } from '@/ui/forms/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
 import { applyTray, archiveTray } from '../send';
 import type { ApplyWhatIf } from './tray-forms';
 

@@ -7,7 +7,7 @@ import Form from 'react-bootstrap/Form';
 import { TIMES, type WrittenTrial } from '@/core/kitchen-file';
 import { mannerOf, readAmountOf, readNumber, writeAmount, type DecimalMark } from '@/core/quantity';
 import { useFormatters } from '@/ui/formatters-context';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import type { TraysPage, TrialText } from '../queries';
 
 interface Props {

@@ -7,13 +7,13 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useFormatters } from '@/ui/formatters-context';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { KIND_WORDS } from '../../words';
 import { findForBench } from '../actions';
 import { putOnBench } from '../wire';
 import type { BenchIndex, BenchRow } from '../queries';
 import { TRY_AGAIN } from '@/wire';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
 export function BenchIndexView({ index }: { readonly index: BenchIndex }) {

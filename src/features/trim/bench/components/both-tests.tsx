@@ -3,7 +3,7 @@
 import Button from 'react-bootstrap/Button';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveApart } from '../wire';
 import type { TestTyped, TheirTest } from '../wire';
 import { FATE_WORDS } from '../../words';

@@ -2,7 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { useId, useState } from 'react';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { newByProduct } from '../wire';
 import { TRY_AGAIN } from '@/wire';
 

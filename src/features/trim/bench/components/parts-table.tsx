@@ -8,14 +8,14 @@ import { FATES, type Fate } from '@/core/learning';
 import type { LiveTest } from '@/core/bench';
 import { useFormatters } from '@/ui/formatters-context';
 import { FATE_WORDS, fateClass } from '../../words';
-import { useToast } from '@/ui/toasts';
-import { TroubleText } from '@/ui/trouble-text';
+import { useToast } from '@/ui/frame/toasts';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
 import { NewByProduct } from './new-by-product';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 interface Props {
   readonly page: TestPage;

@@ -1,6 +1,6 @@
 'use client';
 
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Stack from 'react-bootstrap/Stack';
 import Link from 'next/link';
 import { isDrained } from '@/core/bench';
@@ -11,7 +11,7 @@ import { Worth } from './second-pass';
 import { TestResult } from './test-result';
 import { useWeighed } from './use-weighed';
 import { WeighBar } from './weigh-bar';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** A finished test as it was weighed: it is not changed any more. */
 export function SavedTest({ page }: { readonly page: TestPage }) {

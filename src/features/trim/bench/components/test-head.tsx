@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import Form from 'react-bootstrap/Form';
 import Stack from 'react-bootstrap/Stack';
-import { Combo } from '@/ui/combo';
+import { Combo } from '@/ui/forms/combo';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSearch } from '@/ui/use-search';
+import { useSearch } from '@/ui/tables/use-search';
 import { SEASONS, TEST_KINDS, type Season, type TestKind } from '@/core/learning';
 import { FIRST_PARTS, KIND_WORDS } from '../../words';
 import type { TestPage } from '../queries';

@@ -1,8 +1,8 @@
 import Stack from 'react-bootstrap/Stack';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import type { TestPage } from '../queries';
 import { TestResult } from './test-result';
 import type { useTest } from './use-test';

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import { isDrained } from '@/core/bench';
 import { outlierQuestion } from '@/core/larder';
 import { useFormatters } from '@/ui/formatters-context';
-import { TroubleText } from '@/ui/trouble-text';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { discardTest, type TestTyped } from '../wire';
 import type { TestPage } from '../queries';
 import { BothTests } from './both-tests';

@@ -1,8 +1,8 @@
 import { useCallback, useRef, useState } from 'react';
 import type { WrittenTest } from '@/core/bench';
 import type { TestPage } from '../queries';
-import { useUnsavedChanges } from '@/ui/unsaved-changes';
-import { useQueuedWrite } from '@/ui/use-queued-write';
+import { useUnsavedChanges } from '@/ui/frame/unsaved-changes';
+import { useQueuedWrite } from '@/ui/hooks/use-queued-write';
 import { saveTest, saveWeighing, SAVE, type TestTyped, type TheirTest } from '../wire';
 import { noAnswer, canWait, type No, type Reply } from '@/wire';
 

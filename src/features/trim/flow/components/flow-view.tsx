@@ -6,15 +6,15 @@ import Link from 'next/link';
 import { Fragment } from 'react';
 import Nav from 'react-bootstrap/Nav';
 import { useFormatters } from '@/ui/formatters-context';
-import { TypedField } from '@/ui/typed-field';
+import { TypedField } from '@/ui/forms/typed-field';
 import { outlierQuestion } from '@/core/larder';
 import { readSupply } from '@/core/supply';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveBatches, saveTaken } from '../wire';
 import type { FlowPage } from '../queries';
 import { ThrownAway } from './waste-form';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 type Flow = FlowPage['flows'][number];
 

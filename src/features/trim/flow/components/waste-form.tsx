@@ -1,18 +1,18 @@
 'use client';
 
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import ListGroup from 'react-bootstrap/ListGroup';
 import { useController } from 'react-hook-form';
-import { IngredientCombo } from '@/ui/ingredient-combo';
-import type { FoundIngredient } from '@/ui/ingredient-search';
+import { IngredientCombo } from '@/ui/forms/ingredient-combo';
+import type { FoundIngredient } from '@/ui/forms/ingredient-search';
 import { useFormatters } from '@/ui/formatters-context';
-import { FormField } from '@/ui/form-field';
-import { useSaveForm } from '@/ui/use-save-form';
-import { SaveButton } from '@/ui/save-button';
-import { SaveForm } from '@/ui/save-form';
-import { TroubleText } from '@/ui/trouble-text';
+import { FormField } from '@/ui/forms/form-field';
+import { useSaveForm } from '@/ui/forms/use-save-form';
+import { SaveButton } from '@/ui/forms/save-button';
+import { SaveForm } from '@/ui/forms/save-form';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { canWait } from '@/wire';
 import { saveWaste, Waste } from '../wire';
 import type { FlowPage } from '../queries';

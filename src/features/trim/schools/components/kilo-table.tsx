@@ -4,7 +4,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { SCHOOL_WORDS } from '../../words';
 import { schoolPrices, type SchoolRow } from '../priced';
 import type { SchoolsPage } from '../queries';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 interface Priced {
   readonly school: TrimSchool;

@@ -1,19 +1,19 @@
 'use client';
 
 import Form from 'react-bootstrap/Form';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Stack from 'react-bootstrap/Stack';
 import { TRIM_SCHOOLS, type TrimSchool } from '@/core/larder';
-import { Combo } from '@/ui/combo';
+import { Combo } from '@/ui/forms/combo';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSearch } from '@/ui/use-search';
+import { useSearch } from '@/ui/tables/use-search';
 import { SCHOOL_WORDS } from '../../words';
 import type { PlateName, SchoolsPage } from '../queries';
 import { KiloTable } from './kilo-table';
 import { TrimmingForm } from './trimming-form';
 import { usePlates, useSchools, type PlateInSchools } from './use-schools';
 import { useTrimming } from './use-trimming';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 /** Who pays for what comes off: the three schools on three real plates, and the kitchen's choice among them. */
 export function SchoolsView({ page }: { readonly page: SchoolsPage }) {

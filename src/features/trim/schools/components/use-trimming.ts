@@ -3,7 +3,7 @@ import type { z } from 'zod';
 import { outlierQuestion, readPrice } from '@/core/larder';
 import { over } from '@/wire';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSaveForm } from '@/ui/use-save-form';
+import { useSaveForm } from '@/ui/forms/use-save-form';
 import type { SchoolsPage } from '../queries';
 import { saveTrimming } from '../send';
 import { Trimmed } from '../wire';

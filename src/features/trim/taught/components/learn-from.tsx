@@ -2,8 +2,8 @@
 
 import Form from 'react-bootstrap/Form';
 import { SEASONS } from '@/core/learning';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { learnFrom } from '../send';
 import type { TaughtPage } from '../queries';
 

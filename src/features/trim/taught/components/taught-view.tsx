@@ -1,24 +1,24 @@
 'use client';
 
 import Stack from 'react-bootstrap/Stack';
-import { Panel } from '@/ui/panel';
+import { Panel } from '@/ui/panels/panel';
 import Alert from 'react-bootstrap/Alert';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import ListGroup from 'react-bootstrap/ListGroup';
 import { SEASONS } from '@/core/learning';
-import { Dots } from '@/ui/dots';
+import { Dots } from '@/ui/drawings/dots';
 import { useFormatters } from '@/ui/formatters-context';
-import { UsedBy } from '@/ui/used-by';
-import { useSave } from '@/ui/use-save';
-import { WhyFigure } from '@/ui/why';
-import { TroubleText } from '@/ui/trouble-text';
+import { UsedBy } from '@/ui/tables/used-by';
+import { useSave } from '@/ui/forms/use-save';
+import { WhyFigure } from '@/ui/panels/why';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { putOnBench } from '../../bench/wire';
 import { accept } from '../send';
 import type { FigurePage, TaughtPage } from '../queries';
 import { LearnFrom } from './learn-from';
-import { ChangedCosts } from '@/ui/changed-costs';
+import { ChangedCosts } from '@/ui/tables/changed-costs';
 import { TestsTable } from './tests-table';
 import { TrimMethodForm } from './trim-method-form';
 

@@ -4,12 +4,12 @@ import Button from 'react-bootstrap/Button';
 import Link from 'next/link';
 import { useState } from 'react';
 import { useFormatters } from '@/ui/formatters-context';
-import { useSave } from '@/ui/use-save';
-import { TroubleText } from '@/ui/trouble-text';
+import { useSave } from '@/ui/forms/use-save';
+import { TroubleText } from '@/ui/forms/trouble-text';
 import { KIND_WORDS } from '../../words';
 import { leaveOutTest } from '../send';
 import type { TestDot, TaughtPage } from '../queries';
-import { SheetTable } from '@/ui/sheet-table';
+import { SheetTable } from '@/ui/tables/sheet-table';
 
 interface Row extends TestDot {
   /** Its figures in words. */

@@ -1,6 +1,6 @@
 import { notFound } from 'next/navigation';
 import { z } from 'zod';
-import { CoolingRecord } from '@/features/stove/components/cooling-record';
+import { CoolingRecord } from '@/features/stove/components/cooling/cooling-record';
 import { batchPage } from '@/features/stove/queries';
 import { requireWorker } from '@/server/session';
 

@@ -1,0 +1,71 @@
+'use client';
+
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { Combo, type ComboOption } from '../forms/combo';
+import { SidePanel } from './side-panel';
+import { useToast } from '../frame/toasts';
+import { TroubleText } from '../forms/trouble-text';
+import { useSave, type SaveAnswer } from '../forms/use-save';
+import { UsedBy, type User } from '../tables/used-by';
+
+interface Props {
+  readonly name: string;
+  /** Who lives from it. */
+  readonly users: readonly User[];
+  /** What may take its place: undefined where nothing can. */
+  readonly others?: ((wanted: string) => readonly ComboOption[] | Promise<readonly ComboOption[]>) | undefined;
+  readonly open: boolean;
+  readonly close: () => void;
+  readonly put: (instead: string | null) => Promise<SaveAnswer>;
+  readonly bringBack: () => Promise<SaveAnswer>;
+  /** What becomes of the page when it is away. */
+  readonly then?: (() => void) | undefined;
+}
+
+/** Before something is put away it is said who lives from it, and what may take its place everywhere. */
+export function ArchiveDialog({ name, users, others, open, close, put, bringBack, then }: Props) {
+  const [keep, state] = useSave();
+  const tell = useToast();
+  const [instead, setInstead] = useState<ComboOption>();
+  const [back] = useSave();
+  const away = (): void =>
+    void keep(() => put(instead?.id ?? null)).then((ok) => {
+      if (!ok) return;
+      close();
+      const so = instead ? `, and ${instead.name} stands in its place` : '';
+      // With its places taken by another thing, bringing it back alone would not put it there again.
+      tell(`${name} is archived${so}.`, instead ? undefined : () => void back(bringBack));
+      then?.();
+    });
+  return (
+    <SidePanel title={`Archive ${name}?`} open={open} close={close}>
+      {users.length === 0 ? (
+        <p>Not used anywhere. You can restore it from the list at any time.</p>
+      ) : (
+        <>
+          <p>
+            <UsedBy by={users} lead="It is taken by " most={8} />.
+          </p>
+          {others ? (
+            <>
+              <p className="mb-1">What takes its place in {users.length === 1 ? 'it' : 'all of them'}?</p>
+              <Combo label="What takes its place" chosen={instead} choose={setInstead} find={others} />
+            </>
+          ) : (
+            <p>Remove it there first.</p>
+          )}
+        </>
+      )}
+      <div className="d-flex gap-2 mt-3">
+        <Button disabled={state.busy || (users.length > 0 && (!others || !instead))} onClick={away}>
+          {users.length > 0 && others ? 'Archive, and put that in its place' : 'Archive'}
+        </Button>
+        <Button variant="plain" onClick={close}>
+          Cancel
+        </Button>
+      </div>
+      <TroubleText says={state.message} />
+    </SidePanel>
+  );
+}
