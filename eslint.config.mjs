@@ -25,6 +25,21 @@ const suspendsThePage = {
     'Without `ssr: false` or `loading` it suspends the whole page while it is fetched: typed text is lost.',
 };
 
+/** Texts stand beside their feature in texts.ts, so that they can be read together and translated file by file. */
+const textsElsewhere = [
+  ['JSXText[value=/[A-Za-z]{2}/]', 'texts of a page'],
+  [
+    'JSXAttribute[name.name=/^(label|title|placeholder|aria-label|alt)$/] > Literal[value=/[A-Za-z]{2}/]',
+    'labels',
+  ],
+  ["CallExpression[callee.name='tell'] > :matches(Literal, TemplateLiteral)", 'toasts'],
+].map(([selector, what]) => ({ selector, message: `Put ${what} into texts.ts of this folder.` }));
+const troubleElsewhere = {
+  selector:
+    "CallExpression[callee.name='refuse'] > .arguments:nth-child(3):matches(Literal[value=/ /], TemplateLiteral)",
+  message: 'Put what a refusal says into texts.ts of this folder.',
+};
+
 const config = [
   {
     ignores: [
@@ -59,8 +74,18 @@ const config = [
     ignores: ['**/__tests__/**'],
     rules: { 'max-lines-per-function': ['error', { max: 60, IIFEs: true }] },
   },
-  { files: ['src/**/*.tsx'], rules: { 'no-restricted-syntax': ['error', suspendsThePage] } },
-  { files: ['src/core/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...pure] } },
+  {
+    files: ['src/**/*.ts'],
+    ignores: ['**/__tests__/**'],
+    rules: { 'no-restricted-syntax': ['error', troubleElsewhere] },
+  },
+  {
+    files: ['src/**/*.tsx'],
+    ignores: ['**/all-components.tsx'],
+    rules: { 'no-restricted-syntax': ['error', suspendsThePage, ...textsElsewhere] },
+  },
+  { files: ['src/core/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...pure, troubleElsewhere] } },
+  { files: ['src/core/**/testing/**', 'src/core/**/__tests__/**'], rules: { 'no-restricted-syntax': 'off' } },
   prettier,
 ];
 

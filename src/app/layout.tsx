@@ -9,10 +9,11 @@ import '@fontsource-variable/literata';
 import 'react-day-picker/style.css';
 import '@/styles/main.scss';
 import { ColorScheme } from '@/ui/frame/color-scheme';
+import * as texts from '@/app/texts';
 
 export const metadata: Metadata = {
-  title: { default: 'Half Pot', template: '%s · Half Pot' },
-  description: 'What a litre costs before, while and after it cooks.',
+  title: { default: texts.halfPot, template: texts.sHalfPot },
+  description: texts.whatLitreCostsBefore,
 };
 export const dynamic = 'force-dynamic';
 

@@ -1,10 +1,11 @@
 import type { MetadataRoute } from 'next';
+import * as texts from '@/app/texts';
 
 /** How it stands on a tablet that it was put on: it opens at the stove. */
 const manifest = (): MetadataRoute.Manifest => ({
-  name: 'Half Pot',
-  short_name: 'Half Pot',
-  description: 'What the pot really does',
+  name: texts.halfPot,
+  short_name: texts.halfPot,
+  description: texts.whatPotReallyDoes,
   start_url: '/stove',
   scope: '/',
   display: 'standalone',

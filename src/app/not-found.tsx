@@ -1,11 +1,12 @@
 import Link from 'next/link';
+import * as texts from '@/app/texts';
 
 export default function NotFound() {
   return (
     <main className="mt-5">
-      <h1>Page not found</h1>
+      <h1>{texts.pageNotFound}</h1>
       <p>
-        What this address pointed to is not in this kitchen. <Link href="/">Back to the price book</Link>
+        {texts.whatAddressPointedNot} <Link href="/">{texts.backPriceBook}</Link>
       </p>
     </main>
   );

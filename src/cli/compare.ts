@@ -1,11 +1,28 @@
-import { waysOf, countedPerLitre, figuresOfWays, meetsTarget, kitchenVariants, SnapshotPots, type QuestionWays, type WayFigures } from '../core/compare';
+import {
+  waysOf,
+  countedPerLitre,
+  figuresOfWays,
+  meetsTarget,
+  kitchenVariants,
+  SnapshotPots,
+  type QuestionWays,
+  type WayFigures,
+} from '../core/compare';
 import { costKitchen } from '../core/costing';
 import { readKitchenText, type WrittenQuestion } from '../core/kitchen-file';
 import { historyFrom, ownConstants, stateFrom } from '../core/kitchen-state';
 import { countedIn, layerText, type Layer } from '../core/layers';
 import { CONSTANTS } from '../core/reference';
 import { refuse, type Trouble } from '../core/trouble';
-import { BAND_STEP_H, bandOf, simulatedFigure, rangesOf, wins, type Band, type SimulationSetup } from '../core/uncertainty';
+import {
+  BAND_STEP_H,
+  bandOf,
+  simulatedFigure,
+  rangesOf,
+  wins,
+  type Band,
+  type SimulationSetup,
+} from '../core/uncertainty';
 
 /** A question of a kitchen file laid out, and all it takes to draw it. */
 export interface Compared {

@@ -9,6 +9,7 @@ import { readAmountOf } from '../core/quantity';
 import { CONSTANTS } from '../core/reference';
 import { findNamed } from '../core/said';
 import { refuse, type Outcome, type Trouble } from '../core/trouble';
+import * as texts from './texts';
 
 /** A recipe for another amount: in the vessel asked for, or in each the kitchen has, best first. */
 export interface ScaleReport {
@@ -43,7 +44,7 @@ export function scaleText(
     const ways = vesselsFor(pot, ml, c, file.vessels.map(vesselOf));
     if (ways.length > 0) return { ok: true, value: { recipe: recipe.value.name, ml, ways } };
     const own = scaleTo(pot, ml, c);
-    return own.ok ? refuse('no-vessel', '', 'None of the vessels can make it.') : own;
+    return own.ok ? refuse('no-vessel', '', texts.noVesselFits) : own;
   }
   const vessel = findNamed(inVessel, file.vessels, 'vessel', 'taken');
   if (!vessel.ok) return vessel;

@@ -63,7 +63,11 @@ export const archivedOf = (sql: Sql, table: Archivable, kitchenId: string): Prom
   );
 
 /** Articles of one ingredient that are put away, the newest first. */
-export const archivedArticlesOf = (sql: Sql, kitchenId: string, ingredientId: string): Promise<ArchivedEntry[]> =>
+export const archivedArticlesOf = (
+  sql: Sql,
+  kitchenId: string,
+  ingredientId: string,
+): Promise<ArchivedEntry[]> =>
   many(
     sql,
     z.object({ id: z.string(), name: z.string(), at: z.date() }),

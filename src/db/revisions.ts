@@ -12,7 +12,10 @@ export const isSameRevision = (a: RevisionMark | undefined, b: RevisionMark): bo
   a?.revision === b.revision && a.mark === b.mark;
 
 /** Where a kitchen stands now, and its zone, which any process may have changed. */
-export const currentRevision = (sql: Sql, kitchenId: string): Promise<RevisionMark & { readonly zone: string }> =>
+export const currentRevision = (
+  sql: Sql,
+  kitchenId: string,
+): Promise<RevisionMark & { readonly zone: string }> =>
   one(
     sql,
     z.object({ revision: z.coerce.number(), mark: z.string(), zone: z.string() }),

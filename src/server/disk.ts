@@ -1,6 +1,7 @@
 import 'server-only';
 import { statfs } from 'node:fs/promises';
 import { env } from './env';
+import * as texts from './texts';
 
 /** MB below which nothing more is written: the database needs some to stay whole. `/ready` says so too. */
 export const LEAST_MB = 150;
@@ -20,7 +21,5 @@ export async function freeMb(): Promise<number> {
 /** What is said where a write is refused for want of room; undefined while there is enough. */
 export async function noRoom(): Promise<string | undefined> {
   const mb = await freeMb();
-  return mb >= LEAST_MB
-    ? undefined
-    : `Only ${Math.floor(mb)} MB are free on the disk, and ${LEAST_MB} MB are kept in reserve: nothing can be written until there is room. What you typed still stands here.`;
+  return mb >= LEAST_MB ? undefined : texts.onlyMbFreeDisk(Math.floor(mb), LEAST_MB);
 }

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import type { ScaleReading } from '@/core/learning';
 import { refuse, type Outcome } from '@/core/trouble';
 import { outboundFetch } from '@/server/outbound-fetch';
+import * as texts from './texts';
 
 const Weight = z.union([
   z.object({ overload: z.literal(true) }),
@@ -14,12 +15,7 @@ const Degrees = z.object({ celsius: z.number().min(-60).max(400) });
 /** A scale answers at once or not at all. */
 const PATIENCE_MS = 1500;
 
-const gone = () =>
-  refuse(
-    'no-scale',
-    '',
-    'The scale does not answer: is it plugged in? The weight can be typed into the field.',
-  );
+const gone = () => refuse('no-scale', '', texts.scaleDoesNotAnswer);
 
 /**
  * One reading of the bench scale.
@@ -31,12 +27,7 @@ export async function readScale(address: string): Promise<Outcome<Omit<ScaleRead
       signal: AbortSignal.timeout(PATIENCE_MS),
     });
     const read = Weight.safeParse(answer.ok ? await answer.json() : undefined);
-    if (!read.success)
-      return refuse(
-        'odd-scale',
-        '',
-        'What answers at the scale’s address shows no weight: type the weight into the field.',
-      );
+    if (!read.success) return refuse('odd-scale', '', texts.whatAnswersScalesAddress);
     return read.data.overload
       ? { ok: true, value: { overload: true } }
       : { ok: true, value: { g: (read.data as { grams: number }).grams } };
@@ -70,8 +61,8 @@ export async function readProbe(address: string): Promise<Outcome<number>> {
     const read = Degrees.safeParse(answer.ok ? await answer.json() : undefined);
     return read.success
       ? { ok: true, value: read.data.celsius }
-      : refuse('odd-probe', '', 'What answers at the probe’s address shows no degrees: type them.');
+      : refuse('odd-probe', '', texts.whatAnswersProbesAddress);
   } catch {
-    return refuse('no-probe', '', 'The probe does not answer: is it plugged in? The degrees can be typed.');
+    return refuse('no-probe', '', texts.probeDoesNotAnswer);
   }
 }

@@ -45,7 +45,10 @@ export function costChangesBetween(before: Costs, after: Costs): CostChanges {
   });
 }
 
-type CostedFor = (kitchenId: string, day: string) => Promise<{ costing: KitchenCosting; stood: RevisionMark }>;
+type CostedFor = (
+  kitchenId: string,
+  day: string,
+) => Promise<{ costing: KitchenCosting; stood: RevisionMark }>;
 
 /** Of each kitchen where it stood when its costs were last written down by this process. */
 const noted = new LRUCache<string, RevisionMark>({ max: 100 });

@@ -4,6 +4,7 @@ import type { LookupFunction } from 'node:net';
 import ipaddr from 'ipaddr.js';
 import { Agent, fetch, type RequestInit, type Response } from 'undici';
 import { env } from './env';
+import * as texts from './texts';
 
 /** Thrown instead of asking an address that this server is not to be sent to. */
 export class OutboundRefused extends Error {}
@@ -20,18 +21,18 @@ interface Found {
  */
 async function whereTo(address: string): Promise<readonly Found[] | string> {
   const url = URL.canParse(address) ? new URL(address) : undefined;
-  if (!url || !/^https?:$/.test(url.protocol)) return 'it is no http address';
-  if (url.username !== '' || url.password !== '') return 'it carries a name or password';
+  if (!url || !/^https?:$/.test(url.protocol)) return texts.notHttpAddress;
+  if (url.username !== '' || url.password !== '') return texts.carriesNameOrPassword;
   const host = url.hostname.replace(/^\[|\]$/g, '');
   const found = await lookup(host, { all: true }).catch(() => []);
-  if (found.length === 0) return 'nobody knows where it is';
+  if (found.length === 0) return texts.nameCannotFound;
   const port = Number(url.port || (url.protocol === 'https:' ? 443 : 80));
   for (const { address: ip } of found) {
     const range = rangeOf(ip);
     if (range === 'loopback' || range === 'unspecified') {
-      if (ownPorts().has(port)) return 'it is this server itself';
+      if (ownPorts().has(port)) return texts.serverItself;
     } else if (!['unicast', 'private', 'uniqueLocal', 'carrierGradeNat'].includes(range))
-      return 'it lies where no scale and no supplier is';
+      return texts.notAllowedNetwork;
   }
   return found;
 }

@@ -2,6 +2,7 @@ import 'server-only';
 import path from 'node:path';
 import pdfmake from 'pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import * as texts from './texts';
 
 /** The letters of the house, shipped with it: one file for each alphabet, since none holds them all. The application runs in its own folder. */
 const FILES = path.join(process.cwd(), 'node_modules/@fontsource/sofia-sans/files');
@@ -66,7 +67,7 @@ export function pdfOf(
     defaultStyle: { font: 'latin', fontSize: 10.5, lineHeight: 1.15 },
     footer: (page, pages) =>
       pages > 1
-        ? { text: [...inLetters(`${title}, ${page} of ${pages}`)], margin: [40, 10, 40, 0], fontSize: 9 }
+        ? { text: [...inLetters(texts.ofText(title, page, pages))], margin: [40, 10, 40, 0], fontSize: 9 }
         : '',
     content,
   };

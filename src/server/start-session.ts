@@ -5,6 +5,7 @@ import { beginSignedIn } from '@/db/people/sign-ins';
 import { now } from './clock';
 import { database } from './database';
 import { session, currentDevice } from './session';
+import * as texts from './texts';
 
 /** Where somebody knocks from. */
 export interface ClientInfo {
@@ -28,11 +29,11 @@ export async function clientInfo(kitchenId: string): Promise<ClientInfo> {
 /** A browser and what it runs on, in two words. */
 function browserOf(agent: string): string {
   const browser =
-    /\b(Firefox|Edg|OPR)\b/.exec(agent)?.[1] ?? /(Chrome|Safari)\b/.exec(agent)?.[1] ?? 'a browser';
+    /\b(Firefox|Edg|OPR)\b/.exec(agent)?.[1] ?? /(Chrome|Safari)\b/.exec(agent)?.[1] ?? texts.browser;
   const on = /\b(Android|iPad|iPhone|Windows|Mac OS X|Linux)\b/.exec(agent)?.[1];
   const names: Readonly<Record<string, string>> = { Edg: 'Edge', OPR: 'Opera', 'Mac OS X': 'Mac' };
   const plain = (word: string): string => names[word] ?? word;
-  return on ? `${plain(browser)} on ${plain(on)}` : plain(browser);
+  return on ? texts.on(plain(browser), plain(on)) : plain(browser);
 }
 
 /** Whoever was found to be who they say. */
@@ -42,7 +43,11 @@ export interface Authenticated {
 }
 
 /** Signs somebody in who has been let in. */
-export async function startSession(kitchenId: string, { personId, byPin }: Authenticated, where: ClientInfo): Promise<void> {
+export async function startSession(
+  kitchenId: string,
+  { personId, byPin }: Authenticated,
+  where: ClientInfo,
+): Promise<void> {
   const id = newId();
   const { address, browser, deviceId } = where;
   await beginSignedIn(

@@ -2,6 +2,7 @@ import { isSameName } from '@/core/name';
 import type { KitchenState } from '@/core/kitchen-state';
 import { refuse } from '@/core/trouble';
 import { Refused } from './door';
+import * as texts from './texts';
 
 const LONGEST = 120;
 
@@ -11,7 +12,7 @@ function mustBeName(typed: string, none: string): string {
   if (name === '') throw new Refused(refuse('no-name', 'name', none).trouble);
   if (name.length > LONGEST)
     throw new Refused(
-      refuse('name-too-long', 'name', `A name has at most ${LONGEST} characters; this has ${name.length}.`, {
+      refuse('name-too-long', 'name', texts.nameMostCharacters(LONGEST, name.length), {
         value: name.length,
         limit: LONGEST,
       }).trouble,
@@ -49,5 +50,5 @@ export function newLarderName(
 export function listNames(names: readonly string[]): string {
   const [first = '', second, ...more] = names;
   if (second === undefined) return first;
-  return more.length === 0 ? `${first} and ${second}` : `${first}, ${second} and ${more.length} more`;
+  return more.length === 0 ? texts.and(first, second) : texts.more(first, second, more.length);
 }

@@ -1,6 +1,7 @@
 import type { DayManner } from '@/core/day';
 import type { Layer } from '@/core/layers';
 import { shownAs, type ShownIn } from '@/core/quantity';
+import * as texts from './texts';
 
 /** What a kitchen's figures are written with. */
 export interface MoneyWords {
@@ -125,7 +126,7 @@ export function formattersFor({
     kilos: (g) => amount('mass', g),
     hours: (h) => {
       const minutes = Math.round(h * 60);
-      if (minutes < 60) return `${minutes} min`;
+      if (minutes < 60) return texts.min(minutes);
       return `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${String(minutes % 60).padStart(2, '0')}`}`;
     },
     counted,

@@ -1,11 +1,11 @@
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
+import * as texts from './texts';
 
 /** Where a part of a screen could not be fetched: the rest of it stands. */
 const NotHere = () => (
   <p className="warning" role="alert">
-    There is no connection, and this part of the screen is not on this device yet: open it again when there
-    is.
+    {texts.noConnectionPartScreen}
   </p>
 );
 

@@ -66,7 +66,7 @@ test('a costing that is kept says what it cost then, whatever is done to the she
 test('cups are said once, and then a line that says one is read', async ({ page }) => {
   await open(page, '/house');
   await page.getByLabel(/^American: a cup is 237 ml/).check();
-  await keeps(page, 'kitchen.cups', () => page.getByRole('button', { name: 'These are meant here' }).click());
+  await keeps(page, 'kitchen.cups', () => page.getByRole('button', { name: 'Use these' }).click());
   await expect(page.getByText(/^American: a cup is 237 ml.*They stand among/)).toBeVisible();
   await openPot(page, 'Trout velouté');
   await nextStep(page, '1 cup whipping cream');

@@ -3,7 +3,7 @@ import type { Page } from '@playwright/test';
 
 const file = (name: string): string => `demo/price-lists/${name}`;
 const tab = (page: Page, words: RegExp) =>
-  page.getByRole('navigation', { name: 'Rows by what becomes of them' }).getByRole('link', { name: words });
+  page.getByRole('navigation', { name: 'Rows by status' }).getByRole('link', { name: words });
 const write = (page: Page) => page.getByRole('button', { name: /^Apply \d+ prices?$/ });
 
 async function bring(page: Page, supplier: string, name: string): Promise<void> {
@@ -50,7 +50,7 @@ test('an ugly list is mapped, previewed row by row, written only when accepted, 
   await keeps(page, 'list.want', () => page.getByLabel('Apply Duck carcasses').check());
   await expect(write(page)).toHaveText(/Apply \d+ prices/);
   await write(page).click();
-  await expect(page.getByText('Its prices are in the book.')).toBeVisible();
+  await expect(page.getByText('Its prices are in the price book.')).toBeVisible();
   await page.goto('/buy');
   await expect(page.getByLabel('Venison bones, price of a pack')).toHaveValue('25.50');
   expect(await figure(stock)).toBeGreaterThan(before);
@@ -80,7 +80,7 @@ test('columns are remembered: the second list of a supplier is looked through at
   await keeps(page, 'list.assign', () => takes(kale, 'Chard'));
   await expect(kale).toHaveValue('Chard');
   await write(page).click();
-  await expect(page.getByText('Its prices are in the book.')).toBeVisible();
+  await expect(page.getByText('Its prices are in the price book.')).toBeVisible();
   await page.goto('/buy');
   await page.getByLabel('Find an ingredient').fill('chard');
   await page.getByRole('link', { name: 'Chard', exact: true }).click();
@@ -88,7 +88,7 @@ test('columns are remembered: the second list of a supplier is looked through at
 
   // The same list again is noticed.
   await bring(page, 'Low Meadow Growers', 'low-meadow-week-11.xlsx');
-  await expect(page.getByRole('alert').filter({ hasText: 'This very list was accepted on' })).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'This list was accepted on' })).toBeVisible();
 });
 
 test('a list is fetched from the supplier’s own computer through the same preview', async ({ page }) => {

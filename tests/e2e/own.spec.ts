@@ -196,7 +196,7 @@ test('a sheet out of pasted lines, called otherwise, copied, archived with anoth
   const panel = page.getByRole('dialog');
   await expect(panel.getByRole('link', { name: 'Reduced game base' })).toBeVisible();
   await expect(panel.getByRole('button', { name: /^Archive/ })).toBeDisabled();
-  await takes(panel.getByLabel('What takes its place'), 'The copy');
+  await takes(panel.getByLabel('Replacement'), 'The copy');
   await keeps(page, 'recipe.away', () => panel.getByRole('button', { name: /^Archive/ }).click());
   await expect(page).toHaveURL(/\/pot$/);
   await page.getByRole('link', { name: 'Reduced game base' }).click();
@@ -250,7 +250,7 @@ test('in the price book, too, what is taken back stands there again', async ({ p
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await expect(price).toHaveValue(was);
   await page.getByRole('button', { name: 'Undo my last change' }).click();
-  await expect(page.getByText('There is nothing of yours to take back.')).toBeVisible();
+  await expect(page.getByText('You have nothing to undo.')).toBeVisible();
 });
 
 test('somebody new signs in as what they are; the last manager stays', async ({ page, browser }) => {

@@ -90,7 +90,7 @@ test('a PIN opens nowhere but on a device that a manager has let in, and no long
   await signIn(elsewhere, 'Maren Holt', 'kestrel-weir');
   await elsewhere.getByRole('link', { name: 'Maren Holt, manager' }).click();
   await expect(elsewhere.getByRole('heading', { level: 1, name: 'People' })).toBeVisible();
-  await expect(elsewhere.getByRole('cell', { name: 'a PIN on a device that is not let in' })).toBeVisible();
+  await expect(elsewhere.getByRole('cell', { name: 'a PIN on a device that is not allowed' })).toBeVisible();
   await elsewhere.getByRole('button', { name: 'Allow PIN on this device' }).click();
   await expect(elsewhere.getByRole('alert').filter({ hasText: 'Give the device a name' })).toBeVisible();
   await elsewhere.getByLabel('What this device is called').fill('Tablet at the pass');

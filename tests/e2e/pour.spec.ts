@@ -96,10 +96,10 @@ test('a sauce on the side that guests leave half of, and a banquet that loses so
   const before = await figure(cost);
   await page.getByRole('button', { name: 'How Sorrel sauce is served' }).click();
   const panel = page.getByRole('dialog');
-  await panel.getByLabel('More goes on than its portion, %').fill('120');
+  await panel.getByLabel('Overfilled, %').fill('120');
   await panel.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(panel.getByText('120 % cannot be: from 0 to 100 %.')).toBeVisible();
-  await panel.getByLabel('More goes on than its portion, %').fill('');
+  await panel.getByLabel('Overfilled, %').fill('');
   await panel.getByLabel(/^On the side/).fill('50');
   await keeps(page, 'plate.line-served', () =>
     panel.getByRole('button', { name: 'Save', exact: true }).click(),

@@ -17,7 +17,7 @@ async function onPaper(page: Page): Promise<{ words: string; sheets: number }> {
 }
 
 /** The frame around the work, and what is there to press. */
-const FRAME = ['Sign out', 'Skip to the work', 'This kitchen', 'Find a', 'Add line', 'Weigh it', 'next step'];
+const FRAME = ['Sign out', 'Skip to content', 'This kitchen', 'Find a', 'Add line', 'Weigh it', 'next step'];
 
 const pages: readonly (readonly [string, (page: Page) => Promise<unknown>, readonly string[]])[] = [
   [

@@ -169,17 +169,17 @@ test('one ingredient: which price counts, a pack weighed, a count, an opened pac
   await page.getByRole('link', { name: 'Leek', exact: true }).click();
   const cost = page.getByRole('button', { name: 'Leek, a usable kilo: why?' });
   const latest = await figure(cost);
-  await page.getByLabel('Which price counts').selectOption('fixed');
+  await page.getByLabel('Price basis').selectOption('fixed');
   await page.getByLabel('Fixed price', { exact: true }).fill('4/2');
   await page.getByLabel('Fixed price', { exact: true }).press('Enter');
   await expect.poll(() => figure(cost)).toBeLessThan(latest);
-  await page.getByLabel('Which price counts').selectOption('average');
+  await page.getByLabel('Price basis').selectOption('average');
   await expect(page.getByText('Costed at the average of 28 days, by weight')).toBeVisible();
   await page.getByLabel('Days of the average').fill('0');
   await page.getByLabel('Days of the average').press('Enter');
   await expect(page.getByRole('alert').filter({ hasText: 'a whole number from 1 to 730' })).toBeVisible();
   await expect(page.getByLabel('Days of the average')).toHaveValue('0');
-  await page.getByLabel('Which price counts').selectOption('latest');
+  await page.getByLabel('Price basis').selectOption('latest');
   await expect(page.getByText('Costed at the latest price')).toBeVisible();
 
   await page.getByRole('button', { name: 'Weigh a pack of Leeks' }).click();
@@ -310,7 +310,7 @@ test('an invoice entered wrong is taken back after saying what that moves, and s
   await page.reload();
   await expect(page.getByText(/^Undone /)).toBeVisible();
   await page.getByRole('link', { name: 'Purchases' }).click();
-  await expect(page.getByRole('row', { name: new RegExp(number) })).toContainText('taken back');
+  await expect(page.getByRole('row', { name: new RegExp(number) })).toContainText('undone');
   await keeps(page, 'change.undo', () => page.getByRole('button', { name: 'Undo my last change' }).click());
-  await expect(page.getByRole('row', { name: new RegExp(number) })).not.toContainText('taken back');
+  await expect(page.getByRole('row', { name: new RegExp(number) })).not.toContainText('undone');
 });

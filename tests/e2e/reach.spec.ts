@@ -373,7 +373,7 @@ test('on a phone the stations open from the bar, and a step is read whole', asyn
 test('the first thing the Tab key finds goes past the bar to the work', async ({ page }) => {
   await open(page, '/buy');
   await page.keyboard.press('Tab');
-  const skip = page.getByRole('link', { name: 'Skip to the work' });
+  const skip = page.getByRole('link', { name: 'Skip to content' });
   await expect(skip).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.locator('#work')).toBeFocused();

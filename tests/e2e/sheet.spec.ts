@@ -41,7 +41,7 @@ test('a version is named, laid beside the one that stands, and put back', async 
   await expect(was).toContainText('then “reduce to 0.6 of it”, now “reduce by half”');
   await expect(was).toContainText('Sorrel sauce');
   await keeps(page, 'recipe.sheet', () => was.getByRole('button', { name: /^Restore this version/ }).click());
-  await expect(was.getByText('✓ put back')).toBeVisible();
+  await expect(was.getByText('✓ restored')).toBeVisible();
   await page.reload();
   await expect(name).toHaveValue('as my mother made it');
   await page.getByRole('link', { name: 'Back to the sheet' }).click();
@@ -61,14 +61,14 @@ test('two ways of one line stand in the sheet, cost beside each other, and one i
   await page.getByLabel('This line is the way called').fill('now');
   await page.getByLabel('The other way is called').fill('all the way');
   await keeps(page, 'recipe.sheet', () =>
-    page.getByRole('button', { name: 'Put the other way under it' }).click(),
+    page.getByRole('button', { name: 'Add the other way below' }).click(),
   );
   await expect(step(page, 3)).toBeFocused();
   await step(page, 3).fill('reduce to a quarter');
   await keeps(page, 'recipe.sheet', () => step(page, 3).press('Enter'));
   // The house's way is what it was; the other is dearer, and stands beside it.
   expect(await figure(cost(page))).toBe(price);
-  const ways = page.getByRole('region', { name: 'Ways it can be done' });
+  const ways = page.getByRole('region', { name: 'Variants' });
   const other = ways.getByRole('row', { name: /^all the way/ });
   // It follows when the fingers rest.
   await expect.poll(() => figure(other.getByRole('cell').last())).toBeGreaterThan(price * 1.5);

@@ -124,7 +124,7 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
   // The page is the browser’s own, and what was told waits in it.
   await expect(told()).toHaveCount(8);
   await expect(atHand().getByText(/^\d+ of \d+$/)).toContainText('8 of');
-  await page.getByLabel('Who tells it').selectOption({ label: 'told by Tobin Fenn' });
+  await page.getByLabel('Who saw it').selectOption({ label: 'told by Tobin Fenn' });
   await done(9);
   await page.reload();
   await expect(told()).toHaveCount(9);
@@ -161,7 +161,7 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
 test('a pot is put right with nobody answering: the first page a tablet opens is enough for it', async () => {
   await page.goto('/stove');
   const path = await page
-    .getByRole('list', { name: 'Pots that are on' })
+    .getByRole('list', { name: 'Batches on' })
     .getByRole('link', { name: /Reduced game base/ })
     .getAttribute('href');
   // A tablet that has never been here, at the pot at once.
@@ -192,7 +192,7 @@ test('a pot is put right with nobody answering: the first page a tablet opens is
   await panel.getByRole('button', { name: 'the wrong thing went in' }).tap();
   await panel.getByLabel('What went in, and how much').fill('1 l trout-frame fumet');
   await expect(panel).toContainText('It now contains fish');
-  await panel.getByRole('button', { name: 'It is in' }).tap();
+  await panel.getByRole('button', { name: 'Save' }).tap();
   await expect(told()).toHaveCount(before + 2);
   await page.getByRole('button', { name: 'Done differently' }).tap();
   await expect(

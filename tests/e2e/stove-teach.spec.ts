@@ -75,14 +75,14 @@ test('done differently, boiled over, and the wrong thing in: each a line of this
   await expect(panel(page)).toContainText('90 l is more than there was');
   await page.getByLabel('Litres that are left').fill('6');
   await expect(panel(page)).toContainText(/2\.\d+ l are gone, 2\d % of all that went in/);
-  await keeps(page, 'batch.tell', () => panel(page).getByRole('button', { name: 'So it is' }).click());
+  await keeps(page, 'batch.tell', () => panel(page).getByRole('button', { name: 'Save' }).click());
   await expect(page.getByRole('figure')).toContainText('now 6');
 
   await page.getByRole('button', { name: 'Report a problem' }).click();
   await panel(page).getByRole('button', { name: 'the wrong thing went in' }).click();
   await page.getByLabel('What went in, and how much').fill('500 ml whipping cream');
   await expect(panel(page)).toContainText(/It now contains .*milk/);
-  await keeps(page, 'batch.tell', () => panel(page).getByRole('button', { name: 'It is in' }).click());
+  await keeps(page, 'batch.tell', () => panel(page).getByRole('button', { name: 'Save' }).click());
   await expect(told(page)).toContainText('wrong thing in');
   await page.reload();
   await expect(told(page)).toContainText('boiled over: 6 l are left');

@@ -37,7 +37,7 @@ async function putOn(page: Page, words: string, name: string, vessel: string): P
 test('the board shows every pot that is on with what it needs next, drawn to one scale', async ({ page }) => {
   await at(page);
   await open(page, '/stove');
-  const pots = page.getByRole('list', { name: 'Pots that are on' });
+  const pots = page.getByRole('list', { name: 'Batches on' });
   const base = pots.getByRole('link', { name: /^Reduced game base/ });
   await expect(base).toContainText(/left|now|over its time/);
   await expect(base).toContainText('reduce by two thirds');
@@ -58,7 +58,7 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await expect(atHand(page).getByRole('status')).toContainText(/left/);
   // 10 l in it: a dip that says more than ever went in is asked about, and counts for nothing till then.
   await keeps(page, 'batch.tell', () => read(page, 'Dip', '20.5'));
-  const asked = page.getByRole('alert', { name: 'A reading that cannot be' });
+  const asked = page.getByRole('alert', { name: 'This reading is not possible' });
   await expect(asked).toContainText(/20\.5 cm below the rim is 2\d\.\d+ l.*at most 1\d\.\d+ l/);
   await page.reload();
   await expect(asked).toBeVisible();
@@ -79,7 +79,7 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   // Too much has gone: stock is poured to it, as a line of this batch alone.
   await page.getByRole('button', { name: 'Report a problem' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'too little', exact: true }).click();
-  await page.getByLabel('Litres there are to be').fill('11');
+  await page.getByLabel('Target litres').fill('11');
   const water = page.getByRole('region', { name: /^water 1\.\d+ l$/ });
   await expect(water).toContainText(/11\.0\d* l.*tastes (a little )?thinner.*costs €0\.00/);
   await keeps(page, 'batch.tell', () => water.getByRole('button', { name: 'Do this' }).click());
@@ -90,7 +90,7 @@ test('a pot is put on from nothing, told of by touch alone, asked about what can
   await page.getByLabel(/^Litres got/).fill('3.3');
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Finish batch' }).click());
   await expect(page.getByRole('region', { name: 'How it ended' })).toContainText('3.30 l');
-  await page.getByRole('link', { name: 'all pots' }).click();
+  await page.getByRole('link', { name: 'all batches' }).click();
   const row = page.getByRole('row', { name: /^Reduced game base .*3\.30/ });
   await expect(row).toContainText('3.30');
   await row.getByRole('link').click();
@@ -136,7 +136,7 @@ test('from its sheet a pot is put on as it is written there', async ({ page }) =
   await page.getByRole('heading', { level: 1 }).click();
   await keeps(page, 'change.undo', () => page.keyboard.press('Control+z'));
   await page.goto('/stove');
-  await expect(page.getByRole('list', { name: 'Pots that are on' })).not.toContainText('Duck broth');
+  await expect(page.getByRole('list', { name: 'Batches on' })).not.toContainText('Duck broth');
 });
 
 test('the clock of cooling starts when the heat goes off: by the limits of the house, with readings, and a record', async ({
@@ -172,7 +172,7 @@ test('the clock of cooling starts when the heat goes off: by the limits of the h
   await expect(cooling).toContainText('trays no deeper than 5 cm');
   await page.reload();
   await expect(cooling).toContainText('it will be too late');
-  await page.getByRole('link', { name: 'The record, to be printed' }).click();
+  await page.getByRole('link', { name: 'Record to print' }).click();
   await expect(page.getByRole('row', { name: /12:00.*15 min.*80/ })).toBeVisible();
   await expect(page.getByText('21 °C within 2 h, by 13:45: not read there')).toBeVisible();
 });
@@ -192,7 +192,7 @@ test('a pot whose line is at its end rings until somebody has heard it, on the b
   const rung = () => page.evaluate(() => (window as unknown as { rung: number }).rung);
   await page.clock.setFixedTime(HELD);
   await open(page, '/stove');
-  const alarm = page.getByRole('alert', { name: 'Pots that call' });
+  const alarm = page.getByRole('alert', { name: 'Alarms' });
   await expect(page.getByText('10 min left')).toBeVisible();
   await expect(alarm).toHaveCount(0);
   expect(await rung()).toBe(0);
@@ -200,12 +200,12 @@ test('a pot whose line is at its end rings until somebody has heard it, on the b
   await page.reload();
   await expect(alarm).toContainText(/Leek and oat soup: simmer 30 min lid ajar: its time is over/);
   await expect.poll(rung).toBeGreaterThan(0);
-  await alarm.getByRole('button', { name: 'Be silent here' }).click();
+  await alarm.getByRole('button', { name: 'Mute here' }).click();
   await page.reload();
   await expect(alarm).toBeVisible();
-  await expect(alarm.getByRole('button', { name: 'Let it ring' })).toBeVisible();
+  await expect(alarm.getByRole('button', { name: 'Sound on' })).toBeVisible();
   expect(await rung()).toBe(0);
-  await alarm.getByRole('button', { name: 'Let it ring' }).click();
+  await alarm.getByRole('button', { name: 'Sound on' }).click();
   await expect.poll(rung).toBeGreaterThan(0);
   await alarm.getByRole('link', { name: 'Leek and oat soup' }).click();
   await expect(page.getByRole('heading', { name: 'Leek and oat soup', level: 1 })).toBeVisible();
@@ -239,9 +239,7 @@ test('a pot is left for the night by the rule of the house: how it will stand, t
   await panel.getByLabel('Staff back at').fill('15:00');
   await expect(panel.getByText(/At 15:00 it should stand at/)).toBeVisible();
   await expect(panel.locator('b.fig').first()).not.toHaveText(night);
-  await keeps(page, 'batch.tell', () =>
-    panel.getByRole('button', { name: 'It is left all the same' }).click(),
-  );
+  await keeps(page, 'batch.tell', () => panel.getByRole('button', { name: 'Leave it anyway' }).click());
   await expect(page.getByText('Left overnight, until 15:00.')).toBeVisible();
   await page.reload();
   await expect(page.getByText('Left overnight, until 15:00.')).toBeVisible();

@@ -20,7 +20,7 @@ test.beforeEach(async () => {
 async function bench(page: Page, name: string): Promise<void> {
   await open(page, '/trim');
   await page.waitForLoadState('networkidle');
-  await page.getByLabel('What is to be weighed?').fill(name);
+  await page.getByLabel('What are you weighing?').fill(name);
   await page.getByRole('button', { name: `Put ${name} on the bench`, exact: true }).click();
   await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
   await page.waitForLoadState('networkidle');
@@ -62,7 +62,7 @@ test('a whole yield test with the scale: weighed part by part, finished, accepte
   await expect(page.getByLabel(part(4), { exact: true })).toHaveValue(/^(29|30|31) g$/);
   await expect(page.getByText(/unaccounted for, 0\.4 % of what went in/)).toBeVisible();
   // Bought at 1.16 and something a kilo: what is free to others is paid for here.
-  const schools = page.getByRole('region', { name: 'A usable kilo under the three schools' });
+  const schools = page.getByRole('region', { name: 'A usable kilo by the three methods' });
   await expect(schools.getByRole('row')).toHaveCount(3);
   await page.getByRole('button', { name: 'Finish the test' }).click();
 
@@ -131,7 +131,7 @@ test('a scale that drifts, swings or is overloaded says so, and what it shows ca
   await scale('/as?manner=steady');
   await scale('/put?g=20000');
   await take.click();
-  await expect(page.getByText('That is more than the scale can bear: weigh it in two parts.')).toBeVisible();
+  await expect(page.getByText('That is more than the scale can weigh: weigh it in two parts.')).toBeVisible();
   await scale('/put?g=0');
   await take.click();
   await expect(

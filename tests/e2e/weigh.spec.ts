@@ -54,7 +54,7 @@ test('a base that is bought is judged on the finished sauce: salt stops it, some
     'per kilo of Veal stock, chilled',
   );
   await expect(drawn(page)).toBeVisible({ timeout: 60_000 });
-  const next = page.getByRole('region', { name: 'What to weigh next' });
+  const next = page.getByRole('region', { name: 'What to measure next' });
   await expect(next).toContainText('gelatin');
   // Its bones give it: their own pot is put on, and read.
   await expect(next.getByRole('link', { name: 'cook Venison bone stock, and read its °Bx' })).toHaveAttribute(

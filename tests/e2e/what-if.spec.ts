@@ -284,7 +284,7 @@ test('what happened is told by its kind and adds up; a dish is looked at closely
   await page.getByLabel('Venison loin, portion').fill('200 g');
   await keeps(page, 'plate.amounts', () => page.getByLabel('Venison loin, portion').press('Enter'));
   await more(page, 'Cost over time');
-  await expect(page.getByRole('heading', { name: 'What happened', level: 1 })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'What changed', level: 1 })).toBeVisible();
   const loin = page.getByRole('row', { name: /^Venison loin/ });
   const cells = await loin.getByRole('cell').allInnerTexts();
   const money = (text: string): number => Number(text.replace('−', '-').replace(/[^\d.-]/g, ''));

@@ -65,7 +65,7 @@ test('a sheet is written from nothing to a portion cost by keyboard alone, out o
   await expect(step(page, 4)).toHaveValue('200 g butter');
   await expect(step(page, 4)).toBeFocused();
   await page.keyboard.press('Control+/');
-  await expect(page.getByText('Switched off: it stands here and is not done.')).toBeVisible();
+  await expect(page.getByText('Switched off: it stays here and is not done.')).toBeVisible();
   // Several writes follow each other: it says that it is kept when the last has been answered, and not before.
   await expect(page.getByText('✓ saved', { exact: true })).toBeVisible();
   await page.reload();

@@ -550,7 +550,12 @@ export const RIGHT: Readonly<Record<string, Make>> = {
   },
   'device.end': async (here) => {
     const id = v7();
-    await insertDevice(here.pool, here.kitchenId, { id, name: 'Tablet', by: here.as('manager').person.id }, NOW);
+    await insertDevice(
+      here.pool,
+      here.kitchenId,
+      { id, name: 'Tablet', by: here.as('manager').person.id },
+      NOW,
+    );
     return { body: { id }, seen: null };
   },
   'person.keep': () => ({

@@ -4,10 +4,11 @@
 export default function ScreenError({ reset }: { error: Error; reset: () => void }) {
   return (
     <div role="alert">
-      <h1>This screen could not be shown</h1>
-      <p>Something went wrong on our side; nothing you have saved is lost.</p>
-      <Button onClick={reset}>Try again</Button>
+      <h1>{texts.screenCouldNotShown}</h1>
+      <p>{texts.somethingWentWrongOur}</p>
+      <Button onClick={reset}>{texts.tryAgain}</Button>
     </div>
   );
 }
 import Button from 'react-bootstrap/Button';
+import * as texts from '@/app/texts';

@@ -177,7 +177,7 @@ const WORK: Readonly<Record<string, () => Promise<() => Sent>>> = {
       { id: named('Leek').id, what: 'stock trim', pct: 30 },
       await seen('ingredient', named('Leek').id),
     ),
-  'who pays for trim': async () => async () =>
+  'how trim is costed': async () => async () =>
     here.send(
       TRIM,
       { id: named('Leek').id, school: 'weight', setValue: null, takenPct: '40' },

@@ -181,7 +181,7 @@ test('what somebody has built on is not taken back, and it is said on what; nor 
   expect(daughter).toMatchObject({ ok: true, value: { unread: 0 } });
   expect(await here.send(UNDO, { change, again: false })).toMatchObject({
     code: 'cannot-undo',
-    message: 'Made from it has been built on this since: that comes first.',
+    message: 'Made from it has been built on this since: undo that first.',
   });
   await here.send(SHEET_NAMED, { id, name: 'Base called otherwise', note: '' });
   expect(await here.send(UNDO, { change, again: false })).toMatchObject({

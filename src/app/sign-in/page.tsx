@@ -6,8 +6,9 @@ import { OUT } from '@/features/people/out';
 import { peopleHere } from '@/features/people/queries';
 import { env } from '@/server/env';
 import { currentWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Sign in' };
+export const metadata = { title: texts.sign };
 
 export default async function SignIn({ searchParams }: { searchParams: Promise<{ out?: string }> }) {
   if (await canBegin()) redirect('/first');

@@ -143,7 +143,10 @@ function linesOf(
 }
 
 /** h of hands: as they were told, else as the sheet has them. */
-function handsOf({ events, lines }: RunningBatch, rows: PlannedBatch['run']['rows']): BatchResult['handsHours'] {
+function handsOf(
+  { events, lines }: RunningBatch,
+  rows: PlannedBatch['run']['rows'],
+): BatchResult['handsHours'] {
   const told = new Map(
     events.flatMap((e) =>
       e.is === 'done' && e.handsMin !== undefined ? [[e.step, e.handsMin / 60] as const] : [],

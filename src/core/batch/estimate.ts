@@ -2,7 +2,14 @@ import { copyPot, isIdle, liquidMl, noReport, servedMl, type PotState, type Proc
 import type { Trouble } from '../trouble';
 import { VERBS } from '../verbs';
 import { boiling, beliefOf, isOnHeat, onHeat, weighted, type Belief, type OnHeat } from './evaporation';
-import { PotFilter, HOUR, type DoubtfulReading, type CurvePoint, type RunningBatch, type FilterStretch } from './pot-filter';
+import {
+  PotFilter,
+  HOUR,
+  type DoubtfulReading,
+  type CurvePoint,
+  type RunningBatch,
+  type FilterStretch,
+} from './pot-filter';
 
 /** What four out of five pots would lie between, and the middle. */
 export interface Interval {
@@ -152,7 +159,8 @@ export function runDoneLines(of: RunningBatch, constants: ProcessConstants): Fol
   return { follow, at: of.lines.length, since, trouble: undefined, after };
 }
 
-const gaveOf = ({ gave, gaveSd }: PotFilter) => (gave === undefined ? undefined : { times: gave, sd: gaveSd });
+const gaveOf = ({ gave, gaveSd }: PotFilter) =>
+  gave === undefined ? undefined : { times: gave, sd: gaveSd };
 
 /** The pot of a batch when all that was told has been done, and what went in; no pot where a line could not be done. */
 export function potOfBatch(
@@ -214,7 +222,10 @@ const standing = (follow: PotFilter): Pick<BatchEstimate, 'pot' | 'ml' | 'asked'
 };
 
 /** The pot after a line that is done at once; undefined where it cannot be done, or there is none. */
-function doneTo(follow: PotFilter, step: RunningBatch['pot']['steps'][number] | undefined): PotState | undefined {
+function doneTo(
+  follow: PotFilter,
+  step: RunningBatch['pot']['steps'][number] | undefined,
+): PotState | undefined {
   if (!step || isIdle(step)) return undefined;
   const after = copyPot(follow.pot);
   return VERBS[step.do].run(after, step as never, follow.c, noReport()) ? undefined : after;

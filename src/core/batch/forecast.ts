@@ -17,7 +17,10 @@ const POINTS = [-2.3, -1.6, -1, -0.5, 0, 0.5, 1, 1.6, 2.3].map((z) => ({
 const Z80 = 1.2816;
 
 /** 10, 50 and 90 % of weighted values, each off by another error that has nothing to do with them. */
-function spanOf(values: readonly { readonly value: number; readonly weight: number }[], sd: number): Interval {
+function spanOf(
+  values: readonly { readonly value: number; readonly weight: number }[],
+  sd: number,
+): Interval {
   const middle = weighted(values, 0.5);
   const wide = (to: number): number => Math.hypot(to - middle, Z80 * sd);
   return {
@@ -31,7 +34,10 @@ function spanOf(values: readonly { readonly value: number; readonly weight: numb
  * What is foretold of a batch before anything has been read: its lines run at speeds that stand for what is believed of how fast its vessel boils
  * away. Litres that are poured by eye widen both; what may stay behind in solids, strainers and machines widens those in the end.
  */
-export function forecastBatch(of: Pick<RunningBatch, 'pot' | 'lines'>, constants: ProcessConstants): Forecast {
+export function forecastBatch(
+  of: Pick<RunningBatch, 'pot' | 'lines'>,
+  constants: ProcessConstants,
+): Forecast {
   const { pot, lines } = of;
   const c = { ...constants, stepH: STEP_H };
   const runs = POINTS.map(({ z, weight }) => {

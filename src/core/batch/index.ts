@@ -7,7 +7,14 @@ export { brixOf } from './meters';
 export { potOfBatch as followBatch, estimateBatch, type Interval, type BatchEstimate } from './estimate';
 export { rescueWays, type Problem, type RescueWay } from './rescue';
 export { type Pantry, type PantryProduct } from './pantry';
-export { PotAdvisor, type ParsedArrival, type ParsedLine, type RescueAdvice, type SheetTarget, type RescueOption } from './pot-advisor';
+export {
+  PotAdvisor,
+  type ParsedArrival,
+  type ParsedLine,
+  type RescueAdvice,
+  type SheetTarget,
+  type RescueOption,
+} from './pot-advisor';
 export { batchFigures, type BatchFigures, type PotFigures } from './batch-figures';
 export { coolingOf, type Cooling, type LimitAhead, type Place } from './cooling';
 export { type WarmHolding } from './warm-holding';

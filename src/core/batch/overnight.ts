@@ -78,10 +78,16 @@ export function overnightForecast(
   };
 }
 
-const isMore = (a: OvernightRule['heat'], b: OvernightRule['heat']): boolean => HEATS.indexOf(a) > HEATS.indexOf(b);
+const isMore = (a: OvernightRule['heat'], b: OvernightRule['heat']): boolean =>
+  HEATS.indexOf(a) > HEATS.indexOf(b);
 
 /** A pot that is turned down now, till somebody is back. */
-const turnedDown = (of: RunningBatch, now: number, back: number, heat: OvernightRule['heat']): RunningBatch => {
+const turnedDown = (
+  of: RunningBatch,
+  now: number,
+  back: number,
+  heat: OvernightRule['heat'],
+): RunningBatch => {
   const [at, until] = [new Date(now).toISOString(), new Date(back).toISOString()];
   const event: WrittenBatchEvent = { id: 'for the night', at, recordedAt: at, is: 'night', until, heat };
   return { ...of, events: [...of.events, event] };
@@ -114,7 +120,11 @@ function waterFor(
       steps: [],
     };
     const pour = { do: 'water', to: { by: 'ml', value: ml } } as PotDoing;
-    const wet: RunningBatch = { ...of, events: [...of.events, event], rescues: { ...of.rescues, [id]: [pour] } };
+    const wet: RunningBatch = {
+      ...of,
+      events: [...of.events, event],
+      rescues: { ...of.rescues, [id]: [pour] },
+    };
     const { pot } = estimateBatch(wet, back, c);
     return pot ? potFigures(pot, c).ml : NaN;
   };

@@ -4,6 +4,7 @@ import { refuse, fine } from '../trouble';
 import type { Manner } from '../quantity';
 import type { OnShelf, Shelf } from '../verbs';
 import type { Of } from '../written';
+import * as texts from './texts';
 
 /** Something made here, as a pot may take it. */
 export interface PantryProduct {
@@ -58,7 +59,7 @@ export function shelfOfPantry(pantry: Pantry): Shelf {
     (all: ReadonlyMap<string, PantryProduct>, none: (name: string) => string) =>
     (id: string, part?: string) => {
       const found = all.get(keyOf(id, part));
-      return found ? fine(found) : refuse('no-product', 'of', none(names.get(id)?.name ?? 'A recipe'));
+      return found ? fine(found) : refuse('no-product', 'of', none(names.get(id)?.name ?? texts.recipe));
     };
   return {
     manner: { mark: pantry.mark, measures: new Map(pantry.measures) },

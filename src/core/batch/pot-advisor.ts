@@ -38,7 +38,8 @@ export interface PotAfter {
   readonly allergens: readonly string[];
 }
 
-export type ParsedArrival = (Extract<ParsedLine, { ok: true }> & PotAfter) | Extract<ParsedLine, { ok: false }>;
+export type ParsedArrival =
+  (Extract<ParsedLine, { ok: true }> & PotAfter) | Extract<ParsedLine, { ok: false }>;
 
 /** How a sheet ends, as far as a pot may be brought there. */
 type SheetEnd = Pick<LedgerRow, 'body' | 'saltPct' | 'ml'>;

@@ -135,7 +135,11 @@ export class PotFilter {
     this.inputs.push(...report.inputs);
     const after = liquidG(this.pot.liquid);
     const stays = before > 0 ? Math.min(1, after / before) : 1;
-    this.sd = Math.hypot(this.sd * stays, Math.max(0, after - before) * POURED_SD, leftBehindSdG(this.pot) - left);
+    this.sd = Math.hypot(
+      this.sd * stays,
+      Math.max(0, after - before) * POURED_SD,
+      leftBehindSdG(this.pot) - left,
+    );
     return undefined;
   }
 

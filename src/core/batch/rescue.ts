@@ -17,6 +17,7 @@ import {
 import { refuse, fine, type Outcome } from '../trouble';
 import { tryResolve, VERBS, type Shelf, type WrittenStep } from '../verbs';
 import type { Of } from '../written';
+import * as texts from './texts';
 
 export type Problem = (typeof PROBLEMS)[number];
 
@@ -122,12 +123,10 @@ export function rescueWays(
   const now = measure(pot, c);
   const up = problem === 'too thin' || problem === 'too little';
   if (!(goal > 0) || (up ? goal <= now : goal >= now))
-    return refuse(
-      'wrong-side',
-      '',
-      `It stands at ${now.toFixed(2)} now: for a pot that is ${problem} say a figure ${up ? 'above' : 'below'} that, not ${goal}.`,
-      { value: goal, limit: now },
-    );
+    return refuse('wrong-side', '', texts.standsNowPotSay(now.toFixed(2), problem, up, goal), {
+      value: goal,
+      limit: now,
+    });
   const trying = new Trying(pot, c, shelf);
   const { mark } = shelf.manner;
   const ml = liquidMl(pot.liquid);

@@ -47,7 +47,10 @@ const DAY_MS = 24 * 3_600_000;
 /**
  * The moment at which a batch is looked at, ms: now; one that has been over for a day stands as it was when somebody last told of it.
  */
-export function momentOf({ startedAt, events }: Pick<RunningBatch, 'startedAt' | 'events'>, now: number): number {
+export function momentOf(
+  { startedAt, events }: Pick<RunningBatch, 'startedAt' | 'events'>,
+  now: number,
+): number {
   const last = Math.max(startedAt, ...events.map((e) => Date.parse(e.at)));
   const over = events.some((e) => e.is === 'ended');
   return over && now - last > DAY_MS ? last : Math.max(now, last);

@@ -2,14 +2,14 @@ import { readAmountOf, type Manner } from '../quantity';
 import { weighTest, type TestPart, type TestPass, type TestWeighed } from '../learning';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import type { WrittenTest } from './schema';
+import * as texts from './texts';
 
 /** What of a test is weighed and read: also of one still being typed. */
 export type TestAsTyped = Pick<WrittenTest, 'kind' | 'start' | 'parts' | 'second' | 'intoWater' | 'time'>;
 
 /** A weight as typed, g. */
 function grams(typed: string, manner: Manner, path: string): Outcome<number> {
-  if (typed.trim() === '')
-    return refuse('no-weight', path, 'A weight is missing: put it on the scale or type it, such as 2.4 kg.');
+  if (typed.trim() === '') return refuse('no-weight', path, texts.weightMissingPutScale);
   const read = readAmountOf(['mass'], typed, manner);
   return read.ok ? fine(read.value.value) : { ok: false, trouble: under(path, read.trouble) };
 }
@@ -28,11 +28,7 @@ function partsOf(parts: WrittenTest['parts'], manner: Manner, at: string): Outco
     const g = grams(part.amount, manner, `${at}parts[${i}].amount`);
     if (!g.ok) return g;
     if (part.fate === 'by-product' && part.product === undefined)
-      return refuse(
-        'no-product',
-        `${at}parts[${i}].product`,
-        'A by-product needs the product it becomes: choose one, or call it stock trim.',
-      );
+      return refuse('no-product', `${at}parts[${i}].product`, texts.productNeedsProductBecomes);
     read.push({ fate: part.fate, g: g.value, product: part.product });
   }
   return fine(read);
@@ -75,7 +71,7 @@ export function drainedIn(test: TestAsTyped, manner: Manner): Outcome<Drained> {
   if (!(startG > 0)) return noStart(startG);
   const drainedG = parts.reduce((sum, p) => sum + p.g, 0);
   if (!(drainedG > 0))
-    return refuse('nothing-weighed', 'parts', 'A test of spent solids needs their drained weight.', {
+    return refuse('nothing-weighed', 'parts', texts.testSpentSolidsNeeds, {
       value: drainedG,
       limit: 0,
     });
@@ -86,18 +82,17 @@ export function drainedIn(test: TestAsTyped, manner: Manner): Outcome<Drained> {
     return refuse(
       'into-water-over-raw',
       'intoWater',
-      `${kilos(intoWater.value)} went into the water, but only ${kilos(startG)} was there raw.`,
+      texts.wentIntoWaterBut(kilos(intoWater.value), kilos(startG)),
       { value: intoWater.value, limit: startG },
     );
-  if ((test.time?.trim() ?? '') === '')
-    return refuse('no-time', 'time', 'How long it cooked is missing: write it, such as 6 h or 40 min.');
+  if ((test.time?.trim() ?? '') === '') return refuse('no-time', 'time', texts.howLongCookedMissing);
   const hours = hoursIn(test.time as string, manner, 'time');
   return hours.ok ? fine({ rawG: startG, intoWaterG: intoWater.value, hours: hours.value, drainedG }) : hours;
 }
 
 const kilos = (g: number): string => `${(g / 1000).toFixed(2)} kg`;
 const noStart = (g: number) =>
-  refuse('no-weight', 'start', 'A test needs the weight that went in: more than 0 g.', {
+  refuse('no-weight', 'start', texts.testNeedsWeightWent, {
     value: g,
     limit: 0,
   });

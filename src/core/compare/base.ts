@@ -5,6 +5,7 @@ import { fine, refuse, type Outcome } from '../trouble';
 import type { Work } from '../work';
 import { finishTo, type FinishResult } from './finish';
 import { matterName, formatTyped, withLine, withPot, type SheetContext, type SheetWay } from './sheet-ways';
+import * as texts from './texts';
 
 type Ask = Extract<WrittenAsks, { of: 'base' }>;
 
@@ -46,7 +47,7 @@ export function* baseWays(on: SheetContext, asks: Ask): Work<Outcome<readonly Ba
     return refuse(
       'nothing-made',
       '',
-      own.run.refused?.trouble.message ?? `${recipe.name} makes nothing as it stands.`,
+      own.run.refused?.trouble.message ?? texts.makesNothingStands(recipe.name),
     );
   const way = (called: string, strength: number, of: FinishResult, also?: WrittenRecipe): BaseWay => ({
     name: called,
@@ -104,19 +105,14 @@ const litresIn = ({ what, weighable }: Thing): number | undefined =>
 function standsThere({ costing, recipe, at }: SheetContext): Outcome<{ ml: number; name: string }> {
   const step = recipe.steps[at] as WrittenStep;
   if (!('of' in step) || !('amount' in step) || !step.of)
-    return refuse('not-that-line', '', 'This line takes nothing any more: there is no base to weigh up.');
+    return refuse('not-that-line', '', texts.lineTakesNothingAny);
   const took = costing.recipes.get(recipe.id)?.run.inputs.find((i) => i.step === at);
   const thing = thingOf(step.of, costing.shelf);
   const name = matterName(costing, step.of);
-  if (!took || !thing.ok)
-    return refuse(
-      'no-base',
-      '',
-      `${recipe.name} cannot be cooked as far as this line, so nothing is known of its base.`,
-    );
+  if (!took || !thing.ok) return refuse('no-base', '', texts.cannotCookedFarLine(recipe.name));
   const density = litresIn(thing.value);
   return density === undefined
-    ? refuse('no-litres', '', `${name} has no litres: only what pours is weighed up as a base.`)
+    ? refuse('no-litres', '', texts.noLitresOnlyWhat(name))
     : fine({ ml: took.g / density, name });
 }
 
@@ -141,7 +137,11 @@ function finishedWith(
       ? [{ do: 'add', of: base.of, amount: l(from) } as WrittenStep]
       : [
           { do: 'water', amount: l(from) } as WrittenStep,
-          { do: 'add', of: base.of, amount: `${formatTyped((base.gPerL * from) / 1000, mark)} g` } as WrittenStep,
+          {
+            do: 'add',
+            of: base.of,
+            amount: `${formatTyped((base.gPerL * from) / 1000, mark)} g`,
+          } as WrittenStep,
         ];
   const brought: WrittenStep[] =
     strength > 1

@@ -9,7 +9,12 @@ export interface CostSource {
 }
 
 /** What one litre of a cooked way was paid for; nothing while a price is not known. */
-export function costSources(pots: SnapshotPots, way: Way, cooked: CookedWay, beside: readonly Layer[]): CostSource[] {
+export function costSources(
+  pots: SnapshotPots,
+  way: Way,
+  cooked: CookedWay,
+  beside: readonly Layer[],
+): CostSource[] {
   const run = cooked.runs.get(way.product);
   const litres = (run?.product?.ml ?? 0) / 1000;
   if (!run || litres === 0) return [];

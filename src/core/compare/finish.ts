@@ -134,7 +134,12 @@ class Finishing {
  * Takes a sheet to a body, reducing where it reduces anyway, stopping where its salt does not allow more; what is then lacking is
  * thickened. What is added after the reduction (butter, cream) changes both: targets are found for the finished thing.
  */
-export function finishTo(on: SheetContext, recipe: WrittenRecipe, after: number, wanted: FinishTarget): FinishResult {
+export function finishTo(
+  on: SheetContext,
+  recipe: WrittenRecipe,
+  after: number,
+  wanted: FinishTarget,
+): FinishResult {
   const of = new Finishing(on, recipe, after, wanted);
   const enough = wanted.saltPct * (1 + CLOSE);
   const plain = of.cook();

@@ -16,4 +16,11 @@ export { valueAt, flipOf, type Flip, type Line } from './flip';
 export { suggestedQuestions, thickenersOf, type SuggestedQuestion } from './suggested-questions';
 export { costSources, type CostSource } from './cost-sources';
 export { cheapest, changedPrices, isSummaryCurrent, summaryOf } from './answer-summary';
-export { rulesOfThumb, type CmRule, type PressRule, type Rules, type VesselRule, type YieldRule } from './rules';
+export {
+  rulesOfThumb,
+  type CmRule,
+  type PressRule,
+  type Rules,
+  type VesselRule,
+  type YieldRule,
+} from './rules';

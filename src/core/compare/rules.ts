@@ -181,7 +181,10 @@ function pressRules(costing: KitchenCosting, c: ProcessConstants, shipped: Proce
     if (step?.id === undefined || costOfProduct(costing, r.id).perL === null) return [];
     const made = waysOf(costing, [], { of: 'press', recipe: r.id, line: step.id }, shipped);
     if (!made.ok) return [];
-    const [pressed, not] = figuresOfWays(new SnapshotPots(made.value.apart), made.value.ways, c) as [WayFigures, WayFigures];
+    const [pressed, not] = figuresOfWays(new SnapshotPots(made.value.apart), made.value.ways, c) as [
+      WayFigures,
+      WayFigures,
+    ];
     const [a, b] = [pressed.perL.ingredients, not.perL.ingredients];
     const litres = pressed.litres - not.litres;
     return litres < 0.005 ? [] : [{ recipe: r.name, litres, perL: a === null || b === null ? null : b - a }];

@@ -7,6 +7,7 @@ import { potOf } from '../shelf';
 import { fine, refuse, type Outcome } from '../trouble';
 import { runPot, runPotFrom, type PotTrace, type WrittenStep } from '../verbs';
 import type { Of } from '../written';
+import * as texts from './texts';
 
 /** What a question is asked on: the kitchen as it stands, and the sheet and line that it is about. */
 export interface SheetContext {
@@ -39,10 +40,9 @@ export function sheetOf(
   shipped: ProcessConstants,
 ): Outcome<SheetContext> {
   const recipe = costing.state.recipes.find((r) => r.id === asks.recipe);
-  if (!recipe) return refuse('gone', '', 'The sheet this was asked of has been archived.');
+  if (!recipe) return refuse('gone', '', texts.sheetAskedArchived);
   const at = 'line' in asks ? recipe.steps.findIndex((s) => s.id === asks.line) : -1;
-  if ('line' in asks && at < 0)
-    return refuse('gone', '', `The line of ${recipe.name} that this was asked of has been taken out since.`);
+  if ('line' in asks && at < 0) return refuse('gone', '', texts.lineAskedRemovedSince(recipe.name));
   return {
     ok: true,
     value: { costing, c: ownConstants(costing.state.kitchen, shipped), recipe, at, last: {} },
@@ -69,7 +69,7 @@ export function withPot(on: SheetContext, also: WrittenRecipe): SheetContext {
         ? costing.shelf.product(id, part)
         : product
           ? fine({ name: also.name, product })
-          : refuse('no-product', 'of', `${also.name} cannot be made.`),
+          : refuse('no-product', 'of', texts.cannotMade(also.name)),
   };
   return { ...on, costing: { ...costing, shelf } };
 }

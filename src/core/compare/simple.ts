@@ -3,12 +3,12 @@ import { LIDS } from '../pot';
 import { fine, refuse, type Outcome } from '../trouble';
 import type { WrittenStep } from '../verbs';
 import { matterName, withLine, withSteps, type SheetContext, type SheetWay } from './sheet-ways';
+import * as texts from './texts';
 
 type Ask<K extends WrittenAsks['of']> = Extract<WrittenAsks, { of: K }>;
 type Ways = Outcome<readonly SheetWay[]>;
 
-const notThat = (what: string): Ways =>
-  refuse('not-that-line', '', `${what} any more: there is nothing to weigh up.`);
+const notThat = (what: string): Ways => refuse('not-that-line', '', texts.anyMoreNothingWeigh(what));
 
 /** The line as it is beside the line with something about it otherwise. */
 const lineWays = (on: SheetContext, ways: readonly (readonly [string, readonly WrittenStep[]])[]): Ways =>
@@ -87,7 +87,7 @@ export function lid(on: SheetContext): Ways {
 
 export function pot({ costing, recipe }: SheetContext, { vessels }: Ask<'pot'>): Ways {
   const named = vessels.flatMap((id) => costing.state.vessels.find((v) => v.id === id) ?? []);
-  if (named.length < 2) return refuse('gone', '', 'Fewer than two of these vessels are here any more.');
+  if (named.length < 2) return refuse('gone', '', texts.fewerThanTwoThese);
   return fine(named.map((v) => ({ name: v.name, recipe: { ...recipe, vessel: v.id } })));
 }
 
@@ -115,7 +115,7 @@ export const priced = ({ recipe }: SheetContext, names: readonly string[]): Ways
 
 export function sheets({ costing, recipe }: SheetContext, asks: Ask<'sheets'>): Ways {
   const others = asks.with.flatMap((id) => costing.state.recipes.find((r) => r.id === id) ?? []);
-  if (others.length === 0) return refuse('gone', '', 'The other sheet has been archived.');
+  if (others.length === 0) return refuse('gone', '', texts.otherSheetArchived);
   return fine([recipe, ...others].map((r) => ({ name: r.name, recipe: r })));
 }
 

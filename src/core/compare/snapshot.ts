@@ -11,6 +11,7 @@ import { jointOf, potOf } from '../shelf';
 import { keysOf, productOf } from '../supply';
 import { fine, refuse } from '../trouble';
 import { ofStep, runPot, runPotFrom, supplyOf, type OnShelf, type PotTrace, type Shelf } from '../verbs';
+import * as texts from './texts';
 
 /** What things cost in each layer, and which packs are opened for them: of what is bought, and of last batches. */
 export interface LayerPrices {
@@ -274,13 +275,11 @@ export class SnapshotPots {
         const name = names.get(id) ?? 'A pot';
         return product
           ? fine({ name: part === undefined ? name : `${part} of ${name}`, product })
-          : refuse('no-product', 'of', `${name} cannot be made, so nothing can be taken from it.`);
+          : refuse('no-product', 'of', texts.cannotMadeNothingCan(name));
       },
       lastBatch: (id, part) => {
         const left = this.lasts.get(productOf(id, part));
-        return left
-          ? fine(left)
-          : refuse('no-product', 'of', 'No batch of it can be made yet, so none has left anything.');
+        return left ? fine(left) : refuse('no-product', 'of', texts.noBatchCanMade);
       },
     };
   }

@@ -3,7 +3,17 @@ import { crossing, maxFillMl, type LedgerRow } from '../pot';
 import { potOf } from '../shelf';
 import { fine, refuse, type Outcome } from '../trouble';
 import { runPot, scaledLine, type WrittenStep } from '../verbs';
-import { matterName, cookTrial, formatTyped, withLine, withPot, withSteps, type SheetContext, type SheetWay } from './sheet-ways';
+import {
+  matterName,
+  cookTrial,
+  formatTyped,
+  withLine,
+  withPot,
+  withSteps,
+  type SheetContext,
+  type SheetWay,
+} from './sheet-ways';
+import * as texts from './texts';
 
 type Ask = Extract<WrittenAsks, { of: 'thicken' }>;
 
@@ -28,13 +38,8 @@ export function thicken(on: SheetContext, asks: Ask): Outcome<readonly SheetWay[
   const { rows } = cookTrial(on, recipe);
   const [before, after, end] = [rows[at - 1], rows[at], rows.at(-1)];
   if (step.do !== 'reduce' || !before || !after || !end)
-    return refuse('not-that-line', '', 'This line reduces nothing any more: there is nothing to weigh up.');
-  if (after.body < LEAST_BODY)
-    return refuse(
-      'no-body',
-      '',
-      'What is reduced here is not reduced to be thick, but for its taste: there is no body that something else could give.',
-    );
+    return refuse('not-that-line', '', texts.lineReducesNothingAny);
+  if (after.body < LEAST_BODY) return refuse('no-body', '', texts.whatReducedHereNot);
   const { mark } = costing.shelf.manner;
   const stopsMl = before.ml - STOPS_AT * (before.ml - after.ml);
   const stop = { ...step, until: 'volume', to: `${formatTyped(stopsMl / 1000, mark)} l` } as WrittenStep;
@@ -88,7 +93,11 @@ function toOrder(on: SheetContext, stop: WrittenStep, body: number, end: LedgerR
           ...recipe,
           vessel: pan.id,
           steps: [
-            { do: 'add', of: { product: held.id }, amount: `${formatTyped(ml, manner.mark)} ml` } as WrittenStep,
+            {
+              do: 'add',
+              of: { product: held.id },
+              amount: `${formatTyped(ml, manner.mark)} ml`,
+            } as WrittenStep,
             { ...stop, until: 'body', to: formatTyped(body, manner.mark) } as WrittenStep,
             ...later.map((s) => scaledLine(s, 1 / orders, manner)),
           ],

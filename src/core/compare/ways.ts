@@ -10,6 +10,7 @@ import type { WayFigures } from './way-figures';
 import { sheetOf, type SheetContext, type SheetWay } from './sheet-ways';
 import * as simple from './simple';
 import { thicken } from './thicken';
+import * as texts from './texts';
 
 /** A question made into ways, and those taken out of their kitchen. */
 export interface QuestionWays {
@@ -61,8 +62,8 @@ function packs(
     );
   const name = names[bare];
   return name === undefined
-    ? refuse('gone', '', 'One of these packs has been archived.')
-    : refuse('no-price', '', `${name} has no price yet: there is nothing to lay beside the others.`);
+    ? refuse('gone', '', texts.oneThesePacksArchived)
+    : refuse('no-price', '', texts.noPriceYetNothing(name));
 }
 
 function* waysOn(
@@ -149,4 +150,5 @@ export function* waysInSlices(
 }
 
 /** The same at once. */
-export const waysOf = (...of: Parameters<typeof waysInSlices>): Outcome<QuestionWays> => runToEnd(waysInSlices(...of));
+export const waysOf = (...of: Parameters<typeof waysInSlices>): Outcome<QuestionWays> =>
+  runToEnd(waysInSlices(...of));

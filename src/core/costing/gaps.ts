@@ -3,6 +3,7 @@ import { batchBefore, readSupply } from '../supply';
 import { refuse, type Trouble } from '../trouble';
 import { ofStep, supplyOf } from '../verbs';
 import type { KitchenCosting } from './kitchen';
+import * as texts from './texts';
 
 type Say = (trouble: Trouble, place: string) => void;
 
@@ -42,11 +43,10 @@ function gapsOfRecipe(
   if (!found) return;
   const { recipe, run } = found;
   const inStep = (step: number, t: Trouble): void =>
-    say({ ...t, message: `${recipe.name}, step ${step + 1}: ${t.message}` }, `${at}.steps[${step}]`);
+    say({ ...t, message: texts.step(recipe.name, step + 1, t.message) }, `${at}.steps[${step}]`);
   for (const { step, trouble } of run.unread) inStep(step, trouble);
   if (run.refused) inStep(run.refused.step, run.refused.trouble);
-  else if (!run.product)
-    say(refuse('no-product', '', `${recipe.name} has no steps yet that make anything.`).trouble, at);
+  else if (!run.product) say(refuse('no-product', '', texts.noStepsYetMake(recipe.name)).trouble, at);
   for (const input of run.inputs) visit(input.supply);
   for (const step of stepsInForce(recipe)) {
     const of = ofStep(step);
@@ -55,20 +55,13 @@ function gapsOfRecipe(
 }
 
 const overCredited = (costing: KitchenCosting, id: string): Trouble =>
-  refuse(
-    'credit-over-cost',
-    '',
-    `${costing.recipes.get(id)?.recipe.name ?? 'A pot'}: what parts from it is credited with more than it all has cost up to there. Lower a set value.`,
-  ).trouble;
+  refuse('credit-over-cost', '', texts.whatPartsFromCredited(costing.recipes.get(id)?.recipe.name)).trouble;
 
 function gapsOfPlate(costing: KitchenCosting, at: string, say: Say, visit: (key: string) => void): void {
   const id = at.slice(at.indexOf(':') + 1);
   const plate = costing.plates.get(id)?.plate;
   if (plate?.follows && !costing.plates.has(plate.follows.plate))
-    say(
-      refuse('follows-gone', '', `${plate.name} is a size of a dish that is archived: restore it.`).trouble,
-      at,
-    );
+    say(refuse('follows-gone', '', texts.sizeDishArchivedRestore(plate.name)).trouble, at);
   for (const [i, line] of (costing.plates.get(id)?.lines ?? []).entries()) {
     if (!line.resolved.ok) say(line.resolved.trouble, `${at}.lines[${i}]`);
     visit(supplyOf(line.written.of));

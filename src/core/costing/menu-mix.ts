@@ -1,5 +1,6 @@
 import type { WrittenMenu } from '../kitchen-file';
 import { refuse, type Trouble } from '../trouble';
+import * as texts from './texts';
 
 /** A plate on a menu: what is sold of it, and what one costs and brings. Money in currency, prices net of tax. */
 export interface Sold {
@@ -53,24 +54,21 @@ function troublesOf(
   const noPrice = named((p) => counts(p) && p.net === null);
   const noCost = named((p) => counts(p) && p.net !== null && p.cost === null);
   if (unsaid.length > 0)
-    troubles.push(refuse('not-said', 'sold', `How many are sold is not said of ${listed(unsaid)}.`).trouble);
+    troubles.push(refuse('not-said', 'sold', texts.howManySoldNot(listed(unsaid))).trouble);
   const misses = mixIn === '%' && plates.length > 0 && Math.abs(all - 100) > ROUNDED;
   if (misses)
     troubles.push(
       refuse(
         'mix-not-whole',
         'sold',
-        `The shares make ${+all.toFixed(2)} %: ${all < 100 ? `${+(100 - all).toFixed(2)} % are missing` : `${+(all - 100).toFixed(2)} % too much`}.`,
+        texts.sharesMake(+all.toFixed(2), all, +(100 - all).toFixed(2), +(all - 100).toFixed(2)),
         { value: all, limit: 100 },
       ).trouble,
     );
   if (noPrice.length > 0)
-    troubles.push(
-      refuse('no-menu-price', 'plates', `Without a price on the menu, and so left out: ${listed(noPrice)}.`)
-        .trouble,
-    );
+    troubles.push(refuse('no-menu-price', 'plates', texts.withoutPriceMenuLeft(listed(noPrice))).trouble);
   if (noCost.length > 0)
-    troubles.push(refuse('incomplete', 'plates', `What it costs is not known of ${listed(noCost)}.`).trouble);
+    troubles.push(refuse('incomplete', 'plates', texts.whatCostsNotKnown(listed(noCost))).trouble);
   return { stops: misses || noCost.length > 0 || all <= 0, troubles };
 }
 

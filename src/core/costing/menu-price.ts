@@ -1,4 +1,5 @@
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** How a house writes its prices, in cents: every so many, counted from an ending such as 95. */
 export interface MenuSteps {
@@ -43,15 +44,10 @@ export function priceFor(
   { step, ending }: MenuSteps,
 ): Outcome<AskedPrice> {
   if (!(targetPct > 0))
-    return refuse(
-      'target-zero',
-      'target',
-      `No price keeps a target of ${targetPct} %: it has to be above 0 %.`,
-      {
-        value: targetPct,
-        limit: 0,
-      },
-    );
+    return refuse('target-zero', 'target', texts.noPriceKeepsTarget(targetPct), {
+      value: targetPct,
+      limit: 0,
+    });
   const exact = (cost / targetPct) * 100 * (1 + taxPct / 100);
   // A hair over a price is rounding, and keeps the target.
   const cents = Math.max(0, Math.ceil((exact * 100 - ending - 1e-6) / step)) * step + ending;

@@ -2,8 +2,16 @@ import type { Manner } from '../quantity';
 import { refuse, under, type Trouble } from '../trouble';
 import { mannerIn, packFacts, packOn, receivedOn, weigh } from './packs';
 import type { WrittenArticle, WrittenIngredient } from './schema';
-import { isCircular, ingredientsById, readable, missingReferences, type Sparse, type ReportMissing } from './sparse';
+import {
+  isCircular,
+  ingredientsById,
+  readable,
+  missingReferences,
+  type Sparse,
+  type ReportMissing,
+} from './sparse';
 import { stuffOf } from './stuff';
+import * as texts from './texts';
 
 /** What purchases, articles, merges and counts say that cannot be. */
 export function checkBuying(file: Sparse): Trouble[] {
@@ -16,8 +24,7 @@ export function checkBuying(file: Sparse): Trouble[] {
     want('article', ingredient.boughtAs, `ingredients[${i}].boughtAs`);
     if (isCircular(ingredient.id, ingredients, (x) => x?.mergedInto))
       found.push(
-        refuse('merge-loop', `ingredients[${i}].mergedInto`, `${ingredient.name} is merged into itself.`)
-          .trouble,
+        refuse('merge-loop', `ingredients[${i}].mergedInto`, texts.mergedIntoItself(ingredient.name)).trouble,
       );
   }
   for (const [i, article] of readable(file.articles)) {

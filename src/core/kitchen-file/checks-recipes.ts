@@ -5,6 +5,7 @@ import { flawsOfChoices } from './in-force';
 import { inOrder, loopSentence, partsOf } from './loops';
 import type { WrittenPlate, WrittenRecipe } from './schema';
 import { readable, missingReferences, type Sparse } from './sparse';
+import * as texts from './texts';
 
 /** What recipes and plates say that cannot be: things that are not there, parts that part twice, loops. */
 export function checkRecipes(file: Sparse): Trouble[] {
@@ -17,8 +18,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
     const from = byId.get('product' in of ? of.product : of.lastBatchOf);
     if (from && !partsOf(from).includes(of.part))
       found.push(
-        refuse('unknown-part', `${path}.part`, `Nothing called “${of.part}” parts from ${from.name}.`)
-          .trouble,
+        refuse('unknown-part', `${path}.part`, texts.nothingCalledPartsFrom(of.part, from.name)).trouble,
       );
   };
   for (const [i, recipe] of readable(file.recipes)) {
@@ -57,8 +57,7 @@ export function checkRecipes(file: Sparse): Trouble[] {
       want('plate', plate, `menus[${i}].plates[${j}].plate`);
       if (on.has(plate))
         found.push(
-          refuse('plate-twice', `menus[${i}].plates[${j}].plate`, `${menu.name} has this dish twice.`)
-            .trouble,
+          refuse('plate-twice', `menus[${i}].plates[${j}].plate`, texts.dishTwice(menu.name)).trouble,
         );
       on.add(plate);
     }
@@ -73,13 +72,9 @@ export function flawOfFollowing(
   path = '',
 ): Trouble | undefined {
   if (parent?.id === plate.id)
-    return refuse('follows-itself', path, `${plate.name} cannot be a size of itself.`).trouble;
+    return refuse('follows-itself', path, texts.cannotSizeItself(plate.name)).trouble;
   return parent?.follows
-    ? refuse(
-        'size-of-a-size',
-        path,
-        `${parent.name} is a size of another dish itself: make ${plate.name} a size of that one.`,
-      ).trouble
+    ? refuse('size-of-a-size', path, texts.sizeAnotherDishItself(parent.name, plate.name)).trouble
     : undefined;
 }
 
@@ -94,17 +89,11 @@ function flawsOf(recipe: WrittenRecipe, step: WrittenStep, at: number, place: st
     as !== undefined &&
     recipe.steps.some((other) => other !== step && partOfStep(other) === as && together(other))
   )
-    found.push(
-      refuse(
-        'part-twice',
-        `${place}.as`,
-        `Two things part from ${recipe.name} as “${as}”: call one of them otherwise.`,
-      ).trouble,
-    );
+    found.push(refuse('part-twice', `${place}.as`, texts.twoThingsPartFrom(recipe.name, as)).trouble);
   const flaw = flawOfStep(step);
   if (flaw)
     found.push(
-      refuse(flaw.code, `${place}.${flaw.field}`, `${recipe.name}, step ${at + 1}: ${flaw.words}`).trouble,
+      refuse(flaw.code, `${place}.${flaw.field}`, texts.step(recipe.name, at + 1, flaw.words)).trouble,
     );
   return found;
 }

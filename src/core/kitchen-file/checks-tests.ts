@@ -1,7 +1,15 @@
 import { drainedIn, isDrained, weighTestIn } from '../bench';
 import { refuse, under, type Trouble } from '../trouble';
 import { mannerIn, weigh } from './packs';
-import { isCircular, ingredientsById, readable, missingReferences, type Sparse, type ReportMissing } from './sparse';
+import {
+  isCircular,
+  ingredientsById,
+  readable,
+  missingReferences,
+  type Sparse,
+  type ReportMissing,
+} from './sparse';
+import * as texts from './texts';
 
 /** What yields, tests and wastes say that cannot be. */
 export function checkTests(file: Sparse): Trouble[] {
@@ -46,7 +54,7 @@ function checkComesOff(file: Sparse, want: ReportMissing): Trouble[] {
     want('supplier', ingredient.learnFrom?.supplier, `${place}.learnFrom.supplier`);
     if (isCircular(ingredient.id, ingredients, (x) => x?.comesOff?.ingredient))
       found.push(
-        refuse('comes-off-loop', `${place}.comesOff`, `${ingredient.name} would come off itself.`).trouble,
+        refuse('comes-off-loop', `${place}.comesOff`, texts.wouldComeOffItself(ingredient.name)).trouble,
       );
     for (const [j, y] of ingredient.yields.entries())
       for (const [k, b] of y.byProducts.entries()) {
@@ -55,11 +63,7 @@ function checkComesOff(file: Sparse, want: ReportMissing): Trouble[] {
         const product = ingredients.get(b.ingredient);
         if (product && product.comesOff?.ingredient !== ingredient.id)
           found.push(
-            refuse(
-              'not-a-by-product',
-              path,
-              `${product.name} does not say that it comes off ${ingredient.name}.`,
-            ).trouble,
+            refuse('not-a-by-product', path, texts.doesNotSayComes(product.name, ingredient.name)).trouble,
           );
       }
   }

@@ -6,6 +6,7 @@ import { checkRecipes } from './checks-recipes';
 import { checkTests } from './checks-tests';
 import { LISTS, readable, type Sparse } from './sparse';
 import { stuffOf } from './stuff';
+import * as texts from './texts';
 
 /** What a shape cannot say: references, yields, compositions, packs, names twice, loops. */
 export function checkKitchen(file: Sparse): Trouble[] {
@@ -26,9 +27,7 @@ function checkIds(file: Sparse): Trouble[] {
     for (const [i, item] of readable<{ id: string }>(file[list])) {
       const first = seen.get(item.id);
       if (first)
-        found.push(
-          refuse('id-twice', `${list}[${i}].id`, `The id ${item.id} stands already at ${first}.`).trouble,
-        );
+        found.push(refuse('id-twice', `${list}[${i}].id`, texts.idAlreadyUsed(item.id, first)).trouble);
       else seen.set(item.id, `${list}[${i}]`);
     }
   const names = new Map<string, string>();
@@ -38,11 +37,7 @@ function checkIds(file: Sparse): Trouble[] {
       const first = names.get(key);
       if (first)
         found.push(
-          refuse(
-            'name-twice',
-            `${list}[${i}].name`,
-            `“${item.name}” stands already at ${first}: recipe lines could mean either.`,
-          ).trouble,
+          refuse('name-twice', `${list}[${i}].name`, texts.alreadyUsedRecipeLines(item.name, first)).trouble,
         );
       else names.set(key, `${list}[${i}]`);
     }
@@ -74,9 +69,7 @@ function checkMeasures(file: Sparse): Trouble[] {
     if (!unit.ok) found.push(under(`measures[${i}]`, unit.trouble));
     const name = measure.name.toLowerCase();
     if (seen.has(name))
-      found.push(
-        refuse('name-twice', `measures[${i}].name`, `There are two measures called “${name}”.`).trouble,
-      );
+      found.push(refuse('name-twice', `measures[${i}].name`, texts.twoMeasuresCalled(name)).trouble);
     seen.add(name);
   }
   return found;

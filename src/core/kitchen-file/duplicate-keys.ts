@@ -1,5 +1,6 @@
 import { visit } from 'jsonc-parser';
 import { refuse, type Trouble } from '../trouble';
+import * as texts from './texts';
 
 /** How many are told. */
 const MOST = 20;
@@ -24,7 +25,7 @@ export function duplicateKeys(text: string): Trouble[] {
               (said, k) => (typeof k === 'number' ? `${said}[${k}]` : said === '' ? k : `${said}.${k}`),
               '',
             ),
-            `Stands twice, the second time on line ${line + 1}: only one can be meant.`,
+            texts.twiceSecondTimeLine(line + 1),
             { value: 2, limit: 1 },
           ).trouble,
         );

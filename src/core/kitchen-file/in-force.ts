@@ -1,5 +1,6 @@
 import { refuse, type Trouble } from '../trouble';
 import type { WrittenRecipe } from './schema';
+import * as texts from './texts';
 
 type Lined = Pick<WrittenRecipe, 'steps' | 'choices'>;
 type Step = WrittenRecipe['steps'][number];
@@ -25,29 +26,22 @@ export function flawsOfChoices(recipe: WrittenRecipe, place: string): Trouble[] 
     for (const id of [choice.id, ...choice.ways.map((w) => w.id)]) {
       if (ids.has(id))
         found.push(
-          refuse('id-twice', `${place}.choices[${i}]`, `${recipe.name}: two of its ways stand under one id.`)
-            .trouble,
+          refuse('id-twice', `${place}.choices[${i}]`, texts.twoVariantsSameId(recipe.name)).trouble,
         );
       ids.add(id);
     }
     if (!choice.ways.some((w) => w.id === choice.house))
       found.push(
-        refuse(
-          'unknown-way',
-          `${place}.choices[${i}].house`,
-          `${recipe.name}: the house’s way of “${choice.name}” is none of its ways.`,
-        ).trouble,
+        refuse('unknown-way', `${place}.choices[${i}].house`, texts.housesWayNotOne(recipe.name, choice.name))
+          .trouble,
       );
   }
   const ways = new Set((recipe.choices ?? []).flatMap((c) => c.ways.map((w) => w.id)));
   for (const [j, { way }] of recipe.steps.entries())
     if (way !== undefined && !ways.has(way))
       found.push(
-        refuse(
-          'unknown-way',
-          `${place}.steps[${j}].way`,
-          `${recipe.name}, step ${j + 1}: it belongs to a way that this sheet does not have.`,
-        ).trouble,
+        refuse('unknown-way', `${place}.steps[${j}].way`, texts.stepBelongsVariantSheet(recipe.name, j + 1))
+          .trouble,
       );
   return found;
 }

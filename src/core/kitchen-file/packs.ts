@@ -4,6 +4,7 @@ import { received, type Received } from '../larder';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import { measuringDensity, stuffOf } from './stuff';
 import type { GoodsLine, KitchenFile, WrittenArticle, WrittenIngredient, WrittenPurchase } from './schema';
+import * as labels from './texts';
 
 /** How a kitchen writes amounts: its decimal mark and its own measures. */
 export const mannerIn = (file: Pick<KitchenFile, 'kitchen' | 'measures'>): Manner =>
@@ -72,7 +73,7 @@ export function packOn(
   if (!said.ok) return said;
   const nominalG = said.value.grams;
   if (!(nominalG > 0))
-    return refuse('empty-pack', '', `“${article.pack}” holds 0 g: a pack holds something.`, {
+    return refuse('empty-pack', '', labels.holds0GPack(article.pack), {
       value: 0,
       limit: 0,
     });

@@ -6,6 +6,7 @@ import { upgradeCounts } from './upgrade';
 import { FORMAT_VERSION, KitchenFile } from './schema';
 import { duplicateKeys } from './duplicate-keys';
 import { pathInWords } from './path-in-words';
+import * as texts from './texts';
 
 /** A kitchen file read whole, or every mistake in it: nothing is half loaded. */
 export type FileRead =
@@ -20,9 +21,7 @@ export function readKitchenText(text: string): FileRead {
   if (text.length > HUGE)
     return {
       ok: false,
-      mistakes: [
-        refuse('too-large', '', `The file has ${text.length} characters; at most ${HUGE} are read.`).trouble,
-      ],
+      mistakes: [refuse('too-large', '', texts.fileCharactersMostRead(text.length, HUGE)).trouble],
     };
   let json: unknown;
   const plain = text.replace(/^\uFEFF/, '');
@@ -30,7 +29,7 @@ export function readKitchenText(text: string): FileRead {
     json = JSON.parse(plain);
   } catch (error) {
     const why = error instanceof Error ? error.message : 'unknown';
-    return { ok: false, mistakes: [refuse('not-json', '', `The file is not JSON: ${why}.`).trouble] };
+    return { ok: false, mistakes: [refuse('not-json', '', texts.fileNotJson(why)).trouble] };
   }
   const twice = duplicateKeys(plain);
   const read = readKitchen(json);
@@ -49,12 +48,10 @@ export function readKitchen(read: unknown): FileRead {
     return {
       ok: false,
       mistakes: [
-        refuse(
-          'newer-version',
-          'version',
-          `This file is of a newer version (${version}): this Half Pot reads files up to version ${FORMAT_VERSION}. Update it first.`,
-          { value: version, limit: FORMAT_VERSION },
-        ).trouble,
+        refuse('newer-version', 'version', texts.fileNewerVersionHalf(version, FORMAT_VERSION), {
+          value: version,
+          limit: FORMAT_VERSION,
+        }).trouble,
       ],
     };
   const json = version === 1 ? upgradeCounts(read as Record<string, unknown>) : read;

@@ -1,5 +1,6 @@
 import { refuse, type Trouble } from '../trouble';
 import type { KitchenFile, WrittenIngredient } from './schema';
+import * as texts from './texts';
 
 /** The lists of a kitchen file whose things have ids. */
 export const LISTS = [
@@ -59,7 +60,7 @@ export function missingReferences(file: Sparse, found: Trouble[]) {
     known.set(CALLED[list], idsIn(file, list));
   return (what: Called, id: string | undefined, path: string): void => {
     if (id !== undefined && !known.get(what)?.has(id))
-      found.push(refuse('unknown-id', path, `There is no ${what} with the id ${id}.`).trouble);
+      found.push(refuse('unknown-id', path, texts.noId(what, id)).trouble);
   };
 }
 export type ReportMissing = ReturnType<typeof missingReferences>;

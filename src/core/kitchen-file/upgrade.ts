@@ -29,7 +29,9 @@ export const upgradeLines = (thing: unknown, list: 'steps' | 'lines'): unknown =
 /** A whole file of version 1 as version 2 writes it. */
 export function upgradeCounts(file: Raw): Raw {
   const all = (list: string, of: 'steps' | 'lines'): unknown =>
-    Array.isArray(file[list]) ? (file[list] as unknown[]).map((thing) => upgradeLines(thing, of)) : file[list];
+    Array.isArray(file[list])
+      ? (file[list] as unknown[]).map((thing) => upgradeLines(thing, of))
+      : file[list];
   return {
     ...file,
     version: 2,

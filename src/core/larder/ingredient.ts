@@ -1,5 +1,6 @@
 import { DENSITY, PARTS, noParts, partsMl, type Part, type Parts } from '../quantity';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
+import * as texts from './texts';
 
 /** `liquid` joins the liquid at once; `piece` stays one until strained out, puréed or served. */
 export type Role = 'liquid' | 'piece';
@@ -77,12 +78,10 @@ export function composition(written: WrittenComposition): Outcome<Parts> {
   }
   const sum = known + parts.ethanol;
   if (sum > 1 + 1e-9)
-    return refuse(
-      'composition-over-whole',
-      'composition',
-      `The parts make ${(sum * 100).toFixed(1)} g in 100 g: at most 100.`,
-      { value: sum * 100, limit: 100 },
-    );
+    return refuse('composition-over-whole', 'composition', texts.partsMakeG100((sum * 100).toFixed(1)), {
+      value: sum * 100,
+      limit: 100,
+    });
   parts.rest = Math.max(0, 1 - sum);
   return fine(parts);
 }
@@ -112,14 +111,14 @@ export function checkStuff(stuff: Stuff): Trouble[] {
     found.push({
       code: 'no-half-life',
       path: 'gelatin.halfLifeH',
-      message: `${name} gives gelatin, so it needs the hours in which half of it has come out.`,
+      message: texts.givesGelatinNeedsHours(name),
       numbers: { value: stuff.gelatinHalfLifeH, limit: 0 },
     });
   if (stuff.role === 'piece' && parts.ethanol > 0)
     found.push({
       code: 'ethanol-in-piece',
       path: 'composition.ethanolVolPct',
-      message: `${name} is a piece: alcohol is followed in liquids only.`,
+      message: texts.pieceAlcoholFollowedLiquids(name),
       numbers: { value: per100(parts.ethanol), limit: 0 },
     });
   return found;

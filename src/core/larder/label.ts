@@ -1,6 +1,7 @@
 import { DENSITY } from '../quantity';
 import { fine, refuse, type Outcome } from '../trouble';
 import { composition, type WrittenComposition } from './ingredient';
+import * as texts from './texts';
 
 /** The table on a packet: what it states, g in 100 g or in 100 ml; what it leaves out is not there. */
 export interface NutritionLabel {
@@ -60,12 +61,10 @@ export function fromLabel(label: NutritionLabel): Outcome<FromLabel> {
   const waterG = inMl ? Math.max(0, (100 - fullMl) * DENSITY.water) : Math.max(0, 100 - stated);
   const wholeG = inMl ? waterG + stated + ethanolG : 100;
   if (inMl && fullMl > 100 + ROUNDING)
-    return refuse(
-      'over-whole',
-      'label',
-      `What the label states fills ${fullMl.toFixed(0)} ml of 100: is the table per 100 g?`,
-      { value: fullMl, limit: 100 },
-    );
+    return refuse('over-whole', 'label', texts.whatLabelStatesFills(fullMl.toFixed(0)), {
+      value: fullMl,
+      limit: 100,
+    });
   // The drink's alcohol is by volume, and takes the water's place where the table is by weight.
   const water = inMl ? waterG : Math.max(0, waterG - (alcoholVolPct ?? 0) * DENSITY.ethanol);
   const made = whole(
@@ -112,11 +111,11 @@ const round = (x: number, places = 2): number => Number(x.toFixed(places));
 function flawIn(label: NutritionLabel): ReturnType<typeof refuse> | undefined {
   const given = FIELDS.filter((f) => label[f] !== undefined);
   if (given.length === 0 && label.alcoholVolPct === undefined)
-    return refuse('nothing-stated', 'fat', 'Copy at least one figure of the table, such as its fat.');
+    return refuse('nothing-stated', 'fat', texts.copyLeastOneFigure);
   for (const field of [...FIELDS, 'sugars', 'alcoholVolPct'] as const) {
     const value = label[field] ?? 0;
     if (!(value >= 0 && value <= 100))
-      return refuse('over-hundred', field, `${value} of 100 cannot be: from 0 to 100.`, {
+      return refuse('over-hundred', field, texts.n100CannotFrom0(value), {
         value,
         limit: 100,
       });
@@ -127,21 +126,16 @@ function flawIn(label: NutritionLabel): ReturnType<typeof refuse> | undefined {
       'sugars-over',
       'sugars',
       carbohydrate === undefined
-        ? `Sugars of ${sugars} g are part of the carbohydrate: write that too.`
-        : `Sugars of ${sugars} g are more than the carbohydrate they are part of, ${carbohydrate} g.`,
+        ? texts.sugarsGPartCarbohydrate(sugars)
+        : texts.sugarsGMoreThan(sugars, carbohydrate),
       { value: sugars, limit: carbohydrate ?? 0 },
     );
   const sum = FIELDS.reduce((all, field) => all + (label[field] ?? 0), 0);
   if (label.per === '100 g' && sum > 100 + ROUNDING)
-    return refuse(
-      'over-whole',
-      'label',
-      `The table adds up to ${round(sum, 1)} g: at most 100 g are in 100 g.`,
-      {
-        value: sum,
-        limit: 100,
-      },
-    );
+    return refuse('over-whole', 'label', texts.tableAddsUpG(round(sum, 1)), {
+      value: sum,
+      limit: 100,
+    });
   return undefined;
 }
 

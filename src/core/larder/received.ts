@@ -1,6 +1,7 @@
 import { Decimal } from 'decimal.js';
 import { toGrams, readAmountOf, type Manner, type Weighable } from '../quantity';
 import { fine, refuse, under, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** A goods line as it is written on an invoice or a credit note. */
 export interface GoodsWritten {
@@ -65,7 +66,7 @@ export function received(
     return refuse(
       'rejected-over-delivered',
       'rejected',
-      `${(rejectedG / 1000).toFixed(2)} kg of ${thing.name} returned, but only ${(deliveredG / 1000).toFixed(2)} kg came.`,
+      texts.kgReturnedButOnly((rejectedG / 1000).toFixed(2), thing.name, (deliveredG / 1000).toFixed(2)),
       { value: rejectedG, limit: deliveredG },
     );
   return fine({ invoicedG, deliveredG, rejectedG, acceptedG: deliveredG - rejectedG, money });

@@ -1,3 +1,4 @@
+import * as texts from './texts';
 /** One of two things that may stand for each other. Shares in % of the usable part; money per usable kilo. */
 export interface Comparable {
   readonly name: string;
@@ -33,48 +34,29 @@ export function differences(
   money: (perKg: number) => string,
 ): Difference[] {
   const found: Difference[] = [];
+  const say = (what: Difference['what'], message: string, grave = false): void =>
+    void found.push({ what, grave, message });
   const list = (names: readonly string[]): string => names.join(', ');
   const comes = other.allergens.filter((a) => !usual.allergens.includes(a));
   const goes = usual.allergens.filter((a) => !other.allergens.includes(a));
-  if (comes.length > 0)
-    found.push({
-      what: 'allergen',
-      grave: true,
-      message: `Brings ${list(comes)}, which ${usual.name} does not carry.`,
-    });
-  if (goes.length > 0)
-    found.push({
-      what: 'allergen',
-      grave: false,
-      message: `Does not carry ${list(goes)}: the label decides before anybody is told so.`,
-    });
+  if (comes.length > 0) say('allergen', texts.bringsWhichDoesNot(list(comes), usual.name), true);
+  if (goes.length > 0) say('allergen', texts.doesNotCarryLabel(list(goes)));
   const salt = other.saltPct - usual.saltPct;
-  if (Math.abs(salt) >= SALT_POINTS)
-    found.push({
-      what: 'salt',
-      grave: false,
-      message: `${salt > 0 ? 'Saltier' : 'Less salty'}: ${pct(other.saltPct)} instead of ${pct(usual.saltPct)}.`,
-    });
+  if (Math.abs(salt) >= SALT_POINTS) say('salt', texts.instead(salt, pct(other.saltPct), pct(usual.saltPct)));
   const most = Math.max(usual.gelatinPct, other.gelatinPct);
   if (Math.abs(other.gelatinPct - usual.gelatinPct) > most * SHARE)
-    found.push({
-      what: 'gelatin',
-      grave: false,
-      message: `${other.gelatinPct > usual.gelatinPct ? 'More' : 'Less'} gelatin: ${pct(other.gelatinPct)} instead of ${pct(usual.gelatinPct)}.`,
-    });
+    say(
+      'gelatin',
+      texts.gelatinInstead(other.gelatinPct, usual.gelatinPct, pct(other.gelatinPct), pct(usual.gelatinPct)),
+    );
   if (usual.usablePerKg === undefined || other.usablePerKg === undefined)
-    found.push({
-      what: 'cost',
-      grave: false,
-      message: `What it costs beside the other is not known: ${usual.usablePerKg === undefined ? usual.name : other.name} has no price.`,
-    });
+    say('cost', texts.whatCostsBesideOther(usual.usablePerKg === undefined ? usual.name : other.name));
   else if (Math.abs(other.usablePerKg - usual.usablePerKg) > usual.usablePerKg * SHARE) {
     const by = other.usablePerKg - usual.usablePerKg;
-    found.push({
-      what: 'cost',
-      grave: false,
-      message: `${by > 0 ? 'Dearer' : 'Cheaper'} by ${money(Math.abs(by))} a usable kilo: ${money(other.usablePerKg)} instead of ${money(usual.usablePerKg)}.`,
-    });
+    say(
+      'cost',
+      texts.usableKiloInstead(by, money(Math.abs(by)), money(other.usablePerKg), money(usual.usablePerKg)),
+    );
   }
   return found;
 }

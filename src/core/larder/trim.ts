@@ -1,4 +1,5 @@
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
+import * as texts from './texts';
 
 /**
  * Who pays for what came off (docs/model.md, "Trim"):
@@ -82,7 +83,13 @@ function tooHigh(charged: readonly ComesOff[], credit: number, price: number) {
   return refuse(
     'set-value-too-high',
     'setValue',
-    `${largest.name} at ${largest.setValue.toFixed(2)} per kilo would be credited with more (${credit.toFixed(2)}) than the whole cost (${price.toFixed(2)}): the most it can bear is ${most.toFixed(2)}.`,
+    texts.perKiloWouldCredited(
+      largest.name,
+      largest.setValue.toFixed(2),
+      credit.toFixed(2),
+      price.toFixed(2),
+      most.toFixed(2),
+    ),
     { value: largest.setValue, limit: most },
   );
 }
@@ -91,27 +98,20 @@ function tooHigh(charged: readonly ComesOff[], credit: number, price: number) {
 export function checkShares({ usable, stockTrim }: TrimShares): { ok: false; trouble: Trouble } | undefined {
   const pct = (x: number) => `${Number((x * 100).toFixed(2))} %`;
   if (!(usable > 0 && usable <= 1))
-    return refuse(
-      'yield-out-of-range',
-      'usable',
-      `A usable yield of ${pct(usable)} cannot be: it lies above 0 and at most at 100 %.`,
-      {
-        value: usable,
-        limit: usable > 1 ? 1 : 0,
-      },
-    );
+    return refuse('yield-out-of-range', 'usable', texts.usableYieldCannotLies(pct(usable)), {
+      value: usable,
+      limit: usable > 1 ? 1 : 0,
+    });
   if (!(stockTrim >= 0 && stockTrim <= 1))
-    return refuse(
-      'trim-out-of-range',
-      'stockTrim',
-      `Stock trim of ${pct(stockTrim)} cannot be: it lies between 0 and 100 %.`,
-      { value: stockTrim, limit: 1 },
-    );
+    return refuse('trim-out-of-range', 'stockTrim', texts.stockTrimCannotLies(pct(stockTrim)), {
+      value: stockTrim,
+      limit: 1,
+    });
   if (usable + stockTrim > 1 + 1e-9)
     return refuse(
       'trim-over-whole',
       'stockTrim',
-      `Usable ${pct(usable)} and stock trim ${pct(stockTrim)} make ${pct(usable + stockTrim)}: together they cannot be more than 100 %.`,
+      texts.usableStockTrimMake(pct(usable), pct(stockTrim), pct(usable + stockTrim)),
       { value: usable + stockTrim, limit: 1 },
     );
   return undefined;

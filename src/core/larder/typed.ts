@@ -1,6 +1,7 @@
 import type { Decimal } from 'decimal.js';
 import { calculate, type DecimalMark } from '../quantity';
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** The dearest pack anybody has to write down; beyond it a mark has slipped. */
 export const HIGHEST_PRICE = 1_000_000;
@@ -11,35 +12,30 @@ export const HIGHEST_PRICE = 1_000_000;
  */
 export function readPrice(typed: string, mark: DecimalMark): Outcome<Decimal> {
   const bare = typed.trim().replace(/^[€$£]\s*|\s*[€$£]$|^(?:EUR|USD|GBP)\s*|\s*(?:EUR|USD|GBP)$/gi, '');
-  if (bare === '')
-    return refuse('no-price-typed', 'price', 'A price is missing: write a number such as 24.50.');
+  if (bare === '') return refuse('no-price-typed', 'price', texts.priceMissingWriteNumber);
   const read = calculate(bare, mark);
   if (!read.ok)
     return refuse(
       read.trouble.code,
       'price',
-      read.trouble.code === 'not-a-number'
-        ? `“${typed.trim()}” is not a price: write a number such as 24.50.`
-        : read.trouble.message,
+      read.trouble.code === 'not-a-number' ? texts.notPriceWriteNumber(typed.trim()) : read.trouble.message,
     );
   const price = read.value;
   if (price.isNegative() && !price.isZero())
-    return refuse('negative-price', 'price', `A price of ${price.toString()} is below 0.`, {
+    return refuse('negative-price', 'price', texts.priceBelow0(price.toString()), {
       value: price.toNumber(),
       limit: 0,
     });
   if (price.gt(HIGHEST_PRICE))
-    return refuse(
-      'price-too-high',
-      'price',
-      `A price of ${price.toString()} is above ${HIGHEST_PRICE}: has a decimal mark slipped?`,
-      { value: price.toNumber(), limit: HIGHEST_PRICE },
-    );
+    return refuse('price-too-high', 'price', texts.priceAboveDecimalMark(price.toString(), HIGHEST_PRICE), {
+      value: price.toNumber(),
+      limit: HIGHEST_PRICE,
+    });
   if (price.decimalPlaces() > 4)
     return refuse(
       'too-many-decimals',
       'price',
-      `${price.toString()} has ${price.decimalPlaces()} decimals; a price has at most 4.`,
+      texts.decimalsPriceMost4(price.toString(), price.decimalPlaces()),
       { value: price.decimalPlaces(), limit: 4 },
     );
   return fine(price);
@@ -56,15 +52,14 @@ export function readPct(
   what: 'yield' | 'share' = 'yield',
 ): Outcome<number> {
   const bare = typed.trim().replace(/\s*%$/, '');
-  if (bare === '')
-    return refuse('no-share-typed', 'usable', `A ${what} is missing: write a number such as 88.`);
+  if (bare === '') return refuse('no-share-typed', 'usable', texts.missingWriteNumberSuch(what));
   const read = calculate(bare, mark);
   if (!read.ok)
     return refuse(
       read.trouble.code,
       'usable',
       read.trouble.code === 'not-a-number'
-        ? `“${typed.trim()}” is not a ${what}: write a number such as 88.`
+        ? texts.notWriteNumberSuch(typed.trim(), what)
         : read.trouble.message,
     );
   return fine(read.value.toDecimalPlaces(5).toNumber());
@@ -80,10 +75,8 @@ const MOST_DAYS = 730;
 export function readDays(typed: string): Outcome<number> {
   const days = Number(typed.trim());
   if (Number.isInteger(days) && days >= 1 && days <= MOST_DAYS) return fine(days);
-  return refuse(
-    'days-out-of-range',
-    'days',
-    `An average over “${typed.trim()}” days cannot be: a whole number from 1 to ${MOST_DAYS}.`,
-    { value: days, limit: MOST_DAYS },
-  );
+  return refuse('days-out-of-range', 'days', texts.averageOverDaysCannot(typed.trim(), MOST_DAYS), {
+    value: days,
+    limit: MOST_DAYS,
+  });
 }

@@ -1,4 +1,5 @@
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** What becomes of a part: used, of use to another pot, a product of its own, or thrown away. */
 export const FATES = ['usable', 'stock trim', 'by-product', 'waste'] as const;
@@ -45,12 +46,12 @@ const SCALE_ERROR = 0.01;
  */
 export function weighTest(first: TestPass, second?: TestPass): Outcome<TestWeighed> {
   if (!(first.startG > 0))
-    return refuse('no-weight', 'start', 'A test needs the weight that went in: more than 0 g.', {
+    return refuse('no-weight', 'start', texts.testNeedsWeightWent, {
       value: first.startG,
       limit: 0,
     });
   if (first.parts.length === 0)
-    return refuse('nothing-weighed', 'parts', 'A test needs at least one part with its weight.', {
+    return refuse('nothing-weighed', 'parts', texts.testNeedsLeastOne, {
       value: 0,
       limit: 1,
     });
@@ -61,17 +62,15 @@ export function weighTest(first: TestPass, second?: TestPass): Outcome<TestWeigh
   if (second) {
     const waste = once.value.waste;
     if (!(second.startG > 0))
-      return refuse(
-        'no-weight',
-        'second.start',
-        'A second pass needs the weight that went through again: more than 0 g.',
-        { value: second.startG, limit: 0 },
-      );
+      return refuse('no-weight', 'second.start', texts.secondPassNeedsWeight, {
+        value: second.startG,
+        limit: 0,
+      });
     if (second.startG > waste * (1 + SCALE_ERROR))
       return refuse(
         'second-pass-over-waste',
         'second.start',
-        `${kg(second.startG)} went through again, but the first pass left only ${kg(waste)} of waste.`,
+        texts.wentThroughAgainBut(kg(second.startG), kg(waste)),
         { value: second.startG, limit: waste },
       );
     const again = sums(second, 'what went through again', 'second.');
@@ -90,7 +89,7 @@ function sums(pass: TestPass, what: string, at: string): Outcome<Record<Fate, nu
   const g: Record<Fate, number> = { usable: 0, 'stock trim': 0, 'by-product': 0, waste: 0 };
   for (const [i, part] of pass.parts.entries()) {
     if (!(part.g >= 0))
-      return refuse('negative-part', `${at}parts[${i}]`, `A part of ${kg(part.g)} cannot be: 0 g or more.`, {
+      return refuse('negative-part', `${at}parts[${i}]`, texts.partCannot0G(kg(part.g)), {
         value: part.g,
         limit: 0,
       });
@@ -102,7 +101,7 @@ function sums(pass: TestPass, what: string, at: string): Outcome<Record<Fate, nu
     ? refuse(
         'parts-over-start',
         `${at}parts`,
-        `The parts weigh ${kg(all)}, ${((all / pass.startG - 1) * 100).toFixed(1)} % more than ${what} of ${kg(pass.startG)}: at most 1 % is a scale’s error.`,
+        texts.partsWeighMoreThan(kg(all), ((all / pass.startG - 1) * 100).toFixed(1), what, kg(pass.startG)),
         { value: all, limit },
       )
     : fine(g);

@@ -7,6 +7,7 @@ import { inOrder } from '../kitchen-file';
 import type { ProcessConstants, Scaled, Vessel } from '../pot';
 import type { RecipeCosting } from '../shelf';
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
+import * as texts from './texts';
 
 /** What one recipe must make, in what, and what it then costs. */
 export interface Making {
@@ -45,9 +46,9 @@ export function forCovers(
   c: ProcessConstants,
 ): Outcome<ForCovers> {
   const plate = costing.plates.get(plateId);
-  if (!plate) return refuse('no-plate', '', 'There is no such dish.');
+  if (!plate) return refuse('no-plate', '', texts.noSuchDish);
   if (!(covers >= 1 && covers <= 100_000))
-    return refuse('covers-out-of-range', '', `${covers} covers: from 1 to 100000.`, {
+    return refuse('covers-out-of-range', '', texts.coversFrom1100000(covers), {
       value: covers,
       limit: 100_000,
     });
@@ -74,12 +75,10 @@ export function forCovers(
     const { run, batches } = made.value.scaled;
     if (run.unread.length > 0)
       troubles.push(
-        refuse(
-          'unread-lines',
-          '',
-          `${made.value.name}: ${run.unread.length === 1 ? 'one line cannot be read and is' : `${run.unread.length} lines cannot be read and are`} left out.`,
-          { value: run.unread.length, limit: 0 },
-        ).trouble,
+        refuse('unread-lines', '', texts.leftOut(made.value.name, run.unread.length), {
+          value: run.unread.length,
+          limit: 0,
+        }).trouble,
       );
     for (const input of run.inputs) needs.ask(input.supply, input.name, input.g * batches);
     makings.push(made.value);
@@ -126,16 +125,11 @@ function making(
   const { product } = run;
   const vessel = costing.shelf.vessel(recipe.vessel);
   const hob = costing.shelf.hob(recipe.hob);
-  if (!product || !vessel || !hob) return refuse('no-product', '', `${recipe.name} cannot be made.`);
+  if (!product || !vessel || !hob) return refuse('no-product', '', texts.cannotMade(recipe.name));
   const ml = (g * product.ml) / product.g;
   const ways = vesselsFor({ vessel, hob, steps }, ml, c, vessels);
   const [best] = ways;
-  if (!best)
-    return refuse(
-      'no-vessel',
-      '',
-      `None of the vessels can make ${(ml / 1000).toFixed(1)} l of ${recipe.name}.`,
-    );
+  if (!best) return refuse('no-vessel', '', texts.noneVesselsCanMake((ml / 1000).toFixed(1), recipe.name));
   return fine({
     recipeId: recipe.id,
     name: recipe.name,

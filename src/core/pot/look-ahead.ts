@@ -6,6 +6,7 @@ import { kilos, litres } from './figures';
 import { maxFillMl } from './vessel';
 import type { PotVerb } from './verb';
 import type { Warning } from './warnings';
+import * as texts from './texts';
 
 /** What a row's verb does to the filling of its vessel. */
 export type FillingOf = (row: LedgerRow) => PotVerb<never>['filling'];
@@ -39,13 +40,13 @@ function roomAhead(rows: readonly LedgerRow[], filling: FillingOf): LedgerRow[] 
     const over = worst.standingMl - most;
     const warning: Warning = {
       code: 'no-room-ahead',
-      message: `Leaves no room for step ${worst.step + 1}, which will stand ${litres(over)} above the maximum fill.`,
+      message: texts.leavesNoRoomStep(worst.step + 1, litres(over)),
       value: worst.standingMl,
       limit: most,
       unit: 'ml',
       cure: {
         do: 'fill less',
-        message: `Fill ${litres(over)} less here.`,
+        message: texts.fillLessHere(litres(over)),
         step: row.step,
         value: over,
         unit: 'ml',
@@ -77,11 +78,11 @@ function standsAside(rows: LedgerRow[], pot: PotState | undefined): LedgerRow[] 
     if (isTray(s.vessel)) return stillSetAside(s);
     return {
       code: 'stands-aside',
-      message: `${litres(ml)} still stand in the ${s.vessel.name}: they are counted with what is made here.`,
+      message: texts.stillStandTheyCounted(litres(ml), s.vessel.name),
       value: ml,
       limit: 0,
       unit: 'ml',
-      cure: { do: 'combine', message: `Combine with the ${s.vessel.name}.`, value: ml, unit: 'ml' },
+      cure: { do: 'combine', message: texts.combine(s.vessel.name), value: ml, unit: 'ml' },
     };
   });
   return [...rows.slice(0, -1), { ...last, warnings: [...last.warnings, ...warnings] }];
@@ -91,13 +92,13 @@ function stillSetAside(tray: StandLevel): Warning {
   const g = piecesG(tray) + liquidG(tray.liquid);
   return {
     code: 'stands-aside',
-    message: `${kilos(g)} are still set aside: they are counted with what is made here.`,
+    message: texts.stillSetAsideThey(kilos(g)),
     value: g,
     limit: 0,
     unit: 'g',
     cure: {
       do: 'return',
-      message: 'Return the pieces, pick them, or take them out for good.',
+      message: texts.returnPiecesPickThem,
       value: g,
       unit: 'g',
     },

@@ -17,7 +17,12 @@ const isOf = (p: Piece, which: PieceChoice): boolean => {
 const list = (names: readonly string[]): string => [...new Set(names)].join(', ');
 
 /** The pieces that are meant, or why there are none such: says what is there instead. */
-export function chosenPieces(verb: string, from: StandLevel, which: PieceChoice, where: string): Piece[] | Trouble {
+export function chosenPieces(
+  verb: string,
+  from: StandLevel,
+  which: PieceChoice,
+  where: string,
+): Piece[] | Trouble {
   const there = from.pieces;
   const chosen = there.filter((p) => isOf(p, which));
   const missing =

@@ -11,6 +11,7 @@ import {
   type StandLevel,
 } from './state';
 import { maxFillMl } from './vessel';
+import * as texts from './texts';
 
 /** What would put a warning right. `step` is where to do it, if not at the warning's own; values in `unit`. */
 export interface Cure {
@@ -83,13 +84,18 @@ function overfilled(s: StandLevel): Warning[] {
   return [
     {
       code: 'over-max-fill',
-      message: `Stands at ${litres(standing)}, ${litres(standing - most)} above the ${litres(most)} to which the ${s.vessel.name} should be filled: it cannot be stirred or skimmed.`,
+      message: texts.standsAboveWhichShould(
+        litres(standing),
+        litres(standing - most),
+        litres(most),
+        s.vessel.name,
+      ),
       value: standing,
       limit: most,
       unit: 'ml',
       cure: {
         do: 'draw off',
-        message: `Put ${litres(standing - most)} less in, or take a larger vessel.`,
+        message: texts.putLessOrTake(litres(standing - most)),
         value: standing - most,
         unit: 'ml',
       },
@@ -109,15 +115,15 @@ function oversalted(pot: PotState, seasons: boolean, c: ProcessConstants): Warni
   return [
     {
       code: 'oversalted',
-      message: `Salt ${percent(salt)}: above ${percent(limit)} most tasters call it too salty.`,
+      message: texts.saltAboveMostTasters(percent(salt), percent(limit)),
       value: salt,
       limit,
       unit: '%',
       cure: seasons
-        ? { do: 'leave salt out', message: `Leave ${kilos(out)} of salt out.`, value: out, unit: 'g' }
+        ? { do: 'leave salt out', message: texts.leaveSaltOut(kilos(out)), value: out, unit: 'g' }
         : {
             do: 'loosen',
-            message: `${litres(water)} of unsalted stock or water would bring it back, or less reduction.`,
+            message: texts.unsaltedStockOrWater(litres(water)),
             value: water,
             unit: 'ml',
           },
@@ -158,16 +164,16 @@ function curdled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessCons
     {
       code: butter ? 'splits' : 'curdles',
       message: butter
-        ? `The butter mounted into it lets go above ${limit.toFixed(0)} °C: the pot is at ${celsius.toFixed(0)} °C.`
-        : `${liquid.curdler} curdles above ${limit.toFixed(0)} °C: the pot is at ${celsius.toFixed(0)} °C.`,
+        ? texts.butterMountedIntoLets(limit.toFixed(0), celsius.toFixed(0))
+        : texts.curdlesAboveCPot(liquid.curdler, limit.toFixed(0), celsius.toFixed(0)),
       value: celsius,
       limit,
       unit: '°C',
       cure: {
         do: 'let it cool',
         message: butter
-          ? 'Mount it last and keep it below that, or mount a little butter again.'
-          : `Stir it in off the heat, below ${limit.toFixed(0)} °C, or bind with ${c.delicate.guardGPerL.toFixed(0)} g of flour a litre first.`,
+          ? texts.mountLastKeepBelow
+          : texts.stirOffHeatBelow(limit.toFixed(0), c.delicate.guardGPerL.toFixed(0)),
         value: limit,
         unit: '°C',
       },
@@ -186,13 +192,13 @@ function closeToSplitting(pot: PotState, before: Delicacy, c: ProcessConstants):
   return [
     {
       code: 'splits',
-      message: `${whole(share)} of its volume is fat that is held: above ${whole(limit)} it is about to split, and at ${whole(c.held.splitsAt)} it does.`,
+      message: texts.volumeFatHeldAbove(whole(share), whole(limit), whole(c.held.splitsAt)),
       value: share * 100,
       limit: limit * 100,
       unit: '%',
       cure: {
         do: 'whisk water in',
-        message: `Whisk in ${Math.ceil(ml)} ml of water or stock.`,
+        message: texts.whiskMlWaterOr(Math.ceil(ml)),
         value: ml,
         unit: 'ml',
       },

@@ -3,6 +3,7 @@ import { readPrice } from '../larder';
 import type { DecimalMark } from '../quantity';
 import { fine, refuse, type Outcome } from '../trouble';
 import type { Places } from './columns';
+import * as texts from './texts';
 
 /** What one row of a list says. */
 export interface ListRow {
@@ -58,29 +59,18 @@ export function readRow(
     cell('price'),
   ];
   const formula = [code, name, pack, unit, priceTyped].find((text) => FORMULA.test(text));
-  if (formula !== undefined)
-    return refuse(
-      'formula',
-      '',
-      `“${shorten(formula)}” is a formula: have the list saved with its values only.`,
-    );
-  if (code === '' && name === '') return refuse('no-name', '', 'It has neither a code nor a name.');
-  if (priceTyped === '') return refuse('no-price-typed', '', 'It has no price.');
+  if (formula !== undefined) return refuse('formula', '', texts.formulaListSavedValues(shorten(formula)));
+  if (code === '' && name === '') return refuse('no-name', '', texts.neitherCodeNorName);
+  if (priceTyped === '') return refuse('no-price-typed', '', texts.noPrice);
   const other = currencyOf(priceTyped);
   if (other !== undefined && other !== currency)
-    return refuse(
-      'other-currency',
-      '',
-      `“${shorten(priceTyped)}” is in ${other}; this kitchen uses ${currency}.`,
-    );
+    return refuse('other-currency', '', texts.kitchenUses(shorten(priceTyped), other, currency));
   const price = readPrice(plainPrice(priceTyped, mark), '.');
   if (!price.ok)
     return refuse(
       price.trouble.code,
       '',
-      price.trouble.code === 'not-a-number'
-        ? `“${shorten(priceTyped)}” is not a price.`
-        : price.trouble.message,
+      price.trouble.code === 'not-a-number' ? texts.notPrice(shorten(priceTyped)) : price.trouble.message,
       price.trouble.numbers,
     );
   return fine({

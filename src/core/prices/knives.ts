@@ -98,7 +98,8 @@ function takenBy(one: Written): Taken {
 }
 
 /** Whether two kitchens take of the same things. */
-export const sameUsed = (a: SupplyUse, b: SupplyUse): boolean => sameSet(a.usable, b.usable) && sameSet(a.trim, b.trim);
+export const sameUsed = (a: SupplyUse, b: SupplyUse): boolean =>
+  sameSet(a.usable, b.usable) && sameSet(a.trim, b.trim);
 
 function sameSet(a: ReadonlySet<string>, b: ReadonlySet<string>): boolean {
   if (a.size !== b.size) return false;

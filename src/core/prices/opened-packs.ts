@@ -19,7 +19,10 @@ export interface OpenedPacks extends PacksOpened {
  * bottle open one bottle.
  * @param opensOf looked up by ingredient id
  */
-export function openedPacks(inputs: readonly Used[], opensOf: (id: string) => OpenPack | undefined): OpenedPacks[] {
+export function openedPacks(
+  inputs: readonly Used[],
+  opensOf: (id: string) => OpenPack | undefined,
+): OpenedPacks[] {
   const sums = new Map<string, { id: string; name: string; g: number }>();
   for (const { supply, name, g } of inputs) {
     const from = readSupply(supply);

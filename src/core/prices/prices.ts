@@ -13,6 +13,7 @@ import {
 import type { History, KitchenState, PricePoint, StateArticle } from '../kitchen-state';
 import type { Manner } from '../quantity';
 import { refuse, type Trouble } from '../trouble';
+import * as texts from './texts';
 
 /** Where the price of an ingredient as purchased comes from, on a day. */
 export interface PriceFound {
@@ -128,8 +129,6 @@ function fixedPerKg(
 ): { perKg: Decimal } | Trouble {
   const g = weigh(basis.per, ingredient, manner);
   if (!g.ok) return g.trouble;
-  if (!(g.value > 0))
-    return refuse('empty-pack', 'priceBasis.per', `“${basis.per}” holds 0 g: a price is for something.`)
-      .trouble;
+  if (!(g.value > 0)) return refuse('empty-pack', 'priceBasis.per', texts.holds0GPrice(basis.per)).trouble;
   return { perKg: new Decimal(basis.price).times(1000).div(g.value) };
 }

@@ -6,6 +6,7 @@ import { runToEnd, type Work } from '../work';
 import { priceAfterTrim, type CameOff, type Knife, type Source, type SupplyPrices } from '../knife';
 import { childrenIn, knivesOf, sameUsed, supplyUses, type SupplyUse } from './knives';
 import { priceBook, priceOf, type PriceFound } from './prices';
+import * as texts from './texts';
 
 /** What an ingredient costs as bought and after the knife, on a day, and where each figure came from. Money per kg. */
 export interface Supply extends SupplyPrices {
@@ -68,7 +69,7 @@ function bought(
   const noPrice = refuse(
     'no-price',
     `ingredients.${ingredient.id}`,
-    `${ingredient.name} has no price on ${day}.`,
+    texts.noPrice(ingredient.name, day),
   ).trouble;
   const trouble = found && !('perKg' in found) ? found : price ? own.trouble : noPrice;
   const opens = price && { g: price.pack.innerG, usable, charged: ingredient.partPack };
@@ -86,7 +87,7 @@ function cameOffOf(
   const lacking = refuse(
     'no-price',
     `ingredients.${id}`,
-    `${name} comes off ${of.ingredient.name}, which has no cost on ${day}.`,
+    texts.comesOffWhichNo(name, of.ingredient.name, day),
   ).trouble;
   return {
     ...child,

@@ -2,6 +2,7 @@ import { fine, refuse, type Outcome } from '../trouble';
 import { calculate } from './arithmetic';
 import { readNumber, type DecimalMark } from './number';
 import { doubtfulUnits, unitOf, type Kind, type Unit } from './units';
+import * as texts from './texts';
 
 /**
  * An amount as typed, and what was understood.
@@ -61,8 +62,7 @@ const MOST_KEPT = 4000;
 
 function readAnew(typed: string, how: Manner): Outcome<Amount> {
   const text = typed.trim();
-  if (text === '')
-    return refuse('no-amount', '', 'An amount is missing: write a number and a unit, such as 2.5 kg.');
+  if (text === '') return refuse('no-amount', '', texts.amountMissingWriteNumber);
   const plain = withoutBrackets(text, how.mark);
   if (!plain.ok) return plain;
   // Plus and minus between amounts; a hyphen inside a word or at the front is none of these.
@@ -73,17 +73,16 @@ function readAnew(typed: string, how: Manner): Outcome<Amount> {
     if (!read.ok) return read;
     const sign = i === 0 || parts[i - 1] === '+' ? 1 : -1;
     if (total && total.kind !== read.value.kind)
-      return refuse('mixed-units', '', `“${text}” mixes ${total.kind} and ${read.value.kind}.`);
+      return refuse('mixed-units', '', texts.mixes(text, total.kind, read.value.kind));
     total = total ? { ...total, inner: undefined, value: total.value + sign * read.value.value } : read.value;
   }
   if (!total) return notAnAmount(text);
   if (total.value < 0 && total.kind !== 'temperature')
-    return refuse('negative', '', `“${text}” is below 0.`, { value: total.value, limit: 0 });
+    return refuse('negative', '', texts.below0(text), { value: total.value, limit: 0 });
   return fine({ ...total, typed: text });
 }
 
-const notAnAmount = (text: string) =>
-  refuse('not-an-amount', '', `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`);
+const notAnAmount = (text: string) => refuse('not-an-amount', '', texts.notAmountWriteNumber(text));
 
 /** Works out what stands in brackets, innermost first. */
 function withoutBrackets(text: string, mark: DecimalMark): Outcome<string> {
@@ -106,7 +105,7 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
   if (behind) {
     const by = readNumber(behind[2] ?? '', how.mark);
     if (!by.ok) return by;
-    if (by.value.isZero()) return refuse('divides-by-zero', '', `“${whole}” divides by 0.`);
+    if (by.value.isZero()) return refuse('divides-by-zero', '', texts.divides0Whole(whole));
     divided = '/÷'.includes(behind[1] ?? '') ? 1 / by.value.toNumber() : by.value.toNumber();
     rest = rest.slice(0, behind.index);
   }
@@ -128,7 +127,7 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
     if (!unit.ok) return unit;
     shown ??= unit.value;
     if (unit.value.kind !== shown.kind)
-      return refuse('mixed-units', '', `“${whole}” mixes ${shown.kind} and ${unit.value.kind}.`);
+      return refuse('mixed-units', '', texts.mixesWholeKindKind2(whole, shown.kind, unit.value.kind));
     value += toBase(read.value.toNumber(), unit.value);
     rest = rest.slice(found[0].length);
   }
@@ -158,7 +157,7 @@ function unitFor(
     if (soFar === 'time') return fine({ kind: 'time', name: 'min', factor: 1 / 60 });
     // “A bunch of 12”, “case of 24”: so many pieces.
     if (packed && soFar === undefined) return fine({ kind: 'count', name: 'each', factor: 1 });
-    return refuse('no-unit', '', `“${text}” has no unit: write, for example, ${text} ${likelyUnit(text)}.`);
+    return refuse('no-unit', '', texts.noUnitWriteExample(text, likelyUnit(text)));
   }
   const said = wordTyped.trim().toLowerCase();
   const own = how.measures?.get(said) ?? how.measures?.get(said.replace(/s$/, ''));
@@ -168,13 +167,12 @@ function unitFor(
     return {
       ok: false,
       trouble: {
-        ...refuse('doubtful-unit', '', `“${wordTyped.trim()}” differs between countries: write ${doubt}.`)
-          .trouble,
+        ...refuse('doubtful-unit', '', texts.differsBetweenCountriesWrite(wordTyped.trim(), doubt)).trouble,
         about: wordTyped.trim(),
       },
     };
   const unit = unitOf(wordTyped);
-  return unit ? fine(unit) : refuse('unknown-unit', '', `“${wordTyped.trim()}” is not a unit known here.`);
+  return unit ? fine(unit) : refuse('unknown-unit', '', texts.notUnitKnownHere(wordTyped.trim()));
 }
 
 function toBase(value: number, unit: Unit): number {
@@ -189,9 +187,5 @@ export function readAmountOf(
 ): Outcome<Amount> {
   const read = readAmount(typed, manner);
   if (!read.ok || kinds.includes(read.value.kind)) return read;
-  return refuse(
-    'wrong-kind',
-    '',
-    `“${typed.trim()}” is a ${read.value.kind}; a ${kinds.join(' or ')} is wanted here.`,
-  );
+  return refuse('wrong-kind', '', texts.kindWanted(typed.trim(), read.value.kind, kinds.join(' or ')));
 }

@@ -1,6 +1,7 @@
 import type { Decimal } from 'decimal.js';
 import { fine, refuse, type Outcome } from '../trouble';
 import { readNumber, type DecimalMark } from './number';
+import * as texts from './texts';
 
 const OPERATOR = /^\s*([-+*/x×÷()−])\s*/;
 const OPERAND = /^\s*(\d+\s+\d+\s*\/\s*\d+(?!\s*[\d/])|\d[\d.,']*(?: \d{3}(?!\d))*|half|quarter|third)/i;
@@ -16,7 +17,7 @@ const DEEPEST = 20;
 export function calculate(typed: string, mark: DecimalMark = '.'): Outcome<Decimal> {
   const single = readNumber(typed, mark);
   if (single.ok || !/[-+*/x×÷(−]/.test(typed.trim().slice(1))) return single;
-  const wrong = refuse('not-a-sum', '', `“${typed.trim()}” cannot be worked out.`);
+  const wrong = refuse('not-a-sum', '', texts.cannotCalculated(typed.trim()));
   let rest = typed;
   let depth = 0;
 
@@ -58,7 +59,7 @@ export function calculate(typed: string, mark: DecimalMark = '.'): Outcome<Decim
   const product = (): Outcome<Decimal> =>
     chain(operand, '*x×/÷', (a, b, sign) => {
       if (!'/÷'.includes(sign)) return fine(a.times(b));
-      return b.isZero() ? refuse('divides-by-zero', '', `“${typed.trim()}” divides by 0.`) : fine(a.div(b));
+      return b.isZero() ? refuse('divides-by-zero', '', texts.divides0Typed(typed.trim())) : fine(a.div(b));
     });
   const sum = (): Outcome<Decimal> =>
     chain(product, '+-−', (a, b, sign) => fine(sign === '+' ? a.plus(b) : a.minus(b)));

@@ -1,6 +1,7 @@
 import { fine, refuse, type Outcome } from '../trouble';
 import type { Amount } from './amount';
 import { COUNT_UNITS, type CountUnit } from './units';
+import * as texts from './texts';
 
 /** What one thing needs to be known before litres or pieces of it become grams. */
 export interface Weighable {
@@ -33,11 +34,7 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<Grams> {
   if (amount.kind === 'mass') return fine({ grams: amount.value, via: 'weighed' });
   if (amount.kind === 'volume') {
     if (thing.densityGPerMl === undefined)
-      return refuse(
-        'density-unknown',
-        '',
-        `${thing.name} is asked for by volume, but what a litre of it weighs is not known.`,
-      );
+      return refuse('density-unknown', '', texts.askedVolumeButWhat(thing.name));
     return fine({
       grams: amount.value * thing.densityGPerMl,
       via: `${thing.densityGPerMl.toPrecision(4)} g per ml`,
@@ -50,9 +47,7 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<Grams> {
       const { trouble } = refuse(
         'piece-weight-unknown',
         '',
-        unit === 'each'
-          ? `${thing.name} is asked for by the piece, but what one weighs is not known.`
-          : `${thing.name} is asked for by the ${unit}, but what a ${unit} of it weighs is not known.`,
+        unit === 'each' ? texts.askedPieceButWhat(thing.name) : texts.askedButWhatWeighs(thing.name, unit),
       );
       return { ok: false, trouble: { ...trouble, unknown: { said: thing.name, kind: unit } } };
     }
@@ -60,7 +55,7 @@ export function toGrams(amount: Amount, thing: Weighable): Outcome<Grams> {
     const via = `${one} g ${unit === 'each' ? 'each' : `a ${unit}`}`;
     return fine({ grams: wholeG * (thing.usable ?? 1), wholeG, via });
   }
-  return refuse('wrong-kind', '', `“${amount.typed}” is not a mass, volume or count.`);
+  return refuse('wrong-kind', '', texts.notMassVolumeOr(amount.typed));
 }
 
 /** What an amount is counted in; a dozen, or a measure of the house's own, counts single pieces. */

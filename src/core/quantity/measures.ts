@@ -2,6 +2,7 @@ import { fine, refuse, type Outcome } from '../trouble';
 import { readAmountOf, type Manner } from './amount';
 import type { DecimalMark } from './number';
 import { unitOf, type Unit } from './units';
+import * as texts from './texts';
 
 /** A measure of the house's own, defined once: a ladle is 120 ml, a crate 6 kg. */
 export interface HouseMeasure {
@@ -19,25 +20,15 @@ const ONE_WORD = /^\p{L}{2,24}$/u;
  */
 export function measureUnit(measure: HouseMeasure, mark: DecimalMark): Outcome<Unit> {
   const name = measure.name.trim();
-  if (!ONE_WORD.test(name))
-    return refuse(
-      'measure-name',
-      'name',
-      `“${name}” cannot be a measure: one word of 2 to 24 letters is wanted.`,
-    );
-  if (unitOf(name)) return refuse('measure-taken', 'name', `“${name}” is a unit already.`);
+  if (!ONE_WORD.test(name)) return refuse('measure-name', 'name', texts.cannotMeasureOneWord(name));
+  if (unitOf(name)) return refuse('measure-taken', 'name', texts.unitAlready(name));
   const amount = readAmountOf(['mass', 'volume', 'count'], measure.amount, mark);
   if (!amount.ok) return { ok: false, trouble: { ...amount.trouble, path: 'amount' } };
   if (!(amount.value.value > 0))
-    return refuse(
-      'empty-measure',
-      'amount',
-      `“${measure.amount}” holds nothing: a measure holds more than 0.`,
-      {
-        value: 0,
-        limit: 0,
-      },
-    );
+    return refuse('empty-measure', 'amount', texts.holdsNothingMeasureHolds(measure.amount), {
+      value: 0,
+      limit: 0,
+    });
   return fine({ kind: amount.value.kind, name, factor: amount.value.value });
 }
 

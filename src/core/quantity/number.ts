@@ -1,5 +1,6 @@
 import { Decimal } from 'decimal.js';
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** Which mark a kitchen writes before the decimals. The other one then groups thousands. */
 export type DecimalMark = '.' | ',';
@@ -28,11 +29,11 @@ export function readNumber(text: string, mark: DecimalMark = '.'): Outcome<Decim
   const mixed = /^(?:(\d+)\s+)?(\d+)\s*[/⁄]\s*(\d+)$/.exec(said);
   if (mixed) {
     const [, whole = '0', top = '0', bottom = '1'] = mixed;
-    if (Number(bottom) === 0) return refuse('divides-by-zero', '', `“${text.trim()}” divides by 0.`);
+    if (Number(bottom) === 0) return refuse('divides-by-zero', '', texts.divides0(text.trim()));
     return fine(new Decimal(top).div(bottom).plus(whole));
   }
   if (!/^[+-]?[\d.,' ]*\d[\d.,' ]*$/.test(said))
-    return refuse('not-a-number', '', `“${text.trim()}” is not a number.`);
+    return refuse('not-a-number', '', texts.notNumber(text.trim()));
   return readMarks(said.replace(/[ ']/g, ''), text.trim(), mark);
 }
 
@@ -42,7 +43,7 @@ function readMarks(digits: string, typed: string, mark: DecimalMark): Outcome<De
   const marks = bare.match(/[.,]/g) ?? [];
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','));
   const tail = bare.length - last - 1;
-  const wrong = refuse('not-a-number', '', `“${typed}” is not a number.`);
+  const wrong = refuse('not-a-number', '', texts.notNumberTyped(typed));
   if (marks.length === 0) return fine(new Decimal(bare).times(sign));
   if (marks.length === 1) {
     const head = bare.slice(0, last);
@@ -50,7 +51,13 @@ function readMarks(digits: string, typed: string, mark: DecimalMark): Outcome<De
       return refuse(
         'two-meanings',
         '',
-        `“${typed}” can mean ${head}${mark}${bare.slice(last + 1).replace(/0+$/, '') || '0'} or ${head}${bare.slice(last + 1)}: write one of these.`,
+        texts.canMeanOrWrite(
+          typed,
+          head,
+          mark,
+          bare.slice(last + 1).replace(/0+$/, ''),
+          bare.slice(last + 1),
+        ),
       );
     return fine(new Decimal(`${head || '0'}.${bare.slice(last + 1) || '0'}`).times(sign));
   }

@@ -1,4 +1,5 @@
 import { unitOf } from './units';
+import * as texts from './texts';
 
 /** What a house reads amounts in. They are worked out and kept in the same grams and millilitres everywhere. */
 export const SHOWN_IN = ['metric', 'us', 'imperial'] as const;
@@ -21,12 +22,12 @@ const STEPS: Readonly<Record<'mass' | 'volume', Readonly<Record<ShownIn, readonl
       { from: 0, unit: 'ml', says: 'ml', digits: 0 },
     ],
     us: [
-      { from: 940, unit: 'us quart', says: 'US qt', digits: 1 },
-      { from: 0, unit: 'us fl oz', says: 'US fl oz', digits: 1 },
+      { from: 940, unit: 'us quart', says: texts.usQt, digits: 1 },
+      { from: 0, unit: 'us fl oz', says: texts.usFlOz, digits: 1 },
     ],
     imperial: [
-      { from: 565, unit: 'imp pint', says: 'imp pt', digits: 1 },
-      { from: 0, unit: 'imp fl oz', says: 'imp fl oz', digits: 1 },
+      { from: 565, unit: 'imp pint', says: texts.impPt, digits: 1 },
+      { from: 0, unit: 'imp fl oz', says: texts.impFlOz, digits: 1 },
     ],
   },
   mass: {

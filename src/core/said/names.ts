@@ -1,6 +1,7 @@
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import type { Of } from '../written';
 import { isQuoted, plain, quoted } from './quotes';
+import * as texts from './texts';
 
 /** Names a step can say, and the ids behind them. */
 export interface Names {
@@ -151,7 +152,7 @@ export function findNamed<T extends Named>(
 }
 
 function unknown(said: string, kind: string): { ok: false; trouble: Trouble } {
-  const { trouble } = refuse('name-unknown', '', `There is no ${kind} called “${said}”.`);
+  const { trouble } = refuse('name-unknown', '', texts.noCalled(kind, said));
   return { ok: false, trouble: { ...trouble, about: said, unknown: { said, kind } } };
 }
 
@@ -168,7 +169,7 @@ function unclear(said: string, could: readonly Named[]): { ok: false; trouble: T
     nearest.length === 1
       ? `is not quite ${nearest[0] ?? ''}: say it whole if that is meant`
       : `could be ${nearest.join(' or ')}: say which`;
-  const { trouble } = refuse('name-unclear', '', `“${said}” ${which}.`);
+  const { trouble } = refuse('name-unclear', '', texts.nameUnclear(said, which));
   return { ok: false, trouble: { ...trouble, about: said, instead: nearest } };
 }
 

@@ -4,6 +4,7 @@ import { matchAt } from './match';
 import type { Names } from './names';
 import { lifted, plain } from './quotes';
 import { rulesOf, type SaidTable } from './verb';
+import * as texts from './texts';
 
 /**
  * Reads a step as it is said: `8 kg venison bones`, `brown 18 %`, `water to cover by 3 cm`,
@@ -31,8 +32,6 @@ function readDoing<W extends Written>(verbs: SaidTable<W>, said: string, names: 
   return refuse(
     'not-understood',
     '',
-    said === ''
-      ? 'Say what happens, such as “8 kg venison bones” or “reduce by half”.'
-      : `“${plain(said)}” is not understood: say it like “8 kg venison bones”, “simmer 4 h” or “reduce by half”.`,
+    said === '' ? texts.sayWhatHappensSuch : texts.notUnderstoodSayLike(plain(said)),
   );
 }

@@ -19,6 +19,7 @@ import type { Of } from '../written';
 import type { RecipeCosting } from './recipe-costing';
 import { jointOf, potOf } from './shelf';
 import { trackDependencies } from './dependencies';
+import * as texts from './texts';
 
 /** What the last batch of a recipe costs: a fixed value per gram, or whatever the batch itself costs. */
 export interface LastBatch {
@@ -163,7 +164,7 @@ function* cookUntilRest(
 const RESTLESS: Trouble = {
   code: 'does-not-settle',
   path: '',
-  message: 'One batch goes into the next, but batch after batch never comes to be the same.',
+  message: texts.oneBatchGoesInto,
 };
 
 const WATER_INSTEAD: Product = {

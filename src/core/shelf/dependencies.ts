@@ -14,7 +14,10 @@ export type Dependency =
     };
 
 /** The same shelf, with every look at it noted in order. */
-export function trackDependencies(shelf: Shelf): { readonly shelf: Shelf; readonly looks: readonly Dependency[] } {
+export function trackDependencies(shelf: Shelf): {
+  readonly shelf: Shelf;
+  readonly looks: readonly Dependency[];
+} {
   const looks: Dependency[] = [];
   const noted =
     <T>(at: 'stuff' | 'vessel' | 'hob', look: (id: string) => T) =>

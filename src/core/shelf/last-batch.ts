@@ -3,6 +3,7 @@ import { liquidG, type PotRun, type Product } from '../pot';
 import { batchBefore, readSupply } from '../supply';
 import type { Trouble } from '../trouble';
 import type { Work } from '../work';
+import * as texts from './texts';
 
 /**
  * A pot topped up daily, a wash that starts the next stock: what the last batch left goes into this one, and what this one
@@ -120,7 +121,7 @@ export function overdrawn(
     trouble: {
       code: 'last-batch-too-small',
       path: '',
-      message: `${(g / 1000).toFixed(2)} kg of the last batch are taken, and a batch leaves ${(leftG / 1000).toFixed(2)} kg: it would eat itself up.`,
+      message: texts.kgLastBatchTaken((g / 1000).toFixed(2), (leftG / 1000).toFixed(2)),
       numbers: { value: g, limit: leftG },
     },
   };

@@ -31,7 +31,8 @@ export interface CachedPots {
 }
 
 /** The one before where it says the same, so that whoever holds it need not look twice. */
-export const reuseIfEqual = <T>(now: T, before: T | undefined): T => (equal(now, before) ? (before as T) : now);
+export const reuseIfEqual = <T>(now: T, before: T | undefined): T =>
+  equal(now, before) ? (before as T) : now;
 
 /** Whether a recipe stands where it stood with the same steps: its name and how often it is cooked are nothing to the pot. */
 const sameSheet = (a: WrittenRecipe, b: WrittenRecipe): boolean =>
@@ -44,7 +45,8 @@ export function isCacheValid(
   recipe: WrittenRecipe,
   shelf: Shelf,
 ): CachedRun | undefined {
-  if (!kept || !sameSheet(kept.costing.recipe, recipe) || !areDependenciesSame(kept.looks, shelf)) return undefined;
+  if (!kept || !sameSheet(kept.costing.recipe, recipe) || !areDependenciesSame(kept.looks, shelf))
+    return undefined;
   return kept.costing.recipe === recipe ? kept : { ...kept, costing: { ...kept.costing, recipe } };
 }
 

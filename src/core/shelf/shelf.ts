@@ -16,6 +16,7 @@ import { fine, refuse } from '../trouble';
 import { resolveStep, type OnShelf, type Pot, type Shelf } from '../verbs';
 import { reuseIfEqual, type CachedMatter } from './pot-cache';
 import type { RecipeCosting } from './recipe-costing';
+import * as texts from './texts';
 
 /** Thrown for a recipe that stands on a vessel or hob that the kitchen does not have: reading a kitchen refuses those. */
 export class NowhereToStand extends Error {}
@@ -95,18 +96,14 @@ export function shelfOf(
       const product = part === undefined ? run?.product : jointOf(run, part);
       return product
         ? fine({ name, product })
-        : refuse(
-            'no-product',
-            'of',
-            `${recipe} cannot be made yet, so ${part ?? 'nothing'} ${part === undefined ? 'can' : 'cannot'} be taken from it.`,
-          );
+        : refuse('no-product', 'of', texts.cannotMadeYetTaken(recipe, part));
     },
     lastBatch(id, part) {
       const recipe = written.get(id)?.name ?? 'a recipe';
       const product = lefts.get(productOf(id, part));
       return product
         ? fine({ name: `last batch of ${part === undefined ? recipe : `${part} of ${recipe}`}`, product })
-        : refuse('no-product', 'of', `No batch of ${recipe} can be made yet, so none has left anything.`);
+        : refuse('no-product', 'of', texts.noBatchCanMade(recipe));
     },
   };
 }

@@ -1,5 +1,6 @@
 import { capacityMl, levelAt, type VesselShape } from '../pot';
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** All the water that is in a vessel, ml, and the dip that is read then, cm from the rim down to the surface. */
 export interface Poured {
@@ -43,8 +44,8 @@ export function vesselByWater(heightCm: number, readings: readonly Poured[]): Ou
       'cannot-be',
       'readings',
       shape && shape.baseCm > 0 && shape.topCm > 0
-        ? `By these readings it would be ${shape.baseCm.toFixed(1)} cm across at the base and ${shape.topCm.toFixed(1)} cm at the rim: a pot’s rim is ${TAPERS[0]} to ${TAPERS[1]} times its base. Measure the dips again.`
-        : 'No pot has these readings: measure the dips again, from the rim down to the water.',
+        ? texts.theseReadingsWouldCm(shape.baseCm.toFixed(1), shape.topCm.toFixed(1), TAPERS[0], TAPERS[1])
+        : texts.noPotTheseReadings,
       Number.isFinite(taper) ? { value: taper, limit: taper > TAPERS[1] ? TAPERS[1] : TAPERS[0] } : undefined,
     );
   const offCm =
@@ -52,36 +53,27 @@ export function vesselByWater(heightCm: number, readings: readonly Poured[]): Ou
       ? undefined
       : Math.max(...levels.map(({ ml, level }) => Math.abs(levelAt(shape, ml) - level)));
   if (offCm !== undefined && offCm > MOST_OFF_CM)
-    return refuse(
-      'does-not-fit',
-      'readings',
-      `No pot fits these readings nearer than ${offCm.toFixed(1)} cm, and a ruler reads to ${MOST_OFF_CM} cm: measure the dips again.`,
-      { value: offCm, limit: MOST_OFF_CM },
-    );
+    return refuse('does-not-fit', 'readings', texts.noPotFitsThese(offCm.toFixed(1), MOST_OFF_CM), {
+      value: offCm,
+      limit: MOST_OFF_CM,
+    });
   return fine({ shape, brimMl: capacityMl(shape), offCm });
 }
 
 function flawIn(heightCm: number, sorted: readonly Poured[]): ReturnType<typeof refuse> | undefined {
-  if (sorted.length < 2)
-    return refuse(
-      'too-few',
-      'readings',
-      'Two readings are needed: pour in some litres, read the dip, pour in more.',
-    );
+  if (sorted.length < 2) return refuse('too-few', 'readings', texts.twoReadingsNeededPour);
   for (const [i, { ml, dipCm }] of sorted.entries()) {
     if (!(dipCm >= 0 && dipCm < heightCm))
-      return refuse(
-        'dip-over-height',
-        'readings',
-        `A dip of ${dipCm} cm cannot be in a vessel ${heightCm} cm high: from 0 to ${heightCm}.`,
-        { value: dipCm, limit: heightCm },
-      );
+      return refuse('dip-over-height', 'readings', texts.dipCmCannotVessel(dipCm, heightCm), {
+        value: dipCm,
+        limit: heightCm,
+      });
     const before = sorted[i - 1];
     if (before && !(ml > before.ml && dipCm < before.dipCm))
       return refuse(
         'not-rising',
         'readings',
-        `With ${ml / 1000} l the water must stand higher than with ${before.ml / 1000} l: a dip under ${before.dipCm} cm, not ${dipCm}.`,
+        texts.lWaterMustStand(ml / 1000, before.ml / 1000, before.dipCm, dipCm),
         { value: dipCm, limit: before.dipCm },
       );
   }

@@ -1,4 +1,5 @@
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** kJ to warm a litre of water by a degree, near enough from 5 to 100 °C. */
 const KJ_PER_L_K = 4.19 * 0.98;
@@ -19,22 +20,17 @@ export const netKwByLabel = (labelKw: number, share: number): Outcome<number> =>
  */
 export function netKwByBoiling(litres: number, fromC: number, minutes: number): Outcome<number> {
   if (!(litres > 0 && litres <= 500))
-    return refuse('litres-out-of-range', 'litres', `${litres} l cannot be: from 0.1 to 500 l.`, {
+    return refuse('litres-out-of-range', 'litres', texts.lCannotFrom0(litres), {
       value: litres,
       limit: 500,
     });
   if (!(fromC >= 0 && fromC <= 90))
-    return refuse(
-      'from-out-of-range',
-      'fromC',
-      `Water at ${fromC} °C cannot be the start: from 0 to 90 °C.`,
-      {
-        value: fromC,
-        limit: 90,
-      },
-    );
+    return refuse('from-out-of-range', 'fromC', texts.waterCCannotStart(fromC), {
+      value: fromC,
+      limit: 90,
+    });
   if (!(minutes > 0 && minutes <= 600))
-    return refuse('minutes-out-of-range', 'minutes', `${minutes} minutes cannot be: from 1 to 600.`, {
+    return refuse('minutes-out-of-range', 'minutes', texts.minutesCannotFrom1(minutes), {
       value: minutes,
       limit: 600,
     });
@@ -48,10 +44,8 @@ export const boilingMinutes = (litres: number, fromC: number, netKw: number): nu
 function inRange(kw: number, path: string): Outcome<number> {
   return kw >= LEAST_KW && kw <= MOST_KW
     ? fine(kw)
-    : refuse(
-        'power-out-of-range',
-        path,
-        `${kw.toFixed(2)} kW into the pot cannot be: from ${LEAST_KW} to ${MOST_KW} kW.`,
-        { value: kw, limit: kw > MOST_KW ? MOST_KW : LEAST_KW },
-      );
+    : refuse('power-out-of-range', path, texts.kwIntoPotCannot(kw.toFixed(2), LEAST_KW, MOST_KW), {
+        value: kw,
+        limit: kw > MOST_KW ? MOST_KW : LEAST_KW,
+      });
 }

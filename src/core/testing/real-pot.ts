@@ -1,4 +1,13 @@
-import { boiling, brixOf, dipOf, isOnHeat, onHeat, estimateBatch, type OnHeat, type RunningBatch } from '../batch';
+import {
+  boiling,
+  brixOf,
+  dipOf,
+  isOnHeat,
+  onHeat,
+  estimateBatch,
+  type OnHeat,
+  type RunningBatch,
+} from '../batch';
 import type { WrittenBatchEvent } from '../kitchen-file';
 import {
   copyPot,

@@ -16,6 +16,7 @@ import { checkShares } from '../larder';
 import { groupOf } from '../reference';
 import { refuse, under, type Outcome, type Trouble } from '../trouble';
 import { matterOf, readStep } from '../verbs';
+import * as texts from './texts';
 
 /** A kitchen with trials done to it: what would stand in it, and what its prices would be times what they are. */
 export interface TrialResult {
@@ -28,7 +29,7 @@ export interface TrialResult {
 
 type Of<K extends WrittenTrial['of']> = Extract<WrittenTrial, { of: K }>;
 const gone = (what: string): { ok: false; trouble: Trouble } =>
-  refuse('gone', '', `${what} has been archived: this does nothing any more.`);
+  refuse('gone', '', texts.archivedDoesNothingAny(what));
 
 /** Ingredients whose price as bought a trial moves: one, a group of the larder, or all that a supplier is paid for now. */
 export function ingredientsPriced(costing: KitchenCosting, trial: WrittenTrial): readonly string[] {
@@ -65,7 +66,7 @@ function noPrice(costing: KitchenCosting, trial: WrittenTrial): { ok: false; tro
   if (trial.of === 'price' && !costing.supplies.has(trial.ingredient)) return gone('This ingredient');
   if (trial.of === 'supplier' && !costing.state.suppliers.some((s) => s.id === trial.supplier))
     return gone('This supplier');
-  return refuse('no-price', '', 'Nothing of it has a price: this does nothing.');
+  return refuse('no-price', '', texts.nothingPriceDoesNothing);
 }
 
 function stateWith(costing: KitchenCosting, state: KitchenState, trial: WrittenTrial): Outcome<KitchenState> {
@@ -167,13 +168,13 @@ function withLayer(state: KitchenState, { layer, times }: Of<'layer'>): Outcome<
   const dearer = (price: string): string => String(Number((Number(price) * times).toFixed(4)));
   if (layer === 'hands')
     return wagePerHour === undefined
-      ? refuse('no-price', '', 'No labour cost per hour is set: this does nothing.')
+      ? refuse('no-price', '', texts.noLabourCostPer)
       : fine({ ...state, kitchen: { ...state.kitchen, wagePerHour: dearer(wagePerHour) } });
   const tariffs = Object.entries(energyPerKwh).flatMap(([fuel, price]) =>
     price ? [[fuel, dearer(price)]] : [],
   );
   return tariffs.length === 0
-    ? refuse('no-price', '', 'No energy price is set: this does nothing.')
+    ? refuse('no-price', '', texts.noEnergyPriceSet)
     : fine({
         ...state,
         kitchen: { ...state.kitchen, energyPerKwh: Object.fromEntries(tariffs) as typeof energyPerKwh },
@@ -189,7 +190,7 @@ function withInstead(state: KitchenState, { kind, from, to }: Of<'instead'>): Ou
     return gone(a === undefined ? 'What is replaced' : 'What takes its place');
   const next = insteadOf(state, kind, from, to);
   if (next.recipes.length + next.plates.length === 0)
-    return refuse('unused', '', `Nothing takes ${a}: this does nothing.`);
+    return refuse('unused', '', texts.nothingTakesDoesNothing(a));
   const recipe = new Map(next.recipes.map((r) => [r.id, r]));
   const plate = new Map(next.plates.map((p) => [p.id, p]));
   const recipes = state.recipes.map((r) => recipe.get(r.id) ?? r);

@@ -3,4 +3,12 @@ export { drawn, pertOf, type Pert } from './pert';
 export { Draws } from './draws';
 export { bandOf, importance, wins, type Band } from './bands';
 export { boilsId, checkRange, rangesOf, type RangeFrom, type Uncertain } from './ranges';
-export { BAND_STEP_H, drawsOf, simulatedFigure, SIMULATED, Simulation, type SimulationSetup, type SimulatedFigure } from './simulation';
+export {
+  BAND_STEP_H,
+  drawsOf,
+  simulatedFigure,
+  SIMULATED,
+  Simulation,
+  type SimulationSetup,
+  type SimulatedFigure,
+} from './simulation';

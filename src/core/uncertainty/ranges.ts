@@ -6,6 +6,7 @@ import { LEARNING, processConstants, REFERENCE, referenceLarder } from '../refer
 import { shiftDay } from '../day';
 import { refuse, type Trouble } from '../trouble';
 import { figuresOfWays, SnapshotPots, type Snapshot, type Way } from '../compare';
+import * as texts from './texts';
 
 /** Where a range comes from: own tests, own batches, what the starting values state, what has been paid, or a judgement because nobody has said. */
 export type RangeFrom = 'tests' | 'batches' | 'starting value' | 'prices paid' | 'judgement';
@@ -37,15 +38,10 @@ export interface Uncertain {
 /** What is wrong with a range. */
 export function checkRange({ name, value, low, high }: Uncertain): Trouble | undefined {
   if (low <= value && value <= high) return undefined;
-  return refuse(
-    'value-outside-range',
-    '',
-    `${name}: ${value} does not lie between its own ${low} and ${high}.`,
-    {
-      value,
-      limit: value < low ? low : high,
-    },
-  ).trouble;
+  return refuse('value-outside-range', '', texts.doesNotLieBetween(name, value, low, high), {
+    value,
+    limit: value < low ? low : high,
+  }).trouble;
 }
 
 type Tree = { readonly [key: string]: unknown };

@@ -1,4 +1,12 @@
-import { figuresOfWays, SnapshotPots, countedPerLitre, type Snapshot, type PurchaseOverride, type Overrides, type Way } from '../compare';
+import {
+  figuresOfWays,
+  SnapshotPots,
+  countedPerLitre,
+  type Snapshot,
+  type PurchaseOverride,
+  type Overrides,
+  type Way,
+} from '../compare';
 import { ownConstants } from '../kitchen-state';
 import type { Layer } from '../layers';
 import type { Boils, ProcessConstants, Vessel } from '../pot';
@@ -28,7 +36,12 @@ export interface SimulationSetup {
 export const BAND_STEP_H = 2 / 60;
 
 /** One figure of one way in every trial. */
-export function simulatedFigure(values: Float64Array, ways: number, way: number, told: SimulatedFigure): Float64Array {
+export function simulatedFigure(
+  values: Float64Array,
+  ways: number,
+  way: number,
+  told: SimulatedFigure,
+): Float64Array {
   const width = ways * SIMULATED.length;
   const at = way * SIMULATED.length + SIMULATED.indexOf(told);
   return Float64Array.from({ length: values.length / width }, (_, n) => values[n * width + at] ?? NaN);

@@ -2,6 +2,7 @@ import { matchAt, plain } from '../said';
 import { fine, refuse, type Outcome } from '../trouble';
 import type { WrittenCost } from '../written';
 import type { Namer } from '../said';
+import * as texts from './texts';
 
 /** How a joint product is costed, behind a comma at the end of a line: a group of a pattern. */
 export const COST = String.raw`(,\s*(?:by weight|at .+ a kilo|market .+ a kilo))?`;
@@ -15,11 +16,7 @@ export function costIn(said: string, usual: WrittenCost): Outcome<WrittenCost> {
   if (credit) return fine({ by: 'credit', perKg: matchAt(credit, 1) });
   const market = /^market (\d+(?:\.\d{1,4})?) to (\d+(?:\.\d{1,4})?) a kilo$/i.exec(words);
   if (market) return fine({ by: 'market', perKg: matchAt(market, 1), restPerKg: matchAt(market, 2) });
-  return refuse(
-    'not-understood',
-    '',
-    `“${words}” is no way to share a cost: “by weight”, “at 12.00 a kilo” or “market 38.00 to 2.00 a kilo”.`,
-  );
+  return refuse('not-understood', '', texts.noWayToShareCost(words));
 }
 
 /** How it is costed in words, where that is not the usual way. */

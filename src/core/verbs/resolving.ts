@@ -4,6 +4,7 @@ import { lastOf, productOf, trimOf, usableOf, type SupplyKey } from '../supply';
 import { fine, refuse, under, type Outcome } from '../trouble';
 import type { Of, WrittenCost } from '../written';
 import type { Shelf } from './shelf';
+import * as texts from './texts';
 
 /** An amount as typed, in base units; trouble names the field. */
 export function amountIn(
@@ -62,7 +63,7 @@ export function thingOf(of: Of, shelf: Shelf): Outcome<{ what: Matter; weighable
   }
   const id = 'ingredient' in of ? of.ingredient : of.stockTrimOf;
   const found = shelf.stuff(id);
-  if (!found) return refuse('unknown-ingredient', 'of', 'The ingredient of this line is not known.');
+  if (!found) return refuse('unknown-ingredient', 'of', texts.ingredientLineNotKnown);
   const isTrim = 'stockTrimOf' in of;
   const stuff = isTrim ? { ...found.stuff, name: `${found.stuff.name}, stock trim` } : found.stuff;
   // A bunch or an each is the whole thing: trim is weighed or measured out.
@@ -108,7 +109,7 @@ export function countedIn(of: Of | undefined, amount: string | null, shelf: Shel
   return { usableG, wholeG, trimmed: of.counted !== undefined };
 }
 
-const noVessel = () => refuse('unknown-vessel', 'vessel', 'The vessel or hob of this line is not known.');
+const noVessel = () => refuse('unknown-vessel', 'vessel', texts.vesselOrHobLine);
 
 export function vesselIn(shelf: Shelf, id: string): Outcome<Vessel> {
   const vessel = shelf.vessel(id);

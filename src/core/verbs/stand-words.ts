@@ -1,5 +1,6 @@
 import { findNamed, type Namer, type Names } from '../said';
 import { fine, refuse, type Outcome } from '../trouble';
+import * as texts from './texts';
 
 /** A vessel on a hob; the kitchen's first hob where none is said. */
 export function standSaid(
@@ -15,7 +16,7 @@ export function standSaid(
       ? findNamed(hob, names.hobs, 'hob', 'taken')
       : first
         ? fine(first)
-        : refuse('name-unknown', '', 'The kitchen has no hob.');
+        : refuse('name-unknown', '', texts.kitchenNoHob);
   return h.ok ? fine({ vessel: v.value.id, hob: h.value.id }) : h;
 }
 

@@ -23,6 +23,7 @@ import {
   type WrittenDoing,
   type WrittenStep as Step,
 } from './table';
+import * as texts from './texts';
 
 /**
  * The forms of one verb as a single schema. Zod finds an object's verb by itself; of several forms it has to be told which
@@ -99,11 +100,7 @@ export function resolveStep(step: Step, shelf: Shelf): PotStep {
 /** The same, with the trouble handed back instead of a flagged line. */
 export function tryResolve(step: Step, shelf: Shelf): Outcome<PotDoing> {
   if (step.do === 'unread')
-    return refuse(
-      'unread',
-      '',
-      step.said.trim() === '' ? 'The line is empty.' : `“${step.said}” could not be read.`,
-    );
+    return refuse('unread', '', step.said.trim() === '' ? texts.lineEmpty : texts.couldNotRead(step.said));
   const resolved = verbOf(step).resolve(step, shelf);
   if (!resolved.ok || step.hands === undefined) return resolved;
   const hands = readAmountOf(['time'], step.hands, shelf.manner);

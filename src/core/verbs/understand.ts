@@ -17,6 +17,7 @@ import {
 import { fine, refuse, type Outcome, type Trouble } from '../trouble';
 import type { Shelf } from './shelf';
 import { VERBS, verbOf, type WrittenDoing } from './table';
+import * as texts from './texts';
 
 /* How a line is understood: first in the words it would be written back in, then in everyday ones. */
 
@@ -118,7 +119,7 @@ function inCountries(text: string, trouble: Trouble): Trouble {
     .map((country) => `${text.slice(0, at)}${country} ${text.slice(at)}`);
   const once = {
     ...trouble,
-    message: `${trouble.message} Or say once, under This kitchen, which are meant here.`,
+    message: texts.orSayOnceUnder(trouble.message),
   };
   return at < 0 || instead.length === 0 ? once : { ...once, instead };
 }

@@ -12,7 +12,14 @@ import { readKitchenFrom } from '../kitchen/read-kitchen';
 import { readerOf } from '../mapping/rows';
 import { many, one, openPool, run } from '../sql';
 import { boughtBetween, bookWaste, wastesSince } from '../cooking/wastes';
-import { testDeliveries, dropTest, insertTests, leaveOut, readTests, writeTest } from '../cooking/yield-tests';
+import {
+  testDeliveries,
+  dropTest,
+  insertTests,
+  leaveOut,
+  readTests,
+  writeTest,
+} from '../cooking/yield-tests';
 
 const file = demoKitchen();
 const K = file.kitchen.id;

@@ -9,10 +9,25 @@ import type { History, KitchenState } from '@/core/kitchen-state';
 import { FUELS } from '@/core/pot';
 import { SHOWN_IN, type ShownIn } from '@/core/quantity';
 import { reuseIfEqual } from '@/core/shelf';
-import { BOILS, CHOICES, LABOUR_COLUMN, HOUSE_RULES, FOLLOWS, LIST_COLUMNS, PRICE_BASIS, STEP } from '../mapping/json-columns';
+import {
+  BOILS,
+  CHOICES,
+  LABOUR_COLUMN,
+  HOUSE_RULES,
+  FOLLOWS,
+  LIST_COLUMNS,
+  PRICE_BASIS,
+  STEP,
+} from '../mapping/json-columns';
 import { readLarder } from '../buying/read-larder';
 import { readHistory, readPast } from './read-past';
-import { changedIdsSince, isSameRevision, currentRevision, type ChangedIds, type RevisionMark } from '../revisions';
+import {
+  changedIdsSince,
+  isSameRevision,
+  currentRevision,
+  type ChangedIds,
+  type RevisionMark,
+} from '../revisions';
 import {
   among,
   figure,
@@ -157,7 +172,11 @@ export interface KitchenRead {
  * What stands in a kitchen now, each row checked as it comes in: what any day's costing starts from. Of one that has been read
  * before only what has moved is read, and the rest stays the very same objects.
  */
-export async function readKitchenState(sql: Sql, kitchenId: string, before?: KitchenRead): Promise<KitchenRead> {
+export async function readKitchenState(
+  sql: Sql,
+  kitchenId: string,
+  before?: KitchenRead,
+): Promise<KitchenRead> {
   const { zone: _z, ...stood } = await currentRevision(sql, kitchenId);
   if (before && isSameRevision(before.stood, stood)) return before;
   const of = readerOf(sql, kitchenId);

@@ -81,5 +81,10 @@ export async function insertSavedCosting(
 }
 
 /** Puts one away, or takes it up again. */
-export const archiveSavedCosting = (sql: Sql, kitchenId: string, id: string, at: Date | null): Promise<number> =>
+export const archiveSavedCosting = (
+  sql: Sql,
+  kitchenId: string,
+  id: string,
+  at: Date | null,
+): Promise<number> =>
   run(sql, 'UPDATE kept_costing SET archived_at = ? WHERE kitchen_id = ? AND id = ?', [at, kitchenId, id]);

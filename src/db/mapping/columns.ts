@@ -14,7 +14,9 @@ export function normalizedAmount(
 }
 
 /** The columns that point at what a line takes. */
-export const pointerColumns = (of: Of | undefined): { ingredient: string | null; product: string | null } => ({
+export const pointerColumns = (
+  of: Of | undefined,
+): { ingredient: string | null; product: string | null } => ({
   ingredient:
     of === undefined
       ? null

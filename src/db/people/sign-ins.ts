@@ -141,7 +141,12 @@ export interface SignInRefusal {
 }
 
 /** Writes a refusal down, and forgets the oldest of too many: whoever knocks for ever fills nothing. */
-export async function rememberRefusal(sql: Sql, kitchenId: string, r: SignInRefusal, at: Date): Promise<void> {
+export async function rememberRefusal(
+  sql: Sql,
+  kitchenId: string,
+  r: SignInRefusal,
+  at: Date,
+): Promise<void> {
   await run(
     sql,
     'INSERT INTO sign_in_refused (kitchen_id, id, at, person_id, address, by_pin, why) VALUES (?,?,?,?,?,?,?)',
@@ -201,7 +206,12 @@ export interface TryResult {
  * Takes a try at somebody from somewhere, under a lock: two at once are one after the other. It counts as wrong until
  * `tryWasRight` says otherwise, so that nobody tries many at once while the first is still being looked at.
  */
-export const countTry = (pool: Pool, kitchenId: string, { what, free }: TryResult, at: Date): Promise<TryOpen> =>
+export const countTry = (
+  pool: Pool,
+  kitchenId: string,
+  { what, free }: TryResult,
+  at: Date,
+): Promise<TryOpen> =>
   untilFree(() => inTransaction(pool, (sql) => takenTry(sql, kitchenId, { what, free }, at)));
 
 async function takenTry(sql: Sql, kitchenId: string, { what, free }: TryResult, at: Date): Promise<TryOpen> {

@@ -8,8 +8,9 @@ import { declare, Refused } from '@/server/door';
 import type { CostedKitchen } from '@/server/kitchen';
 import { priceRow } from './queries';
 import { PRICE, YIELD } from './wire';
+import * as texts from './texts';
 
-const gone = () => new Refused(refuse('gone', '', 'This is no longer in the price book.').trouble);
+const gone = () => new Refused(refuse('gone', '', texts.noLongerPriceBook).trouble);
 
 /** A row as it stands now; undefined where it is no ingredient's. */
 const rowOf = (costed: CostedKitchen, id: string) =>
@@ -81,7 +82,7 @@ const changeYield = declare({
       stockTrimPct: Number((supply.stockTrim * 100).toFixed(5)),
       byProducts,
       source: 'estimate',
-      basis: `set by ${who.person.name}`,
+      basis: texts.set(who.person.name),
     });
     return {
       value: null,

@@ -13,6 +13,7 @@ import type { DecimalMark } from '@/core/quantity';
 import { costedKitchen, pricedKitchen, todayIn, type AsOf, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { formattersFor } from '@/ui/formatters';
+import * as texts from './texts';
 
 /** One line of the price book. Money per kg in currency, shares in %. */
 export interface PriceRow {
@@ -222,7 +223,11 @@ export async function priceRows(
 const wordsOf = (s: Supply): string =>
   s.price ? `${s.price.article.name} ${s.price.article.pack}, ${s.price.supplier}` : '';
 
-function inOrderOf(order: PriceBookOrder, now: KitchenCosting, before: ReadonlyMap<string, Supply>): Supply[] {
+function inOrderOf(
+  order: PriceBookOrder,
+  now: KitchenCosting,
+  before: ReadonlyMap<string, Supply>,
+): Supply[] {
   const supplyNames = (a: Supply, b: Supply): number => byName(a.ingredient, b.ingredient);
   const named = sortedByName.get(now) ?? [...now.supplies.values()].sort(supplyNames);
   sortedByName.set(now, named);
@@ -269,7 +274,7 @@ export function priceRow(
       words: `${price.article.pack}, ${price.supplier}`,
       packG: price.pack.g,
       packPrice: price.packPrice.toFixed(Math.max(2, price.packPrice.decimalPlaces())),
-      since: price.invoice ? `${price.on}, invoice ${price.invoice}` : price.on,
+      since: price.invoice ? texts.invoice(price.on, price.invoice) : price.on,
     },
     usablePct: Number((s.usable * 100).toFixed(5)),
     stockTrimPct: Number((s.stockTrim * 100).toFixed(5)),

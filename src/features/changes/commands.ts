@@ -13,6 +13,7 @@ import { builtOn, counting } from './effective';
 import { UNDOING } from './undoing';
 import { changeText, changeFacts } from './words';
 import { RESTORE, UNDO } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
@@ -57,10 +58,14 @@ async function mustStandLast(
   );
   const built = builtOn(later.filter((c) => !ids.has(c.id)))[0];
   if (!built) return;
-  const by = built.by === who.person.id ? 'You have' : `${built.byName ?? 'Somebody'} has`;
+  const by = built.by === who.person.id ? texts.you : texts.has(built.byName);
   throw refused(
     'built-on',
-    `${by} built on this since, at ${clockIn(who.zone, built.at)}: ${changeText(built, telling)}. That comes first.`,
+    texts.builtSinceComesFirstByClockInChangeText(
+      by,
+      clockIn(who.zone, built.at),
+      changeText(built, telling),
+    ),
   );
 }
 
@@ -98,30 +103,21 @@ const undo = declare({
     const telling = changeFacts(state);
     const id = change ?? (await lastOwn(who.kitchenId, who.person.id, again));
     if (id === undefined)
-      throw refused(
-        'nothing',
-        again
-          ? 'Nothing of yours was taken back that could be done again.'
-          : 'There is nothing of yours to take back.',
-      );
+      throw refused('nothing', again ? texts.youUndoneNothingCould : texts.youNothingUndo);
     const act = await actOf(database(), who.kitchenId, id);
     const main = act.find((c) => c.id === id) ?? act[0];
-    if (!main) throw refused('gone', 'This change is no longer in the log.');
+    if (!main) throw refused('gone', texts.changeNoLongerLog);
     if (main.by !== who.person.id && !may(who.role, 'manager'))
-      throw refused(
-        'not-own',
-        `${main.byName ?? 'Somebody else'} did this: they can undo it, or a manager can.`,
-      );
-    if (await isUndone(who.kitchenId, main.id)) throw refused('undone', 'This has been taken back already.');
+      throw refused('not-own', texts.didTheyCanUndo(main.byName));
+    if (await isUndone(who.kitchenId, main.id)) throw refused('undone', texts.alreadyUndone);
     await mustStandLast(act, looking, telling);
     // What one part of an act has put in place goes with another part of it.
     const put = withBack(state, act);
     const backs = [];
     for (const c of [...act].reverse()) {
       const how = UNDOING[c.what];
-      if (!how)
-        throw refused('cannot-undo', `This cannot be taken back by itself: ${changeText(c, telling)}.`);
-      if (!may(who.role, how.role)) throw refused('not-allowed', `A ${how.role} may take this back.`);
+      if (!how) throw refused('cannot-undo', texts.cannotUndoneItself(changeText(c, telling)));
+      if (!may(who.role, how.role)) throw refused('not-allowed', texts.canUndo(how.role));
       const back = await how.back(c.subject, c.before, looking, put, c.after);
       if (typeof back !== 'function') throw new Refused(back);
       backs.push({ c, back });
@@ -137,7 +133,7 @@ const undo = declare({
       after: c.before,
       undoes: c.id,
     }));
-    if (!first) throw refused('gone', 'There is nothing to take back.');
+    if (!first) throw refused('gone', texts.nothingUndo);
     return { value: { words, by: backs[0]?.c.id ?? '' }, ...first, also: more };
   },
 });
@@ -152,11 +148,11 @@ const restore = declare({
     const state = await looking.state();
     const found = (await actOf(database(), who.kitchenId, change)).find((c) => c.id === change);
     if (!found || found.after === null || (found.what !== 'recipe' && found.what !== 'plate'))
-      throw refused('cannot-restore', 'Only a pot sheet or a dish can be restored as it stood.');
+      throw refused('cannot-restore', texts.onlyPotSheetOr);
     const how = UNDOING[found.what];
     const back = await how?.back(found.subject, found.after, looking, state, found.before);
     if (typeof back !== 'function')
-      throw new Refused(back ?? refuse('gone', '', 'This cannot be restored.').trouble);
+      throw new Refused(back ?? refuse('gone', '', texts.cannotRestored).trouble);
     const list: readonly { readonly id: string }[] = found.what === 'recipe' ? state.recipes : state.plates;
     const before = list.find((x) => x.id === found.subject) ?? null;
     const after = found.what === 'recipe' ? Recipe.parse(found.after) : Plate.parse(found.after);

@@ -5,7 +5,13 @@ import { Basis, Ingredient, mannerIn } from '@/core/kitchen-file';
 import { TRIM_SCHOOLS } from '@/core/larder';
 import { setBatchesAWeek, addYield } from '@/db/edits';
 import { archiveSavedCosting } from '@/db/kitchen/saved-costings';
-import { archiveMeasure, patchPhysics, setIngredient, setKitchenTrim, withdraw } from '@/db/buying/larder-edits';
+import {
+  archiveMeasure,
+  patchPhysics,
+  setIngredient,
+  setKitchenTrim,
+  withdraw,
+} from '@/db/buying/larder-edits';
 import { insertCooked } from '@/db/buying/larder-rows';
 import { archivePerson, managersLocked, writePerson } from '@/db/people/people';
 import { withdrawPurchase } from '@/db/buying/purchases';
@@ -17,6 +23,7 @@ import { dropTest, leaveOut, writeTest } from '@/db/cooking/yield-tests';
 import { database } from '@/server/database';
 import { Refused, type Writing } from '@/server/door';
 import { no, now, ofKitchen, type Undoing } from './undoing-kinds';
+import * as texts from './texts';
 
 /** An ingredient's own settings, as they stood on one side: what is unsaid is the kitchen's. */
 const Trims = z.object({
@@ -119,16 +126,10 @@ const learned: Undoing = {
   role: 'manager',
   back: (subject, side, { today, who }, _state, other) => {
     const [was, is] = [Learned.safeParse(side), Learned.safeParse(other)];
-    if (!was.success || !is.success)
-      return now(no('What stood there before was not recorded: type the yield that is to count.'));
+    if (!was.success || !is.success) return now(no(texts.whatStoodBeforeNot));
     const had = new Set(was.data.cooked.map((c) => c.figure));
-    if (is.data.cooked.some((c) => !had.has(c.figure)))
-      return now(
-        no(
-          'There was no figure of a test before this one to go back to: leave the test out instead, with a reason.',
-        ),
-      );
-    const basis = `put back by ${who.person.name}`.slice(0, 200);
+    if (is.data.cooked.some((c) => !had.has(c.figure))) return now(no(texts.noFigureTestBefore));
+    const basis = texts.putBack(who.person.name).slice(0, 200);
     return now(
       ofIngredient(subject, async ({ sql, kitchenId, at }) => {
         const { yields, cooked } = was.data;
@@ -189,7 +190,7 @@ const measured = (table: 'stock_count' | 'pack_weighing', key: 'count' | 'weighi
   role: 'changer',
   back: (subject, side, _looking, _state, other) => {
     const found = z.looseObject({ [key]: z.string() }).safeParse(side ?? other);
-    if (!found.success) return now(no('This was recorded before undo existed: count or weigh it once more.'));
+    if (!found.success) return now(no(texts.recordedBeforeUndoExisted));
     const id = String(found.data[key]);
     return now(
       ofIngredient(subject, (w) => withdraw(w.sql, table, w.kitchenId, id, side === null ? w.at : null)),
@@ -202,7 +203,7 @@ const purchase: Undoing = {
   role: 'changer',
   back: async (subject, side, { who }) => {
     const found = await purchaseById(database(), who.kitchenId, subject);
-    if (!found) return no('This is no longer among the purchases.');
+    if (!found) return no(texts.noLongerAmongPurchases);
     const back = side === null;
     const why = await notBack(database(), who.kitchenId, found, back);
     return (
@@ -318,8 +319,7 @@ const startingValues = (as: string): Undoing => ({
   },
 });
 
-const LAST =
-  'This was the last manager: a kitchen that nobody manages could never be changed again. Make somebody else a manager first.';
+const LAST = texts.lastManagerKitchenNobody;
 
 /** The last manager stays one, also by an undo. */
 async function mustNotBeLast({ sql, kitchenId }: Writing, id: string): Promise<void> {

@@ -29,7 +29,13 @@ import { LABOUR_COLUMN } from '@/db/mapping/json-columns';
 import { nameVersion } from '@/db/recipes/recipe-versions';
 import { setBoils } from '@/db/cooking/stove';
 import { setSettings, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
-import { archiveMeasure, patchPhysics, setHands, setIngredient, setKitchenBasis } from '@/db/buying/larder-edits';
+import {
+  archiveMeasure,
+  patchPhysics,
+  setHands,
+  setIngredient,
+  setKitchenBasis,
+} from '@/db/buying/larder-edits';
 import {
   articleCalled,
   archivedWithIngredient,
@@ -49,16 +55,13 @@ import type { Writing } from '@/server/door';
 import { listNames } from '@/server/unique-name';
 import { no, now, ofKitchen, type UndoState, type Undoing } from './undoing-kinds';
 import { UNDOING_WORK } from './undoing-work';
+import * as texts from './texts';
 
 /** Why something cannot go: somebody lives from it by now. */
 function held(state: UndoState, kind: Named, id: string): Trouble | undefined {
   const { recipes, plates } = usersOf(state, kind, id);
   const names = [...recipes, ...plates].map((u) => u.name);
-  return names.length > 0
-    ? no(
-        `${listNames(names)} ${names.length === 1 ? 'has' : 'have'} been built on this since: that comes first.`,
-      )
-    : undefined;
+  return names.length > 0 ? no(texts.builtSinceUndoFirst(listNames(names), names.length)) : undefined;
 }
 
 const LISTS = { ingredient: 'ingredients', recipe: 'recipes', vessel: 'vessels', hob: 'hobs' } as const;
@@ -68,18 +71,18 @@ function lacks(state: UndoState, of: Parameters<typeof namedBy>[0]): Trouble | u
   for (const [kind, ids] of namedBy(of)) {
     const there = new Set(state[LISTS[kind]].map((x) => x.id));
     if ([...ids].some((id) => id !== of.id && !there.has(id)))
-      return no(`${of.name} takes a ${kind} that is archived: restore it first.`);
+      return no(texts.takesArchivedRestoreFirst(of.name, kind));
   }
   const parent = 'follows' in of ? of.follows?.plate : undefined;
   if (parent !== undefined && !state.plates.some((p) => p.id === parent))
-    return no(`${of.name} is a size of a dish that is archived: restore it first.`);
+    return no(texts.sizeDishArchivedRestore(of.name));
   return undefined;
 }
 
 /** Why a plate cannot go: sizes follow it. */
 function followed(state: UndoState, id: string): Trouble | undefined {
   const sizes = state.plates.filter((p) => p.follows?.plate === id).map((p) => p.name);
-  return sizes.length > 0 ? no(`${listNames(sizes)} follow it: that comes first.`) : undefined;
+  return sizes.length > 0 ? no(texts.followUndoFirst(listNames(sizes))) : undefined;
 }
 
 /** A thing kept whole on both sides of its change: nothing on one of them means that it was not there. */
@@ -99,7 +102,7 @@ function whole<T extends { readonly id: string; readonly name: string }>(
       }
       const it = schema.parse(side);
       const twin = list(state).find((x) => x.id !== it.id && isSameName(x.name, it.name));
-      if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
+      if (twin) return Promise.resolve(no(texts.somethingElseCalledNow(twin.name)));
       return Promise.resolve(async (w: Writing) => void (await put(w, it, state)));
     },
   };
@@ -271,7 +274,13 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     back: (subject, side) =>
       now(
         async (w) =>
-          void (await setArchived(w.sql, 'supplier_article', w.kitchenId, subject, side === null ? w.at : null)),
+          void (await setArchived(
+            w.sql,
+            'supplier_article',
+            w.kitchenId,
+            subject,
+            side === null ? w.at : null,
+          )),
       ),
   },
   'article away': away((w, id, at) => setArchived(w.sql, 'supplier_article', w.kitchenId, id, at)),
@@ -300,11 +309,10 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     back: async (subject, side, { supplies, who, today }) => {
       const { usablePct } = Yielded.parse(side);
       const supply = (await supplies()).get(subject);
-      if (!supply) return no('This ingredient is no longer in the larder.');
+      if (!supply) return no(texts.ingredientNoLongerLarder);
       const { byProducts } = yieldOn(supply.ingredient, today);
       const trim = comesOffShare(supply.stockTrim, supply.knife);
-      if (usablePct / 100 + trim > 1.0001)
-        return no(`With the trim there is now, ${usablePct} % usable would be more than the whole.`);
+      if (usablePct / 100 + trim > 1.0001) return no(texts.trimNowUsableWould(usablePct));
       return async (w) => {
         await bumpVersion(w.sql, 'ingredient', w.kitchenId, subject);
         await addYield(w.sql, w.kitchenId, subject, {
@@ -314,7 +322,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
           stockTrimPct: Number((supply.stockTrim * 100).toFixed(5)),
           byProducts,
           source: 'estimate',
-          basis: `put back by ${who.person.name}`.slice(0, 200),
+          basis: texts.putBack(who.person.name).slice(0, 200),
         });
       };
     },
@@ -336,7 +344,7 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
       const twin = [...state.ingredients, ...state.recipes].find(
         (x) => x.id !== subject && isSameName(x.name, name),
       );
-      if (twin) return Promise.resolve(no(`Another thing is called ${twin.name} by now.`));
+      if (twin) return Promise.resolve(no(texts.somethingElseCalledNow(twin.name)));
       return now(async (w) => {
         await bumpVersion(w.sql, 'ingredient', w.kitchenId, subject);
         await recordName(w.sql, 'ingredient', w.kitchenId, subject, name);
@@ -408,7 +416,8 @@ export const UNDOING: Readonly<Record<string, Undoing>> = {
     role: 'manager',
     back: (_subject, side) => {
       const was = z.object({ kinds: z.unknown().optional(), shared: z.unknown().optional() }).parse(side);
-      const hands = was.kinds || was.shared ? LABOUR_COLUMN.read.parse({ v: LABOUR_COLUMN.version, is: was }) : null;
+      const hands =
+        was.kinds || was.shared ? LABOUR_COLUMN.read.parse({ v: LABOUR_COLUMN.version, is: was }) : null;
       return now(ofKitchen((w) => setHands(w.sql, w.kitchenId, hands ? LABOUR_COLUMN.write(hands) : null)));
     },
   },

@@ -5,6 +5,7 @@ import { invoicesLike } from '@/db/buying/purchases-read';
 import { database } from '@/server/database';
 import type { KitchenState } from '@/core/kitchen-state';
 import { searcher } from '@/search';
+import * as texts from './texts';
 
 /** Somewhere to go: a thing of the kitchen, or a screen. */
 export interface SearchResult {
@@ -16,22 +17,22 @@ export interface SearchResult {
 }
 
 const SCREENS: readonly (SearchResult & { readonly words: string })[] = [
-  ['/buy', 'Price book', 'prices yields'],
-  ['/buy/purchases', 'Purchases', 'invoices credit notes deliveries'],
-  ['/buy/purchases/new', 'New invoice', 'purchase new delivery'],
-  ['/buy/lists', 'Price lists', 'supplier list import'],
-  ['/buy/larder', 'Larder', 'ingredients starting points measures'],
-  ['/buy/suppliers', 'Suppliers', 'who sells'],
-  ['/trim', 'Yield tests', 'yield tests weigh'],
-  ['/trim/flow', 'Where trim goes', 'waste recorded'],
-  ['/trim/schools', 'How trim is costed', 'schools set value wage energy'],
-  ['/pot', 'Pots', 'recipes sheets'],
-  ['/pot/new', 'New recipe', 'recipe sheet write paste'],
-  ['/pour', 'Dishes', 'dishes menu'],
-  ['/house', 'This kitchen', 'settings currency tax target hands cups backup file export'],
-  ['/house/stove', 'Vessels and hobs', 'pans burners'],
-  ['/people', 'People', 'password pin role devices sign in dark light'],
-  ['/house/changes', 'What was changed', 'history undo log'],
+  ['/buy', texts.priceBook, texts.pricesYields],
+  ['/buy/purchases', 'Purchases', texts.invoicesCreditNotesDeliveries],
+  ['/buy/purchases/new', texts.newInvoice, texts.purchaseNewDelivery],
+  ['/buy/lists', texts.priceLists, texts.supplierListImport],
+  ['/buy/larder', 'Larder', texts.ingredientsStartingPointsMeasures],
+  ['/buy/suppliers', 'Suppliers', texts.whoSells],
+  ['/trim', texts.yieldTests, texts.yieldTestsWeigh],
+  ['/trim/flow', texts.whereTrimGoes, texts.wasteRecorded],
+  ['/trim/schools', texts.howTrimCosted, texts.schoolsSetValueWage],
+  ['/pot', 'Pots', texts.recipesSheets],
+  ['/pot/new', texts.newRecipe, texts.recipeSheetWritePaste],
+  ['/pour', 'Dishes', texts.dishesMenu],
+  ['/house', texts.kitchen, texts.settingsCurrencyTaxTarget],
+  ['/house/stove', texts.vesselsHobs, texts.pansBurners],
+  ['/people', 'People', texts.passwordPinRoleDevices],
+  ['/house/changes', texts.history, texts.historyUndoLog],
 ].map(([id = '', name = '', words = '']) => ({ id, name, words, says: 'screen' }));
 
 type Search = (wanted: string) => readonly SearchResult[];
@@ -53,7 +54,7 @@ function searchOf(state: KitchenState): Search {
     ...listed(recipes, (id) => `/pot/${id}`, 'pot'),
     ...listed(plates, (id) => `/pour/${id}`, 'dish'),
     ...listed(ingredients, (id) => `/buy/${id}`, 'ingredient'),
-    ...listed(ingredients, (id) => `/trim/${id}`, 'its tests'),
+    ...listed(ingredients, (id) => `/trim/${id}`, texts.tests),
     ...listed(suppliers, (id) => `/buy/suppliers#${id}`, 'supplier'),
     ...listed(vessels, (id) => `/house/stove#${id}`, 'vessel'),
     ...SCREENS,
@@ -80,7 +81,7 @@ export async function searchEverything(who: Worker, wanted: string): Promise<Sea
     ...invoices.map((i) => ({
       id: `/buy/purchases/${i.id}`,
       name: i.number,
-      says: `${i.kind} of ${i.supplier}`,
+      says: texts.ofText(i.kind, i.supplier),
     })),
   ].slice(0, MOST + MOST_INVOICES);
 }

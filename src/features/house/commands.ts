@@ -7,7 +7,11 @@ import { refuse } from '@/core/trouble';
 import { lastChange } from '@/db/changes';
 import { newId } from '@/db/mapping/ids';
 import { LABOUR_COLUMN, type KeptCosting } from '@/db/mapping/json-columns';
-import { archiveSavedCosting, insertSavedCosting as writeKept, savedCosting } from '@/db/kitchen/saved-costings';
+import {
+  archiveSavedCosting,
+  insertSavedCosting as writeKept,
+  savedCosting,
+} from '@/db/kitchen/saved-costings';
 import { addMeasure, patchPhysics, setHands } from '@/db/buying/larder-edits';
 import { addModelChange, markModelChangeSeen } from '@/db/kitchen/model-changes';
 import { database } from '@/server/database';
@@ -25,6 +29,7 @@ import {
   STARTING_VALUES,
   STARTING_VALUES_BACK,
 } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
@@ -38,15 +43,10 @@ function minutes(typed: string, path: string, mark: DecimalMark): number | undef
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   const value = read.value.toNumber();
   if (!(value >= 0 && value <= MOST_MINUTES))
-    throw refused(
-      'minutes-out-of-range',
-      path,
-      `${typed.trim()} minutes cannot be: from 0 to ${MOST_MINUTES}.`,
-      {
-        value,
-        limit: MOST_MINUTES,
-      },
-    );
+    throw refused('minutes-out-of-range', path, texts.minutesCannotFrom0(typed.trim(), MOST_MINUTES), {
+      value,
+      limit: MOST_MINUTES,
+    });
   return value;
 }
 
@@ -63,7 +63,7 @@ const hands = declare({
     const { kitchen } = await state();
     const mark = kitchen.decimalMark;
     const own = Object.entries(kinds).flatMap(([kind, typed]) => {
-      if (!(kind in CONSTANTS.hands)) throw refused('unknown-kind', kind, `“${kind}” is no kind of step.`);
+      if (!(kind in CONSTANTS.hands)) throw refused('unknown-kind', kind, texts.notKindStep(kind));
       const of = {
         fixedMin: minutes(typed.fixed, `${kind}.fixed`, mark),
         perKgMin: minutes(typed.perKg, `${kind}.perKg`, mark),
@@ -100,7 +100,7 @@ const cups = declare({
       throw refused(
         'measure-taken',
         'of',
-        `A ${other[0]} is ${there.get(other[0]) ?? ''} here already: put that measure away first, under Buy, Larder.`,
+        texts.hereAlreadyArchiveMeasure(other[0], there.get(other[0]) ?? ''),
       );
     return wanted
       .filter(([name]) => !there.has(name))
@@ -144,7 +144,7 @@ function costingOf(
             ? resolved.value.what.is === 'stuff'
               ? resolved.value.what.stuff.name
               : resolved.value.what.name
-            : 'not readable',
+            : texts.notReadable,
           amount: written.amount,
           cost: lines[i] ?? null,
           perKg: resolved.ok ? perKg(resolved.value.what.supply) : null,
@@ -186,13 +186,9 @@ const keep = declare({
   async look({ what, subject }, { costed }) {
     const { costing } = await costed();
     const of = costingOf(costing, what, subject);
-    if (!of) throw refused('gone', '', 'This is no longer in the book.');
+    if (!of) throw refused('gone', '', texts.noLongerKitchen);
     if (of.body.layers.ingredients === null)
-      throw refused(
-        'incomplete',
-        '',
-        `${of.name} has no cost while something it is made of has no price: there is nothing to keep yet.`,
-      );
+      throw refused('incomplete', '', texts.noCostWhileSomething(of.name));
     return { ...of, day: costing.day, id: newId() };
   },
   async write({ sql, kitchenId, who, at }, { what, subject }, { id, name, body, day }) {
@@ -208,7 +204,13 @@ const keep = declare({
       body,
     };
     await writeKept(sql, kitchenId, kept);
-    return { value: { id }, what: 'kept costing', subject, before: null, after: { id, cost: body.layers } };
+    return {
+      value: { id },
+      what: 'kept costing',
+      subject,
+      before: null,
+      after: { id, cost: body.layers },
+    };
   },
 });
 
@@ -218,12 +220,18 @@ const away = declare({
   moves: 'nothing that is costed',
   async look({ id, away: gone }, { who }) {
     if (gone && !(await savedCosting(database(), who.kitchenId, id)))
-      throw refused('gone', '', 'This costing is archived already.');
+      throw refused('gone', '', texts.costingArchivedAlready);
   },
   async write({ sql, kitchenId, at }, { id, away: gone }) {
     if ((await archiveSavedCosting(sql, kitchenId, id, gone ? at : null)) === 0)
-      throw refused('gone', '', 'There is no such costing.');
-    return { value: null, what: 'kept costing', subject: id, before: { away: !gone }, after: { away: gone } };
+      throw refused('gone', '', texts.noSuchCosting);
+    return {
+      value: null,
+      what: 'kept costing',
+      subject: id,
+      before: { away: !gone },
+      after: { away: gone },
+    };
   },
 });
 
@@ -257,7 +265,7 @@ const startingValues = declare({
       const values = row && improvedBy(own, row);
       return values ? [{ own, values }] : [];
     });
-    if (taken.length === 0) throw refused('gone', '', 'These have been taken already.');
+    if (taken.length === 0) throw refused('gone', '', texts.theseTakenAlready);
     const byId = new Map(taken.map((t) => [t.own.id, t]));
     const after = await costedWith(kitchen, (state) => ({
       ...state,
@@ -301,7 +309,7 @@ const startingValuesBack = declare({
   async look({ change }, { who }) {
     const last = await lastChange(database(), who.kitchenId, TAKEN, who.kitchenId);
     if (last?.id !== change || last.what !== TAKEN[0])
-      throw refused('gone', '', 'These starting values have been given back already, or others taken since.');
+      throw refused('gone', '', texts.theseStartingValuesGiven);
     return last;
   },
   async write({ sql, kitchenId }, _body, last) {

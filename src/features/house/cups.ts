@@ -1,17 +1,18 @@
+import * as texts from './texts';
 /** Cups, spoons, pints and gallons by country: what a house measure of each name holds. */
 export const CUPS_OF = {
   us: {
-    cup: '1 us cup',
-    tbsp: '1 us tbsp',
-    tablespoon: '1 us tbsp',
-    tsp: '1 us tsp',
-    teaspoon: '1 us tsp',
-    pint: '1 us pint',
-    pt: '1 us pint',
-    quart: '1 us quart',
-    qt: '1 us quart',
-    gallon: '1 us gallon',
-    gal: '1 us gallon',
+    cup: texts.n1UsCup,
+    tbsp: texts.n1UsTbsp,
+    tablespoon: texts.n1UsTbsp,
+    tsp: texts.n1UsTsp,
+    teaspoon: texts.n1UsTsp,
+    pint: texts.n1UsPint,
+    pt: texts.n1UsPint,
+    quart: texts.n1UsQuart,
+    qt: texts.n1UsQuart,
+    gallon: texts.n1UsGallon,
+    gal: texts.n1UsGallon,
   },
   imperial: {
     cup: '284 ml',
@@ -19,12 +20,12 @@ export const CUPS_OF = {
     tablespoon: '15 ml',
     tsp: '5 ml',
     teaspoon: '5 ml',
-    pint: '1 imp pint',
-    pt: '1 imp pint',
-    quart: '1 imp quart',
-    qt: '1 imp quart',
-    gallon: '1 imp gallon',
-    gal: '1 imp gallon',
+    pint: texts.n1ImpPint,
+    pt: texts.n1ImpPint,
+    quart: texts.n1ImpQuart,
+    qt: texts.n1ImpQuart,
+    gallon: texts.n1ImpGallon,
+    gal: texts.n1ImpGallon,
   },
   metric: { cup: '250 ml', tbsp: '15 ml', tablespoon: '15 ml', tsp: '5 ml', teaspoon: '5 ml' },
 } as const satisfies Record<string, Readonly<Record<string, string>>>;
@@ -32,7 +33,7 @@ export const CUPS_OF = {
 export type Cups = keyof typeof CUPS_OF;
 
 export const CUP_WORDS: Readonly<Record<Cups, string>> = {
-  us: 'American: a cup is 237 ml, a pint 473 ml, a gallon 3.785 l',
-  imperial: 'Imperial: a cup is 284 ml, a pint 568 ml, a gallon 4.546 l',
-  metric: 'Metric: a cup is 250 ml, a tablespoon 15 ml; pints and gallons are asked for',
+  us: texts.americanCup237Ml,
+  imperial: texts.imperialCup284Ml,
+  metric: texts.metricCup250Ml,
 };

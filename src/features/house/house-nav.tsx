@@ -1,13 +1,14 @@
 'use client';
 
 import { StationNav } from '@/ui/frame/station-nav';
+import * as texts from './texts';
 
 const PAGES = [
-  ['/house', 'The whole kitchen'],
-  ['/house/stove', 'Vessels and hobs'],
+  ['/house', texts.wholeKitchen],
+  ['/house/stove', texts.vesselsHobs],
   ['/people', 'People'],
-  ['/house/changes', 'What was changed'],
+  ['/house/changes', texts.history],
 ] as const;
 
 /** The pages of what belongs to the house. */
-export const HouseNav = () => <StationNav label="This kitchen" pages={PAGES} />;
+export const HouseNav = () => <StationNav label={texts.kitchen} pages={PAGES} />;

@@ -16,6 +16,7 @@ import { byName } from '@/search';
 import { TAKEN } from './commands';
 import { labourTyped, NO_MINUTES, settingsTyped } from './settings/typed';
 import type { SettingsTyped } from './settings/wire';
+import * as texts from './texts';
 
 /** Minutes of hands of a kind of step: what is usual, and what this kitchen says. */
 export interface LabourRow {
@@ -64,11 +65,11 @@ export interface HousePage {
 }
 
 const WORDS: Readonly<Record<(typeof LATER_FIELDS)[number], string>> = {
-  juice: 'juice it gives up',
-  pulpPct: 'pulp that thickens',
-  curdlesAtC: 'where it curdles',
-  givesHalfLifeH: 'how fast it wilts',
-  gelatin: 'gelatin it gives',
+  juice: texts.juiceGivesUp,
+  pulpPct: texts.pulpThickens,
+  curdlesAtC: texts.whereCurdles,
+  givesHalfLifeH: texts.howFastWilts,
+  gelatin: texts.gelatinGives,
 };
 
 /** Minutes of hands by kind of step, what is usual beside what is the kitchen's own. */
@@ -140,7 +141,7 @@ export async function housePage(who: Worker): Promise<HousePage> {
 /** What the versions in between say they did; or that starting values were taken, which no version did. */
 const whatMoved = ({ fromModel, toModel }: ModelChange): string =>
   fromModel === toModel
-    ? 'Better starting values were taken for some ingredients.'
+    ? texts.betterStartingValuesTaken
     : MODEL_VERSIONS.filter((v) => v.version > fromModel && v.version <= toModel)
         .map((v) => v.says)
         .join(' ');
@@ -151,7 +152,7 @@ const share = ({ before, after }: ModelChangeRow['moves'][number]): number =>
 function moveRow([key, name, before, after]: CostChanges[number]): ModelChangeRow['moves'][number] {
   const [hands, plain] = [key.startsWith('hands '), key.replace(/^hands /, '')];
   const plate = plain.startsWith('plate:');
-  const each = plate ? 'per dish' : 'per litre';
+  const each = plate ? texts.perDish : texts.perLitre;
   return {
     key,
     name,

@@ -11,16 +11,23 @@ import {
   secretsOf,
   setPassword,
 } from '@/db/people/people';
-import { revokeOtherSignIns, revokeSignIn, FREE_TRIES, signedInOf, countTry, clearTries } from '@/db/people/sign-ins';
+import {
+  revokeOtherSignIns,
+  revokeSignIn,
+  FREE_TRIES,
+  signedInOf,
+  countTry,
+  clearTries,
+} from '@/db/people/sign-ins';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { hashSecret, isSecret } from '@/server/passwords';
 import { may } from '@/server/roles';
 import { tooSoon } from './service';
 import { END_DEVICE, END_SIGNED_IN, PASSWORD, PERSON, PERSON_AWAY } from './wire';
+import * as texts from './texts';
 
-const gone = (what: string): Refused =>
-  new Refused(refuse('gone', '', `${what} has been ended already.`).trouble);
+const gone = (what: string): Refused => new Refused(refuse('gone', '', texts.endedAlready(what)).trouble);
 
 /** Changes one's own password; the change log says that it was, not what it is. */
 const password = declare({
@@ -34,10 +41,9 @@ const password = declare({
     if (!tried.open) throw new Refused({ ...tooSoon(tried.inMs), path: 'before' });
     const kept = await secretsOf(database(), who.kitchenId, who.person.id);
     if (!kept?.password || !(await isSecret(kept.password, before)))
-      throw new Refused(refuse('wrong-secret', 'before', 'That is not the password you have now.').trouble);
+      throw new Refused(refuse('wrong-secret', 'before', texts.notPasswordYouNow).trouble);
     await clearTries(database(), who.kitchenId, key, new Date());
-    if (before === next)
-      throw new Refused(refuse('same-secret', 'next', 'The new password is the one you have now.').trouble);
+    if (before === next) throw new Refused(refuse('same-secret', 'next', texts.newPasswordOneYou).trouble);
     return { hash: await hashSecret(next) };
   },
   async write({ sql, kitchenId, who, at }, _body, { hash }) {
@@ -56,9 +62,7 @@ const signedIn = declare({
     const of = await signedInOf(database(), who.kitchenId, id);
     if (!of) throw gone('That');
     if (of.personId !== who.person.id && !may(who.role, 'manager'))
-      throw new Refused(
-        refuse('not-allowed', '', 'Only a manager may end where somebody else is signed in.').trouble,
-      );
+      throw new Refused(refuse('not-allowed', '', texts.onlyManagerMayEnd).trouble);
     return of;
   },
   async write({ sql, kitchenId, at }, { id }, { personId }) {
@@ -73,7 +77,7 @@ const device = declare({
   moves: 'nothing that is costed',
   async look({ id }, { who }) {
     const found = await deviceOf(database(), who.kitchenId, id);
-    if (!found) throw gone('That device');
+    if (!found) throw gone(texts.deviceUpper);
     return found;
   },
   async write({ sql, kitchenId, at }, { id }, before) {
@@ -85,8 +89,7 @@ const device = declare({
 const refused = (code: string, path: string, message: string): Refused =>
   new Refused(refuse(code, path, message).trouble);
 
-const LAST =
-  'This is the last manager: a kitchen that nobody manages could never be changed again. Make somebody else a manager first.';
+const LAST = texts.lastManagerKitchenNobody;
 
 /** Somebody new, or another name, role, password or PIN. Whoever has another role or password is signed in anew. */
 const person = declare({
@@ -104,23 +107,16 @@ const person = declare({
   async look({ id, name, role, password: secret, pin }, { who }) {
     const all = await allPeople(database(), who.kitchenId);
     const before = all.find((p) => p.id === id);
-    if (id !== null && (!before || before.leftAt)) throw refused('gone', '', 'This person has left.');
+    if (id !== null && (!before || before.leftAt)) throw refused('gone', '', texts.personLeft);
     const twinId = await personCalled(database(), who.kitchenId, name, id);
     const twin = all.find((p) => p.id === twinId);
     if (twin)
       throw refused(
         'name-twice',
         'name',
-        twin.leftAt
-          ? `“${twin.name}” worked here before and has left: add them again from the list, or choose another name.`
-          : `“${twin.name}” works here already: two people with one name could not be told apart at the door.`,
+        twin.leftAt ? texts.workedHereBeforeLeft(twin.name) : texts.worksHereAlreadyTwo(twin.name),
       );
-    if (id === null && secret === '')
-      throw refused(
-        'no-password',
-        'password',
-        'A password is needed to begin with: they can change it themselves.',
-      );
+    if (id === null && secret === '') throw refused('no-password', 'password', texts.passwordNeededBeginThey);
     return {
       before: before ? { name: before.name, role: before.role } : null,
       id: id ?? newId(),
@@ -167,7 +163,7 @@ const personAway = declare({
   async look({ id, away }, { who }) {
     const found = (await allPeople(database(), who.kitchenId)).find((p) => p.id === id);
     if (!found || away === (found.leftAt !== null))
-      throw refused('gone', '', away ? 'This person has left already.' : 'This person works here already.');
+      throw refused('gone', '', away ? texts.personLeftAlready : texts.personWorksHereAlready);
     return found;
   },
   async write({ sql, kitchenId, at }, { id, away }, { name, role }) {

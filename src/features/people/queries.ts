@@ -7,6 +7,7 @@ import { database } from '@/server/database';
 import { refusals, signedInWhere, type WhyRefused } from '@/db/people/sign-ins';
 import { now } from '@/server/clock';
 import { currentKitchen, may, roleWords, currentDevice, type Worker } from '@/server/session';
+import * as texts from './texts';
 
 /** Who stands on the sign-in page. */
 export async function peopleHere(): Promise<{ kitchen: string; people: Person[] }> {
@@ -104,7 +105,7 @@ export async function peoplePage(who: Worker): Promise<PeoplePage> {
       by: d.by ?? 'somebody',
       here: d.id === here?.id,
     })),
-    refused: refused.map(({ at, name, ...r }) => ({ ...r, at: told(at), name: name ?? 'a name nobody has' })),
+    refused: refused.map(({ at, name, ...r }) => ({ ...r, at: told(at), name: name ?? texts.nameNobody })),
     people: people.map(({ leftAt, ...p }) => ({ ...p, left: leftAt ? dayIn(zone, leftAt) : undefined })),
     thisDevice: here?.name,
   };

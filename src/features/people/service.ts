@@ -20,17 +20,14 @@ import { env } from '@/server/env';
 import { log } from '@/server/log';
 import { isSecret } from '@/server/passwords';
 import { registerDevice, currentKitchen, session } from '@/server/session';
+import * as texts from './texts';
 
 const Id = z.uuid();
 /** A PIN: digits alone. A password is anything else. */
 const PIN = /^\d{4,6}$/;
 
 const WRONG = (byPin: boolean): Trouble =>
-  refuse(
-    'wrong-secret',
-    'secret',
-    byPin ? 'That is not the PIN of this name.' : 'That is not the password of this name.',
-  ).trouble;
+  refuse('wrong-secret', 'secret', byPin ? texts.notPinName : texts.notPasswordName).trouble;
 
 /**
  * Whether somebody may come in, by password, or by PIN on a device that has been let in. Tries count by the person the database
@@ -68,14 +65,7 @@ export async function signInAttempt(
   }
   if (!kept || personId === null) return refused('nobody', WRONG(byPin));
   if (byPin && !deviceId)
-    return refused(
-      'not let in',
-      refuse(
-        'not-let-in',
-        'secret',
-        'A PIN opens only on a device that a manager has let in: type your password here.',
-      ).trouble,
-    );
+    return refused('not let in', refuse('not-let-in', 'secret', texts.pinWorksOnlyDevice).trouble);
   const hash = byPin ? kept.pin : kept.password;
   if (!hash || !(await isSecret(hash, typed.secret))) return refused('wrong', WRONG(byPin));
   for (const key of keys) await clearTries(database(), kitchenId, key.what, at);
@@ -85,8 +75,7 @@ export async function signInAttempt(
 /** What is said to whoever tries too soon after too many wrong ones. */
 export function tooSoon(inMs: number): Trouble {
   const s = Math.ceil(inMs / 1000);
-  return refuse('too-soon', 'secret', `Too many wrong tries: the next one is open in ${s} s.`, { value: s })
-    .trouble;
+  return refuse('too-soon', 'secret', texts.tooManyWrongTries(s), { value: s }).trouble;
 }
 
 /** Signs somebody in; or says why not. */
@@ -113,7 +102,7 @@ export async function signInDemoManager(): Promise<boolean> {
   const manager = (await peopleOf(database(), kitchen.id)).find((p) => p.role === 'manager');
   if (!manager) return false;
   const where = await clientInfo(kitchen.id);
-  const deviceId = where.deviceId ?? (await registerThisDevice(kitchen.id, manager.id, 'The demo’s tablet'));
+  const deviceId = where.deviceId ?? (await registerThisDevice(kitchen.id, manager.id, texts.demosTablet));
   await startSession(kitchen.id, { personId: manager.id, byPin: false }, { ...where, deviceId });
   return true;
 }

@@ -1,13 +1,11 @@
 import { z } from 'zod';
 import { wire } from '@/wire';
 import { ID, NEW_PASSWORD } from '@/wire/fields';
+import * as texts from './texts';
 
 /** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
 export const NewPassword = z.object({
-  before: z
-    .string()
-    .min(1, 'Type the password you have now.')
-    .max(200, 'A password has at most 200 characters.'),
+  before: z.string().min(1, texts.typePasswordYouNow).max(200, texts.passwordMost200Characters),
   next: NEW_PASSWORD,
 });
 export const PASSWORD = wire<{ readonly ended: number }, null>()({
@@ -27,15 +25,15 @@ export const END_SIGNED_IN = wire<null, null>()({
 export const END_DEVICE = wire<null, null>()({ kind: 'device.end', version: 1, body: z.object({ id: ID }) });
 
 const ROLE = z.enum(['manager', 'cook', 'reader']);
-const PIN = z.union([z.literal(''), z.string().regex(/^\d{4,6}$/, 'A PIN is four to six digits.')]);
+const PIN = z.union([z.literal(''), z.string().regex(/^\d{4,6}$/, texts.pinFourSixDigits)]);
 /** Somebody who works here: new where there is no id. A password or PIN that is empty stays as it is. */
 export const PersonTyped = z.object({
   name: z
     .string()
     .trim()
-    .min(1, 'What is their name?')
+    .min(1, texts.whatTheirName)
     .max(120, {
-      error: ({ input }) => `A name has at most 120 characters; this has ${String(input).length}.`,
+      error: ({ input }) => texts.nameMost120Characters(String(input).length),
     }),
   role: ROLE,
   password: z.union([z.literal(''), NEW_PASSWORD]),

@@ -18,6 +18,7 @@ import { costedWith } from '@/server/kitchen';
 import { refuseLoops } from './loops';
 import { sheetCommands } from './making';
 import { SERVED, SHEET, VERSION_NAMED, type MissingParts } from './wire';
+import * as texts from './texts';
 
 /** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
 function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): MissingParts[] {
@@ -45,9 +46,7 @@ function refuseStrayIds(recipe: WrittenRecipe, others: readonly WrittenRecipe[])
   for (const [i, { id }] of recipe.steps.entries()) {
     if (id === undefined) continue;
     if (taken.has(id))
-      throw new Refused(
-        refuse('id-twice', `steps[${i}]`, `Step ${i + 1} stands under an id that another step has.`).trouble,
-      );
+      throw new Refused(refuse('id-twice', `steps[${i}]`, texts.stepSameIdAnother(i + 1)).trouble);
     taken.add(id);
   }
 }
@@ -82,11 +81,9 @@ const keepSheet = declare({
     const kitchen = await costed();
     const { costing } = kitchen;
     const before = costing.state.recipes.find((r) => r.id === next.id);
-    if (!before) throw new Refused(refuse('gone', '', 'This pot sheet is no longer in the book.').trouble);
+    if (!before) throw new Refused(refuse('gone', '', texts.potSheetNoLonger).trouble);
     if (!costing.shelf.vessel(next.vessel) || !costing.shelf.hob(next.hob))
-      throw new Refused(
-        refuse('unknown-vessel', 'vessel', 'This kitchen does not have that vessel or hob.').trouble,
-      );
+      throw new Refused(refuse('unknown-vessel', 'vessel', texts.kitchenDoesNotVessel).trouble);
     const recipe: WrittenRecipe = {
       ...before,
       vessel: next.vessel,
@@ -124,7 +121,7 @@ const served = declare({
   async look({ id, at }, { state }) {
     const here = await state();
     const before = here.recipes.find((r) => r.id === id);
-    if (!before) throw new Refused(refuse('gone', '', 'This pot sheet is no longer in the book.').trouble);
+    if (!before) throw new Refused(refuse('gone', '', texts.potSheetNoLonger).trouble);
     if (at.trim() === '') return { before: before.serveCelsius ?? null, celsius: null };
     const typed = /^[-\d.,\s]+$/.test(at) ? `${at.trim()} °C` : at;
     const read = readAmountOf(['temperature'], typed, mannerIn(here));
@@ -135,7 +132,7 @@ const served = declare({
         refuse(
           'served-out-of-range',
           'at',
-          `Served at ${celsius.toFixed(0)} °C cannot be: from ${SERVED_FROM} to ${SERVED_TO} °C.`,
+          texts.servedCCannotFrom(celsius.toFixed(0), SERVED_FROM, SERVED_TO),
           { value: celsius, limit: celsius > SERVED_TO ? SERVED_TO : SERVED_FROM },
         ).trouble,
       );
@@ -154,7 +151,7 @@ const versionNamed = declare({
   moves: 'nothing that is costed',
   async look({ id, version, name }, { who }) {
     if (!(await recipeAt(database(), who.kitchenId, id, version)))
-      throw new Refused(refuse('gone', '', 'This sheet has no such version.').trouble);
+      throw new Refused(refuse('gone', '', texts.sheetNoSuchVersion).trouble);
     const before = await versionName(database(), who.kitchenId, id, version);
     return { before, after: name.trim() === '' ? null : name.trim() };
   },

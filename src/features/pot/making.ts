@@ -15,6 +15,7 @@ import { linesIn } from './lines';
 import { refuseLoops } from './loops';
 import { namesToRead } from '@/core/costing';
 import { MOST_PASTED, NEW_SHEET, SHEET_AWAY, SHEET_NAMED } from './wire';
+import * as texts from './texts';
 
 type Stood = { readonly own: string } | { readonly like: string };
 type Hob = KitchenFile['hobs'][number];
@@ -23,9 +24,8 @@ const refused = (code: string, path: string, message: string, numbers?: Record<s
   new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
-  none: 'What is the pot called?',
-  twice: (twin: string) =>
-    `“${twin}” is in the kitchen already: a line could mean either. Choose another name.`,
+  none: texts.whatPotCalled,
+  twice: (twin: string) => texts.kitchenAlreadyLineCould(twin),
 };
 
 /** What a sheet stands in or on: one of the kitchen's, or one like it, which is then the kitchen's. */
@@ -42,7 +42,7 @@ function stood<T extends { readonly id: string; readonly name: string }>(
   if (known) return { it: known, made: false };
   const made = 'like' in said ? like(said.like) : undefined;
   if (made) return { it: made, made: true };
-  throw refused('unknown-vessel', path, 'Choose what it stands in and on.');
+  throw refused('unknown-vessel', path, texts.chooseWhatStands);
 }
 
 const vesselFor = (state: KitchenState, said: Stood) =>
@@ -87,32 +87,24 @@ const make = declare({
     const { state } = costing;
     const called = newLarderName(state, name, NAMED);
     const from = like === null ? undefined : state.recipes.find((r) => r.id === like);
-    if (like !== null && !from)
-      throw refused('gone', 'like', 'The sheet it is to be like is no longer in the book.');
+    if (like !== null && !from) throw refused('gone', 'like', texts.sheetLikeNoLonger);
     if (lines.length > MOST_PASTED)
-      throw refused(
-        'too-long',
-        'lines',
-        `A recipe of ${lines.length} characters cannot be taken in: at most ${MOST_PASTED}.`,
-        { value: lines.length, limit: MOST_PASTED },
-      );
+      throw refused('too-long', 'lines', texts.recipeCharactersCannotTaken(lines.length, MOST_PASTED), {
+        value: lines.length,
+        limit: MOST_PASTED,
+      });
     const said = linesIn(lines);
     if (said.length > MOST_STEPS)
-      throw refused(
-        'too-many-steps',
-        'lines',
-        `These are ${said.length} lines: a pot sheet has at most ${MOST_STEPS}.`,
-        {
-          value: said.length,
-          limit: MOST_STEPS,
-        },
-      );
+      throw refused('too-many-steps', 'lines', texts.theseLinesPotSheet(said.length, MOST_STEPS), {
+        value: said.length,
+        limit: MOST_STEPS,
+      });
     const long = said.findIndex((line) => line.length > LONGEST_LINE);
     if (long >= 0)
       throw refused(
         'line-too-long',
         'lines',
-        `Line ${long + 1} has ${said[long]?.length ?? 0} characters: a step has at most ${LONGEST_LINE}. Put each step on a line of its own.`,
+        texts.lineCharactersStepMost(long + 1, said[long]?.length ?? 0, LONGEST_LINE),
         { value: said[long]?.length ?? 0, limit: LONGEST_LINE },
       );
     const id = newId();
@@ -170,7 +162,7 @@ const named = declare({
   async look({ id, name, note }, { state }) {
     const here = await state();
     const before = here.recipes.find((r) => r.id === id);
-    if (!before) throw refused('gone', '', 'This pot sheet is no longer in the book.');
+    if (!before) throw refused('gone', '', texts.potSheetNoLonger);
     const called = newLarderName(here, name, NAMED, id);
     const { note: _n, ...rest } = before;
     const after: WrittenRecipe = {
@@ -199,21 +191,16 @@ const away = declare({
       return { before: null, after: recipe, manner, recipes: [], plates: [], was: new Map() };
     }
     const before = here.recipes.find((r) => r.id === id);
-    if (!before) throw refused('gone', '', 'This pot sheet is archived already.');
+    if (!before) throw refused('gone', '', texts.potSheetArchivedAlready);
     const users = usersOf(here, 'recipe', id);
     const names = [...users.recipes, ...users.plates].map((u) => u.name);
     if (names.length > 0 && instead === null)
       throw new Refused(
-        refuse(
-          'in-use',
-          'instead',
-          `${listNames(names)} ${names.length === 1 ? 'lives' : 'live'} from it: choose what takes its place.`,
-        ).trouble,
+        refuse('in-use', 'instead', texts.madeFromChooseWhat(listNames(names), names.length)).trouble,
         { theirs: { users: names } },
       );
     const to = instead === null ? undefined : here.recipes.find((r) => r.id === instead && r.id !== id);
-    if (instead !== null && !to)
-      throw refused('gone', 'instead', 'What is to take its place is no longer in the book.');
+    if (instead !== null && !to) throw refused('gone', 'instead', texts.whatTakePlaceNo);
     const next = to ? insteadOf(here, 'recipe', id, to.id) : { recipes: [], plates: [] };
     const changed = new Map(next.recipes.map((r) => [r.id, r]));
     refuseLoops(here.recipes.filter((r) => r.id !== id).map((r) => changed.get(r.id) ?? r));
@@ -246,7 +233,7 @@ const away = declare({
 async function mustComeBack(kitchenId: string, id: string, here: KitchenState): Promise<WrittenRecipe> {
   const now = await nowOf(database(), 'recipe', kitchenId, id);
   const recipe = now?.away ? await latestRecipe(database(), kitchenId, id) : undefined;
-  if (!now || !recipe) throw refused('gone', '', 'This pot sheet stands in the book already.');
+  if (!now || !recipe) throw refused('gone', '', texts.potSheetAlreadyHere);
   newLarderName(here, now.name, NAMED, id);
   mustAllBeThere(recipe, here);
   return recipe;
@@ -260,11 +247,7 @@ export function mustAllBeThere(recipe: WrittenRecipe, here: KitchenState): void 
     const there = new Set(here[LISTS[kind]].map((x) => x.id));
     const missing = [...ids].filter((id) => !there.has(id) && id !== recipe.id);
     if (missing.length > 0)
-      throw refused(
-        'lacks',
-        '',
-        `${recipe.name} uses ${missing.length === 1 ? `a ${kind} that is` : `${missing.length} ${kind}s that are`} archived: restore ${missing.length === 1 ? 'it' : 'them'} first.`,
-      );
+      throw refused('lacks', '', texts.usesArchivedRestoreFirst(recipe.name, missing.length, kind));
   }
 }
 

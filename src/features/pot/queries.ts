@@ -22,6 +22,7 @@ import { byName, searcher } from '@/search';
 import { namesToWrite } from './names';
 import type { TheirSheet } from './wire';
 import { namedIn, reachOf, type Reach } from './reach';
+import * as texts from './texts';
 
 /** One pot in the list. Litres made, money in currency, hours on the hob. */
 export interface PotSummary {
@@ -129,7 +130,7 @@ function summaryOf(
     gaps: gapsOf(costing, `product:${r.id}`).map((t) => t.message),
     from: [
       ...new Set(usesOf(r).map((id) => names.get(id) ?? '')),
-      ...new Set(lastBatchesIn(r).map((id) => `the last ${names.get(id) ?? ''}`)),
+      ...new Set(lastBatchesIn(r).map((id) => texts.last(names.get(id) ?? ''))),
     ],
   };
 }
@@ -178,7 +179,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
       ...usedBy(state, (of) => 'product' in of && of.product === id),
       ...usedBy(state, (of) => 'lastBatchOf' in of && of.lastBatchOf === id).map((u) => ({
         ...u,
-        name: `the next ${u.name}`,
+        name: texts.next(u.name),
       })),
     ],
   };

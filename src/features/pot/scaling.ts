@@ -7,6 +7,7 @@ import { refuse, type Outcome } from '@/core/trouble';
 import { runPot, scaleBy, scaledSteps, scaleTo, vesselsFor, type Shelf } from '@/core/verbs';
 import type { LivePot } from './components/figures/use-pot';
 import type { useSheet } from './components/sheet/use-sheet';
+import * as texts from './texts';
 
 /** What a sheet is to be scaled to, as typed. */
 export interface ScaleRequest {
@@ -64,29 +65,23 @@ function goalOf({
     const { inputs } = sheet.pot.run;
     const supply = wanted.of || inputs.find((i) => i.supply !== 'free')?.supply;
     const g = inputs.filter((i) => i.supply === supply).reduce((sum, i) => sum + i.g, 0);
-    if (g <= 0) return no('none-in', 'Nothing of that goes into this pot.');
+    if (g <= 0) return no('none-in', texts.nothingGoesIntoPot);
     const bare = readNumber(amount, shelf.manner.mark);
-    const read = readAmountOf(['mass'], bare.ok ? `${amount} kg` : amount, shelf.manner);
+    const read = readAmountOf(['mass'], bare.ok ? texts.kg(amount) : amount, shelf.manner);
     return read.ok ? { ok: true, value: { factor: read.value.value / g } } : read;
   }
   const count = readNumber(amount, shelf.manner.mark);
   if (!count.ok) return count;
   const n = count.value.toNumber();
-  if (!(n >= 1 && n <= MOST))
-    return no('count-out-of-range', `${amount} ${kind}: from 1 to ${MOST}.`, n, MOST);
+  if (!(n >= 1 && n <= MOST)) return no('count-out-of-range', texts.from1(amount, kind, MOST), n, MOST);
   if (kind === 'covers') {
     const plate = plates.find((p) => p.id === wanted.of) ?? plates[0];
-    return plate
-      ? { ok: true, value: { ml: plate.ml * n } }
-      : no('no-plate', 'No dish takes any of this directly: scale to litres or portions.');
+    return plate ? { ok: true, value: { ml: plate.ml * n } } : no('no-plate', texts.noDishTakesAny);
   }
   const portions = sheet.pot.run.rows.at(-1)?.portions;
   return portions
     ? { ok: true, value: { ml: portions.pouredMl * n } }
-    : no(
-        'no-portions',
-        'This sheet does not say how large a portion is: end it with a line such as “portion 60 ml”.',
-      );
+    : no('no-portions', texts.sheetDoesNotSay);
 }
 
 /** A sheet for another amount, in the vessel asked for or the one that suits best, with its cost and what plain multiplication gets wrong. */
@@ -94,7 +89,7 @@ export function scaledSheet(on: On): Outcome<ScaledSheet> {
   const { sheet, wanted, shelf } = on;
   const { known, draft, pot } = sheet;
   if (pot.refusedAt !== undefined)
-    return no('cannot-be-scaled', `Step ${pot.refusedAt + 1} cannot be done: put that right first.`);
+    return no('cannot-be-scaled', texts.stepCannotDoneCorrect(pot.refusedAt + 1));
   const goal = goalOf(on);
   if (!goal.ok) return goal;
   const written = potOf({ ...draft, choices: [...draft.choices], steps: [...pot.steps] }, shelf);

@@ -4,6 +4,7 @@ import type { Names } from '@/core/said';
 import { amountOfStep, writeStep, type WrittenStep } from '@/core/verbs';
 import { newLine, type Draft } from './components/sheet/sheet-lines';
 import type { LivePot } from './components/figures/use-pot';
+import * as texts from './texts';
 
 /** The sheet a cure is tried out on, and what runs it. */
 export interface FixIn {
@@ -27,7 +28,7 @@ export interface FixTried {
 
 const litres = (ml: number): string => `${(ml / 1000).toFixed(ml < 995 ? 2 : 1)} l`;
 const grams = (g: number): string =>
-  g >= 995 ? `${(g / 1000).toFixed(2)} kg` : `${g.toFixed(g < 20 ? 1 : 0)} g`;
+  g >= 995 ? texts.kgG((g / 1000).toFixed(2)) : `${g.toFixed(g < 20 ? 1 : 0)} g`;
 /** A little more than what is wanted, so that rounding does not leave it just short. */
 const AMPLY = 1.02;
 
@@ -66,26 +67,26 @@ const waterIn = (c: Case, i: number, words: string): FixTried => ({
 });
 
 const lessOrLarger: Tries = (c) => [
-  as(lessIn(c, c.i, c.value, 'ml'), `Put ${litres(c.value)} less in`),
+  as(lessIn(c, c.i, c.value, 'ml'), texts.putLess(litres(c.value))),
   ...c.vessels
     .filter((v) => v.id !== c.draft.vessel)
-    .map((v) => ({ draft: { ...c.draft, vessel: v.id }, words: `Take the ${v.name}` })),
+    .map((v) => ({ draft: { ...c.draft, vessel: v.id }, words: texts.take(v.name) })),
 ];
-const waterAfter: Tries = (c) => [waterIn(c, c.i + 1, `Put ${litres(c.value)} of water in after it`)];
+const waterAfter: Tries = (c) => [waterIn(c, c.i + 1, texts.putWaterAfter(litres(c.value)))];
 const fatFirst: Tries = (c) =>
   [...c.pot.steps.entries()]
     .filter(([j, s]) => j < c.i && (s.do === 'puree' || s.do === 'mount'))
     .reverse()
     .map(([j]) => ({
       draft: withLine(c, j, writeStep({ do: 'defat', by: 'ladle' }, c.names)),
-      words: 'Take the fat off before that',
+      words: texts.takeFatOffBefore,
     }));
 const shorter: Tries = (c) => {
   if (c.step?.do !== 'cook') return [];
   const minutes = Math.floor(c.value * 60 * 0.9);
   return [
-    { draft: withStep(c, c.i, { ...c.step, lid: 'on' }), words: 'Put the lid on' },
-    { draft: withStep(c, c.i, { ...c.step, time: `${minutes} min` }), words: `Cook it ${minutes} min` },
+    { draft: withStep(c, c.i, { ...c.step, lid: 'on' }), words: texts.putLid },
+    { draft: withStep(c, c.i, { ...c.step, time: texts.min(minutes) }), words: texts.cookMin(minutes) },
   ];
 };
 
@@ -93,26 +94,26 @@ const shorter: Tries = (c) => {
 const TRIES: Readonly<Record<Warning['cure']['do'], Tries>> = {
   'fill less': lessOrLarger,
   'draw off': lessOrLarger,
-  'top up': (c) => [waterIn(c, c.i, `Put ${litres(c.value)} of water in before it`)],
-  'leave salt out': (c) => [as(lessIn(c, c.i, c.value, 'g'), `Leave ${grams(c.value)} of it out`)],
+  'top up': (c) => [waterIn(c, c.i, texts.putWaterBefore(litres(c.value)))],
+  'leave salt out': (c) => [as(lessIn(c, c.i, c.value, 'g'), texts.leaveOut(grams(c.value)))],
   loosen: waterAfter,
   'whisk water in': waterAfter,
-  'pour the water off': (c) => [{ draft: withLine(c, c.i, 'drain'), words: 'Drain it before' }],
+  'pour the water off': (c) => [{ draft: withLine(c, c.i, 'drain'), words: texts.drainBefore }],
   simmer: (c) =>
     c.step?.do === 'cook' || c.step?.do === 'reduce'
-      ? [{ draft: withStep(c, c.i, { ...c.step, heat: 'bare simmer' }), words: 'Keep it at a bare simmer' }]
+      ? [{ draft: withStep(c, c.i, { ...c.step, heat: 'bare simmer' }), words: texts.keepBareSimmer }]
       : [],
   'cook shorter': shorter,
   combine: (c) =>
     (c.pot.run.rows[c.at]?.aside.vessels ?? []).map(({ vessel: { name } }) => ({
-      draft: withLine(c, c.i + 1, `combine with ${name}`),
-      words: `Combine with the ${name}`,
+      draft: withLine(c, c.i + 1, texts.combine(name)),
+      words: texts.combineName(name),
     })),
-  return: (c) => [{ draft: withLine(c, c.i + 1, 'return the pieces'), words: 'Return the pieces' }],
+  return: (c) => [{ draft: withLine(c, c.i + 1, texts.returnPieces), words: texts.returnPiecesUpper }],
   'stronger hob': (c) =>
     c.hobs
       .filter((h) => h.id !== c.draft.hob && (h.netKw ?? Infinity) >= c.value)
-      .map((h) => ({ draft: { ...c.draft, hob: h.id }, words: `Stand it on ${h.name}` })),
+      .map((h) => ({ draft: { ...c.draft, hob: h.id }, words: texts.stand(h.name) })),
   'take the fat off first': fatFirst,
   // Stirring in off the heat and cooling in smaller pans are a cook's own decisions.
   'let it cool': () => [],

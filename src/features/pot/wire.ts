@@ -3,6 +3,7 @@ import { Choice, MOST_CHOICES, type WrittenChoice } from '@/core/kitchen-file';
 import { WrittenStep } from '@/core/verbs';
 import { sender, wire } from '@/wire';
 import { ID, TYPED } from '@/wire/fields';
+import * as texts from './texts';
 
 /** A recipe or plate that could be made and costed before a change and cannot after it, with the reason. */
 export interface MissingParts {
@@ -30,11 +31,11 @@ export const SHEET = wire<{ readonly broken: readonly MissingParts[] }, TheirShe
     id: ID,
     vessel: ID,
     hob: ID,
-    steps: z.array(WrittenStep).max(200, 'A pot sheet has at most 200 steps.'),
+    steps: z.array(WrittenStep).max(200, texts.potSheetMost200),
     /** Left out by a page that knows of none: they stay as they are. */
-    choices: z.array(Choice).max(MOST_CHOICES, `A pot sheet has at most ${MOST_CHOICES} choices.`).optional(),
+    choices: z.array(Choice).max(MOST_CHOICES, texts.potSheetMostChoices(MOST_CHOICES)).optional(),
   }),
-  waits: ({ id, steps }) => ({ thing: id, whole: true, words: `a pot sheet of ${steps.length} lines` }),
+  waits: ({ id, steps }) => ({ thing: id, whole: true, words: texts.potSheetLines(steps.length) }),
 });
 
 /** How hot it comes to the table, as typed; empty for the usual 65 °C. */
@@ -69,7 +70,7 @@ export const SHEET_NAMED = wire<null, { readonly name: string; readonly note: st
   body: z.object({
     id: ID,
     name: z.string().max(5000),
-    note: z.string().max(400, 'A note has at most 400 characters.'),
+    note: z.string().max(400, texts.noteMost400Characters),
   }),
 });
 
@@ -89,7 +90,7 @@ export const VERSION_NAMED = wire()({
   body: z.object({
     id: ID,
     version: z.int().min(1),
-    name: z.string().max(LONGEST_VERSION, `The name of a version has at most ${LONGEST_VERSION} characters.`),
+    name: z.string().max(LONGEST_VERSION, texts.nameVersionMostCharacters(LONGEST_VERSION)),
   }),
 });
 

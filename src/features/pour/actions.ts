@@ -7,6 +7,7 @@ import { searcher } from '@/search';
 import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 import { searchLarder } from '@/server/larder-search';
+import * as texts from './texts';
 
 /** Something that may stand on a plate. */
 export interface Platable {
@@ -24,11 +25,11 @@ export const findForPlate = serverQuery(
   async (who, wanted): Promise<Platable[]> => {
     const { costing } = await costedKitchen(who.kitchenId);
     const cooked = costing.state.recipes.flatMap((r): Platable[] => [
-      { id: r.id, name: r.name, says: 'from its pot', of: { product: r.id } },
+      { id: r.id, name: r.name, says: texts.fromPot, of: { product: r.id } },
       ...partsOf(r).map((part) => ({
         id: `${r.id}#${part}`,
-        name: `${part} of ${r.name}`,
-        says: 'from its pot',
+        name: texts.ofText(part, r.name),
+        says: texts.fromPot,
         of: { product: r.id, part },
       })),
     ]);
@@ -38,7 +39,7 @@ export const findForPlate = serverQuery(
       .flatMap(({ id, name }): Platable[] => [
         { id, name, of: { ingredient: id } },
         ...((costing.supplies.get(id)?.stockTrim ?? 0) > 0
-          ? [{ id: `${id}#trim`, name: `${name}, stock trim`, of: { stockTrimOf: id } }]
+          ? [{ id: `${id}#trim`, name: texts.stockTrim(name), of: { stockTrimOf: id } }]
           : []),
       ]);
     return [...made, ...things].slice(0, MOST);

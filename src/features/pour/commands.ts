@@ -10,6 +10,7 @@ import { plateCommands, parentIn } from './making';
 import { menus } from './menus/commands';
 import { trays } from './what-if/commands';
 import { PLATE } from './wire';
+import * as texts from './texts';
 
 /** Keeps a plate's amounts and menu price; refuses an amount that cannot be weighed and a price in words. */
 const keepPlate = declare({
@@ -30,8 +31,7 @@ const keepPlate = declare({
     const before = state.plates.find((p) => p.id === id);
     const stands = plates.get(id)?.plate;
     const amounts = new Map(typed.map((l) => [l.id, l.amount]));
-    if (!before || !stands)
-      throw new Refused(refuse('gone', '', 'This dish is no longer in the book.').trouble);
+    if (!before || !stands) throw new Refused(refuse('gone', '', texts.dishNoLongerKitchen).trouble);
     // A line that has just come keeps its amount, one that has just gone is passed over: whether they are one's own is the version's business.
     const asBought = new Set(typed.flatMap((l) => (l.asBought ? [l.id] : [])));
     const lines = stands.lines.map((l) => ({

@@ -9,12 +9,13 @@ import { declare, Refused } from '@/server/door';
 import { newLarderName } from '@/server/unique-name';
 import { CHANGES, parentIn } from './making';
 import { FINISH } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
-  none: 'What is the small pot called?',
-  twice: (twin: string) => `“${twin}” is in the kitchen already: choose another name for the small pot.`,
+  none: texts.whatSmallPotCalled,
+  twice: (twin: string) => texts.kitchenAlreadyChooseAnother(twin),
 };
 
 /** The smallest vessel there is. */
@@ -34,14 +35,12 @@ const finish = declare({
     const before = state.plates.find((p) => p.id === id);
     const stands = plates.get(id)?.plate;
     const from = stands?.lines.find((l) => l.id === line);
-    if (!before || !stands || !from) throw refused('gone', 'This line is no longer in the dish.');
-    if (!('product' in from.of))
-      throw refused('not-cooked', 'Only what comes from a pot is finished in a small one.');
+    if (!before || !stands || !from) throw refused('gone', texts.lineNoLongerDish);
+    if (!('product' in from.of)) throw refused('not-cooked', texts.onlyWhatComesFrom);
     const source = from.of.product;
     const of = state.recipes.find((r) => r.id === source);
     const vessel = smallest(state);
-    if (!of || !vessel)
-      throw refused('no-vessel', 'The kitchen has no vessel for it yet: say which it has, in Pot.');
+    if (!of || !vessel) throw refused('no-vessel', texts.kitchenNoVesselYet);
     const recipe: WrittenRecipe = {
       id: newId(),
       name: newLarderName(state, name, NAMED),

@@ -19,13 +19,14 @@ import { declare, Refused, type Looking } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { headTyped, servedTyped } from './head-typed';
 import { BY_ITSELF, LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
-  none: 'What is the dish called?',
-  twice: (twin: string) => `“${twin}” is a dish already: choose another name.`,
+  none: texts.whatDishCalled,
+  twice: (twin: string) => texts.dishAlreadyChooseAnother(twin),
 };
 
 /** How a plate stands now: the other side of a stale write. */
@@ -40,7 +41,7 @@ export const CHANGES = { table: 'plate' as const, id: (body: { readonly id: stri
 
 function mustBeThere(here: KitchenState, id: string): WrittenPlate {
   const plate = here.plates.find((p) => p.id === id);
-  if (!plate) throw refused('gone', '', 'This dish is no longer in the book.');
+  if (!plate) throw refused('gone', '', texts.dishNoLongerKitchen);
   return plate;
 }
 
@@ -62,7 +63,7 @@ function sizeOf(typed: string, here: KitchenState): number {
     throw refused(
       'size-out-of-range',
       'size',
-      `${typed.trim()} of each portion: from ${SIZES.least} to ${SIZES.most} times. Write such as 0${mark}5 or 60 %.`,
+      texts.eachPortionFromTimes(typed.trim(), SIZES.least, SIZES.most, mark),
       { value: size, limit: size < SIZES.least ? SIZES.least : SIZES.most },
     );
   return Number(size.toFixed(4));
@@ -128,8 +129,7 @@ const lines = declare({
         .flatMap((p) => p.lines.flatMap((l) => l.id ?? [])),
     );
     for (const [i, line] of wanted.entries()) {
-      if (elsewhere.has(line.id))
-        throw refused('id-twice', `lines[${i}]`, 'This line stands under an id that another has.');
+      if (elsewhere.has(line.id)) throw refused('id-twice', `lines[${i}]`, texts.lineSameIdAnother);
       const read = matterOf(line.of, line.amount, shelf);
       if (!read.ok && read.trouble.code !== 'no-product')
         throw new Refused(under(`lines[${i}]`, read.trouble));
@@ -167,7 +167,7 @@ function share(typed: string, path: string, here: KitchenState, most = 100): num
   const read = readPct(typed, here.kitchen.decimalMark, 'share');
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= most))
-    throw refused('share-out-of-range', path, `${read.value} % cannot be: from 0 to ${most} %.`, {
+    throw refused('share-out-of-range', path, texts.cannotFrom0(read.value, most), {
       value: read.value,
       limit: read.value > most ? most : 0,
     });
@@ -218,14 +218,14 @@ function handsOf(minutes: string, plates: string, here: KitchenState): WrittenPl
     if (!read.ok) throw new Refused(under(path, read.trouble));
     const value = read.value.toNumber();
     if (!(value >= least && value <= most))
-      throw refused('hands-out-of-range', path, `${value} ${what}: from ${least} to ${most}.`, {
+      throw refused('hands-out-of-range', path, texts.from(value, what, least, most), {
         value,
         limit: value < least ? least : most,
       });
     return value;
   };
   if (minutes.trim() === '') return undefined;
-  const together = plates.trim() === '' ? 1 : number(plates, 'plates', 1, 10_000, 'dishes at once');
+  const together = plates.trim() === '' ? 1 : number(plates, 'plates', 1, 10_000, texts.dishesOnce);
   return {
     minutes: number(minutes, 'minutes', 0.01, 1440, 'minutes'),
     plates: Math.round(together),
@@ -241,7 +241,7 @@ const byItself = declare({
   async look({ id }, { state }) {
     const here = await state();
     const before = mustBeThere(here, id);
-    if (!before.follows) throw refused('follows-nothing', '', `${before.name} stands by itself already.`);
+    if (!before.follows) throw refused('follows-nothing', '', texts.alreadyIndependent(before.name));
     const { follows: _f, ...stands } = standing(here, before);
     const own = new Set(before.lines.map((l) => l.id));
     const after = {
@@ -275,8 +275,8 @@ const served = declare({
     const stands = standing(here, before);
     const own = stands.lines.find((l) => l.id === line);
     if (packaging && own && !('ingredient' in own.of))
-      throw refused('not-packaging', 'packaging', 'Only what is bought as it is can be packaging.');
-    if (!own) throw refused('gone', '', 'This line is no longer in the dish.');
+      throw refused('not-packaging', 'packaging', texts.onlyWhatBoughtCan);
+    if (!own) throw refused('gone', '', texts.lineNoLongerDish);
     const how = {
       overfillPct: share(overfill, 'overfill', here),
       takenPct: share(taken, 'taken', here),
@@ -301,21 +301,17 @@ const away = declare({
     const here = await state();
     const before = here.plates.find((p) => p.id === id);
     if (gone !== (before !== undefined))
-      throw refused(
-        'gone',
-        '',
-        gone ? 'This dish is archived already.' : 'This dish stands in the list already.',
-      );
+      throw refused('gone', '', gone ? texts.dishArchivedAlready : texts.dishAlreadyList);
     const sizes = gone ? here.plates.filter((p) => p.follows?.plate === id) : [];
     if (sizes.length > 0)
       throw refused(
         'followed',
         '',
-        `${listNames(sizes.map((p) => p.name))} ${sizes.length === 1 ? 'follows' : 'follow'} it: put that away first, or let it stand by itself.`,
+        texts.archiveFirstOrMake(listNames(sizes.map((p) => p.name)), sizes.length),
       );
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'plate', who.kitchenId, id);
-    if (!now) throw refused('gone', '', 'There is no such dish.');
+    if (!now) throw refused('gone', '', texts.noSuchDish);
     uniqueName(here.plates, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },

@@ -23,6 +23,7 @@ import type { DecimalMark, HouseMeasure, Weighable } from '@/core/quantity';
 import { archivedRows } from '@/server/archived';
 import { costedKitchen, type CostedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import * as texts from './texts';
 
 export interface PlateSummary {
   readonly id: string;
@@ -184,10 +185,10 @@ function nameOf(state: KitchenState, of: WrittenPlate['lines'][number]['of']): s
   const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
     list.find((x) => x.id === id)?.name ?? '';
   return 'product' in of
-    ? `${of.part === undefined ? '' : `${of.part} of `}${nameIn(state.recipes, of.product)}`
+    ? `${of.part === undefined ? '' : texts.ofTextPart(of.part)}${nameIn(state.recipes, of.product)}`
     : 'ingredient' in of
       ? nameIn(state.ingredients, of.ingredient)
-      : `${nameIn(state.ingredients, of.stockTrimOf)}, stock trim`;
+      : texts.stockTrimNameIn(nameIn(state.ingredients, of.stockTrimOf));
 }
 
 function lineData(

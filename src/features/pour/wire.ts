@@ -4,6 +4,7 @@ import { SERVICES } from '@/core/kitchen-file';
 import { PlateOf } from '@/core/written';
 import { sender, wire } from '@/wire';
 import { ID, TYPED } from '@/wire/fields';
+import * as texts from './texts';
 
 /** A plate as somebody else left it. */
 export interface TheirPlate {
@@ -21,11 +22,7 @@ export const PLATE = wire<null, TheirPlate>()({
       .array(
         z.object({
           id: ID,
-          amount: z
-            .string()
-            .trim()
-            .min(1, 'An amount is missing.')
-            .max(80, 'An amount has at most 80 characters.'),
+          amount: z.string().trim().min(1, texts.amountMissing).max(80, texts.amountMost80Characters),
           /** Its count stands for things as bought from now on, where it stood for trimmed ones. */
           asBought: z.boolean().optional(),
         }),
@@ -36,7 +33,7 @@ export const PLATE = wire<null, TheirPlate>()({
   waits: ({ id, menuPrice }) => ({
     thing: id,
     whole: true,
-    words: menuPrice === '' ? 'the amounts of a dish' : `the amounts of a dish, and its price ${menuPrice}`,
+    words: menuPrice === '' ? texts.amountsDish : texts.amountsDishPrice(menuPrice),
   }),
 });
 
@@ -65,24 +62,20 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
         z.object({
           id: ID,
           of: PlateOf,
-          amount: z
-            .string()
-            .trim()
-            .min(1, 'How much of it is in the dish?')
-            .max(80, 'An amount has at most 80 characters.'),
+          amount: z.string().trim().min(1, texts.howMuchDish).max(80, texts.amountMost80Characters),
           /** How it is served, where it comes back; of a line that stands there it is as it stands. */
           overfillPct: z.number().min(0).max(100).optional(),
           takenPct: z.number().min(0).max(100).optional(),
           packaging: z.literal(true).optional(),
         }),
       )
-      .max(60, 'A dish has at most 60 lines.'),
+      .max(60, texts.dishMost60Lines),
   }),
 });
 
 /** What a plate is called, the tax in its price, and what its food may cost of it; as typed. */
 export const PlateHead = z.object({
-  name: NAME.trim().min(1, 'What is the dish called?'),
+  name: NAME.trim().min(1, texts.whatDishCalled),
   tax: TYPED,
   target: TYPED,
   /** How it is served, and what is lost on the way; left out, as it is. */

@@ -36,7 +36,11 @@ const read = new LRUCache<string, Pick<BatchLessons, 'boils' | 'left'>>({ max: M
 /** What batches say, held while the kitchen they are costed in stands. */
 const held = new WeakMap<KitchenCosting, Map<string, BatchLessons | undefined>>();
 
-function readHeld(batch: WrittenBatch, running: RunningBatch, c: ProcessConstants): Pick<BatchLessons, 'boils' | 'left'> {
+function readHeld(
+  batch: WrittenBatch,
+  running: RunningBatch,
+  c: ProcessConstants,
+): Pick<BatchLessons, 'boils' | 'left'> {
   const key = JSON.stringify([
     batch.id,
     batch.events.map((e) => e.id),

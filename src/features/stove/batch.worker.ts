@@ -75,7 +75,9 @@ const naming = (events: readonly WrittenBatchEvent[]): string =>
     .join(' ');
 
 /** The batch with what names a thing of the house looked up here, and its lines in words, where some of that was told or taken back since the page was read. */
-async function runningNow(of: EstimateRequest): Promise<{ running: RunningBatch; lines: readonly string[] | undefined }> {
+async function runningNow(
+  of: EstimateRequest,
+): Promise<{ running: RunningBatch; lines: readonly string[] | undefined }> {
   const here = naming(of.events) === naming(of.running.events) ? undefined : await house();
   return {
     running: here?.running(stands(of)) ?? { ...of.running, events: of.events },
@@ -111,10 +113,18 @@ const worker = {
 
   /** How it will stand that is left alone until somebody is back. */
   night: async (of: EstimateRequest, back: number, turned?: Heat): Promise<OvernightForecast> =>
-    overnightForecast((await runningNow(of)).running, of.now, back, constantsOf(of), of.own.rules?.night, turned),
+    overnightForecast(
+      (await runningNow(of)).running,
+      of.now,
+      back,
+      constantsOf(of),
+      of.own.rules?.night,
+      turned,
+    ),
 
   /** A line of it as one would type it. */
-  line: async (of: EstimateRequest, id: string): Promise<string | undefined> => (await house())?.line(stands(of), id),
+  line: async (of: EstimateRequest, id: string): Promise<string | undefined> =>
+    (await house())?.line(stands(of), id),
 
   /** A line as somebody says that it was done. */
   read: async (of: EstimateRequest, text: string): Promise<ParsedLine | undefined> =>

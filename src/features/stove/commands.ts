@@ -24,6 +24,7 @@ import { figureTaught, timesTaughtOf } from './learned';
 import { learnable, type Learning } from './learnable';
 import { isWeighed } from './learned-times';
 import { BATCH, BATCH_AWAY, LEARN, LEARN_TIMES, UNDO_EVENT, TELL } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, message: string, more?: { value: number; limit: number }): Refused =>
   new Refused(refuse(code, '', message, more).trouble);
@@ -51,18 +52,13 @@ const AFTERWARDS: ReadonlySet<WrittenBatchEvent['is']> = new Set([
 function mustBeTime(at: string, now: Date, since?: string): void {
   const ahead = Date.parse(at) - now.getTime();
   if (ahead > AHEAD_MS)
-    throw refused(
-      'in-the-future',
-      `This is said to have happened ${Math.round(ahead / 60_000)} min from now: look at the clock of this tablet.`,
-      { value: Math.round(ahead / 60_000), limit: 0 },
-    );
+    throw refused('in-the-future', texts.wouldMinFromNow(Math.round(ahead / 60_000)), {
+      value: Math.round(ahead / 60_000),
+      limit: 0,
+    });
   if (since !== undefined && Date.parse(at) < Date.parse(since))
-    throw refused('before-it-began', 'This is said to have happened before the pot was put on.');
-  if (-ahead > LONGEST_MS)
-    throw refused(
-      'too-long-ago',
-      'This is said to have happened more than 14 days ago: no pot stands so long.',
-    );
+    throw refused('before-it-began', texts.wouldBeforeBatchStarted);
+  if (-ahead > LONGEST_MS) throw refused('too-long-ago', texts.wouldMoreThan14);
 }
 
 /** h for which a pot is left alone at the most: till the same hour of the next day. */
@@ -72,11 +68,7 @@ const NIGHT_H = 24;
 function mustBeOneNight({ at, until }: { readonly at: string; readonly until: string }): void {
   const h = (Date.parse(until) - Date.parse(at)) / 3_600_000;
   if (h > 0 && h <= NIGHT_H) return;
-  throw refused(
-    'no-night',
-    `A pot is left for up to ${NIGHT_H} h, from when somebody says so; this would be ${h.toFixed(1)} h.`,
-    { value: h, limit: NIGHT_H },
-  );
+  throw refused('no-night', texts.potLeftUpH(NIGHT_H, h.toFixed(1)), { value: h, limit: NIGHT_H });
 }
 
 /** A vessel holds one batch at a time. */
@@ -88,10 +80,7 @@ async function mustBeFree(
   const taken = await heldBy(sql, who.kitchenId, id);
   if (!taken) return;
   const since = clockIn(who.zone, new Date(taken.startedAt));
-  throw refused(
-    'vessel-taken',
-    `${name} holds ${taken.name} since ${since}: choose another vessel, or end that batch first.`,
-  );
+  throw refused('vessel-taken', texts.holdsSinceChooseAnother(name, taken.name, since));
 }
 
 /** What is foretold of a batch before it begins; nothing of one whose lines cannot be done. */
@@ -111,16 +100,16 @@ const start = declare({
   async look({ id, recipe, vessel, hob, times, startedAt }, { who, at, state, costed }) {
     const here = await state();
     const sheet = here.recipes.find((r) => r.id === recipe);
-    if (!sheet) throw refused('gone', 'This sheet has been archived: there is nothing to cook by.');
+    if (!sheet) throw refused('gone', texts.sheetArchivedNothingCook);
     const stands = here.vessels.find((v) => v.id === vessel);
     if (!stands || !here.hobs.some((h) => h.id === hob))
-      throw refused('gone', 'This vessel or hob has been archived: choose another.');
+      throw refused('gone', texts.vesselOrHobArchivedChooseAnother);
     await mustBeFree(database(), who, stands);
     if (startedAt !== null) mustBeTime(startedAt, at);
     const steps = stepsInForce(sheet).map(({ way: _w, off: _o, ...step }) =>
       scaledLine({ ...step, id: step.id ?? newId() } as (typeof sheet.steps)[number], times, mannerIn(here)),
     );
-    if (steps.length === 0) throw refused('empty', `${sheet.name} has no lines yet: write them first.`);
+    if (steps.length === 0) throw refused('empty', texts.noLinesYetWrite(sheet.name));
     const after: WrittenBatch = {
       id,
       recipe,
@@ -145,7 +134,7 @@ const start = declare({
 
 async function batchHere({ who }: Looking, id: string): Promise<WrittenBatch> {
   const [batch] = await readBatches(database(), who.kitchenId, { are: 'one', id });
-  if (!batch) throw refused('gone', 'This batch has been archived.');
+  if (!batch) throw refused('gone', texts.batchArchived);
   return batch;
 }
 
@@ -160,8 +149,7 @@ async function stamped(
   const own = who.person.name;
   const claims = how === 'unverified' && said !== undefined && said !== own;
   const known =
-    claims &&
-    (await allPeople(database(), who.kitchenId)).some((p) => p.leftAt === null && p.name === said);
+    claims && (await allPeople(database(), who.kitchenId)).some((p) => p.leftAt === null && p.name === said);
   return {
     ...event,
     recordedAt: at.toISOString(),
@@ -180,14 +168,13 @@ const tell = declare({
     // What happened before the end and comes after it has only travelled for longer.
     const end = here.events.find((e) => e.is === 'ended');
     if (end && !AFTERWARDS.has(event.is) && Date.parse(event.at) > Date.parse(end.at))
-      throw refused('ended', 'This batch is over: take its end back first.');
+      throw refused('ended', texts.batchFinishedUndoEnd);
     mustBeTime(event.at, looking.at, here.startedAt);
     if (event.is === 'night') mustBeOneNight(event);
     if (event.is === 'done' && !here.steps.some((s) => s.id === event.step))
-      throw refused('gone', 'This line is not one of this batch.');
+      throw refused('gone', texts.lineNotPartBatch);
     if (event.is === 'otherwise') {
-      if (!here.steps.some((s) => s.id === event.step))
-        throw refused('gone', 'This line is not one of this batch.');
+      if (!here.steps.some((s) => s.id === event.step)) throw refused('gone', texts.lineNotPartBatch);
       const step = tryResolve(event.as, (await looking.costed()).costing.shelf);
       if (!step.ok) throw new Refused(step.trouble);
     }
@@ -195,10 +182,7 @@ const tell = declare({
       const { costing } = await looking.costed();
       const limits = costing.state.kitchen.rules?.cooling ?? [];
       if (coolingOf(here.events, limits, looking.at.getTime())?.limits.some((l) => l.passed))
-        throw refused(
-          'past-a-limit',
-          'This pot is past a limit of this house: nothing is put right any more. Its food-safety plan says what becomes of it.',
-        );
+        throw refused('past-a-limit', texts.potPastLimitHouse);
       for (const written of event.steps) {
         const step = tryResolve(written, costing.shelf);
         if (!step.ok) throw new Refused(step.trouble);
@@ -230,7 +214,7 @@ const back = declare({
   moves: 'nothing that is costed',
   async look({ batch, event: id }, looking) {
     const event = (await batchHere(looking, batch)).events.find((e) => e.id === id);
-    if (!event) throw refused('gone', 'This has been taken back already.');
+    if (!event) throw refused('gone', texts.alreadyUndone);
     return { event };
   },
   async write({ sql, kitchenId, at }, { batch }, { event }) {
@@ -253,16 +237,12 @@ const learn = declare({
     const { costing } = await looking.costed();
     const { heat, lid } = of;
     const vessel = costing.state.vessels.find((v) => v.id === of.vessel);
-    if (!vessel) throw refused('gone', 'This vessel has been archived.');
+    if (!vessel) throw refused('gone', texts.vesselArchived);
     const others = (vessel.boils ?? []).filter((b) => b.heat !== heat || b.lid !== lid);
     const before = vessel.boils ?? [];
     if (!of.accept) return { before, after: others };
     const figure = await figureTaught(looking.who, costing, of);
-    if (!figure)
-      throw refused(
-        'nothing-taught',
-        'No batch that counts has been read at this heat: nothing is learned yet.',
-      );
+    if (!figure) throw refused('nothing-taught', texts.noBatchCountsRead);
     const after = [...others, { ...figure, on: dayIn(looking.who.zone, looking.at) }];
     return { before, after };
   },
@@ -273,12 +253,12 @@ const learn = declare({
 });
 
 const NOTHING_TAUGHT: Readonly<Record<TimesKind, string>> = {
-  gives: 'No batch that counts was read by a refractometer: nothing is learned yet.',
-  keeps: 'No batch that counts was read before and after it was strained: nothing is learned yet.',
-  clings: 'No batch that counts was read before and after it was poured over: nothing is learned yet.',
-  loses: 'No batch that counts was read before and after the machine: nothing is learned yet.',
-  pours: 'Nobody has said how many portions went out of a batch that counts: nothing is learned yet.',
-  hands: 'No labour minutes were entered for this batch: nothing is learned yet.',
+  gives: texts.noBatchCountsReadRefractometerNothing,
+  keeps: texts.noBatchCountsReadBeforeAfter,
+  clings: texts.noBatchCountsReadBeforeAfterPouredOver,
+  loses: texts.noBatchCountsReadBeforeAfterMachineNothing,
+  pours: texts.noBatchCountsPortions,
+  hands: texts.noLabourMinutesEntered,
 };
 
 /** A sheet whose lines can no longer be done is told, not written: with less in it a later line may be there already. */
@@ -321,8 +301,7 @@ const learnTimes = declare({
   moves: 'costs',
   async look({ kind, of, supplier }, looking) {
     const { costing } = await looking.costed();
-    if (kind === 'keeps' && isWeighed(costing, of))
-      throw refused('weighed', 'This was measured in a yield test: that value is used, and changes there.');
+    if (kind === 'keeps' && isWeighed(costing, of)) throw refused('weighed', texts.measuredYieldTestValue);
     const times = await timesTaughtOf(looking.who, costing, kind, of, supplier);
     const change = times === undefined ? undefined : learnable(costing, kind, of)?.change(times);
     if (!change) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
@@ -343,7 +322,7 @@ const away = declare({
   async look({ id, away: gone }, { who }) {
     const now = await nowOf(database(), 'batch', who.kitchenId, id);
     if (!now || now.away === gone)
-      throw refused('gone', gone ? 'This batch is archived already.' : 'This batch is here already.');
+      throw refused('gone', gone ? texts.batchArchivedAlready : texts.batchHereAlready);
     return { before: { away: !gone }, after: { away: gone } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {

@@ -7,6 +7,7 @@ import type { ProcessConstants } from '@/core/pot';
 import { CONSTANTS } from '@/core/reference';
 import { potOf } from '@/core/shelf';
 import { settingsOf, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
+import * as texts from './texts';
 
 /** A figure as it is reckoned with and as it would be. */
 export interface LearnableFigure {
@@ -114,7 +115,7 @@ function ofIngredient({ state }: KitchenCosting, kind: 'gives' | 'keeps', of: st
   if (kind === 'gives')
     return (
       gelatin && {
-        title: `${name}: what it gives`,
+        title: texts.whatGives(name),
         figure: (times) => figureOf(gelatin.gPerKg, bounded(gelatin.gPerKg * times, 300), 'g/kg'),
         change: (times) => ({
           what: 'gelatin',
@@ -133,7 +134,7 @@ function ofIngredient({ state }: KitchenCosting, kind: 'gives' | 'keeps', of: st
       }
     );
   return {
-    title: `${name}: what it keeps`,
+    title: texts.whatKeeps(name),
     figure: (times) => figureOf(ml, bounded(ml * times, 5000), 'ml/kg'),
     // Pressed they keep in proportion: what was read says nothing else of it.
     change: (times) => ({
@@ -163,7 +164,7 @@ function walls({ state: { kitchen } }: KitchenCosting): Learnable {
   const after = (times: number): number => bounded(now * times, 10);
   const before = settingsOf(kitchen);
   return {
-    title: 'Pots that are poured out: what stays on their walls',
+    title: texts.potsPouredOutWhat,
     figure: (times) => figureOf(now, after(times), 'times the usual'),
     change: (times) => ({
       what: 'settings',
@@ -186,7 +187,7 @@ function strainer({ state: { kitchen } }: KitchenCosting, name: string): Learnab
   const before = settingsOf(kitchen);
   const others = (kitchen.rules?.strainers ?? []).filter((s) => s.name !== name);
   return {
-    title: `${name.charAt(0).toUpperCase()}${name.slice(1)}: what stays in it`,
+    title: texts.whatStays(name.charAt(0).toUpperCase(), name.slice(1)),
     figure: (times) => figureOf(now, after(times), 'ml'),
     change: (times) => ({
       what: 'settings',
@@ -203,9 +204,9 @@ function strainer({ state: { kitchen } }: KitchenCosting, name: string): Learnab
 
 const NTH = ['first', 'second', 'third'];
 const LINES = {
-  puree: { words: 'what stays in the blender', field: 'loss', most: 90, unit: '%' },
-  sieve: { words: 'what stays in the sieve', field: 'loss', most: 90, unit: '%' },
-  portion: { words: 'how full its portions are', field: 'overfill', most: 100, unit: '% over' },
+  puree: { words: texts.whatStaysBlender, field: 'loss', most: 90, unit: '%' },
+  sieve: { words: texts.whatStaysSieve, field: 'loss', most: 90, unit: '%' },
+  portion: { words: texts.howFullPortions, field: 'overfill', most: 100, unit: '% over' },
 } as const;
 
 /** What a line of a sheet loses in a machine, or pours over: its own, for what is thick or full of seeds loses more. */
@@ -225,7 +226,7 @@ function ofLine(costing: KitchenCosting, of: string): Learnable | undefined {
     bounded((verb === 'portion' ? (1 + share) * times - 1 : share * times) * 100, most, 1);
   const { mark } = mannerIn(state);
   return {
-    title: `${recipe.name}: ${words}${nth === '1' ? '' : `, the ${NTH[Number(nth) - 1] ?? `${nth}th`} time`}`,
+    title: `${recipe.name}: ${words}${nth === '1' ? '' : texts.time(NTH[Number(nth) - 1], nth)}`,
     share,
     figure: (times) => figureOf(share * 100, after(times), unit),
     change: (times) => {

@@ -19,7 +19,14 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { batchLessons } from './batch-lessons';
-import { giversIn, timesOf, timesRows, type CameFrom, type LessonSource, type TimesRow } from './learned-times';
+import {
+  giversIn,
+  timesOf,
+  timesRows,
+  type CameFrom,
+  type LessonSource,
+  type TimesRow,
+} from './learned-times';
 import { boilsEffect, type LearnedEffect } from './learned-effect';
 import { endOf } from './queries';
 

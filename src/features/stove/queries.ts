@@ -30,6 +30,7 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { bonesIn } from './pantry';
+import * as texts from './texts';
 
 /** What of a kitchen counts in how its pots are followed. */
 export type Own = Pick<KitchenState['kitchen'], 'hands' | 'sharedHands' | 'rules'>;
@@ -127,9 +128,7 @@ function shown(
     recipe: { id: batch.recipe, there: state.recipes.some((r) => r.id === batch.recipe) },
     vessel,
     hob: hob?.name ?? '',
-    gone: running
-      ? undefined
-      : 'Its vessel or hob is archived: restore it, and the pot can be followed again.',
+    gone: running ? undefined : texts.vesselOrHobArchived,
     running,
     written: {
       recipe: batch.recipe,
@@ -162,7 +161,12 @@ const wheres = new WeakMap<KitchenCosting, LRUCache<string, BatchFigures>>();
 const MINUTE = 60_000;
 const MOST_HELD = 60;
 
-function figuresAt(costing: KitchenCosting, batch: WrittenBatch, running: RunningBatch, at: number): BatchFigures {
+function figuresAt(
+  costing: KitchenCosting,
+  batch: WrittenBatch,
+  running: RunningBatch,
+  at: number,
+): BatchFigures {
   const held = wheres.get(costing) ?? new LRUCache<string, BatchFigures>({ max: MOST_HELD });
   wheres.set(costing, held);
   const key = `${Math.floor(at / MINUTE)} ${batch.id} ${batch.events.map((e) => e.id).join()}`;
@@ -213,7 +217,11 @@ function besideOf({ layer }: KitchenCosting, { fuel, kWh, handsHours }: BatchRes
 const ends = new WeakMap<KitchenCosting, Map<string, BatchResult | undefined>>();
 
 /** How a batch ended, at the prices of today; nothing while it is on. */
-export function endOf(costing: KitchenCosting, batch: WrittenBatch, running: RunningBatch): BatchResult | undefined {
+export function endOf(
+  costing: KitchenCosting,
+  batch: WrittenBatch,
+  running: RunningBatch,
+): BatchResult | undefined {
   const end = batch.events.find((e) => e.is === 'ended');
   if (end?.is !== 'ended') return undefined;
   const held = ends.get(costing) ?? new Map<string, BatchResult | undefined>();

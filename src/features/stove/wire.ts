@@ -5,6 +5,7 @@ import { Id } from '@/core/written';
 import { sender, wire } from '@/wire';
 import { ID } from '@/wire/fields';
 import { eventWords } from './words';
+import * as texts from './texts';
 
 /** A batch as it is put on: of which sheet, where, how much of it, and since when where it began before anybody told. */
 export const Put = z.object({
@@ -12,10 +13,7 @@ export const Put = z.object({
   recipe: ID,
   vessel: ID,
   hob: ID,
-  times: z
-    .number()
-    .min(0.05, 'A batch is at least a twentieth of its sheet.')
-    .max(50, 'A batch is at most fifty times its sheet.'),
+  times: z.number().min(0.05, texts.batchLeastTwentiethSheet).max(50, texts.batchMostFiftyTimes),
   startedAt: z.iso.datetime().nullable(),
 });
 export type Put = z.infer<typeof Put>;
@@ -45,7 +43,7 @@ export const UNDO_EVENT = wire<{ readonly stands: number }>()({
     thing: batch,
     whole: false,
     remembered: true,
-    words: 'something taken back',
+    words: texts.entryUndone,
   }),
 });
 

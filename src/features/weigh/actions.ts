@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { searcher } from '@/search';
 import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
+import * as texts from './texts';
 
 const MOST = 12;
 
@@ -21,7 +22,7 @@ export const findOther = serverQuery(
   async (who, wanted, madeHere): Promise<Other[]> => {
     const { state, supplies } = (await costedKitchen(who.kitchenId)).costing;
     const others: Other[] = [
-      ...state.recipes.map(({ id, name }) => ({ id, name, says: 'made here', is: 'product' as const })),
+      ...state.recipes.map(({ id, name }) => ({ id, name, says: texts.madeHere, is: 'product' as const })),
       ...state.ingredients
         .filter((i) => !madeHere && supplies.get(i.id)?.price)
         .map(({ id, name }) => ({ id, name, says: 'bought', is: 'ingredient' as const })),

@@ -51,7 +51,12 @@ const LEAST_SHARE = 0.01;
 const MOST = 8;
 
 /** The figures that account for most of how unsure it is how much dearer one way is than another. */
-export function measureNext(setup: SimulationSetup, values: Float64Array, a: number, b: number): MeasureNext[] {
+export function measureNext(
+  setup: SimulationSetup,
+  values: Float64Array,
+  a: number,
+  b: number,
+): MeasureNext[] {
   const of = costDifferences(values, setup.ways.length, a, b);
   const band = bandOf(of);
   const width = band ? band.high - band.low : 0;

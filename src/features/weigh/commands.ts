@@ -10,12 +10,13 @@ import { uniqueName } from '@/server/unique-name';
 import { answerQuestion, currentSummary } from './question-answer';
 import { currentWins } from './simulations';
 import { QUESTION, QUESTION_AWAY, QUESTION_SEEN } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
-  none: 'What is the question called?',
-  twice: (twin: string) => `“${twin}” is a question already: choose another name.`,
+  none: texts.whatQuestionCalled,
+  twice: (twin: string) => texts.questionAlreadyChooseAnother(twin),
 };
 
 const questionsHere = ({ who }: Looking) => readQuestionRows(database(), who.kitchenId);
@@ -49,7 +50,7 @@ const keep = declare({
   async look({ id, name, asks, beside }, looking) {
     const here = await questionsHere(looking);
     const row = here.find((q) => q.id === id);
-    if (id !== null && !row) throw refused('gone', 'This question is deleted already.');
+    if (id !== null && !row) throw refused('gone', texts.questionDeletedAlready);
     const told = await mustBeAsked(looking, { asks, beside });
     const after: WrittenQuestion = {
       id: id ?? newId(),
@@ -74,13 +75,10 @@ const away = declare({
     const here = await questionsHere(looking);
     const there = here.some((q) => q.id === id);
     if (gone !== there)
-      throw refused(
-        'gone',
-        gone ? 'This question is deleted already.' : 'This question stands here already.',
-      );
+      throw refused('gone', gone ? texts.questionDeletedAlready : texts.questionAlreadyHere);
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'question', looking.who.kitchenId, id);
-    if (!now) throw refused('gone', 'There is no such question.');
+    if (!now) throw refused('gone', texts.noSuchQuestion);
     uniqueName(here, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },
@@ -96,7 +94,7 @@ const seen = declare({
   moves: 'nothing that is costed',
   async look({ id }, looking) {
     const row = (await questionsHere(looking)).find((q) => q.id === id);
-    if (!row) throw refused('gone', 'This question is deleted already.');
+    if (!row) throw refused('gone', texts.questionDeletedAlready);
     const before = written(row);
     const told = await mustBeAsked(looking, before);
     return { before, after: { ...before, ...(told ? { told } : {}) } };

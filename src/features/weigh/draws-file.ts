@@ -1,13 +1,14 @@
 import { stringify } from 'csv-stringify/browser/esm/sync';
 import { SIMULATED, type SimulatedFigure } from '@/core/uncertainty';
+import * as texts from './texts';
 
 const COLUMNS: Readonly<Record<SimulatedFigure, string>> = {
   litres: 'litres',
   saltPct: 'salt %',
   body: 'body',
   elapsedHours: 'hours',
-  perL: 'per litre',
-  perPortion: 'a portion',
+  perL: texts.perLitre,
+  perPortion: texts.portion,
 };
 
 /**

@@ -36,9 +36,16 @@ import { database } from '@/server/database';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { questionChange, listQuestions, type QuestionChange, type QuestionListed } from './saved-questions';
-import { answerCosts, answerQuestion, costSourcesOf, costPerLitre, type QuestionAnswer } from './question-answer';
+import {
+  answerCosts,
+  answerQuestion,
+  costSourcesOf,
+  costPerLitre,
+  type QuestionAnswer,
+} from './question-answer';
 import { firstSimulations, simulationSetup } from './simulations';
 import { titleOf } from './words';
+import * as texts from './texts';
 
 /** One of the ways on the screen. */
 export interface WayShown {
@@ -240,7 +247,7 @@ export async function weighPage(
   const names = recipe && { ...namesIn(costing.state), self: recipe.id };
   const at = (id: string | undefined): string => {
     const step = recipe?.steps.find((s) => s.id === id);
-    return recipe && step && names ? lineWords(step, recipe, names) : 'the whole pot';
+    return recipe && step && names ? lineWords(step, recipe, names) : texts.wholePot;
   };
   return {
     questions: await listQuestions(who),

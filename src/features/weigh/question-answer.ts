@@ -69,17 +69,24 @@ async function layAnew(
 }
 
 /** What each way was paid for, by name. */
-export const costSourcesOf = ({ ways, pots, cooked }: QuestionAnswer, layers: readonly Layer[]): CostSource[][] =>
-  ways.map((way, i) => costSources(pots, way, cooked[i] as CookedWay, layers));
+export const costSourcesOf = (
+  { ways, pots, cooked }: QuestionAnswer,
+  layers: readonly Layer[],
+): CostSource[][] => ways.map((way, i) => costSources(pots, way, cooked[i] as CookedWay, layers));
 
 /** What a litre of each way costs in some layers; null where it is not known. */
-export const costPerLitre = ({ figures }: Pick<QuestionAnswer, 'figures'>, layers: readonly Layer[]): (number | null)[] =>
-  figures.map((f) => countedPerLitre(f.perL, layers));
+export const costPerLitre = (
+  { figures }: Pick<QuestionAnswer, 'figures'>,
+  layers: readonly Layer[],
+): (number | null)[] => figures.map((f) => countedPerLitre(f.perL, layers));
 
 /** The same of those ways that are an answer. */
 export const answerCosts = (laid: QuestionAnswer, layers: readonly Layer[]): (number | null)[] =>
   costPerLitre(laid, layers).map((cost, i) => (laid.meets[i] ? cost : null));
 
 /** What a question comes to now, as it is kept to be held against later. */
-export const currentSummary = (laid: QuestionAnswer, asks: WrittenAsks, layers: readonly Layer[]): WrittenTold | undefined =>
-  summaryOf(laid.costing, laid.apart, asks, answerCosts(laid, layers));
+export const currentSummary = (
+  laid: QuestionAnswer,
+  asks: WrittenAsks,
+  layers: readonly Layer[],
+): WrittenTold | undefined => summaryOf(laid.costing, laid.apart, asks, answerCosts(laid, layers));

@@ -7,6 +7,7 @@ import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { answerCosts, answerQuestion, type QuestionAnswer } from './question-answer';
 import { SURE_SHARE, currentWins } from './simulations';
+import * as texts from './texts';
 
 /** An answer that is another now, or sure where it was not (or the other way round), and the prices that have moved since. */
 export interface QuestionChange {
@@ -33,10 +34,11 @@ export async function questionChange(
   const flipped = winner !== told.winner;
   const wins = flipped || told.sure === undefined ? undefined : await currentWins(kitchenId, laid, layers);
   const is = wins?.[winner] ?? 0;
-  const crossed = wins !== undefined && told.sure !== undefined && told.sure >= SURE_SHARE !== is >= SURE_SHARE;
+  const crossed =
+    wins !== undefined && told.sure !== undefined && told.sure >= SURE_SHARE !== is >= SURE_SHARE;
   if (!flipped && !crossed) return undefined;
   return {
-    was: laid.ways[told.winner]?.name ?? 'another way',
+    was: laid.ways[told.winner]?.name ?? texts.anotherWay,
     is: laid.ways[winner]?.name ?? '',
     on: told.on,
     sure: crossed && told.sure !== undefined ? { was: told.sure, is } : undefined,
@@ -63,8 +65,7 @@ async function listed(kitchenId: string, row: QuestionRow): Promise<QuestionList
   if (!laid.ok) return { ...nothing, trouble: laid.trouble.message };
   const perL = answerCosts(laid.value, layersOf(row));
   const best = cheapest(perL);
-  if (best === undefined)
-    return { ...nothing, trouble: 'No way has a cost that is known and is what was asked for.' };
+  if (best === undefined) return { ...nothing, trouble: texts.noWayMeetsRequest };
   const [first = 0, next] = perL.flatMap((c) => c ?? []).sort((a, b) => a - b);
   return {
     id,

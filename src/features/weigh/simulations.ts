@@ -19,7 +19,11 @@ const FIRST_DRAWS = 8;
 export const SURE_SHARE = 0.9;
 
 /** All it takes to draw a question, here or in a browser. */
-export async function simulationSetup(kitchenId: string, laid: QuestionAnswer, layers: readonly Layer[]): Promise<SimulationSetup> {
+export async function simulationSetup(
+  kitchenId: string,
+  laid: QuestionAnswer,
+  layers: readonly Layer[],
+): Promise<SimulationSetup> {
   const { costing, apart, ways } = laid;
   const articles = apart.stuffs.flatMap(([id]) => costing.supplies.get(id)?.price?.article.id ?? []);
   const points = await pointsOf(database(), kitchenId, articles);
@@ -72,7 +76,11 @@ export const firstSimulations = (laid: QuestionAnswer, setup: SimulationSetup): 
   heldIn(firsts, laid, setup.layers, async () => [...(await runInSlices(drawsOf(setup, FIRST_DRAWS)))]);
 
 /** In which share of some draws each way is the cheapest; held while what was laid stands. */
-export function currentWins(kitchenId: string, laid: QuestionAnswer, layers: readonly Layer[]): Promise<readonly number[]> {
+export function currentWins(
+  kitchenId: string,
+  laid: QuestionAnswer,
+  layers: readonly Layer[],
+): Promise<readonly number[]> {
   return heldIn(wins, laid, layers, async () => {
     const setup = await simulationSetup(kitchenId, laid, layers);
     return certaintyOf(await runInSlices(drawsOf(setup, A_LOOK)), laid.ways.length, laid.meets).wins;

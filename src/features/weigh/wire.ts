@@ -2,10 +2,11 @@ import { z } from 'zod';
 import { Asks, Question } from '@/core/kitchen-file';
 import { wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
 /** A question as it is kept. */
 export const QuestionTyped = z.object({
-  name: z.string().trim().min(1, 'What is the question called?').max(120),
+  name: z.string().trim().min(1, texts.whatQuestionCalled).max(120),
   asks: Asks,
   beside: Question.shape.beside.unwrap(),
 });

@@ -20,6 +20,7 @@ import { log } from '../log';
 import { may, roleWords, type Rank, type Worker } from '../roles';
 import { withMutex } from '../mutex';
 import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
+import * as texts from './texts';
 
 /** How often a write is begun anew: after a lock conflict, or because the kitchen moved between looking and writing. */
 const MOST_TRIES = 8;
@@ -63,17 +64,10 @@ export async function perform(
   who: Worker | undefined,
   tell?: Tell,
 ): Promise<Reply<unknown, unknown>> {
-  if (!who) return no('signed-out', 'You are signed out: sign in again and you can save what you typed.');
+  if (!who) return no('signed-out', texts.youSignedOutSign);
   if (envelope.person !== undefined && envelope.person !== who.person.id)
-    return no(
-      'other-person',
-      `${who.person.name} is signed in here by now, and this was typed by somebody else: they can save it once they sign in here again.`,
-    );
-  if (!declared)
-    return no(
-      'unknown-kind',
-      'This was written by another version of Half Pot, which this one does not know: load the page again.',
-    );
+    return no('other-person', texts.signedHereNowTyped(who.person.name));
+  if (!declared) return no('unknown-kind', texts.writtenAnotherVersionHalf);
   if (!may(who.role, declared.role)) return no('not-allowed', mayNot(who.role, declared.role));
   const room = await noRoom();
   if (room) return no('no-room', room);
@@ -98,8 +92,7 @@ export async function perform(
   }
 }
 
-const mayNot = (rank: Rank, least: Rank): string =>
-  `A ${roleWords(rank)} may look at this but not change it; ${least === 'changer' ? 'a manager may, or a cook where the house lets cooks change recipes and prices' : `a ${least} may`}.`;
+const mayNot = (rank: Rank, least: Rank): string => texts.mayLookButNot(roleWords(rank), least);
 
 /** How the thing stands now, for whoever was overtaken; undefined where that cannot be told, which is no reason to say less. */
 async function otherSide({ changes, wire }: AnyDeclared, body: unknown, looking: Looking): Promise<unknown> {
@@ -118,10 +111,10 @@ const versionNow = async ({ changes }: AnyDeclared, id: string, who: Worker): Pr
 /** Who was faster, when, and with what: one of the two is kept. */
 async function overtaken(id: string, { who, state }: Looking, tell: Tell | undefined): Promise<string> {
   const [last] = await changesIn(database(), who.kitchenId, { subject: id, most: 1 });
-  if (!last) return 'Somebody changed this while you were at it: keep yours or take theirs.';
-  const by = `${last.byName ?? 'Somebody'} changed this at ${clockIn(who.zone, last.at)} while you were at it`;
+  if (!last) return texts.somebodyChangedWhileYou;
+  const by = texts.changedWhileYouEditing(last.byName, clockIn(who.zone, last.at));
   const what = tell ? ` (${tell(last, await state())})` : '';
-  return `${by}${what}: keep yours or take theirs.`;
+  return texts.keepYoursOrTake(by, what);
 }
 
 /** What follows a write that has been done: whatever becomes of it, the write has been kept, and that is what is answered. */
@@ -143,8 +136,7 @@ function readBody(
   { wire, upgrades = [] }: AnyDeclared,
   { kindVersion, body }: Envelope,
 ): { readonly read: unknown } | No {
-  if (kindVersion > wire.version)
-    return no('newer-kind', 'Half Pot has been updated while you were at it: load the page again.');
+  if (kindVersion > wire.version) return no('newer-kind', texts.halfPotUpdatedWhile);
   const current = upgrades.slice(kindVersion - 1).reduce<unknown>((older, up) => up(older), body);
   const read = wire.body.safeParse(current);
   if (read.success) return { read: read.data };
@@ -275,10 +267,7 @@ function sentBefore(
 ): Reply<unknown, unknown> {
   return done.personId === who.person.id && done.kind === kind && done.bodySha256 === bodySha256
     ? (done.answer as Reply<unknown, unknown>)
-    : no(
-        'id-twice',
-        'Under this command’s id something else was done before: it is sent again with an id of its own.',
-      );
+    : no('id-twice', texts.underCommandsIdSomething);
 }
 
 function failed(error: unknown, kind: string): No<unknown> {
@@ -287,23 +276,12 @@ function failed(error: unknown, kind: string): No<unknown> {
     const mistakes = error.more.mistakes?.map((m) => ({ path: m.path, message: m.message }));
     return { ok: false, code, message, path, numbers, mistakes, theirs: error.more.theirs };
   }
-  if (isDuplicate(error))
-    return no(
-      'there-already',
-      'Something with this name or number is here already: choose another, or load the page again to see it.',
-    );
+  if (isDuplicate(error)) return no('there-already', texts.somethingNameOrNumber);
   if (error instanceof MovedOn || error instanceof BusyError || isLockConflict(error))
-    return no('busy', 'Many people are writing at this moment: what you typed still stands here; try again.');
+    return no('busy', texts.manyPeopleWritingMoment);
   log.error({ err: error, kind }, 'a write failed');
-  if (error instanceof UnresponsiveError)
-    return no(
-      'no-database',
-      'The kitchen’s records do not answer at this moment: what you typed still stands here; try again in a little while.',
-    );
-  return no(
-    'failed',
-    'This could not be saved: something went wrong on our side. What you typed still stands here; try again.',
-  );
+  if (error instanceof UnresponsiveError) return no('no-database', texts.kitchensRecordsDoNot);
+  return no('failed', texts.couldNotSavedSomething);
 }
 
 let forgotAt = 0;

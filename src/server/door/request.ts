@@ -5,6 +5,7 @@ import { env } from '../env';
 import { currentWorker } from '../session';
 import type { AnyDeclared } from './declare';
 import { perform, type Tell } from './perform';
+import * as texts from './texts';
 
 /** Bytes of the largest write: a price list of 16 MB, in letters. */
 const LARGEST = 24 * 1024 * 1024;
@@ -46,23 +47,15 @@ export async function answerCommand(
   kinds: ReadonlyMap<string, AnyDeclared>,
   tell?: Tell,
 ): Promise<Response> {
-  if (!isFromHere(request.headers))
-    return refused(
-      403,
-      'other-origin',
-      'This did not come from a page of this kitchen: nothing was written.',
-    );
+  if (!isFromHere(request.headers)) return refused(403, 'other-origin', texts.didNotComeFrom);
   if (Number(request.headers.get('content-length') ?? 0) > LARGEST)
-    return refused(
-      413,
-      'too-large',
-      `This is larger than ${LARGEST / 1024 / 1024} MB, the most that is taken at once.`,
-    );
+    return refused(413, 'too-large', texts.largerThanMbMost(LARGEST / 1024 / 1024));
   const json = readJson(await request.text().catch(() => ''));
   const envelope = Envelope.safeParse(json);
-  if (!envelope.success)
-    return refused(400, 'unreadable', 'This could not be read: load the page again and try once more.');
-  return Response.json(await perform(kinds.get(envelope.data.kind), envelope.data, await currentWorker(), tell));
+  if (!envelope.success) return refused(400, 'unreadable', texts.couldNotReadLoad);
+  return Response.json(
+    await perform(kinds.get(envelope.data.kind), envelope.data, await currentWorker(), tell),
+  );
 }
 
 /** Kinds by their names; throws where two declare the same. */

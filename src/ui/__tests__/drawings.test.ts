@@ -16,7 +16,7 @@ describe('the litre', () => {
         const sum = (list: readonly { money: number }[]): number => list.reduce((a, s) => a + s.money, 0);
         expect(sum(shown)).toBeCloseTo(sum(all), 6);
         expect(shown.length).toBeLessThanOrEqual(6);
-        const named = shown.filter((s) => s.name !== 'all else');
+        const named = shown.filter((s) => s.name !== 'everything else');
         for (let i = 1; i < named.length; i += 1)
           expect(named[i]?.money).toBeLessThanOrEqual(named[i - 1]?.money ?? Infinity);
         const guessed = all.some((s) => s.estimate && s.money > 0);

@@ -1,6 +1,7 @@
 'use client';
 
 import { useFormatters } from '../formatters-context';
+import * as texts from './texts';
 
 /** One weighing, reading or batch as it bears on a figure. */
 export interface Dot {
@@ -66,7 +67,7 @@ function ticksOf(f: Dotted): number[] {
 }
 
 const words = (d: Dot, value: string): string =>
-  `${value}, ${d.words}${d.outlier ? ', far from the others' : ''}${d.not ? `, does not count: ${d.not}` : ''}`;
+  `${value}, ${d.words}${d.outlier ? texts.farFromOthers : ''}${d.not ? texts.doesNotCount(d.not) : ''}`;
 
 /**
  * What was measured as dots, in rows, under the estimate and over what both together say. A dot that does not count is
@@ -99,7 +100,7 @@ export function Dots({ figure: f }: { readonly figure: Dotted }) {
       ))}
       {f.inForce !== undefined && (
         <path d={`M${x(f.inForce) - 6} 1 L${x(f.inForce) + 6} 1 L${x(f.inForce)} 10 Z`} fill="var(--iron)">
-          <title>{`used now: ${show(f.inForce)}`}</title>
+          <title>{texts.usedNow(show(f.inForce))}</title>
         </path>
       )}
       <Axis figure={f} x={x} bottom={bottom} />
@@ -155,7 +156,7 @@ function Prior({
   return (
     <>
       <text x={0} y={TOP + BAND / 2 + 5}>
-        estimate
+        {texts.estimate}
       </text>
       <rect
         x={x(prior.low)}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useFormatters } from '../formatters-context';
+import * as texts from './texts';
 
 /** One layer of a litre: where part of its money came from. */
 export interface Stratum {
@@ -40,7 +41,7 @@ export function strataOf(all: readonly Stratum[]): Stratum[] {
     rest.length === 1
       ? one
       : {
-          name: 'all else',
+          name: texts.everythingElse,
           money: rest.reduce((sum, s) => sum + s.money, 0),
           estimate: rest.some((s) => s.estimate),
         },
@@ -100,7 +101,7 @@ export function LitreJug({ strata }: { strata: readonly Stratum[] }) {
       className="drawing jug"
       viewBox={`0 ${highest} 220 ${268 - highest}`}
       role="img"
-      aria-label={`One litre: ${strata.map((s) => `${s.name} ${bare(s.money)}`).join(', ')}`}
+      aria-label={texts.oneLitre(strata.map((s) => `${s.name} ${bare(s.money)}`).join(', '))}
     >
       {layers.map((l) => (
         <g key={l.name}>

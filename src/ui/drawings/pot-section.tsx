@@ -3,6 +3,7 @@
 import { useId, useRef, type KeyboardEvent, type PointerEvent, type RefObject } from 'react';
 import { dipAt, levelAt, maxFillMl, type Vessel } from '@/core/pot';
 import { halfWidthAt, laidOut, scaleFor, WIDTH } from './pot-geometry';
+import * as texts from './texts';
 
 /** A line on the pot's wall. */
 export interface TideMark {
@@ -67,7 +68,7 @@ export function PotSection({ vessel, levelCm, nowWords, heapCm, marks, hot, drag
       className="drawing pot-drawing"
       viewBox={`0 0 372 ${floor + 26}`}
       role="group"
-      aria-label={`${vessel.name} in section, liquid ${dipAt(vessel, levelCm).toFixed(1)} cm below the rim`}
+      aria-label={texts.sectionLiquidCmBelow(vessel.name, dipAt(vessel, levelCm).toFixed(1))}
     >
       <clipPath id={clip}>
         <path d={outline(shownLevel)} />
@@ -110,7 +111,7 @@ function FillLine({ at: { centre, half, y }, fill }: Placed & { readonly fill: n
         strokeDasharray="5 4"
       />
       <text x={centre - half(fill) + 8} y={y(fill) - 4} style={{ fill: 'var(--claret)' }}>
-        max fill
+        {texts.maxFill}
       </text>
     </>
   );
@@ -193,7 +194,7 @@ function Dips({
             strokeWidth="1"
           />
           <text style={l.now ? NOW : DIP} x={centre + half(rim) + 17} y={l.y + (l.now ? 8 : 6)}>
-            {dipAt(vessel, (floor - l.at) / scale).toFixed(1)} cm
+            {texts.cm(dipAt(vessel, (floor - l.at) / scale).toFixed(1))}
           </text>
         </g>
       ))}
@@ -233,12 +234,12 @@ function Handle(props: HandleProps) {
       className="handle"
       role="slider"
       tabIndex={0}
-      aria-label="Reduce to this level: drag, or use the arrow keys"
+      aria-label={texts.reduceLevelDragOr}
       aria-orientation="vertical"
       aria-valuemin={Number(dipAt(vessel, drag.fromCm).toFixed(1))}
       aria-valuemax={Number(dipAt(vessel, LEAST_CM).toFixed(1))}
       aria-valuenow={Number(dipAt(vessel, levelCm).toFixed(1))}
-      aria-valuetext={`${dipAt(vessel, levelCm).toFixed(1)} cm below the rim`}
+      aria-valuetext={texts.cmBelowRim(dipAt(vessel, levelCm).toFixed(1))}
       style={{ cursor: 'ns-resize' }}
       onKeyDown={nudge}
       onPointerDown={(event) => {

@@ -4,6 +4,7 @@ import { useCombobox } from 'downshift';
 import { useId, useRef, useState, type Ref } from 'react';
 import { flushSync } from 'react-dom';
 import Form from 'react-bootstrap/Form';
+import * as texts from './texts';
 
 /** Something that can be chosen by its name. */
 export interface ComboOption {
@@ -63,7 +64,7 @@ export function Combo<C extends ComboOption>(props: Props<C>) {
         })}
       />
       <ul
-        {...box.getMenuProps({ 'aria-label': 'What fits' })}
+        {...box.getMenuProps({ 'aria-label': texts.whatFits })}
         className={`dropdown-menu${box.isOpen ? ' show' : ''}`}
       >
         {box.isOpen &&
@@ -78,14 +79,12 @@ export function Combo<C extends ComboOption>(props: Props<C>) {
             </li>
           ))}
         {box.isOpen && box.items.length === 0 && (
-          <li className="dropdown-item disabled">
-            {box.waiting ? 'Looking …' : 'Nothing here is called that.'}
-          </li>
+          <li className="dropdown-item disabled">{box.waiting ? texts.looking : texts.nothingHereCalled}</li>
         )}
       </ul>
       {box.unknown && (
         <span id={none} role="alert" className="trouble">
-          Nothing here is called “{box.inputValue}”.
+          {texts.nothingHereCalledInputValue(box.inputValue)}
         </span>
       )}
     </div>

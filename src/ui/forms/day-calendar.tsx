@@ -4,6 +4,7 @@ import { useMemo, type RefObject } from 'react';
 import Overlay from 'react-bootstrap/Overlay';
 import { DayPicker } from 'react-day-picker';
 import { useFormatters } from '../formatters-context';
+import * as texts from './texts';
 
 /** A day as the calendar counts them: noon of it, wherever the browser stands. */
 const noon = (iso: string): Date => {
@@ -62,7 +63,7 @@ export function DayCalendar({
           style={{ ...style, zIndex: 20 }}
           className="day-picker"
           role="dialog"
-          aria-label="Calendar"
+          aria-label={texts.calendar}
         >
           <DayPicker
             mode="single"

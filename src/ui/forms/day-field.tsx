@@ -8,6 +8,7 @@ import Form from 'react-bootstrap/Form';
 import InputGroup from 'react-bootstrap/InputGroup';
 import { readDay } from '@/core/day';
 import { useFormatters } from '../formatters-context';
+import * as texts from './texts';
 
 /** The calendar comes when it is first opened. */
 const DayCalendar = dynamic(() => import('./day-calendar').then((m) => m.DayCalendar), { ssr: false });
@@ -81,7 +82,7 @@ const Opens = ({
   readonly open: boolean;
   readonly toggle: () => void;
 }) => (
-  <Button variant="plain" aria-label={`${label}: calendar`} aria-expanded={open} onClick={toggle}>
+  <Button variant="plain" aria-label={texts.calendarLabel(label)} aria-expanded={open} onClick={toggle}>
     <CalendarDays size={17} aria-hidden="true" />
   </Button>
 );
@@ -99,13 +100,11 @@ function Notes({
   readonly sample: string;
 }) {
   const { day } = useFormatters();
-  if (none) return <span className="small-line quiet">Write a day such as {sample}.</span>;
+  if (none) return <span className="small-line quiet">{texts.writeDaySuch(sample)}</span>;
   if (outside === undefined) return null;
   return (
     <span role="alert" className="trouble">
-      {max && outside > max
-        ? `${day(max)} is the last day there is.`
-        : `${day(min ?? '')} is the first day there is.`}
+      {max && outside > max ? texts.lastDay(day(max)) : texts.firstDay(day(min ?? ''))}
     </span>
   );
 }

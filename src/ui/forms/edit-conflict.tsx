@@ -4,6 +4,7 @@ import { createContext, useContext } from 'react';
 import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import { get, useWatch, type FieldValues, type Path, type UseFormReturn } from 'react-hook-form';
+import * as texts from './texts';
 
 /** A form that somebody else has kept meanwhile: what they say, and the two ways on. */
 export interface EditConflict {
@@ -33,7 +34,7 @@ export function TheirValue<T extends FieldValues>({
   if (!theirs) return null;
   const value: unknown = get(theirs, name);
   return value === undefined || value === mine ? null : (
-    <span className="small-line trouble d-block">theirs: {say(value)}</span>
+    <span className="small-line trouble d-block">{texts.theirs(say(value))}</span>
   );
 }
 
@@ -45,10 +46,10 @@ export function EditConflictNotice({ both }: { readonly both: EditConflict | und
       <p className="mb-2">{both.message}</p>
       <div className="d-flex gap-2">
         <Button variant="outline-primary" size="sm" onClick={both.keepMine}>
-          Keep mine
+          {texts.keepMine}
         </Button>
         <Button variant="outline-primary" size="sm" onClick={both.takeTheirs}>
-          Take theirs
+          {texts.takeTheirs}
         </Button>
       </div>
     </Alert>

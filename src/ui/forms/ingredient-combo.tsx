@@ -19,7 +19,8 @@ interface Props {
 export function IngredientCombo({ except, ...box }: Props) {
   const find = useIngredientSearch();
   const look = useCallback(
-    async (wanted: string): Promise<readonly FoundIngredient[]> => (await find(wanted)).filter((f) => f.id !== except),
+    async (wanted: string): Promise<readonly FoundIngredient[]> =>
+      (await find(wanted)).filter((f) => f.id !== except),
     [find, except],
   );
   return <Combo find={look} {...box} />;

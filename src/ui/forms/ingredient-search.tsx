@@ -14,8 +14,12 @@ type Find = (wanted: string) => Promise<FoundIngredient[]>;
 const Context = createContext<Find>(() => Promise.resolve([]));
 
 /** Gives every chooser below its search over the kitchen's ingredients. */
-export const IngredientSearchProvider = ({ find, children }: { readonly find: Find; readonly children: ReactNode }) => (
-  <Context value={find}>{children}</Context>
-);
+export const IngredientSearchProvider = ({
+  find,
+  children,
+}: {
+  readonly find: Find;
+  readonly children: ReactNode;
+}) => <Context value={find}>{children}</Context>;
 
 export const useIngredientSearch = (): Find => useContext(Context);

@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { TroubleText } from './trouble-text';
+import * as texts from './texts';
 
 interface Props {
   readonly of: {
@@ -21,11 +22,11 @@ interface Props {
 export const SaveButton = ({ of, children = 'Save', className }: Props) => (
   <>
     <Button type="submit" className={className} disabled={of.busy}>
-      {of.question === undefined ? children : 'It is meant: keep it'}
+      {of.question === undefined ? children : texts.yesSave}
     </Button>
     {of.kept && (
       <span role="status" className="small-line cheaper ms-2">
-        ✓ saved
+        {texts.saved}
       </span>
     )}
     {of.here !== undefined && (

@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { useSaid } from '../formatters-context';
+import * as texts from './texts';
 
 interface Props {
   readonly says: string | null | undefined;
@@ -22,10 +23,10 @@ export function TroubleText({ says, id, as: As = 'p', both }: Props) {
         <>
           {' '}
           <Button variant="plain" size="sm" onClick={both.keepMine}>
-            Keep mine
+            {texts.keepMine}
           </Button>{' '}
           <Button variant="plain" size="sm" onClick={both.takeTheirs}>
-            Take theirs
+            {texts.takeTheirs}
           </Button>
         </>
       )}

@@ -4,6 +4,7 @@ import Button from 'react-bootstrap/Button';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { useUnsavedChanges } from '../frame/unsaved-changes';
 import { useEarlyInput } from './use-early-input';
+import * as texts from './texts';
 
 interface Props {
   readonly label: string;
@@ -71,10 +72,10 @@ export function TypedField({
         <span className="typed-asks" role="alert">
           {question}{' '}
           <Button variant="plain" size="sm" onClick={meant}>
-            Save
+            {texts.save}
           </Button>{' '}
           <Button variant="plain" size="sm" onClick={takeBack}>
-            Put back {value}
+            {texts.putBack(value)}
           </Button>
         </span>
       )}

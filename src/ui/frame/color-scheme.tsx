@@ -4,6 +4,7 @@ import { ThemeProvider, useTheme } from 'next-themes';
 import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 import { useHydrated } from '../forms/use-hydrated';
+import * as texts from './texts';
 
 /** Light or dark, as the device is or as somebody chose on it. */
 export const ColorScheme = ({
@@ -25,7 +26,7 @@ export const ColorScheme = ({
 );
 
 const CHOICES = [
-  ['system', 'as this device is'],
+  ['system', texts.device],
   ['light', 'light'],
   ['dark', 'dark'],
 ] as const;
@@ -37,7 +38,7 @@ export function ColorSchemeChoice() {
   const here = useHydrated();
   return (
     <Form.Group controlId="light">
-      <Form.Label>Light or dark</Form.Label>
+      <Form.Label>{texts.lightOrDark}</Form.Label>
       <Form.Select
         disabled={!here}
         value={here ? theme : 'system'}

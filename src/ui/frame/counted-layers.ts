@@ -1,9 +1,10 @@
 import { COUNTED_COOKIE, layerName, type Layer } from '@/core/layers';
+import * as texts from './texts';
 
 /** What stands in a cost, in words: `ingredients`, `ingredients, energy and labour`. */
 export function layersText(counted: readonly Layer[]): string {
   const names = counted.map(layerName);
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
+  return names.length < 2 ? (names[0] ?? '') : texts.and(names.slice(0, -1).join(', '), names.at(-1) ?? '');
 }
 
 /** How long a device keeps the choice, s. */

@@ -8,6 +8,7 @@ import { BESIDE, layerName, layerText } from '@/core/layers';
 import { saveCountedLayers } from './counted-layers';
 import { useFormatters } from '../formatters-context';
 import { SidePanel } from '../panels/side-panel';
+import * as texts from './texts';
 
 /** What is counted in costs, and the one switch for it: the same on every page that shows a cost. */
 export function LayerSwitch() {
@@ -25,10 +26,10 @@ export function LayerSwitch() {
   return (
     <>
       <Button variant="plain" size="sm" className="flex-shrink-0" onClick={() => setOpen(true)}>
-        Showing: {layerText(counted)}
+        {texts.showing(layerText(counted))}
       </Button>
-      <SidePanel title="What is counted in costs" open={open} close={() => setOpen(false)}>
-        <Form.Check id="counted-ingredients" label="ingredients, always" checked disabled readOnly />
+      <SidePanel title={texts.whatCountsCosts} open={open} close={() => setOpen(false)}>
+        <Form.Check id="counted-ingredients" label={texts.ingredientsAlways} checked disabled readOnly />
         {BESIDE.map((layer) => (
           <Form.Check
             key={layer}
@@ -39,10 +40,7 @@ export function LayerSwitch() {
             onChange={(event) => set(layer, event.target.checked)}
           />
         ))}
-        <p className="quiet small-line mt-3">
-          It counts on this device, for dishes, pots and the price book. Food cost is always of the
-          ingredients alone: it is what targets are set for.
-        </p>
+        <p className="quiet small-line mt-3">{texts.appliesDeviceDishesPots}</p>
       </SidePanel>
     </>
   );

@@ -2,6 +2,7 @@
 
 import Button from 'react-bootstrap/Button';
 import { SidePanel } from '../panels/side-panel';
+import * as texts from './texts';
 
 interface Props {
   readonly stay: () => void;
@@ -10,14 +11,14 @@ interface Props {
 
 /** Whether what is typed is left behind. */
 export const LeaveDialog = ({ stay, leave }: Props) => (
-  <SidePanel title="Unsaved changes" open close={stay}>
-    <p>It will be lost if you leave this page.</p>
+  <SidePanel title={texts.unsavedChanges} open close={stay}>
+    <p>{texts.willLostIfYou}</p>
     <div className="d-flex gap-2">
       <Button onClick={stay} autoFocus>
-        Stay here
+        {texts.stayHere}
       </Button>
       <Button variant="plain" onClick={leave}>
-        Leave without saving
+        {texts.leaveWithoutSaving}
       </Button>
     </div>
   </SidePanel>

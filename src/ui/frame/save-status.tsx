@@ -24,6 +24,7 @@ import {
 import { SidePanel } from '../panels/side-panel';
 import { useToast } from './toasts';
 import { hasUnsavedChanges, useHasUnsavedChanges } from './unsaved-changes';
+import * as texts from './texts';
 
 /**
  * How it stands with what was typed, in sight on every screen: kept, not kept, or kept here until there is a connection. What waits is
@@ -51,7 +52,7 @@ export function SaveStatus({ person }: { readonly person: string }) {
         )}
       </span>
       {open && waiting.length > 0 && (
-        <SidePanel title="What waits on this device" open close={() => setOpen(false)}>
+        <SidePanel title={texts.waitingDevice} open close={() => setOpen(false)}>
           <WaitingList mine={mine} others={others} />
         </SidePanel>
       )}
@@ -68,13 +69,13 @@ function wordsOf(is: {
   readonly refused: number;
   readonly others: number;
 }): string {
-  if (is.refused > 0) return `not kept: ${is.refused}`;
-  if (is.waits > 0) return `no connection: ${is.waits} kept here`;
-  if (is.others > 0) return `somebody else’s: ${is.others} kept here`;
-  if (!is.connected) return 'no connection';
+  if (is.refused > 0) return texts.notSaved(is.refused);
+  if (is.waits > 0) return texts.noConnectionSavedDevice(is.waits);
+  if (is.others > 0) return texts.somebodyElsesSavedDevice(is.others);
+  if (!is.connected) return texts.noConnection;
   if (is.sending > 0) return 'saving …';
-  if (is.unkept) return 'not saved yet';
-  return is.kept ? '✓ all saved' : '';
+  if (is.unkept) return texts.notSavedYet;
+  return is.kept ? texts.allSaved : '';
 }
 
 /** Sends what waits when the page is opened, when the network is back, and when somebody comes back to the page. */
@@ -88,7 +89,7 @@ function useQueue(person: string): void {
     go();
     const end = onSent((sent, reply) => {
       if (!reply.ok) return false;
-      tell(`Sent and kept: ${sent.words} (${sent.page.title}).`);
+      tell(texts.sentSaved(sent.words, sent.page.title));
       if (!hasUnsavedChanges()) router.refresh();
       return false;
     });
@@ -115,31 +116,27 @@ function WaitingList({ mine, others }: { readonly mine: readonly QueuedWrite[]; 
       {mine.map((w) => (
         <section key={w.id} className="mb-3">
           <p className="mb-1">
-            <b>{w.words}</b>, typed on <a href={w.page.path}>{w.page.title}</a>
+            <b>{w.words}</b>
+            {texts.typed} <a href={w.page.path}>{w.page.title}</a>
           </p>
           {w.refused ? (
             <>
               <p className="trouble mb-1">{w.refused.message}</p>
               <div className="d-flex gap-2">
                 <Button size="sm" variant="outline-primary" onClick={() => void insist(w.id, v7())}>
-                  {w.refused.code === 'stale' ? 'Keep mine' : 'Send it again'}
+                  {w.refused.code === 'stale' ? texts.keepMine : texts.sendAgain}
                 </Button>
                 <Button size="sm" variant="plain" onClick={() => void giveUp(w.id)}>
-                  {w.refused.code === 'stale' ? 'Take theirs' : 'Give it up'}
+                  {w.refused.code === 'stale' ? texts.takeTheirs : texts.discard}
                 </Button>
               </div>
             </>
           ) : (
-            <p className="quiet mb-0">Sent as soon as the server answers.</p>
+            <p className="quiet mb-0">{texts.sentSoonServerAnswers}</p>
           )}
         </section>
       ))}
-      {others > 0 && (
-        <p className="quiet">
-          {others} {others === 1 ? 'waits' : 'wait'} for somebody else: sent when they are signed in here
-          again.
-        </p>
-      )}
+      {others > 0 && <p className="quiet">{texts.waitsWaitSomebodyElse(others)}</p>}
     </>
   );
 }

@@ -3,6 +3,7 @@
 import Button from 'react-bootstrap/Button';
 import Toast from 'react-bootstrap/Toast';
 import ToastContainer from 'react-bootstrap/ToastContainer';
+import * as texts from './texts';
 
 /** A notice: what was done, and the way to take it back where there is one. */
 export interface ToastMessage {
@@ -37,13 +38,13 @@ export const ToastList = ({
                 t.undo?.();
               }}
             >
-              Undo
+              {texts.undo}
             </Button>
           )}
           <Button
             variant="close"
             className={`btn-close-white${t.undo ? '' : ' ms-auto'}`}
-            aria-label="Close"
+            aria-label={texts.close}
             onClick={() => close(t.id)}
           />
         </Toast.Body>

@@ -11,6 +11,7 @@ import { forgetPages } from '@/wire';
 import { PotMark } from '../drawings/pot-mark';
 import { leaveGuarded } from './unsaved-changes';
 import { STATIONS } from './stations';
+import * as texts from './texts';
 
 interface Props {
   readonly kitchen: string;
@@ -42,20 +43,20 @@ export function TopBar({ kitchen, person, role, byPin, signOut, tools, kept }: P
   return (
     <Navbar as="header" role="banner" expand="md" collapseOnSelect className="iron-bar" data-bs-theme="dark">
       <a href="#work" className="visually-hidden-focusable btn btn-light position-absolute m-1">
-        Skip to the work
+        {texts.skipContent}
       </a>
       <Link
         prefetch={false}
         href="/"
         className="navbar-brand d-flex align-items-center gap-2"
-        title={`Half Pot at ${kitchen}`}
+        title={texts.halfPot(kitchen)}
       >
-        <PotMark /> Half Pot
+        <PotMark /> {texts.halfPotUpper}
       </Link>
       {kept}
-      <Navbar.Toggle aria-controls="stations" label="Stations" />
+      <Navbar.Toggle aria-controls="stations" label={texts.stations} />
       <Navbar.Collapse id="stations">
-        <nav aria-label="Stations">
+        <nav aria-label={texts.stations}>
           <Nav as="ul">
             {OPEN.map((s) => (
               <Nav.Item as="li" key={s.id}>
@@ -66,20 +67,16 @@ export function TopBar({ kitchen, person, role, byPin, signOut, tools, kept }: P
         </nav>
         <div className="at-work d-flex flex-wrap align-items-center gap-3 py-1">
           {tools}
-          <Link prefetch={false} href="/house" title="What holds for the whole kitchen">
-            This kitchen
+          <Link prefetch={false} href="/house" title={texts.settingsWholeKitchen}>
+            {texts.kitchen}
           </Link>
           <Link
             prefetch={false}
             href="/people"
-            title={
-              byPin
-                ? 'A PIN opens a cook’s work; sign in by password for a manager’s'
-                : 'Who is in, and your password'
-            }
+            title={byPin ? texts.pinAllowsCooksWork : texts.whoSignedYourPassword}
           >
             {person}, {role}
-            {byPin && ' by PIN'}
+            {byPin && texts.pin}
           </Link>
           <SignOut act={signOut} />
         </div>
@@ -91,7 +88,7 @@ export function TopBar({ kitchen, person, role, byPin, signOut, tools, kept }: P
 const SignOut = ({ act }: { readonly act: () => Promise<void> }) => (
   <form action={act} onSubmit={() => void forgetPages()}>
     <Button type="submit" variant="outline-light" size="sm">
-      Sign out
+      {texts.signOut}
     </Button>
   </form>
 );

@@ -2,6 +2,7 @@
 
 import { Suspense, useEffect, useState, type ReactNode } from 'react';
 import { ProgressMeter } from '../drawings/progress-meter';
+import * as texts from './texts';
 
 interface Progress {
   readonly done: number;
@@ -49,14 +50,12 @@ function WorkingOut() {
   const now = at ? Math.round((at.done / Math.max(1, at.of)) * 100) : 0;
   return (
     <div className="working-out" role="status">
-      <h1>Calculating</h1>
+      <h1>{texts.calculating}</h1>
       <p className="lead-line">
-        The application has just been started.{' '}
-        {at
-          ? `${at.done} of ${at.of} pots are done; the figures come with the last.`
-          : 'The book is being read.'}
+        {texts.applicationJustStarted}{' '}
+        {at ? texts.potsDoneFiguresCome(at.done, at.of) : texts.recipesBeingRead}
       </p>
-      <ProgressMeter now={now} label="Pots calculated" />
+      <ProgressMeter now={now} label={texts.potsCalculated} />
     </div>
   );
 }

@@ -8,13 +8,15 @@ import { useToast } from '../frame/toasts';
 import { TroubleText } from '../forms/trouble-text';
 import { useSave, type SaveAnswer } from '../forms/use-save';
 import { UsedBy, type User } from '../tables/used-by';
+import * as texts from './texts';
 
 interface Props {
   readonly name: string;
   /** Who lives from it. */
   readonly users: readonly User[];
   /** What may take its place: undefined where nothing can. */
-  readonly others?: ((wanted: string) => readonly ComboOption[] | Promise<readonly ComboOption[]>) | undefined;
+  readonly others?:
+    ((wanted: string) => readonly ComboOption[] | Promise<readonly ComboOption[]>) | undefined;
   readonly open: boolean;
   readonly close: () => void;
   readonly put: (instead: string | null) => Promise<SaveAnswer>;
@@ -33,36 +35,36 @@ export function ArchiveDialog({ name, users, others, open, close, put, bringBack
     void keep(() => put(instead?.id ?? null)).then((ok) => {
       if (!ok) return;
       close();
-      const so = instead ? `, and ${instead.name} stands in its place` : '';
+      const so = instead ? texts.replaced(instead.name) : '';
       // With its places taken by another thing, bringing it back alone would not put it there again.
-      tell(`${name} is archived${so}.`, instead ? undefined : () => void back(bringBack));
+      tell(texts.archived(name, so), instead ? undefined : () => void back(bringBack));
       then?.();
     });
   return (
-    <SidePanel title={`Archive ${name}?`} open={open} close={close}>
+    <SidePanel title={texts.archive(name)} open={open} close={close}>
       {users.length === 0 ? (
-        <p>Not used anywhere. You can restore it from the list at any time.</p>
+        <p>{texts.notUsedAnywhereYou}</p>
       ) : (
         <>
           <p>
-            <UsedBy by={users} lead="It is taken by " most={8} />.
+            <UsedBy by={users} lead={texts.used} most={8} />.
           </p>
           {others ? (
             <>
-              <p className="mb-1">What takes its place in {users.length === 1 ? 'it' : 'all of them'}?</p>
-              <Combo label="What takes its place" chosen={instead} choose={setInstead} find={others} />
+              <p className="mb-1">{texts.whatTakesPlaceAll(users.length)}</p>
+              <Combo label={texts.replacement} chosen={instead} choose={setInstead} find={others} />
             </>
           ) : (
-            <p>Remove it there first.</p>
+            <p>{texts.removeFirst}</p>
           )}
         </>
       )}
       <div className="d-flex gap-2 mt-3">
         <Button disabled={state.busy || (users.length > 0 && (!others || !instead))} onClick={away}>
-          {users.length > 0 && others ? 'Archive, and put that in its place' : 'Archive'}
+          {users.length > 0 && others ? texts.archiveReplace : texts.archiveUpper}
         </Button>
         <Button variant="plain" onClick={close}>
-          Cancel
+          {texts.cancel}
         </Button>
       </div>
       <TroubleText says={state.message} />

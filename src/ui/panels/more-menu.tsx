@@ -3,12 +3,13 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import Dropdown from 'react-bootstrap/Dropdown';
+import * as texts from './texts';
 
 /** Actions on the thing a page shows that are used less often. The few usual ones are buttons beside it. */
 export const MoreMenu = ({ children }: { readonly children: ReactNode }) => (
   <Dropdown>
     <Dropdown.Toggle variant="plain" size="sm">
-      More
+      {texts.more}
     </Dropdown.Toggle>
     <Dropdown.Menu>{children}</Dropdown.Menu>
   </Dropdown>

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import Offcanvas from 'react-bootstrap/Offcanvas';
+import * as texts from './texts';
 
 interface Props {
   readonly title: string;
@@ -13,7 +14,7 @@ interface Props {
 /** Something asked or shown beside the work, which stays where it is meanwhile. */
 export const SidePanel = ({ title, open, close, children }: Props) => (
   <Offcanvas show={open} onHide={close} placement="end" aria-labelledby="side-title">
-    <Offcanvas.Header closeButton closeLabel="Close">
+    <Offcanvas.Header closeButton closeLabel={texts.close}>
       <Offcanvas.Title id="side-title" as="h2" className="fs-4">
         {title}
       </Offcanvas.Title>

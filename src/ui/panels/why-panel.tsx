@@ -5,6 +5,7 @@ import Offcanvas from 'react-bootstrap/Offcanvas';
 import Placeholder from 'react-bootstrap/Placeholder';
 import type { Why } from '@/core/why';
 import { useFormatters } from '../formatters-context';
+import * as texts from './texts';
 
 interface Props {
   /** Null while it is looked up. */
@@ -17,7 +18,7 @@ interface Props {
 export function WhyPanel({ why, open, close }: Props) {
   return (
     <Offcanvas show={open} onHide={close} placement="end" aria-labelledby="why-title">
-      <Offcanvas.Header closeButton closeLabel="Close">
+      <Offcanvas.Header closeButton closeLabel={texts.close}>
         <WhyHead why={why} />
       </Offcanvas.Header>
       <Offcanvas.Body>
@@ -30,7 +31,7 @@ export function WhyPanel({ why, open, close }: Props) {
 /** Where the answer will stand, while it is looked up. */
 const LookingItUp = () => (
   <Placeholder as="div" animation="glow" role="status">
-    <span className="visually-hidden">Searching …</span>
+    <span className="visually-hidden">{texts.searching}</span>
     {[9, 7, 8, 6, 7].map((wide, i) => (
       <Placeholder key={i} xs={wide} className="d-block my-3" />
     ))}
@@ -42,7 +43,7 @@ function WhyHead({ why }: { why: Why | null }) {
   return (
     <div>
       <Offcanvas.Title id="why-title" as="h2" className="fs-4">
-        {why ? `Why ${why.money === null ? 'is the cost of this not known' : money(why.money)}?` : 'Why?'}
+        {why ? texts.why(why.money, money(why.money)) : texts.whyUpper}
       </Offcanvas.Title>
       {why && (
         <div>
@@ -123,11 +124,11 @@ const PLACES: Readonly<Record<string, (id: string) => string>> = {
 };
 
 const GO_WORDS: Readonly<Record<string, string>> = {
-  recipe: 'Open the pot sheet',
-  ingredient: 'Find it in the price book',
-  plate: 'Open the dish',
-  tests: 'See the tests it was learned from',
-  invoice: 'Open the invoice',
+  recipe: texts.openPotSheet,
+  ingredient: texts.findPriceBook,
+  plate: texts.openDish,
+  tests: texts.seeTestsLearnedFrom,
+  invoice: texts.openInvoice,
 };
 
 function GoTo({ to, close }: { to: string; close: () => void }) {

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { createContext, useCallback, useContext, useState, useTransition, type ReactNode } from 'react';
 import type { Why } from '@/core/why';
+import * as texts from './texts';
 
 /** The panel comes when it is first asked for: a page that only shows figures needs none of it. */
 const WhyPanel = dynamic(() => import('./why-panel').then((m) => m.WhyPanel), { ssr: false });
@@ -51,7 +52,7 @@ export function WhyFigure({
       type="button"
       className={`why-button fig ${className}`}
       onClick={() => ask(of)}
-      aria-label={`${label}: why?`}
+      aria-label={texts.whyLabel(label)}
     >
       {children}
     </button>

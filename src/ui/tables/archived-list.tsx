@@ -5,6 +5,7 @@ import ListGroup from 'react-bootstrap/ListGroup';
 import { useFormatters } from '../formatters-context';
 import { TroubleText } from '../forms/trouble-text';
 import { useSave, type SaveAnswer } from '../forms/use-save';
+import * as texts from './texts';
 
 export interface ArchivedRow {
   readonly id: string;
@@ -26,21 +27,21 @@ export function ArchivedList({
   if (rows.length === 0) return null;
   return (
     <details className="mt-4">
-      <summary>Archived: {rows.length}</summary>
+      <summary>{texts.archived(rows.length)}</summary>
       <ListGroup as="ul" variant="flush" style={{ maxWidth: '36rem' }}>
         {rows.map((r) => (
           <ListGroup.Item as="li" key={r.id} className="d-flex justify-content-between gap-3">
             <span>
-              {r.name} <span className="quiet small-line">since {day(r.since)}</span>
+              {r.name} <span className="quiet small-line">{texts.since(day(r.since))}</span>
             </span>
             <Button
               variant="plain"
               size="sm"
-              aria-label={`Restore ${r.name}`}
+              aria-label={texts.restore(r.name)}
               disabled={state.busy}
               onClick={() => void keep(() => bringBack(r.id))}
             >
-              Restore
+              {texts.restoreUpper}
             </Button>
           </ListGroup.Item>
         ))}

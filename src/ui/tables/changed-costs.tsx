@@ -3,11 +3,18 @@
 import Table from 'react-bootstrap/Table';
 import type { ProposalEffect } from '@/core/taught';
 import { useFormatters } from '../formatters-context';
+import * as texts from './texts';
 
 /** What moves, from what to what: largest share first. */
-export function ChangedCosts({ moved, when }: { readonly moved: readonly ProposalEffect[]; readonly when: string }) {
+export function ChangedCosts({
+  moved,
+  when,
+}: {
+  readonly moved: readonly ProposalEffect[];
+  readonly when: string;
+}) {
   const { bare, money } = useFormatters();
-  if (moved.length === 0) return <p className="quiet">No cost {when}: not used in any recipe yet.</p>;
+  if (moved.length === 0) return <p className="quiet">{texts.noCostNotUsed(when)}</p>;
   const share = (m: ProposalEffect): number => (m.before && m.after ? m.after / m.before - 1 : 0);
   return (
     <Table size="sm" borderless className="w-auto">
@@ -23,7 +30,7 @@ export function ChangedCosts({ moved, when }: { readonly moved: readonly Proposa
               {Math.abs(share(m)) >= 0.0005 && (
                 <>
                   <span aria-hidden="true">{share(m) > 0 ? '▲ ' : '▼ '}</span>
-                  <span className="visually-hidden">{share(m) > 0 ? 'dearer by ' : 'cheaper by '}</span>
+                  <span className="visually-hidden">{share(m) > 0 ? texts.dearer : texts.cheaper}</span>
                   {bare(Math.abs(share(m)) * 100, 1)} %
                 </>
               )}

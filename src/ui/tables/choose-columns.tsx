@@ -1,6 +1,7 @@
 'use client';
 
 import Form from 'react-bootstrap/Form';
+import * as texts from './texts';
 
 /** Which columns of a table are shown. */
 export const ChooseColumns = ({
@@ -13,7 +14,7 @@ export const ChooseColumns = ({
   readonly toggle: (id: string) => void;
 }) => (
   <details className="no-print ms-auto">
-    <summary>Columns</summary>
+    <summary>{texts.columns}</summary>
     <div className="d-flex flex-wrap gap-3">
       {columns.map(([id, name]) => (
         <Form.Check

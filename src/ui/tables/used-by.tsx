@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import * as texts from './texts';
 
 export interface User {
   readonly name: string;
@@ -29,7 +30,7 @@ export function UsedBy({
           </Link>
         </span>
       ))}
-      {by.length > most && ` and ${by.length - most} more`}
+      {by.length > most && texts.more(by.length - most)}
     </>
   );
 }

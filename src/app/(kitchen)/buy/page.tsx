@@ -3,8 +3,9 @@ import { Day } from '@/core/written';
 import { PriceBook } from '@/features/buy/components/price-book';
 import { ORDERS, priceBook } from '@/features/buy/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Price book' };
+export const metadata = { title: texts.priceBook };
 
 /** What the address asks for; what it cannot mean is passed over. */
 const Asked = z.object({

@@ -10,8 +10,9 @@ import { tabletsPage } from '@/features/house/tablets';
 import { TrimmingHere } from '@/features/trim/schools/components/trimming-form';
 import { schoolsPage } from '@/features/trim/schools/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'This kitchen' };
+export const metadata = { title: texts.kitchen };
 
 export default async function House() {
   const who = await requireWorker();

@@ -57,9 +57,9 @@ test('a pot that cools too slowly calls before it is too late, and again when it
 test('a pot that nobody reads calls while there is time; one that was read cold does not', () => {
   const unread = alarmsOf(figures({ cooling: cooling(1.6) }));
   expect(unread.some((c) => c.toC === 21)).toBe(true);
-  expect(alarmsOf(figures({ cooling: cooling(1.9, [0.5, 40], [1, 20]) })).filter((c) => c.toC === 21)).toEqual(
-    [],
-  );
+  expect(
+    alarmsOf(figures({ cooling: cooling(1.9, [0.5, 40], [1, 20]) })).filter((c) => c.toC === 21),
+  ).toEqual([]);
 });
 
 test('what is held hot calls on its way down, what is reheated when it comes too late', () => {

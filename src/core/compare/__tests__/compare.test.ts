@@ -281,7 +281,9 @@ test('finished to order: as thick and as many litres as all the way for as much 
 test('wine that is boiled down for its taste has no body that something else could give', () => {
   const sauce = called('Juniper sauce');
   const line = sauce.steps.find((s) => s.do === 'reduce')!.id!;
-  expect(suggestedQuestions(costing, sauce).filter((a) => a.asks.of === 'thicken' && a.line === line)).toEqual([]);
+  expect(
+    suggestedQuestions(costing, sauce).filter((a) => a.asks.of === 'thicken' && a.line === line),
+  ).toEqual([]);
   const made = waysOf(
     costing,
     [],

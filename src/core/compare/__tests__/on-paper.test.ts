@@ -66,7 +66,10 @@ const ask = (saltPct: number): WrittenAsks => ({
 const made = (saltPct: number) => {
   const answer = waysOf(costing, [], ask(saltPct), NOTHING_FADES);
   if (!answer.ok) throw new Error(answer.trouble.message);
-  return { ...answer.value, figures: figuresOfWays(new SnapshotPots(answer.value.apart), answer.value.ways, NOTHING_FADES) };
+  return {
+    ...answer.value,
+    figures: figuresOfWays(new SnapshotPots(answer.value.apart), answer.value.ways, NOTHING_FADES),
+  };
 };
 /** What is found by trying is near enough at a per cent; on paper a litre weighs a kilo, and flour takes no room. */
 const near = (found: number, worked: number, by = 0.01): void =>

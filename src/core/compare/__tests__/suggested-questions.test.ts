@@ -3,7 +3,15 @@ import type { WrittenAsks } from '../../kitchen-file';
 import { historyFrom, stateFrom } from '../../kitchen-state';
 import { CONSTANTS } from '../../reference';
 import { SMALL, smallKitchen } from '../../testing/small-kitchen';
-import { suggestedQuestions, waysOf, figuresOfWays, meetsTarget, SnapshotPots, thickenersOf, type WayFigures } from '..';
+import {
+  suggestedQuestions,
+  waysOf,
+  figuresOfWays,
+  meetsTarget,
+  SnapshotPots,
+  thickenersOf,
+  type WayFigures,
+} from '..';
 
 /* Which questions a sheet of a small kitchen raises, and what each of them makes of it. */
 
@@ -245,7 +253,10 @@ describe('ways of a line', () => {
   const made = (asks: object) => {
     const answer = waysOf(costing, [], { recipe: sauce.id, ...asks } as WrittenAsks, CONSTANTS);
     if (!answer.ok) throw new Error(answer.trouble.message);
-    return { ...answer.value, figures: figuresOfWays(new SnapshotPots(answer.value.apart), answer.value.ways, CONSTANTS) };
+    return {
+      ...answer.value,
+      figures: figuresOfWays(new SnapshotPots(answer.value.apart), answer.value.ways, CONSTANTS),
+    };
   };
   const trouble = (asks: object) => {
     const answer = waysOf(costing, [], { recipe: sauce.id, ...asks } as WrittenAsks, CONSTANTS);

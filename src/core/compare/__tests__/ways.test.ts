@@ -262,7 +262,10 @@ describe('what is kept of an answer', () => {
     expect(isSummaryCurrent(costing, asks, moved(0.9994))).toBe(false);
     expect(isSummaryCurrent(costing, asks, { ...told, sheets: `${told.sheets}x` })).toBe(false);
     expect(
-      isSummaryCurrent(costing, asks, { ...told, prices: [...told.prices, { ingredient: NOWHERE, perKg: 1 }] }),
+      isSummaryCurrent(costing, asks, {
+        ...told,
+        prices: [...told.prices, { ingredient: NOWHERE, perKg: 1 }],
+      }),
     ).toBe(false);
   });
 

@@ -249,7 +249,10 @@ describe('which prices moved a dish', () => {
       plates: here.plates,
       history: historyFrom(own, day),
     });
-    return priceEffects(runToEnd(costedBetween(here, end('2026-03-01'), end('2026-03-14'), CONSTANTS)), plate);
+    return priceEffects(
+      runToEnd(costedBetween(here, end('2026-03-01'), end('2026-03-14'), CONSTANTS)),
+      plate,
+    );
   };
 
   test('the largest first, cheaper or dearer; one that is the same again is not told', () => {

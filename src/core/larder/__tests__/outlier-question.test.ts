@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { outlierQuestion } from '..';
 
 const words = (x: number): string => x.toFixed(2);
-const ask = (before: number | undefined, after: number) => outlierQuestion({ what: 'price', before, after, words });
+const ask = (before: number | undefined, after: number) =>
+  outlierQuestion({ what: 'price', before, after, words });
 
 test('a slip of a finger is asked about with both figures', () => {
   expect(ask(24, 240)).toBe('240.00 is 10 times the 24.00 it was. Save it?');

@@ -214,7 +214,9 @@ describe('each kind of trial does what it says and nothing else', () => {
 
   test('a price moves the thing itself, a group what belongs to it, a supplier what is bought there', () => {
     const group = groupOf(file.ingredients[0]!);
-    expect(ingredientsPriced(base, { of: 'price', ingredient: SMALL.bones, times: 2 })).toEqual([SMALL.bones]);
+    expect(ingredientsPriced(base, { of: 'price', ingredient: SMALL.bones, times: 2 })).toEqual([
+      SMALL.bones,
+    ]);
     expect(ingredientsPriced(base, { of: 'price', ingredient: SMALL.fat, times: 2 })).toEqual([]);
     expect(ingredientsPriced(base, { of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 })).toEqual([
       SMALL.leek,
@@ -287,11 +289,11 @@ describe('each kind of trial does what it says and nothing else', () => {
     }
     const idle = smallKitchen((k) => k.suppliers.push({ id: OTHER_SUPPLIER, name: 'Somebody else' }));
     const costed = costKitchen(stateFrom(idle), DAY, CONSTANTS, historyFrom(idle, DAY));
-    expect(applyTrials(costed, [{ of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 }]).flaws[0]).toMatchObject(
-      {
-        code: 'no-price',
-        path: '',
-      },
-    );
+    expect(
+      applyTrials(costed, [{ of: 'supplier', supplier: OTHER_SUPPLIER, times: 2 }]).flaws[0],
+    ).toMatchObject({
+      code: 'no-price',
+      path: '',
+    });
   });
 });

@@ -139,7 +139,14 @@ const EXACTLY = 1e-6;
 const BUT_FOR_THAT = 5e-3;
 
 /** A figure of each kind, where one is drawn; which way what it moves goes as it grows; and how near the plain calculation is. */
-const KINDS: readonly (readonly [Uncertain['kind'], WrittenAsks, string, SimulatedFigure, 1 | 0 | -1, number])[] = [
+const KINDS: readonly (readonly [
+  Uncertain['kind'],
+  WrittenAsks,
+  string,
+  SimulatedFigure,
+  1 | 0 | -1,
+  number,
+])[] = [
   ['constant', shells, 'cling_cone_sieve', 'litres', -1, EXACTLY],
   ['price', press, 'Venison bones', 'perL', 1, EXACTLY],
   // Of these only trim is in the pot, at a value the house has set: whatever is paid or usable moves nothing.

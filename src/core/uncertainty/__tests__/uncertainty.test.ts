@@ -155,7 +155,14 @@ describe('trials of pots', () => {
   if (!made.ok) throw new Error(made.trouble.message);
   const { apart, ways } = made.value;
   const uncertain = rangesOf(costing, (article) => history.article(article).points, apart, ways, CONSTANTS);
-  const setup: SimulationSetup = { apart, ways, uncertain, layers: ['ingredients'], seed: 3, stepH: BAND_STEP_H };
+  const setup: SimulationSetup = {
+    apart,
+    ways,
+    uncertain,
+    layers: ['ingredients'],
+    seed: 3,
+    stepH: BAND_STEP_H,
+  };
   const at = (w: number, t: SimulatedFigure): number => w * SIMULATED.length + SIMULATED.indexOf(t);
 
   test('whatever a figure is, its range contains it, and it is one that the pots are cooked with', () => {

@@ -26,7 +26,8 @@ export const add: Verb<Written, AddStep> = {
   reads: [
     [
       amountAndName,
-      (m, names) => then(findMatter(matchAt(m, 2), names), (of) => ({ do: 'add', of, amount: matchAt(m, 1) })),
+      (m, names) =>
+        then(findMatter(matchAt(m, 2), names), (of) => ({ do: 'add', of, amount: matchAt(m, 1) })),
     ],
   ],
   everyday: [

@@ -16,6 +16,7 @@ import { refuse, type Outcome } from '../../trouble';
 import { doing, idsOfMatter, Of, Typed, type Written } from '../../written';
 import { matterOf, then } from '../resolving';
 import { noWarnings, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 /** Something goes in and joins the liquid: “thicken with”, “loosen with”, “mount with” … are one idea under several names. */
 export interface JoinStep<Do extends string> extends Doing {
@@ -66,11 +67,7 @@ export function joining<Do extends string>(
         (m, names): Outcome<WrittenJoin<Do>> => {
           const match = amountAndName(names).exec(matchAt(m, 1));
           if (!match)
-            return refuse(
-              'not-understood',
-              '',
-              `“${verb} with ${matchAt(m, 1)}” needs an amount and a name, such as “${verb} with 80 g butter”.`,
-            );
+            return refuse('not-understood', '', texts.needsAmountAndName(String(verb), matchAt(m, 1)));
           const of = findMatter(matchAt(match, 2), names);
           return then(of, (value) => ({ do: verb, of: value, amount: matchAt(match, 1) }));
         },

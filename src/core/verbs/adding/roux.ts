@@ -31,7 +31,12 @@ export const roux: Verb<Written, RouxStep> = {
   reads: [
     [
       /^cook the roux (white|blond|brown|dark)(?:\s+(?:for\s+)?(.+))?$/i,
-      (m) => fine({ do: 'roux', to: matchAt(m, 1).toLowerCase() as Roux, ...(m[2] ? { time: matchAt(m, 2) } : {}) }),
+      (m) =>
+        fine({
+          do: 'roux',
+          to: matchAt(m, 1).toLowerCase() as Roux,
+          ...(m[2] ? { time: matchAt(m, 2) } : {}),
+        }),
     ],
     [
       /^knead(?:\s+(?:for\s+)?(.+))?$/i,

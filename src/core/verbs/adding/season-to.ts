@@ -37,7 +37,11 @@ export const seasonTo: Verb<Written, SeasonToStep> = {
     [
       /^season\s+to\s+(.+?%)(?:\s+(?:salt\s*)?)?(?:with\s+(.+))?$/i,
       (m, names) =>
-        then(findMatter(matchAt(m, 2) || 'salt', names), (of) => ({ do: 'season to', of, salt: matchAt(m, 1) })),
+        then(findMatter(matchAt(m, 2) || 'salt', names), (of) => ({
+          do: 'season to',
+          of,
+          salt: matchAt(m, 1),
+        })),
     ],
   ],
   everyday: [

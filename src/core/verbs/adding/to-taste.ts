@@ -30,7 +30,8 @@ export const toTaste: Verb<Written, ToTasteStep> = {
   reads: [
     [
       /^(.+?)\s+to taste,\s*usually\s+(.+)$/i,
-      (m, names) => then(findMatter(matchAt(m, 1), names), (of) => ({ do: 'to taste', of, usual: matchAt(m, 2) })),
+      (m, names) =>
+        then(findMatter(matchAt(m, 1), names), (of) => ({ do: 'to taste', of, usual: matchAt(m, 2) })),
     ],
   ],
   everyday: [

@@ -23,6 +23,7 @@ import { COST, fatIn, fatWords } from '../joint-words';
 import { jointCost, maybeIn, then, valueIn } from '../resolving';
 import { asItIs, nothing, usually, type Verb } from '../verb';
 import { idsOfPieces, Pieces } from '../moving/which-form';
+import * as texts from './texts';
 
 const Brown = doing('brown', {
   loss: Typed,
@@ -107,13 +108,13 @@ function tooWet(pot: PotState): Warning[] {
   return [
     {
       code: 'water-stops-browning',
-      message: `There are ${litres(pot.liquid.water)} of water with ${kilos(piecesG(pot))} of pieces: water stops browning.`,
+      message: texts.waterPiecesWaterStops(litres(pot.liquid.water), kilos(piecesG(pot))),
       value: pot.liquid.water,
       limit: most,
       unit: 'g',
       cure: {
         do: 'pour the water off',
-        message: 'Brown first, then put the liquid in.',
+        message: texts.brownFirstThenPut,
         value: pot.liquid.water,
         unit: 'g',
       },

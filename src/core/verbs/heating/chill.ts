@@ -16,6 +16,7 @@ import { doing, Typed } from '../../written';
 import { cautions } from '../../safety';
 import { maybeIn, then, valueIn } from '../resolving';
 import { asItIs, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 const Chill = doing('chill', {
   to: Typed,
@@ -59,13 +60,13 @@ function tooSlow(step: ChillStep, c: ProcessConstants): Warning[] {
   return [
     {
       code: 'cools-slowly',
-      message: `It is at ${late.toC} °C only after ${late.at.toFixed(1)} h: here it has to be within ${late.withinH} h.`,
+      message: texts.cOnlyAfterH(late.toC, late.at.toFixed(1), late.withinH),
       value: late.at,
       limit: late.withinH,
       unit: 'h',
       cure: {
         do: 'cool faster',
-        message: 'Cool it in shallow pans or small tubs in ice water, or say how long it takes so.',
+        message: texts.coolShallowPansOr,
         value: late.withinH,
         unit: 'h',
       },

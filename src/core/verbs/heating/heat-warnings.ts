@@ -15,6 +15,7 @@ import {
   type StepReport,
   type Warning,
 } from '../../pot';
+import * as texts from './texts';
 
 /** Share of the gaps in a heap that must be wet before it is a pot of liquid and not something that sweats. */
 const SWEATS = 1 / 3;
@@ -34,13 +35,13 @@ export function uncovered(pot: PotState, lid: Lid): Warning[] {
   return [
     {
       code: 'not-covered',
-      message: `The pieces stand ${(heap - level).toFixed(1)} cm out of the liquid at ${level.toFixed(1)} cm.`,
+      message: texts.piecesStandCmOut((heap - level).toFixed(1), level.toFixed(1)),
       value: heap,
       limit: level,
       unit: 'cm',
       cure: {
         do: 'top up',
-        message: `Top up with ${litres(short)} or use a narrower pot.`,
+        message: texts.topUpOrUse(litres(short)),
         value: short,
         unit: 'ml',
       },
@@ -56,13 +57,13 @@ export function clouded(pot: PotState, heat: Heat, hours: number, c: ProcessCons
   return [
     {
       code: 'boiled-with-bones',
-      message: `Boils at ${pot.celsius.toFixed(0)} °C with the bones in: above ${limit.toFixed(0)} °C scum and fat are beaten back in and the liquid clouds.`,
+      message: texts.boilsCBonesAbove(pot.celsius.toFixed(0), limit.toFixed(0)),
       value: pot.celsius,
       limit,
       unit: '°C',
       cure: {
         do: 'simmer',
-        message: `Keep it at a bare simmer, ${c.heats['bare simmer'].celsius.toFixed(0)} °C.`,
+        message: texts.keepBareSimmerC(c.heats['bare simmer'].celsius.toFixed(0)),
         value: c.heats['bare simmer'].celsius,
         unit: '°C',
       },
@@ -78,13 +79,13 @@ export function boiledDry(verb: string, report: StepReport): Warning[] {
   return [
     {
       code: 'boils-dry',
-      message: `Boils dry after ${Math.round(dry * 60)} of its ${Math.round(hours * 60)} min: it would burn.`,
+      message: texts.boilsDryAfterMin(Math.round(dry * 60), Math.round(hours * 60)),
       value: hours,
       limit: dry,
       unit: 'h',
       cure: {
         do: 'cook shorter',
-        message: `${verb} it less than ${Math.round(dry * 60)} min, or put a lid on.`,
+        message: texts.lessThanMinOr(verb, Math.round(dry * 60)),
         value: dry,
         unit: 'h',
       },
@@ -102,13 +103,20 @@ export function burnerLimits(pot: PotState, heat: Heat, lid: Lid, c: ProcessCons
   return [
     {
       code: 'burner-limits',
-      message: `A ${heat} in the ${pot.vessel.name} would drive off ${wants.toFixed(1)} kg an hour; the ${pot.hob.netKw.toFixed(1)} kW of the ${pot.hob.name} drive off ${gives.toFixed(1)} at most, so it takes longer.`,
+      message: texts.wouldDriveOffKg(
+        heat,
+        pot.vessel.name,
+        wants.toFixed(1),
+        pot.hob.netKw.toFixed(1),
+        pot.hob.name,
+        gives.toFixed(1),
+      ),
       value: wants,
       limit: gives,
       unit: 'kg/h',
       cure: {
         do: 'stronger hob',
-        message: `It needs ${kw.toFixed(1)} kW, or two vessels on two hobs.`,
+        message: texts.needsKwOrTwo(kw.toFixed(1)),
         value: kw,
         unit: 'kW',
       },

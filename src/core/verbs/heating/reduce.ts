@@ -36,6 +36,7 @@ import { LID_WORDS, takeLid } from './heat-words';
 import { then, valueIn } from '../resolving';
 import type { Shelf } from '../shelf';
 import { asItIs, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 const Reduce = doing('reduce', {
   until: z.enum(['share', 'volume', 'dip', 'gelatin', 'salt', 'body', 'time']),
@@ -126,11 +127,7 @@ function readReduce(text: string): Outcome<Written> {
     const match = pattern.exec(said);
     if (match) return to(until, matchAt(match, 1));
   }
-  return refuse(
-    'not-understood',
-    '',
-    `“reduce ${said}” needs a target: “by half”, “to 3 l”, “to a dip of 33 cm”, “to 8 % gelatin” or “for 20 min”.`,
-  );
+  return refuse('not-understood', '', texts.reduceNeedsTargetHalf(said));
 }
 
 function targetWords(step: Written): string {

@@ -34,7 +34,8 @@ export const into: Verb<Written, IntoStep> = {
   reads: [
     [
       /^into\s+(.+?)(?:\s+on\s+(.+))?$/i,
-      (m, names) => then(standSaid(matchAt(m, 1), matchAt(m, 2), names), (stand) => ({ do: 'into', ...stand })),
+      (m, names) =>
+        then(standSaid(matchAt(m, 1), matchAt(m, 2), names), (stand) => ({ do: 'into', ...stand })),
     ],
   ],
   everyday: [],

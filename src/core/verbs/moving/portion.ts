@@ -1,5 +1,14 @@
 import type { z } from 'zod';
-import { liquidMl, litres, percent, piecesMl, standingMl, trouble, type Doing, type PotState } from '../../pot';
+import {
+  liquidMl,
+  litres,
+  percent,
+  piecesMl,
+  standingMl,
+  trouble,
+  type Doing,
+  type PotState,
+} from '../../pot';
 import { asks, matchAt, findNamed } from '../../said';
 import { usableOf, type SupplyKey } from '../../supply';
 import { fine, refuse, type Outcome, type Trouble } from '../../trouble';
@@ -7,6 +16,7 @@ import { doing, Id, Typed } from '../../written';
 import { maybeIn, then, valueIn } from '../resolving';
 import type { Shelf } from '../shelf';
 import { asItIs, noWarnings, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 const Portion = doing('portion', {
   size: Typed,
@@ -32,11 +42,11 @@ const MOST_OVER = 1;
 function containerIn(shelf: Shelf, id: string | undefined): Outcome<PortionStep['container']> {
   if (id === undefined) return fine(undefined);
   const found = shelf.stuff(id);
-  if (!found) return refuse('unknown-ingredient', 'container', 'What this is packed in is not known.');
+  if (!found) return refuse('unknown-ingredient', 'container', texts.whatPackedNotKnown);
   const { name } = found.stuff;
   const g = found.pieceG?.each ?? found.eachG;
   return g === undefined
-    ? refuse('each-unknown', 'container', `What one ${name} weighs is not known: it cannot be counted out.`)
+    ? refuse('each-unknown', 'container', texts.whatOneWeighsNot(name))
     : fine({ supply: usableOf(id), name, g });
 }
 

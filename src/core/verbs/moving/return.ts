@@ -70,7 +70,8 @@ export const returned: Verb<Written, ReturnStep> = {
     [/^return the juices$/i, () => fine({ do: 'return', juicesOnly: true })],
     [
       new RegExp(String.raw`^return\s+${SHARE_OF}$`, 'i'),
-      (m, names) => then(shareAndWhich(matchAt(m, 1), matchAt(m, 2), names), (found) => ({ do: 'return', ...found })),
+      (m, names) =>
+        then(shareAndWhich(matchAt(m, 1), matchAt(m, 2), names), (found) => ({ do: 'return', ...found })),
     ],
   ],
   everyday: [

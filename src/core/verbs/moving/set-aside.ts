@@ -1,5 +1,14 @@
 import type { z } from 'zod';
-import { chosenPieces, layTray, liftWet, percent, pourShare, trouble, type Doing, type PieceChoice } from '../../pot';
+import {
+  chosenPieces,
+  layTray,
+  liftWet,
+  percent,
+  pourShare,
+  trouble,
+  type Doing,
+  type PieceChoice,
+} from '../../pot';
 import { matchAt, whichWords } from '../../said';
 import type { Trouble } from '../../trouble';
 import { doing, Typed } from '../../written';

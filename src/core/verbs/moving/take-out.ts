@@ -1,5 +1,14 @@
 import type { z } from 'zod';
-import { bookLoss, chosenPieces, liftWet, liquidG, pieceG, wetShare, type Doing, type PieceChoice } from '../../pot';
+import {
+  bookLoss,
+  chosenPieces,
+  liftWet,
+  liquidG,
+  pieceG,
+  wetShare,
+  type Doing,
+  type PieceChoice,
+} from '../../pot';
 import { matchAt, whichSaid, whichWords } from '../../said';
 import { fine, type Trouble } from '../../trouble';
 import { doing } from '../../written';

@@ -21,6 +21,7 @@ import { refuse } from '../../trouble';
 import { doing, idsOfMatter, Of, Typed } from '../../written';
 import { matterOf, maybeIn, then } from '../resolving';
 import { noWarnings, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 const Clarify = doing('clarify', { of: Of, amount: Typed, time: Typed.optional() }).describe(
   'with a raft of egg white or minced meat, which sets, catches what clouds and is lifted off',
@@ -71,12 +72,7 @@ export const clarify: Verb<Written, ClarifyStep> = {
       /^clarify with\s+(.+?)(?:,\s*takes\s+([^,]+))?$/i,
       (m, names) => {
         const match = amountAndName(names).exec(matchAt(m, 1));
-        if (!match)
-          return refuse(
-            'not-understood',
-            '',
-            `“clarify with ${matchAt(m, 1)}” needs an amount and a name, such as “clarify with 200 g egg white”.`,
-          );
+        if (!match) return refuse('not-understood', '', texts.clarifyNeedsAmountName(matchAt(m, 1)));
         return then(findMatter(matchAt(match, 2), names), (of) => ({
           do: 'clarify',
           of,

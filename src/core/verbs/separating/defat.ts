@@ -20,6 +20,7 @@ import { cautions } from '../../safety';
 import { COST, fatIn, fatWords } from '../joint-words';
 import { jointCost, then } from '../resolving';
 import { asItIs, noAmount, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 const TakeFat = doing('defat', {
   by: z.enum(DEFATS),
@@ -52,13 +53,13 @@ function onlyHeld(step: DefatStep, held: number | undefined): Warning[] {
   return [
     {
       code: 'no-free-fat',
-      message: `There is no fat to take off: all ${percent(held)} of it is held${name}.`,
+      message: texts.noFatTakeOff(percent(held), name),
       value: 0,
       limit: held,
       unit: '%',
       cure: {
         do: 'take the fat off first',
-        message: 'Take it off before anything is blended or mounted.',
+        message: texts.takeOffBeforeAnything,
         value: held,
         unit: '%',
       },

@@ -1,5 +1,14 @@
 import { z } from 'zod';
-import { bookLoss, liquidG, liquidMl, litres, scaleLiquid, scaleUnderFat, trouble, type Doing } from '../../pot';
+import {
+  bookLoss,
+  liquidG,
+  liquidMl,
+  litres,
+  scaleLiquid,
+  scaleUnderFat,
+  trouble,
+  type Doing,
+} from '../../pot';
 import { DENSITY } from '../../quantity';
 import { matchAt } from '../../said';
 import { fine } from '../../trouble';

@@ -17,6 +17,7 @@ import { fine, refuse } from '../../trouble';
 import { doing, Id } from '../../written';
 import { pouringHot } from '../cautions';
 import { asItIs, noAmount, noWarnings, nothing, usually, type Verb } from '../verb';
+import * as texts from './texts';
 
 const Strain = doing('strain', {
   pressed: z.boolean(),
@@ -68,7 +69,7 @@ export const strain: Verb<Written, StrainStep> = {
         const strainer = through === '' ? 'cone sieve' : through.toLowerCase();
         const there = [...STRAINERS, ...(names.strainers ?? [])];
         if (!there.includes(strainer))
-          return refuse('name-unknown', '', `“${through}” is not a strainer: ${there.join(', ')}.`);
+          return refuse('name-unknown', '', texts.notStrainer(through, there.join(', ')));
         const keep: string[] = [];
         for (const name of kept === '' ? [] : kept.split(/\s+and\s+(?:the\s+)?/i)) {
           const found = findNamed(name, names.ingredients, 'ingredient');

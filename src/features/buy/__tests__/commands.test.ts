@@ -190,7 +190,7 @@ describe('the larder', () => {
     expect((await here.read()).ingredients.find((i) => i.id === a)?.mergedInto).toBe(b);
     expect(await here.send(APART, { id: a }, { seen: 2 })).toMatchObject({ ok: true });
     expect((await here.read()).ingredients.find((i) => i.id === a)?.mergedInto).toBeUndefined();
-    expect(why(await here.send(APART, { id: a }, { seen: 3 }))).toBe('This has been taken apart already.');
+    expect(why(await here.send(APART, { id: a }, { seen: 3 }))).toBe('These have already been separated.');
   });
 
   test('a measure is defined once, used, and archived only when nothing is written in it', async () => {

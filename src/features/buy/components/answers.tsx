@@ -8,6 +8,7 @@ import { LayerSwitch } from '@/ui/frame/layer-switch';
 import { useFormatters } from '@/ui/formatters-context';
 import { WhyFigure } from '@/ui/panels/why';
 import type { PriceEffect, AffectedDish } from '../queries';
+import * as texts from './texts';
 
 interface Props {
   readonly reached: AffectedDish;
@@ -22,11 +23,11 @@ interface Props {
 export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (
-    <Panel className="answers" aria-label="What these prices change">
+    <Panel className="answers" aria-label={texts.whatThesePricesChange}>
       <LayerSwitch />
-      <Group title="A dish" rows={reached.plates} graph={graph} before={before} />
-      <Group title="A litre" rows={reached.products} graph={graph} before={before} />
-      {others > 0 && <p className="quiet">{others} more are not made from the rows on screen.</p>}
+      <Group title={texts.dish} rows={reached.plates} graph={graph} before={before} />
+      <Group title={texts.litre} rows={reached.products} graph={graph} before={before} />
+      {others > 0 && <p className="quiet">{texts.moreNotMadeFrom(others)}</p>}
     </Panel>
   );
 }
@@ -52,7 +53,7 @@ function Group({
         {title}
         {moving > 0 && (
           <span className="small-line quiet" role="status">
-            {moving} of {rows.length} move
+            {texts.change(moving, rows.length)}
           </span>
         )}
       </h2>
@@ -97,14 +98,14 @@ function AnswerRow({
         {Math.abs(moved) >= 0.0005 && (
           <>
             <span aria-hidden="true">{moved > 0 ? '▲' : '▼'} </span>
-            <span className="visually-hidden">{moved > 0 ? 'dearer by ' : 'cheaper by '}</span>
+            <span className="visually-hidden">{moved > 0 ? texts.dearer : texts.cheaper}</span>
             {bare(Math.abs(moved), Math.abs(moved) < 0.1 ? 3 : 2)}
           </>
         )}
       </td>
       <td className="fs-5 fw-bold ps-2">
         {now === null || row.beside === null ? (
-          <span className="incomplete">incomplete</span>
+          <span className="incomplete">{texts.incomplete}</span>
         ) : (
           <WhyFigure of={row.key} label={row.name}>
             {money((now + row.beside) * row.weight)}
@@ -130,7 +131,7 @@ function OverTarget({
   const breaks = was !== null && was <= most;
   return (
     <div className={breaks ? 'warning small-line' : 'quiet small-line'} role={breaks ? 'status' : undefined}>
-      {breaks ? 'breaks its target' : 'over its target'}, {money(most)} at most
+      {texts.breaksTargetOverTarget(breaks, money(most))}
     </div>
   );
 }

@@ -8,11 +8,12 @@ import InputGroup from 'react-bootstrap/InputGroup';
 import type { PriceBookOrder, PriceBookAsked, PriceBookData } from '../queries';
 import { DayField } from '@/ui/forms/day-field';
 import { useFormatters } from '@/ui/formatters-context';
+import * as texts from './texts';
 
 const ORDER_WORDS: Readonly<Record<PriceBookOrder, string>> = {
-  name: 'by name',
-  moved: 'what moved most',
-  cost: 'dearest usable kilo',
+  name: texts.name,
+  moved: texts.biggestChangeFirst,
+  cost: texts.dearestUsableKilo,
 };
 
 /** The day the figures are for, the day movement is counted from, and the order of the rows. */
@@ -29,23 +30,23 @@ export function AsOfBar({
   return (
     <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
       <DayField
-        label="Costs as of"
-        lead="Costs as of"
+        label={texts.costs}
+        lead={texts.costs}
         value={data.day}
         max={data.today}
         onChange={(on) => go({ on, since: undefined })}
       />
       <DayField
-        label="Moved since"
-        lead="moved since"
+        label={texts.changedSince}
+        lead={texts.movedSinceLower}
         value={data.since}
         max={data.day}
         onChange={(since) => go({ since })}
       />
       <InputGroup className="w-auto flex-nowrap">
-        <InputGroup.Text>in order</InputGroup.Text>
+        <InputGroup.Text>{texts.order}</InputGroup.Text>
         <Form.Select
-          aria-label="Order of the rows"
+          aria-label={texts.orderRows}
           value={data.order}
           onChange={(event) => go({ order: event.target.value as PriceBookOrder })}
         >
@@ -73,21 +74,20 @@ function InThePast({
   const { day } = useFormatters();
   return (
     <p className="warning w-100 m-0" role="status">
-      Prices and yields of {day(data.day)},{' '}
-      {data.known === 'then' ? 'as they were known then' : 'as corrected since'}; recipes as they are today.{' '}
+      {texts.pricesYieldsThenThey(day(data.day), data.known)}{' '}
       <Button
         variant="plain"
         size="sm"
         onClick={() => go({ known: data.known === 'then' ? 'since' : 'then' })}
       >
-        {data.known === 'then' ? 'Count later corrections' : 'As known then'}
+        {data.known === 'then' ? texts.countLaterCorrections : texts.knownThen}
       </Button>{' '}
       <Button
         variant="plain"
         size="sm"
         onClick={() => go({ on: data.today, known: 'since', since: undefined })}
       >
-        Back to today
+        {texts.backToday}
       </Button>
     </p>
   );

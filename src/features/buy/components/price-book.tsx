@@ -18,6 +18,7 @@ import { Answers } from './answers';
 import { AsOfBar } from './as-of-bar';
 import { PriceLine } from './price-line';
 import { useAnswers } from './use-answers';
+import * as texts from './texts';
 
 const ON_SCREEN = 60;
 
@@ -86,8 +87,8 @@ function useGo(asked: PriceBookAsked, today: string): (next: PriceBookAsked) => 
 
 /** Columns that one may do without. */
 const OPTIONAL = [
-  ['bought', 'bought as'],
-  ['kilo', 'per kilo'],
+  ['bought', texts.bought],
+  ['kilo', texts.perKilo],
   ['trim', 'trim %'],
   ['moved', 'moved'],
 ] as const;
@@ -100,21 +101,19 @@ export function PriceBook({ data }: { data: PriceBookData }) {
   );
   const answers = useAnswers(data.reached);
   const book = useRows(data, asked, answers.reach);
-  const [hidden, toggle] = useHiddenColumns('price book');
+  const [hidden, toggle] = useHiddenColumns(texts.priceBook);
   const go = useGo(asked, data.today);
   return (
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Price book</h1>
-          <p className="lead-line">
-            What a usable kilo costs. Type a price or a yield and see what changes; Enter saves it.
-          </p>
+          <h1>{texts.priceBookUpper}</h1>
+          <p className="lead-line">{texts.whatUsableKiloCosts}</p>
         </div>
         <Form.Control
           type="search"
-          placeholder="Find an ingredient"
-          aria-label="Find an ingredient"
+          placeholder={texts.findIngredient}
+          aria-label={texts.findIngredient}
           value={book.wanted}
           onFocus={book.fetchAll}
           onChange={(event) => book.find(event.target.value)}
@@ -128,12 +127,12 @@ export function PriceBook({ data }: { data: PriceBookData }) {
           <Table data={data} rows={book.rows} hidden={hidden} onTyped={answers.set} keep={book.keep} />
           {book.left > 0 && (
             <Button variant="plain" size="sm" className="my-3" onClick={book.more}>
-              Show {Math.min(ON_SCREEN, book.left)} more of {book.hits}
+              {texts.showMore(Math.min(ON_SCREEN, book.left), book.hits)}
             </Button>
           )}
           {book.hits === 0 && (
             <p className="quiet">
-              {data.total === 0 ? <NothingYet /> : `Nothing in the price book fits “${book.wanted}”.`}
+              {data.total === 0 ? <NothingYet /> : texts.nothingPriceBookFits(book.wanted)}
             </p>
           )}
         </div>
@@ -145,9 +144,10 @@ export function PriceBook({ data }: { data: PriceBookData }) {
 
 const NothingYet = () => (
   <>
-    There are no ingredients yet: <Link href="/buy/larder">take some from the larder</Link>,{' '}
-    <Link href="/buy/purchases/new">write the first invoice</Link>, or{' '}
-    <Link href="/pot/new">write the first pot sheet</Link>, which asks for what it misses.
+    {texts.noIngredientsYet} <Link href="/buy/larder">{texts.takeSomeFromLarder}</Link>,{' '}
+    <Link href="/buy/purchases/new">{texts.writeFirstInvoice}</Link>
+    {texts.or} <Link href="/pot/new">{texts.writeFirstPotSheet}</Link>
+    {texts.whichAsksWhatMisses}
   </>
 );
 
@@ -168,13 +168,13 @@ function Table({
   const columns = useMemo(
     (): Column<PriceRow>[] => [
       { id: 'name', head: 'Ingredient' },
-      { id: 'bought', head: 'Bought as', left: true, headClass: 'd-none d-md-table-cell' },
-      { id: 'pack', head: `${currencySign} a pack` },
-      { id: 'kilo', head: `${currencySign} per kilo` },
+      { id: 'bought', head: texts.boughtUpper, left: true, headClass: 'd-none d-md-table-cell' },
+      { id: 'pack', head: texts.pack(currencySign) },
+      { id: 'kilo', head: texts.perKiloCurrencySign(currencySign) },
       { id: 'usable', head: 'usable %' },
       { id: 'trim', head: 'trim %' },
       { id: 'moved', head: 'moved' },
-      { id: 'cost', head: `${currencySign} a usable kilo` },
+      { id: 'cost', head: texts.usableKiloCurrencySign(currencySign) },
     ],
     [currencySign],
   );

@@ -16,6 +16,7 @@ import { moreRows } from '../actions';
 import type { PriceRow } from '../queries';
 import { editPrice, editYield, PRICE, YIELD } from '../wire';
 import { knifeOf, type TypedPrice } from './use-answers';
+import * as texts from './texts';
 
 interface Props {
   readonly row: PriceRow;
@@ -180,9 +181,13 @@ function BoughtAs({ row }: Pick<Props, 'row'>) {
       <div
         className="text-truncate small-line quiet"
         style={{ maxWidth: 168 }}
-        title={row.article ? said(`${row.article.words}, price since ${row.article.since}`) : undefined}
+        title={row.article ? said(texts.priceSince(row.article.words, row.article.since)) : undefined}
       >
-        {row.comesOff ? `comes off ${row.comesOff.of}` : row.article ? row.article.words : 'not bought yet'}
+        {row.comesOff
+          ? texts.comesOff(row.comesOff.of)
+          : row.article
+            ? row.article.words
+            : texts.notBoughtYet}
       </div>
     </td>
   );
@@ -193,10 +198,10 @@ function BothSides({ theirs, line }: { readonly theirs: PriceRow; readonly line:
   return (
     <span className="d-inline-flex flex-wrap gap-2 ms-2">
       <Button variant="plain" size="sm" onClick={() => line.keepMine(theirs)}>
-        Keep mine
+        {texts.keepMine}
       </Button>
       <Button variant="plain" size="sm" onClick={() => line.takeTheirs(theirs)}>
-        Take theirs ({theirs.article?.packPrice ?? ''}, {theirs.usablePct} %)
+        {texts.takeTheirs(theirs.article?.packPrice ?? '', theirs.usablePct)}
       </Button>
     </span>
   );
@@ -213,7 +218,7 @@ function PackPrice({ row, mark, mayEdit, line: { understood, refused, type, save
     <td>
       {row.article && !row.comesOff && (
         <TypedField
-          label={`${row.name}, price of a pack`}
+          label={texts.pricePack(row.name)}
           value={row.article.packPrice}
           trouble={understood.price ?? (understood.usable ? undefined : refused?.message)}
           describedBy={troubleId}
@@ -245,11 +250,11 @@ function YieldCell({ row, mark, mayEdit, line: { understood, type, save }, troub
     <td>
       <span
         className={`yield-cell${guess ? ' estimate' : ''}`}
-        title={guess ? 'An estimate: not measured here yet' : 'Measured here, or nothing comes off'}
+        title={guess ? texts.estimateNotMeasuredHere : texts.measuredHereOrNothing}
       >
         <TypedField
           narrow
-          label={`${row.name}, usable per cent${guess ? ', an estimate' : ''}`}
+          label={texts.usablePerCent(row.name, guess)}
           value={String(row.usablePct)}
           trouble={understood.usable}
           describedBy={troubleId}
@@ -280,7 +285,7 @@ function MovedCell({ moved }: { readonly moved: number | undefined }) {
       {moved !== undefined && Math.abs(moved) >= 0.005 && (
         <span className={moved > 0 ? 'dearer' : 'cheaper'}>
           <span aria-hidden="true">{moved > 0 ? '▲ ' : '▼ '}</span>
-          <span className="visually-hidden">{moved > 0 ? 'dearer by ' : 'cheaper by '}</span>
+          <span className="visually-hidden">{moved > 0 ? texts.dearer : texts.cheaper}</span>
           {bare(Math.abs(moved) * 100, 0)} %
         </span>
       )}
@@ -294,11 +299,11 @@ function UsableCell({ row, line: { knife, kept } }: { readonly row: PriceRow; re
   return (
     <td className="fs-5 fw-bold">
       {knife.usablePerKg === undefined ? (
-        <span className="incomplete">no price</span>
+        <span className="incomplete">{texts.noPrice}</span>
       ) : (
         <WhyFigure
           of={`usable:${row.id}`}
-          label={`${row.name}, a usable kilo`}
+          label={texts.usableKilo(row.name)}
           className={guess ? 'estimate' : ''}
         >
           {bare(knife.usablePerKg)}
@@ -306,7 +311,7 @@ function UsableCell({ row, line: { knife, kept } }: { readonly row: PriceRow; re
       )}
       {kept && (
         <span className="visually-hidden" role="status">
-          kept
+          {texts.kept}
         </span>
       )}
     </td>

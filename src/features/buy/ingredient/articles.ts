@@ -11,6 +11,7 @@ import { articleCalled, nowOf, setArchived } from '@/db/archive';
 import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { ARTICLE, ARTICLE_AWAY } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
@@ -19,19 +20,17 @@ const LONGEST = { name: 120, code: 40 } as const;
 
 function articleIn(here: KitchenState, id: string): StateArticle {
   const found = here.articles.find((a) => a.id === id);
-  if (!found) throw refused('gone', '', 'This article is archived already.');
+  if (!found) throw refused('gone', '', texts.articleArchivedAlready);
   return found;
 }
 
 function short(typed: string, field: 'name' | 'code'): string {
   const text = typed.trim();
   if (text.length > LONGEST[field])
-    throw refused(
-      'too-long',
-      field,
-      `At most ${LONGEST[field]} characters are kept; this has ${text.length}.`,
-      { value: text.length, limit: LONGEST[field] },
-    );
+    throw refused('too-long', field, texts.mostCharactersKept(LONGEST[field], text.length), {
+      value: text.length,
+      limit: LONGEST[field],
+    });
   return text;
 }
 
@@ -59,23 +58,17 @@ const article = declare({
     const here = await state();
     const before = articleIn(here, id);
     const called = short(name, 'name');
-    if (called === '') throw refused('no-name', 'name', 'What does the supplier call it?');
+    if (called === '') throw refused('no-name', 'name', texts.whatDoesSupplierCall);
     const codeNow = short(code, 'code');
     const named = { name: called, code: codeNow === '' ? undefined : codeNow };
     if (pack.trim() === before.pack) return { before, named, other: undefined, moves: false };
     const other: StateArticle = { ...before, ...named, id: newId(), pack: pack.trim(), weighings: [] };
     const ingredient = here.ingredients.find((i) => i.id === before.ingredient);
-    if (!ingredient) throw refused('gone', '', 'This ingredient is no longer in the larder.');
-    if (other.pack === '')
-      throw refused('no-pack', 'pack', 'How is it packed? Write such as 10 kg or 6 x 1 l.');
+    if (!ingredient) throw refused('gone', '', texts.ingredientNoLongerLarder);
+    if (other.pack === '') throw refused('no-pack', 'pack', texts.howPackedWriteSuch);
     const read = packOn(other, ingredient, today, mannerIn(here));
     if (!read.ok) throw new Refused({ ...read.trouble, path: 'pack' });
-    if (price.trim() === '')
-      throw refused(
-        'no-price',
-        'price',
-        `What does a pack of ${other.pack} cost? Another pack has another price.`,
-      );
+    if (price.trim() === '') throw refused('no-price', 'price', texts.whatDoesPackCost(other.pack));
     const cost = readPrice(price, here.kitchen.decimalMark);
     if (!cost.ok) throw new Refused({ ...cost.trouble, path: 'price' });
     return {
@@ -142,7 +135,7 @@ const away = declare({
       return { ingredient: before.ingredient, moves: pinned(here, before) };
     }
     const now = await nowOf(database(), 'supplier_article', who.kitchenId, id);
-    if (!now?.away) throw refused('gone', '', 'This article stands in the price book already.');
+    if (!now?.away) throw refused('gone', '', texts.articleAlreadyPriceBook);
     return { ingredient: '', moves: false };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { ingredient, moves }) {

@@ -8,8 +8,9 @@ import { declare, Refused, type Looking } from '@/server/door';
 
 import { articleCommands } from './articles';
 import { BASIS, COUNT, SETTING, WEIGHING } from './wire';
+import * as texts from './texts';
 
-const gone = () => new Refused(refuse('gone', '', 'This ingredient is no longer in the larder.').trouble);
+const gone = () => new Refused(refuse('gone', '', texts.ingredientNoLongerLarder).trouble);
 
 /** An ingredient at the version seen; nothing of the other side is shown, the page is read anew. */
 const ONE_INGREDIENT = {
@@ -54,9 +55,7 @@ const setBasis = declare({
       const g = weigh(basis.per, ingredient, mannerIn(here));
       if (!g.ok) throw new Refused(under('per', g.trouble));
       if (!(g.value > 0))
-        throw new Refused(
-          refuse('empty-pack', 'per', `“${basis.per}” holds 0 g: a price is for something.`).trouble,
-        );
+        throw new Refused(refuse('empty-pack', 'per', texts.holds0GPrice(basis.per)).trouble);
     }
     return { basis, before: ingredient.priceBasis ?? null };
   },
@@ -123,7 +122,7 @@ const weighPack = declare({
         refuse(
           'weighing-far-off',
           '',
-          `${(g / 1000).toFixed(2)} kg in a pack of ${article.pack} (${(said / 1000).toFixed(2)} kg) cannot be: between a third and three times that.`,
+          texts.kgPackKgCannot((g / 1000).toFixed(2), article.pack, (said / 1000).toFixed(2)),
           { value: g, limit: said },
         ).trouble,
       );

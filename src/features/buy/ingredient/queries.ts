@@ -20,6 +20,7 @@ import { costedKitchen, todayIn } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { takesIngredient, usedBy } from '@/server/used-by';
 import { formattersFor } from '@/ui/formatters';
+import * as texts from './texts';
 
 /** One article an ingredient can be bought as. Money per kg. */
 export interface SellerRow {
@@ -155,7 +156,7 @@ function besideReference({ ingredient, usable }: Supply): IngredientPage['refere
       usable:
         ref.usable.low === ref.usable.high
           ? `${ref.usable.pct} %`
-          : `${ref.usable.pct} %, likely ${ref.usable.low} to ${ref.usable.high}`,
+          : texts.likely(ref.usable.pct, ref.usable.low, ref.usable.high),
       own: `${Number((usable * 100).toFixed(1))} %`,
       confidence: ref.confidence,
       basis: ref.basis,
@@ -239,7 +240,11 @@ export function comparable(
   };
 }
 
-export async function substituteFor(who: Worker, id: string, other: string): Promise<SubstituteComparison | null> {
+export async function substituteFor(
+  who: Worker,
+  id: string,
+  other: string,
+): Promise<SubstituteComparison | null> {
   const { costing } = await costedKitchen(who.kitchenId);
   const [usual, used] = [costing.supplies.get(id), costing.supplies.get(other)];
   if (!usual || !used) return null;
@@ -255,10 +260,15 @@ export async function substituteFor(who: Worker, id: string, other: string): Pro
     ...costing.state.recipes.map((r) => ({
       key: `product:${r.id}`,
       name: r.name,
-      per: 'per litre',
+      per: texts.perLitre,
       id: r.id,
     })),
-    ...costing.state.plates.map((p) => ({ key: `plate:${p.id}`, name: p.name, per: 'per dish', id: p.id })),
+    ...costing.state.plates.map((p) => ({
+      key: `plate:${p.id}`,
+      name: p.name,
+      per: texts.perDish,
+      id: p.id,
+    })),
   ];
   const readIn =
     (of: KitchenCosting) =>

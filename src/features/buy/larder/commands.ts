@@ -14,6 +14,7 @@ import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { newLarderName } from '@/server/unique-name';
 import { APART, MEASURE, MERGE, NO_MEASURE, TAKE, USUAL_BASIS } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string): Refused =>
   new Refused(refuse(code, path, message).trouble);
@@ -32,11 +33,10 @@ const take = declare({
   async look({ reference, name }, { state, today, at }) {
     const here = await state();
     const row = referenceLarder().get(reference);
-    if (!row) throw refused('gone', '', 'This starting point is not in the larder.');
+    if (!row) throw refused('gone', '', texts.startingPointNotLarder);
     const called = newLarderName(here, name, {
-      none: 'What is it called in this kitchen?',
-      twice: (twin) =>
-        `“${twin}” is in the kitchen already: recipe lines could mean either. Give this one another name.`,
+      none: texts.whatCalledKitchen,
+      twice: (twin) => texts.kitchenAlreadyRecipeLines(twin),
     });
     const own = { ...adopted(row, newId(), today, at.toISOString()), name: called };
     return { own, place: here.ingredients.length };
@@ -59,14 +59,10 @@ const merge = declare({
   async look({ id, into }, { state }) {
     const { ingredients } = await state();
     const [a, b] = [ingredients.find((i) => i.id === id), ingredients.find((i) => i.id === into)];
-    if (!a || !b) throw refused('gone', '', 'One of the two is no longer in the larder.');
-    if (id === into) throw refused('same', 'into', `${a.name} cannot be merged into itself: choose two.`);
+    if (!a || !b) throw refused('gone', '', texts.oneTwoNoLonger);
+    if (id === into) throw refused('same', 'into', texts.cannotMergedIntoItself(a.name));
     if (a.role !== b.role)
-      throw refused(
-        'other-role',
-        'into',
-        `${a.name} is a ${a.role} in the pot and ${b.name} a ${b.role}: they are not the same thing.`,
-      );
+      throw refused('other-role', 'into', texts.potTheyNotSame(a.name, a.role, b.name, b.role));
   },
   async write({ sql, kitchenId }, { id, into }) {
     await setIngredient(sql, kitchenId, id, { mergedInto: into });
@@ -82,7 +78,7 @@ const apart = declare({
   changes: ONE_INGREDIENT,
   async look({ id }, { who }) {
     const found = (await mergesOf(database(), who.kitchenId)).find((m) => m.id === id);
-    if (!found) throw refused('gone', '', 'This has been taken apart already.');
+    if (!found) throw refused('gone', '', texts.theseAlreadySeparated);
     return found;
   },
   async write({ sql, kitchenId }, { id }, { into }) {
@@ -101,7 +97,7 @@ const defineMeasure = declare({
     const unit = measureUnit({ name, amount }, here.kitchen.decimalMark);
     if (!unit.ok) throw new Refused(unit.trouble);
     const twin = here.measures.find((m) => isSameName(m.name, name));
-    if (twin) throw refused('name-twice', 'name', `A ${twin.name} is ${twin.amount} here already.`);
+    if (twin) throw refused('name-twice', 'name', texts.hereAlready(twin.name, twin.amount));
     return { id: newId(), name: name.trim().toLowerCase(), amount: amount.trim() };
   },
   async write({ sql, kitchenId }, _body, { id, name, amount }) {
@@ -118,13 +114,13 @@ const dropMeasure = declare({
   async look({ id }, { state }) {
     const here = await state();
     const measure = here.measures.find((m) => m.id === id);
-    if (!measure) throw refused('gone', '', 'This measure is archived already.');
+    if (!measure) throw refused('gone', '', texts.measureArchivedAlready);
     const word = new RegExp(`(^|[\\s\\d])${measure.name}s?\\b`, 'i');
     const user =
       here.recipes.find((r) => r.steps.some((s) => word.test(amountOfStep(s) ?? ''))) ??
       here.plates.find((p) => p.lines.some((l) => word.test(l.amount))) ??
       here.articles.find((a) => word.test(a.pack));
-    if (user) throw refused('in-use', '', `${user.name} is written in ${measure.name}s: change that first.`);
+    if (user) throw refused('in-use', '', texts.writtenSChangeFirst(user.name, measure.name));
     return measure;
   },
   async write({ sql, kitchenId, at }, { id }, { name, amount }) {

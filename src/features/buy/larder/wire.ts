@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { sender, wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
-const TEXT = z.string().max(200, 'At most 200 characters are kept.');
+const TEXT = z.string().max(200, texts.most200CharactersKept);
 
 /** A starting point taken into the kitchen under a name. */
 export const TAKE = wire<{ readonly id: string }>()({

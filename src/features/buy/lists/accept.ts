@@ -25,6 +25,7 @@ import type { Worker } from '@/server/roles';
 import { breathe, jobOf, startJob, type Job } from './jobs';
 import { mustBeOpen, mustFind, refused } from './lists';
 import { ACCEPT, UNDO, WRITE } from './wire';
+import * as texts from './texts';
 
 const AT_A_TIME = 500;
 
@@ -44,9 +45,9 @@ const accept = declare({
   moves: 'nothing that is costed',
   async look({ id }, { who }) {
     await mustBeOpen(who.kitchenId, id, ['preview']);
-    if (jobOf(id)?.ended === false) throw refused('busy', 'This list is being worked on already.');
+    if (jobOf(id)?.ended === false) throw refused('busy', texts.listBeingWorkedAlready);
     if ((await wantedRows(database(), who.kitchenId, id)).length === 0)
-      throw refused('nothing-wanted', 'There is nothing to write: no row is taken.');
+      throw refused('nothing-wanted', texts.nothingWriteNoRow);
   },
   write: (_writing, { id }) =>
     Promise.resolve({ value: null, what: 'price list accepted', subject: id, before: null, after: null }),
@@ -86,7 +87,7 @@ const writeList: AnyDeclared = declare({
     const { kitchenId } = who;
     const found = await mustBeOpen(kitchenId, id, ['preview']);
     const on = found.on;
-    if (!on) throw refused('too-late', 'This list has been decided on already.');
+    if (!on) throw refused('too-late', texts.listDecidedAlready);
     const rows = await wantedRows(database(), kitchenId, id);
     const job = jobOf(id);
     if (job) [job.total, job.done] = [rows.length, 0];
@@ -117,10 +118,7 @@ function refuseChanged(rows: readonly ImportRow[], priceOf: (article: string) =>
     .slice(0, 3)
     .map((r) => r.name)
     .join(', ');
-  throw refused(
-    'changed-meanwhile',
-    `${changed.length === 1 ? 'A price has' : `${changed.length} prices have`} been changed since this list was looked through (${names}): look it through again.`,
-  );
+  throw refused('changed-meanwhile', texts.pricesChangedSinceList(changed.length, names));
 }
 
 /** Works out what is written, part by part; a pack that cannot be read is refused with its line. */
@@ -211,7 +209,7 @@ const undo = declare({
     // Asked for so that a change of prices meanwhile has this looked at again.
     await state();
     const found = await mustFind(who.kitchenId, id);
-    if (found.state !== 'accepted') throw refused('too-late', 'This list is not in the price book.');
+    if (found.state !== 'accepted') throw refused('too-late', texts.listNotPriceBook);
     const edited = alsoEdited ? [] : (await editedAfter(who.kitchenId, id)).map((e) => e.article);
     return { edited, acceptedAt: found.acceptedAt };
   },

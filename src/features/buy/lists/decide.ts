@@ -7,6 +7,7 @@ import { declare } from '@/server/door';
 import { mustBeOpen, refused } from './lists';
 import { previewContext, judgeFor } from './preview';
 import { ASSIGN, DROP, WANT } from './wire';
+import * as texts from './texts';
 
 /** Takes rows or leaves them out: one line, or all of a verdict. */
 const want = declare({
@@ -29,10 +30,9 @@ const assign = declare({
     const { kitchenId } = who;
     const found = await mustBeOpen(kitchenId, id, ['preview']);
     const row = await rowAt(database(), kitchenId, id, line);
-    if (!row) throw refused('gone', `There is no line ${line} in this list.`);
+    if (!row) throw refused('gone', texts.noLineList(line));
     if ('ingredient' in to) {
-      if (row.pack === undefined)
-        throw refused('no-pack', `Line ${line} does not say how it is packed: a new article needs that.`);
+      if (row.pack === undefined) throw refused('no-pack', texts.lineDoesNotSay(line));
       return { before: row, after: { ...row, ingredient: to.ingredient, article: undefined, wanted: true } };
     }
     const day = found.on ?? today;
@@ -42,7 +42,7 @@ const assign = declare({
       mark: found.columns?.mark ?? kitchen.state.kitchen.decimalMark,
       oddShare: found.oddShare,
     });
-    if (!bench.current.has(to.article)) throw refused('gone', 'That article is not this supplier’s.');
+    if (!bench.current.has(to.article)) throw refused('gone', texts.articleNotSuppliers);
     const judged = judgeFor(row, to.article, bench);
     return { before: row, after: { ...judged, wanted: judged.verdict !== 'refused' } };
   },

@@ -2,6 +2,7 @@ import 'server-only';
 import { refuse, type Outcome } from '@/core/trouble';
 import { outboundFetch } from '@/server/outbound-fetch';
 import { MOST_BYTES } from './file';
+import * as texts from './texts';
 
 const PATIENCE_MS = 10_000;
 
@@ -18,22 +19,16 @@ export async function fetchList(
       signal: AbortSignal.timeout(patienceMs),
     });
     if (!answer.ok)
-      return refuse(
-        'answered-otherwise',
-        '',
-        `The supplier’s computer answered with ${answer.status} instead of a list: try later, or take a file.`,
-        { value: answer.status, limit: 200 },
-      );
+      return refuse('answered-otherwise', '', texts.suppliersServerAnsweredInstead(answer.status), {
+        value: answer.status,
+        limit: 200,
+      });
     const parts: Uint8Array[] = [];
     let size = 0;
     for await (const part of answer.body ?? []) {
       size += part.length;
       if (size > MOST_BYTES)
-        return refuse(
-          'file-too-large',
-          '',
-          `The list is longer than ${MOST_BYTES / 1024 / 1024} MB: it was not read further.`,
-        );
+        return refuse('file-too-large', '', texts.listLongerThanMb(MOST_BYTES / 1024 / 1024));
       parts.push(part);
     }
     return {
@@ -44,15 +39,7 @@ export async function fetchList(
     const { name } = (error ?? {}) as { name?: string };
     const slow = name === 'TimeoutError' || name === 'AbortError';
     return slow
-      ? refuse(
-          'too-slow',
-          '',
-          `The supplier’s computer did not send the list within ${patienceMs / 1000} seconds: try later, or take a file.`,
-        )
-      : refuse(
-          'no-answer',
-          '',
-          'The supplier’s computer does not answer, or broke off: try later, or take a file.',
-        );
+      ? refuse('too-slow', '', texts.suppliersServerDidNot(patienceMs / 1000))
+      : refuse('no-answer', '', texts.suppliersServerDoesNot);
   }
 }

@@ -3,6 +3,7 @@ import path from 'node:path';
 import { fine, refuse, type Outcome, type Trouble } from '@/core/trouble';
 import { log } from '@/server/log';
 import type { ListTable } from './table';
+import * as texts from './texts';
 
 export { MOST_BYTES } from './table';
 export type { ListTable } from './table';
@@ -68,19 +69,8 @@ export function readTable(bytes: Buffer): Promise<Outcome<ListTable>> {
   });
 }
 
-const TOO_LONG = refuse(
-  'takes-too-long',
-  '',
-  `Reading the file takes longer than ${LONGEST_MS / 1000} seconds: save it again as CSV, or in two parts.`,
-  { limit: LONGEST_MS },
-);
-const TOO_MUCH = refuse(
-  'takes-too-much',
-  '',
-  'Unpacked, the file is larger than a list can be: save it again as CSV, with the list alone.',
-);
-const NOT_A_LIST = refuse(
-  'not-a-list',
-  '',
-  'The file cannot be read as a list: save it again as .xlsx or CSV.',
-);
+const TOO_LONG = refuse('takes-too-long', '', texts.readingFileTakesLonger(LONGEST_MS / 1000), {
+  limit: LONGEST_MS,
+});
+const TOO_MUCH = refuse('takes-too-much', '', texts.unpackedFileLargerThan);
+const NOT_A_LIST = refuse('not-a-list', '', texts.fileCannotReadListSaveAgain);

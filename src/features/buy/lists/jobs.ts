@@ -3,6 +3,7 @@ import { setImmediate as othersFirst } from 'node:timers/promises';
 import { refuse } from '@/core/trouble';
 import { Refused } from '@/server/door';
 import { log } from '@/server/log';
+import * as texts from './texts';
 
 /** Long work on one import: how far it is, and whether it has been asked to stop. */
 export interface Job {
@@ -18,7 +19,7 @@ export interface Job {
 /** Thrown inside a job that has been asked to stop: what it has written so far is taken back. */
 export class Stopped extends Refused {
   constructor() {
-    super(refuse('stopped', '', 'Stopped: nothing was written.').trouble);
+    super(refuse('stopped', '', texts.stoppedNothingWritten).trouble);
   }
 }
 
@@ -49,10 +50,7 @@ export function startJob(
   jobs.set(importId, job);
   void work(job)
     .catch(async (error: unknown) => {
-      job.trouble =
-        error instanceof Refused
-          ? error.message
-          : 'This could not be done: something went wrong on our side. Nothing was written; try again.';
+      job.trouble = error instanceof Refused ? error.message : texts.couldNotDoneSomething;
       if (!(error instanceof Refused)) log.error({ err: error, importId }, 'a price list job failed');
       await stopped();
     })

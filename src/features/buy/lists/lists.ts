@@ -7,6 +7,7 @@ import { database } from '@/server/database';
 import { Refused } from '@/server/door';
 import { standingKitchen } from '@/server/kitchen';
 import { readTable, type ListTable } from './file';
+import * as texts from './texts';
 
 export const USUAL_ODD_SHARE = 0.15;
 
@@ -15,7 +16,7 @@ export const refused = (code: string, message: string): Refused =>
 
 export async function mustFind(kitchenId: string, importId: string): Promise<PriceImport> {
   const found = await importById(database(), kitchenId, importId);
-  if (!found) throw refused('gone', 'This price list is no longer here.');
+  if (!found) throw refused('gone', texts.priceListNoLonger);
   return found;
 }
 
@@ -26,7 +27,7 @@ export async function mustBeOpen(
   states: readonly PriceImport['state'][],
 ): Promise<PriceImport> {
   const found = await mustFind(kitchenId, importId);
-  if (!states.includes(found.state)) throw refused('too-late', 'This list has been decided on already.');
+  if (!states.includes(found.state)) throw refused('too-late', texts.listDecidedAlready);
   return found;
 }
 

@@ -13,6 +13,7 @@ import { breathe, startJob } from './jobs';
 import { markOf, mustBeOpen, refused } from './lists';
 import { previewContext, previewRows } from './preview';
 import { LOOK } from './wire';
+import * as texts from './texts';
 
 const AT_A_TIME = 500;
 const DAYS_AHEAD = 90;
@@ -35,15 +36,11 @@ export function previewRequest(
 ): ListPreview {
   const { mark, ...words } = asked.columns;
   const places = placesOf(asked.table.heads, words);
-  if (places.price === undefined) throw refused('no-price-column', 'Which column is the price? Choose it.');
+  if (places.price === undefined) throw refused('no-price-column', texts.whichColumnPriceChoose);
   if (places.code === undefined && places.name === undefined)
-    throw refused('no-name-column', 'Which column says what it is: the code, the name, or both? Choose one.');
+    throw refused('no-name-column', texts.whichColumnSaysWhat);
   const told = mark ?? markOf(asked.table, places.price);
-  if (!told)
-    throw refused(
-      'mark-unclear',
-      'Its prices do not show whether the comma or the point is the decimal mark: say which.',
-    );
+  if (!told) throw refused('mark-unclear', texts.pricesDoNotShow);
   return { ...asked, columns: { ...asked.columns, mark: told }, places, mark: told };
 }
 
@@ -52,10 +49,7 @@ function oddTyped(typed: string): number {
   if (!share.ok) throw refused('share-unread', share.trouble.message);
   const odd = share.value / 100;
   if (!(odd > 0 && odd <= 10))
-    throw refused(
-      'share-out-of-range',
-      `A share of ${Math.round(odd * 100)} % cannot be: above 0 and at most 1000 %.`,
-    );
+    throw refused('share-out-of-range', texts.shareCannotAbove0(Math.round(odd * 100)));
   return odd;
 }
 
@@ -65,20 +59,18 @@ export const previewList = declare({
   role: 'manager',
   moves: 'nothing that is costed',
   async look({ id, on, odd, columns }, { who, today }) {
-    if (on === '')
-      throw refused('no-day', 'From which day on do these prices hold? Choose a day of the calendar.');
+    if (on === '') throw refused('no-day', texts.fromWhichDayDo);
     const found = await mustBeOpen(who.kitchenId, id, ['columns', 'preview']);
     const latest = shiftDay(today, DAYS_AHEAD);
-    if (on > latest)
-      throw refused(
-        'too-far-ahead',
-        `Prices from ${on} on: at most ${DAYS_AHEAD} days ahead, ${latest}, are taken.`,
-      );
+    if (on > latest) throw refused('too-far-ahead', texts.pricesFromMostDays(on, DAYS_AHEAD, latest));
     const oddShare = oddTyped(odd);
     const table = await readTable(await importBody(database(), who.kitchenId, id));
     if (!table.ok) throw new Refused(table.trouble);
     const { supplier } = found;
-    return { ...previewRequest({ id, supplier, on, columns, oddShare, table: table.value }), before: found.columns };
+    return {
+      ...previewRequest({ id, supplier, on, columns, oddShare, table: table.value }),
+      before: found.columns,
+    };
   },
   async write({ sql, kitchenId }, { columns: typed }, { id, supplier, on, columns, oddShare, before }) {
     await setImport(sql, kitchenId, id, { state: 'columns', on, columns, oddShare });

@@ -6,6 +6,7 @@ import type { DecimalMark, Manner } from '@/core/quantity';
 import type { KitchenForDay } from '@/db/kitchen/read-kitchen';
 import type { ImportRow } from '@/db/buying/price-list-rows';
 import type { ListTable } from './file';
+import * as texts from './texts';
 
 /** Everything a list's rows are judged by. */
 export interface PreviewContext {
@@ -84,8 +85,7 @@ export function previewRow(
   const { code, name, pack, price, priceTyped } = read.value;
   const said = { line, code, name, pack, priceTyped, price: price.toFixed(4) };
   const found = bench.match(read.value);
-  if (found.by === 'none')
-    return { ...said, verdict: 'ask', reason: 'No article of this supplier has that code or name.' };
+  if (found.by === 'none') return { ...said, verdict: 'ask', reason: texts.noArticleSupplierCode };
   const first = seen.get(found.article);
   seen.set(found.article, first ?? line);
   const judged = judgeFor(said, found.article, bench);
@@ -93,10 +93,9 @@ export function previewRow(
     return {
       ...judged,
       verdict: 'odd',
-      reason: `It stands on line ${first} already. ${judged.reason ?? ''}`.trim(),
+      reason: texts.standsLineAlready(first, judged.reason ?? '').trim(),
     };
-  const byName =
-    found.by === 'name' && code !== undefined ? `Found by its name: the code ${code} is new. ` : '';
+  const byName = found.by === 'name' && code !== undefined ? texts.foundNameCodeNew(code) : '';
   return byName === '' || judged.verdict === 'same'
     ? judged
     : { ...judged, reason: `${byName}${judged.reason ?? ''}`.trim() };
@@ -113,7 +112,7 @@ export function judgeFor(
     return {
       ...said,
       verdict: 'refused',
-      reason: 'Its article cannot be weighed, so its price means nothing.',
+      reason: texts.articleCannotWeighedPrice,
     };
   const row = readRow(
     [said.priceTyped ?? '', said.name ?? ''],
@@ -121,7 +120,7 @@ export function judgeFor(
     bench.mark,
     bench.currency,
   );
-  if (!row.ok || !row.value) return { ...said, verdict: 'refused', reason: 'Its price cannot be read.' };
+  if (!row.ok || !row.value) return { ...said, verdict: 'refused', reason: texts.priceCannotRead };
   const judged = judgeRow({ ...row.value, pack: said.pack }, current, bench.manner, bench.oddShare);
   return {
     ...said,

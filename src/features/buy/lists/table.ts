@@ -4,6 +4,7 @@ import iconv from 'iconv-lite';
 import { fromBuffer, fromBufferPromise } from 'yauzl';
 import { guessColumns } from '@/core/price-list';
 import { fine, refuse, type Outcome } from '@/core/trouble';
+import * as texts from './texts';
 
 /** A list's file as a table of cells. */
 export interface ListTable {
@@ -29,11 +30,11 @@ const LONGEST_LINE = 100_000;
 const HEAD_LINES = 20;
 
 const KINDS: readonly (readonly [string, readonly number[]])[] = [
-  ['a picture (PNG)', [0x89, 0x50, 0x4e, 0x47]],
-  ['a picture (JPEG)', [0xff, 0xd8, 0xff]],
-  ['a picture (GIF)', [0x47, 0x49, 0x46, 0x38]],
-  ['a PDF', [0x25, 0x50, 0x44, 0x46]],
-  ['an old Excel file (.xls)', [0xd0, 0xcf, 0x11, 0xe0]],
+  [texts.picturePng, [0x89, 0x50, 0x4e, 0x47]],
+  [texts.pictureJpeg, [0xff, 0xd8, 0xff]],
+  [texts.pictureGif, [0x47, 0x49, 0x46, 0x38]],
+  [texts.pdf, [0x25, 0x50, 0x44, 0x46]],
+  [texts.oldExcelFileXls, [0xd0, 0xcf, 0x11, 0xe0]],
 ];
 
 /**
@@ -42,17 +43,16 @@ const KINDS: readonly (readonly [string, readonly number[]])[] = [
  * @returns trouble `empty-file`, `file-too-large`, `not-a-list`, `too-many-rows`, `too-many-columns`, `no-table`
  */
 export async function readTable(bytes: Buffer): Promise<Outcome<ListTable>> {
-  if (bytes.length === 0) return refuse('empty-file', '', 'The file is empty.');
+  if (bytes.length === 0) return refuse('empty-file', '', texts.fileEmpty);
   if (bytes.length > MOST_BYTES)
     return refuse(
       'file-too-large',
       '',
-      `The file has ${(bytes.length / 1024 / 1024).toFixed(1)} MB; at most ${MOST_BYTES / 1024 / 1024} MB are read.`,
+      texts.fileMbMostMb((bytes.length / 1024 / 1024).toFixed(1), MOST_BYTES / 1024 / 1024),
       { value: bytes.length, limit: MOST_BYTES },
     );
   const kind = KINDS.find(([, magic]) => magic.every((byte, i) => bytes[i] === byte));
-  if (kind)
-    return refuse('not-a-list', '', `The file is ${kind[0]}, not a list: CSV and Excel (.xlsx) are read.`);
+  if (kind) return refuse('not-a-list', '', texts.fileNotListCsv(kind[0]));
   const cells = bytes[0] === 0x50 && bytes[1] === 0x4b ? await fromXlsx(bytes) : fromText(bytes);
   return cells.ok ? tableOf(cells.value.rows, cells.value.how) : cells;
 }
@@ -65,30 +65,24 @@ async function fromXlsx(bytes: Buffer): Promise<Outcome<Cells>> {
     return refuse(
       'file-too-large',
       '',
-      `Unpacked, the file has ${Math.round(unpacked / 1024 / 1024)} MB; at most ${MOST_UNPACKED / 1024 / 1024} MB are read.`,
+      texts.unpackedFileMbMost(Math.round(unpacked / 1024 / 1024), MOST_UNPACKED / 1024 / 1024),
       { value: unpacked, limit: MOST_UNPACKED },
     );
   const merged = await mergedCells(bytes);
   if (merged > MOST_MERGED)
-    return refuse(
-      'too-much-merged',
-      '',
-      `Cells are merged over ${merged} of the sheet's own; at most ${MOST_MERGED} are read: save it again as CSV.`,
-      { value: merged, limit: MOST_MERGED },
-    );
+    return refuse('too-much-merged', '', texts.cellsMergedOverSheets(merged, MOST_MERGED), {
+      value: merged,
+      limit: MOST_MERGED,
+    });
   const book = new ExcelJS.Workbook();
   try {
     // The library's own type wants a browser's buffer; Node's is what it is given everywhere.
     await book.xlsx.load(bytes as unknown as ArrayBuffer);
   } catch {
-    return refuse(
-      'not-a-list',
-      '',
-      'The file looks like Excel but cannot be opened: save it again as .xlsx or CSV.',
-    );
+    return refuse('not-a-list', '', texts.fileLooksLikeExcel);
   }
   const sheet = book.worksheets.find((s) => s.actualRowCount > 1) ?? book.worksheets[0];
-  if (!sheet) return refuse('no-table', '', 'There is no sheet in the file.');
+  if (!sheet) return refuse('no-table', '', texts.noSheetFile);
   if (sheet.rowCount > MOST_ROWS + HEAD_LINES) return tooMany(sheet.rowCount);
   if (sheet.columnCount > MOST_COLUMNS) return tooWide(sheet.columnCount);
   const rows: string[][] = [];
@@ -97,7 +91,7 @@ async function fromXlsx(bytes: Buffer): Promise<Outcome<Cells>> {
     row.eachCell({ includeEmpty: true }, (cell) => cells.push(cellText(cell)));
     rows.push(cells);
   });
-  return fine({ rows, how: `Excel, sheet “${sheet.name}”` });
+  return fine({ rows, how: texts.excelSheet(sheet.name) });
 }
 
 /** Bytes that a zipped file says it comes to unpacked: told before anything is unpacked. */
@@ -153,21 +147,20 @@ function cellText(cell: ExcelJS.Cell): string {
 }
 
 const tooWide = (columns: number) =>
-  refuse('too-many-columns', '', `The list has ${columns} columns; at most ${MOST_COLUMNS} are read.`, {
+  refuse('too-many-columns', '', texts.listColumnsMostRead(columns, MOST_COLUMNS), {
     value: columns,
     limit: MOST_COLUMNS,
   });
 
 const tooMany = (rows: number) =>
-  refuse('too-many-rows', '', `The list has ${rows} rows; at most ${MOST_ROWS} are read.`, {
+  refuse('too-many-rows', '', texts.listRowsMostRead(rows, MOST_ROWS), {
     value: rows,
     limit: MOST_ROWS,
   });
 
 function fromText(bytes: Buffer): Outcome<Cells> {
   const { text, coding } = decode(bytes);
-  if (text === undefined)
-    return refuse('not-a-list', '', 'The file is no text: CSV and Excel (.xlsx) are read.');
+  if (text === undefined) return refuse('not-a-list', '', texts.fileNotTextCsv);
   let lines = 1;
   for (let i = 0; i < text.length; i += 1) {
     const char = text.charCodeAt(i);
@@ -188,12 +181,12 @@ function fromText(bytes: Buffer): Outcome<Cells> {
     const widest = rows.reduce((most, row) => Math.max(most, row.length), 0);
     if (widest > MOST_COLUMNS) return tooWide(widest);
     const name = { ';': 'semicolons', '\t': 'tabs', ',': 'commas', '|': 'bars' }[delimiter];
-    return fine({ rows, how: `text between ${name}, ${coding}` });
+    return fine({ rows, how: texts.textBetween(name, coding) });
   } catch (error) {
     return refuse(
       'not-a-list',
       '',
-      `The file cannot be read as a list: ${error instanceof Error ? error.message.split('\n')[0] : 'unknown'}.`,
+      texts.fileCannotReadList(error instanceof Error ? error.message.split('\n')[0] : undefined),
     );
   }
 }
@@ -245,7 +238,7 @@ function tableOf(rows: readonly string[][], how: string): Outcome<ListTable> {
     return filled(row) >= 2 && found.price !== undefined && (found.name ?? found.code) !== undefined;
   });
   const first = at >= 0 ? at : rows.findIndex((row) => filled(row) >= 2);
-  if (first < 0) return refuse('no-table', '', 'There is no table in the file: no line has two cells.');
+  if (first < 0) return refuse('no-table', '', texts.noTableFileNo);
   // Without heads the columns are called by their letters, and every line is a row.
   const width = Math.max(...rows.slice(first, first + HEAD_LINES).map((r) => r.length));
   const heads =

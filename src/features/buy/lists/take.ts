@@ -11,6 +11,7 @@ import { readTable } from './file';
 import { refused, isSettled, USUAL_ODD_SHARE } from './lists';
 import { previewRequest, startPreview, type ListPreview } from './preview-list';
 import { FETCH, TAKE } from './wire';
+import * as texts from './texts';
 
 interface Ready {
   readonly id: string;
@@ -30,20 +31,18 @@ async function readyToTake(
   bytes: Buffer,
 ): Promise<Ready> {
   const known = (await state()).suppliers.find((s) => s.id === supplier);
-  if (!known) throw refused('no-supplier', 'Whose list is it? Choose the supplier.');
+  if (!known) throw refused('no-supplier', texts.whoseListChooseSupplier);
   const table = await readTable(bytes);
   if (!table.ok) throw new Refused(table.trouble);
   const sha256 = createHash('sha256').update(bytes).digest('hex');
   const twin = await acceptedTwin(database(), who.kitchenId, supplier, sha256);
   if (twin)
-    throw refused(
-      'list-twice',
-      `This very list was accepted on ${dayIn(who.zone, new Date(twin.acceptedAt))}: there is nothing new in it. Undo that one to read it again.`,
-    );
+    throw refused('list-twice', texts.listAcceptedNothingNew(dayIn(who.zone, new Date(twin.acceptedAt))));
   const id = newId();
   const columns = known.columns && isSettled(table.value, known.columns);
   const looking =
-    columns && previewRequest({ id, supplier, on: today, columns, oddShare: USUAL_ODD_SHARE, table: table.value });
+    columns &&
+    previewRequest({ id, supplier, on: today, columns, oddShare: USUAL_ODD_SHARE, table: table.value });
   return { id, supplier, name: name.slice(0, 200), bytes, sha256, columns, looking };
 }
 
@@ -88,7 +87,7 @@ export const takeFetched = declare({
   moves: 'nothing that is costed',
   async look({ supplier }, looking) {
     const known = (await looking.state()).suppliers.find((s) => s.id === supplier);
-    if (!known?.priceList) throw refused('no-address', 'This supplier has no address for its list.');
+    if (!known?.priceList) throw refused('no-address', texts.supplierNoAddressList);
     const got = await fetchList(known.priceList);
     if (!got.ok) throw new Refused(got.trouble);
     return readyToTake(looking, supplier, got.value.name, got.value.bytes);

@@ -3,6 +3,7 @@ import { VERDICTS } from '@/core/price-list';
 import { Day } from '@/core/written';
 import { sender, wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
 interface Taken {
   readonly id: string;
@@ -16,11 +17,9 @@ export const TAKE = wire<Taken>()({
   kind: 'list.take',
   version: 1,
   body: z.object({
-    supplier: z.uuid('Whose list is it? Choose the supplier.'),
+    supplier: z.uuid(texts.whoseListChooseSupplier),
     name: z.string().max(300),
-    base64: z
-      .string()
-      .max((LARGEST_MB * 1024 * 1024 * 4) / 3 + 4, `A list of more than ${LARGEST_MB} MB is not taken.`),
+    base64: z.string().max((LARGEST_MB * 1024 * 1024 * 4) / 3 + 4, texts.listMoreThanMb(LARGEST_MB)),
   }),
 });
 /** The list that a supplier's own address gives today. */
@@ -31,7 +30,7 @@ const HEAD = z.string().max(80).optional();
 export const PreviewRequest = z.object({
   id: ID,
   on: z.string().max(20),
-  odd: z.string().max(20, 'At most 20 characters are kept.'),
+  odd: z.string().max(20, texts.most20CharactersKept),
   columns: z.object({
     code: HEAD,
     name: HEAD,
@@ -41,7 +40,11 @@ export const PreviewRequest = z.object({
     mark: z.enum(['.', ',']).optional(),
   }),
 });
-export const LOOK = wire()({ kind: 'list.look', version: 1, body: PreviewRequest.extend({ on: Day.catch('') }) });
+export const LOOK = wire()({
+  kind: 'list.look',
+  version: 1,
+  body: PreviewRequest.extend({ on: Day.catch('') }),
+});
 /** Rows taken or left out: one line, or all of a verdict. */
 export const WANT = wire()({
   kind: 'list.want',

@@ -6,6 +6,7 @@ import { referenceLarder, type ReferenceIngredient } from '@/core/reference';
 import { serverQuery } from '@/server/server-query';
 import { standingKitchen } from '@/server/kitchen';
 import { searcher } from '@/search';
+import * as texts from './texts';
 
 /** A starting point that what was said may mean. */
 export interface Starting {
@@ -49,8 +50,7 @@ function nearest(said: string): readonly { readonly id: string }[] {
 
 const capital = (text: string): string => `${text.charAt(0).toUpperCase()}${text.slice(1)}`;
 
-const saysOf = (row: ReferenceIngredient): string =>
-  `${row.role === 'liquid' ? 'liquid' : 'pieces'}, ${row.usable.pct} % usable`;
+const saysOf = (row: ReferenceIngredient): string => texts.usable(row.role, row.usable.pct);
 
 /** Starting points that fit a name nothing in the kitchen has, nearest first. */
 export const startingLike = serverQuery(

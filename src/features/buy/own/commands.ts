@@ -24,14 +24,14 @@ import {
   type OwnTyped,
 } from './wire';
 import { SUPPLIER_NAMED } from '../suppliers/names';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
-  none: 'What is it called in this kitchen?',
-  twice: (twin: string) =>
-    `“${twin}” is in the kitchen already: a line could mean either. Choose another name.`,
+  none: texts.whatCalledKitchen,
+  twice: (twin: string) => texts.kitchenAlreadyLineCould(twin),
 };
 
 const FIGURES = [
@@ -74,15 +74,10 @@ function eachOf(
   if (!read.ok) throw new Refused({ ...read.trouble, path: 'eachWeighs' });
   const grams = read.value.value;
   if (!(grams > 0 && grams <= 100_000))
-    throw refused(
-      'weight-out-of-range',
-      'eachWeighs',
-      `${grams} g for one cannot be: above 0 and at most 100 kg.`,
-      {
-        value: grams,
-        limit: 100_000,
-      },
-    );
+    throw refused('weight-out-of-range', 'eachWeighs', texts.gOneCannotAbove(grams), {
+      value: grams,
+      limit: 100_000,
+    });
   const unit = COUNT_UNITS.find((u) => u === typed.eachUnit);
   return { eachG: grams, ...(unit ? { eachUnit: unit } : {}) };
 }
@@ -105,15 +100,10 @@ const own = declare({
       typed.usable.trim() === '' ? { ok: true as const, value: 100 } : readPct(typed.usable, mark);
     if (!usable.ok) throw new Refused({ ...usable.trouble, path: 'usable' });
     if (!(usable.value > 0 && usable.value <= 100))
-      throw refused(
-        'usable-out-of-range',
-        'usable',
-        `${usable.value} % usable cannot be: above 0 and at most 100.`,
-        {
-          value: usable.value,
-          limit: usable.value > 100 ? 100 : 0,
-        },
-      );
+      throw refused('usable-out-of-range', 'usable', texts.usableCannotAbove0(usable.value), {
+        value: usable.value,
+        limit: usable.value > 100 ? 100 : 0,
+      });
     const ingredient: WrittenIngredient = Ingredient.parse({
       id: newId(),
       name,
@@ -130,7 +120,7 @@ const own = declare({
           usablePct: usable.value,
           stockTrimPct: 0,
           source: 'estimate',
-          basis: `set by ${who.person.name}`.slice(0, 200),
+          basis: texts.set(who.person.name).slice(0, 200),
         },
       ],
     });
@@ -170,7 +160,7 @@ const firstPrice = declare({
   async look(typed, { state, today }) {
     const here = await state();
     const found = here.ingredients.find((i) => i.id === typed.ingredient);
-    if (!found) throw refused('gone', '', 'This ingredient is no longer in the larder.');
+    if (!found) throw refused('gone', '', texts.ingredientNoLongerLarder);
     const { supplier: said } = typed;
     const known =
       'own' in said
@@ -188,8 +178,7 @@ const firstPrice = declare({
       pack: typed.pack.trim(),
       weighings: [],
     };
-    if (article.pack === '')
-      throw refused('no-pack', 'pack', 'How is it packed? Write such as 10 kg, 6 x 1 l or a bunch.');
+    if (article.pack === '') throw refused('no-pack', 'pack', texts.howPackedWriteSuch);
     const pack = packOn(article, ingredient, today, mannerIn(here));
     if (!pack.ok)
       throw new Refused({
@@ -236,9 +225,9 @@ const oneWeighs = declare({
   async look({ id, typed }, { state }) {
     const here = await state();
     const found = here.ingredients.find((i) => i.id === id);
-    if (!found) throw refused('gone', '', 'This ingredient is no longer in the larder.');
+    if (!found) throw refused('gone', '', texts.ingredientNoLongerLarder);
     const { eachG } = eachOf({ eachUnit: '', eachWeighs: typed }, here);
-    if (eachG === undefined) throw refused('no-weight', 'typed', 'What does one weigh? Write such as 35 g.');
+    if (eachG === undefined) throw refused('no-weight', 'typed', texts.whatDoesOneWeigh);
     return { g: eachG, before: found.pieceG ?? {} };
   },
   async write({ sql, kitchenId }, { id, unit }, { g, before }) {
@@ -262,7 +251,7 @@ const allergens = declare({
   },
   async look({ id, allergens: read }, { state }) {
     const before = (await state()).ingredients.find((i) => i.id === id);
-    if (!before) throw refused('gone', '', 'This ingredient is no longer in the larder.');
+    if (!before) throw refused('gone', '', texts.ingredientNoLongerLarder);
     const told = (of: readonly string[], isRead: boolean | undefined) => ({
       allergens: [...of].sort(),
       allergensRead: isRead ?? null,
@@ -294,7 +283,7 @@ const named = declare({
   async look({ id, name }, { state }) {
     const here = await state();
     const before = here.ingredients.find((i) => i.id === id);
-    if (!before) throw refused('gone', '', 'This ingredient is no longer in the larder.');
+    if (!before) throw refused('gone', '', texts.ingredientNoLongerLarder);
     return { before: before.name, after: newLarderName(here, name, NAMED, id) };
   },
   async write({ sql, kitchenId }, { id }, { before, after }) {
@@ -306,13 +295,13 @@ const named = declare({
 /** What stands in the way of putting an ingredient away, beside lines and plates. */
 function holding(here: KitchenState, id: string): string | undefined {
   const off = here.ingredients.find((i) => i.comesOff?.ingredient === id);
-  if (off) return `${off.name} comes off it: put that away first.`;
+  if (off) return texts.comesOffArchiveFirst(off.name);
   const by = here.ingredients.find((i) =>
     i.yields.some((y) => y.byProducts.some((b) => b.ingredient === id)),
   );
-  if (by) return `It comes off ${by.name}, whose tests count it.`;
+  if (by) return texts.comesOffWhoseTests(by.name);
   const spelling = here.ingredients.find((i) => i.mergedInto === id);
-  return spelling && `${spelling.name} is another spelling of it: take the two apart first.`;
+  return spelling && texts.anotherSpellingSeparateTwo(spelling.name);
 }
 
 const away = declare({
@@ -325,34 +314,25 @@ const away = declare({
     const nothing = { recipes: [], plates: [], was: new Map<string, unknown>() };
     if (!gone) {
       const now = await nowOf(database(), 'ingredient', who.kitchenId, id);
-      if (!now?.away) throw refused('gone', '', 'This ingredient is in the larder already.');
+      if (!now?.away) throw refused('gone', '', texts.ingredientLarderAlready);
       newLarderName(here, now.name, NAMED, id);
       return { before: { away: true }, after: { away: false }, manner, ...nothing };
     }
     const it = here.ingredients.find((i) => i.id === id);
-    if (!it) throw refused('gone', '', 'This ingredient is archived already.');
+    if (!it) throw refused('gone', '', texts.ingredientArchivedAlready);
     const held = holding(here, id);
     if (held) throw refused('in-use', '', held);
     const users = usersOf(here, 'ingredient', id);
     const names = [...users.recipes, ...users.plates].map((u) => u.name);
     if (names.length > 0 && instead === null)
       throw new Refused(
-        refuse(
-          'in-use',
-          'instead',
-          `${listNames(names)} ${names.length === 1 ? 'takes' : 'take'} it: choose what takes its place.`,
-        ).trouble,
+        refuse('in-use', 'instead', texts.chooseWhatTakesPlace(listNames(names), names.length)).trouble,
         { theirs: { users: names } },
       );
     const to = here.ingredients.find((i) => i.id === instead && i.id !== id);
-    if (instead !== null && !to)
-      throw refused('gone', 'instead', 'What is to take its place is no longer in the larder.');
+    if (instead !== null && !to) throw refused('gone', 'instead', texts.whatTakePlaceNo);
     if (to && to.role !== it.role)
-      throw refused(
-        'other-role',
-        'instead',
-        `${it.name} is a ${it.role} in the pot and ${to.name} a ${to.role}: it cannot take its place by itself.`,
-      );
+      throw refused('other-role', 'instead', texts.potCannotTakePlace(it.name, it.role, to.name, to.role));
     const next = to ? insteadOf(here, 'ingredient', id, to.id) : nothing;
     return {
       before: { away: false, name: it.name },

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { COUNT_UNITS } from '@/core/quantity';
 import { sender, wire } from '@/wire';
 import { ID, TYPED } from '@/wire/fields';
+import * as texts from './texts';
 
 const NAME = z.string().max(5000);
 
@@ -21,7 +22,7 @@ export type LabelTyped = z.infer<typeof LabelTyped>;
 
 /** An ingredient that no starting point is like: what its label states, and what one of it weighs. */
 export const OwnTyped = z.object({
-  name: z.string().trim().min(1, 'What is it called in this kitchen?').max(5000),
+  name: z.string().trim().min(1, texts.whatCalledKitchen).max(5000),
   role: z.enum(['piece', 'liquid']),
   label: LabelTyped,
   allergens: z.array(z.string().min(1).max(40)).max(30),

@@ -16,6 +16,7 @@ import { database } from '@/server/database';
 import { declare, Refused } from '@/server/door';
 import { understandGoods } from './understand';
 import { PURCHASE, PURCHASE_BACK, type LineTyped, type NewArticle, type PurchaseTyped } from './wire';
+import * as texts from './texts';
 
 const YEARS_BACK = 5;
 
@@ -33,10 +34,9 @@ const writePurchase = declare({
     const number = wanted.number.trim();
     const before = await sameInvoice(database(), who.kitchenId, wanted.supplier, number, wanted.on);
     if (before) {
-      const supplier = here.suppliers.find((s) => s.id === wanted.supplier)?.name ?? 'this supplier';
+      const supplier = here.suppliers.find((s) => s.id === wanted.supplier)?.name ?? texts.supplier;
       mistakes.push(
-        refuse('invoice-twice', 'number', `${number} of ${supplier} is already entered, for ${before.on}.`)
-          .trouble,
+        refuse('invoice-twice', 'number', texts.alreadyEntered(number, supplier, before.on)).trouble,
       );
     }
     const made = new Maker(here, today, wanted);
@@ -78,7 +78,7 @@ const purchaseBack = declare({
   async look({ id, back }, { who }) {
     const found = await purchaseById(database(), who.kitchenId, id);
     const why = !found
-      ? refuse('gone', '', 'This is no longer among the purchases.').trouble
+      ? refuse('gone', '', texts.noLongerAmongPurchases).trouble
       : await notBack(database(), who.kitchenId, found, back);
     if (why) throw new Refused(why);
     const { kind = 'invoice' } = found ?? {};
@@ -103,22 +103,13 @@ function headMistakes(wanted: PurchaseTyped, state: KitchenState, today: string)
   const found: Trouble[] = [];
   const say = (code: string, path: string, message: string): void =>
     void found.push(refuse(code, path, message).trouble);
-  if (!state.suppliers.some((s) => s.id === wanted.supplier))
-    say('no-supplier', 'supplier', 'Who is it from?');
-  if (wanted.number.trim() === '')
-    say('no-number', 'number', 'An invoice has a number: copy it from the paper.');
+  if (!state.suppliers.some((s) => s.id === wanted.supplier)) say('no-supplier', 'supplier', texts.whoFrom);
+  if (wanted.number.trim() === '') say('no-number', 'number', texts.invoiceNumberCopyFrom);
   const oldest = `${Number(today.slice(0, 4)) - YEARS_BACK}${today.slice(4)}`;
-  if (wanted.on === '') say('no-day', 'on', 'Which day is on it? Choose a day of the calendar.');
-  else if (wanted.on > today)
-    say('in-the-future', 'on', `${wanted.on} has not come yet: an invoice is of today, ${today}, or before.`);
-  else if (wanted.on < oldest)
-    say(
-      'too-old',
-      'on',
-      `${wanted.on} is more than ${YEARS_BACK} years ago: the oldest day taken is ${oldest}.`,
-    );
-  if (wanted.lines.length === 0)
-    say('no-lines', 'lines', 'There is nothing on it yet: write at least one line.');
+  if (wanted.on === '') say('no-day', 'on', texts.whichDayChooseDay);
+  else if (wanted.on > today) say('in-the-future', 'on', texts.notComeYetInvoice(wanted.on, today));
+  else if (wanted.on < oldest) say('too-old', 'on', texts.moreThanYearsAgo(wanted.on, YEARS_BACK, oldest));
+  if (wanted.lines.length === 0) say('no-lines', 'lines', texts.nothingYetWriteLeast);
   return found;
 }
 
@@ -126,7 +117,7 @@ function headMistakes(wanted: PurchaseTyped, state: KitchenState, today: string)
 type Weights = Pick<IngredientSettings, 'piece' | 'densityGPerMl'>;
 
 const notTheirs = (name: string): Trouble =>
-  refuse('not-theirs', 'article', `${name} is sold by another: choose what this supplier sells.`).trouble;
+  refuse('not-theirs', 'article', texts.soldAnotherChooseWhat(name)).trouble;
 
 /** Turns typed lines into written and booked ones, and gathers every mistake on the way. */
 class Maker {
@@ -165,10 +156,7 @@ class Maker {
     }
     const article = line.newArticle ? this.newArticle(line.newArticle, say) : this.known.get(line.article);
     if (!article) {
-      if (!line.newArticle)
-        say(
-          refuse('no-article', 'article', 'What was bought? Choose an article or write a new one.').trouble,
-        );
+      if (!line.newArticle) say(refuse('no-article', 'article', texts.whatBoughtChooseArticle).trouble);
       return undefined;
     }
     if (!this.sells(article)) return say(notTheirs(article.name));
@@ -216,12 +204,9 @@ class Maker {
   private newArticle(typed: NewArticle, say: (trouble: Trouble) => undefined): StateArticle | undefined {
     const found = this.ingredients.get(typed.ingredient);
     if (!found)
-      return say(
-        refuse('no-ingredient', 'newArticle.ingredient', 'What is it in the kitchen? Choose the ingredient.')
-          .trouble,
-      );
+      return say(refuse('no-ingredient', 'newArticle.ingredient', texts.whatKitchenChooseIngredient).trouble);
     if (typed.name.trim() === '')
-      return say(refuse('no-name', 'newArticle.name', 'What does the supplier call it?').trouble);
+      return say(refuse('no-name', 'newArticle.name', texts.whatDoesSupplierCall).trouble);
     const weights = this.weightsOf(typed, say);
     if (!weights) return undefined;
     const { piece, densityGPerMl = found.densityGPerMl } = weights;
@@ -254,11 +239,7 @@ class Maker {
       if (!read.ok) return say({ ...read.trouble, path: `newArticle.${field}` });
       if (!(read.value.value > 0))
         return say(
-          refuse(
-            'weightless',
-            `newArticle.${field}`,
-            `“${text.trim()}” weighs nothing: more than 0 g is wanted.`,
-          ).trouble,
+          refuse('weightless', `newArticle.${field}`, texts.weighsNothingMoreThan(text.trim())).trouble,
         );
       return read.value.value;
     };

@@ -16,6 +16,7 @@ import { may, type Worker } from '@/server/session';
 import { searchLarder } from '@/server/larder-search';
 import { formattersFor } from '@/ui/formatters';
 import { comparable } from '../ingredient/queries';
+import * as texts from './texts';
 
 const A_PAGE = 40;
 
@@ -285,7 +286,7 @@ export async function purchaseView(who: Worker, id: string): Promise<PurchaseVie
     const paid = Number(l.money ?? 0);
     return {
       is: 'goods',
-      name: article?.name ?? 'an article that has gone',
+      name: article?.name ?? texts.articleGone,
       href: article && `/buy/${article.ingredient}`,
       pack: article?.pack,
       packs: l.packs,

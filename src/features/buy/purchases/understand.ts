@@ -1,6 +1,7 @@
 import { readPrice, received, type Received } from '@/core/larder';
 import { calculate, type Manner, type Weighable } from '@/core/quantity';
 import { fine, refuse, under, type Outcome } from '@/core/trouble';
+import * as texts from './texts';
 
 /** A goods line as it is typed. */
 export interface TypedGoods {
@@ -35,19 +36,14 @@ export function understandGoods(
   manner: Manner,
   kind: 'invoice' | 'credit note',
 ): Outcome<UnderstoodGoods> {
-  if (typed.packs.trim() === '')
-    return refuse(
-      'no-packs',
-      'packs',
-      'How many packs are on the invoice? Write a number such as 3 or 7.05.',
-    );
+  if (typed.packs.trim() === '') return refuse('no-packs', 'packs', texts.howManyPacksInvoice);
   const packs = calculate(typed.packs, manner.mark);
   if (!packs.ok) return { ok: false, trouble: under('packs', packs.trouble) };
   if (!packs.value.gt(0) || packs.value.gt(MOST_PACKS))
     return refuse(
       'packs-out-of-range',
       'packs',
-      `${packs.value.toString()} packs cannot be: above 0 and at most ${MOST_PACKS}.`,
+      texts.packsCannotAbove0(packs.value.toString(), MOST_PACKS),
       { value: packs.value.toNumber(), limit: packs.value.gt(0) ? MOST_PACKS : 0 },
     );
   const price = readPrice(typed.packPrice, manner.mark);

@@ -2,14 +2,15 @@ import { z } from 'zod';
 import { Day } from '@/core/written';
 import { sender, wire } from '@/wire';
 import { CHOSEN, ID, TYPED } from '@/wire/fields';
+import * as texts from './texts';
 
-const NOTE = z.string().max(200, 'A note has at most 200 characters.');
+const NOTE = z.string().max(200, texts.noteMost200Characters);
 
 /** An article that is not in the book yet, as it was typed on the invoice form. */
 const NewArticle = z.object({
   ingredient: CHOSEN,
-  name: z.string().max(120, 'A name has at most 120 characters.'),
-  code: z.string().max(40, 'A code has at most 40 characters.'),
+  name: z.string().max(120, texts.nameMost120Characters),
+  code: z.string().max(40, texts.codeMost40Characters),
   pack: TYPED,
   /** What one piece weighs, and a litre: asked for where the pack cannot be weighed without. */
   eachWeighs: TYPED,
@@ -38,8 +39,8 @@ export const Purchase = z.object({
   corrects: ID.optional(),
   supplier: CHOSEN,
   on: Day.catch(''),
-  number: z.string().max(60, 'An invoice number has at most 60 characters.'),
-  lines: z.array(Line).max(300, 'An invoice has at most 300 lines.'),
+  number: z.string().max(60, texts.invoiceNumberMost60),
+  lines: z.array(Line).max(300, texts.invoiceMost300Lines),
 });
 export type PurchaseTyped = z.infer<typeof Purchase>;
 

@@ -7,6 +7,7 @@ import { declare, Refused } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { SUPPLIER_NAMED } from './names';
 import { SUPPLIER, SUPPLIER_AWAY } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
@@ -29,20 +30,16 @@ const supplier = declare({
   async look({ id, name, priceList }, { state }) {
     const here = await state();
     const before = here.suppliers.find((s) => s.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This supplier is archived already.');
+    if (id !== null && !before) throw refused('gone', '', texts.supplierArchivedAlready);
     const called = uniqueName(
       here.suppliers,
       name,
-      { none: 'What is the supplier called?', twice: SUPPLIER_NAMED.twice },
+      { none: texts.whatSupplierCalled, twice: SUPPLIER_NAMED.twice },
       id ?? undefined,
     );
     const list = priceList.trim();
     if (list !== '' && !(HTTP.test(list) && URL.canParse(list)))
-      throw refused(
-        'not-an-address',
-        'priceList',
-        `“${list}” is not where a list is fetched: an address that begins with https://`,
-      );
+      throw refused('not-an-address', 'priceList', texts.notWhereListFetched(list));
     const after = { ...before, id: id ?? newId(), name: called, priceList: list === '' ? undefined : list };
     return { before: before ?? null, after };
   },
@@ -61,18 +58,22 @@ const supplierAway = declare({
     const before = here.suppliers.find((s) => s.id === id);
     if (!gone) {
       const now = await nowOf(database(), 'supplier', who.kitchenId, id);
-      if (!now?.away) throw refused('gone', '', 'This supplier stands in the list already.');
+      if (!now?.away) throw refused('gone', '', texts.supplierAlreadyList);
       uniqueName(here.suppliers, now.name, SUPPLIER_NAMED, id);
       return { before: { away: true }, after: { away: false } };
     }
-    if (!before) throw refused('gone', '', 'This supplier is archived already.');
+    if (!before) throw refused('gone', '', texts.supplierArchivedAlready);
     const sells = here.articles.filter((a) => a.supplier === id);
     const names = new Map(here.ingredients.map((i) => [i.id, i.name]));
     if (sells.length > 0)
       throw refused(
         'in-use',
         '',
-        `${listNames(sells.map((a) => names.get(a.ingredient) ?? a.name))} ${sells.length === 1 ? 'is' : 'are'} bought from ${before.name}: put ${sells.length === 1 ? 'that' : 'these'} away, or leave the supplier.`,
+        texts.boughtFromArchiveFirst(
+          listNames(sells.map((a) => names.get(a.ingredient) ?? a.name)),
+          sells.length,
+          before.name,
+        ),
         { value: sells.length, limit: 0 },
       );
     return { before: { away: false }, after: { away: true } };

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { sender, wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
 const NAME = z.string().max(5000);
 
@@ -14,7 +15,7 @@ export const SUPPLIER = wire<
   body: z.object({
     id: ID.nullable(),
     name: NAME,
-    priceList: z.string().max(300, 'An address has at most 300 characters.'),
+    priceList: z.string().max(300, texts.addressMost300Characters),
   }),
 });
 export const SUPPLIER_AWAY = wire()({

@@ -9,34 +9,35 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import type { ActRow, ChangesPage } from '../queries';
 import { restoreChange, undoChange } from '../send';
+import * as texts from './texts';
 
 /** Who changed what, and when; each act with the way to take it back. */
 export function ChangesView({ page }: { readonly page: ChangesPage }) {
   const { of, rows, more } = page;
   return (
     <>
-      <h1>{of ? `What happened to ${of.name}` : 'What was changed'}</h1>
+      <h1>{of ? texts.whatHappened(of.name) : texts.history}</h1>
       <p className="lead-line">
-        Who, when, and what it was before. An undo is a change of its own: nothing is erased.{' '}
+        {texts.whoWhenWhatBefore}{' '}
         {of && (
           <Link prefetch={false} href="/house/changes">
-            Log
+            {texts.log}
           </Link>
         )}
       </p>
       {rows.length === 0 ? (
-        <p>No changes yet.</p>
+        <p>{texts.noChangesYet}</p>
       ) : (
         <SheetTable>
           <thead>
             <tr>
-              <th scope="col">What</th>
+              <th scope="col">{texts.what}</th>
               <th scope="col" className="left">
-                who
+                {texts.who}
               </th>
-              <th scope="col">when</th>
+              <th scope="col">{texts.when}</th>
               <th scope="col">
-                <span className="visually-hidden">Undo</span>
+                <span className="visually-hidden">{texts.undo}</span>
               </th>
             </tr>
           </thead>
@@ -53,7 +54,7 @@ export function ChangesView({ page }: { readonly page: ChangesPage }) {
             prefetch={false}
             href={`/house/changes?${new URLSearchParams({ ...(of ? { of: of.id } : {}), until: more })}`}
           >
-            Earlier
+            {texts.earlier}
           </Link>
         </p>
       )}
@@ -69,7 +70,7 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
   return (
     <tr>
       <td className={row.undone ? 'quiet' : ''}>
-        {row.isBack && <span className="quiet">Undone: </span>}
+        {row.isBack && <span className="quiet">{texts.undone} </span>}
         {row.words.map((words, i) => (
           <span key={i} className="d-block">
             {row.undone ? <s>{words}</s> : words}
@@ -90,11 +91,11 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
               disabled={state.busy}
               onClick={() =>
                 void keep(() => restoreChange({ change: row.restores ?? '' })).then(
-                  (ok) => ok && tell('It stands as it stood then.'),
+                  (ok) => ok && tell(texts.restoredThen),
                 )
               }
             >
-              As it stood after this
+              {texts.after}
             </Button>
           )}
           {row.mayUndo && !row.undone && (
@@ -105,11 +106,11 @@ function Act({ row, ofOne }: { readonly row: ActRow; readonly ofOne: boolean }) 
               aria-label={`${row.isBack ? 'Redo' : 'Undo'}: ${row.words.join(', ')}`}
               onClick={() =>
                 void keep(() => undoChange({ change: row.id, again: false })).then(
-                  (ok) => ok && tell(`${said}: ${row.words[0] ?? ''}`),
+                  (ok) => ok && tell(texts.done(said, row.words[0] ?? '')),
                 )
               }
             >
-              {row.isBack ? 'Redo' : 'Undo'}
+              {row.isBack ? texts.redo : texts.undo}
             </Button>
           )}
         </span>

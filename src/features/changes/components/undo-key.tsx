@@ -9,6 +9,7 @@ import { useToast } from '@/ui/frame/toasts';
 import { hasUnsavedChanges } from '@/ui/frame/unsaved-changes';
 import { STILL_TYPED, whenSent } from '@/wire';
 import { undoChange } from '../send';
+import * as texts from './texts';
 
 /** Whether the key means the kitchen: outside of fields, and in one that says of itself that nothing is typed in it (`data-undo`). */
 const isKitchens = (target: EventTarget | null): boolean =>
@@ -21,14 +22,13 @@ export function UndoKey() {
   const [busy, setBusy] = useState(false);
   const act = useCallback(
     async (again: boolean): Promise<void> => {
-      if (hasUnsavedChanges())
-        return tell('Something typed here is not saved and would be lost: correct or remove it first.');
+      if (hasUnsavedChanges()) return tell(texts.somethingTypedHereNot);
       setBusy(true);
       await whenSent();
       const answer = await undoChange({ change: null, again }).catch(() => undefined);
       setBusy(false);
       if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);
-      tell(`${again ? 'Redone' : 'Undone'}: ${answer.value.words}`);
+      tell(texts.done(again ? texts.redone : texts.undoneUpper, answer.value.words));
       anew();
     },
     [anew, tell],
@@ -47,12 +47,12 @@ export function UndoKey() {
       variant="outline-light"
       size="sm"
       disabled={busy}
-      title="Undo your last change (Ctrl Z); redo with Ctrl Shift Z"
-      aria-label="Undo my last change"
+      title={texts.undoYourLastChange}
+      aria-label={texts.undoMyLastChange}
       aria-keyshortcuts="Control+Z"
       onClick={() => void act(false)}
     >
-      <Undo2 size={15} aria-hidden="true" /> Undo
+      <Undo2 size={15} aria-hidden="true" /> {texts.undo}
     </Button>
   );
 }

@@ -10,6 +10,7 @@ import { SidePanel } from '@/ui/panels/side-panel';
 import { leaveGuarded } from '@/ui/frame/unsaved-changes';
 import { findAnything } from '../actions';
 import type { SearchResult } from '../search-everything';
+import * as texts from './texts';
 
 /** Goes anywhere by any of its words, misspelled too: one key, from every screen. */
 export function GoTo() {
@@ -32,14 +33,14 @@ export function GoTo() {
       <Button
         variant="outline-light"
         size="sm"
-        title="Find anything and go there ( / )"
-        aria-keyshortcuts="/ Control+K"
+        title={texts.findAnythingGo}
+        aria-keyshortcuts={texts.controlK}
         onClick={() => setOpen(true)}
       >
-        <Search size={15} aria-hidden="true" /> Find
+        <Search size={15} aria-hidden="true" /> {texts.find}
       </Button>
       {open && (
-        <SidePanel title="Find and go" open close={() => setOpen(false)}>
+        <SidePanel title={texts.findGo} open close={() => setOpen(false)}>
           <Looking go={go} />
         </SidePanel>
       )}
@@ -56,8 +57,8 @@ function Looking({ go }: { readonly go: (place: SearchResult | undefined) => voi
   }, []);
   return (
     <Combo
-      label="Find anything"
-      placeholder="a pot, a dish, an ingredient, an invoice, a screen"
+      label={texts.findAnything}
+      placeholder={texts.potDishIngredientInvoice}
       chosen={undefined}
       choose={go}
       find={findAnything}

@@ -51,10 +51,12 @@ describe('hands of the kitchen’s own', () => {
   test('minutes that cannot be are refused with number and limit, and a kind nobody knows by name', async () => {
     const seen = (await housePage(here.as('manager'))).version;
     const with1 = (kinds: Record<string, typeof none>) => ({ kinds, sharedBatch: '', sharedPerL: '' });
-    expect(await here.send(OWN_LABOUR, with1({ strain: { ...none, fixed: '601' } }), { seen })).toMatchObject({
-      path: 'strain.fixed',
-      message: '601 minutes cannot be: from 0 to 600.',
-    });
+    expect(await here.send(OWN_LABOUR, with1({ strain: { ...none, fixed: '601' } }), { seen })).toMatchObject(
+      {
+        path: 'strain.fixed',
+        message: '601 minutes cannot be: from 0 to 600.',
+      },
+    );
     expect(await here.send(OWN_LABOUR, with1({ juggle: none }), { seen })).toMatchObject({
       code: 'unknown-kind',
     });

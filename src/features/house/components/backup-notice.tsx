@@ -3,6 +3,7 @@
 import Alert from 'react-bootstrap/Alert';
 import { useFormatters } from '@/ui/formatters-context';
 import type { LastBackup } from '../backup';
+import * as texts from './texts';
 
 /** A manager is told on every screen that the last backup is more than two days old, or that there is none. */
 export function BackupNotice({ last }: { readonly last: LastBackup | undefined }) {
@@ -10,10 +11,8 @@ export function BackupNotice({ last }: { readonly last: LastBackup | undefined }
   if (!last?.old) return null;
   return (
     <Alert variant="danger" role="status" className="no-print">
-      {last.day === undefined
-        ? 'There is no backup of this kitchen.'
-        : `The last backup is of ${day(last.day)} ${last.clock ?? ''}, more than two days ago.`}{' '}
-      The program makes one every night while it runs: is the disk full?
+      {last.day === undefined ? texts.noBackupYet : texts.lastBackupOld(day(last.day), last.clock ?? '')}{' '}
+      {texts.diskFull}
     </Alert>
   );
 }
@@ -24,12 +23,10 @@ export function BackupLine({ last }: { readonly last: LastBackup | undefined }) 
   if (!last) return null;
   return (
     <section aria-labelledby="backups" className="mt-4">
-      <h2 id="backups">Backups</h2>
+      <h2 id="backups">{texts.backups}</h2>
       <p>
-        {last.day === undefined
-          ? 'None yet: the first is made within ten minutes.'
-          : `The last good one is of ${day(last.day)} ${last.clock}.`}{' '}
-        One is made every night and before every update; a week of days, four weeks and six months are kept.
+        {last.day === undefined ? texts.firstBackupSoon : texts.lastBackup(day(last.day), last.clock ?? '')}{' '}
+        {texts.whenBackupsAreMade}
       </p>
     </section>
   );

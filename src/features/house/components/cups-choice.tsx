@@ -6,6 +6,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { CUP_WORDS, CUPS_OF, type Cups as Of } from '../cups';
 import type { HousePage } from '../queries';
 import { saveCups } from '../send';
+import * as texts from './texts';
 
 /** Which country's cups and spoons are meant here: said once, and then a cup is read everywhere. */
 export function CupChoice({ page }: { readonly page: HousePage }) {
@@ -18,12 +19,9 @@ export function CupChoice({ page }: { readonly page: HousePage }) {
   );
   return (
     <section aria-labelledby="cups">
-      <h2 id="cups">Cups, spoons, pints</h2>
+      <h2 id="cups">{texts.cupsSpoonsPints}</h2>
       {said ? (
-        <p>
-          {CUP_WORDS[said]}. They stand among the house’s own measures under Buy, Larder, where each can be
-          archived.
-        </p>
+        <p>{texts.theyStandAmongHouses(CUP_WORDS[said])}</p>
       ) : (
         <Form
           onSubmit={(event) => {
@@ -31,10 +29,7 @@ export function CupChoice({ page }: { readonly page: HousePage }) {
             void keep(() => saveCups({ of }));
           }}
         >
-          <p className="quiet">
-            They differ between countries, so a line that says one is asked about each time. Say once which
-            are meant here.
-          </p>
+          <p className="quiet">{texts.theyDifferBetweenCountries}</p>
           {(Object.keys(CUPS_OF) as Of[]).map((one) => (
             <Form.Check
               key={one}
@@ -49,7 +44,7 @@ export function CupChoice({ page }: { readonly page: HousePage }) {
           ))}
           {page.mayEdit && (
             <Button type="submit" variant="outline-primary" disabled={state.busy}>
-              These are meant here
+              {texts.useThese}
             </Button>
           )}
         </Form>

@@ -7,13 +7,14 @@ import { CupChoice } from './cups-choice';
 import { LabourTable } from './labour-table';
 import { ModelChangeTable } from './model-change';
 import { StartingValues } from './starting-values';
+import * as texts from './texts';
 
 /** What belongs to the whole house; beside it what other stations keep for all of it. */
 export function HouseView({ page, also }: { readonly page: HousePage; readonly also?: ReactNode }) {
   return (
     <>
-      <h1>This kitchen</h1>
-      <p className="lead-line">What holds for every pot and dish here.</p>
+      <h1>{texts.kitchen}</h1>
+      <p className="lead-line">{texts.whatHoldsEveryPot}</p>
       <div className="beside mt-3">
         <div>
           {page.moved.map((m) => (

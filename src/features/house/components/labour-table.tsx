@@ -11,13 +11,14 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import type { LabourRow, HousePage } from '../queries';
 import { saveLabour } from '../send';
 import { LabourTyped } from '../wire';
+import * as texts from './texts';
 
 type Typed = z.infer<typeof LabourTyped>;
 type HandsForm = UseFormReturn<Typed>;
 const COLUMNS = [
-  ['fixed', 'however little there is'],
-  ['perKg', 'for each kilo'],
-  ['perL', 'for each litre'],
+  ['fixed', texts.howeverLittle],
+  ['perKg', texts.eachKilo],
+  ['perL', texts.eachLitre],
 ] as const;
 
 /** Minutes of hands by kind of step: what is usual stands in the empty field, what is typed is this kitchen's own. */
@@ -37,16 +38,13 @@ export function LabourTable({ page }: { readonly page: HousePage }) {
   const { form } = keeping;
   return (
     <section aria-labelledby="hands">
-      <h2 id="hands">Labour minutes</h2>
-      <p className="quiet">
-        Labour minutes for a step whose line does not say: fixed minutes for any amount, and more for each
-        kilo and each litre. Usual values are in grey. Type your own over them.
-      </p>
+      <h2 id="hands">{texts.labourMinutes}</h2>
+      <p className="quiet">{texts.labourMinutesStepWhose}</p>
       <SaveForm of={keeping}>
         <SheetTable>
           <thead>
             <tr>
-              <th scope="col">Step</th>
+              <th scope="col">{texts.step}</th>
               {COLUMNS.map(([key, words]) => (
                 <th scope="col" key={key}>
                   {words}
@@ -63,7 +61,7 @@ export function LabourTable({ page }: { readonly page: HousePage }) {
         </SheetTable>
         {page.mayEdit && (
           <SaveButton of={keeping} className="mt-2">
-            Save these minutes
+            {texts.saveTheseMinutes}
           </SaveButton>
         )}
       </SaveForm>
@@ -83,11 +81,11 @@ function HandsLine({
   const { bare } = useFormatters();
   return (
     <tr>
-      <th scope="row">{row.kind === 'puree' ? 'purée' : row.kind}</th>
+      <th scope="row">{row.kind === 'puree' ? texts.pureE : row.kind}</th>
       {COLUMNS.map(([key, words]) => (
         <td key={key}>
           <Minutes
-            label={`${row.kind}, minutes ${words}`}
+            label={texts.minutes(row.kind, words)}
             usual={row.usual[key] === 0 ? '0' : bare(row.usual[key], 2)}
             name={`kinds.${row.kind}.${key}`}
             form={form}
@@ -103,20 +101,20 @@ function Shared({ page, form }: { readonly page: HousePage; readonly form: Hands
   const { bare } = useFormatters();
   return (
     <tr>
-      <th scope="row">setting up and washing up, shared with what is made beside it</th>
+      <th scope="row">{texts.settingUpWashingUp}</th>
       <td>
         <Minutes
-          label="Setting up and washing up, minutes a batch at most"
+          label={texts.settingUpWashingUpMinutesBatch}
           usual={bare(page.shared.usualBatch, 2)}
           name="sharedBatch"
           form={form}
           disabled={!page.mayEdit}
         />
       </td>
-      <td className="quiet">at most, or</td>
+      <td className="quiet">{texts.mostOr}</td>
       <td>
         <Minutes
-          label="Setting up and washing up, minutes for each litre"
+          label={texts.settingUpWashingUpMinutesEach}
           usual={bare(page.shared.usualPerL, 2)}
           name="sharedPerL"
           form={form}

@@ -10,35 +10,34 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import type { ModelChangeRow } from '../queries';
 import { seeModel } from '../send';
+import * as texts from './texts';
 
 /** Rows told before somebody asks for all. */
 const FIRST = 12;
 
 /** Costs that moved because the model did, and nothing the kitchen has done. */
-export function ModelChangeTable({ move, mayEdit }: { readonly move: ModelChangeRow; readonly mayEdit: boolean }) {
+export function ModelChangeTable({
+  move,
+  mayEdit,
+}: {
+  readonly move: ModelChangeRow;
+  readonly mayEdit: boolean;
+}) {
   const { day, said } = useFormatters();
   const [keep, state] = useSave();
   const [all, setAll] = useState(false);
   const shown = all ? move.moves : move.moves.slice(0, FIRST);
   return (
     <section aria-labelledby={`moved-${move.id}`}>
-      <h2 id={`moved-${move.id}`}>
-        {move.moves.length === 1 ? 'One cost' : `${move.moves.length} costs`} moved because{' '}
-        {move.byModel ? 'the model did' : 'better starting values were taken'}
-      </h2>
+      <h2 id={`moved-${move.id}`}>{texts.oneCostCostsMoved(move.moves.length, move.byModel)}</h2>
       <p>{move.says}</p>
       <p className="quiet">
-        Found {said(move.found)}, costed for {day(move.forDay)}
-        {move.byModel ? ' by the model before and by this one' : ' before and after'}.{' '}
-        {move.exact
-          ? 'Nothing else had changed between the two.'
-          : 'Something else was changed between the two as well, so not all of it is the model’s.'}{' '}
-        Saved costings stay as they were.
+        {texts.foundCostedModelBefore(said(move.found), day(move.forDay), move.byModel, move.exact)}
       </p>
       <Moves rows={shown} />
       {shown.length < move.moves.length && (
         <Button variant="link" onClick={() => setAll(true)}>
-          Show all {move.moves.length}
+          {texts.showAll(move.moves.length)}
         </Button>
       )}
       {mayEdit && !move.seen && (
@@ -47,7 +46,7 @@ export function ModelChangeTable({ move, mayEdit }: { readonly move: ModelChange
           disabled={state.busy}
           onClick={() => void keep(() => seeModel({ id: move.id }))}
         >
-          Got it
+          {texts.got}
         </Button>
       )}
       <TroubleText says={state.message} />
@@ -57,21 +56,21 @@ export function ModelChangeTable({ move, mayEdit }: { readonly move: ModelChange
 
 function Moves({ rows }: { readonly rows: ModelChangeRow['moves'] }) {
   const { money } = useFormatters();
-  const cost = (of: number | null): string => (of === null ? 'not known' : money(of));
+  const cost = (of: number | null): string => (of === null ? texts.notKnown : money(of));
   return (
     <Table responsive size="sm">
       <thead>
         <tr>
-          <th scope="col">What</th>
-          <th scope="col">of</th>
+          <th scope="col">{texts.what}</th>
+          <th scope="col">{texts.ofText}</th>
           <th scope="col" className="fig">
-            before
+            {texts.before}
           </th>
           <th scope="col" className="fig">
-            now
+            {texts.now}
           </th>
           <th scope="col" className="fig">
-            by
+            {texts.by}
           </th>
         </tr>
       </thead>
@@ -105,9 +104,9 @@ export function ModelNotice({ unseen }: { readonly unseen: number }) {
   if (unseen === 0) return null;
   return (
     <Alert variant="primary" role="status" className="mb-3">
-      The calculation has been improved, and some costs changed.{' '}
+      {texts.calculationImprovedSomeCosts}{' '}
       <Link prefetch={false} href="/house">
-        See which ones
+        {texts.seeWhichOnes}
       </Link>
       .
     </Alert>

@@ -9,6 +9,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import type { SavedCostings as Data, SavedCostingRow } from '../queries';
 import { saveCosting, archiveCosting } from '../send';
+import * as texts from './texts';
 
 /** Costings somebody kept, beside what it costs now: no price, yield, recipe or model changes them afterwards. */
 export function SavedCostingsTable({ data }: { readonly data: Data }) {
@@ -19,7 +20,7 @@ export function SavedCostingsTable({ data }: { readonly data: Data }) {
   if (kept.length === 0 && !data.mayKeep) return null;
   return (
     <section className="mt-4" aria-labelledby="kept-costings">
-      <h2 id="kept-costings">Saved costings</h2>
+      <h2 id="kept-costings">{texts.savedCostings}</h2>
       {kept.length > 0 && (
         <Table responsive size="sm">
           <Head />
@@ -48,7 +49,7 @@ export function SavedCostingsTable({ data }: { readonly data: Data }) {
           disabled={state.busy}
           onClick={() => void keep(() => saveCosting({ what: data.what, subject: data.subject }))}
         >
-          Save today’s cost
+          {texts.saveTodaysCost}
         </Button>
       )}{' '}
       {data.mayKeep && away.length > 0 && (
@@ -76,12 +77,12 @@ function PutAway({
   const { day, money } = useFormatters();
   return (
     <details>
-      <summary>{kept.length === 1 ? 'One archived' : `${kept.length} archived`}</summary>
+      <summary>{kept.length === 1 ? texts.oneArchived : texts.archived(kept.length)}</summary>
       {kept.map((k) => (
         <div key={k.id}>
           {day(k.on)}, {k.by}: {money(k.layers.ingredients)}{' '}
           <Button variant="link" size="sm" disabled={busy} onClick={() => onBack(k.id)}>
-            Restore
+            {texts.restore}
           </Button>
         </div>
       ))}
@@ -92,18 +93,18 @@ function PutAway({
 const Head = () => (
   <thead>
     <tr>
-      <th scope="col">Kept</th>
-      <th scope="col">by</th>
+      <th scope="col">{texts.kept}</th>
+      <th scope="col">{texts.by}</th>
       {LAYERS.map((layer) => (
         <th scope="col" key={layer} className="fig">
           {layerName(layer)}
         </th>
       ))}
       <th scope="col" className="fig">
-        ingredients since
+        {texts.ingredientsSince}
       </th>
       <th scope="col">
-        <span className="visually-hidden">What can be done</span>
+        <span className="visually-hidden">{texts.whatCanDone}</span>
       </th>
     </tr>
   </thead>
@@ -136,7 +137,7 @@ function KeptLine({
           const cost = kept.layers[layer] ?? null;
           return (
             <td key={layer} className={`fig${layer === 'ingredients' ? ' strong' : ''}`}>
-              {cost === null ? <span className="quiet">not known</span> : money(cost)}
+              {cost === null ? <span className="quiet">{texts.notKnown}</span> : money(cost)}
             </td>
           );
         })}
@@ -144,16 +145,16 @@ function KeptLine({
           {since === undefined
             ? ''
             : Math.abs(since) < 0.0005
-              ? 'as now'
-              : `${since > 0 ? '+' : '−'}${small(Math.abs(since))} now`}
+              ? texts.nowLower
+              : texts.nowValueSmall(since > 0 ? '+' : '−', small(Math.abs(since)))}
         </td>
         <td className="fig">
           <Button variant="link" size="sm" aria-expanded={open} onClick={onOpen}>
-            {open ? 'Fold up' : 'What was in it'}
+            {open ? texts.foldUp : texts.whatUpper}
           </Button>
           {mayKeep && (
             <Button variant="link" size="sm" onClick={onAway}>
-              Archive
+              {texts.archive}
             </Button>
           )}
         </td>
@@ -178,8 +179,8 @@ function Lines({ kept }: { readonly kept: SavedCostingRow }) {
           <tr key={i}>
             <td>{line.said}</td>
             <td className="fig">{line.amount ?? kilos(line.g ?? 0)}</td>
-            <td className="fig quiet">{line.perKg === null ? '' : `${money(line.perKg)} per kilo`}</td>
-            <td className="fig">{line.cost === null ? 'not known' : small(line.cost)}</td>
+            <td className="fig quiet">{line.perKg === null ? '' : texts.perKilo(money(line.perKg))}</td>
+            <td className="fig">{line.cost === null ? texts.notKnown : small(line.cost)}</td>
           </tr>
         ))}
       </tbody>

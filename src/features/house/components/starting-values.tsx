@@ -6,6 +6,7 @@ import { useSave } from '@/ui/forms/use-save';
 import type { HousePage } from '../queries';
 import { giveStartingValuesBack, takeStartingValues } from '../send';
 import { useFormatters } from '@/ui/formatters-context';
+import * as texts from './texts';
 
 const ONCE = 2000;
 /** Rows told before somebody asks for all. */
@@ -26,14 +27,10 @@ export function StartingValues({ page: { improved, taken, mayEdit } }: { readonl
     });
   return (
     <section aria-labelledby="starting-values">
-      <h2 id="starting-values">Better starting values</h2>
+      <h2 id="starting-values">{texts.betterStartingValues}</h2>
       {improved.length > 0 && (
         <>
-          <p>
-            The starting values have learned something of {improved.length}{' '}
-            {improved.length === 1 ? 'ingredient' : 'ingredients'} since they were taken in here. Nothing of
-            it counts until you take it; what this kitchen has written itself stays.
-          </p>
+          <p>{texts.startingValuesLearnedSomething(improved.length)}</p>
           <Table responsive size="sm">
             <tbody>
               {shown.map((i) => (
@@ -46,12 +43,12 @@ export function StartingValues({ page: { improved, taken, mayEdit } }: { readonl
           </Table>
           {shown.length < improved.length && (
             <Button variant="link" onClick={() => setAll(true)}>
-              Show all {improved.length}
+              {texts.showAll(improved.length)}
             </Button>
           )}
           {mayEdit && (
             <Button disabled={state.busy} onClick={() => void take()}>
-              Take {improved.length === 1 ? 'it' : `all ${improved.length}`}
+              {texts.takeAll(improved.length)}
             </Button>
           )}
         </>
@@ -84,11 +81,11 @@ function Taken({
   const { day } = useFormatters();
   return (
     <p>
-      Taken on {day(taken.on)} for {taken.count} {taken.count === 1 ? 'ingredient' : 'ingredients'}
-      {moved !== undefined && `; ${moved === 1 ? 'one cost' : `${moved} costs`} moved`}.{' '}
+      {texts.takenIngredientIngredients(day(taken.on), taken.count)}
+      {moved !== undefined && texts.moved(moved)}.{' '}
       {onBack && (
         <Button variant="outline-primary" size="sm" onClick={onBack}>
-          Undo
+          {texts.undo}
         </Button>
       )}
     </p>

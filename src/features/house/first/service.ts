@@ -29,6 +29,7 @@ import type { Mistake } from '@/wire';
 import { CUPS_OF } from '../cups';
 import { markOf } from '../settings/mark';
 import type { FirstTyped } from './wire';
+import * as texts from './texts';
 
 /** The demo as the program brings it: what a kitchen to play in is a copy of. */
 const DEMO = path.join(process.cwd(), 'demo/kestrel-weir.json');
@@ -48,11 +49,10 @@ let wrongUntil = 0;
 
 function isTheWord(typed: string): Trouble | undefined {
   const word = env().HALFPOT_FIRST_WORD ?? '';
-  if (Date.now() < wrongUntil)
-    return refuse('too-soon', 'word', 'That was wrong a moment ago: try again in a second.').trouble;
+  if (Date.now() < wrongUntil) return refuse('too-soon', 'word', texts.wrongMomentAgoTry).trouble;
   if (word !== '' && timingSafeEqual(plain(word), plain(typed))) return undefined;
   wrongUntil = Date.now() + WRONG_MS;
-  return refuse('wrong-word', 'word', 'That is not the word that the command printed.').trouble;
+  return refuse('wrong-word', 'word', texts.notWordCommandPrinted).trouble;
 }
 
 type History = NonNullable<KitchenFile['history']>;
@@ -70,8 +70,7 @@ const not = ({ message, path: at }: Trouble): Begun => ({ ok: false, message, pa
 /** Begins the kitchen of this database: once. */
 export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
   withMutex('first kitchen', async () => {
-    if (!(await canBegin()))
-      return not(refuse('begun', '', 'This kitchen has been begun already: sign in.').trouble);
+    if (!(await canBegin())) return not(refuse('begun', '', texts.kitchenAlreadyExistsSign).trouble);
     const wrong = isTheWord(typed.word);
     if (wrong) return not(wrong);
     const file = await fileFor(typed);
@@ -104,15 +103,12 @@ const withHistory = (file: KitchenFile, history: History, name: string, password
 async function begunWithHistory(file: KitchenFile, history: History, typed: FirstTyped): Promise<Begun> {
   const [step, ours] = [history.schema, newestSchema()];
   const no = (message: string): Begun => not(refuse('bad-history', 'file', message).trouble);
-  if (step !== ours)
-    return no(
-      `This file’s history was written at step ${step}, and this Half Pot is at ${ours}: bring it in with ./halfpot import, which brings it up to date.`,
-    );
+  if (step !== ours) return no(texts.filesHistoryWrittenStep(step, ours));
   try {
     const managerId = await withHistory(file, history, typed.manager, await hashSecret(typed.password));
     return { ok: true, kitchenId: file.kitchen.id, managerId };
   } catch (error) {
-    if (error instanceof HistoryError) return no(`${error.message} Nothing was taken in.`);
+    if (error instanceof HistoryError) return no(texts.nothingTaken(error.message));
     throw error;
   }
 }
@@ -121,19 +117,13 @@ async function fileFor(typed: FirstTyped): Promise<KitchenFile | Begun> {
   const today = dayIn(typed.zone, now());
   if (typed.begins === 'empty') return emptyKitchen(typed, today);
   const text = typed.begins === 'demo' ? await readFile(DEMO, 'utf8') : typed.file;
-  if (text.trim() === '') return not(refuse('no-file', 'file', 'Choose the kitchen file first.').trouble);
+  if (text.trim() === '') return not(refuse('no-file', 'file', texts.chooseKitchenFileFirst).trouble);
   const read = readKitchenText(text);
   if (!read.ok) {
     const first = read.mistakes[0];
     const more = read.mistakes.length - 1;
     const where = first?.path ? `${first.path}: ` : '';
-    return not(
-      refuse(
-        'bad-file',
-        'file',
-        `This file cannot be taken in. ${where}${first?.message ?? ''}${more > 0 ? ` And ${more} more.` : ''}`,
-      ).trouble,
-    );
+    return not(refuse('bad-file', 'file', texts.fileCannotTaken(where, first?.message ?? '', more)).trouble);
   }
   return typed.begins === 'demo'
     ? toPlayIn(underWayAt(shiftTo(read.file, today), now().getTime()), typed)

@@ -12,6 +12,7 @@ import { markOf } from './mark';
 import { settingsTyped } from './typed';
 import { rulesFrom } from './rules';
 import { BESIDE, SETTINGS } from './wire';
+import * as texts from './texts';
 
 function share(typed: string, path: string, mark: '.' | ','): number | null {
   if (typed.trim() === '') return null;
@@ -19,7 +20,7 @@ function share(typed: string, path: string, mark: '.' | ','): number | null {
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= 100))
     throw new Refused(
-      refuse('share-out-of-range', path, `${read.value} % cannot be: from 0 to 100 %.`, {
+      refuse('share-out-of-range', path, texts.cannotFrom0100(read.value), {
         value: read.value,
         limit: read.value > 100 ? 100 : 0,
       }).trouble,
@@ -41,7 +42,7 @@ function mustNotMiss({ recipes, kitchen }: KitchenState, rules: HouseRules | nul
         refuse(
           'in-use',
           'strainers',
-          `${listNames(users.map((u) => u.name))} ${one ? 'is' : 'are'} strained through the ${name}: write ${one ? 'that line' : 'those lines'} otherwise first.`,
+          texts.strainedThroughWriteDifferently(listNames(users.map((u) => u.name)), one, name),
           { value: users.length, limit: 0 },
         ).trouble,
       );

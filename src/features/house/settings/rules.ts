@@ -4,6 +4,7 @@ import { readPct } from '@/core/larder';
 import { readAmountOf, type Manner } from '@/core/quantity';
 import { refuse, type Trouble } from '@/core/trouble';
 import { BESIDE, type SettingsTyped } from './wire';
+import * as texts from './texts';
 
 type Read =
   | { readonly ok: true; readonly rules: HouseRules | null }
@@ -23,38 +24,30 @@ function coolingOf(typed: string, manner: Manner): Read {
   for (const part of typed.split(';').filter((p) => p.trim() !== '')) {
     const [, to = '', within = ''] = /^(.+?)\s+(?:with)?in\s+(.+)$/i.exec(part.trim()) ?? [];
     const [c, h] = [readAmountOf(['temperature'], to, manner), readAmountOf(['time'], within, manner)];
-    if (!c.ok || !h.ok)
-      return no(
-        'cooling',
-        `“${part.trim()}” is no limit for cooling: write it like “21 °C in 2 h”, several with ; between them.`,
-      );
+    if (!c.ok || !h.ok) return no('cooling', texts.notCoolingLimitWrite(part.trim()));
     const limit = { toC: Number(c.value.value.toFixed(2)), withinH: Number(h.value.value.toFixed(4)) };
     const [lowC, highC] = LIMITS.toC;
     const [lowH, highH] = LIMITS.withinH;
     if (limit.toC < lowC || limit.toC > highC)
-      return no('cooling', `A pot is cooled to between ${lowC} and ${highC} °C, not to ${limit.toC}.`, {
+      return no('cooling', texts.potCooledBetweenC(lowC, highC, limit.toC), {
         value: limit.toC,
         limit: highC,
       });
     if (limit.withinH < lowH || limit.withinH > highH)
-      return no('cooling', `A pot is cooled within ${lowH} to ${highH} h, not ${limit.withinH}.`, {
+      return no('cooling', texts.potCooledWithinH(lowH, highH, limit.withinH), {
         value: limit.withinH,
         limit: highH,
       });
     cooling.push(limit);
   }
   if (cooling.length > 4)
-    return no('cooling', `At most 4 limits are kept; these are ${cooling.length}.`, {
+    return no('cooling', texts.most4LimitsKept(cooling.length), {
       value: cooling.length,
       limit: 4,
     });
   const sorted = cooling.sort((a, b) => b.toC - a.toC);
   const odd = sorted.find((l, i) => i > 0 && l.withinH <= (sorted[i - 1]?.withinH ?? 0));
-  if (odd)
-    return no(
-      'cooling',
-      `${odd.toC} °C within ${odd.withinH} h would be reached before a warmer limit: it takes longer to get colder.`,
-    );
+  if (odd) return no('cooling', texts.cWithinHWould(odd.toC, odd.withinH));
   return { ok: true, rules: sorted.length > 0 ? { cooling: sorted } : null };
 }
 
@@ -69,14 +62,10 @@ function warmOf(typed: string, manner: Manner): Read {
     const held = /^h(?:e|o)ld(?:\s+at)?\s+(.+)$/i.exec(part.trim());
     const c = readAmountOf(['temperature'], reheated?.[1] ?? held?.[1] ?? '', manner);
     const h = reheated ? readAmountOf(['time'], reheated[2] ?? '', manner) : undefined;
-    if (!c.ok || (h && !h.ok))
-      return no(
-        'warm',
-        `“${part.trim()}” is no rule for hot food: write it like “reheated to 75 °C in 1 h; held at 63 °C”.`,
-      );
+    if (!c.ok || (h && !h.ok)) return no('warm', texts.notRuleHotFood(part.trim()));
     const toC = Number(c.value.value.toFixed(2));
     if (toC < HOT[0] || toC > HOT[1])
-      return no('warm', `Hot food is between ${HOT[0]} and ${HOT[1]} °C, not ${toC}.`, {
+      return no('warm', texts.hotFoodBetweenC(HOT[0], HOT[1], toC), {
         value: toC,
         limit: toC < HOT[0] ? HOT[0] : HOT[1],
       });
@@ -87,7 +76,7 @@ function warmOf(typed: string, manner: Manner): Read {
     const withinH = Number(h.value.value.toFixed(4));
     const [lowH, highH] = LIMITS.withinH;
     if (withinH < lowH || withinH > highH)
-      return no('warm', `Food is reheated within ${lowH} to ${highH} h, not ${withinH}.`, {
+      return no('warm', texts.foodReheatedWithinH(lowH, highH, withinH), {
         value: withinH,
         limit: highH,
       });
@@ -110,10 +99,7 @@ function nightOf(typed: string): Read {
     Number(minutes) > 59 ||
     (!nothing && (fuels.length === 0 || !heat))
   )
-    return no(
-      'night',
-      `“${typed.trim()}” is no rule for the night: write it like “electricity at bare simmer; back at 06:00”, or “nothing; back at 06:00”. Heats are ${HEATS.join(', ')}.`,
-    );
+    return no('night', texts.notOvernightRuleWrite(typed.trim(), HEATS.join(', ')));
   const back = `${hours.padStart(2, '0')}:${minutes}`;
   return {
     ok: true,
@@ -131,17 +117,13 @@ function lossesOf(typed: string, manner: Manner): Read {
     const [, way = '', share = ''] = /^(.+?)\s+([\d.,]+\s*%)$/.exec(part.trim()) ?? [];
     const service = SERVICES.find((s) => s.toLowerCase() === way.toLowerCase());
     const pct = readPct(share, manner.mark);
-    if (!service || !pct.ok)
-      return no(
-        'losses',
-        `“${part.trim()}” is no loss in service: write it like “banquet 6 %”, of ${SERVICES.join(', ')}, several with ; between them.`,
-      );
+    if (!service || !pct.ok) return no('losses', texts.notServiceLossWrite(part.trim(), SERVICES.join(', ')));
     if (!(pct.value >= 0 && pct.value <= MOST_LOST))
-      return no('losses', `${pct.value} % cannot be lost in service: from 0 to ${MOST_LOST} %.`, {
+      return no('losses', texts.cannotLostServiceFrom(pct.value, MOST_LOST), {
         value: pct.value,
         limit: MOST_LOST,
       });
-    if (lost[service] !== undefined) return no('losses', `${service} stands there twice.`);
+    if (lost[service] !== undefined) return no('losses', texts.twice(service));
     lost[service] = pct.value;
   }
   return { ok: true, rules: Object.keys(lost).length > 0 ? { serviceLoss: lost } : null };
@@ -156,27 +138,23 @@ function strainersOf(typed: string, manner: Manner): Read {
     const [, called = '', held = ''] = /^(\p{L}[\p{L}\p{N} -]*?)\s+([\d.,].*)$/u.exec(part.trim()) ?? [];
     const name = called.toLowerCase().replace(/\s+/g, ' ');
     const read = readAmountOf(['volume'], held, manner);
-    if (name === '' || !read.ok)
-      return no(
-        'strainers',
-        `“${part.trim().slice(0, 60)}” is no strainer: write what it is called and what stays in it, like “superbag 60 ml”, several with ; between them.`,
-      );
+    if (name === '' || !read.ok) return no('strainers', texts.notStrainerWriteWhat(part.trim().slice(0, 60)));
     if (name.length > 40)
-      return no('strainers', `A strainer’s name has at most 40 characters; this has ${name.length}.`, {
+      return no('strainers', texts.strainersNameMost40(name.length), {
         value: name.length,
         limit: 40,
       });
     const clingsMl = Number(read.value.value.toFixed(3));
     if (clingsMl > 5000)
-      return no('strainers', `${held} cannot stay in a strainer: at most 5 l.`, {
+      return no('strainers', texts.cannotStayStrainerMost(held), {
         value: clingsMl,
         limit: 5000,
       });
-    if (strainers.some((s) => s.name === name)) return no('strainers', `The ${name} stands there twice.`);
+    if (strainers.some((s) => s.name === name)) return no('strainers', texts.standsTwiceName(name));
     strainers.push({ name, clingsMl });
   }
   if (strainers.length > MOST_STRAINERS)
-    return no('strainers', `At most ${MOST_STRAINERS} strainers are kept; these are ${strainers.length}.`, {
+    return no('strainers', texts.mostStrainersKeptThese(MOST_STRAINERS, strainers.length), {
       value: strainers.length,
       limit: MOST_STRAINERS,
     });
@@ -188,9 +166,9 @@ function wallsOf(typed: string, manner: Manner): Read {
   const said = typed.trim().replace(/\s*(?:×|times)$/i, '');
   if (said === '') return { ok: true, rules: null };
   const read = readPct(said, manner.mark);
-  if (!read.ok) return no('walls', `“${typed.trim()}” is no number of times: write it like 1.3.`);
+  if (!read.ok) return no('walls', texts.notNumberTimesWrite(typed.trim()));
   if (!(read.value >= 0 && read.value <= 10))
-    return no('walls', `${read.value} times what is usual cannot stay on walls: from 0 to 10.`, {
+    return no('walls', texts.timesWhatUsualCannot(read.value), {
       value: read.value,
       limit: 10,
     });
@@ -229,10 +207,9 @@ export function rulesFrom(
   const bad = closed.find(
     (d) => !/^\d{4}-\d{2}-\d{2}$/.test(d) || Number.isNaN(Date.parse(`${d}T00:00:00Z`)),
   );
-  if (bad !== undefined)
-    return no('days', `“${bad}” is no day: write closed days like 2026-12-25, with commas between them.`);
+  if (bad !== undefined) return no('days', texts.notDateWriteClosed(bad));
   if (closed.length > 400)
-    return no('days', `At most 400 closed days are kept; these are ${closed.length}.`, {
+    return no('days', texts.most400ClosedDaysKeptThese(closed.length), {
       value: closed.length,
       limit: 400,
     });

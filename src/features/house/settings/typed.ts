@@ -2,6 +2,7 @@ import type { KitchenState } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
 import type { LabourTyped } from '../wire';
 import { BESIDE, type SettingsTyped } from './wire';
+import * as texts from './texts';
 
 type Kitchen = KitchenState['kitchen'];
 
@@ -31,16 +32,16 @@ export function settingsTyped(kitchen: Kitchen): SettingsTyped {
     cooks: kitchen.cooksMayChange ? 'recipes and prices' : 'own work',
     shownIn: kitchen.shownIn ?? 'metric',
     layers: [...(kitchen.rules?.layers ?? BESIDE)],
-    strainers: (kitchen.rules?.strainers ?? []).map((s) => `${s.name} ${typed(s.clingsMl)} ml`).join('; '),
+    strainers: (kitchen.rules?.strainers ?? []).map((s) => texts.ml(s.name, typed(s.clingsMl))).join('; '),
     walls: typed(kitchen.rules?.walls),
     cooling: (kitchen.rules?.cooling ?? [])
-      .map(({ toC, withinH }) => `${typed(toC)} °C in ${typed(withinH)} h`)
+      .map(({ toC, withinH }) => texts.cH(typed(toC), typed(withinH)))
       .join('; '),
     probe: kitchen.rules?.probe ?? '',
     warm: [
       kitchen.rules?.reheat &&
-        `reheated to ${typed(kitchen.rules.reheat.toC)} °C in ${typed(kitchen.rules.reheat.withinH)} h`,
-      kitchen.rules?.holdAtC !== undefined && `held at ${typed(kitchen.rules.holdAtC)} °C`,
+        texts.reheatedCH(typed(kitchen.rules.reheat.toC), typed(kitchen.rules.reheat.withinH)),
+      kitchen.rules?.holdAtC !== undefined && texts.heldC(typed(kitchen.rules.holdAtC)),
     ]
       .filter(Boolean)
       .join('; '),

@@ -10,6 +10,7 @@ import { declare, Refused } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { hobTyped, vesselTyped } from './typed';
 import { HOB, STOVE_AWAY, VESSEL, type HobTyped, type VesselTyped } from './wire';
+import * as texts from './texts';
 
 type Hob = KitchenFile['hobs'][number];
 
@@ -24,7 +25,7 @@ class Reader {
   private within(value: number, path: string, [low, high]: readonly [number, number], unit: string): number {
     if (!(value >= low && value <= high))
       this.mistakes.push(
-        refuse('out-of-range', path, `${value} ${unit} cannot be: from ${low} to ${high} ${unit}.`, {
+        refuse('out-of-range', path, texts.cannotFrom(value, unit, low, high), {
           value,
           limit: value > high ? high : low,
         }).trouble,
@@ -34,9 +35,9 @@ class Reader {
 
   /** cm, as a bare number or with its unit. */
   length(typed: string, path: string): number {
-    const text = /[a-z"']/i.test(typed) ? typed : `${typed.trim()} cm`;
+    const text = /[a-z"']/i.test(typed) ? typed : texts.cm(typed.trim());
     if (typed.trim() === '') {
-      this.mistakes.push(refuse('missing', path, 'This is missing: measure it inside, in cm.').trouble);
+      this.mistakes.push(refuse('missing', path, texts.missingMeasureInsideCm).trouble);
       return 0;
     }
     const read = readAmountOf(['length'], text, mannerIn(this.state));
@@ -68,13 +69,13 @@ class Reader {
   }
 }
 
-const TWICE = (twin: string): string => `“${twin}” stands here already: choose another name.`;
+const TWICE = (twin: string): string => texts.alreadyHereChooseAnother(twin);
 /** Rim over base of what is still called a pot or pan. */
 const TAPERS = [0.5, 2] as const;
 
 function vesselFrom(typed: VesselTyped, id: string, here: KitchenState): WrittenVessel {
   const read = new Reader(here);
-  const name = uniqueName(here.vessels, typed.name, { none: 'What is it called?', twice: TWICE }, id);
+  const name = uniqueName(here.vessels, typed.name, { none: texts.whatCalled, twice: TWICE }, id);
   const shared = {
     id,
     name,
@@ -99,12 +100,10 @@ function vesselFrom(typed: VesselTyped, id: string, here: KitchenState): Written
   read.done();
   const taper = vessel.shape === 'round' ? vessel.topCm / vessel.baseCm : 1;
   if (!(taper >= TAPERS[0] && taper <= TAPERS[1]))
-    throw refused(
-      'cannot-be',
-      'top',
-      `A rim ${taper.toFixed(2)} times the base cannot be: from ${TAPERS[0]} to ${TAPERS[1]} times. Were the two mixed up?`,
-      { value: taper, limit: taper > TAPERS[1] ? TAPERS[1] : TAPERS[0] },
-    );
+    throw refused('cannot-be', 'top', texts.rimTimesBaseCannot(taper.toFixed(2), TAPERS[0], TAPERS[1]), {
+      value: taper,
+      limit: taper > TAPERS[1] ? TAPERS[1] : TAPERS[0],
+    });
   return vessel;
 }
 
@@ -124,7 +123,7 @@ const vessel = declare({
   async look({ id, ...typed }, { state }) {
     const here = await state();
     const before = here.vessels.find((v) => v.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This vessel is archived already.');
+    if (id !== null && !before) throw refused('gone', '', texts.vesselArchivedAlready);
     return { before: before ?? null, after: vesselFrom(typed, id ?? newId(), here) };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
@@ -135,7 +134,7 @@ const vessel = declare({
 
 function hobFrom(typed: HobTyped, id: string, here: KitchenState): Hob {
   const read = new Reader(here);
-  const name = uniqueName(here.hobs, typed.name, { none: 'What is it called?', twice: TWICE }, id);
+  const name = uniqueName(here.hobs, typed.name, { none: texts.whatCalled, twice: TWICE }, id);
   const netKw = read.number(typed.netKw, 'netKw', [0.05, 200], 'kW');
   const efficiencyPct = read.number(typed.efficiency, 'efficiency', [5, 100], '%');
   read.done();
@@ -165,7 +164,7 @@ const hob = declare({
   async look({ id, ...typed }, { state }) {
     const here = await state();
     const before = here.hobs.find((h) => h.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This hob is archived already.');
+    if (id !== null && !before) throw refused('gone', '', texts.hobArchivedAlready);
     return { before: before ?? null, after: hobFrom(typed, id ?? newId(), here) };
   },
   async write({ sql, kitchenId }, _body, { before, after }) {
@@ -185,7 +184,7 @@ const away = declare({
       what === 'vessel' ? here.vessels : here.hobs;
     if (!gone) {
       const now = await nowOf(database(), what, who.kitchenId, id);
-      if (!now?.away) throw refused('gone', '', 'This stands in the kitchen already.');
+      if (!now?.away) throw refused('gone', '', texts.alreadyKitchen);
       uniqueName(list, now.name, { none: '', twice: TWICE }, id);
       return {
         before: { away: true },
@@ -195,20 +194,17 @@ const away = declare({
         was: new Map<string, unknown>(),
       };
     }
-    if (!list.some((x) => x.id === id)) throw refused('gone', '', 'This is archived already.');
+    if (!list.some((x) => x.id === id)) throw refused('gone', '', texts.archivedAlready);
     const users = usersOf(here, what, id).recipes;
     const names = users.map((u) => u.name);
     if (names.length > 0 && instead === null)
       throw new Refused(
-        refuse(
-          'in-use',
-          'instead',
-          `${listNames(names)} ${names.length === 1 ? 'is' : 'are'} cooked ${what === 'vessel' ? 'in' : 'on'} it: choose what takes its place.`,
-        ).trouble,
+        refuse('in-use', 'instead', texts.cookedChooseWhatTakes(listNames(names), names.length, what))
+          .trouble,
         { theirs: { users: names } },
       );
     if (instead !== null && !list.some((x) => x.id === instead && x.id !== id))
-      throw refused('gone', 'instead', 'What is to take its place is no longer here.');
+      throw refused('gone', 'instead', texts.whatTakePlaceNo);
     return {
       before: { away: false },
       after: { away: true, instead },

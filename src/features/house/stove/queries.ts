@@ -11,6 +11,7 @@ import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { hobTyped, typedWith, vesselTyped } from './typed';
 import type { HobTyped, VesselTyped } from './wire';
+import * as texts from './texts';
 
 interface Used {
   readonly users: readonly { readonly name: string; readonly href: string }[];
@@ -85,13 +86,13 @@ function vesselRow(v: KitchenState['vessels'][number], mark: DecimalMark) {
   const round = v.shape === 'round';
   const across = round
     ? v.baseCm === v.topCm
-      ? `${typed(v.baseCm)} cm across`
-      : `${typed(v.baseCm)} cm at the base, ${typed(v.topCm)} at the rim`
-    : `${typed(v.lengthCm)} × ${typed(v.widthCm)} cm`;
+      ? texts.cmAcross(typed(v.baseCm))
+      : texts.cmBaseRim(typed(v.baseCm), typed(v.topCm))
+    : texts.cmTypedTyped2(typed(v.lengthCm), typed(v.widthCm));
   return {
     id: v.id,
     typed: vesselTyped(v, mark),
-    says: `${across}, ${typed(v.heightCm)} high`,
+    says: texts.high(across, typed(v.heightCm)),
     brimMl: capacityMl(vessel),
     fullMl: maxFillMl(vessel),
   };

@@ -1,6 +1,7 @@
 import type { KitchenState } from '@/core/kitchen-state';
 import type { DecimalMark } from '@/core/quantity';
 import type { HobTyped, VesselTyped } from './wire';
+import * as texts from './texts';
 
 /** Figures as they are typed in a house; nothing for what is not known. */
 export const typedWith =
@@ -21,7 +22,7 @@ export function vesselTyped(v: KitchenState['vessels'][number], mark: DecimalMar
     width: round ? '' : typed(v.widthCm),
     height: typed(v.heightCm),
     fill: typed(v.maxFillPct),
-    empty: v.emptyG === undefined ? '' : `${typed(v.emptyG / 1000)} kg`,
+    empty: v.emptyG === undefined ? '' : texts.kg(typed(v.emptyG / 1000)),
   };
 }
 

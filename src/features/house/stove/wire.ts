@@ -1,8 +1,9 @@
 import { z } from 'zod';
 import { sender, wire } from '@/wire';
 import { ID, TYPED } from '@/wire/fields';
+import * as texts from './texts';
 
-const NAME = z.string().trim().min(1, 'What is it called?').max(5000);
+const NAME = z.string().trim().min(1, texts.whatCalled).max(5000);
 
 /** A vessel by its inside, as it is typed: lengths in cm where no unit is said. */
 export const VesselTyped = z.object({

@@ -6,6 +6,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSaveForm } from '@/ui/forms/use-save-form';
 import { changePassword } from '../send';
 import { NewPassword } from '../wire';
+import * as texts from './texts';
 
 /** One's own password, changed: it ends every other place where one is signed in. */
 export function OwnPassword({ name }: { readonly name: string }) {
@@ -22,26 +23,25 @@ export function OwnPassword({ name }: { readonly name: string }) {
   const { form, busy, kept, message } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <h2>Your password, {name}</h2>
+      <h2>{texts.yourPassword(name)}</h2>
       <FormField
-        {...{ form, name: 'before', label: 'The password you have now' }}
+        {...{ form, name: 'before', label: texts.passwordYouNow }}
         type="password"
         autoComplete="current-password"
       />
       <FormField
-        {...{ form, name: 'next', label: 'The new password' }}
+        {...{ form, name: 'next', label: texts.newPassword }}
         type="password"
         autoComplete="new-password"
-        placeholder="at least 8 characters"
+        placeholder={texts.least8Characters}
       />
       <Button type="submit" variant="outline-primary" disabled={busy}>
-        Change it
+        {texts.changeUpper}
       </Button>
       {kept && (
         <span role="status" className="small-line cheaper">
-          ✓ changed
-          {ended > 0 &&
-            `; ended ${ended === 1 ? 'one other place' : `${ended} other places`} where you were signed in`}
+          {texts.changed}
+          {ended > 0 && texts.endedWhereYouSigned(ended)}
         </span>
       )}
       <TroubleText says={message} />

@@ -16,12 +16,13 @@ import { over } from '@/wire';
 import type { PeoplePage, PersonRow } from '../queries';
 import { savePerson, archivePerson } from '../send';
 import { PersonTyped } from '../wire';
+import * as texts from './texts';
 
 /** What a role may, in words. */
 const MAY: Readonly<Record<PersonRow['role'], string>> = {
-  manager: 'everything: recipes, prices, people, the whole kitchen',
-  cook: 'tests, waste, saved costings; recipes and prices where the house lets cooks change them',
-  reader: 'looks at everything and changes nothing',
+  manager: texts.everythingRecipesPricesPeople,
+  cook: texts.testsWasteSavedCostings,
+  reader: texts.looksEverythingChangesNothing,
 };
 
 /** Who works here, and what each may. */
@@ -34,20 +35,20 @@ export function PeopleTable({ page }: { readonly page: PeoplePage }) {
   return (
     <section className="mb-4">
       <div className="d-flex align-items-center gap-3 mb-1">
-        <h2 className="mb-0">Who works here</h2>
+        <h2 className="mb-0">{texts.whoWorksHere}</h2>
         <Button variant="outline-primary" size="sm" onClick={() => setOpen('new')}>
-          Add person
+          {texts.addPerson}
         </Button>
       </div>
       <SheetTable>
         <thead>
           <tr>
-            <th scope="col">Name</th>
+            <th scope="col">{texts.name}</th>
             <th scope="col" className="left">
-              may
+              {texts.may}
             </th>
             <th scope="col">
-              <span className="visually-hidden">Change</span>
+              <span className="visually-hidden">{texts.change}</span>
             </th>
           </tr>
         </thead>
@@ -59,7 +60,7 @@ export function PeopleTable({ page }: { readonly page: PeoplePage }) {
       </SheetTable>
       <ArchivedList rows={gone} bringBack={(id) => archivePerson({ id, away: false })} />
       {open && (
-        <SidePanel title={open === 'new' ? 'Add person' : open.name} open close={() => setOpen(undefined)}>
+        <SidePanel title={open === 'new' ? texts.addPerson : open.name} open close={() => setOpen(undefined)}>
           <PersonForm person={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
         </SidePanel>
       )}
@@ -72,8 +73,7 @@ function Row({ person: p, change }: { readonly person: PersonRow; readonly chang
   const tell = useToast();
   const leaves = (): void =>
     void keep(() => archivePerson({ id: p.id, away: true })).then(
-      (ok) =>
-        ok && tell(`${p.name} has left.`, () => void keep(() => archivePerson({ id: p.id, away: false }))),
+      (ok) => ok && tell(texts.left(p.name), () => void keep(() => archivePerson({ id: p.id, away: false }))),
     );
   return (
     <tr>
@@ -81,24 +81,24 @@ function Row({ person: p, change }: { readonly person: PersonRow; readonly chang
         {p.name}
         <div className="quiet small-line">
           {p.role}
-          {p.hasPin && ', with a PIN'}
+          {p.hasPin && texts.pin}
         </div>
         <TroubleText says={state.message} />
       </td>
       <td className="left small-line">{MAY[p.role]}</td>
       <td>
         <span className="d-flex justify-content-end gap-3">
-          <Button variant="link" size="sm" aria-label={`Change ${p.name}`} onClick={change}>
-            Change
+          <Button variant="link" size="sm" aria-label={texts.changeName(p.name)} onClick={change}>
+            {texts.change}
           </Button>
           <Button
             variant="link"
             size="sm"
-            aria-label={`${p.name} leaves`}
+            aria-label={texts.leaves(p.name)}
             disabled={state.busy}
             onClick={leaves}
           >
-            Remove
+            {texts.remove}
           </Button>
         </span>
       </td>
@@ -129,7 +129,7 @@ function PersonForm({
     <SaveForm className="stacked" of={keeping}>
       <FormField {...{ form, name: 'name', label: 'Name' }} autoFocus />
       <Form.Group controlId="person-role">
-        <Form.Label>Role</Form.Label>
+        <Form.Label>{texts.role}</Form.Label>
         <Form.Select isInvalid={form.formState.errors.role !== undefined} {...form.register('role')}>
           {(['cook', 'manager', 'reader'] as const).map((role) => (
             <option key={role} value={role}>
@@ -144,16 +144,16 @@ function PersonForm({
         {...{
           form,
           name: 'password',
-          label: person ? 'A new password (or leave the old one)' : 'A first password',
+          label: person ? texts.newPasswordOrLeave : texts.firstPassword,
         }}
         type="password"
         autoComplete="new-password"
-        placeholder="at least 8 characters"
+        placeholder={texts.least8Characters}
       />
       <FormField
-        {...{ form, name: 'pin', label: 'A PIN for the shared tablet' }}
+        {...{ form, name: 'pin', label: texts.pinSharedTablet }}
         inputMode="numeric"
-        placeholder={person?.hasPin ? 'as it is' : 'none'}
+        placeholder={person?.hasPin ? texts.asItIs : 'none'}
       />
       <SaveButton of={keeping} />
     </SaveForm>

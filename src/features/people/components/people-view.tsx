@@ -17,6 +17,7 @@ import { OwnPassword } from './own-password';
 import { ColorSchemeChoice } from '@/ui/frame/color-scheme';
 import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** Who is in, where, and on which devices a PIN opens; one's own password. */
 export function PeopleView({ page }: { readonly page: PeoplePage }) {
@@ -24,18 +25,13 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>People</h1>
-          <p className="lead-line">
-            {page.manager
-              ? 'Who works here and what they may, who is signed in, and failed sign-ins.'
-              : 'Where you are signed in, and your password.'}
-          </p>
+          <h1>{texts.people}</h1>
+          <p className="lead-line">{page.manager ? texts.whoWorksHereWhat : texts.whereYouSignedYour}</p>
         </div>
       </Stack>
       {page.byPin && (
         <Alert variant="primary" role="status">
-          You came in by PIN: with it one does a cook’s work. Sign out and in again by password for a
-          manager’s.
+          {texts.youSignedPinWhich}
         </Alert>
       )}
       <div className="beside">
@@ -44,7 +40,7 @@ export function PeopleView({ page }: { readonly page: PeoplePage }) {
           <SignedInTable rows={page.signedIn} manager={page.manager} />
           {page.manager && <Refused rows={page.refused} />}
         </div>
-        <Panel aria-label="Your password, light or dark, and devices">
+        <Panel aria-label={texts.yourPasswordLightOr}>
           <OwnPassword name={page.name} />
           <ColorSchemeChoice />
           {page.manager && <Devices page={page} />}
@@ -65,18 +61,18 @@ function SignedInTable({
   const [keep, state] = useSave();
   return (
     <section>
-      <h2>Signed in</h2>
+      <h2>{texts.signed}</h2>
       <SheetTable>
         <thead>
           <tr>
-            <th scope="col">Who</th>
+            <th scope="col">{texts.who}</th>
             <th scope="col" className="left">
-              where
+              {texts.where}
             </th>
-            <th scope="col">since</th>
-            <th scope="col">last seen</th>
+            <th scope="col">{texts.since}</th>
+            <th scope="col">{texts.lastSeen}</th>
             <th scope="col">
-              <span className="visually-hidden">End it</span>
+              <span className="visually-hidden">{texts.end}</span>
             </th>
           </tr>
         </thead>
@@ -85,23 +81,23 @@ function SignedInTable({
             <tr key={r.id}>
               <th scope="row">
                 {r.name}
-                {r.byPin && <span className="quiet small-line"> by PIN</span>}
+                {r.byPin && <span className="quiet small-line"> {texts.pinLower}</span>}
               </th>
               <td className="left">{r.where}</td>
               <td className="fig">{said(r.since)}</td>
               <td className="fig">{said(r.seen)}</td>
               <td>
                 {r.here ? (
-                  <span className="quiet">this is here</span>
+                  <span className="quiet">{texts.here}</span>
                 ) : (
                   <Button
                     variant="link"
                     size="sm"
                     disabled={state.busy}
-                    aria-label={`End ${manager ? `${r.name}, ` : ''}${r.where}, since ${said(r.since)}`}
+                    aria-label={texts.endSince(manager ? `${r.name}, ` : '', r.where, said(r.since))}
                     onClick={() => void keep(() => sendRevokeSignIn({ id: r.id }))}
                   >
-                    End it
+                    {texts.end}
                   </Button>
                 )}
               </td>
@@ -115,34 +111,34 @@ function SignedInTable({
 }
 
 const WHY: Readonly<Record<RefusalRow['why'], string>> = {
-  wrong: 'wrong password or PIN',
-  'too soon': 'tried again too soon',
-  'not let in': 'a PIN on a device that is not let in',
-  nobody: 'a name nobody has here',
+  wrong: texts.wrongPasswordOrPin,
+  'too soon': texts.triedAgainTooSoon,
+  'not let in': texts.pinDeviceNotAllowed,
+  nobody: texts.nameNobodyHere,
 };
 
 function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
   const { said } = useFormatters();
   return (
     <section>
-      <h2>Failed sign-ins</h2>
+      <h2>{texts.failedSignIns}</h2>
       {rows.length === 0 ? (
-        <p className="quiet">No failed sign-ins.</p>
+        <p className="quiet">{texts.noFailedSignIns}</p>
       ) : (
         <SheetTable>
           <thead>
             <tr>
-              <th scope="col">Last</th>
+              <th scope="col">{texts.last}</th>
               <th scope="col" className="left">
-                name
+                {texts.nameLower}
               </th>
               <th scope="col" className="left">
-                from
+                {texts.from}
               </th>
               <th scope="col" className="left">
-                why
+                {texts.why}
               </th>
-              <th scope="col">times that day</th>
+              <th scope="col">{texts.timesDay}</th>
             </tr>
           </thead>
           <tbody>
@@ -170,14 +166,14 @@ function Devices({ page }: { readonly page: PeoplePage }) {
   const [name, setName] = useState('');
   return (
     <section>
-      <h2>Devices on which a PIN opens</h2>
+      <h2>{texts.devicesAcceptPin}</h2>
       <ListGroup as="ul" variant="flush">
         {page.devices.map((d) => (
           <DeviceLine key={d.id} device={d} />
         ))}
         {page.devices.length === 0 && (
           <ListGroup.Item as="li" className="quiet">
-            None yet: everybody signs in by password.
+            {texts.noneYetEverybodySigns}
           </ListGroup.Item>
         )}
       </ListGroup>
@@ -190,13 +186,13 @@ function Devices({ page }: { readonly page: PeoplePage }) {
           }}
         >
           <Form.Control
-            aria-label="What this device is called"
-            placeholder="Tablet at the stove"
+            aria-label={texts.whatDeviceCalled}
+            placeholder={texts.tabletStove}
             value={name}
             onChange={(event) => setName(event.target.value)}
           />
           <Button type="submit" variant="outline-primary" disabled={state.busy}>
-            Allow PIN on this device
+            {texts.allowPinDevice}
           </Button>
           <TroubleText says={state.message} />
         </form>
@@ -212,20 +208,18 @@ function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
         <b>{d.name}</b>
-        {d.here && ' (this one)'}
-        <span className="quiet small-line d-block">
-          let in {said(d.since)} by {d.by}
-        </span>
+        {d.here && texts.one}
+        <span className="quiet small-line d-block">{texts.allowed(said(d.since), d.by)}</span>
         <TroubleText says={state.message} />
       </span>
       <Button
         variant="link"
         size="sm"
         disabled={state.busy}
-        aria-label={`End ${d.name}`}
+        aria-label={texts.endName(d.name)}
         onClick={() => void keep(() => sendRevokeDevice({ id: d.id }))}
       >
-        End it
+        {texts.end}
       </Button>
     </ListGroup.Item>
   );

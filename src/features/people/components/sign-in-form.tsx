@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import { PotMark } from '@/ui/drawings/pot-mark';
 import { signIn } from '../actions';
+import * as texts from './texts';
 
 interface Props {
   readonly kitchen: string;
@@ -20,12 +21,12 @@ export function SignInForm({ kitchen, people, demo }: Props) {
   return (
     <main className="mt-5" style={{ maxWidth: 760 }}>
       <h1 className="fs-1">
-        <PotMark /> Half Pot
+        <PotMark /> {texts.halfPot}
       </h1>
-      <p className="lead-line">Who is at work at {kitchen}?</p>
+      <p className="lead-line">{texts.whoWork(kitchen)}</p>
       <form action={act}>
         <fieldset className="my-4">
-          <legend className="visually-hidden">Your name</legend>
+          <legend className="visually-hidden">{texts.yourName}</legend>
           <Row className="g-3" sm={2} lg={3}>
             {people.map((p, i) => (
               <Col key={p.id} as="label" className="d-grid">
@@ -46,7 +47,7 @@ export function SignInForm({ kitchen, people, demo }: Props) {
         </fieldset>
         <div className="d-flex flex-wrap align-items-end gap-3">
           <Form.Group controlId="secret">
-            <Form.Label>Password, or PIN on the shared tablet</Form.Label>
+            <Form.Label>{texts.passwordOrPinShared}</Form.Label>
             <Form.Control
               name="secret"
               type="password"
@@ -56,7 +57,7 @@ export function SignInForm({ kitchen, people, demo }: Props) {
             />
           </Form.Group>
           <Button type="submit" disabled={waiting}>
-            Sign in
+            {texts.sign}
           </Button>
         </div>
         <p id="sign-in-trouble" role="alert" className={trouble ? 'trouble' : ''}>
@@ -64,8 +65,8 @@ export function SignInForm({ kitchen, people, demo }: Props) {
         </p>
         {demo && (
           <p className="quiet">
-            This is the demo: everybody’s password is <b>kestrel-weir</b>.{' '}
-            <a href="/sign-in/demo">Open it as the manager</a>
+            {texts.demoEverybodysPassword} <b>{texts.kestrelWeir}</b>.{' '}
+            <a href="/sign-in/demo">{texts.openManager}</a>
           </p>
         )}
       </form>

@@ -14,6 +14,7 @@ import { WhyFigure } from '@/ui/panels/why';
 import { findPots } from '../actions';
 import type { PotsFound, PotSummary } from '../queries';
 import { archiveSheet } from '../wire';
+import * as texts from './texts';
 
 /** Every pot of the book: what it gives and what a litre of it costs. */
 export function PotList({
@@ -34,29 +35,29 @@ export function PotList({
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Pots</h1>
-          <p className="lead-line">What happens to the litres, and to the money in them.</p>
+          <h1>{texts.pots}</h1>
+          <p className="lead-line">{texts.whatHappensLitresMoney}</p>
         </div>
         {pots.total > 0 && <LayerSwitch />}
         {mayEdit && pots.total > 0 && (
           <Link prefetch={false} className="btn btn-outline-primary flex-shrink-0" href="/pot/new">
-            New recipe
+            {texts.newRecipe}
           </Link>
         )}
         {pots.total > 0 && (
           <Form.Control
             type="search"
-            placeholder="Find a recipe"
-            aria-label="Find a recipe"
+            placeholder={texts.findRecipe}
+            aria-label={texts.findRecipe}
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
         )}
       </Stack>
       {pots.total === 0 ? <NoPots mayEdit={mayEdit} /> : <Pots pots={found.rows} />}
-      {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
+      {more > 0 && <p className="quiet">{texts.moreTypeWordWhat(more)}</p>}
       {answered && pots.total > 0 && found.hits === 0 && (
-        <p className="quiet">No pot in the book fits “{wanted}”.</p>
+        <p className="quiet">{texts.noPotSheetFits(wanted)}</p>
       )}
       {mayEdit && (
         <ArchivedList rows={away} bringBack={(id) => archiveSheet({ id, away: false, instead: null })} />
@@ -68,27 +69,26 @@ export function PotList({
 /** An empty book: what is done first, and the way there. */
 const NoPots = ({ mayEdit }: { readonly mayEdit: boolean }) => (
   <div className="my-4" style={{ maxWidth: '38rem' }}>
-    <p className="fs-5">There are no pot sheets yet.</p>
+    <p className="fs-5">{texts.noPotSheetsYet}</p>
     {mayEdit ? (
       <>
-        <p>
-          Write the first one as you would say it: “40 g butter”, “300 g shallots”, “reduce by half”. What the
-          kitchen does not have yet (an ingredient, a price, what a bunch weighs) is asked for where it is
-          missed.
-        </p>
+        <p>{texts.writeFirstOneYou}</p>
         <Link prefetch={false} className="btn btn-primary" href="/pot/new">
-          Write the first pot sheet
+          {texts.writeFirstPotSheet}
         </Link>
       </>
     ) : (
-      <p>A manager writes the first one.</p>
+      <p>{texts.managerWritesFirstOne}</p>
     )}
   </div>
 );
 
+/** Columns of words rather than figures. */
+const WORDS = { left: true, className: 'quiet small-line' } as const;
+
 function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
   const { currencySign, hours, counted } = useFormatters();
-  const litreWords = `${currencySign} per litre${counted.length > 1 ? `, ${layersText(counted)}` : ''}`;
+  const litreWords = texts.perLitre(currencySign, counted.length > 1 ? `, ${layersText(counted)}` : '');
   const columns = useMemo((): Column<PotSummary>[] => {
     const most = Math.max(1, ...pots.map((p) => p.mostMl));
     return [
@@ -96,23 +96,23 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
         id: 'name',
         head: 'Pot',
         by: (p) => p.name,
-        cell: (p) => (
-          <Link prefetch={false} href={`/pot/${p.id}`}>
-            {p.name}
-          </Link>
-        ),
+        cell: (p) => <NameLink pot={p} />,
       },
       {
         id: 'from',
-        head: 'Made from',
-        left: true,
-        className: 'quiet small-line',
-        cell: (p) => (p.from.length > 0 ? p.from.join(', ') : 'the larder'),
+        head: texts.madeFrom,
+        ...WORDS,
+        cell: (p) => (p.from.length > 0 ? p.from.join(', ') : texts.larder),
       },
-      { id: 'vessel', head: 'Stands in', left: true, className: 'quiet small-line', cell: (p) => p.vessel },
+      {
+        id: 'vessel',
+        head: texts.stands,
+        ...WORDS,
+        cell: (p) => p.vessel,
+      },
       {
         id: 'litres',
-        head: 'yield of peak volume',
+        head: texts.yieldPeakVolume,
         largestFirst: true,
         by: (p) => p.ml,
         className: 'bar-cell',
@@ -120,7 +120,7 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
       },
       {
         id: 'hob',
-        head: 'on the hob',
+        head: texts.hob,
         largestFirst: true,
         by: (p) => p.hobHours,
         className: 'fig',
@@ -147,15 +147,19 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
   );
 }
 
+const NameLink = ({ pot }: { readonly pot: PotSummary }) => (
+  <Link prefetch={false} href={`/pot/${pot.id}`}>
+    {pot.name}
+  </Link>
+);
+
 /** What it gives against the most it held, drawn from the right: what boiled away is the pale part. */
 function Litres({ pot: p, most }: { readonly pot: PotSummary; readonly most: number }) {
   const { litres } = useFormatters();
   const left = p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0;
   return (
     <>
-      <span className="fig">
-        {litres(p.ml)} of {litres(p.mostMl)}
-      </span>
+      <span className="fig">{texts.ofText(litres(p.ml), litres(p.mostMl))}</span>
       <i className="ms-auto" style={{ width: `${(p.mostMl / most) * 100}%` }}>
         <i className="ms-auto" style={{ width: `${left}%` }} />
       </i>
@@ -168,7 +172,7 @@ function Cost({ pot: p }: { readonly pot: PotSummary }) {
   if (p.perL === null)
     return (
       <span className="incomplete" title={p.gaps.join(' ')}>
-        incomplete
+        {texts.incomplete}
       </span>
     );
   return (
@@ -176,7 +180,7 @@ function Cost({ pot: p }: { readonly pot: PotSummary }) {
       <WhyFigure of={`product:${p.id}`} label={`${p.name}, a ${p.perKg === null ? 'litre' : 'kilo'}`}>
         {money(p.perKg ?? p.perL)}
       </WhyFigure>
-      {p.perKg !== null && <div className="quiet small-line">per kilo</div>}
+      {p.perKg !== null && <div className="quiet small-line">{texts.perKilo}</div>}
     </>
   );
 }

@@ -3,6 +3,7 @@ import { REFERENCE_HOBS, referenceVessels } from '@/core/reference';
 import { standingKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { notFound } from 'next/navigation';
+import * as texts from './texts';
 
 /** Something a sheet may stand in or on: `own:` one of the kitchen's, `like:` one as they usually are. */
 export interface StandChoice {
@@ -20,7 +21,7 @@ export interface NewSheetPage {
   readonly any: boolean;
 }
 
-const USUAL = 'standard size: will be added to your vessels';
+const USUAL = texts.standardSizeWillAdded;
 
 export async function newSheetPage(who: Worker, like: string | undefined): Promise<NewSheetPage> {
   if (!may(who.role, 'changer')) notFound();

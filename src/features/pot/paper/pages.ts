@@ -5,6 +5,7 @@ import type { Formatters } from '@/ui/formatters';
 import { inLetters, pdfOf } from '@/server/pdf';
 import type { CostCard, WallSheet } from './queries';
 import { sizeWords, versionWords } from './words';
+import * as texts from './texts';
 
 const text = (said: string, style: Record<string, unknown> = {}): Content => ({
   text: inLetters(said),
@@ -43,7 +44,7 @@ function stepRow(s: WallSheet['steps'][number], { bare, litres, hours }: Formatt
     {
       stack: [
         text(s.said, { fontSize: 14, bold: true }),
-        ...when(s.vessel, (v) => small(`in the ${v} now`)),
+        ...when(s.vessel, (v) => small(texts.now(v))),
         ...when(s.note, (n) => text(n, { italics: true, fontSize: 12 })),
         ...s.warnings.map((w) => small(w, { color: CLARET })),
         ...when(s.caution, (c) => small(c, { color: CLARET })),
@@ -51,7 +52,7 @@ function stepRow(s: WallSheet['steps'][number], { bare, litres, hours }: Formatt
     },
     {
       stack: [
-        ...when(s.dipCm, (cm) => text(`${bare(cm, 1)} cm`, { fontSize: 14, bold: true })),
+        ...when(s.dipCm, (cm) => text(texts.cm(bare(cm, 1)), { fontSize: 14, bold: true })),
         ...when(s.litres, (l) => small(`${litres(l * 1000)}${s.hot ? ', hot' : ''}`)),
         ...when(s.hours, (h) => small(hours(h))),
       ],
@@ -67,7 +68,7 @@ const allergensIn = (allergens: readonly string[]): string =>
 
 /** A sheet for the wall: steps in large type, the dip to look for, boxes to write in. */
 export function wallPdf(sheet: WallSheet, figures: Formatters): Promise<Buffer> {
-  const heads = ['', 'what to do', 'look for, from the rim', 'dip read', 'time', 'who'];
+  const heads = ['', texts.whatDo, texts.lookFromRim, texts.dipRead, 'time', 'who'];
   return pdfOf(sheet.name, [
     text(sheet.name, { fontSize: 24, bold: true }),
     text(sizeWords(sheet, figures), { fontSize: 12 }),
@@ -111,14 +112,14 @@ function layersTable(card: CostCard, { money }: Formatters): Content {
   const all = known.reduce((sum, [, perL]) => sum + Math.round((perL ?? 0) * 100) / 100, 0);
   return cardTable(
     ['*', 90],
-    ['A litre, layer by layer', ''],
+    [texts.litreLayerLayer, ''],
     [
       ...card.layers.map(([name, perL]) => [
         cell(name),
-        cell(perL === null ? 'no price' : money(perL), RIGHT),
+        cell(perL === null ? texts.noPrice : money(perL), RIGHT),
       ]),
       [
-        cell(known.length === card.layers.length ? 'with all of it' : 'what is known of it', BOLD),
+        cell(known.length === card.layers.length ? texts.all : texts.evidence, BOLD),
         cell(money(all), { ...RIGHT, ...BOLD }),
       ],
     ],
@@ -129,20 +130,20 @@ function lossesTable(card: CostCard, { money, kilos }: Formatters): Content {
   const trimmed =
     card.trimmed === undefined || card.trimmed === 0
       ? []
-      : [[cell('trim loss'), cell(''), cell(money(card.trimmed), RIGHT)]];
+      : [[cell(texts.trimLoss), cell(''), cell(money(card.trimmed), RIGHT)]];
   const left =
     card.left === undefined
       ? []
       : [
           [
-            cell(`left in the product, of ${money(card.spent)}`, BOLD),
+            cell(texts.leftProduct(money(card.spent)), BOLD),
             cell(''),
             cell(money(card.left), { ...RIGHT, ...BOLD }),
           ],
         ];
   return cardTable(
     ['*', 80, 90],
-    ['What was lost on the way', '', 'took along'],
+    [texts.losses, '', texts.tookAlong],
     [
       ...trimmed,
       ...card.losses.map((l) => [
@@ -156,10 +157,10 @@ function lossesTable(card: CostCard, { money, kilos }: Formatters): Content {
 }
 
 function platesTable(card: CostCard, { money, bare }: Formatters): Content {
-  if (card.plates.length === 0) return text('Not used in any dish yet.');
+  if (card.plates.length === 0) return text(texts.notUsedAnyDish);
   return cardTable(
     ['*', 80, 70, 60],
-    ['Used in these dishes', 'per dish', 'food cost', 'target'],
+    [texts.usedTheseDishes, texts.perDish, texts.foodCost, 'target'],
     card.plates.map((p) => [
       cell(p.name),
       cell(p.cost === null ? 'incomplete' : money(p.cost), RIGHT),
@@ -173,26 +174,25 @@ function platesTable(card: CostCard, { money, bare }: Formatters): Content {
 export function cardPdf(card: CostCard, figures: Formatters): Promise<Buffer> {
   const { money, kilos, litres, bare, small, day } = figures;
   const { portion } = card;
-  return pdfOf(`${card.name}, cost`, [
+  return pdfOf(texts.cost(card.name), [
     text(card.name, { fontSize: 22, bold: true }),
-    text(
-      `${litres(card.litres * 1000)}, at the prices of ${day(card.day)} · ${versionWords(card.version, figures)}`,
-      { color: STEEL },
-    ),
-    text(card.perL === null ? 'Per litre: incomplete' : `${money(card.perL)} per litre, ingredients`, {
+    text(texts.prices(litres(card.litres * 1000), day(card.day), versionWords(card.version, figures)), {
+      color: STEEL,
+    }),
+    text(card.perL === null ? texts.perLitreIncomplete : texts.perLitreIngredients(money(card.perL)), {
       fontSize: 20,
       bold: true,
       margin: [0, 8, 0, 2],
     }),
-    ...(portion ? [text(`${small(portion.cost)} a portion of ${bare(portion.ml, 0)} ml`)] : []),
+    ...(portion ? [text(texts.portionMl(small(portion.cost), bare(portion.ml, 0)))] : []),
     layersTable(card, figures),
     cardTable(
       ['*', 80, 90],
-      ['What goes in', '', 'costs'],
+      [texts.whatGoes, '', 'costs'],
       card.inputs.map((i) => [
         cell(i.name),
         cell(kilos(i.g), RIGHT),
-        cell(i.cost === null ? 'no price' : money(i.cost), RIGHT),
+        cell(i.cost === null ? texts.noPrice : money(i.cost), RIGHT),
       ]),
     ),
     lossesTable(card, figures),

@@ -23,6 +23,7 @@ import { costedKitchen } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
 import { namesToWrite } from '../names';
 import { namedIn } from '../reach';
+import * as texts from './texts';
 
 /** A sheet's size on paper: what the list is multiplied with for one batch, in which vessel, how many batches. */
 export interface Size {
@@ -120,7 +121,7 @@ export async function wallSheet(who: Worker, id: string, size: Size): Promise<Wa
     allergens: last?.allergens ?? [],
     ways: (recipe.choices ?? []).map((c) => `${c.name}: ${c.ways.find((w) => w.id === c.house)?.name ?? ''}`),
     version: { no, on: past.since, name, by },
-    trouble: run.refused && `Step ${run.refused.step + 1}: ${run.refused.trouble.message}`,
+    trouble: run.refused && texts.step(run.refused.step + 1, run.refused.trouble.message),
   };
 }
 

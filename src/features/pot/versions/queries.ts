@@ -109,7 +109,9 @@ export async function versionsOf(who: Worker, id: string, wanted: readonly numbe
       ...common,
       figures: figuresOf(after, id),
       trouble: undefined,
-      moved: proposalEffects(costing, after).filter((m) => m.per !== 'a usable kilo' && m.key !== `product:${id}`),
+      moved: proposalEffects(costing, after).filter(
+        (m) => m.per !== 'a usable kilo' && m.key !== `product:${id}`,
+      ),
     });
   }
   return {

@@ -5,6 +5,7 @@ import type { Formatters } from '@/ui/formatters';
 import { inLetters, pdfOf } from '@/server/pdf';
 import type { AllergensPage } from './queries';
 import { cellWords, isWhole, partialReason } from './words';
+import * as texts from './texts';
 
 const CLARET = '#8d1f4a';
 const RULES = {
@@ -25,7 +26,7 @@ const cell = (said: string, style: Record<string, unknown> = {}): TableCell => (
 /** The matrix on paper, lying: what each comes from stands in its cell, so that it can be answered at a table. */
 export function allergensPdf(page: AllergensPage, { day }: Pick<Formatters, 'day'>): Promise<Buffer> {
   const { allergens, rows, what } = page;
-  const title = what === 'plates' ? 'Dishes and their allergens' : 'Pots and their allergens';
+  const title = what === 'plates' ? texts.dishesTheirAllergens : texts.potsTheirAllergens;
   return pdfOf(
     title,
     [

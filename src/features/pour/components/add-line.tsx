@@ -7,8 +7,9 @@ import { Combo } from '@/ui/forms/combo';
 import { useMissing } from '@/ui/forms/missing';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { findForPlate, type Platable } from '../actions';
+import * as texts from './texts';
 
-const LACKED: Platable = { id: 'lacked', name: 'Add a new ingredient …', of: { ingredient: '' } };
+const LACKED: Platable = { id: 'lacked', name: texts.addNewIngredient, of: { ingredient: '' } };
 
 type Add = (of: Platable['of'], amount: string) => Promise<boolean>;
 
@@ -35,8 +36,8 @@ function useAnother(add: Add) {
     void findForPlate(name).then((found) => choose(found.find((f) => f.name === name) ?? found[0]));
   };
   const send = (): void => {
-    if (!chosen) return setSaid('What is in the dish? Choose it from the list.');
-    if (amount.trim() === '') return setSaid('How much of it is in the dish? Write such as 60 ml or 120 g.');
+    if (!chosen) return setSaid(texts.whatDishChooseFrom);
+    if (amount.trim() === '') return setSaid(texts.howMuchDishWrite);
     setSaid(undefined);
     void add(chosen.of, amount).then((ok) => {
       if (!ok) return;
@@ -56,8 +57,8 @@ export function AddLine({ add, trouble }: { readonly add: Add; readonly trouble:
       <div className="d-flex flex-wrap gap-2 align-items-start">
         <Combo
           className="flex-grow-1"
-          label="What else is in the dish"
-          placeholder="another thing: a sauce, a cut, a garnish"
+          label={texts.whatElseDish}
+          placeholder={texts.anotherThingSauceCut}
           chosen={chosen}
           choose={choose}
           find={find}
@@ -66,21 +67,21 @@ export function AddLine({ add, trouble }: { readonly add: Add; readonly trouble:
         <Form.Control
           ref={how}
           style={{ width: '7rem' }}
-          aria-label="How much of it"
-          placeholder="60 ml"
+          aria-label={texts.howMuch}
+          placeholder={texts.n60Ml}
           autoComplete="off"
           value={amount}
           onChange={(event) => setAmount(event.target.value)}
           onKeyDown={(event) => event.key === 'Enter' && send()}
         />
         <Button variant="plain" onClick={send}>
-          Add
+          {texts.add}
         </Button>
       </div>
       <TroubleText says={said ?? trouble} />
       {lacks !== undefined && missing && (
         <div className="mt-1">
-          {lacks === '' ? 'Type its name first.' : <missing.UnknownName said={lacks} there={there} />}
+          {lacks === '' ? texts.typeNameFirst : <missing.UnknownName said={lacks} there={there} />}
         </div>
       )}
     </div>

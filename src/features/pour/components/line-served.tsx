@@ -7,6 +7,7 @@ import Button from 'react-bootstrap/Button';
 import { useFormatters } from '@/ui/formatters-context';
 import { SidePanel } from '@/ui/panels/side-panel';
 import type { OfLine } from './served-forms';
+import * as texts from './texts';
 
 const ServedForm = dynamic(() => import('./served-forms').then((m) => m.ServedForm), { ssr: false });
 const FinishForm = dynamic(() => import('./served-forms').then((m) => m.FinishForm), { ssr: false });
@@ -16,9 +17,9 @@ export function ServedWords({ line }: Pick<OfLine, 'line'>) {
   const { bare } = useFormatters();
   const pct = (x: number): string => `${bare(x, x % 1 ? 1 : 0)} %`;
   const words = [
-    ...(line.overfillPct ? [`${pct(line.overfillPct)} more than that goes on`] : []),
-    ...(line.packaging ? ['packaging, not in the food cost'] : []),
-    ...(line.takenPct === undefined ? [] : [`on the side, ${pct(line.takenPct)} of it taken`]),
+    ...(line.overfillPct ? [texts.moreThanGoes(pct(line.overfillPct))] : []),
+    ...(line.packaging ? [texts.packagingNotFoodCost] : []),
+    ...(line.takenPct === undefined ? [] : [texts.sideTaken(pct(line.takenPct))]),
   ];
   return words.length === 0 ? null : <div className="quiet small-line">{words.join(', ')}</div>;
 }
@@ -31,14 +32,14 @@ export function HowServed({ line, data, version }: OfLine) {
       <Button
         variant="tool"
         size="sm"
-        aria-label={`How ${line.name} is served`}
-        title="How it is served"
+        aria-label={texts.howServedName(line.name)}
+        title={texts.howServed}
         onClick={() => setOpen(true)}
       >
         <Utensils size={16} aria-hidden="true" />
       </Button>
       {open && (
-        <SidePanel title={`How ${line.name} is served`} open close={() => setOpen(false)}>
+        <SidePanel title={texts.howServedName(line.name)} open close={() => setOpen(false)}>
           <ServedForm line={line} data={data} version={version} close={() => setOpen(false)} />
           {line.batchG !== undefined && <FinishForm line={line} data={data} version={version} />}
         </SidePanel>

@@ -12,25 +12,26 @@ import type { PlateData } from '../queries';
 import type { TheirPlate } from '../wire';
 import { FoodCostVerdict } from './plate-list';
 import type { ShownPlate, usePlate } from './use-plate';
+import * as texts from './texts';
 
 /** What the plate costs, and what became of what was typed. */
 export function PlateAnswer({ data, plate, ids }: ShownPlate) {
   const { money, bare, counted } = useFormatters();
   return (
-    <Panel aria-label="The dish’s cost">
+    <Panel aria-label={texts.dishsCost}>
       <span className="fig-large hot">
         {plate.whole === null ? (
-          <span className="incomplete">incomplete</span>
+          <span className="incomplete">{texts.incomplete}</span>
         ) : (
-          <WhyFigure of={`plate:${data.plate.id}`} label={`${data.plate.name}, per dish`} className="hot">
+          <WhyFigure of={`plate:${data.plate.id}`} label={texts.perDish(data.plate.name)} className="hot">
             {money(plate.whole)}
           </WhyFigure>
         )}
       </span>
       <span className="fig-label">
-        per dish, {layersText(counted)}
+        {texts.perDishLayersText(layersText(counted))}
         {data.plate.service && `, ${data.plate.service}`}
-        {data.plate.serviceLossPct ? `, ${bare(data.plate.serviceLossPct, 1)} % lost in service` : ''}
+        {data.plate.serviceLossPct ? texts.lostService(bare(data.plate.serviceLossPct, 1)) : ''}
       </span>
       <Share data={data} plate={plate} ids={ids} />
       {plate.priceTrouble && (
@@ -39,7 +40,7 @@ export function PlateAnswer({ data, plate, ids }: ShownPlate) {
         </p>
       )}
       <p role="status" className="m-0 small-line">
-        {plate.answer?.ok && <span className="small-line cheaper">✓ saved</span>}
+        {plate.answer?.ok && <span className="small-line cheaper">{texts.saved}</span>}
         {canWait(plate.answer) && plate.answer?.ok === false && (
           <span className="quiet">{plate.answer.message}</span>
         )}
@@ -64,10 +65,10 @@ function Share({ data, plate, ids }: ShownPlate) {
   const { money, bare } = useFormatters();
   return (
     <dl className="facts">
-      <dt>On the menu, tax {bare(data.plate.taxPct, 1)} % in it</dt>
+      <dt>{texts.menuTax(bare(data.plate.taxPct, 1))}</dt>
       <dd>
         <TypedField
-          label="Price on the menu"
+          label={texts.priceMenu}
           value={plate.opened.menuPrice}
           trouble={plate.priceTrouble}
           describedBy={`${ids}-price`}
@@ -77,16 +78,16 @@ function Share({ data, plate, ids }: ShownPlate) {
           onDone={plate.keepPrice}
         />
       </dd>
-      <dt>Net of tax</dt>
+      <dt>{texts.netTax}</dt>
       <dd className="fig">{money(plate.net)}</dd>
-      <dt>Food cost</dt>
+      <dt>{texts.foodCostUpper}</dt>
       <dd className="fig strong">{plate.pct === null ? '–' : `${bare(plate.pct, 1)} %`}</dd>
-      <dt>Target</dt>
+      <dt>{texts.target}</dt>
       <dd>
         <FoodCostVerdict pct={plate.pct} target={data.plate.targetFoodCostPct} />
       </dd>
       <Asked data={data} plate={plate} />
-      <dt>Gross profit</dt>
+      <dt>{texts.grossProfit}</dt>
       <dd className="fig">
         {plate.net === null || plate.cost === null ? '–' : money(plate.net - plate.cost)}
       </dd>
@@ -103,13 +104,13 @@ function Beside({ data: { layers, alcohol } }: Pick<ShownPlate, 'data'>) {
     <>
       {beside.map((layer) => (
         <Fragment key={layer}>
-          <dt>Plus {layerName(layer)}</dt>
-          <dd className="fig">{layers[layer] === null ? 'not known' : small(layers[layer])}</dd>
+          <dt>{texts.plus(layerName(layer))}</dt>
+          <dd className="fig">{layers[layer] === null ? texts.notKnown : small(layers[layer])}</dd>
         </Fragment>
       ))}
       {alcohol.length > 0 && (
         <>
-          <dt>Alcohol left on it</dt>
+          <dt>{texts.alcoholLeft}</dt>
           <dd className="fig">
             {grams(
               alcohol.reduce((g, a) => g + a.g, 0),
@@ -120,7 +121,7 @@ function Beside({ data: { layers, alcohol } }: Pick<ShownPlate, 'data'>) {
             <Fragment key={`${a.on} ${a.of}`}>
               <dt className="ps-3 quiet">
                 {a.of}
-                {a.on === a.of ? ', as it is' : `, in ${a.on}`}
+                {a.on === a.of ? texts.asItIs : texts.inText(a.on)}
               </dt>
               <dd className="fig quiet">{grams(a.g, bare)}</dd>
             </Fragment>
@@ -144,7 +145,7 @@ function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
   if (!asked.ok)
     return (
       <>
-        <dt>Price for its target</dt>
+        <dt>{texts.priceTarget}</dt>
         <dd className="dearer">{asked.trouble.message}</dd>
       </>
     );
@@ -152,11 +153,11 @@ function Asked({ data, plate }: Pick<ShownPlate, 'data' | 'plate'>) {
   const typed = onMenu.toFixed(2).replace('.', data.mark);
   return (
     <>
-      <dt>{bare(target, target % 1 ? 1 : 0)} % needs</dt>
+      <dt>{texts.needs(bare(target, target % 1 ? 1 : 0))}</dt>
       <dd className="fig">
         {data.mayEdit && plate.pct !== null && plate.pct > target && (
           <Button variant="plain" size="sm" className="me-2" onClick={() => plate.takePrice(typed)}>
-            Use this price
+            {texts.usePrice}
           </Button>
         )}
         {money(onMenu)}
@@ -190,15 +191,13 @@ function Theirs({
   return (
     <div className="d-inline-flex flex-wrap gap-2 ms-2">
       {all.map(({ what, mine, other }) => (
-        <p key={what}>
-          {what}: theirs {other || 'none'}, yours {mine || 'none'}.
-        </p>
+        <p key={what}>{texts.theirsNoneYoursNone(what, other, mine)}</p>
       ))}
       <Button variant="plain" size="sm" onClick={() => plate.keepMine(theirs)}>
-        Keep mine
+        {texts.keepMine}
       </Button>{' '}
       <Button variant="plain" size="sm" onClick={() => plate.takeTheirs(theirs)}>
-        Take theirs
+        {texts.takeTheirs}
       </Button>
     </div>
   );

@@ -14,8 +14,9 @@ import { headTyped } from '../head-typed';
 import type { PlateData } from '../queries';
 import { savePlateHead, makePlate } from '../send';
 import { PlateHead } from '../wire';
+import * as texts from './texts';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the dish called?'), size: z.string() });
+const Named = z.object({ name: z.string().trim().min(1, texts.whatDishCalled), size: z.string() });
 
 /** A plate’s name, tax and target, and how it is served. */
 export function HeadForm({
@@ -35,41 +36,39 @@ export function HeadForm({
   const { form } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'What it is called' }} />
+      <FormField {...{ form, name: 'name', label: texts.whatCalled }} />
       {parent ? (
         <>
-          <FormField {...{ form, name: 'size', label: `How much of each portion of ${parent.name}` }} />
-          <p className="quiet small-line m-0">
-            Its tax is that dish’s. What is left empty here is as it is there.
-          </p>
+          <FormField {...{ form, name: 'size', label: texts.howMuchEachPortion(parent.name) }} />
+          <p className="quiet small-line m-0">{texts.taxDishsLeaveField}</p>
         </>
       ) : (
-        <FormField {...{ form, name: 'tax', label: 'Tax in its price, %' }} placeholder="0" />
+        <FormField {...{ form, name: 'tax', label: texts.taxPrice }} placeholder="0" />
       )}
       <FormField
-        {...{ form, name: 'target', label: 'Target food cost, % of the net price' }}
-        placeholder={parent ? asThere(parent.targetFoodCostPct, 'no target') : 'no target'}
+        {...{ form, name: 'target', label: texts.targetFoodCostNet }}
+        placeholder={parent ? asThere(parent.targetFoodCostPct, texts.noTarget) : texts.noTarget}
       />
       <Form.Group controlId="service">
-        <Form.Label>How it is served</Form.Label>
+        <Form.Label>{texts.howServed}</Form.Label>
         <Form.Select {...form.register('service')}>
-          <option value="">{parent ? 'as there' : 'as it may be'}</option>
+          <option value="">{parent ? texts.asThere : texts.may}</option>
           {SERVICES.map((s) => (
             <option key={s}>{s}</option>
           ))}
         </Form.Select>
       </Form.Group>
       <FormField
-        {...{ form, name: 'loss', label: 'Lost in service, % of what is made up' }}
-        placeholder={parent ? asThere(parent.serviceLossPct, 'as usual here') : 'as usual here'}
+        {...{ form, name: 'loss', label: texts.lostServiceWhatPlated }}
+        placeholder={parent ? asThere(parent.serviceLossPct, texts.usualHere) : texts.usualHere}
       />
       <FormField
-        {...{ form, name: 'minutes', label: 'Labour minutes to plate it' }}
-        placeholder={parent ? asThere(parent.hands?.minutes, 'not counted') : 'not counted'}
+        {...{ form, name: 'minutes', label: texts.labourMinutesPlate }}
+        placeholder={parent ? asThere(parent.hands?.minutes, texts.notCounted) : texts.notCounted}
       />
       <FormField
-        {...{ form, name: 'plates', label: 'Dishes put together in them' }}
-        placeholder="1, each to order"
+        {...{ form, name: 'plates', label: texts.dishesPlatedOnce }}
+        placeholder={texts.n1EachOrder}
       />
       <SaveButton of={keeping} />
     </SaveForm>
@@ -78,7 +77,7 @@ export function HeadForm({
 
 /** What counts where a size says nothing. */
 const asThere = (there: number | undefined, nothing: string): string =>
-  there === undefined ? nothing : `as there, ${there}`;
+  there === undefined ? nothing : texts.asThereThere(there);
 
 /** A plate that was not there: empty, like another, or another size of one. */
 export function NewPlateForm({
@@ -97,17 +96,18 @@ export function NewPlateForm({
   const { form, busy, kept, message } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'What the dish is called' }} autoFocus />
+      <FormField {...{ form, name: 'name', label: texts.whatDishCalledUpper }} autoFocus />
       {asSize && (
         <>
-          <FormField {...{ form, name: 'size', label: 'How much of each portion' }} placeholder="half" />
-          <p className="quiet small-line m-0">
-            Such as half, 60 % or 1.5. It follows the dish but for what it then says itself.
-          </p>
+          <FormField
+            {...{ form, name: 'size', label: texts.howMuchEachPortionUpper }}
+            placeholder={texts.half}
+          />
+          <p className="quiet small-line m-0">{texts.suchHalf60Or}</p>
         </>
       )}
       <Button type="submit" disabled={busy || kept}>
-        {busy || kept ? 'Opening …' : 'Open the dish'}
+        {busy || kept ? texts.opening : texts.openDish}
       </Button>
       <TroubleText says={message} />
     </SaveForm>

@@ -18,6 +18,7 @@ import { AddLine } from './add-line';
 import { HowServed, ServedWords } from './line-served';
 import { FoodCostVerdict } from './plate-list';
 import type { LiveLine, ShownPlate, usePlate } from './use-plate';
+import * as texts from './texts';
 
 /** What arithmetic in a portion comes to; nothing for a plain amount. */
 function workedOut(text: string, manner: Manner): string | undefined {
@@ -34,15 +35,15 @@ export function PlateLines({ data, plate, ids }: ShownPlate) {
       <SheetTable className="list-table tall">
         <thead>
           <tr>
-            <th scope="col">In the dish</th>
-            <th scope="col">portion</th>
-            <th scope="col">weight</th>
+            <th scope="col">{texts.dish}</th>
+            <th scope="col">{texts.portion}</th>
+            <th scope="col">{texts.weight}</th>
             <th scope="col" className="left">
-              share
+              {texts.share}
             </th>
-            <th scope="col">costs</th>
+            <th scope="col">{texts.costs}</th>
             <th scope="col">
-              <span className="visually-hidden">Remove</span>
+              <span className="visually-hidden">{texts.remove}</span>
             </th>
           </tr>
         </thead>
@@ -60,7 +61,7 @@ export function PlateLines({ data, plate, ids }: ShownPlate) {
           ))}
         </tbody>
       </SheetTable>
-      {data.lines.length === 0 && <p className="quiet">Nothing in this dish yet. Add the first line.</p>}
+      {data.lines.length === 0 && <p className="quiet">{texts.nothingDishYetAdd}</p>}
       {data.mayEdit && <AddLine add={add} trouble={trouble} />}
       {data.mayEdit && <NoPrices data={data} />}
       {data.sizes.length > 0 && <Sizes sizes={data.sizes} />}
@@ -72,16 +73,16 @@ export function PlateLines({ data, plate, ids }: ShownPlate) {
 function Sizes({ sizes }: Pick<PlateData, 'sizes'>) {
   const { money, bare } = useFormatters();
   return (
-    <section className="mt-4" aria-label="Sizes of it">
-      <h2>Sizes of it</h2>
+    <section className="mt-4" aria-label={texts.sizes}>
+      <h2>{texts.sizes}</h2>
       <SheetTable className="list-table">
         <thead>
           <tr>
-            <th scope="col">Dish</th>
-            <th scope="col">on the menu</th>
-            <th scope="col">food cost</th>
-            <th scope="col">target</th>
-            <th scope="col">costs</th>
+            <th scope="col">{texts.dishUpper}</th>
+            <th scope="col">{texts.menu}</th>
+            <th scope="col">{texts.foodCost}</th>
+            <th scope="col">{texts.targetLower}</th>
+            <th scope="col">{texts.costs}</th>
           </tr>
         </thead>
         <tbody>
@@ -114,7 +115,7 @@ function NoPrices({ data }: { readonly data: PlateData }) {
   if (!missing || !first || !('ingredient' in first.of)) return null;
   const { ingredient } = first.of;
   return (
-    <section className="mt-3" aria-label="What has no price yet">
+    <section className="mt-3" aria-label={texts.whatNoPriceYet}>
       <missing.NoPrice
         key={ingredient}
         ingredient={ingredient}
@@ -149,7 +150,7 @@ function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
     add: (of: Platable['of'], amount: string): Promise<boolean> => put([...now, { id: v7(), of, amount }]),
     remove: (i: number): void => {
       void put(now.filter((_, j) => j !== i)).then(
-        (ok) => ok && tell(`${data.lines[i]?.name ?? ''} is removed.`, () => void put(now)),
+        (ok) => ok && tell(texts.removed(data.lines[i]?.name ?? ''), () => void put(now)),
       );
     },
   };
@@ -175,8 +176,8 @@ function WhatItIs({
       </Link>
       {line.yield && (
         <div className="quiet small-line">
-          <span className={line.yield.guess ? 'estimate' : ''}>{bare(line.yield.pct, 1)} %</span> usable,{' '}
-          {line.yield.guess ? 'an estimate' : (line.yield.basis ?? 'measured')}
+          <span className={line.yield.guess ? 'estimate' : ''}>{bare(line.yield.pct, 1)} %</span>{' '}
+          {texts.usableEstimateMeasured(line.yield.guess, line.yield.basis)}
         </div>
       )}
       <CountedAs line={line} live={live} plate={plate} mayEdit={data.mayEdit} />
@@ -207,15 +208,15 @@ function Followed({
   if (there === undefined || plate.amounts[i] === there) return null;
   return (
     <div className="quiet small-line">
-      otherwise than there, {there}{' '}
+      {texts.differsFromDish(there)}{' '}
       {data.mayEdit && (
         <Button
           variant="plain"
           size="sm"
-          aria-label={`Have ${line.name} follow again`}
+          aria-label={texts.letFollowDishAgain(line.name)}
           onClick={() => plate.followAgain(i, there)}
         >
-          Follow again
+          {texts.followAgainUpper}
         </Button>
       )}
     </div>
@@ -234,7 +235,7 @@ function OverBatch({
   if (line.batchG === undefined || live?.g === undefined || live.g <= line.batchG * (1 + 1e-9)) return null;
   return (
     <div className="warning small-line" role="status">
-      {kilos(live.g)} in one dish is more than a batch makes: its pot gives {kilos(line.batchG)}.
+      {texts.oneDishMoreThan(kilos(live.g), kilos(line.batchG))}
     </div>
   );
 }
@@ -258,7 +259,7 @@ function Line({
       </td>
       <td>
         <TypedField
-          label={`${line.name}, portion`}
+          label={texts.portionName(line.name)}
           value={plate.opened.amounts[i] ?? ''}
           understood={(t) => workedOut(t, plate.manner)}
           trouble={live?.trouble}
@@ -275,11 +276,11 @@ function Line({
       </td>
       <td className="fig strong">
         {live?.cost === null || live === undefined ? (
-          <span className="incomplete">incomplete</span>
+          <span className="incomplete">{texts.incomplete}</span>
         ) : (
           <WhyFigure
             of={line.key}
-            label={`${line.name} in the dish`}
+            label={texts.dishName(line.name)}
             className={line.yield?.guess ? 'estimate' : ''}
           >
             {small(live.cost)}
@@ -289,7 +290,7 @@ function Line({
       <td className="text-nowrap">
         {data.mayEdit && <HowServed line={line} data={data} version={plate.version} />}
         {remove && (
-          <Button variant="tool" size="sm" aria-label={`Remove ${line.name}`} onClick={remove}>
+          <Button variant="tool" size="sm" aria-label={texts.removeName(line.name)} onClick={remove}>
             <X size={16} aria-hidden="true" />
           </Button>
         )}
@@ -315,18 +316,14 @@ function CountedAs({
   if (plate.isTrimmed(line))
     return (
       <div className="warning small-line">
-        Counted as trimmed pieces, as this dish was first written.{' '}
+        {texts.countedTrimmedPiecesDish}{' '}
         {mayEdit && (
           <Button variant="plain" size="sm" onClick={() => plate.countAsBought(line.id)}>
-            Count as bought
+            {texts.countBought}
           </Button>
         )}
       </div>
     );
   if (live.g === live.wholeG) return null;
-  return (
-    <div className="quiet small-line">
-      {kilos(live.g)} of {kilos(live.wholeG)} as bought
-    </div>
-  );
+  return <div className="quiet small-line">{texts.bought(kilos(live.g), kilos(live.wholeG))}</div>;
 }

@@ -14,6 +14,7 @@ import { SidePanel } from '@/ui/panels/side-panel';
 import { WhyFigure } from '@/ui/panels/why';
 import type { PlateSummary } from '../queries';
 import { archivePlate } from '../send';
+import * as texts from './texts';
 
 const NewPlateForm = dynamic(() => import('./plate-forms').then((m) => m.NewPlateForm), { ssr: false });
 
@@ -31,13 +32,13 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
             <Link prefetch={false} href={`/pour/${p.id}`}>
               {p.name}
             </Link>
-            {p.sizeOf !== undefined && <div className="quiet small-line">a size of {p.sizeOf}</div>}
+            {p.sizeOf !== undefined && <div className="quiet small-line">{texts.size(p.sizeOf)}</div>}
           </>
         ),
       },
       {
         id: 'menu',
-        head: 'on the menu',
+        head: texts.menu,
         largestFirst: true,
         by: (p) => (p.menuPrice === undefined ? undefined : Number(p.menuPrice)),
         className: 'fig',
@@ -45,7 +46,7 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
       },
       {
         id: 'food',
-        head: 'food cost',
+        head: texts.foodCost,
         largestFirst: true,
         by: (p) => p.foodCostPct,
         className: 'fig',
@@ -88,33 +89,33 @@ export function PlateList({
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>Dishes</h1>
-          <p className="lead-line">Every dish with its cost, its price and its gross profit.</p>
+          <h1>{texts.dishes}</h1>
+          <p className="lead-line">{texts.everyDishCostPrice}</p>
         </div>
         {plates.length > 0 && <LayerSwitch />}
         {mayEdit && plates.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
-            A new dish
+            {texts.newDish}
           </Button>
         )}
       </Stack>
       {plates.length === 0 ? (
         <div className="my-4" style={{ maxWidth: '38rem' }}>
-          <p className="fs-5">There are no dishes yet.</p>
+          <p className="fs-5">{texts.noDishesYet}</p>
           {mayEdit ? (
             <>
-              <p>A dish has a name, a list of what is in it and how much of each, and a price on the menu.</p>
-              <Button onClick={() => setMaking(true)}>Create the first dish</Button>
+              <p>{texts.dishNameListWhat}</p>
+              <Button onClick={() => setMaking(true)}>{texts.createFirstDish}</Button>
             </>
           ) : (
-            <p>A manager creates the first one.</p>
+            <p>{texts.managerCreatesFirstOne}</p>
           )}
         </div>
       ) : (
         <DataTable className="list-table tall" columns={columns} rows={plates} rowKey={(p) => p.id} />
       )}
       {mayEdit && <ArchivedList rows={away} bringBack={(id) => archivePlate({ id, away: false })} />}
-      <SidePanel title="A new dish" open={making} close={() => setMaking(false)}>
+      <SidePanel title={texts.newDish} open={making} close={() => setMaking(false)}>
         <NewPlateForm like={null} />
       </SidePanel>
     </>
@@ -125,10 +126,10 @@ function Cost({ plate: p }: { readonly plate: PlateSummary }) {
   const { money } = useFormatters();
   return p.cost === null ? (
     <span className="incomplete" title={p.gaps.join(' ')}>
-      incomplete
+      {texts.incomplete}
     </span>
   ) : (
-    <WhyFigure of={`plate:${p.id}`} label={`${p.name}, per dish`}>
+    <WhyFigure of={`plate:${p.id}`} label={texts.perDish(p.name)}>
       {money(p.cost)}
     </WhyFigure>
   );
@@ -137,11 +138,11 @@ function Cost({ plate: p }: { readonly plate: PlateSummary }) {
 /** Keeps its target or breaks it, in words as well as in colour. */
 export function FoodCostVerdict({ pct, target }: { pct: number | null; target: number | undefined }) {
   const { bare } = useFormatters();
-  if (target === undefined) return <span className="quiet">none set</span>;
+  if (target === undefined) return <span className="quiet">{texts.noneSet}</span>;
   if (pct === null) return <span className="quiet">{bare(target, 0)} %</span>;
   return pct <= target ? (
-    <span className="cheaper">keeps {bare(target, 0)} %</span>
+    <span className="cheaper">{texts.keeps(bare(target, 0))}</span>
   ) : (
-    <span className="dearer">▲ over {bare(target, 0)} %</span>
+    <span className="dearer">{texts.over(bare(target, 0))}</span>
   );
 }

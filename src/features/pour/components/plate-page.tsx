@@ -10,13 +10,14 @@ import { PlateAnswer } from './plate-answer';
 import { PlateLines } from './plate-lines';
 import { PlateTools } from './plate-tools';
 import { usePlate } from './use-plate';
+import * as texts from './texts';
 
 /** Width of what stands beside the plate's lines. */
 const SIDE = { '--side': '300px' } as CSSProperties;
 
 /** How much of each portion a size has, in words. */
 const sizeWords = (size: number, bare: (x: number, digits?: number) => string): string =>
-  size === 0.5 ? 'Half' : size < 1 ? `${bare(size * 100, 0)} %` : `${bare(size, size % 1 ? 2 : 0)} times`;
+  size === 0.5 ? 'Half' : size < 1 ? `${bare(size * 100, 0)} %` : texts.times(bare(size, size % 1 ? 2 : 0));
 
 /** A plate: what stands on it, in which portions, and what that costs. */
 export function PlatePage({ data }: { data: PlateData }) {
@@ -29,14 +30,14 @@ export function PlatePage({ data }: { data: PlateData }) {
       <p className="lead-line">
         {data.parent ? (
           <>
-            {sizeWords(data.written.follows?.size ?? 1, bare)} of each portion of{' '}
+            {texts.eachPortion(sizeWords(data.written.follows?.size ?? 1, bare))}{' '}
             <Link prefetch={false} href={`/pour/${data.parent.id}`}>
               {data.parent.name}
             </Link>
-            , but for what it says itself.
+            {texts.exceptWhereChangedHere}
           </>
         ) : (
-          'Type another portion or price; Enter saves it.'
+          texts.typeAnotherPortionOr
         )}
       </p>
       <Stack direction="horizontal" gap={3} className="justify-content-between flex-wrap">

@@ -11,6 +11,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import type { PlateData } from '../queries';
 import { letStand, archivePlate } from '../send';
+import * as texts from './texts';
 
 // Forms come when they are opened: most who look at plates open none.
 const HeadForm = dynamic(() => import('./plate-forms').then((m) => m.HeadForm), { ssr: false });
@@ -26,34 +27,34 @@ export function PlateTools({ data, version }: { readonly data: PlateData; readon
   return (
     <div className="thing-tools">
       <Button variant="plain" size="sm" onClick={() => setOpen('head')}>
-        Name, tax and target
+        {texts.nameTaxTarget}
       </Button>
       {data.parent ? (
         <ByItself data={data} version={version} />
       ) : (
         <Button variant="plain" size="sm" onClick={() => setOpen('size')}>
-          New portion size
+          {texts.newPortionSize}
         </Button>
       )}
       <MoreMenu>
-        <MoreLink href={`/pour/happened?of=${id}`}>Cost over time</MoreLink>
-        <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+        <MoreLink href={`/pour/happened?of=${id}`}>{texts.costOverTime}</MoreLink>
+        <MoreLink href={`/house/changes?of=${id}`}>{texts.history}</MoreLink>
         <MoreDivider />
-        <MoreAction act={() => setOpen('copy')}>Duplicate</MoreAction>
-        <MoreAction act={() => setOpen('away')}>Archive</MoreAction>
+        <MoreAction act={() => setOpen('copy')}>{texts.duplicate}</MoreAction>
+        <MoreAction act={() => setOpen('away')}>{texts.archive}</MoreAction>
       </MoreMenu>
       {open === 'head' && (
-        <SidePanel title="Name, tax and target" open close={close}>
+        <SidePanel title={texts.nameTaxTarget} open close={close}>
           <HeadForm data={data} version={version} close={close} />
         </SidePanel>
       )}
       {open === 'size' && (
-        <SidePanel title={`New portion size of ${name}`} open close={close}>
+        <SidePanel title={texts.newPortionSizeName(name)} open close={close}>
           <NewPlateForm like={id} asSize />
         </SidePanel>
       )}
       {open === 'copy' && (
-        <SidePanel title={`A copy of ${name}`} open close={close}>
+        <SidePanel title={texts.copy(name)} open close={close}>
           <NewPlateForm like={id} />
         </SidePanel>
       )}
@@ -85,7 +86,7 @@ function ByItself({ data, version }: { readonly data: PlateData; readonly versio
           void keep((seen) => letStand({ id: data.plate.id, seen: Math.max(seen ?? 0, version()) }))
         }
       >
-        Stop following
+        {texts.stopFollowing}
       </Button>
       <TroubleText as="span" says={state.message} />
     </>

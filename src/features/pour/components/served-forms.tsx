@@ -13,6 +13,7 @@ import { servedTyped } from '../head-typed';
 import type { PlateData } from '../queries';
 import { finishLine, saveLineServed } from '../send';
 import { LineServed } from '../wire';
+import * as texts from './texts';
 
 /** A line of a plate, and the version of the plate that is on the screen. */
 export interface OfLine {
@@ -41,33 +42,23 @@ export function ServedForm({
   const { form } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField
-        {...{ form, name: 'overfill', label: 'More goes on than its portion, %' }}
-        placeholder="none"
-      />
-      <FormField
-        {...{ form, name: 'taken', label: 'On the side: how much of it guests take, %' }}
-        placeholder="all of it"
-      />
-      <p className="quiet small-line m-0">What they leave goes back to the store and is not counted.</p>
+      <FormField {...{ form, name: 'overfill', label: texts.overfilled }} placeholder={texts.noOverfill} />
+      <FormField {...{ form, name: 'taken', label: texts.sideHowMuchGuests }} placeholder={texts.all} />
+      <p className="quiet small-line m-0">{texts.whatTheyLeaveGoes}</p>
       {'ingredient' in line.of && line.followed === undefined && (
-        <Form.Check
-          id="packaging"
-          label="It is packaging: a jar, a lid, a box"
-          {...form.register('packaging')}
-        />
+        <Form.Check id="packaging" label={texts.packagingJarLidBox} {...form.register('packaging')} />
       )}
       <SaveButton of={keeping} />
     </SaveForm>
   );
 }
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the small pot called?') });
+const Named = z.object({ name: z.string().trim().min(1, texts.whatSmallPotCalled) });
 
 /** Finishes it in a small pot of its own, plate by plate. */
 export function FinishForm({ line, data: { plate }, version }: OfLine) {
   const router = useRouter();
-  const named = { name: `${line.name} for ${plate.name}`.slice(0, 100) };
+  const named = { name: texts.forText(line.name, plate.name).slice(0, 100) };
   const keeping = useSaveForm(Named, named, async ({ name }, _form, seen) => {
     const answer = await finishLine({
       id: plate.id,
@@ -80,16 +71,13 @@ export function FinishForm({ line, data: { plate }, version }: OfLine) {
   });
   const { form, busy, message } = keeping;
   return (
-    <section className="mt-4" aria-label="Finished in a small pot">
-      <h3 className="fs-6">Finished in a small pot, to order</h3>
-      <p className="quiet small-line">
-        A pot sheet whose batch is one dish, for what is reduced, mounted or seasoned to order. It starts with
-        what is in the dish here, and the dish takes a batch of it.
-      </p>
+    <section className="mt-4" aria-label={texts.finishedSmallPot}>
+      <h3 className="fs-6">{texts.finishedSmallPotOrder}</h3>
+      <p className="quiet small-line">{texts.potSheetWhoseBatch}</p>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: 'What the small pot is called' }} />
+        <FormField {...{ form, name: 'name', label: texts.whatSmallPotCalledUpper }} />
         <Button type="submit" variant="plain" disabled={busy}>
-          Finish it in a small pot
+          {texts.finishSmallPot}
         </Button>
         <TroubleText says={message} />
       </SaveForm>

@@ -7,6 +7,7 @@ import { useQueuedWrite } from '@/ui/hooks/use-queued-write';
 import { canWait, type Reply } from '@/wire';
 import type { PlateData } from '../queries';
 import { savePlate, PLATE, type TheirPlate } from '../wire';
+import * as texts from './texts';
 
 export interface LiveLine {
   readonly trouble: string | undefined;
@@ -65,7 +66,7 @@ function pricedPlate(
   };
 }
 
-const gramWords = (g: number): string => (g < 995 ? `${g.toFixed(0)} g` : `${(g / 1000).toFixed(2)} kg`);
+const gramWords = (g: number): string => (g < 995 ? `${g.toFixed(0)} g` : texts.kg((g / 1000).toFixed(2)));
 
 /** What an amount of a line comes to; undefined where it cannot be read. */
 function gramsOf(

@@ -5,6 +5,7 @@ import { familyOf, type Family, type Relative } from '@/core/costing';
 import { searcher } from '@/search';
 import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
+import * as texts from './texts';
 
 /** One of the family that fits some words. */
 export interface FoundKin {
@@ -14,7 +15,7 @@ export interface FoundKin {
 }
 
 const MOST = 12;
-const WORDS: Record<Relative['is'], string> = { pot: 'a pot', plate: 'a dish', bench: 'from the bench' };
+const WORDS: Record<Relative['is'], string> = { pot: texts.pot, plate: texts.dish, bench: texts.fromBench };
 
 const searches = new WeakMap<Family, (wanted: string) => FoundKin[]>();
 

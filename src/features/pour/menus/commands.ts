@@ -10,13 +10,14 @@ import { declare, Refused } from '@/server/door';
 import { uniqueName } from '@/server/unique-name';
 import { menuTyped } from './typed';
 import { MENU, MENU_AWAY } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
-  none: 'What is the menu called?',
-  twice: (twin: string) => `“${twin}” is a menu already: choose another name.`,
+  none: texts.whatMenuCalled,
+  twice: (twin: string) => texts.menuAlreadyChooseAnother(twin),
 };
 const MOST_SOLD = 1_000_000;
 
@@ -27,7 +28,7 @@ function soldOf(typed: string, path: string, here: KitchenState): number | undef
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   const sold = read.value.toNumber();
   if (!(sold >= 0 && sold <= MOST_SOLD))
-    throw refused('sold-out-of-range', path, `${sold} sold cannot be: from 0 to ${MOST_SOLD}.`, {
+    throw refused('sold-out-of-range', path, texts.soldCannotFrom0(sold, MOST_SOLD), {
       value: sold,
       limit: sold < 0 ? 0 : MOST_SOLD,
     });
@@ -51,7 +52,7 @@ const keep = declare({
   async look({ id, name, mixIn, plates }, { state }) {
     const here = await state();
     const before = here.menus.find((m) => m.id === id);
-    if (id !== null && !before) throw refused('gone', '', 'This menu is archived already.');
+    if (id !== null && !before) throw refused('gone', '', texts.menuArchivedAlready);
     const there = new Set(here.plates.map((p) => p.id));
     const on = new Set<string>();
     const after: WrittenMenu = {
@@ -59,9 +60,8 @@ const keep = declare({
       name: uniqueName(here.menus, name, NAMED, id ?? undefined),
       mixIn,
       plates: plates.map(({ plate, sold }, i) => {
-        if (!there.has(plate)) throw refused('gone', `plates[${i}].plate`, 'This dish has been archived.');
-        if (on.has(plate))
-          throw refused('plate-twice', `plates[${i}].plate`, 'This dish stands on the menu already.');
+        if (!there.has(plate)) throw refused('gone', `plates[${i}].plate`, texts.dishArchived);
+        if (on.has(plate)) throw refused('plate-twice', `plates[${i}].plate`, texts.dishAlreadyMenu);
         on.add(plate);
         const many = soldOf(sold, `plates[${i}].sold`, here);
         return many === undefined ? { plate } : { plate, sold: many };
@@ -84,10 +84,10 @@ const away = declare({
     const here = await state();
     const before = here.menus.find((m) => m.id === id);
     if (gone !== (before !== undefined))
-      throw refused('gone', '', gone ? 'This menu is archived already.' : 'This menu stands here already.');
+      throw refused('gone', '', gone ? texts.menuArchivedAlready : texts.menuAlreadyHere);
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'menu', who.kitchenId, id);
-    if (!now) throw refused('gone', '', 'There is no such menu.');
+    if (!now) throw refused('gone', '', texts.noSuchMenu);
     uniqueName(here.menus, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },

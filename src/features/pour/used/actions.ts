@@ -5,6 +5,7 @@ import type { KitchenCosting } from '@/core/costing';
 import { searcher } from '@/search';
 import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
+import * as texts from './texts';
 
 /** Something whose uses can be asked for. */
 export interface FoundThing {
@@ -22,14 +23,14 @@ function thingsOf({ state }: KitchenCosting): FoundThing[] {
   const told = (kind: string, list: readonly { id: string; name: string }[], says: string): FoundThing[] =>
     list.map(({ id, name }) => ({ id: `${kind}:${id}`, name, says }));
   return [
-    ...told('ingredient', state.ingredients, 'in the larder'),
-    ...told('recipe', state.recipes, 'from its pot'),
-    ...told('supplier', state.suppliers, 'a supplier'),
-    ...told('vessel', state.vessels, 'a vessel'),
+    ...told('ingredient', state.ingredients, texts.larder),
+    ...told('recipe', state.recipes, texts.fromPot),
+    ...told('supplier', state.suppliers, texts.supplier),
+    ...told('vessel', state.vessels, texts.vessel),
     ...state.articles.map((a) => ({
       id: `article:${a.id}`,
       name: a.name,
-      says: `bought from ${suppliers.get(a.supplier) ?? ''}, ${a.pack}`,
+      says: texts.boughtFrom(suppliers.get(a.supplier) ?? '', a.pack),
     })),
   ];
 }

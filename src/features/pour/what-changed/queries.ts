@@ -21,6 +21,7 @@ import { database } from '@/server/database';
 import { runInSlices } from '@/server/run-in-slices';
 import { costedKitchen, readFor, todayIn, type AsOf } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
+import * as texts from './texts';
 
 /** Something that happened to what a plate lives from, on a day. */
 export interface Event {
@@ -93,7 +94,7 @@ async function workOut(who: Worker, asked: WhatChangedAsked): Promise<WhatChange
   const known = asked.known ?? 'since';
   const { read } = await readFor(who.kitchenId, { day: to, known });
   const page = { from, to, today, known, menus: read.state.menus, closely: undefined };
-  if (from >= to) return { ...page, plates: [], trouble: 'The first day has to lie before the second one.' };
+  if (from >= to) return { ...page, plates: [], trouble: texts.firstDayBeforeSecond };
   const { state } = read;
   const ends = await Promise.all([from, to].map((day) => standingOn(who, state, { day, known })));
   const [a, b] = ends as [KitchenOnDay, KitchenOnDay];
@@ -105,9 +106,7 @@ async function workOut(who: Worker, asked: WhatChangedAsked): Promise<WhatChange
   return {
     ...page,
     plates,
-    trouble: none
-      ? 'On the first day no dish’s cost was known: nothing had been bought by then, or no dish stood in the book yet.'
-      : undefined,
+    trouble: none ? texts.firstDayNoDishs : undefined,
     closely: closelyOf(who, state, a, b, costings, plates, asked.of, known),
   };
 }
@@ -238,7 +237,7 @@ function priceEvents(
         .map((p): Event => ({
           on: p.on,
           what: 'price',
-          words: `${names.get(a.ingredient) ?? a.name}: ${p.price.toFixed(2)} for ${a.pack}${p.invoice === undefined ? ', a quote' : `, invoice ${p.invoice}`}`,
+          words: texts.forText(names.get(a.ingredient) ?? a.name, p.price.toFixed(2), a.pack, p.invoice),
           href: `/buy/${a.ingredient}`,
         })),
     );
@@ -254,7 +253,7 @@ function testEvents(state: KitchenState, reached: ReadonlySet<string>, from: str
         .map((y): Event => ({
           on: y.on,
           what: 'test',
-          words: `${i.name}: ${Number(y.usablePct.toFixed(1))} % usable, ${y.source === 'measured' ? 'measured' : 'set by hand'}`,
+          words: texts.usable(i.name, Number(y.usablePct.toFixed(1)), y.source),
           href: `/buy/${i.id}`,
         })),
     );
@@ -281,7 +280,7 @@ async function changeEvents(
     .map((c): Event => ({
       on: dayIn(zone, c.at),
       what: c.what === 'recipe' ? 'pot' : 'plate',
-      words: `${names.get(c.subject) ?? 'Something archived'}: ${c.before === null ? 'made' : 'changed'}${c.byName === null ? '' : ` by ${c.byName}`}`,
+      words: `${names.get(c.subject) ?? texts.somethingArchived}: ${c.before === null ? 'made' : 'changed'}${c.byName === null ? '' : texts.by(c.byName)}`,
       href: `/house/changes?of=${c.subject}`,
     }));
 }

@@ -9,6 +9,7 @@ import { serverQuery } from '@/server/server-query';
 import { costedKitchen } from '@/server/kitchen';
 import { ID } from '@/wire/fields';
 import { trayAnswer, type TrayAnswer } from './queries';
+import * as texts from './texts';
 
 const MOST = 12;
 
@@ -59,7 +60,7 @@ export const partsToTry = serverQuery(
     }
     return (costing.plates.get(id)?.lines ?? []).flatMap(({ written, resolved }) => {
       const what = resolved.ok ? resolved.value.what : undefined;
-      const name = what === undefined ? 'not readable' : what.is === 'stuff' ? what.stuff.name : what.name;
+      const name = what === undefined ? texts.notReadable : what.is === 'stuff' ? what.stuff.name : what.name;
       return written.id === undefined
         ? []
         : [{ id: written.id, name: `${name}, ${written.amount}`, now: written.amount }];

@@ -13,6 +13,7 @@ import { costedWith } from '@/server/kitchen';
 import { may } from '@/server/roles';
 import { plateMissing } from './queries';
 import { APPLY } from './wire';
+import * as texts from './texts';
 
 /** One thing that is written: how, and what the change log says of it. */
 interface Done {
@@ -32,10 +33,7 @@ function pricesDone({ supplies, day }: KitchenCosting, { times }: TrialResult): 
     const price = supply?.price;
     if (!supply || !price || by === 1) return [];
     if (price.basis.by !== 'latest')
-      throw refused(
-        'not-a-quote',
-        `${supply.ingredient.name} is costed by ${price.basis.by === 'fixed' ? 'a price agreed on' : 'what was paid for it'}: a new quote would not move that. Say in the price book what it is costed by, or remove it from the what-if.`,
-      );
+      throw refused('not-a-quote', texts.costedNewQuoteWould(supply.ingredient.name, price.basis.by));
     const text = price.packPrice.times(by).toFixed(4);
     return [
       {
@@ -75,7 +73,7 @@ function yieldsDone({ supplies, day }: KitchenCosting, trials: readonly WrittenT
             stockTrimPct: Number((supply.stockTrim * 100).toFixed(5)),
             byProducts,
             source: 'estimate',
-            basis: `set by ${who.person.name}`.slice(0, 200),
+            basis: texts.set(who.person.name).slice(0, 200),
           });
         },
       },
@@ -145,7 +143,7 @@ function settingsDone(
 /** Why a tray cannot be applied; nothing of it is then. */
 function flawOf(tried: TrialResult): Trouble | undefined {
   const flaw = tried.flaws.find((f) => f !== undefined);
-  return flaw && { ...flaw, message: `${flaw.message} Remove it first: a what-if is applied as a whole.` };
+  return flaw && { ...flaw, message: texts.removeFirstWhatIf(flaw.message) };
 }
 
 /** Does to the book what is on a tray, all of it as one change that can be taken back; the tray is put away with it. */
@@ -163,7 +161,7 @@ export const apply = declare({
   },
   async look({ id }, { costed, who }) {
     const tray = (await readTrayRows(database(), who.kitchenId)).find((t) => t.id === id);
-    if (!tray) throw refused('gone', 'This what-if is deleted or applied already.');
+    if (!tray) throw refused('gone', texts.whatIfDeletedOr);
     const kitchen = await costed();
     const { costing } = kitchen;
     const tried = applyTrials(costing, tray.trials);
@@ -175,20 +173,17 @@ export const apply = declare({
       (past) => ({ ...past, times: (ingredient) => tried.times.get(ingredient) ?? 1 }),
     );
     const lost = plateMissing(costing, then);
-    if (lost !== undefined) throw refused('lost', `${lost} Remove it from the what-if first.`);
+    if (lost !== undefined) throw refused('lost', texts.removeFromWhatIf(lost));
     const settings = settingsDone(costing, tried);
     if (settings.length > 0 && !may(who.role, 'manager'))
-      throw refused(
-        'not-allowed',
-        'Only a manager can change who pays for trim, the wage or the price of energy.',
-      );
+      throw refused('not-allowed', texts.onlyManagerCanChange);
     const done = [
       ...settings,
       ...pricesDone(costing, tried),
       ...yieldsDone(costing, tray.trials),
       ...cookedDone(costing, tried),
     ];
-    if (done.length === 0) throw refused('nothing', 'Nothing on this tray would change the book.');
+    if (done.length === 0) throw refused('nothing', texts.nothingWhatIfWould);
     return { done, name: tray.name };
   },
   async write(writing, { id }, { done, name }) {

@@ -9,12 +9,13 @@ import { declare, Refused, type Looking } from '@/server/door';
 import { uniqueName } from '@/server/unique-name';
 import { apply } from './applying';
 import { TRAY, TRAY_AWAY } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
-  none: 'What is the what-if called?',
-  twice: (twin: string) => `“${twin}” is a what-if already: choose another name.`,
+  none: texts.whatWhatIfCalled,
+  twice: (twin: string) => texts.whatIfAlreadyChoose(twin),
 };
 
 /** Trays as they stand, read when a write is looked at. */
@@ -36,7 +37,7 @@ const keep = declare({
   async look({ id, name, trials }, looking) {
     const here = await traysHere(looking);
     const row = here.find((t) => t.id === id);
-    if (id !== null && !row) throw refused('gone', 'This what-if is deleted or applied already.');
+    if (id !== null && !row) throw refused('gone', texts.whatIfDeletedOr);
     const before: WrittenTray | null = row ? { id: row.id, name: row.name, trials: row.trials } : null;
     const after: WrittenTray = {
       id: id ?? newId(),
@@ -58,11 +59,10 @@ const away = declare({
   async look({ id, away: gone }, looking) {
     const here = await traysHere(looking);
     const there = here.some((t) => t.id === id);
-    if (gone !== there)
-      throw refused('gone', gone ? 'This what-if is deleted already.' : 'This what-if stands here already.');
+    if (gone !== there) throw refused('gone', gone ? texts.whatIfDeletedAlready : texts.whatIfAlreadyHere);
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'tray', looking.who.kitchenId, id);
-    if (!now) throw refused('gone', 'There is no such tray.');
+    if (!now) throw refused('gone', texts.noSuchWhatIf);
     uniqueName(here, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },

@@ -19,6 +19,7 @@ import { countedLayers } from '@/server/counted-layers';
 import { database } from '@/server/database';
 import { costedKitchen, costedWith } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import * as texts from './texts';
 
 /** A plate as it is, and as it is with what does not slide. */
 export interface TrayPlate {
@@ -72,7 +73,10 @@ export interface TraysPage {
 /** All trays by name, and one of them with what it does: the first unless told. */
 export async function traysPage(who: Worker, asked: string | undefined): Promise<TraysPage> {
   const { costing } = await costedKitchen(who.kitchenId);
-  const [rows, away] = await Promise.all([readTrayRows(database(), who.kitchenId), archivedRows(who, 'tray')]);
+  const [rows, away] = await Promise.all([
+    readTrayRows(database(), who.kitchenId),
+    archivedRows(who, 'tray'),
+  ]);
   const tray = asked === undefined ? rows[0] : rows.find((t) => t.id === asked);
   const { kitchen, measures, suppliers, ingredients } = costing.state;
   return {
@@ -121,7 +125,7 @@ export async function trayAnswer(who: Worker, trials: readonly WrittenTrial[]): 
 function lostIn(now: KitchenCosting, then: KitchenCosting, id: string): Pick<TrayPlate, 'lost'> {
   if (costOfPlate(now, id).cost === null || costOfPlate(then, id).cost !== null) return {};
   return {
-    lost: gapsOf(then, `plate:${id}`)[0]?.message ?? 'Something it is made from has no cost then.',
+    lost: gapsOf(then, `plate:${id}`)[0]?.message ?? texts.somethingMadeFromNo,
   };
 }
 
@@ -129,7 +133,7 @@ function lostIn(now: KitchenCosting, then: KitchenCosting, id: string): Pick<Tra
 export function plateMissing(now: KitchenCosting, then: KitchenCosting): string | undefined {
   for (const { plate } of now.plates.values()) {
     const { lost } = lostIn(now, then, plate.id);
-    if (lost !== undefined) return `${plate.name} would have no cost any more. ${lost}`;
+    if (lost !== undefined) return texts.wouldNoCostAny(plate.name, lost);
   }
   return undefined;
 }
@@ -152,7 +156,7 @@ function saidOf(costing: KitchenCosting, trials: readonly WrittenTrial[]): Trial
 }
 
 type Words = Pick<TrialText, 'title' | 'now' | 'money'>;
-const GONE = 'something archived';
+const GONE = texts.somethingArchived;
 
 function wordsOf(costing: KitchenCosting, t: WrittenTrial): Words {
   const { state } = costing;
@@ -161,21 +165,21 @@ function wordsOf(costing: KitchenCosting, t: WrittenTrial): Words {
   const plain = (title: string, now?: string, money?: number): Words => ({ title, now, money });
   const many = (): string => {
     const n = ingredientsPriced(costing, t).length;
-    return n === 1 ? 'one thing' : `${n} things`;
+    return n === 1 ? texts.oneThing : texts.things(n);
   };
   switch (t.of) {
     case 'price': {
       const perKg = costing.supplies.get(t.ingredient)?.price?.perKg.toNumber();
-      return plain(`${name(state.ingredients, t.ingredient)}, price`, undefined, perKg);
+      return plain(texts.price(name(state.ingredients, t.ingredient)), undefined, perKg);
     }
     case 'group':
-      return plain(`All of ${t.group}, prices`, many());
+      return plain(texts.allPrices(t.group), many());
     case 'supplier':
-      return plain(`All from ${name(state.suppliers, t.supplier)}, prices`, many());
+      return plain(texts.allFromPrices(name(state.suppliers, t.supplier)), many());
     case 'yield': {
       const usable = costing.supplies.get(t.ingredient)?.usable;
       return plain(
-        `${name(state.ingredients, t.ingredient)}, usable`,
+        texts.usable(name(state.ingredients, t.ingredient)),
         usable === undefined ? undefined : `${Number((usable * 100).toFixed(1))} %`,
       );
     }
@@ -183,7 +187,7 @@ function wordsOf(costing: KitchenCosting, t: WrittenTrial): Words {
       const recipe = state.recipes.find((r) => r.id === t.recipe);
       const step = recipe?.steps.find((s) => s.id === t.step);
       return plain(
-        `A line of ${recipe?.name ?? GONE}`,
+        texts.line(recipe?.name ?? GONE),
         step && writeStep(step, { ...namesToRead(costing), self: t.recipe }),
       );
     }
@@ -192,29 +196,29 @@ function wordsOf(costing: KitchenCosting, t: WrittenTrial): Words {
       const line = plate?.lines.find((l) => l.written.id === t.line);
       const what = line?.resolved.ok ? line.resolved.value.what : undefined;
       const called = what === undefined ? GONE : what.is === 'stuff' ? what.stuff.name : what.name;
-      return plain(`${called} on ${plate?.plate.name ?? GONE}`, line?.written.amount);
+      return plain(texts.on(called, plate?.plate.name ?? GONE), line?.written.amount);
     }
     case 'menu price': {
       const price = state.plates.find((p) => p.id === t.plate)?.menuPrice;
       return plain(
-        `${name(state.plates, t.plate)}, on the menu`,
+        texts.menu(name(state.plates, t.plate)),
         undefined,
         price === undefined ? undefined : Number(price),
       );
     }
     case 'school':
-      return plain('Who pays for trim', SCHOOL_WORDS[state.kitchen.trim.school]);
+      return plain(texts.howTrimCosted, SCHOOL_WORDS[state.kitchen.trim.school]);
     case 'layer':
-      return plain(t.layer === 'hands' ? 'Labour per hour' : 'Energy, all of it');
+      return plain(t.layer === 'hands' ? texts.labourPerHour : texts.energyAll);
     case 'instead': {
       const list = t.kind === 'ingredient' ? state.ingredients : state.recipes;
-      return plain(`${name(list, t.to)} in place of ${name(list, t.from)}`);
+      return plain(texts.place(name(list, t.to), name(list, t.from)));
     }
   }
 }
 
 export const SCHOOL_WORDS = {
-  free: 'trim is free',
-  value: 'trim at a set value',
-  weight: 'shared by weight',
+  free: texts.trimFree,
+  value: texts.trimSetValue,
+  weight: texts.sharedWeight,
 } as const;

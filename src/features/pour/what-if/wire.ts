@@ -2,11 +2,12 @@ import { z } from 'zod';
 import { MOST_ON_A_TRAY, Trial } from '@/core/kitchen-file';
 import { wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
 /** A tray as it stands on the screen. */
 export const TrayTyped = z.object({
-  name: z.string().trim().min(1, 'What is the what-if called?').max(5000),
-  trials: z.array(Trial).max(MOST_ON_A_TRAY, `A tray holds at most ${MOST_ON_A_TRAY} trials.`),
+  name: z.string().trim().min(1, texts.whatWhatIfCalled).max(5000),
+  trials: z.array(Trial).max(MOST_ON_A_TRAY, texts.whatIfHoldsMost(MOST_ON_A_TRAY)),
 });
 export type TrayTyped = z.infer<typeof TrayTyped>;
 

@@ -15,6 +15,7 @@ import type { TimesRow } from '../learned-times';
 import type { EffectCell } from '../learned-effect';
 import { heatWords } from '../words';
 import { learnFrom, learnTimesFrom, undoEvent, sendBatchEvent } from '../wire';
+import * as texts from './texts';
 
 /** What the kitchen’s own pots teach: how fast they really boil away, what that would move, and how often what was foretold held. */
 export function LearnedView({ page }: { readonly page: LearnedPage }) {
@@ -22,18 +23,18 @@ export function LearnedView({ page }: { readonly page: LearnedPage }) {
   return (
     <>
       <div className="page-head">
-        <h1>Learned from batches</h1>
+        <h1>{texts.learnedFromBatches}</h1>
         <p className="lead-line">
           {page.rows.length + page.times.length === 0
-            ? 'Nothing yet. Finish a batch with dips read while it cooked, and what it shows appears here.'
-            : `From ${page.batches} finished batches. ${waits === 0 ? 'Nothing to accept.' : `${waits} ${waits === 1 ? 'figure' : 'figures'} to accept.`}`}{' '}
+            ? texts.nothingYetFinishBatch
+            : texts.fromFinishedBatches(page.batches, waits)}{' '}
           <Link prefetch={false} href="/stove">
-            all pots
+            {texts.allBatches}
           </Link>
         </p>
       </div>
       <Held rows={page.judged} />
-      {waits > 0 && <p className="quiet mb-1">Nothing changes until you accept it.</p>}
+      {waits > 0 && <p className="quiet mb-1">{texts.nothingChangesUntilYou}</p>}
       {waitingFirst(page.rows).map((row) => (
         <Boils key={`${row.vessel} ${heatWords(row)}`} row={row} page={page} />
       ))}
@@ -53,26 +54,26 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
   if (rows.length === 0) return null;
   const count = (of: JudgedRow['of']): string => {
     const all = rows.filter((r) => r.of === of);
-    return `${all.filter((r) => r.within).length} of ${all.length}`;
+    return texts.ofText(all.filter((r) => r.within).length, all.length);
   };
   const missed = rows.filter((r) => !r.within);
   const show = (r: JudgedRow, v: number): string => (r.of === 'hours' ? hours(v) : `${bare(v, 2)} l`);
   return (
-    <section aria-label="How often the forecast was right">
-      <h2>How often the forecast was right</h2>
+    <section aria-label={texts.howOftenForecastRight}>
+      <h2>{texts.howOftenForecastRight}</h2>
       <p className="fs-5 m-0">
-        Forecasts give a range that should hold in 8 of 10 batches. The time of reductions was inside it in{' '}
-        <b className="fig">{count('hours')}</b>, the final litres in <b className="fig">{count('litres')}</b>.
+        {texts.forecastsGiveRangeShould} <b className="fig">{count('hours')}</b>
+        {texts.finalLitres} <b className="fig">{count('litres')}</b>.
       </p>
       {missed.length > 0 && (
         <details className="mt-2">
-          <summary>Outside the range ({missed.length})</summary>
+          <summary>{texts.outsideRange(missed.length)}</summary>
           <SheetTable className="list-table w-auto">
             <thead>
               <tr>
-                <th scope="col">Batch</th>
-                <th scope="col">forecast</th>
-                <th scope="col">came</th>
+                <th scope="col">{texts.batch}</th>
+                <th scope="col">{texts.forecast}</th>
+                <th scope="col">{texts.came}</th>
               </tr>
             </thead>
             <tbody>
@@ -82,11 +83,9 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
                     <Link prefetch={false} href={`/stove/${r.batch}`}>
                       {r.name}
                     </Link>
-                    <div className="quiet small-line">{r.line ?? 'litres in the end'}</div>
+                    <div className="quiet small-line">{r.line ?? texts.litresEnd}</div>
                   </td>
-                  <td className="fig">
-                    {show(r, r.foretold.low)} to {show(r, r.foretold.high)}
-                  </td>
+                  <td className="fig">{texts.to(show(r, r.foretold.low), show(r, r.foretold.high))}</td>
                   <td className="fig strong">{show(r, r.came)}</td>
                 </tr>
               ))}
@@ -107,24 +106,24 @@ function Boils({ row, page }: { readonly row: LearnedRow; readonly page: Learned
     <Figure
       row={row}
       title={`${row.vesselName}, ${heatWords(row)}`}
-      says={(mean) => `boils away ${mean} times as fast as the table says`}
+      says={(mean) => texts.boilsAwayTimesFast(mean)}
       inForce={inForce?.times ?? 1}
-      stands={inForce ? `In use: ${bare(inForce.times, 2)}.` : 'In use: the standard value.'}
+      stands={inForce ? texts.use(bare(inForce.times, 2)) : texts.useStandardValue}
       accept={row.waits && page.mayAccept ? learn(true) : undefined}
       back={inForce && page.mayAccept ? learn(false) : undefined}
       leave={{ is: 'left out', heat, lid }}
-      far={(times) => (times > 1 ? 'was it left to boil?' : 'was a lid forgotten?')}
+      far={(times) => (times > 1 ? texts.leftBoil : texts.lidForgotten)}
     />
   );
 }
 
 const TIMES_SAY: Readonly<Record<TimesRow['kind'], (mean: string) => string>> = {
-  gives: (mean) => `${mean} times the value in use, by the refractometer or a chilled spoonful`,
-  keeps: (mean) => `${mean} times the value in use, by litres before and after the strainer`,
-  clings: (mean) => `${mean} times the value in use, by litres before and after`,
-  loses: (mean) => `${mean} times what its line says, by litres before and after the machine`,
-  pours: (mean) => `${mean} times what its line says, by litres over portions`,
-  hands: (mean) => `${mean} times the minutes that are usual`,
+  gives: (mean) => texts.timesValueUseRefractometer(mean),
+  keeps: (mean) => texts.timesValueUseLitres(mean),
+  clings: (mean) => texts.timesValueUseLitresBeforeAfter(mean),
+  loses: (mean) => texts.timesWhatLineSays(mean),
+  pours: (mean) => texts.timesWhatLineSaysLitresOver(mean),
+  hands: (mean) => texts.timesMinutesUsual(mean),
 };
 
 /** How nearly each figure is said. */
@@ -135,11 +134,7 @@ function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPa
   const { bare } = useFormatters();
   const { kind, of, figure, weighed } = row;
   const amount = (x: number): string => (figure ? `${bare(x, DIGITS[figure.unit])} ${figure.unit}` : '');
-  const stands = weighed
-    ? 'In use: the result of a yield test.'
-    : figure
-      ? `In use: ${amount(figure.now)}.`
-      : '';
+  const stands = weighed ? texts.useResultYieldTest : figure ? texts.useAmount(amount(figure.now)) : '';
   return (
     <Figure
       row={row}
@@ -151,7 +146,7 @@ function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPa
       accept={row.waits && page.mayAccept ? () => learnTimesFrom({ kind, of }) : undefined}
       back={undefined}
       leave={{ is: 'not learned', kind, of }}
-      far={() => 'was it misread?'}
+      far={() => texts.misread}
     >
       {row.suppliers.length > 0 && <Suppliers row={row} mayAccept={page.mayAccept} say={amount} />}
     </Figure>
@@ -172,13 +167,13 @@ function Suppliers({
   const [keep, state] = useSave();
   return (
     <>
-      <SheetTable className="list-table w-auto" aria-label="By who they came from">
+      <SheetTable className="list-table w-auto" aria-label={texts.supplier}>
         <tbody>
           {suppliers.map(({ id, name, batches, mean, figure }) => (
             <tr key={id}>
               <td>{name}</td>
               <td className="fig">{bare(mean, 2)} ×</td>
-              <td className="quiet">{batches === 1 ? 'one batch' : `${batches} batches`}</td>
+              <td className="quiet">{batches === 1 ? texts.oneBatch : texts.batches(batches)}</td>
               <td>
                 {mayAccept && figure && !figure.stays && (
                   <Button
@@ -187,7 +182,7 @@ function Suppliers({
                     disabled={state.busy}
                     onClick={() => void keep(() => learnTimesFrom({ kind, of, supplier: id }))}
                   >
-                    Use {say(figure.after)}, as theirs give
+                    {texts.useTheirsGives(say(figure.after))}
                   </Button>
                 )}
               </td>
@@ -225,7 +220,7 @@ function Drawn({
   return (
     <Dots
       figure={{
-        title: `${title}: times the value in use`,
+        title: texts.timesValueUse(title),
         unit: '×',
         digits: 2,
         prior: row.prior,
@@ -238,7 +233,7 @@ function Drawn({
           row: 'batches',
           weight: l.weight,
           outlier: l.outlier,
-          not: l.leftOut === undefined ? undefined : 'left out',
+          not: l.leftOut === undefined ? undefined : texts.leftOut,
           words: `${l.name}, ${day(l.on.slice(0, 10))}`,
         })),
       }}
@@ -268,12 +263,12 @@ function Acts({
         <span className="quiet">{stands}</span>
         {accept && (
           <Button disabled={state.busy} onClick={() => void keep(accept)}>
-            Use {becomes ?? bare(learned?.mean ?? 1, 2)}
+            {texts.useBecomes(becomes ?? bare(learned?.mean ?? 1, 2))}
           </Button>
         )}
         {back && (
           <Button variant="outline-primary" disabled={state.busy} onClick={() => void keep(back)}>
-            Use the standard value
+            {texts.useStandardValueUpper}
           </Button>
         )}
       </p>
@@ -319,17 +314,17 @@ function Figure({
           <h2 className="fs-5 m-0">{title}</h2>
           <p className="quiet m-0">
             {learned
-              ? `${says(bare(learned.mean, 2))}, likely ${bare(learned.low, 2)} to ${bare(learned.high, 2)}`
-              : 'no batch counts'}
+              ? texts.likely(says(bare(learned.mean, 2)), bare(learned.low, 2), bare(learned.high, 2))
+              : texts.noBatchCounts}
           </p>
         </div>
         <Acts row={row} stands={stands} becomes={becomes} accept={accept} back={back} />
       </div>
       <details>
         <summary>
-          {row.lessons.length === 1 ? 'One batch' : `${row.lessons.length} batches`}
-          {row.moves.length > 0 && ' and what would change'}
-          {odd && <b className="hot"> · one is far off: {far(odd.times)}</b>}
+          {row.lessons.length === 1 ? texts.oneBatchUpper : texts.batchesCount(row.lessons.length)}
+          {row.moves.length > 0 && texts.whatWouldChange}
+          {odd && <b className="hot"> {texts.oneFarOff(far(odd.times))}</b>}
         </summary>
         <Drawn title={title} row={row} inForce={inForce} />
         {row.moves.length > 0 && <Moved row={row} />}
@@ -343,12 +338,12 @@ function Figure({
 /** What each column of what would move says. */
 const CELLS: Readonly<Record<EffectCell, string>> = {
   litres: 'litres',
-  hours: 'on the hob',
-  hands: 'labour minutes',
-  gelatin: 'gelatin, g per litre',
+  hours: texts.hob,
+  hands: texts.labourMinutes,
+  gelatin: texts.gelatinGPerLitre,
   portions: 'portions',
-  perL: 'per litre',
-  perPortion: 'a portion',
+  perL: texts.perLitre,
+  perPortion: texts.portion,
 };
 
 /** What accepting it would move. */
@@ -362,10 +357,10 @@ function Moved({ row }: { readonly row: Pick<Taught, 'moves' | 'moreMoves'> }) {
   };
   return (
     <>
-      <SheetTable className="list-table w-auto" aria-label="What it would move">
+      <SheetTable className="list-table w-auto" aria-label={texts.whatWouldMove}>
         <thead>
           <tr>
-            <th scope="col">It would move</th>
+            <th scope="col">{texts.wouldMove}</th>
             {row.moves[0]?.cells.map(({ of }) => (
               <th scope="col" key={of} className={of === 'hours' ? 'roomy' : undefined}>
                 {CELLS[of]}
@@ -390,11 +385,7 @@ function Moved({ row }: { readonly row: Pick<Taught, 'moves' | 'moreMoves'> }) {
           ))}
         </tbody>
       </SheetTable>
-      {row.moreMoves > 0 && (
-        <p className="quiet small-line m-0">
-          and {row.moreMoves} {row.moreMoves === 1 ? 'sheet' : 'sheets'} more
-        </p>
-      )}
+      {row.moreMoves > 0 && <p className="quiet small-line m-0">{texts.sheetSheetsMore(row.moreMoves)}</p>}
     </>
   );
 }
@@ -421,11 +412,11 @@ function Lessons({ lessons, leave: leaves }: { readonly lessons: Lessons; readon
                 <span className="quiet small-line">{day(l.on.slice(0, 10))}</span>
               </td>
               <td className="fig">{bare(l.times, 2)} ×</td>
-              <td>{l.outlier && <span className="hot">far from the others</span>}</td>
+              <td>{l.outlier && <span className="hot">{texts.farFromOthers}</span>}</td>
               <td>
                 {l.leftOut === undefined ? (
                   <Button variant="link" size="sm" disabled={state.busy} onClick={() => leave(l.batch)}>
-                    Leave out
+                    {texts.leaveOut}
                   </Button>
                 ) : (
                   <Button
@@ -434,7 +425,7 @@ function Lessons({ lessons, leave: leaves }: { readonly lessons: Lessons; readon
                     disabled={state.busy}
                     onClick={() => void keep(() => undoEvent({ batch: l.batch, event: l.leftOut ?? '' }))}
                   >
-                    Count it again
+                    {texts.countAgain}
                   </Button>
                 )}
               </td>

@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { serverQuery } from '@/server/server-query';
 import { findToTest, scaleAddress, type BenchRow } from './queries';
 import { tareScale } from '@/server/instruments';
+import * as texts from './texts';
 
 /** Things of the larder by name, for the bench. */
 export const findForBench = serverQuery(
@@ -20,12 +21,12 @@ export const tare = serverQuery(
     of: z.tuple([]),
     otherwise: {
       ok: false,
-      message: 'Only who may weigh may set the scale to nothing: a cook or a manager.',
+      message: texts.onlyWhoMayWeigh,
     },
   },
   async (who): Promise<Tared> => {
     const address = await scaleAddress(who);
-    if (!address) return { ok: false, message: 'This kitchen has no scale: type the weights.' };
+    if (!address) return { ok: false, message: texts.kitchenNoScaleType };
     const done = await tareScale(address);
     return done.ok ? { ok: true } : { ok: false, message: done.trouble.message };
   },

@@ -15,9 +15,9 @@ import { learnedAtOnce, writeProposal } from '../accept';
 import { testResults } from '../test-results';
 import { FIRST_PARTS } from '../words';
 import { APART, BEGIN, BY_PRODUCT, DROP, FINISH, SAVE, type TestTyped, type TheirTest } from './wire';
+import * as texts from './texts';
 
-const gone = (): Refused =>
-  new Refused(refuse('gone', '', 'This test is no longer on the bench: somebody has dropped it.').trouble);
+const gone = (): Refused => new Refused(refuse('gone', '', texts.testNoLongerBench).trouble);
 
 /** Every test, with the state its ingredients stand in. */
 async function benchOf(looking: Looking) {
@@ -46,14 +46,9 @@ async function openTest(id: string, looking: Looking) {
   const version = bench.versions.get(id) ?? 1;
   // Where others were first, that is told before anything else.
   if (test.state === 'kept' && version === looking.seen)
-    throw new Refused(
-      refuse(
-        'finished',
-        '',
-        'This test is finished: what it says stays as it was weighed. Leave it out, or make another.',
-      ).trouble,
-      { theirs: { test, version } satisfies TheirTest },
-    );
+    throw new Refused(refuse('finished', '', texts.testFinishedWhatSays).trouble, {
+      theirs: { test, version } satisfies TheirTest,
+    });
   return { ...bench, test };
 }
 
@@ -78,8 +73,7 @@ async function typedOnto(
   if (read.success) return read.data;
   const issue = read.error.issues[0];
   throw new Refused(
-    refuse('bad-test', issue?.path.join('.') ?? '', `This could not be read: ${issue?.message ?? ''}.`)
-      .trouble,
+    refuse('bad-test', issue?.path.join('.') ?? '', texts.couldNotRead(issue?.message ?? '')).trouble,
   );
 }
 
@@ -91,7 +85,7 @@ const begin = declare({
   async look({ ingredient }, { state, who, at, today }) {
     const here = await state();
     if (!here.ingredients.some((i) => i.id === ingredient))
-      throw new Refused(refuse('gone', '', 'This ingredient is no longer in the larder.').trouble);
+      throw new Refused(refuse('gone', '', texts.ingredientNoLongerLarder).trouble);
     const [newest] = await testDeliveries(database(), who.kitchenId, ingredient, 1);
     const test: WrittenTest = {
       id: newId(),
@@ -221,13 +215,7 @@ function startingPoint(like: string) {
   if (wanted === '') return undefined;
   const row = [...referenceLarder().values()].find((r) => r.name.toLowerCase() === wanted);
   if (!row)
-    throw new Refused(
-      refuse(
-        'unknown-like',
-        'like',
-        `“${like.trim()}” is not in the larder: choose a starting point, or leave it empty.`,
-      ).trouble,
-    );
+    throw new Refused(refuse('unknown-like', 'like', texts.notLarderChooseStarting(like.trim())).trouble);
   return row;
 }
 
@@ -266,7 +254,7 @@ function comingOff(
         source: 'estimate',
         low: 100,
         high: 100,
-        basis: `as it comes off ${mother.name}`.slice(0, 200),
+        basis: texts.comesOff(mother.name).slice(0, 200),
       },
     ],
   });
@@ -282,9 +270,8 @@ const addByProduct = declare({
     const mother = here.ingredients.find((i) => i.id === of);
     if (!mother) throw gone();
     const called = newLarderName(here, name, {
-      none: 'What is the by-product called?',
-      twice: (twin) =>
-        `“${twin}” is in the kitchen already. Give what comes off ${mother.name} a name of its own.`,
+      none: texts.whatProductCalled,
+      twice: (twin) => texts.kitchenAlreadyGiveWhat(twin, mother.name),
     });
     return { own: comingOff(mother, called, like, looking), place: here.ingredients.length };
   },

@@ -20,6 +20,7 @@ import { may, type Worker } from '@/server/session';
 import { byName } from '@/search';
 import { searchLarder } from '@/server/larder-search';
 import { TERMS, testResults } from '../test-results';
+import * as texts from './texts';
 
 /** Where the bench scale answers, if the kitchen has one. */
 export async function scaleAddress(who: Worker): Promise<string | undefined> {
@@ -198,7 +199,7 @@ export async function testPage(who: Worker, id: string): Promise<TestPage> {
     deliveries: deliveries.map((d) => ({
       purchase: d.purchase,
       supplier: d.supplier,
-      words: `${d.on}, ${d.supplierName}, ${d.number}: ${(d.g / 1000).toFixed(1)} kg`,
+      words: texts.kg(d.on, d.supplierName, d.number, (d.g / 1000).toFixed(1)),
       perKg: (d.money * 1000) / d.g,
     })),
     perKg: priceBeforeTrim(supply) ?? null,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Test, type WrittenTest } from '@/core/bench';
 import { sender, wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
 /** What of a test is typed on the bench. */
 const Typed = Test.pick({
@@ -31,7 +32,7 @@ export const SAVE = wire<null, TheirTest>()({
   kind: 'test.weigh',
   version: 1,
   body: z.object({ id: ID, typed: Typed }),
-  waits: ({ id, typed }) => ({ thing: id, whole: true, words: `a test of ${typed.parts.length} parts` }),
+  waits: ({ id, typed }) => ({ thing: id, whole: true, words: texts.testParts(typed.parts.length) }),
 });
 export const FINISH = wire<null, TheirTest>()({
   kind: 'test.finish',

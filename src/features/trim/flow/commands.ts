@@ -8,6 +8,7 @@ import { setIngredient } from '@/db/buying/larder-edits';
 import { bookWaste } from '@/db/cooking/wastes';
 import { declare, Refused } from '@/server/door';
 import { BATCHES, TAKEN, WASTE } from './wire';
+import * as texts from './texts';
 
 const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
   new Refused(refuse(code, path, message, numbers).trouble);
@@ -30,7 +31,7 @@ const setBatches = declare({
   async look({ id, typed }, { state }) {
     const here = await state();
     const recipe = here.recipes.find((r) => r.id === id);
-    if (!recipe) throw refused('gone', '', 'This pot is no longer in the book.');
+    if (!recipe) throw refused('gone', '', texts.potNoLongerKitchen);
     const read = readNumber(typed, here.kitchen.decimalMark);
     if (!read.ok) throw new Refused(under('batches', read.trouble));
     const batches = read.value.toNumber();
@@ -38,7 +39,7 @@ const setBatches = declare({
       throw refused(
         'batches-out-of-range',
         'batches',
-        `${batches} batches a week cannot be: between 0 and ${MOST_BATCHES}.`,
+        texts.batchesWeekCannotBetween(batches, MOST_BATCHES),
         { value: batches, limit: MOST_BATCHES },
       );
     return { before: recipe.batchesAWeek, batches };
@@ -57,7 +58,7 @@ const setTaken = declare({
   changes: { ...ONE, table: 'ingredient' },
   async look({ id }, { state }) {
     const found = (await state()).ingredients.find((i) => i.id === id);
-    if (!found) throw refused('gone', '', 'This ingredient is no longer in the larder.');
+    if (!found) throw refused('gone', '', texts.ingredientNoLongerLarder);
     return found;
   },
   async write({ sql, kitchenId }, { id, what, pct }, { trim, comesOff }) {
@@ -90,21 +91,18 @@ const throwAway = declare({
   async look(wanted, { state, who, at, today }) {
     const here = await state();
     const ingredient = here.ingredients.find((i) => i.id === wanted.ingredient);
-    if (!ingredient) throw refused('gone', 'ingredient', 'Choose what was wasted.');
+    if (!ingredient) throw refused('gone', 'ingredient', texts.chooseWhatWasted);
     const reason = wanted.reason.trim();
-    if (reason === '')
-      throw refused('no-reason', 'reason', 'Why was it wasted? Waste is recorded with a reason.');
+    if (reason === '') throw refused('no-reason', 'reason', texts.whyWastedWasteRecorded);
     if (reason.length > LONGEST_REASON)
-      throw refused(
-        'reason-too-long',
-        'reason',
-        `A reason has at most ${LONGEST_REASON} characters; this has ${reason.length}.`,
-        { value: reason.length, limit: LONGEST_REASON },
-      );
+      throw refused('reason-too-long', 'reason', texts.reasonMostCharacters(LONGEST_REASON, reason.length), {
+        value: reason.length,
+        limit: LONGEST_REASON,
+      });
     const g = weigh(wanted.amount, ingredient, mannerIn(here));
     if (!g.ok) throw new Refused(under('amount', g.trouble));
     if (!(g.value > 0))
-      throw refused('nothing-thrown', 'amount', `“${wanted.amount}” is nothing: enter more than 0 g.`, {
+      throw refused('nothing-thrown', 'amount', texts.nothingEnterMoreThan(wanted.amount), {
         value: g.value,
         limit: 0,
       });
@@ -121,7 +119,7 @@ const throwAway = declare({
     return { waste, g: g.value };
   },
   async write({ sql, kitchenId }, { ingredient }, { waste, g }) {
-    await bookWaste(sql, kitchenId, waste, g, 'as typed');
+    await bookWaste(sql, kitchenId, waste, g, texts.typed);
     return { value: { g }, what: 'waste', subject: ingredient, before: null, after: waste };
   },
 });

@@ -8,6 +8,7 @@ import { database } from '@/server/database';
 import { readSupply } from '@/core/supply';
 import { costedKitchen } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
+import * as texts from './texts';
 
 /** Something thrown away, with what it had cost. */
 export interface WastePage {
@@ -91,7 +92,7 @@ export async function flowPage(who: Worker, weeks: 1 | 4, all: boolean): Promise
       const perKg = w.part === 'stock trim' ? supply?.trimPerKg : supply && priceBeforeTrim(supply);
       return {
         id: w.id,
-        name: `${supply?.ingredient.name ?? 'Something'}${w.part === 'stock trim' ? ', stock trim' : ''}`,
+        name: `${supply?.ingredient.name ?? 'Something'}${w.part === 'stock trim' ? texts.stockTrim : ''}`,
         on: w.on,
         who: w.who,
         amount: w.amount,

@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { sender, wire } from '@/wire';
 import { ID } from '@/wire/fields';
+import * as texts from './texts';
 
 /** How often a pot is usually cooked in a week, as typed. */
 export const BATCHES = wire()({
   kind: 'recipe.batches',
   version: 1,
-  body: z.object({ id: ID, typed: z.string().max(20, 'At most 20 characters are kept.') }),
+  body: z.object({ id: ID, typed: z.string().max(20, texts.most20CharactersKept) }),
 });
 /** How much of what comes off carries money away: `what` is the trim of the ingredient, or the by-product itself. */
 export const TAKEN = wire()({
@@ -20,10 +21,10 @@ export const TAKEN = wire()({
 });
 /** Something thrown away, and why. */
 export const Waste = z.object({
-  ingredient: z.uuid('Choose what was wasted.'),
+  ingredient: z.uuid(texts.chooseWhatWasted),
   part: z.enum(['whole', 'stock trim']),
-  amount: z.string().max(80, 'An amount has at most 80 characters.'),
-  reason: z.string().max(400, 'A reason has at most 400 characters.'),
+  amount: z.string().max(80, texts.amountMost80Characters),
+  reason: z.string().max(400, texts.reasonMost400Characters),
 });
 export const WASTE = wire<{ readonly g: number }>()({
   kind: 'stock.waste',
@@ -32,7 +33,7 @@ export const WASTE = wire<{ readonly g: number }>()({
   waits: ({ ingredient, amount, reason }) => ({
     thing: ingredient,
     whole: false,
-    words: `${amount} thrown away: ${reason}`,
+    words: texts.thrownAway(amount, reason),
   }),
 });
 

@@ -8,6 +8,7 @@ import { declare, Refused } from '@/server/door';
 import { schoolRows } from './queries';
 import { trimmingTyped } from './typed';
 import { TRIMMING } from './wire';
+import * as texts from './texts';
 
 function priceTyped(typed: string, field: string, mark: DecimalMark): string {
   const read = readPrice(typed, mark);
@@ -22,13 +23,7 @@ function scaleAt(typed: string): string | null {
   if (text === '') return null;
   const url = text.length <= 300 && URL.canParse(text) ? new URL(text) : undefined;
   if (url && /^https?:$/.test(url.protocol)) return url.href;
-  throw new Refused(
-    refuse(
-      'bad-address',
-      'scale',
-      `“${text.slice(0, 60)}” is no address of a scale: it should look like http://127.0.0.1:4191/.`,
-    ).trouble,
-  );
+  throw new Refused(refuse('bad-address', 'scale', texts.noAddressScaleShould(text.slice(0, 60))).trouble);
 }
 
 /** Sets the kitchen's school and the rest of how it trims; refused where some ingredient cannot bear it, naming it. */
@@ -56,8 +51,7 @@ const setTrimming = declare({
         setValuePerKg: Number(row.ownValue ?? after.setValuePerKg),
       };
       const { trouble } = priceAfterTrim(knife, row.perKg, row.usable, row.stockTrim);
-      if (trouble)
-        throw new Refused({ ...trouble, message: `${row.name} cannot bear it. ${trouble.message}` });
+      if (trouble) throw new Refused({ ...trouble, message: texts.cannotBear(row.name, trouble.message) });
     }
     const before: typeof after = {
       school: kitchen.trim.school,

@@ -10,9 +10,9 @@ import { declare, Refused, type Looking } from '@/server/door';
 import { learnedAtOnce, proposalFrom, writeProposal } from '../accept';
 import { testResults } from '../test-results';
 import { ACCEPT, COMES_OFF, LEARN_FROM, LEFT_OUT, TRIM } from './wire';
+import * as texts from './texts';
 
-const gone = (): Refused =>
-  new Refused(refuse('gone', '', 'This ingredient is no longer in the larder.').trouble);
+const gone = (): Refused => new Refused(refuse('gone', '', texts.ingredientNoLongerLarder).trouble);
 
 /** An ingredient at the version seen; nothing of the other side is shown, the page is read anew. */
 const ONE_INGREDIENT = {
@@ -49,13 +49,7 @@ const acceptLearned = declare({
     const { costing, supply, tests } = await learning(looking, id);
     const proposal = proposalFrom(costing, supply.ingredient, tests);
     if (!proposal || JSON.stringify(proposal) !== proposed)
-      throw new Refused(
-        refuse(
-          'other-proposal',
-          '',
-          'The tests say something else than when you looked: somebody has finished one, or left one out. Look again.',
-        ).trouble,
-      );
+      throw new Refused(refuse('other-proposal', '', texts.testsSaySomethingElse).trouble);
     return { costing, proposal };
   },
   async write({ sql, kitchenId, at }, { id }, { costing, proposal }) {
@@ -72,7 +66,7 @@ const setLearnFrom = declare({
   async look({ id, season, supplier }, looking) {
     const { costing, supply, tests } = await learning(looking, id);
     if (supplier && !costing.state.suppliers.some((s) => s.id === supplier))
-      throw new Refused(refuse('gone', 'supplier', 'This supplier is no longer there.').trouble);
+      throw new Refused(refuse('gone', 'supplier', texts.supplierNoLonger).trouble);
     const then = {
       ...supply.ingredient,
       learnFrom: { season: season ?? undefined, supplier: supplier ?? undefined },
@@ -102,7 +96,7 @@ function takenTyped(typed: string | null, mark: DecimalMark): number | null {
   if (!taken.ok) throw new Refused(under('taken', taken.trouble));
   if (!(taken.value >= 0 && taken.value <= 100))
     throw new Refused(
-      refuse('taken-out-of-range', 'taken', `${taken.value} % taken cannot be: between 0 and 100 %.`, {
+      refuse('taken-out-of-range', 'taken', texts.takenCannotBetween0(taken.value), {
         value: taken.value,
         limit: 100,
       }).trouble,
@@ -144,7 +138,7 @@ const setTrim = declare({
         refuse(
           'set-value-over-price',
           'setValue',
-          `Stock trim at ${value.toFixed(2)} per kilo would be dearer than ${supply.ingredient.name} as bought, at ${paid.toFixed(2)}: at most that.`,
+          texts.stockTrimPerKilo(value.toFixed(2), supply.ingredient.name, paid.toFixed(2)),
           { value, limit: paid },
         ).trouble,
       );
@@ -193,16 +187,13 @@ const LONGEST_REASON = 200;
 
 function reasonTyped(why: string | null): string | null {
   const reason = why?.trim() ?? null;
-  if (reason === '')
-    throw new Refused(refuse('no-reason', 'why', 'Why does it not count? The next person will ask.').trouble);
+  if (reason === '') throw new Refused(refuse('no-reason', 'why', texts.whyDoesNotCount).trouble);
   if (reason !== null && reason.length > LONGEST_REASON)
     throw new Refused(
-      refuse(
-        'reason-too-long',
-        'why',
-        `A reason has at most ${LONGEST_REASON} characters; this has ${reason.length}.`,
-        { value: reason.length, limit: LONGEST_REASON },
-      ).trouble,
+      refuse('reason-too-long', 'why', texts.reasonMostCharacters(LONGEST_REASON, reason.length), {
+        value: reason.length,
+        limit: LONGEST_REASON,
+      }).trouble,
     );
   return reason;
 }
@@ -215,7 +206,7 @@ const setLeftOut = declare({
     const { costing } = await looking.costed();
     const { tests } = await testResults(looking.who.kitchenId, costing);
     const test = tests.find((t) => t.id === id && t.state === 'kept');
-    if (!test) throw new Refused(refuse('gone', '', 'This test is no longer there.').trouble);
+    if (!test) throw new Refused(refuse('gone', '', texts.testNoLonger).trouble);
     const reason = reasonTyped(why);
     const leftOut =
       reason === null ? undefined : { at: looking.at.toISOString(), by: looking.who.person.id, why: reason };

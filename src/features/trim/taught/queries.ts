@@ -4,7 +4,14 @@ import type { DecimalMark } from '@/core/quantity';
 import type { KitchenCosting } from '@/core/costing';
 import { notFound } from 'next/navigation';
 import { priceBeforeTrim, isGuess, type Supply } from '@/core/prices';
-import { proposalOf, taught, proposalEffects, withProposal, type ProposalEffect, type Taught } from '@/core/taught';
+import {
+  proposalOf,
+  taught,
+  proposalEffects,
+  withProposal,
+  type ProposalEffect,
+  type Taught,
+} from '@/core/taught';
 import type { Learned, Prior, Season, TestKind } from '@/core/learning';
 import type { TrimSchool } from '@/core/larder';
 import type { WrittenTest } from '@/core/bench';
@@ -14,6 +21,7 @@ import { takesIngredient, usedBy } from '@/server/used-by';
 import { costedKitchen, costedWith } from '@/server/kitchen';
 import { may, type Worker } from '@/server/session';
 import { TERMS, testResults } from '../test-results';
+import * as texts from './texts';
 
 /** One test of one figure, with all that is known of it in words. */
 export interface TestDot {
@@ -91,15 +99,15 @@ export interface TaughtPage {
 }
 
 const TITLES: Readonly<Record<string, string>> = {
-  usable: 'Usable yield',
-  'stock trim': 'Stock trim',
-  'browned off': 'Browning: gone as vapour',
-  'fat run off': 'Browning: fat run off',
-  'sweated off': 'Sweating: weight lost',
-  'wilted off': 'Wilting: water given up',
-  'clear fat': 'Clarifying: clear fat',
-  retention: 'Kept back in the strainer, drained',
-  'retention pressed': 'Kept back in the strainer, pressed',
+  usable: texts.usableYield,
+  'stock trim': texts.stockTrim,
+  'browned off': texts.browningGoneVapour,
+  'fat run off': texts.browningFatRunOff,
+  'sweated off': texts.sweatingWeightLost,
+  'wilted off': texts.wiltingWaterGivenUp,
+  'clear fat': texts.clarifyingClearFat,
+  retention: texts.keptBackStrainerDrained,
+  'retention pressed': texts.keptBackStrainerPressed,
 };
 
 export async function taughtPage(who: Worker, id: string): Promise<TaughtPage> {
@@ -181,7 +189,7 @@ const pastYields = ({ ingredient }: Supply): TaughtPage['past'] =>
     .map((y) => ({
       on: y.on,
       guess: y.source === 'estimate',
-      words: `${y.usablePct} %${y.stockTrimPct > 0 ? `, trim ${y.stockTrimPct} %` : ''}${y.basis ? ` · ${y.basis}` : ''}`,
+      words: `${y.usablePct} %${y.stockTrimPct > 0 ? texts.trim(y.stockTrimPct) : ''}${y.basis ? ` · ${y.basis}` : ''}`,
     }));
 
 /** Stock trim that no test has found and nobody expected is not worth a picture. */

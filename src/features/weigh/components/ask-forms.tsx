@@ -17,8 +17,9 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import { findOther, type Other } from '../actions';
 import type { QuestionPage } from '../queries';
 import { saveQuestion } from '../send';
+import * as texts from './texts';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the question called?') });
+const Named = z.object({ name: z.string().trim().min(1, texts.whatQuestionCalled) });
 
 interface Of {
   readonly page: QuestionPage;
@@ -48,16 +49,13 @@ export function SaveQuestion({ page, close }: Of) {
     },
   );
   return (
-    <SidePanel title={kept ? 'Save this answer' : 'Save the question'} open close={close}>
+    <SidePanel title={kept ? texts.saveAnswer : texts.saveQuestion} open close={close}>
       <SaveForm className="stacked" of={keeping}>
         <FormField
-          {...{ form: keeping.form, name: 'name', label: 'What the question is called' }}
+          {...{ form: keeping.form, name: 'name', label: texts.whatQuestionCalledUpper }}
           autoFocus
         />
-        <p className="quiet small-line m-0">
-          It is asked again whenever somebody looks, at the prices of that day. When the answer is another,
-          managers are told as they arrive.
-        </p>
+        <p className="quiet small-line m-0">{texts.askedAgainWheneverSomebody}</p>
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>
@@ -106,7 +104,7 @@ function LaidBeside({
     set(withList(asks, next ? list.map((b, k) => (k === i ? next : b)) : list.filter((_, k) => k !== i)));
   return (
     <>
-      <h3 className="fs-6 m-0">Compared with</h3>
+      <h3 className="fs-6 m-0">{texts.compared}</h3>
       {list.map((base, i) => (
         <LaidOne
           key={idIn(base.of)}
@@ -146,12 +144,12 @@ export function EditQuestion({ page, close }: Of) {
     router.push(`/weigh/ask?${asked}`);
   };
   return (
-    <SidePanel title="Edit the question" open close={close}>
+    <SidePanel title={texts.editQuestion} open close={close}>
       <div className="stacked">
         {asks.of === 'base' && <Limits asks={asks} set={setAsks} mark={page.decimalMark} />}
         {asks.of === 'instead' && (
           <Figure
-            label="Minutes at the bench that a kilo of it takes now"
+            label={texts.minutesBenchKiloTakes}
             value={asks.benchMinPerKg ?? 0}
             least={0}
             most={120}
@@ -163,7 +161,7 @@ export function EditQuestion({ page, close }: Of) {
         {asks.of === 'pot' && <InPots asks={asks} set={setAsks} page={page} />}
         {asks.of === 'sheets' && <OtherSheets asks={asks} set={setAsks} page={page} />}
         {wrong !== undefined && <p className="trouble m-0">{wrong}</p>}
-        <Button onClick={go}>Ask</Button>
+        <Button onClick={go}>{texts.ask}</Button>
       </div>
     </SidePanel>
   );
@@ -171,10 +169,9 @@ export function EditQuestion({ page, close }: Of) {
 
 /** What a question lacks before it can be asked. */
 function tooFew(asks: WrittenAsks): string | undefined {
-  if (asks.of === 'pot')
-    return asks.vessels.length < 2 ? 'Two pots have to stand beside each other.' : undefined;
+  if (asks.of === 'pot') return asks.vessels.length < 2 ? texts.twoPotsStandBeside : undefined;
   const list = asks.of === 'sheets' ? asks.with : listOf(asks);
-  return list?.length === 0 ? 'There has to be something to lay beside it.' : undefined;
+  return list?.length === 0 ? texts.somethingLayBeside : undefined;
 }
 
 type Ask<K extends WrittenAsks['of']> = Extract<WrittenAsks, { of: K }>;
@@ -191,7 +188,7 @@ function InPots({ asks, set, page }: Asking<'pot'>) {
   const others = page.vessels.filter((v) => !vessels.includes(v.id));
   return (
     <>
-      <h3 className="fs-6 m-0">Beside each other</h3>
+      <h3 className="fs-6 m-0">{texts.besideEachOther}</h3>
       {vessels.map((id) => (
         <LeftOut
           key={id}
@@ -201,12 +198,12 @@ function InPots({ asks, set, page }: Asking<'pot'>) {
       ))}
       {vessels.length < MOST_LAID && others.length > 0 && (
         <Form.Select
-          aria-label="Another pot"
+          aria-label={texts.anotherPot}
           value=""
           onChange={(event) => set({ ...asks, vessels: [...vessels, event.target.value] })}
         >
           <option value="" disabled>
-            another pot
+            {texts.anotherPotLower}
           </option>
           {others.map((v) => (
             <option key={v.id} value={v.id}>
@@ -226,7 +223,7 @@ function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
   const find = useCallback((wanted: string) => findOther(wanted, true), []);
   return (
     <>
-      <h3 className="fs-6 m-0">Compared with</h3>
+      <h3 className="fs-6 m-0">{texts.compared}</h3>
       {sheets.map((id) => (
         <LeftOut
           key={id}
@@ -236,8 +233,8 @@ function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
       ))}
       {sheets.length < MOST_LAID - 1 && (
         <Combo<Other>
-          label="Another pot beside it"
-          placeholder="another pot beside it"
+          label={texts.anotherPotBeside}
+          placeholder={texts.anotherPotBesideLower}
           chosen={undefined}
           choose={(other) => {
             if (!other || other.id === asks.recipe || sheets.includes(other.id)) return;
@@ -254,8 +251,8 @@ function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
 const LeftOut = ({ name, leave }: { readonly name: string; readonly leave: () => void }) => (
   <Stack direction="horizontal" gap={2}>
     <span className="me-auto">{name}</span>
-    <Button variant="link" size="sm" aria-label={`Leave ${name} out`} onClick={leave}>
-      Leave out
+    <Button variant="link" size="sm" aria-label={texts.leaveOut(name)} onClick={leave}>
+      {texts.leaveOutUpper}
     </Button>
   </Stack>
 );
@@ -273,7 +270,7 @@ function Limits({
   return (
     <>
       <Figure
-        label="Body, at least"
+        label={texts.bodyLeast}
         value={asks.body}
         least={0.02}
         most={12}
@@ -281,7 +278,7 @@ function Limits({
         set={(body) => set({ ...asks, body })}
       />
       <Figure
-        label="Salt, at most, %"
+        label={texts.saltMost}
         value={asks.saltPct}
         least={0}
         most={5}
@@ -309,7 +306,7 @@ function Figure({ label, value, least, most, mark, set }: FigureProps) {
     typeof figure === 'string'
       ? figure
       : figure < least || figure > most
-        ? `${figure} cannot be: from ${least} to ${most}.`
+        ? texts.cannotFrom(figure, least, most)
         : undefined;
   return (
     <Form.Group>
@@ -356,13 +353,13 @@ function LaidOne({
         <>
           <Form.Check
             id={`concentrate-${idIn(base.of)}`}
-            label="stirred into water: a paste, powder or cube"
+            label={texts.stirredIntoWaterPaste}
             checked={base.gPerL !== undefined}
             onChange={(event) => set({ of: base.of, ...(event.target.checked ? { gPerL: 20 } : {}) })}
           />
           {base.gPerL !== undefined && (
             <Figure
-              label={`g of ${name} in a litre of water`}
+              label={texts.gLitreWater(name)}
               value={base.gPerL}
               least={0.1}
               most={1000}
@@ -380,8 +377,8 @@ function AddOther({ add }: { readonly add: (other: Other) => void }) {
   const find = useCallback((wanted: string) => findOther(wanted, false), []);
   return (
     <Combo<Other>
-      label="Compare with something else"
-      placeholder="compare with something else"
+      label={texts.compareSomethingElse}
+      placeholder={texts.compareSomethingElseLower}
       chosen={undefined}
       choose={(other) => {
         if (other) add(other);

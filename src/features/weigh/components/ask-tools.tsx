@@ -14,6 +14,7 @@ import type { QuestionChange } from '../saved-questions';
 import type { QuestionPage } from '../queries';
 import { archiveQuestion, questionSeen } from '../send';
 import { changeText } from './change-text';
+import * as texts from './texts';
 
 const KeepQuestion = dynamic(() => import('./ask-forms').then((m) => m.SaveQuestion), { ssr: false });
 const AskOtherwise = dynamic(() => import('./ask-forms').then((m) => m.EditQuestion), { ssr: false });
@@ -37,28 +38,28 @@ export function AskTools({ page }: { readonly page: QuestionPage }) {
   const away = ({ id, name }: NonNullable<QuestionPage['kept']>): void =>
     void keep(() => archiveQuestion({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${name} is deleted.`, () => void keep(() => archiveQuestion({ id, away: false })));
+      tell(texts.deleted(name), () => void keep(() => archiveQuestion({ id, away: false })));
       router.push('/weigh');
     });
   return (
     <div className="thing-tools">
       {mayEdit && page.trouble === undefined && (
         <Button size="sm" onClick={() => setOpen('keep')}>
-          {kept ? 'Save this answer' : 'Save the question'}
+          {kept ? texts.saveAnswer : texts.saveQuestion}
         </Button>
       )}
       {OTHERWISE.has(page.asks.of) && (
         <Button variant="plain" size="sm" onClick={() => setOpen('ask')}>
-          Edit the question
+          {texts.editQuestion}
         </Button>
       )}
       {!page.ownLayers && <LayerSwitch />}
       {kept && (
         <MoreMenu>
-          <MoreLink href={`/house/changes?of=${kept.id}`}>History</MoreLink>
+          <MoreLink href={`/house/changes?of=${kept.id}`}>{texts.history}</MoreLink>
           {mayEdit && (
             <MoreAction act={() => away(kept)} disabled={state.busy}>
-              Delete
+              {texts.deleteText}
             </MoreAction>
           )}
         </MoreMenu>
@@ -81,14 +82,20 @@ export function AskTools({ page }: { readonly page: QuestionPage }) {
 }
 
 /** What has changed about the answer, until somebody says that it was seen. */
-function FlippedSince({ moved, seen }: { readonly moved: QuestionChange; readonly seen: (() => void) | undefined }) {
+function FlippedSince({
+  moved,
+  seen,
+}: {
+  readonly moved: QuestionChange;
+  readonly seen: (() => void) | undefined;
+}) {
   const { money, day } = useFormatters();
   return (
     <p className="warning w-100 my-2" role="status">
       {changeText(moved, money, day)}
       {seen && (
         <Button variant="link" size="sm" onClick={seen}>
-          Seen
+          {texts.seen}
         </Button>
       )}
     </p>

@@ -8,6 +8,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/drawings/chart-look';
 import type { FlipShown, QuestionPage } from '../queries';
 import type { Certainty } from '../certainty';
+import * as texts from './texts';
 
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });
 
@@ -49,8 +50,8 @@ export function BandsChart({ page, sure }: { readonly page: QuestionPage; readon
         options={options}
         height={rows.length * ROW_PX + 60}
         series={[
-          { name: 'up to the middle', data: rows.map((r) => ({ x: r.name, y: [r.low, r.middle] })) },
-          { name: 'above it', data: rows.map((r) => ({ x: r.name, y: [r.middle, r.high] })) },
+          { name: texts.upMiddle, data: rows.map((r) => ({ x: r.name, y: [r.low, r.middle] })) },
+          { name: texts.above, data: rows.map((r) => ({ x: r.name, y: [r.middle, r.high] })) },
         ]}
       />
     </div>
@@ -101,11 +102,11 @@ export function FlipChart({
       },
       yaxis: { min: 0, labels: { ...AXIS_LABELS, formatter: (v) => money(v) } },
       legend: { position: 'top', horizontalAlign: 'left', fontSize: '14px' },
-      tooltip: { x: { formatter: (v) => `${money(v)} per kilo` }, y: { formatter: (v) => money(v) } },
+      tooltip: { x: { formatter: (v) => texts.perKilo(money(v)) }, y: { formatter: (v) => money(v) } },
       annotations: {
         xaxis: [
           line(flip.perKg, 'now'),
-          ...(flip.times === undefined ? [] : [line(flip.times * flip.perKg, 'it flips')]),
+          ...(flip.times === undefined ? [] : [line(flip.times * flip.perKg, texts.flips)]),
         ],
       },
     };

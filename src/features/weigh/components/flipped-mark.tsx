@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import type { QuestionListed } from '../saved-questions';
+import * as texts from './texts';
 
 interface Props {
   /** Changes when a question does. */
@@ -46,7 +47,7 @@ export function FlippedMark({ at }: Props) {
   return (
     <span aria-live="polite" className="text-nowrap">
       <Link prefetch={false} href="/weigh">
-        ▲ {many} {many === 1 ? 'answer' : 'answers'} changed
+        {texts.answerAnswersChanged(many)}
       </Link>
     </span>
   );

@@ -9,6 +9,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import type { QuestionPage } from '../queries';
 import { costDifferences, type Certainty } from '../certainty';
 import type { SimulatedValues } from './use-simulations';
+import * as texts from './texts';
 
 const BandsChart = dynamic(() => import('./charts').then((m) => m.BandsChart), { ssr: false });
 
@@ -25,9 +26,9 @@ interface Props {
 
 /** A band of how much dearer something is, in words: one sign, or both. */
 function dearerWords({ low, high }: Band, money: (v: number) => string): string {
-  if (low >= 0) return `${money(low)} to ${money(high)} dearer`;
-  if (high <= 0) return `${money(-high)} to ${money(-low)} cheaper`;
-  return `from ${money(-low)} cheaper to ${money(high)} dearer`;
+  if (low >= 0) return texts.dearer(money(low), money(high));
+  if (high <= 0) return texts.cheaper(money(-high), money(-low));
+  return texts.fromCheaperDearer(money(-low), money(high));
 }
 
 /** How sure it is: bands out of trials with the same draw for every way. */
@@ -43,28 +44,24 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
   const of = Math.min(drawn.done, 100);
   if (drawn.done === 0 || !sure)
     return (
-      <section aria-label="How sure">
-        <h2>How sure</h2>
+      <section aria-label={texts.howSure}>
+        <h2>{texts.howSure}</h2>
         <p className="quiet" role="status">
-          Drawing {page.setup?.uncertain.length ?? 0} figures that are not known for sure …
+          {texts.drawingFiguresNotKnown(page.setup?.uncertain.length ?? 0)}
         </p>
       </section>
     );
   return (
-    <section aria-label="How sure">
-      <h2>How sure</h2>
+    <section aria-label={texts.howSure}>
+      <h2>{texts.howSure}</h2>
       <p className="m-0">
         {apart && (
           <>
-            In 8 of 10 cases a litre with {first} is <b>{dearerWords(apart, money)}</b> than with {other}
-            .{' '}
+            {texts.n810CasesLitre(first)} <b>{dearerWords(apart, money)}</b> {texts.than(other)}{' '}
           </>
         )}
-        {page.ways[best]?.name} is the cheapest of all in{' '}
-        <b className="fig">
-          {bare((sure.wins[best] ?? 0) * of, 0)} of {of}
-        </b>{' '}
-        simulations.
+        {page.ways[best]?.name} {texts.cheapestAll}{' '}
+        <b className="fig">{texts.ofText(bare((sure.wins[best] ?? 0) * of, 0), of)}</b> {texts.simulations}
       </p>
       <HowFar page={page} drawn={drawn} stop={stop} more={more} />
       <BandsChart page={page} sure={sure} />
@@ -92,28 +89,28 @@ function HowFar({ page, drawn, stop, more }: Pick<Props, 'page' | 'drawn' | 'sto
     <>
       <p className="quiet small-line m-0" role="status">
         {drawn.running
-          ? `${drawn.done} of ${drawn.of} simulations`
+          ? texts.simulationsDoneOfValue(drawn.done, drawn.of)
           : drawn.stopped
-            ? `stopped after ${drawn.done} of ${drawn.of} simulations: this is what they say`
-            : `${drawn.done} simulations of ${many} figures, the same for every way, in ${bare(drawn.ms / 1000, 1)} s`}
+            ? texts.stoppedAfterSimulationsWhat(drawn.done, drawn.of)
+            : texts.simulationsFiguresSameEvery(drawn.done, many, bare(drawn.ms / 1000, 1))}
         {drawn.running && (
           <Button variant="link" size="sm" onClick={stop}>
-            Stop
+            {texts.stop}
           </Button>
         )}
         {!drawn.running && more && (
           <Button variant="link" size="sm" onClick={more}>
-            Run ten thousand simulations
+            {texts.runTenThousandSimulations}
           </Button>
         )}
         {!drawn.running && (
           <Button variant="link" size="sm" onClick={() => void handOutDraws(page, drawn)}>
-            All simulations as a table
+            {texts.allSimulationsTable}
           </Button>
         )}
       </p>
       {drawn.running && (
-        <ProgressBar now={drawn.done} max={drawn.of} aria-label="Draws" style={{ height: 4 }} />
+        <ProgressBar now={drawn.done} max={drawn.of} aria-label={texts.draws} style={{ height: 4 }} />
       )}
     </>
   );

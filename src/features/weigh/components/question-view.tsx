@@ -14,6 +14,7 @@ import { MeasureNextTable } from './weigh-next';
 import { Jugs } from './jugs';
 import { MANY_SIMULATIONS, SIMULATIONS, useSimulations } from './use-simulations';
 import { WaysTable } from './ways-table';
+import * as texts from './texts';
 
 const FlipChart = dynamic(() => import('./charts').then((m) => m.FlipChart), { ssr: false });
 
@@ -50,7 +51,7 @@ export function QuestionView({ page }: { readonly page: QuestionPage }) {
               <>
                 {' · '}
                 <Link prefetch={false} href={`/pot/${page.recipe.id}`}>
-                  the sheet of {page.recipe.name}
+                  {texts.sheet(page.recipe.name)}
                 </Link>
               </>
             )}
@@ -91,33 +92,27 @@ export function QuestionView({ page }: { readonly page: QuestionPage }) {
 }
 
 function leadOf({ asks, layers, ways }: QuestionPage): string {
-  const counted = `${layerText(layers)} counted`;
+  const counted = texts.counted(layerText(layers));
   if (asks.of !== 'base') return counted;
   const litres = ways[0]?.figures.litres.toFixed(1) ?? '';
-  return `As many litres of it (${litres}), at body ${asks.body} or more and ${asks.saltPct} % salt or less; ${counted}`;
+  return texts.manyLitresBodyOr(litres, asks.body, asks.saltPct, counted);
 }
 
 /** The answer in a sentence: the cheapest way, and by how much. */
 function Answer({ page }: { readonly page: QuestionPage }) {
   const { money } = useFormatters();
   const { best, perL, ways, meets } = page;
-  if (best === undefined)
-    return (
-      <p className="fs-5">
-        None of these is what was asked for at a cost that is known: a price or a line is missing, or all are
-        too thin or too salty.
-      </p>
-    );
+  if (best === undefined) return <p className="fs-5">{texts.noneTheseWhatAsked}</p>;
   const known = perL.flatMap((cost, i) => (cost === null || i === best || !meets[i] ? [] : [{ cost, i }]));
   const next = known.sort((a, b) => a.cost - b.cost)[0];
   return (
     <p role="status">
       <span className="fig-large hot">{ways[best]?.name}</span>
       <span className="fig-label">
-        is the cheapest at <b>{money(perL[best])}</b> per litre
+        {texts.cheapest} <b>{money(perL[best])}</b> {texts.perLitre}
         {next && (
           <>
-            , <b>{money(next.cost - (perL[best] ?? 0))}</b> less than {ways[next.i]?.name}
+            , <b>{money(next.cost - (perL[best] ?? 0))}</b> {texts.lessThan} {ways[next.i]?.name}
           </>
         )}
       </span>
@@ -130,18 +125,15 @@ function Flips({ page, flip }: { readonly page: QuestionPage; readonly flip: Fli
   const { money } = useFormatters();
   const names = [page.ways[0]?.name ?? '', page.ways[flip.way]?.name ?? ''] as const;
   return (
-    <section aria-label="Break-even price">
-      <h2>Break-even price</h2>
+    <section aria-label={texts.breakEvenPrice}>
+      <h2>{texts.breakEvenPrice}</h2>
       <p className="m-0">
         {flip.times === undefined ? (
-          <>
-            No price of {flip.ingredient.name} makes both cost the same: it is {money(flip.perKg)} per kilo
-            now.
-          </>
+          <>{texts.noPriceMakesBoth(flip.ingredient.name, money(flip.perKg))}</>
         ) : (
           <>
-            At <b className="fig">{money(flip.perKg * flip.times)}</b> per kilo of {flip.ingredient.name} both
-            cost the same; it is {money(flip.perKg)} now.
+            {texts.at} <b className="fig">{money(flip.perKg * flip.times)}</b>{' '}
+            {texts.perKiloBothCost(flip.ingredient.name, money(flip.perKg))}
           </>
         )}
       </p>

@@ -6,6 +6,7 @@ import Stack from 'react-bootstrap/Stack';
 import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/tables/sheet-table';
 import type { RulesPage } from '../queries';
+import * as texts from './texts';
 
 /** Rules of thumb out of the kitchen’s own pots, tests and prices: for the wall. */
 export function RulesView({ page }: { readonly page: RulesPage }) {
@@ -14,14 +15,11 @@ export function RulesView({ page }: { readonly page: RulesPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>Rules of thumb</h1>
-          <p className="lead-line">
-            Out of this kitchen’s own pots, tests and prices of {day(page.day)}; money is of the ingredients
-            unless energy is named.
-          </p>
+          <h1>{texts.rulesThumb}</h1>
+          <p className="lead-line">{texts.fromKitchensOwnPots(day(page.day))}</p>
         </div>
         <Button className="no-print" variant="outline-primary" onClick={() => window.print()}>
-          Print for the wall
+          {texts.printWall}
         </Button>
       </Stack>
       <div className="two-halves">
@@ -48,7 +46,7 @@ const Rule = ({
   <section aria-label={title}>
     <h2>{title}</h2>
     {rows.length === 0 ? (
-      <p className="quiet">Nothing can be said yet: a price, a pot or a test is missing.</p>
+      <p className="quiet">{texts.notKnownYetPrice}</p>
     ) : (
       <SheetTable className="list-table">
         <thead>
@@ -85,8 +83,8 @@ function Cm({ page }: Of) {
   const { money, litres } = useFormatters();
   return (
     <Rule
-      title="What a centimetre of dip is"
-      heads={['Pot', 'litres', 'money in it']}
+      title={texts.whatOneCentimetreDip}
+      heads={['Pot', 'litres', texts.money]}
       rows={page.rules.cm.map((r) => [
         `${r.recipe} ${r.stage}`,
         <>
@@ -104,8 +102,8 @@ function Vessels({ page }: Of) {
   const { money, litres, bare } = useFormatters();
   return (
     <Rule
-      title="To half at a hard boil, and an hour with the lid ajar"
-      heads={['Filled as far as it may be', 'minutes to half', 'ajar: goes', 'kWh', 'energy']}
+      title={texts.halfHardBoilHour}
+      heads={[texts.filledMaximum, texts.minutesHalf, texts.ajarGoes, 'kWh', 'energy']}
       rows={page.rules.vessels.map((r) => [
         r.vessel,
         <>
@@ -125,8 +123,8 @@ function Press({ page }: Of) {
   const { money, litres } = useFormatters();
   return (
     <Rule
-      title="What pressing gives"
-      heads={['Pot', 'more litres', 'off a litre']}
+      title={texts.whatPressingGives}
+      heads={['Pot', texts.moreLitres, texts.offLitre]}
       rows={page.rules.press.map((r) => [r.recipe, r.recipe, litres(r.litres * 1000), money(r.perL)])}
     />
   );
@@ -136,8 +134,8 @@ function Yields({ page }: Of) {
   const { money, bare } = useFormatters();
   return (
     <Rule
-      title="What one point of yield is worth"
-      heads={['Thing', 'usable', 'a usable kilo', 'one point more']}
+      title={texts.whatOnePointYield}
+      heads={['Thing', 'usable', texts.usableKilo, texts.onePointMore]}
       rows={page.rules.yields.map((r) => [
         r.ingredient,
         r.ingredient,

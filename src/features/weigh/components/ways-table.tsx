@@ -9,6 +9,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/tables/sheet-table';
 import type { QuestionPage, WayShown } from '../queries';
 import type { Certainty } from '../certainty';
+import * as texts from './texts';
 
 /** What ended a base’s reduction, in a cook’s words. */
 function endWords(
@@ -19,26 +20,26 @@ function endWords(
   if (!base) return undefined;
   const first =
     base.strength > 1.02
-      ? `${bare(base.strength)} l of it reduced to one first`
+      ? texts.lReducedOneFirst(bare(base.strength))
       : base.strength < 0.98 && base.strength > 0
-        ? 'let down with water first'
+        ? texts.letDownWaterFirst
         : '';
   const mended =
     base.mendG > 0
-      ? `; ${bare(base.mendG, 0)} g of ${base.mend} mends that`
+      ? texts.gMends(bare(base.mendG, 0), base.mend)
       : base.bodyThen < wanted * 0.99
-        ? '; nothing mends what is lacking'
+        ? texts.nothingMendsWhatLacking
         : '';
   const then = (words: string): string => [first, words].filter(Boolean).join('; ');
   switch (base.end) {
     case 'salt':
-      return then(`salt stops it at body ${bare(base.bodyThen)}${mended}`);
+      return then(texts.saltStopsBody(bare(base.bodyThen), mended));
     case 'too salty':
-      return then(`too salty as it comes, ${bare(base.saltPct)} %${mended}`);
+      return then(texts.tooSaltyComes(bare(base.saltPct), mended));
     case 'never':
-      return then(`no reduction reaches that body${mended}`);
+      return then(texts.noReductionReachesBody(mended));
     case 'none needed':
-      return then('thick enough without reducing more');
+      return then(texts.thickEnoughWithoutReducing);
     case 'body':
       return first;
   }
@@ -47,7 +48,7 @@ function endWords(
 const hours = (h: number): string => {
   const minutes = Math.round(h * 60);
   return minutes < 60
-    ? `${minutes} min`
+    ? texts.min(minutes)
     : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 };
 
@@ -84,21 +85,21 @@ export function WaysTable({ page, sure, chosen, choose }: Props) {
   const portions = page.ways.some((w) => w.figures.perPortion);
   const [all, setAll] = useState(false);
   const heads = [
-    'per litre',
+    texts.perLitre,
     '8 in 10',
-    ...(portions ? ['a portion'] : []),
+    ...(portions ? [texts.portion] : []),
     'litres',
-    ...(bases ? ['base per litre'] : []),
+    ...(bases ? [texts.basePerLitre] : []),
     'body',
     'salt %',
-    ...(all ? ['gelatin %', 'alcohol %', 'hob', 'labour', 'fill', 'mm per litre'] : []),
+    ...(all ? ['gelatin %', 'alcohol %', 'hob', 'labour', 'fill', texts.mmPerLitre] : []),
   ];
   return (
     <>
       <SheetTable responsive className="list-table ways-table">
         <thead>
           <tr>
-            <th scope="col">Way</th>
+            <th scope="col">{texts.way}</th>
             {heads.map((h) => (
               <th key={h} scope="col">
                 {h}
@@ -113,7 +114,7 @@ export function WaysTable({ page, sure, chosen, choose }: Props) {
         </tbody>
       </SheetTable>
       <Button variant="link" size="sm" className="no-print" aria-expanded={all} onClick={() => setAll(!all)}>
-        {all ? 'Show fewer columns' : 'Show gelatin, alcohol, times and fill'}
+        {all ? texts.showFewerColumns : texts.showGelatinAlcoholTimes}
       </Button>
     </>
   );
@@ -177,7 +178,7 @@ function WayName({
   const wanted = page.asks.of === 'base' ? page.asks.body : 0;
   const { figures: f } = way;
   const words = [
-    page.meets[i] || f.trouble !== undefined ? undefined : 'not what was asked for: too thin, or too salty',
+    page.meets[i] || f.trouble !== undefined ? undefined : texts.notWhatAskedToo,
     layersIn(f.perL, money),
     endWords(way, bare, wanted),
     way.note,

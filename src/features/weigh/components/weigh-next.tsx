@@ -8,6 +8,7 @@ import type { QuestionPage } from '../queries';
 import { measureNext } from '../certainty';
 import { FROM_WORDS, uncertainWords, whereWeighed } from '../uncertain-words';
 import type { SimulatedValues } from './use-simulations';
+import * as texts from './texts';
 
 /** What to weigh to be surer: the figures that share the doubt, and what one more test of each would take off it. */
 export function MeasureNextTable({
@@ -27,17 +28,17 @@ export function MeasureNextTable({
   );
   if (!resting) return null;
   return (
-    <section aria-label="What to weigh next">
-      <h2>What to weigh next</h2>
+    <section aria-label={texts.whatMeasureNext}>
+      <h2>{texts.whatMeasureNext}</h2>
       {next.length === 0 ? (
-        <p className="quiet">Nothing that is not known for sure makes a difference between the two.</p>
+        <p className="quiet">{texts.noneUncertainFiguresMakes}</p>
       ) : (
         <SheetTable className="list-table">
           <thead>
             <tr>
-              <th scope="col">What is not known for sure</th>
-              <th scope="col">of the doubt</th>
-              <th scope="col">one more test takes off</th>
+              <th scope="col">{texts.uncertainFigures}</th>
+              <th scope="col">{texts.doubt}</th>
+              <th scope="col">{texts.oneMoreTestNarrows}</th>
             </tr>
           </thead>
           <tbody>
@@ -60,7 +61,7 @@ export function MeasureNextTable({
                     </div>
                   </td>
                   <td className="fig">{bare(share * 100, 0)} %</td>
-                  <td className="fig">{money(takesOff)} per litre</td>
+                  <td className="fig">{texts.perLitreMoney(money(takesOff))}</td>
                 </tr>
               );
             })}

@@ -16,6 +16,7 @@ import type { QuestionListed } from '../saved-questions';
 import type { WeighPage } from '../queries';
 import { archiveQuestion } from '../send';
 import { changeText } from './change-text';
+import * as texts from './texts';
 
 const SIDE = { '--side': '440px' } as CSSProperties;
 
@@ -25,16 +26,14 @@ export function WeighView({ page }: { readonly page: WeighPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>Weigh up</h1>
-          <p className="lead-line">
-            Which way, and how sure: saved questions are asked again as prices move.
-          </p>
+          <h1>{texts.weighUp}</h1>
+          <p className="lead-line">{texts.whichWayHowSure}</p>
         </div>
       </Stack>
       <div className="beside" style={SIDE}>
-        <section aria-label="Saved questions">
+        <section aria-label={texts.savedQuestions}>
           {page.questions.length === 0 ? (
-            <p className="fs-5">No saved questions yet. Choose a pot to see what you can ask about it.</p>
+            <p className="fs-5">{texts.noSavedQuestionsYet}</p>
           ) : (
             <Questions questions={page.questions} />
           )}
@@ -54,12 +53,12 @@ function Questions({ questions }: { readonly questions: readonly QuestionListed[
     <SheetTable className="list-table">
       <thead>
         <tr>
-          <th scope="col">Question</th>
+          <th scope="col">{texts.question}</th>
           <th scope="col" className="left">
-            the answer
+            {texts.answer}
           </th>
-          <th scope="col">per litre</th>
-          <th scope="col">less than the next</th>
+          <th scope="col">{texts.perLitre}</th>
+          <th scope="col">{texts.lessThanNext}</th>
         </tr>
       </thead>
       <tbody>
@@ -100,8 +99,8 @@ function OrBeside({
   return (
     <div className="stacked mt-3">
       <Combo<ComboOption>
-        label="Another pot beside it"
-        placeholder="another pot beside it"
+        label={texts.anotherPotBeside}
+        placeholder={texts.anotherPotBesideLower}
         chosen={undefined}
         choose={(pot) => {
           if (pot && pot.id !== of) router.push(askedAt({ of: 'sheets', recipe: of, with: [pot.id] }));
@@ -111,19 +110,19 @@ function OrBeside({
       {page.takes.length > 0 && (
         <>
           <Form.Select
-            aria-label="In the place of which line"
+            aria-label={texts.placeWhichLine}
             value={line}
             onChange={(event) => setLine(event.target.value)}
           >
             {page.takes.map((t) => (
               <option key={t.id} value={t.id}>
-                in the place of {t.words}
+                {texts.place(t.words)}
               </option>
             ))}
           </Form.Select>
           <Combo<Other>
-            label="Replace with"
-            placeholder="replace with (same amount)"
+            label={texts.replace}
+            placeholder={texts.replaceSameAmount}
             chosen={undefined}
             choose={(other) => {
               if (!other) return;
@@ -149,11 +148,11 @@ function AskOf({ page }: { readonly page: WeighPage }) {
     return [...found];
   }, [page.arising]);
   return (
-    <section aria-label="Ask about a pot">
-      <h2>Ask about a pot</h2>
+    <section aria-label={texts.askAboutPot}>
+      <h2>{texts.askAboutPot}</h2>
       <Combo<ComboOption>
-        label="Which pot"
-        placeholder="which pot"
+        label={texts.whichPot}
+        placeholder={texts.whichPotLower}
         chosen={page.of}
         choose={(pot) => router.push(pot ? `/weigh?of=${pot.id}` : '/weigh')}
         find={look}

@@ -226,7 +226,9 @@ describe('the door', () => {
       }),
     );
     expect(all.flat().filter((a) => !a.ok)).toEqual([]);
-    expect((await currentRevision(here.pool, here.kitchenId)).revision).toBe(before + recipes.length * rounds);
+    expect((await currentRevision(here.pool, here.kitchenId)).revision).toBe(
+      before + recipes.length * rounds,
+    );
     const versions = await many(
       here.pool,
       z.object({ version: z.coerce.number() }),

@@ -14,6 +14,9 @@ const Asked = z.object({
 
 export default async function Purchases({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const { supplier, on, id } = Asked.parse(await searchParams);
-  const list = await purchaseList(await requireWorker(), { supplier, before: on && id ? { on, id } : undefined });
+  const list = await purchaseList(await requireWorker(), {
+    supplier,
+    before: on && id ? { on, id } : undefined,
+  });
   return <PurchaseListView list={list} />;
 }

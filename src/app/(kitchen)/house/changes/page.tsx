@@ -1,8 +1,9 @@
 import { ChangesView } from '@/features/changes/components/changes-view';
 import { changesPage } from '@/features/changes/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'What was changed' };
+export const metadata = { title: texts.history };
 
 interface Props {
   readonly searchParams: Promise<{ of?: string; until?: string }>;

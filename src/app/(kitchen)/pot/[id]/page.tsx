@@ -4,12 +4,13 @@ import { PotSheet } from '@/features/pot/components/sheet/pot-sheet';
 import { potSheet } from '@/features/pot/queries';
 import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
+import * as texts from '@/app/texts';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
 }
 
-export const generateMetadata = titledBy('recipes', 'Pot sheet');
+export const generateMetadata = titledBy('recipes', texts.potSheet);
 
 export default async function Pot({ params }: Props) {
   const [who, { id }] = [await requireWorker(), await params];

@@ -10,5 +10,7 @@ export const metadata = { title: 'Allergens' };
 
 export default async function Allergens({ searchParams }: Props) {
   const { of } = await searchParams;
-  return <AllergensView page={await allergensPage(await requireWorker(), of === 'pots' ? 'pots' : 'plates')} />;
+  return (
+    <AllergensView page={await allergensPage(await requireWorker(), of === 'pots' ? 'pots' : 'plates')} />
+  );
 }

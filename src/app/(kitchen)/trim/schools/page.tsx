@@ -1,8 +1,9 @@
 import { SchoolsView } from '@/features/trim/schools/components/schools-view';
 import { schoolsPage } from '@/features/trim/schools/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'How trim is costed' };
+export const metadata = { title: texts.howTrimCosted };
 
 export default async function Schools() {
   const page = await schoolsPage(await requireWorker());

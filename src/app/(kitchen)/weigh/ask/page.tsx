@@ -2,12 +2,13 @@ import { notFound } from 'next/navigation';
 import { QuestionView } from '@/features/weigh/components/question-view';
 import { asksIn, questionPage, versionsAsked } from '@/features/weigh/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
 interface Props {
   readonly searchParams: Promise<{ q?: string; of?: string; sheet?: string; versions?: string }>;
 }
 
-export const metadata = { title: 'Weigh up' };
+export const metadata = { title: texts.weighUp };
 
 export default async function Ask({ searchParams }: Props) {
   const { q, of, sheet, versions } = await searchParams;

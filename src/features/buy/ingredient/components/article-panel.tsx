@@ -15,6 +15,7 @@ import { over } from '@/wire';
 import { FirstPriceForm } from '../../own/components/first-price-form';
 import type { IngredientPage, SellerRow } from '../queries';
 import { ArticleTyped, saveArticle, archiveArticle } from '../wire';
+import * as texts from './texts';
 
 interface Props {
   readonly page: IngredientPage;
@@ -27,8 +28,8 @@ export function ArticleTools({ page, seller }: Props) {
   if (!page.mayEdit) return null;
   return (
     <>
-      <Button variant="link" size="sm" aria-label={`Change ${seller.name}`} onClick={() => setOpen(true)}>
-        Change
+      <Button variant="link" size="sm" aria-label={texts.change(seller.name)} onClick={() => setOpen(true)}>
+        {texts.changeUpper}
       </Button>
       {open && (
         <SidePanel title={seller.name} open close={() => setOpen(false)}>
@@ -47,13 +48,13 @@ export function AnotherArticle({ page }: Pick<Props, 'page'>) {
     <FirstPriceForm
       ingredient={page.id}
       name={page.name}
-      says={`Another pack of ${page.name}, or somebody else who sells it`}
+      says={texts.anotherPackOrAnother(page.name)}
       there={() => setOpen(false)}
       anew
     />
   ) : (
     <Button variant="outline-primary" size="sm" className="mb-2" onClick={() => setOpen(true)}>
-      Another pack or supplier
+      {texts.anotherPackOrSupplier}
     </Button>
   );
 }
@@ -75,16 +76,13 @@ function ArticleForm({ page, seller: s, close }: Props & { readonly close: () =>
   return (
     <>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: `What ${s.supplier} calls it` }} />
-        <FormField {...{ form, name: 'code', label: 'Its code' }} placeholder="none" />
-        <FormField {...{ form, name: 'pack', label: 'A pack is' }} />
+        <FormField {...{ form, name: 'name', label: texts.whatCalls(s.supplier) }} />
+        <FormField {...{ form, name: 'code', label: texts.code }} placeholder={texts.noCode} />
+        <FormField {...{ form, name: 'pack', label: texts.pack }} />
         {pack.trim() !== s.pack && (
           <>
-            <FormField {...{ form, name: 'price', label: `A pack of ${pack.trim() || '…'} costs` }} />
-            <p className="quiet small-line m-0">
-              Another pack is another article: what was bought in packs of {s.pack} stays as it was bought,
-              and that one is archived.
-            </p>
+            <FormField {...{ form, name: 'price', label: texts.packCosts(pack.trim()) }} />
+            <p className="quiet small-line m-0">{texts.anotherPackAnotherArticle(s.pack)}</p>
           </>
         )}
         <SaveButton of={keeping} />
@@ -102,17 +100,13 @@ function Away({ page, seller: s, close }: Props & { readonly close: () => void }
     void keep(() => archiveArticle({ id: s.id, away: true })).then((ok) => {
       if (!ok) return;
       close();
-      tell(`${s.name} is archived.`, () => void keep(() => archiveArticle({ id: s.id, away: false })));
+      tell(texts.archived(s.name), () => void keep(() => archiveArticle({ id: s.id, away: false })));
     });
   return (
     <section className="mt-4">
-      <p className="mb-2">
-        {last
-          ? `Nobody else sells ${page.name}: archived, it has no price, and what is made from it has no cost.`
-          : 'What was bought of it stays bought; it is no longer offered, and no cost stands on it.'}
-      </p>
+      <p className="mb-2">{last ? texts.nobodyElseSellsArchived(page.name) : texts.whatBoughtStaysBought}</p>
       <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={away}>
-        Archive
+        {texts.archive}
       </Button>
       <TroubleText says={state.message} />
     </section>

@@ -15,6 +15,7 @@ import type { IngredientPage } from '../queries';
 import { SubstituteForm } from './substitute-form';
 import { Sellers } from './sellers';
 import { WhichPrice } from './which-price';
+import * as texts from './texts';
 
 /** One ingredient: who sells it at what per usable kilo, how that moved, and which price counts. */
 export function IngredientView({ page }: { page: IngredientPage }) {
@@ -25,9 +26,9 @@ export function IngredientView({ page }: { page: IngredientPage }) {
         <div>
           <h1>{page.name}</h1>
           <p className="lead-line">
-            Costed at {page.basisWords}
+            {texts.costed(page.basisWords)}
             {page.note && <span className="dearer"> · {page.note}</span>}
-            <UsedBy by={page.usedBy} lead=" · used by " />
+            <UsedBy by={page.usedBy} lead={texts.used} />
           </p>
           {page.mayEdit && <IngredientTools of={page} users={page.usedBy} />}
         </div>
@@ -35,7 +36,7 @@ export function IngredientView({ page }: { page: IngredientPage }) {
       </Stack>
       <div className="beside">
         <div>
-          <h2>What a kilo cost as bought</h2>
+          <h2>{texts.whatKiloCostBought}</h2>
           {page.sellers.some((s) => s.movement.length > 0) ? (
             <MovementChart
               label={`Price of a kilo of ${page.name} over time, ${page.sellers.map((s) => `${s.supplier} now ${money(s.perKg)}`).join(', ')}`}
@@ -61,28 +62,32 @@ export function IngredientView({ page }: { page: IngredientPage }) {
 function Facts({ page }: { page: IngredientPage }) {
   return (
     <section>
-      <h2>What is known of it</h2>
+      <h2>{texts.whatKnown}</h2>
       <dl className="mb-0 small-line">
-        <dt>Carries</dt>
+        <dt>{texts.carries}</dt>
         <dd>
           {containsText(page)} {page.mayEdit && <LabelForm of={page} />}
         </dd>
         {page.reference && (
           <>
-            <dt>Starting point</dt>
+            <dt>{texts.startingPoint}</dt>
             <dd>
-              {page.reference.name}: usable {page.reference.usable} ({page.reference.confidence} confidence).
-              Here: {page.reference.own}.
+              {texts.usableConfidenceHere(
+                page.reference.name,
+                page.reference.usable,
+                page.reference.confidence,
+                page.reference.own,
+              )}
             </dd>
           </>
         )}
         {page.spellings.length > 0 && (
           <>
-            <dt>Also written</dt>
+            <dt>{texts.alsoWritten}</dt>
             <dd>
               {page.spellings.map((s) => s.name).join(', ')} (
               <Link prefetch={false} href="/buy/larder">
-                take apart
+                {texts.separate}
               </Link>
               )
             </dd>
@@ -100,25 +105,25 @@ function ThreeFigures({ page }: { readonly page: IngredientPage }) {
     <Stack direction="horizontal" gap={4} className="head-figures">
       <div>
         <span className="fig-large">{page.perKg === null ? '–' : money(page.perKg)}</span>
-        <span className="fig-label">{page.comesOff ? 'per kilo as it comes off' : 'per kilo as bought'}</span>
+        <span className="fig-label">{page.comesOff ? texts.perKiloComesOff : texts.perKiloBought}</span>
       </div>
       <div>
         <span className={`fig-large${page.estimate ? ' estimate' : ''}`}>{page.usablePct} %</span>
         <Link prefetch={false} className="fig-label" href={`/trim/${page.id}`}>
-          {page.estimate ? 'usable, an estimate' : 'usable: its tests'}
+          {page.estimate ? texts.usableEstimate : texts.usableTests}
         </Link>
       </div>
       <div>
         <span className="fig-large hot">
           {page.usablePerKg === null ? (
-            <span className="incomplete">{page.trouble ?? 'no price'}</span>
+            <span className="incomplete">{page.trouble ?? texts.noPrice}</span>
           ) : (
-            <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`} className="hot">
+            <WhyFigure of={`usable:${page.id}`} label={texts.usableKiloName(page.name)} className="hot">
               {money(page.usablePerKg)}
             </WhyFigure>
           )}
         </span>
-        <span className="fig-label">a usable kilo</span>
+        <span className="fig-label">{texts.usableKiloLower}</span>
       </div>
     </Stack>
   );
@@ -134,19 +139,19 @@ function NoMovement({ page }: { readonly page: IngredientPage }) {
     <p className="quiet">
       {page.comesOff ? (
         <>
-          It comes off{' '}
+          {texts.comesOff}{' '}
           <Link prefetch={false} href={`/trim/${page.comesOff.id}`}>
             {page.comesOff.name}
           </Link>
-          , and costs what that one’s school charges for it.
+          {texts.costsWhatOnesSchool}
         </>
       ) : (
         <>
-          Not bought yet: enter an invoice under{' '}
+          {texts.notBoughtYetEnter}{' '}
           <Link prefetch={false} href="/buy/purchases/new">
-            Purchases
+            {texts.purchases}
           </Link>{' '}
-          and its price is drawn here.
+          {texts.priceDrawnHere}
         </>
       )}
     </p>

@@ -13,6 +13,7 @@ import { AnotherArticle, ArticleTools } from './article-panel';
 import type { IngredientPage, SellerRow } from '../queries';
 import { useWeighed } from './use-weighed';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** Who sells it, the cheapest usable kilo first. */
 export function Sellers({ page }: { page: IngredientPage }) {
@@ -27,24 +28,26 @@ export function Sellers({ page }: { page: IngredientPage }) {
       if (!ok) choose(now);
     });
   };
-  const gone = <ArchivedList rows={page.awayArticles} bringBack={(id) => archiveArticle({ id, away: false })} />;
+  const gone = (
+    <ArchivedList rows={page.awayArticles} bringBack={(id) => archiveArticle({ id, away: false })} />
+  );
   if (page.sellers.length === 0) return page.awayArticles.length === 0 ? null : gone;
   return (
     <section>
-      <h2 id="sellers">Suppliers</h2>
+      <h2 id="sellers">{texts.suppliers}</h2>
       <SheetTable className="tall" aria-labelledby="sellers">
         <thead>
           <tr>
-            <th scope="col">Costed from</th>
+            <th scope="col">{texts.costedFrom}</th>
             <th scope="col" className="left">
-              Article
+              {texts.article}
             </th>
             <th scope="col" className="left">
-              Pack
+              {texts.packUpper}
             </th>
-            <th scope="col">{currencySign} a pack</th>
-            <th scope="col">{currencySign} per kilo</th>
-            <th scope="col">{currencySign} a usable kilo</th>
+            <th scope="col">{texts.packCurrencySign(currencySign)}</th>
+            <th scope="col">{texts.perKilo(currencySign)}</th>
+            <th scope="col">{texts.usableKilo(currencySign)}</th>
           </tr>
         </thead>
         <tbody>
@@ -96,26 +99,21 @@ function PackWeighing({ page, seller: s }: { page: IngredientPage; seller: Selle
       <span className="fig">{s.pack}</span>{' '}
       <span className="quiet small-line">
         {s.weighedOn
-          ? said(`held ${kilos(s.packG)} on ${s.weighedOn}`)
-          : !s.byWeight && `calculated at ${kilos(s.packG)}`}
+          ? said(texts.held(kilos(s.packG), s.weighedOn))
+          : !s.byWeight && texts.calculated(kilos(s.packG))}
       </span>
       {page.mayEdit && !open && (
         <>
           {' '}
-          <Button
-            variant="link"
-            size="sm"
-            aria-label={`Weigh a pack of ${s.name}`}
-            onClick={() => setOpen(true)}
-          >
-            weigh one
+          <Button variant="link" size="sm" aria-label={texts.weighPack(s.name)} onClick={() => setOpen(true)}>
+            {texts.weighOne}
           </Button>
         </>
       )}
       {open && (
         <div>
           <TypedField
-            label={`What a pack of ${s.name} held`}
+            label={texts.whatPackHeld(s.name)}
             value=""
             understood={weighed.words}
             trouble={state.message}
@@ -156,7 +154,7 @@ function Seller({
           name="costed-from"
           checked={chosen}
           disabled={!page.mayEdit || s.perKg === null}
-          aria-label={`Cost ${page.name} from ${s.name}, ${s.supplier}`}
+          aria-label={texts.costFrom(page.name, s.name, s.supplier)}
           onChange={() => onChoose()}
         />
       </td>
@@ -165,7 +163,7 @@ function Seller({
         <div className="quiet small-line">
           {s.supplier}
           {s.code ? ` · ${s.code}` : ''}
-          {s.allergens ? ` · label: ${s.allergens.join(', ') || 'no allergens'}` : ''}
+          {s.allergens ? texts.label(s.allergens.join(', ')) : ''}
         </div>
       </td>
       <td className="left">
@@ -178,7 +176,7 @@ function Seller({
         <Money value={s.perKg} />
       </td>
       <td className="fig strong">
-        {cheapest && <span className="cheaper small-line">cheapest </span>}
+        {cheapest && <span className="cheaper small-line">{texts.cheapest} </span>}
         <Money value={s.usablePerKg} />
       </td>
     </tr>
@@ -191,15 +189,15 @@ function Follows({ page, onFollow }: { readonly page: IngredientPage; readonly o
     <p className="small-line">
       {page.boughtAs ? (
         <>
-          Stays with the article chosen.{' '}
+          {texts.staysArticleChosen}{' '}
           {page.mayEdit && (
             <Button variant="plain" size="sm" onClick={onFollow}>
-              Follow whichever was priced last
+              {texts.followWhicheverPricedLast}
             </Button>
           )}
         </>
       ) : (
-        <span className="quiet">Follows whichever article was priced last, until one is chosen.</span>
+        <span className="quiet">{texts.followsWhicheverArticlePriced}</span>
       )}
     </p>
   );

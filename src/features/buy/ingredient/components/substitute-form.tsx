@@ -6,6 +6,7 @@ import type { FoundIngredient } from '@/ui/forms/ingredient-search';
 import { useFormatters } from '@/ui/formatters-context';
 import { compareSubstitute } from '../actions';
 import type { IngredientPage, SubstituteComparison } from '../queries';
+import * as texts from './texts';
 
 /** Another ingredient in this one's place: what changes in allergens, salt, gelatin and cost. */
 export function SubstituteForm({ page }: { page: IngredientPage }) {
@@ -15,10 +16,10 @@ export function SubstituteForm({ page }: { page: IngredientPage }) {
   const [asking, ask] = useTransition();
   return (
     <section>
-      <h2>Another in its place</h2>
+      <h2>{texts.replaceAnother}</h2>
       <IngredientCombo
-        label={`Use in place of ${page.name}`}
-        placeholder="What would be used instead?"
+        label={texts.usePlace(page.name)}
+        placeholder={texts.whatWouldUsedInstead}
         except={page.id}
         chosen={chosen}
         choose={(other) => {
@@ -26,13 +27,11 @@ export function SubstituteForm({ page }: { page: IngredientPage }) {
           ask(async () => setInstead(other ? await compareSubstitute(page.id, other.id) : null));
         }}
       />
-      {asking && <p role="status">Searching …</p>}
+      {asking && <p role="status">{texts.searching}</p>}
       {instead && !asking && (
         <div role="status" className="instead">
           {instead.differences.length === 0 ? (
-            <p className="cheaper">
-              Nothing you have entered changes: the same allergens, salt, gelatin and cost. The label decides.
-            </p>
+            <p className="cheaper">{texts.nothingYouEnteredChanges}</p>
           ) : (
             <ul>
               {instead.differences.map((d) => (

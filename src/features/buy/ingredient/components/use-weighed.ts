@@ -22,7 +22,9 @@ export function useWeighed(page: IngredientPage) {
     },
     asks: (text: string, before: number | undefined): string | undefined => {
       const g = gramsIn(text);
-      return g === undefined ? undefined : outlierQuestion({ what: 'weight', before, after: g, words: kilos });
+      return g === undefined
+        ? undefined
+        : outlierQuestion({ what: 'weight', before, after: g, words: kilos });
     },
   };
 }

@@ -10,13 +10,14 @@ import { saveBasis, saveCount, saveSetting } from '../wire';
 import type { IngredientPage } from '../queries';
 import { useWeighed } from './use-weighed';
 import { useFormatters } from '@/ui/formatters-context';
+import * as texts from './texts';
 
 const WORDS = {
-  kitchen: 'the kitchen’s usual: see below',
-  latest: 'the latest price',
-  average: 'the average of some days, by weight',
-  stock: 'what the stock on hand was bought at',
-  fixed: 'a price agreed on',
+  kitchen: texts.kitchensUsualSeeBelow,
+  latest: texts.latestPrice,
+  average: texts.averageSomeDaysWeight,
+  stock: texts.whatStockHandBought,
+  fixed: texts.priceAgreed,
 } as const;
 type By = keyof typeof WORDS;
 
@@ -40,7 +41,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
   };
   return (
     <section>
-      <h2>Which price counts</h2>
+      <h2>{texts.priceBasis}</h2>
       <Basis
         page={page}
         by={by}
@@ -51,10 +52,10 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
       />
       {by === 'average' && (
         <p className="mt-2 mb-0">
-          over{' '}
+          {texts.over}{' '}
           <TypedField
             narrow
-            label="Days of the average"
+            label={texts.daysAverage}
             value={first.days}
             trouble={state.message}
             describedBy="basis-trouble"
@@ -62,7 +63,7 @@ export function WhichPrice({ page }: { page: IngredientPage }) {
             onTyped={setDays}
             onDone={(typed) => send({ days: typed })}
           />{' '}
-          days
+          {texts.days}
         </p>
       )}
       {by === 'fixed' && (
@@ -89,9 +90,9 @@ function Count({ page }: { page: IngredientPage }) {
   return (
     <>
       <p className="mt-2 mb-0">
-        On hand{' '}
+        {texts.hand}{' '}
         <TypedField
-          label="Counted on hand"
+          label={texts.countedHand}
           understood={weighed.words}
           asks={(text) => {
             const before = weighed.gramsIn(page.lastCount?.amount ?? '');
@@ -108,7 +109,7 @@ function Count({ page }: { page: IngredientPage }) {
           }
         />{' '}
         <span className="quiet small-line">
-          {page.lastCount ? `counted ${day(page.lastCount.on)}` : 'not counted yet'}
+          {page.lastCount ? texts.counted(day(page.lastCount.on)) : texts.notCountedYet}
         </span>
       </p>
       <TroubleText id="count-trouble" says={state.message} both={state.both} />
@@ -127,7 +128,7 @@ function OpenedPack({ page }: { page: IngredientPage }) {
   };
   return (
     <fieldset className="mt-3" disabled={!page.mayEdit}>
-      <legend className="fig-label">An opened pack is charged</legend>
+      <legend className="fig-label">{texts.openedPackCharged}</legend>
       {(['part', 'whole'] as const).map((partPack) => (
         <Form.Check
           key={partPack}
@@ -136,9 +137,7 @@ function OpenedPack({ page }: { page: IngredientPage }) {
           name="part-pack"
           checked={chosen === partPack}
           onChange={() => set(partPack)}
-          label={
-            partPack === 'part' ? 'by the part used, the rest back in store' : 'whole, the rest is lost to it'
-          }
+          label={partPack === 'part' ? texts.partUsedRestBack : texts.wholeRestLost}
         />
       ))}
       <TroubleText says={state.message} both={state.both} />
@@ -157,14 +156,14 @@ function Basis({
 }) {
   return (
     <Form.Select
-      aria-label="Which price counts"
+      aria-label={texts.priceBasis}
       value={by}
       disabled={!page.mayEdit}
       onChange={(event) => onChoose(event.target.value as By)}
     >
       {(Object.keys(WORDS) as By[]).map((key) => (
         <option key={key} value={key}>
-          {key === 'kitchen' && !page.ownBasis ? `the kitchen’s usual (${WORDS[page.basis.by]})` : WORDS[key]}
+          {key === 'kitchen' && !page.ownBasis ? texts.kitchensUsual(WORDS[page.basis.by]) : WORDS[key]}
         </option>
       ))}
     </Form.Select>
@@ -192,7 +191,7 @@ function FixedPrice({
     <p className="mt-2 mb-0">
       <TypedField
         narrow
-        label="Fixed price"
+        label={texts.fixedPrice}
         asks={(text) => {
           const read = readPrice(text, page.mark);
           const before = first.price === '' ? undefined : Number(first.price);
@@ -207,10 +206,10 @@ function FixedPrice({
         onTyped={setPrice}
         onDone={(typed) => send({ price: typed })}
       />{' '}
-      for{' '}
+      {texts.forText}{' '}
       <TypedField
         narrow
-        label="What the fixed price is for"
+        label={texts.whatFixedPrice}
         value={first.per}
         disabled={!page.mayEdit}
         onTyped={setPer}

@@ -20,6 +20,7 @@ import { Measures } from './measures';
 import { Merges } from './merges';
 import { UsualBasis } from './usual-basis';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** What the kitchen has, and the starting points it can take from. */
 export function LarderView({ page }: { page: LarderPage }) {
@@ -31,21 +32,18 @@ export function LarderView({ page }: { page: LarderPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Larder</h1>
-          <p className="lead-line">
-            {page.own} of the kitchen’s own, and {page.starting} starting points to take from: estimates with
-            their range, until this kitchen has weighed.
-          </p>
+          <h1>{texts.larder}</h1>
+          <p className="lead-line">{texts.kitchensOwnStartingPoints(page.own, page.starting)}</p>
         </div>
         {page.mayEdit && (
           <Button variant="outline-primary" className="flex-shrink-0" onClick={() => setMaking(true)}>
-            New ingredient
+            {texts.newIngredient}
           </Button>
         )}
         <Form.Control
           type="search"
-          placeholder="Find by any word"
-          aria-label="Find in the larder"
+          placeholder={texts.findAnyWord}
+          aria-label={texts.findLarder}
           value={wanted}
           onChange={(event) => setWanted(event.target.value)}
         />
@@ -53,8 +51,8 @@ export function LarderView({ page }: { page: LarderPage }) {
       <div className="beside">
         <div>
           <Found rows={found.rows} mayEdit={page.mayEdit} />
-          {more > 0 && <p className="quiet">{more} more: type a word of what you are looking for.</p>}
-          {answered && found.hits === 0 && <p className="quiet">Nothing in the larder fits “{wanted}”.</p>}
+          {more > 0 && <p className="quiet">{texts.moreTypeWordWhat(more)}</p>}
+          {answered && found.hits === 0 && <p className="quiet">{texts.nothingLarderFits(wanted)}</p>}
           {page.mayEdit && (
             <ArchivedList
               rows={page.away}
@@ -68,7 +66,7 @@ export function LarderView({ page }: { page: LarderPage }) {
           <UsualBasis page={page} />
         </aside>
       </div>
-      <SidePanel title="An ingredient of your own" open={making} close={() => setMaking(false)}>
+      <SidePanel title={texts.ingredientYourOwn} open={making} close={() => setMaking(false)}>
         <NewIngredientForm name="" kept={(_name, id) => router.push(`/buy/${id}`)} />
       </SidePanel>
     </>
@@ -89,8 +87,8 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
             <span className="quiet">{row.name}</span>
           )}
           <div className="quiet small-line">
-            {row.role === 'liquid' ? 'liquid' : 'pieces'}
-            {row.from && row.from !== row.name && ` · taken from ${row.from}`}
+            {row.role === 'liquid' ? texts.liquid : texts.pieces}
+            {row.from && row.from !== row.name && texts.takenFrom(row.from)}
           </div>
         </td>
         <td className="left small-line">{row.carries}</td>
@@ -98,17 +96,17 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
           <span className={row.estimate ? 'estimate' : ''}>{row.usable}</span>
         </td>
         <td className="left small-line" title={row.basis}>
-          {row.own ? 'in the kitchen' : `${row.confidence} confidence`}
+          {row.own ? texts.kitchen : texts.confidence(row.confidence)}
         </td>
         <td>
           {!row.own && mayEdit && !taking && (
             <Button
               variant="plain"
               size="sm"
-              aria-label={`Add ${row.name} to my ingredients`}
+              aria-label={texts.addMyIngredients(row.name)}
               onClick={() => setTaking(true)}
             >
-              Take
+              {texts.take}
             </Button>
           )}
         </td>
@@ -136,20 +134,20 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
       }}
     >
       <label>
-        Name here
+        {texts.nameHere}
         <input
           className="typed typed-text"
-          aria-label={`Name of ${row.name} in this kitchen`}
+          aria-label={texts.nameKitchen(row.name)}
           aria-invalid={state.message ? true : undefined}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
       </label>
       <Button type="submit" variant="plain" size="sm" disabled={state.busy}>
-        Add to my ingredients
+        {texts.addMyIngredientsUpper}
       </Button>
       <Button variant="plain" size="sm" onClick={close}>
-        Cancel
+        {texts.cancel}
       </Button>
       <TroubleText as="span" says={state.message} />
     </form>
@@ -161,18 +159,18 @@ function Found({ rows, mayEdit }: { readonly rows: readonly LarderRow[]; readonl
     <SheetTable>
       <thead>
         <tr>
-          <th scope="col">Ingredient</th>
+          <th scope="col">{texts.ingredient}</th>
           <th scope="col" className="left">
-            Carries
+            {texts.carries}
           </th>
           <th scope="col" className="left">
-            usable
+            {texts.usable}
           </th>
           <th scope="col" className="left">
-            how sure
+            {texts.howSure}
           </th>
           <th scope="col">
-            <span className="visually-hidden">Add</span>
+            <span className="visually-hidden">{texts.add}</span>
           </th>
         </tr>
       </thead>

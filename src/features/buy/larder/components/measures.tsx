@@ -10,6 +10,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveMeasure, saveNoMeasure } from '../wire';
 import type { LarderPage } from '../queries';
+import * as texts from './texts';
 
 /** The house's own measures: defined once, then written anywhere an amount is. */
 export function Measures({ page }: { page: LarderPage }) {
@@ -18,7 +19,7 @@ export function Measures({ page }: { page: LarderPage }) {
   const [amount, setAmount] = useState('');
   return (
     <Panel as="section" aria-labelledby="measures">
-      <h2 id="measures">The house’s own measures</h2>
+      <h2 id="measures">{texts.housesOwnMeasures}</h2>
       {page.mayEdit && (
         <form
           className="d-flex flex-wrap align-items-center gap-2"
@@ -31,26 +32,26 @@ export function Measures({ page }: { page: LarderPage }) {
             });
           }}
         >
-          a{' '}
+          {texts.a}{' '}
           <input
             className="typed typed-text typed-narrow"
-            aria-label="Name of the measure"
-            placeholder="jug"
+            aria-label={texts.nameMeasure}
+            placeholder={texts.exampleMeasure}
             autoComplete="off"
             value={name}
             onChange={(event) => setName(event.target.value)}
           />{' '}
-          is{' '}
+          {texts.is}{' '}
           <input
             className="typed"
-            aria-label="What the measure holds"
+            aria-label={texts.whatMeasureHolds}
             placeholder="1.5 l"
             autoComplete="off"
             value={amount}
             onChange={(event) => setAmount(event.target.value)}
           />{' '}
           <Button type="submit" variant="plain" size="sm" disabled={state.busy || name.trim() === ''}>
-            Define
+            {texts.define}
           </Button>
         </form>
       )}
@@ -60,9 +61,7 @@ export function Measures({ page }: { page: LarderPage }) {
           <Measure key={m.id} measure={m} mayEdit={page.mayEdit} />
         ))}
       </ListGroup>
-      <p className="quiet small-line">
-        Written like any unit: “2 {page.measures[0]?.name ?? 'ladle'}s of cream”.
-      </p>
+      <p className="quiet small-line">{texts.writtenLikeAnyUnit(page.measures[0]?.name)}</p>
     </Panel>
   );
 }
@@ -73,7 +72,7 @@ function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][numb
   return (
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
-        a {m.name} is <b className="fig">{m.amount}</b>
+        {texts.aIs(m.name)} <b className="fig">{m.amount}</b>
         {state.message && (
           <span role="alert" className="trouble">
             {' '}
@@ -85,14 +84,14 @@ function Measure({ measure: m, mayEdit }: { measure: LarderPage['measures'][numb
         <Button
           variant="plain"
           size="sm"
-          aria-label={`Put the ${m.name} away`}
+          aria-label={texts.putAway(m.name)}
           disabled={state.busy}
           onClick={() =>
             void keep(() => saveNoMeasure({ id: m.id })).then(
               (ok) =>
                 ok &&
                 tell(
-                  `The ${m.name} is archived.`,
+                  texts.archived(m.name),
                   () => void keep(() => saveMeasure({ name: m.name, amount: m.amount })),
                 ),
             )

@@ -10,6 +10,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveApart, saveMerge } from '../wire';
 import { findOwn } from '../actions';
 import type { LarderPage, OwnName } from '../queries';
+import * as texts from './texts';
 
 /** Two spellings of one thing become one, with all their history; and can be taken apart again. */
 export function Merges({ page }: { page: LarderPage }) {
@@ -19,7 +20,7 @@ export function Merges({ page }: { page: LarderPage }) {
   return (
     <Panel as="section" aria-labelledby="merges">
       <h2 id="merges" className="m-0">
-        Merge duplicates
+        {texts.mergeDuplicates}
       </h2>
       {page.mayEdit && (
         <form
@@ -37,21 +38,21 @@ export function Merges({ page }: { page: LarderPage }) {
           }}
         >
           <Combo
-            label="Merge which ingredient"
-            placeholder="Merge …"
+            label={texts.mergeWhichIngredient}
+            placeholder={texts.merge}
             find={findOwn}
             chosen={from}
             choose={setFrom}
           />
           <Combo
-            label="into which ingredient"
-            placeholder="into …"
+            label={texts.intoWhichIngredient}
+            placeholder={texts.into}
             find={findOwn}
             chosen={into}
             choose={setInto}
           />
           <Button type="submit" variant="plain" size="sm" disabled={state.busy || !from || !into}>
-            Merge, with history
+            {texts.mergeHistory}
           </Button>
         </form>
       )}
@@ -72,7 +73,7 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
   return (
     <ListGroup.Item as="li" className="d-flex justify-content-between gap-2">
       <span>
-        {m.name} counts as <b>{m.into}</b>
+        {texts.counts(m.name)} <b>{m.into}</b>
         <TroubleText as="div" says={state.message} both={state.both} />
       </span>
       {mayEdit && (
@@ -80,10 +81,10 @@ function Merged({ merge: m, mayEdit }: { merge: LarderPage['merges'][number]; ma
           variant="plain"
           size="sm"
           disabled={state.busy}
-          aria-label={`Separate ${m.name} from ${m.into}`}
+          aria-label={texts.separateFrom(m.name, m.into)}
           onClick={() => void keep((seen) => saveApart({ id: m.id, seen: seen ?? m.version }))}
         >
-          Separate
+          {texts.separate}
         </Button>
       )}
     </ListGroup.Item>

@@ -8,11 +8,12 @@ import { useSave } from '@/ui/forms/use-save';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { saveUsualBasis } from '../wire';
 import type { LarderPage } from '../queries';
+import * as texts from './texts';
 
 const WORDS = {
-  latest: 'the latest price',
-  average: 'the average of some days, by weight',
-  stock: 'what the stock on hand was bought at',
+  latest: texts.latestPrice,
+  average: texts.averageSomeDaysWeight,
+  stock: texts.whatStockHandBought,
 } as const;
 type By = keyof typeof WORDS;
 
@@ -26,9 +27,9 @@ export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet'
     void keep((seen) => saveUsualBasis({ by: next, days: typed, seen: seen ?? page.kitchenVersion }));
   return (
     <Panel as="section" aria-labelledby="usual-basis">
-      <h2 id="usual-basis">Which price usually counts</h2>
+      <h2 id="usual-basis">{texts.whichPriceUsuallyCounts}</h2>
       <Form.Select
-        aria-label="Which price usually counts"
+        aria-label={texts.whichPriceUsuallyCounts}
         value={by}
         disabled={!page.maySet}
         onChange={(event) => {
@@ -44,10 +45,10 @@ export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet'
       </Form.Select>
       {by === 'average' && (
         <p className="mt-2 mb-0">
-          over{' '}
+          {texts.over}{' '}
           <TypedField
             narrow
-            label="Days of the usual average"
+            label={texts.daysUsualAverage}
             value={days}
             trouble={state.message}
             describedBy="usual-trouble"
@@ -55,11 +56,11 @@ export function UsualBasis({ page }: { page: Pick<LarderPage, 'basis' | 'maySet'
             onTyped={() => undefined}
             onDone={(typed) => send(by, typed)}
           />{' '}
-          days
+          {texts.days}
         </p>
       )}
       <TroubleText id="usual-trouble" says={state.message} both={state.both} />
-      <p className="quiet small-line">An ingredient may have a basis of its own: open it to set that.</p>
+      <p className="quiet small-line">{texts.ingredientMayBasisOwn}</p>
     </Panel>
   );
 }

@@ -42,10 +42,10 @@ test('prices are the same all week and others the next, near what was last paid'
 });
 
 test.each([
-  ['weirside-game.csv?as=error', 'The supplier’s computer answered with 503'],
-  ['weirside-game.csv?as=broken', 'The supplier’s computer does not answer, or broke off'],
-  ['nobody.csv', 'The supplier’s computer answered with 404'],
-  ['weirside-game.csv?as=slow', 'The supplier’s computer did not send the list within 0.4 seconds'],
+  ['weirside-game.csv?as=error', 'The supplier’s server answered with 503'],
+  ['weirside-game.csv?as=broken', 'The supplier’s server does not answer, or broke off'],
+  ['nobody.csv', 'The supplier’s server answered with 404'],
+  ['weirside-game.csv?as=slow', 'The supplier’s server did not send the list within 0.4 seconds'],
 ])('%s is handled in words', async (path, words) => {
   // Only the one that is slow is not waited for: the others answer when a busy machine lets them.
   const got = await fetchList(address(path), path.endsWith('slow') ? 400 : 20_000);

@@ -59,7 +59,7 @@ describe('a price list’s file', () => {
     [
       'a program',
       Buffer.from([0x7f, 0x45, 0x4c, 0x46, 0, 0, 0, 1]),
-      'The file is no text: CSV and Excel (.xlsx) are read.',
+      'The file is not text: CSV and Excel (.xlsx) are read.',
     ],
     [
       'a broken Excel file',

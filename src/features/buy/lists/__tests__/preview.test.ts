@@ -20,11 +20,16 @@ async function preview(
   const places = placesOf(table.value.heads, guessColumns(table.value.heads, known?.columns));
   const mark = listMark(table.value.rows.map((r) => r[places.price ?? 0] ?? ''));
   if (!mark) throw new Error('the mark is not told');
-  const bench = previewContext({ state: stateFrom(file), history: historyFrom(file, DAY) }, known?.id ?? '', DAY, {
-    places,
-    mark,
-    oddShare: 0.15,
-  });
+  const bench = previewContext(
+    { state: stateFrom(file), history: historyFrom(file, DAY) },
+    known?.id ?? '',
+    DAY,
+    {
+      places,
+      mark,
+      oddShare: 0.15,
+    },
+  );
   const rows = [...previewRows(table.value, bench)].filter((r) => r !== undefined);
   return { rows, of: (v) => rows.filter((r) => r.verdict === v).map((r) => r.code ?? r.name ?? '') };
 }

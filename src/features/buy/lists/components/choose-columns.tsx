@@ -16,13 +16,14 @@ import { dropList, requestPreview, PreviewRequest } from '../wire';
 import type { ListPage } from '../queries';
 import type { ColumnsAsked } from '../lists';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 const KEYS = [
-  ['code', 'its code'],
-  ['name', 'what it is'],
-  ['pack', 'how it is packed'],
-  ['unit', 'the pack’s unit, if apart'],
-  ['price', 'the net price'],
+  ['code', texts.code],
+  ['name', texts.what],
+  ['pack', texts.howPacked],
+  ['unit', texts.packsUnitIfApart],
+  ['price', texts.netPrice],
 ] as const;
 
 /** Which column is what: asked once for each supplier, and remembered. */
@@ -47,30 +48,30 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
   const { form, busy, message } = keeping;
   return (
     <SaveForm of={keeping}>
-      <h2>Which column is what?</h2>
+      <h2>{texts.whichColumnWhat}</h2>
       <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-end my-3">
         <Heads form={form} heads={asked.heads} />
         <Form.Group controlId="mark">
-          <Form.Label>decimal mark</Form.Label>
+          <Form.Label>{texts.decimalMark}</Form.Label>
           <Form.Select
-            aria-label="Decimal mark"
+            aria-label={texts.decimalMarkUpper}
             {...form.register('columns.mark', { setValueAs: (v: '.' | ',' | '') => v || undefined })}
           >
-            <option value="">say which</option>
-            <option value=".">a point: 12.50</option>
-            <option value=",">a comma: 12,50</option>
+            <option value="">{texts.sayWhich}</option>
+            <option value=".">{texts.point1250}</option>
+            <option value=",">{texts.comma1250}</option>
           </Form.Select>
         </Form.Group>
         <HoldsFrom form={form} />
         <FormField
-          {...{ form, name: 'odd', label: 'flag changes over, %', called: 'Flag changes over' }}
+          {...{ form, name: 'odd', label: texts.flagChangesOver, called: texts.flagChangesOverUpper }}
           htmlSize={6}
         />
       </Stack>
       <Sample asked={asked} />
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-3">
         <Button type="submit" disabled={busy}>
-          Preview
+          {texts.preview}
         </Button>
         <Button
           variant="plain"
@@ -78,7 +79,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
             void keep(() => dropList({ id: page.list.id })).then((ok) => ok && router.push('/buy/lists'))
           }
         >
-          Discard list
+          {texts.discardList}
         </Button>
         <TroubleText as="span" says={message ?? form.formState.errors.columns?.message ?? state.message} />
       </Stack>
@@ -100,12 +101,12 @@ function Heads({
         <Form.Group key={key} controlId={`column-${key}`}>
           <Form.Label>{words}</Form.Label>
           <Form.Select
-            aria-label={`Column of ${words}`}
+            aria-label={texts.column(words)}
             {...form.register(`columns.${key}`, {
               setValueAs: (v: string) => v || (key === 'price' ? '' : undefined),
             })}
           >
-            <option value="">not in this list</option>
+            <option value="">{texts.notList}</option>
             {heads.map((h) => (
               <option key={h} value={h}>
                 {h}
@@ -122,10 +123,10 @@ function HoldsFrom({ form }: { readonly form: UseFormReturn<z.infer<typeof Previ
   const { field, fieldState } = useController({ control: form.control, name: 'on' });
   return (
     <div>
-      <Form.Label>prices hold from</Form.Label>
+      <Form.Label>{texts.pricesHoldFrom}</Form.Label>
       <DayField
         free
-        label="Prices hold from"
+        label={texts.pricesHoldFromUpper}
         value={field.value}
         inputRef={field.ref}
         onChange={field.onChange}

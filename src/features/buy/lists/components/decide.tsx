@@ -13,13 +13,14 @@ import type { ListPage } from '../queries';
 import { PriceListRow } from './list-row';
 import { UndoImport } from './undo-import';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   moved: 'moved',
-  odd: 'unusual: check',
-  ask: 'not known: what is it?',
-  refused: 'cannot be read',
-  same: 'as before',
+  odd: texts.unusualCheck,
+  ask: texts.notKnownWhat,
+  refused: texts.cannotRead,
+  same: texts.beforeLower,
 };
 
 /** What would change, what is odd, what is asked and what is refused; then the decision. */
@@ -32,12 +33,10 @@ export function Decide({ page }: { page: ListPage }) {
     `/buy/lists/${list.id}?verdict=${verdict}${from > 0 ? `&from=${from}` : ''}`;
   return (
     <>
-      {list.state === 'undone' && (
-        <p className="warning">This list was undone: its prices no longer count.</p>
-      )}
+      {list.state === 'undone' && <p className="warning">{texts.listUndonePricesNo}</p>}
       {list.state === 'accepted' && <UndoImport page={page} />}
       <Stack direction="horizontal" gap={3} className="flex-wrap my-3">
-        <Nav as="nav" variant="pills" className="verdicts gap-2" aria-label="Rows by what becomes of them">
+        <Nav as="nav" variant="pills" className="verdicts gap-2" aria-label={texts.rowsStatus}>
           {page.counts.map((c) => (
             <Nav.Link
               key={c.verdict}
@@ -55,7 +54,11 @@ export function Decide({ page }: { page: ListPage }) {
       </Stack>
       <TroubleText says={state.message} />
       {decidable && page.rows.length > 0 && <AllOfThem page={page} keep={keep} />}
-      {page.rows.length === 0 ? <p className="quiet">No rows here.</p> : <Rows page={page} open={open} />}
+      {page.rows.length === 0 ? (
+        <p className="quiet">{texts.noRowsHere}</p>
+      ) : (
+        <Rows page={page} open={open} />
+      )}
       <MoreRows page={page} at={at} />
     </>
   );
@@ -78,10 +81,10 @@ function Ending({ page: { list, counts }, busy, keep }: KeepingProps & { readonl
           void keep(() => dropList({ id: list.id })).then((ok) => ok && router.push('/buy/lists'))
         }
       >
-        Discard list
+        {texts.discardList}
       </Button>
       <Button disabled={busy || wanted === 0} onClick={() => void keep(() => accept({ id: list.id }))}>
-        Apply {wanted} {wanted === 1 ? 'price' : 'prices'}
+        {texts.applyPricePrices(wanted)}
       </Button>
     </span>
   );
@@ -91,9 +94,7 @@ function AllOfThem({ page, keep }: KeepingProps) {
   const { list } = page;
   return (
     <p className="small-line">
-      {page.verdict === 'odd'
-        ? 'Odd rows are written only if you take them. '
-        : 'These are written unless you leave them out. '}
+      {page.verdict === 'odd' ? texts.oddRowsWrittenOnly : texts.theseWrittenUnlessYou}
       <Button
         variant="plain"
         size="sm"
@@ -101,7 +102,7 @@ function AllOfThem({ page, keep }: KeepingProps) {
           void keep(() => saveWanted({ id: list.id, where: { verdict: page.verdict }, wanted: true }))
         }
       >
-        Take all
+        {texts.takeAll}
       </Button>{' '}
       <Button
         variant="plain"
@@ -110,7 +111,7 @@ function AllOfThem({ page, keep }: KeepingProps) {
           void keep(() => saveWanted({ id: list.id, where: { verdict: page.verdict }, wanted: false }))
         }
       >
-        Leave all out
+        {texts.leaveAllOut}
       </Button>
     </p>
   );
@@ -121,21 +122,28 @@ function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean 
     <SheetTable className="roomy">
       <thead>
         <tr>
-          <th scope="col">Line, code, what</th>
+          <th scope="col">{texts.lineCodeWhat}</th>
           <th scope="col" className="left">
-            Packed
+            {texts.packed}
           </th>
-          <th scope="col">before</th>
-          <th scope="col">now</th>
+          <th scope="col">{texts.decideBefore}</th>
+          <th scope="col">{texts.now}</th>
           <th scope="col" className="left">
-            {page.verdict === 'ask' ? 'What is it?' : 'Why'}
+            {page.verdict === 'ask' ? texts.whatUpper : texts.why}
           </th>
-          <th scope="col">{open && page.verdict !== 'same' && page.verdict !== 'refused' ? 'take' : ''}</th>
+          <th scope="col">
+            {open && page.verdict !== 'same' && page.verdict !== 'refused' ? texts.take : ''}
+          </th>
         </tr>
       </thead>
       <tbody>
         {page.rows.map((row) => (
-          <PriceListRow key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`} row={row} page={page} open={open} />
+          <PriceListRow
+            key={`${row.line} ${row.verdict} ${row.wanted ?? ''}`}
+            row={row}
+            page={page}
+            open={open}
+          />
         ))}
       </tbody>
     </SheetTable>
@@ -153,12 +161,12 @@ function MoreRows({
     <p className="my-3">
       {page.from > 0 && (
         <Link prefetch={false} href={at(page.verdict, Math.max(0, page.from - 50))}>
-          Earlier rows
+          {texts.earlierRows}
         </Link>
       )}{' '}
       {page.more && (
         <Link prefetch={false} href={at(page.verdict, page.from + page.rows.length)}>
-          More rows
+          {texts.moreRows}
         </Link>
       )}
     </p>

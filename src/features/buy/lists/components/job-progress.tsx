@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useEffect, useState } from 'react';
 import { ProgressMeter } from '@/ui/drawings/progress-meter';
 import { progress, stop, type Progress } from '../actions';
+import * as texts from './texts';
 
 const AGAIN_MS = 350;
 
@@ -50,14 +51,15 @@ export function JobProgress({
   return (
     <div>
       <p role="status">
-        {now?.stage === 'writing' ? 'Writing' : 'Looking through'} {now ? `${now.done} of ${now.total}` : '…'}{' '}
+        {now?.stage === 'writing' ? texts.writing : texts.checking}{' '}
+        {now ? texts.ofText(now.done, now.total) : '…'}{' '}
         {mayStop && (
           <Button variant="plain" size="sm" onClick={() => void stop(id)}>
-            Stop
+            {texts.stop}
           </Button>
         )}
       </p>
-      <ProgressMeter now={Math.round(share * 100)} label="How far it is" />
+      <ProgressMeter now={Math.round(share * 100)} label={texts.howFar} />
     </div>
   );
 }

@@ -10,6 +10,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { findBuyable, findGoods } from '../../purchases/actions';
 import { saveAssigned, saveWanted } from '../wire';
 import type { ListPage } from '../queries';
+import * as texts from './texts';
 
 /** One row of a list: what it says, what was before, and whether it is taken. */
 export function PriceListRow({ row, page, open }: { row: ImportRow; page: ListPage; open: boolean }) {
@@ -42,7 +43,7 @@ export function PriceListRow({ row, page, open }: { row: ImportRow; page: ListPa
       </td>
       <td className="left">
         {row.pack}
-        {row.packBefore && <div className="quiet small-line">before: {row.packBefore}</div>}
+        {row.packBefore && <div className="quiet small-line">{texts.before(row.packBefore)}</div>}
       </td>
       <td className="fig">{row.priceBefore === undefined ? '' : bare(Number(row.priceBefore))}</td>
       <td className="fig strong">{row.price === undefined ? row.priceTyped : bare(Number(row.price))}</td>
@@ -55,7 +56,7 @@ export function PriceListRow({ row, page, open }: { row: ImportRow; page: ListPa
           </span>
         )}
       </td>
-      <td>{mayTake && <Form.Check aria-label={`Apply ${name}`} checked={taken} onChange={toggle} />}</td>
+      <td>{mayTake && <Form.Check aria-label={texts.apply(name)} checked={taken} onChange={toggle} />}</td>
     </tr>
   );
 }
@@ -89,13 +90,13 @@ function WhatIsIt({
         ...articles.map((a) => ({
           id: a.id,
           name: a.name,
-          says: `the same, ${a.pack}`,
+          says: texts.same(a.pack),
           to: { article: a.id },
         })),
         ...things.map((t) => ({
           id: t.id,
           name: t.name,
-          says: 'a new article of it',
+          says: texts.newArticle,
           to: { ingredient: t.id },
         })),
       ];
@@ -106,8 +107,8 @@ function WhatIsIt({
   return (
     <Combo<Meant>
       size="sm"
-      label={`What is ${name}`}
-      placeholder="leave it out"
+      label={texts.whatName(name)}
+      placeholder={texts.leaveOut}
       className="which-thing"
       disabled={busy}
       find={find}

@@ -6,6 +6,7 @@ import { ChooseColumns } from './choose-columns';
 import { Decide } from './decide';
 import { JobProgress } from './job-progress';
 import { useFormatters } from '@/ui/formatters-context';
+import * as texts from './texts';
 
 /** One price list on its way into the book, or what became of it. */
 export function ListView({ page }: { page: ListPage }) {
@@ -15,14 +16,14 @@ export function ListView({ page }: { page: ListPage }) {
     <>
       <h1>{list.fileName}</h1>
       <p className="lead-line">
-        {list.supplierName}, read {day(list.startedAt)}
-        {list.on && `, prices from ${day(list.on)}`}
-        {page.columns && ` · ${page.columns.rows} rows, ${page.columns.how}`}
+        {texts.read(list.supplierName, day(list.startedAt))}
+        {list.on && texts.pricesFromDay(day(list.on))}
+        {page.columns && texts.rows(page.columns.rows, page.columns.how)}
         {list.state === 'preview' && !page.columns && (
           <>
             {' · '}
             <Link prefetch={false} href={`/buy/lists/${list.id}?columns=1`}>
-              columns and day
+              {texts.columnsDay}
             </Link>
           </>
         )}

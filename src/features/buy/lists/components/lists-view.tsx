@@ -15,12 +15,13 @@ import { Combo } from '@/ui/forms/combo';
 import { DataTable, type Column } from '@/ui/tables/data-table';
 import { useFormatters } from '@/ui/formatters-context';
 import { useSearch } from '@/ui/tables/use-search';
+import * as texts from './texts';
 
 const STATE_WORDS = {
-  columns: 'waits for its columns',
-  preview: 'waits to be accepted',
-  accepted: 'in the price book',
-  undone: 'taken back',
+  columns: texts.waitsColumns,
+  preview: texts.waitsAccepted,
+  accepted: texts.priceBook,
+  undone: texts.undone,
   dropped: 'discarded',
 } as const;
 
@@ -28,14 +29,11 @@ const STATE_WORDS = {
 export function ListsView({ page }: { page: ListsPage }) {
   return (
     <>
-      <h1>Price lists</h1>
-      <p className="lead-line">
-        A supplier’s list is looked through row by row; nothing is written until you have seen what would
-        change.
-      </p>
+      <h1>{texts.priceLists}</h1>
+      <p className="lead-line">{texts.suppliersListCheckedRow}</p>
       {page.mayEdit && <DropPlace suppliers={page.suppliers} />}
       {page.imports.length === 0 ? (
-        <p className="quiet">No list has been read here yet.</p>
+        <p className="quiet">{texts.noListReadHere}</p>
       ) : (
         <Imports imports={page.imports} />
       )}
@@ -54,21 +52,19 @@ function useTaking(supplier: string) {
     const answer = await act();
     setBusy(null);
     if (answer.ok) router.push(`/buy/lists/${answer.value.id}`);
-    else setTrouble(answer.code === 'no-answer' ? noAnswer('the list did not arrive') : answer.message);
+    else setTrouble(answer.code === 'no-answer' ? noAnswer(texts.listDidNotArrive) : answer.message);
   };
   const send = (file: File | undefined): void => {
     if (!file) return;
     if (supplier === '') {
-      setTrouble('Whose list is it? Choose the supplier, then its file.');
+      setTrouble(texts.whoseListChooseSupplier);
       return;
     }
     if (file.size > LARGEST_MB * 1024 * 1024) {
-      setTrouble(
-        `${file.name} holds ${(file.size / 1024 / 1024).toFixed(1)} MB: a list of at most ${LARGEST_MB} MB is taken.`,
-      );
+      setTrouble(texts.holdsMbListMost(file.name, (file.size / 1024 / 1024).toFixed(1), LARGEST_MB));
       return;
     }
-    void take(`Reading ${file.name} …`, async () =>
+    void take(texts.reading(file.name), async () =>
       takeFile({ supplier, name: file.name, base64: await base64Of(file) }),
     );
   };
@@ -88,35 +84,32 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
     <div {...getRootProps({ className: `drop text-center my-3${isDragActive ? ' over' : ''}` })}>
       <Stack direction="horizontal" gap={3} className="flex-wrap justify-content-center">
         <Combo
-          label="Whose list"
-          placeholder="Whose list is it?"
+          label={texts.whoseList}
+          placeholder={texts.whoseListUpper}
           className="which-thing"
           chosen={supplier}
           find={useSearch(suppliers)}
           choose={setSupplier}
         />
-        <input {...getInputProps({ 'aria-label': 'Price list file', accept: '.csv,.txt,.tsv,.xlsx' })} />
+        <input {...getInputProps({ 'aria-label': texts.priceListFile, accept: '.csv,.txt,.tsv,.xlsx' })} />
         <Button disabled={busy !== null} onClick={open}>
-          Choose its file
+          {texts.chooseFile}
         </Button>
         {supplier?.priceList && (
           <Button
             variant="outline-primary"
             disabled={busy !== null}
             onClick={() =>
-              void take(`Asking ${supplier.name} …`, () => takeFetched({ supplier: supplier.id }))
+              void take(texts.asking(supplier.name), () => takeFetched({ supplier: supplier.id }))
             }
           >
-            Fetch today’s from {supplier.name}
+            {texts.fetchTodaysFrom(supplier.name)}
           </Button>
         )}
       </Stack>
       <p className="quiet mt-3 mb-0" role="status">
         {busy && <Spinner size="sm" className="me-2" aria-hidden="true" />}
-        {busy ??
-          (supplier
-            ? 'or drop it here: CSV or Excel, columns in any order, comma or point, up to 100,000 rows'
-            : 'Say whose list it is, then choose the file or drop it here.')}
+        {busy ?? (supplier ? texts.orDropHereCsv : texts.sayWhoseListThen)}
       </p>
       <TroubleText says={trouble} />
     </div>
@@ -157,7 +150,7 @@ function Imports({ imports }: Pick<ListsPage, 'imports'>) {
       },
       {
         id: 'from',
-        head: 'Prices from',
+        head: texts.pricesFrom,
         left: true,
         largestFirst: true,
         className: 'fig',
@@ -166,7 +159,7 @@ function Imports({ imports }: Pick<ListsPage, 'imports'>) {
       },
       {
         id: 'state',
-        head: 'What became of it',
+        head: texts.status,
         left: true,
         by: (i) => STATE_WORDS[i.state],
         cell: (i) => (

@@ -8,6 +8,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { undo } from '../wire';
 import type { ListPage } from '../queries';
+import * as texts from './texts';
 
 /** An accepted list can be taken back whole; what somebody edited since is kept unless confirmed. */
 export function UndoImport({ page }: { page: ListPage }) {
@@ -17,31 +18,32 @@ export function UndoImport({ page }: { page: ListPage }) {
   return (
     <Panel as="div">
       <p className="m-0">
-        <span className="cheaper">Its prices are in the book.</span>{' '}
+        <span className="cheaper">{texts.pricesPriceBook}</span>{' '}
         <Button
           variant="plain"
           size="sm"
           disabled={state.busy}
           onClick={() => void keep(() => undo({ id: page.list.id, alsoEdited: also }))}
         >
-          Undo the whole list
+          {texts.undoWholeList}
         </Button>
       </p>
       {page.edited.length > 0 && (
         <>
           <p className="warning m-0">
-            Edited since, and kept as they are unless you say so:{' '}
-            {page.edited
-              .slice(0, 12)
-              .map((e) => `${e.name} (${e.price})`)
-              .join(', ')}
-            {page.edited.length > 12 && ` and ${page.edited.length - 12} more`}
+            {texts.editedSinceLeftThey(
+              page.edited
+                .slice(0, 12)
+                .map((e) => `${e.name} (${e.price})`)
+                .join(', '),
+            )}
+            {page.edited.length > 12 && texts.more(page.edited.length - 12)}
           </p>
           <Form.Check
             id="also-edited"
             checked={also}
             onChange={() => setAlso(!also)}
-            label="take those list prices back too"
+            label={texts.undoThoseListPrices}
           />
         </>
       )}

@@ -5,6 +5,7 @@ import Col from 'react-bootstrap/Col';
 import Form from 'react-bootstrap/Form';
 import Row from 'react-bootstrap/Row';
 import { LABEL_ALLERGENS } from '@/core/safety';
+import * as texts from './texts';
 
 /** Allergens to tick. */
 export function AllergenBoxes({
@@ -19,7 +20,7 @@ export function AllergenBoxes({
   const names = [...usual, ...chosen.filter((a) => !usual.includes(a))];
   return (
     <fieldset>
-      <legend className="fs-6">Contains</legend>
+      <legend className="fs-6">{texts.contains}</legend>
       <Row className="g-1">
         {names.map((name) => (
           <Col xs={4} key={name}>

@@ -14,11 +14,12 @@ import { z } from 'zod';
 import { TYPED } from '@/wire/fields';
 import { suppliersHere } from '../actions';
 import { saveFirstPrice } from '../wire';
+import * as texts from './texts';
 
 const Typed = z.object({
-  pack: TYPED.trim().min(1, 'How is it packed? Write such as 10 kg or 6 x 1 l.'),
-  price: TYPED.trim().min(1, 'What does the pack cost?'),
-  from: z.string().trim().min(1, 'Who sells it?').max(5000),
+  pack: TYPED.trim().min(1, texts.howPackedWriteSuch),
+  price: TYPED.trim().min(1, texts.whatDoesPackCost),
+  from: z.string().trim().min(1, texts.whoSells).max(5000),
   eachWeighs: TYPED,
 });
 type TheForm = UseFormReturn<z.infer<typeof Typed>>;
@@ -31,7 +32,7 @@ export function FirstPriceForm({
   ingredient,
   name,
   there,
-  says = `${name} has no price yet`,
+  says = texts.noPriceYet(name),
   anew = false,
 }: {
   readonly ingredient: string;
@@ -69,7 +70,7 @@ export function FirstPriceForm({
       <div className="d-flex flex-wrap gap-2 align-items-start">
         <Fields form={form} name={name} suppliers={suppliers} />
         <Button type="submit" variant="outline-primary" className="mt-4" disabled={busy}>
-          Keep the price
+          {texts.keepPrice}
         </Button>
       </div>
       <TroubleText says={message} />
@@ -92,17 +93,22 @@ function Fields({
   return (
     <>
       <FormField
-        {...{ form, name: 'pack', label: 'a pack of', called: `${name}, a pack holds` }}
-        placeholder="5 kg"
+        {...{ form, name: 'pack', label: texts.pack, called: texts.packHolds(name) }}
+        placeholder={texts.n5Kg}
       />
       <FormField
-        {...{ form, name: 'price', label: `${currencySign} a pack`, called: `${name}, price of a pack` }}
+        {...{
+          form,
+          name: 'price',
+          label: texts.packCurrencySign(currencySign),
+          called: texts.pricePack(name),
+        }}
         placeholder="11.00"
       />
       <From form={form} name={name} suppliers={suppliers} />
       {weightless && (
         <FormField
-          {...{ form, name: 'eachWeighs', label: 'one weighs', called: `${name}, one weighs` }}
+          {...{ form, name: 'eachWeighs', label: texts.oneWeighs, called: texts.oneWeighsName(name) }}
           placeholder="180 g"
         />
       )}
@@ -137,12 +143,12 @@ function From({
   const wrong = form.formState.errors.from?.message;
   return (
     <Form.Group controlId={`from-${list}`}>
-      <Form.Label>from</Form.Label>
+      <Form.Label>{texts.from}</Form.Label>
       <Form.Control
         list={list}
-        aria-label={`${name}, who sells it`}
+        aria-label={texts.whoSellsName(name)}
         autoComplete="off"
-        placeholder="who sells it"
+        placeholder={texts.whoSellsLower}
         isInvalid={wrong !== undefined}
         {...form.register('from')}
       />

@@ -16,8 +16,9 @@ import { useIngredientSearch } from '@/ui/forms/ingredient-search';
 import type { User } from '@/ui/tables/used-by';
 import { over } from '@/wire';
 import { nameIngredient, archiveIngredient } from '../wire';
+import * as texts from './texts';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is it called in this kitchen?') });
+const Named = z.object({ name: z.string().trim().min(1, texts.whatCalledKitchen) });
 
 interface Props {
   readonly of: { readonly id: string; readonly name: string; readonly version: number };
@@ -33,14 +34,14 @@ export function IngredientTools({ of, users }: Props) {
   return (
     <div className="thing-tools">
       <Link prefetch={false} className="btn btn-plain btn-sm" href={`/pour/used?of=ingredient:${of.id}`}>
-        Where it is used
+        {texts.whereUsed}
       </Link>
       <Button variant="plain" size="sm" onClick={() => setOpen('name')}>
-        Rename
+        {texts.rename}
       </Button>
       <MoreMenu>
-        <MoreLink href={`/house/changes?of=${of.id}`}>History</MoreLink>
-        <MoreAction act={() => setOpen('away')}>Archive</MoreAction>
+        <MoreLink href={`/house/changes?of=${of.id}`}>{texts.history}</MoreLink>
+        <MoreAction act={() => setOpen('away')}>{texts.archive}</MoreAction>
       </MoreMenu>
       {open === 'name' && <NameForm of={of} close={close} />}
       {open === 'away' && (
@@ -73,10 +74,10 @@ function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () 
   );
   const { form } = keeping;
   return (
-    <SidePanel title="Rename" open close={close}>
+    <SidePanel title={texts.rename} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: 'What it is called in this kitchen' }} />
-        <p className="quiet small-line m-0">Recipes and dishes show the new name from then on.</p>
+        <FormField {...{ form, name: 'name', label: texts.whatCalledKitchenUpper }} />
+        <p className="quiet small-line m-0">{texts.recipesDishesShowNew}</p>
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>

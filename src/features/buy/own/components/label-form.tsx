@@ -10,6 +10,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { over } from '@/wire';
 import { saveAllergens } from '../wire';
 import { AllergenBoxes } from './allergen-boxes';
+import * as texts from './texts';
 
 interface Of {
   readonly id: string;
@@ -29,9 +30,9 @@ export function LabelForm({ of }: { readonly of: Of }) {
   return (
     <>
       <Button variant="link" size="sm" className="px-1" onClick={() => setOpen(true)}>
-        {of.allergensRead ? 'Change allergens' : 'Check its label'}
+        {of.allergensRead ? texts.changeAllergens : texts.checkLabel}
       </Button>
-      <SidePanel title={`Allergens in ${of.name}`} open={open} close={() => setOpen(false)}>
+      <SidePanel title={texts.allergens(of.name)} open={open} close={() => setOpen(false)}>
         {open && <Boxes of={of} close={() => setOpen(false)} />}
       </SidePanel>
     </>
@@ -47,7 +48,7 @@ function Boxes({ of, close }: { readonly of: Of; readonly close: () => void }) {
       saveAllergens({ id: of.id, allergens: [...chosen], ...over(seen ?? of.version) }),
     ).then((ok) => {
       if (!ok) return;
-      tell(`Allergens of ${of.name} saved.`);
+      tell(texts.allergensSaved(of.name));
       close();
     });
   return (
@@ -55,7 +56,7 @@ function Boxes({ of, close }: { readonly of: Of; readonly close: () => void }) {
       <AllergenBoxes chosen={chosen} set={setChosen} />
       <p className="quiet mt-2">{labelWords.confirms(chosen.length === 0)}</p>
       <Button onClick={done} disabled={state.busy}>
-        Save
+        {texts.save}
       </Button>
       <TroubleText says={state.message} both={state.both} />
     </>

@@ -14,6 +14,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSaveForm } from '@/ui/forms/use-save-form';
 import { makeOwn, OwnTyped } from '../wire';
 import { AllergenBoxes } from './allergen-boxes';
+import * as texts from './texts';
 
 type TheForm = UseFormReturn<OwnTyped>;
 
@@ -55,7 +56,7 @@ export function NewIngredientForm({
     async (typed) => {
       const answer = await makeOwn(typed);
       if (answer.ok) {
-        for (const remark of answer.value.remarks) tell(`${typed.name}: ${remark}`);
+        for (const remark of answer.value.remarks) tell(texts.remarkOn(typed.name, remark));
         kept(typed.name, answer.value.id);
       }
       return answer;
@@ -66,29 +67,29 @@ export function NewIngredientForm({
   const { form, busy, message } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'What it is called here' }} autoFocus />
+      <FormField {...{ form, name: 'name', label: texts.whatCalledHere }} autoFocus />
       <Form.Group controlId="own-role">
-        <Form.Label>In the pot it is</Form.Label>
+        <Form.Label>{texts.pot}</Form.Label>
         <Form.Select {...form.register('role')}>
-          <option value="piece">pieces, until they are strained off (meat, bones, vegetables)</option>
-          <option value="liquid">part of the liquid (milk, wine, sugar, flour, a paste)</option>
+          <option value="piece">{texts.piecesUntilTheyStrained}</option>
+          <option value="liquid">{texts.partLiquidMilkWine}</option>
         </Form.Select>
       </Form.Group>
       <Table form={form} />
       <Row className="g-2">
         <Col xs={6}>
-          <FormField {...{ form, name: 'usable', label: 'usable after trimming, %' }} placeholder="100" />
+          <FormField {...{ form, name: 'usable', label: texts.usableAfterTrimming }} placeholder="100" />
         </Col>
         <Col xs={6}>
           <FormField
-            {...{ form, name: 'eachWeighs', label: 'one weighs, if it is counted' }}
-            placeholder="not counted"
+            {...{ form, name: 'eachWeighs', label: texts.oneWeighsIfCounted }}
+            placeholder={texts.notCounted}
           />
         </Col>
       </Row>
       <Carries form={form} />
       <Button type="submit" disabled={busy}>
-        {busy ? 'Saving …' : 'Add to my ingredients'}
+        {busy ? texts.saving : texts.addMyIngredients}
       </Button>
       <TroubleText says={message} />
     </SaveForm>
@@ -96,13 +97,13 @@ export function NewIngredientForm({
 }
 
 const FIGURES = [
-  ['energyKj', 'energy, kJ'],
-  ['fat', 'fat, g'],
-  ['carbohydrate', 'carbohydrate, g'],
-  ['sugars', 'of which sugars, g'],
-  ['fibre', 'fibre, g'],
-  ['protein', 'protein, g'],
-  ['salt', 'salt, g'],
+  ['energyKj', texts.energyKj],
+  ['fat', texts.fatG],
+  ['carbohydrate', texts.carbohydrateG],
+  ['sugars', texts.whichSugarsG],
+  ['fibre', texts.fibreG],
+  ['protein', texts.proteinG],
+  ['salt', texts.saltG],
   ['alcoholVolPct', 'alcohol, % vol'],
 ] as const;
 
@@ -110,15 +111,15 @@ const FIGURES = [
 const Table = ({ form }: { readonly form: TheForm }) => (
   <fieldset>
     <legend className="fs-6">
-      The table on its packet, in{' '}
+      {texts.tablePacket}{' '}
       <Form.Select
         size="sm"
         className="d-inline-block w-auto"
-        aria-label="The table is per"
+        aria-label={texts.tablePer}
         {...form.register('label.per')}
       >
-        <option value="100 g">100 g</option>
-        <option value="100 ml">100 ml</option>
+        <option value="100 g">{texts.n100G}</option>
+        <option value={texts.n100Ml}>{texts.n100Ml}</option>
       </Form.Select>
     </legend>
     <Row className="g-2">
@@ -128,9 +129,7 @@ const Table = ({ form }: { readonly form: TheForm }) => (
         </Col>
       ))}
     </Row>
-    <p className="quiet small-line mb-0">
-      Leave out what is not stated. What the table does not account for is water.
-    </p>
+    <p className="quiet small-line mb-0">{texts.leaveOutWhatNot}</p>
   </fieldset>
 );
 

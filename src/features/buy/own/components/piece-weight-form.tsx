@@ -6,6 +6,7 @@ import { COUNT_UNITS } from '@/core/quantity';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import { saveOneWeighs } from '../wire';
+import * as texts from './texts';
 
 interface Props {
   readonly ingredient: string;
@@ -19,15 +20,15 @@ export function PieceWeightForm({ ingredient, name, unit, there }: Props) {
   const [typed, setTyped] = useState('');
   const [keep, state] = useSave(false);
   const of = COUNT_UNITS.find((u) => u === unit) ?? 'each';
-  const one = of === 'each' ? `One of ${name}` : `A ${of} of ${name}`;
+  const one = of === 'each' ? texts.one(name) : texts.aOf(of, name);
   const send = (): void =>
     void keep(() => saveOneWeighs({ id: ingredient, unit: of, typed })).then((ok) => ok && there());
   return (
     <span className="d-block mt-1" onClick={(event) => event.stopPropagation()}>
-      {one} weighs{' '}
+      {texts.weighs(one)}{' '}
       <input
         className="typed typed-narrow"
-        aria-label={`${one} weighs`}
+        aria-label={texts.weighs(one)}
         placeholder="35 g"
         autoComplete="off"
         value={typed}
@@ -35,7 +36,7 @@ export function PieceWeightForm({ ingredient, name, unit, there }: Props) {
         onKeyDown={(event) => event.key === 'Enter' && send()}
       />{' '}
       <Button variant="plain" size="sm" disabled={state.busy || typed.trim() === ''} onClick={send}>
-        Save
+        {texts.save}
       </Button>
       <TroubleText as="span" says={state.message} />
     </span>

@@ -9,6 +9,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { saveTaken } from '../../larder/wire';
 import { startingLike, type Starting } from '../actions';
 import { NewIngredientForm } from './new-ingredient-form';
+import * as texts from './texts';
 
 /** ms a name must have stood before anything is asked about it. */
 const STANDS_MS = 250;
@@ -51,15 +52,16 @@ export function UnknownName({
             )
           }
         >
-          Use “{s.name}”{s.called.toLowerCase() !== s.name.toLowerCase() && ` and call it ${s.called}`}
+          {texts.use(s.name)}
+          {s.called.toLowerCase() !== s.name.toLowerCase() && texts.call(s.called)}
         </Button>
       ))}
       <Button variant="plain" size="sm" className="mb-1" onClick={() => setMaking(true)}>
-        New ingredient …
+        {texts.newIngredient}
       </Button>
       <TroubleText as="span" says={state.message} />
       {making && (
-        <SidePanel title="An ingredient of your own" open close={() => setMaking(false)}>
+        <SidePanel title={texts.ingredientYourOwn} open close={() => setMaking(false)}>
           <NewIngredientForm
             name={said}
             kept={(name) => {

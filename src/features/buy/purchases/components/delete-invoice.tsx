@@ -12,6 +12,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { changesWithout } from '../actions';
 import type { PurchaseView } from '../queries';
 import { deleteInvoice } from '../wire';
+import * as texts from './texts';
 
 /** Takes an invoice back that was entered wrong, after saying what that moves; or lets it stand again. */
 export function DeleteInvoice({ view }: { readonly view: PurchaseView }) {
@@ -20,7 +21,7 @@ export function DeleteInvoice({ view }: { readonly view: PurchaseView }) {
   const [open, setOpen] = useState(false);
   const [keep, state] = useSave();
   const tell = useToast();
-  const name = `${view.kind === 'invoice' ? 'Invoice' : 'Credit note'} ${view.number}`;
+  const name = `${view.kind === 'invoice' ? 'Invoice' : texts.creditNoteUpper} ${view.number}`;
   const stand = (): void => void keep(() => deleteInvoice({ id: view.id, back: false }));
   const ask = (): void => {
     setOpen(true);
@@ -30,14 +31,15 @@ export function DeleteInvoice({ view }: { readonly view: PurchaseView }) {
     void keep(() => deleteInvoice({ id: view.id, back: true })).then((ok) => {
       if (!ok) return;
       setOpen(false);
-      tell(`${name} is taken back.`, stand);
+      tell(texts.takenBackName(name), stand);
     });
   if (view.withdrawnOn !== undefined)
     return (
       <span>
-        <b className="dearer">Undone {day(view.withdrawnOn)}</b>: it no longer counts.{' '}
+        <b className="dearer">{texts.undone(day(view.withdrawnOn))}</b>
+        {texts.noLongerCounts}{' '}
         <Button variant="outline-primary" size="sm" disabled={state.busy} onClick={stand}>
-          Restore
+          {texts.restore}
         </Button>
         <TroubleText says={state.message} />
       </span>
@@ -45,27 +47,24 @@ export function DeleteInvoice({ view }: { readonly view: PurchaseView }) {
   return (
     <>
       <Button variant="link" size="sm" onClick={ask}>
-        Undo
+        {texts.undo}
       </Button>
       {open && (
-        <SidePanel title={`Undo ${name}?`} open close={() => setOpen(false)}>
-          <p>
-            Its prices no longer count and its goods leave the stock. It stays here for reference, and its
-            number can be used again.
-          </p>
+        <SidePanel title={texts.undoName(name)} open close={() => setOpen(false)}>
+          <p>{texts.pricesNoLongerCount}</p>
           {moved === undefined ? (
             <p role="status" className="quiet">
-              Calculating what that changes …
+              {texts.calculatingWhatChanges}
             </p>
           ) : (
-            <ChangedCosts moved={moved} when="would move" />
+            <ChangedCosts moved={moved} when={texts.wouldChange} />
           )}
           <div className="d-flex gap-2">
             <Button disabled={state.busy} onClick={back}>
-              Undo
+              {texts.undo}
             </Button>
             <Button variant="plain" onClick={() => setOpen(false)}>
-              Cancel
+              {texts.cancel}
             </Button>
           </div>
           <TroubleText says={state.message} />

@@ -14,6 +14,7 @@ import { factsAbout } from './question';
 import { RemoveLine } from './remove-line';
 import { emptyGoods, type DraftGoods } from './use-draft';
 import type { Invoice } from './use-invoice';
+import * as texts from './texts';
 
 interface Props {
   readonly index: number;
@@ -24,20 +25,20 @@ const FIELDS = ['packs', 'packPrice', 'delivered', 'rejected'] as const;
 type Field = (typeof FIELDS)[number];
 const FIELD_WORDS: Readonly<Record<Field, string>> = {
   packs: 'packs',
-  packPrice: 'net price of a pack',
-  delivered: 'what came',
-  rejected: 'what was returned at the door',
+  packPrice: texts.netPricePack,
+  delivered: texts.whatCame,
+  rejected: texts.whatReturnedDoor,
 };
 /** The same in a word, where lines are folded. */
 const SHORT: Readonly<Record<Field, string>> = {
   packs: 'packs',
-  packPrice: 'net a pack',
+  packPrice: texts.netPack,
   delivered: 'came',
   rejected: 'returned',
 };
 /** A price that moved by more than this is worth a word. */
 const MOVED = 0.1;
-const NEW = { id: 'new', name: 'New item …' };
+const NEW = { id: 'new', name: texts.newItem };
 
 /** One goods line: article, packs, price and what came, with what was understood beside it. */
 export function GoodsRow(props: Props) {
@@ -76,7 +77,7 @@ export function GoodsRow(props: Props) {
           )}
         </td>
         <td>
-          {!page.corrects && <RemoveLine label={`Remove ${read.name}`} act={() => takeOut(i, read.name)} />}
+          {!page.corrects && <RemoveLine label={texts.remove(read.name)} act={() => takeOut(i, read.name)} />}
         </td>
       </tr>
       {line.newArticle && (
@@ -108,7 +109,7 @@ function Notes({
           <div role="alert" className="warning">
             {read.question}{' '}
             <Button variant="plain" size="sm" onClick={() => props.invoice.mean(line)}>
-              It is right
+              {texts.right}
             </Button>
           </div>
         )}
@@ -127,9 +128,9 @@ const OfWhat = ({
   readonly packs: number | undefined;
 }) => (
   <>
-    {article?.name ?? 'an article that has gone'}
+    {article?.name ?? texts.articleGone}
     <div className="small-line quiet">
-      {article?.pack}, {packs} invoiced
+      {article?.pack}, {packs} {texts.invoiced}
     </div>
   </>
 );
@@ -153,18 +154,18 @@ function Understood({
     <>
       {credits ? (
         <>
-          {money(r.money.toNumber())} back{r.acceptedG < 0 && `, ${kilos(-r.acceptedG)} out of the store`}
+          {texts.back(money(r.money.toNumber()))}
+          {r.acceptedG < 0 && texts.outStore(kilos(-r.acceptedG))}
         </>
       ) : (
         <>
-          {kilos(r.acceptedG)} for {money(r.money.toNumber())}
-          {r.acceptedG > 0 && `, ${money((r.money.toNumber() / r.acceptedG) * 1000)} per kilo`}
+          {texts.forText(kilos(r.acceptedG), money(r.money.toNumber()))}
+          {r.acceptedG > 0 && texts.perKilo(money((r.money.toNumber() / r.acceptedG) * 1000))}
         </>
       )}
       {Math.abs(moved) > MOVED && (
         <div className={moved > 0 ? 'dearer' : 'cheaper'}>
-          {moved > 0 ? '▲' : '▼'} {Math.round(Math.abs(moved) * 100)} % {moved > 0 ? 'dearer' : 'cheaper'}{' '}
-          than the last
+          {texts.dearerCheaperThanLast(moved > 0 ? '▲' : '▼', Math.round(Math.abs(moved) * 100), moved)}
         </div>
       )}
       {deliveryWords(r).map((w) => (
@@ -210,8 +211,8 @@ function WhichArticle({
   };
   return (
     <Combo<{ id: string; name: string; says?: string }>
-      label={`Line ${i + 1}, article`}
-      placeholder="what is it?"
+      label={texts.lineArticle(i + 1)}
+      placeholder={texts.what}
       className="which-thing"
       inputRef={field.ref}
       chosen={line.newArticle ? NEW : goods.articles.get(line.article)}
@@ -228,11 +229,11 @@ function InPlaceOf({ index: i, invoice: { form, goods } }: Props) {
   const { field } = useController({ control: form.control, name: `lines.${i}.inPlaceOf` });
   return (
     <div className="small-line quiet d-flex align-items-center gap-2">
-      came in place of
+      {texts.camePlaceLower}
       <Combo
         size="sm"
-        label={`Line ${i + 1}, in place of`}
-        placeholder="nothing: it is what was ordered"
+        label={texts.linePlace(i + 1)}
+        placeholder={texts.nothingWhatOrdered}
         className="which-thing"
         inputRef={field.ref}
         chosen={goods.articles.get(field.value)}
@@ -249,14 +250,18 @@ function useRead({ index: i, invoice }: Props, line: DraftGoods) {
   const article = goods.articles.get(line.article);
   const supplier = useWatch({ control: form.control, name: 'supplier' });
   const facts = factsAbout(line, { ...goods, manner });
-  const kind = page.corrects ? 'credit note' : 'invoice';
+  const kind = page.corrects ? texts.creditNote : 'invoice';
   const read = facts && understandGoods(line, facts, manner, kind);
   const started = line.packs.trim() !== '' && line.packPrice.trim() !== '';
   const live = read && !read.ok && started ? read.trouble : undefined;
   const own = messagesOf(form.formState.errors.lines?.[i]);
   const theirs =
     article && !page.corrects && article.supplier !== supplier
-      ? `${article.name} is ${named(page.suppliers, article.supplier)}’s: choose what ${named(page.suppliers, supplier)} sells.`
+      ? texts.sChooseWhatSells(
+          article.name,
+          named(page.suppliers, article.supplier),
+          named(page.suppliers, supplier),
+        )
       : undefined;
   const wrong = (field: string): boolean =>
     live?.path === field ||
@@ -314,7 +319,7 @@ function OneField({
   return (
     <input
       className="typed"
-      aria-label={`Line ${i + 1}, ${FIELD_WORDS[field]}`}
+      aria-label={texts.lineIFieldWords(i + 1, FIELD_WORDS[field])}
       aria-invalid={wrong ? true : undefined}
       aria-describedby={describedBy}
       autoComplete="off"

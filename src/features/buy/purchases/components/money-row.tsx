@@ -3,6 +3,7 @@
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { RemoveLine } from './remove-line';
 import type { Invoice } from './use-invoice';
+import * as texts from './texts';
 
 const WORDS = { deposit: 'Deposit', tax: 'Tax', delivery: 'Delivery', discount: 'Discount' } as const;
 
@@ -22,13 +23,13 @@ export function MoneyRow({
       <tr>
         <td>
           {WORDS[is]}
-          <span className="small-line quiet"> in no price</span>
+          <span className="small-line quiet"> {texts.noPrice}</span>
         </td>
         <td />
         <td data-of="money">
           <input
             className="typed"
-            aria-label={`Line ${i + 1}, ${WORDS[is]}`}
+            aria-label={texts.lineIWords(i + 1, WORDS[is])}
             aria-invalid={wrong ? true : undefined}
             autoComplete="off"
             {...form.register(`lines.${i}.amount`)}
@@ -37,14 +38,14 @@ export function MoneyRow({
         <td colSpan={3} className="left">
           <input
             className="typed typed-text w-100"
-            aria-label={`Line ${i + 1}, note`}
-            placeholder="note"
+            aria-label={texts.lineNote(i + 1)}
+            placeholder={texts.note}
             {...form.register(`lines.${i}.note`)}
           />
           <TroubleText as="div" says={wrong} />
         </td>
         <td>
-          <RemoveLine label={`Take line ${i + 1} out`} act={() => takeOut(i, WORDS[is])} />
+          <RemoveLine label={texts.removeLine(i + 1)} act={() => takeOut(i, WORDS[is])} />
         </td>
       </tr>
     </tbody>

@@ -6,6 +6,7 @@ import { Combo } from '@/ui/forms/combo';
 import type { NewArticle } from '../wire';
 import { packOf } from './article-facts';
 import type { Invoice } from './use-invoice';
+import * as texts from './texts';
 
 /** What has to be said of an article that was never bought before; what its pack cannot be weighed without is asked for. */
 export function NewArticleFields({
@@ -25,7 +26,7 @@ export function NewArticleFields({
       {label}
       <input
         className="typed typed-text w-100"
-        aria-label={`Line ${i + 1}, ${label.toLowerCase()}`}
+        aria-label={texts.lineILabel(i + 1, label.toLowerCase())}
         autoComplete="off"
         placeholder={placeholder}
         {...form.register(`lines.${i}.newArticle.${key}`, { onChange: () => form.clearErrors(`lines.${i}`) })}
@@ -35,10 +36,10 @@ export function NewArticleFields({
   return (
     <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-end">
       <label>
-        It is
+        {texts.itIs}
         <Combo
-          label={`Line ${i + 1}, ingredient`}
-          placeholder="which ingredient?"
+          label={texts.lineIngredient(i + 1)}
+          placeholder={texts.whichIngredient}
           className="which-thing"
           inputRef={which.ref}
           chosen={goods.ingredients.get(typed.ingredient)}
@@ -46,18 +47,18 @@ export function NewArticleFields({
           choose={(ingredient) => which.onChange(ingredient?.id ?? '')}
         />
       </label>
-      {field('name', 'Called on the invoice', 'Leeks, washed')}
+      {field('name', texts.calledInvoice, texts.leeksWashed)}
       {field('code', 'Code', 'LE5')}
-      {field('pack', 'Packed as', '6 x 2.5 kg')}
-      {(asks === 'piece-weight-unknown' || given.each) && field('eachWeighs', 'One of them weighs', '180 g')}
-      {(asks === 'density-unknown' || given.litre) && field('litreWeighs', 'A litre of it weighs', '420 g')}
+      {field('pack', texts.packed, '6 x 2.5 kg')}
+      {(asks === 'piece-weight-unknown' || given.each) && field('eachWeighs', texts.oneThemWeighs, '180 g')}
+      {(asks === 'density-unknown' || given.litre) && field('litreWeighs', texts.litreWeighs, '420 g')}
       <span className="small-line quiet">
         {pack && !pack.ok && <span className="trouble">{pack.trouble.message}</span>}
         {asks && grams && !grams.ok && (
-          <span className="warning">{grams.trouble.message} Weigh it once and say so.</span>
+          <span className="warning">{texts.weighOnceSay(grams.trouble.message)}</span>
         )}
-        {grams?.ok && `one pack is ${(grams.value.grams / 1000).toFixed(2)} kg (${grams.value.via})`}
-        {!page.larder && 'The larder is empty: take ingredients from the larder first.'}
+        {grams?.ok && texts.onePackKg((grams.value.grams / 1000).toFixed(2), grams.value.via)}
+        {!page.larder && texts.larderEmptyTakeIngredients}
       </span>
     </Stack>
   );

@@ -16,6 +16,7 @@ import { MoneyRow } from './money-row';
 import { PurchaseHead } from './purchase-head';
 import { emptyGoods } from './use-draft';
 import { totalOf, useInvoice, type Invoice } from './use-invoice';
+import * as texts from './texts';
 
 const EXTRAS = { deposit: 'Deposit', tax: 'Tax', delivery: 'Delivery', discount: 'Discount' } as const;
 
@@ -25,20 +26,16 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
   const { found, goOn, forget } = invoice;
   return (
     <SaveForm of={{ submit: (event) => void invoice.send(event as FormEvent) }}>
-      <h1>{page.corrects ? `Credit note for ${page.corrects.number}` : 'New invoice'}</h1>
-      <p className="lead-line">
-        {page.corrects
-          ? 'Say beside each line how many packs are credited; what is left empty is not on it. “Went back” only for goods that left the store again.'
-          : 'As on the paper. You can type sums, such as 3*12.50. If something else arrived, say so beside it.'}
-      </p>
+      <h1>{page.corrects ? texts.newPurchaseCreditNote(page.corrects.number) : texts.newInvoice}</h1>
+      <p className="lead-line">{page.corrects ? texts.sayBesideEachLine : texts.paperYouCanType}</p>
       {found && (
         <Alert variant="primary" role="status" className="my-2">
-          {page.corrects ? 'A credit note' : 'An invoice'} started on this device was not saved.{' '}
+          {page.corrects ? texts.creditNote2 : texts.invoiceUpper} {texts.startedDeviceNotSaved}{' '}
           <Button variant="plain" size="sm" onClick={() => goOn(found)}>
-            Go on with it
+            {texts.go}
           </Button>{' '}
           <Button variant="plain" size="sm" onClick={forget}>
-            Delete
+            {texts.deleteText}
           </Button>
         </Alert>
       )}
@@ -56,16 +53,16 @@ function Lines({ invoice }: { readonly invoice: Invoice }) {
     <SheetTable className="roomy folds">
       <thead>
         <tr>
-          <th scope="col">What</th>
-          <th scope="col">{page.corrects ? 'packs credited' : 'packs'}</th>
-          <th scope="col">net a pack</th>
-          <th scope="col">{page.corrects ? 'went back' : 'received, if different'}</th>
-          {!page.corrects && <th scope="col">returned</th>}
+          <th scope="col">{texts.whatUpper}</th>
+          <th scope="col">{page.corrects ? texts.packsCredited : texts.packs}</th>
+          <th scope="col">{texts.netPack}</th>
+          <th scope="col">{page.corrects ? texts.wentBack : texts.receivedIfDifferent}</th>
+          {!page.corrects && <th scope="col">{texts.returned}</th>}
           <th scope="col" className="left">
-            understood
+            {texts.understood}
           </th>
           <th scope="col">
-            <span className="visually-hidden">Take out</span>
+            <span className="visually-hidden">{texts.takeOut}</span>
           </th>
         </tr>
       </thead>
@@ -92,7 +89,7 @@ function Foot({ invoice }: { readonly invoice: Invoice }) {
             variant="plain"
             onClick={() => lines.append(emptyGoods(), { focusName: `lines.${lines.fields.length}.article` })}
           >
-            Add line
+            {texts.addLine}
           </Button>
           {extras.map((is) => (
             <Button
@@ -114,7 +111,7 @@ function Foot({ invoice }: { readonly invoice: Invoice }) {
       <Together invoice={invoice} />
       <Button type="submit" disabled={busy}>
         {busy && <Spinner size="sm" className="me-2" aria-hidden="true" />}
-        {busy ? 'Saving …' : 'Save'}
+        {busy ? texts.saving : texts.save}
       </Button>
     </Stack>
   );
@@ -132,7 +129,7 @@ const CreditAll = ({ invoice: { form, page, lines } }: { readonly invoice: Invoi
       )
     }
   >
-    Credit all of it
+    {texts.creditAll}
   </Button>
 );
 
@@ -142,7 +139,7 @@ function Together({ invoice: { form, goods, manner } }: { readonly invoice: Invo
   return (
     <div className="invoice-total ms-auto text-end">
       <span className="fig-large">{money(totalOf(form.getValues(), goods.articles, manner))}</span>
-      <span className="fig-label">together, as on the paper</span>
+      <span className="fig-label">{texts.togetherPaper}</span>
     </div>
   );
 }
@@ -155,12 +152,12 @@ function WhatIsWrong({ invoice: { form, asks } }: { readonly invoice: Invoice })
     submitCount > 0 && !isSubmitting
       ? form.getValues('lines').filter((line) => asks(line) !== undefined).length
       : 0;
-  const counted = (n: number): string => (n === 1 ? 'one thing is' : `${n} things are`);
+  const counted = (n: number): string => (n === 1 ? texts.oneThing : texts.things(n));
   return (
     <>
       <TroubleText says={errors.root?.server?.message} />
-      {marked > 0 && <TroubleText says={`Not saved yet: ${counted(marked)} marked above.`} />}
-      {marked === 0 && asked > 0 && <TroubleText says={`Not saved yet: ${counted(asked)} asked above.`} />}
+      {marked > 0 && <TroubleText says={texts.notSavedYetMarked(counted(marked))} />}
+      {marked === 0 && asked > 0 && <TroubleText says={texts.notSavedYetAsked(counted(asked))} />}
     </>
   );
 }

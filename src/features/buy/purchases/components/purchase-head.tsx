@@ -6,6 +6,7 @@ import { DayField } from '@/ui/forms/day-field';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSearch } from '@/ui/tables/use-search';
 import type { Invoice } from './use-invoice';
+import * as texts from './texts';
 
 /** Whose invoice it is, its number and its day. */
 export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: Invoice }) {
@@ -13,14 +14,14 @@ export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: In
   const { errors } = formState;
   const supplier = useController({ control, name: 'supplier' }).field;
   const on = useController({ control, name: 'on' }).field;
-  const number = page.corrects ? 'Credit note number' : 'Invoice number';
+  const number = page.corrects ? texts.creditNoteNumber : texts.invoiceNumber;
   return (
     <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-start my-3">
       <div>
-        <Form.Label>Supplier</Form.Label>
+        <Form.Label>{texts.supplier}</Form.Label>
         <Combo
-          label="Supplier"
-          placeholder="Who is it from?"
+          label={texts.supplier}
+          placeholder={texts.whoFrom}
           className="which-thing"
           inputRef={supplier.ref}
           disabled={page.corrects !== undefined}
@@ -44,10 +45,10 @@ export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: In
         <TroubleText id="number-mistake" as="span" says={errors.number?.message} />
       </div>
       <div>
-        <Form.Label>Day on it</Form.Label>
+        <Form.Label>{texts.dayUpper}</Form.Label>
         <DayField
           free
-          label="Day on it"
+          label={texts.dayUpper}
           value={on.value}
           max={page.today}
           inputRef={on.ref}

@@ -8,6 +8,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { useSearch } from '@/ui/tables/use-search';
 import type { PurchaseList } from '../queries';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** Invoices and credit notes as they came, newest first. */
 export function PurchaseListView({ list }: { list: PurchaseList }) {
@@ -15,31 +16,24 @@ export function PurchaseListView({ list }: { list: PurchaseList }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Purchases</h1>
-          <p className="lead-line">
-            Every invoice as it came. It updates prices; a credit note corrects it, and a wrong one can be
-            undone.
-          </p>
+          <h1>{texts.purchases}</h1>
+          <p className="lead-line">{texts.everyInvoiceCameUpdates}</p>
         </div>
         <FromSupplier list={list} />
         {list.mayEdit && (
           <Link prefetch={false} href="/buy/purchases/new" className="btn btn-primary">
-            New invoice
+            {texts.newInvoice}
           </Link>
         )}
       </Stack>
-      {list.rows.length === 0 ? (
-        <p>No invoices yet. Save the first one and its prices are in the price book.</p>
-      ) : (
-        <Purchases list={list} />
-      )}
+      {list.rows.length === 0 ? <p>{texts.noInvoicesYetSave}</p> : <Purchases list={list} />}
       {list.more && (
         <p className="my-3">
           <Link
             prefetch={false}
             href={`/buy/purchases?${new URLSearchParams({ ...(list.supplier ? { supplier: list.supplier } : {}), on: list.more.on, id: list.more.id }).toString()}`}
           >
-            Older ones
+            {texts.olderOnes}
           </Link>
         </p>
       )}
@@ -51,8 +45,8 @@ function FromSupplier({ list }: { readonly list: PurchaseList }) {
   const router = useRouter();
   return (
     <Combo
-      label="From which supplier"
-      placeholder="from all suppliers"
+      label={texts.fromWhichSupplier}
+      placeholder={texts.fromAllSuppliers}
       className="which-thing ms-auto"
       chosen={list.suppliers.find((s) => s.id === list.supplier)}
       find={useSearch(list.suppliers)}
@@ -67,19 +61,19 @@ function Purchases({ list }: { readonly list: PurchaseList }) {
     <SheetTable className="list-table tall">
       <thead>
         <tr>
-          <th scope="col">Supplier</th>
+          <th scope="col">{texts.supplier}</th>
           <th scope="col" className="left">
-            Number
+            {texts.number}
           </th>
           <th scope="col" className="left">
-            Day
+            {texts.day}
           </th>
-          <th scope="col">lines</th>
+          <th scope="col">{texts.lines}</th>
           <th scope="col" className="left">
-            not as invoiced
+            {texts.notInvoiced}
           </th>
-          <th scope="col">{currencySign} other</th>
-          <th scope="col">{currencySign} goods, net</th>
+          <th scope="col">{texts.other(currencySign)}</th>
+          <th scope="col">{texts.goodsNet(currencySign)}</th>
         </tr>
       </thead>
       <tbody>
@@ -90,15 +84,15 @@ function Purchases({ list }: { readonly list: PurchaseList }) {
               <Link prefetch={false} href={`/buy/purchases/${p.id}`}>
                 {p.number}
               </Link>
-              {p.kind === 'credit note' && <span className="quiet"> credit note</span>}
-              {p.withdrawn && <span className="dearer"> taken back</span>}
+              {p.kind === 'credit note' && <span className="quiet"> {texts.creditNote}</span>}
+              {p.withdrawn && <span className="dearer"> {texts.takenBack}</span>}
             </td>
             <td className="left fig">{day(p.on)}</td>
             <td className="fig">{p.lines}</td>
             <td className="left">
               {p.odd > 0 && (
                 <span className="warning">
-                  {p.odd} {p.odd === 1 ? 'line' : 'lines'}
+                  {p.odd} {p.odd === 1 ? texts.line : texts.lines}
                 </span>
               )}
             </td>

@@ -6,6 +6,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { DeleteInvoice } from './delete-invoice';
 import type { PurchaseView, PurchaseViewLine } from '../queries';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** One invoice or credit note: what came, what it cost, and what was odd about it. */
 export function PurchasePage({ view }: { view: PurchaseView }) {
@@ -15,7 +16,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>
-            {view.kind === 'invoice' ? 'Invoice' : 'Credit note'} {view.number}
+            {view.kind === 'invoice' ? texts.invoice : texts.creditNoteUpper} {view.number}
           </h1>
           <WhereFrom view={view} />
         </div>
@@ -30,22 +31,22 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
             href={`/buy/purchases/new?corrects=${view.id}`}
             className="btn btn-outline-primary"
           >
-            New credit note
+            {texts.newCreditNote}
           </Link>
         )}
       </Stack>
       <SheetTable className="roomy">
         <thead>
           <tr>
-            <th scope="col">Item</th>
+            <th scope="col">{texts.item}</th>
             <th scope="col" className="left">
-              Pack
+              {texts.pack}
             </th>
-            <th scope="col">packs</th>
-            <th scope="col">{currencySign} a pack</th>
-            <th scope="col">received</th>
-            <th scope="col">{currencySign} per kg received</th>
-            <th scope="col">{currencySign} net</th>
+            <th scope="col">{texts.packs}</th>
+            <th scope="col">{texts.packCurrencySign(currencySign)}</th>
+            <th scope="col">{texts.received}</th>
+            <th scope="col">{texts.perKgReceived(currencySign)}</th>
+            <th scope="col">{texts.net(currencySign)}</th>
           </tr>
         </thead>
         <tbody>
@@ -54,7 +55,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
           ))}
           <tr>
             <td colSpan={6} className="strong">
-              Together
+              {texts.together}
             </td>
             <td className="fig strong">{money(view.total)}</td>
           </tr>
@@ -82,7 +83,7 @@ function Line({ line: l }: { line: PurchaseViewLine }) {
         )}
         {l.instead && (
           <div>
-            <span className="warning">Came in place of {l.instead.of}.</span>
+            <span className="warning">{texts.camePlace(l.instead.of)}</span>
             <ul>
               {l.instead.differences.map((d) => (
                 <li key={d.message} className={d.grave ? 'dearer' : ''}>
@@ -108,10 +109,10 @@ function WhereFrom({ view }: { readonly view: PurchaseView }) {
   const { day } = useFormatters();
   return (
     <p className="lead-line">
-      {view.supplier}, {day(view.on)}, entered {day(view.recordedAt)}
+      {texts.entered(view.supplier, day(view.on), day(view.recordedAt))}
       {view.corrects && (
         <>
-          {' · corrects '}
+          {texts.corrects}
           <Link prefetch={false} href={`/buy/purchases/${view.corrects.id}`}>
             {view.corrects.number}
           </Link>
@@ -119,7 +120,7 @@ function WhereFrom({ view }: { readonly view: PurchaseView }) {
       )}
       {view.credits.map((c) => (
         <span key={c.id}>
-          {' · credited by '}
+          {texts.credited}
           <Link prefetch={false} href={`/buy/purchases/${c.id}`}>
             {c.number}
           </Link>

@@ -23,7 +23,11 @@ export function factsAbout(
 }
 
 /** What a pack cost last; of something new, what its weight of the ingredient costs now. */
-function lastPrice(line: DraftGoods, { articles, ingredients }: KnownFacts, packG: number): number | undefined {
+function lastPrice(
+  line: DraftGoods,
+  { articles, ingredients }: KnownFacts,
+  packG: number,
+): number | undefined {
   const article = articles.get(line.article);
   if (article) return article.lastPackPrice === undefined ? undefined : Number(article.lastPackPrice);
   const perKg = ingredients.get(line.newArticle?.ingredient ?? '')?.perKg;

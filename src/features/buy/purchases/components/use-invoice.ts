@@ -13,6 +13,7 @@ import { savePurchase, Purchase } from '../wire';
 import { begin, isBlank, useKeptDraft, type Draft, type DraftGoods, type DraftLine } from './use-draft';
 import { useGoods } from './use-goods';
 import { priceOf, questionAbout } from './question';
+import * as texts from './texts';
 
 /** An invoice being written down: its form, what it names, what is asked about it, and how it is sent. */
 export function useInvoice(page: PurchaseForm) {
@@ -40,7 +41,7 @@ export function useInvoice(page: PurchaseForm) {
     const was = form.getValues(`lines.${i}`);
     lines.remove(i);
     form.clearErrors();
-    tell(`${name} is taken out.`, () => lines.insert(i, was));
+    tell(texts.removed(name), () => lines.insert(i, was));
   };
   const send = async (draft: Draft): Promise<void> => {
     if (draft.lines.some((line) => asks(line) !== undefined)) return;
@@ -54,7 +55,7 @@ export function useInvoice(page: PurchaseForm) {
     }
     const told: readonly Mistake[] =
       answer.code === 'no-answer'
-        ? [{ path: '', message: noAnswer('what you typed stands here and in this browser') }]
+        ? [{ path: '', message: noAnswer(texts.whatYouTypedKept) }]
         : (answer.mistakes ?? [answer]);
     told.forEach(({ path, message }, i) =>
       form.setError(placeOf(path, places), { type: 'server', message }, { shouldFocus: i === 0 }),

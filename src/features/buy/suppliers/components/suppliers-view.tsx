@@ -18,10 +18,11 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import { over } from '@/wire';
 import { saveSupplier, archiveSupplier } from '../wire';
 import type { SupplierRow, SuppliersPage } from '../queries';
+import * as texts from './texts';
 
 const Typed = z.object({
-  name: z.string().trim().min(1, 'What is the supplier called?'),
-  priceList: z.string().max(300, 'An address has at most 300 characters.'),
+  name: z.string().trim().min(1, texts.whatSupplierCalled),
+  priceList: z.string().max(300, texts.addressMost300Characters),
 });
 
 /** Who sells to the kitchen, and where their lists are fetched. */
@@ -31,30 +32,30 @@ export function SuppliersView({ page }: { readonly page: SuppliersPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>Suppliers</h1>
-          <p className="lead-line">Who sells here, and where their price lists are fetched.</p>
+          <h1>{texts.suppliers}</h1>
+          <p className="lead-line">{texts.whoSellsHereWhere}</p>
         </div>
         {page.mayEdit && (
           <Button variant="outline-primary" onClick={() => setOpen('new')}>
-            New supplier
+            {texts.newSupplier}
           </Button>
         )}
       </Stack>
       {page.rows.length === 0 ? (
-        <p className="quiet">No suppliers yet. Add one here, or type a new one on the first invoice.</p>
+        <p className="quiet">{texts.noSuppliersYetAdd}</p>
       ) : (
         <SheetTable className="list-table">
           <thead>
             <tr>
-              <th scope="col">Supplier</th>
+              <th scope="col">{texts.supplier}</th>
               <th scope="col" className="left">
-                sells
+                {texts.sells}
               </th>
               <th scope="col" className="left">
-                list
+                {texts.list}
               </th>
               <th scope="col">
-                <span className="visually-hidden">Change</span>
+                <span className="visually-hidden">{texts.change}</span>
               </th>
             </tr>
           </thead>
@@ -65,9 +66,15 @@ export function SuppliersView({ page }: { readonly page: SuppliersPage }) {
           </tbody>
         </SheetTable>
       )}
-      {page.mayEdit && <ArchivedList rows={page.away} bringBack={(id) => archiveSupplier({ id, away: false })} />}
+      {page.mayEdit && (
+        <ArchivedList rows={page.away} bringBack={(id) => archiveSupplier({ id, away: false })} />
+      )}
       {open && (
-        <SidePanel title={open === 'new' ? 'New supplier' : open.name} open close={() => setOpen(undefined)}>
+        <SidePanel
+          title={open === 'new' ? texts.newSupplier : open.name}
+          open
+          close={() => setOpen(undefined)}
+        >
           <SupplierForm supplier={open === 'new' ? undefined : open} close={() => setOpen(undefined)} />
         </SidePanel>
       )}
@@ -89,8 +96,7 @@ function Row({
   const away = (): void =>
     void keep(() => archiveSupplier({ id: s.id, away: true })).then(
       (ok) =>
-        ok &&
-        tell(`${s.name} is archived.`, () => void keep(() => archiveSupplier({ id: s.id, away: false }))),
+        ok && tell(texts.archived(s.name), () => void keep(() => archiveSupplier({ id: s.id, away: false }))),
     );
   const more = s.articles - s.sells.length;
   return (
@@ -106,24 +112,24 @@ function Row({
         <TroubleText says={state.message} />
       </td>
       <td className="left small-line">
-        {s.articles === 0 ? 'nothing yet' : s.sells.join(', ')}
-        {more > 0 && ` and ${more} more`}
+        {s.articles === 0 ? texts.nothingYet : s.sells.join(', ')}
+        {more > 0 && texts.more(more)}
       </td>
-      <td className="left small-line">{s.priceList === '' ? 'none' : 'fetched'}</td>
+      <td className="left small-line">{s.priceList === '' ? texts.none : texts.fetched}</td>
       <td>
         {mayEdit && (
           <span className="d-flex justify-content-end gap-3">
-            <Button variant="link" size="sm" aria-label={`Change ${s.name}`} onClick={change}>
-              Change
+            <Button variant="link" size="sm" aria-label={texts.changeName(s.name)} onClick={change}>
+              {texts.change}
             </Button>
             <Button
               variant="link"
               size="sm"
-              aria-label={`Archive ${s.name}`}
+              aria-label={texts.archive(s.name)}
               disabled={state.busy}
               onClick={away}
             >
-              Archive
+              {texts.archiveUpper}
             </Button>
           </span>
         )}
@@ -153,10 +159,10 @@ function SupplierForm({
   const { form } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'What the supplier is called' }} autoFocus />
+      <FormField {...{ form, name: 'name', label: texts.whatSupplierCalledUpper }} autoFocus />
       <FormField
-        {...{ form, name: 'priceList', label: 'Where its price list is fetched' }}
-        placeholder="https://… or nothing"
+        {...{ form, name: 'priceList', label: texts.wherePriceListFetched }}
+        placeholder={texts.httpsOrNothing}
       />
       <SaveButton of={keeping} />
     </SaveForm>

@@ -17,6 +17,7 @@ import { SelectField } from '../../components/select-field';
 import { openKitchen } from '../actions';
 import { FirstTyped } from '../wire';
 import { placesHere, type Places } from './places';
+import * as texts from './texts';
 
 const NOTHING = {
   word: '',
@@ -35,11 +36,9 @@ export function FirstVisit() {
   return (
     <main className="mt-5" style={{ maxWidth: 760 }}>
       <h1 className="fs-1">
-        <PotMark /> Half Pot
+        <PotMark /> {texts.halfPot}
       </h1>
-      <p className="lead-line">
-        A kitchen of your own. All of this can be changed later, under This kitchen.
-      </p>
+      <p className="lead-line">{texts.kitchenYourOwnAll}</p>
       {/* What the browser stands in is known only there. */}
       {useHydrated() && <Beginning places={placesHere()} />}
     </main>
@@ -58,30 +57,30 @@ function Beginning({ places }: { readonly places: Places }) {
     <SaveForm className="stacked" of={keeping}>
       <Row className="g-3 my-1">
         <Col sm={8}>
-          <FormField {...{ form, name: 'name', label: 'What the kitchen is called' }} autoFocus />
+          <FormField {...{ form, name: 'name', label: texts.whatKitchenCalled }} autoFocus />
         </Col>
         <Col sm={4}>
-          <FormField {...{ form, name: 'word', label: 'The word that the command printed' }} />
+          <FormField {...{ form, name: 'word', label: texts.wordCommandPrinted }} />
         </Col>
         <Col sm={6}>
-          <FormField {...{ form, name: 'manager', label: 'Your name, its first manager' }} />
+          <FormField {...{ form, name: 'manager', label: texts.yourNameFirstManager }} />
         </Col>
         <Col sm={6}>
           <FormField
-            {...{ form, name: 'password', label: 'Your password' }}
+            {...{ form, name: 'password', label: texts.yourPassword }}
             type="password"
             autoComplete="new-password"
-            placeholder="at least 8 characters"
+            placeholder={texts.least8Characters}
           />
         </Col>
         <Col sm={4}>
-          <SelectField form={form} name="currency" label="Currency" list={places.currencies} />
+          <SelectField form={form} name="currency" label={texts.currency} list={places.currencies} />
         </Col>
         <Col sm={4}>
-          <SelectField form={form} name="locale" label="Number and date format" list={places.locales} />
+          <SelectField form={form} name="locale" label={texts.numberDateFormat} list={places.locales} />
         </Col>
         <Col sm={4}>
-          <SelectField form={form} name="zone" label="Time zone" list={places.zones} />
+          <SelectField form={form} name="zone" label={texts.timeZone} list={places.zones} />
         </Col>
         <Col sm={12}>
           <WhichCups form={form} />
@@ -89,7 +88,7 @@ function Beginning({ places }: { readonly places: Places }) {
       </Row>
       <Begins form={form} />
       <Button type="submit" className="mt-3" disabled={busy || kept}>
-        {busy || kept ? 'Opening …' : 'Open the kitchen'}
+        {busy || kept ? texts.opening : texts.openKitchen}
       </Button>
       <TroubleText says={message} />
     </SaveForm>
@@ -98,7 +97,7 @@ function Beginning({ places }: { readonly places: Places }) {
 
 const WhichCups = ({ form }: { readonly form: TheForm }) => (
   <Form.Group controlId="units">
-    <Form.Label>Amounts, cups and spoons</Form.Label>
+    <Form.Label>{texts.amountsCupsSpoons}</Form.Label>
     <Form.Select {...form.register('units')}>
       {(['metric', 'us', 'imperial'] satisfies Cups[]).map((of) => (
         <option key={of} value={of}>
@@ -110,22 +109,22 @@ const WhichCups = ({ form }: { readonly form: TheForm }) => (
 );
 
 const BEGINS = [
-  ['empty', 'Empty: the first pot sheet is written next'],
-  ['demo', 'As a copy of the demo, to play in'],
-  ['file', 'From a kitchen file'],
+  ['empty', texts.emptyFirstPotSheet],
+  ['demo', texts.copyDemoTryThings],
+  ['file', texts.fromKitchenFile],
 ] as const;
 
 /** What of the fields above does not count where it does not begin empty. */
 const KEEPS = {
-  demo: 'Its prices stay in euro, its figures and cups are the demo’s.',
-  file: 'Its name, currency, figures, zone and cups are the file’s own.',
+  demo: texts.pricesStayEuroFigures,
+  file: texts.nameCurrencyFiguresZone,
 } as const;
 
 function Begins({ form }: { readonly form: TheForm }) {
   const begins = form.watch('begins');
   return (
     <fieldset className="mt-3">
-      <legend className="fs-6 mb-2">Start with</legend>
+      <legend className="fs-6 mb-2">{texts.start}</legend>
       {BEGINS.map(([value, words]) => (
         <Form.Check
           key={value}
@@ -138,7 +137,7 @@ function Begins({ form }: { readonly form: TheForm }) {
       ))}
       {begins === 'file' && (
         <Form.Group controlId="kitchen-file" className="mt-2">
-          <Form.Label visuallyHidden>The kitchen file</Form.Label>
+          <Form.Label visuallyHidden>{texts.kitchenFile}</Form.Label>
           <Form.Control
             type="file"
             accept=".json,application/json"

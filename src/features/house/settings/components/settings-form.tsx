@@ -17,6 +17,7 @@ import { placesHere, type Places } from '../../first/components/places';
 import type { HousePage } from '../../queries';
 import { useFormatters } from '@/ui/formatters-context';
 import { BESIDE, saveSettings, SettingsTyped } from '../wire';
+import * as texts from './texts';
 
 type TheForm = UseFormReturn<SettingsTyped>;
 
@@ -25,7 +26,7 @@ export function Settings({ page }: { readonly page: HousePage }) {
   // The names of currencies and zones are the browser's own.
   return (
     <section aria-labelledby="settings">
-      <h2 id="settings">Name, money, figures</h2>
+      <h2 id="settings">{texts.nameMoneyFigures}</h2>
       {useHydrated() && <SettingsForm page={page} places={placesHere()} />}
     </section>
   );
@@ -40,10 +41,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
     SettingsTyped,
     settings,
     (typed, _form, seen) => saveSettings({ ...typed, ...over(seen) }),
-    ({ currency }) =>
-      currency === settings.currency
-        ? undefined
-        : `Every price stays the figure it is, and is read as ${currency} from now on. Is that meant?`,
+    ({ currency }) => (currency === settings.currency ? undefined : texts.everyPriceStaysFigure(currency)),
     { version: page.version },
   );
   const { form } = keeping;
@@ -51,16 +49,13 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
     <SaveForm of={keeping}>
       <Row className="g-3">
         <Col sm={6}>
-          <FormField
-            {...{ form, name: 'name', label: 'What the kitchen is called' }}
-            disabled={!page.mayEdit}
-          />
+          <FormField {...{ form, name: 'name', label: texts.whatKitchenCalled }} disabled={!page.mayEdit} />
         </Col>
         <Col sm={6}>
           <SelectField
             {...{ form, fixed: !page.mayEdit }}
             name="zone"
-            label="Time zone"
+            label={texts.timeZone}
             list={withOwn(places.zones, settings.zone)}
           />
         </Col>
@@ -68,7 +63,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           <SelectField
             {...{ form, fixed: !page.mayEdit }}
             name="currency"
-            label="Currency"
+            label={texts.currency}
             list={places.currencies}
           />
         </Col>
@@ -76,7 +71,7 @@ function SettingsForm({ page, places }: { readonly page: HousePage; readonly pla
           <SelectField
             {...{ form, fixed: !page.mayEdit }}
             name="locale"
-            label="Number and date format"
+            label={texts.numberDateFormat}
             list={withOwn(places.locales, settings.locale)}
           />
         </Col>
@@ -104,19 +99,19 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
     <>
       <Col sm={6}>
         <Form.Group controlId="shown-in">
-          <Form.Label>Amounts are shown in</Form.Label>
+          <Form.Label>{texts.amountsShown}</Form.Label>
           <Form.Select disabled={fixed} {...form.register('shownIn')}>
-            <option value="metric">kilos and litres</option>
-            <option value="us">pounds and US quarts</option>
-            <option value="imperial">pounds and imperial pints</option>
+            <option value="metric">{texts.kilosLitres}</option>
+            <option value="us">{texts.poundsUsQuarts}</option>
+            <option value="imperial">{texts.poundsImperialPints}</option>
           </Form.Select>
-          <Form.Text>Costs are still shown per kilo and per litre.</Form.Text>
+          <Form.Text>{texts.costsStillShownPer}</Form.Text>
           <TheirValue form={form} name="shownIn" />
         </Form.Group>
       </Col>
       <Col sm={6}>
         <fieldset disabled={fixed}>
-          <legend className="form-label">Also shown</legend>
+          <legend className="form-label">{texts.alsoShown}</legend>
           {BESIDE.map((layer) => (
             <Form.Check
               key={layer}
@@ -134,21 +129,19 @@ function HouseRules({ form, page }: { readonly form: TheForm; readonly page: Hou
       <Losses form={form} fixed={fixed} />
       <Col sm={6}>
         <FormField
-          {...{ form, name: 'strainers', label: 'Strainers of your own, and what stays in each' }}
-          placeholder="superbag 60 ml; cone sieve 200 ml"
+          {...{ form, name: 'strainers', label: texts.strainersYourOwnWhat }}
+          placeholder={texts.superbag60MlCone}
           disabled={fixed}
         />
-        <Form.Text>
-          Said on a sheet as “strain through a superbag”. A ladle is a measure: Buy, Larder.
-        </Form.Text>
+        <Form.Text>{texts.saidSheetStrainThrough}</Form.Text>
       </Col>
       <Col sm={6}>
         <FormField
-          {...{ form, name: 'walls', label: 'On the walls of a pot that is poured out, times what is usual' }}
+          {...{ form, name: 'walls', label: texts.wallsPotPouredOut }}
           placeholder="1"
           disabled={fixed}
         />
-        <Form.Text>More where pots are tipped and not scraped.</Form.Text>
+        <Form.Text>{texts.moreWherePotsTipped}</Form.Text>
       </Col>
     </>
   );
@@ -159,35 +152,35 @@ const ColdAndHot = ({ form, fixed }: { readonly form: TheForm; readonly fixed: b
   <>
     <Col sm={6}>
       <FormField
-        {...{ form, name: 'cooling', label: 'A pot is cooled to' }}
-        placeholder="21 °C in 2 h; 5 °C in 6 h"
+        {...{ form, name: 'cooling', label: texts.potCooled }}
+        placeholder={texts.n21C2H}
         disabled={fixed}
       />
-      <Form.Text>A sheet warns where its chilling takes longer.</Form.Text>
+      <Form.Text>{texts.sheetWarnsWhereChilling}</Form.Text>
     </Col>
     <Col sm={6}>
       <FormField
-        {...{ form, name: 'warm', label: 'Hot food is' }}
-        placeholder="reheated to 75 °C in 1 h; held at 63 °C"
+        {...{ form, name: 'warm', label: texts.hotFood }}
+        placeholder={texts.reheated75C1}
         disabled={fixed}
       />
-      <Form.Text>At the stove a probe is read beside it. The food-safety plan comes first.</Form.Text>
+      <Form.Text>{texts.stoveProbeReadBeside}</Form.Text>
     </Col>
     <Col sm={6}>
       <FormField
-        {...{ form, name: 'night', label: 'For the night may stand on the heat' }}
-        placeholder="electricity at bare simmer; back at 06:00"
+        {...{ form, name: 'night', label: texts.mayStayHeatOvernight }}
+        placeholder={texts.electricityBareSimmerBack}
         disabled={fixed}
       />
-      <Form.Text>A pot that is left alone is told so beside it, and how it will stand.</Form.Text>
+      <Form.Text>{texts.stoveShowsPotLeft}</Form.Text>
     </Col>
     <Col sm={6}>
       <FormField
-        {...{ form, name: 'probe', label: 'The probe of the stove answers at' }}
-        placeholder="http://127.0.0.1:4192"
+        {...{ form, name: 'probe', label: texts.probeStoveAnswers }}
+        placeholder={'http://127.0.0.1:4192'}
         disabled={fixed}
       />
-      <Form.Text>Then its degrees are taken instead of typed.</Form.Text>
+      <Form.Text>{texts.thenDegreesTakenInstead}</Form.Text>
     </Col>
   </>
 );
@@ -196,11 +189,11 @@ const ColdAndHot = ({ form, fixed }: { readonly form: TheForm; readonly fixed: b
 const Losses = ({ form, fixed }: { readonly form: TheForm; readonly fixed: boolean }) => (
   <Col sm={12}>
     <FormField
-      {...{ form, name: 'losses', label: 'Lost in service, of what is made up' }}
-      placeholder="banquet 6 %; staff 10 %"
+      {...{ form, name: 'losses', label: texts.lostServiceWhatPlated }}
+      placeholder={texts.banquet6Staff10}
       disabled={fixed}
     />
-    <Form.Text>Counts for dishes that are served so and say nothing themselves.</Form.Text>
+    <Form.Text>{texts.countsDishesServedSay}</Form.Text>
   </Col>
 );
 
@@ -210,7 +203,7 @@ function Closed({ form, fixed }: { readonly form: TheForm; readonly fixed: boole
   return (
     <Col sm={6}>
       <fieldset disabled={fixed}>
-        <legend className="form-label">Closed on</legend>
+        <legend className="form-label">{texts.closed}</legend>
         {[1, 2, 3, 4, 5, 6, 7].map((n) => (
           <Form.Check
             key={n}
@@ -223,7 +216,7 @@ function Closed({ form, fixed }: { readonly form: TheForm; readonly fixed: boole
         ))}
       </fieldset>
       <FormField
-        {...{ form, name: 'days', label: 'and on single days', hideLabel: true }}
+        {...{ form, name: 'days', label: texts.singleDays, hideLabel: true }}
         placeholder="2026-12-25, 2026-12-26"
         disabled={fixed}
       />
@@ -236,24 +229,24 @@ const NewPlates = ({ form, page }: { readonly form: TheForm; readonly page: Hous
   <>
     <Col sm={3}>
       <FormField
-        {...{ form, name: 'tax', label: 'Tax on a new dish, %' }}
+        {...{ form, name: 'tax', label: texts.taxNewDish }}
         placeholder="0"
         disabled={!page.mayEdit}
       />
     </Col>
     <Col sm={3}>
       <FormField
-        {...{ form, name: 'target', label: 'Target food cost, %' }}
-        placeholder="no target"
+        {...{ form, name: 'target', label: texts.targetFoodCost }}
+        placeholder={texts.noTarget}
         disabled={!page.mayEdit}
       />
     </Col>
     <Col sm={6}>
       <Form.Group controlId="cooks">
-        <Form.Label>Cooks may change</Form.Label>
+        <Form.Label>{texts.cooksMayChange}</Form.Label>
         <Form.Select disabled={!page.mayEdit} {...form.register('cooks')}>
-          <option value="own work">their own work: tests, waste, saved costings</option>
-          <option value="recipes and prices">recipes, dishes and prices too</option>
+          <option value={texts.ownWork}>{texts.theirOwnWorkTests}</option>
+          <option value={texts.recipesPrices}>{texts.recipesDishesPricesToo}</option>
         </Form.Select>
         <TheirValue form={form} name="cooks" />
       </Form.Group>

@@ -16,6 +16,7 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import type { HobRow, StovePage } from '../queries';
 import { over } from '@/wire';
 import { HobTyped, saveHob } from '../wire';
+import * as texts from './texts';
 
 type TheForm = UseFormReturn<HobTyped>;
 const NEW: HobTyped = { name: '', fuel: 'gas', netKw: '', efficiency: '', draught: false };
@@ -44,28 +45,24 @@ export function HobForm({
   const { form } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'What it is called' }} />
+      <FormField {...{ form, name: 'name', label: texts.whatCalled }} />
       <Form.Group controlId="hob-fuel">
-        <Form.Label>Fuel</Form.Label>
+        <Form.Label>{texts.fuel}</Form.Label>
         <Form.Select {...form.register('fuel')}>
-          <option value="gas">gas</option>
-          <option value="electricity">electricity</option>
+          <option value="gas">{texts.gas}</option>
+          <option value="electricity">{texts.electricity}</option>
         </Form.Select>
         <TheirValue form={form} name="fuel" />
       </Form.Group>
-      <FormField {...{ form, name: 'netKw', label: 'kW that reach the pot' }} placeholder="no limit" />
+      <FormField {...{ form, name: 'netKw', label: texts.kwReachPot }} placeholder={texts.noLimit} />
       <ByKind form={form} page={page} />
       <ByBoiling form={form} page={page} />
       <FormField
-        {...{ form, name: 'efficiency', label: 'of what it burns, % that reaches the pot' }}
-        placeholder="what is usual"
+        {...{ form, name: 'efficiency', label: texts.whatBurnsReachesPot }}
+        placeholder={texts.whatUsual}
       />
-      <Form.Check
-        id="hob-draught"
-        label="under a hood that pulls the steam away"
-        {...form.register('draught')}
-      />
-      <TheirValue form={form} name="draught" say={(is) => (is === true ? 'under a hood' : 'no hood')} />
+      <Form.Check id="hob-draught" label={texts.underHoodPullsSteam} {...form.register('draught')} />
+      <TheirValue form={form} name="draught" say={(is) => (is === true ? texts.underHood : texts.noHood)} />
       <SaveButton of={keeping} />
     </SaveForm>
   );
@@ -92,13 +89,9 @@ function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePa
   };
   return (
     <details open={form.getValues('netKw') === ''}>
-      <summary>Off its label, or what is usual</summary>
-      <Form.Select
-        aria-label="What kind it is"
-        value={kind}
-        onChange={(event) => setKind(event.target.value)}
-      >
-        <option value="">what kind it is …</option>
+      <summary>{texts.offLabelOrWhat}</summary>
+      <Form.Select aria-label={texts.whatKind} value={kind} onChange={(event) => setKind(event.target.value)}>
+        <option value="">{texts.whatKindLower}</option>
         {page.usualHobs.map((h) => (
           <option key={h.name} value={h.name}>
             {h.name}
@@ -107,23 +100,23 @@ function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePa
       </Form.Select>
       {usual && (
         <p className="small-line mt-1 mb-0">
-          Usually {bare(usual.netKw, 1)} kW reach the pot ({bare(usual.low, 1)} to {bare(usual.high, 1)}).{' '}
+          {texts.usuallyKwReachPot(bare(usual.netKw, 1), bare(usual.low, 1), bare(usual.high, 1))}{' '}
           <Button variant="plain" size="sm" onClick={() => take(usual.netKw)}>
-            Use it
+            {texts.use}
           </Button>{' '}
-          Or its label says{' '}
+          {texts.orLabelSays}{' '}
           <input
             className="typed typed-narrow"
-            aria-label="kW on its label"
+            aria-label={texts.kwLabel}
             value={label}
             onChange={(event) => setLabel(event.target.value)}
           />{' '}
-          kW
+          {texts.kw}
           {found?.ok && (
             <>
-              : {bare(found.value, 2)} kW reach the pot.{' '}
+              {texts.kwReachPotBare(bare(found.value, 2))}{' '}
               <Button variant="plain" size="sm" onClick={() => take(found.value)}>
-                Use it
+                {texts.use}
               </Button>
             </>
           )}
@@ -151,20 +144,20 @@ function ByBoiling({ form, page }: { readonly form: TheForm; readonly page: Stov
   );
   return (
     <details>
-      <summary>Measure it: how long does water take to boil?</summary>
+      <summary>{texts.measureHowLongDoes}</summary>
       <p className="small-line mb-1">
-        {field('litres', 'Litres of water')} l of water, from {field('from', 'Degrees it started at')} °C, lid
-        on, boil after {field('minutes', 'Minutes until it boiled')} minutes
+        {field('litres', texts.litresWater)} {texts.lWaterFrom} {field('from', texts.degreesStarted)}{' '}
+        {texts.cLidBoilAfter} {field('minutes', texts.minutesUntilBoiled)} {texts.minutes}
       </p>
       {found?.ok && (
         <p role="status" className="mb-1">
-          {bare(found.value, 2)} kW reach the pot.{' '}
+          {texts.hobFormKwReachPot(bare(found.value, 2))}{' '}
           <Button
             variant="plain"
             size="sm"
             onClick={() => form.setValue('netKw', wordsOf(found.value, page), { shouldDirty: true })}
           >
-            Use it
+            {texts.use}
           </Button>
         </p>
       )}

@@ -14,6 +14,7 @@ import type { HobRow, StovePage, VesselRow } from '../queries';
 import { archiveStove } from '../wire';
 import { HobForm } from './hob-form';
 import { VesselForm } from './vessel-form';
+import * as texts from './texts';
 
 type Open =
   | { readonly what: 'vessel'; readonly row: VesselRow | undefined }
@@ -26,19 +27,17 @@ export function StoveView({ page }: { readonly page: StovePage }) {
   const close = (): void => setOpen(undefined);
   return (
     <>
-      <h1>Vessels and hobs</h1>
-      <p className="lead-line">
-        Every litre, dip and minute is calculated from these: measure them once, with a ruler or with water.
-      </p>
+      <h1>{texts.vesselsHobs}</h1>
+      <p className="lead-line">{texts.everyLitreDipMinute}</p>
       <Vessels page={page} open={setOpen} />
       <Hobs page={page} open={setOpen} />
       {open?.what === 'vessel' && (
-        <SidePanel title={open.row?.typed.name ?? 'A new vessel'} open close={close}>
+        <SidePanel title={open.row?.typed.name ?? texts.newVessel} open close={close}>
           <VesselForm page={page} row={open.row} close={close} />
         </SidePanel>
       )}
       {open?.what === 'hob' && (
-        <SidePanel title={open.row?.typed.name ?? 'A new hob'} open close={close}>
+        <SidePanel title={open.row?.typed.name ?? texts.newHob} open close={close}>
           <HobForm page={page} row={open.row} close={close} />
         </SidePanel>
       )}
@@ -57,28 +56,26 @@ function Vessels({ page, open }: Listed) {
     <section className="mt-3">
       <Head
         name="Vessels"
-        says="A new vessel"
+        says={texts.newVessel}
         page={page}
         add={() => open({ what: 'vessel', row: undefined })}
       />
-      {page.vessels.length === 0 && (
-        <p className="quiet">There is no vessel yet: a pot sheet asks for one, or add it here.</p>
-      )}
+      {page.vessels.length === 0 && <p className="quiet">{texts.noVesselYetPot}</p>}
       {page.vessels.length > 0 && (
         <SheetTable className="list-table">
           <thead>
             <tr>
-              <th scope="col">Vessel</th>
+              <th scope="col">{texts.vessel}</th>
               <th scope="col" className="left">
-                inside
+                {texts.inside}
               </th>
-              <th scope="col">to the brim</th>
-              <th scope="col">filled to</th>
+              <th scope="col">{texts.brim}</th>
+              <th scope="col">{texts.filled}</th>
               <th scope="col" className="left">
-                cooked in it
+                {texts.cooked}
               </th>
               <th scope="col">
-                <span className="visually-hidden">Change it</span>
+                <span className="visually-hidden">{texts.change}</span>
               </th>
             </tr>
           </thead>
@@ -111,9 +108,9 @@ function VesselLine({ v, page, open }: Listed & { readonly v: VesselRow }) {
           <Link
             prefetch={false}
             href={`/pour/used?of=vessel:${v.id}`}
-            aria-label={`What is cooked in the ${v.typed.name} in a week`}
+            aria-label={texts.whatCookedWeek(v.typed.name)}
           >
-            a week
+            {texts.week}
           </Link>
         )}
       </td>
@@ -133,24 +130,22 @@ function Hobs({ page, open }: Listed) {
   const { bare } = useFormatters();
   return (
     <section className="mt-4">
-      <Head name="Hobs" says="A new hob" page={page} add={() => open({ what: 'hob', row: undefined })} />
-      {page.hobs.length === 0 && (
-        <p className="quiet">There is no hob yet: a pot sheet asks for one, or add it here.</p>
-      )}
+      <Head name="Hobs" says={texts.newHob} page={page} add={() => open({ what: 'hob', row: undefined })} />
+      {page.hobs.length === 0 && <p className="quiet">{texts.noHobYetPot}</p>}
       {page.hobs.length > 0 && (
         <SheetTable className="list-table">
           <thead>
             <tr>
-              <th scope="col">Hob</th>
+              <th scope="col">{texts.hob}</th>
               <th scope="col" className="left">
-                burns
+                {texts.burns}
               </th>
-              <th scope="col">into the pot</th>
+              <th scope="col">{texts.intoPot}</th>
               <th scope="col" className="left">
-                cooked on it
+                {texts.cookedLower}
               </th>
               <th scope="col">
-                <span className="visually-hidden">Change it</span>
+                <span className="visually-hidden">{texts.change}</span>
               </th>
             </tr>
           </thead>
@@ -160,9 +155,9 @@ function Hobs({ page, open }: Listed) {
                 <td>{h.typed.name}</td>
                 <td className="left small-line">
                   {h.typed.fuel}
-                  {h.typed.draught && ', under a strong hood'}
+                  {h.typed.draught && texts.underStrongHood}
                 </td>
-                <td className="fig">{h.netKw === null ? 'no limit' : `${bare(h.netKw, 1)} kW`}</td>
+                <td className="fig">{h.netKw === null ? texts.noLimit : texts.kwBare(bare(h.netKw, 1))}</td>
                 <td className="left small-line">
                   <UsedBy by={h.users} lead="" most={2} />
                 </td>
@@ -221,11 +216,11 @@ const Tools = ({
 }) =>
   page.mayEdit && (
     <span className="d-flex justify-content-end gap-3">
-      <Button variant="link" size="sm" aria-label={`Change ${name}`} onClick={change}>
-        Change
+      <Button variant="link" size="sm" aria-label={texts.changeName(name)} onClick={change}>
+        {texts.changeUpper}
       </Button>
-      <Button variant="link" size="sm" aria-label={`Archive ${name}`} onClick={away}>
-        Archive
+      <Button variant="link" size="sm" aria-label={texts.archive(name)} onClick={away}>
+        {texts.archiveUpper}
       </Button>
     </span>
   );

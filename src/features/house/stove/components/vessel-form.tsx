@@ -20,6 +20,7 @@ import { useSearch } from '@/ui/tables/use-search';
 import type { StovePage, VesselRow } from '../queries';
 import { over } from '@/wire';
 import { saveVessel, VesselTyped } from '../wire';
+import * as texts from './texts';
 
 type TheForm = UseFormReturn<VesselTyped>;
 const NEW: VesselTyped = {
@@ -35,12 +36,12 @@ const NEW: VesselTyped = {
 };
 
 const ROUND = [
-  ['base', 'across the base, cm'],
-  ['top', 'across the rim, cm'],
+  ['base', texts.acrossBaseCm],
+  ['top', texts.acrossRimCm],
 ] as const;
 const BOX = [
-  ['length', 'long, cm'],
-  ['width', 'wide, cm'],
+  ['length', texts.longCm],
+  ['width', texts.wideCm],
 ] as const;
 
 /** A vessel by its inside: like a usual one, with a ruler, or by its water. */
@@ -71,12 +72,12 @@ export function VesselForm({
   return (
     <SaveForm className="stacked" of={keeping}>
       {!row && <Like form={form} page={page} />}
-      <FormField {...{ form, name: 'name', label: 'What it is called' }} />
+      <FormField {...{ form, name: 'name', label: texts.whatCalled }} />
       <Form.Group controlId="vessel-shape">
-        <Form.Label>It is</Form.Label>
+        <Form.Label>{texts.itIs}</Form.Label>
         <Form.Select {...form.register('shape')}>
-          <option value="round">round: a pot, a pan</option>
-          <option value="box">a box: a what-if, a bratt pan</option>
+          <option value="round">{texts.roundPotPan}</option>
+          <option value="box">{texts.boxTrayBrattPan}</option>
         </Form.Select>
         <TheirValue form={form} name="shape" />
       </Form.Group>
@@ -87,16 +88,16 @@ export function VesselForm({
           </Col>
         ))}
         <Col xs={4}>
-          <FormField {...{ form, name: 'height', label: 'high inside, cm' }} />
+          <FormField {...{ form, name: 'height', label: texts.highInsideCm }} />
         </Col>
       </Row>
       {round && <ByWater form={form} page={page} />}
       <Row className="g-2">
         <Col xs={6}>
-          <FormField {...{ form, name: 'fill', label: 'filled at the most, %' }} />
+          <FormField {...{ form, name: 'fill', label: texts.filledMost }} />
         </Col>
         <Col xs={6}>
-          <FormField {...{ form, name: 'empty', label: 'weighs empty' }} placeholder="not weighed" />
+          <FormField {...{ form, name: 'empty', label: texts.weighsEmpty }} placeholder={texts.notWeighed} />
         </Col>
       </Row>
       <SaveButton of={keeping} />
@@ -126,10 +127,10 @@ function Like({ form, page }: { readonly form: TheForm; readonly page: StovePage
   };
   return (
     <div>
-      <span className="form-label d-block">Like a usual one (then correct it with a ruler)</span>
+      <span className="form-label d-block">{texts.likeUsualOneThen}</span>
       <Combo
-        label="Like a usual one"
-        placeholder="Stockpot 36 l"
+        label={texts.likeUsualOne}
+        placeholder={texts.stockpot36L}
         chosen={like}
         choose={choose}
         find={useSearch(choices)}
@@ -170,41 +171,38 @@ function ByWater({ form, page }: { readonly form: TheForm; readonly page: StoveP
   const words = (x: number): string => x.toFixed(1).replace('.', page.mark);
   return (
     <details>
-      <summary>Measure it with water instead</summary>
-      <p className="quiet small-line">
-        Pour in so many litres, read the dip from the rim down to the water; pour in more, read again. A third
-        reading tells how well it fits.
-      </p>
+      <summary>{texts.measureWaterInstead}</summary>
+      <p className="quiet small-line">{texts.pourManyLitresRead}</p>
       {readings.map((r, i) => (
         <div key={i} className="d-flex gap-2 align-items-center mb-1">
-          with{' '}
+          {texts.withText}{' '}
           <input
             className="typed typed-narrow"
-            aria-label={`Reading ${i + 1}, litres in it`}
+            aria-label={texts.readingLitres(i + 1)}
             value={r.litres}
             onChange={(event) => set(i, 'litres', event.target.value)}
           />{' '}
-          l in it the dip is{' '}
+          {texts.lDip}{' '}
           <input
             className="typed typed-narrow"
-            aria-label={`Reading ${i + 1}, dip in cm`}
+            aria-label={texts.readingDipCm(i + 1)}
             value={r.dip}
             onChange={(event) => set(i, 'dip', event.target.value)}
           />{' '}
-          cm
+          {texts.cm}
         </div>
       ))}
-      {poured.length >= 2 && high === undefined && (
-        <TroubleText says="How high is it inside? That is measured with a ruler." />
-      )}
+      {poured.length >= 2 && high === undefined && <TroubleText says={texts.howHighInsideMeasured} />}
       {found && !found.ok && <TroubleText says={found.trouble.message} />}
       {found?.ok && (
         <p role="status" className="mb-1">
-          {bare(found.value.shape.baseCm, 1)} cm across the base, {bare(found.value.shape.topCm, 1)} at the
-          rim: {bare(found.value.brimMl / 1000, 1)} l to the brim.{' '}
-          {found.value.offCm === undefined
-            ? 'Two readings leave nothing over to check it with.'
-            : `Every reading fits within ${bare(found.value.offCm, 1)} cm.`}{' '}
+          {texts.cmAcrossBaseRim(
+            bare(found.value.shape.baseCm, 1),
+            bare(found.value.shape.topCm, 1),
+            bare(found.value.brimMl / 1000, 1),
+            found.value.offCm,
+            bare(found.value.offCm, 1),
+          )}{' '}
           <Button
             variant="plain"
             size="sm"
@@ -213,7 +211,7 @@ function ByWater({ form, page }: { readonly form: TheForm; readonly page: StoveP
               form.setValue('top', words(found.value.shape.topCm), { shouldDirty: true });
             }}
           >
-            Use these
+            {texts.useThese}
           </Button>
         </p>
       )}

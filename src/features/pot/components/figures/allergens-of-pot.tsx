@@ -11,18 +11,19 @@ import { useSave } from '@/ui/forms/use-save';
 import type { PotSheetData } from '../../queries';
 import { saveServed } from '../../wire';
 import type { LivePot } from './use-pot';
+import * as texts from './texts';
 
 /** °C at the table where nobody has said. */
 const TABLE = 65;
 
 /** What a spoon says of a body. */
 const SPOON: readonly (readonly [number, string])[] = [
-  [0.15, 'runs like water'],
-  [0.5, 'thin, like a soup'],
+  [0.15, texts.runsLikeWater],
+  [0.5, texts.thinLikeSoup],
   [0.85, 'pours'],
-  [1.4, 'coats a spoon'],
+  [1.4, texts.coatsSpoon],
   [2.5, 'binds'],
-  [Infinity, 'stands like a paste'],
+  [Infinity, texts.standsLikePaste],
 ];
 const spoonWords = (body: number): string => SPOON.find(([below]) => body < below)?.[1] ?? '';
 
@@ -32,11 +33,11 @@ export function AllergensOfPot({ data, pot }: { readonly data: PotSheetData; rea
   const last = pot.run.rows[pot.run.rows.length - 1];
   if (!last || last.ml < 0.5) return null;
   return (
-    <section aria-label="What it brings into every dish">
+    <section aria-label={texts.whatBringsIntoEvery}>
       <Body data={data} last={last} />
       <Shares last={last} />
       {last.bindingGPerL > 0.05 && (
-        <p className="quiet small-line">binds like {bare(last.bindingGPerL, 0)} g of flour per litre</p>
+        <p className="quiet small-line">{texts.bindsLikeGFlour(bare(last.bindingGPerL, 0))}</p>
       )}
       <p className="mt-2">
         {last.allergens.length === 0 ? (
@@ -57,7 +58,7 @@ function Shares({ last }: { readonly last: LedgerRow }) {
     ['salt', last.saltPct, spoonful?.saltPct],
     ['gelatin', last.gelatinPct, undefined],
     ['fat', last.fatPct, spoonful?.fatPct],
-    ['alcohol left', last.ethanolPct, undefined],
+    [texts.alcoholLeft, last.ethanolPct, undefined],
   ];
   const pct = (of: number): string => `${bare(of, of < 0.1 ? 2 : 1)} %`;
   return (
@@ -66,8 +67,8 @@ function Shares({ last }: { readonly last: LedgerRow }) {
         <thead>
           <tr>
             <td />
-            <th scope="col">liquid</th>
-            <th scope="col">spoonful</th>
+            <th scope="col">{texts.liquid}</th>
+            <th scope="col">{texts.spoonful}</th>
           </tr>
         </thead>
       )}
@@ -97,13 +98,13 @@ function Body({ data, last }: { readonly data: PotSheetData; readonly last: Ledg
   return (
     <div className="ruled">
       <div>
-        <b className="fig">{bare(last.body, 2)}</b> body hot,{' '}
+        <b className="fig">{bare(last.body, 2)}</b> {texts.bodyHot}{' '}
         <span className="quiet">{spoonWords(last.body)}</span>
       </div>
       <div>
-        <b className="fig">{bare(served, 2)}</b> served at{' '}
+        <b className="fig">{bare(served, 2)}</b> {texts.served}{' '}
         <TypedField
-          label="Served at, °C"
+          label={texts.servedC}
           value={text}
           placeholder={String(TABLE)}
           disabled={!data.mayEdit}
@@ -113,7 +114,7 @@ function Body({ data, last }: { readonly data: PotSheetData; readonly last: Ledg
             if (at.trim() !== text) void keep(() => saveServed({ id: data.recipe.id, at }));
           }}
         />{' '}
-        °C
+        {texts.c}
         {spoonWords(served) !== spoonWords(last.body) && (
           <span className="quiet">, {spoonWords(served)}</span>
         )}

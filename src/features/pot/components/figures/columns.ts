@@ -1,6 +1,7 @@
 import type { RowCost } from '@/core/layers';
 import { LOSSES, maxFillMl, type LedgerRow } from '@/core/pot';
 import type { Formatters } from '@/ui/formatters-context';
+import * as texts from './texts';
 
 /** What a column says of the pot after a step; nothing of a pot that is all but empty. */
 export interface LedgerColumn {
@@ -25,13 +26,13 @@ const litres: LedgerColumn = {
   of: (row, _m, { bare }) => (there(row) ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''),
 };
 const dip: LedgerColumn = {
-  head: 'below rim',
+  head: texts.belowRim,
   of: (row, _m, { bare }) => (there(row) ? bare(row.dipCm, 1) : ''),
 };
 const body: LedgerColumn = { head: 'body', of: pct((r) => r.body) };
 const salt: LedgerColumn = { head: 'salt %', of: pct((r) => r.saltPct) };
 const perLitre = (sign: string): LedgerColumn => ({
-  head: `${sign} per litre`,
+  head: texts.perLitre(sign),
   strong: true,
   of: (_r, money, { bare }) => (money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)),
 });
@@ -42,7 +43,7 @@ export const VIEWS: Readonly<Record<string, (sign: string) => readonly LedgerCol
   money: (sign) => [
     litres,
     {
-      head: `${sign} in the pot`,
+      head: texts.pot(sign),
       of: (_r, m, { bare }) => (m?.inPot === null || m?.inPot === undefined ? '' : bare(m.inPot)),
     },
     perLitre(sign),
@@ -51,7 +52,7 @@ export const VIEWS: Readonly<Record<string, (sign: string) => readonly LedgerCol
     litres,
     salt,
     { head: 'gelatin %', of: pct((r) => r.gelatinPct) },
-    { head: 'binds g/l', of: (r, _m, { bare }) => (there(r) ? bare(r.bindingGPerL, 0) : '') },
+    { head: texts.bindsGL, of: (r, _m, { bare }) => (there(r) ? bare(r.bindingGPerL, 0) : '') },
     { ...body, strong: true },
   ],
   'fat and alcohol': () => [
@@ -63,25 +64,25 @@ export const VIEWS: Readonly<Record<string, (sign: string) => readonly LedgerCol
     litres,
     { head: '°C', of: (r, _m, { bare }) => bare(r.celsius, 0) },
     {
-      head: 'this step',
+      head: texts.step,
       of: (r, _m, { hours }) => (r.upHours + r.heatHours > 1 / 120 ? hours(r.upHours + r.heatHours) : ''),
     },
-    { head: 'on the hob', of: (r, _m, { hours }) => (r.hobHours > 1 / 120 ? hours(r.hobHours) : '') },
+    { head: texts.hob, of: (r, _m, { hours }) => (r.hobHours > 1 / 120 ? hours(r.hobHours) : '') },
     {
-      head: 'since the start',
+      head: texts.sinceStart,
       strong: true,
       of: (r, _m, { hours }) => (r.elapsedHours > 1 / 120 ? hours(r.elapsedHours) : ''),
     },
   ],
   dip: () => [
     litres,
-    { head: 'stands, l', of: (r, _m, { bare }) => (there(r) ? bare(r.standingMl / 1000, 1) : '') },
+    { head: texts.standsL, of: (r, _m, { bare }) => (there(r) ? bare(r.standingMl / 1000, 1) : '') },
     {
-      head: 'room, l',
+      head: texts.roomL,
       of: (r, _m, { bare }) => (there(r) ? bare((maxFillMl(r.vessel) - r.standingMl) / 1000, 1) : ''),
     },
     {
-      head: 'cold dip',
+      head: texts.coldDip,
       of: (r, _m, { bare }) => (there(r) ? bare(r.vessel.heightCm - r.coldLevelCm, 1) : ''),
     },
     { ...dip, strong: true },
@@ -89,11 +90,11 @@ export const VIEWS: Readonly<Record<string, (sign: string) => readonly LedgerCol
   'what was lost': () => [
     litres,
     {
-      head: 'boiled off kg',
+      head: texts.boiledOffKg,
       of: (r, _m, { bare }) => ((r.lost.evaporated ?? 0) > 0.5 ? bare((r.lost.evaporated ?? 0) / 1000) : ''),
     },
     {
-      head: 'else lost kg',
+      head: texts.elseLostKg,
       strong: true,
       of: (r, _m, { bare }) => (lostG(r) > 0.5 ? bare(lostG(r) / 1000) : ''),
     },

@@ -5,6 +5,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { TypedField } from '@/ui/forms/typed-field';
 import { PotSection, type TideMark } from '@/ui/drawings/pot-section';
 import type { LivePot } from './use-pot';
+import * as texts from './texts';
 
 interface Props {
   readonly pot: LivePot;
@@ -21,27 +22,21 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) 
   const { litres, kilos } = useFormatters();
   const rows = pot.run.rows;
   const row = rows[Math.min(chosen, rows.length - 1)];
-  if (!row)
-    return (
-      <p className="drawing-title">
-        The pot is empty. It is drawn here, to scale, as soon as something is in it.
-      </p>
-    );
+  if (!row) return <p className="drawing-title">{texts.potEmptyDrawnHere}</p>;
   const step = pot.steps[row.step];
   const before = rows[row.step - 1];
   const draggable = mayEdit && step?.do === 'reduce' && before !== undefined && row.step === chosen;
   return (
     <figure style={{ margin: 0 }}>
       <figcaption className="drawing-title">
-        After step {row.step + 1} in the <b>{row.vessel.name}</b>, cm below the rim
-        {row.celsius > 30 ? `, as it stands hot at ${Math.round(row.celsius)} °C` : ''}
-        {draggable ? '. Drag the copper line to where it should stop, or say the dip: ' : '.'}
+        {texts.afterStep(row.step + 1)} <b>{row.vessel.name}</b>
+        {texts.cmBelowRimStands(row.celsius, Math.round(row.celsius), draggable)}
         {draggable && <Dip row={row} onDip={onDip} />}
-        {row.aside.trayG > 0.5 && <span> Set aside on a what-if, {kilos(row.aside.trayG)}.</span>}
+        {row.aside.trayG > 0.5 && <span> {texts.setAsideTray(kilos(row.aside.trayG))}</span>}
         {row.aside.vessels.map((s) => (
           <span key={s.vessel.id}>
             {' '}
-            Beside it, {litres(s.standingMl)} in the <b>{s.vessel.name}</b>.
+            {texts.beside(litres(s.standingMl))} <b>{s.vessel.name}</b>.
           </span>
         ))}
       </figcaption>
@@ -72,7 +67,7 @@ function Dip({ row, onDip }: { readonly row: LedgerRow; readonly onDip: Props['o
   const now = row.dipCm.toFixed(1);
   return (
     <TypedField
-      label="Stop at a dip of, cm"
+      label={texts.stopDipCm}
       value={now}
       onTyped={() => undefined}
       onDone={(typed) => {

@@ -6,6 +6,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { readSupply } from '@/core/supply';
 import type { PotSheetData } from '../../queries';
 import type { LivePot } from './use-pot';
+import * as texts from './texts';
 
 /** The ingredients of a pot with a figure that a scale can check, and how many of them have one that nobody has weighed. */
 export function figuresOfPot(data: PotSheetData, pot: LivePot) {
@@ -35,10 +36,7 @@ export function EvidenceList({ data, pot }: { readonly data: PotSheetData; reado
   if (rows.length === 0) return null;
   return (
     <details className="mt-2">
-      <summary>
-        What this rests on: {rows.length} {rows.length === 1 ? 'ingredient' : 'ingredients'}
-        {guesses > 0 ? `, ${guesses} with an estimate in it` : ', all measured'}
-      </summary>
+      <summary>{texts.whatRestsIngredientIngredients(rows.length, guesses)}</summary>
       <Table size="sm">
         <tbody>
           {rows.map((r) => (
@@ -47,20 +45,23 @@ export function EvidenceList({ data, pot }: { readonly data: PotSheetData; reado
                 <Link prefetch={false} href={`/trim/${r.id}`}>
                   {r.name}
                 </Link>
-                <div className="quiet small-line">{r.guess ? 'an estimate' : (r.basis ?? 'measured')}</div>
+                <div className="quiet small-line">
+                  {r.guess ? texts.estimate : (r.basis ?? texts.measured)}
+                </div>
               </td>
               <td className="fig">
-                <span className={r.guess ? 'estimate' : ''}>{bare(r.usablePct, 1)} %</span> usable
+                <span className={r.guess ? 'estimate' : ''}>{bare(r.usablePct, 1)} %</span> {texts.usable}
                 {r.kept && (
                   <div className="small-line">
-                    keeps <span className={r.kept.guess ? 'estimate' : ''}>{bare(r.kept.value, 0)}</span>{' '}
-                    ml/kg
+                    {texts.keeps}{' '}
+                    <span className={r.kept.guess ? 'estimate' : ''}>{bare(r.kept.value, 0)}</span>{' '}
+                    {texts.mlKg}
                   </div>
                 )}
                 {browns && r.browned && (
                   <div className="small-line">
-                    own browning {bare(r.browned.vapourPct, 1)} %
-                    {r.browned.fatPct > 0.05 && `, fat ${bare(r.browned.fatPct, 1)} %`}
+                    {texts.ownBrowning(bare(r.browned.vapourPct, 1))}
+                    {r.browned.fatPct > 0.05 && texts.fat(bare(r.browned.fatPct, 1))}
                   </div>
                 )}
               </td>

@@ -3,6 +3,7 @@
 import { layerName } from '@/core/layers';
 import { useFormatters } from '@/ui/formatters-context';
 import type { LivePot } from './use-pot';
+import * as texts from './texts';
 
 const inCents = (money: number): number => Math.round(money * 100) / 100;
 
@@ -24,23 +25,23 @@ export function Layers({ pot, layers }: { pot: LivePot; layers: readonly string[
   const told = pot.steps.every((step) => step.do === 'unread' || step.hands !== undefined);
   const guessed = (name: string): boolean => name === 'energy' || (name === 'hands' && !told);
   return (
-    <section aria-label="Cost per litre">
+    <section aria-label={texts.costPerLitre}>
       <dl className="facts ruled">
-        <dt>ingredients</dt>
+        <dt>{texts.ingredients}</dt>
         <dd className="fig">{money(perL)}</dd>
         {rows.map((row) => (
           <div key={row.name} style={{ display: 'contents' }}>
             <dt>{layerName(row.name)}</dt>
             <dd className="fig">
               {row.perL === null ? (
-                <span className="quiet">no price</span>
+                <span className="quiet">{texts.noPrice}</span>
               ) : (
                 <span className={guessed(row.name) ? 'estimate' : ''}>{money(row.perL)}</span>
               )}
             </dd>
           </div>
         ))}
-        <dt className="strong">{missing ? 'per litre, so far' : 'total per litre'}</dt>
+        <dt className="strong">{missing ? texts.perLitreFar : texts.totalPerLitre}</dt>
         <dd className="fig strong">
           <span className={rows.some((row) => guessed(row.name)) ? 'estimate' : ''}>{money(all)}</span>
         </dd>

@@ -21,10 +21,17 @@ import type { Draft } from '../sheet/sheet-lines';
 import { DebouncedPotContext, PotContext } from './pot-context';
 import { StepRow } from '../line/step-row';
 import { useLineActions } from '../line/use-line-actions';
-import { NO_SUGGESTIONS, SuggestionsProvider, useSuggestions, type TypedLine, type LineSuggestion } from '../line/use-suggestions';
+import {
+  NO_SUGGESTIONS,
+  SuggestionsProvider,
+  useSuggestions,
+  type TypedLine,
+  type LineSuggestion,
+} from '../line/use-suggestions';
 import type { LivePot } from './use-pot';
 import type { useSheet } from '../sheet/use-sheet';
 import { useView } from '../sheet/use-view';
+import * as texts from './texts';
 
 interface Props {
   readonly sheet: ReturnType<typeof useSheet>;
@@ -236,16 +243,14 @@ function NoPrices({
   if (!missing || first === undefined) return null;
   const more = new Set(ids).size - 1;
   return (
-    <section className="mt-3" aria-label="What has no price yet">
+    <section className="mt-3" aria-label={texts.whatNoPriceYet}>
       <missing.NoPrice key={first} ingredient={first} name={names.get(first) ?? ''} there={onPriced} />
-      {more > 0 && <p className="quiet small-line mb-0">{more} more after it.</p>}
+      {more > 0 && <p className="quiet small-line mb-0">{texts.moreAfter(more)}</p>}
     </section>
   );
 }
 
-const EmptyPot = () => (
-  <p className="quiet">Nothing in the pot yet. Start with what goes in, such as “8 kg venison bones”.</p>
-);
+const EmptyPot = () => <p className="quiet">{texts.nothingPotYetStart}</p>;
 
 /** Where the pot starts, and what it stands on: another is taken when it is said, and can be put back. */
 function Standing({ sheet }: Pick<Props, 'sheet'>) {
@@ -294,19 +299,19 @@ const StandingOn = memo(function StandingOn({
     <>
       <Combo
         size="sm"
-        label="Starts in"
+        label={texts.starts}
         disabled={!mayEdit}
         chosen={vessels.find((v) => v.id === vessel)}
         find={useSearch(vessels)}
-        choose={(v) => v && v.id !== vessel && stand(v.id, hob, `It starts in the ${v.name} now.`)}
+        choose={(v) => v && v.id !== vessel && stand(v.id, hob, texts.startsNow(v.name))}
       />
       <Combo
         size="sm"
-        label="Stands on"
+        label={texts.stands}
         disabled={!mayEdit}
         chosen={hobs.find((h) => h.id === hob)}
         find={useSearch(hobs)}
-        choose={(h) => h && h.id !== hob && stand(vessel, h.id, `It stands on ${h.name} now.`)}
+        choose={(h) => h && h.id !== hob && stand(vessel, h.id, texts.standsNow(h.name))}
       />
     </>
   );
@@ -341,7 +346,7 @@ function NextStep({
         id="next-step"
         name="Next step"
         settled={next === ''}
-        placeholder="next step: simmer 20 min, reduce by half"
+        placeholder={texts.nextStepSimmer20}
         value={next}
         offers={offers}
         onTyped={onTyped}
@@ -356,10 +361,10 @@ function NextStep({
         onEscape={() => onTyped('')}
       />
       <Button variant="plain" size="sm" onClick={add} disabled={next.trim() === ''}>
-        Add
+        {texts.add}
       </Button>
       <Button variant="link" size="sm" onClick={onFields}>
-        Use a form
+        {texts.useForm}
       </Button>
     </div>
   );
@@ -377,13 +382,13 @@ const ColumnsFor = memo(function ColumnsFor({
     <Form.Select
       size="sm"
       className="w-auto no-print"
-      aria-label="What the columns show"
+      aria-label={texts.whatColumnsShow}
       value={view}
       onChange={(event) => onView(event.target.value)}
     >
       {Object.keys(VIEWS).map((name) => (
         <option key={name} value={name}>
-          {name === 'usual' ? 'standard columns' : name}
+          {name === 'usual' ? texts.standardColumns : name}
         </option>
       ))}
     </Form.Select>
@@ -394,7 +399,7 @@ function LedgerHead({ columns }: { readonly columns: readonly LedgerColumn[] }) 
   return (
     <thead>
       <tr>
-        <th scope="col">Step</th>
+        <th scope="col">{texts.stepUpper}</th>
         {columns.map((c) => (
           <th key={c.head} scope="col">
             {c.head}

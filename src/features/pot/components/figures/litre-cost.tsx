@@ -9,6 +9,7 @@ import { LitreJug, strataOf, type Stratum } from '@/ui/drawings/litre-jug';
 import type { PotSheetData } from '../../queries';
 import type { ExtraLayer } from '../../reach';
 import type { LivePot } from './use-pot';
+import * as labels from './texts';
 
 type Shown = 'ingredients' | ExtraLayer | 'all';
 
@@ -47,8 +48,7 @@ export function LitreCost({
   const [wanted, setWanted] = useState<Shown>('ingredients');
   const { run } = pot;
   const perL = run.refused ? null : (pot.money[pot.money.length - 1]?.perL ?? null);
-  if (perL === null || !run.product)
-    return <p className="drawing-title">One litre is drawn here once its cost is whole.</p>;
+  if (perL === null || !run.product) return <p className="drawing-title">{labels.oneLitreDrawnHere}</p>;
   const litres = run.product.ml / 1000;
   const over = layersIn(data, pot);
   const shown = wanted === 'all' || over.some(([name]) => name === wanted) ? wanted : 'ingredients';
@@ -77,10 +77,10 @@ export function LitreCost({
         ? strata.reduce((sum, s) => sum + Math.round(s.money * 100) / 100, 0)
         : (over.find(([name]) => name === shown)?.[1] ?? 0) / litres;
   return (
-    <section aria-label="One litre">
+    <section aria-label={labels.oneLitre}>
       <p className="drawing-title">
-        One litre at <b className="fig">{money(total)}</b>,{' '}
-        {shown === 'all' ? 'all layers that are known' : layerName(shown)}
+        {labels.oneLitreUpper} <b className="fig">{money(total)}</b>,{' '}
+        {shown === 'all' ? labels.allLayersKnown : layerName(shown)}
         {over.length > 0 && <LayerOf shown={shown} over={over} onShow={setWanted} />}
       </p>
       <LitreJug strata={strata} />
@@ -101,13 +101,13 @@ const LayerOf = ({
   <Form.Select
     size="sm"
     className="no-print mt-1"
-    aria-label="What the litre shows"
+    aria-label={labels.whatLitreShows}
     value={shown}
     onChange={(event) => onShow(event.target.value as Shown)}
   >
     {(['ingredients', ...over.map(([name]) => name), 'all'] as const).map((name) => (
       <option key={name} value={name}>
-        {name === 'all' ? 'all layers' : layerName(name)}
+        {name === 'all' ? labels.allLayers : layerName(name)}
       </option>
     ))}
   </Form.Select>

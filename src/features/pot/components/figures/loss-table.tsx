@@ -5,6 +5,7 @@ import { LOSSES } from '@/core/pot';
 import Table from 'react-bootstrap/Table';
 import { useFormatters } from '@/ui/formatters-context';
 import type { LivePot } from './use-pot';
+import * as texts from './texts';
 
 /** What was lost on the way, as weight and as money: the running book of the pot. */
 export function LossTable({ pot }: { pot: LivePot }) {
@@ -17,19 +18,19 @@ export function LossTable({ pot }: { pot: LivePot }) {
   const rows = LOSSES.filter((loss) => (g.get(loss) ?? 0) > 0.5);
   if (rows.length === 0 && !book) return null;
   return (
-    <section aria-label="Where weight and money went">
+    <section aria-label={texts.whereWeightMoneyWent}>
       <Table size="sm" borderless>
         <thead>
           <tr>
-            <th scope="col">Losses</th>
-            <th scope="col">weight</th>
-            <th scope="col">money</th>
+            <th scope="col">{texts.losses}</th>
+            <th scope="col">{texts.weight}</th>
+            <th scope="col">{texts.money}</th>
           </tr>
         </thead>
         <tbody>
           {book && !book.trimmed.isZero() && (
             <tr>
-              <td>trim loss</td>
+              <td>{texts.trimLoss}</td>
               <td />
               <td className="fig">{money(book.trimmed.toNumber())}</td>
             </tr>
@@ -56,7 +57,7 @@ export function LossTable({ pot }: { pot: LivePot }) {
             ))}
           {book && run.product && (
             <tr className="border-top fw-bold">
-              <td>in the product, of {money(book.spent.toNumber())}</td>
+              <td>{texts.product(money(book.spent.toNumber()))}</td>
               <td className="fig">{kilos(run.product.g)}</td>
               <td className="fig">{money(book.left.toNumber())}</td>
             </tr>

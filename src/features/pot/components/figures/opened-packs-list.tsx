@@ -3,6 +3,7 @@
 import Table from 'react-bootstrap/Table';
 import { useFormatters } from '@/ui/formatters-context';
 import type { LivePot } from './use-pot';
+import * as texts from './texts';
 
 const LEAST_LEFT = 0.95;
 
@@ -18,8 +19,8 @@ export function OpenedPacksList({ pot }: { pot: LivePot }) {
   return (
     <details className="mt-2" open={whole.length > 0}>
       <summary>
-        {opened.length} part-used {opened.length === 1 ? 'pack' : 'packs'} left over
-        {whole.length > 0 && `, ${whole.length} charged whole`}
+        {texts.partUsedPackPacks(opened.length)}
+        {whole.length > 0 && texts.chargedWhole(whole.length)}
       </summary>
       <Table size="sm">
         <tbody>
@@ -27,11 +28,9 @@ export function OpenedPacksList({ pot }: { pot: LivePot }) {
             <tr key={o.supply}>
               <td className="left">
                 {o.name}
-                {o.pack.charged === 'whole' && <b> charged whole</b>}
+                {o.pack.charged === 'whole' && <b> {texts.chargedWholeLower}</b>}
               </td>
-              <td className="fig">
-                {kilos(o.leftG)} of {kilos(o.pack.g)} left
-              </td>
+              <td className="fig">{texts.left(kilos(o.leftG), kilos(o.pack.g))}</td>
             </tr>
           ))}
         </tbody>

@@ -7,6 +7,7 @@ import Button from 'react-bootstrap/Button';
 import { nonceHere } from '@/ui/drawings/chart-look';
 import { useFormatters, type Formatters } from '@/ui/formatters-context';
 import type { LivePot } from './use-pot';
+import * as labels from './texts';
 
 /** The chart that answers to a pointer: fetched when somebody wants to see it. */
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });
@@ -62,7 +63,7 @@ const optionsFor = (points: readonly Point[], { bare, money, hours }: Formatters
       type: 'numeric',
       min: 0,
       tickAmount: 6,
-      title: { text: 'hours since the start', style: { fontWeight: 400, color: 'var(--steel)' } },
+      title: { text: labels.hoursSinceStart, style: { fontWeight: 400, color: 'var(--steel)' } },
       labels: { formatter: (v) => bare(Number(v), 1), style: { colors: 'var(--steel)' } },
       tooltip: { enabled: false },
     },
@@ -75,7 +76,7 @@ const optionsFor = (points: readonly Point[], { bare, money, hours }: Formatters
       {
         opposite: true,
         min: 0,
-        title: { text: 'per litre', style: { fontWeight: 400, color: 'var(--steel)' } },
+        title: { text: labels.perLitreLower, style: { fontWeight: 400, color: 'var(--steel)' } },
         labels: { formatter: (v: number) => money(v), style: { colors: 'var(--steel)' } },
       },
     ],
@@ -85,7 +86,7 @@ const optionsFor = (points: readonly Point[], { bare, money, hours }: Formatters
       x: {
         formatter: (_v: number, at?: { readonly dataPointIndex?: number }) => {
           const point = points[at?.dataPointIndex ?? -1];
-          return point ? `${point.step}, after ${hours(point.x)}` : '';
+          return point ? labels.after(point.step, hours(point.x)) : '';
         },
       },
     },
@@ -102,18 +103,18 @@ export function TimeChart({ pot, texts }: { readonly pot: LivePot; readonly text
   const series = useMemo(
     () => [
       { name: 'litres', data: points.map((p) => ({ x: p.x, y: p.litres })) },
-      { name: 'per litre, ingredients', data: points.map((p) => ({ x: p.x, y: p.perL })) },
+      { name: labels.perLitreIngredients, data: points.map((p) => ({ x: p.x, y: p.perL })) },
     ],
     [points],
   );
   if (points.length < 2) return null;
   return (
-    <section className="mt-3 no-print" aria-label="Along the time">
+    <section className="mt-3 no-print" aria-label={labels.alongTime}>
       <Button variant="link" size="sm" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {open ? 'Put the chart away' : 'Litres and cost along the time'}
+        {open ? labels.hideChart : labels.litresCostAlongTime}
       </Button>
       {options && (
-        <figure className="m-0" aria-label="Litres in the pot and what a litre costs, along the time">
+        <figure className="m-0" aria-label={labels.litresPotWhatLitre}>
           <Apex type="line" height={260} series={series} options={options} />
           <figcaption className="visually-hidden">
             {points

@@ -30,6 +30,7 @@ import type { OpenPack } from '@/core/larder';
 import type { PotSheetData } from '../../queries';
 import type { ExtraLayer } from '../../reach';
 import { readLine, stepsOf, type Draft } from '../sheet/sheet-lines';
+import * as texts from './texts';
 
 const EXTRA_LAYERS: readonly ExtraLayer[] = ['packaging', 'energy', 'hands'];
 
@@ -73,16 +74,16 @@ export function shelfFrom(data: PotSheetData): Shelf {
       const p = products.get(id);
       const product = part === undefined ? p?.product : p?.parts.find((x) => x.part === part)?.product;
       return p && product && !p.loops
-        ? fine({ name: part === undefined ? p.name : `${part} of ${p.name}`, product })
-        : refuse('no-product', 'of', p?.trouble ?? 'This recipe is not in the book.');
+        ? fine({ name: part === undefined ? p.name : texts.ofText(part, p.name), product })
+        : refuse('no-product', 'of', p?.trouble ?? texts.recipeNotKitchen);
     },
     // What the book as it was kept last leaves: the batch before this one.
     lastBatch(id, part) {
       const p = products.get(id);
       const product = part === undefined ? p?.last : p?.parts.find((x) => x.part === part)?.product;
       return p && product
-        ? fine({ name: `last batch of ${part === undefined ? p.name : `${part} of ${p.name}`}`, product })
-        : refuse('no-product', 'of', 'No batch of it can be made yet, so none has left anything.');
+        ? fine({ name: texts.lastBatch(part, p.name), product })
+        : refuse('no-product', 'of', texts.noBatchCanMade);
     },
   };
 }

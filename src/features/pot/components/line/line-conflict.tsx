@@ -3,15 +3,16 @@
 import Button from 'react-bootstrap/Button';
 import type { Conflict } from '../../merge';
 import type { SheetLine } from '../sheet/sheet-lines';
+import * as texts from './texts';
 
 const said = (line: SheetLine | undefined): string =>
   line === undefined
-    ? 'taken out'
-    : `“${line.text}”${line.off ? ', switched off' : ''}${line.note ? `, noted “${line.note}”` : ''}`;
+    ? texts.takenOutLower
+    : `“${line.text}”${line.off ? texts.switchedOff : ''}${line.note ? texts.noted(line.note) : ''}`;
 
 /** A line that somebody else has changed while it was changed here: both stand, and one is chosen. */
 export function LineConflict({
-  touched: { id, mine, theirs, by = 'somebody else' },
+  touched: { id, mine, theirs, by = texts.somebodyElse },
   onSettle,
 }: {
   readonly touched: Conflict;
@@ -19,14 +20,12 @@ export function LineConflict({
 }) {
   return (
     <div role="alert" className="trouble d-flex flex-wrap gap-2 align-items-baseline">
-      <span>
-        Changed here and by {by}. Theirs: {said(theirs)}. Yours: {said(mine)}.
-      </span>
+      <span>{texts.changedHereTheirsYours(by, said(theirs), said(mine))}</span>
       <Button variant="plain" size="sm" onClick={() => onSettle(id, mine)}>
-        Keep mine
+        {texts.keepMine}
       </Button>
       <Button variant="plain" size="sm" onClick={() => onSettle(id, theirs)}>
-        Take theirs
+        {texts.takeTheirs}
       </Button>
     </div>
   );

@@ -4,6 +4,7 @@ import { useId, useState, type KeyboardEvent } from 'react';
 import { useFormatters } from '@/ui/formatters-context';
 import { useEarlyInput } from '@/ui/forms/use-early-input';
 import type { LineSuggestion } from './use-suggestions';
+import * as texts from './texts';
 
 interface Props {
   readonly id: string;
@@ -148,7 +149,7 @@ function Offers({
       ref={inSight}
       id={list}
       role="listbox"
-      aria-label="Lines it may be"
+      aria-label={texts.linesMay}
       className="dropdown-menu show offers"
     >
       {offers.map((offer, i) => (
@@ -180,7 +181,7 @@ function Comes({ of }: { readonly of: LineSuggestion }) {
   return (
     <span className="fig quiet">
       {litres(of.ml)}
-      {of.perL !== undefined && `, ${money(of.perL)} per litre`}
+      {of.perL !== undefined && texts.perLitre(money(of.perL))}
     </span>
   );
 }

@@ -6,6 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { LONGEST_NOTE } from '@/core/written';
 import type { SheetLine } from '../sheet/sheet-lines';
 import type { LineActions } from './use-line-actions';
+import * as texts from './texts';
 
 /** A note on a step, for the cook: kept with Enter, taken away by emptying it. */
 export function LineNote({
@@ -38,8 +39,8 @@ export function LineNote({
         <Form.Control
           size="sm"
           autoFocus
-          aria-label={`Note on step ${index + 1}`}
-          placeholder="for the cook, printed under the step"
+          aria-label={texts.noteStep(index + 1)}
+          placeholder={texts.cookPrintedUnderStep}
           isInvalid={long}
           value={note}
           onChange={(event) => setNote(event.target.value)}
@@ -47,12 +48,12 @@ export function LineNote({
         />
         {long && (
           <Form.Control.Feedback type="invalid">
-            This note has {note.trim().length} characters: at most {LONGEST_NOTE}.
+            {texts.noteCharactersMost(note.trim().length, LONGEST_NOTE)}
           </Form.Control.Feedback>
         )}
       </span>
       <Button type="submit" variant="plain" size="sm">
-        Save note
+        {texts.saveNote}
       </Button>
     </Form>
   );

@@ -5,6 +5,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import type { SheetLine } from '../sheet/sheet-lines';
 import type { LineActions } from './use-line-actions';
+import * as texts from './texts';
 
 /** Asks what a choice is about and what its two ways are called; the line then stands twice, once for each way. */
 export function NewChoice({
@@ -42,14 +43,14 @@ export function NewChoice({
         acts.otherWay(line.id, about.trim(), mine.trim(), other.trim());
       }}
     >
-      {field('about', 'What it is about', 'about what: the salt')}
-      {field('mine', 'This line is the way called', 'this line: late')}
-      {field('other', 'The other way is called', 'the other way: early')}
+      {field('about', texts.whatAbout, texts.whatAboutSalt)}
+      {field('mine', texts.lineWayCalled, texts.lineLate)}
+      {field('other', texts.otherWayCalled, texts.otherWayEarly)}
       <Button type="submit" variant="plain" size="sm">
-        Put the other way under it
+        {texts.addOtherWayBelow}
       </Button>
       <Button variant="link" size="sm" onClick={close}>
-        Not now
+        {texts.notNow}
       </Button>
     </Form>
   );

@@ -7,6 +7,7 @@ import type { Names } from '@/core/said';
 import { searcher } from '@/search';
 import { Combo } from '@/ui/forms/combo';
 import type { Field } from '../../step-fields';
+import * as texts from './texts';
 
 interface FieldProps {
   readonly field: Field;
@@ -36,7 +37,7 @@ export function FieldOf({ field, names, value, missing, onSet }: FieldProps) {
     <Form.Group controlId={id}>
       <Form.Label>{label}</Form.Label>
       <Form.Select value={value} isInvalid={missing} onChange={(event) => onSet(event.target.value)}>
-        <option value="">{needed ? 'choose' : 'not said'}</option>
+        <option value="">{needed ? texts.choose : texts.notSaid}</option>
         {choices.map(([v, words]) => (
           <option key={v} value={v}>
             {words}
@@ -79,7 +80,7 @@ export function FieldOf({ field, names, value, missing, onSet }: FieldProps) {
             autoComplete="off"
             value={value}
             isInvalid={missing}
-            placeholder={needed ? '' : 'as usual'}
+            placeholder={needed ? '' : texts.usual}
             onChange={(event) => onSet(event.target.value)}
           />
         </Form.Group>
@@ -106,13 +107,13 @@ function CostField({
           )
         }
       >
-        <option value="weight">its share by weight</option>
-        <option value="credit">a set value per kilo</option>
+        <option value="weight">{texts.shareWeight}</option>
+        <option value="credit">{texts.setValuePerKilo}</option>
       </Form.Select>
       {cost.by === 'credit' && (
         <Form.Control
           className="mt-1"
-          aria-label="Set value per kilo"
+          aria-label={texts.setValuePerKiloUpper}
           value={cost.perKg ?? ''}
           onChange={(event) => onSet(JSON.stringify({ by: 'credit', perKg: event.target.value }))}
         />
@@ -137,13 +138,13 @@ function MatterField({
       ...names.ingredients.map((i) => thing(i.name, { ingredient: i.id })),
       ...names.recipes.filter((r) => r.id !== names.self).map((r) => thing(r.name, { product: r.id })),
       ...(names.parts ?? []).map((p) =>
-        thing(`${p.part} of ${names.recipes.find((r) => r.id === p.id)?.name ?? ''}`, {
+        thing(texts.ofText(p.part, names.recipes.find((r) => r.id === p.id)?.name ?? ''), {
           product: p.id,
           part: p.part,
         }),
       ),
-      ...names.recipes.map((r) => thing(`last batch of ${r.name}`, { lastBatchOf: r.id })),
-      ...names.ingredients.map((i) => thing(`stock trim of ${i.name}`, { stockTrimOf: i.id })),
+      ...names.recipes.map((r) => thing(texts.lastBatch(r.name), { lastBatchOf: r.id })),
+      ...names.ingredients.map((i) => thing(texts.stockTrim(i.name), { stockTrimOf: i.id })),
     ];
   }, [kind, names]);
   const find = useMemo(() => searcher(things), [things]);

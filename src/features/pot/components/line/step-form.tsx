@@ -12,6 +12,7 @@ import { fieldsFrom, formsOf, stepFrom, verbWords, type StepKind, type StepField
 import { FieldOf } from './step-fields';
 import { newLine, readLine, stepsOf, type SheetLine } from '../sheet/sheet-lines';
 import type { useSheet } from '../sheet/use-sheet';
+import * as texts from './texts';
 
 type Sheet = ReturnType<typeof useSheet>;
 
@@ -83,12 +84,12 @@ export function StepForm({ sheet, line, close }: Props) {
   };
   const wrong =
     asked && text === undefined
-      ? 'Something that is needed is not filled in yet.'
+      ? texts.somethingNeededNotFilled
       : read && !read.ok
         ? read.trouble.message
         : undefined;
   return (
-    <SidePanel title={at < 0 ? 'One more line' : `Line ${at + 1}`} open close={close}>
+    <SidePanel title={at < 0 ? texts.oneMoreLine : texts.line(at + 1)} open close={close}>
       <Form
         className="stacked"
         onSubmit={(event) => {
@@ -109,7 +110,7 @@ export function StepForm({ sheet, line, close }: Props) {
         ))}
         <Consequence sheet={sheet} at={at} text={text} />
         <TroubleText says={wrong} />
-        <Button type="submit">{at < 0 ? 'Add step' : 'Save step'}</Button>
+        <Button type="submit">{at < 0 ? texts.addStep : texts.saveStep}</Button>
       </Form>
     </SidePanel>
   );
@@ -120,7 +121,7 @@ function VerbOf({ of }: { readonly of: ReturnType<typeof useForm> }) {
   return (
     <>
       <Form.Group controlId="form-verb">
-        <Form.Label>What is done</Form.Label>
+        <Form.Label>{texts.whatDone}</Form.Label>
         <Form.Select value={of.verb} onChange={(event) => of.choose(event.target.value as StepKind)}>
           {VERB_LIST.map((v) => (
             <option key={v.verb} value={v.verb}>
@@ -131,7 +132,7 @@ function VerbOf({ of }: { readonly of: ReturnType<typeof useForm> }) {
       </Form.Group>
       {of.forms.length > 1 && (
         <Form.Select
-          aria-label="Step"
+          aria-label={texts.step}
           value={of.form}
           onChange={(event) => of.setForm(Number(event.target.value))}
         >
@@ -167,17 +168,16 @@ function Consequence({
         : sheet.run({ ...sheet.draft, lines: withText(sheet.draft.lines, sheet, at, text) }),
     [text, sheet, at],
   );
-  if (text === undefined || !next)
-    return <p className="quiet">The line it comes to stands here once it is whole.</p>;
+  if (text === undefined || !next) return <p className="quiet">{texts.finishedLineAppearsHere}</p>;
   const perL = next.money.at(-1)?.perL;
   return (
     <p role="status" className="m-0">
       <b>“{text}”</b>
       <span className="quiet">
         {next.refusedAt !== undefined
-          ? `: step ${next.refusedAt + 1} could not be done`
+          ? texts.stepCouldNotDone(next.refusedAt + 1)
           : next.run.product
-            ? `: ${litres(next.run.product.ml)}${perL === null || perL === undefined ? '' : `, ${money(perL)} per litre`}`
+            ? `: ${litres(next.run.product.ml)}${perL === null || perL === undefined ? '' : texts.perLitre(money(perL))}`
             : ''}
       </span>
     </p>

@@ -9,6 +9,7 @@ import Dropdown from 'react-bootstrap/Dropdown';
 import type { WrittenChoice } from '@/core/kitchen-file';
 import type { SheetLine } from '../sheet/sheet-lines';
 import type { LineActions } from './use-line-actions';
+import * as texts from './texts';
 
 interface Props {
   readonly index: number;
@@ -34,7 +35,7 @@ function WeighUp({ line }: { readonly line: string }) {
   const { id } = useParams<{ id: string }>();
   return (
     <Dropdown.Item as={Link} prefetch={false} href={`/weigh?of=${id}&line=${line}`}>
-      Weigh up what could be done here
+      {texts.weighUpWhatCould}
     </Dropdown.Item>
   );
 }
@@ -46,38 +47,33 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
     <span className="step-tools d-flex" onClick={(event) => event.stopPropagation()}>
       {handle}
       <Dropdown align="end">
-        <Dropdown.Toggle
-          variant="tool"
-          size="sm"
-          aria-label={`More for step ${index + 1}`}
-          className="no-caret"
-        >
+        <Dropdown.Toggle variant="tool" size="sm" aria-label={texts.moreStep(index + 1)} className="no-caret">
           <EllipsisVertical size={16} aria-hidden="true" />
         </Dropdown.Toggle>
         <Dropdown.Menu>
-          <Item words="A line below" keys="Shift Enter" act={() => acts.put(id, 'below')} />
-          <Item words="A line above" act={() => acts.put(id, 'above')} />
-          <Item words="Duplicate line" keys="Alt Shift ↓" act={() => acts.twin(id)} />
-          <Item words="Move up" keys="Alt ↑" act={() => acts.move(id, -1)} />
-          <Item words="Move down" keys="Alt ↓" act={() => acts.move(id, 1)} />
+          <Item words={texts.lineBelow} keys={texts.shiftEnter} act={() => acts.put(id, 'below')} />
+          <Item words={texts.lineAbove} act={() => acts.put(id, 'above')} />
+          <Item words={texts.duplicateLine} keys={texts.altShift} act={() => acts.twin(id)} />
+          <Item words={texts.moveUp} keys={texts.alt} act={() => acts.move(id, -1)} />
+          <Item words={texts.moveDown} keys={texts.altUpper} act={() => acts.move(id, 1)} />
           <Item
-            words={line.off ? 'Switch it on again' : 'Switch it off'}
-            keys="Ctrl /"
+            words={line.off ? texts.switchAgain : texts.switchOff}
+            keys={texts.ctrl}
             act={() => acts.off(id)}
           />
-          <Item words={line.note ? 'Its note' : 'A note for the cook'} act={onNote} />
-          <Item words="Edit in a form" act={onFields} />
+          <Item words={line.note ? texts.note : texts.noteCook} act={onNote} />
+          <Item words={texts.editForm} act={onFields} />
           <Dropdown.Divider />
           <WeighUp line={id} />
-          <Item words="Another way of doing this" act={onOtherWay} />
+          <Item words={texts.anotherWayDoing} act={onOtherWay} />
           {line.way !== undefined && (
-            <Item words="Use in every variant" act={() => acts.way(id, undefined)} />
+            <Item words={texts.useEveryVariant} act={() => acts.way(id, undefined)} />
           )}
           {choices.flatMap((c) =>
             c.ways
               .filter((w) => w.id !== line.way)
               .map((w) => (
-                <Item key={w.id} words={`Only where ${c.name} is ${w.name}`} act={() => acts.way(id, w.id)} />
+                <Item key={w.id} words={texts.onlyWhere(c.name, w.name)} act={() => acts.way(id, w.id)} />
               )),
           )}
         </Dropdown.Menu>
@@ -85,7 +81,7 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
       <Button
         variant="tool"
         size="sm"
-        aria-label={`Remove step ${index + 1}`}
+        aria-label={texts.removeStep(index + 1)}
         onClick={() => acts.remove(id)}
       >
         <X size={16} aria-hidden="true" />

@@ -12,6 +12,7 @@ import { WarningFix, IfSwitchedOn } from './warning-fix';
 import { usePotContext } from '../figures/pot-context';
 import type { StepRowProps } from './step-props';
 import { LineConflict } from './line-conflict';
+import * as texts from './texts';
 
 /** What is said under a line, where there is anything. */
 export function NoteRow({
@@ -82,7 +83,7 @@ function Under(props: StepRowProps & OfPot) {
   const { line, step, row, before, trouble, counted, batches, chosen, mayEdit, acts, done } = props;
   const { hours } = useFormatters();
   const caution = row && done && cautionFor(row, before);
-  const words = { took: 'takes', up: 'to come up to heat' };
+  const words = { took: 'takes', up: texts.comeUpHeat };
   const notes = (row && done ? notesOf(row) : []).map((n) =>
     n === 'took'
       ? `${words.took} ${hours(row?.heatHours ?? 0)}`
@@ -96,7 +97,7 @@ function Under(props: StepRowProps & OfPot) {
       {line.note !== undefined && <div className="step-note">{line.note}</div>}
       {!done && chosen && (
         <span className="quiet">
-          {line.off ? 'Switched off: it stands here and is not done.' : 'Not done in the way that is taken.'}
+          {line.off ? texts.switchedOffStaysHere : texts.notPartVariantUse}
           {line.off && <IfSwitchedOn line={line} />}
         </span>
       )}
@@ -159,7 +160,7 @@ function Missed({
 function handsWords(row: LedgerRow, hours: (h: number) => string): string | undefined {
   const { handsHours, sharedHandsHours: shared = 0 } = row;
   if (handsHours < 1 / 120) return undefined;
-  return `${hours(handsHours)} of labour${shared > 1 / 120 ? `, ${hours(shared)} of it setting up and washing up` : ''}`;
+  return texts.labour(hours(handsHours), shared, 1 / 120, hours(shared));
 }
 
 /** Lines that would be understood in place of one that is not: a click takes one. */
@@ -195,11 +196,7 @@ function Instead({
 /** More than one batch gives is not wrong: it means so many batches. */
 function SoManyBatches({ name, g, eachG, batches }: Batches) {
   const { kilos } = useFormatters();
-  return (
-    <div className="quiet">
-      {kilos(g)} of {name} means {batches} batches: one gives {kilos(eachG)}
-    </div>
-  );
+  return <div className="quiet">{texts.meansBatchesOneGives(kilos(g), name, batches, kilos(eachG))}</div>;
 }
 
 /** What a count was taken for: pieces as bought, of which the usable part goes in; or trimmed ones, as older sheets meant it. */
@@ -211,19 +208,13 @@ function CountedAs({
   onAsBought,
 }: Counted & { readonly mayEdit: boolean; readonly onAsBought: () => void }) {
   const { kilos } = useFormatters();
-  if (!trimmed)
-    return (
-      <div className="quiet">
-        usable {kilos(usableG)} of {kilos(wholeG)} as bought
-      </div>
-    );
+  if (!trimmed) return <div className="quiet">{texts.usableBought(kilos(usableG), kilos(wholeG))}</div>;
   return (
     <div className="warning">
-      Counted as trimmed pieces, as this sheet was first written: {kilos(wholeG)} go in. As bought it would be{' '}
-      {kilos(usableG)} of {kilos(wholeG)}.{' '}
+      {texts.countedTrimmedPiecesSheet(kilos(wholeG), kilos(usableG))}{' '}
       {mayEdit && (
         <Button variant="plain" size="sm" onClick={onAsBought}>
-          Count as bought
+          {texts.countBought}
         </Button>
       )}
     </div>

@@ -14,12 +14,13 @@ import { StepMenu } from './step-menu';
 import { NoteRow } from './step-notes';
 import type { StepRowProps } from './step-props';
 import { NO_SUGGESTIONS, SuggestionsContext } from './use-suggestions';
+import * as texts from './texts';
 
 const KIND_WORDS = {
-  in: 'something comes in',
-  hot: 'on the heat',
-  out: 'something leaves',
-  unread: 'not understood',
+  in: texts.somethingComes,
+  hot: texts.heat,
+  out: texts.somethingLeaves,
+  unread: texts.notUnderstood,
 } as const;
 
 /** Lines a little out of sight count as in it: whoever scrolls finds them drawn. */
@@ -103,10 +104,7 @@ function WayOf({ line, choices }: Pick<StepRowProps, 'line' | 'choices'>) {
   const way = choice?.ways.find((w) => w.id === line.way);
   if (!choice || !way) return null;
   return (
-    <span
-      className="way"
-      title={`${choice.name}: ${way.name}${choice.house === way.id ? ', this house’s way' : ''}`}
-    >
+    <span className="way" title={`${choice.name}: ${way.name}${choice.house === way.id ? texts.ourWay : ''}`}>
       {way.name}
     </span>
   );

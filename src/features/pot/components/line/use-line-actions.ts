@@ -5,6 +5,7 @@ import { useToast } from '@/ui/frame/toasts';
 import { linesIn } from '../../lines';
 import { newLine, type Draft, type SheetLine } from '../sheet/sheet-lines';
 import type { LivePot } from '../figures/use-pot';
+import * as texts from './texts';
 
 /** What can be done to a line of a sheet, by its id. */
 export interface LineActions {
@@ -78,7 +79,7 @@ function handling({ now, want }: Hand) {
       const before = now().asItStands();
       const text = before.lines[at(id)]?.text ?? '';
       done(lines().filter((l) => l.id !== id));
-      if (text.trim() !== '') now().tell(`“${text}” is taken out.`, () => now().onDone(before));
+      if (text.trim() !== '') now().tell(texts.removed(text), () => now().onDone(before));
     },
     moveTo: (from: number, to: number): void => {
       if (to < 0 || to >= lines().length || to === from) return;

@@ -7,6 +7,7 @@ import { suggestions } from '../../suggest';
 import { newLine, readLine, stepsOf, type Draft } from '../sheet/sheet-lines';
 import { namesInDraft, mergeNames } from '../sheet/use-book';
 import { potFor } from '../figures/use-pot';
+import * as texts from './texts';
 
 /** A line that is offered, and what the pot would come to with it. */
 export interface LineSuggestion {
@@ -50,11 +51,16 @@ const PAUSE_MS = 50;
 const REST_MS = 150;
 
 /** What the pot would be with an offered line. */
-function comesTo(run: ReturnType<typeof potFor>, draft: Draft, typing: TypedLine, text: string): LineSuggestion {
+function comesTo(
+  run: ReturnType<typeof potFor>,
+  draft: Draft,
+  typing: TypedLine,
+  text: string,
+): LineSuggestion {
   const pot = run(withOffer(draft, typing, text));
   const refused = pot.refusedAt ?? pot.run.refused?.step;
-  if (refused === typing.at) return { text, cannot: 'cannot be done here' };
-  if (refused !== undefined) return { text, cannot: `leaves step ${refused + 1} undone` };
+  if (refused === typing.at) return { text, cannot: texts.cannotDoneHere };
+  if (refused !== undefined) return { text, cannot: texts.leavesStepUndone(refused + 1) };
   const perL = pot.money.at(-1)?.perL;
   return { text, ml: pot.run.product?.ml, perL: perL ?? undefined };
 }
@@ -70,7 +76,11 @@ interface Worked {
  * line itself has been drawn, and the pots only once the fingers rest, one at a time: no key waits for them. What offered lines take
  * of things the sheet has not been told of is asked for, and their figures come with the answer.
  */
-export function useSuggestions(data: PotSheetData, draft: Draft, inHand: TypedLine | undefined): readonly LineSuggestion[] {
+export function useSuggestions(
+  data: PotSheetData,
+  draft: Draft,
+  inHand: TypedLine | undefined,
+): readonly LineSuggestion[] {
   const rested = useDebounced(inHand, PAUSE_MS);
   // What rested of another line is nothing to this one.
   const typing =

@@ -6,6 +6,7 @@ import type { Warning } from '@/core/pot';
 import { useFormatters } from '@/ui/formatters-context';
 import { tryFix, type FixTried, type FixIn } from '../../warning-fixes';
 import type { SheetLine } from '../sheet/sheet-lines';
+import * as texts from './texts';
 
 interface Curer extends FixIn {
   readonly onCure: (cured: FixTried) => void;
@@ -52,8 +53,8 @@ export function IfSwitchedOn({ line }: { readonly line: SheetLine }) {
     <>
       {' '}
       {pot.refusedAt !== undefined
-        ? 'With it the pot cannot be made.'
-        : `With it: ${litres(pot.run.product?.ml ?? 0)}${perL === null || perL === undefined ? '' : `, ${money(perL)} per litre`}.`}
+        ? texts.potCannotMade
+        : texts.withIt(litres(pot.run.product?.ml ?? 0), perL, money(perL))}
     </>
   );
 }

@@ -12,6 +12,7 @@ import { useToast } from '@/ui/frame/toasts';
 import type { Draft } from '../sheet/sheet-lines';
 import type { LivePot } from '../figures/use-pot';
 import type { useSheet } from '../sheet/use-sheet';
+import * as texts from './texts';
 
 type Sheet = ReturnType<typeof useSheet>;
 
@@ -43,7 +44,7 @@ export function ChoiceWays({ sheet }: { readonly sheet: Sheet }) {
   );
   if (draft.choices.length === 0) return null;
   return (
-    <section className="mt-3" aria-label="Ways it can be done">
+    <section className="mt-3" aria-label={texts.variants}>
       {draft.choices.map((choice) => (
         <OneChoice key={choice.id} choice={choice} pots={pots} sheet={sheet} mayEdit={known.mayEdit} />
       ))}
@@ -69,10 +70,9 @@ function OneChoice({
     done(next);
     tell(words, () => done(before));
   };
-  const away = (): void =>
-    change(onlyHouse(asItStands(), choice), `Only this house’s way of ${choice.name} is left.`);
+  const away = (): void => change(onlyHouse(asItStands(), choice), texts.onlyOurWayLeft(choice.name));
   const take = ({ id, name }: WrittenChoice['ways'][number]): void =>
-    change(taking(asItStands(), choice.id, id), `${choice.name}: ${name} is this house’s way now.`);
+    change(taking(asItStands(), choice.id, id), texts.ourWayNow(choice.name, name));
   const more = (name: string): void =>
     done({
       ...asItStands(),
@@ -103,7 +103,7 @@ function OneChoice({
         <div className="d-flex flex-wrap gap-2 mb-3">
           {choice.ways.length < MOST_WAYS && <AnotherWay onAdd={more} />}
           <Button variant="link" size="sm" onClick={away}>
-            Keep only our own way
+            {texts.keepOnlyOurOwn}
           </Button>
         </div>
       )}
@@ -116,8 +116,8 @@ function WaysHead({ name }: { readonly name: string }) {
   return (
     <thead>
       <tr>
-        <th scope="col">{name}: this house’s way, and what the others would come to</th>
-        {['litres', 'salt %', 'body', 'on the hob', `${currencySign} per litre`].map((head) => (
+        <th scope="col">{texts.ourWayWhatOthers(name)}</th>
+        {['litres', 'salt %', 'body', texts.hob, texts.perLitreCurrencySign(currencySign)].map((head) => (
           <th key={head} scope="col" className="text-end text-nowrap">
             {head}
           </th>
@@ -142,14 +142,14 @@ function AnotherWay({ onAdd }: { readonly onAdd: (name: string) => void }) {
     >
       <Form.Control
         size="sm"
-        aria-label="One more way is called"
-        placeholder="one more way"
+        aria-label={texts.oneMoreWayCalled}
+        placeholder={texts.oneMoreWay}
         maxLength={120}
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
       <Button type="submit" variant="plain" size="sm" disabled={name.trim() === ''}>
-        Add
+        {texts.add}
       </Button>
     </Form>
   );
@@ -183,7 +183,7 @@ function WayRow({
           type="radio"
           id={`way-${choice.id}-${name}`}
           name={`way-${choice.id}`}
-          label={`${name}${lines === 0 ? ', without any line of its own' : ''}`}
+          label={`${name}${lines === 0 ? texts.withoutAnyLineOwn : ''}`}
           checked={taken}
           disabled={!mayEdit}
           onChange={onTake}
@@ -191,7 +191,7 @@ function WayRow({
       </td>
       {cannot ? (
         <td colSpan={5} className="quiet">
-          {pot?.refusedAt === undefined ? 'nothing is made' : `step ${pot.refusedAt + 1} cannot be done`}
+          {pot?.refusedAt === undefined ? texts.nothingMade : texts.stepCannotDone(pot.refusedAt + 1)}
         </td>
       ) : (
         <>
@@ -199,7 +199,9 @@ function WayRow({
           <td className="fig">{bare(last.saltPct, 2)}</td>
           <td className="fig">{bare(last.body, 2)}</td>
           <td className="fig">{hours(last.hobHours)}</td>
-          <td className="fig strong">{perL === null || perL === undefined ? 'incomplete' : bare(perL)}</td>
+          <td className="fig strong">
+            {perL === null || perL === undefined ? texts.incomplete : bare(perL)}
+          </td>
         </>
       )}
     </tr>

@@ -19,6 +19,7 @@ import { GripVertical } from 'lucide-react';
 import { useMemo, type ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import type { SheetLine } from './sheet-lines';
+import * as texts from './texts';
 
 // The same objects at every drawing: with others each line would be drawn again at each key.
 const BY_POINTER = { activationConstraint: { distance: 4 } };
@@ -39,7 +40,7 @@ export function MovableSteps({
   // The same list while no line comes or goes: a keystroke in one line is none of the others' business.
   const joined = lines.map((l) => l.id).join(' ');
   const items = useMemo(() => joined.split(' '), [joined]);
-  const place = (id: string | number | undefined): string => `place ${at(id) + 1} of ${lines.length}`;
+  const place = (id: string | number | undefined): string => texts.place(at(id) + 1, lines.length);
   const text = (id: string | number): string => lines[at(id)]?.text ?? '';
   return (
     <DndContext
@@ -49,14 +50,13 @@ export function MovableSteps({
       onDragEnd={({ active, over }) => over && onMove(at(active.id), at(over.id))}
       accessibility={{
         screenReaderInstructions: {
-          draggable:
-            'Space takes the step in hand, the arrow keys move it, Space puts it down, Escape puts it back.',
+          draggable: texts.spacePicksStepUp,
         },
         announcements: {
-          onDragStart: ({ active }) => `“${text(active.id)}” is in hand, at ${place(active.id)}.`,
-          onDragOver: ({ over }) => (over ? `Over ${place(over.id)}.` : undefined),
-          onDragEnd: ({ over }) => (over ? `Put down at ${place(over.id)}.` : 'Put back.'),
-          onDragCancel: () => 'Put back.',
+          onDragStart: ({ active }) => texts.pickedUp(text(active.id), place(active.id)),
+          onDragOver: ({ over }) => (over ? texts.over(place(over.id)) : undefined),
+          onDragEnd: ({ over }) => (over ? texts.dropped(place(over.id)) : texts.cancelled),
+          onDragCancel: () => texts.cancelled,
         },
       }}
     >
@@ -86,7 +86,7 @@ export function useMovable(id: string, name: string) {
       ref={setActivatorNodeRef}
       {...attributes}
       {...listeners}
-      aria-label={`Move ${name}`}
+      aria-label={texts.move(name)}
       style={{ touchAction: 'none', cursor: 'grab' }}
     >
       <GripVertical size={16} aria-hidden="true" />

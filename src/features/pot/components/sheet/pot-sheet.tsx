@@ -20,6 +20,7 @@ import { EvidenceList } from '../figures/evidence-list';
 import type { LivePot } from '../figures/use-pot';
 import { useSheet } from './use-sheet';
 import { ChoiceWays } from '../line/ways';
+import * as labels from './texts';
 
 /** What is opened now and then comes when it is. */
 const ScalePanel = dynamic(() => import('./scale-panel').then((m) => m.ScalePanel), { ssr: false });
@@ -107,7 +108,7 @@ const Beside = memo(function Beside({ data, later: { pot, texts } }: Explains) {
   );
 });
 
-const FIELDS = { vessel: 'the vessel it starts in', hob: 'what it stands on', choices: 'its ways' } as const;
+const FIELDS = { vessel: labels.vesselStarts, hob: labels.whatStands, choices: labels.ways } as const;
 
 /** Whether what stands here is kept, and what it leaves undone elsewhere. */
 function HowKept({ sheet }: { readonly sheet: ReturnType<typeof useSheet> }) {
@@ -116,35 +117,31 @@ function HowKept({ sheet }: { readonly sheet: ReturnType<typeof useSheet> }) {
   return (
     <>
       <p className="m-0 small-line" role="status">
-        {keeping.state === 'keeping' && <span className="quiet">saving …</span>}
-        {keeping.state === 'kept' && <span className="small-line cheaper">✓ saved</span>}
-        {keeping.state === 'waits' && (
-          <span className="quiet">no connection: saved on this device, sent when it is back</span>
-        )}
+        {keeping.state === 'keeping' && <span className="quiet">{labels.saving}</span>}
+        {keeping.state === 'kept' && <span className="small-line cheaper">{labels.saved}</span>}
+        {keeping.state === 'waits' && <span className="quiet">{labels.noConnectionSavedDevice}</span>}
         {keeping.state === 'held' && (
-          <span className="quiet">
-            {open ? 'not saved: choose which version to keep' : 'not saved: fix the line marked above first'}
-          </span>
+          <span className="quiet">{open ? labels.notSavedChooseWhich : labels.notSavedFixLine}</span>
         )}
         {arrived.ids.size > 0 && (
           <span className="quiet">
             {' '}
-            · {arrived.ids.size === 1 ? 'one line has' : `${arrived.ids.size} lines have`} come in
-            {arrived.by && ` from ${arrived.by}`}
+            {labels.oneLineLinesCome(arrived.ids.size)}
+            {arrived.by && labels.from(arrived.by)}
           </span>
         )}
       </p>
       {both.length > 0 && (
         <p role="alert" className="trouble">
-          Somebody else has changed {both.map((f) => FIELDS[f]).join(' and ')} too: yours stands here.{' '}
+          {labels.somebodyElseChanged} {both.map((f) => FIELDS[f]).join(' and ')} {labels.tooYoursShownHere}{' '}
           <Button variant="plain" size="sm" onClick={sheet.settleBoth}>
-            Keep mine
+            {labels.keepMine}
           </Button>
         </p>
       )}
       {keeping.broken.map((b) => (
         <p key={b.name} role="alert" className="warning">
-          This leaves {b.name} {b.undone ? 'undone' : 'without a cost'}. {b.why}
+          {labels.leavesUndoneWithoutCost(b.name, b.undone, b.why)}
         </p>
       ))}
     </>

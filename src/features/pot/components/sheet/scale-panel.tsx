@@ -17,15 +17,16 @@ import { scaledSheet, type ScaledSheet, type ScaleRequest } from '../../scaling'
 import { draftOf, type Draft } from './sheet-lines';
 import { shelfFrom } from '../figures/use-pot';
 import type { useSheet } from './use-sheet';
+import * as texts from './texts';
 
 type Sheet = ReturnType<typeof useSheet>;
 type Plates = Awaited<ReturnType<typeof platesFrom>>;
 
 const KINDS = {
-  litres: { label: 'so many litres', placeholder: '12 l' },
-  portions: { label: 'so many portions', placeholder: '80' },
-  covers: { label: 'so many covers of a dish', placeholder: '120' },
-  'what came in': { label: 'what came in', placeholder: '6.4 kg' },
+  litres: { label: texts.manyLitres, placeholder: '12 l' },
+  portions: { label: texts.manyPortions, placeholder: '80' },
+  covers: { label: texts.manyCoversDish, placeholder: '120' },
+  'what came in': { label: texts.whatCame, placeholder: '6.4 kg' },
 } as const;
 
 /** The same sheet for another amount: in which vessel, in how many batches, at what cost, and what plain multiplication would have got wrong. */
@@ -44,10 +45,10 @@ export function ScalePanel({ sheet, close }: { readonly sheet: Sheet; readonly c
     const before = sheet.asItStands();
     sheet.done(next);
     close();
-    tell('The sheet stands at that size now.', () => sheet.done(before));
+    tell(texts.sheetSizeNow, () => sheet.done(before));
   };
   return (
-    <SidePanel title="Scale" open close={close}>
+    <SidePanel title={texts.scale} open close={close}>
       <div className="stacked">
         <Asked
           sheet={sheet}
@@ -124,14 +125,14 @@ function Asked({
   return (
     <>
       <Pick
-        label="Scale to"
+        label={texts.scaleUpper}
         value={kind}
         options={Object.entries(KINDS).map(([id, { label }]) => [id, label])}
         set={(next) => set({ kind: next as ScaleRequest['kind'], of: '' })}
       />
       {kind === 'what came in' && (
         <Pick
-          label="What came in"
+          label={texts.whatCameUpper}
           value={of || inputs[0]?.[0]}
           options={inputs}
           set={(next) => set({ of: next })}
@@ -139,7 +140,7 @@ function Asked({
       )}
       {kind === 'covers' && (
         <Pick
-          label="Of which dish"
+          label={texts.whichDish}
           value={of || plates[0]?.id}
           options={plates.map((p) => [p.id, p.name])}
           set={(next) => set({ of: next })}
@@ -147,7 +148,7 @@ function Asked({
       )}
       <Form.Control
         autoFocus
-        aria-label="How much"
+        aria-label={texts.howMuch}
         autoComplete="off"
         placeholder={KINDS[kind].placeholder}
         value={wanted.amount}
@@ -155,11 +156,11 @@ function Asked({
         onChange={(event) => set({ amount: event.target.value })}
       />
       <Pick
-        label="In which vessel"
+        label={texts.whichVessel}
         value={wanted.vessel}
         options={[
-          ['', 'in whichever vessel suits it best'],
-          ...sheet.known.vessels.map((v) => [v.id, `in the ${v.name}`] as const),
+          ['', texts.vesselSuitsBest],
+          ...sheet.known.vessels.map((v) => [v.id, texts.inThe(v.name)] as const),
         ]}
         set={(next) => set({ vessel: next })}
       />
@@ -191,13 +192,12 @@ function usePlates(id: string): Plates {
 /** What plain multiplication of the list would have got wrong, in litres and money. */
 function plainWords({ batches, eachMl, multiplied }: ScaledSheet, { litres, money }: Formatters): string {
   const all = eachMl * batches;
-  if (multiplied.ml === undefined)
-    return 'Plain multiplication of the list cannot be done in it: it would run over, boil dry, or never get there.';
+  if (multiplied.ml === undefined) return texts.multiplyingListWouldFail;
   const off = multiplied.ml - all;
-  if (Math.abs(off) < all * 0.002) return 'Plain multiplication gives the same here.';
+  if (Math.abs(off) < all * 0.002) return texts.multiplyingListGivesSame;
   const spent = multiplied.money;
-  const cost = spent === undefined ? '' : `, ${money(Math.abs(spent))} ${spent > 0 ? 'more' : 'less'} spent`;
-  return `Plain multiplication would have given ${litres(multiplied.ml)}: ${litres(Math.abs(off))} too ${off > 0 ? 'much' : 'little'}${cost}.`;
+  const cost = spent === undefined ? '' : texts.spent(money(Math.abs(spent)), spent);
+  return texts.multiplyingListWouldGiven(litres(multiplied.ml), litres(Math.abs(off)), off, cost);
 }
 
 function Found({
@@ -213,17 +213,18 @@ function Found({
   const { litres, hours, money, bare } = figures;
   const { batches, eachMl, hobHours, perL, sheetPerL } = of;
   const rows: readonly (readonly [string, string])[] = [
-    [`on the hob${batches > 1 ? ', each batch' : ''}`, hours(hobHours)],
-    ['per litre, ingredients', perL === null ? 'incomplete' : money(perL)],
-    ['as the sheet stands', sheetPerL === null ? 'incomplete' : money(sheetPerL)],
+    [texts.hobBatches(batches), hours(hobHours)],
+    [texts.perLitreIngredients, perL === null ? 'incomplete' : money(perL)],
+    [texts.sheetStands, sheetPerL === null ? 'incomplete' : money(sheetPerL)],
     ...(of.portions === undefined ? [] : [['portions', bare(of.portions * batches, 0)] as const]),
   ];
   return (
     <div role="status">
       <p className="fig-large mb-0">{batches === 1 ? litres(eachMl) : `${batches} × ${litres(eachMl)}`}</p>
       <p className="mb-2">
-        in the <b>{of.vessel.name}</b>, the list times <b>{bare(of.factor, 3)}</b>
-        {batches > 1 && ' for each batch'}
+        {texts.inTheLower} <b>{of.vessel.name}</b>
+        {texts.listTimes} <b>{bare(of.factor, 3)}</b>
+        {batches > 1 && texts.eachBatch}
       </p>
       <Table size="sm">
         <tbody>
@@ -236,16 +237,14 @@ function Found({
         </tbody>
       </Table>
       <p>{plainWords(of, figures)}</p>
-      <p className="quiet small-line">
-        Shares, levels and times stay as they are; what is weighed and measured grows.
-      </p>
+      <p className="quiet small-line">{texts.sharesLevelsTimesStay}</p>
       <div className="d-flex flex-wrap gap-2">
         <Link prefetch={false} className="btn btn-primary btn-sm" href={wall}>
-          Cook or print
+          {texts.cookOrPrint}
         </Link>
         {keep && (
           <Button variant="plain" size="sm" onClick={keep}>
-            Save the sheet at this size
+            {texts.saveSheetSize}
           </Button>
         )}
       </div>

@@ -9,6 +9,7 @@ import { WhyFigure } from '@/ui/panels/why';
 import type { PotSheetData } from '../../queries';
 import { figuresOfPot } from '../figures/evidence-list';
 import type { LivePot } from '../figures/use-pot';
+import * as texts from './texts';
 
 /** Name, where it goes, and the four figures the sheet is opened for. */
 export function SheetHead({
@@ -37,13 +38,13 @@ export function SheetHead({
         {tools}
       </div>
       <Stack direction="horizontal" gap={4} className="head-figures">
-        <Figure value={run.product ? litres(run.product.ml) : '–'} label={`of ${litres(most)} at its peak`} />
-        <Figure value={last ? hours(last.hobHours) : '–'} label="on the hob" />
+        <Figure value={run.product ? litres(run.product.ml) : '–'} label={texts.peak(litres(most))} />
+        <Figure value={last ? hours(last.hobHours) : '–'} label={texts.hob} />
         <Cost of={data.recipe} perL={perL} perKg={perKg} inKilos={isInKilos(last)} />
         {portions && (
           <Figure
             value={perL === null ? '–' : small((perL * portions.pouredMl) / 1000)}
-            label={`a portion of ${bare(portions.ml, 0)} ml, ${portions.whole} of them`}
+            label={texts.portionMlThem(bare(portions.ml, 0), portions.whole)}
           />
         )}
       </Stack>
@@ -64,12 +65,12 @@ function Cost({
   readonly inKilos: boolean;
 }) {
   const { money } = useFormatters();
-  const [first, each] = inKilos ? [perKg, 'per kilo'] : [perL, 'per litre'];
+  const [first, each] = inKilos ? [perKg, texts.perKilo] : [perL, texts.perLitre];
   return (
     <div>
       <span className="fig-large hot">
         {first === null ? (
-          <span className="incomplete">incomplete</span>
+          <span className="incomplete">{texts.incomplete}</span>
         ) : (
           <WhyFigure of={`product:${of.id}`} label={`${of.name}, ${each}`} className="hot">
             {money(first)}
@@ -77,7 +78,8 @@ function Cost({
         )}
       </span>
       <span className="fig-label">
-        {each}, ingredients{inKilos && perL !== null && `; ${money(perL)} per litre`}
+        {texts.ingredients(each)}
+        {inKilos && perL !== null && texts.perLitreMoney(money(perL))}
       </span>
     </div>
   );
@@ -99,16 +101,16 @@ function Lead({ data, estimates }: { readonly data: PotSheetData; readonly estim
     <p className="lead-line">
       {estimates > 0 && (
         <span className="estimate">
-          {estimates === 1 ? 'an estimate in one ingredient' : `estimates in ${estimates} ingredients`}
+          {estimates === 1 ? texts.estimateOneIngredient : texts.estimatesIngredients(estimates)}
         </span>
       )}
       {estimates > 0 && ' · '}
-      {data.usedBy.length === 0 ? 'not used yet' : <UsedBy by={data.usedBy} lead="goes into " />}
+      {data.usedBy.length === 0 ? texts.notUsedYet : <UsedBy by={data.usedBy} lead={texts.goesInto} />}
       <span className="quiet">
         {' · '}
         {data.past.times > 1
-          ? `${data.past.times} edits, last ${day(data.past.since)}`
-          : `created ${day(data.past.since)}`}
+          ? texts.editsLast(data.past.times, day(data.past.since))
+          : texts.created(day(data.past.since))}
       </span>
     </p>
   );

@@ -15,10 +15,11 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import { findPots } from '../../actions';
 import type { PotSheetData } from '../../queries';
 import { nameSheet, archiveSheet } from '../../wire';
+import * as texts from './texts';
 
 const Named = z.object({
-  name: z.string().trim().min(1, 'What is the pot called?'),
-  note: z.string().max(400, 'A note has at most 400 characters.'),
+  name: z.string().trim().min(1, texts.whatPotCalled),
+  note: z.string().max(400, texts.noteMost400Characters),
 });
 
 /** Actions on a whole sheet. */
@@ -42,25 +43,25 @@ export const SheetTools = memo(function SheetTools({
   return (
     <div className="thing-tools">
       <Link prefetch={false} className="btn btn-plain btn-sm" href={`/stove?put=${id}`}>
-        Start a batch
+        {texts.startBatch}
       </Link>
       <Button variant="plain" size="sm" onClick={onScale}>
-        Scale
+        {texts.scale}
       </Button>
       <Link prefetch={false} className="btn btn-plain btn-sm" href={`/pot/${id}/wall`}>
-        Print
+        {texts.print}
       </Link>
       <MoreMenu>
-        <MoreLink href={`/pot/${id}/versions`}>Versions</MoreLink>
-        <MoreLink href={`/pour/family?of=product:${id}`}>Family tree</MoreLink>
+        <MoreLink href={`/pot/${id}/versions`}>{texts.versions}</MoreLink>
+        <MoreLink href={`/pour/family?of=product:${id}`}>{texts.familyTree}</MoreLink>
         {data.mayEdit && (
           <>
-            <MoreLink href={`/weigh?of=${id}`}>Weigh up</MoreLink>
-            <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+            <MoreLink href={`/weigh?of=${id}`}>{texts.weighUp}</MoreLink>
+            <MoreLink href={`/house/changes?of=${id}`}>{texts.history}</MoreLink>
             <MoreDivider />
-            <MoreAction act={() => setOpen('name')}>Name and note</MoreAction>
-            <MoreLink href={`/pot/new?like=${id}`}>Duplicate</MoreLink>
-            <MoreAction act={() => setOpen('away')}>Archive</MoreAction>
+            <MoreAction act={() => setOpen('name')}>{texts.nameNote}</MoreAction>
+            <MoreLink href={`/pot/new?like=${id}`}>{texts.duplicate}</MoreLink>
+            <MoreAction act={() => setOpen('away')}>{texts.archive}</MoreAction>
           </>
         )}
       </MoreMenu>
@@ -101,10 +102,10 @@ function NameAndNote({
   );
   const { form } = keeping;
   return (
-    <SidePanel title="Name and note" open close={close}>
+    <SidePanel title={texts.nameNote} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: 'What it is called' }} />
-        <FormField {...{ form, name: 'note', label: 'A note' }} as="textarea" />
+        <FormField {...{ form, name: 'name', label: texts.whatCalled }} />
+        <FormField {...{ form, name: 'note', label: texts.note }} as="textarea" />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>

@@ -10,6 +10,7 @@ import { useBook } from './use-book';
 import { NO_ANSWER, useAutosave } from './use-autosave';
 import { useLivePot, type LivePot } from '../figures/use-pot';
 import { useResolvedSave } from './use-resolved-save';
+import * as texts from './texts';
 
 /** The step at which the pot holds what it gives: a portioning after it only puts that into jars. */
 const lastBeforePortions = (steps: PotSheetData['recipe']['steps']): number =>
@@ -100,7 +101,7 @@ function dipsIn(draft: Draft, pot: LivePot, chosen: number, names: PotSheetData[
   const row = pot.run.rows[chosen];
   const was = draft.lines[chosen]?.text ?? '';
   const toDip = (cm: number): string =>
-    step?.do === 'reduce' ? writeStep({ ...step, until: 'dip', to: `${cm.toFixed(1)} cm` }, names) : was;
+    step?.do === 'reduce' ? writeStep({ ...step, until: 'dip', to: texts.cm(cm.toFixed(1)) }, names) : was;
   const withLine = (text: string): SheetLine[] =>
     draft.lines.map((line, j) => (j === chosen ? { ...line, text } : line));
   return {

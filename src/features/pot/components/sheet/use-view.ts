@@ -1,6 +1,7 @@
 import { useCallback, useSyncExternalStore } from 'react';
+import * as texts from './texts';
 
-const KEY = 'columns of a sheet';
+const KEY = texts.columnsSheet;
 const watchers = new Set<() => void>();
 
 /** What the columns of sheets show, as this browser had it last. */

@@ -16,9 +16,10 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import { useSearch } from '@/ui/tables/use-search';
 import { makeSheet } from '../../wire';
 import type { NewSheetPage, StandChoice } from '../queries';
+import * as texts from './texts';
 
 const Typed = z.object({
-  name: z.string().trim().min(1, 'What is the pot called?'),
+  name: z.string().trim().min(1, texts.whatPotCalled),
   lines: z.string(),
 });
 
@@ -27,12 +28,12 @@ const stoodAs = (choice: StandChoice) =>
 
 const Pasted = ({ form }: { readonly form: UseFormReturn<z.infer<typeof Typed>> }) => (
   <Form.Group controlId="pasted">
-    <Form.Label>Lines you have already, pasted from a message or a file (or none)</Form.Label>
+    <Form.Label>{texts.linesYouAlreadyPasted}</Form.Label>
     <Form.Control
       as="textarea"
       rows={6}
       isInvalid={form.formState.errors.lines !== undefined}
-      placeholder={'40 g butter\n300 g shallots\nsweat 10 min\n2 l water\nreduce by half'}
+      placeholder={texts.n40GButter300}
       {...form.register('lines')}
     />
     <TroubleText says={form.formState.errors.lines?.message} />
@@ -73,39 +74,35 @@ export function NewSheet({ page }: { readonly page: NewSheetPage }) {
   const { form, message } = keeping;
   return (
     <>
-      <h1>{like ? `A copy of ${like.name}` : 'New recipe'}</h1>
-      <p className="lead-line">
-        {like
-          ? 'With all its steps; from then on they go their own ways.'
-          : 'Its steps are said on the sheet, one after the other.'}
-      </p>
+      <h1>{like ? texts.copy(like.name) : texts.newRecipe}</h1>
+      <p className="lead-line">{like ? texts.allStepsLaterChanges : texts.writeStepsSheetOne}</p>
       <SaveForm of={keeping}>
         <Row className="g-3 mt-1" style={{ maxWidth: '52rem' }}>
           <Col sm={12}>
             <FormField
-              {...{ form, name: 'name', label: 'What it is called' }}
+              {...{ form, name: 'name', label: texts.whatCalled }}
               autoFocus
-              placeholder="Onion sauce"
+              placeholder={texts.onionSauce}
             />
           </Col>
           <Col sm={6}>
-            <span className="form-label d-block">Cooked in</span>
+            <span className="form-label d-block">{texts.cooked}</span>
             <Combo
-              label="Cooked in"
+              label={texts.cooked}
               chosen={vessel}
               choose={setVessel}
               find={useSearch(page.vessels)}
-              placeholder="Saucepan 24 cm"
+              placeholder={texts.saucepan24Cm}
             />
           </Col>
           <Col sm={6}>
-            <span className="form-label d-block">Stands on</span>
+            <span className="form-label d-block">{texts.stands}</span>
             <Combo
-              label="Stands on"
+              label={texts.stands}
               chosen={hob}
               choose={setHob}
               find={useSearch(page.hobs)}
-              placeholder="Large gas burner"
+              placeholder={texts.largeGasBurner}
             />
           </Col>
           {!like && (
@@ -115,7 +112,7 @@ export function NewSheet({ page }: { readonly page: NewSheetPage }) {
           )}
         </Row>
         <Button type="submit" className="mt-3" disabled={busy}>
-          {busy ? 'Opening …' : 'Open the sheet'}
+          {busy ? texts.opening : texts.openSheet}
         </Button>
         <TroubleText says={message} />
       </SaveForm>

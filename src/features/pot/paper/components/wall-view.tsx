@@ -7,6 +7,7 @@ import { allergenWords, WALL_ENDS } from '@/core/safety';
 import { useFormatters } from '@/ui/formatters-context';
 import { sizeWords, versionWords } from '../words';
 import type { WallSheet } from '../queries';
+import * as texts from './texts';
 
 /** A sheet as it hangs on the wall or stands on a shelf: steps in large type, the dip to look for, boxes to write in. */
 export function WallView({ sheet, query }: { readonly sheet: WallSheet; readonly query: string }) {
@@ -48,16 +49,16 @@ function WallTools({ id, query }: { readonly id: string; readonly query: string 
         target="_blank"
         rel="noreferrer"
       >
-        PDF for the wall
+        {texts.pdfWall}
       </a>
       <a className="btn btn-plain btn-sm" href={`/pot/${id}/card.pdf`} target="_blank" rel="noreferrer">
-        Cost card (PDF)
+        {texts.costCardPdf}
       </a>
       <Button variant="plain" size="sm" onClick={() => window.print()}>
-        Print this page
+        {texts.printPage}
       </Button>
       <Link prefetch={false} className="btn btn-plain btn-sm" href={`/pot/${id}`}>
-        Back to the sheet
+        {texts.backSheet}
       </Link>
     </div>
   );
@@ -68,15 +69,10 @@ function WallRow({ step: s }: { readonly step: WallSheet['steps'][number] }) {
   const { bare, litres, hours } = useFormatters();
   return (
     <li>
-      <Form.Check
-        className="wall-tick"
-        type="checkbox"
-        id={`done-${s.n}`}
-        aria-label={`Step ${s.n} is done`}
-      />
+      <Form.Check className="wall-tick" type="checkbox" id={`done-${s.n}`} aria-label={texts.stepDone(s.n)} />
       <label className="wall-said" htmlFor={`done-${s.n}`}>
         <b>{s.said}</b>
-        {s.vessel !== undefined && <span className="quiet">in the {s.vessel} now</span>}
+        {s.vessel !== undefined && <span className="quiet">{texts.now(s.vessel)}</span>}
         {s.note !== undefined && <span className="step-note">{s.note}</span>}
         {s.warnings.map((w) => (
           <span key={w} className="warning">
@@ -86,17 +82,17 @@ function WallRow({ step: s }: { readonly step: WallSheet['steps'][number] }) {
         {s.caution !== undefined && <span className="caution">{s.caution}</span>}
       </label>
       <span className="wall-look">
-        {s.dipCm !== undefined && <b className="fig">{bare(s.dipCm, 1)} cm</b>}
+        {s.dipCm !== undefined && <b className="fig">{texts.cm(bare(s.dipCm, 1))}</b>}
         <span className="quiet">
           {[
-            ...(s.dipCm === undefined ? [] : [`from the rim${s.hot ? ', hot' : ''}`]),
+            ...(s.dipCm === undefined ? [] : [texts.fromRim(s.hot)]),
             ...(s.litres === undefined ? [] : [litres(s.litres * 1000)]),
           ].join(', ')}
         </span>
-        {s.hours !== undefined && <span className="quiet">takes {hours(s.hours)}</span>}
+        {s.hours !== undefined && <span className="quiet">{texts.takes(hours(s.hours))}</span>}
       </span>
-      <span className="wall-box">dip read</span>
-      <span className="wall-box">time, who</span>
+      <span className="wall-box">{texts.dipRead}</span>
+      <span className="wall-box">{texts.timeWho}</span>
     </li>
   );
 }

@@ -14,6 +14,7 @@ import { TypedField } from '@/ui/forms/typed-field';
 import { useSave } from '@/ui/forms/use-save';
 import { savePotSheet, saveVersionName } from '../../wire';
 import type { VersionBeside, VersionFigures, VersionsPage } from '../queries';
+import * as texts from './texts';
 
 /** A sheet's versions: which there are, and those chosen beside the one that stands. */
 export function VersionsView({ page, most }: { readonly page: VersionsPage; readonly most: number }) {
@@ -21,12 +22,11 @@ export function VersionsView({ page, most }: { readonly page: VersionsPage; read
   return (
     <>
       <div className="page-head">
-        <h1>{page.name}: versions</h1>
+        <h1>{texts.versions(page.name)}</h1>
         <p className="lead-line">
-          Every change of a sheet is kept. Choose up to {most} to see them beside the one that stands, at
-          today’s prices.{' '}
+          {texts.everyChangeSheetKept(most)}{' '}
           <Link prefetch={false} href={`/pot/${page.id}`}>
-            Back to the sheet
+            {texts.backSheet}
           </Link>
         </p>
       </div>
@@ -36,8 +36,8 @@ export function VersionsView({ page, most }: { readonly page: VersionsPage; read
           {page.beside.length === 0 ? (
             <p className="quiet">
               {page.rows.length < 2
-                ? `There is one version yet, created ${day(page.rows[0]?.on ?? '')}.`
-                : 'Choose a version on the left: it is laid beside the one that stands.'}
+                ? texts.oneVersionYetCreated(day(page.rows[0]?.on ?? ''))
+                : texts.chooseVersionLeftCompare}
             </p>
           ) : (
             <>
@@ -47,7 +47,7 @@ export function VersionsView({ page, most }: { readonly page: VersionsPage; read
                   prefetch={false}
                   href={`/weigh/ask?sheet=${page.id}&versions=${page.beside.map((b) => b.version).join(',')}`}
                 >
-                  Weigh them up: every figure, how sure it is, and where it flips
+                  {texts.weighThemUpEvery}
                 </Link>
               </p>
               {page.beside.map((b) => (
@@ -63,7 +63,7 @@ export function VersionsView({ page, most }: { readonly page: VersionsPage; read
 
 const titleOf = (page: VersionsPage, version: number, day: (iso: string) => string): string => {
   const row = page.rows.find((r) => r.version === version);
-  return row?.name ?? `${row ? day(row.on) : ''}, no. ${version}`;
+  return row?.name ?? texts.no(row ? day(row.on) : '', version);
 };
 
 function VersionList({ page, most }: { readonly page: VersionsPage; readonly most: number }) {
@@ -84,8 +84,8 @@ function VersionList({ page, most }: { readonly page: VersionsPage; readonly mos
     <Table size="sm" className="align-middle">
       <thead>
         <tr>
-          <th scope="col">Version</th>
-          <th scope="col">Called</th>
+          <th scope="col">{texts.version}</th>
+          <th scope="col">{texts.called}</th>
         </tr>
       </thead>
       <tbody>
@@ -93,7 +93,7 @@ function VersionList({ page, most }: { readonly page: VersionsPage; readonly mos
           <tr key={row.version}>
             <td>
               {row.version === page.now ? (
-                <b>as it stands</b>
+                <b>{texts.stands}</b>
               ) : (
                 <Form.Check
                   type="checkbox"
@@ -104,7 +104,7 @@ function VersionList({ page, most }: { readonly page: VersionsPage; readonly mos
                 />
               )}
               <div className="quiet small-line">
-                no. {row.version}
+                {texts.noVersion(row.version)}
                 {row.by !== null && `, ${row.by}`}
               </div>
             </td>
@@ -132,9 +132,9 @@ function Called({
   return (
     <>
       <TypedField
-        label={`Version ${row.version} is called`}
+        label={texts.versionCalled(row.version)}
         value={row.name ?? ''}
-        placeholder="no name yet"
+        placeholder={texts.noNameYet}
         disabled={!mayEdit}
         onTyped={() => undefined}
         onDone={(name) => void keep(() => saveVersionName({ id, version: row.version, name }))}
@@ -150,9 +150,9 @@ const LINES: readonly Line[] = [
   ['litres', (f, { bare }) => (f.litres === null ? undefined : bare(f.litres, 2))],
   ['salt %', (f, { bare }) => (f.saltPct === null ? undefined : bare(f.saltPct, 2))],
   ['body', (f, { bare }) => (f.body === null ? undefined : bare(f.body, 2))],
-  ['on the hob', (f, { hours }) => (f.hobHours === null ? undefined : hours(f.hobHours))],
-  ['per litre, ingredients', (f, { money }) => (f.perL === null ? undefined : money(f.perL))],
-  ['a portion', (f, { small }) => (f.perPortion === null ? undefined : small(f.perPortion))],
+  [texts.hob, (f, { hours }) => (f.hobHours === null ? undefined : hours(f.hobHours))],
+  [texts.perLitreIngredients, (f, { money }) => (f.perL === null ? undefined : money(f.perL))],
+  [texts.portion, (f, { small }) => (f.perPortion === null ? undefined : small(f.perPortion))],
   ['warnings', (f) => String(f.warnings)],
 ];
 
@@ -164,7 +164,7 @@ function Beside({ page }: { readonly page: VersionsPage }) {
       <thead>
         <tr>
           <th scope="col" />
-          <th scope="col">as it stands</th>
+          <th scope="col">{texts.stands}</th>
           {page.beside.map((b) => (
             <th key={b.version} scope="col">
               {titleOf(page, b.version, figures.day)}
@@ -222,9 +222,9 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
         page.mayEdit && (
           <p>
             <Button variant="plain" size="sm" disabled={state.busy} onClick={putBack}>
-              Restore this version
+              {texts.restoreVersion}
             </Button>{' '}
-            {back && <span className="cheaper">✓ put back</span>}
+            {back && <span className="cheaper">{texts.restored}</span>}
           </p>
         )
       )}
@@ -233,15 +233,11 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
         {of.lines.flatMap((l) =>
           now.get(l.id) === l.text
             ? []
-            : [
-                <li key={l.id}>
-                  then “{l.text}”, now {now.has(l.id) ? `“${now.get(l.id) ?? ''}”` : 'not there'}
-                </li>,
-              ],
+            : [<li key={l.id}>{texts.thenNowNot(l.text, now.has(l.id), now.get(l.id) ?? '')}</li>],
         )}
-        {page.lines.flatMap((l) => (was.has(l.id) ? [] : [<li key={l.id}>not there then: “{l.text}”</li>]))}
+        {page.lines.flatMap((l) => (was.has(l.id) ? [] : [<li key={l.id}>{texts.notThen(l.text)}</li>]))}
       </ul>
-      {of.trouble === undefined && <ChangedCosts moved={of.moved} when="else would move" />}
+      {of.trouble === undefined && <ChangedCosts moved={of.moved} when={texts.elseWouldMove} />}
     </section>
   );
 }

@@ -6,6 +6,7 @@ import { allergenPage, LABEL_ALLERGENS } from '@/core/safety';
 import { DataTable, type Column } from '@/ui/tables/data-table';
 import type { AllergensPage, CarriesRow } from '../queries';
 import { isWhole, partialReason } from '../words';
+import * as texts from './texts';
 
 /** Plates or pots against allergens: what each comes from, and what nobody can say yet. */
 export function AllergensView({ page }: { readonly page: AllergensPage }) {
@@ -16,7 +17,7 @@ export function AllergensView({ page }: { readonly page: AllergensPage }) {
   return (
     <>
       <div className="page-head">
-        <h1>Allergens</h1>
+        <h1>{texts.allergens}</h1>
         <p className="lead-line">{allergenPage.lead}</p>
         <div className="thing-tools">
           <Link
@@ -24,21 +25,21 @@ export function AllergensView({ page }: { readonly page: AllergensPage }) {
             className="btn btn-plain btn-sm"
             href={`/pour/allergens${pots ? '' : '?of=pots'}`}
           >
-            {pots ? 'Dishes instead of pots' : 'Pots instead of dishes'}
+            {pots ? texts.dishesInsteadPots : texts.potsInsteadDishes}
           </Link>
           <a className="btn btn-plain btn-sm" href={`/pour/allergens.pdf${of}`}>
-            PDF
+            {texts.pdf}
           </a>
           <a className="btn btn-plain btn-sm" href={`/pour/allergens.csv${of}`} download>
-            Spreadsheet (CSV)
+            {texts.spreadsheetCsv}
           </a>
         </div>
       </div>
       <ToRead page={page} />
       {page.rows.length === 0 ? (
-        <p className="my-4 fs-5">There are no {NOUNS[page.what][1]} yet.</p>
+        <p className="my-4 fs-5">{texts.noYet(NOUNS[page.what][1])}</p>
       ) : page.allergens.length === 0 && page.rows.every(isWhole) ? (
-        <p className="my-4">Nothing that goes into them names an allergen.</p>
+        <p className="my-4">{texts.nothingGoesIntoThem}</p>
       ) : (
         <>
           <p className="quiet small-line mb-1">
@@ -105,10 +106,10 @@ function ToRead({ page: { toRead, what } }: { readonly page: AllergensPage }) {
           <Link prefetch={false} href={`/buy/${i.id}`}>
             {i.name}
           </Link>{' '}
-          (in {i.rows} {NOUNS[what][i.rows === 1 ? 0 : 1]})
+          {texts.inText(i.rows, NOUNS[what][i.rows === 1 ? 0 : 1])}
         </span>
       ))}
-      {toRead.length > 12 && ` and ${toRead.length - 12} more`}. {allergenPage.untilThen}
+      {toRead.length > 12 && texts.more(toRead.length - 12)}. {allergenPage.untilThen}
     </p>
   );
 }

@@ -18,6 +18,7 @@ import type { Family, Relative, Tie } from '@/core/costing';
 import { useFormatters } from '@/ui/formatters-context';
 import { BOX, familyLayout, lineWidth, tintOf } from '../layout';
 import { costWords } from './kin-words';
+import * as texts from './texts';
 
 interface Acts {
   readonly of: string | undefined;
@@ -104,7 +105,7 @@ export function FamilyMap({ family, ...acts }: Acts & { readonly family: Family 
         className="family-map"
         style={{ height: Math.min(HIGHEST, Math.max(LOWEST, height)) }}
         role="group"
-        aria-label="Map of the family; the outline below says the same"
+        aria-label={texts.familyTreeOutlineBelow}
       >
         <ReactFlow
           nodes={nodes}
@@ -156,14 +157,14 @@ function Kin({ data: { relative } }: NodeProps<Box>) {
       </Link>
       <span className="fig">{costWords(relative, figures)}</span>
       {share !== undefined && share !== null && (
-        <span className="fig">{figures.bare(share * 100, 0)} % of its cost from here</span>
+        <span className="fig">{texts.costFromHere(figures.bare(share * 100, 0))}</span>
       )}
       {acts.mothers.has(id) && (
         <button
           type="button"
           className="fold nodrag nopan"
           aria-expanded={!acts.folded.has(id)}
-          aria-label={acts.folded.has(id) ? `Show what uses ${name}` : `Hide what uses ${name}`}
+          aria-label={acts.folded.has(id) ? texts.showWhatUses(name) : texts.hideWhatUses(name)}
           onClick={() => acts.fold(id)}
         >
           {acts.folded.has(id) ? '+' : '−'}

@@ -14,6 +14,7 @@ import type { FamilyPage } from '../queries';
 import { hiddenBy } from '../layout';
 import { costWords, hrefOf } from './kin-words';
 import { Outline } from './outline';
+import * as texts from './texts';
 
 const FamilyMap = dynamic(() => import('./family-map').then((m) => m.FamilyMap), {
   ssr: false,
@@ -22,8 +23,8 @@ const FamilyMap = dynamic(() => import('./family-map').then((m) => m.FamilyMap),
 
 const SHOWN = [
   ['plates', 'dishes'],
-  ['bench', 'what the bench gives'],
-  ['last', 'what a last batch left (dotted)'],
+  ['bench', texts.whatBenchGives],
+  ['last', texts.whatLastBatchLeft],
 ] as const;
 type Shown = (typeof SHOWN)[number][0];
 
@@ -72,15 +73,15 @@ export function FamilyView({ page }: { readonly page: FamilyPage }) {
       <Head page={page} chosen={chosen} shares={shares} />
       <div className="d-flex flex-wrap gap-3 align-items-center my-2">
         <Combo
-          label="Find a recipe or a dish"
-          placeholder="Find a recipe or a dish"
+          label={texts.findRecipeOrDish}
+          placeholder={texts.findRecipeOrDish}
           chosen={chosen && { id: chosen.id, name: chosen.name, says: '' }}
           find={findKin}
           choose={(k) => k && k.id !== of && router.push(`/pour/family?of=${encodeURIComponent(k.id)}`)}
         />
         {of !== undefined && !page.large && (
           <Link prefetch={false} href="/pour/family">
-            Show all
+            {texts.showAll}
           </Link>
         )}
         {SHOWN.map(([what, words]) => (
@@ -99,8 +100,8 @@ export function FamilyView({ page }: { readonly page: FamilyPage }) {
       <Alone relatives={alone} />
       {chosen && <WhereItGoes page={page} of={chosen} />}
       <details className="mt-3" onToggle={(event) => setTold(event.currentTarget.open)}>
-        <summary>The same as an outline</summary>
-        {told && <Outline family={seen} label="The family as an outline" />}
+        <summary>{texts.sameOutline}</summary>
+        {told && <Outline family={seen} label={texts.familyOutline} />}
       </details>
     </>
   );
@@ -121,7 +122,7 @@ function Alone({ relatives }: { readonly relatives: readonly Relative[] }) {
   const users = relatives.map((r) => ({ name: r.name, href: hrefOf(r) }));
   return (
     <p className="mt-2 mb-0 quiet">
-      <UsedBy by={users} lead={users.length === 1 ? 'Stands alone: ' : 'Stand alone: '} most={24} />
+      <UsedBy by={users} lead={users.length === 1 ? texts.notConnected : texts.standAlone} most={24} />
     </p>
   );
 }
@@ -143,7 +144,7 @@ function Head({
     .sort((a, b) => b.money - a.money)[0];
   return (
     <div className="page-head">
-      <h1>{chosen ? `What uses ${chosen.name}` : 'Family tree'}</h1>
+      <h1>{chosen ? texts.whatUses(chosen.name) : texts.familyTree}</h1>
       {chosen ? (
         <p className="lead-line">
           <Link prefetch={false} href={hrefOf(chosen)}>
@@ -151,20 +152,17 @@ function Head({
           </Link>
           {chosen.is !== 'plate' &&
             (plates.length === 0
-              ? '. Not used in any dish.'
+              ? texts.notUsedAnyDish
               : `. ${plates.length === 1 ? 'One dish is' : `${plates.length} dishes are`} made with it${most && most.money > 0 ? `: ${figures.small(most.money)} of every ${most.name}` : ''}.`)}
         </p>
       ) : (
-        <p className="lead-line">
-          A usual week, and one of each dish: lines as wide as the litres they carry, as dark as the
-          ingredients of a litre cost.
-        </p>
+        <p className="lead-line">{texts.usualWeekOneEach}</p>
       )}
-      {page.gone && <p className="warning">This is no longer here.</p>}
+      {page.gone && <p className="warning">{texts.noLongerHere}</p>}
       {page.large && (
         <p className="quiet small-line mb-0">
-          {page.all} pots and dishes are too many for one picture: one family at a time.
-          {page.more > 0 && ` ${page.more} further kin of it are not drawn.`}
+          {texts.potsDishesTooMany(page.all)}
+          {page.more > 0 && texts.moreFamilyNotDrawn(page.more)}
         </p>
       )}
     </div>
@@ -180,26 +178,24 @@ function WhereItGoes({ page, of }: { readonly page: Family; readonly of: Relativ
   const sum = goes.reduce((n, g) => n + g.share, 0);
   return (
     <p className="mt-2 mb-0">
-      In a usual week{' '}
-      {of.batches === 1 ? 'one batch gives' : `${bare(of.batches, of.batches % 1 ? 1 : 0)} batches give`}{' '}
-      {litres(of.ml * of.batches)}:{' '}
+      {texts.usualWeekOneBatch(
+        of.batches,
+        bare(of.batches, of.batches % 1 ? 1 : 0),
+        litres(of.ml * of.batches),
+      )}{' '}
       {goes.map((g, i) => (
         <span key={g.to}>
           {i > 0 && ', '}
           <b>
             {litres(g.mlAWeek)} ({bare(g.share * 100, 0)} %)
           </b>{' '}
-          into {names.get(g.to)}
+          {texts.into} {names.get(g.to)}
         </span>
       ))}
       {sum > 1.005 ? (
-        <span className="dearer">
-          . That is more than it gives: {litres((sum - 1) * of.ml * of.batches)} are short.
-        </span>
+        <span className="dearer">{texts.moreThanGivesShort(litres((sum - 1) * of.ml * of.batches))}</span>
       ) : (
-        <span className="quiet">
-          . {litres((1 - sum) * of.ml * of.batches)} are left for dishes and the store.
-        </span>
+        <span className="quiet">{texts.leftDishesStore(litres((1 - sum) * of.ml * of.batches))}</span>
       )}
     </p>
   );

@@ -5,6 +5,7 @@ import { useMemo } from 'react';
 import { tiesBy, type Family, type Relative, type Tie } from '@/core/costing';
 import { useFormatters } from '@/ui/formatters-context';
 import { costWords } from './kin-words';
+import * as texts from './texts';
 
 interface Known {
   readonly by: ReadonlyMap<string, Relative>;
@@ -69,10 +70,9 @@ function Branch({
       </Link>{' '}
       <span className="quiet">
         {costWords(relative, figures)}
-        {takes &&
-          `, takes ${takes} ${relative.is === 'plate' ? 'per dish' : 'per batch'}${tie.last ? ' of what the last batch left' : ''}`}
-        {tie?.share != null && `, ${bare(tie.share * 100, 0)} % of its cost`}
-        {!told && tie?.last !== true && (known.down.get(id)?.length ?? 0) > 0 && ', told above'}
+        {takes && texts.takes(takes, relative.is, tie.last)}
+        {tie?.share != null && texts.cost(bare(tie.share * 100, 0))}
+        {!told && tie?.last !== true && (known.down.get(id)?.length ?? 0) > 0 && texts.listedAbove}
       </span>
       {daughters.length > 0 && (
         <ul>

@@ -9,8 +9,9 @@ import { SidePanel } from '@/ui/panels/side-panel';
 import { useSaveForm } from '@/ui/forms/use-save-form';
 import { saveMenu } from '../send';
 import { type MenuTyped } from '../wire';
+import * as texts from './texts';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the menu called?') });
+const Named = z.object({ name: z.string().trim().min(1, texts.whatMenuCalled) });
 
 /** A menu that was not there. */
 export function NewMenu({ close }: { readonly close: () => void }) {
@@ -24,9 +25,9 @@ export function NewMenu({ close }: { readonly close: () => void }) {
     return answer;
   });
   return (
-    <SidePanel title="A new menu" open close={close}>
+    <SidePanel title={texts.newMenu} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatMenuCalledUpper }} autoFocus />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>
@@ -54,9 +55,9 @@ export function RenameMenu({ id, typed, version, kept, close }: WholeMenu & { re
     return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
   });
   return (
-    <SidePanel title="Rename" open close={close}>
+    <SidePanel title={texts.rename} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the menu is called' }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatMenuCalledUpper }} autoFocus />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>

@@ -10,6 +10,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import { archiveMenu } from '../send';
 import type { WholeMenu } from './menu-forms';
+import * as texts from './texts';
 
 const NameIt = dynamic(() => import('./menu-forms').then((m) => m.RenameMenu), { ssr: false });
 
@@ -23,18 +24,18 @@ export function MenuTools(menu: WholeMenu) {
   const away = (): void =>
     void keep(() => archiveMenu({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${typed.name} is archived.`, () => void keep(() => archiveMenu({ id, away: false })));
+      tell(texts.archived(typed.name), () => void keep(() => archiveMenu({ id, away: false })));
       router.push('/pour/menus');
     });
   return (
     <div className="thing-tools">
       <Button variant="plain" size="sm" onClick={() => setNaming(true)}>
-        Rename
+        {texts.rename}
       </Button>
       <MoreMenu>
-        <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+        <MoreLink href={`/house/changes?of=${id}`}>{texts.history}</MoreLink>
         <MoreAction act={away} disabled={state.busy}>
-          Archive
+          {texts.archive}
         </MoreAction>
       </MoreMenu>
       <TroubleText says={state.message} />

@@ -22,6 +22,7 @@ import type { MenusPage, OnMenu } from '../queries';
 import { archiveMenu } from '../send';
 import { MenuTools } from './menu-tools';
 import { useMenu } from './use-menu';
+import * as texts from './texts';
 
 const NewMenu = dynamic(() => import('./menu-forms').then((m) => m.NewMenu), { ssr: false });
 
@@ -36,30 +37,26 @@ export function MenusView({ page }: { readonly page: MenusPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>{menu ? menu.typed.name : 'Menus'}</h1>
+          <h1>{menu ? menu.typed.name : texts.menus}</h1>
           <p className="lead-line">
-            {menus.length === 0 ? (
-              'Dishes that are sold together, and how many of each.'
-            ) : (
-              <Others page={page} />
-            )}
+            {menus.length === 0 ? texts.dishesSoldTogetherHow : <Others page={page} />}
           </p>
         </div>
         {menus.length > 0 && <LayerSwitch />}
         {mayEdit && menus.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
-            A new menu
+            {texts.newMenu}
           </Button>
         )}
       </Stack>
-      {page.gone && <p className="warning">This is no longer here.</p>}
+      {page.gone && <p className="warning">{texts.noLongerHere}</p>}
       {menus.length === 0 && (
         <div className="my-4" style={{ maxWidth: '38rem' }}>
-          <p className="fs-5">There are no menus yet.</p>
+          <p className="fs-5">{texts.noMenusYet}</p>
           {mayEdit ? (
-            <Button onClick={() => setMaking(true)}>Create the first menu</Button>
+            <Button onClick={() => setMaking(true)}>{texts.createFirstMenu}</Button>
           ) : (
-            <p>A manager creates the first one.</p>
+            <p>{texts.managerCreatesFirstOne}</p>
           )}
         </div>
       )}
@@ -125,20 +122,20 @@ function Plates({
   readonly page: MenusPage;
   readonly live: Live;
 }) {
-  if (menu.plates.length === 0) return <p className="quiet">Nothing on this menu yet. Add a dish.</p>;
+  if (menu.plates.length === 0) return <p className="quiet">{texts.nothingMenuYetAdd}</p>;
   return (
     <SheetTable className="list-table tall">
       <thead>
         <tr>
-          <th scope="col">Dish</th>
-          <th scope="col">{live.typed.mixIn === '%' ? '% of sales' : 'sold'}</th>
-          <th scope="col">of all</th>
-          <th scope="col">food cost</th>
-          <th scope="col">leaves</th>
-          <th scope="col">share of gross profit</th>
-          <th scope="col">effect on menu food cost, points</th>
+          <th scope="col">{texts.dish}</th>
+          <th scope="col">{live.typed.mixIn === '%' ? texts.sales : texts.sold}</th>
+          <th scope="col">{texts.all}</th>
+          <th scope="col">{texts.foodCost}</th>
+          <th scope="col">{texts.leaves}</th>
+          <th scope="col">{texts.shareGrossProfit}</th>
+          <th scope="col">{texts.effectMenuFoodCost}</th>
           <th scope="col">
-            <span className="visually-hidden">Remove</span>
+            <span className="visually-hidden">{texts.remove}</span>
           </th>
         </tr>
       </thead>
@@ -195,7 +192,7 @@ function PlateRow({
           <Button
             variant="tool"
             size="sm"
-            aria-label={`Remove ${plate.name} from the menu`}
+            aria-label={texts.removeFromMenu(plate.name)}
             onClick={() => void live.remove(plate.id)}
           >
             <X size={16} aria-hidden="true" />
@@ -220,12 +217,12 @@ function SoldField({
   return (
     <>
       <TypedField
-        label={`${plate.name}, sold`}
+        label={texts.soldName(plate.name)}
         value={opened}
         trouble={live.troubleOf(plate.id)}
         describedBy={`sold-${plate.id}`}
         disabled={!page.mayEdit}
-        placeholder="not said"
+        placeholder={texts.notSaid}
         onTyped={(t) => live.typeSold(plate.id, t)}
         onDone={(t) => live.keepSold(plate.id, t)}
       />
@@ -255,8 +252,8 @@ function AnotherPlate({ live }: { readonly live: Live }) {
     <div className="mt-2" style={{ maxWidth: '26rem' }}>
       <Combo
         key={key}
-        label="Add a dish"
-        placeholder="another dish"
+        label={texts.addDish}
+        placeholder={texts.anotherDish}
         chosen={undefined}
         find={findMenuPlates}
         choose={(p) => {
@@ -283,41 +280,41 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
   const { mix, typed, state } = live;
   const beside = besideMix(page.menu?.plates ?? [], mix.plates);
   return (
-    <Panel aria-label="The menu’s food cost">
+    <Panel aria-label={texts.menusFoodCost}>
       <span className="fig-large hot">
         {mix.foodCostPct === null ? (
-          <span className="incomplete">incomplete</span>
+          <span className="incomplete">{texts.incomplete}</span>
         ) : (
           `${bare(mix.foodCostPct, 1)} %`
         )}
       </span>
-      <span className="fig-label">food cost of the menu, ingredients, net of tax</span>
+      <span className="fig-label">{texts.foodCostMenuIngredients}</span>
       <dl className="facts">
-        <dt>The average dish brings</dt>
+        <dt>{texts.averageDishBrings}</dt>
         <dd className="fig">{money(mix.net)}</dd>
-        <dt>Cost</dt>
+        <dt>{texts.cost}</dt>
         <dd className="fig">{money(mix.cost)}</dd>
         {counted.length > 1 && (
           <>
-            <dt>And in {layersText(counted.slice(1))}</dt>
+            <dt>{texts.andIn(layersText(counted.slice(1)))}</dt>
             <dd className="fig">{money(beside)}</dd>
           </>
         )}
-        <dt>Gross profit</dt>
+        <dt>{texts.grossProfit}</dt>
         <dd className="fig strong">
           {money(mix.left === null || beside === null ? null : mix.left - beside)}
         </dd>
-        <dt>Sales entered as</dt>
+        <dt>{texts.salesEntered}</dt>
         <dd>
           <Form.Select
             size="sm"
-            aria-label="Sales entered as"
+            aria-label={texts.salesEntered}
             value={typed.mixIn}
             disabled={!page.mayEdit}
             onChange={(event) => void live.put({ mixIn: event.target.value === '%' ? '%' : 'portions' })}
           >
-            <option value="portions">portions</option>
-            <option value="%">% of sales</option>
+            <option value="portions">{texts.portions}</option>
+            <option value="%">{texts.sales}</option>
           </Form.Select>
         </dd>
       </dl>
@@ -328,7 +325,7 @@ function Answer({ live, page }: { readonly live: Live; readonly page: MenusPage 
       ))}
       <TroubleText says={state.message} both={state.both} />
       <p role="status" className="m-0 small-line">
-        {state.kept && <span className="cheaper">✓ saved</span>}
+        {state.kept && <span className="cheaper">{texts.saved}</span>}
       </p>
     </Panel>
   );

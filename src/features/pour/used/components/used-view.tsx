@@ -9,6 +9,7 @@ import { DataTable, type Column } from '@/ui/tables/data-table';
 import { useFormatters, type Formatters } from '@/ui/formatters-context';
 import { findUsed } from '../actions';
 import type { UsedPage } from '../queries';
+import * as texts from './texts';
 
 /** Where something is used: by whom, how much of it a week, and on which plates it ends up for how much. */
 export function UsedView({ page: { is, id, used, gone } }: { readonly page: UsedPage }) {
@@ -17,18 +18,18 @@ export function UsedView({ page: { is, id, used, gone } }: { readonly page: Used
   return (
     <>
       <div className="page-head">
-        <h1>{used ? `Where ${used.name} is used` : 'Where is it used?'}</h1>
+        <h1>{used ? texts.whereUsed(used.name) : texts.whereUsedUpper}</h1>
         {used ? (
           <Answer used={used} vessel={is === 'vessel'} />
         ) : (
-          <p className="lead-line">An ingredient, an article, a supplier, a pot or a vessel.</p>
+          <p className="lead-line">{texts.ingredientArticleSupplierPot}</p>
         )}
-        {gone && <p className="warning">This is no longer here.</p>}
+        {gone && <p className="warning">{texts.noLongerHere}</p>}
       </div>
       <div style={{ maxWidth: '26rem' }} className="my-2">
         <Combo
-          label="Find what is used"
-          placeholder="bones, a supplier, a pot"
+          label={texts.findWhatUsed}
+          placeholder={texts.bonesSupplierPot}
           chosen={chosen}
           find={findUsed}
           choose={(t) => t && t.id !== chosen?.id && router.push(`/pour/used?of=${encodeURIComponent(t.id)}`)}
@@ -54,28 +55,22 @@ function Answer({ used, vessel }: { readonly used: WhereUsed; readonly vessel: b
   if (used.direct.length === 0)
     return (
       <p className="lead-line">
-        {vessel ? 'Nothing is cooked in it.' : 'Nothing takes it.'} <Elsewhere used={used} />
+        {vessel ? texts.nothingCooked : texts.nothingTakes} <Elsewhere used={used} />
       </p>
     );
   return (
     <p className="lead-line">
       {vessel ? (
-        <>
-          {litres(week)} are cooked in it in a usual week, in{' '}
-          {pots.length === 1 ? 'one pot' : `${pots.length} pots`}.
-        </>
+        <>{texts.cookedUsualWeekOne(litres(week), pots.length)}</>
       ) : (
         <>
-          <b>{inLitres ? litres(week) : kilos(week)}</b> go into pots in a usual week
+          <b>{inLitres ? litres(week) : kilos(week)}</b> {texts.goIntoPotsUsual}
           {cost !== null && (
             <>
-              , for <b>{money(cost)}</b>
+              {texts.forText} <b>{money(cost)}</b>
             </>
           )}
-          .{' '}
-          {used.plates.length === 0
-            ? 'It ends up in no dish.'
-            : `It ends up in ${used.plates.length === 1 ? 'one dish' : `${used.plates.length} dishes`}.`}{' '}
+          . {used.plates.length === 0 ? texts.endsUpNoDish : texts.endsUp(used.plates.length)}{' '}
           <Elsewhere used={used} />
         </>
       )}
@@ -88,8 +83,8 @@ function Elsewhere({ used: { elsewhere } }: { readonly used: WhereUsed }) {
   if (elsewhere.length === 0) return null;
   return (
     <span className="quiet">
-      Not counted, because it is costed from another article now: {elsewhere.slice(0, 8).join(', ')}
-      {elsewhere.length > 8 && ` and ${elsewhere.length - 8} more`}.
+      {texts.notCountedBecauseCosted(elsewhere.slice(0, 8).join(', '))}
+      {elsewhere.length > 8 && texts.more(elsewhere.length - 8)}.
     </span>
   );
 }
@@ -100,8 +95,8 @@ function Uses({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boo
   return (
     <>
       {used.direct.length > 0 && (
-        <section aria-label="Who takes it">
-          <h2>{vessel ? 'Cooked in it' : 'Who takes it'}</h2>
+        <section aria-label={texts.whoTakes}>
+          <h2>{vessel ? texts.cooked : texts.whoTakes}</h2>
           <DataTable
             className="list-table"
             columns={direct}
@@ -111,8 +106,8 @@ function Uses({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boo
         </section>
       )}
       {used.plates.length > 0 && (
-        <section aria-label="Dishes it ends up in" className="mt-3">
-          <h2>Dishes it ends up in</h2>
+        <section aria-label={texts.dishesEndsUp} className="mt-3">
+          <h2>{texts.dishesEndsUp}</h2>
           <DataTable className="list-table" columns={plates} rows={used.plates} rowKey={(p) => p.id} />
         </section>
       )}
@@ -120,7 +115,7 @@ function Uses({ used, vessel }: { readonly used: WhereUsed; readonly vessel: boo
   );
 }
 
-const NotKnown = () => <span className="quiet">not known</span>;
+const NotKnown = () => <span className="quiet">{texts.notKnown}</span>;
 
 /** What one batch or plate takes and costs; and the same for a week, where it is known how often it is made. */
 function amountColumns(vessel: boolean, { litres, kilos, bare }: Formatters): readonly Column<Use>[] {
@@ -128,7 +123,7 @@ function amountColumns(vessel: boolean, { litres, kilos, bare }: Formatters): re
   return [
     {
       id: 'one',
-      head: vessel ? 'a batch gives' : 'a batch, or a dish, takes',
+      head: vessel ? texts.batchGives : texts.batchOrDishTakes,
       largestFirst: true,
       className: 'fig',
       by: (u) => u.ml || u.g,
@@ -136,7 +131,7 @@ function amountColumns(vessel: boolean, { litres, kilos, bare }: Formatters): re
     },
     {
       id: 'times',
-      head: 'batches a week',
+      head: texts.batchesWeek,
       largestFirst: true,
       className: 'fig',
       by: (u) => u.batches,
@@ -144,9 +139,9 @@ function amountColumns(vessel: boolean, { litres, kilos, bare }: Formatters): re
     },
     {
       id: 'week',
-      head: vessel ? 'gives a week' : 'takes a week',
+      head: vessel ? texts.givesWeek : texts.takesWeek,
       largestFirst: true,
-      className: 'fig strong',
+      className: texts.figStrong,
       by: (u) => (u.batches === undefined ? undefined : u.batches * (u.ml || u.g)),
       cell: (u) => (u.batches === undefined ? <NotKnown /> : much(u, u.batches)),
     },
@@ -157,7 +152,7 @@ function moneyColumns({ money, small }: Formatters): readonly Column<Use>[] {
   return [
     {
       id: 'money',
-      head: 'which costs',
+      head: texts.whichCosts,
       largestFirst: true,
       className: 'fig',
       by: (u) => u.money,
@@ -165,9 +160,9 @@ function moneyColumns({ money, small }: Formatters): readonly Column<Use>[] {
     },
     {
       id: 'weekly',
-      head: 'costs a week',
+      head: texts.costsWeek,
       largestFirst: true,
-      className: 'fig strong',
+      className: texts.figStrong,
       by: (u) => (u.batches === undefined || u.money === null ? undefined : u.money * u.batches),
       cell: (u) =>
         u.batches === undefined ? <NotKnown /> : money(u.money === null ? null : u.money * u.batches),
@@ -182,7 +177,7 @@ function useDirect(vessel: boolean): readonly Column<Use>[] {
     const [money, weekly] = vessel ? [] : moneyColumns(figures);
     const name: Column<Use> = {
       id: 'name',
-      head: 'Pot or dish',
+      head: texts.potOrDish,
       by: (u) => u.name,
       cell: (u) => (
         <Link prefetch={false} href={u.is === 'pot' ? `/pot/${u.id}` : `/pour/${u.id}`}>
@@ -210,15 +205,15 @@ function usePlates(): readonly Column<OnPlate>[] {
       },
       {
         id: 'money',
-        head: 'of it in one dish',
+        head: texts.oneDish,
         largestFirst: true,
-        className: 'fig strong',
+        className: texts.figStrong,
         by: (p) => p.money,
         cell: (p) => small(p.money),
       },
       {
         id: 'share',
-        head: 'of the dish’s cost',
+        head: texts.dishsCost,
         largestFirst: true,
         className: 'fig',
         by: (p) => p.share,

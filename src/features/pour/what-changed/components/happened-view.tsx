@@ -12,6 +12,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import { MovementChart } from '@/ui/drawings/movement-chart';
 import { SheetTable } from '@/ui/tables/sheet-table';
 import type { Closely, WhatChangedPage, Meanwhile } from '../queries';
+import * as texts from './texts';
 
 /** Width of the plate that is looked at closely, beside all of them. */
 const SIDE = { '--side': '400px' } as CSSProperties;
@@ -35,35 +36,32 @@ export function WhatChangedView({ page }: { readonly page: WhatChangedPage }) {
   const go = useGo(page);
   return (
     <>
-      <h1>What happened</h1>
-      <p className="lead-line">
-        What each dish’s ingredients cost on two days, and what prices, tests, pots and portions each did to
-        that in between.
-      </p>
+      <h1>{texts.whatChanged}</h1>
+      <p className="lead-line">{texts.whatEachDishsIngredients}</p>
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
         <DayField
-          label="From the end of"
-          lead="From the end of"
+          label={texts.fromEnd}
+          lead={texts.fromEnd}
           value={page.from}
           max={page.to}
           onChange={(from) => go({ from })}
         />
         <DayField
-          label="to the end of"
-          lead="to the end of"
+          label={texts.end}
+          lead={texts.end}
           value={page.to}
           max={page.today}
           onChange={(to) => go({ to })}
         />
         <InputGroup className="w-auto flex-nowrap">
-          <InputGroup.Text>prices and tests</InputGroup.Text>
+          <InputGroup.Text>{texts.pricesTests}</InputGroup.Text>
           <Form.Select
-            aria-label="Prices and tests"
+            aria-label={texts.pricesTestsUpper}
             value={page.known}
             onChange={(event) => go({ known: event.target.value })}
           >
-            <option value="since">as corrected since</option>
-            <option value="then">as known then</option>
+            <option value="since">{texts.correctedSince}</option>
+            <option value="then">{texts.knownThen}</option>
           </Form.Select>
         </InputGroup>
       </Stack>
@@ -79,7 +77,7 @@ export function WhatChangedView({ page }: { readonly page: WhatChangedPage }) {
         </div>
       )}
       {page.plates.length === 0 && page.trouble === undefined && (
-        <p className="fs-5 mt-4">There are no dishes yet.</p>
+        <p className="fs-5 mt-4">{texts.noDishesYet}</p>
       )}
     </>
   );
@@ -132,7 +130,7 @@ function Plates({ page }: { readonly page: WhatChangedPage }) {
     <SheetTable className="list-table">
       <thead>
         <tr>
-          <th scope="col">Dish</th>
+          <th scope="col">{texts.dish}</th>
           <th scope="col">{day(page.from)}</th>
           {CAUSES.map((k) => (
             <th key={k} scope="col">
@@ -147,9 +145,9 @@ function Plates({ page }: { readonly page: WhatChangedPage }) {
           <tr key={m.id} className="strong">
             <td>
               <Link prefetch={false} className="fs-6" href={`/pour/menus?of=${m.id}`}>
-                {m.name}, average dish
+                {texts.averageDish(m.name)}
               </Link>
-              {m.some && <div className="quiet small-line">of its dishes that are known on both days</div>}
+              {m.some && <div className="quiet small-line">{texts.dishesKnownBothDays}</div>}
             </td>
             <td className="fig">{money(m.was)}</td>
             {CAUSES.map((k) => (
@@ -178,7 +176,9 @@ function Row({ plate: p, page }: { readonly plate: PlateChange; readonly page: W
           {p.name}
         </Link>
       </td>
-      <td className="fig">{p.was === null ? <span className="quiet">not known</span> : money(p.was)}</td>
+      <td className="fig">
+        {p.was === null ? <span className="quiet">{texts.notKnown}</span> : money(p.was)}
+      </td>
       {CAUSES.map((k) => (
         <td key={k} className="fig">
           {p.by === null ? '–' : <By by={p.by[k]} />}
@@ -204,7 +204,7 @@ function By({ by }: { readonly by: number }) {
 function OneClosely({ closely, page }: { readonly closely: Closely; readonly page: WhatChangedPage }) {
   const { money } = useFormatters();
   return (
-    <aside aria-label={`${closely.name}, closely`}>
+    <aside aria-label={texts.closely(closely.name)}>
       <h2>
         <Link prefetch={false} href={`/pour/${closely.id}`}>
           {closely.name}
@@ -212,16 +212,13 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
       </h2>
       {closely.prices.length > 0 && (
         <>
-          <h3 className="fs-6 mt-3">Which prices moved it</h3>
+          <h3 className="fs-6 mt-3">{texts.whichPricesChanged}</h3>
           <dl className="facts">
             {closely.prices.slice(0, 8).flatMap((p) => [
               <dt key={`${p.ingredient} dt`}>
                 {p.name}
                 {p.was !== undefined && p.is !== undefined && (
-                  <span className="quiet small-line">
-                    {' '}
-                    {money(p.was)} → {money(p.is)} per kilo
-                  </span>
+                  <span className="quiet small-line"> {texts.perKilo(money(p.was), money(p.is))}</span>
                 )}
               </dt>,
               <dd key={p.ingredient} className="fig">
@@ -235,7 +232,7 @@ function OneClosely({ closely, page }: { readonly closely: Closely; readonly pag
         key={[closely.id, page.from, page.to, page.known].join()}
         fallback={
           <p className="quiet mt-3" role="status">
-            Calculating the costs in between …
+            {texts.calculatingCostsBetween}
           </p>
         }
       >
@@ -264,7 +261,10 @@ function InBetween({ closely, until }: { readonly closely: Closely; readonly unt
           height={200}
           width={400}
           marks={marks}
-          label={`What ${closely.name} cost: ${costs.map(([on, cost]) => `${day(on)} ${money(cost)}`).join(', ')}`}
+          label={texts.whatCost(
+            closely.name,
+            costs.map(([on, cost]) => `${day(on)} ${money(cost)}`).join(', '),
+          )}
         />
       )}
       <Events events={events} />
@@ -280,8 +280,8 @@ function Events({ events }: Pick<Meanwhile, 'events'>) {
   const { day } = useFormatters();
   return (
     <>
-      <h3 className="fs-6 mt-3">History</h3>
-      {events.length === 0 && <p className="quiet">Nothing it is made from changed in between.</p>}
+      <h3 className="fs-6 mt-3">{texts.history}</h3>
+      {events.length === 0 && <p className="quiet">{texts.nothingMadeFromChanged}</p>}
       <ul className="list-unstyled">
         {events
           .slice(-MOST_EVENTS)
@@ -298,7 +298,7 @@ function Events({ events }: Pick<Meanwhile, 'events'>) {
           ))}
       </ul>
       {events.length > MOST_EVENTS && (
-        <p className="quiet small-line">and {events.length - MOST_EVENTS} earlier ones.</p>
+        <p className="quiet small-line">{texts.earlierOnes(events.length - MOST_EVENTS)}</p>
       )}
     </>
   );

@@ -7,20 +7,21 @@ import type { WrittenTrial } from '@/core/kitchen-file';
 import { Combo, type ComboOption } from '@/ui/forms/combo';
 import { findTrialSubjects, partsToTry, currentValue } from '../actions';
 import type { TraysPage } from '../queries';
+import * as texts from './texts';
 
 const KINDS = [
-  ['price', 'the price of one thing'],
-  ['group', 'all prices of a group'],
-  ['supplier', 'all prices of a supplier'],
-  ['yield', 'how much of a thing is usable'],
-  ['line', 'a line of a pot, such as a reduction'],
-  ['portion', 'a portion in a dish'],
-  ['menu price', 'a price on the menu'],
-  ['school', 'who pays for trim'],
-  ['hands', 'labour per hour'],
-  ['energy', 'what energy costs'],
-  ['ingredient', 'one ingredient in place of another'],
-  ['recipe', 'one pot in place of another'],
+  ['price', texts.priceOneThing],
+  ['group', texts.allPricesGroup],
+  ['supplier', texts.allPricesSupplier],
+  ['yield', texts.howMuchThingUsable],
+  ['line', texts.linePotSuchReduction],
+  ['portion', texts.portionDish],
+  [texts.menuPrice, texts.priceMenu],
+  ['school', texts.howTrimCosted],
+  ['hands', texts.labourPerHour],
+  ['energy', texts.whatEnergyCosts],
+  ['ingredient', texts.oneIngredientPlaceAnother],
+  ['recipe', texts.onePotPlaceAnother],
 ] as const;
 type Kind = (typeof KINDS)[number][0];
 
@@ -35,13 +36,13 @@ const FIRST: Readonly<Partial<Record<Kind, Parameters<typeof findTrialSubjects>[
   recipe: 'recipe',
 };
 const FIRST_WORDS: Readonly<Partial<Record<Kind, string>>> = {
-  price: 'of which thing',
-  yield: 'of which thing',
-  line: 'of which pot',
-  portion: 'in which dish',
-  'menu price': 'of which dish',
-  ingredient: 'instead of which ingredient',
-  recipe: 'instead of which pot',
+  price: texts.whichThing,
+  yield: texts.whichThing,
+  line: texts.whichPot,
+  portion: texts.whichDish,
+  'menu price': texts.whichDishLower,
+  ingredient: texts.insteadWhichIngredient,
+  recipe: texts.insteadWhichPot,
 };
 
 interface Add {
@@ -57,13 +58,13 @@ export const AddTrial = memo(function AnotherTrial({ page, add }: Add) {
     setKind('');
   };
   return (
-    <section className="tray-trial next-step" aria-label="Try something">
+    <section className="tray-trial next-step" aria-label={texts.trySomething}>
       <Form.Select
-        aria-label="What to try"
+        aria-label={texts.whatTry}
         value={kind}
         onChange={(e) => setKind(e.target.value as Kind | '')}
       >
-        <option value="">try something …</option>
+        <option value="">{texts.trySomethingLower}</option>
         {KINDS.map(([id, words]) => (
           <option key={id} value={id}>
             {words}
@@ -82,7 +83,7 @@ function Of({ kind, page, done }: Done) {
   if (kind === 'group')
     return (
       <OneOf
-        label="Which group"
+        label={texts.whichGroup}
         list={page.groups.map((g) => ({ id: g, name: g.replaceAll('-', ', ') }))}
         take={(group) => done({ of: 'group', group, times: 1.1 })}
       />
@@ -90,7 +91,7 @@ function Of({ kind, page, done }: Done) {
   if (kind === 'supplier')
     return (
       <OneOf
-        label="Which supplier"
+        label={texts.whichSupplier}
         list={page.suppliers}
         take={(supplier) => done({ of: 'supplier', supplier, times: 1.1 })}
       />
@@ -106,7 +107,7 @@ function Of({ kind, page, done }: Done) {
           )
         }
       >
-        Add to the what-if
+        {texts.addWhatIf}
       </Button>
     );
   return <OfThing kind={kind} page={page} done={done} />;
@@ -178,13 +179,13 @@ function OfThing({ kind, done }: Done) {
         find={find}
       />
       {parts && (
-        <OneOf label={kind === 'line' ? 'Which line' : 'Which of its portions'} list={parts} take={part} />
+        <OneOf label={kind === 'line' ? texts.whichLine : texts.whichPortions} list={parts} take={part} />
       )}
       {first && (kind === 'ingredient' || kind === 'recipe') && (
         <Combo
           className="mt-2"
-          label="what in its place"
-          placeholder="what in its place"
+          label={texts.whatPlace}
+          placeholder={texts.whatPlace}
           chosen={undefined}
           choose={instead}
           find={find}

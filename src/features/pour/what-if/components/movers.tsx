@@ -6,6 +6,7 @@ import { useMemo, useState } from 'react';
 import { useFormatters } from '@/ui/formatters-context';
 import { nonceHere } from '@/ui/drawings/chart-look';
 import type { TrialsShown } from './use-tray';
+import * as texts from './texts';
 
 const Apex = dynamic(() => import('react-apexcharts'), { ssr: false });
 
@@ -78,7 +79,7 @@ export function Movers({ plates }: { readonly plates: readonly TrialsShown[] }) 
   return (
     <div
       role="img"
-      aria-label={`What moves the most: ${words}`}
+      aria-label={texts.biggestChanges(words)}
       style={{ minHeight: height }}
       onPointerMove={() => setAsked(true)}
       onTouchStart={() => setAsked(true)}
@@ -87,7 +88,7 @@ export function Movers({ plates }: { readonly plates: readonly TrialsShown[] }) 
         <Apex
           type="bar"
           options={options}
-          series={[{ name: 'more or less', data: most.map((p) => Number(p.by.toFixed(4))) }]}
+          series={[{ name: texts.moreOrLess, data: most.map((p) => Number(p.by.toFixed(4))) }]}
           height={height}
         />
       ) : (

@@ -10,8 +10,9 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import type { TraysPage } from '../queries';
 import { saveTray } from '../send';
 import type { useTray } from './use-tray';
+import * as texts from './texts';
 
-const Named = z.object({ name: z.string().trim().min(1, 'What is the what-if called?') });
+const Named = z.object({ name: z.string().trim().min(1, texts.whatWhatIfCalled) });
 
 /** A tray that was not there. */
 export function NewWhatIf({ close }: { readonly close: () => void }) {
@@ -25,12 +26,10 @@ export function NewWhatIf({ close }: { readonly close: () => void }) {
     return answer;
   });
   return (
-    <SidePanel title="New what-if" open close={close}>
+    <SidePanel title={texts.newWhatIf} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the what-if is called' }} autoFocus />
-        <p className="quiet small-line m-0">
-          Such as “Bones a fifth dearer”. Everybody in the house sees it.
-        </p>
+        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatWhatIfCalledUpper }} autoFocus />
+        <p className="quiet small-line m-0">{texts.suchBonesFifthDearer}</p>
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>
@@ -59,9 +58,9 @@ export function RenameWhatIf({ tray, live, close }: ApplyWhatIf & { readonly clo
     return answer.ok || !answer.theirs ? answer : { ...answer, theirs: { name: answer.theirs.name } };
   });
   return (
-    <SidePanel title="Rename" open close={close}>
+    <SidePanel title={texts.rename} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: 'What the what-if is called' }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatWhatIfCalledUpper }} autoFocus />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>

@@ -11,6 +11,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { useSave } from '@/ui/forms/use-save';
 import { applyTray, archiveTray } from '../send';
 import type { ApplyWhatIf } from './tray-forms';
+import * as texts from './texts';
 
 const NameIt = dynamic(() => import('./tray-forms').then((m) => m.RenameWhatIf), { ssr: false });
 
@@ -24,42 +25,42 @@ export function TrayTools({ tray, live }: ApplyWhatIf) {
   const away = (): void =>
     void keep(() => archiveTray({ id, away: true })).then((ok) => {
       if (!ok) return;
-      tell(`${name} is deleted.`, () => void keep(() => archiveTray({ id, away: false })));
+      tell(texts.deleted(name), () => void keep(() => archiveTray({ id, away: false })));
       router.push('/pour/what-if');
     });
   const apply = async (): Promise<void> => {
     if (!(await live.keepNow())) return;
     const ok = await keep((seen) => applyTray({ id, seen: Math.max(seen ?? 0, live.version()) }));
     if (!ok) return;
-    tell(`${name} stands in the book now. Ctrl Z takes all of it back.`);
+    tell(texts.appliedPriceBookCtrl(name));
     router.push('/pour');
   };
   return (
     <div className="thing-tools">
       <Button size="sm" disabled={state.busy || live.typed.trials.length === 0} onClick={() => void apply()}>
-        Apply to the price book
+        {texts.applyPriceBook}
       </Button>
       <LayerSwitch />
       <MoreMenu>
-        <MoreAction act={() => setNaming(true)}>Rename</MoreAction>
+        <MoreAction act={() => setNaming(true)}>{texts.rename}</MoreAction>
         <MoreAction
           act={() =>
             void navigator.clipboard
               .writeText(`${location.origin}/pour/what-if?of=${id}`)
-              .then(() => tell('Link copied. Everyone who works here can open it.'))
-              .catch(() => tell(`Its address is ${location.origin}/pour/what-if?of=${id}`))
+              .then(() => tell(texts.linkCopiedEveryoneWho))
+              .catch(() => tell(texts.addressPourWhatIf(location.origin, id)))
           }
         >
-          Copy link
+          {texts.copyLink}
         </MoreAction>
-        <MoreLink href={`/house/changes?of=${id}`}>History</MoreLink>
+        <MoreLink href={`/house/changes?of=${id}`}>{texts.history}</MoreLink>
         <MoreDivider />
         <MoreAction act={away} disabled={state.busy}>
-          Delete
+          {texts.deleteText}
         </MoreAction>
       </MoreMenu>
       <span role="status" className="small-line ms-2">
-        {live.state.kept && <span className="cheaper">✓ what-if saved</span>}
+        {live.state.kept && <span className="cheaper">{texts.whatIfSaved}</span>}
       </span>
       <TroubleText says={state.message ?? live.state.message} both={live.state.both} />
       {naming && <NameIt tray={tray} live={live} close={() => setNaming(false)} />}

@@ -16,6 +16,7 @@ import { AddTrial } from './another-trial';
 import { TrayTools } from './tray-tools';
 import { TrialRow } from './trial-row';
 import { useTray, type TrialsShown } from './use-tray';
+import * as texts from './texts';
 
 const NewTray = dynamic(() => import('./tray-forms').then((m) => m.NewWhatIf), { ssr: false });
 const Movers = dynamic(() => import('./movers').then((m) => m.Movers), { ssr: false });
@@ -31,10 +32,10 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>{tray ? tray.name : 'What if'}</h1>
+          <h1>{tray ? tray.name : texts.whatIf}</h1>
           <p className="lead-line">
             {trays.length === 0
-              ? 'Try changes out: every dish before and after. The price book stays as it is.'
+              ? texts.tryChangesOutEvery
               : trays.map((t, i) => (
                   <span key={t.id}>
                     {i > 0 && ' · '}
@@ -51,18 +52,18 @@ export function TraysView({ page }: { readonly page: TraysPage }) {
         </div>
         {mayEdit && trays.length > 0 && (
           <Button variant="outline-primary" onClick={() => setMaking(true)}>
-            New what-if
+            {texts.newWhatIf}
           </Button>
         )}
       </Stack>
-      {page.gone && <p className="warning">This what-if has been deleted or applied.</p>}
+      {page.gone && <p className="warning">{texts.whatIfDeletedOr}</p>}
       {trays.length === 0 && (
         <div className="my-4" style={{ maxWidth: '38rem' }}>
-          <p className="fs-5">No what-ifs yet.</p>
+          <p className="fs-5">{texts.noWhatIfsYet}</p>
           {mayEdit ? (
-            <Button onClick={() => setMaking(true)}>Start a what-if</Button>
+            <Button onClick={() => setMaking(true)}>{texts.startWhatIf}</Button>
           ) : (
-            <p>A manager creates the first one.</p>
+            <p>{texts.managerCreatesFirstOne}</p>
           )}
         </div>
       )}
@@ -87,7 +88,7 @@ function OneTray({
     <>
       {page.mayEdit && <TrayTools tray={tray} live={live} />}
       <div className="beside" style={SIDE}>
-        <section aria-label="What is tried">
+        <section aria-label={texts.whatTried}>
           {live.typed.trials.map((trial, i) => (
             <TrialRow
               key={i}
@@ -99,7 +100,7 @@ function OneTray({
               remove={live.remove}
             />
           ))}
-          {live.typed.trials.length === 0 && <p className="quiet">Nothing in this what-if yet.</p>}
+          {live.typed.trials.length === 0 && <p className="quiet">{texts.nothingWhatIfYet}</p>}
           {page.mayEdit && <AddTrial page={page} add={live.add} />}
         </section>
         <Answer plates={live.plates} menus={live.menus} layers={live.answer.layers} working={live.working} />
@@ -122,27 +123,27 @@ const Answer = memo(function Answer({
   const over = plates.filter((p) => p.over).length;
   const resting = useDebounced(plates, DEBOUNCE_MS);
   return (
-    <aside aria-label="What it does">
+    <aside aria-label={texts.whatDoes}>
       <p className="m-0" role="status">
         <span className={`fig-large ${breaks > 0 ? 'hot' : ''}`}>{breaks}</span>{' '}
         <span className="fig-label">
-          {breaks === 1 ? 'dish would break its target' : 'dishes would break their target'}
-          {over > breaks && `; ${over - breaks} break${over - breaks === 1 ? 's' : ''} it already`}
-          {working && ' · being worked out …'}
+          {breaks === 1 ? texts.dishWouldBreakTarget : texts.dishesWouldBreakTheir}
+          {over > breaks && texts.breakAlready(over - breaks)}
+          {working && texts.calculating}
         </span>
       </p>
       <dl className="facts">
         {menus
           .filter((m) => m.now !== null || m.then !== null)
           .flatMap((m) => [
-            <dt key={`${m.id} dt`}>{m.name}, food cost of the menu</dt>,
+            <dt key={`${m.id} dt`}>{texts.foodCostMenu(m.name)}</dt>,
             <dd key={m.id} className="fig">
               {m.now === null ? '–' : `${bare(m.now, 1)} %`} →{' '}
-              <b>{m.then === null ? 'not known' : `${bare(m.then, 1)} %`}</b>
+              <b>{m.then === null ? texts.notKnown : `${bare(m.then, 1)} %`}</b>
             </dd>,
           ])}
         {layers.flatMap((l) => [
-          <dt key={`${l.layer} dt`}>One of each dish, {layerName(l.layer)}</dt>,
+          <dt key={`${l.layer} dt`}>{texts.oneEachDish(layerName(l.layer))}</dt>,
           <dd key={l.layer} className="fig">
             {money(l.before)} → <b>{money(l.then)}</b>
           </dd>,
@@ -170,12 +171,12 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Tria
       <SheetTable className="list-table">
         <thead>
           <tr>
-            <th scope="col">Dish</th>
-            <th scope="col">costs now</th>
-            <th scope="col">would cost</th>
-            <th scope="col">more or less</th>
-            <th scope="col">food cost</th>
-            <th scope="col">target</th>
+            <th scope="col">{texts.dish}</th>
+            <th scope="col">{texts.costsNow}</th>
+            <th scope="col">{texts.wouldCost}</th>
+            <th scope="col">{texts.moreOrLess}</th>
+            <th scope="col">{texts.foodCost}</th>
+            <th scope="col">{texts.target}</th>
           </tr>
         </thead>
         <tbody>
@@ -186,7 +187,7 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Tria
       </SheetTable>
       {!all && plates.length > shown.length && (
         <Button variant="link" size="sm" onClick={() => setAll(true)}>
-          And {plates.length - shown.length} more that move less
+          {texts.moreSmallerChanges(plates.length - shown.length)}
         </Button>
       )}
     </>
@@ -195,10 +196,7 @@ const Plates = memo(function Plates({ plates }: { readonly plates: readonly Tria
 
 /** Why a plate that has a cost would have none. */
 const lostWords = ({ lost, now, then }: TrialsShown): string | undefined =>
-  lost ??
-  (now !== null && then === null
-    ? 'It would have no cost any more: who pays for trim cannot bear such a price or yield.'
-    : undefined);
+  lost ?? (now !== null && then === null ? texts.wouldNoCostTrim : undefined);
 
 function PlateRow({ plate: p }: { readonly plate: TrialsShown }) {
   const { money, bare } = useFormatters();
@@ -226,15 +224,16 @@ function PlateRow({ plate: p }: { readonly plate: TrialsShown }) {
       </td>
       <td>
         {p.target === undefined ? (
-          <span className="quiet">none set</span>
+          <span className="quiet">{texts.noneSet}</span>
         ) : p.pctThen === null ? (
-          <span className="quiet">{p.menuPrice === undefined ? 'no price' : 'not known'}</span>
+          <span className="quiet">{p.menuPrice === undefined ? texts.noPrice : texts.notKnown}</span>
         ) : p.over ? (
           <span className="dearer text-nowrap">
-            ▲ over {bare(p.target, 0)} %{p.breaks && ', new'}
+            {texts.over(bare(p.target, 0))}
+            {p.breaks && texts.newText}
           </span>
         ) : (
-          <span className="cheaper text-nowrap">keeps {bare(p.target, 0)} %</span>
+          <span className="cheaper text-nowrap">{texts.keeps(bare(p.target, 0))}</span>
         )}
       </td>
     </tr>

@@ -9,6 +9,7 @@ import { mannerOf, readAmountOf, readNumber, writeAmount, type DecimalMark } fro
 import { useFormatters } from '@/ui/formatters-context';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import type { TraysPage, TrialText } from '../queries';
+import * as texts from './texts';
 
 interface Props {
   readonly trial: WrittenTrial;
@@ -37,14 +38,14 @@ export const TrialRow = memo(function TrialRow({
       <Form.Group className="d-flex align-items-baseline gap-2">
         <b className="me-auto">{title}</b>
         {page.mayEdit && (
-          <Button variant="tool" size="sm" aria-label={`Remove ${title}`} onClick={() => remove(i)}>
+          <Button variant="tool" size="sm" aria-label={texts.remove(title)} onClick={() => remove(i)}>
             <X size={16} aria-hidden="true" />
           </Button>
         )}
       </Form.Group>
       {said?.now !== undefined && (
         <div className="quiet small-line">
-          {trial.of === 'group' || trial.of === 'supplier' ? `of ${said.now}` : `now: ${said.now}`}
+          {trial.of === 'group' || trial.of === 'supplier' ? texts.ofText(said.now) : texts.now(said.now)}
         </div>
       )}
       <Tried trial={trial} said={said} page={page} set={(t) => set(i, t)} title={title} />
@@ -123,9 +124,9 @@ function School({
       value={trial.school}
       onChange={(e) => set({ ...trial, school: e.target.value as typeof trial.school })}
     >
-      <option value="free">trim is free</option>
-      <option value="value">trim at a set value</option>
-      <option value="weight">shared by weight</option>
+      <option value="free">{texts.trimFree}</option>
+      <option value="value">{texts.trimSetValue}</option>
+      <option value="weight">{texts.sharedWeight}</option>
     </Form.Select>
   );
 }
@@ -154,7 +155,7 @@ function Times({
       />
       {said?.money !== undefined && (
         <div className="quiet small-line">
-          {money(said.money)} per kilo now, {money(said.money * trial.times)} then
+          {texts.perKiloNowThen(money(said.money), money(said.money * trial.times))}
         </div>
       )}
     </>
@@ -190,7 +191,7 @@ function Portion({
     <>
       {share !== undefined && (
         <Form.Range
-          aria-label={`${title}, share of now`}
+          aria-label={texts.shareNow(title)}
           min={0.25}
           max={2}
           step={0.05}
@@ -310,7 +311,7 @@ function Figure({
       size="sm"
       className="fig"
       style={{ width: '6rem' }}
-      aria-label={`${label}, typed`}
+      aria-label={texts.typed(label)}
       aria-invalid={wrong ? true : undefined}
       aria-describedby={wrong ? id : undefined}
       autoComplete="off"
@@ -338,7 +339,7 @@ function useFigure(
   const number = read?.ok ? read.value.toNumber() : undefined;
   const outside = number !== undefined && (number < least || number > most);
   const wrong = outside
-    ? `${typed ?? ''} cannot be tried: from ${least} to ${most}.`
+    ? texts.cannotTriedFrom(typed ?? '', least, most)
     : read && !read.ok
       ? read.trouble.message
       : undefined;

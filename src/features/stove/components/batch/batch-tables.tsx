@@ -9,6 +9,7 @@ import type { WrittenBatchEvent } from '@/core/kitchen-file';
 import type { BatchShown } from '../../queries';
 import { eventWords } from '../../words';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 /** Its lines: done, at hand, and to come. */
 export function BatchLines({
@@ -22,8 +23,8 @@ export function BatchLines({
 }) {
   const done = new Map(events.flatMap((e) => (e.is === 'done' ? [[e.step, e] as const] : [])));
   return (
-    <section aria-label="Steps">
-      <h2>Steps</h2>
+    <section aria-label={texts.steps}>
+      <h2>{texts.steps}</h2>
       <ol className="batch-lines">
         {batch.lines.map(({ id, words }, i) => {
           const tick = done.get(id);
@@ -35,7 +36,7 @@ export function BatchLines({
                   {' '}
                   ✓ {clockIn(batch.zone, new Date(tick.at))}
                   {tick.by !== undefined && `, ${tick.by}`}
-                  {tick.said && ' (not verified)'}
+                  {tick.said && texts.notVerified}
                 </span>
               )}
             </li>
@@ -61,14 +62,14 @@ function NoteIt({ tell }: { readonly tell: LiveBatch['tell'] }) {
       }}
     >
       <Form.Control
-        aria-label="A note"
-        placeholder="a note for the next shift"
+        aria-label={texts.note}
+        placeholder={texts.noteNextShift}
         maxLength={400}
         value={text}
         onChange={(event) => setText(event.target.value)}
       />
       <Button type="submit" variant="outline-primary" className="flex-shrink-0" disabled={text.trim() === ''}>
-        Save note
+        {texts.saveNote}
       </Button>
     </Form>
   );
@@ -86,10 +87,10 @@ export function LogTable({
   const words = new Map(batch.lines.map((l) => [l.id, l.words]));
   const newest = [...events].reverse();
   return (
-    <section aria-label="Log">
-      <h2>Log</h2>
+    <section aria-label={texts.log}>
+      <h2>{texts.log}</h2>
       {batch.mayTell && <NoteIt tell={following.tell} />}
-      {newest.length === 0 && <p className="quiet">Nothing yet.</p>}
+      {newest.length === 0 && <p className="quiet">{texts.nothingYetUpper}</p>}
       <ul className="list-unstyled">
         {newest.map((e) => (
           <li key={e.id} className="told">
@@ -99,7 +100,7 @@ export function LogTable({
               {e.by !== undefined && (
                 <span className="quiet small-line">
                   , {e.by}
-                  {e.said && ' (not verified)'}
+                  {e.said && texts.notVerified}
                 </span>
               )}
             </span>
@@ -110,7 +111,7 @@ export function LogTable({
                 aria-label={`Undo: ${eventWords(e, e.is === 'done' ? words.get(e.step) : undefined)}`}
                 onClick={() => void back(e.id)}
               >
-                Undo
+                {texts.undo}
               </Button>
             )}
           </li>

@@ -23,6 +23,7 @@ import { FinishedBatch } from './finished-batch';
 import { OfflinePages } from '../board/offline-pages';
 import { useBatchEstimate, useRefresh, type LiveBatch } from './use-batch-estimate';
 import { LazyCurve } from './lazy-panels';
+import * as texts from './texts';
 
 /** One batch: what is to be done now, what to look for, the pot as it should stand, and what is read. */
 export function BatchView({ batch: read }: { readonly batch: BatchShown }) {
@@ -96,7 +97,7 @@ const IsOver = ({
     <FinishedBatch batch={batch} known={batch.events.some((e) => e.id === end)} />
     {cooled && (
       <Link prefetch={false} href={`/stove/${batch.id}/cooling`}>
-        How it cooled
+        {texts.howCooled}
       </Link>
     )}
   </>
@@ -138,12 +139,12 @@ const Again = ({
   <div className="d-flex flex-wrap gap-2 my-2">
     {warm !== 'reheating' && (
       <Button variant="outline-primary" onClick={() => void tell({ is: 'reheating' })}>
-        It is reheated
+        {texts.reheated}
       </Button>
     )}
     {warm !== 'holding' && (
       <Button variant="outline-primary" onClick={() => void tell({ is: 'holding' })}>
-        It is held hot
+        {texts.heldHot}
       </Button>
     )}
   </div>
@@ -184,7 +185,7 @@ function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: bo
     void archiveBatch({ id: batch.id, away: true }).then((answer) => {
       if (!answer.ok) return tell(answer.message);
       tell(
-        `${batch.name} is deleted.`,
+        texts.deleted(batch.name),
         () => void archiveBatch({ id: batch.id, away: false }).then(() => router.refresh()),
       );
       router.push('/stove');
@@ -193,27 +194,27 @@ function Head({ batch, ended }: { readonly batch: BatchShown; readonly ended: bo
     <div className="page-head">
       <h1>{batch.name}</h1>
       <p className="lead-line">
-        {batch.vessel?.name} on {batch.hob}, started{' '}
-        {clockIn(batch.zone, new Date(batch.running?.startedAt ?? 0))}
-        {ended && ', finished'} ·{' '}
+        {batch.vessel?.name}{' '}
+        {texts.started(batch.hob, clockIn(batch.zone, new Date(batch.running?.startedAt ?? 0)))}
+        {ended && texts.finished} ·{' '}
         <Link prefetch={false} href="/stove">
-          all pots
+          {texts.allBatches}
         </Link>
         {batch.recipe.there ? (
           <>
             {' · '}
             <Link prefetch={false} href={`/pot/${batch.recipe.id}`}>
-              its sheet
+              {texts.sheet}
             </Link>
           </>
         ) : (
-          ' · its sheet has been archived'
+          texts.sheetArchived
         )}
         {batch.mayTell && (
           <>
             {' · '}
             <Button variant="link" size="sm" onClick={away}>
-              Delete batch (started by mistake)
+              {texts.deleteBatchStartedMistake}
             </Button>
           </>
         )}
@@ -237,24 +238,22 @@ function Question({
   const answer = (as: 'lost' | 'water' | 'read' | 'misread'): void =>
     void tell({ is: 'answered', reading: asked.reading, as }, reading && new Date(reading.at));
   return (
-    <section className="asked" aria-label="A reading that cannot be" role="alert">
+    <section className="asked" aria-label={texts.readingNotPossible} role="alert">
       <p className="fs-5 m-0">
-        {reading && eventWords(reading)} is {litres(asked.says)}.{' '}
-        {asked.why === 'rose'
-          ? `There can be at most ${litres(asked.limit)}: a level does not rise by itself. What was it?`
-          : `There must be at least ${litres(asked.limit)}: this burner cannot boil away more. What was it?`}
+        {reading && eventWords(reading)}{' '}
+        {texts.roseCanMostLevel(litres(asked.says), asked.why, litres(asked.limit))}
       </p>
       <div className="d-flex flex-wrap gap-2 mt-2">
         {asked.why === 'rose' ? (
-          <Button onClick={() => answer('water')}>Topped up with water</Button>
+          <Button onClick={() => answer('water')}>{texts.toppedUpWater}</Button>
         ) : (
-          <Button onClick={() => answer('lost')}>Drawn off, spilled or boiled over</Button>
+          <Button onClick={() => answer('lost')}>{texts.drawnOffSpilledOr}</Button>
         )}
         <Button variant="outline-primary" onClick={() => answer('misread')}>
-          Misread
+          {texts.misread}
         </Button>
         <Button variant="outline-primary" onClick={() => answer('read')}>
-          It is right
+          {texts.rightUpper}
         </Button>
       </div>
     </section>
@@ -280,8 +279,12 @@ function Section({ batch, figures }: { readonly batch: BatchShown; readonly figu
         hot={pot.celsius > 30}
       />
       <figcaption className="small-line quiet">
-        As it should stand now. Salt {pot.saltPct.toFixed(2)} %, gelatin {pot.gelatinPct.toFixed(1)} %, body{' '}
-        {pot.body.toFixed(2)}, {Math.round(pot.celsius)} °C.
+        {texts.forecastSaltGelatinBody(
+          pot.saltPct.toFixed(2),
+          pot.gelatinPct.toFixed(1),
+          pot.body.toFixed(2),
+          Math.round(pot.celsius),
+        )}
       </figcaption>
     </figure>
   );

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import type { BatchFigures } from '@/core/batch';
+import type { BatchFigures, Interval } from '@/core/batch';
 import { clockIn } from '@/core/day';
 import { useFormatters } from '@/ui/formatters-context';
 import type { BatchShown } from '../../queries';
@@ -11,11 +11,17 @@ import { FinishBatch } from './finish-batch';
 import { HeatOff } from './heat-off';
 import type { LiveBatch } from './use-batch-estimate';
 import { LazyLeaveOvernight, LazyDoneDifferently, LazyRescuePanel } from './lazy-panels';
+import * as texts from './texts';
 
 /** The line at hand in large type: what it is, how long it still takes, the dip to look for, and what comes after it. */
-export function CurrentLine({ batch, following }: { readonly batch: BatchShown; readonly following: LiveBatch }) {
+export function CurrentLine({
+  batch,
+  following,
+}: {
+  readonly batch: BatchShown;
+  readonly following: LiveBatch;
+}) {
   const { figures, tell } = following;
-  const { hours } = useFormatters();
   const [opened, setOpened] = useState<'wrong' | 'otherwise' | 'night'>();
   const at = figures?.at ?? 0;
   const line = batch.lines[at];
@@ -23,17 +29,10 @@ export function CurrentLine({ batch, following }: { readonly batch: BatchShown; 
   const { left, then, pot } = figures ?? {};
   if (!line) return <FinishBatch batch={batch} following={following} />;
   return (
-    <section className="at-hand" aria-label="At hand">
-      <p className="fig-label m-0">
-        {at + 1} of {batch.lines.length}
-      </p>
+    <section className="at-hand" aria-label={texts.hand}>
+      <p className="fig-label m-0">{texts.ofText(at + 1, batch.lines.length)}</p>
       <p className="batch-line m-0">{line.words}</p>
-      {left && (
-        <p className={`batch-left m-0${figures && isLate(figures) ? ' hot' : ''}`} role="status">
-          {leftWords(left, hours)}
-          {bandWords(left, hours) !== undefined && <small> {bandWords(left, hours)} (8 in 10)</small>}
-        </p>
-      )}
+      {figures && left && <TimeLeft figures={figures} left={left} />}
       <LeftAlone until={figures?.leftUntil} zone={batch.zone} />
       {left && <LookFor then={then} pot={pot} />}
       {batch.mayTell && (
@@ -43,7 +42,7 @@ export function CurrentLine({ batch, following }: { readonly batch: BatchShown; 
           disabled={figures?.trouble !== undefined || following.behind}
           onClick={() => void tell({ is: 'done', step: line.id })}
         >
-          Done
+          {texts.done}
         </Button>
       )}
       {batch.mayTell && (
@@ -65,16 +64,33 @@ export function CurrentLine({ batch, following }: { readonly batch: BatchShown; 
         />
       )}
       <p className="next m-0">
-        <span className="quiet">then</span> {next ? next.words : 'last step: finish batch'}
+        <span className="quiet">{texts.then}</span> {next ? next.words : texts.lastStepFinishBatch}
       </p>
     </section>
+  );
+}
+
+/** How long the line still takes, and the band in which 8 of 10 would lie. */
+function TimeLeft({ figures, left }: { readonly figures: BatchFigures; readonly left: Interval }) {
+  const { hours } = useFormatters();
+  const band = bandWords(left, hours);
+  return (
+    <p className={`batch-left m-0${isLate(figures) ? ' hot' : ''}`} role="status">
+      {leftWords(left, hours)}
+      {band !== undefined && (
+        <small>
+          {' '}
+          {band} {texts.n810}
+        </small>
+      )}
+    </p>
   );
 }
 
 /** That nobody is at it, and until when. */
 const LeftAlone = ({ until, zone }: { readonly until: number | undefined; readonly zone: string }) =>
   until === undefined ? null : (
-    <p className="warning m-0">Left overnight, until {clockIn(zone, new Date(until))}.</p>
+    <p className="warning m-0">{texts.leftOvernightUntil(clockIn(zone, new Date(until)))}</p>
   );
 
 /** The dip to look for, and the one there should be now. */
@@ -84,10 +100,11 @@ function LookFor({ then, pot }: Pick<BatchFigures, 'then' | 'pot'>) {
     <>
       {then && (
         <p className="batch-dip m-0">
-          Stop at <span className="fig">{then.dipCm.toFixed(1)} cm</span> below the rim, {litres(then.ml)}
+          {texts.stop} <span className="fig">{texts.cm(then.dipCm.toFixed(1))}</span>{' '}
+          {texts.belowRim(litres(then.ml))}
         </p>
       )}
-      {pot && <p className="quiet m-0">Now it should read {pot.dipCm.toFixed(1)} cm below the rim.</p>}
+      {pot && <p className="quiet m-0">{texts.nowShouldReadCm(pot.dipCm.toFixed(1))}</p>}
     </>
   );
 }
@@ -140,18 +157,18 @@ function Else({
   return (
     <div className="else">
       <Button size="lg" variant="outline-primary" onClick={other}>
-        Done differently
+        {texts.doneDifferently}
       </Button>
       {/* Past a limit of the house nothing is put right any more. */}
       {began && !cooling?.limits.some((l) => l.passed) && (
         <Button size="lg" variant="outline-primary" onClick={wrong}>
-          Report a problem
+          {texts.reportProblem}
         </Button>
       )}
       {began && !cooling && <HeatOff tell={tell} />}
       {began && !cooling && (
         <Button size="lg" variant="outline-primary" onClick={night}>
-          Leave overnight
+          {texts.leaveOvernight}
         </Button>
       )}
     </div>

@@ -6,6 +6,7 @@ import type { BatchFigures } from '@/core/batch';
 import { useFormatters } from '@/ui/formatters-context';
 import { lazyPart } from '@/ui/lazy-part';
 import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/drawings/chart-look';
+import * as texts from './texts';
 
 const Apex = lazyPart(() => import('react-apexcharts').then((m) => m.default));
 
@@ -55,7 +56,7 @@ export function Curve({
   }, [bare, hours]);
   const words = curve.map((p) => `${hours(p.h)}: ${bare(p.ml / 1000, 1)} l`).join('; ');
   return (
-    <div role="img" aria-label={`Readings: ${words || 'nothing yet'}`}>
+    <div role="img" aria-label={`Readings: ${words || texts.nothingYet}`}>
       <Apex type="line" options={options} series={series} height={HEIGHT} />
     </div>
   );

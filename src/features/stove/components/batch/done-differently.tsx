@@ -7,6 +7,7 @@ import { SidePanel } from '@/ui/panels/side-panel';
 import type { PotQuestions } from './batch-worker';
 import { NOT_HERE, NOT_HERE_WORDS, useAnswer } from './use-answer';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 /** The line as it is typed: as it is written at first. */
 function useTyped(ask: PotQuestions, step: string) {
@@ -47,20 +48,17 @@ export function DoneDifferently({
   const answer = useAnswer(text === '' ? undefined : find);
   const read = known ? answer : NOT_HERE;
   return (
-    <SidePanel title="Done differently" open close={close}>
+    <SidePanel title={texts.doneDifferently} open close={close}>
       <div className="stacked">
         <Form.Group controlId="otherwise">
-          <Form.Label>The line as it was done</Form.Label>
+          <Form.Label>{texts.lineDone}</Form.Label>
           <Form.Control
             size="lg"
             value={typed ?? ''}
             disabled={typed === undefined}
             onChange={(event) => setTyped(event.target.value)}
           />
-          <Form.Text>
-            Another weight, another thing, to taste by so much. It counts for this batch alone; its sheet
-            stays as it is.
-          </Form.Text>
+          <Form.Text>{texts.differentWeightDifferentIngredient}</Form.Text>
         </Form.Group>
         {read === NOT_HERE && <p className="trouble m-0">{NOT_HERE_WORDS}</p>}
         {read && read !== NOT_HERE && !read.ok && <p className="warning m-0">{read.message}</p>}
@@ -75,7 +73,7 @@ export function DoneDifferently({
                 })
               }
             >
-              Save
+              {texts.save}
             </Button>
           </>
         )}

@@ -5,6 +5,7 @@ import Form from 'react-bootstrap/Form';
 import { useFormatters } from '@/ui/formatters-context';
 import type { BatchShown } from '../../queries';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 /** Minutes ago that something may be said to have happened. */
 const AGO = [0, 2, 5, 10, 15, 20, 30, 45, 60, 90, 120, 180, 240, 360] as const;
@@ -15,13 +16,13 @@ function When({ ago, set }: { readonly ago: number; readonly set: (minutes: numb
   return (
     <Form.Select
       className="mb-2"
-      aria-label="When it happened"
+      aria-label={texts.whenHappened}
       value={ago}
       onChange={(event) => set(Number(event.target.value))}
     >
       {AGO.map((m) => (
         <option key={m} value={m}>
-          {m === 0 ? 'entered live' : `it was ${hours(m / 60)} ago`}
+          {m === 0 ? texts.enteredLive : texts.ago(hours(m / 60))}
         </option>
       ))}
     </Form.Select>
@@ -58,13 +59,13 @@ const WhoTells = ({
 }) => (
   <Form.Select
     className="mb-2"
-    aria-label="Who tells it"
+    aria-label={texts.whoSaw}
     value={by}
     onChange={(event) => set(event.target.value)}
   >
     {people.map((name) => (
       <option key={name} value={name}>
-        told by {name}
+        {texts.by(name)}
       </option>
     ))}
   </Form.Select>
@@ -83,14 +84,14 @@ const Hands = ({
 }) => (
   <Form.Select
     className="mb-2"
-    aria-label="Labour"
+    aria-label={texts.labour}
     value={minutes ?? ''}
     onChange={(event) => set(event.target.value === '' ? undefined : Number(event.target.value))}
   >
-    <option value="">usual labour</option>
+    <option value="">{texts.usualLabour}</option>
     {BY_HAND.map((m) => (
       <option key={m} value={m}>
-        {m} min labour
+        {texts.minLabour(m)}
       </option>
     ))}
   </Form.Select>

@@ -8,6 +8,7 @@ import type { BatchShown } from '../../queries';
 import { figureText } from './batch-words';
 import { HeatOff } from './heat-off';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 /** The portioning of a batch, where its sheet has one. */
 const portionOf = ({ running }: BatchShown) => {
@@ -16,7 +17,13 @@ const portionOf = ({ running }: BatchShown) => {
 };
 
 /** All lines are done: how much there is, how many portions went out of it, and it is over. */
-export function FinishBatch({ batch, following }: { readonly batch: BatchShown; readonly following: LiveBatch }) {
+export function FinishBatch({
+  batch,
+  following,
+}: {
+  readonly batch: BatchShown;
+  readonly following: LiveBatch;
+}) {
   const { figures, tell } = following;
   const { bare } = useFormatters();
   const [typed, setTyped] = useState<string>();
@@ -24,7 +31,7 @@ export function FinishBatch({ batch, following }: { readonly batch: BatchShown; 
   const should = figures?.pot ? bare(figures.pot.servedMl / 1000, 2) : '';
   const text = typed ?? should;
   const l = figureText(text, batch.mark);
-  const wrong = text !== '' && !(l >= 0 && l <= 2000) ? `${text} l cannot be: from 0 to 2000.` : undefined;
+  const wrong = text !== '' && !(l >= 0 && l <= 2000) ? texts.lCannotFrom02000(text) : undefined;
   const portions = countOf(counted);
   const ends = (): void =>
     void tell({
@@ -33,10 +40,10 @@ export function FinishBatch({ batch, following }: { readonly batch: BatchShown; 
       ...(portions.count === undefined ? {} : { portions: portions.count }),
     });
   return (
-    <section className="at-hand" aria-label="At hand">
-      <p className="batch-line m-0">All steps done. How much is there?</p>
+    <section className="at-hand" aria-label={texts.hand}>
+      <p className="batch-line m-0">{texts.allStepsDoneHow}</p>
       <Form.Group controlId="batch-got">
-        <Form.Label>Litres got, by jug, scale or dip</Form.Label>
+        <Form.Label>{texts.litresMadeJugScale}</Form.Label>
         <Form.Control
           size="lg"
           inputMode="decimal"
@@ -44,9 +51,7 @@ export function FinishBatch({ batch, following }: { readonly batch: BatchShown; 
           isInvalid={wrong !== undefined}
           onChange={(event) => setTyped(event.target.value)}
         />
-        <Form.Text>
-          By what has been read it is {should} l: that counts unless another figure is typed.
-        </Form.Text>
+        <Form.Text>{texts.readingsLCountsUnless(should)}</Form.Text>
       </Form.Group>
       {wrong !== undefined && <p className="trouble m-0">{wrong}</p>}
       <Portions batch={batch} ml={l * 1000} typed={counted} count={portions} onType={setCounted} />
@@ -58,7 +63,7 @@ export function FinishBatch({ batch, following }: { readonly batch: BatchShown; 
           disabled={wrong !== undefined || portions.wrong !== undefined}
           onClick={ends}
         >
-          Finish batch
+          {texts.finishBatch}
         </Button>
       )}
     </section>
@@ -81,7 +86,7 @@ function countOf(typed: string): Count {
   const n = Number(said);
   return Number.isInteger(n) && n >= 1 && n <= MOST_PORTIONS
     ? { count: n, wrong: undefined }
-    : { count: undefined, wrong: `${said} portions cannot be: whole ones, from 1 to ${MOST_PORTIONS}.` };
+    : { count: undefined, wrong: texts.portionsCannotWholeOnes(said, MOST_PORTIONS) };
 }
 
 /** How many portions went out, where the sheet portions it: what it was beside what is said of each. */
@@ -106,7 +111,7 @@ function Portions({
   const odd = each !== undefined && (each > size * ODD || each < size / ODD);
   return (
     <Form.Group controlId="batch-portions">
-      <Form.Label>Portions that went out of it, if somebody counted</Form.Label>
+      <Form.Label>{texts.portionsServedIfCounted}</Form.Label>
       <Form.Control
         size="lg"
         inputMode="numeric"
@@ -115,13 +120,13 @@ function Portions({
         onChange={(event) => onType(event.target.value)}
       />
       <Form.Text>
-        At the planned size: {ml > 0 ? Math.floor(ml / size + 1e-9) : 0} of {bare(size, 0)} ml
+        {texts.plannedSizeMl(ml > 0 ? Math.floor(ml / size + 1e-9) : 0, bare(size, 0))}
         {each !== undefined && (
           <>
-            ; so it was <b className={odd ? 'hot' : undefined}>{bare(each, 0)} ml each</b>
+            {texts.soItWas} <b className={odd ? 'hot' : undefined}>{texts.mlEach(bare(each, 0))}</b>
           </>
         )}
-        {odd ? ': was it counted right?' : '.'}
+        {odd ? texts.countedRight : '.'}
       </Form.Text>
       {wrong !== undefined && <p className="trouble m-0">{wrong}</p>}
     </Form.Group>

@@ -3,6 +3,7 @@
 import { useFormatters } from '@/ui/formatters-context';
 import type { BatchResult } from '@/core/batch';
 import type { BatchShown } from '../../queries';
+import * as texts from './texts';
 
 /** A difference smaller than this is no news: no jug is read that closely, l. */
 const NOISE_L = 0.015;
@@ -14,49 +15,48 @@ const NOISE_MONEY = 0.005;
 export function FinishedBatch({ batch, known }: { readonly batch: BatchShown; readonly known: boolean }) {
   const { end } = batch;
   const { bare, money, small } = useFormatters();
-  if (!end && !known)
-    return <p className="fs-5">Finished. The result is calculated when the server answers.</p>;
-  if (!end)
-    return <p className="fs-5">Finished. One of its steps could not be calculated, so there is no result.</p>;
+  if (!end && !known) return <p className="fs-5">{texts.finishedResultCalculatedWhen}</p>;
+  if (!end) return <p className="fs-5">{texts.finishedOneStepsCould}</p>;
   const { got, should, thin, perL, shouldPerL, variance } = end;
   return (
-    <section aria-label="How it ended">
-      <p className="batch-left m-0">{bare(got, 2)} l</p>
+    <section aria-label={texts.howEnded}>
+      <p className="batch-left m-0">{texts.l(bare(got, 2))}</p>
       <p className="fs-5 mb-1">
         {Math.abs(got - should) < NOISE_L
-          ? 'as planned'
-          : `${bare(Math.abs(got - should), 2)} l ${got < should ? 'less' : 'more'} than planned`}
+          ? texts.planned
+          : texts.lThanPlanned(bare(Math.abs(got - should), 2), got, should)}
         {thin > NOISE_L && (
           <>
-            ; <b className="hot">thin, by {bare(thin, 2)} l of water</b>
+            ; <b className="hot">{texts.thinLWater(bare(thin, 2))}</b>
           </>
         )}
       </p>
       {perL !== null && variance && (
         <>
           <p className="batch-dip m-0">
-            <span className="fig">{money(perL)}</span> per litre{thin > NOISE_L && ' at full strength'};
-            planned {money(shouldPerL)}
+            <span className="fig">{money(perL)}</span> {texts.perLitre}
+            {thin > NOISE_L && texts.fullStrength}
+            {texts.plannedMoney(money(shouldPerL))}
           </p>
           <dl className="facts">
             {(
               [
                 ['prices', variance.price],
-                ['amounts used', variance.mix],
+                [texts.amountsUsed, variance.mix],
                 ['yield', variance.yield],
-                ['total difference', variance.difference],
+                [texts.totalDifference, variance.difference],
               ] as const
             ).flatMap(([what, amount]) => [
               <dt key={`${what} dt`}>{what}</dt>,
               <dd key={what} className="fig">
-                {Math.abs(amount) < NOISE_MONEY ? 'as planned' : `${amount > 0 ? '+' : ''}${small(amount)}`}
+                {Math.abs(amount) < NOISE_MONEY ? texts.planned : `${amount > 0 ? '+' : ''}${small(amount)}`}
               </dd>,
             ])}
           </dl>
         </>
       )}
       <Made batch={batch} end={end} />
-      {perL === null && <p className="quiet">Cost not known: a price is missing.</p>}
+      {perL === null && <p className="quiet">{texts.costNotKnownPrice}</p>}
     </section>
   );
 }
@@ -73,14 +73,12 @@ function Made({ batch: { lines, beside }, end }: { readonly batch: BatchShown; r
     <>
       {named.some((n) => Math.abs(n.l) > 0.05) && (
         <>
-          <p className="m-0">Where the difference in litres comes from:</p>
+          <p className="m-0">{texts.whereDifferenceLitresComes}</p>
           <ul>
             {named.map(({ line, l }) => (
               <li key={line ?? 'end'}>
                 <b className="fig">{signed(l)}</b>{' '}
-                {line === undefined
-                  ? 'between the last reading and the litres at the end'
-                  : lines[line]?.words}
+                {line === undefined ? texts.betweenLastReadingLitres : lines[line]?.words}
               </li>
             ))}
           </ul>
@@ -95,12 +93,18 @@ function Made({ batch: { lines, beside }, end }: { readonly batch: BatchShown; r
 function Took({ end, beside }: { readonly end: BatchResult; readonly beside: BatchShown['beside'] }) {
   const { hours, money } = useFormatters();
   const both = (of: readonly [was: number, should: number] | null | undefined): string =>
-    of ? `, ${money(of[0])} (planned ${money(of[1])})` : '';
+    of ? texts.plannedMoneyMoney2(money(of[0]), money(of[1])) : '';
   return (
     <p className="quiet m-0">
-      On the hob {hours(end.hobHours[0])}, planned {hours(end.hobHours[1])}: energy {end.kWh[0].toFixed(1)}{' '}
-      kWh{both(beside?.energy)}. Labour {hours(end.handsHours[0])}, planned {hours(end.handsHours[1])}
-      {both(beside?.hands)}. Neither is in the cost of a litre above.
+      {texts.hobPlannedEnergyKwh(
+        hours(end.hobHours[0]),
+        hours(end.hobHours[1]),
+        end.kWh[0].toFixed(1),
+        both(beside?.energy),
+        hours(end.handsHours[0]),
+        hours(end.handsHours[1]),
+        both(beside?.hands),
+      )}
     </p>
   );
 }

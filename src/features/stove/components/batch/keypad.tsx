@@ -5,16 +5,17 @@ import Button from 'react-bootstrap/Button';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { takeDegrees, takeKilos } from '../../actions';
 import type { UnsentEvent } from './use-batch-estimate';
+import * as texts from './texts';
 
 /** What can be read with figures: how it is asked for, and what it must lie between. */
 const READINGS = {
-  dip: { name: 'Dip', asks: 'cm below the rim', unit: 'cm', most: 300 },
-  spoon: { name: 'Spoon', asks: 'cm below the rim, by its handle', unit: 'cm', most: 300 },
-  litres: { name: 'Litres', asks: 'by the jug', unit: 'l', most: 2000 },
-  kilos: { name: 'Kilos', asks: 'without the pot', unit: 'kg', most: 3000 },
-  salt: { name: 'Salt', asks: 'by the meter', unit: '%', most: 40 },
-  brix: { name: '°Bx', asks: 'strained, without its fat', unit: '°Bx', most: 85 },
-  degrees: { name: 'Degrees', asks: 'by the probe', unit: '°C', most: 300 },
+  dip: { name: 'Dip', asks: texts.cmBelowRimLower, unit: 'cm', most: 300 },
+  spoon: { name: 'Spoon', asks: texts.cmBelowRimHandle, unit: 'cm', most: 300 },
+  litres: { name: 'Litres', asks: texts.jug, unit: 'l', most: 2000 },
+  kilos: { name: 'Kilos', asks: texts.withoutPot, unit: 'kg', most: 3000 },
+  salt: { name: 'Salt', asks: texts.meter, unit: '%', most: 40 },
+  brix: { name: '°Bx', asks: texts.strainedWithoutFat, unit: '°Bx', most: 85 },
+  degrees: { name: 'Degrees', asks: texts.probe, unit: '°C', most: 300 },
 } as const;
 type Kind = keyof typeof READINGS;
 
@@ -50,7 +51,7 @@ const Kinds = ({
   readonly choose: (kind: Kind) => void;
   readonly children: ReactNode;
 }) => (
-  <div className="kinds" role="group" aria-label="Readings">
+  <div className="kinds" role="group" aria-label={texts.readings}>
     {(Object.keys(READINGS) as Kind[]).map((k) => (
       <Button
         key={k}
@@ -73,7 +74,7 @@ function pressed(typed: string, key: (typeof KEYS)[number]): string {
 }
 
 const keyName = (key: (typeof KEYS)[number], mark: string): string =>
-  key === '⌫' ? 'Delete the last digit' : key === '.' ? mark : key;
+  key === '⌫' ? texts.deleteLastDigit : key === '.' ? mark : key;
 
 /** Figures, the mark, and one to take the last away. */
 const Keys = ({
@@ -98,7 +99,7 @@ const ReadOut = ({
   asks,
   unit,
 }: Pick<(typeof READINGS)[Kind], 'asks' | 'unit'> & { readonly typed: string }) => (
-  <output className="read-out" aria-label="Typed so far">
+  <output className="read-out" aria-label={texts.typedFar}>
     {typed === '' ? <span className="quiet">{asks}</span> : typed} <small>{unit}</small>
   </output>
 );
@@ -122,9 +123,7 @@ export function Keypad({
   const { asks, unit, most } = READINGS[kind];
   const value = Number(typed);
   const wrong =
-    typed !== '' && !(value >= 0 && value <= most)
-      ? `${typed} ${unit} cannot be: from 0 to ${most}.`
-      : undefined;
+    typed !== '' && !(value >= 0 && value <= most) ? texts.cannotFrom0(typed, unit, most) : undefined;
   const nothing = value === 0 && (kind === 'litres' || kind === 'kilos');
   // The keys are free for the next figure at once; one that was not taken stands there again.
   const go = (): void => {
@@ -134,7 +133,7 @@ export function Keypad({
     });
   };
   return (
-    <section className="keypad" aria-label="A reading">
+    <section className="keypad" aria-label={texts.reading}>
       <Kinds
         kind={kind}
         choose={(k) => {
@@ -155,7 +154,7 @@ export function Keypad({
         disabled={typed === '' || wrong !== undefined || nothing}
         onClick={go}
       >
-        Save reading
+        {texts.saveReading}
       </Button>
       <TroubleText says={wrong} />
       {kind === 'brix' ? <Gels tell={tell} /> : <Tastes tell={tell} />}
@@ -181,8 +180,8 @@ function useCold({ hot, cooled }: Parameters<typeof Keypad>[0]['stands']) {
       hot === undefined || hot < WARM
         ? undefined
         : cooled === undefined
-          ? 'it is cold'
-          : `cooled to ${celsius} °C`,
+          ? texts.cold
+          : texts.cooledC(celsius),
     turn: (): void => setSaid(!is),
   };
 }
@@ -216,7 +215,7 @@ function Instrument({
     setBusy(true);
     const taken = await (kind === 'degrees' ? takeDegrees() : takeKilos(batch)).catch(() => ({
       ok: false as const,
-      message: 'The server does not answer: type what the instrument shows.',
+      message: texts.serverDoesNotAnswer,
     }));
     setBusy(false);
     setSays(taken.ok ? undefined : taken.message);
@@ -225,7 +224,7 @@ function Instrument({
   return (
     <>
       <Button variant="outline-primary" className="w-100 mb-2" disabled={busy} onClick={() => void take()}>
-        {kind === 'degrees' ? 'Use probe' : 'Use scale'}
+        {kind === 'degrees' ? texts.useProbe : texts.useScale}
       </Button>
       <TroubleText says={says} />
     </>
@@ -233,11 +232,11 @@ function Instrument({
 }
 
 /** How a spoonful sets that was put in the cold: it says roughly how much gelatin there is. */
-const SETS = ['stays liquid', 'wobbles', 'cuts'] as const;
+const SETS = [texts.staysLiquid, 'wobbles', 'cuts'] as const;
 const Gels = ({ tell }: { readonly tell: (what: UnsentEvent) => Promise<boolean> }) => (
   <>
-    <p className="m-0">Or a spoonful, chilled:</p>
-    <div className="tastes" role="group" aria-label="A spoonful, chilled">
+    <p className="m-0">{texts.orSpoonfulChilled}</p>
+    <div className="tastes" role="group" aria-label={texts.spoonfulChilled}>
       {SETS.map((how) => (
         <Button key={how} variant="outline-primary" onClick={() => void tell({ is: 'sets', how })}>
           {how}
@@ -249,22 +248,22 @@ const Gels = ({ tell }: { readonly tell: (what: UnsentEvent) => Promise<boolean>
 
 /** What a spoon says. */
 const Tastes = ({ tell }: { readonly tell: (what: UnsentEvent) => Promise<boolean> }) => (
-  <div className="tastes" role="group" aria-label="A taste">
+  <div className="tastes" role="group" aria-label={texts.taste}>
     {(['thin', 'thick'] as const).map((thick) => (
       <Button key={thick} variant="outline-primary" onClick={() => void tell({ is: 'taste', thick })}>
-        too {thick}
+        {texts.too(thick)}
       </Button>
     ))}
     {(['flat', 'salty'] as const).map((salt) => (
       <Button key={salt} variant="outline-primary" onClick={() => void tell({ is: 'taste', salt })}>
-        too {salt}
+        {texts.tooSalt(salt)}
       </Button>
     ))}
     <Button
       variant="outline-primary"
       onClick={() => void tell({ is: 'taste', thick: 'right', salt: 'right' })}
     >
-      right
+      {texts.right}
     </Button>
   </div>
 );

@@ -12,6 +12,7 @@ import type { BatchShown } from '../../queries';
 import type { PotQuestions } from './batch-worker';
 import { NOT_HERE, useAnswer } from './use-answer';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 /** When somebody is back where the house has not said so. */
 const USUALLY = '06:00';
@@ -40,10 +41,10 @@ export function LeaveOvernight({
       },
     );
   return (
-    <SidePanel title="Left overnight" open close={close}>
+    <SidePanel title={texts.leftOvernight} open close={close}>
       <div className="stacked">
         <Form.Group controlId="night-back">
-          <Form.Label>Staff back at</Form.Label>
+          <Form.Label>{texts.staffBack}</Form.Label>
           <Form.Control
             size="lg"
             type="time"
@@ -53,12 +54,7 @@ export function LeaveOvernight({
         </Form.Group>
         {turnTo && <Turned to={turnTo} asItIs={asItIs} choose={setAsItIs} />}
         {ahead && <Ahead ahead={ahead} clock={clock} />}
-        {rule === undefined && (
-          <p className="quiet m-0">
-            This kitchen has not said what may stand on the heat for the night; a manager says so under This
-            kitchen.
-          </p>
-        )}
+        {rule === undefined && <p className="quiet m-0">{texts.kitchenNoOvernightRule}</p>}
         <Button size="lg" disabled={clock === ''} onClick={leave}>
           {leaves(ahead?.allowed, heat)}
         </Button>
@@ -68,8 +64,8 @@ export function LeaveOvernight({
 }
 
 const leaves = (allowed: boolean | undefined, heat: Heat | undefined): string => {
-  if (allowed === false) return 'It is left all the same';
-  return heat ? `It is turned down to ${heat} and left` : 'It is left';
+  if (allowed === false) return texts.leaveAnyway;
+  return heat ? texts.turnedDownLeft(heat) : texts.leave;
 };
 
 /** How it will stand: turned down to what the house lets stand, where it stands at more and nobody says otherwise. */
@@ -95,14 +91,14 @@ const Turned = ({
   readonly asItIs: boolean;
   readonly choose: (asItIs: boolean) => void;
 }) => (
-  <div className="else" role="group" aria-label="The flame">
+  <div className="else" role="group" aria-label={texts.flame}>
     <Button
       size="lg"
       variant={asItIs ? 'outline-primary' : 'primary'}
       aria-pressed={!asItIs}
       onClick={() => choose(false)}
     >
-      Turn it down to {to}
+      {texts.turnDown(to)}
     </Button>
     <Button
       size="lg"
@@ -110,7 +106,7 @@ const Turned = ({
       aria-pressed={asItIs}
       onClick={() => choose(true)}
     >
-      As it stands
+      {texts.stands}
     </Button>
   </div>
 );
@@ -122,29 +118,21 @@ function Ahead({ ahead, clock }: { readonly ahead: OvernightForecast; readonly c
     <>
       {allowed === false && (
         <p className="trouble fs-5 m-0" role="alert">
-          By the rule of this house it may not stand like this for the night: turn it down, or take it off the
-          heat and cool it.
+          {texts.kitchensRuleDoesNot}
         </p>
       )}
       {pot && (
         <p className="m-0">
-          At {clock} it should stand at <b className="fs-4 fig">{litres(pot.ml)}</b>
-          {ml &&
-            ml.high - ml.low > 50 &&
-            ` (${bare(ml.low / 1000, 1)} to ${bare(ml.high / 1000, 1)} l, 8 in 10)`}
-          , {pot.dipCm.toFixed(1)} cm below the rim.
+          {texts.shouldStand(clock)} <b className="fs-4 fig">{litres(pot.ml)}</b>
+          {ml && ml.high - ml.low > 50 && texts.l810(bare(ml.low / 1000, 1), bare(ml.high / 1000, 1))}
+          {texts.cmBelowRim(pot.dipCm.toFixed(1))}
         </p>
       )}
-      {overH > 0.05 && <p className="m-0">Its line will have been at its end for {hours(overH)}.</p>}
-      {ahead.bare && (
-        <p className="trouble fs-5 m-0">
-          What is in it will stand out of the liquid: it browns there, and then burns.
-        </p>
-      )}
+      {overH > 0.05 && <p className="m-0">{texts.lineWillFinished(hours(overH))}</p>}
+      {ahead.bare && <p className="trouble fs-5 m-0">{texts.whatWillStickOut}</p>}
       {waterMl !== undefined && waterMl > 0 && (
         <p className="warning m-0">
-          With <b>{litres(waterMl)}</b> of water poured in now it has then what it should have at the end of
-          its line.
+          {texts.withText} <b>{litres(waterMl)}</b> {texts.waterPouredNowWill}
         </p>
       )}
     </>

@@ -13,6 +13,7 @@ import { figureText } from './batch-words';
 import type { PotQuestions } from './batch-worker';
 import { NOT_HERE, NOT_HERE_WORDS, useAnswer } from './use-answer';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 export type LossForm = (typeof GONE)[number];
 export type ArrivalForm = (typeof CAME_IN)[number];
@@ -20,19 +21,17 @@ export type ArrivalForm = (typeof CAME_IN)[number];
 /** What people do first, and what is then asked. */
 const FIRST: Readonly<Record<LossForm, { readonly advice: string; readonly asks: string }>> = {
   scorched: {
-    advice:
-      'Do not stir and do not scrape. Pour what is clear into a clean pot and taste it: what tastes burnt does not get better.',
-    asks: 'Litres in the clean pot',
+    advice: texts.doNotStirDo,
+    asks: texts.litresCleanPot,
   },
   'boiled over': {
-    advice: 'Turn it down and wipe the burner. What went took its share of everything, salt and gelatin too.',
-    asks: 'Litres that are left',
+    advice: texts.turnDownWipeBurner,
+    asks: texts.litresLeft,
   },
-  spilled: { advice: 'What went took its share of everything.', asks: 'Litres that are left' },
+  spilled: { advice: texts.whatLostTookShare, asks: texts.litresLeft },
   'drawn off': {
-    advice:
-      'Draw some off before it boils over, and label it: it is this batch’s, and has its share of everything.',
-    asks: 'Litres that stay in the pot',
+    advice: texts.drawSomeOffBefore,
+    asks: texts.litresStayPot,
   },
 };
 
@@ -49,15 +48,18 @@ function wrongLeft(
   left: number,
   stood: readonly [l: number, words: string] | undefined,
 ): string | undefined {
-  if (!(left >= 0)) return `${typed} l cannot be: from 0 up.`;
-  return stood && left > stood[0] ? `${typed} l is more than there was: ${stood[1]} l.` : undefined;
+  if (!(left >= 0)) return texts.lCannotFrom0(typed);
+  return stood && left > stood[0] ? texts.lMoreThanL(typed, stood[1]) : undefined;
 }
 
 /** How full it stands, of what it should at most. */
 const HowFull = ({ vessel, pot }: { readonly vessel: Vessel; readonly pot: PotFigures }) => (
   <p className="m-0">
-    It stands at {Math.round((pot.standingMl / capacityMl(vessel)) * 100)} % of {vessel.name}; it should stand
-    at {Math.round(vessel.maxFill * 100)} % at most.
+    {texts.standsShouldStandMost(
+      Math.round((pot.standingMl / capacityMl(vessel)) * 100),
+      vessel.name,
+      Math.round(vessel.maxFill * 100),
+    )}
   </p>
 );
 
@@ -74,8 +76,7 @@ function Lost({
   const { bare } = useFormatters();
   return (
     <p className="m-0">
-      {bare(lost, 2)} l {drawnOff ? 'are drawn off' : 'are gone'},{' '}
-      {Math.round((lost / Math.max(of, 1e-9)) * 100)} % of all that went in; salt and body stay as they are.
+      {texts.lDrawnOffGone(bare(lost, 2), drawnOff, Math.round((lost / Math.max(of, 1e-9)) * 100))}
     </p>
   );
 }
@@ -120,7 +121,7 @@ export function PartGone({
           isInvalid={wrong !== undefined}
           onChange={(event) => setTyped(event.target.value)}
         />
-        {stood !== undefined && <Form.Text>By what has been read there were {bare(stood, 2)} l.</Form.Text>}
+        {stood !== undefined && <Form.Text>{texts.readingsL(bare(stood, 2))}</Form.Text>}
       </Form.Group>
       <TroubleText says={wrong} />
       {lost !== undefined && <Lost lost={lost} of={stood ?? 0} drawnOff={why === 'drawn off'} />}
@@ -133,7 +134,7 @@ export function PartGone({
           })
         }
       >
-        So it is
+        {texts.soItIs}
       </Button>
     </>
   );
@@ -159,14 +160,12 @@ export function SomethingCameIn({
     <>
       <Form.Group controlId="came-in">
         <Form.Label>
-          {problem === 'wrong thing in'
-            ? 'What went in, and how much'
-            : 'What was in that pot already, and how much of it'}
+          {problem === 'wrong thing in' ? texts.whatWentHowMuch : texts.whatPotAlreadyHow}
         </Form.Label>
         <Form.Control
           size="lg"
           value={typed}
-          placeholder={problem === 'wrong thing in' ? '200 ml cream' : '1.5 l fish fumet'}
+          placeholder={problem === 'wrong thing in' ? texts.n200MlCream : texts.n15LFish}
           onChange={(event) => setTyped(event.target.value)}
         />
       </Form.Group>
@@ -201,13 +200,20 @@ function Came({
         <b>{words}</b>
       </p>
       <p className="m-0">
-        {litres(before.ml)} become {litres(after.ml)}; salt {before.saltPct.toFixed(2)} →{' '}
-        {after.saltPct.toFixed(2)} %, body {before.body.toFixed(2)} → {after.body.toFixed(2)};{' '}
-        {cost === null ? 'what it cost is not known' : `it cost ${money(cost)}`}.
+        {texts.becomeSaltBodyWhat(
+          litres(before.ml),
+          litres(after.ml),
+          before.saltPct.toFixed(2),
+          after.saltPct.toFixed(2),
+          before.body.toFixed(2),
+          after.body.toFixed(2),
+          cost,
+          money(cost),
+        )}
       </p>
       {allergens.length > 0 && <p className="trouble m-0">{allergenWords.nowContains(allergens)}</p>}
       <Button size="lg" onClick={choose}>
-        It is in
+        {texts.itIsIn}
       </Button>
     </section>
   );

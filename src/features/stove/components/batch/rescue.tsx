@@ -13,20 +13,21 @@ import { NOT_HERE, NOT_HERE_WORDS, useAnswer } from './use-answer';
 import type { PotQuestions } from './batch-worker';
 import { PartGone, SomethingCameIn, type ArrivalForm, type LossForm } from './mishaps';
 import type { LiveBatch } from './use-batch-estimate';
+import * as texts from './texts';
 
 const GOALS: Readonly<Record<Problem, string>> = {
-  'too thick': 'Body it is to have',
-  'too thin': 'Body it is to have',
-  'too salty': 'Salt it is to have, %',
-  'too little': 'Litres there are to be',
+  'too thick': texts.targetBody,
+  'too thin': texts.targetBody,
+  'too salty': texts.targetSalt,
+  'too little': texts.targetLitres,
 };
 
 /** What of the list is called otherwise on the screen. */
 const SAID: Readonly<Partial<Record<string, string>>> = {
-  scorched: 'it has caught',
-  'drawn off': 'too much for this pot',
-  'into the wrong pot': 'strained into the wrong pot',
-  'wrong thing in': 'the wrong thing went in',
+  scorched: texts.caught,
+  'drawn off': texts.tooMuchPot,
+  'into the wrong pot': texts.strainedIntoWrongPot,
+  'wrong thing in': texts.wrongThingWent,
 };
 
 const isIn = <T extends string>(of: readonly T[], one: string): one is T =>
@@ -51,9 +52,9 @@ export function RescuePanel({
   const [problem, setProblem] = useState<Problem | LossForm | ArrivalForm>();
   const all = [...PROBLEMS, ...GONE, ...CAME_IN] as const;
   return (
-    <SidePanel title="What is wrong?" open close={close}>
+    <SidePanel title={texts.whatWrong} open close={close}>
       <div className="stacked rescue">
-        <div className="d-flex flex-wrap gap-2" role="group" aria-label="What is wrong">
+        <div className="d-flex flex-wrap gap-2" role="group" aria-label={texts.whatWrongUpper}>
           {all.map((p) => (
             <Button
               key={p}
@@ -113,7 +114,7 @@ function Ways({
     void tell({ is: 'rescue', problem, steps: [...way.steps] }).then((ok) => {
       if (ok) close();
     });
-  if (found === undefined) return <p className="quiet">Calculating …</p>;
+  if (found === undefined) return <p className="quiet">{texts.calculating}</p>;
   if (found === NOT_HERE) return <p className="trouble">{NOT_HERE_WORDS}</p>;
   return (
     <>
@@ -125,11 +126,11 @@ function Ways({
           value={goal ?? String(found.goal).replace('.', mark)}
           onChange={(event) => setGoal(event.target.value)}
         />
-        <Form.Text>It stands at {found.now.toFixed(2)} now.</Form.Text>
+        <Form.Text>{texts.standsNow(found.now.toFixed(2))}</Form.Text>
       </Form.Group>
       {found.trouble !== undefined && <p className="trouble m-0">{found.trouble}</p>}
       {found.trouble === undefined && found.ways.length === 0 && (
-        <p className="warning m-0">Nothing in the house gets it there.</p>
+        <p className="warning m-0">{texts.nothingKitchenGets}</p>
       )}
       {found.ways.map((way) => (
         <Way key={way.words} way={way} choose={way.hours === undefined ? () => choose(way) : undefined} />
@@ -140,9 +141,9 @@ function Ways({
 
 /** How much less it tastes of itself, in words. */
 const tasteWords = (thinner: number): string => {
-  if (thinner < 0.02) return 'tastes as it does';
-  if (thinner < 0.12) return 'tastes a little thinner';
-  return thinner < 0.3 ? 'tastes thinner' : 'tastes of little';
+  if (thinner < 0.02) return texts.tastesDoes;
+  if (thinner < 0.12) return texts.tastesLittleThinner;
+  return thinner < 0.3 ? texts.tastesThinner : texts.tastesLittle;
 };
 
 function Way({ way, choose }: { readonly way: RescueOption; readonly choose: (() => void) | undefined }) {
@@ -153,16 +154,16 @@ function Way({ way, choose }: { readonly way: RescueOption; readonly choose: (()
         <b>{way.words}</b>
       </p>
       <p className="m-0">
-        {litres(way.ml)}, salt {way.saltPct.toFixed(2)} %, body {way.body.toFixed(2)}
-        {way.hours !== undefined && `, ${hours(way.hours)} more on the heat`}; {tasteWords(way.thinner)};{' '}
-        {way.cost === null ? 'what it costs is not known' : `costs ${money(way.cost)}`}
+        {texts.saltBody(litres(way.ml), way.saltPct.toFixed(2), way.body.toFixed(2))}
+        {way.hours !== undefined && texts.moreHeat(hours(way.hours))}; {tasteWords(way.thinner)};{' '}
+        {way.cost === null ? texts.whatCostsNotKnown : texts.costs(money(way.cost))}
       </p>
       {choose ? (
         <Button size="lg" onClick={choose}>
-          Do this
+          {texts.doText}
         </Button>
       ) : (
-        <p className="quiet m-0">Nothing is added: leave it on the heat, and read it again.</p>
+        <p className="quiet m-0">{texts.nothingAddedLeaveHeat}</p>
       )}
     </section>
   );

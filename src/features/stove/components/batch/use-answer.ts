@@ -1,9 +1,9 @@
 import { useEffect, useState } from 'react';
+import * as texts from './texts';
 
 /** What is said where a question needs to know what the house has, and this device does not. */
-export const NOT_HERE = 'not known here';
-export const NOT_HERE_WORDS =
-  'What this house has is not on this device yet, and the server does not answer: write a note for now.';
+export const NOT_HERE = texts.notKnownHere;
+export const NOT_HERE_WORDS = texts.whatHouseNotDevice;
 
 /** ms for which a hand rests before what stands typed is asked about. */
 const REST_MS = 200;

@@ -6,13 +6,14 @@ import Button from 'react-bootstrap/Button';
 import type { Alarm } from '@/core/batch';
 import { currentAlarms, hear, heard, NO_ALARMS, watchAlarms } from './alarm-store';
 import { beSilent, isSilent, ring, RINGS_MS } from './bell';
+import * as texts from './texts';
 
 /** What a call says. */
 const WORDS: Readonly<Record<Alarm['is'], (toC: number | undefined, line: string | undefined) => string>> = {
-  due: (_, line) => `${line ?? 'the line at hand'}: its time is over`,
-  'too late': (toC) => `as it goes, it misses ${toC} °C`,
-  unread: (toC) => `nobody has read it for ${toC} °C, and its time is nearly over`,
-  past: (toC) => `past the limit of this house, ${toC} °C`,
+  due: (_, line) => texts.timeOver(line),
+  'too late': (toC) => texts.courseMissC(toC),
+  unread: (toC) => texts.notMeasuredCTime(toC),
+  past: (toC) => texts.pastLimitHouseC(toC),
 };
 
 const keyOf = (batch: string, call: Alarm): string => `${batch} ${call.key}`;
@@ -50,7 +51,7 @@ export function AlarmPanel() {
     setSilent(it);
   };
   return (
-    <section className="alarm" role="alert" aria-label="Pots that call">
+    <section className="alarm" role="alert" aria-label={texts.alarms}>
       <div className="flex-grow-1">
         {wanted.map(({ batch, name, line, call }) => (
           <p key={keyOf(batch, call)} className="fs-5 m-0">
@@ -60,10 +61,10 @@ export function AlarmPanel() {
             : {WORDS[call.is](call.toC, line)}
           </p>
         ))}
-        {mute && <p className="small-line m-0">This browser is silent until the page is touched once.</p>}
+        {mute && <p className="small-line m-0">{texts.browserMakesNoSound}</p>}
       </div>
       <Button size="lg" variant="light" onClick={() => silence(!quiet)}>
-        {quiet ? 'Let it ring' : 'Be silent here'}
+        {quiet ? texts.sound : texts.muteHere}
       </Button>
       <Button
         size="lg"
@@ -73,7 +74,7 @@ export function AlarmPanel() {
           setTimes((n) => n + 1);
         }}
       >
-        Heard
+        {texts.heard}
       </Button>
     </section>
   );

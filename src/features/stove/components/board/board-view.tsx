@@ -17,6 +17,7 @@ import { PotOnHob } from './pot-on-hob';
 import { OfflinePages } from './offline-pages';
 import { LazyStartBatch } from '../batch/lazy-panels';
 import { useBatchEstimate, useRefresh } from '../batch/use-batch-estimate';
+import * as texts from './texts';
 
 /** The stove: every pot that is on, what it needs next, and what has been cooked lately. */
 export function BoardView({
@@ -36,30 +37,23 @@ export function BoardView({
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div className="me-auto">
-          <h1>Stove</h1>
+          <h1>{texts.stove}</h1>
           <p className="lead-line">
-            {batches.length === 0
-              ? 'Nothing is on.'
-              : `${howMany(batches)}, drawn to one scale; the dashed line is where each should stop.`}
+            {batches.length === 0 ? texts.noBatch : texts.drawnOneScaleDashed(howMany(batches))}
           </p>
         </div>
         <Link prefetch={false} href="/stove/learned">
-          Learned from batches
+          {texts.learnedFromBatches}
         </Link>
         {mayTell && (
           <Button size="lg" onClick={() => setPutting(true)}>
-            Start a batch
+            {texts.startBatch}
           </Button>
         )}
       </Stack>
       <AlarmPanel />
-      {batches.length === 0 && (
-        <p className="fs-5 my-4">
-          A pot is put on from its sheet. From then on the dip, a scale or a jug tell how far it is, and it
-          says how long it still takes.
-        </p>
-      )}
-      <ul className="hobs" aria-label="Pots that are on">
+      {batches.length === 0 && <p className="fs-5 my-4">{texts.startBatchFromSheet}</p>}
+      <ul className="hobs" aria-label={texts.batches}>
         {sorted.map((batch) => (
           <Card key={batch.id} batch={batch} />
         ))}
@@ -80,7 +74,7 @@ function howMany(batches: readonly BatchShown[]): string {
   const cools = batches.filter((b) => b.end !== undefined).length;
   const on = batches.length - cools;
   const cooling = cools === 0 ? [] : [`${cools} ${cools === 1 ? 'cools' : 'cool'}`];
-  return [`${on} ${on === 1 ? 'pot is' : 'pots are'} on`, ...cooling].join(', ');
+  return [texts.on(on), ...cooling].join(', ');
 }
 
 /** How long the line at hand still takes, and which it is. */
@@ -96,12 +90,10 @@ function CardCooks({
   const band = left && bandWords(left, hours);
   return (
     <>
-      <span className="fig-large">
-        {left ? leftWords(left, hours) : line ? 'waits for you' : 'to be ended'}
-      </span>
+      <span className="fig-large">{left ? leftWords(left, hours) : line ? texts.needsYou : texts.ended}</span>
       <span className="small-line">
-        {band !== undefined && `${band} (8 in 10) · `}
-        {line ?? 'every line is done'}
+        {band !== undefined && texts.n810(band)}
+        {line ?? texts.allLinesDone}
       </span>
     </>
   );
@@ -115,13 +107,13 @@ function CardCools({ cooling, zone }: { readonly cooling: Cooling; readonly zone
   const by = limit && clockIn(zone, new Date(cooling.offAt + limit.withinH * HOUR));
   return (
     <>
-      <span className="fig-large">{Math.round(cooling.now.middle)} °C</span>
+      <span className="fig-large">{texts.c(Math.round(cooling.now.middle))}</span>
       <span className={coolsLate(cooling) ? 'small-line hot' : 'small-line'}>
-        {limit ? `cools: ${limit.toC} °C by ${by}` : 'cools'}
+        {limit ? texts.coolsC(limit.toC, by) : texts.cools}
         {cooling.limits.some((l) => l.passed)
-          ? ', past a limit of this house'
+          ? texts.pastLimitHouse
           : coolsLate(cooling)
-            ? ', it will be too late'
+            ? texts.tooLate
             : ''}
       </span>
     </>
@@ -151,22 +143,22 @@ function Card({ batch }: { readonly batch: BatchShown }) {
               vessel={vessel}
               pot={pot}
               then={then}
-              words={`${vessel.name}: ${litresNow ?? 'not known how much'}`}
+              words={`${vessel.name}: ${litresNow ?? texts.notKnownHowMuch}`}
             />
           </span>
         )}
         <span className="fig">
           {litresNow}
-          {pot && <span className="quiet"> · {pot.dipCm.toFixed(1)} cm below the rim</span>}
+          {pot && <span className="quiet"> {texts.cmBelowRim(pot.dipCm.toFixed(1))}</span>}
         </span>
         <span className="quiet small-line">
-          {vessel?.name} on {batch.hob}
+          {vessel?.name} {texts.onHob(batch.hob)}
         </span>
         {(figures?.trouble ?? batch.gone) && (
           <span className="trouble small-line">{figures?.trouble?.says ?? batch.gone}</span>
         )}
         {figures && figures.asked.length > 0 && (
-          <span className="warning small-line">a reading that cannot be: what was it?</span>
+          <span className="warning small-line">{texts.readingNotPossibleWhat}</span>
         )}
       </Link>
     </li>
@@ -181,16 +173,16 @@ const isDearer = ({ perL, shouldPerL }: NonNullable<EndedRow['end']>): boolean =
 function Ended({ rows }: { readonly rows: readonly EndedRow[] }) {
   const { day, bare, money } = useFormatters();
   return (
-    <section aria-label="Recent batches">
-      <h2>Recent batches</h2>
+    <section aria-label={texts.recentBatches}>
+      <h2>{texts.recentBatches}</h2>
       <SheetTable className="list-table w-auto">
         <thead>
           <tr>
-            <th scope="col">Batch</th>
-            <th scope="col">litres got</th>
-            <th scope="col">planned</th>
-            <th scope="col">cost per litre</th>
-            <th scope="col">planned</th>
+            <th scope="col">{texts.batch}</th>
+            <th scope="col">{texts.litresGot}</th>
+            <th scope="col">{texts.planned}</th>
+            <th scope="col">{texts.costPerLitre}</th>
+            <th scope="col">{texts.planned}</th>
           </tr>
         </thead>
         <tbody>
@@ -201,7 +193,7 @@ function Ended({ rows }: { readonly rows: readonly EndedRow[] }) {
                   {r.name}
                 </Link>{' '}
                 <span className="quiet small-line">{day(r.endedOn)}</span>
-                {r.end && r.end.thin > 0.05 && <span className="hot small-line"> thin</span>}
+                {r.end && r.end.thin > 0.05 && <span className="hot small-line"> {texts.thin}</span>}
               </td>
               <td className="fig">{r.end ? bare(r.end.got, 2) : '–'}</td>
               <td className="fig quiet">{r.end ? bare(r.end.should, 2) : '–'}</td>

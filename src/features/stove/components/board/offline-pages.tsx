@@ -4,6 +4,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { KEPT_PAGES } from '@/wire';
 import { batchWorker } from '../batch/batch-worker';
 import { prefetchPanels } from '../batch/lazy-panels';
+import * as texts from './texts';
 
 /** What this browser can do for a stove: keep its pages, and stay awake. */
 const able = (): 'all' | 'neither' =>
@@ -109,10 +110,5 @@ export function OfflinePages({
   useKeptPages(pages, told);
   useAwake();
   const can = useSyncExternalStore(never, able, () => 'all' as const);
-  return can === 'all' ? null : (
-    <p className="quiet small-line">
-      This browser keeps no pages at this address: without the network an open pot goes on, but do not reload
-      it. Over https it would.
-    </p>
-  );
+  return can === 'all' ? null : <p className="quiet small-line">{texts.browserCannotStorePages}</p>;
 }

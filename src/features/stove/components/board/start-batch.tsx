@@ -16,6 +16,7 @@ import type { BoardPage, SheetChoice } from '../../queries';
 import { takeCameIn } from '../../actions';
 import { startBatch } from '../../wire';
 import { figureText } from '../batch/batch-words';
+import * as texts from './texts';
 
 /** Minutes that can be said of a pot that has been on for a while. */
 const SINCE = [0, 5, 10, 15, 30, 45, 60, 90, 120, 180, 240, 360, 480, 720] as const;
@@ -34,11 +35,11 @@ export function StartBatch({
   const look = useCallback((wanted: string): readonly ComboOption[] => find(wanted).slice(0, 12), [find]);
   const [sheet, setSheet] = useState(() => page.sheets.find((s) => s.id === first));
   return (
-    <SidePanel title="Start a batch" open close={close}>
+    <SidePanel title={texts.startBatch} open close={close}>
       <div className="stacked">
         <Combo<ComboOption>
-          label="Which sheet"
-          placeholder="which sheet"
+          label={texts.whichSheet}
+          placeholder={texts.whichSheetLower}
           chosen={sheet}
           choose={(chosen) => setSheet(page.sheets.find((s) => s.id === chosen?.id))}
           find={look}
@@ -60,7 +61,7 @@ const freeFor = ({ vessel }: SheetChoice, { vessels }: BoardPage): string =>
 const vesselsIn = ({ vessels }: BoardPage) =>
   vessels.map((v) => ({
     id: v.id,
-    name: v.holds === undefined ? v.name : `${v.name}, holds ${v.holds}`,
+    name: v.holds === undefined ? v.name : texts.holds(v.name, v.holds),
     taken: v.holds !== undefined,
   }));
 
@@ -102,16 +103,16 @@ function Standing({
           set={(kg) => setLitres(bare((kg / (sheet.main?.kg ?? kg)) * sheet.litres, 2))}
         />
       )}
-      <OneOf label="In which vessel" value={vessel} set={setVessel} of={vesselsIn(page)} />
-      <OneOf label="On which hob" value={hob} set={setHob} of={page.hobs} />
+      <OneOf label={texts.whichVessel} value={vessel} set={setVessel} of={vesselsIn(page)} />
+      <OneOf label={texts.whichHob} value={hob} set={setHob} of={page.hobs} />
       <OneOf
-        label="Since when"
+        label={texts.sinceWhen}
         value={String(since)}
         set={(minutes) => setSince(Number(minutes))}
         of={SINCE.map((m) => ({ id: String(m), name: m === 0 ? 'now' : `${hours(m / 60)} ago` }))}
       />
       <Button size="lg" disabled={state.busy || !(wanted > 0)} onClick={go}>
-        Start
+        {texts.start}
       </Button>
       <TroubleText says={state.message} />
     </>
@@ -130,14 +131,14 @@ const Litres = ({
   readonly of: string;
 }) => (
   <Form.Group controlId="batch-litres">
-    <Form.Label>Litres to be made</Form.Label>
+    <Form.Label>{texts.litresMade}</Form.Label>
     <Form.Control
       inputMode="decimal"
       value={value}
       isInvalid={wrong}
       onChange={(event) => set(event.target.value)}
     />
-    <Form.Text>The sheet makes {of} l; every amount grows with it.</Form.Text>
+    <Form.Text>{texts.sheetMakesLEvery(of)}</Form.Text>
   </Form.Group>
 );
 
@@ -165,7 +166,7 @@ function WhatCameIn({
     void takeCameIn()
       .catch(() => ({
         ok: false as const,
-        message: 'The server does not answer: type the kilos.',
+        message: texts.serverDoesNotAnswer,
       }))
       .then((taken) => {
         setSays(taken.ok ? undefined : taken.message);
@@ -176,16 +177,16 @@ function WhatCameIn({
       });
   return (
     <Form.Group controlId="batch-came-in">
-      <Form.Label>{main.name} that came in, kg</Form.Label>
+      <Form.Label>{texts.cameKg(main.name)}</Form.Label>
       <div className="d-flex gap-2">
         <Form.Control
           inputMode="decimal"
           value={typed}
-          placeholder={`${bare(main.kg, 2)} by the sheet`}
+          placeholder={texts.sheet(bare(main.kg, 2))}
           onChange={(event) => came(event.target.value)}
         />
         <Button variant="outline-primary" className="flex-shrink-0" onClick={take}>
-          Use scale
+          {texts.useScale}
         </Button>
       </div>
       <TroubleText says={says} />

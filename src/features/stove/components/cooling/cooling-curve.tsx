@@ -6,6 +6,7 @@ import type { Cooling } from '@/core/batch';
 import { useFormatters } from '@/ui/formatters-context';
 import { lazyPart } from '@/ui/lazy-part';
 import { AXIS_LABELS, nonceHere, stillChart } from '@/ui/drawings/chart-look';
+import * as texts from './texts';
 
 const Apex = lazyPart(() => import('react-apexcharts').then((m) => m.default));
 
@@ -49,7 +50,7 @@ export function CoolingCurve({ cooling }: { readonly cooling: Cooling }) {
   }, [hours, limits]);
   const words = reads.map((r) => `${hours(r.h)}: ${r.celsius} °C`).join('; ');
   return (
-    <div role="img" aria-label={`How it cools: ${words || 'nothing read yet'}`}>
+    <div role="img" aria-label={texts.howCools(words)}>
       <Apex type="line" options={options} series={series} height={HEIGHT} />
     </div>
   );

@@ -12,6 +12,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import type { BatchShown } from '../../queries';
 import type { LiveBatch } from '../batch/use-batch-estimate';
 import { LazyCourse } from '../batch/lazy-panels';
+import * as texts from './texts';
 
 const HOUR = 3_600_000;
 /** Share of what could be from which it is said that a limit may be missed. */
@@ -34,39 +35,34 @@ export function CoolingNow({
   const { hours } = useFormatters();
   const { limits, since, now } = cooling;
   return (
-    <section className="cooling" aria-label="Cooling">
+    <section className="cooling" aria-label={texts.cooling}>
       <p className="fig-label m-0">
-        heat off since {clockIn(batch.zone, new Date(cooling.offAt))}, {hours(since)}
+        {texts.heatOffSince(clockIn(batch.zone, new Date(cooling.offAt)), hours(since))}
       </p>
       <p className="batch-left m-0">
-        {Math.round(now.middle)} °C
+        {texts.c(Math.round(now.middle))}
         <small>
           {cooling.reads.length === 0
-            ? 'as pots usually cool: put a probe in, and read it'
-            : `by what was read; ${Math.round(now.low)} to ${Math.round(now.high)} °C (8 in 10)`}
+            ? texts.potsUsuallyCoolPut
+            : texts.readingsC810(Math.round(now.low), Math.round(now.high))}
         </small>
       </p>
       {limits.length === 0 && (
         <p className="warning m-0">
-          This kitchen has not said how fast a pot has to be cold.{' '}
+          {texts.kitchenNoCoolingLimit}{' '}
           <Link prefetch={false} href="/house">
-            A manager says so here.
+            {texts.managerSetsHere}
           </Link>
         </p>
       )}
       {limits.map((limit) => (
         <Limit key={limit.toC} limit={limit} cooling={cooling} zone={batch.zone} />
       ))}
-      {limits.some((l) => l.missed) && (
-        <p className="m-0">
-          What people usually do: spread it into trays no deeper than 5 cm or small tubs, stand them in ice
-          water, and stir.
-        </p>
-      )}
+      {limits.some((l) => l.missed) && <p className="m-0">{texts.whatPeopleUsuallyDo}</p>}
       {tell && <Moves tell={tell} depthCm={depthCm} place={cooling.place} />}
       <LazyCourse cooling={cooling} />
       <Link prefetch={false} href={`/stove/${batch.id}/cooling`}>
-        The record, to be printed
+        {texts.recordPrint}
       </Link>
     </section>
   );
@@ -88,26 +84,29 @@ function Limit({
   if (passed)
     return (
       <p className="trouble m-0" role="alert">
-        {toC} °C by {by}: past the limit of this house
-        {read === undefined ? ', and not measured there' : `, measured there only at ${clock(read)}`}.{' '}
-        {coolingWords.planDecides}
+        {texts.cPastLimitHouse(
+          toC,
+          by,
+          read === undefined ? undefined : clock(read),
+          coolingWords.planDecides,
+        )}
       </p>
     );
   if (read !== undefined)
     return (
       <p className="m-0">
-        <b>{toC} °C</b> by {by}: read there at {clock(read)}.
+        <b>{texts.cToC(toC)}</b> {texts.read(by, clock(read))}
       </p>
     );
   const left = (h: number): string => hours(Math.max(0, h - cooling.since));
   return (
     <p className={missed ? 'warning m-0' : 'm-0'} role={missed ? 'alert' : undefined}>
-      <b>{toC} °C</b> by {by}:{' '}
+      <b>{texts.cToC(toC)}</b> {texts.by} {by}:{' '}
       {at && at.middle < Infinity
-        ? `in ${left(at.middle)}${at.high < Infinity ? `, ${left(at.low)} to ${left(at.high)} (8 in 10)` : ''}`
-        : 'it will not get there where it stands'}
-      {missed ? '; it will be too late' : late >= MAY ? `; too late in ${Math.round(late * 10)} of 10` : ''}
-      {creeps && '; what is around it is hardly colder'}
+        ? texts.inText(left(at.middle), at.high, left(at.low), left(at.high))
+        : texts.willNotGetWhere}
+      {missed ? texts.tooLate : late >= MAY ? texts.tooLate10(Math.round(late * 10)) : ''}
+      {creeps && texts.whatAroundHardlyColder}
     </p>
   );
 }
@@ -129,13 +128,13 @@ function Moves({
   const own = depthCm === undefined || depthCm <= 0 ? 10 : Math.max(1, Math.round(depthCm));
   const cm = depth ?? own;
   return (
-    <div className="d-flex flex-wrap gap-2 align-items-center" role="group" aria-label="Where it cools">
+    <div className="d-flex flex-wrap gap-2 align-items-center" role="group" aria-label={texts.whereCools}>
       <span className="quiet">
-        {place ? `In the ${place.to}, ${place.depthCm} cm deep. Moved?` : 'Where does it cool?'}
+        {place ? texts.cmDeepMoved(place.to, place.depthCm) : texts.whereDoesCool}
       </span>
       <Form.Select
         className="w-auto"
-        aria-label="How deep it stands"
+        aria-label={texts.howDeep}
         value={cm}
         onChange={(event) => setDepth(Number(event.target.value))}
       >
@@ -143,7 +142,7 @@ function Moves({
           .sort((a, b) => a - b)
           .map((d) => (
             <option key={d} value={d}>
-              {d} cm deep
+              {texts.cmDeep(d)}
             </option>
           ))}
       </Form.Select>
@@ -166,19 +165,17 @@ export function WarmNow({ warm }: { readonly warm: WarmHolding }) {
   const { is, since, limitC, withinH, at, there, broken, reads } = warm;
   const last = reads.at(-1);
   return (
-    <section className="cooling" aria-label={is === 'reheating' ? 'Reheating' : 'Held hot'}>
-      <p className="fig-label m-0">
-        {is === 'reheating' ? 'reheated' : 'held hot'} for {hours(since)}
-      </p>
+    <section className="cooling" aria-label={is === 'reheating' ? texts.reheating : texts.heldHot}>
+      <p className="fig-label m-0">{texts.reheatingReheatedHeldHot(is, hours(since))}</p>
       <p className="batch-left m-0">
-        {last ? `${last.celsius} °C` : 'no reading yet'}
-        <small>{last ? 'read last' : 'put a probe in, and read it'}</small>
+        {last ? `${last.celsius} °C` : texts.noReadingYet}
+        <small>{last ? texts.readLast : texts.putProbeRead}</small>
       </p>
       {limitC === undefined ? (
         <p className="warning m-0">
-          This kitchen has not said how hot it has to be.{' '}
+          {texts.kitchenNoTemperatureLimit}{' '}
           <Link prefetch={false} href="/house">
-            A manager says so here.
+            {texts.managerSetsHere}
           </Link>
         </p>
       ) : (

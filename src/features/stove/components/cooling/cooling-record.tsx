@@ -8,6 +8,7 @@ import { clockIn, dayIn } from '@/core/day';
 import { useFormatters } from '@/ui/formatters-context';
 import { SheetTable } from '@/ui/tables/sheet-table';
 import type { BatchShown } from '../../queries';
+import * as texts from './texts';
 
 const HOUR = 3_600_000;
 
@@ -18,11 +19,11 @@ export function CoolingRecord({ batch }: { readonly batch: BatchShown }) {
   if (!cooling)
     return (
       <>
-        <h1>{batch.name}: cooling</h1>
+        <h1>{texts.coolingName(batch.name)}</h1>
         <p>
-          Nobody has said yet that its heat is off.{' '}
+          {texts.heatOffNotEntered}{' '}
           <Link prefetch={false} href={`/stove/${batch.id}`}>
-            Back to the pot
+            {texts.backBatch}
           </Link>
         </p>
       </>
@@ -33,14 +34,15 @@ export function CoolingRecord({ batch }: { readonly batch: BatchShown }) {
   return (
     <>
       <div className="page-head">
-        <h1>{batch.name}: cooling</h1>
+        <h1>{texts.coolingName(batch.name)}</h1>
         <p className="lead-line">
-          {batch.vessel?.name}; heat off {day(dayIn(batch.zone, off))} at {clockIn(batch.zone, off)}.{' '}
+          {batch.vessel?.name}
+          {texts.heatOff(day(dayIn(batch.zone, off)), clockIn(batch.zone, off))}{' '}
           <Link prefetch={false} className="no-print" href={`/stove/${batch.id}`}>
-            Back to the pot
+            {texts.backBatch}
           </Link>{' '}
           <Button className="no-print" variant="link" size="sm" onClick={() => window.print()}>
-            Print it
+            {texts.print}
           </Button>
         </p>
       </div>
@@ -60,16 +62,20 @@ function Limits({ cooling, clock }: Kept) {
   const { hours } = useFormatters();
   return (
     <>
-      <h2>Limits of this house</h2>
+      <h2>{texts.limitsHouse}</h2>
       {cooling.limits.length === 0 ? (
-        <p>None are set.</p>
+        <p>{texts.noneSet}</p>
       ) : (
         <ul>
           {cooling.limits.map((l) => (
             <li key={l.toC}>
-              {l.toC} °C within {hours(l.withinH)}, by {clock(l.withinH)}:{' '}
-              {l.read === undefined ? 'not read there' : `read there at ${clock(l.read)}`}
-              {l.passed && ' – past the limit'}
+              {texts.cWithinNotRead(
+                l.toC,
+                hours(l.withinH),
+                clock(l.withinH),
+                l.read === undefined ? undefined : clock(l.read),
+              )}
+              {l.passed && texts.pastLimit}
             </li>
           ))}
         </ul>
@@ -82,18 +88,18 @@ function Reads({ cooling, clock, by }: Kept & { readonly by: ReadonlyMap<string,
   const { hours } = useFormatters();
   return (
     <>
-      <h2>Readings</h2>
+      <h2>{texts.readings}</h2>
       {cooling.reads.length === 0 ? (
-        <p>Nothing yet.</p>
+        <p>{texts.nothingYet}</p>
       ) : (
         <SheetTable className="list-table w-auto">
           <thead>
             <tr>
-              <th scope="col">at</th>
-              <th scope="col">after</th>
-              <th scope="col">°C</th>
+              <th scope="col">{texts.at}</th>
+              <th scope="col">{texts.after}</th>
+              <th scope="col">{texts.cLower}</th>
               <th scope="col" className="left">
-                read by
+                {texts.readLower}
               </th>
             </tr>
           </thead>

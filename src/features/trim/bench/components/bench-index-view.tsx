@@ -14,6 +14,7 @@ import { putOnBench } from '../wire';
 import type { BenchIndex, BenchRow } from '../queries';
 import { TRY_AGAIN } from '@/wire';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** What is on the bench now, what tests say that waits, and which yield is worth weighing next. */
 export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
@@ -34,15 +35,13 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Yield tests</h1>
-          <p className="lead-line">
-            What is left after trimming. Weigh what matters most; what they teach waits until you accept it.
-          </p>
+          <h1>{texts.yieldTests}</h1>
+          <p className="lead-line">{texts.whatLeftAfterTrimming}</p>
         </div>
         <Form.Control
           type="search"
-          placeholder="What is to be weighed?"
-          aria-label="What is to be weighed?"
+          placeholder={texts.whatYouWeighing}
+          aria-label={texts.whatYouWeighing}
           value={wanted}
           onChange={(event) => setWanted(event.target.value)}
         />
@@ -58,11 +57,9 @@ export function BenchIndexView({ index }: { readonly index: BenchIndex }) {
         </tbody>
       </SheetTable>
       {searching && hits?.of === wanted.trim() && rows.length === 0 && (
-        <p className="quiet">Nothing in the larder fits “{wanted.trim()}”.</p>
+        <p className="quiet">{texts.nothingLarderFits(wanted.trim())}</p>
       )}
-      {!searching && index.total === 0 && (
-        <p className="quiet">There are no ingredients yet: take some from the larder first.</p>
-      )}
+      {!searching && index.total === 0 && <p className="quiet">{texts.noIngredientsYetTake}</p>}
     </>
   );
 }
@@ -85,7 +82,7 @@ function Row({
       <td className="fig">
         <span
           className={row.guess ? 'estimate' : ''}
-          title={row.guess ? 'An estimate: not measured here yet' : 'Measured here, or nothing comes off'}
+          title={row.guess ? texts.estimateNotMeasuredHere : texts.measuredHereOrNothing}
         >
           {bare(row.usablePct, 1)} %
         </span>
@@ -99,15 +96,12 @@ function Row({
       <td className="left">
         {row.waits.length > 0 && (
           <Link prefetch={false} className="fw-semibold hot" href={`/trim/${row.id}`}>
-            tests say {row.waits[0]}
-            {row.waits.length > 1 && ` and ${row.waits.length - 1} more`}
+            {texts.testsSay} {row.waits[0]}
+            {row.waits.length > 1 && texts.more(row.waits.length - 1)}
           </Link>
         )}
         {row.outliers > 0 && (
-          <span className="warning small-line ms-2">
-            {' '}
-            {row.outliers === 1 ? 'one test' : `${row.outliers} tests`} unusual
-          </span>
+          <span className="warning small-line ms-2"> {texts.oneTestTestsUnusual(row.outliers)}</span>
         )}
       </td>
       {begin && (
@@ -115,10 +109,10 @@ function Row({
           <Button
             variant="plain"
             size="sm"
-            aria-label={`Put ${row.name} on the bench`}
+            aria-label={texts.putBench(row.name)}
             onClick={() => void begin(row.id)}
           >
-            Weigh it
+            {texts.weigh}
           </Button>
         </td>
       )}
@@ -129,7 +123,7 @@ function Row({
 function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
   const { day } = useFormatters();
   return (
-    <section className="d-flex flex-wrap gap-3" aria-label="On the bench now">
+    <section className="d-flex flex-wrap gap-3" aria-label={texts.benchNow}>
       {open.map((t) => (
         <Link
           key={t.id}
@@ -139,9 +133,9 @@ function OnBench({ open }: { readonly open: BenchIndex['open'] }) {
         >
           <b>{t.ingredient}</b>
           <span>
-            {KIND_WORDS[t.kind]}, {t.start || 'no start weight yet'} · {t.by ?? 'somebody'}, {day(t.on)}
+            {KIND_WORDS[t.kind]}, {t.start || texts.noStartWeightYet} · {t.by ?? texts.somebody}, {day(t.on)}
           </span>
-          <span className="hot fw-semibold">Continue weighing</span>
+          <span className="hot fw-semibold">{texts.continueWeighing}</span>
         </Link>
       ))}
     </section>
@@ -153,22 +147,22 @@ function BenchHead({ mayTest }: { readonly mayTest: boolean }) {
   return (
     <thead>
       <tr>
-        <th scope="col">Ingredient</th>
-        <th scope="col">usable now</th>
+        <th scope="col">{texts.ingredient}</th>
+        <th scope="col">{texts.usableNow}</th>
         <th scope="col" className="left">
-          likely
+          {texts.likely}
         </th>
-        <th scope="col">own tests</th>
+        <th scope="col">{texts.ownTests}</th>
         <th scope="col" className="left">
-          last
+          {texts.last}
         </th>
-        <th scope="col">{currencySign} uncertainty per week</th>
+        <th scope="col">{texts.uncertaintyPerWeek(currencySign)}</th>
         <th scope="col" className="left">
-          <span className="visually-hidden">What waits</span>
+          <span className="visually-hidden">{texts.whatWaits}</span>
         </th>
         {mayTest && (
           <th scope="col">
-            <span className="visually-hidden">Start a test</span>
+            <span className="visually-hidden">{texts.startTest}</span>
           </th>
         )}
       </tr>

@@ -8,15 +8,16 @@ import { saveApart } from '../wire';
 import type { TestTyped, TheirTest } from '../wire';
 import { FATE_WORDS } from '../../words';
 import { noAnswer } from '@/wire';
+import * as texts from './texts';
 
 const rowsOf = (t: Pick<TestTyped, 'start' | 'parts' | 'second'>): [string, string][] => [
-  ['went in', t.start],
+  [texts.went, t.start],
   ...t.parts
     .filter((p) => p.amount !== '')
     .map((p): [string, string] => [p.name || FATE_WORDS[p.fate], p.amount]),
   ...(t.second?.start
     ? [
-        ['went through again', t.second.start] as [string, string],
+        [texts.wentThroughAgain, t.second.start] as [string, string],
         ...t.second.parts.map((p): [string, string] => [p.name, p.amount]),
       ]
     : []),
@@ -42,27 +43,27 @@ export function BothTests({
   const apart = async (): Promise<void> => {
     const answer = await saveApart({ of: testId, typed: mine }).catch(() => ({
       ok: false as const,
-      message: noAnswer('what you weighed still stands here'),
+      message: noAnswer(texts.whatYouWeighedStill),
     }));
     if (answer.ok) router.push(`/trim/bench/${answer.value.id}`);
     else setMessage(answer.message);
   };
   return (
     <div className="both-tests d-flex flex-wrap gap-4">
-      <Side title="Yours, not saved" rows={rowsOf(mine)} />
-      <Side title={finished ? 'Theirs, finished' : 'Theirs'} rows={rowsOf(theirs.test)} />
+      <Side title={texts.yoursNotSaved} rows={rowsOf(mine)} />
+      <Side title={finished ? texts.theirsFinished : texts.theirs} rows={rowsOf(theirs.test)} />
       <div className="d-inline-flex flex-wrap gap-2 ms-2">
         {finished ? (
           <Button variant="plain" size="sm" onClick={() => void apart()}>
-            Save mine as a separate test
+            {texts.saveMineSeparateTest}
           </Button>
         ) : (
           <Button variant="plain" size="sm" onClick={() => keepMine(theirs)}>
-            Keep mine
+            {texts.keepMine}
           </Button>
         )}
         <Button variant="plain" size="sm" onClick={() => takeTheirs(theirs)}>
-          Take theirs
+          {texts.takeTheirs}
         </Button>
       </div>
       <TroubleText says={message} />

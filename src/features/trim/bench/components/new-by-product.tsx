@@ -5,6 +5,7 @@ import { useId, useState } from 'react';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { newByProduct } from '../wire';
 import { TRY_AGAIN } from '@/wire';
+import * as texts from './texts';
 
 /** Names a by-product that is not in the kitchen yet, and what it is reckoned as. */
 export function NewByProduct({
@@ -31,21 +32,21 @@ export function NewByProduct({
     else setMessage(answer.message);
   };
   return (
-    <div className="fields d-flex flex-wrap align-items-end gap-3" role="group" aria-label="A new by-product">
+    <div className="fields d-flex flex-wrap align-items-end gap-3" role="group" aria-label={texts.newProduct}>
       <label>
-        called
+        {texts.called}
         <input
           className="typed typed-text"
-          aria-label="New by-product, its name"
+          aria-label={texts.newProductName}
           value={name}
           onChange={(event) => setName(event.target.value)}
         />
       </label>
       <label>
-        in the pot it is like (empty: like what it comes off)
+        {texts.potLikeEmptyLike}
         <input
           className="typed typed-text"
-          aria-label="New by-product, what it is like"
+          aria-label={texts.newProductWhatLike}
           list={list}
           value={like}
           onChange={(event) => setLike(event.target.value)}
@@ -57,10 +58,10 @@ export function NewByProduct({
         ))}
       </datalist>
       <Button variant="plain" size="sm" onClick={() => void make()}>
-        Create
+        {texts.create}
       </Button>
       <Button variant="plain" size="sm" onClick={onLeave}>
-        Cancel
+        {texts.cancel}
       </Button>
       <TroubleText says={message} />
     </div>

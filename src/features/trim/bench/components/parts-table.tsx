@@ -16,6 +16,7 @@ import { NewByProduct } from './new-by-product';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 interface Props {
   readonly page: TestPage;
@@ -73,7 +74,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
         size="sm"
         onClick={() => both({ ...typed, parts: [...parts, { name: '', fate: 'waste', amount: '' }] })}
       >
-        <Plus size={15} aria-hidden="true" /> Add part
+        <Plus size={15} aria-hidden="true" /> {texts.addPart}
       </Button>{' '}
       {typed.kind === 'trim' && typed.start.trim() !== '' && !parts.some((p) => p.name === THAW_DRIP) && (
         <CameFrozen
@@ -89,7 +90,7 @@ export function PartsTable({ page, typed, live, troubleAt, scale, change, keep }
   );
 }
 
-const THAW_DRIP = 'thaw drip';
+const THAW_DRIP = texts.thawDrip;
 
 /** Frozen goods are weighed frozen, and again thawed and drained: what has dripped off is waste like any other. */
 function CameFrozen({ onDrained }: { readonly onDrained: (drained: string) => void }) {
@@ -99,11 +100,11 @@ function CameFrozen({ onDrained }: { readonly onDrained: (drained: string) => vo
   };
   return (
     <label className="quiet small-line">
-      Came frozen? Thawed and drained it weighs{' '}
+      {texts.cameFrozenThawedDrained}{' '}
       <input
         className="typed"
-        aria-label="Thawed and drained it weighs"
-        placeholder="1.8 kg"
+        aria-label={texts.thawedDrainedWeighs}
+        placeholder={texts.n18Kg}
         value={drained}
         onChange={(event) => setDrained(event.target.value)}
         onBlur={done}
@@ -139,8 +140,8 @@ function PartRow(props: RowProps) {
         ) : (
           <input
             className="typed typed-text"
-            aria-label={`Part ${i + 1}, what it is`}
-            placeholder={part.fate === 'usable' ? 'trimmed' : 'peel, roots …'}
+            aria-label={texts.partWhat(i + 1)}
+            placeholder={part.fate === 'usable' ? 'trimmed' : texts.peelRoots}
             value={part.name}
             onChange={(event) => change(withPart(i, { name: event.target.value }))}
             onBlur={() => keep(typed)}
@@ -149,7 +150,7 @@ function PartRow(props: RowProps) {
       </td>
       <td className="left">
         <WeightField
-          label={`Part ${i + 1}, weight`}
+          label={texts.partWeight(i + 1)}
           field={`parts.${i}`}
           value={part.amount}
           live={live.parts[i] ?? {}}
@@ -166,11 +167,11 @@ function PartRow(props: RowProps) {
         <Button
           variant="tool"
           size="sm"
-          aria-label={`Remove part ${i + 1}`}
+          aria-label={texts.removePart(i + 1)}
           onClick={() => {
             both({ ...typed, parts: typed.parts.filter((_, j) => j !== i) });
             if (part.amount.trim() !== '')
-              tell(`${part.name || FATE_WORDS[part.fate]}, ${part.amount}, is taken out.`, () => both(typed));
+              tell(texts.takenOut(part.name, FATE_WORDS[part.fate], part.amount), () => both(typed));
           }}
         >
           <X size={16} aria-hidden="true" />
@@ -189,7 +190,7 @@ function FateField({ i, part, products, typed, both, ask }: RowProps) {
         aria-hidden="true"
       />
       <Form.Select
-        aria-label={`Part ${i + 1}, what becomes of it`}
+        aria-label={texts.partWhatBecomes(i + 1)}
         value={part.fate}
         onChange={(event) => {
           const fate = event.target.value as Fate;
@@ -215,20 +216,20 @@ function FateField({ i, part, products, typed, both, ask }: RowProps) {
 function ProductField({ i, part, products, both, withPart, ask }: RowProps) {
   return (
     <Form.Select
-      aria-label={`Part ${i + 1}, product`}
+      aria-label={texts.partProduct(i + 1)}
       value={part.product ?? ''}
       onChange={(event) => {
         if (event.target.value === 'new') ask();
         else both(withPart(i, { product: event.target.value || undefined }));
       }}
     >
-      <option value="">which product?</option>
+      <option value="">{texts.whichProduct}</option>
       {products.map((p) => (
         <option key={p.id} value={p.id}>
           {p.name}
         </option>
       ))}
-      <option value="new">a new one …</option>
+      <option value="new">{texts.newOne}</option>
     </Form.Select>
   );
 }
@@ -237,16 +238,16 @@ function PartsHead() {
   return (
     <thead>
       <tr>
-        <th scope="col">What becomes of it</th>
+        <th scope="col">{texts.whatBecomes}</th>
         <th scope="col" className="left">
-          What it is
+          {texts.what}
         </th>
         <th scope="col" className="left">
-          Weight
+          {texts.weight}
         </th>
-        <th scope="col">% of it all</th>
+        <th scope="col">{texts.all}</th>
         <th scope="col">
-          <span className="visually-hidden">Remove line</span>
+          <span className="visually-hidden">{texts.removeLine}</span>
         </th>
       </tr>
     </thead>

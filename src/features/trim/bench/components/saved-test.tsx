@@ -12,6 +12,7 @@ import { TestResult } from './test-result';
 import { useWeighed } from './use-weighed';
 import { WeighBar } from './weigh-bar';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** A finished test as it was weighed: it is not changed any more. */
 export function SavedTest({ page }: { readonly page: TestPage }) {
@@ -32,12 +33,12 @@ export function SavedTest({ page }: { readonly page: TestPage }) {
           <span className="quiet">{KIND_WORDS[test.kind]}</span>
         </Stack>
         <p className="lead-line">
-          Finished {day(test.on)}
-          {page.by ? ` by ${page.by}` : ''}, {test.season}
-          {delivery ? `, of ${said(delivery.words)}` : ''}. {test.note ? `“${test.note}”` : ''}
+          {texts.finished} {day(test.on)}
+          {page.by ? texts.by(page.by) : ''}, {test.season}
+          {delivery ? texts.ofText(said(delivery.words)) : ''}. {test.note ? `“${test.note}”` : ''}
         </p>
-        {test.leftOut && <p className="warning">Left out: {test.leftOut.why}</p>}
-        <p className="fig fs-5 my-3">{kilos(weighed.live.start.g ?? 0)} start weight</p>
+        {test.leftOut && <p className="warning">{texts.leftOut(test.leftOut.why)}</p>}
+        <p className="fig fs-5 my-3">{texts.startWeight(kilos(weighed.live.start.g ?? 0))}</p>
         {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
         <SheetTable>
           <tbody>
@@ -62,12 +63,12 @@ export function SavedTest({ page }: { readonly page: TestPage }) {
         </SheetTable>
         {test.second && (
           <>
-            <h2 className="mt-3">The second pass, with the {test.second.how}</h2>
+            <h2 className="mt-3">{texts.secondPassHow(test.second.how)}</h2>
             <Worth worth={weighed.worth} />
           </>
         )}
       </div>
-      <Panel aria-label="What this test says">
+      <Panel aria-label={texts.whatTestSays}>
         <TestResult page={page} weighed={weighed} />
       </Panel>
     </div>

@@ -10,6 +10,7 @@ import { useFormatters } from '@/ui/formatters-context';
 import type { TestTyped } from '../wire';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
+import * as texts from './texts';
 
 interface Props {
   readonly typed: TestTyped;
@@ -30,7 +31,7 @@ export const emptySecond = (): NonNullable<TestTyped['second']> => ({
   how: 'mill',
   start: '',
   time: '',
-  parts: [{ name: 'second pass', fate: 'usable', amount: '' }],
+  parts: [{ name: texts.secondPass, fate: 'usable', amount: '' }],
 });
 
 /** A second pass of the waste (a mill, a press) as a row of its own, with what its extra kilos cost. */
@@ -62,8 +63,8 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
     </label>
   );
   return (
-    <section className="mt-3 pt-2 border-top" aria-label="A second pass">
-      <h2>Second pass of the waste</h2>
+    <section className="mt-3 pt-2 border-top" aria-label={texts.secondPassUpper}>
+      <h2>{texts.secondPassWaste}</h2>
       <None
         act={() => {
           change({ ...typed, second: undefined });
@@ -71,22 +72,22 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
         }}
       />
       <Stack direction="horizontal" gap={3} className="fields flex-wrap align-items-start">
-        <Said label="with the" placeholder="mill, press" {...field('how')} />
-        {weight('went through again', 'What went through again', {
+        <Said label={texts.withThe} placeholder={texts.millPress} {...field('how')} />
+        {weight(texts.wentThroughAgain, texts.whatWentThroughAgain, {
           field: 'second.start',
           value: second.start,
           live: live.secondStart,
           trouble: troubleAt('second.start'),
           as: (start) => put({ start }),
         })}
-        {weight('usable of it', 'Usable of the second pass', {
+        {weight(texts.usable, texts.usableSecondPass, {
           field: `second.parts.${usableAt}`,
           value: second.parts[usableAt]?.amount ?? '',
           live: live.secondParts[usableAt] ?? {},
           trouble: troubleAt('second.parts'),
           as: withUsable,
         })}
-        <Said label="labour" placeholder="10 min" {...field('time')} />
+        <Said label={texts.labour} placeholder={texts.n10Min} {...field('time')} />
       </Stack>
       <Worth worth={worth} />
     </section>
@@ -94,7 +95,7 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
 }
 
 const None = ({ act }: { readonly act: () => void }) => (
-  <Button variant="plain" size="sm" className="float-end" aria-label="No second pass" onClick={act}>
+  <Button variant="plain" size="sm" className="float-end" aria-label={texts.noSecondPass} onClick={act}>
     <X size={16} aria-hidden="true" />
   </Button>
 );
@@ -117,7 +118,7 @@ function Said({
       {label}
       <input
         className="typed typed-text"
-        aria-label={`Second pass: ${label}`}
+        aria-label={texts.secondPassLabel(label)}
         placeholder={placeholder}
         value={value}
         onChange={(event) => onTyped(event.target.value)}
@@ -133,19 +134,20 @@ export function Worth({ worth }: { readonly worth: SecondPassWorth | undefined }
   if (!worth || !(worth.extraG > 0)) return null;
   return (
     <p className="mt-2" role="status">
-      <b>{kilos(worth.extraG)} more</b>, which would cost {money(worth.saved)} to buy.{' '}
+      <b>{texts.moreKilos(kilos(worth.extraG))}</b>
+      {texts.whichWouldCostBuy(money(worth.saved))}{' '}
       {worth.hands !== undefined ? (
         <>
-          It takes {money(worth.hands)} of labour, {money(worth.handsPerKg)} per kilo:{' '}
+          {texts.takesLabourPerKilo(money(worth.hands), money(worth.handsPerKg))}{' '}
           <b className={worth.hands < worth.saved ? 'cheaper' : 'dearer'}>
-            {worth.hands < worth.saved ? 'it pays' : 'it does not pay'}
+            {worth.hands < worth.saved ? texts.pays : texts.doesNotPay}
           </b>
           .
         </>
       ) : worth.savedPerHour !== undefined ? (
-        <>It pays while an hour of labour costs less than {money(worth.savedPerHour)}.</>
+        <>{texts.paysWhileHourLabour(money(worth.savedPerHour))}</>
       ) : (
-        <>Enter how long it took to see whether it pays.</>
+        <>{texts.enterHowLongTook}</>
       )}
     </p>
   );

@@ -6,6 +6,7 @@ import { tare } from '../actions';
 import type { TestTyped } from '../wire';
 import type { useScale } from './use-scale';
 import { WeightField } from './weight-field';
+import * as texts from './texts';
 
 interface Props {
   readonly typed: TestTyped;
@@ -23,10 +24,10 @@ export function StartWeight(props: Props) {
   return (
     <Stack direction="horizontal" gap={4} className="flex-wrap align-items-end my-3">
       <div>
-        <span className="fig-label">{drained ? 'Raw' : 'Start weight'}</span>
+        <span className="fig-label">{drained ? texts.raw : texts.startWeightUpper}</span>
         <WeightField
           large
-          label={drained ? 'Raw weight' : 'Start weight'}
+          label={drained ? texts.rawWeight : texts.startWeightUpper}
           field="start"
           value={typed.start}
           live={live}
@@ -46,9 +47,9 @@ function Cooked({ typed, troubleAt, scale, setTyped, keep }: Props) {
   return (
     <>
       <div>
-        <span className="fig-label">went into the water, if browned</span>
+        <span className="fig-label">{texts.wentIntoWaterIf}</span>
         <WeightField
-          label="Weight that went into the water"
+          label={texts.weightWentIntoWater}
           field="intoWater"
           value={typed.intoWater ?? ''}
           live={{}}
@@ -59,10 +60,10 @@ function Cooked({ typed, troubleAt, scale, setTyped, keep }: Props) {
         />
       </div>
       <label>
-        <span className="fig-label">cooked for</span>
+        <span className="fig-label">{texts.cooked}</span>
         <input
           className="typed"
-          aria-label="How long it cooked"
+          aria-label={texts.howLongCooked}
           aria-invalid={troubleAt('time') ? true : undefined}
           placeholder="6 h"
           value={typed.time ?? ''}
@@ -86,11 +87,9 @@ function Tare() {
       <Button
         variant="plain"
         size="sm"
-        onClick={() =>
-          void tare().then((done) => setTareSaid(done.ok ? '✓ the scale shows 0' : done.message))
-        }
+        onClick={() => void tare().then((done) => setTareSaid(done.ok ? texts.scaleShows0 : done.message))}
       >
-        Tare the scale
+        {texts.tareScale}
       </Button>
       {tareSaid && (
         <span role="status" className={tareSaid.startsWith('✓') ? 'kept' : 'trouble'}>

@@ -8,6 +8,7 @@ import { SEASONS, TEST_KINDS, type Season, type TestKind } from '@/core/learning
 import { FIRST_PARTS, KIND_WORDS } from '../../words';
 import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
+import * as texts from './texts';
 
 /** What is tested, of which delivery, in which season. */
 export function TestHead({
@@ -31,18 +32,18 @@ export function TestHead({
         <WhatIsTested typed={typed} change={change} />
       </Stack>
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
-        <span className="quiet">of</span>
+        <span className="quiet">{texts.ofTextLower}</span>
         <Combo
-          label="Delivery"
-          placeholder="no delivery in particular"
+          label={texts.delivery}
+          placeholder={texts.noDeliveryParticular}
           className="which-thing flex-grow-1"
           chosen={deliveries.find((d) => d.id === typed.purchase)}
           find={useSearch(deliveries)}
           choose={(d) => change({ ...typed, purchase: d?.id ?? null })}
         />
-        <span className="quiet">season</span>
+        <span className="quiet">{texts.season}</span>
         <Form.Select
-          aria-label="Season"
+          aria-label={texts.seasonUpper}
           className="w-auto"
           value={typed.season}
           onChange={(event) => {
@@ -67,7 +68,7 @@ function WhatIsTested({
 }) {
   return (
     <Form.Select
-      aria-label="What is tested"
+      aria-label={texts.whatTested}
       className="w-auto"
       value={typed.kind}
       onChange={(event) => {

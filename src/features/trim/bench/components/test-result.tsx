@@ -6,15 +6,16 @@ import { useFormatters } from '@/ui/formatters-context';
 import type { TestPage } from '../queries';
 import { ThreeSchools } from './three-schools';
 import type { Weighed } from './use-weighed';
+import * as texts from './texts';
 
 const FIGURE_WORDS: Partial<Record<Figure, string>> = {
-  'browned off': 'of the raw weight went up as vapour',
-  'fat run off': 'of the raw weight ran off as fat',
-  'sweated off': 'of the raw weight was sweated off',
-  'wilted off': 'of the raw weight was given up in wilting',
-  'clear fat': 'of the butter is clear fat',
-  retention: 'ml kept back by a raw kilo, left to drain',
-  'retention pressed': 'ml kept back by a raw kilo, pressed',
+  'browned off': texts.rawWeightWentUp,
+  'fat run off': texts.rawWeightRanOff,
+  'sweated off': texts.rawWeightSweatedOff,
+  'wilted off': texts.rawWeightGivenUp,
+  'clear fat': texts.butterClearFat,
+  retention: texts.mlKeptBackRaw,
+  'retention pressed': texts.mlKeptBackRawKiloPressed,
 };
 
 /** What a test says, largest first: the usable share and its price, or what cooking did. */
@@ -27,17 +28,17 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
         <Stack direction="horizontal" gap={4} className="align-items-end mb-2">
           <div>
             <span className="fig-large">{bare(test.usable * 100, 1)} %</span>
-            <span className="fig-label">usable</span>
+            <span className="fig-label">{texts.usableLower}</span>
           </div>
           <div>
             <span className="fig-large hot">{bare(usablePerKg)}</span>
-            <span className="fig-label">{currencySign} a usable kilo</span>
+            <span className="fig-label">{texts.usableKilo(currencySign)}</span>
           </div>
         </Stack>
         <p className="quiet small-line">
-          {page.test.state === 'kept' ? 'In use now' : 'In use until now'}: {page.guess ? '≈ ' : ''}
-          {bare(page.usable * 100, 1)} %, {page.guess ? 'an estimate' : 'measured'}.{' '}
-          {perKg !== undefined && `Bought at ${bare(perKg)} per kilo.`}
+          {page.test.state === 'kept' ? texts.useNow : texts.useUntilNow}: {page.guess ? '≈ ' : ''}
+          {bare(page.usable * 100, 1)} %, {page.guess ? texts.estimate : texts.measured}.{' '}
+          {perKg !== undefined && texts.boughtPerKilo(bare(perKg))}
         </p>
         {perKg !== undefined && <ThreeSchools knife={page.knife} test={test} perKg={perKg} />}
       </>
@@ -59,8 +60,8 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
   return (
     <p className="quiet">
       {weighed.trouble && weighed.trouble.code !== 'no-weight'
-        ? 'What it comes to is shown as soon as the weights add up.'
-        : 'Weigh in, then weigh each part as it comes off: what a usable kilo costs stands here at once.'}
+        ? texts.resultAppearsSoonWeights
+        : texts.weighThenWeighEach}
     </p>
   );
 }

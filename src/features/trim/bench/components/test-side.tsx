@@ -7,6 +7,7 @@ import type { TestPage } from '../queries';
 import { TestResult } from './test-result';
 import type { useTest } from './use-test';
 import type { useWeighed } from './use-weighed';
+import * as texts from './texts';
 
 /** What the test comes to, a note, and how it ends: finished or dropped. */
 export function TestSide({
@@ -30,10 +31,10 @@ export function TestSide({
 }) {
   const { typed, setTyped, keep, refusal } = bench;
   return (
-    <Panel aria-label="What this test says">
+    <Panel aria-label={texts.whatTestSays}>
       <TestResult page={page} weighed={weighed} />
       <label className="d-block my-2 quiet">
-        Note
+        {texts.note}
         <Form.Control
           as="textarea"
           rows={2}
@@ -47,14 +48,14 @@ export function TestSide({
       {page.mayTest && (
         <Stack direction="horizontal" gap={3} className="flex-wrap">
           <Button onClick={finish} disabled={refusal?.theirs !== undefined}>
-            {asks === undefined ? 'Finish the test' : 'It is right: finish it'}
+            {asks === undefined ? texts.finishTest : texts.rightFinish}
           </Button>
           <Button variant="plain" size="sm" onClick={drop}>
-            Discard test
+            {texts.discardTest}
           </Button>
           <span role="status" className="m-0 small-line">
-            {bench.saved === 'keeping' && <span className="quiet">saving …</span>}
-            {bench.saved === 'kept' && <span className="small-line cheaper">✓ every weight saved</span>}
+            {bench.saved === 'keeping' && <span className="quiet">{texts.saving}</span>}
+            {bench.saved === 'kept' && <span className="small-line cheaper">{texts.everyWeightSaved}</span>}
           </span>
         </Stack>
       )}

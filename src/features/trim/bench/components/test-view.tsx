@@ -21,6 +21,7 @@ import { useTest } from './use-test';
 import { useWeighed } from './use-weighed';
 import { WeighBar } from './weigh-bar';
 import { StartWeight } from './start-weight';
+import * as texts from './texts';
 
 /** One test on the bench: weighed in, weighed part by part, and what it comes to at every stroke. */
 export function TestView({ page }: { readonly page: TestPage }) {
@@ -155,7 +156,7 @@ function Refused({ page, bench }: { readonly page: TestPage; readonly bench: Ret
 function OpenSecond({ onOpen }: { readonly onOpen: () => void }) {
   return (
     <Button variant="plain" size="sm" className="ms-2" onClick={onOpen}>
-      A second pass of the waste (mill, press)
+      {texts.secondPassWasteMill}
     </Button>
   );
 }
@@ -166,7 +167,7 @@ function Finished({ page }: { readonly page: TestPage }) {
     <SavedTest page={page} />
   ) : (
     <p role="status" className="small-line cheaper">
-      ✓ Finished. Calculating what it taught.
+      {texts.finishedCalculatingWhatTaught}
     </p>
   );
 }

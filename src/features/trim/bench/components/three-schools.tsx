@@ -6,6 +6,7 @@ import { TRIM_SCHOOLS } from '@/core/larder';
 import type { TestWeighed } from '@/core/learning';
 import { useFormatters } from '@/ui/formatters-context';
 import { SCHOOL_WORDS } from '../../words';
+import * as texts from './texts';
 
 const HERE = { boxShadow: 'inset 4px 0 0 var(--copper)' };
 
@@ -30,8 +31,8 @@ export function ThreeSchools({
   const off = test.stockTrim + [...test.byProducts.values()].reduce((a, b) => a + b, 0);
   const taken = tested.trimTaken > 0 || tested.byProducts.some((b) => b.taken > 0 && b.share > 0);
   return (
-    <section aria-label="A usable kilo under the three schools">
-      <h2>{currencySign} a usable kilo, by who pays for what came off</h2>
+    <section aria-label={texts.usableKiloThreeMethods}>
+      <h2>{texts.usableKiloWhoPays(currencySign)}</h2>
       <Table size="sm" className="mb-2">
         <tbody>
           {TRIM_SCHOOLS.map((school) => {
@@ -42,14 +43,18 @@ export function ThreeSchools({
                 <th scope="row" className={here ? 'ps-2' : undefined} style={here ? HERE : undefined}>
                   {SCHOOL_WORDS[school].name}
                   <span className="quiet small-line d-block">
-                    {here ? 'as this kitchen costs it' : SCHOOL_WORDS[school].says}
+                    {here ? texts.kitchenCosts : SCHOOL_WORDS[school].says}
                   </span>
                 </th>
                 <td className="fig fs-4 fw-bold">
-                  {prices.trouble ? <span className="incomplete">cannot be</span> : bare(prices.usablePerKg)}
+                  {prices.trouble ? (
+                    <span className="incomplete">{texts.cannot}</span>
+                  ) : (
+                    bare(prices.usablePerKg)
+                  )}
                 </td>
                 <td className="fig quiet">
-                  {!prices.trouble && test.stockTrim > 0 && `trim ${bare(prices.trimPerKg)}`}
+                  {!prices.trouble && test.stockTrim > 0 && texts.trim(bare(prices.trimPerKg))}
                 </td>
               </tr>
             );
@@ -64,11 +69,7 @@ export function ThreeSchools({
           </p>
         ) : null;
       })}
-      {off > 0 && !taken && (
-        <p className="quiet small-line">
-          No pot takes what comes off: it carries no money away, so all three cost the same.
-        </p>
-      )}
+      {off > 0 && !taken && <p className="quiet small-line">{texts.noPotTakesWhat}</p>}
     </section>
   );
 }

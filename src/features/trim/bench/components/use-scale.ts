@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { scaleState, type ScaleReading } from '@/core/learning';
 import { noAnswer } from '@/wire';
+import * as texts from './texts';
 
 /** How taking a weight goes: reading, with what it shows; or why it took none, with what could be taken all the same. */
 export interface Taking {
@@ -12,9 +13,9 @@ export interface Taking {
   readonly asItStands?: number | undefined;
 }
 
-const NOT_STEADY = 'The scale did not stand still: take what it shows, or type the weight.';
+const NOT_STEADY = texts.scaleDidNotSettle;
 
-const speed = (gPerMin: number): string => `${Math.abs(Math.round(gPerMin))} g a minute`;
+const speed = (gPerMin: number): string => texts.gMinute(Math.abs(Math.round(gPerMin)));
 
 /** Reads the bench scale until it is steady. Whatever it does, the field can be typed into. */
 export function useScale() {
@@ -42,22 +43,16 @@ export function useScale() {
         if ('gone' in line) return fail(line.gone);
         readings.push(line);
         const said = scaleState(readings);
-        if (said.is === 'overload')
-          return fail('That is more than the scale can bear: weigh it in two parts.');
+        if (said.is === 'overload') return fail(texts.moreThanScaleCan);
         if (said.is === 'drifting')
-          return fail(`The scale drifts by ${speed(said.gPerMin)}: is something touching it?`, said.g);
-        if (said.is === 'noisy')
-          return fail(`The scale swings by ${Math.round(said.spreadG)} g and will not settle.`, said.g);
+          return fail(texts.scaleDriftsSomethingTouching(speed(said.gPerMin)), said.g);
+        if (said.is === 'noisy') return fail(texts.scaleSwingsGWill(Math.round(said.spreadG)), said.g);
         if (said.is === 'waiting') {
           setTaking({ field, reading: true, g: said.g });
           continue;
         }
         if (said.g < 0.5)
-          return fail(
-            said.g <= -0.5
-              ? `The scale shows ${Math.round(said.g)} g: tare it before something is put on it.`
-              : 'There is nothing on the scale: put it on, then take the weight.',
-          );
+          return fail(said.g <= -0.5 ? texts.scaleShowsGTare(Math.round(said.g)) : texts.nothingScalePutThen);
         own.abort();
         setTaking(null);
         onWeight(said.g);
@@ -66,7 +61,7 @@ export function useScale() {
       if (!own.signal.aborted) fail(NOT_STEADY, readings.at(-1)?.g);
     } catch {
       // Somebody gave up waiting, or the kitchen's computer is gone: only the second is worth a word.
-      if (!own.signal.aborted) fail(noAnswer('type the weight into the field'));
+      if (!own.signal.aborted) fail(noAnswer(texts.typeWeightIntoField));
     }
   }, []);
   return { taking, take, give };
@@ -78,7 +73,7 @@ type Line = ScaleReading | { readonly gone: string };
 async function* linesOf(signal: AbortSignal): AsyncGenerator<Line> {
   const answer = await fetch('/trim/scale', { signal, cache: 'no-store' });
   if (!answer.ok || !answer.body) {
-    yield { gone: 'This kitchen has no scale: type the weight.' };
+    yield { gone: texts.kitchenNoScaleType };
     return;
   }
   const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();

@@ -5,6 +5,7 @@ import { useUnsavedChanges } from '@/ui/frame/unsaved-changes';
 import { useQueuedWrite } from '@/ui/hooks/use-queued-write';
 import { saveTest, saveWeighing, SAVE, type TestTyped, type TheirTest } from '../wire';
 import { noAnswer, canWait, type No, type Reply } from '@/wire';
+import * as texts from './texts';
 
 /** What of a test is typed, out of how it is kept. */
 export const typedFrom = ({
@@ -38,8 +39,7 @@ export interface TestRefusal {
 }
 
 const refusalOf = (no: No<TheirTest>): TestRefusal => ({
-  message:
-    no.code === 'no-answer' ? noAnswer('what you weighed stands here and can be kept again') : no.message,
+  message: no.code === 'no-answer' ? noAnswer(texts.whatYouWeighedKept) : no.message,
   path: no.path.replace(/^typed\./, ''),
   theirs: no.theirs,
   here: canWait(no),

@@ -5,6 +5,7 @@ import type { Fate } from '@/core/learning';
 import { useFormatters } from '@/ui/formatters-context';
 import { FATE_WORDS, fateClass } from '../../words';
 import type { TestTyped } from '../wire';
+import * as texts from './texts';
 
 interface Segment {
   readonly key: string;
@@ -34,14 +35,14 @@ function segmentsOf(
     key: `2 ${i}`,
     words: nameOf(p),
     g: p.g,
-    className: `${fateClass(p.fate)} fate-second`,
+    className: texts.fateSecond(fateClass(p.fate)),
   }));
   const lostAgain = again - seconds.reduce((sum, p) => sum + p.g, 0);
   return [
     ...first,
     ...second,
     ...(lostAgain > 0
-      ? [{ key: 'lost', words: 'lost in the second pass', g: lostAgain, className: 'fate-lost' }]
+      ? [{ key: 'lost', words: texts.lostSecondPass, g: lostAgain, className: 'fate-lost' }]
       : []),
   ].filter((s) => s.g > 0);
 }
@@ -67,14 +68,14 @@ export function WeighBar({
   const open = start - found;
   const pct = (g: number): string => `${bare((g / whole) * 100, 1)} %`;
   if (!(whole > 0))
-    return <div className="weigh-bar align-items-center px-3 quiet">Enter the start weight first.</div>;
+    return <div className="weigh-bar align-items-center px-3 quiet">{texts.enterStartWeightFirst}</div>;
   const words = [
     ...segments.map((s) => `${s.words} ${kilos(s.g)}`),
-    open > 0 ? `unaccounted for ${kilos(open)}` : '',
+    open > 0 ? texts.unaccounted(kilos(open)) : '',
   ].filter(Boolean);
   return (
     <div>
-      <div className="weigh-bar" role="img" aria-label={`${kilos(start)} went in: ${words.join(', ')}`}>
+      <div className="weigh-bar" role="img" aria-label={texts.wentKilosWords(kilos(start), words.join(', '))}>
         {segments.map((s) => (
           <div
             key={s.key}
@@ -94,10 +95,10 @@ export function WeighBar({
       </div>
       <p className={`small-line text-end mt-1${open < -start * 0.01 ? ' trouble' : ''}`} role="status">
         {start <= 0
-          ? 'No start weight yet.'
+          ? texts.noStartWeightYetUpper
           : open >= 0
-            ? `${kilos(open)} unaccounted for, ${pct(open)} of what went in`
-            : `${kilos(-open)} more than went in`}
+            ? texts.unaccountedWhatWent(kilos(open), pct(open))
+            : texts.moreThanWent(kilos(-open))}
       </p>
     </div>
   );

@@ -6,6 +6,7 @@ import { useId } from 'react';
 import { useFormatters } from '@/ui/formatters-context';
 import type { LiveWeight } from '@/core/bench';
 import type { useScale } from './use-scale';
+import * as texts from './texts';
 
 interface Props {
   readonly label: string;
@@ -45,7 +46,7 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
         aria-invalid={wrong ? true : undefined}
         aria-describedby={wrong ? id : undefined}
         autoComplete="off"
-        placeholder={large ? '5.2 kg' : ''}
+        placeholder={large ? texts.n52Kg : ''}
         value={taking?.reading && taking.g !== undefined ? written(taking.g) : value}
         readOnly={taking?.reading}
         onChange={(event) => onTyped(event.target.value)}
@@ -59,11 +60,11 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
           variant="plain"
           size="sm"
 
-          aria-label={taking?.reading ? `Stop waiting for ${label}` : `Use scale for ${label}`}
+          aria-label={taking?.reading ? texts.stopWaiting(label) : texts.useScale(label)}
           onClick={() => (taking?.reading ? scale.give() : void scale.take(field, use))}
         >
           <Scale size={17} aria-hidden="true" />
-          {taking?.reading ? 'settling …' : 'Use scale'}
+          {taking?.reading ? texts.settling : texts.useScaleUpper}
         </Button>
       )}
       {understood && !taking && <span className="typed-understood small-line quiet ms-1">{understood}</span>}
@@ -89,7 +90,7 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
 function AsItStands({ g, onTake }: { readonly g: number; readonly onTake: (g: number) => void }) {
   return (
     <Button variant="plain" size="sm" onClick={() => onTake(g)}>
-      Take {written(g)} as it stands
+      {texts.useShown(written(g))}
     </Button>
   );
 }

@@ -15,6 +15,7 @@ import { saveBatches, saveTaken } from '../wire';
 import type { FlowPage } from '../queries';
 import { ThrownAway } from './waste-form';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 type Flow = FlowPage['flows'][number];
 
@@ -30,17 +31,18 @@ export function FlowView({ page }: { readonly page: FlowPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>Where trim goes</h1>
+          <h1>{texts.whereTrimGoes}</h1>
           <p className="lead-line">
-            What comes off from {day(page.from)} to {day(page.until)}
-            {page.weeks === 4 && ', a week of it'}, against what the pots ask for.
+            {texts.whatComesOffFrom(day(page.from), day(page.until))}
+            {page.weeks === 4 && texts.week}
+            {texts.againstWhatPotsAsk}
           </p>
         </div>
-        <Nav as="nav" variant="underline" aria-label="Which week">
+        <Nav as="nav" variant="underline" aria-label={texts.whichWeek}>
           {(
             [
-              ['/trim/flow', 4, 'an average week'],
-              ['/trim/flow?weeks=1', 1, 'the last seven days'],
+              ['/trim/flow', 4, texts.averageWeek],
+              ['/trim/flow?weeks=1', 1, texts.lastSevenDays],
             ] as const
           ).map(([href, weeks, words]) => (
             <Nav.Link
@@ -58,14 +60,10 @@ export function FlowView({ page }: { readonly page: FlowPage }) {
       <div className="beside">
         <div>
           <Asked asked={asked} page={page} most={most} />
-          {asked.length === 0 && (
-            <p className="quiet">
-              No pot takes any trim yet. Write it on a pot sheet: “700 g stock trim of leek”.
-            </p>
-          )}
+          {asked.length === 0 && <p className="quiet">{texts.noPotTakesAny}</p>}
           {more.asked > 0 && (
             <p>
-              {more.asked} more that somebody asks for. <Link href={everything}>Show all of them</Link>
+              {texts.moreSomebodyAsks(more.asked)} <Link href={everything}>{texts.showAllThem}</Link>
             </p>
           )}
           {idle.length > 0 && <IdleTrim idle={idle} more={more.idle} everything={everything} />}
@@ -89,7 +87,7 @@ function IdleTrim({
 }) {
   return (
     <section className="mt-4">
-      <h2>Nobody takes it: the usable part carries all of its cost</h2>
+      <h2>{texts.nobodyTakesUsablePart}</h2>
       <p>
         {idle.map((f, i) => (
           <Fragment key={f.supply}>
@@ -100,7 +98,7 @@ function IdleTrim({
         {more > 0 && (
           <>
             {' '}
-            and <Link href={everything}>{more} more</Link>
+            {texts.and} <Link href={everything}>{texts.more(more)}</Link>
           </>
         )}
       </p>
@@ -145,25 +143,25 @@ function FlowRow({
           {f.name}
         </Link>
         <div className="quiet small-line">
-          <span className={f.guess ? 'estimate' : ''}>{bare(f.share * 100, 0)} %</span> of {kilos(f.boughtG)}{' '}
-          bought
+          <span className={f.guess ? 'estimate' : ''}>{bare(f.share * 100, 0)} %</span>{' '}
+          {texts.boughtKilos(kilos(f.boughtG))}
         </div>
       </th>
       <td className="left" style={{ width: '30%' }}>
-        {bar(f.givesG, 'fate-stock-trim', 'comes off')}
-        {bar(f.asksG, f.asksG > f.givesG ? 'bg-danger' : 'fate-usable', 'asked for')}
+        {bar(f.givesG, 'fate-stock-trim', texts.comesOff)}
+        {bar(f.asksG, f.asksG > f.givesG ? 'bg-danger' : 'fate-usable', texts.asked)}
       </td>
       <td className="left">
         {f.asks.map((a) => (
           <AskLine key={a.recipe} ask={a} page={page} />
         ))}
-        {f.moreAsks > 0 && <div className="quiet small-line">and {f.moreAsks} more pots</div>}
+        {f.moreAsks > 0 && <div className="quiet small-line">{texts.morePots(f.moreAsks)}</div>}
         {f.plates.map((name) => (
           <div key={name} className="small-line">
-            {name}, as it is sold
+            {texts.sold(name)}
           </div>
         ))}
-        {f.sold && <div className="small-line">somebody buys it</div>}
+        {f.sold && <div className="small-line">{texts.somebodyBuys}</div>}
       </td>
       <td className="left">
         <Meaning flow={f} mayEdit={page.mayEdit} />
@@ -196,7 +194,7 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
         {kilos(ask.perBatchG)} ×{' '}
         <TypedField
           narrow
-          label={`${ask.name}, batches a week`}
+          label={texts.batchesWeek(ask.name)}
           value={String(ask.batches)}
           trouble={state.message}
           asks={asks}
@@ -233,40 +231,43 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
   return (
     <>
       {f.sold || f.plates.length > 0 ? (
-        <div>taken</div>
+        <div>{texts.taken}</div>
       ) : over < 0 ? (
         <div>
-          <b className="dearer">{kilos(-over)} short</b> a week: the rest has to be bought or left out
+          <b className="dearer">{texts.short(kilos(-over))}</b> {texts.weekRestBoughtOr}
         </div>
       ) : (
         <div>
-          <b>{kilos(over)} left over</b> a week: {pct} % is taken
+          <b>{texts.leftOver(kilos(over))}</b> {texts.weekTaken(pct)}
         </div>
       )}
       {f.perKg !== undefined && f.perKg > 0 && over > 0 && counted > pct && (
         <div className="small-line">
-          Its cost counts as taken by {counted} %. Counting {pct} %, {money((over / 1000) * f.perKg)} a week
-          returns to the usable part: {money(f.usableThen)} a usable kilo instead of {money(f.usablePerKg)}.{' '}
+          {texts.costCountsTakenCounting(
+            counted,
+            pct,
+            money((over / 1000) * f.perKg),
+            money(f.usableThen),
+            money(f.usablePerKg),
+          )}{' '}
           {mayEdit && (
             <Button variant="link" size="sm" onClick={() => set(pct)}>
-              Go by {pct} %
+              {texts.go(pct)}
             </Button>
           )}
         </div>
       )}
       {counted < 100 && (
         <div className="small-line">
-          {bare(100 - counted, 0)} % of its cost returns to the usable part.{' '}
+          {texts.costReturnsUsablePart(bare(100 - counted, 0))}{' '}
           {mayEdit && (
             <Button variant="link" size="sm" onClick={() => set(100)}>
-              Count all of it as taken
+              {texts.countAllTaken}
             </Button>
           )}
         </div>
       )}
-      {f.perKg === 0 && over > 0 && (
-        <div className="quiet small-line">It is free, so nothing of it is lost with it.</div>
-      )}
+      {f.perKg === 0 && over > 0 && <div className="quiet small-line">{texts.freeNothingLost}</div>}
       <TroubleText as="div" says={state.message} both={state.both} />
     </>
   );
@@ -285,15 +286,15 @@ function Asked({
     <SheetTable className="roomy">
       <thead>
         <tr>
-          <th scope="col">What comes off</th>
+          <th scope="col">{texts.whatComesOff}</th>
           <th scope="col" className="left">
-            comes off / asked for, a week
+            {texts.comesOffAskedWeek}
           </th>
           <th scope="col" className="left">
-            who asks
+            {texts.whoAsks}
           </th>
           <th scope="col" className="left">
-            what it means
+            {texts.whatMeans}
           </th>
         </tr>
       </thead>

@@ -16,22 +16,21 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { canWait } from '@/wire';
 import { saveWaste, Waste } from '../wire';
 import type { FlowPage } from '../queries';
+import * as texts from './texts';
 
-const REASONS = ['no pot took it', 'spoiled', 'past its day', 'cut too much', 'dropped', 'came off bad'];
+const REASONS = [texts.noPotTook, 'spoiled', texts.pastDay, texts.cutTooMuch, 'dropped', texts.cameOffBad];
 
 /** What was thrown away and why: booked as a movement of stock. */
 export function ThrownAway({ page }: { readonly page: FlowPage }) {
   const { money } = useFormatters();
   const lost = page.wastes.reduce((sum, w) => sum + (w.money ?? 0), 0);
   return (
-    <Panel aria-label="Waste">
+    <Panel aria-label={texts.waste}>
       <section>
-        <h2>Waste</h2>
+        <h2>{texts.waste}</h2>
         <p className="lead-line">
           <span className="fig-large">{money(lost)}</span>
-          <span className="fig-label">
-            in four weeks, at what it had cost; trim no pot takes is paid for already
-          </span>
+          <span className="fig-label">{texts.fourWeeksWhatHad}</span>
         </p>
         {page.mayWaste && <WasteForm />}
       </section>
@@ -66,8 +65,8 @@ function WasteForm() {
   return (
     <SaveForm className="stacked" of={keeping}>
       <IngredientCombo
-        label="What was wasted"
-        placeholder="What was it?"
+        label={texts.whatWasted}
+        placeholder={texts.what}
         inputRef={which.field.ref}
         invalid={wrong !== undefined}
         chosen={thing}
@@ -78,21 +77,21 @@ function WasteForm() {
       />
       <TroubleText says={wrong} />
       <Form.Select
-        aria-label="Which part of it"
+        aria-label={texts.whichPart}
         disabled={whole}
         {...form.register('part')}
         {...(whole ? { value: 'whole' } : {})}
       >
-        <option value="stock trim">its stock trim</option>
-        <option value="whole">as bought</option>
+        <option value={'stock trim'}>{texts.stockTrimLower}</option>
+        <option value="whole">{texts.bought}</option>
       </Form.Select>
       <FormField
-        {...{ form, name: 'amount', label: 'Amount wasted', hideLabel: true }}
-        placeholder="How much? 800 g"
+        {...{ form, name: 'amount', label: texts.amountWasted, hideLabel: true }}
+        placeholder={texts.howMuch800G}
       />
       <FormField
         {...{ form, name: 'reason', label: 'Reason', hideLabel: true }}
-        placeholder="Why?"
+        placeholder={texts.why}
         list="reasons"
       />
       <datalist id="reasons">
@@ -100,7 +99,7 @@ function WasteForm() {
           <option key={r} value={r} />
         ))}
       </datalist>
-      <SaveButton of={keeping}>Save</SaveButton>
+      <SaveButton of={keeping}>{texts.save}</SaveButton>
     </SaveForm>
   );
 }
@@ -123,7 +122,7 @@ function Wastes({ page }: { readonly page: FlowPage }) {
       ))}
       {page.wastes.length === 0 && (
         <ListGroup.Item as="li" className="quiet">
-          Nothing in four weeks.
+          {texts.nothingFourWeeks}
         </ListGroup.Item>
       )}
     </ListGroup>

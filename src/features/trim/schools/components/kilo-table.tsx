@@ -5,6 +5,7 @@ import { SCHOOL_WORDS } from '../../words';
 import { schoolPrices, type SchoolRow } from '../priced';
 import type { SchoolsPage } from '../queries';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 interface Priced {
   readonly school: TrimSchool;
@@ -16,12 +17,12 @@ interface Priced {
 export function KiloTable({ page, ...priced }: Priced & { readonly page: SchoolsPage }) {
   return (
     <section>
-      <h2>A usable kilo, and a kilo of what comes off</h2>
+      <h2>{texts.usableKiloKiloWhat}</h2>
       <SheetTable>
         <thead>
           <tr>
-            <th scope="col">Ingredient</th>
-            <th scope="col">bought at</th>
+            <th scope="col">{texts.ingredient}</th>
+            <th scope="col">{texts.bought}</th>
             {TRIM_SCHOOLS.map((s) => (
               <th key={s} scope="col" className={s === priced.school ? 'here' : ''}>
                 {SCHOOL_WORDS[s].name.toLowerCase()}
@@ -36,9 +37,8 @@ export function KiloTable({ page, ...priced }: Priced & { readonly page: Schools
         </tbody>
       </SheetTable>
       <p className="quiet small-line">
-        {page.moreTaken > 0 &&
-          `${page.moreTaken} more have trim that a pot takes; each is told on its own page. `}
-        {page.untaken} have trim that no pot takes: all schools cost them the same.
+        {page.moreTaken > 0 && texts.moreTrimPotTakes(page.moreTaken)}
+        {texts.trimNoPotTakes(page.untaken)}
       </p>
     </section>
   );
@@ -55,8 +55,7 @@ function KiloRow({ row, school, value }: Priced & { readonly row: SchoolRow }) {
         {(row.own ?? row.ownValue) !== undefined && (
           <span className="quiet small-line">
             {' '}
-            stays with its own
-            {row.own ? `: ${SCHOOL_WORDS[row.own].name.toLowerCase()}` : ' set value'}
+            {row.own ? texts.staysWithOwn(SCHOOL_WORDS[row.own].name.toLowerCase()) : texts.staysWithOwnValue}
           </span>
         )}
       </th>
@@ -67,7 +66,7 @@ function KiloRow({ row, school, value }: Priced & { readonly row: SchoolRow }) {
           <td key={s} className={`fig${s === school ? ' here' : ''}`}>
             {priced.trouble ? (
               <span className="incomplete" title={priced.trouble.message}>
-                cannot be
+                {texts.cannot}
               </span>
             ) : (
               <>

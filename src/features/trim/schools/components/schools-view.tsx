@@ -14,6 +14,7 @@ import { TrimmingForm } from './trimming-form';
 import { usePlates, useSchools, type PlateInSchools } from './use-schools';
 import { useTrimming } from './use-trimming';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 /** Who pays for what comes off: the three schools on three real plates, and the kitchen's choice among them. */
 export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
@@ -25,11 +26,8 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>How trim is costed</h1>
-          <p className="lead-line">
-            The same kitchen, the same prices, three ways to share them. Choose one and stay with it: trim
-            that is free on one sheet and charged on another makes both wrong.
-          </p>
+          <h1>{texts.howTrimCostedUpper}</h1>
+          <p className="lead-line">{texts.sameKitchenSamePrices}</p>
         </div>
       </Stack>
       <SheetTable className="schools-table">
@@ -46,10 +44,10 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
           ))}
         </tbody>
       </SheetTable>
-      {plates.length === 0 && <p className="quiet">There are no dishes yet to show it on.</p>}
+      {plates.length === 0 && <p className="quiet">{texts.noDishesYetShow}</p>}
       <div className="beside">
         <KiloTable page={page} school={school} value={trimming.value} />
-        <Panel aria-label="How this kitchen trims">
+        <Panel aria-label={texts.howKitchenTrims}>
           <TrimmingForm page={page} trimming={trimming} />
         </Panel>
       </div>
@@ -70,7 +68,7 @@ function SchoolChoice({
   return (
     <thead>
       <tr>
-        <th scope="col">A dish costs, in {currencySign}</th>
+        <th scope="col">{texts.dishCosts(currencySign)}</th>
         {TRIM_SCHOOLS.map((s) => (
           <th key={s} scope="col" className={s === school ? 'here' : ''}>
             <Form.Check
@@ -90,7 +88,7 @@ function SchoolChoice({
             />
           </th>
         ))}
-        <th scope="col">apart by</th>
+        <th scope="col">{texts.apart}</th>
       </tr>
     </thead>
   );
@@ -112,7 +110,7 @@ function PlateRow({
     <tr>
       <th scope="row">
         <Combo
-          label={`Dish ${p.name}`}
+          label={texts.dish(p.name)}
           chosen={names.find((x) => x.id === p.id)}
           find={useSearch(names)}
           choose={(x) => x && choose(x.id)}
@@ -125,11 +123,11 @@ function PlateRow({
         return (
           <td key={s} className={`fig${s === school ? ' here' : ''}`}>
             <span className="school-cost d-block fs-3 fw-bold lh-1">
-              {cost === null ? <span className="incomplete">incomplete</span> : bare(cost)}
+              {cost === null ? <span className="incomplete">{texts.incomplete}</span> : bare(cost)}
             </span>
             {pct !== undefined && (
               <span className={`small-line${over ? ' dearer' : ' quiet'}`}>
-                {bare(pct, 1)} % {over ? `over ${bare(p.target, 0)}` : 'food cost'}
+                {bare(pct, 1)} % {over ? texts.over(bare(p.target, 0)) : texts.foodCost}
               </span>
             )}
           </td>

@@ -13,6 +13,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { SCHOOL_WORDS } from '../../words';
 import type { SchoolsPage } from '../queries';
 import { useTrimming, type Trimming } from './use-trimming';
+import * as texts from './texts';
 
 interface Props {
   readonly page: SchoolsPage;
@@ -20,20 +21,20 @@ interface Props {
 }
 
 const FIGURES = [
-  ['setValue', 'A kilo of trim at its set value', 'Set value of a kilo of trim'],
-  ['wage', 'Labour per hour', 'An hour of labour costs'],
-  ['electricity', 'A kilowatt hour of electricity', 'A kilowatt hour of electricity costs'],
-  ['gas', '… and of gas', 'A kilowatt hour of gas costs'],
+  ['setValue', texts.kiloTrimSetValue, texts.setValueKiloTrim],
+  ['wage', texts.labourPerHour, texts.hourLabourCosts],
+  ['electricity', texts.kilowattHourElectricity, texts.kilowattHourElectricityCosts],
+  ['gas', texts.gas, texts.kilowattHourGasCosts],
 ] as const;
 
 /** The same away from its station: with the school in it, which stands over the plates there. */
 export function TrimmingHere({ page }: { readonly page: SchoolsPage }) {
   const trimming = useTrimming(page);
   return (
-    <Panel as="section" aria-label="How this kitchen trims">
+    <Panel as="section" aria-label={texts.howKitchenTrims}>
       <Form.Group controlId="school-here" className="mb-2">
         <Form.Label>
-          How trim is costed, as on <Link href="/trim/schools">three dishes</Link>
+          {texts.howTrimCosted} <Link href="/trim/schools">{texts.threeDishes}</Link>
         </Form.Label>
         <Form.Select
           value={trimming.school}
@@ -58,23 +59,23 @@ export function TrimmingForm({ page, trimming }: Props) {
   const fixed = !page.mayEdit;
   return (
     <SaveForm className="stacked" of={trimming}>
-      <h2>Trim, labour, energy</h2>
+      <h2>{texts.trimLabourEnergy}</h2>
       <TheirValue form={form} name="school" say={(is) => SCHOOL_WORDS[is as TrimSchool].name} />
       {FIGURES.map(([name, label, called]) => (
         <FormField key={name} {...{ form, name, label, called }} className="fig" disabled={fixed} />
       ))}
       <TroubleText says={read.ok ? undefined : read.trouble.message} />
       <Form.Group controlId="learning">
-        <Form.Label>Learned from yield tests</Form.Label>
+        <Form.Label>{texts.learnedFromYieldTests}</Form.Label>
         <Form.Select disabled={fixed} {...form.register('learning')}>
-          <option value="ask">waits until a manager accepts it</option>
-          <option value="at once">counts as soon as a test is finished</option>
+          <option value="ask">{texts.waitsUntilManagerAccepts}</option>
+          <option value={texts.once}>{texts.countsSoonTestFinished}</option>
         </Form.Select>
         <TheirValue form={form} name="learning" />
       </Form.Group>
       <FormField
-        {...{ form, name: 'scale', label: 'Address of the scale' }}
-        placeholder="no scale"
+        {...{ form, name: 'scale', label: texts.addressScale }}
+        placeholder={texts.noScale}
         disabled={fixed}
       />
       <Keeping page={page} trimming={trimming} />
@@ -91,22 +92,19 @@ function Keeping({ page, trimming }: Props) {
       {page.mayEdit && (
         <Button type="submit" disabled={!changed || busy || !read.ok}>
           {question
-            ? 'Yes, save it'
+            ? texts.yesSave
             : school === page.school
-              ? 'Save'
-              : `Cost ${SCHOOL_WORDS[school].name.toLowerCase()} from now on`}
+              ? texts.save
+              : texts.costFromNow(SCHOOL_WORDS[school].name.toLowerCase())}
         </Button>
       )}
       {kept && (
         <span role="status" className="small-line cheaper">
-          ✓ saved
+          {texts.saved}
         </span>
       )}
       <TroubleText says={message ?? question} />
-      <p className="quiet small-line m-0">
-        {money(value)} per kilo is used for ingredients without a set value of their own. The wage decides
-        whether a second pass pays. Labour and energy are shown beside the ingredients of every litre.
-      </p>
+      <p className="quiet small-line m-0">{texts.perKiloUsedIngredients(money(value))}</p>
     </>
   );
 }

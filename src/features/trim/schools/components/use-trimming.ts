@@ -7,9 +7,10 @@ import { useSaveForm } from '@/ui/forms/use-save-form';
 import type { SchoolsPage } from '../queries';
 import { saveTrimming } from '../send';
 import { Trimmed } from '../wire';
+import * as texts from './texts';
 
 const GUARDED = [
-  ['setValue', 'set value'],
+  ['setValue', texts.setValue],
   ['wage', 'wage'],
   ['electricity', 'tariff'],
   ['gas', 'tariff'],

@@ -6,6 +6,7 @@ import { useSave } from '@/ui/forms/use-save';
 import { TroubleText } from '@/ui/forms/trouble-text';
 import { learnFrom } from '../send';
 import type { TaughtPage } from '../queries';
+import * as texts from './texts';
 
 /** Which own tests are listened to: all of them, one season's, one supplier's. */
 export function LearnFrom({ page }: { readonly page: TaughtPage }) {
@@ -24,39 +25,39 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
   };
   return (
     <section>
-      <h2>Which tests count</h2>
+      <h2>{texts.whichTestsCount}</h2>
       <div className="stacked">
         <label>
-          season
+          {texts.season}
           <Form.Select
-            aria-label="Learn from tests of which season"
+            aria-label={texts.learnFromTestsWhich}
             value={season ?? ''}
             disabled={!page.mayEdit}
             onChange={(event) =>
               send({ season: (event.target.value || undefined) as TaughtPage['learnFrom']['season'] })
             }
           >
-            <option value="">of all seasons</option>
-            <option value="now">of the season it is now</option>
+            <option value="">{texts.allSeasons}</option>
+            <option value="now">{texts.seasonNow}</option>
             {SEASONS.map((s) => (
               <option key={s} value={s}>
-                of {s} only
+                {texts.only(s)}
               </option>
             ))}
           </Form.Select>
         </label>
         <label>
-          supplier
+          {texts.supplier}
           <Form.Select
-            aria-label="Learn from tests of which supplier"
+            aria-label={texts.learnFromTestsWhichSupplier}
             value={supplier ?? ''}
             disabled={!page.mayEdit}
             onChange={(event) => send({ supplier: event.target.value || undefined })}
           >
-            <option value="">of all suppliers</option>
+            <option value="">{texts.allSuppliers}</option>
             {page.suppliers.map((s) => (
               <option key={s.id} value={s.id}>
-                of {s.name} only
+                {texts.onlyName(s.name)}
               </option>
             ))}
           </Form.Select>

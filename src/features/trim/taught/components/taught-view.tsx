@@ -21,6 +21,7 @@ import { LearnFrom } from './learn-from';
 import { ChangedCosts } from '@/ui/tables/changed-costs';
 import { TestsTable } from './tests-table';
 import { TrimMethodForm } from './trim-method-form';
+import * as texts from './texts';
 
 /** What own tests have taught of one ingredient, what of it waits, and who pays for what comes off. */
 export function TaughtView({
@@ -51,29 +52,25 @@ export function TaughtView({
           )}
           <TroubleText says={state.message} both={state.both} />
           {accepted && (
-            <Alert role="region" variant="success" aria-label="What changed">
+            <Alert role="region" variant="success" aria-label={texts.whatChanged}>
               <h2>
-                <span role="status">✓ Accepted: this is what changed</span>
+                <span role="status">{texts.acceptedWhatChanged}</span>
               </h2>
               <ChangedCosts moved={accepted} when="moved" />
             </Alert>
           )}
           {after !== undefined && waits.length === 0 && !accepted && (
             <p role="status" className="small-line cheaper">
-              ✓ Test saved. {page.asks ? 'It changes nothing that is in use.' : 'What it taught is in use.'}
+              {texts.testSavedChangesNothing(page.asks)}
             </p>
           )}
-          {page.figures.length === 0 && (
-            <p className="quiet">
-              {page.name} has not been tested here yet. One test says more than any table.
-            </p>
-          )}
+          {page.figures.length === 0 && <p className="quiet">{texts.notTestedHereYet(page.name)}</p>}
           {page.figures.map((f) => (
             <Figure key={f.figure} figure={f} />
           ))}
           <TestsTable page={page} />
         </div>
-        <Panel aria-label="How it is calculated">
+        <Panel aria-label={texts.howCalculated}>
           <LearnFrom page={page} />
           <TrimMethodForm page={page} />
           <Past page={page} />
@@ -100,31 +97,30 @@ function Head({ page }: PageProps) {
       <div>
         <h1>{page.name}</h1>
         <p className="lead-line">
-          {page.guess ? 'Uses an estimate' : said((page.basis ?? '').replace(/\.$/, ''))}, since{' '}
-          {day(page.since)}.
-          <UsedBy by={page.usedBy} lead=" Used in " most={4} />
+          {texts.usesEstimateSince(page.guess, said((page.basis ?? '').replace(/\.$/, '')), day(page.since))}
+          <UsedBy by={page.usedBy} lead={texts.used} most={4} />
         </p>
       </div>
       <Stack direction="horizontal" gap={4} className="head-figures">
         <div>
           <span className={`fig-large${page.guess ? ' estimate' : ''}`}>{bare(page.usable * 100, 1)} %</span>
-          <span className="fig-label">usable</span>
+          <span className="fig-label">{texts.usable}</span>
         </div>
         <div>
           <span className="fig-large">
             {page.usablePerKg === null ? (
-              <span className="incomplete">no cost</span>
+              <span className="incomplete">{texts.noCost}</span>
             ) : (
-              <WhyFigure of={`usable:${page.id}`} label={`${page.name}, a usable kilo`}>
+              <WhyFigure of={`usable:${page.id}`} label={texts.usableKilo(page.name)}>
                 {bare(page.usablePerKg)}
               </WhyFigure>
             )}
           </span>
-          <span className="fig-label">{currencySign} a usable kilo</span>
+          <span className="fig-label">{texts.usableKiloCurrencySign(currencySign)}</span>
         </div>
         {page.mayTest && (
           <Button variant="outline-primary" onClick={() => void weigh()}>
-            Test again
+            {texts.testAgain}
           </Button>
         )}
       </Stack>
@@ -142,23 +138,18 @@ function Waiting({
   const { bare } = useFormatters();
   const odd = new Set(page.figures.flatMap((f) => f.dots.filter((d) => d.outlier).map((d) => d.id))).size;
   return (
-    <Alert role="region" variant="primary" aria-label="Waiting for you">
-      <h2>The tests say {waits.map((f) => saysWords(f, bare)).join(' · ')}</h2>
-      {odd > 0 && (
-        <p className="warning">
-          {odd === 1 ? 'One test is' : `${odd} tests are`} far from what the others say: look at it before you
-          accept.
-        </p>
-      )}
-      <ChangedCosts moved={page.moved ?? []} when="would move" />
+    <Alert role="region" variant="primary" aria-label={texts.waitingYou}>
+      <h2>{texts.testsSay(waits.map((f) => saysWords(f, bare)).join(' · '))}</h2>
+      {odd > 0 && <p className="warning">{texts.oneTestTestsFar(odd)}</p>}
+      <ChangedCosts moved={page.moved ?? []} when={texts.wouldChange} />
       {page.mayEdit ? (
         <Button onClick={take} disabled={busy}>
-          Use from today
+          {texts.useFromToday}
         </Button>
       ) : (
-        <p className="quiet small-line">It waits until a manager accepts it.</p>
+        <p className="quiet small-line">{texts.waitsUntilManagerAccepts}</p>
       )}
-      <p className="quiet small-line">Until then nothing changes.</p>
+      <p className="quiet small-line">{texts.untilThenNothingChanges}</p>
     </Alert>
   );
 }
@@ -171,8 +162,8 @@ function Figure({ figure: f }: { readonly figure: FigurePage }) {
         {f.title}
         <span className="fig">
           {f.learned && f.dots.some((d) => d.not === undefined)
-            ? `${bare(f.learned.mean, 1)} ${f.unit}, likely ${bare(f.learned.low, 1)} to ${bare(f.learned.high, 1)}`
-            : 'no test counts'}
+            ? texts.likely(bare(f.learned.mean, 1), f.unit, bare(f.learned.low, 1), bare(f.learned.high, 1))
+            : texts.noTestCounts}
         </span>
       </h2>
       <Dots
@@ -195,7 +186,7 @@ function Past({ page }: PageProps) {
   const { day, said } = useFormatters();
   return (
     <section>
-      <h2>Values used</h2>
+      <h2>{texts.valuesUsed}</h2>
       <ListGroup as="ul" variant="flush">
         {page.past.map((y) => (
           <ListGroup.Item as="li" key={`${y.on} ${y.words}`} className="small-line">
@@ -210,5 +201,5 @@ function Past({ page }: PageProps) {
 
 const saysWords = (f: FigurePage, bare: (v: number, digits: number) => string): string =>
   `${f.title.charAt(0).toLowerCase()}${f.title.slice(1)} ${bare(f.learned?.mean ?? 0, 1)} ${f.unit}${
-    f.inForce === undefined ? '' : ` instead of ${bare(f.inForce, 1)}`
+    f.inForce === undefined ? '' : texts.instead(bare(f.inForce, 1))
   }`;

@@ -10,6 +10,7 @@ import { KIND_WORDS } from '../../words';
 import { leaveOutTest } from '../send';
 import type { TestDot, TaughtPage } from '../queries';
 import { SheetTable } from '@/ui/tables/sheet-table';
+import * as texts from './texts';
 
 interface Row extends TestDot {
   /** Its figures in words. */
@@ -41,15 +42,15 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
     <SheetTable className="roomy">
       <thead>
         <tr>
-          <th scope="col">Own tests</th>
+          <th scope="col">{texts.ownTests}</th>
           <th scope="col" className="left">
-            what they said
+            {texts.whatTheySaid}
           </th>
           <th scope="col" className="left">
-            of
+            {texts.ofText}
           </th>
           <th scope="col" className="left">
-            counts
+            {texts.counts}
           </th>
         </tr>
       </thead>
@@ -85,7 +86,7 @@ function TestRow({ row, page }: { readonly row: Row; readonly page: TaughtPage }
         <div className="quiet small-line">{row.season}</div>
       </td>
       <td className="left">
-        {row.outlier && <span className="warning small-line">far from what the others say</span>}
+        {row.outlier && <span className="warning small-line">{texts.farFromWhatOthers}</span>}
         <WhetherItCounts row={row} page={page} keep={keep} />
         <TroubleText as="div" says={state.message} />
       </td>
@@ -110,32 +111,34 @@ function WhetherItCounts({
   if (row.not === 'left out')
     return (
       <>
-        <span className="small-line">left out: {row.why}</span>{' '}
+        <span className="small-line">
+          {texts.leftOut} {row.why}
+        </span>{' '}
         {page.mayEdit && (
           <Button
             variant="link"
             size="sm"
             onClick={() => void keep(() => leaveOutTest({ test: row.id, why: null }))}
           >
-            count it again
+            {texts.countAgain}
           </Button>
         )}
       </>
     );
-  if (row.not) return <span className="quiet small-line">no: {row.not}</span>;
+  if (row.not) return <span className="quiet small-line">{texts.no(row.not)}</span>;
   return (
     <>
       {row.weight < 0.95 && (
-        <span className="quiet small-line">by {Math.round(row.weight * 100)} %, it fades </span>
+        <span className="quiet small-line">{texts.fades(Math.round(row.weight * 100))} </span>
       )}
       {page.mayEdit && !asking && (
         <Button
           variant="link"
           size="sm"
-          aria-label={`Leave the test of ${day(row.on)} out`}
+          aria-label={texts.leaveTestOut(day(row.on))}
           onClick={() => setAsking(true)}
         >
-          leave out
+          {texts.leaveOut}
         </Button>
       )}
       {asking && <WhyOut row={row} keep={keep} onDone={() => setAsking(false)} />}
@@ -164,13 +167,13 @@ function WhyOut({
     >
       <input
         className="typed typed-text"
-        aria-label="Why it does not count"
-        placeholder="why?"
+        aria-label={texts.whyDoesNotCount}
+        placeholder={texts.why}
         value={why}
         onChange={(event) => setWhy(event.target.value)}
       />
       <Button type="submit" variant="plain" size="sm">
-        Leave out
+        {texts.leaveOutUpper}
       </Button>
     </form>
   );

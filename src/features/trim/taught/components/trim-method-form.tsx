@@ -12,6 +12,7 @@ import { TroubleText } from '@/ui/forms/trouble-text';
 import { SCHOOL_WORDS } from '../../words';
 import { saveComesOff, saveTrim } from '../send';
 import type { TaughtPage } from '../queries';
+import * as texts from './texts';
 
 /** Who pays for what comes off this ingredient: the kitchen's school, or one of its own. */
 export function TrimMethodForm({ page }: { readonly page: TaughtPage }) {
@@ -36,14 +37,14 @@ export function TrimMethodForm({ page }: { readonly page: TaughtPage }) {
   if (page.comesOff) return <ComesOff page={page} />;
   return (
     <section>
-      <h2>How trim is costed</h2>
+      <h2>{texts.howTrimCosted}</h2>
       <WhichSchool page={page} onChoose={(school) => send({ school })} />
       {school === 'value' && (
         <p className="mt-2 mb-0">
-          Stock trim at{' '}
+          {texts.stockTrim}{' '}
           <TypedField
             narrow
-            label="Stock trim, set value per kilo"
+            label={texts.stockTrimSetValue}
             asks={(typed) => asksValue(typed, trim.setValue, page.mark, money)}
             value={trim.setValue}
             trouble={state.message}
@@ -100,20 +101,17 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
   return (
     <section>
       <h2>
-        Comes off{' '}
+        {texts.comesOff}{' '}
         <Link prefetch={false} href={`/trim/${off.of.id}`}>
           {off.of.name}
         </Link>
       </h2>
-      <p className="small-line">
-        Costs {money(off.perKg)} per kilo as it comes off, by the school of {off.of.name}. Invoices of it are
-        not counted.
-      </p>
+      <p className="small-line">{texts.costsPerKiloComes(money(off.perKg), off.of.name)}</p>
       <p className="mt-2 mb-0">
-        Set value{' '}
+        {texts.setValue}{' '}
         <TypedField
           narrow
-          label="By-product, set value per kilo"
+          label={texts.productSetValuePer}
           asks={(typed) => asksValue(typed, off.setValue, page.mark, money)}
           value={off.setValue}
           trouble={state.message}
@@ -130,7 +128,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         checked={off.sold}
         disabled={!page.mayEdit}
         onChange={(event) => send({ sold: event.target.checked })}
-        label="somebody buys it at that: money back, whatever the school"
+        label={texts.somebodyBuysMoneyBack}
       />
       <TroubleText id="off-trouble" says={state.message} both={state.both} />
     </section>
@@ -147,12 +145,12 @@ function WhichSchool({
   const { trim } = page;
   return (
     <Form.Select
-      aria-label="How trim is costed"
+      aria-label={texts.howTrimCosted}
       value={trim.own ?? ''}
       disabled={!page.mayEdit}
       onChange={(event) => onChoose((event.target.value || null) as TrimSchool | null)}
     >
-      <option value="">as the kitchen does: {SCHOOL_WORDS[trim.kitchens].name.toLowerCase()}</option>
+      <option value="">{texts.kitchenDoes(SCHOOL_WORDS[trim.kitchens].name.toLowerCase())}</option>
       {TRIM_SCHOOLS.map((s) => (
         <option key={s} value={s}>
           {SCHOOL_WORDS[s].name}: {SCHOOL_WORDS[s].says}
@@ -173,17 +171,18 @@ function PotsTake({
 }) {
   return (
     <p className="mt-2 mb-0">
-      The pots take{' '}
+      {texts.potsTake}{' '}
       <TypedField
         narrow
-        label="How much of the trim the pots take, per cent"
+        label={texts.howMuchTrimPots}
         value={String(page.trim.takenPct)}
         disabled={!page.mayEdit}
         onTyped={onTyped}
         onDone={onDone}
         unit={
           <>
-            % of it, see <Link href="/trim/flow">where trim goes</Link>
+            {texts.shareOfTrim}
+            <Link href="/trim/flow">{texts.whereTrimGoes}</Link>
           </>
         }
       />

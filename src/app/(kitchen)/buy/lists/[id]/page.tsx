@@ -3,8 +3,9 @@ import { VERDICTS } from '@/core/price-list';
 import { ListView } from '@/features/buy/lists/components/list-view';
 import { listPage } from '@/features/buy/lists/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Price list' };
+export const metadata = { title: texts.priceList };
 
 const Asked = z.object({
   verdict: z.enum(VERDICTS).optional().catch(undefined),

@@ -2,13 +2,14 @@ import { WallView } from '@/features/pot/paper/components/wall-view';
 import { sizeIn, wallSheet } from '@/features/pot/paper/queries';
 import { requireWorker } from '@/server/session';
 import { titledBy } from '@/server/title';
+import * as texts from '@/app/texts';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
   readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
-export const generateMetadata = titledBy('recipes', 'For the wall');
+export const generateMetadata = titledBy('recipes', texts.wall);
 
 export default async function Wall({ params, searchParams }: Props) {
   const [who, { id }, asked] = [await requireWorker(), await params, await searchParams];

@@ -1,0 +1,3 @@
+/** What the command line says. */
+
+export const noVesselFits = 'None of the vessels can make it.';

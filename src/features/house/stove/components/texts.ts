@@ -1,0 +1,93 @@
+/** What people read in house/stove. */
+
+// hob-form.tsx
+export const whatCalled = 'What it is called';
+export const fuel = 'Fuel';
+export const gas = 'gas';
+export const electricity = 'electricity';
+export const kwReachPot = 'kW that reach the pot';
+export const noLimit = 'no limit';
+export const whatBurnsReachesPot = 'of what it burns, % that reaches the pot';
+export const whatUsual = 'what is usual';
+export const underHoodPullsSteam = 'under a hood that pulls the steam away';
+export const underHood = 'under a hood';
+export const noHood = 'no hood';
+export const offLabelOrWhat = 'Off its label, or what is usual';
+export const whatKind = 'What kind it is';
+export const whatKindLower = 'what kind it is …';
+export const usuallyKwReachPot = (bare: string, bare2: string, bare3: string): string =>
+  `Usually ${bare} kW reach the pot (${bare2} to ${bare3}).`;
+export const use = 'Use it';
+export const orLabelSays = 'Or its label says';
+export const kwLabel = 'kW on its label';
+export const kw = 'kW';
+export const kwReachPotBare = (bare: string): string => `: ${bare} kW reach the pot.`;
+export const measureHowLongDoes = 'Measure it: how long does water take to boil?';
+export const litresWater = 'Litres of water';
+export const lWaterFrom = 'l of water, from';
+export const degreesStarted = 'Degrees it started at';
+export const cLidBoilAfter = '°C, lid on, boil after';
+export const minutesUntilBoiled = 'Minutes until it boiled';
+export const minutes = 'minutes';
+export const hobFormKwReachPot = (bare: string): string => `${bare} kW reach the pot.`;
+
+// vessel-form.tsx
+export const acrossBaseCm = 'across the base, cm';
+export const acrossRimCm = 'across the rim, cm';
+export const longCm = 'long, cm';
+export const wideCm = 'wide, cm';
+export const itIs = 'It is';
+export const roundPotPan = 'round: a pot, a pan';
+export const boxTrayBrattPan = 'a box: a tray, a bratt pan';
+export const highInsideCm = 'high inside, cm';
+export const filledMost = 'filled at the most, %';
+export const weighsEmpty = 'weighs empty';
+export const notWeighed = 'not weighed';
+export const likeUsualOneThen = 'Like a usual one (then correct it with a ruler)';
+export const likeUsualOne = 'Like a usual one';
+export const stockpot36L = 'Stockpot 36 l';
+export const measureWaterInstead = 'Measure it with water instead';
+export const pourManyLitresRead =
+  'Pour in so many litres, read the dip from the rim down to the water; pour in more, read again. A third reading tells how well it fits.';
+export const withText = 'with';
+export const readingLitres = (i: number): string => `Reading ${i}, litres in it`;
+export const lDip = 'l in it the dip is';
+export const readingDipCm = (i: number): string => `Reading ${i}, dip in cm`;
+export const cm = 'cm';
+export const howHighInsideMeasured = 'How high is it inside? That is measured with a ruler.';
+export const cmAcrossBaseRim = (
+  bare: string,
+  bare2: string,
+  bare3: string,
+  offCm: undefined | number,
+  bare4: string,
+): string =>
+  `${bare} cm across the base, ${bare2} at the rim: ${bare3} l to the brim. ${offCm === undefined ? 'Two readings leave nothing over to check it with.' : `Every reading fits within ${bare4} cm.`}`;
+export const useThese = 'Use these';
+
+// stove-view.tsx
+export const vesselsHobs = 'Vessels and hobs';
+export const everyLitreDipMinute =
+  'Every litre, dip and minute is calculated from these: measure them once, with a ruler or with water.';
+export const newVessel = 'A new vessel';
+export const newHob = 'A new hob';
+export const noVesselYetPot = 'There is no vessel yet: a pot sheet asks for one, or add it here.';
+export const vessel = 'Vessel';
+export const inside = 'inside';
+export const brim = 'to the brim';
+export const filled = 'filled to';
+export const cooked = 'cooked in it';
+export const change = 'Change it';
+export const whatCookedWeek = (name: string): string => `What is cooked in the ${name} in a week`;
+export const week = 'a week';
+export const noHobYetPot = 'There is no hob yet: a pot sheet asks for one, or add it here.';
+export const hob = 'Hob';
+export const burns = 'burns';
+export const intoPot = 'into the pot';
+export const cookedLower = 'cooked on it';
+export const underStrongHood = ', under a strong hood';
+export const kwBare = (bare: string): string => `${bare} kW`;
+export const changeName = (name: string): string => `Change ${name}`;
+export const changeUpper = 'Change';
+export const archive = (name: string): string => `Archive ${name}`;
+export const archiveUpper = 'Archive';
