@@ -230,7 +230,7 @@ test('rules for hot food are read, said back as typed, and a bad one is refused 
   ])
     expect(await send({ night })).toMatchObject({
       ok: false,
-      message: expect.stringContaining('no rule for the night'),
+      message: expect.stringContaining('not an overnight rule'),
     });
 });
 

@@ -68,7 +68,7 @@ test('a pot is put on at the size that came in, told of, taken back as one, and 
   expect(over!.end!.should).toBeCloseTo(5, 9);
   expect(await here.send(TELL, { batch: id, event: event({ is: 'litres', l: 4 }) })).toMatchObject({
     ok: false,
-    message: expect.stringContaining('is over'),
+    message: expect.stringContaining('is finished'),
   });
   expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
   expect((await boardPage(here.as('cook'))).batches.map((b) => b.id)).toContain(id);
@@ -113,8 +113,8 @@ test('what cannot be is said with the number and the limit, and nothing of it is
   };
   expect(await says({ is: 'dip', cm: 41, with: 'ruler' })).toMatch(/41 cm below the rim .* 40 cm high/);
   expect(await says({ is: 'litres', l: 5 }, -60)).toMatch(/60 min from now/);
-  expect(await says({ is: 'litres', l: 5 }, 90)).toMatch(/before the pot was put on/);
-  expect(await says({ is: 'done', step: v7() })).toMatch(/not one of this batch/);
+  expect(await says({ is: 'litres', l: 5 }, 90)).toMatch(/before the batch started/);
+  expect(await says({ is: 'done', step: v7() })).toMatch(/not part of this batch/);
   expect((await batchPage(here.as('cook'), id)).events).toEqual([]);
 
   const twin = await putOn('Duck broth');

@@ -52,7 +52,7 @@ test('what cannot be asked is not kept, and a reader keeps nothing', async () =>
   const gone = { ...press(), line: '019d20a1-8400-7a10-8b10-5f0a6c1effff' } as WrittenAsks;
   expect(await here.send(QUESTION, { id: null, name: 'Gone', asks: gone, beside: [] })).toMatchObject({
     ok: false,
-    message: expect.stringContaining('taken out'),
+    message: expect.stringContaining('removed'),
   });
   expect(
     await here.send(QUESTION, { id: null, name: 'Mine', asks: press(), beside: [] }, { role: 'reader' }),

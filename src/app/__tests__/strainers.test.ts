@@ -45,6 +45,6 @@ test('a strainer of the house’s own is said on a sheet, keeps what it is said 
   expect(await keep('')).toMatchObject({
     ok: false,
     path: 'strainers',
-    message: `${recipe.name} is strained through the superbag: write that line otherwise first.`,
+    message: `${recipe.name} is strained through the superbag: write that line differently first.`,
   });
 });

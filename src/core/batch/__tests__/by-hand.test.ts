@@ -17,8 +17,11 @@ import { hob, of, round, stuff } from '../../testing/stuff';
 import { runPot, type Pot, type PotDoing } from '../../verbs';
 import { batchFigures, dipOf, batchResult, leftToldOf, estimateBatch, type RunningBatch } from '..';
 import { coolingOf } from '../cooling';
+import { learnSpeed } from '../evaporation';
+import { checkForecast } from '../forecast';
 import { brixOf } from '../meters';
 import { costIn } from '../pantry';
+import { measuredAmount, type AmountRead } from '../readings';
 import { warmHolding } from '../warm-holding';
 
 /* Figures of a batch against sums on paper. */
@@ -257,4 +260,72 @@ describe('what stays behind', () => {
       expect(told[0]!.times).toBeCloseTo(1, 1);
     }
   });
+});
+
+describe('readings against sums on paper', () => {
+  const simmer = { do: 'cook', heat: 'simmer', lid: 'off', hours: 2 } as unknown as PotDoing;
+  const litresAt = (events: WrittenBatchEvent[], minutes: number): number =>
+    estimateBatch(batch([pour, simmer], events), now(minutes), c).ml!.middle;
+
+  test('a scale that shows 8.6 kg of a pot put at 9 kg pulls it nearly there: it errs by 0.5 %, pouring by 1.5 %', () => {
+    const pot = estimateBatch(batch([pour, simmer], []), now(0), c).pot as PotState;
+    const read = { is: 'kilos', kg: 8.6, id: 'k', at: at(0), recordedAt: at(0) } as WrittenBatchEvent;
+    const measured = measuredAmount(read as AmountRead, pot);
+    expect(measured.value).toBe(8600);
+    expect(measured.sd).toBeCloseTo(43, 9);
+    const [poured, scale] = [1 / 135 ** 2, 1 / 43 ** 2];
+    const off = (-400 * scale) / (poured + scale);
+    const after = litresAt([event(1, { is: 'kilos', kg: 8.6 })], 1);
+    expect((after - litresAt([], 1)) / off).toBeGreaterThan(0.9);
+    expect((after - litresAt([], 1)) / off).toBeLessThan(1.1);
+  });
+
+  test('how sure the litres are after one reading: the two errors, as precisions, add up', () => {
+    const pot = estimateBatch(batch([pour, simmer], []), now(0), c).pot as PotState;
+    const read = { is: 'kilos', kg: 9, id: 'k', at: at(0), recordedAt: at(0) } as AmountRead;
+    const { offSd } = learnSpeed([{ times: 1, weight: 1 }], [read], [[pot]], 135);
+    expect(offSd).toBeCloseTo(1 / Math.sqrt(1 / 135 ** 2 + 1 / 45 ** 2), 6);
+  });
+  test('in whatever order events reach the server, the pot is the same', () => {
+    const events = [
+      event(20, { is: 'litres', l: 8.7 }),
+      event(40, { is: 'litres', l: 8.2 }),
+      event(60, { is: 'litres', l: 7.9 }),
+    ];
+    expect(litresAt([events[2]!, events[0]!, events[1]!], 70)).toBe(litresAt(events, 70));
+    // Two at one moment stand by their id, so that two tablets show the same.
+    const twins = [
+      { ...event(30, { is: 'litres', l: 8.9 }), id: 'a' },
+      { ...event(30, { is: 'litres', l: 8.4 }), id: 'b' },
+    ] as WrittenBatchEvent[];
+    expect(litresAt([...twins].reverse(), 40)).toBe(litresAt(twins, 40));
+  });
+});
+
+test('limits of cooling are those of the kitchen, and without any there are none', () => {
+  const simmer = { do: 'cook', heat: 'simmer', lid: 'off', hours: 1 } as unknown as PotDoing;
+  const off = batch([pour, simmer], [done(61, 'heat'), event(62, { is: 'off' })]);
+  const limits = [{ toC: 21, withinH: 2 }];
+  expect(
+    batchFigures(off, now(70), { ...c, coolingLimits: limits }).cooling?.limits.map((l) => l.toC),
+  ).toEqual([21]);
+  expect(batchFigures(off, now(70), { ...c, coolingLimits: undefined }).cooling?.limits).toEqual([]);
+});
+
+test('a forecast is checked line by line and by the litres made, to the minute and half a per cent', () => {
+  const forecast = {
+    lines: [{ step: 'heat', hours: { low: 1, middle: 1.1, high: 1.2 } }],
+    l: { low: 7, middle: 7.2, high: 7.4 },
+  };
+  const of = batch([pour, { do: 'rest' } as unknown as PotDoing], [done(65, 'heat')]);
+  const checks = checkForecast(forecast as never, of as never, 7.5);
+  expect(checks.map((k) => [k.of, k.within])).toEqual([
+    ['hours', true],
+    ['litres', false],
+  ]);
+  expect(checkForecast(forecast as never, of as never, 7.1).at(-1)).toMatchObject({
+    of: 'litres',
+    within: true,
+  });
+  expect(checkForecast(forecast as never, of as never, undefined).map((k) => k.of)).toEqual(['hours']);
 });

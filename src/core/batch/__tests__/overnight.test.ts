@@ -118,3 +118,12 @@ test('what is said before it is turned down is how it then stands; it is offered
   expect(overnightForecast(hard(), NOW, BACK, c, RULE).turnTo).toBeUndefined();
   expect(overnightForecast(hard(), NOW, BACK, c, { ...rule, fuels: [] }).turnTo).toBeUndefined();
 });
+
+test('no water is asked for where nothing is on the heat, or where its line will not have ended', () => {
+  expect(
+    night(running(event(1.5, 'end', { is: 'done', step: recipe.steps[simmer]!.id }))).waterMl,
+  ).toBeUndefined();
+  const soon = overnightForecast(running(), NOW, NOW + 60_000, c);
+  expect(soon.overH).toBe(0);
+  expect(soon.waterMl).toBeUndefined();
+});

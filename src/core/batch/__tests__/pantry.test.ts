@@ -111,6 +111,32 @@ test('a line is read and said as the sheet does; one that names nothing here is 
   expect(came.after.ml - came.before.ml).toBeGreaterThan(250);
 });
 
+test('what cannot be read, resolved or done at a pot comes back as its sentence, and nothing else', () => {
+  const refused = (text: string) => {
+    const found = at.cameIn(batch(), text, NOW, c);
+    expect([text, found?.ok]).toEqual([text, false]);
+    return (found as { message: string }).message;
+  };
+  expect(refused('xyzzy')).not.toBe('');
+  expect(refused('strain through a fishing net')).not.toBe('');
+  // Nothing of a pot that has no solids can be picked off them.
+  expect(refused('take out the bones')).not.toBe('');
+  expect(at.read(batch(), 'strain through a fishing net')).toMatchObject({ ok: false });
+});
+
+test('what is usually wanted is what the sheet ends with where that lies on the right side, else a share of what is there', () => {
+  const goal = (problem: Problem, end: { body: number; saltPct: number; ml: number } | undefined) =>
+    at.putRight(batch(), { problem, wanted: null, sheet: { ...VENISON, end } }, NOW, c)!;
+  const { now: salt } = goal('too salty', undefined);
+  const usual = goal('too salty', undefined).goal;
+  expect(usual).toBeLessThan(salt);
+  const end = (saltPct: number) => ({ body: 1, saltPct, ml: 1000 });
+  expect(goal('too salty', end(salt * 0.7)).goal).toBeCloseTo(salt * 0.7, 1);
+  // A sheet that ends saltier than the pot is no goal for one that is too salty.
+  expect(goal('too salty', end(salt * 1.5)).goal).toBe(usual);
+  expect(goal('too salty', end(0)).goal).toBe(usual);
+});
+
 test('what was done differently stands in its line, and the pot follows it', () => {
   const i = recipe.steps.findIndex((s) => s.do === 'add' || s.do === 'water');
   const said = at.line(batch(), recipe.steps[i]!.id!)!;

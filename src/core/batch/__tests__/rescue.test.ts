@@ -76,6 +76,24 @@ test('asked for what it has already, or on the wrong side, it says where it stan
   expect(!thin.ok && thin.trouble.message).toMatch(/above/);
 });
 
+test('asked for exactly what it is, it is refused: there is nothing to mend', () => {
+  const pot = sauce();
+  expect(rescueWays(pot, c, 'too salty', saltPct(pot), means).ok).toBe(false);
+  expect(rescueWays(pot, c, 'too thin', body(pot, c), means).ok).toBe(false);
+  expect(rescueWays(pot, c, 'too little', liquidMl(pot.liquid) / 1000, means).ok).toBe(false);
+});
+
+test('water thins by the share of water in what is then there; what brings body of its own thins less', () => {
+  const pot = sauce();
+  const before = liquidMl(pot.liquid);
+  const found = rescueWays(pot, c, 'too salty', saltPct(pot) * 0.8, means);
+  if (!found.ok) throw new Error(found.trouble.message);
+  const alone = found.value.find((w) => w.steps.every((s) => s.do === 'water'))!;
+  expect(alone.thinner).toBeCloseTo(1 - before / alone.ml, 3);
+  const withStock = found.value.find((w) => w.takes.some((t) => t.supply !== 'free'));
+  if (withStock) expect(withStock.thinner).toBeLessThan(alone.thinner);
+});
+
 test('a rescue that was chosen becomes lines of this batch: the pot is then what it was said to be, and the sheet is not touched', () => {
   const pot = sauce();
   const found = rescueWays(pot, c, 'too salty', saltPct(pot) * 0.8, means);

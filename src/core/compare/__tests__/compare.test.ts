@@ -171,7 +171,7 @@ test('what has been archived is said, and so is a line that is another by now', 
   };
   const sauce = called('Juniper sauce').id;
   expect(trouble({ of: 'press', recipe: productOf('nowhere'), line: 'x' })).toContain('archived');
-  expect(trouble({ of: 'press', recipe: sauce, line: 'x' })).toContain('taken out');
+  expect(trouble({ of: 'press', recipe: sauce, line: 'x' })).toContain('removed');
   expect(trouble({ of: 'press', recipe: sauce, line: lineOf('Juniper sauce', 0) })).toContain(
     'does not strain',
   );

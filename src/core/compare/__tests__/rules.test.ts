@@ -196,3 +196,19 @@ test('a point of yield is worth what a usable kilo would be cheaper by; the five
     });
   }
 });
+
+test('a vessel is timed on the hob it stands on for most batches of a week, not for most sheets', () => {
+  const few = demoKitchen();
+  const often = (times: number): string => {
+    const vessel = few.recipes[0]!.vessel;
+    const stands = few.recipes.filter((r) => r.vessel === vessel);
+    expect(stands.length).toBeGreaterThan(1);
+    for (const [i, r] of stands.entries())
+      Object.assign(r, { hob: few.hobs[i === 0 ? 0 : 1]!.id, batchesAWeek: i === 0 ? times : 1 });
+    const at = costKitchen(stateFrom(few), DAY, CONSTANTS, historyFrom(few, DAY));
+    const name = few.vessels.find((v) => v.id === vessel)!.name;
+    return rulesOfThumb(at, CONSTANTS).vessels.find((v) => v.vessel === name)!.hob;
+  };
+  expect(often(100)).toBe(few.hobs[0]!.name);
+  expect(often(0.01)).toBe(few.hobs[1]!.name);
+});

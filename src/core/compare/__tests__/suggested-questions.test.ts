@@ -1,3 +1,4 @@
+import { TRIM_SCHOOLS } from '../../larder';
 import { costKitchen } from '../../costing';
 import type { WrittenAsks } from '../../kitchen-file';
 import { historyFrom, stateFrom } from '../../kitchen-state';
@@ -224,6 +225,8 @@ describe('of the whole sheet', () => {
     expect(kinds(kitchen([stock, SALT]).arising)).not.toContain('school');
     expect(kinds(kitchen([stock, { ...SALT, of: { ingredient: SMALL.leek } }]).arising)).toContain('school');
     expect(kinds(kitchen([stock, { ...SALT, of: { stockTrimOf: SMALL.leek } }]).arising)).toContain('school');
+    const trimmed = kitchen([stock, { ...SALT, of: { ingredient: SMALL.leek } }]).arising;
+    expect(trimmed.find((a) => a.asks.of === 'school')?.asks).toMatchObject({ schools: TRIM_SCHOOLS });
   });
 });
 

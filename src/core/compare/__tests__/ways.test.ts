@@ -94,7 +94,85 @@ test('a price that flips is told between one price and the next only of what is 
   expect(flip.lines.every((l) => l.paid > 0 && l.rest > 0)).toBe(true);
 });
 
+test('what one litre was paid for adds up to its cost; with one price missing nothing is said', () => {
+  const sauce = called('Juniper sauce');
+  const way: Way = { name: '', recipes: [], product: sauce.id, prices: 0 };
+  const apart = snapshotOf([costing], [way]);
+  const pots = new SnapshotPots(apart);
+  const [cooked] = cookWays(pots, [way], c);
+  const sources = costSources(pots, way, cooked!, ['ingredients']);
+  const [figures] = figuresOfWays(pots, [way], c);
+  const sum = sources.reduce((n, s) => n + s.perL, 0);
+  expect(sum / figures!.perL.ingredients!).toBeCloseTo(1, 6);
+  const bones = costing.recipes.get(sauce.id)!.run.inputs.find((i) => i.supply.startsWith('usable:'))!;
+  const unpriced = {
+    ...apart,
+    prices: apart.prices.map((p) => ({
+      ...p,
+      sources: p.sources.filter((s) => `usable:${s.id}` !== bones.supply),
+      layers: {
+        ...p.layers,
+        ingredients: p.layers.ingredients.map(
+          ([key, perG]) => [key, key === bones.supply ? null : perG] as const,
+        ),
+      },
+    })),
+  };
+  const poor = new SnapshotPots(unpriced as typeof apart);
+  expect(costSources(poor, way, cookWays(poor, [way], c)[0]!, ['ingredients'])).toEqual([]);
+});
+
+test('a line that a draw or another base has done already is left out, and the rest is cooked', () => {
+  const sauce = called('Juniper sauce');
+  const at = sauce.steps.findIndex((s) => s.do === 'season to');
+  const salty = sauce.steps.map((s, i) => (i === at ? { ...s, salt: '0.01 %' } : s));
+  const as = (steps: WrittenRecipe['steps']): Way => ({
+    name: '',
+    recipes: [{ ...sauce, steps }],
+    product: sauce.id,
+    prices: 0,
+  });
+  const figures = (way: Way) => figuresOfWays(new SnapshotPots(snapshotOf([costing], [way])), [way], c)[0]!;
+  const done = figures(as(salty as WrittenRecipe['steps']));
+  const without = figures(as(sauce.steps.filter((_, i) => i !== at) as WrittenRecipe['steps']));
+  expect(done.trouble).toBeUndefined();
+  expect(done.litres).toBeCloseTo(without.litres, 9);
+  expect(done.saltPct).toBeCloseTo(without.saltPct, 9);
+});
+
 describe('lines', () => {
+  test('a second pass: with it and without it, each by its name', () => {
+    const [sheet, line] = state.recipes.flatMap((r) =>
+      r.steps.flatMap((s) => (s.do === 'sieve' ? [[r, s] as const] : [])),
+    )[0] ?? [undefined, undefined];
+    if (!sheet || !line) throw new Error('no sheet sieves');
+    const { ways } = made({ of: 'second pass', recipe: sheet.id, line: line.id! });
+    expect(ways.map((w) => w.name)).toEqual(['without a second pass', 'with one, 35 % back']);
+  });
+
+  test('a base brought to its strength is reduced on the hob of what it takes the place of, in a pot that holds it', () => {
+    const sauce = called('Juniper sauce');
+    const line = sauce.steps.find((s) => 'of' in s && s.of && 'product' in s.of)!;
+    const mother = state.recipes.find(
+      (r) => 'of' in line && line.of && 'product' in line.of && r.id === line.of.product,
+    )!;
+    const other = called('Duck broth');
+    const { ways } = made({
+      of: 'base',
+      recipe: sauce.id,
+      line: line.id!,
+      bases: [{ of: { product: other.id } }],
+      body: 0.3,
+      saltPct: 2,
+    } as WrittenAsks);
+    const brought = ways.flatMap((w) => w.recipes).find((r) => r.name.endsWith('brought to strength'));
+    expect(brought?.hob).toBe(mother.hob);
+    // Its own vessel where that holds it, else the smallest of the house that does.
+    const holds = (id: string): number => maxFillMl(costing.shelf.vessel(id)!);
+    const smaller = state.vessels.filter((v) => holds(v.id) < holds(brought!.vessel)).map((v) => v.id);
+    expect(brought!.vessel === mother.vessel || smaller.includes(mother.vessel)).toBe(true);
+  });
+
   const sauce = called('Juniper sauce');
   const lineOf = (recipe: WrittenRecipe, what: string) => recipe.steps.find((s) => s.do === what)!.id!;
 

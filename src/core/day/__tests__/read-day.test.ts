@@ -35,7 +35,7 @@ test('figures are read in the order the locale writes them in', () => {
 });
 
 test.each(['', 'soon', '31 Feb', '32', '14 Mar 2026 9', '14 Marvellous', '0', '2026-13-01'])(
-  '“%s” is no day',
+  '“%s” is not a date',
   (text) => {
     expect(readDay(text, manner('dmy'))).toBeUndefined();
   },

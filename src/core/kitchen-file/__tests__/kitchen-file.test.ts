@@ -158,13 +158,13 @@ describe('reading a kitchen file', () => {
       'an id twice',
       (f) => set(f.recipes?.[1], 'id', (f.recipes?.[0] as unknown as { id: string }).id),
       'recipes[1].id',
-      /already at recipes\[0\]/,
+      /already used at recipes\[0\]/,
     ],
     [
       'a name twice',
       (f) => set(f.recipes?.[1], 'name', 'VENISON bones'),
       'recipes[1].name',
-      /already at ingredients/,
+      /already used at ingredients/,
     ],
     [
       'parts over the whole',

@@ -25,7 +25,7 @@ test('a key that stands twice is told with its line, however deep', () => {
   const twice = text.replace('"amount": "8 kg"', '"amount": "8 kg",\n "amount": "9 kg"');
   const line = twice.slice(0, twice.indexOf('"9 kg"')).split('\n').length;
   expect(mistakes(twice)).toEqual([
-    `recipe “Venison bone stock”, step 1, amount: Stands twice, the second time on line ${line}: only one can be meant.`,
+    `recipe “Venison bone stock”, step 1, amount: Is there twice, the second time on line ${line}: only one can count.`,
   ]);
   // The same key in two objects beside each other is none.
   expect(readKitchenText(text).ok).toBe(true);

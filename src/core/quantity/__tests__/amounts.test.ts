@@ -103,7 +103,7 @@ describe('what is not understood is said with what was typed', () => {
     ['(1/(1-1)) kg', 'divides-by-zero', '“1/0.000000” divides by 0.'],
     ['2 kg / 1.500', 'two-meanings', '“1.500” can mean 1.5 or 1500: write one of these.'],
     ['1.500 x 2 kg', 'two-meanings', '“1.500” can mean 1.5 or 1500: write one of these.'],
-    ['(2 + ) kg', 'not-a-sum', '“2 +” cannot be worked out.'],
+    ['(2 + ) kg', 'not-a-sum', '“2 +” cannot be calculated.'],
     ['(ham) kg', 'not-a-number', '“ham” is not a number.'],
     ['1.2.3 kg', 'not-a-number', '“1.2.3” is not a number.'],
   ])('“%s”', (typed, code, message) => {
@@ -196,14 +196,14 @@ describe('sums at their edges', () => {
     ['1 1/2 + 1 1/2', '3'],
     ['8 / 2 / 2', '2'],
     ['8 - (3 - 1)', '6'],
-    ['2 + 3)', '“2 + 3)” cannot be worked out.'],
-    [' 2 * ', '“2 *” cannot be worked out.'],
+    ['2 + 3)', '“2 + 3)” cannot be calculated.'],
+    [' 2 * ', '“2 *” cannot be calculated.'],
     ['4 / (2 - 2)', '“4 / (2 - 2)” divides by 0.'],
     [' 4 / 0 ', '“4 / 0” divides by 0.'],
-    ['2 + ham', '“2 + ham” cannot be worked out.'],
+    ['2 + ham', '“2 + ham” cannot be calculated.'],
     ['-ham', '“-ham” is not a number.'],
     [`${'('.repeat(20)}1${')'.repeat(20)}`, '1'],
-    [`${'('.repeat(21)}1${')'.repeat(21)}`, `“${'('.repeat(21)}1${')'.repeat(21)}” cannot be worked out.`],
+    [`${'('.repeat(21)}1${')'.repeat(21)}`, `“${'('.repeat(21)}1${')'.repeat(21)}” cannot be calculated.`],
   ])('%s is %s', (typed, want) => expect(worked(typed)).toBe(want));
 });
 

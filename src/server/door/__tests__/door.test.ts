@@ -198,7 +198,7 @@ describe('the door', () => {
     expect(await here.send(RECIPE, { id }, { seen: 1 })).toMatchObject({
       ok: false,
       code: 'stale',
-      message: 'Maren Holt changed this at 12:00 while you were at it: keep yours or take theirs.',
+      message: 'Maren Holt changed this at 12:00 while you were editing: keep yours or take theirs.',
       theirs: { name },
     });
     expect(await here.send(RECIPE, { id }, { seen: null })).toMatchObject({ code: 'stale' });

@@ -102,7 +102,7 @@ test('a price that somebody changed meanwhile refuses the list, whole; what was 
   expect(await change('31', 1)).toMatchObject({ ok: true });
   await here.send(ACCEPT, { id }, { seen: null });
   await ended(id);
-  expect(jobOf(id)?.trouble).toContain('look it through again');
+  expect(jobOf(id)?.trouble).toContain('check it again');
   expect(await stateOf(id)).toBe('preview');
   expect((await quotes('VL'))?.some(([on]) => on === DAY)).toBe(false);
   await here.send(DROP, { id }, { seen: null });

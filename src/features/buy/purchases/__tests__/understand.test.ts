@@ -51,7 +51,7 @@ describe('a goods line as it is typed', () => {
     [{ packs: '1.500' }, 'packs', 'can mean 1.5 or 1500'],
     [{ packPrice: '' }, 'packPrice', 'A price is missing'],
     [{ packPrice: '-1' }, 'packPrice', 'A price of -1 is below 0.'],
-    [{ packPrice: '3*' }, 'packPrice', '“3*” cannot be worked out.'],
+    [{ packPrice: '3*' }, 'packPrice', '“3*” cannot be calculated.'],
     [{ delivered: '2 bottles' }, 'delivered', 'what a bottle of it weighs is not known'],
     [{ rejected: '20 kg' }, 'rejected', '20.00 kg of Leek returned, but only 10.00 kg came.'],
   ])('%j is refused at its own field', (part, path, words) => {
