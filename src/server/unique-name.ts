@@ -1,7 +1,6 @@
 import { isSameName } from '@/core/name';
 import type { KitchenState } from '@/core/kitchen-state';
-import { refuse } from '@/core/trouble';
-import { Refused } from './door';
+import { refused } from './door';
 import * as texts from './texts';
 
 const LONGEST = 120;
@@ -9,14 +8,12 @@ const LONGEST = 120;
 /** A name at all: not empty, and not too long. */
 function mustBeName(typed: string, none: string): string {
   const name = typed.trim();
-  if (name === '') throw new Refused(refuse('no-name', 'name', none).trouble);
+  if (name === '') throw refused('no-name', 'name', none);
   if (name.length > LONGEST)
-    throw new Refused(
-      refuse('name-too-long', 'name', texts.nameMostCharacters(LONGEST, name.length), {
-        value: name.length,
-        limit: LONGEST,
-      }).trouble,
-    );
+    throw refused('name-too-long', 'name', texts.nameMostCharacters(LONGEST, name.length), {
+      value: name.length,
+      limit: LONGEST,
+    });
   return name;
 }
 
@@ -32,7 +29,7 @@ export function uniqueName(
 ): string {
   const name = mustBeName(typed, words.none);
   const twin = list.find((x) => x.id !== except && isSameName(x.name, name));
-  if (twin) throw new Refused(refuse('name-twice', 'name', words.twice(twin.name)).trouble);
+  if (twin) throw refused('name-twice', 'name', words.twice(twin.name));
   return name;
 }
 

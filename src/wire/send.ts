@@ -5,18 +5,19 @@ import { setStatus } from './status';
 import { keepHere, sendWaiting, waitingNow, waitsFor, whoIsAtWork } from './waiting';
 import type { Envelope } from './envelope';
 import type { MayWait, No, Reply, Wire } from './wire';
+import * as texts from './texts';
 
 /** What is said when the kitchen's computer cannot be reached, and what that means for what was typed. */
-export const noAnswer = (so: string): string => `The server does not answer; ${so}.`;
+export const noAnswer = (so: string): string => texts.serverDoesNotAnswer(so);
 /** For work that is typed in and kept: nothing of it is lost. */
-export const STILL_TYPED = noAnswer('what you typed stands here and can be kept again');
-export const TRY_AGAIN = noAnswer('try again');
+export const STILL_TYPED = noAnswer(texts.whatYouTypedStands);
+export const TRY_AGAIN = noAnswer(texts.tryAgain);
 
 /** Not sent, and not lost: what a write that may wait is answered while nobody answers it. */
 export const KEPT_HERE = {
   ok: false,
   code: 'waits',
-  message: 'No connection: kept here for now and sent when it is back.',
+  message: texts.noConnectionSavedDevice,
   path: '',
 } as const satisfies No;
 
@@ -67,8 +68,7 @@ const NOBODY = { ok: false, code: 'no-answer', message: STILL_TYPED, path: '' } 
 /** A page that is older than the application asks for what is not there any more. */
 const NOT_FETCHED = {
   ...NOBODY,
-  message:
-    'The server does not answer, or was brought up to date since this page was opened; what you typed stands here. Try again, or reload the page.',
+  message: texts.serverDoesNotAnswerOrBrought,
 } as const satisfies No;
 
 /** What is under way of each thing that may wait. */

@@ -9,7 +9,7 @@ test('by keyboard alone: one of the family is found, its kin is shown, and a lit
   await tabTo(page, 'Find a recipe or a dish');
   await takes(page.getByLabel('Find a recipe or a dish'), 'fumet', 'Trout-frame fumet');
   await expect(page.getByRole('heading', { name: 'What uses Trout-frame fumet', level: 1 })).toBeVisible();
-  const map = page.getByRole('group', { name: /^Map of the family/ });
+  const map = page.getByRole('group', { name: /^Family tree/ });
   await expect(map.getByRole('link', { name: 'Sorrel sauce', exact: true })).toBeVisible();
   await expect(map.getByRole('link', { name: 'Venison bone stock' })).toHaveCount(0);
   await expect(page.getByText(/In a usual week .* into Trout velouté/)).toBeVisible();
@@ -28,7 +28,7 @@ test('by pointer: daughters are folded away, dishes left out, and one in the map
   page,
 }) => {
   await open(page, '/pour/family');
-  const map = page.getByRole('group', { name: /^Map of the family/ });
+  const map = page.getByRole('group', { name: /^Family tree/ });
   await map.getByRole('button', { name: 'Hide what uses Juniper sauce' }).click();
   await expect(map.getByRole('link', { name: /^Venison loin/ })).toHaveCount(0);
   await map.getByRole('button', { name: 'Show what uses Juniper sauce' }).click();

@@ -18,9 +18,9 @@ test('a price typed without a connection is kept on the device, said so, and sen
   await field.fill('29.00');
   await page.context().setOffline(true);
   await field.press('Enter');
-  await expect(page.getByText('No connection: kept here for now and sent when it is back.')).toBeVisible();
-  await expect(inSight(page)).toHaveText('no connection: 1 kept here');
-  await page.getByRole('button', { name: 'no connection: 1 kept here' }).click();
+  await expect(page.getByText('No connection: saved on this device, and sent when it is back.')).toBeVisible();
+  await expect(inSight(page)).toHaveText('no connection: 1 saved on this device');
+  await page.getByRole('button', { name: 'no connection: 1 saved on this device' }).click();
   await expect(page.getByRole('dialog')).toContainText('a pack price of 29.00, typed on Price book');
   await page.getByRole('button', { name: 'Close' }).click();
 
@@ -39,7 +39,7 @@ test('what was typed without a connection meets what somebody else kept: both st
   await away.getByLabel(label).fill('29.00');
   await away.context().setOffline(true);
   await away.getByLabel(label).press('Enter');
-  await expect(inSight(away)).toHaveText('no connection: 1 kept here');
+  await expect(inSight(away)).toHaveText('no connection: 1 saved on this device');
   await open(page, '/buy');
   await page.getByLabel(label).fill('30.00');
   await keeps(page, 'article.price', () => page.getByLabel(label).press('Enter'));
@@ -68,7 +68,7 @@ test('two managers at one form: theirs stands beside mine field by field, and no
   await keeps(other, 'kitchen.settings', () => keepIt(other).click());
 
   await keepIt(page).click();
-  await expect(page.getByText(/changed this at .* while you were at it/)).toBeVisible();
+  await expect(page.getByText(/changed this at .* while you were editing/)).toBeVisible();
   await expect(page.getByText('theirs: 19')).toBeVisible();
   await expect(page.getByText('theirs: The Far Weir')).toBeVisible();
   await expect(page.getByLabel('Tax on a new dish, %')).toHaveValue('7');

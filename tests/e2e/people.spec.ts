@@ -84,7 +84,7 @@ test('a PIN opens nowhere but on a device that a manager has let in, and no long
   await expect(
     elsewhere
       .getByRole('alert')
-      .filter({ hasText: 'A PIN opens only on a device that a manager has let in' }),
+      .filter({ hasText: 'A PIN works only on a device that a manager has allowed' }),
   ).toBeVisible();
   // A manager lets that device in, sitting at it.
   await signIn(elsewhere, 'Maren Holt', 'kestrel-weir');
@@ -105,7 +105,7 @@ test('a PIN opens nowhere but on a device that a manager has let in, and no long
   await expect(page.getByText('Tablet at the pass')).toHaveCount(0);
   await expectOut(elsewhere);
   await signIn(elsewhere, 'Ilse Brook', '1470');
-  await expect(elsewhere.getByRole('alert').filter({ hasText: 'A PIN opens only' })).toBeVisible();
+  await expect(elsewhere.getByRole('alert').filter({ hasText: 'A PIN works only' })).toBeVisible();
 });
 
 test('signing out ends it on the server; another password ends every other place, and a manager may end one', async ({

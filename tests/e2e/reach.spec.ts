@@ -164,7 +164,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
         await openPot(page, 'Venison bone stock');
         await page.getByRole('button', { name: 'Scale', exact: true }).click();
         await page.getByLabel('How much').fill('60 l');
-        await expect(page.getByText(/^Plain multiplication/)).toBeVisible();
+        await expect(page.getByText(/^Multiplying the list/)).toBeVisible();
       },
     ],
     [
@@ -227,7 +227,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a what-if',
       async (page) => {
         await open(page, '/pour/what-if');
-        await page.getByRole('img', { name: /^What moves the most/ }).waitFor();
+        await page.getByRole('img', { name: /^Biggest changes/ }).waitFor();
       },
     ],
     ['what happened', (page) => open(page, '/pour/happened')],

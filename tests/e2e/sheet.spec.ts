@@ -106,7 +106,7 @@ test('a sheet is scaled to litres, to what came in and to covers, kept at that s
   await panel.getByLabel('Scale to').selectOption('covers');
   await much.fill('120');
   await expect(panel.getByText(/in the .*, the list times \d/)).toBeVisible();
-  await expect(panel.getByText(/^Plain multiplication/)).toBeVisible();
+  await expect(panel.getByText(/^Multiplying the list/)).toBeVisible();
   await panel.getByLabel('Scale to').selectOption('what came in');
   await panel.getByLabel('What came in').selectOption({ label: 'Shallot' });
   await panel.getByLabel('In which vessel').selectOption({ label: 'in the Stockpot 20 l' });

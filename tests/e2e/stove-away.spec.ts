@@ -124,7 +124,7 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
   // The page is the browser’s own, and what was told waits in it.
   await expect(told()).toHaveCount(8);
   await expect(atHand().getByText(/^\d+ of \d+$/)).toContainText('8 of');
-  await page.getByLabel('Who saw it').selectOption({ label: 'told by Tobin Fenn' });
+  await page.getByLabel('Who saw it').selectOption({ label: 'by Tobin Fenn' });
   await done(9);
   await page.reload();
   await expect(told()).toHaveCount(9);
@@ -134,7 +134,7 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
   killServer();
   await done(10);
   await context.setOffline(false);
-  await expect(page.getByRole('status').filter({ hasText: 'kept here' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, { timeout: 60_000 });
   await page.reload();
   await expect(told()).toHaveCount(10);
   await expect(told().filter({ hasText: 'Tobin Fenn (not verified)' })).toHaveCount(1);
@@ -212,7 +212,7 @@ test('a pot is put right with nobody answering: the first page a tablet opens is
   await expect(told()).toHaveCount(before + 2);
   await expect(page.locator('figure.section').getByText(/now [\d.]+ l/)).toHaveText(litres ?? '');
   await context.setOffline(false);
-  await expect(page.getByRole('status').filter({ hasText: 'kept here' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, { timeout: 60_000 });
   await page.reload();
   await expect(told()).toHaveCount(before + 2);
   await expect(page.locator('figure.section').getByText(/now [\d.]+ l/)).toHaveText(litres ?? '');

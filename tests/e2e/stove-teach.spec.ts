@@ -195,7 +195,7 @@ test('portions are counted as a batch ends: what each was is said, none that can
     .first()
     .click();
   await expect(page.getByRole('heading', { name: 'Leek and oat soup', level: 1 })).toBeVisible();
-  const counted = page.getByLabel(/^Portions that went out of it/);
+  const counted = page.getByLabel(/^Portions served/);
   for (let left = 12; left > 0 && (await counted.count()) === 0; left -= 1)
     await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   await expect(atHand(page)).toContainText(/At the planned size: \d\d of 309 ml/);
@@ -205,7 +205,7 @@ test('portions are counted as a batch ends: what each was is said, none that can
   await counted.fill('4');
   await expect(atHand(page)).toContainText(/ml each: was it counted right\?/);
   await counted.fill('20');
-  await expect(atHand(page)).toContainText(/so it was 3\d\d ml each\./);
+  await expect(atHand(page)).toContainText(/that is 3\d\d ml each\./);
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Finish batch' }).click());
   await expect(told(page)).toContainText('20 portions');
   await open(page, '/stove/learned');

@@ -126,7 +126,7 @@ test('a scale that drifts, swings or is overloaded says so, and what it shows ca
   await expect(page.getByText(/The scale swings by \d+ g and will not settle/)).toBeVisible({
     timeout: 20_000,
   });
-  await page.getByRole('button', { name: /as it stands$/ }).click();
+  await page.getByRole('button', { name: /as shown$/ }).click();
   await expect(page.getByLabel('Start weight', { exact: true })).toHaveValue(/^(19[5-9]|20[0-4])\d g$/);
   await scale('/as?manner=steady');
   await scale('/put?g=20000');

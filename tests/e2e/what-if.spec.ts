@@ -61,7 +61,7 @@ test('bones a fifth dearer are followed to the dish that breaks, it is priced ag
   await expect(answer(page)).toContainText('1 dish would break its target');
   await expect(answer(page).getByRole('row').nth(1)).toContainText('Venison loin');
   await expect(rowOf(page, 'Venison loin')).toContainText('over 32 %, new');
-  await expect(page.getByRole('img', { name: /^What moves the most: Venison loin/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Biggest changes: Venison loin/ })).toBeVisible();
   await page.reload();
   await expect(answer(page)).toContainText('1 dish would break its target');
   // Priced anew on the same tray.
@@ -230,7 +230,7 @@ test('a child’s dish follows the dish it is a size of but for what it says, ta
   await expect(page.getByLabel('Leek, portion')).toHaveValue('70 g');
   await page.getByLabel('Leek, portion').fill('40 g');
   await keeps(page, 'plate.amounts', () => page.getByLabel('Leek, portion').press('Enter'));
-  await expect(page.getByText('otherwise than there, 70 g')).toBeVisible();
+  await expect(page.getByText('differs from that dish, 70 g')).toBeVisible();
   await keeps(page, 'plate.lines', () => page.getByRole('button', { name: 'Remove Butter' }).click());
   await expect(page.getByLabel('Butter, portion')).toHaveCount(0);
   const small = page.url();
@@ -244,7 +244,7 @@ test('a child’s dish follows the dish it is a size of but for what it says, ta
   await expect(page.getByLabel('Potato, portion')).toHaveValue('100 g');
   await expect(page.getByLabel('Leek, portion')).toHaveValue('40 g');
   await keeps(page, 'plate.amounts', () =>
-    page.getByRole('button', { name: 'Have Leek follow again' }).click(),
+    page.getByRole('button', { name: 'Let Leek follow that dish again' }).click(),
   );
   await expect(page.getByLabel('Leek, portion')).toHaveValue('80 g');
   await page.reload();
@@ -300,7 +300,7 @@ test('what happened is told by its kind and adds up; a dish is looked at closely
   await page.getByRole('link', { name: 'River trout, sorrel sauce' }).click();
   await expect(page.getByRole('complementary', { name: /^River trout.*closely$/ })).toBeVisible();
   await page.goto('/pour/happened?from=2019-01-01&to=2019-03-01');
-  await expect(page.getByText('nothing had been bought by then')).toBeVisible();
+  await expect(page.getByText('nothing had been bought yet')).toBeVisible();
 });
 
 test('one switch counts hands and packaging in every cost, says so, and is asked why', async ({ page }) => {

@@ -228,5 +228,5 @@ async function toAccepted(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Take all' }).click();
   await page.waitForLoadState('networkidle');
   await page.getByRole('button', { name: /into the book$/ }).click();
-  await page.getByText('Its prices are in the book.').waitFor({ timeout: 120_000 });
+  await page.getByText('Its prices are in the price book.').waitFor({ timeout: 120_000 });
 }

@@ -9,7 +9,7 @@ const READINGS = 60;
 const at = (sorted: readonly number[], share: number): number =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))] ?? NaN;
 
-const pots = (page: Page) => page.getByRole('list', { name: 'Pots that are on' });
+const pots = (page: Page) => page.getByRole('list', { name: 'Batches on' });
 
 /** Writes something as the page itself does. */
 const write = (page: Page, kind: string, body: object): Promise<{ ok: boolean; value?: { id: string } }> =>

@@ -117,7 +117,7 @@ const SHOTS: readonly Shot[] = [
     name: 'what-if',
     path: '/pour/what-if',
     before: async (page) => {
-      await page.getByRole('img', { name: /^What moves the most/ }).waitFor();
+      await page.getByRole('img', { name: /^Biggest changes/ }).waitFor();
       await page.waitForTimeout(600);
     },
   },

@@ -45,7 +45,7 @@ async function reads(
       .first()
       .waitFor({ timeout: 8000 });
     await page
-      .getByText(/all saved|kept here/)
+      .getByText(/all saved|saved on this device/)
       .first()
       .waitFor({ timeout: 8000 });
     state.kept.push(value);

@@ -2,15 +2,14 @@ import 'server-only';
 import { checkShares, readPct, readPrice } from '@/core/larder';
 import { yieldOn } from '@/core/kitchen-file';
 import { priceAfterTrim, comesOffShare } from '@/core/knife';
-import { refuse } from '@/core/trouble';
 import { addQuote, addYield } from '@/db/edits';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import type { CostedKitchen } from '@/server/kitchen';
 import { priceRow } from './queries';
 import { PRICE, YIELD } from './wire';
 import * as texts from './texts';
 
-const gone = () => new Refused(refuse('gone', '', texts.noLongerPriceBook).trouble);
+const gone = () => refused('gone', '', texts.noLongerPriceBook);
 
 /** A row as it stands now; undefined where it is no ingredient's. */
 const rowOf = (costed: CostedKitchen, id: string) =>

@@ -7,15 +7,13 @@ import { refuse } from '@/core/trouble';
 import { actOf, changesIn, laterThan, undoneBy, type ChangedBy } from '@/db/changes';
 import { putPlate, putRecipe } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking } from '@/server/door';
+import { Refused, declare, refused, type Looking } from '@/server/door';
 import { may } from '@/server/roles';
 import { builtOn, counting } from './effective';
 import { UNDOING } from './undoing';
 import { changeText, changeFacts } from './words';
 import { RESTORE, UNDO } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 /** Of one's own last changes as many are looked at for one that can be taken back. */
 const LOOKED_AT = 60;
@@ -61,6 +59,7 @@ async function mustStandLast(
   const by = built.by === who.person.id ? texts.you : texts.has(built.byName);
   throw refused(
     'built-on',
+    '',
     texts.builtSinceComesFirstByClockInChangeText(
       by,
       clockIn(who.zone, built.at),
@@ -103,21 +102,21 @@ const undo = declare({
     const telling = changeFacts(state);
     const id = change ?? (await lastOwn(who.kitchenId, who.person.id, again));
     if (id === undefined)
-      throw refused('nothing', again ? texts.youUndoneNothingCould : texts.youNothingUndo);
+      throw refused('nothing', '', again ? texts.youUndoneNothingCould : texts.youNothingUndo);
     const act = await actOf(database(), who.kitchenId, id);
     const main = act.find((c) => c.id === id) ?? act[0];
-    if (!main) throw refused('gone', texts.changeNoLongerLog);
+    if (!main) throw refused('gone', '', texts.changeNoLongerLog);
     if (main.by !== who.person.id && !may(who.role, 'manager'))
-      throw refused('not-own', texts.didTheyCanUndo(main.byName));
-    if (await isUndone(who.kitchenId, main.id)) throw refused('undone', texts.alreadyUndone);
+      throw refused('not-own', '', texts.didTheyCanUndo(main.byName));
+    if (await isUndone(who.kitchenId, main.id)) throw refused('undone', '', texts.alreadyUndone);
     await mustStandLast(act, looking, telling);
     // What one part of an act has put in place goes with another part of it.
     const put = withBack(state, act);
     const backs = [];
     for (const c of [...act].reverse()) {
       const how = UNDOING[c.what];
-      if (!how) throw refused('cannot-undo', texts.cannotUndoneItself(changeText(c, telling)));
-      if (!may(who.role, how.role)) throw refused('not-allowed', texts.canUndo(how.role));
+      if (!how) throw refused('cannot-undo', '', texts.cannotUndoneItself(changeText(c, telling)));
+      if (!may(who.role, how.role)) throw refused('not-allowed', '', texts.canUndo(how.role));
       const back = await how.back(c.subject, c.before, looking, put, c.after);
       if (typeof back !== 'function') throw new Refused(back);
       backs.push({ c, back });
@@ -133,7 +132,7 @@ const undo = declare({
       after: c.before,
       undoes: c.id,
     }));
-    if (!first) throw refused('gone', texts.nothingUndo);
+    if (!first) throw refused('gone', '', texts.nothingUndo);
     return { value: { words, by: backs[0]?.c.id ?? '' }, ...first, also: more };
   },
 });
@@ -148,7 +147,7 @@ const restore = declare({
     const state = await looking.state();
     const found = (await actOf(database(), who.kitchenId, change)).find((c) => c.id === change);
     if (!found || found.after === null || (found.what !== 'recipe' && found.what !== 'plate'))
-      throw refused('cannot-restore', texts.onlyPotSheetOr);
+      throw refused('cannot-restore', '', texts.onlyPotSheetOr);
     const how = UNDOING[found.what];
     const back = await how?.back(found.subject, found.after, looking, state, found.before);
     if (typeof back !== 'function')

@@ -3,7 +3,6 @@ import { costByLayer, costOfPlate, costOfProduct, inputCosts, type KitchenCostin
 import { LAYERS } from '@/core/layers';
 import { readNumber, type DecimalMark } from '@/core/quantity';
 import { CONSTANTS, improvedBy, MODEL, referenceLarder, type LaterValues } from '@/core/reference';
-import { refuse } from '@/core/trouble';
 import { lastChange } from '@/db/changes';
 import { newId } from '@/db/mapping/ids';
 import { LABOUR_COLUMN, type KeptCosting } from '@/db/mapping/json-columns';
@@ -15,7 +14,7 @@ import {
 import { addMeasure, patchPhysics, setHands } from '@/db/buying/larder-edits';
 import { addModelChange, markModelChangeSeen } from '@/db/kitchen/model-changes';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { costsOf, costChangesBetween } from '@/server/model-changes';
 import { costedWith } from '@/server/kitchen';
 import { CUPS_OF } from './cups';
@@ -30,9 +29,6 @@ import {
   STARTING_VALUES_BACK,
 } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const MOST_MINUTES = 600;
 

@@ -1,5 +1,4 @@
 import 'server-only';
-import { refuse } from '@/core/trouble';
 import { deviceOf, revokeDevice } from '@/db/people/devices';
 import { newId } from '@/db/mapping/ids';
 import {
@@ -20,14 +19,14 @@ import {
   clearTries,
 } from '@/db/people/sign-ins';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { hashSecret, isSecret } from '@/server/passwords';
 import { may } from '@/server/roles';
 import { tooSoon } from './service';
 import { END_DEVICE, END_SIGNED_IN, PASSWORD, PERSON, PERSON_AWAY } from './wire';
 import * as texts from './texts';
 
-const gone = (what: string): Refused => new Refused(refuse('gone', '', texts.endedAlready(what)).trouble);
+const gone = (what: string): Refused => refused('gone', '', texts.endedAlready(what));
 
 /** Changes one's own password; the change log says that it was, not what it is. */
 const password = declare({
@@ -41,9 +40,9 @@ const password = declare({
     if (!tried.open) throw new Refused({ ...tooSoon(tried.inMs), path: 'before' });
     const kept = await secretsOf(database(), who.kitchenId, who.person.id);
     if (!kept?.password || !(await isSecret(kept.password, before)))
-      throw new Refused(refuse('wrong-secret', 'before', texts.notPasswordYouNow).trouble);
+      throw refused('wrong-secret', 'before', texts.notPasswordYouNow);
     await clearTries(database(), who.kitchenId, key, new Date());
-    if (before === next) throw new Refused(refuse('same-secret', 'next', texts.newPasswordOneYou).trouble);
+    if (before === next) throw refused('same-secret', 'next', texts.newPasswordOneYou);
     return { hash: await hashSecret(next) };
   },
   async write({ sql, kitchenId, who, at }, _body, { hash }) {
@@ -62,7 +61,7 @@ const signedIn = declare({
     const of = await signedInOf(database(), who.kitchenId, id);
     if (!of) throw gone('That');
     if (of.personId !== who.person.id && !may(who.role, 'manager'))
-      throw new Refused(refuse('not-allowed', '', texts.onlyManagerMayEnd).trouble);
+      throw refused('not-allowed', '', texts.onlyManagerMayEnd);
     return of;
   },
   async write({ sql, kitchenId, at }, { id }, { personId }) {
@@ -85,9 +84,6 @@ const device = declare({
     return { value: null, what: 'device', subject: id, before, after: null };
   },
 });
-
-const refused = (code: string, path: string, message: string): Refused =>
-  new Refused(refuse(code, path, message).trouble);
 
 const LAST = texts.lastManagerKitchenNobody;
 

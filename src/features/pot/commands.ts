@@ -6,14 +6,14 @@ import { readAmountOf } from '@/core/quantity';
 import { CONSTANTS } from '@/core/reference';
 import { potOf } from '@/core/shelf';
 import { productOf } from '@/core/supply';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { runPot } from '@/core/verbs';
 import { lastChangedBy } from '@/db/changes';
 import { setServed, writeRecipe } from '@/db/edits';
 import { withIds } from '@/db/recipes/recipe-steps';
 import { nameVersion, recipeAt, versionName } from '@/db/recipes/recipe-versions';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
 import { refuseLoops } from './loops';
 import { sheetCommands } from './making';
@@ -45,8 +45,7 @@ function refuseStrayIds(recipe: WrittenRecipe, others: readonly WrittenRecipe[])
   const taken = new Set(others.flatMap((r) => r.steps.flatMap((s) => s.id ?? [])));
   for (const [i, { id }] of recipe.steps.entries()) {
     if (id === undefined) continue;
-    if (taken.has(id))
-      throw new Refused(refuse('id-twice', `steps[${i}]`, texts.stepSameIdAnother(i + 1)).trouble);
+    if (taken.has(id)) throw refused('id-twice', `steps[${i}]`, texts.stepSameIdAnother(i + 1));
     taken.add(id);
   }
 }
@@ -81,9 +80,9 @@ const keepSheet = declare({
     const kitchen = await costed();
     const { costing } = kitchen;
     const before = costing.state.recipes.find((r) => r.id === next.id);
-    if (!before) throw new Refused(refuse('gone', '', texts.potSheetNoLonger).trouble);
+    if (!before) throw refused('gone', '', texts.potSheetNoLonger);
     if (!costing.shelf.vessel(next.vessel) || !costing.shelf.hob(next.hob))
-      throw new Refused(refuse('unknown-vessel', 'vessel', texts.kitchenDoesNotVessel).trouble);
+      throw refused('unknown-vessel', 'vessel', texts.kitchenDoesNotVessel);
     const recipe: WrittenRecipe = {
       ...before,
       vessel: next.vessel,
@@ -121,20 +120,18 @@ const served = declare({
   async look({ id, at }, { state }) {
     const here = await state();
     const before = here.recipes.find((r) => r.id === id);
-    if (!before) throw new Refused(refuse('gone', '', texts.potSheetNoLonger).trouble);
+    if (!before) throw refused('gone', '', texts.potSheetNoLonger);
     if (at.trim() === '') return { before: before.serveCelsius ?? null, celsius: null };
     const typed = /^[-\d.,\s]+$/.test(at) ? `${at.trim()} °C` : at;
     const read = readAmountOf(['temperature'], typed, mannerIn(here));
     if (!read.ok) throw new Refused(under('at', read.trouble));
     const celsius = Math.round(read.value.value * 10) / 10;
     if (!(celsius >= SERVED_FROM && celsius <= SERVED_TO))
-      throw new Refused(
-        refuse(
-          'served-out-of-range',
-          'at',
-          texts.servedCCannotFrom(celsius.toFixed(0), SERVED_FROM, SERVED_TO),
-          { value: celsius, limit: celsius > SERVED_TO ? SERVED_TO : SERVED_FROM },
-        ).trouble,
+      throw refused(
+        'served-out-of-range',
+        'at',
+        texts.servedCCannotFrom(celsius.toFixed(0), SERVED_FROM, SERVED_TO),
+        { value: celsius, limit: celsius > SERVED_TO ? SERVED_TO : SERVED_FROM },
       );
     return { before: before.serveCelsius ?? null, celsius };
   },
@@ -151,7 +148,7 @@ const versionNamed = declare({
   moves: 'nothing that is costed',
   async look({ id, version, name }, { who }) {
     if (!(await recipeAt(database(), who.kitchenId, id, version)))
-      throw new Refused(refuse('gone', '', texts.sheetNoSuchVersion).trouble);
+      throw refused('gone', '', texts.sheetNoSuchVersion);
     const before = await versionName(database(), who.kitchenId, id, version);
     return { before, after: name.trim() === '' ? null : name.trim() };
   },

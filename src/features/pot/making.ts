@@ -9,7 +9,7 @@ import { latestRecipe } from '@/db/recipes/recipe-versions';
 import { withIds } from '@/db/recipes/recipe-steps';
 import { nowOf, setArchived, putHob, putPlate, putRecipe, putVessel } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { listNames, newLarderName } from '@/server/unique-name';
 import { linesIn } from './lines';
 import { refuseLoops } from './loops';
@@ -19,9 +19,6 @@ import * as texts from './texts';
 
 type Stood = { readonly own: string } | { readonly like: string };
 type Hob = KitchenFile['hobs'][number];
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
   none: texts.whatPotCalled,

@@ -1,10 +1,10 @@
 import 'server-only';
 import { mannerIn, writtenOver } from '@/core/kitchen-file';
 import { priceText, readPrice } from '@/core/larder';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
 import { writePlate } from '@/db/edits';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { finishing } from './finishing';
 import { plateCommands, parentIn } from './making';
 import { menus } from './menus/commands';
@@ -31,7 +31,7 @@ const keepPlate = declare({
     const before = state.plates.find((p) => p.id === id);
     const stands = plates.get(id)?.plate;
     const amounts = new Map(typed.map((l) => [l.id, l.amount]));
-    if (!before || !stands) throw new Refused(refuse('gone', '', texts.dishNoLongerKitchen).trouble);
+    if (!before || !stands) throw refused('gone', '', texts.dishNoLongerKitchen);
     // A line that has just come keeps its amount, one that has just gone is passed over: whether they are one's own is the version's business.
     const asBought = new Set(typed.flatMap((l) => (l.asBought ? [l.id] : [])));
     const lines = stands.lines.map((l) => ({

@@ -2,16 +2,13 @@ import 'server-only';
 import { mannerIn, writtenOver, type WrittenPlate, type WrittenRecipe } from '@/core/kitchen-file';
 import type { KitchenState } from '@/core/kitchen-state';
 import { capacityMl } from '@/core/pot';
-import { refuse } from '@/core/trouble';
 import { newId } from '@/db/mapping/ids';
 import { putPlate, putRecipe } from '@/db/archive';
-import { declare, Refused } from '@/server/door';
+import { declare, refused } from '@/server/door';
 import { newLarderName } from '@/server/unique-name';
 import { CHANGES, parentIn } from './making';
 import { FINISH } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
   none: texts.whatSmallPotCalled,
@@ -35,12 +32,12 @@ const finish = declare({
     const before = state.plates.find((p) => p.id === id);
     const stands = plates.get(id)?.plate;
     const from = stands?.lines.find((l) => l.id === line);
-    if (!before || !stands || !from) throw refused('gone', texts.lineNoLongerDish);
-    if (!('product' in from.of)) throw refused('not-cooked', texts.onlyWhatComesFrom);
+    if (!before || !stands || !from) throw refused('gone', '', texts.lineNoLongerDish);
+    if (!('product' in from.of)) throw refused('not-cooked', '', texts.onlyWhatComesFrom);
     const source = from.of.product;
     const of = state.recipes.find((r) => r.id === source);
     const vessel = smallest(state);
-    if (!of || !vessel) throw refused('no-vessel', texts.kitchenNoVesselYet);
+    if (!of || !vessel) throw refused('no-vessel', '', texts.kitchenNoVesselYet);
     const recipe: WrittenRecipe = {
       id: newId(),
       name: newLarderName(state, name, NAMED),

@@ -10,19 +10,16 @@ import {
 import { readNumber } from '@/core/quantity';
 import type { KitchenState } from '@/core/kitchen-state';
 import { readPct } from '@/core/larder';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
 import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putPlate } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking } from '@/server/door';
+import { Refused, declare, refused, type Looking } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { headTyped, servedTyped } from './head-typed';
 import { BY_ITSELF, LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
   none: texts.whatDishCalled,

@@ -7,7 +7,7 @@ import type { Manner } from '@/core/quantity';
 import { ownConstants } from '@/core/kitchen-state';
 import { CONSTANTS } from '@/core/reference';
 import { potOf } from '@/core/shelf';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { runPot, scaledLine, tryResolve } from '@/core/verbs';
 import { heldBy, insertBatches, insertEvent, isTold, readBatches, withdrawEvent } from '@/db/cooking/batches';
 import { newId } from '@/db/mapping/ids';
@@ -19,15 +19,12 @@ import { allPeople } from '@/db/people/people';
 import { setBoils } from '@/db/cooking/stove';
 import { bumpVersion, nowOf, setArchived, putRecipe } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking, type Writing } from '@/server/door';
+import { Refused, declare, refused, type Looking, type Writing } from '@/server/door';
 import { figureTaught, timesTaughtOf } from './learned';
 import { learnable, type Learning } from './learnable';
 import { isWeighed } from './learned-times';
 import { BATCH, BATCH_AWAY, LEARN, LEARN_TIMES, UNDO_EVENT, TELL } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, message: string, more?: { value: number; limit: number }): Refused =>
-  new Refused(refuse(code, '', message, more).trouble);
 
 /** ms that a clock may be ahead before what it says is asked about. */
 const AHEAD_MS = 2 * 60_000;
@@ -52,13 +49,13 @@ const AFTERWARDS: ReadonlySet<WrittenBatchEvent['is']> = new Set([
 function mustBeTime(at: string, now: Date, since?: string): void {
   const ahead = Date.parse(at) - now.getTime();
   if (ahead > AHEAD_MS)
-    throw refused('in-the-future', texts.wouldMinFromNow(Math.round(ahead / 60_000)), {
+    throw refused('in-the-future', '', texts.wouldMinFromNow(Math.round(ahead / 60_000)), {
       value: Math.round(ahead / 60_000),
       limit: 0,
     });
   if (since !== undefined && Date.parse(at) < Date.parse(since))
-    throw refused('before-it-began', texts.wouldBeforeBatchStarted);
-  if (-ahead > LONGEST_MS) throw refused('too-long-ago', texts.wouldMoreThan14);
+    throw refused('before-it-began', '', texts.wouldBeforeBatchStarted);
+  if (-ahead > LONGEST_MS) throw refused('too-long-ago', '', texts.wouldMoreThan14);
 }
 
 /** h for which a pot is left alone at the most: till the same hour of the next day. */
@@ -68,7 +65,7 @@ const NIGHT_H = 24;
 function mustBeOneNight({ at, until }: { readonly at: string; readonly until: string }): void {
   const h = (Date.parse(until) - Date.parse(at)) / 3_600_000;
   if (h > 0 && h <= NIGHT_H) return;
-  throw refused('no-night', texts.potLeftUpH(NIGHT_H, h.toFixed(1)), { value: h, limit: NIGHT_H });
+  throw refused('no-night', '', texts.potLeftUpH(NIGHT_H, h.toFixed(1)), { value: h, limit: NIGHT_H });
 }
 
 /** A vessel holds one batch at a time. */
@@ -80,7 +77,7 @@ async function mustBeFree(
   const taken = await heldBy(sql, who.kitchenId, id);
   if (!taken) return;
   const since = clockIn(who.zone, new Date(taken.startedAt));
-  throw refused('vessel-taken', texts.holdsSinceChooseAnother(name, taken.name, since));
+  throw refused('vessel-taken', '', texts.holdsSinceChooseAnother(name, taken.name, since));
 }
 
 /** What is foretold of a batch before it begins; nothing of one whose lines cannot be done. */
@@ -100,16 +97,16 @@ const start = declare({
   async look({ id, recipe, vessel, hob, times, startedAt }, { who, at, state, costed }) {
     const here = await state();
     const sheet = here.recipes.find((r) => r.id === recipe);
-    if (!sheet) throw refused('gone', texts.sheetArchivedNothingCook);
+    if (!sheet) throw refused('gone', '', texts.sheetArchivedNothingCook);
     const stands = here.vessels.find((v) => v.id === vessel);
     if (!stands || !here.hobs.some((h) => h.id === hob))
-      throw refused('gone', texts.vesselOrHobArchivedChooseAnother);
+      throw refused('gone', '', texts.vesselOrHobArchivedChooseAnother);
     await mustBeFree(database(), who, stands);
     if (startedAt !== null) mustBeTime(startedAt, at);
     const steps = stepsInForce(sheet).map(({ way: _w, off: _o, ...step }) =>
       scaledLine({ ...step, id: step.id ?? newId() } as (typeof sheet.steps)[number], times, mannerIn(here)),
     );
-    if (steps.length === 0) throw refused('empty', texts.noLinesYetWrite(sheet.name));
+    if (steps.length === 0) throw refused('empty', '', texts.noLinesYetWrite(sheet.name));
     const after: WrittenBatch = {
       id,
       recipe,
@@ -134,7 +131,7 @@ const start = declare({
 
 async function batchHere({ who }: Looking, id: string): Promise<WrittenBatch> {
   const [batch] = await readBatches(database(), who.kitchenId, { are: 'one', id });
-  if (!batch) throw refused('gone', texts.batchArchived);
+  if (!batch) throw refused('gone', '', texts.batchArchived);
   return batch;
 }
 
@@ -168,13 +165,13 @@ const tell = declare({
     // What happened before the end and comes after it has only travelled for longer.
     const end = here.events.find((e) => e.is === 'ended');
     if (end && !AFTERWARDS.has(event.is) && Date.parse(event.at) > Date.parse(end.at))
-      throw refused('ended', texts.batchFinishedUndoEnd);
+      throw refused('ended', '', texts.batchFinishedUndoEnd);
     mustBeTime(event.at, looking.at, here.startedAt);
     if (event.is === 'night') mustBeOneNight(event);
     if (event.is === 'done' && !here.steps.some((s) => s.id === event.step))
-      throw refused('gone', texts.lineNotPartBatch);
+      throw refused('gone', '', texts.lineNotPartBatch);
     if (event.is === 'otherwise') {
-      if (!here.steps.some((s) => s.id === event.step)) throw refused('gone', texts.lineNotPartBatch);
+      if (!here.steps.some((s) => s.id === event.step)) throw refused('gone', '', texts.lineNotPartBatch);
       const step = tryResolve(event.as, (await looking.costed()).costing.shelf);
       if (!step.ok) throw new Refused(step.trouble);
     }
@@ -182,7 +179,7 @@ const tell = declare({
       const { costing } = await looking.costed();
       const limits = costing.state.kitchen.rules?.cooling ?? [];
       if (coolingOf(here.events, limits, looking.at.getTime())?.limits.some((l) => l.passed))
-        throw refused('past-a-limit', texts.potPastLimitHouse);
+        throw refused('past-a-limit', '', texts.potPastLimitHouse);
       for (const written of event.steps) {
         const step = tryResolve(written, costing.shelf);
         if (!step.ok) throw new Refused(step.trouble);
@@ -214,7 +211,7 @@ const back = declare({
   moves: 'nothing that is costed',
   async look({ batch, event: id }, looking) {
     const event = (await batchHere(looking, batch)).events.find((e) => e.id === id);
-    if (!event) throw refused('gone', texts.alreadyUndone);
+    if (!event) throw refused('gone', '', texts.alreadyUndone);
     return { event };
   },
   async write({ sql, kitchenId, at }, { batch }, { event }) {
@@ -237,12 +234,12 @@ const learn = declare({
     const { costing } = await looking.costed();
     const { heat, lid } = of;
     const vessel = costing.state.vessels.find((v) => v.id === of.vessel);
-    if (!vessel) throw refused('gone', texts.vesselArchived);
+    if (!vessel) throw refused('gone', '', texts.vesselArchived);
     const others = (vessel.boils ?? []).filter((b) => b.heat !== heat || b.lid !== lid);
     const before = vessel.boils ?? [];
     if (!of.accept) return { before, after: others };
     const figure = await figureTaught(looking.who, costing, of);
-    if (!figure) throw refused('nothing-taught', texts.noBatchCountsRead);
+    if (!figure) throw refused('nothing-taught', '', texts.noBatchCountsRead);
     const after = [...others, { ...figure, on: dayIn(looking.who.zone, looking.at) }];
     return { before, after };
   },
@@ -301,10 +298,11 @@ const learnTimes = declare({
   moves: 'costs',
   async look({ kind, of, supplier }, looking) {
     const { costing } = await looking.costed();
-    if (kind === 'keeps' && isWeighed(costing, of)) throw refused('weighed', texts.measuredYieldTestValue);
+    if (kind === 'keeps' && isWeighed(costing, of))
+      throw refused('weighed', '', texts.measuredYieldTestValue);
     const times = await timesTaughtOf(looking.who, costing, kind, of, supplier);
     const change = times === undefined ? undefined : learnable(costing, kind, of)?.change(times);
-    if (!change) throw refused('nothing-taught', NOTHING_TAUGHT[kind]);
+    if (!change) throw refused('nothing-taught', '', NOTHING_TAUGHT[kind]);
     mustStillBeDone(change, costing);
     return { change, manner: mannerIn(costing.state) };
   },
@@ -322,7 +320,7 @@ const away = declare({
   async look({ id, away: gone }, { who }) {
     const now = await nowOf(database(), 'batch', who.kitchenId, id);
     if (!now || now.away === gone)
-      throw refused('gone', gone ? texts.batchArchivedAlready : texts.batchHereAlready);
+      throw refused('gone', '', gone ? texts.batchArchivedAlready : texts.batchHereAlready);
     return { before: { away: !gone }, after: { away: gone } };
   },
   async write({ sql, kitchenId, at }, { id, away: gone }, { before, after }) {

@@ -1,18 +1,15 @@
 import 'server-only';
 import type { WrittenQuestion } from '@/core/kitchen-file';
-import { refuse } from '@/core/trouble';
 import { newId } from '@/db/mapping/ids';
 import { readQuestionRows } from '@/db/recipes/questions';
 import { nowOf, setArchived, putQuestion } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking } from '@/server/door';
+import { Refused, declare, refused, type Looking } from '@/server/door';
 import { uniqueName } from '@/server/unique-name';
 import { answerQuestion, currentSummary } from './question-answer';
 import { currentWins } from './simulations';
 import { QUESTION, QUESTION_AWAY, QUESTION_SEEN } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
   none: texts.whatQuestionCalled,
@@ -50,7 +47,7 @@ const keep = declare({
   async look({ id, name, asks, beside }, looking) {
     const here = await questionsHere(looking);
     const row = here.find((q) => q.id === id);
-    if (id !== null && !row) throw refused('gone', texts.questionDeletedAlready);
+    if (id !== null && !row) throw refused('gone', '', texts.questionDeletedAlready);
     const told = await mustBeAsked(looking, { asks, beside });
     const after: WrittenQuestion = {
       id: id ?? newId(),
@@ -75,10 +72,10 @@ const away = declare({
     const here = await questionsHere(looking);
     const there = here.some((q) => q.id === id);
     if (gone !== there)
-      throw refused('gone', gone ? texts.questionDeletedAlready : texts.questionAlreadyHere);
+      throw refused('gone', '', gone ? texts.questionDeletedAlready : texts.questionAlreadyHere);
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'question', looking.who.kitchenId, id);
-    if (!now) throw refused('gone', texts.noSuchQuestion);
+    if (!now) throw refused('gone', '', texts.noSuchQuestion);
     uniqueName(here, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },
@@ -94,7 +91,7 @@ const seen = declare({
   moves: 'nothing that is costed',
   async look({ id }, looking) {
     const row = (await questionsHere(looking)).find((q) => q.id === id);
-    if (!row) throw refused('gone', texts.questionDeletedAlready);
+    if (!row) throw refused('gone', '', texts.questionDeletedAlready);
     const before = written(row);
     const told = await mustBeAsked(looking, before);
     return { before, after: { ...before, ...(told ? { told } : {}) } };

@@ -1,6 +1,6 @@
 import type { Supply } from '@/core/prices';
 import type { KitchenState } from '@/core/kitchen-state';
-import type { Trouble } from '@/core/trouble';
+import { refuse, type Trouble } from '@/core/trouble';
 import type { Aggregate } from '@/db/edits';
 import type { Connection } from '@/db/sql';
 import type { Wire } from '@/wire';
@@ -22,6 +22,14 @@ export class Refused extends Error {
     this.name = 'Refused';
   }
 }
+
+/** A write refused for one reason: to be thrown. `path` names the field it is about; '' where it is about none. */
+export const refused = (
+  code: string,
+  path: string,
+  message: string,
+  numbers?: Record<string, number>,
+): Refused => new Refused(refuse(code, path, message, numbers).trouble);
 
 /** What a write may look at before it is done, with nothing locked. Asked for only as far as it is needed. */
 export interface Looking {

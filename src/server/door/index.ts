@@ -1,4 +1,12 @@
 /** The one way to write. Stations declare kinds of writes; the door does what all of them have in common. */
-export { declare, Refused, type AnyDeclared, type Looking, type Writing, type Wrote } from './declare';
+export {
+  declare,
+  Refused,
+  refused,
+  type AnyDeclared,
+  type Looking,
+  type Writing,
+  type Wrote,
+} from './declare';
 export { perform } from './perform';
 export { answerCommand, kindsOf } from './request';

@@ -123,7 +123,7 @@ test('no water is asked for where nothing is on the heat, or where its line will
   expect(
     night(running(event(1.5, 'end', { is: 'done', step: recipe.steps[simmer]!.id }))).waterMl,
   ).toBeUndefined();
-  const soon = overnightForecast(running(), NOW, NOW + 60_000, c);
+  const soon = overnightForecast(running(), NOW, NOW + 60_000, c, undefined);
   expect(soon.overH).toBe(0);
   expect(soon.waterMl).toBeUndefined();
 });

@@ -2,19 +2,15 @@ import 'server-only';
 import { mannerIn, packOn } from '@/core/kitchen-file';
 import type { KitchenState, StateArticle } from '@/core/kitchen-state';
 import { priceText, readPrice } from '@/core/larder';
-import { refuse } from '@/core/trouble';
 import { addQuote } from '@/db/edits';
 import { newId } from '@/db/mapping/ids';
 import { setIngredient } from '@/db/buying/larder-edits';
 import { insertArticles } from '@/db/buying/larder-rows';
 import { articleCalled, nowOf, setArchived } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { ARTICLE, ARTICLE_AWAY } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const LONGEST = { name: 120, code: 40 } as const;
 

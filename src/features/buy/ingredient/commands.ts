@@ -2,15 +2,15 @@ import 'server-only';
 import { mannerIn, weigh, type Basis } from '@/core/kitchen-file';
 import { priceText, readDays, readPrice } from '@/core/larder';
 import { readAmountOf } from '@/core/quantity';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { addCount, addWeighing, setIngredient } from '@/db/buying/larder-edits';
-import { declare, Refused, type Looking } from '@/server/door';
+import { Refused, declare, refused, type Looking } from '@/server/door';
 
 import { articleCommands } from './articles';
 import { BASIS, COUNT, SETTING, WEIGHING } from './wire';
 import * as texts from './texts';
 
-const gone = () => new Refused(refuse('gone', '', texts.ingredientNoLongerLarder).trouble);
+const gone = () => refused('gone', '', texts.ingredientNoLongerLarder);
 
 /** An ingredient at the version seen; nothing of the other side is shown, the page is read anew. */
 const ONE_INGREDIENT = {
@@ -54,8 +54,7 @@ const setBasis = declare({
     if (basis?.by === 'fixed') {
       const g = weigh(basis.per, ingredient, mannerIn(here));
       if (!g.ok) throw new Refused(under('per', g.trouble));
-      if (!(g.value > 0))
-        throw new Refused(refuse('empty-pack', 'per', texts.holds0GPrice(basis.per)).trouble);
+      if (!(g.value > 0)) throw refused('empty-pack', 'per', texts.holds0GPrice(basis.per));
     }
     return { basis, before: ingredient.priceBasis ?? null };
   },
@@ -118,13 +117,11 @@ const weighPack = declare({
     const said = nominal.ok ? nominal.value : read.value.value;
     const g = read.value.value;
     if (!(g > said / FARTHEST && g < said * FARTHEST))
-      throw new Refused(
-        refuse(
-          'weighing-far-off',
-          '',
-          texts.kgPackKgCannot((g / 1000).toFixed(2), article.pack, (said / 1000).toFixed(2)),
-          { value: g, limit: said },
-        ).trouble,
+      throw refused(
+        'weighing-far-off',
+        '',
+        texts.kgPackKgCannot((g / 1000).toFixed(2), article.pack, (said / 1000).toFixed(2)),
+        { value: g, limit: said },
       );
     return { pack: article.pack, g };
   },

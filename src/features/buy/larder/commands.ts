@@ -4,20 +4,16 @@ import { readDays } from '@/core/larder';
 import { isSameName } from '@/core/name';
 import { measureUnit } from '@/core/quantity';
 import { adopted, referenceLarder } from '@/core/reference';
-import { refuse } from '@/core/trouble';
 import { amountOfStep } from '@/core/verbs';
 import { newId } from '@/db/mapping/ids';
 import { mergesOf } from '@/db/buying/larder';
 import { addMeasure, archiveMeasure, setIngredient, setKitchenBasis } from '@/db/buying/larder-edits';
 import { insertIngredients } from '@/db/buying/larder-rows';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { newLarderName } from '@/server/unique-name';
 import { APART, MEASURE, MERGE, NO_MEASURE, TAKE, USUAL_BASIS } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string): Refused =>
-  new Refused(refuse(code, path, message).trouble);
 
 const ONE_INGREDIENT = {
   table: 'ingredient' as const,

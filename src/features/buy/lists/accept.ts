@@ -20,10 +20,10 @@ import { samePrice, wantedRows, type ImportRow } from '@/db/buying/price-list-ro
 import { readKitchenForDay } from '@/db/kitchen/read-kitchen';
 import type { Connection } from '@/db/sql';
 import { database } from '@/server/database';
-import { declare, perform, type AnyDeclared } from '@/server/door';
+import { declare, perform, type AnyDeclared, refused } from '@/server/door';
 import type { Worker } from '@/server/roles';
 import { breathe, jobOf, startJob, type Job } from './jobs';
-import { mustBeOpen, mustFind, refused } from './lists';
+import { mustBeOpen, mustFind } from './lists';
 import { ACCEPT, UNDO, WRITE } from './wire';
 import * as texts from './texts';
 
@@ -45,9 +45,9 @@ const accept = declare({
   moves: 'nothing that is costed',
   async look({ id }, { who }) {
     await mustBeOpen(who.kitchenId, id, ['preview']);
-    if (jobOf(id)?.ended === false) throw refused('busy', texts.listBeingWorkedAlready);
+    if (jobOf(id)?.ended === false) throw refused('busy', '', texts.listBeingWorkedAlready);
     if ((await wantedRows(database(), who.kitchenId, id)).length === 0)
-      throw refused('nothing-wanted', texts.nothingWriteNoRow);
+      throw refused('nothing-wanted', '', texts.nothingWriteNoRow);
   },
   write: (_writing, { id }) =>
     Promise.resolve({ value: null, what: 'price list accepted', subject: id, before: null, after: null }),
@@ -71,7 +71,7 @@ async function writeIt(id: string, who: Worker, job: Job): Promise<void> {
     body: { id },
   };
   const done = await perform(writeList, envelope, who);
-  if (!done.ok) throw refused(done.code, done.message);
+  if (!done.ok) throw refused(done.code, '', done.message);
   job.done = job.total;
 }
 
@@ -87,7 +87,7 @@ const writeList: AnyDeclared = declare({
     const { kitchenId } = who;
     const found = await mustBeOpen(kitchenId, id, ['preview']);
     const on = found.on;
-    if (!on) throw refused('too-late', texts.listDecidedAlready);
+    if (!on) throw refused('too-late', '', texts.listDecidedAlready);
     const rows = await wantedRows(database(), kitchenId, id);
     const job = jobOf(id);
     if (job) [job.total, job.done] = [rows.length, 0];
@@ -118,7 +118,7 @@ function refuseChanged(rows: readonly ImportRow[], priceOf: (article: string) =>
     .slice(0, 3)
     .map((r) => r.name)
     .join(', ');
-  throw refused('changed-meanwhile', texts.pricesChangedSinceList(changed.length, names));
+  throw refused('changed-meanwhile', '', texts.pricesChangedSinceList(changed.length, names));
 }
 
 /** Works out what is written, part by part; a pack that cannot be read is refused with its line. */
@@ -148,6 +148,7 @@ async function partsOf(
     if (pack?.ok) return { article, pack: pack.value };
     throw refused(
       'pack-unread',
+      '',
       `Line ${row.line}: ${pack ? pack.trouble.message : 'the ingredient chosen is no longer there.'} Leave it out, or weigh one first.`,
     );
   };
@@ -209,7 +210,7 @@ const undo = declare({
     // Asked for so that a change of prices meanwhile has this looked at again.
     await state();
     const found = await mustFind(who.kitchenId, id);
-    if (found.state !== 'accepted') throw refused('too-late', texts.listNotPriceBook);
+    if (found.state !== 'accepted') throw refused('too-late', '', texts.listNotPriceBook);
     const edited = alsoEdited ? [] : (await editedAfter(who.kitchenId, id)).map((e) => e.article);
     return { edited, acceptedAt: found.acceptedAt };
   },

@@ -3,8 +3,8 @@ import { clearRows, replaceRow, rowAt, setWanted } from '@/db/buying/price-list-
 import { setImport } from '@/db/buying/price-lists';
 import { readKitchenForDay } from '@/db/kitchen/read-kitchen';
 import { database } from '@/server/database';
-import { declare } from '@/server/door';
-import { mustBeOpen, refused } from './lists';
+import { declare, refused } from '@/server/door';
+import { mustBeOpen } from './lists';
 import { previewContext, judgeFor } from './preview';
 import { ASSIGN, DROP, WANT } from './wire';
 import * as texts from './texts';
@@ -30,9 +30,9 @@ const assign = declare({
     const { kitchenId } = who;
     const found = await mustBeOpen(kitchenId, id, ['preview']);
     const row = await rowAt(database(), kitchenId, id, line);
-    if (!row) throw refused('gone', texts.noLineList(line));
+    if (!row) throw refused('gone', '', texts.noLineList(line));
     if ('ingredient' in to) {
-      if (row.pack === undefined) throw refused('no-pack', texts.lineDoesNotSay(line));
+      if (row.pack === undefined) throw refused('no-pack', '', texts.lineDoesNotSay(line));
       return { before: row, after: { ...row, ingredient: to.ingredient, article: undefined, wanted: true } };
     }
     const day = found.on ?? today;
@@ -42,7 +42,7 @@ const assign = declare({
       mark: found.columns?.mark ?? kitchen.state.kitchen.decimalMark,
       oddShare: found.oddShare,
     });
-    if (!bench.current.has(to.article)) throw refused('gone', texts.articleNotSuppliers);
+    if (!bench.current.has(to.article)) throw refused('gone', '', texts.articleNotSuppliers);
     const judged = judgeFor(row, to.article, bench);
     return { before: row, after: { ...judged, wanted: judged.verdict !== 'refused' } };
   },

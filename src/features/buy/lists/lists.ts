@@ -1,22 +1,19 @@
 import 'server-only';
 import { guessColumns, listMark, placesOf, type ListColumns } from '@/core/price-list';
 import type { DecimalMark } from '@/core/quantity';
-import { refuse, type Outcome } from '@/core/trouble';
+import { type Outcome } from '@/core/trouble';
 import { importBody, importById, type PriceImport } from '@/db/buying/price-lists';
 import { database } from '@/server/database';
-import { Refused } from '@/server/door';
+import { refused } from '@/server/door';
 import { standingKitchen } from '@/server/kitchen';
 import { readTable, type ListTable } from './file';
 import * as texts from './texts';
 
 export const USUAL_ODD_SHARE = 0.15;
 
-export const refused = (code: string, message: string): Refused =>
-  new Refused(refuse(code, '', message).trouble);
-
 export async function mustFind(kitchenId: string, importId: string): Promise<PriceImport> {
   const found = await importById(database(), kitchenId, importId);
-  if (!found) throw refused('gone', texts.priceListNoLonger);
+  if (!found) throw refused('gone', '', texts.priceListNoLonger);
   return found;
 }
 
@@ -27,7 +24,7 @@ export async function mustBeOpen(
   states: readonly PriceImport['state'][],
 ): Promise<PriceImport> {
   const found = await mustFind(kitchenId, importId);
-  if (!states.includes(found.state)) throw refused('too-late', texts.listDecidedAlready);
+  if (!states.includes(found.state)) throw refused('too-late', '', texts.listDecidedAlready);
   return found;
 }
 

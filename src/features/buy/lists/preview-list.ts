@@ -7,10 +7,10 @@ import { importBody, rememberColumns, setImport } from '@/db/buying/price-lists'
 import { clearRows, insertListRows } from '@/db/buying/price-list-rows';
 import { readKitchenForDay } from '@/db/kitchen/read-kitchen';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { declare, Refused, refused } from '@/server/door';
 import { readTable, type ListTable } from './file';
 import { breathe, startJob } from './jobs';
-import { markOf, mustBeOpen, refused } from './lists';
+import { markOf, mustBeOpen } from './lists';
 import { previewContext, previewRows } from './preview';
 import { LOOK } from './wire';
 import * as texts from './texts';
@@ -36,20 +36,20 @@ export function previewRequest(
 ): ListPreview {
   const { mark, ...words } = asked.columns;
   const places = placesOf(asked.table.heads, words);
-  if (places.price === undefined) throw refused('no-price-column', texts.whichColumnPriceChoose);
+  if (places.price === undefined) throw refused('no-price-column', '', texts.whichColumnPriceChoose);
   if (places.code === undefined && places.name === undefined)
-    throw refused('no-name-column', texts.whichColumnSaysWhat);
+    throw refused('no-name-column', '', texts.whichColumnSaysWhat);
   const told = mark ?? markOf(asked.table, places.price);
-  if (!told) throw refused('mark-unclear', texts.pricesDoNotShow);
+  if (!told) throw refused('mark-unclear', '', texts.pricesDoNotShow);
   return { ...asked, columns: { ...asked.columns, mark: told }, places, mark: told };
 }
 
 function oddTyped(typed: string): number {
   const share = readPct(typed, '.', 'share');
-  if (!share.ok) throw refused('share-unread', share.trouble.message);
+  if (!share.ok) throw refused('share-unread', '', share.trouble.message);
   const odd = share.value / 100;
   if (!(odd > 0 && odd <= 10))
-    throw refused('share-out-of-range', texts.shareCannotAbove0(Math.round(odd * 100)));
+    throw refused('share-out-of-range', '', texts.shareCannotAbove0(Math.round(odd * 100)));
   return odd;
 }
 
@@ -59,10 +59,10 @@ export const previewList = declare({
   role: 'manager',
   moves: 'nothing that is costed',
   async look({ id, on, odd, columns }, { who, today }) {
-    if (on === '') throw refused('no-day', texts.fromWhichDayDo);
+    if (on === '') throw refused('no-day', '', texts.fromWhichDayDo);
     const found = await mustBeOpen(who.kitchenId, id, ['columns', 'preview']);
     const latest = shiftDay(today, DAYS_AHEAD);
-    if (on > latest) throw refused('too-far-ahead', texts.pricesFromMostDays(on, DAYS_AHEAD, latest));
+    if (on > latest) throw refused('too-far-ahead', '', texts.pricesFromMostDays(on, DAYS_AHEAD, latest));
     const oddShare = oddTyped(odd);
     const table = await readTable(await importBody(database(), who.kitchenId, id));
     if (!table.ok) throw new Refused(table.trouble);

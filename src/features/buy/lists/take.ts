@@ -2,13 +2,13 @@ import 'server-only';
 import { createHash } from 'node:crypto';
 import { dayIn } from '@/core/day';
 import type { ListColumns } from '@/core/price-list';
-import { Refused, declare, type Looking, type Writing } from '@/server/door';
+import { Refused, declare, type Looking, type Writing, refused } from '@/server/door';
 import { newId } from '@/db/mapping/ids';
 import { acceptedTwin, insertImport, setImport } from '@/db/buying/price-lists';
 import { database } from '@/server/database';
 import { fetchList } from './fetch-list';
 import { readTable } from './file';
-import { refused, isSettled, USUAL_ODD_SHARE } from './lists';
+import { isSettled, USUAL_ODD_SHARE } from './lists';
 import { previewRequest, startPreview, type ListPreview } from './preview-list';
 import { FETCH, TAKE } from './wire';
 import * as texts from './texts';
@@ -31,13 +31,13 @@ async function readyToTake(
   bytes: Buffer,
 ): Promise<Ready> {
   const known = (await state()).suppliers.find((s) => s.id === supplier);
-  if (!known) throw refused('no-supplier', texts.whoseListChooseSupplier);
+  if (!known) throw refused('no-supplier', '', texts.whoseListChooseSupplier);
   const table = await readTable(bytes);
   if (!table.ok) throw new Refused(table.trouble);
   const sha256 = createHash('sha256').update(bytes).digest('hex');
   const twin = await acceptedTwin(database(), who.kitchenId, supplier, sha256);
   if (twin)
-    throw refused('list-twice', texts.listAcceptedNothingNew(dayIn(who.zone, new Date(twin.acceptedAt))));
+    throw refused('list-twice', '', texts.listAcceptedNothingNew(dayIn(who.zone, new Date(twin.acceptedAt))));
   const id = newId();
   const columns = known.columns && isSettled(table.value, known.columns);
   const looking =
@@ -87,7 +87,7 @@ export const takeFetched = declare({
   moves: 'nothing that is costed',
   async look({ supplier }, looking) {
     const known = (await looking.state()).suppliers.find((s) => s.id === supplier);
-    if (!known?.priceList) throw refused('no-address', texts.supplierNoAddressList);
+    if (!known?.priceList) throw refused('no-address', '', texts.supplierNoAddressList);
     const got = await fetchList(known.priceList);
     if (!got.ok) throw new Refused(got.trouble);
     return readyToTake(looking, supplier, got.value.name, got.value.bytes);

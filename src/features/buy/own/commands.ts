@@ -11,7 +11,7 @@ import { patchPhysics, setIngredient } from '@/db/buying/larder-edits';
 import { insertArticles, insertIngredients } from '@/db/buying/larder-rows';
 import { archivedWithIngredient, recordName, nowOf, putPlate, putRecipe, putSupplier } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { listNames, newLarderName, uniqueName } from '@/server/unique-name';
 import {
   FIRST_PRICE,
@@ -25,9 +25,6 @@ import {
 } from './wire';
 import { SUPPLIER_NAMED } from '../suppliers/names';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
   none: texts.whatCalledKitchen,

@@ -1,16 +1,12 @@
 import 'server-only';
-import { refuse } from '@/core/trouble';
 import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putSupplier } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { declare, refused } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { SUPPLIER_NAMED } from './names';
 import { SUPPLIER, SUPPLIER_AWAY } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const HTTP = /^https?:\/\/[^\s/]+/;
 

@@ -4,9 +4,8 @@ import type { KitchenState } from '@/core/kitchen-state';
 import type { HouseRules } from '@/core/kitchen-file';
 import { readPct } from '@/core/larder';
 import { STRAINERS } from '@/core/pot';
-import { refuse } from '@/core/trouble';
 import { setSettings, settingsOf, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { listNames } from '@/server/unique-name';
 import { markOf } from './mark';
 import { settingsTyped } from './typed';
@@ -19,12 +18,10 @@ function share(typed: string, path: string, mark: '.' | ','): number | null {
   const read = readPct(typed, mark, 'share');
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= 100))
-    throw new Refused(
-      refuse('share-out-of-range', path, texts.cannotFrom0100(read.value), {
-        value: read.value,
-        limit: read.value > 100 ? 100 : 0,
-      }).trouble,
-    );
+    throw refused('share-out-of-range', path, texts.cannotFrom0100(read.value), {
+      value: read.value,
+      limit: read.value > 100 ? 100 : 0,
+    });
   return read.value;
 }
 
@@ -38,13 +35,11 @@ function mustNotMiss({ recipes, kitchen }: KitchenState, rules: HouseRules | nul
     const users = recipes.filter((r) => r.steps.some((s) => s.do === 'strain' && s.through === name));
     const one = users.length === 1;
     if (users.length > 0)
-      throw new Refused(
-        refuse(
-          'in-use',
-          'strainers',
-          texts.strainedThroughWriteDifferently(listNames(users.map((u) => u.name)), one, name),
-          { value: users.length, limit: 0 },
-        ).trouble,
+      throw refused(
+        'in-use',
+        'strainers',
+        texts.strainedThroughWriteDifferently(listNames(users.map((u) => u.name)), one, name),
+        { value: users.length, limit: 0 },
       );
   }
 }

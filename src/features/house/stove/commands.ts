@@ -6,16 +6,13 @@ import { refuse, type Trouble } from '@/core/trouble';
 import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putHob, putRecipe, putVessel } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { hobTyped, vesselTyped } from './typed';
 import { HOB, STOVE_AWAY, VESSEL, type HobTyped, type VesselTyped } from './wire';
 import * as texts from './texts';
 
 type Hob = KitchenFile['hobs'][number];
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 /** A figure of a form within its limits; every one that is wrong is told where it stands. */
 class Reader {

@@ -2,18 +2,14 @@ import 'server-only';
 import type { WrittenMenu } from '@/core/kitchen-file';
 import type { KitchenState } from '@/core/kitchen-state';
 import { readNumber } from '@/core/quantity';
-import { refuse } from '@/core/trouble';
 import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putMenu } from '@/db/archive';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { uniqueName } from '@/server/unique-name';
 import { menuTyped } from './typed';
 import { MENU, MENU_AWAY } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 const NAMED = {
   none: texts.whatMenuCalled,

@@ -1,14 +1,14 @@
 import 'server-only';
 import type { KitchenCosting } from '@/core/costing';
 import { mannerIn, yieldOn, type WrittenTrial } from '@/core/kitchen-file';
-import { refuse, type Trouble } from '@/core/trouble';
+import { type Trouble } from '@/core/trouble';
 import { applyTrials, type TrialResult } from '@/core/trials';
 import { addQuote, addYield } from '@/db/edits';
 import { setKitchenTrim } from '@/db/buying/larder-edits';
 import { bumpVersion, setArchived, putPlate, putRecipe } from '@/db/archive';
 import { readTrayRows } from '@/db/recipes/trays';
 import { database } from '@/server/database';
-import { declare, Refused, type Writing } from '@/server/door';
+import { Refused, declare, refused, type Writing } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
 import { may } from '@/server/roles';
 import { plateMissing } from './queries';
@@ -24,8 +24,6 @@ interface Done {
   readonly write: (writing: Writing) => Promise<void>;
 }
 
-const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
-
 /** Prices that are tried: a quote of today for the article that each is costed from. */
 function pricesDone({ supplies, day }: KitchenCosting, { times }: TrialResult): Done[] {
   return [...times].flatMap(([id, by]): Done[] => {
@@ -33,7 +31,7 @@ function pricesDone({ supplies, day }: KitchenCosting, { times }: TrialResult): 
     const price = supply?.price;
     if (!supply || !price || by === 1) return [];
     if (price.basis.by !== 'latest')
-      throw refused('not-a-quote', texts.costedNewQuoteWould(supply.ingredient.name, price.basis.by));
+      throw refused('not-a-quote', '', texts.costedNewQuoteWould(supply.ingredient.name, price.basis.by));
     const text = price.packPrice.times(by).toFixed(4);
     return [
       {
@@ -161,7 +159,7 @@ export const apply = declare({
   },
   async look({ id }, { costed, who }) {
     const tray = (await readTrayRows(database(), who.kitchenId)).find((t) => t.id === id);
-    if (!tray) throw refused('gone', texts.whatIfDeletedOr);
+    if (!tray) throw refused('gone', '', texts.whatIfDeletedOr);
     const kitchen = await costed();
     const { costing } = kitchen;
     const tried = applyTrials(costing, tray.trials);
@@ -173,17 +171,17 @@ export const apply = declare({
       (past) => ({ ...past, times: (ingredient) => tried.times.get(ingredient) ?? 1 }),
     );
     const lost = plateMissing(costing, then);
-    if (lost !== undefined) throw refused('lost', texts.removeFromWhatIf(lost));
+    if (lost !== undefined) throw refused('lost', '', texts.removeFromWhatIf(lost));
     const settings = settingsDone(costing, tried);
     if (settings.length > 0 && !may(who.role, 'manager'))
-      throw refused('not-allowed', texts.onlyManagerCanChange);
+      throw refused('not-allowed', '', texts.onlyManagerCanChange);
     const done = [
       ...settings,
       ...pricesDone(costing, tried),
       ...yieldsDone(costing, tray.trials),
       ...cookedDone(costing, tried),
     ];
-    if (done.length === 0) throw refused('nothing', texts.nothingWhatIfWould);
+    if (done.length === 0) throw refused('nothing', '', texts.nothingWhatIfWould);
     return { done, name: tray.name };
   },
   async write(writing, { id }, { done, name }) {

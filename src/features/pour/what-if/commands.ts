@@ -1,17 +1,14 @@
 import 'server-only';
 import type { WrittenTray } from '@/core/kitchen-file';
-import { refuse } from '@/core/trouble';
 import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putTray } from '@/db/archive';
 import { readTrayRows } from '@/db/recipes/trays';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking } from '@/server/door';
+import { declare, refused, type Looking } from '@/server/door';
 import { uniqueName } from '@/server/unique-name';
 import { apply } from './applying';
 import { TRAY, TRAY_AWAY } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, message: string): Refused => new Refused(refuse(code, '', message).trouble);
 
 const NAMED = {
   none: texts.whatWhatIfCalled,
@@ -37,7 +34,7 @@ const keep = declare({
   async look({ id, name, trials }, looking) {
     const here = await traysHere(looking);
     const row = here.find((t) => t.id === id);
-    if (id !== null && !row) throw refused('gone', texts.whatIfDeletedOr);
+    if (id !== null && !row) throw refused('gone', '', texts.whatIfDeletedOr);
     const before: WrittenTray | null = row ? { id: row.id, name: row.name, trials: row.trials } : null;
     const after: WrittenTray = {
       id: id ?? newId(),
@@ -59,10 +56,11 @@ const away = declare({
   async look({ id, away: gone }, looking) {
     const here = await traysHere(looking);
     const there = here.some((t) => t.id === id);
-    if (gone !== there) throw refused('gone', gone ? texts.whatIfDeletedAlready : texts.whatIfAlreadyHere);
+    if (gone !== there)
+      throw refused('gone', '', gone ? texts.whatIfDeletedAlready : texts.whatIfAlreadyHere);
     if (gone) return { before: { away: false }, after: { away: true } };
     const now = await nowOf(database(), 'tray', looking.who.kitchenId, id);
-    if (!now) throw refused('gone', texts.noSuchWhatIf);
+    if (!now) throw refused('gone', '', texts.noSuchWhatIf);
     uniqueName(here, now.name, NAMED, id);
     return { before: { away: true }, after: { away: false } };
   },

@@ -9,7 +9,7 @@ import { newId } from '@/db/mapping/ids';
 import { insertIngredients } from '@/db/buying/larder-rows';
 import { testDeliveries, dropTest, insertTests, writeTest } from '@/db/cooking/yield-tests';
 import { database } from '@/server/database';
-import { declare, Refused, type Looking } from '@/server/door';
+import { Refused, declare, refused, type Looking } from '@/server/door';
 import { newLarderName } from '@/server/unique-name';
 import { learnedAtOnce, writeProposal } from '../accept';
 import { testResults } from '../test-results';
@@ -17,7 +17,7 @@ import { FIRST_PARTS } from '../words';
 import { APART, BEGIN, BY_PRODUCT, DROP, FINISH, SAVE, type TestTyped, type TheirTest } from './wire';
 import * as texts from './texts';
 
-const gone = (): Refused => new Refused(refuse('gone', '', texts.testNoLongerBench).trouble);
+const gone = (): Refused => refused('gone', '', texts.testNoLongerBench);
 
 /** Every test, with the state its ingredients stand in. */
 async function benchOf(looking: Looking) {
@@ -72,9 +72,7 @@ async function typedOnto(
   );
   if (read.success) return read.data;
   const issue = read.error.issues[0];
-  throw new Refused(
-    refuse('bad-test', issue?.path.join('.') ?? '', texts.couldNotRead(issue?.message ?? '')).trouble,
-  );
+  throw refused('bad-test', issue?.path.join('.') ?? '', texts.couldNotRead(issue?.message ?? ''));
 }
 
 /** Puts an ingredient on the bench: an open test of its newest delivery, with whoever begins it. */
@@ -85,7 +83,7 @@ const begin = declare({
   async look({ ingredient }, { state, who, at, today }) {
     const here = await state();
     if (!here.ingredients.some((i) => i.id === ingredient))
-      throw new Refused(refuse('gone', '', texts.ingredientNoLongerLarder).trouble);
+      throw refused('gone', '', texts.ingredientNoLongerLarder);
     const [newest] = await testDeliveries(database(), who.kitchenId, ingredient, 1);
     const test: WrittenTest = {
       id: newId(),
@@ -214,8 +212,7 @@ function startingPoint(like: string) {
   const wanted = like.trim().toLowerCase();
   if (wanted === '') return undefined;
   const row = [...referenceLarder().values()].find((r) => r.name.toLowerCase() === wanted);
-  if (!row)
-    throw new Refused(refuse('unknown-like', 'like', texts.notLarderChooseStarting(like.trim())).trouble);
+  if (!row) throw refused('unknown-like', 'like', texts.notLarderChooseStarting(like.trim()));
   return row;
 }
 

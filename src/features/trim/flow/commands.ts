@@ -1,17 +1,14 @@
 import 'server-only';
 import { mannerIn, weigh } from '@/core/kitchen-file';
 import { readNumber } from '@/core/quantity';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { setBatchesAWeek } from '@/db/edits';
 import { newId } from '@/db/mapping/ids';
 import { setIngredient } from '@/db/buying/larder-edits';
 import { bookWaste } from '@/db/cooking/wastes';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { BATCHES, TAKEN, WASTE } from './wire';
 import * as texts from './texts';
-
-const refused = (code: string, path: string, message: string, numbers?: Record<string, number>): Refused =>
-  new Refused(refuse(code, path, message, numbers).trouble);
 
 /** A recipe is hardly cooked more often than this in a week; beyond it a figure has slipped. */
 const MOST_BATCHES = 500;

@@ -2,9 +2,9 @@ import 'server-only';
 import { priceText, readPrice } from '@/core/larder';
 import { priceAfterTrim } from '@/core/knife';
 import type { DecimalMark } from '@/core/quantity';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { setKitchenTrim } from '@/db/buying/larder-edits';
-import { declare, Refused } from '@/server/door';
+import { Refused, declare, refused } from '@/server/door';
 import { schoolRows } from './queries';
 import { trimmingTyped } from './typed';
 import { TRIMMING } from './wire';
@@ -23,7 +23,7 @@ function scaleAt(typed: string): string | null {
   if (text === '') return null;
   const url = text.length <= 300 && URL.canParse(text) ? new URL(text) : undefined;
   if (url && /^https?:$/.test(url.protocol)) return url.href;
-  throw new Refused(refuse('bad-address', 'scale', texts.noAddressScaleShould(text.slice(0, 60))).trouble);
+  throw refused('bad-address', 'scale', texts.noAddressScaleShould(text.slice(0, 60)));
 }
 
 /** Sets the kitchen's school and the rest of how it trims; refused where some ingredient cannot bear it, naming it. */

@@ -3,16 +3,16 @@ import { priceText, readPct, readPrice } from '@/core/larder';
 import { priceBeforeTrim, type Supply } from '@/core/prices';
 import { priceAfterTrim } from '@/core/knife';
 import type { DecimalMark } from '@/core/quantity';
-import { refuse, under } from '@/core/trouble';
+import { under } from '@/core/trouble';
 import { setIngredient } from '@/db/buying/larder-edits';
 import { leaveOut } from '@/db/cooking/yield-tests';
-import { declare, Refused, type Looking } from '@/server/door';
+import { Refused, declare, refused, type Looking } from '@/server/door';
 import { learnedAtOnce, proposalFrom, writeProposal } from '../accept';
 import { testResults } from '../test-results';
 import { ACCEPT, COMES_OFF, LEARN_FROM, LEFT_OUT, TRIM } from './wire';
 import * as texts from './texts';
 
-const gone = (): Refused => new Refused(refuse('gone', '', texts.ingredientNoLongerLarder).trouble);
+const gone = (): Refused => refused('gone', '', texts.ingredientNoLongerLarder);
 
 /** An ingredient at the version seen; nothing of the other side is shown, the page is read anew. */
 const ONE_INGREDIENT = {
@@ -49,7 +49,7 @@ const acceptLearned = declare({
     const { costing, supply, tests } = await learning(looking, id);
     const proposal = proposalFrom(costing, supply.ingredient, tests);
     if (!proposal || JSON.stringify(proposal) !== proposed)
-      throw new Refused(refuse('other-proposal', '', texts.testsSaySomethingElse).trouble);
+      throw refused('other-proposal', '', texts.testsSaySomethingElse);
     return { costing, proposal };
   },
   async write({ sql, kitchenId, at }, { id }, { costing, proposal }) {
@@ -66,7 +66,7 @@ const setLearnFrom = declare({
   async look({ id, season, supplier }, looking) {
     const { costing, supply, tests } = await learning(looking, id);
     if (supplier && !costing.state.suppliers.some((s) => s.id === supplier))
-      throw new Refused(refuse('gone', 'supplier', texts.supplierNoLonger).trouble);
+      throw refused('gone', 'supplier', texts.supplierNoLonger);
     const then = {
       ...supply.ingredient,
       learnFrom: { season: season ?? undefined, supplier: supplier ?? undefined },
@@ -95,12 +95,10 @@ function takenTyped(typed: string | null, mark: DecimalMark): number | null {
   const taken = readPct(typed, mark);
   if (!taken.ok) throw new Refused(under('taken', taken.trouble));
   if (!(taken.value >= 0 && taken.value <= 100))
-    throw new Refused(
-      refuse('taken-out-of-range', 'taken', texts.takenCannotBetween0(taken.value), {
-        value: taken.value,
-        limit: 100,
-      }).trouble,
-    );
+    throw refused('taken-out-of-range', 'taken', texts.takenCannotBetween0(taken.value), {
+      value: taken.value,
+      limit: 100,
+    });
   return taken.value;
 }
 
@@ -134,13 +132,11 @@ const setTrim = declare({
     });
     const paid = priceBeforeTrim(supply);
     if (written !== null && paid !== undefined && value > paid)
-      throw new Refused(
-        refuse(
-          'set-value-over-price',
-          'setValue',
-          texts.stockTrimPerKilo(value.toFixed(2), supply.ingredient.name, paid.toFixed(2)),
-          { value, limit: paid },
-        ).trouble,
+      throw refused(
+        'set-value-over-price',
+        'setValue',
+        texts.stockTrimPerKilo(value.toFixed(2), supply.ingredient.name, paid.toFixed(2)),
+        { value, limit: paid },
       );
     return { supply, setting: { trim: { school, setValuePerKg: written, takenPct: taken } } };
   },
@@ -187,14 +183,12 @@ const LONGEST_REASON = 200;
 
 function reasonTyped(why: string | null): string | null {
   const reason = why?.trim() ?? null;
-  if (reason === '') throw new Refused(refuse('no-reason', 'why', texts.whyDoesNotCount).trouble);
+  if (reason === '') throw refused('no-reason', 'why', texts.whyDoesNotCount);
   if (reason !== null && reason.length > LONGEST_REASON)
-    throw new Refused(
-      refuse('reason-too-long', 'why', texts.reasonMostCharacters(LONGEST_REASON, reason.length), {
-        value: reason.length,
-        limit: LONGEST_REASON,
-      }).trouble,
-    );
+    throw refused('reason-too-long', 'why', texts.reasonMostCharacters(LONGEST_REASON, reason.length), {
+      value: reason.length,
+      limit: LONGEST_REASON,
+    });
   return reason;
 }
 
@@ -206,7 +200,7 @@ const setLeftOut = declare({
     const { costing } = await looking.costed();
     const { tests } = await testResults(looking.who.kitchenId, costing);
     const test = tests.find((t) => t.id === id && t.state === 'kept');
-    if (!test) throw new Refused(refuse('gone', '', texts.testNoLonger).trouble);
+    if (!test) throw refused('gone', '', texts.testNoLonger);
     const reason = reasonTyped(why);
     const leftOut =
       reason === null ? undefined : { at: looking.at.toISOString(), by: looking.who.person.id, why: reason };

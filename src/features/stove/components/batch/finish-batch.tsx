@@ -123,7 +123,7 @@ function Portions({
         {texts.plannedSizeMl(ml > 0 ? Math.floor(ml / size + 1e-9) : 0, bare(size, 0))}
         {each !== undefined && (
           <>
-            {texts.soItWas} <b className={odd ? 'hot' : undefined}>{texts.mlEach(bare(each, 0))}</b>
+            {texts.thatIs} <b className={odd ? 'hot' : undefined}>{texts.mlEach(bare(each, 0))}</b>
           </>
         )}
         {odd ? texts.countedRight : '.'}

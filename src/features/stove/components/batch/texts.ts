@@ -115,7 +115,7 @@ export const portionsCannotWholeOnes = (said: string, mostPortions: number): str
 export const portionsServedIfCounted = 'Portions served, if counted';
 export const plannedSizeMl = (floor: number, bare: string): string =>
   `At the planned size: ${floor} of ${bare} ml`;
-export const soItWas = '; as planned';
+export const thatIs = '; that is';
 export const mlEach = (bare: string): string => `${bare} ml each`;
 export const countedRight = ': was it counted right?';
 
