@@ -242,7 +242,7 @@ test('what no pot takes returns to the usable part, by as much as is left over',
   await expect(leek).toContainText('Trout-frame fumet');
   await expect(page.getByRole('heading', { name: /^Nobody takes it/ })).toBeVisible();
   await page.waitForLoadState('networkidle');
-  const counted = leek.getByRole('button', { name: /^Go by \d+ %$/ });
+  const counted = leek.getByRole('button', { name: /^Use \d+ %$/ });
   await keeps(page, 'ingredient.trim-taken', () => counted.click());
   await expect(leek).toContainText('of its cost returns to the usable part');
   await keeps(page, 'recipe.batches', async () => {

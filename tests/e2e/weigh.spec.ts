@@ -169,7 +169,7 @@ test('in which pot: another is added, one left out, and asked again', async ({ p
   await page.getByRole('button', { name: 'Leave Stockpot 36 l out' }).click();
   await page.getByRole('button', { name: 'Leave Bratt pan 60 l out' }).click();
   await page.getByRole('button', { name: 'Ask', exact: true }).click();
-  await expect(page.getByText('Two pots have to stand beside each other.')).toBeVisible();
+  await expect(page.getByText('Choose two pots to compare.')).toBeVisible();
   await page.getByLabel('Another pot').selectOption('Stockpot 36 l');
   await page.getByRole('button', { name: 'Ask', exact: true }).click();
   await page.waitForURL(/\/weigh\/ask/);

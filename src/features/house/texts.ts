@@ -1,15 +1,6 @@
 /** What people read in house. */
 
 // cups.ts
-export const n1UsCup = '1 us cup';
-export const n1UsTbsp = '1 us tbsp';
-export const n1UsTsp = '1 us tsp';
-export const n1UsPint = '1 us pint';
-export const n1UsQuart = '1 us quart';
-export const n1UsGallon = '1 us gallon';
-export const n1ImpPint = '1 imp pint';
-export const n1ImpQuart = '1 imp quart';
-export const n1ImpGallon = '1 imp gallon';
 export const americanCup237Ml = 'American: a cup is 237 ml, a pint 473 ml, a gallon 3.785 l';
 export const imperialCup284Ml = 'Imperial: a cup is 284 ml, a pint 568 ml, a gallon 4.546 l';
 export const metricCup250Ml = 'Metric: a cup is 250 ml, a tablespoon 15 ml; pints and gallons are asked for';

@@ -4,7 +4,6 @@ import { MODEL_LINES, type WrittenStep } from '@/core/verbs';
 import type { Outcome } from '@/core/trouble';
 import { searcher } from '@/search';
 import type { SheetNames } from './names';
-import * as texts from './texts';
 
 /** Lines offered at once: what one sees without reading a list. */
 const MOST = 7;
@@ -28,13 +27,13 @@ function thingsIn(names: SheetNames): Thing[] {
       .map(({ id, name }) => ({ id: `r ${id}`, name, by: LITRES })),
     ...(names.parts ?? []).map(({ id, part }, i) => ({
       id: `p${i} ${id}`,
-      name: texts.ofText(part, recipes.get(id) ?? ''),
+      name: `${part} of ${recipes.get(id) ?? ''}`,
       by: [],
     })),
-    ...names.recipes.map(({ id, name }) => ({ id: `l ${id}`, name: texts.lastBatch(name), by: LITRES })),
+    ...names.recipes.map(({ id, name }) => ({ id: `l ${id}`, name: `last batch of ${name}`, by: LITRES })),
     ...names.ingredients.map(({ id, name }, i) => ({
       id: `t${i} ${id}`,
-      name: texts.stockTrim(name),
+      name: `stock trim of ${name}`,
       by: [],
     })),
   ];

@@ -92,26 +92,17 @@ export const underOwnFat = 'Under its own fat';
 export const onlyJuices = 'Only the juices';
 export const labourIfNotUsual = 'Labour, if not as usual';
 
-// suggest.ts
-export const ofText = (part: string, recipes: string): string => `${part} of ${recipes}`;
-export const lastBatch = (name: string): string => `last batch of ${name}`;
-export const stockTrim = (name: string): string => `stock trim of ${name}`;
-
 // warning-fixes.ts
-export const kgG = (g: string): string => `${g} kg`;
 export const putLess = (litres: string): string => `Put ${litres} less in`;
 export const take = (name: string): string => `Take the ${name}`;
 export const putWaterAfter = (litres: string): string => `Put ${litres} of water in after it`;
 export const takeFatOffBefore = 'Take the fat off before that';
 export const putLid = 'Put the lid on';
-export const min = (minutes: number): string => `${minutes} min`;
 export const cookMin = (minutes: number): string => `Cook it ${minutes} min`;
 export const putWaterBefore = (litres: string): string => `Put ${litres} of water in before it`;
 export const leaveOut = (grams: string): string => `Leave ${grams} of it out`;
 export const drainBefore = 'Drain it before';
 export const keepBareSimmer = 'Keep it at a bare simmer';
-export const combine = (name: string): string => `combine with ${name}`;
 export const combineName = (name: string): string => `Combine with the ${name}`;
-export const returnPieces = 'return the pieces';
 export const returnPiecesUpper = 'Return the pieces';
 export const stand = (name: string): string => `Stand it on ${name}`;

@@ -28,7 +28,7 @@ export interface FixTried {
 
 const litres = (ml: number): string => `${(ml / 1000).toFixed(ml < 995 ? 2 : 1)} l`;
 const grams = (g: number): string =>
-  g >= 995 ? texts.kgG((g / 1000).toFixed(2)) : `${g.toFixed(g < 20 ? 1 : 0)} g`;
+  g >= 995 ? `${(g / 1000).toFixed(2)} kg` : `${g.toFixed(g < 20 ? 1 : 0)} g`;
 /** A little more than what is wanted, so that rounding does not leave it just short. */
 const AMPLY = 1.02;
 
@@ -86,7 +86,7 @@ const shorter: Tries = (c) => {
   const minutes = Math.floor(c.value * 60 * 0.9);
   return [
     { draft: withStep(c, c.i, { ...c.step, lid: 'on' }), words: texts.putLid },
-    { draft: withStep(c, c.i, { ...c.step, time: texts.min(minutes) }), words: texts.cookMin(minutes) },
+    { draft: withStep(c, c.i, { ...c.step, time: `${minutes} min` }), words: texts.cookMin(minutes) },
   ];
 };
 
@@ -106,10 +106,10 @@ const TRIES: Readonly<Record<Warning['cure']['do'], Tries>> = {
   'cook shorter': shorter,
   combine: (c) =>
     (c.pot.run.rows[c.at]?.aside.vessels ?? []).map(({ vessel: { name } }) => ({
-      draft: withLine(c, c.i + 1, texts.combine(name)),
+      draft: withLine(c, c.i + 1, `combine with ${name}`),
       words: texts.combineName(name),
     })),
-  return: (c) => [{ draft: withLine(c, c.i + 1, texts.returnPieces), words: texts.returnPiecesUpper }],
+  return: (c) => [{ draft: withLine(c, c.i + 1, 'return the pieces'), words: texts.returnPiecesUpper }],
   'stronger hob': (c) =>
     c.hobs
       .filter((h) => h.id !== c.draft.hob && (h.netKw ?? Infinity) >= c.value)

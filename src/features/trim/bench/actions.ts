@@ -21,7 +21,7 @@ export const tare = serverQuery(
     of: z.tuple([]),
     otherwise: {
       ok: false,
-      message: texts.onlyWhoMayWeigh,
+      message: texts.onlyCookOrManager,
     },
   },
   async (who): Promise<Tared> => {

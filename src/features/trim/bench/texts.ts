@@ -8,7 +8,7 @@ export const kg = (on: string, supplierName: string, number: string, g: string):
 export const testParts = (count: number): string => `a test of ${count} parts`;
 
 // commands.ts
-export const testNoLongerBench = 'This test is no longer on the bench: somebody has dropped it.';
+export const testNoLongerBench = 'This test is no longer on the bench: somebody has discarded it.';
 export const testFinishedWhatSays =
   'This test is finished: what it says stays as it was weighed. Leave it out, or make another.';
 export const couldNotRead = (message: string): string => `This could not be read: ${message}.`;
@@ -21,5 +21,5 @@ export const kitchenAlreadyGiveWhat = (twin: string, name: string): string =>
   `“${twin}” is in the kitchen already. Give what comes off ${name} a name of its own.`;
 
 // actions.ts
-export const onlyWhoMayWeigh = 'Only who may weigh may set the scale to nothing: a cook or a manager.';
+export const onlyCookOrManager = 'Only a cook or a manager can tare the scale.';
 export const kitchenNoScaleType = 'This kitchen has no scale: type the weights.';

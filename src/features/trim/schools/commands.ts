@@ -23,7 +23,7 @@ function scaleAt(typed: string): string | null {
   if (text === '') return null;
   const url = text.length <= 300 && URL.canParse(text) ? new URL(text) : undefined;
   if (url && /^https?:$/.test(url.protocol)) return url.href;
-  throw refused('bad-address', 'scale', texts.noAddressScaleShould(text.slice(0, 60)));
+  throw refused('bad-address', 'scale', texts.notAddressScaleShould(text.slice(0, 60)));
 }
 
 /** Sets the kitchen's school and the rest of how it trims; refused where some ingredient cannot bear it, naming it. */

@@ -49,7 +49,7 @@ const acceptLearned = declare({
     const { costing, supply, tests } = await learning(looking, id);
     const proposal = proposalFrom(costing, supply.ingredient, tests);
     if (!proposal || JSON.stringify(proposal) !== proposed)
-      throw refused('other-proposal', '', texts.testsSaySomethingElse);
+      throw refused('other-proposal', '', texts.testsChangedSinceYou);
     return { costing, proposal };
   },
   async write({ sql, kitchenId, at }, { id }, { costing, proposal }) {

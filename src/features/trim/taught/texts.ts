@@ -2,8 +2,8 @@
 
 // commands.ts
 export const ingredientNoLongerLarder = 'This ingredient is no longer in the larder.';
-export const testsSaySomethingElse =
-  'The tests say something else than when you looked: somebody has finished one, or left one out. Look again.';
+export const testsChangedSinceYou =
+  'The tests have changed since you looked: somebody has finished one, or left one out. Look again.';
 export const supplierNoLonger = 'This supplier is no longer there.';
 export const takenCannotBetween0 = (value: number): string =>
   `${value} % taken cannot be: between 0 and 100 %.`;

@@ -55,7 +55,7 @@ export function SaveQuestion({ page, close }: Of) {
           {...{ form: keeping.form, name: 'name', label: texts.whatQuestionCalledUpper }}
           autoFocus
         />
-        <p className="quiet small-line m-0">{texts.askedAgainWheneverSomebody}</p>
+        <p className="quiet small-line m-0">{texts.calculatedAgainWheneverSomebody}</p>
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>
@@ -169,9 +169,9 @@ export function EditQuestion({ page, close }: Of) {
 
 /** What a question lacks before it can be asked. */
 function tooFew(asks: WrittenAsks): string | undefined {
-  if (asks.of === 'pot') return asks.vessels.length < 2 ? texts.twoPotsStandBeside : undefined;
+  if (asks.of === 'pot') return asks.vessels.length < 2 ? texts.chooseTwoPotsCompare : undefined;
   const list = asks.of === 'sheets' ? asks.with : listOf(asks);
-  return list?.length === 0 ? texts.somethingLayBeside : undefined;
+  return list?.length === 0 ? texts.chooseSomethingCompare : undefined;
 }
 
 type Ask<K extends WrittenAsks['of']> = Extract<WrittenAsks, { of: K }>;

@@ -47,7 +47,7 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
       <section aria-label={texts.howSure}>
         <h2>{texts.howSure}</h2>
         <p className="quiet" role="status">
-          {texts.drawingFiguresNotKnown(page.setup?.uncertain.length ?? 0)}
+          {texts.simulatingUncertainFigures(page.setup?.uncertain.length ?? 0)}
         </p>
       </section>
     );

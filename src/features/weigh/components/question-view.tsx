@@ -95,14 +95,14 @@ function leadOf({ asks, layers, ways }: QuestionPage): string {
   const counted = texts.counted(layerText(layers));
   if (asks.of !== 'base') return counted;
   const litres = ways[0]?.figures.litres.toFixed(1) ?? '';
-  return texts.manyLitresBodyOr(litres, asks.body, asks.saltPct, counted);
+  return texts.sameLitresBodyOr(litres, asks.body, asks.saltPct, counted);
 }
 
 /** The answer in a sentence: the cheapest way, and by how much. */
 function Answer({ page }: { readonly page: QuestionPage }) {
   const { money } = useFormatters();
   const { best, perL, ways, meets } = page;
-  if (best === undefined) return <p className="fs-5">{texts.noneTheseWhatAsked}</p>;
+  if (best === undefined) return <p className="fs-5">{texts.noneTheseMeetsRequest}</p>;
   const known = perL.flatMap((cost, i) => (cost === null || i === best || !meets[i] ? [] : [{ cost, i }]));
   const next = known.sort((a, b) => a.cost - b.cost)[0];
   return (

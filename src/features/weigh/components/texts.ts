@@ -30,14 +30,14 @@ export const whatQuestionCalled = 'What is the question called?';
 export const saveAnswer = 'Save this answer';
 export const saveQuestion = 'Save the question';
 export const whatQuestionCalledUpper = 'What the question is called';
-export const askedAgainWheneverSomebody =
-  'It is asked again whenever somebody looks, at the prices of that day. When the answer is another, managers are told as they arrive.';
+export const calculatedAgainWheneverSomebody =
+  'It is calculated again whenever somebody looks, at that day’s prices. If the answer changes, managers are told.';
 export const compared = 'Compared with';
 export const editQuestion = 'Edit the question';
 export const minutesBenchKiloTakes = 'Minutes at the bench that a kilo of it takes now';
 export const ask = 'Ask';
-export const twoPotsStandBeside = 'Two pots have to stand beside each other.';
-export const somethingLayBeside = 'There has to be something to lay beside it.';
+export const chooseTwoPotsCompare = 'Choose two pots to compare.';
+export const chooseSomethingCompare = 'Choose something to compare with.';
 export const besideEachOther = 'Beside each other';
 export const anotherPot = 'Another pot';
 export const anotherPotLower = 'another pot';
@@ -70,8 +70,8 @@ export const cheaper = (money: string, money2: string): string => `${money} to $
 export const fromCheaperDearer = (money: string, money2: string): string =>
   `from ${money} cheaper to ${money2} dearer`;
 export const howSure = 'How sure';
-export const drawingFiguresNotKnown = (count: number): string =>
-  `Drawing ${count} figures that are not known for sure …`;
+export const simulatingUncertainFigures = (count: number): string =>
+  `Simulating ${count} uncertain figures …`;
 export const n810CasesLitre = (first: string): string => `In 8 of 10 cases a litre with ${first} is`;
 export const than = (other: string): string => `than with ${other}.`;
 export const cheapestAll = 'is the cheapest of all in';
@@ -118,15 +118,15 @@ export const mmPerLitre = 'mm per litre';
 export const way = 'Way';
 export const showFewerColumns = 'Show fewer columns';
 export const showGelatinAlcoholTimes = 'Show gelatin, alcohol, times and fill';
-export const notWhatAskedToo = 'not what was asked for: too thin, or too salty';
+export const doesNotMeetRequest = 'does not meet the request: too thin, or too salty';
 
 // question-view.tsx
 export const sheet = (name: string): string => `the sheet of ${name}`;
 export const counted = (layerText: string): string => `${layerText} counted`;
-export const manyLitresBodyOr = (litres: string, body: number, saltPct: number, counted: string): string =>
-  `As many litres of it (${litres}), at body ${body} or more and ${saltPct} % salt or less; ${counted}`;
-export const noneTheseWhatAsked =
-  'None of these is what was asked for at a cost that is known: a price or a line is missing, or all are too thin or too salty.';
+export const sameLitresBodyOr = (litres: string, body: number, saltPct: number, counted: string): string =>
+  `The same litres (${litres}), at body ${body} or more and ${saltPct} % salt or less; ${counted}`;
+export const noneTheseMeetsRequest =
+  'None of these meets the request at a known cost: a price or a line is missing, or all are too thin or too salty.';
 export const cheapest = 'is the cheapest at';
 export const lessThan = 'less than';
 export const breakEvenPrice = 'Break-even price';

@@ -178,7 +178,7 @@ function WayName({
   const wanted = page.asks.of === 'base' ? page.asks.body : 0;
   const { figures: f } = way;
   const words = [
-    page.meets[i] || f.trouble !== undefined ? undefined : texts.notWhatAskedToo,
+    page.meets[i] || f.trouble !== undefined ? undefined : texts.doesNotMeetRequest,
     layersIn(f.perL, money),
     endWords(way, bare, wanted),
     way.note,

@@ -143,7 +143,7 @@ function NoMovement({ page }: { readonly page: IngredientPage }) {
           <Link prefetch={false} href={`/trim/${page.comesOff.id}`}>
             {page.comesOff.name}
           </Link>
-          {texts.costsWhatOnesSchool}
+          {texts.costsWhatIngredientsTrim}
         </>
       ) : (
         <>

@@ -89,7 +89,7 @@ export const noPrice = 'no price';
 export const usableKiloName = (name: string): string => `${name}, a usable kilo`;
 export const usableKiloLower = 'a usable kilo';
 export const comesOff = 'It comes off';
-export const costsWhatOnesSchool = ', and costs what that one’s school charges for it.';
+export const costsWhatIngredientsTrim = ', and costs what that ingredient’s trim method charges for it.';
 export const notBoughtYetEnter = 'Not bought yet: enter an invoice under';
 export const purchases = 'Purchases';
 export const priceDrawnHere = 'and its price is drawn here.';

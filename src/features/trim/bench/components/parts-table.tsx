@@ -171,7 +171,7 @@ function PartRow(props: RowProps) {
           onClick={() => {
             both({ ...typed, parts: typed.parts.filter((_, j) => j !== i) });
             if (part.amount.trim() !== '')
-              tell(texts.takenOut(part.name, FATE_WORDS[part.fate], part.amount), () => both(typed));
+              tell(texts.removed(part.name, FATE_WORDS[part.fate], part.amount), () => both(typed));
           }}
         >
           <X size={16} aria-hidden="true" />

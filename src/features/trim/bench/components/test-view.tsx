@@ -167,7 +167,7 @@ function Finished({ page }: { readonly page: TestPage }) {
     <SavedTest page={page} />
   ) : (
     <p role="status" className="small-line cheaper">
-      {texts.finishedCalculatingWhatTaught}
+      {texts.finishedCalculatingResult}
     </p>
   );
 }

@@ -156,8 +156,8 @@ export const partWhat = (i: number): string => `Part ${i}, what it is`;
 export const peelRoots = 'peel, roots …';
 export const partWeight = (i: number): string => `Part ${i}, weight`;
 export const removePart = (i: number): string => `Remove part ${i}`;
-export const takenOut = (name: string, fateWords: string, amount: string): string =>
-  `${name || fateWords}, ${amount}, is taken out.`;
+export const removed = (name: string, fateWords: string, amount: string): string =>
+  `${name || fateWords}, ${amount}, removed.`;
 export const partWhatBecomes = (i: number): string => `Part ${i}, what becomes of it`;
 export const partProduct = (i: number): string => `Part ${i}, product`;
 export const whichProduct = 'which product?';
@@ -197,5 +197,5 @@ export const tareScale = 'Tare the scale';
 
 // test-view.tsx
 export const secondPassWasteMill = 'A second pass of the waste (mill, press)';
-export const finishedCalculatingWhatTaught = '✓ Finished. Calculating what it taught.';
+export const finishedCalculatingResult = '✓ Finished. Calculating the result.';
 export const labour = 'labour';

@@ -87,7 +87,7 @@ function IdleTrim({
 }) {
   return (
     <section className="mt-4">
-      <h2>{texts.nobodyTakesUsablePart}</h2>
+      <h2>{texts.noPotTakesUsable}</h2>
       <p>
         {idle.map((f, i) => (
           <Fragment key={f.supply}>
@@ -252,7 +252,7 @@ function Meaning({ flow: f, mayEdit }: { readonly flow: Flow; readonly mayEdit: 
           )}{' '}
           {mayEdit && (
             <Button variant="link" size="sm" onClick={() => set(pct)}>
-              {texts.go(pct)}
+              {texts.use(pct)}
             </Button>
           )}
         </div>

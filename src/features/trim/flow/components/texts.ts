@@ -30,7 +30,7 @@ export const noPotTakesAny =
   'No pot takes any trim yet. Write it on a pot sheet: “700 g stock trim of leek”.';
 export const moreSomebodyAsks = (asked: number): string => `${asked} more that somebody asks for.`;
 export const showAllThem = 'Show all of them';
-export const nobodyTakesUsablePart = 'Nobody takes it: the usable part carries all of its cost';
+export const noPotTakesUsable = 'No pot takes it: the usable part carries all of its cost';
 export const and = 'and';
 export const more = (more: number): string => `${more} more`;
 export const boughtKilos = (kilos: string): string => `of ${kilos} bought`;
@@ -53,7 +53,7 @@ export const costCountsTakenCounting = (
   money3: string,
 ): string =>
   `Its cost counts as taken by ${counted} %. Counting ${pct} %, ${money} a week returns to the usable part: ${money2} a usable kilo instead of ${money3}.`;
-export const go = (pct: number): string => `Go by ${pct} %`;
+export const use = (pct: number): string => `Use ${pct} %`;
 export const costReturnsUsablePart = (bare: string): string =>
   `${bare} % of its cost returns to the usable part.`;
 export const countAllTaken = 'Count all of it as taken';

@@ -36,7 +36,7 @@ export const bought = 'bought at';
 export const moreTrimPotTakes = (moreTaken: number): string =>
   `${moreTaken} more have trim that a pot takes; each is told on its own page. `;
 export const trimNoPotTakes = (untaken: number): string =>
-  `${untaken} have trim that no pot takes: all schools cost them the same.`;
+  `${untaken} have trim that no pot takes: every method costs them the same.`;
 export const staysWithOwn = (method: string): string => `keeps its own method: ${method}`;
 export const staysWithOwnValue = 'keeps its own set value';
 export const cannot = 'cannot be';

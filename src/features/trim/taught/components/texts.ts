@@ -35,10 +35,10 @@ export const stockTrim = 'Stock trim at';
 export const stockTrimSetValue = 'Stock trim, set value per kilo';
 export const comesOff = 'Comes off';
 export const costsPerKiloComes = (money: string, name: string): string =>
-  `Costs ${money} per kilo as it comes off, by the school of ${name}. Invoices of it are not counted.`;
+  `Costs ${money} per kilo as it comes off, by the trim method of ${name}. Invoices of it are not counted.`;
 export const setValue = 'Set value';
 export const productSetValuePer = 'By-product, set value per kilo';
-export const somebodyBuysMoneyBack = 'somebody buys it at that: money back, whatever the school';
+export const soldPriceMoneyBack = 'sold at that price: money back, whatever the method';
 export const kitchenDoes = (name: string): string => `as the kitchen does: ${name}`;
 export const potsTake = 'The pots take';
 export const howMuchTrimPots = 'How much of the trim the pots take, per cent';

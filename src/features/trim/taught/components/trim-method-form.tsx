@@ -128,7 +128,7 @@ function ComesOff({ page }: { readonly page: TaughtPage }) {
         checked={off.sold}
         disabled={!page.mayEdit}
         onChange={(event) => send({ sold: event.target.checked })}
-        label={texts.somebodyBuysMoneyBack}
+        label={texts.soldPriceMoneyBack}
       />
       <TroubleText id="off-trouble" says={state.message} both={state.both} />
     </section>
