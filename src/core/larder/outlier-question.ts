@@ -26,7 +26,7 @@ interface Typed {
 /**
  * A question where a figure is far outside what it has been, or 0: a slip of a finger is asked about before it is kept, and a person
  * may mean it all the same. Nothing where it is as figures usually move.
- * @example farOff({ what: 'price', before: 24, after: 240, words }) // “240.00 is 10 times the 24.00 it was. Keep it?”
+ * @example outlierQuestion({ what: 'price', before: 24, after: 240, words }) // “240.00 is 10 times the 24.00 it was. Save it?”
  */
 export function outlierQuestion({ what, before, after, words }: Typed): string | undefined {
   if (after === 0) return `A ${what} of 0: is that meant?`;
