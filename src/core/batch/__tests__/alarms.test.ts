@@ -54,6 +54,15 @@ test('a pot that cools too slowly calls before it is too late, and again when it
   expect(after[0]).toEqual({ is: 'past', key: 'past 21', toC: 21 });
 });
 
+test('a pot that nobody reads calls from three quarters of a limit’s time on, and not before', () => {
+  // Shown as one that cools as pots do, so that nothing but silence calls.
+  const limits = [{ toC: 21, read: undefined, missed: false, passed: false, withinH: 2 }];
+  const calls = (since: number) =>
+    alarmsOf(figures({ cooling: { since, reads: [], limits } as unknown as Looked['cooling'] }));
+  expect(calls(1.49)).toEqual([]);
+  expect(calls(1.51)).toEqual([{ is: 'unread', key: 'unread 21', toC: 21 }]);
+});
+
 test('a pot that nobody reads calls while there is time; one that was read cold does not', () => {
   const unread = alarmsOf(figures({ cooling: cooling(1.6) }));
   expect(unread.some((c) => c.toC === 21)).toBe(true);

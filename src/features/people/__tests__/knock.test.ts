@@ -48,6 +48,10 @@ test('a password opens anywhere, a PIN only on a device that is let in and not e
   expect(await code(tries(cook, '1470', ELSEWHERE, later()))).toBe('not-let-in');
   expect(await tries(cook, '1470', atTablet(), later())).toEqual({ personId: cook, byPin: true });
   expect(await code(tries(cook, '1471', atTablet(), later()))).toBe('wrong-secret');
+  // Three digits are no PIN, and seven are none: they are taken for a password, wherever they are typed.
+  for (const secret of ['147', '1470147'])
+    expect(await tries(cook, secret, ELSEWHERE, later())).toMatchObject({ code: 'wrong-secret' });
+  expect(await code(tries(cook, '147014', ELSEWHERE, later()))).toBe('not-let-in');
   // A password is no PIN, and a PIN no password.
   expect(await code(tries(cook, 'kestrel-weir ', ELSEWHERE, later()))).toBe('wrong-secret');
 });

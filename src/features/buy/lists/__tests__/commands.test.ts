@@ -72,6 +72,12 @@ test('a list is taken, looked through, decided row by row, entered and taken bac
   expect(await say('RB')).toMatchObject({ code: 'no-pack' });
   expect(await say('nowhere')).toMatchObject({ code: 'bad-field' });
   expect(await say('PH1')).toMatchObject({ ok: true });
+  // A row said to be an article of the supplier is judged by its prices, and taken unless those refuse it.
+  const loin = here.file.articles.find((a) => a.code === 'VL')!.id;
+  const as = await here.send(ASSIGN, { id, line: line('SHL'), to: { article: loin } }, { seen: null });
+  expect(as).toMatchObject({ ok: true });
+  expect((await rows(id)).find((r) => r.code === 'SHL')).toMatchObject({ article: loin, wanted: true });
+  await here.send(WANT, { id, where: { line: line('SHL') }, wanted: false }, { seen: null });
   // What a pheasant weighs nobody knows: all of the list is refused with its line, and nothing is written.
   await here.send(ACCEPT, { id }, { seen: null });
   await ended(id);
