@@ -100,7 +100,7 @@ const SHOTS: readonly Shot[] = [
       await follow('Brown-roux game gravy')(page);
       await page.getByLabel('Step 6', { exact: true }).click();
       await page.getByLabel('Step 6', { exact: true }).blur();
-      await page.getByText('what the others would come to').waitFor();
+      await page.getByText('what the others would cost').waitFor();
       await page.getByRole('button', { name: /^Keep only/ }).scrollIntoViewIfNeeded();
     },
   },
