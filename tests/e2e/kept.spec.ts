@@ -18,7 +18,9 @@ test('a price typed without a connection is kept on the device, said so, and sen
   await field.fill('29.00');
   await page.context().setOffline(true);
   await field.press('Enter');
-  await expect(page.getByText('No connection: saved on this device, and sent when it is back.')).toBeVisible();
+  await expect(
+    page.getByText('No connection: saved on this device, and sent when it is back.'),
+  ).toBeVisible();
   await expect(inSight(page)).toHaveText('no connection: 1 saved on this device');
   await page.getByRole('button', { name: 'no connection: 1 saved on this device' }).click();
   await expect(page.getByRole('dialog')).toContainText('a pack price of 29.00, typed on Price book');
@@ -87,7 +89,7 @@ test('two managers at one form: theirs stands beside mine field by field, and no
 
 test('whoever leaves with something typed and not kept is asked first', async ({ page }) => {
   await open(page, '/house/stove');
-  await page.getByRole('button', { name: 'A new vessel' }).click();
+  await page.getByRole('button', { name: 'New vessel' }).click();
   await page.getByLabel('What it is called').fill('Blue marmite');
   await expect(inSight(page)).toHaveText('not saved yet');
   await page.getByRole('button', { name: 'Close' }).click();

@@ -289,7 +289,7 @@ test('a vessel is measured with water, a hob by how long it boils; each is archi
   page,
 }) => {
   await open(page, '/house/stove');
-  await page.getByRole('button', { name: 'A new vessel' }).click();
+  await page.getByRole('button', { name: 'New vessel' }).click();
   await page.getByLabel('What it is called').fill('The old copper');
   await page.getByLabel('high inside, cm').fill('28.5');
   await page.getByText('Measure it with water instead').click();
@@ -307,7 +307,7 @@ test('a vessel is measured with water, a hob by how long it boils; each is archi
   await keeps(page, 'vessel.keep', () => page.getByRole('button', { name: 'Save', exact: true }).click());
   const row = page.getByRole('row', { name: /^The old copper/ });
   expect(await figure(row.getByRole('cell').nth(2))).toBeCloseTo(20.2, 0);
-  await page.getByRole('button', { name: 'A new hob' }).click();
+  await page.getByRole('button', { name: 'New hob' }).click();
   await page.getByLabel('What it is called').fill('Corner burner');
   await page.getByText('Measure it: how long').click();
   await page.getByLabel('Litres of water').fill('10');

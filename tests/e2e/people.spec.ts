@@ -22,7 +22,7 @@ async function signIn(page: Page, name: string, secret: string): Promise<void> {
 test('the demo opens as its manager; whoever signs out stands at the door', async ({ page }) => {
   await open(page, '/buy');
   await expect(page.getByText('Maren Holt, manager')).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   for (const name of ['Maren Holt', 'Ilse Brook', 'Tobin Fenn', 'Ruth Alder'])
     await expect(page.getByText(name)).toBeVisible();
   await page.goto('/sign-in?out');
@@ -96,12 +96,14 @@ test('a PIN opens nowhere but on a device that a manager has let in, and no long
   await elsewhere.getByLabel('What this device is called').fill('Tablet at the pass');
   await elsewhere.getByRole('button', { name: 'Allow PIN on this device' }).click();
   await expect(elsewhere.getByText('Tablet at the pass (this one)')).toBeVisible();
-  await elsewhere.getByRole('button', { name: 'Sign out' }).click();
+  await elsewhere.getByRole('button', { name: 'Sign out', exact: true }).click();
   await signIn(elsewhere, 'Ilse Brook', '1470');
   await expect(elsewhere.getByText('Ilse Brook, cook')).toBeVisible();
   // Ended from the office: whoever is in on it by PIN is out, and the PIN opens there no more.
   await open(page, '/people');
-  await keeps(page, 'device.end', () => page.getByRole('button', { name: 'End Tablet at the pass' }).click());
+  await keeps(page, 'device.end', () =>
+    page.getByRole('button', { name: 'Remove Tablet at the pass' }).click(),
+  );
   await expect(page.getByText('Tablet at the pass')).toHaveCount(0);
   await expectOut(elsewhere);
   await signIn(elsewhere, 'Ilse Brook', '1470');
@@ -117,12 +119,12 @@ test('signing out ends it on the server; another password ends every other place
   await stolen.context().addCookies(await page.context().cookies());
   await stolen.goto('/people');
   await expect(stolen.getByText('Maren Holt, manager')).toBeVisible();
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page.getByText('Who is at work')).toBeVisible();
   // The cookie that somebody has kept is worth nothing.
   await expectOut(stolen);
   await open(stolen, '/people');
-  await expect(stolen.getByText('this is here')).toBeVisible();
+  await expect(stolen.getByText('this device')).toBeVisible();
 
   const reader = await (await browser.newContext()).newPage();
   await signIn(reader, 'Ruth Alder', 'kestrel-weir');
@@ -132,22 +134,24 @@ test('signing out ends it on the server; another password ends every other place
   await expect(hers.getByText('Ruth Alder, reader')).toBeVisible();
   await hers.goto('/people');
   await expect(hers.getByRole('row')).toHaveCount(3);
-  await hers.getByLabel('The password you have now').fill('not-hers-at-all');
-  await hers.getByLabel('The new password').fill('12345678');
-  await hers.getByRole('button', { name: 'Change it' }).click();
+  await hers.getByLabel('Current password').fill('not-hers-at-all');
+  await hers.getByLabel('New password').fill('12345678');
+  await hers.getByRole('button', { name: 'Change password' }).click();
   await expect(hers.getByRole('alert').filter({ hasText: 'not made of digits alone' })).toBeVisible();
-  await hers.getByLabel('The new password').fill('a-better-one-for-weirs');
-  await hers.getByRole('button', { name: 'Change it' }).click();
+  await hers.getByLabel('New password').fill('a-better-one-for-weirs');
+  await hers.getByRole('button', { name: 'Change password' }).click();
   await expect(
-    hers.getByRole('alert').filter({ hasText: 'That is not the password you have now.' }),
+    hers.getByRole('alert').filter({ hasText: 'That is not your current password.' }),
   ).toBeVisible();
-  await hers.getByLabel('The password you have now').fill('kestrel-weir');
-  await keeps(hers, 'person.password', () => hers.getByRole('button', { name: 'Change it' }).click());
+  await hers.getByLabel('Current password').fill('kestrel-weir');
+  await keeps(hers, 'person.password', () => hers.getByRole('button', { name: 'Change password' }).click());
   await expect(hers.getByText('✓ changed; ended one other place where you were signed in')).toBeVisible();
   await expect(hers.getByRole('row')).toHaveCount(2);
   await expectOut(reader);
 
   await stolen.goto('/people');
-  await keeps(stolen, 'signed-in.end', () => stolen.getByRole('button', { name: /^End Ruth Alder/ }).click());
+  await keeps(stolen, 'signed-in.end', () =>
+    stolen.getByRole('button', { name: /^Sign out Ruth Alder/ }).click(),
+  );
   await expectOut(hers);
 });

@@ -277,7 +277,7 @@ const SCREENS: Readonly<Record<string, readonly Screen[]>> = {
       'a vessel measured with water',
       async (page) => {
         await open(page, '/house/stove');
-        await page.getByRole('button', { name: 'A new vessel' }).click();
+        await page.getByRole('button', { name: 'New vessel' }).click();
         await page.getByText('Measure it with water instead').click();
         await expect(page.getByLabel('Reading 3, dip in cm')).toBeVisible();
       },

@@ -134,7 +134,9 @@ test('a whole stock by touch, over https: put on, the network gone for half of i
   killServer();
   await done(10);
   await context.setOffline(false);
-  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, {
+    timeout: 60_000,
+  });
   await page.reload();
   await expect(told()).toHaveCount(10);
   await expect(told().filter({ hasText: 'Tobin Fenn (not verified)' })).toHaveCount(1);
@@ -212,7 +214,9 @@ test('a pot is put right with nobody answering: the first page a tablet opens is
   await expect(told()).toHaveCount(before + 2);
   await expect(page.locator('figure.section').getByText(/now [\d.]+ l/)).toHaveText(litres ?? '');
   await context.setOffline(false);
-  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, { timeout: 60_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, {
+    timeout: 60_000,
+  });
   await page.reload();
   await expect(told()).toHaveCount(before + 2);
   await expect(page.locator('figure.section').getByText(/now [\d.]+ l/)).toHaveText(litres ?? '');
@@ -221,7 +225,7 @@ test('a pot is put right with nobody answering: the first page a tablet opens is
 test('who signs out leaves none of the stove’s pages behind in this browser', async () => {
   await page.goto('/stove');
   await kept('/stove', 'Stove');
-  await page.getByRole('button', { name: 'Sign out' }).tap();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).tap();
   await expect(page).toHaveURL(/sign-in/);
   expect(await page.evaluate(() => caches.has('half-pot-stove'))).toBe(false);
   await context.setOffline(true);

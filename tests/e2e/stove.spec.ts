@@ -113,9 +113,13 @@ test('with the network gone readings are answered at once, kept in the browser a
   await expect(atHand(page)).toContainText('2 of');
   await read(page, 'Degrees', '24');
   await expect(page.getByText('24 °C').first()).toBeVisible();
-  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toContainText('2 saved on this device');
+  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toContainText(
+    '2 saved on this device',
+  );
   await context.setOffline(false);
-  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, { timeout: 30_000 });
+  await expect(page.getByRole('status').filter({ hasText: 'saved on this device' })).toHaveCount(0, {
+    timeout: 30_000,
+  });
   await page.reload();
   await expect(atHand(page)).toContainText('2 of');
   const told = page.getByRole('region', { name: 'Log', exact: true }).getByRole('listitem');
@@ -232,9 +236,7 @@ test('a pot is left for the night by the rule of the house: how it will stand, t
   const panel = page.getByRole('dialog', { name: 'Left overnight' });
   await expect(panel.getByLabel('Staff back at')).toHaveValue('06:00');
   await expect(panel.getByText(/At 06:00 it should stand at/)).toBeVisible();
-  await expect(panel.getByRole('alert')).toContainText(
-    'does not allow this overnight',
-  );
+  await expect(panel.getByRole('alert')).toContainText('does not allow this overnight');
   const night = await panel.locator('b.fig').first().innerText();
   await panel.getByLabel('Staff back at').fill('15:00');
   await expect(panel.getByText(/At 15:00 it should stand at/)).toBeVisible();

@@ -145,7 +145,7 @@ test('dark by the device or by choice, kept after a reload', async ({ page }) =>
 
 test('who has signed out of the demo is out', async ({ page }) => {
   await open(page, '/buy');
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await page.getByRole('button', { name: 'Sign out', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await page.goto('/buy');
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();

@@ -40,9 +40,9 @@ const password = declare({
     if (!tried.open) throw new Refused({ ...tooSoon(tried.inMs), path: 'before' });
     const kept = await secretsOf(database(), who.kitchenId, who.person.id);
     if (!kept?.password || !(await isSecret(kept.password, before)))
-      throw refused('wrong-secret', 'before', texts.notPasswordYouNow);
+      throw refused('wrong-secret', 'before', texts.notYourCurrentPassword);
     await clearTries(database(), who.kitchenId, key, new Date());
-    if (before === next) throw refused('same-secret', 'next', texts.newPasswordOneYou);
+    if (before === next) throw refused('same-secret', 'next', texts.newPasswordSameCurrent);
     return { hash: await hashSecret(next) };
   },
   async write({ sql, kitchenId, who, at }, _body, { hash }) {

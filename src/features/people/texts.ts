@@ -12,7 +12,7 @@ export const tooManyWrongTries = (s: number): string => `Too many wrong tries: t
 export const demosTablet = 'The demo’s tablet';
 
 // wire.ts
-export const typePasswordYouNow = 'Type the password you have now.';
+export const typeYourCurrentPassword = 'Type your current password.';
 export const passwordMost200Characters = 'A password has at most 200 characters.';
 export const pinFourSixDigits = 'A PIN is four to six digits.';
 export const whatTheirName = 'What is their name?';
@@ -21,8 +21,8 @@ export const nameMost120Characters = (count: number): string =>
 
 // commands.ts
 export const endedAlready = (what: string): string => `${what} has been ended already.`;
-export const notPasswordYouNow = 'That is not the password you have now.';
-export const newPasswordOneYou = 'The new password is the one you have now.';
+export const notYourCurrentPassword = 'That is not your current password.';
+export const newPasswordSameCurrent = 'The new password is the same as the current one.';
 export const onlyManagerMayEnd = 'Only a manager may end where somebody else is signed in.';
 export const deviceUpper = 'That device';
 export const lastManagerKitchenNobody =

@@ -5,7 +5,7 @@ import * as texts from './texts';
 
 /** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
 export const NewPassword = z.object({
-  before: z.string().min(1, texts.typePasswordYouNow).max(200, texts.passwordMost200Characters),
+  before: z.string().min(1, texts.typeYourCurrentPassword).max(200, texts.passwordMost200Characters),
   next: NEW_PASSWORD,
 });
 export const PASSWORD = wire<{ readonly ended: number }, null>()({

@@ -286,6 +286,9 @@ function Grip({ at: { centre, half, rim, y }, level: shownLevel }: Placed & { re
   );
 }
 
+/** px of solids in which their name has room. */
+const LABEL_NEEDS = 20;
+
 /** Pieces lying in the liquid: a bed of short strokes up to the heap's level. */
 function Heap({
   clip,
@@ -314,6 +317,11 @@ function Heap({
         fill={`url(#${id})`}
         clipPath={`url(#${clip})`}
       />
+      {floor - top > LABEL_NEEDS && (
+        <text className="on-solids" x={left + width / 2} y={floor - 6} textAnchor="middle">
+          {texts.solids}
+        </text>
+      )}
     </>
   );
 }

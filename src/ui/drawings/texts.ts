@@ -4,6 +4,7 @@
 export const sectionLiquidCmBelow = (name: string, dipAt: string): string =>
   `${name} in section, liquid ${dipAt} cm below the rim`;
 export const maxFill = 'max fill';
+export const solids = 'solids';
 export const cm = (dipAt: string): string => `${dipAt} cm`;
 export const reduceLevelDragOr = 'Reduce to this level: drag, or use the arrow keys';
 export const cmBelowRim = (dipAt: string): string => `${dipAt} cm below the rim`;

@@ -26,7 +26,7 @@ export const ColorScheme = ({
 );
 
 const CHOICES = [
-  ['system', texts.device],
+  ['system', texts.sameDevice],
   ['light', 'light'],
   ['dark', 'dark'],
 ] as const;

@@ -13,7 +13,7 @@ export const and = (slice: string, names: string): string => `${slice} and ${nam
 export const weighUp = 'Weigh up';
 
 // color-scheme.tsx
-export const device = 'as this device is';
+export const sameDevice = 'same as this device';
 export const lightOrDark = 'Light or dark';
 
 // save-status.tsx

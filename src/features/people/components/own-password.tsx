@@ -25,7 +25,7 @@ export function OwnPassword({ name }: { readonly name: string }) {
     <SaveForm className="stacked" of={keeping}>
       <h2>{texts.yourPassword(name)}</h2>
       <FormField
-        {...{ form, name: 'before', label: texts.passwordYouNow }}
+        {...{ form, name: 'before', label: texts.currentPassword }}
         type="password"
         autoComplete="current-password"
       />

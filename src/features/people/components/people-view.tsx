@@ -88,7 +88,7 @@ function SignedInTable({
               <td className="fig">{said(r.seen)}</td>
               <td>
                 {r.here ? (
-                  <span className="quiet">{texts.here}</span>
+                  <span className="quiet">{texts.device}</span>
                 ) : (
                   <Button
                     variant="link"
@@ -219,7 +219,7 @@ function DeviceLine({ device: d }: { readonly device: DeviceRow }) {
         aria-label={texts.endName(d.name)}
         onClick={() => void keep(() => sendRevokeDevice({ id: d.id }))}
       >
-        {texts.end}
+        {texts.removeDevice}
       </Button>
     </ListGroup.Item>
   );

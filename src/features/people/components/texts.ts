@@ -10,7 +10,7 @@ export const looksEverythingChangesNothing = 'looks at everything and changes no
 export const whoWorksHere = 'Who works here';
 export const addPerson = 'Add person';
 export const name = 'Name';
-export const may = 'may';
+export const may = 'can';
 export const change = 'Change';
 export const left = (name: string): string => `${name} has left.`;
 export const pin = ', with a PIN';
@@ -26,16 +26,16 @@ export const asItIs = 'as it is';
 
 // own-password.tsx
 export const yourPassword = (name: string): string => `Your password, ${name}`;
-export const passwordYouNow = 'The password you have now';
-export const newPassword = 'The new password';
-export const changeUpper = 'Change it';
+export const currentPassword = 'Current password';
+export const newPassword = 'New password';
+export const changeUpper = 'Change password';
 export const changed = '✓ changed';
 export const endedWhereYouSigned = (ended: number): string =>
   `; ended ${plural(ended, 'one other place', `${ended} other places`)} where you were signed in`;
 
 // people-view.tsx
 export const people = 'People';
-export const whoWorksHereWhat = 'Who works here and what they may, who is signed in, and failed sign-ins.';
+export const whoWorksHereWhat = 'Who works here and what they can do, who is signed in, and failed sign-ins.';
 export const whereYouSignedYour = 'Where you are signed in, and your password.';
 export const youSignedPinWhich =
   'You signed in by PIN, which allows a cook’s work. For a manager’s work, sign out and sign in with your password.';
@@ -45,11 +45,11 @@ export const who = 'Who';
 export const where = 'where';
 export const since = 'since';
 export const lastSeen = 'last seen';
-export const end = 'End it';
+export const end = 'Sign out';
 export const pinLower = 'by PIN';
-export const here = 'this is here';
+export const device = 'this device';
 export const endSince = (value: string, where: string, said: string): string =>
-  `End ${value}${where}, since ${said}`;
+  `Sign out ${value}${where}, since ${said}`;
 export const wrongPasswordOrPin = 'wrong password or PIN';
 export const triedAgainTooSoon = 'tried again too soon';
 export const pinDeviceNotAllowed = 'a PIN on a device that is not allowed';
@@ -68,7 +68,8 @@ export const tabletStove = 'Tablet at the stove';
 export const allowPinDevice = 'Allow PIN on this device';
 export const one = ' (this one)';
 export const allowed = (said: string, by: string): string => `allowed ${said} by ${by}`;
-export const endName = (name: string): string => `End ${name}`;
+export const endName = (name: string): string => `Remove ${name}`;
+export const removeDevice = 'Remove';
 
 // sign-in-form.tsx
 export const halfPot = 'Half Pot';

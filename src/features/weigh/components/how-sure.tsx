@@ -65,6 +65,7 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
       </p>
       <HowFar page={page} drawn={drawn} stop={stop} more={more} />
       <BandsChart page={page} sure={sure} />
+      <p className="quiet small-line">{texts.howBandsAreDrawn}</p>
     </section>
   );
 }

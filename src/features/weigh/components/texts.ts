@@ -65,6 +65,8 @@ export const perKilo = (money: string): string => `${money} per kilo`;
 export const flips = 'it flips';
 
 // how-sure.tsx
+export const howBandsAreDrawn =
+  'Cost per litre. 8 of 10 simulations lie inside the bar; half of all lie left of the line in it.';
 export const dearer = (money: string, money2: string): string => `${money} to ${money2} dearer`;
 export const cheaper = (money: string, money2: string): string => `${money} to ${money2} cheaper`;
 export const fromCheaperDearer = (money: string, money2: string): string =>

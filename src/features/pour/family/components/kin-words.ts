@@ -13,6 +13,6 @@ export function costWords(r: Relative, { litres, money, bare }: Formatters): str
     return r.cost === null
       ? 'incomplete'
       : `${money(r.cost)}${r.foodCostPct === null || r.foodCostPct === undefined ? '' : ` · ${bare(r.foodCostPct, 1)} %${r.over ? ', over its target' : ''}`}`;
-  const cost = r.cost === null ? 'incomplete' : `${money(r.cost)} a ${r.inKilos ? 'kilo' : 'litre'}`;
+  const cost = r.cost === null ? 'incomplete' : `${money(r.cost)} per ${r.inKilos ? 'kilo' : 'litre'}`;
   return r.is === 'bench' ? cost : `${litres(r.ml)} · ${cost}`;
 }

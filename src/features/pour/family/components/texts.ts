@@ -27,7 +27,7 @@ export const whatUses = (name: string): string => `What uses ${name}`;
 export const familyTree = 'Family tree';
 export const notUsedAnyDish = '. Not used in any dish.';
 export const usualWeekOneEach =
-  'A usual week, and one of each dish. Wider lines carry more litres; darker lines carry dearer litres.';
+  'A usual week, and one of each dish. Wider lines carry more litres; darker lines carry dearer litres. − hides what is made from a box, + shows it.';
 export const noLongerHere = 'This is no longer here.';
 export const potsDishesTooMany = (all: number): string =>
   `${all} pots and dishes are too many for one picture: one family at a time.`;

@@ -40,7 +40,7 @@ export const browserCannotStorePages =
 export const stove = 'Stove';
 export const noBatch = 'No batch is on.';
 export const drawnOneScaleDashed = (howMany: string): string =>
-  `${howMany}, drawn to one scale; the dashed line is where each should stop.`;
+  `${howMany}, drawn to one scale; the dashed line is where each should stop, the dark part is solids.`;
 export const learnedFromBatches = 'Learned from batches';
 export const startBatchFromSheet =
   'Start a batch from its sheet. From then on a dip, a scale or a jug tells how far it is, and Half Pot says how long it still takes.';
