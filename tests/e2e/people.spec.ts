@@ -124,7 +124,7 @@ test('signing out ends it on the server; another password ends every other place
   // The cookie that somebody has kept is worth nothing.
   await expectOut(stolen);
   await open(stolen, '/people');
-  await expect(stolen.getByText('this device')).toBeVisible();
+  await expect(stolen.getByText('this device', { exact: true })).toBeVisible();
 
   const reader = await (await browser.newContext()).newPage();
   await signIn(reader, 'Ruth Alder', 'kestrel-weir');
