@@ -1,6 +1,5 @@
 /** What people read in wire. */
 
-
 // send.ts
 export const serverDoesNotAnswer = (so: string): string => `The server does not answer; ${so}.`;
 export const whatYouTypedStands = 'what you typed is still here and can be saved again';

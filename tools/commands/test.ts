@@ -10,6 +10,7 @@ import { runBrowserTests, specFiles } from '../test/browser';
 import { endChildren } from '../test/child';
 import { cpuSeconds } from '../test/cpu';
 import {
+  cpuOfTests,
   finishedFiles,
   ledgerFile,
   readLedger,
@@ -132,9 +133,10 @@ class Run {
     if (!this.#plan.stages.includes(stage)) return;
     // What was never begun is named, too.
     if (this.#cut) return record(this.#ledger, { is: 'planned', stage, files: [`all of ${stage}`] });
-    const [at, cpu] = [performance.now(), cpuSeconds()];
+    const [at, cpu, before] = [performance.now(), cpuSeconds(), this.entries().length];
     await work(finishedFiles(readLedger(this.#ledger), stage));
-    const cpuS = cpuSeconds() - cpu;
+    // Browsers that ended were nobody's children any more: what each journey measured of its own counts at least.
+    const cpuS = Math.max(cpuSeconds() - cpu, cpuOfTests(this.entries().slice(before)));
     record(this.#ledger, { is: 'stage', stage, wallS: (performance.now() - at) / 1000, cpuS });
     for (const line of stageLines(this.entries().slice(-1), summarize(this.entries()))) say(line);
   }

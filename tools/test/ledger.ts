@@ -64,6 +64,10 @@ export function readLedger(file: string): Entry[] {
 
 type Result = Extract<Entry, { is: 'result' }>;
 
+/** CPU seconds that single tests measured of themselves, together. */
+export const cpuOfTests = (entries: readonly Entry[]): number =>
+  entries.reduce((s, e) => s + (e.is === 'result' ? (e.cpuS ?? 0) : 0), 0);
+
 export interface Summary {
   readonly results: readonly Result[];
   readonly passed: number;
