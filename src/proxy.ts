@@ -49,7 +49,7 @@ function isWritten(path: string): boolean {
 const wantsPage = (request: NextRequest): boolean =>
   request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
 
-/** React's own tools for whoever develops make code out of text; nobody else's page does. */
+/** React's own tools for anyone who develops make code out of text; nobody else's page does. */
 const DEVELOPING = process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : '';
 
 /**

@@ -6,7 +6,7 @@ import { readKitchenFrom } from '../src/db/kitchen/read-kitchen';
 import { openPool } from '../src/db/sql';
 import type { OnHob } from '../stand-ins/probe';
 
-/** ms after which the kitchen's things are read anew: what is on is read every time. */
+/** ms after which the kitchen's things are read again: what is on is read every time. */
 const FRESH_MS = 30_000;
 
 /** The pots that are on in a kitchen, for a probe that follows them; and an end of the looking. */

@@ -106,7 +106,7 @@ const LOOPBACK = '127.0.0.1';
 
 /** Whether a loopback port can be listened on. */
 export async function isFree(port: number): Promise<boolean> {
-  // get-port holds back for a while what it has handed out: whoever was given a port may ask about it, and a question takes nothing.
+  // get-port holds back for a while what it has handed out: anyone who was given a port may ask about it, and a question takes nothing.
   clearLockedPorts();
   const got = await getPort({ port, host: LOOPBACK });
   clearLockedPorts();

@@ -53,7 +53,7 @@ export function scaleText(
 }
 
 /**
- * A plate of a kitchen file for so many covers: everything it lives from.
+ * A plate of a kitchen file for so many covers: everything it is made from.
  * @param covers as typed: `120 covers`
  */
 export function coversText(

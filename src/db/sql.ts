@@ -23,7 +23,7 @@ const LOCK_S = 5;
 
 const SESSION = `SET SESSION max_statement_time=${STATEMENT_S}, innodb_lock_wait_timeout=${LOCK_S}, sql_mode='STRICT_ALL_TABLES,ONLY_FULL_GROUP_BY,NO_ZERO_IN_DATE,NO_ZERO_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION'`;
 
-/** Whether two writers stood in each other's way, so that it is worth beginning anew: a deadlock, or a lock that did not come. */
+/** Whether two writers stood in each other's way, so that it is worth beginning again: a deadlock, or a lock that did not come. */
 export const isLockConflict = (error: unknown): boolean => {
   const { errno } = (error ?? {}) as { errno?: unknown };
   return errno === 1213 || errno === 1205;
@@ -180,7 +180,7 @@ export const inSnapshot = <T>(pool: Pool, work: (sql: PoolConnection) => Promise
 export const inTransaction = <T>(pool: Pool, work: (sql: PoolConnection) => Promise<T>): Promise<T> =>
   between(pool, 'START TRANSACTION', work);
 
-/** Does a piece of work again that stood in another's way, a few times: it is one that may be begun anew. */
+/** Does a piece of work again that stood in another's way, a few times: it is one that may be started again. */
 export async function untilFree<T>(work: () => Promise<T>): Promise<T> {
   for (let tries = 1; ; tries += 1)
     try {

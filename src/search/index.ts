@@ -37,7 +37,7 @@ export function searcher<
 /** Lower case, without accents: crème is found by creme. */
 const plain = (term: string): string => term.toLowerCase().normalize('NFD').replace(/\p{M}/gu, '');
 
-/** Made once: comparing by locale anew for each pair takes most of a large larder's time. */
+/** Made once: comparing by locale again for each pair takes most of a large larder's time. */
 const collator = new Intl.Collator('en');
 
 /** The order of names in a list: as a reader looks them up. */

@@ -4,7 +4,7 @@ import { archivedOf, type Archivable } from '@/db/archive';
 import { database } from './database';
 import { may, type Worker } from './roles';
 
-/** What was put away of a kind, for whoever may bring it back: the day as the kitchen's clock had it. */
+/** What was put away of a kind, for anyone who may bring it back: the day as the kitchen's clock had it. */
 export async function archivedRows(
   who: Worker,
   table: Archivable,

@@ -4,7 +4,7 @@ import { isResponsive } from '@/db/watchdog';
 import { openPool, type Pool } from '@/db/sql';
 import { env } from './env';
 
-// Kept on the global object: in development the modules are loaded anew at every edit, connections must not be.
+// Kept on the global object: in development the modules are loaded again at every edit, connections must not be.
 const kept = globalThis as typeof globalThis & { halfPotPool?: Pool };
 
 export function database(): Pool {

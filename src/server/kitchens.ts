@@ -63,7 +63,7 @@ const reads = keeping<KitchenRead>();
 const pasts = keeping<{ readonly stood: RevisionMark; readonly past: ReadPast }>();
 
 /**
- * What is held under a key while the kitchen stands where it stood; else made anew out of it. Whoever asks meanwhile waits for
+ * What is held under a key while the kitchen stands where it stood; else made again out of it. Anyone who asks meanwhile waits for
  * the same; a failure is handed to nobody who asks next.
  */
 function upToDate<T extends { readonly stood: RevisionMark }>(

@@ -36,7 +36,7 @@ function browserOf(agent: string): string {
   return on ? texts.on(plain(browser), plain(on)) : plain(browser);
 }
 
-/** Whoever was found to be who they say. */
+/** Anyone who was found to be who they say. */
 export interface Authenticated {
   readonly personId: string;
   readonly byPin: boolean;

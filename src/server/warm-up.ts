@@ -6,7 +6,7 @@ import { log } from './log';
 
 let begun = false;
 
-/** Costs the kitchen of this database before anybody has opened a page, once in a process; whoever asks meanwhile waits for the same. */
+/** Costs the kitchen of this database before anybody has opened a page, once in a process; anyone who asks meanwhile waits for the same. */
 export async function warmUp(): Promise<void> {
   if (begun) return;
   begun = true;

@@ -96,7 +96,7 @@ async function keep(urls: readonly string[]): Promise<void> {
   // Opened only now: while parts were fetched the pages may have been deleted, and what is put into a deleted cache is lost.
   const ofPages = await caches.open(PAGES);
   for (const { href, pathname } of here.filter((u) => isStove(u.pathname))) {
-    // Whoever asks for it anew has it kept anew; here it is only to be there at all.
+    // Anyone who asks for it again has it kept again; here it is only to be there at all.
     if (isPantry(pathname) && (await ofPages.match(pathname, { ignoreVary: true }))) continue;
     const answer = await fetch(href, isPantry(pathname) ? {} : { headers: { accept: 'text/html' } }).catch(
       () => undefined,

@@ -30,7 +30,7 @@ import { WhyFigure } from './panels/why';
 
 const WORDS = { locale: 'en-IE', currency: 'EUR', today: '2026-03-14' };
 
-/** Every component in our look, each once, for whoever builds a screen: docs/components.md shows it by day and by night. */
+/** Every component in our look, each once, for anyone who builds a screen: docs/components.md shows it by day and by night. */
 export const AllComponents = () => (
   <FormattersProvider words={WORDS}>
     <main className="p-0" style={{ maxWidth: 'none' }}>

@@ -24,7 +24,7 @@ export interface Formatters {
   readonly litres: (ml: number) => string;
   readonly kilos: (g: number) => string;
   readonly hours: (h: number) => string;
-  /** Layers that stand in a cost; whoever shows one says so. */
+  /** Layers that stand in a cost; anyone who shows one says so. */
   readonly counted: readonly Layer[];
   readonly currencySign: string;
   /** A day as the kitchen's locale writes it in words: “14 Mar”, with its year where that is another one. */

@@ -2,7 +2,7 @@
 export const KEPT_PAGES = 'half-pot-stove';
 const WHOSE = 'half-pot-pages-of';
 
-/** Lets go of the pages a browser has kept: whoever sits down next is shown nobody else's. What waits to be sent is not among them. */
+/** Lets go of the pages a browser has kept: anyone who sits down next is shown nobody else's. What waits to be sent is not among them. */
 export async function forgetPages(): Promise<void> {
   try {
     localStorage.removeItem(WHOSE);

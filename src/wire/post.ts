@@ -12,7 +12,7 @@ export async function post(envelope: Envelope): Promise<Reply<unknown, unknown> 
       method: 'POST',
       headers: { 'content-type': 'application/json' },
       body,
-      // Whoever types a price and goes on at once has typed it all the same.
+      // Anyone who types a price and goes on at once has typed it all the same.
       keepalive: new Blob([body]).size <= OUTLIVES,
     });
     return (await answer.json()) as Reply<unknown, unknown>;

@@ -53,12 +53,12 @@ export function watchWaiting(watcher: () => void): () => void {
   return () => watchers.delete(watcher);
 }
 
-/** Reads anew what waits: another window of this browser may have sent or added some. */
+/** Reads again what waits: another window of this browser may have sent or added some. */
 export async function readWaiting(): Promise<readonly QueuedWrite[]> {
   try {
     const all = await (await open()).getAll('waiting');
     all.sort((a, b) => a.at - b.at || (a.id < b.id ? -1 : 1));
-    // What waits as it did is the same: nothing that shows it is drawn or asked anew.
+    // What waits as it did is the same: nothing that shows it is drawn or asked again.
     if (!equal(all, list)) list = all.length === 0 ? NONE : all;
     if (list === NONE) clearTimeout(timer);
     for (const watcher of watchers) watcher();
@@ -100,7 +100,7 @@ export async function keepHere(may: MayWait, envelope: Envelope, tried: boolean)
       envelope,
       tried,
     };
-    // What has never left this browser is simply said anew.
+    // What has never left this browser is simply said again.
     if (may.whole && before && !before.tried)
       await db.put('waiting', {
         ...before,

@@ -190,7 +190,7 @@ test('a sheet out of pasted lines, called otherwise, copied, archived with anoth
   await page.getByLabel('What it is called').fill('The copy');
   await page.getByRole('button', { name: 'Open the sheet' }).click();
   await expect(page.getByLabel('Step 2', { exact: true })).toHaveValue('water 4 l');
-  // A mother that others live from goes only when something takes its place.
+  // A mother that others are made from goes only when something takes its place.
   await openPot(page, 'Venison bone stock');
   await more(page, 'Archive');
   const panel = page.getByRole('dialog');

@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { expect, figure, keeps, more, open, test } from './kitchen';
 
-/** Holds back whatever the page asks anew of itself until it is let go, and then waits until it has come. */
+/** Holds back whatever the page asks again of itself until it is let go, and then waits until it has come. */
 async function holdReading(page: Page): Promise<{ letGo: () => Promise<void> }> {
   let release = (): void => undefined;
   const free = new Promise<void>((resolve) => (release = resolve));
@@ -152,7 +152,7 @@ test('from nothing: a menu is made, dishes put on it, what is sold said, and the
   const pct = answer.locator('.fig-large');
   await expect(pct).toContainText('%');
   const portions = await pct.innerText();
-  // The page is read anew while somebody types already: what is typed stays, and so does what is wrong with it.
+  // The page is read again while somebody types already: what is typed stays, and so does what is wrong with it.
   const held = await holdReading(page);
   await keeps(page, 'menu.keep', () => answer.getByLabel('Sales entered as').selectOption('%'));
   await expect(answer).toContainText('The shares make 94 %: 6 % are missing.');

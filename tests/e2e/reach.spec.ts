@@ -317,7 +317,7 @@ async function tooWide(page: Page): Promise<string[]> {
     await page.setViewportSize({ width, height: 844 });
     const over = (): Promise<number> =>
       page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-    // What is drawn anew for a narrower window takes a moment.
+    // What is drawn again for a narrower window takes a moment.
     await expect
       .poll(over, { timeout: 5000 })
       .toBe(0)

@@ -78,7 +78,7 @@ test('two ways of one line stand in the sheet, cost beside each other, and one i
   await page.reload();
   await expect(ways.getByLabel('all the way')).toBeChecked();
   expect(await figure(cost(page))).toBe(dearer);
-  // The price book and every plate live from the way that is taken.
+  // The price book and every plate are made from the way that is taken.
   await keeps(page, 'recipe.sheet', () =>
     ways.getByRole('button', { name: 'Keep only our own way' }).click(),
   );
@@ -291,7 +291,7 @@ test('a key in one line changes the figures of others and draws none of their wo
   await page.keyboard.type('1');
   await expect(last).not.toHaveText(before);
   expect(await page.evaluate(() => (window as unknown as { redrawn: string[] }).redrawn)).toEqual([]);
-  // Out of sight too it follows, and whoever scrolls there finds it as it is.
+  // Out of sight too it follows, and anyone who scrolls there finds it as it is.
   const now = await last.innerText();
   await page.keyboard.press('Backspace');
   await expect(last).toHaveText(before);

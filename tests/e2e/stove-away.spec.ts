@@ -83,7 +83,7 @@ async function read(what: string, figures: string): Promise<void> {
   await keys.getByRole('button', { name: 'Save reading' }).tap();
 }
 
-/** Waits until the browser has kept the page as it stands now. */
+/** Waits until the browser has kept the page as it is now. */
 const kept = (path: string, words: string): Promise<void> =>
   expect
     .poll(

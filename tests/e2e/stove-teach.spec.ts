@@ -108,7 +108,7 @@ test('degrees are taken from a probe that follows the pot; pulled out, it says s
   await page.getByLabel('When it happened').selectOption({ label: 'it was 30 min ago' });
   await keeps(page, 'batch.tell', () => page.getByRole('button', { name: 'Done', exact: true }).click());
   const id = new URL(page.url()).pathname.split('/').at(-1) ?? '';
-  // What the stand-in follows is what the database says: nobody tells it how the kitchen reckons.
+  // What the stand-in follows is what the database says: nobody tells it how the kitchen calculates.
   await expect
     .poll(async () => (await page.request.post(`${probe}/follow?id=${id}&times=1.3`)).ok())
     .toBe(true);

@@ -64,7 +64,7 @@ test('bones a fifth dearer are followed to the dish that breaks, it is priced ag
   await expect(page.getByRole('img', { name: /^Biggest changes: Venison loin/ })).toBeVisible();
   await page.reload();
   await expect(answer(page)).toContainText('1 dish would break its target');
-  // Priced anew on the same tray.
+  // Priced again on the same tray.
   await page.getByLabel('What to try').selectOption('menu price');
   await keeps(page, 'tray.keep', () =>
     choose(page.getByLabel('of which dish'), 'venison loin', 'Venison loin, juniper sauce, celeriac'),

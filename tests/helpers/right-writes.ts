@@ -36,7 +36,7 @@ import { costedKitchen } from '../../src/server/kitchen';
 import { hashSecret } from '../../src/server/passwords';
 import type { Reply } from '../../src/wire';
 
-/** What a write of some kind takes that is right in the kitchen as it stands, and the version its writer has seen. */
+/** What a write of some kind takes that is right in the kitchen as it is, and the version its writer has seen. */
 export interface Right {
   readonly body: unknown;
   readonly seen?: number | null;

@@ -52,9 +52,9 @@ const TRULY: Readonly<Record<string, number>> = {
   'Sloping saucepan 28 cm hard boil': 1.1,
   'Bratt pan 60 l wide pan': 0.88,
 };
-/** How much of what is reckoned with the demo’s bones really give, in times. */
+/** How much of what is used the demo’s bones really give, in times. */
 const GAVE: Readonly<Record<string, number>> = { 'Venison bone stock': 0.86, 'Duck broth': 1.04 };
-/** What really stays behind in them, and how full their portions really are, in times of what is reckoned with. */
+/** What really stays behind in them, and how full their portions really are, as a multiple of the value in use. */
 const LEFT: Readonly<Record<string, number>> = { 'Pepper passata': 1.3, 'Trout-frame fumet': 1.25 };
 const FULL: Readonly<Record<string, number>> = { 'Leek and oat soup': 1.06, 'Juniper sauce': 1.01 };
 /** How far what stays behind, and how full portions are, scatters from batch to batch. */
@@ -74,7 +74,7 @@ function idsFrom(seed: number): () => string {
   };
 }
 
-/** `halfpot batches`: cooks the demo’s batches anew and writes them into its file, beside the pots that are on. */
+/** `halfpot batches`: cooks the demo’s batches again and writes them into its file, beside the pots that are on. */
 export function batches(): number {
   const file = mustRead(DEMO_FILE);
   const costing = costFile(file, file.referenceDay, CONSTANTS);

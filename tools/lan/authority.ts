@@ -9,7 +9,7 @@ import { Stop } from '../stop';
 /** Days a house's authority is trusted for, and a certificate it has signed; browsers take none of more than 398. */
 const AUTHORITY_DAYS = 3650;
 const CERTIFICATE_DAYS = 397;
-/** Days before its end at which a certificate is made anew. */
+/** Days before its end at which a certificate is made again. */
 const RENEW_DAYS = 30;
 const DAY_MS = 24 * 60 * 60 * 1000;
 
@@ -100,7 +100,7 @@ function sign(at: string, wanted: string): void {
 
 /**
  * The house's own certificate for what it is reached by, signed by an authority that is made once and never leaves this machine.
- * It is made anew when its names change or a month before it ends; tablets that trust the authority notice nothing.
+ * It is made again when its names change or a month before it ends; tablets that trust the authority notice nothing.
  * @param folder of the kitchen's place
  */
 export function houseCertificate(

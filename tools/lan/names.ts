@@ -36,5 +36,5 @@ export function reachedAs(host: string): {
   return { ips, names: name.includes('.') ? [name] : [name, `${name}.local`] };
 }
 
-/** A host as it stands in an address. */
+/** A host as it is in an address. */
 export const inAddress = (host: string): string => (isIP(host) === 6 ? `[${host}]` : host);

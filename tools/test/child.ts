@@ -30,7 +30,7 @@ export interface Ended {
 /**
  * Runs a command to its end while this process goes on.
  *
- * @param seen is given the child, for whoever may have to end it
+ * @param seen is given the child, for anyone who may have to end it
  */
 export function runCommand(
   command: string,

@@ -26,7 +26,7 @@ export async function frozen(app: Instance, row: Row): Promise<void> {
   }
 }
 
-/** What a page carries with it, and what is answered to whoever comes under another name. */
+/** What a page carries with it, and what is answered to anyone who comes under another name. */
 export async function around(app: Instance, row: Row): Promise<void> {
   const html = await fetch(`${app.address}/sign-in?out`, { headers: { accept: 'text/html' } }).then((r) =>
     r.text(),

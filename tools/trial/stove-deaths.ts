@@ -63,7 +63,7 @@ async function allTold(page: Page): Promise<void> {
   );
 }
 
-/** A reading as it stands in its column: the driver may have read the JSON already. */
+/** A reading as it is in its column: the driver may have read the JSON already. */
 const JsonText = z
   .unknown()
   .transform((body) => (typeof body === 'string' ? (JSON.parse(body) as unknown) : body))

@@ -34,7 +34,7 @@ const envelope = ({ wire }: AnyDeclared, body: unknown, seen: number | null, com
 /** Kinds whose body may name what is not there (any more): a trial of something that has gone says so and does nothing. */
 const MAY_NAME_NOTHING = new Set(['tray.keep']);
 
-/** Ids of this kitchen that a body names: whoever is of another kitchen must not get anywhere with them. */
+/** Ids of this kitchen that a body names: anyone who is of another kitchen must not get anywhere with them. */
 const namesOurs = (body: unknown): boolean => {
   const ours = JSON.stringify(here.file);
   return (JSON.stringify(body).match(/"019[0-9a-f-]{33}"/g) ?? []).some((id) => ours.includes(id));

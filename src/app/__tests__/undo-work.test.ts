@@ -313,7 +313,7 @@ test('an invoice taken back: what it moves is said before, its number is free, a
         : without.supplies.get(m.key.slice(7))?.usablePerKg;
     expect(now).toBeCloseTo(m.after ?? NaN, 9);
   }
-  // Entered anew under the same number, the old one cannot stand again beside it.
+  // Entered again under the same number, the old one cannot stand again beside it.
   expect(await here.send(PURCHASE, invoice('B-12', '37.20'))).toMatchObject({ ok: true });
   expect(await here.send(PURCHASE_BACK, { id, back: false })).toMatchObject({
     ok: false,

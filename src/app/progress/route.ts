@@ -3,7 +3,7 @@ import { currentWorker } from '@/server/session';
 
 export const dynamic = 'force-dynamic';
 
-/** How far the first costing after a start is, for whoever waits for it; nothing where nothing is under way. */
+/** How far the first costing after a start is, for anyone who waits for it; nothing where nothing is under way. */
 export async function GET(): Promise<Response> {
   const who = await currentWorker();
   return Response.json((who && progressOf(who.kitchenId)) ?? null, {

@@ -13,7 +13,7 @@ export const metadata = { title: texts.sign };
 export default async function SignIn({ searchParams }: { searchParams: Promise<{ out?: string }> }) {
   if (await canBegin()) redirect('/first');
   const { out } = await searchParams;
-  // The demo opens signed in as its manager; whoever has signed out sees the door, until somebody comes in by it.
+  // The demo opens signed in as its manager; anyone who has signed out sees the door, until somebody comes in by it.
   const gone = out !== undefined || (await cookies()).has(OUT);
   if (env().HALFPOT_DEMO && !gone && !(await currentWorker())) redirect('/sign-in/demo');
   const { kitchen, people } = await peopleHere();

@@ -53,7 +53,7 @@ export function alarmsOf({ at, left, cooling, warm, leftUntil }: Looked): Alarm[
     if (limit === undefined ? warm.is === 'holding' && warm.at.middle < Infinity : warm.at.middle > limit)
       calls.push({ is: 'too late', key: `too late ${warm.is}`, toC: warm.limitC });
   }
-  // Whoever left it for the night, or took it off the heat, knows when its line is at its end.
+  // Anyone who left it for the night, or took it off the heat, knows when its line is at its end.
   if (left && left.middle <= 0 && leftUntil === undefined && !cooling)
     calls.push({ is: 'due', key: `due ${at}` });
   const rank: readonly AlarmKind[] = ['past', 'too late', 'unread', 'due'];

@@ -71,7 +71,7 @@ const IN: Readonly<
 };
 const SPEEDS = 25;
 const REACH = 2.5;
-/** °C below which gelatin sets and a pot stops stirring itself: how fast it cools is then learned anew. */
+/** °C below which gelatin sets and a pot stops stirring itself: how fast it cools is then learned again. */
 const SETS = 25;
 /** A limit within so many °C of what surrounds the pot is crept up to. */
 const CREEPS = 2;

@@ -35,7 +35,7 @@ const UNDER_BRIM = 0.95;
  * How a pot will stand that is left alone.
  * @param now ms
  * @param back when somebody is there again, ms
- * @param turned what it is turned down to; left out, as it stands
+ * @param turned what it is turned down to; left out, as it is
  */
 export function overnightForecast(
   of: RunningBatch,

@@ -132,7 +132,7 @@ export class PotAdvisor {
   }
 
   /**
-   * What can be done about a pot as it stands now: each way solved for its amount.
+   * What can be done about a pot as it is now: each way solved for its amount.
    * @returns undefined where the pot cannot be followed
    */
   putRight(

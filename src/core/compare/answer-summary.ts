@@ -42,7 +42,7 @@ export const changedPrices = (costing: KitchenCosting, { prices }: WrittenTold) 
     })
     .sort((a, b) => Math.abs(b.is / b.was - 1) - Math.abs(a.is / a.was - 1));
 
-/** Whether everything a question lives from is what it was: it then need not be asked again. */
+/** Whether everything a question is made from is what it was: it then need not be asked again. */
 export const isSummaryCurrent = (costing: KitchenCosting, asks: WrittenAsks, told: WrittenTold): boolean =>
   told.sheets === sheetsOf(costing, asks) &&
   told.prices.every(({ ingredient }) => costing.supplies.has(ingredient)) &&

@@ -20,7 +20,7 @@ export const valueAt = ({ rest, paid }: Line, times: number): number => rest + p
 /**
  * The price of one thing at which two ways cost the same a litre. A cost is affine in a price once the pots have been cooked, so two
  * costings say all there is to say.
- * @returns undefined where one of the two has no cost, or neither lives from the thing
+ * @returns undefined where one of the two has no cost, or neither is made from the thing
  */
 export function flipOf(
   pots: SnapshotPots,

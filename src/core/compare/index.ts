@@ -1,4 +1,4 @@
-/** Ways laid beside each other: questions made into sheets as they would be, cooked and costed apart from their kitchen. */
+/** Ways compared: questions made into sheets as they would be, cooked and costed apart from their kitchen. */
 export {
   SnapshotPots,
   snapshotOf,

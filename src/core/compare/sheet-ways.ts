@@ -9,7 +9,7 @@ import { runPot, runPotFrom, type PotTrace, type WrittenStep } from '../verbs';
 import type { Of } from '../written';
 import * as texts from './texts';
 
-/** What a question is asked on: the kitchen as it stands, and the sheet and line that it is about. */
+/** What a question is asked on: the kitchen as it is, and the sheet and line that it is about. */
 export interface SheetContext {
   readonly costing: KitchenCosting;
   readonly c: ProcessConstants;

@@ -36,8 +36,8 @@ export interface Way {
 }
 
 /**
- * Some pots with all they live from, taken out of their kitchen: plain data, enough to cook and cost them again and again, in a
- * browser too. What last batches left is taken as it stands in the kitchen, so that nothing has to come to rest.
+ * Some pots with all they are made from, taken out of their kitchen: plain data, enough to cook and cost them again and again, in a
+ * browser too. What last batches left is taken as it is in the kitchen, so that nothing has to come to rest.
  */
 export interface Snapshot {
   readonly recipes: readonly WrittenRecipe[];
@@ -50,7 +50,7 @@ export interface Snapshot {
   readonly kitchen: Pick<KitchenState['kitchen'], 'hands' | 'sharedHands' | 'rules'>;
 }
 
-/** Recipes that some live from, themselves among them, each after what it lives from. */
+/** Recipes that some are made from, themselves among them, each after what it is made from. */
 function closure(recipes: ReadonlyMap<string, WrittenRecipe>, of: readonly string[]): WrittenRecipe[] {
   const found = new Map<string, WrittenRecipe>();
   const queue = [...of];
@@ -63,7 +63,7 @@ function closure(recipes: ReadonlyMap<string, WrittenRecipe>, of: readonly strin
   return inOrder([...found.values()]).order.flatMap((id) => found.get(id) ?? []);
 }
 
-/** The recipes of a way, those it changes changed, each after what it lives from: only what its product lives from. */
+/** The recipes of a way, those it changes changed, each after what it is made from: only what its product is made from. */
 export function recipesOf(
   apart: Pick<Snapshot, 'recipes'>,
   way: Pick<Way, 'recipes' | 'product'>,

@@ -21,7 +21,7 @@ export interface QuestionWays {
   readonly apart: Snapshot;
 }
 
-/** Packs are laid beside each other at what each costs now, whatever an average over them all would be. */
+/** Packs are compared at what each costs now, whatever an average over them all would be. */
 const LATEST = { by: 'latest' } as const;
 
 /** What of a kitchen is otherwise in each way, where ways differ in what things cost: it is then costed once for each. */
@@ -47,7 +47,7 @@ const SCHOOLS = {
   weight: 'trim pays by weight',
 } as const;
 
-/** Packs of one thing laid beside each other; one that has no price would be reckoned with another’s, so it is said instead. */
+/** Packs of one thing compared; one that has no price would be used another’s, so it is said instead. */
 function packs(
   on: SheetContext,
   others: readonly KitchenCosting[],
@@ -107,7 +107,7 @@ function* waysOn(
 /** How much thinner or saltier than what is asked for counts as that: nobody tastes less. */
 const NEARLY = 0.03;
 
-/** Whether a way is an answer: what is too thin or too salty is laid beside the others, but is not what was asked for. */
+/** Whether a way is an answer: what is too thin or too salty is compared with the others, but is not what was asked for. */
 export const meetsTarget = (asks: WrittenAsks, f: WayFigures): boolean =>
   f.trouble === undefined &&
   (asks.of !== 'base' ||

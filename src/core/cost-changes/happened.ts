@@ -7,7 +7,7 @@ import type { Work } from '../work';
 
 /**
  * What may move the cost of a plate between two days, in the order in which it is let happen: what was paid, what tests found,
- * what pots do, what stands on plates, and how the kitchen reckons (who pays for trim, what prices are taken).
+ * what pots do, what stands on plates, and how the kitchen calculates (who pays for trim, what prices are taken).
  */
 export const CAUSES = ['prices', 'tests', 'pots', 'plates', 'reckoning'] as const;
 export type Cause = (typeof CAUSES)[number];
@@ -168,7 +168,7 @@ export function priceEffects([before, after]: readonly KitchenCosting[], plateId
   return found.sort((a, b) => Math.abs(b.by) - Math.abs(a.by));
 }
 
-/** Ingredients and pots that a plate lives from, whichever way, in the kitchen costed. */
+/** Ingredients and pots that a plate is made from, whichever way, in the kitchen costed. */
 export function madeFrom(costing: KitchenCosting, plateId: string): ReadonlySet<string> {
   const { graph } = costing;
   const found = new Set<string>();

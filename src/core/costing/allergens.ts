@@ -6,7 +6,7 @@ import type { KitchenCosting } from './kitchen';
 export interface AllergenSet {
   readonly allergens: ReadonlyMap<string, ReadonlySet<string>>;
   readonly unread: ReadonlySet<string>;
-  /** Pots it lives from, or itself, with lines that nobody understands or that cannot be done: what those carry is not known. */
+  /** Pots it is made from, or itself, with lines that nobody understands or that cannot be done: what those carry is not known. */
   readonly unsure: ReadonlySet<string>;
 }
 

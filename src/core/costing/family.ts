@@ -180,7 +180,7 @@ function productFrom(
   return part === undefined ? run?.product : jointOf(run, part);
 }
 
-/** One of a family with all it lives from and all that lives from it; what a last batch left counts on either side. */
+/** One of a family with all it is made from and all that is made from it; what a last batch left counts on either side. */
 export function kinOf(family: Family, id: string): Family {
   const [up, down] = [tiesBy(family, 'to'), tiesBy(family, 'from')];
   const reached = new Set<string>([id]);

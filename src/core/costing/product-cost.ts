@@ -5,7 +5,7 @@ import { jointOf } from '../shelf';
 import { productOf, readSupply } from '../supply';
 import type { KitchenCosting } from './kitchen';
 
-/** What a recipe's product costs. Money in currency units; null while anything it lives from is unknown. */
+/** What a recipe's product costs. Money in currency units; null while anything it is made from is unknown. */
 export interface ProductCost {
   readonly ml: number;
   readonly g: number;

@@ -1,6 +1,6 @@
 /**
  * Cost is affine in the prices: once the physics is known, a product's cost per gram is a weighted
- * sum of what went in. The graph keeps those weights and follows a changed price to what lives from it.
+ * sum of what went in. The graph keeps those weights and follows a changed price to what is made from it.
  */
 export interface GraphNode {
   readonly key: string;
@@ -58,7 +58,7 @@ export class CostGraph {
   private readonly followers: number[] = [];
   private readonly followed: number[] = [];
   private readonly value: Float64Array;
-  /** How many gaps a node's cost has, its own and those of all it lives from; a source without price has one. */
+  /** How many gaps a node's cost has, its own and those of all it is made from; a source without price has one. */
   private readonly gap: Float64Array;
   /** A bit for each node that is to be worked out again. */
   private readonly dirty: Uint32Array;
@@ -71,7 +71,7 @@ export class CostGraph {
 
   /**
    * Nodes stand after everything they are the sum of.
-   * @param place each node's place by its key, where whoever has made them knows it already
+   * @param place each node's place by its key, where anyone who has made them knows it already
    * @throws GraphError where one stands before what it is made of, or twice
    */
   constructor(
@@ -255,7 +255,7 @@ export class CostGraph {
     for (let i = begin; i < end; i += 1) this.first[i + 1] = (of.first[i + 1] as number) + at - a;
   }
 
-  /** Brings nodes that have just been laid, and what lives from them, up to date. */
+  /** Brings nodes that have just been laid, and what is made from them, up to date. */
   private workOut(places: readonly number[]): void {
     this.begin();
     for (const i of places) {
@@ -278,14 +278,14 @@ export class CostGraph {
     return i;
   }
 
-  /** Cost per gram (per plate for a plate), or null while anything it lives from is unknown. */
+  /** Cost per gram (per plate for a plate), or null while anything it is made from is unknown. */
   cost(key: string): number | null {
     const i = this.placeOf(key);
     return this.gap[i] === 0 ? (this.value[i] as number) : null;
   }
 
   /**
-   * Sets the prices of sources (null: unknown) and brings everything that lives from them up to date,
+   * Sets the prices of sources (null: unknown) and brings everything that is made from them up to date,
    * each node once, stopping where nothing changed.
    * @returns the keys whose cost changed, sources included, in graph order
    * @throws GraphError where one is not a source; nothing is set then
@@ -307,9 +307,9 @@ export class CostGraph {
   }
 
   /**
-   * The part of the graph that some sources can move: them, and everything that lives from them. What else its nodes are the sum
+   * The part of the graph that some sources can move: them, and everything that is made from them. What else its nodes are the sum
    * of stands in them as it is now, so that the part says what the whole says while only those sources move.
-   * @param tops where only what these live from is wanted, and they themselves
+   * @param tops where only what these are made from is wanted, and they themselves
    */
   partAbove(sources: Iterable<string>, tops?: Iterable<string>): GraphNode[] {
     const kept = new Uint8Array(this.nodes.length);
@@ -336,7 +336,7 @@ export class CostGraph {
     return part;
   }
 
-  /** What some nodes live from, and they themselves: 1 at the place of each. */
+  /** What some nodes are made from, and they themselves: 1 at the place of each. */
   private below(tops: Iterable<string>): Uint8Array {
     const reached = new Uint8Array(this.nodes.length);
     const queue = [...tops].filter((key) => this.has(key)).map((key) => this.placeOf(key));

@@ -17,7 +17,7 @@ export const CAME_IN = ['wrong thing in', 'into the wrong pot'] as const;
 export const GELS = ['stays liquid', 'wobbles', 'cuts'] as const;
 /** Why a part of a pot is gone, with its share of everything. */
 export const GONE = ['scorched', 'boiled over', 'spilled', 'drawn off'] as const;
-/** What batches teach in times of what is reckoned with. */
+/** What batches teach as a multiple of the value in use. */
 export const LEARNED_TIMES = ['gives', 'keeps', 'clings', 'loses', 'pours', 'hands'] as const;
 /** Where a pot cools. */
 export const PLACES = ['kitchen', 'cold room', 'ice bath', 'blast chiller'] as const;

@@ -3,7 +3,7 @@ import { TRIM_SCHOOLS } from '../larder';
 import { WrittenStep } from '../verbs';
 import { Day, Id, Name, Of, PlateOf } from '../written';
 
-/** Ways laid beside each other: more than these nobody can hold beside each other. */
+/** Ways compared: more than these nobody can hold beside each other. */
 export const MOST_LAID = 6;
 
 /** Something that takes the place of a line: itself, or so much of it stirred into water where it is a concentrate. */

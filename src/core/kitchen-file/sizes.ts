@@ -47,7 +47,7 @@ interface Stood {
 const stood = new WeakMap<WrittenPlate, Stood>();
 
 /**
- * A plate as it stands: a size has the lines of the plate it follows at its own size, but for what it says otherwise, and its own
+ * A plate as it is: a size has the lines of the plate it follows at its own size, but for what it says otherwise, and its own
  * after them; tax, target, service and hands are that plate's where it does not say. The very same object while neither changes.
  * @param parent the plate it follows; a plate that follows nothing is itself
  */

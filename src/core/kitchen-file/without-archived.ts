@@ -35,7 +35,7 @@ function traysOf(file: KitchenFile): KitchenFile['trays'] {
 
 const idOf = (of: object): string => String(Object.values(of)[0]);
 
-/** What a question cannot be asked without: its sheet, and everything that is laid beside it. */
+/** What a question cannot be asked without: its sheet, and everything that is compared with it. */
 function asksOf({ asks }: WrittenQuestion): readonly string[] {
   switch (asks.of) {
     case 'base':

@@ -20,7 +20,7 @@ export function mergeTargets(state: Pick<KitchenState, 'ingredients'>): (id: str
 }
 
 /**
- * The kitchen as it is reckoned with: a merged ingredient is gone, and everything that named it (articles
+ * The kitchen as it is used: a merged ingredient is gone, and everything that named it (articles
  * and so their purchases, recipe lines, plates) names the one it was merged into. What is kept names both, so a merge can be undone.
  */
 export function withoutMerged(state: KitchenState): KitchenState {
@@ -95,7 +95,7 @@ const underAnother = (
   ),
 });
 
-/** The past of a kitchen as it is reckoned with: what was counted under another spelling counts for what that was merged into. */
+/** The past of a kitchen as it is used: what was counted under another spelling counts for what that was merged into. */
 export function historyMerged(state: KitchenState, history: History): History {
   const merged = state.ingredients.filter((i) => i.mergedInto !== undefined);
   if (merged.length === 0) return history;

@@ -79,7 +79,7 @@ export function insteadOf(state: Cooked, kind: Named, from: string, to: string):
   };
 }
 
-/** Who uses what, for whoever asks about many things: the kitchen is gone through once. */
+/** Who uses what, for anyone who asks about many things: the kitchen is gone through once. */
 export function usesIn(state: Cooked): (kind: Named, id: string) => Users {
   const found = new Map<string, { recipes: WrittenRecipe[]; plates: WrittenPlate[] }>();
   const note = (of: WrittenRecipe | WrittenPlate): void => {

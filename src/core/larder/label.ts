@@ -23,11 +23,11 @@ export interface FromLabel {
   readonly composition: WrittenComposition;
   /** g per ml, where the table was per 100 ml. */
   readonly densityGPerMl: number | undefined;
-  /** What does not add up, a sentence each: for whoever holds the packet. */
+  /** What does not add up, a sentence each: for anyone who holds the packet. */
   readonly remarks: readonly string[];
 }
 
-/** kJ per g, for whoever checks a label against itself (the general factors of food labelling). */
+/** kJ per g, for anyone who checks a label against itself (the general factors of food labelling). */
 const KJ = { fat: 37, carbohydrate: 17, protein: 17, fibre: 8, ethanol: 29 } as const;
 /** Share by which a stated energy may differ: labels round, and some carbohydrate is not worth 17. */
 const ENERGY_OFF = 0.15;

@@ -111,7 +111,7 @@ export function graphChanges(now: GraphParts, was: GraphParts): GraphChanges | u
 
 const partNames = ({ parts }: Parting): string[] => parts.map((p) => p.name);
 
-/** The graph of a layer out of the one before it: only what has changed is laid anew. */
+/** The graph of a layer out of the one before it: only what has changed is laid again. */
 export function graphAfter(
   layer: Layer,
   parts: GraphParts,
@@ -239,9 +239,9 @@ const gapsUpTo = (run: PotRun, parts: Parting['parts']): number =>
 
 /**
  * What is made of some pots costs in a layer, without a graph: for pots that are run again and again, each time otherwise.
- * @param runs each after what it lives from
+ * @param runs each after what it is made from
  * @param price of a source or of what was made elsewhere: currency a g, kWh or hour; null where it is not known
- * @returns currency a g of every product and stage, null where something it lives from is not known
+ * @returns currency a g of every product and stage, null where something it is made from is not known
  */
 export function costsThrough(
   runs: Iterable<readonly [string, PotRun]>,

@@ -35,7 +35,7 @@ export interface ForCovers {
 }
 
 /**
- * What it takes to put a plate on so many tables: each recipe it lives from scaled by solving, through all generations, each in
+ * What it takes to put a plate on so many tables: each recipe it is made from scaled by solving, through all generations, each in
  * the best vessel the kitchen owns. Joint products and last batches are taken as there.
  * @returns trouble `no-plate`, or `covers-out-of-range`
  */

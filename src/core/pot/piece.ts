@@ -10,7 +10,7 @@ import type { Liquid } from './liquid';
  */
 export interface Piece {
   readonly stuff: Stuff;
-  /** g raw, as added: retention is reckoned on it. */
+  /** g raw, as added: retention is calculated on it. */
   rawG: number;
   parts: Parts;
   gelatinPool: number;

@@ -68,7 +68,7 @@ interface OnItsWay {
  * Runs a pot from empty to product: the physics pass, in which money does not occur.
  *
  * Stops at the first step that cannot be done and says why; lines that could not be read are
- * passed over and counted, so that whoever prices the pot knows that the list is not whole.
+ * passed over and counted, so that anyone who prices the pot knows that the list is not whole.
  * @param verbs every verb a step may have
  */
 export const runPotWith = <S extends Doing>(verbs: PotTable<S>, of: PotOf<S>, c: ProcessConstants): PotRun =>

@@ -35,7 +35,7 @@ export interface Handled {
 }
 
 /**
- * What the pot asks of a verb. The pot knows no verb by name: whoever runs one hands it the table, so that verbs can stand
+ * What the pot asks of a verb. The pot knows no verb by name: anyone who runs one hands it the table, so that verbs can stand
  * above what they are made of.
  */
 export interface PotVerb<S extends Doing> {

@@ -9,7 +9,7 @@ import type { ListRow } from './rows';
 export const VERDICTS = ['moved', 'odd', 'ask', 'refused', 'same'] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
-/** An article as it stands before the list. */
+/** An article as it is before the list. */
 export interface Current {
   readonly name: string;
   readonly pack: string;

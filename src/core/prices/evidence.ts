@@ -1,7 +1,7 @@
 import { cookedOn } from '../kitchen-file';
 import { isGuess, type Supply } from './supplies';
 
-/** Which numbers a recipe reckons with for one of its ingredients, and whether anybody has measured them. */
+/** Which numbers a recipe uses for one of its ingredients, and whether anybody has measured them. */
 export interface Evidence {
   readonly id: string;
   readonly name: string;
@@ -20,7 +20,7 @@ export interface Measurable {
   readonly guess: boolean;
 }
 
-/** The numbers an ingredient is reckoned with on a day. */
+/** The numbers used for an ingredient on a day. */
 export function evidenceFor(s: Supply, day: string): Evidence {
   const { ingredient } = s;
   const measured = (figure: 'retention' | 'retention pressed', written: number): Measurable => {

@@ -104,7 +104,7 @@ interface Worked {
   readonly supplies: readonly Supply[];
 }
 
-/** Every ingredient of a kitchen as it was priced, for whoever prices it again with something about it changed. */
+/** Every ingredient of a kitchen as it was priced, for anyone who prices it again with something about it changed. */
 export interface KeptSupplies {
   readonly worked: ReadonlyMap<string, Worked>;
   /** What pots and plates take. */

@@ -1,4 +1,4 @@
-/** The parts every food is reckoned in. Protein, fibre, ash and acids are the rest. */
+/** The parts every food is calculated in. Protein, fibre, ash and acids are the rest. */
 export const PARTS = ['water', 'ethanol', 'fat', 'salt', 'sugar', 'starch', 'gelatin', 'rest'] as const;
 export type Part = (typeof PARTS)[number];
 /** Mass of each part: g in a portion of matter, or g per g in a composition. */

@@ -79,7 +79,7 @@ export const referenceLarder = (): ReadonlyMap<string, ReferenceIngredient> =>
 
 /**
  * A kitchen's own ingredient taken from a reference: a copy, so that no later edition of the reference changes
- * what a kitchen reckons with. Its yield is an estimate with its range.
+ * what a kitchen uses. Its yield is an estimate with its range.
  */
 export function adopted(
   row: ReferenceIngredient,

@@ -57,7 +57,7 @@ const sayingOf = (some: readonly string[]): string => [...new Set(some.map(singu
 /** What a name says. Every word of it counts: “Hot-smoked trout” is not any smoked trout. */
 const gist = (name: string): string => sayingOf(words(name));
 
-/** What was typed says, as it stands and without what changes nothing: “cold butter”, then “butter”. */
+/** What was typed says, as it is and without what changes nothing: “cold butter”, then “butter”. */
 function gistsTyped(text: string): string[] {
   const all = words(text);
   const both = [sayingOf(all), sayingOf(all.filter((w) => !SAID_BESIDE.has(w)))];
@@ -247,7 +247,7 @@ function findLastBatch(text: string, perLitre: string | undefined, names: Names)
   return found.ok ? fine({ lastBatchOf: found.value.id, ...value }) : found;
 }
 
-/** A name as it stands inside a sentence: “Venison bones” is said “venison bones”. Reading minds no case. */
+/** A name as it is inside a sentence: “Venison bones” is said “venison bones”. Reading minds no case. */
 export const inSentence = (name: string): string =>
   /^\p{Lu}\p{Ll}/u.test(name) ? `${name.charAt(0).toLowerCase()}${name.slice(1)}` : name;
 

@@ -42,7 +42,7 @@ export interface Cooking {
 }
 
 /**
- * Runs every pot, each after what it lives from, and those that take of a last batch until batch after batch is the same. A pot
+ * Runs every pot, each after what it is made from, and those that take of a last batch until batch after batch is the same. A pot
  * that stands as it stood, of things that are what they were, is not run again. A part of the work is one pot.
  */
 export function* cookAll(cooking: Cooking): Work<CachedPots> {
@@ -140,7 +140,7 @@ function* cookUntilRest(
       }),
     );
   });
-  // Those that only live from them are cooked once, when nothing moves any more.
+  // Those that only are made from them are cooked once, when nothing moves any more.
   for (const id of again)
     if (!feeds.has(id)) {
       cook(id);

@@ -13,7 +13,7 @@ const MOST_ROUNDS = 400;
 /** g per g of product by which two batches may differ and be called the same. */
 const SAME = 1e-9;
 
-/** Recipes that change when what a last batch left does: those that take some, and all that live from them. */
+/** Recipes that change when what a last batch left does: those that take some, and all that are made from them. */
 export function madeFromLastBatch(recipes: readonly WrittenRecipe[], order: readonly string[]): string[] {
   const byId = new Map(recipes.map((r) => [r.id, r]));
   const found = new Set<string>();
@@ -25,7 +25,7 @@ export function madeFromLastBatch(recipes: readonly WrittenRecipe[], order: read
   return [...found];
 }
 
-/** Recipes of which something, or something that lives from them, is taken as a last batch. */
+/** Recipes of which something, or something that is made from them, is taken as a last batch. */
 export function feedingALast(recipes: readonly WrittenRecipe[]): Set<string> {
   const byId = new Map(recipes.map((r) => [r.id, r]));
   const found = new Set<string>();

@@ -20,7 +20,7 @@ export interface CachedMatter {
   readonly day: string;
 }
 
-/** Every pot of a kitchen as it was cooked, for whoever cooks the kitchen again with something about it changed. */
+/** Every pot of a kitchen as it was cooked, for anyone who cooks the kitchen again with something about it changed. */
 export interface CachedPots {
   readonly constants: ProcessConstants;
   readonly manner: Shelf['manner'];
@@ -30,7 +30,7 @@ export interface CachedPots {
   readonly lefts: ReadonlyMap<string, Product>;
 }
 
-/** The one before where it says the same, so that whoever holds it need not look twice. */
+/** The one before where it says the same, so that anyone who holds it need not look twice. */
 export const reuseIfEqual = <T>(now: T, before: T | undefined): T =>
   equal(now, before) ? (before as T) : now;
 
@@ -51,7 +51,7 @@ export function isCacheValid(
 }
 
 /**
- * A run with the products it had before wherever they are the same to the last bit: what lives from them need not be cooked
+ * A run with the products it had before wherever they are the same to the last bit: what is made from them need not be cooked
  * again because a step above them was said otherwise.
  */
 export function withSameProducts(run: PotRun, before: PotRun | undefined): PotRun {

@@ -37,7 +37,7 @@ export function netKwByBoiling(litres: number, fromC: number, minutes: number): 
   return inRange((litres * KJ_PER_L_K * (100 - fromC)) / (minutes * 60), 'minutes');
 }
 
-/** Minutes in which so much water boils with so many kW in it: what whoever measures can hold against their watch. */
+/** Minutes in which so much water boils with so many kW in it: what anyone who measures can hold against their watch. */
 export const boilingMinutes = (litres: number, fromC: number, netKw: number): number =>
   (litres * KJ_PER_L_K * (100 - fromC)) / netKw / 60;
 

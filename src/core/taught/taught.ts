@@ -242,7 +242,7 @@ function inForce(
   return { value: pct / 100, measured: y.source === 'measured' };
 }
 
-/** What an ingredient was written down with, for the cooked figures that the pot reckons with. */
+/** What an ingredient was written down with, for the cooked figures that the pot uses. */
 function asWritten(ingredient: WrittenIngredient, figure: Cooked): number | undefined {
   if (figure === 'retention') return ingredient.retentionMlPerKg;
   if (figure === 'retention pressed') return ingredient.retentionPressedMlPerKg;

@@ -17,7 +17,7 @@ export function demoKitchen(): KitchenFile {
   return structuredClone(demoFile);
 }
 
-/** The demo kitchen costed on its day, and the constants that it reckons with. */
+/** The demo kitchen costed on its day, and the constants that it uses. */
 export function costedDemo(): {
   readonly file: KitchenFile;
   readonly state: KitchenState;

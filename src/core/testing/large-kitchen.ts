@@ -32,7 +32,7 @@ function chance(seed: number): () => number {
 
 /**
  * A kitchen of any size on the demo's stove, the same for the same seed: a tenth of its recipes are stocks, over half are
- * sauces of one of them, the rest live from a sauce and a stock; plates take ingredients and sauces. Everything has a price.
+ * sauces of one of them, the rest are made from a sauce and a stock; plates take ingredients and sauces. Everything has a price.
  */
 export function largeKitchen(size: Size, seed = 1): KitchenFile {
   const file = demoKitchen();

@@ -211,7 +211,7 @@ const STEPS: { readonly [Do in PotDoing['do']]: Likely<Do> } = {
   chill: often(1, fc.record({ celsius: num(0, 60), hours: num(0, 4) })),
   hold: often(1, fc.record({ hours: num(0.1, 5), lossPerHour: num(0, 0.1) })),
   'season to': often(1, fc.record({ what: fc.constant(SALT), saltPct: num(0.1, 2) })),
-  // It ends a pot: whoever wants one puts it last.
+  // It ends a pot: anyone who wants one puts it last.
   portion: often(0, fc.record({ ml: num(10, 400), overfill: num(0, 0.2) })),
 };
 

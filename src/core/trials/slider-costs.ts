@@ -12,7 +12,7 @@ export interface SliderPortion {
   readonly size: number;
   readonly key: string;
   readonly perG: number | null;
-  /** g as it stands, and how many such portions a plate that is sold uses up. */
+  /** g as it is, and how many such portions a plate that is sold uses up. */
   readonly g: number | null;
   readonly times: number;
   readonly packaging: boolean;

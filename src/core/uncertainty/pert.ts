@@ -88,7 +88,7 @@ function shapeOf(share: number): Shape {
 /**
  * Fits a PERT.
  * @param low at most `value`; @param high at least `value`
- * @throws RangeError where the value lies outside its own range: whoever asks checks that (`checkRange`)
+ * @throws RangeError where the value lies outside its own range: anyone who asks checks that (`checkRange`)
  */
 export function pertOf(value: number, low: number, high: number): Pert {
   if (!(low <= value && value <= high))

@@ -237,7 +237,7 @@ function priceOf({ supplies, day }: KitchenCosting, i: WrittenIngredient, points
 }
 
 /**
- * Everything that some ways live from and that is not known for sure.
+ * Everything that some ways are made from and that is not known for sure.
  * @param points every dated price of an article: the one in force alone would say that it never moves
  */
 export function rangesOf(

@@ -79,7 +79,7 @@ export const vesselsFor = (
   hob?: Hob,
 ): Scaled[] => vesselsForWith(VERBS, pot, ml, c, vessels, hob);
 
-/** What a line comes to on a sheet: its step, or the line as it stands where nobody can read it. */
+/** What a line comes to on a sheet: its step, or the line as it is where nobody can read it. */
 export function lineOf(text: string, names: Names): Step {
   const read = readStep(text, names);
   return read.ok ? read.value : { do: 'unread', said: text.slice(0, 200) };

@@ -6,7 +6,7 @@ import type { Shelf } from './shelf';
 
 /**
  * Everything that is to be said of a verb. One file states all of it, and nothing is left to a default: what a verb has no
- * business with it says in as many words (`nothing`, `asItIs` …), so that whoever adds one is asked every question.
+ * business with it says in as many words (`nothing`, `asItIs` …), so that anyone who adds one is asked every question.
  */
 export interface Verb<W extends Written, S extends Doing> extends WrittenVerb<W>, SaidVerb<W>, PotVerb<S> {
   /** The written step with every name looked up and every amount in base units. */

@@ -1,4 +1,4 @@
-/** Long work that is done a part at a time: whoever drives it may do other things between two parts. */
+/** Long work that is done a part at a time: anyone who drives it may do other things between two parts. */
 export type Work<T> = Generator<void, T, void>;
 
 /** Does all of it at once. */

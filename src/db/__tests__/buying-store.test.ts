@@ -205,7 +205,7 @@ describe('purchases', () => {
     expect(await sameInvoice(pool, K, bought.supplier, 'LMG 9001', DAY)).toMatchObject({ id: bought.id });
     expect(await sameInvoice(pool, K, supplierOf('Weirside Game'), 'LMG 9001', DAY)).toBeUndefined();
     await expect(book(invoice('LMG 9001', [goods('LE5')]))).rejects.toMatchObject({ errno: 1062 });
-    // Suppliers begin their numbers anew each year.
+    // Suppliers begin their numbers again each year.
     expect(await sameInvoice(pool, K, bought.supplier, 'LMG 9001', '2025-03-13')).toBeUndefined();
     const left = await one(
       pool,

@@ -142,7 +142,7 @@ interface Had {
   readonly past: ReadPast;
 }
 
-/** A kitchen and its past, read anew or brought up to now. */
+/** A kitchen and its past, read again or brought up to now. */
 const reading = (before?: Had): Promise<Had> =>
   inSnapshot(pool, async (sql) => {
     const read = await readKitchenState(sql, K, before?.read);

@@ -72,7 +72,7 @@ test('a database that falls silent is noticed within five seconds, inside a tran
     ).rejects.toThrow(UnresponsiveError),
   );
   expect(took).toBeLessThan(5);
-  // Whoever comes now waits no longer, on a connection that stood and on one that would have to be made. What was on its way then may still
+  // Anyone who comes now waits no longer, on a connection that stood and on one that would have to be made. What was on its way then may still
   // arrive when the database speaks again: it must not touch what is looked for.
   const late = 'DELETE FROM kept WHERE n = 1';
   const all = [1, 2, 3].map(() => expect(run(pool, late)).rejects.toThrow());

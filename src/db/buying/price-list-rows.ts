@@ -168,7 +168,7 @@ export const setWanted = (
         [Number(wanted), kitchenId, importId, where.verdict],
       );
 
-/** Puts a row that has been decided anew in the place of the old one. */
+/** Puts a row that has been decided again in the place of the old one. */
 export async function replaceRow(
   sql: Sql,
   kitchenId: string,

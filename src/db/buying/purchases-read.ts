@@ -112,7 +112,7 @@ export async function purchaseById(sql: Sql, kitchenId: string, purchaseId: stri
   return { ...head, lines, credits };
 }
 
-/** A purchase of that number from that supplier in the year of a day, if it is written down already: numbers begin anew each year. */
+/** A purchase of that number from that supplier in the year of a day, if it is written down already: numbers start again each year. */
 export const sameInvoice = (
   sql: Sql,
   kitchenId: string,

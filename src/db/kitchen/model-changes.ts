@@ -83,7 +83,7 @@ export const modelChanges = (sql: Sql, kitchenId: string): Promise<ModelChange[]
     [kitchenId],
   );
 
-/** How many that a model made have not been seen: whoever takes starting values has asked for what they move. */
+/** How many that a model made have not been seen: anyone who takes starting values has asked for what they move. */
 export const unseenModelChanges = async (sql: Sql, kitchenId: string): Promise<number> =>
   (
     await maybeOne(

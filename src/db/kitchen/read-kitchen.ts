@@ -244,7 +244,7 @@ async function patched(
   };
 }
 
-/** The little that is read anew each time: what says the same as before is the same object. */
+/** The little that is read again each time: what says the same as before is the same object. */
 const samePlace = (now: Omit<KitchenState, List>, before: KitchenState): Omit<KitchenState, List> => ({
   kitchen: reuseIfEqual(now.kitchen, before.kitchen),
   measures: reuseIfEqual(now.measures, before.measures),

@@ -6,7 +6,7 @@ import { ROLES } from './people';
 const instant = z.date();
 const flag = z.coerce.boolean();
 
-/** Days after which somebody signs in anew. */
+/** Days after which somebody signs in again. */
 export const SIGNED_IN_DAYS = 14;
 /** Refusals that are kept. */
 const MOST_REFUSED = 500;
@@ -25,7 +25,7 @@ export const SignIn = z.object({
 });
 export type SignIn = z.infer<typeof SignIn>;
 
-/** Whoever is signed in under an id: not ended, not too old, on a device that has not been ended, somebody who still works here. */
+/** Anyone who is signed in under an id: not ended, not too old, on a device that has not been ended, somebody who still works here. */
 export const signedIn = (sql: Sql, kitchenId: string, id: string, now: Date): Promise<SignIn | undefined> =>
   maybeOne(
     sql,
@@ -140,7 +140,7 @@ export interface SignInRefusal {
   readonly why: WhyRefused;
 }
 
-/** Writes a refusal down, and forgets the oldest of too many: whoever knocks for ever fills nothing. */
+/** Writes a refusal down, and forgets the oldest of too many: anyone who knocks for ever fills nothing. */
 export async function rememberRefusal(
   sql: Sql,
   kitchenId: string,

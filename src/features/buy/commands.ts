@@ -11,7 +11,7 @@ import * as texts from './texts';
 
 const gone = () => refused('gone', '', texts.noLongerPriceBook);
 
-/** A row as it stands now; undefined where it is no ingredient's. */
+/** A row as it is now; undefined where it is no ingredient's. */
 const rowOf = (costed: CostedKitchen, id: string) =>
   costed.costing.supplies.has(id) ? priceRow(costed, id) : undefined;
 

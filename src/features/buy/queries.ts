@@ -48,7 +48,7 @@ export interface PriceEffect {
   readonly name: string;
   readonly href: string;
   readonly weight: number;
-  /** Per gram (per plate for a plate), as it stands. */
+  /** Per gram (per plate for a plate), as it is. */
   readonly cost: number | null;
   /** The same of the layers that are counted beside the ingredients: no price in this book moves it. */
   readonly beside: number | null;
@@ -79,7 +79,7 @@ export interface PriceBookData {
   readonly total: number;
   readonly rows: readonly PriceRow[];
   readonly reached: AffectedDish;
-  /** Products and plates there are: in a large house only those that live from the rows in view are told. */
+  /** Products and plates there are: in a large house only those that are made from the rows in view are told. */
   readonly answers: number;
 }
 
@@ -141,7 +141,7 @@ export async function priceBook(who: Worker, asked: PriceBookAsked = {}): Promis
   };
 }
 
-/** Answers that are all told; of more only those that live from the rows in view. */
+/** Answers that are all told; of more only those that are made from the rows in view. */
 const MOST_ANSWERS = 200;
 
 /** What the prices of some ingredients move, what comes off them too. */
@@ -173,7 +173,7 @@ export function reachedBy(
         ]
       : [];
   return {
-    // A source nothing lives from moves nothing.
+    // A source nothing is made from moves nothing.
     graph: part,
     prices: sources.filter((key) => inPart.has(key)).map((key) => [key, graph.cost(key)]),
     products: state.recipes.flatMap((r) =>
@@ -204,7 +204,7 @@ export async function priceIndex(who: Worker, asked: PriceBookAsked): Promise<Pr
 
 /**
  * Rows of the price book by their ids, for a search in a larger one than comes at once.
- * @param inView every row that is then looked at: what they move together is told anew
+ * @param inView every row that is then looked at: what they move together is told again
  */
 export async function priceRows(
   who: Worker,

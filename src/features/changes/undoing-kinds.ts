@@ -31,7 +31,7 @@ export const no = (message: string): Trouble => refuse('cannot-undo', '', messag
 
 export const now = (back: Back | Trouble): Promise<Back | Trouble> => Promise.resolve(back);
 
-/** What of the kitchen's own row is written anew takes its version too. */
+/** What of the kitchen's own row is written again takes its version too. */
 export const ofKitchen =
   (write: (w: Writing) => Promise<unknown>): Back =>
   async (w) => {

@@ -39,7 +39,7 @@ type Search = (wanted: string) => readonly SearchResult[];
 type Lists = Pick<KitchenState, 'ingredients' | 'recipes' | 'plates' | 'suppliers' | 'vessels'>;
 const made = new WeakMap<object, { readonly of: Lists; readonly search: Search }>();
 
-/** The search over what stands in a kitchen, made anew only when one of its lists is another. */
+/** The search over what stands in a kitchen, made again only when one of its lists is another. */
 function searchOf(state: KitchenState): Search {
   const was = made.get(state.recipes);
   const { ingredients, recipes, plates, suppliers, vessels } = state;

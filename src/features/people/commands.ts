@@ -34,7 +34,7 @@ const password = declare({
   role: 'reader',
   moves: 'nothing that is costed',
   async look({ before, next }, { who }) {
-    // Whoever has found a screen left open is not to find out the password by it.
+    // Anyone who has found a screen left open is not to find out the password by it.
     const key = `${who.person.id} own password`;
     const tried = await countTry(database(), who.kitchenId, { what: key, free: FREE_TRIES.here }, new Date());
     if (!tried.open) throw new Refused({ ...tooSoon(tried.inMs), path: 'before' });
@@ -87,7 +87,7 @@ const device = declare({
 
 const LAST = texts.lastManagerKitchenNobody;
 
-/** Somebody new, or another name, role, password or PIN. Whoever has another role or password is signed in anew. */
+/** Somebody new, or another name, role, password or PIN. Anyone who has another role or password is signed in again. */
 const person = declare({
   wire: PERSON,
   role: 'manager',

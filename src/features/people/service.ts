@@ -72,7 +72,7 @@ export async function signInAttempt(
   return { personId, byPin };
 }
 
-/** What is said to whoever tries too soon after too many wrong ones. */
+/** What is said to anyone who tries too soon after too many wrong ones. */
 export function tooSoon(inMs: number): Trouble {
   const s = Math.ceil(inMs / 1000);
   return refuse('too-soon', 'secret', texts.tooManyWrongTries(s), { value: s }).trouble;

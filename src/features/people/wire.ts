@@ -3,7 +3,7 @@ import { wire } from '@/wire';
 import { ID, NEW_PASSWORD } from '@/wire/fields';
 import * as texts from './texts';
 
-/** A password of one's own, changed: whoever is signed in elsewhere by the old one is not any more. */
+/** A password of one's own, changed: anyone who is signed in elsewhere by the old one is not any more. */
 export const NewPassword = z.object({
   before: z.string().min(1, texts.typeYourCurrentPassword).max(200, texts.passwordMost200Characters),
   next: NEW_PASSWORD,

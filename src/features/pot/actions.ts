@@ -20,7 +20,7 @@ export const namesForLines = serverQuery(
   },
 );
 
-/** What a sheet reckons with of things that it has come to name: ingredients, then recipes. */
+/** What a sheet uses of things that it has come to name: ingredients, then recipes. */
 export const matterFor = serverQuery(
   { role: 'reader', of: z.tuple([z.uuid(), Ids, Ids]), otherwise: undefined },
   async (who, sheet, ingredients, recipes): Promise<Reach | undefined> => {

@@ -20,7 +20,7 @@ import { sheetCommands } from './making';
 import { SERVED, SHEET, VERSION_NAMED, type MissingParts } from './wire';
 import * as texts from './texts';
 
-/** Who lives from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
+/** Who is made from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
 function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): MissingParts[] {
   const recipes = after.state.recipes
     .filter((r) => r.id !== changed)
@@ -112,7 +112,7 @@ const keepSheet = declare({
 const SERVED_FROM = -5;
 const SERVED_TO = 100;
 
-/** Sets how hot it is served. It moves no line, so whoever writes on the sheet is not in its way. */
+/** Sets how hot it is served. It moves no line, so anyone who writes on the sheet is not in its way. */
 const served = declare({
   wire: SERVED,
   role: 'changer',

@@ -1,7 +1,7 @@
 import { inOrder, loopSentence, type WrittenRecipe } from '@/core/kitchen-file';
 import { refused } from '@/server/door';
 
-/** Refuses recipes that live from each other in a circle, and says which. */
+/** Refuses recipes that are made from each other in a circle, and says which. */
 export function refuseLoops(recipes: readonly WrittenRecipe[]): void {
   const loop = inOrder(recipes).loops[0];
   if (!loop) return;

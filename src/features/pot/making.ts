@@ -175,7 +175,7 @@ const named = declare({
   },
 });
 
-/** Puts a sheet away: refused while something lives from it, unless something else is said to take its place everywhere. */
+/** Puts a sheet away: refused while something is made from it, unless something else is said to take its place everywhere. */
 const away = declare({
   wire: SHEET_AWAY,
   role: 'changer',

@@ -56,7 +56,7 @@ export function merge(base: Draft, mine: Draft, theirs: Draft): Merged {
   };
 }
 
-/** The order of whoever has moved something, mine where both have; what the other has put in stands behind what it stood behind there. */
+/** The order of the one who has moved something, mine where both have; what the other has put in stands behind what it stood behind there. */
 function inOrder(base: Draft, mine: Draft, theirs: Draft): string[] {
   const common = new Set([base, mine, theirs].map(idsOf).reduce((a, b) => a.filter((id) => b.includes(id))));
   const among = (of: Draft): string[] => idsOf(of).filter((id) => common.has(id));

@@ -185,7 +185,7 @@ export async function potSheet(who: Worker, id: string): Promise<PotSheetData> {
   };
 }
 
-/** A sheet as it stands, where that is newer than a version: whoever has it open puts it together with what stands there. */
+/** A sheet as it is, where that is newer than a version: anyone who has it open puts it together with what stands there. */
 export async function sheetNow(who: Worker, id: string, seen: number): Promise<TheirSheet | undefined> {
   if (((await versionOf(database(), 'recipe', who.kitchenId, id)) ?? 0) <= seen) return undefined;
   const { costing, versions } = await costedKitchen(who.kitchenId);

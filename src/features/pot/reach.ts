@@ -17,7 +17,7 @@ export interface NamedIds {
   readonly recipes: readonly string[];
 }
 
-/** What a sheet reckons its things with: enough to run and price its pot, of those things alone. */
+/** What a sheet uses of its things: enough to run and price its pot, of those things alone. */
 export interface Reach {
   /** What is opened when some of an ingredient is needed, by its id. */
   readonly opens: readonly (readonly [string, OpenPack])[];
@@ -40,7 +40,7 @@ export interface Reach {
   /** As-purchased currency per gram, for what was paid for but cut off. */
   readonly asPurchased: readonly (readonly [string, number])[];
   readonly estimates: readonly string[];
-  /** Of every ingredient: the numbers it is reckoned with, and whether they were measured. */
+  /** Of every ingredient: the numbers it uses, and whether they were measured. */
   readonly standsOn: readonly Evidence[];
 }
 
@@ -62,7 +62,7 @@ export function namedIn(recipe: WrittenRecipe): NamedIds {
   return { ingredients: [...ingredients], recipes: [...recipes] };
 }
 
-/** @param sheet the recipe that is written: what lives from it cannot go into it */
+/** @param sheet the recipe that is written: what is made from it cannot go into it */
 export function reachOf(costing: KitchenCosting, sheet: string, named: NamedIds): Reach {
   const { shelf, graph } = costing;
   const recipes = named.recipes.flatMap((id) => costing.recipes.get(id)?.recipe ?? []);
@@ -97,7 +97,7 @@ export function reachOf(costing: KitchenCosting, sheet: string, named: NamedIds)
   };
 }
 
-/** What is made here, as a pot may take it: not what lives from it. */
+/** What is made here, as a pot may take it: not what is made from it. */
 const productsFor = (
   costing: KitchenCosting,
   recipes: readonly WrittenRecipe[],
@@ -120,7 +120,7 @@ const productsFor = (
     };
   });
 
-/** Recipes that live from this one, itself included, each with the sentence of the loop it would close. */
+/** Recipes that are made from this one, itself included, each with the sentence of the loop it would close. */
 function livesFrom({ state }: KitchenCosting, id: string): Map<string, string> {
   const nameOf = new Map(state.recipes.map((r) => [r.id, r.name]));
   const users = new Map<string, string[]>();

@@ -102,7 +102,7 @@ export function scaledSheet(on: On): Outcome<ScaledSheet> {
   const sheetMl = pot.run.product?.ml ?? 0;
   const sheetPerL = perLitre(pot.run, pot, known, 1);
   const own = sheetPerL === null ? undefined : (sheetPerL * sheetMl) / 1000;
-  // Whoever multiplies takes so many times the list, and cooks that in as many batches.
+  // Anyone who multiplies takes so many times the list, and cooks that in as many batches.
   const all = eachMl * batches;
   const plain = 'factor' in goal.value ? goal.value.factor : sheetMl > 0 ? all / sheetMl : multiplied.factor;
   const each = runPot(

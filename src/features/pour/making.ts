@@ -139,7 +139,7 @@ const lines = declare({
       ]),
     );
     const manner = mannerIn(state);
-    // What a size follows is followed as it stands now: the plate may have changed since this screen was read.
+    // What a size follows is followed as it is now: the plate may have changed since this screen was read.
     const followed = new Map(
       standing(state, before)
         .lines.filter((l) => parent?.lines.some((p) => p.id === l.id))
@@ -289,7 +289,7 @@ const served = declare({
   },
 });
 
-/** Nothing lives from a plate: it goes and comes back as it was. */
+/** Nothing is made from a plate: it goes and comes back as it was. */
 const away = declare({
   wire: PLATE_AWAY,
   role: 'changer',

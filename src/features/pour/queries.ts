@@ -86,7 +86,7 @@ export interface PlateLineData {
   /** Share of it that goes on a plate when it is counted as bought. */
   readonly usable?: number | undefined;
   readonly weighable: Weighable;
-  /** Of an ingredient something is cut off: the yield it is reckoned with, %, and whether anybody has measured it. */
+  /** Of an ingredient something is cut off: the yield in use, %, and whether anybody has measured it. */
   readonly yield?:
     { readonly pct: number; readonly guess: boolean; readonly basis?: string | undefined } | undefined;
 }

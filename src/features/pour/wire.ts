@@ -63,7 +63,7 @@ export const PLATE_LINES = wire<null, TheirPlate>()({
           id: ID,
           of: PlateOf,
           amount: z.string().trim().min(1, texts.howMuchDish).max(80, texts.amountMost80Characters),
-          /** How it is served, where it comes back; of a line that stands there it is as it stands. */
+          /** How it is served, where it comes back; of a line that stands there it is as it is. */
           overfillPct: z.number().min(0).max(100).optional(),
           takenPct: z.number().min(0).max(100).optional(),
           packaging: z.literal(true).optional(),

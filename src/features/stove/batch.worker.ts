@@ -36,7 +36,7 @@ interface Found {
   readonly lines: readonly string[] | undefined;
 }
 
-/** What this house has may be so old before it is asked for anew, ms. */
+/** What this house has may be so old before it is asked for again, ms. */
 const FRESH_MS = 5 * 60_000;
 let at: PotAdvisor | undefined;
 let since = -Infinity;

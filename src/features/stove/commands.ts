@@ -137,7 +137,7 @@ async function batchHere({ who }: Looking, id: string): Promise<WrittenBatch> {
 
 /**
  * What was told, with who told it. A name that was said without the network, and no PIN with it, is kept as what it is: said. Anybody else’s is that of
- * whoever is signed in.
+ * anyone who is signed in.
  */
 async function stamped(
   { by: said, said: how, ...event }: WrittenBatchEvent,
@@ -291,7 +291,7 @@ async function learns(
   }
 }
 
-/** Takes what was told or metered once in each batch into the figure that is reckoned with. */
+/** Takes what was told or metered once in each batch into the figure that is used. */
 const learnTimes = declare({
   wire: LEARN_TIMES,
   role: 'manager',

@@ -9,7 +9,7 @@ import { potOf } from '@/core/shelf';
 import { settingsOf, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
 import * as texts from './texts';
 
-/** A figure as it is reckoned with and as it would be. */
+/** A figure as it is used and as it would be. */
 export interface LearnableFigure {
   readonly now: number;
   readonly after: number;
@@ -27,7 +27,7 @@ export type Learning =
 
 type Pot = ReturnType<typeof potOf>;
 
-/** Something that batches teach, as it stands in the kitchen. */
+/** Something that batches teach, as it is in the kitchen. */
 export interface Learnable {
   readonly title: string;
   /** Of what a sheet’s line says: the share, as it is now. */

@@ -61,7 +61,7 @@ function cellOf(of: EffectCell, run: PotRun, total: number | null): number | nul
   }
 }
 
-/** Every sheet in which a figure stands, run as it would be: its own pot alone, not what lives from it. */
+/** Every sheet in which a figure stands, run as it would be: its own pot alone, not what is made from it. */
 function movesOf(
   costing: KitchenCosting,
   cells: readonly EffectCell[],

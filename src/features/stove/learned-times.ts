@@ -12,7 +12,7 @@ import type { BatchLessons } from './batch-lessons';
 import { learnable, type LearnableFigure, type Learnable } from './learnable';
 import { timesEffect, type LearnedEffect } from './learned-effect';
 
-/** A figure that is learned in times of what is reckoned with now. */
+/** A figure that is learned as a multiple of the value in use now. */
 export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
   readonly kind: TimesKind;
   readonly title: string;
@@ -21,9 +21,9 @@ export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
     readonly on: string;
   })[];
   readonly waits: boolean;
-  /** It is reckoned with as it was weighed on the bench: there, and not here, it moves. */
+  /** The value weighed on the bench is used: there, and not here, it moves. */
   readonly weighed: boolean;
-  /** As it is reckoned with and as it would be; undefined where it is several figures at once. */
+  /** The value in use and what it would be; undefined where it is several figures at once. */
   readonly figure: LearnableFigure | undefined;
   readonly moves: readonly LearnedEffect[];
   /** So many more sheets would move. */
@@ -59,7 +59,7 @@ const leftOutIn = ({ events }: WrittenBatch, kind: TimesKind, of: string): strin
 const whose = ({ recipe }: WrittenBatch, { kind, of }: LeftLesson): string =>
   kind === 'loses' || kind === 'pours' ? `${recipe} ${of}` : of;
 
-/** A lesson in times of what is reckoned with today: of a line, what its sheet says now. */
+/** A lesson as a multiple of the value in use today: of a line, what its sheet says now. */
 function today(l: LeftLesson, now: number | undefined): Pick<TimesLesson, 'times' | 'sd'> | undefined {
   if (!l.share) return { times: l.times, sd: l.sd };
   if (now === undefined) return undefined;
@@ -77,7 +77,7 @@ export interface LessonSource {
   readonly said: ReadonlyMap<string, BatchLessons>;
 }
 
-/** What batches say of figures of one kind, in times of what is reckoned with. */
+/** What batches say of figures of one kind, as a multiple of the value in use. */
 function lessonsIn(costing: KitchenCosting, { batches, said }: LessonSource, kind: TimesKind): TimesLesson[] {
   const shares = new Map<string, number | undefined>();
   const shareNow = (of: string): number | undefined => {
@@ -105,7 +105,7 @@ function lessonsIn(costing: KitchenCosting, { batches, said }: LessonSource, kin
   });
 }
 
-/** What is learned of a figure, in times of what is reckoned with; undefined where nothing is. */
+/** What is learned of a figure, as a multiple of the value in use; undefined where nothing is. */
 export const timesOf = (
   costing: KitchenCosting,
   looked: LessonSource,
@@ -148,7 +148,7 @@ export function isWeighed({ state, day }: KitchenCosting, ingredient: string): b
 
 const KINDS: readonly TimesKind[] = ['gives', 'keeps', 'clings', 'loses', 'pours', 'hands'];
 
-/** Every figure that batches teach in times of what is reckoned with; those that wait for a person come first. */
+/** Every figure that batches teach as a multiple of the value in use; those that wait for a person come first. */
 export function timesRows(
   costing: KitchenCosting,
   looked: LessonSource,
@@ -163,7 +163,7 @@ export function timesRows(
       const weighed = kind === 'keeps' && isWeighed(costing, row.of);
       const mean = row.learned?.mean ?? 1;
       const suppliers = kind === 'gives' ? bySupplier(row, from, is) : [];
-      // Reckoned with as one supplier's bones give, what all say together does not ask for more.
+      // Used as one supplier's bones give, what all say together does not ask for more.
       const chosen = suppliers.some((s) => Math.abs(s.mean - 1) <= LITTLE);
       const waits =
         !chosen &&

@@ -92,7 +92,7 @@ const inForceOf = (
   { heat, lid }: Pick<BoilsTaught, 'heat' | 'lid'>,
 ): Boils | undefined => vessel?.boils?.find((b) => b.heat === heat && b.lid === lid);
 
-/** What is learned of an ingredient, a strainer, a sheet’s lines or a kind of step, in times of what is reckoned with; undefined where nothing is. */
+/** What is learned of an ingredient, a strainer, a sheet’s lines or a kind of step, as a multiple of the value in use; undefined where nothing is. */
 export async function timesTaughtOf(
   who: Pick<Worker, 'kitchenId' | 'zone'>,
   costing: KitchenCosting,

@@ -12,7 +12,7 @@ import type { Worker } from '@/server/session';
 /** g of salt in 100 under which a stock counts as unsalted; g of gelatin from which it is a stock. */
 const STOCK = { salt: 0.3, gelatin: 0.3 } as const;
 
-/** Bones and shells in every recipe, what comes with other recipes too: worked out once for each kitchen as it stands. */
+/** Bones and shells in every recipe, what comes with other recipes too: worked out once for each kitchen as it is. */
 const boned = new WeakMap<KitchenCosting, ReadonlyMap<string, readonly string[]>>();
 
 /** Bones and shells that are in every recipe, by ids. */
@@ -93,7 +93,7 @@ export function pantryOf(costing: KitchenCosting): Pantry {
   };
 }
 
-/** Written out once for each kitchen as it stands: every tablet that is propped up at a pot asks for it. */
+/** Written out once for each kitchen as it is: every tablet that is propped up at a pot asks for it. */
 const written = new WeakMap<KitchenCosting, { readonly text: string; readonly tag: string }>();
 
 /** The pantry as it travels, and what it is known by. */

@@ -88,7 +88,7 @@ export interface SheetChoice {
   readonly name: string;
   readonly vessel: string;
   readonly hob: string;
-  /** ml that stand in it at most by its sheet. */
+  /** ml that stand in it at most as planned. */
   readonly fullestMl: number;
   readonly litres: number;
   /** What most of is bought for it, kg: what came in of that says how large the batch is. */
@@ -198,7 +198,7 @@ export function physicsOf(batch: WrittenBatch, running: RunningBatch, c: Process
   return known;
 }
 
-/** Beside what went into a batch: money of energy and hands, as they were and by its sheet; null where nobody has said what they cost. */
+/** Beside what went into a batch: money of energy and hands, as they were and as planned; null where nobody has said what they cost. */
 interface Beside {
   readonly energy: readonly [was: number, should: number] | null;
   readonly hands: readonly [was: number, should: number] | null;

@@ -18,7 +18,7 @@ export const Put = z.object({
 });
 export type Put = z.infer<typeof Put>;
 
-/** Puts a pot on: its lines are those of the sheet as it stands. */
+/** Puts a pot on: its lines are those of the sheet as it is. */
 export const BATCH = wire<{ readonly id: string }>()({ kind: 'batch.start', version: 1, body: Put });
 
 /** Says what happened to a batch. Said twice it is said once: what happened has an id of its own. */
@@ -61,7 +61,7 @@ export const LEARN = wire()({
   body: z.object({ vessel: ID, heat: z.enum(HEATS), lid: z.enum(LIDS), accept: z.boolean() }),
 });
 
-/** Takes into force what batches have taught of a figure in times of what is reckoned with: what an ingredient gives or keeps, what stays behind, how full portions are, minutes of a kind of step. */
+/** Takes into force what batches have taught of a figure as a multiple of the value in use: what an ingredient gives or keeps, what stays behind, how full portions are, minutes of a kind of step. */
 export const LEARN_TIMES = wire()({
   kind: 'batch.learn-times',
   version: 1,

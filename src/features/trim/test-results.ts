@@ -25,7 +25,7 @@ export interface TestResults {
 }
 
 /**
- * Every test of a kitchen, open ones too. Read anew each time: one being weighed changes with every part and moves no cost,
+ * Every test of a kitchen, open ones too. Read again each time: one being weighed changes with every part and moves no cost,
  * so the kitchen's revision says nothing of it.
  */
 export const testResults = async (

@@ -8,7 +8,7 @@ import * as texts from './texts';
 
 const MOST = 12;
 
-/** Something that can be laid beside what stands in a sheet: what is bought, or what another pot makes. */
+/** Something that can be compared with what stands in a sheet: what is bought, or what another pot makes. */
 export interface Other {
   readonly id: string;
   readonly name: string;

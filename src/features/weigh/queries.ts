@@ -64,7 +64,7 @@ export interface FlipShown extends Flip {
   readonly perKg: number;
 }
 
-/** A question as it stands, and why the answer is another than when somebody last looked. */
+/** A question as it is, and why the answer is another than when somebody last looked. */
 export interface SavedQuestionShown {
   readonly id: string;
   readonly name: string;
@@ -272,7 +272,7 @@ export function asksIn(text: string | undefined): WrittenAsks | undefined {
   }
 }
 
-/** Versions laid beside the one that stands, and as many as are looked through for what they are called. */
+/** Versions compared with the one that stands, and as many as are looked through for what they are called. */
 const MOST_VERSIONS = 3;
 const MOST_ROWS = 200;
 
@@ -310,7 +310,7 @@ export interface RulesPage {
 
 const rulesHeld = new LRUCache<string, Rules>({ max: 12 });
 
-/** Rules of thumb of a kitchen as it stands; held while it does. */
+/** Rules of thumb of a kitchen as it is; held while it does. */
 export async function rulesPage(who: Worker): Promise<RulesPage> {
   const { costing, stood } = await costedKitchen(who.kitchenId);
   const key = JSON.stringify([who.kitchenId, stood, costing.day]);

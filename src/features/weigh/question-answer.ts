@@ -24,7 +24,7 @@ import type { Outcome } from '@/core/trouble';
 import { runInSlices } from '@/server/run-in-slices';
 import { costedKitchen, costedWith } from '@/server/kitchen';
 
-/** Ways laid beside each other: what each comes to, and what it was paid for. */
+/** Ways compared: what each comes to, and what it was paid for. */
 export interface QuestionAnswer extends QuestionWays {
   readonly costing: KitchenCosting;
   readonly pots: SnapshotPots;
@@ -37,7 +37,7 @@ export interface QuestionAnswer extends QuestionWays {
 /** What has been laid, held while its kitchen stands where it stood. */
 const held = new LRUCache<string, Promise<Outcome<QuestionAnswer>>>({ max: 40 });
 
-/** Lays the ways of a question beside each other, in the kitchen as it stands. */
+/** Lays the ways of a question beside each other, in the kitchen as it is. */
 export async function answerQuestion(kitchenId: string, asks: WrittenAsks): Promise<Outcome<QuestionAnswer>> {
   const kitchen = await costedKitchen(kitchenId);
   const key = JSON.stringify([kitchenId, kitchen.stood, kitchen.costing.day, asks]);

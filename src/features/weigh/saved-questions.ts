@@ -86,14 +86,14 @@ export async function listQuestions(who: Worker): Promise<QuestionListed[]> {
   return found;
 }
 
-/** Where the questions of whoever may do something about a flip stand; nothing for anybody else, and where none is kept. */
+/** Where the questions of anyone who may do something about a flip stand; nothing for anybody else, and where none is kept. */
 export const questionsRevision = async (who: Worker): Promise<number | undefined> =>
   (may(who.role, 'changer') && (await questionsStand(database(), who.kitchenId))) || undefined;
 
-/** Asking that is under way: whoever asks meanwhile gets the same answer. */
+/** Asking that is under way: anyone who asks meanwhile gets the same answer. */
 const asking = new Map<string, Promise<QuestionListed[]>>();
 
-/** Those whose answer is another than when somebody last looked: for whoever may do something about it. */
+/** Those whose answer is another than when somebody last looked: for anyone who may do something about it. */
 export async function flippedQuestions(who: Worker): Promise<QuestionListed[]> {
   const at = await questionsRevision(who);
   if (at === undefined) return [];

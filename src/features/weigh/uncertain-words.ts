@@ -72,7 +72,7 @@ const takes = ({ steps }: Recipe, ingredient: string): boolean =>
 /**
  * Where a test of it is made, and what to do there; undefined where nothing in this kitchen weighs it yet.
  * @param pot the sheet it was asked of
- * @param recipes sheets that it lives from: one of them is cooked to see
+ * @param recipes sheets that it is made from: one of them is cooked to see
  */
 export function whereWeighed(
   { kind, id }: Uncertain,

@@ -63,7 +63,7 @@ test('a name that leads elsewhere once it was looked at is asked where it led th
   server.listen(0, '127.0.0.1');
   await once(server, 'listening');
   const { port } = server.address() as AddressInfo;
-  // Nobody knows this name: whoever asks for it again gets nowhere.
+  // Nobody knows this name: anyone who asks for it again gets nowhere.
   const dispatcher = new Agent({ connect: { lookup: pinnedLookup([{ address: '127.0.0.1', family: 4 }]) } });
   const answer = await fetch(`http://moved.invalid:${port}/`, { dispatcher });
   expect(await answer.text()).toBe('weight');

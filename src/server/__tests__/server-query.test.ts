@@ -63,7 +63,7 @@ test('no question of any page is asked otherwise; the door’s own are the only 
     const free = exported.filter(
       (line) => !/^const \w+ = serverQuery\($/.test(line.replace(/serverQuery\(.*$/, 'serverQuery(')),
     );
-    // Signing in and out ask who somebody is; letting a device in sets a cookie, and checks its manager itself. Whoever begins a
+    // Signing in and out ask who somebody is; letting a device in sets a cookie, and checks its manager itself. Anyone who begins a
     // kitchen is nobody yet: a word guards that.
     expect([file, free.map((line) => /function (\w+)/.exec(line)?.[1] ?? line)]).toEqual([
       file,

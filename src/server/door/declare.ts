@@ -7,7 +7,7 @@ import type { Wire } from '@/wire';
 import type { CostedKitchen } from '../kitchen';
 import type { Rank, Worker } from '../roles';
 
-/** Thrown anywhere in a write to have nothing of it happen, with the trouble for whoever asked. */
+/** Thrown anywhere in a write to have nothing of it happen, with the trouble for anyone who asked. */
 export class Refused extends Error {
   constructor(
     readonly trouble: Trouble,
@@ -91,7 +91,7 @@ export interface Declared<Body, Answer, Theirs, Ready> {
   readonly wire: Wire<Body, Answer, Theirs>;
   /** The least that somebody must be. */
   readonly role: Rank;
-  /** Whether any cost can be another for it: what cannot need not have everything costed anew. */
+  /** Whether any cost can be another for it: what cannot need not have everything costed again. */
   readonly moves: 'costs' | 'nothing that is costed';
   readonly changes?: Changed<Body, Theirs>;
   /** Bodies of older versions, brought up one by one: the first makes version 2 of version 1. */

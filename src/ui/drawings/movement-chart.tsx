@@ -73,7 +73,7 @@ export function MovementChart({
   readonly marks?: ReadonlyMap<string, string> | undefined;
 }) {
   const { money, day } = useFormatters();
-  // The library that answers to a pointer is large: it is fetched by whoever points at the picture that stands there at once.
+  // The library that answers to a pointer is large: it is fetched by anyone who points at the picture that stands there at once.
   const [asked, setAsked] = useState(false);
   const ask = (): void => setAsked(true);
   const series = useMemo(
@@ -174,7 +174,7 @@ function Picture({
   );
 }
 
-/** Where something happened: a dot on the line, with its words for whoever points at it. */
+/** Where something happened: a dot on the line, with its words for anyone who points at it. */
 function Marks({
   series,
   marks,

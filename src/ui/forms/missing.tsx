@@ -2,7 +2,7 @@
 
 import { createContext, useContext, type ComponentType, type ReactNode } from 'react';
 
-/** Asks for what is missed where it is missed; `there` is called when it has been answered, and the place reads anew. */
+/** Asks for what is missed where it is missed; `there` is called when it has been answered, and the place reads again. */
 export interface Missing {
   /** A name that nothing in the kitchen has. */
   readonly UnknownName: ComponentType<{ readonly said: string; readonly there: (name: string) => void }>;

@@ -13,7 +13,7 @@ interface Props {
   readonly both?: { readonly keepMine: () => void; readonly takeTheirs: () => void } | undefined;
 }
 
-/** Why something was not done, in its sentence, told at once to whoever listens; nothing where there is nothing to say. */
+/** Why something was not done, in its sentence, told at once to anyone who listens; nothing where there is nothing to say. */
 export function TroubleText({ says, id, as: As = 'p', both }: Props) {
   const said = useSaid();
   return says ? (

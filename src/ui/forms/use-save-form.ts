@@ -30,7 +30,7 @@ type Answer =
     };
 
 interface How {
-  /** False where the page is not to be read anew: typed lines on it are not kept yet. */
+  /** False where the page is not to be read again: typed lines on it are not kept yet. */
   readonly anew?: boolean;
   /** The version of the thing whose fields these are, where it has one. */
   readonly version?: number | undefined;

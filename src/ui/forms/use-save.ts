@@ -27,9 +27,9 @@ export interface SaveState {
 type Act = (seen?: number) => Promise<SaveAnswer>;
 
 /**
- * Keeps something through an action and has the page read anew. What was typed stays in its field
+ * Keeps something through an action and has the page read again. What was typed stays in its field
  * when it is refused or when nobody answers.
- * @param anew false where the page has typed lines on it that are not kept yet, and reads by itself what it needs
+ * @param again false where the page has typed lines on it that are not kept yet, and reads by itself what it needs
  */
 export function useSave(anew = true): [(act: Act) => Promise<boolean>, SaveState, () => void] {
   const router = useRouter();

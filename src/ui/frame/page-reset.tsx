@@ -13,12 +13,12 @@ import {
 
 const Context = createContext<() => void>(() => undefined);
 
-/** Holds a page that may be begun anew, with what the server then has: what a screen has kept of before is gone. The bar stays. */
+/** Holds a page that may be started again, with what the server then has: what a screen has kept of before is gone. The bar stays. */
 export function PageReset({ bar, children }: { readonly bar: ReactNode; readonly children: ReactNode }) {
   const router = useRouter();
   const [times, setTimes] = useState(0);
   const anew = useCallback(() => {
-    // Both at once: begun anew before the server has answered it would begin with what was there before.
+    // Both at once: started again before the server has answered it would begin with what was there before.
     startTransition(() => {
       router.refresh();
       setTimes((n) => n + 1);

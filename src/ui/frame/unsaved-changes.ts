@@ -5,7 +5,7 @@ const unkept = new Set<object>();
 const watchers = new Set<() => void>();
 const changed = (): void => watchers.forEach((watcher) => watcher());
 
-/** Whether anything stands typed here that would be lost if the page began anew. */
+/** Whether anything stands typed here that would be lost if the page started again. */
 export const hasUnsavedChanges = (): boolean => unkept.size > 0;
 
 /** The same, as a screen shows it. */
@@ -19,7 +19,7 @@ export const useHasUnsavedChanges = (): boolean =>
     () => false,
   );
 
-/** Says that something typed is not kept yet: whoever leaves the page is asked, and it does not begin anew meanwhile. */
+/** Says that something typed is not kept yet: anyone who leaves the page is asked, and it does not start again meanwhile. */
 export function useUnsavedChanges(is: boolean): void {
   useEffect(() => {
     if (!is) return;
@@ -36,7 +36,7 @@ export function useUnsavedChanges(is: boolean): void {
   }, [is]);
 }
 
-/** Asked before another page of the house is gone to; set by whoever can ask on the screen. */
+/** Asked before another page of the house is gone to; set by anyone who can ask on the screen. */
 let asker: ((go: () => void) => void) | undefined;
 export function setLeavePrompt(ask: typeof asker): void {
   asker = ask;

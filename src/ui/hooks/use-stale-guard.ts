@@ -4,7 +4,7 @@ import { useState } from 'react';
 type Ahead = 'on its way' | number | null;
 
 /**
- * Tells a page that is read anew from one that was read before what has been sent since was kept: an older one, however late it
+ * Tells a page that is read again from one that was read before what has been sent since was kept: an older one, however late it
  * comes, must not put back what stood there before.
  */
 export function useStaleGuard() {

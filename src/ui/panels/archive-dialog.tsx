@@ -12,7 +12,7 @@ import * as texts from './texts';
 
 interface Props {
   readonly name: string;
-  /** Who lives from it. */
+  /** Who is made from it. */
   readonly users: readonly User[];
   /** What may take its place: undefined where nothing can. */
   readonly others?:
@@ -25,7 +25,7 @@ interface Props {
   readonly then?: (() => void) | undefined;
 }
 
-/** Before something is put away it is said who lives from it, and what may take its place everywhere. */
+/** Before something is put away it is said who is made from it, and what may take its place everywhere. */
 export function ArchiveDialog({ name, users, others, open, close, put, bringBack, then }: Props) {
   const [keep, state] = useSave();
   const tell = useToast();

@@ -161,7 +161,7 @@ test('a write that arrived though its answer was lost happens once, and what was
   // The screen has heard nothing: it still sees the version it began with.
   expect(canWait(await price({ id: THING, typed: '13.00', seen: 5 }))).toBe(true);
   expect(canWait(await price({ id: THING, typed: '14.00', seen: 5 }))).toBe(true);
-  // What has never been on its way is said anew; what may have arrived is not.
+  // What has never been on its way is said again; what may have arrived is not.
   expect((await readWaiting()).map((w) => w.words)).toEqual(['a price of 12.00', 'a price of 14.00']);
   answers = door;
   await sendWaiting();

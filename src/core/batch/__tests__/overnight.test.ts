@@ -100,7 +100,7 @@ test('turned down for the night it boils away less, and as its line has it again
   const lost = (pot: RunningBatch, from: number) => mlAt(pot, from) - mlAt(pot, from + 1);
   expect(lost(of, 12.1) / lost(hard(), 12.1)).toBeCloseTo(1, 1);
   expect(lost(of, 8) / lost(hard(), 8)).toBeLessThan(0.8);
-  // Whoever tells something before is there, and turns it up.
+  // Anyone who tells something before is there, and turns it up.
   const early = hard(turned(2), event(6, 'x', { is: 'note', text: 'could not sleep' }));
   expect(mlAt(early, 12)).toBeLessThan(mlAt(of, 12) - 50);
   expect(mlAt(early, 12)).toBeGreaterThan(mlAt(hard(), 12) + 50);

@@ -84,7 +84,7 @@ describe('the same sauce out of another base', () => {
       expect(f.body).toBeGreaterThan(0.64 * 0.99);
       expect(f.saltPct).toBeLessThan(0.9 * 1.01);
     }
-    // The sheet as it stands needs nothing: it is what it was.
+    // The sheet as it is needs nothing: it is what it was.
     expect(litres).toBeCloseTo(costOfProduct(costing, sauce.id).ml / 1000, 1);
   });
 
@@ -156,7 +156,7 @@ test('every question that arises on a sheet of the demo can be asked, and its fi
     expect(ways.length).toBeGreaterThan(1);
     const figures = figuresOfWays(new SnapshotPots(apart), ways, c);
     const own = costOfProduct(costing, r.id);
-    // One of the ways is the sheet as it stands, but for those that are costed at other prices.
+    // One of the ways is the sheet as it is, but for those that are costed at other prices.
     if (own.perL !== null && asks.of !== 'article')
       expect(
         Math.min(...figures.map((f) => Math.abs((f.perL.ingredients ?? Infinity) - (own.perL ?? 0)))),

@@ -160,7 +160,7 @@ test('pressing gives as many litres more as the same sheet does with its last st
     const [yes, no] = [pressed(r.id, true), pressed(r.id, false)];
     const rule = rules.press.find((p) => p.recipe === r.name);
     const litres = (yes.ml - no.ml) / 1000;
-    // What a sheet keeps of its own last batch is taken as it stands: there the two differ in the second round.
+    // What a sheet keeps of its own last batch is taken as it is: there the two differ in the second round.
     const own = JSON.stringify(r.steps).includes('lastBatchOf');
     if (!rule) {
       if (costOfProduct(costing, r.id).perL !== null)

@@ -40,7 +40,7 @@ describe('a count is of the thing as bought', () => {
     const s = supply(crab?.id ?? '');
     expect(s?.usable).toBeLessThan(0.6);
     expect(g).toBeCloseTo(2 * each * (s?.usable ?? NaN), 9);
-    // What shells and trim carry away goes to whoever takes them: no more than what was paid, and most of it.
+    // What shells and trim carry away goes to anyone who takes them: no more than what was paid, and most of it.
     const paid = ((s?.price?.perKg.toNumber() ?? NaN) * 2 * each) / 1000;
     expect(plate).toBeCloseTo(((s?.usablePerKg ?? NaN) * g) / 1000, 9);
     expect(plate).toBeLessThanOrEqual(paid + 1e-9);

@@ -44,7 +44,7 @@ describe('what the last batch left', () => {
     const taken = run.inputs.find((i) => i.supply === `last:${id}`);
     const k = (taken?.g ?? 0) / now.g;
     expect(k).toBeGreaterThan(0.1);
-    // What went in anew is what it cost without; the rest is its own cost again.
+    // What went in again is what it cost without; the rest is its own cost again.
     expect(now.total! * (1 - k)).toBeCloseTo(own.total!, 6);
     expect(now.perL).toBeCloseTo(own.perL!, 1);
   });
@@ -54,7 +54,7 @@ describe('what the last batch left', () => {
     const costing = cost(file);
     const alone = costOfProduct(cost(demoKitchen()), id);
     const now = costOfProduct(costing, id);
-    // The value is for a litre of it as it stands.
+    // The value is for a litre of it as it is.
     expect(now.total! - alone.total!).toBeCloseTo(2 * 1.5, 6);
     expect(gapsOf(costing, `product:${id}`)).toEqual([]);
   });
@@ -132,7 +132,7 @@ describe('what the last batch left', () => {
 });
 
 describe('a graph with nodes that follow others', () => {
-  // stock = 0.6 bones + k × last stock; soup lives from it.
+  // stock = 0.6 bones + k × last stock; soup is made from it.
   const graph = (k: number) =>
     new CostGraph([
       { key: 'bones', from: [], gaps: 0 },

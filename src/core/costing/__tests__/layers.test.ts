@@ -74,7 +74,7 @@ describe('layers of a cost', () => {
           supply === 'free' ? 0 : graph.has(supply) ? graph.cost(supply) : null;
         const want = costByLayer(costing, `product:${id}`)[layer];
         expect(layerMoney(run, layer, price)).toBeCloseTo(want! * run.product!.g, 8);
-        // Whoever brings it adds up to it, and nobody brings less than nothing.
+        // Anyone who brings it adds up to it, and nobody brings less than nothing.
         const shares = layerShares(run, layer, price)!;
         expect(shares.reduce((sum, s) => sum + s.money, 0)).toBeCloseTo(want! * run.product!.g, 8);
         expect(shares.every((s) => s.money >= 0)).toBe(true);

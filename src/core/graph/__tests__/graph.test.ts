@@ -138,7 +138,7 @@ describe('the cost graph', () => {
             // Nothing moves in the whole that is not in the part.
             for (const other of moved) expect(part.has(other)).toBe(true);
           }
-          // And of that only what one of them lives from.
+          // And of that only what one of them is made from.
           const top = (nodes[nodes.length - 1] as GraphNode).key;
           const below = new CostGraph(graph.partAbove(chosen, [top]));
           below.set(chosen.filter((key) => below.has(key)).map((key) => [key, graph.cost(key)] as const));

@@ -108,7 +108,7 @@ describe('what is not understood is said with what was typed', () => {
     ['1.2.3 kg', 'not-a-number', '“1.2.3” is not a number.'],
   ])('“%s”', (typed, code, message) => {
     expect(said(typed)).toEqual([code, message]);
-    // Which field it stands in is known to whoever asked.
+    // Which field it stands in is known to anyone who asked.
     const read = readAmount(typed);
     expect(!read.ok && read.trouble.path).toBe('');
   });

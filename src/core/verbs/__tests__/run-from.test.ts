@@ -36,7 +36,7 @@ test('gone on with from an earlier run it says what a run from nothing says, thr
       let trace: PotTrace | undefined;
       for (const edit of [undefined, ...all]) {
         if (edit) pot = edited(pot, edit);
-        // Steps come anew from their lines at every keystroke: the same in what they say, not the same objects.
+        // Steps come again from their lines at every keystroke: the same in what they say, not the same objects.
         trace = runPotFrom(structuredClone(pot), CONSTANTS, trace);
         expect(trace.run).toEqual(runPot(pot, CONSTANTS));
       }

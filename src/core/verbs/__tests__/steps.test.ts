@@ -4,7 +4,7 @@ import { hob, of, round, stuff } from '../../testing/stuff';
 import type { PotRun } from '../../pot';
 import { runPot, type PotStep } from '..';
 
-/* Hand-checked: each case is reckoned on paper beside it. */
+/* Hand-checked: each case is calculated on paper beside it. */
 const broth = stuff('Broth', 'liquid', { water: 0.95, salt: 0.005, gelatin: 0.01 });
 const cream = stuff('Cream', 'liquid', { water: 0.6, fat: 0.35 }, { allergens: ['milk'] });
 const roux = stuff('Roux', 'liquid', { water: 0.15, fat: 0.41, starch: 0.36 }, { binding: 0.5 });

@@ -63,7 +63,7 @@ export const combine: Verb<Written, CombineStep> = {
     // What clings is a share of all there was, in this vessel, in that one, and wherever else some stands.
     const all = here + poured + clungG + pot.aside.reduce((g, s) => g + liquidG(s.liquid), 0);
     if (clungG > 0) report.shares.push({ loss: 'clung', share: clungG / all });
-    // Whoever combines waits for the slower of the two.
+    // Anyone who combines waits for the slower of the two.
     pot.elapsedHours = Math.max(pot.elapsedHours, other.elapsedHours);
     return undefined;
   },

@@ -46,7 +46,7 @@ const COOLED = 10;
 const NO_FAT_G = 0.5;
 const HELD_PCT = 0.5;
 
-/** Fat that blending or mounting holds cannot be taken off, and whoever looks for it should know. */
+/** Fat that blending or mounting holds cannot be taken off, and anyone who looks for it should know. */
 function onlyHeld(step: DefatStep, held: number | undefined): Warning[] {
   if (held === undefined) return [];
   const name = step.as === undefined ? '' : `, so that there is no “${step.as}” to go on`;

@@ -15,7 +15,7 @@ interface Told {
 }
 type Of = 'leek' | 'bones' | 'fat';
 
-/** Why under a school; money with every digit, so that words can be reckoned again. */
+/** Why under a school; money with every digit, so that words can be calculated again. */
 function why(
   { school = 'weight', sold = false, taken, fatUsed = true }: Told,
   key: 'usable' | 'trim',
@@ -30,7 +30,7 @@ function why(
   return whyCost(costFile(file, '2026-02-01', CONSTANTS), `${key}:${SMALL[of]}`, (m) => String(m));
 }
 
-/** What the words come to when their figures are reckoned: `(3 bought − 0.5 × 40 % stock trim) ÷ 50 % usable` is 5.6. */
+/** What the words come to when their figures are calculated: `(3 bought − 0.5 × 40 % stock trim) ÷ 50 % usable` is 5.6. */
 function reckoned(detail: string): number {
   const sum = (detail.split(' · ')[0] ?? '')
     .replace(/, \d+ % of it taken/g, (said) => ` * ${Number(/\d+/.exec(said)?.[0]) / 100}`)

@@ -19,7 +19,7 @@ interface Props {
   readonly all: number;
 }
 
-/** Everything that lives from the rows of the price book, with what has moved since the page was opened. */
+/** Everything that is made from the rows of the price book, with what has moved since the page was opened. */
 export function Answers({ reached, graph, before, all }: Props) {
   const others = all - reached.plates.length - reached.products.length;
   return (

@@ -47,7 +47,7 @@ function useRows(data: PriceBookData, asked: PriceBookAsked, reach: (reached: Af
       here = false;
     };
   }, [shown, known, asked, reach]);
-  // Of a large larder only the first rows came with the page; the rest is fetched by whoever looks for it.
+  // Of a large larder only the first rows came with the page; the rest is fetched by anyone who looks for it.
   const fetchAll = (): void => {
     if (index.length < data.total) void wholeIndex(asked).then((all) => all.length > 0 && setIndex(all));
   };
@@ -93,7 +93,7 @@ const OPTIONAL = [
   ['moved', 'moved'],
 ] as const;
 
-/** The price book: what everything costs usable, and at once who lives from it. */
+/** The price book: what everything costs usable, and at once who is made from it. */
 export function PriceBook({ data }: { data: PriceBookData }) {
   const asked = useMemo(
     (): PriceBookAsked => ({ on: data.day, known: data.known, since: data.since, order: data.order }),

@@ -37,7 +37,7 @@ const graphOf = ({ graph: nodes, prices }: AffectedDish): CostGraph => {
 const costsIn = ({ products, plates }: AffectedDish): ReadonlyMap<string, number | null> =>
   new Map([...products, ...plates].map((a) => [a.key, a.cost]));
 
-/** What a row's prices come to in a graph; a source nothing lives from is not in it. */
+/** What a row's prices come to in a graph; a source nothing is made from is not in it. */
 const known = (graph: CostGraph, row: PriceRow, typed: TypedPrice) =>
   [...pricesOf(row, typed)].filter(([key]) => graph.has(key));
 

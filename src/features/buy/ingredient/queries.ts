@@ -147,7 +147,7 @@ export async function ingredientPage(who: Worker, id: string): Promise<Ingredien
   };
 }
 
-/** What the reference larder says of it, beside the yield it is reckoned with. */
+/** What the reference larder says of it, beside the yield in use. */
 function besideReference({ ingredient, usable }: Supply): IngredientPage['reference'] {
   const ref = ingredient.reference ? referenceLarder().get(ingredient.reference) : undefined;
   return (
@@ -195,7 +195,7 @@ function sellerRow(
     since: inForce?.on,
     invoice: inForce?.invoice,
     perKg,
-    // As every usable kilo is reckoned: what comes off pays its share.
+    // As every usable kilo is calculated: what comes off pays its share.
     usablePerKg:
       perKg === null
         ? null
@@ -222,7 +222,7 @@ export interface SubstituteComparison {
   }[];
 }
 
-/** What an article's label or else its ingredient says of it, to be laid beside another. */
+/** What an article's label or else its ingredient says of it, to be compared with another. */
 export function comparable(
   costing: KitchenCosting,
   ingredientId: string,

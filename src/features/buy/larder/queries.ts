@@ -90,7 +90,7 @@ interface LarderThing {
 type Search = ReturnType<typeof searcher<LarderThing>>;
 const searches = new WeakMap<readonly LarderItem[], { readonly taken: string; readonly search: Search }>();
 
-/** The search of a kitchen's larder: made anew only when something in it is called otherwise, or taken. */
+/** The search of a kitchen's larder: made again only when something in it is called otherwise, or taken. */
 function searchOf(costing: KitchenCosting): Search {
   const things = larderItems(costing);
   const references = costing.state.ingredients.flatMap((i) => i.reference ?? []);

@@ -61,7 +61,7 @@ const accept = declare({
   },
 });
 
-/** Writes an accepted list through the door, as whoever accepted it. */
+/** Writes an accepted list through the door, as the person who accepted it. */
 async function writeIt(id: string, who: Worker, job: Job): Promise<void> {
   const envelope = {
     commandId: newId(),

@@ -170,7 +170,7 @@ function platesTable(card: CostCard, { money, bare }: Formatters): Content {
   );
 }
 
-/** A cost card: the litre, what went in, what was lost on the way, and the plates that live from it. */
+/** A cost card: the litre, what went in, what was lost on the way, and the plates that are made from it. */
 export function cardPdf(card: CostCard, figures: Formatters): Promise<Buffer> {
   const { money, kilos, litres, bare, small, day } = figures;
   const { portion } = card;

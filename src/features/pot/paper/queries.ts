@@ -195,7 +195,7 @@ export interface CostCard {
   readonly version: WallSheet['version'];
 }
 
-/** Recipes that live from one, through all generations, itself included. */
+/** Recipes that are made from one, through all generations, itself included. */
 function familyOf(state: KitchenState, id: string): ReadonlySet<string> {
   const users = new Map<string, string[]>();
   for (const r of state.recipes)

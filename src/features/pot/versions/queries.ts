@@ -27,7 +27,7 @@ export interface VersionFigures {
   readonly warnings: number;
 }
 
-/** A version laid beside the one that stands. */
+/** A version compared with the one that stands. */
 export interface VersionBeside {
   readonly version: number;
   readonly figures: VersionFigures | undefined;

@@ -30,7 +30,7 @@ test('a dish keeps its lines under their ids, whatever is typed over; a wrong am
   expect(await here.send(PLATE, { ...body, lines: wrong, menuPrice: '' }, { seen: 2 })).toMatchObject({
     path: 'lines[0].amount',
   });
-  // Typed while a line was on its way onto the plate, or off it: the others are as typed, that one as it stands.
+  // Typed while a line was on its way onto the plate, or off it: the others are as typed, that one as it is.
   const stray = { id: newId(), amount: '1 kg' };
   expect(
     await here.send(PLATE, { ...body, lines: [...lines.slice(1), stray], menuPrice: '29.5' }, { seen: 2 }),

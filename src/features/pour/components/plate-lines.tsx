@@ -126,7 +126,7 @@ function NoPrices({ data }: { readonly data: PlateData }) {
   );
 }
 
-/** Lines that come and go: kept at once, and the page read anew with them. */
+/** Lines that come and go: kept at once, and the page read again with them. */
 function useLines(data: PlateData, plate: ReturnType<typeof usePlate>) {
   const [keep, state] = useSave();
   const tell = useToast();

@@ -108,7 +108,7 @@ const asksOf = (
   },
 });
 
-/** Amounts as they are read anew, but for those that somebody has typed over meanwhile. */
+/** Amounts as they are read again, but for those that somebody has typed over meanwhile. */
 const typedOver = (
   before: PlateData,
   now: PlateData,
@@ -129,7 +129,7 @@ function useTypedOver(data: PlateData) {
   const [opened, setOpened] = useState({ amounts, menuPrice });
   /** Lines whose counts stand for things as bought since somebody said so here. */
   const [asBought, setAsBought] = useState<ReadonlySet<string>>(new Set());
-  // Read anew with other lines, it keeps what is being typed: a line comes while somebody writes the price already.
+  // Read again with other lines, it keeps what is being typed: a line comes while somebody writes the price already.
   const [read, setRead] = useState(data);
   if (read.version !== data.version) {
     setRead(data);
@@ -220,7 +220,7 @@ function useKeepPlate(data: PlateData) {
   const router = useRouter();
   const [answer, setAnswer] = useState<Reply<null, TheirPlate> | null>(null);
   const version = useRef(data.version);
-  /** Portions of a size as they were sent last, until it is read anew. */
+  /** Portions of a size as they were sent last, until it is read again. */
   const sent = useRef(new Map<string, string>());
   useEffect(() => {
     version.current = Math.max(version.current, data.version);
@@ -229,7 +229,7 @@ function useKeepPlate(data: PlateData) {
   const settled = (done: Reply<null, TheirPlate>): void => {
     if (done.ok) {
       version.current = done.version ?? version.current;
-      // Its layers, the alcohol on it and its sizes are told anew.
+      // Its layers, the alcohol on it and its sizes are told again.
       router.refresh();
     }
     setAnswer(done);

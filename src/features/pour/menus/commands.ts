@@ -71,7 +71,7 @@ const keep = declare({
   },
 });
 
-/** Nothing lives from a menu: it goes and comes back as it was. */
+/** Nothing is made from a menu: it goes and comes back as it was. */
 const away = declare({
   wire: MENU_AWAY,
   role: 'changer',

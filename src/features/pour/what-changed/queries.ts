@@ -23,7 +23,7 @@ import { costedKitchen, readFor, todayIn, type AsOf } from '@/server/kitchen';
 import type { Worker } from '@/server/session';
 import * as texts from './texts';
 
-/** Something that happened to what a plate lives from, on a day. */
+/** Something that happened to what a plate is made from, on a day. */
 export interface Event {
   readonly on: string;
   readonly what: 'price' | 'test' | 'pot' | 'plate';
@@ -126,7 +126,7 @@ async function standingOn(who: Worker, state: KitchenState, at: AsOf): Promise<K
   };
 }
 
-/** A kitchen's pots, plates and ways of reckoning as they stood before the first changes of each. */
+/** A kitchen's pots, plates and ways of calculating as they stood before the first changes of each. */
 function stoodBefore(state: KitchenState, first: readonly ChangedBy[]) {
   const of = <T extends { readonly id: string }>(
     list: readonly T[],

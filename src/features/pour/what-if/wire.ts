@@ -4,7 +4,7 @@ import { wire } from '@/wire';
 import { ID } from '@/wire/fields';
 import * as texts from './texts';
 
-/** A tray as it stands on the screen. */
+/** A tray as it is on the screen. */
 export const TrayTyped = z.object({
   name: z.string().trim().min(1, texts.whatWhatIfCalled).max(5000),
   trials: z.array(Trial).max(MOST_ON_A_TRAY, texts.whatIfHoldsMost(MOST_ON_A_TRAY)),

@@ -129,7 +129,7 @@ const TIMES_SAY: Readonly<Record<TimesRow['kind'], (mean: string) => string>> = 
 /** How nearly each figure is said. */
 const DIGITS = { 'g/kg': 1, 'ml/kg': 0, ml: 0, '%': 1, '% over': 1, 'times the usual': 2 } as const;
 
-/** What bones give and keep, what stays behind, how full portions are, or how long hands are at it, in times of what is reckoned with. */
+/** What bones give and keep, what stays behind, how full portions are, or how long hands are at it, as a multiple of the value in use. */
 function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPage }) {
   const { bare } = useFormatters();
   const { kind, of, figure, weighed } = row;
@@ -153,7 +153,7 @@ function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPa
   );
 }
 
-/** What bones of each supplier gave: they may be reckoned with as those do that are bought from now on. */
+/** What bones of each supplier gave: they may be used as those do that are bought from now on. */
 function Suppliers({
   row: { kind, of, suppliers },
   mayAccept,

@@ -75,7 +75,7 @@ async function typedOnto(
   throw refused('bad-test', issue?.path.join('.') ?? '', texts.couldNotRead(issue?.message ?? ''));
 }
 
-/** Puts an ingredient on the bench: an open test of its newest delivery, with whoever begins it. */
+/** Puts an ingredient on the bench: an open test of its newest delivery, with anyone who begins it. */
 const begin = declare({
   wire: BEGIN,
   role: 'cook',
@@ -207,7 +207,7 @@ const apart = declare({
   },
 });
 
-/** The starting point of the larder that something is to be reckoned like; undefined where none is named. */
+/** The starting point of the larder that something is to be treated like; undefined where none is named. */
 function startingPoint(like: string) {
   const wanted = like.trim().toLowerCase();
   if (wanted === '') return undefined;

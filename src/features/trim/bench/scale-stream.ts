@@ -3,7 +3,7 @@ import type { ScaleReading } from '@/core/learning';
 import { readScale } from '@/server/instruments';
 
 const EVERY_MS = 120;
-/** Nobody stands at a scale for longer; whoever does asks again. */
+/** Nobody stands at a scale for longer; anyone who does asks again. */
 const LONGEST_MS = 15_000;
 
 /** What the stream sends, one line of JSON each. */

@@ -17,7 +17,7 @@ const Typed = Test.pick({
 }).extend({ purchase: z.uuid().nullable() });
 export type TestTyped = z.infer<typeof Typed>;
 
-/** What a refused write lays beside one's own: the test as it stands now, and its version. */
+/** What a refused write lays beside one's own: the test as it is now, and its version. */
 export interface TheirTest {
   readonly test: WrittenTest;
   readonly version: number;

@@ -83,7 +83,7 @@ const setTaken = declare({
 const throwAway = declare({
   wire: WASTE,
   role: 'cook',
-  // Thrown away is no price: nothing has to be costed anew.
+  // Thrown away is no price: nothing has to be costed again.
   moves: 'nothing that is costed',
   async look(wanted, { state, who, at, today }) {
     const here = await state();

@@ -25,7 +25,7 @@ export interface SchoolsPage {
   readonly version: number;
   readonly mayEdit: boolean;
   readonly mark: DecimalMark;
-  /** Ingredients whose trim a pot takes: those that the shown plates live from, and as many others as fit a screen. */
+  /** Ingredients whose trim a pot takes: those that the shown plates are made from, and as many others as fit a screen. */
   readonly rows: readonly SchoolRow[];
   /** How many more have trim that a pot takes; and how many have trim that none does. */
   readonly moreTaken: number;
@@ -40,7 +40,7 @@ export interface PlateName {
   readonly name: string;
 }
 
-/** Some plates with all it takes to price them under each school: the part of the graph that schools move and they live from. */
+/** Some plates with all it takes to price them under each school: the part of the graph that schools move and they are made from. */
 export interface PlatesShown {
   readonly plates: readonly (PlateName & {
     readonly netPrice: number | null;

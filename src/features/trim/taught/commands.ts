@@ -14,7 +14,7 @@ import * as texts from './texts';
 
 const gone = (): Refused => refused('gone', '', texts.ingredientNoLongerLarder);
 
-/** An ingredient at the version seen; nothing of the other side is shown, the page is read anew. */
+/** An ingredient at the version seen; nothing of the other side is shown, the page is read again. */
 const ONE_INGREDIENT = {
   table: 'ingredient' as const,
   id: (body: { readonly id: string }) => body.id,

@@ -182,7 +182,7 @@ function whoPays(
   };
 }
 
-/** What it was reckoned with, the last first. */
+/** What was used before, the last first. */
 const pastYields = ({ ingredient }: Supply): TaughtPage['past'] =>
   [...ingredient.yields]
     .sort((a, b) => olderFirst(b, a))

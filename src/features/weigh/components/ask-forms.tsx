@@ -88,7 +88,7 @@ const idIn = (of: Base['of']): string =>
 
 const isListed = (asks: WrittenAsks): asks is Listed => listOf(asks) !== undefined;
 
-/** What is laid beside what stands in the line: left out, added, or stirred into water. */
+/** What is compared with what stands in the line: left out, added, or stirred into water. */
 function LaidBeside({
   asks,
   set,
@@ -128,7 +128,7 @@ function LaidBeside({
   );
 }
 
-/** Asks the same question with other limits, or other things laid beside each other. Nothing of the book is touched. */
+/** Asks the same question with other limits, or other things compared. Nothing of the book is touched. */
 export function EditQuestion({ page, close }: Of) {
   const router = useRouter();
   const [asks, setAsks] = useState(page.asks);
@@ -216,7 +216,7 @@ function InPots({ asks, set, page }: Asking<'pot'>) {
   );
 }
 
-/** Which other sheets it is laid beside. */
+/** Which other sheets it is compared with. */
 function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
   const [names, setNames] = useState(() => new Map(page.names));
   const sheets = asks.with;

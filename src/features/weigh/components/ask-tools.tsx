@@ -19,7 +19,7 @@ import * as texts from './texts';
 const KeepQuestion = dynamic(() => import('./ask-forms').then((m) => m.SaveQuestion), { ssr: false });
 const AskOtherwise = dynamic(() => import('./ask-forms').then((m) => m.EditQuestion), { ssr: false });
 
-/** Questions with something about them that can be asked otherwise: limits, or what is laid beside. */
+/** Questions with something about them that can be asked otherwise: limits, or what is compared with. */
 const OTHERWISE: ReadonlySet<QuestionPage['asks']['of']> = new Set([
   'base',
   'instead',

@@ -40,7 +40,7 @@ export function FirstPriceForm({
   readonly there: () => void;
   /** What is asked. */
   readonly says?: string;
-  /** Whether the page is read anew with it: nothing else stands typed there. */
+  /** Whether the page is read again with it: nothing else stands typed there. */
   readonly anew?: boolean;
 }) {
   const suppliers = useSuppliers();

@@ -107,7 +107,7 @@ const FIGURES = [
   ['alcoholVolPct', 'alcohol, % vol'],
 ] as const;
 
-/** The table as it stands on the packet; what it does not account for is water. */
+/** The table as it is on the packet; what it does not account for is water. */
 const Table = ({ form }: { readonly form: TheForm }) => (
   <fieldset>
     <legend className="fs-6">

@@ -12,7 +12,7 @@ export interface KnownFacts {
   readonly manner: Manner;
 }
 
-/** What a line's goods are reckoned with, as far as it says. */
+/** What is known of a line's goods, as far as it says. */
 export function factsAbout(
   line: DraftGoods,
   { articles, ingredients, manner }: KnownFacts,

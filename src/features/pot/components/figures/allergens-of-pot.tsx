@@ -27,7 +27,7 @@ const SPOON: readonly (readonly [number, string])[] = [
 ];
 const spoonWords = (body: number): string => SPOON.find(([below]) => body < below)?.[1] ?? '';
 
-/** What every dish that lives from this pot takes over from it: body, salt, fat, alcohol and allergens. */
+/** What every dish that is made from this pot takes over from it: body, salt, fat, alcohol and allergens. */
 export function AllergensOfPot({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
   const { bare } = useFormatters();
   const last = pot.run.rows[pot.run.rows.length - 1];

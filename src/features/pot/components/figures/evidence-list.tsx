@@ -29,7 +29,7 @@ export function figuresOfPot(data: PotSheetData, pot: LivePot) {
   return { rows, guesses, browns };
 }
 
-/** The numbers this pot is reckoned with that a scale can check: yields, what the strainer keeps, what browning takes. */
+/** The numbers this pot uses that a scale can check: yields, what the strainer keeps, what browning takes. */
 export function EvidenceList({ data, pot }: { readonly data: PotSheetData; readonly pot: LivePot }) {
   const { bare } = useFormatters();
   const { rows, guesses, browns } = figuresOfPot(data, pot);

@@ -101,7 +101,7 @@ function useLedger({ sheet, onFields }: Props) {
     [draft, data, pot, run],
   );
   const typeNext = (text: string): void => {
-    // Whoever writes may name anything there is.
+    // Anyone who writes may name anything there is.
     void sheet.names();
     setNext(text);
     setInHand('next');

@@ -17,7 +17,7 @@ const RestedContext = createContext<Shown | undefined>(undefined);
  * beside a line reads its figures here, and the line itself is not drawn again.
  */
 export const PotContext = ShownContext.Provider;
-/** Gives it to the lines out of sight, a moment after the key: whoever scrolls to one finds it as it is. */
+/** Gives it to the lines out of sight, a moment after the key: anyone who scrolls to one finds it as it is. */
 export const DebouncedPotContext = RestedContext.Provider;
 export const usePotContext = (inSight: boolean): Shown => {
   const shown = use(inSight ? ShownContext : RestedContext);

@@ -34,7 +34,7 @@ import * as texts from './texts';
 
 const EXTRA_LAYERS: readonly ExtraLayer[] = ['packaging', 'energy', 'hands'];
 
-/** A pot sheet as it stands in its lines: run, priced, and with what is wrong beside each line. */
+/** A pot sheet as it is in its lines: run, priced, and with what is wrong beside each line. */
 export interface LivePot {
   readonly steps: readonly WrittenStep[];
   /** By line: whether it is done, or stands there switched off or for another way. */
@@ -231,7 +231,7 @@ export function potFor(data: PotSheetData): (draft: Draft) => LivePot {
   };
 }
 
-/** The pot of a sheet as it stands in its lines, and whoever runs others of it: with another line, in another way, in another vessel. */
+/** The pot of a sheet as it is in its lines, and anyone who runs others of it: with another line, in another way, in another vessel. */
 export function useLivePot(data: PotSheetData, draft: Draft) {
   const run = useMemo(() => potFor(data), [data]);
   const pot = useMemo(() => run(draft), [run, draft]);

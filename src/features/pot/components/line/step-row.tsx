@@ -23,7 +23,7 @@ const KIND_WORDS = {
   unread: texts.notUnderstood,
 } as const;
 
-/** Lines a little out of sight count as in it: whoever scrolls finds them drawn. */
+/** Lines a little out of sight count as in it: anyone who scrolls finds them drawn. */
 const IN_SIGHT = { rootMargin: '200px 0px', initialInView: true } as const;
 
 /** One step: typed over in place, with what the pot then holds. */

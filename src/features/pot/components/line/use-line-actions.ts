@@ -51,7 +51,7 @@ interface Sheet {
 const focusOn = (id: string): void =>
   document.querySelector<HTMLInputElement>(`[data-line="${id}"]`)?.focus({ preventScroll: false });
 
-/** The sheet as it stands whenever something is done to it, and the line to take in hand once it is drawn. */
+/** The sheet as it is whenever something is done to it, and the line to take in hand once it is drawn. */
 interface Hand {
   readonly now: () => Sheet & { readonly tell: ReturnType<typeof useToast> };
   readonly want: (id: string | undefined) => void;
@@ -169,7 +169,7 @@ function placingActs({ now, want }: Hand, h: Handling) {
   } satisfies Partial<LineActions>;
 }
 
-/** Acts that work on the sheet as it stands when they are called, told of it whenever it has been drawn. */
+/** Acts that work on the sheet as it is when they are called, told of it whenever it has been drawn. */
 function makeActs() {
   let sheet: ReturnType<Hand['now']> | undefined;
   let wanted: string | undefined;

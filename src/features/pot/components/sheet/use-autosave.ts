@@ -116,7 +116,7 @@ function useAnswers(refs: ReturnType<typeof useRefs>, onTheirs: (theirs: TheirSh
   return { state, setState, refusal, setRefusal, broken, settled };
 }
 
-/** What is under way outlives its page; what comes behind it would not: whoever closes or reloads it just then is asked. */
+/** What is under way outlives its page; what comes behind it would not: anyone who closes or reloads it just then is asked. */
 function useAskedWhileBehind(
   coming: { readonly current: boolean },
   next: { readonly current: unknown },

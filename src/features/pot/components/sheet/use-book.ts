@@ -61,11 +61,11 @@ export interface SheetBook {
   readonly ready: boolean;
   /** Every name there is: asked for once, when somebody begins to write. Undefined where nobody answers. */
   readonly names: () => Promise<Names | undefined>;
-  /** Something came to be known that was missed: names and matter are asked for anew. */
+  /** Something came to be known that was missed: names and matter are asked for again. */
   readonly again: () => Promise<Names | undefined>;
 }
 
-/** Every name there is, asked for once; and anew when something came to be known. */
+/** Every name there is, asked for once; and again when something came to be known. */
 function useNames() {
   const [all, setAll] = useState<Names>();
   const [noNames, setNoNames] = useState(false);

@@ -6,7 +6,7 @@ import type { useAutosave } from './use-autosave';
 /** How often an open sheet asks whether somebody else has changed it, ms: soon enough to see a colleague write. */
 const EVERY = 1500;
 
-/** Hears of the sheet as others leave it: asked while the page is in sight, and whenever the page itself is read anew. */
+/** Hears of the sheet as others leave it: asked while the page is in sight, and whenever the page itself is read again. */
 export function useRemoteSheet(
   data: PotSheetData,
   { seen, isBusy }: Pick<ReturnType<typeof useAutosave>, 'seen' | 'isBusy'>,
@@ -18,7 +18,7 @@ export function useRemoteSheet(
   });
   const { id } = data.recipe;
   useEffect(() => {
-    // Read anew, by an undo or a price that was kept: what is newer is put together with what stands here.
+    // Read again, by an undo or a price that was kept: what is newer is put together with what stands here.
     if (data.version > seen() && !isBusy()) heard.current({ ...data.recipe, version: data.version });
   }, [data.version, data.recipe, seen, isBusy]);
   useEffect(() => {

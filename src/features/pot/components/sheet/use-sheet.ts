@@ -27,7 +27,7 @@ interface Arrived {
 
 const NOTHING: Arrived = { by: undefined, ids: new Set() };
 
-/** A draft that whoever is called later reads as it is then, not as it was when it was drawn. */
+/** A draft that anyone who is called later reads as it is then, not as it was when it was drawn. */
 function useDraft(first: () => Draft) {
   const [draft, setDraft] = useState(first);
   const now = useRef(draft);
@@ -68,7 +68,7 @@ export function useSheet(data: PotSheetData) {
     const { current } = now;
     put({ ...current, lines: current.lines.map((line, j) => (j === i ? { ...line, text } : line)) });
   };
-  // Whoever takes a line in hand is about to write.
+  // Anyone who takes a line in hand is about to write.
   const choose = (i: number): void => {
     if (data.mayEdit) void names();
     setChosen(i);
@@ -90,7 +90,7 @@ export function useSheet(data: PotSheetData) {
     done,
     lines,
     dips: dipsIn(draft, pot, chosen, known.names),
-    /** The sheet as it stands now, whatever has been drawn of it. */
+    /** The sheet as it is now, whatever has been drawn of it. */
     asItStands,
   };
 }

@@ -116,7 +116,7 @@ function withKin(family: Family, of: string | undefined) {
   };
 }
 
-/** Who lives from no pot, and nobody from them. */
+/** What is made from no pot, and nothing from it. */
 function Alone({ relatives }: { readonly relatives: readonly Relative[] }) {
   if (relatives.length === 0) return null;
   const users = relatives.map((r) => ({ name: r.name, href: hrefOf(r) }));
@@ -127,7 +127,7 @@ function Alone({ relatives }: { readonly relatives: readonly Relative[] }) {
   );
 }
 
-/** What is looked at, and what it is of the plates that live from it. */
+/** What is looked at, and what it is of the plates that are made from it. */
 function Head({
   page,
   chosen,

@@ -34,7 +34,7 @@ export function NewMenu({ close }: { readonly close: () => void }) {
   );
 }
 
-/** A menu as it stands on the screen. */
+/** A menu as it is on the screen. */
 export interface WholeMenu {
   readonly id: string;
   readonly typed: MenuTyped;

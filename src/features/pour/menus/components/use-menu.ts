@@ -18,10 +18,10 @@ const over = (menu: MenuTyped, texts: ReadonlyMap<string, string>): MenuTyped =>
 /** A menu as it is typed: what it costs follows at every key, and it is kept when a field is left. */
 export function useMenu(menu: Menu, mark: MenusPage['mark']) {
   const [sent, setSent] = useState(menu.typed);
-  /** What stands typed and has gone nowhere yet: it stays when the menu is read anew. */
+  /** What stands typed and has gone nowhere yet: it stays when the menu is read again. */
   const [texts, setTexts] = useState<ReadonlyMap<string, string>>(new Map());
   const { send, state, version, keptAs, isNew } = useKeepMenu(menu);
-  // Read anew after something was kept, here or elsewhere.
+  // Read again after something was kept, here or elsewhere.
   const [read, setRead] = useState(menu);
   if (read.version !== menu.version) {
     setRead(menu);

@@ -54,7 +54,7 @@ const optionsOf = (names: readonly string[], money: (v: number) => string): Apex
 /** The plates that move the most, dearer to the right and cheaper to the left. */
 export function Movers({ plates }: { readonly plates: readonly TrialsShown[] }) {
   const { money } = useFormatters();
-  // The library that answers to a pointer is large: it is fetched by whoever points at the picture that stands there at once.
+  // The library that answers to a pointer is large: it is fetched by anyone who points at the picture that stands there at once.
   const [asked, setAsked] = useState(false);
   const most = useMemo(
     () =>

@@ -36,7 +36,7 @@ export function NewWhatIf({ close }: { readonly close: () => void }) {
   );
 }
 
-/** A tray, and as it stands on the screen. */
+/** A tray, and as it is on the screen. */
 export interface ApplyWhatIf {
   readonly tray: NonNullable<TraysPage['tray']>;
   readonly live: ReturnType<typeof useTray>;

@@ -95,7 +95,7 @@ export function useTray(tray: NonNullable<TraysPage['tray']>, first: TrayAnswer,
   const [answered, setAnswered] = useState<readonly WrittenTrial[]>(tray.trials);
   const [read, setRead] = useState(tray);
   const { settle, dirty, isNew, ...keeping } = useKeepTray(tray, typed, page.mayEdit);
-  // Read anew after somebody else has changed it, or it was taken back: theirs stands, unless something is being typed.
+  // Read again after somebody else has changed it, or it was taken back: theirs stands, unless something is being typed.
   if (read.version !== tray.version) {
     setRead(tray);
     const takes = isNew(tray.version);
@@ -218,7 +218,7 @@ function useKeepTray(
     keptAs: (at: number | null): void => {
       version.current = Math.max(version.current, at ?? 0);
     },
-    /** Keeps at once what stands on the tray, for whoever is about to apply it. */
+    /** Keeps at once what stands on the tray, for anyone who is about to apply it. */
     keepNow: (): Promise<boolean> => (now === sent ? Promise.resolve(true) : send(typed.trials)),
     dirty: now !== sent,
     settle: (trials: readonly WrittenTrial[]): void => setSent(JSON.stringify(trials)),

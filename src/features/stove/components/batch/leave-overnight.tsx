@@ -81,7 +81,7 @@ function useAhead(ask: PotQuestions, zone: string, clock: string, asItIs: boolea
   return { ahead: shown && shown !== NOT_HERE ? shown : undefined, turnTo, heat };
 }
 
-/** Turned down for the night, or left as it stands. */
+/** Turned down for the night, or left as it is. */
 const Turned = ({
   to,
   asItIs,

@@ -17,7 +17,7 @@ const READS_MS = 30_000;
 const MINUTE = 60_000;
 
 /**
- * Reads the page anew now and then, for what others have told of it. Only while somebody answers: a page that is read anew from
+ * Reads the page again now and then, for what others have told of it. Only while somebody answers: a page that is read again from
  * nobody is left for the browser’s own, and the pot on it with it.
  */
 export function useRefresh(): void {
@@ -187,7 +187,7 @@ export function useBatchEstimate(batch: BatchShown) {
 
 export type LiveBatch = ReturnType<typeof useBatchEstimate>;
 
-/** Works out where a batch is, anew with everything that is told of it and as time goes on. */
+/** Works out where a batch is, again with everything that is told of it and as time goes on. */
 function useFigures(
   batch: BatchShown,
   events: readonly WrittenBatchEvent[],

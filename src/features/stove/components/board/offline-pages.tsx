@@ -104,7 +104,7 @@ export function OfflinePages({
   told,
 }: {
   readonly pages: readonly string[];
-  /** What stands on them: with another they are kept anew. */
+  /** What stands on them: with another they are kept again. */
   readonly told: string;
 }) {
   useKeptPages(pages, told);

@@ -7,7 +7,7 @@ import { newByProduct } from '../wire';
 import { TRY_AGAIN } from '@/wire';
 import * as texts from './texts';
 
-/** Names a by-product that is not in the kitchen yet, and what it is reckoned as. */
+/** Names a by-product that is not in the kitchen yet, and what it is treated as. */
 export function NewByProduct({
   of,
   likes,

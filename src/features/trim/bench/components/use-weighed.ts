@@ -17,7 +17,7 @@ import type { TestPage } from '../queries';
 import type { TestTyped } from '../wire';
 import { knifeAt } from './three-schools';
 
-/** A test as it stands while it is typed: every weight that can be read, and what they come to as soon as they weigh up. */
+/** A test as it is while it is typed: every weight that can be read, and what they come to as soon as they weigh up. */
 export interface Weighed {
   readonly live: LiveTest;
   /** Of a test of trimming: the whole of it. */

@@ -16,7 +16,7 @@ export interface PlateInSchools {
   readonly apart: number;
 }
 
-/** The plates that are laid beside each other: those the page came with until others are chosen. */
+/** The plates that are compared: those the page came with until others are chosen. */
 export function usePlates(page: SchoolsPage) {
   const [asked, setAsked] = useState<{ readonly of: SchoolsPage; readonly shown: PlatesShown }>();
   const [asking, ask] = useTransition();
@@ -30,7 +30,7 @@ export function usePlates(page: SchoolsPage) {
   return { shown, asking, choose };
 }
 
-/** Prices the shown plates three times, in the browser, with the part of the graph they live from. */
+/** Prices the shown plates three times, in the browser, with the part of the graph they are made from. */
 export function useSchools(shown: PlatesShown, setValue: number): PlateInSchools[] {
   const graph = useMemo(() => {
     const made = new CostGraph(shown.graph);

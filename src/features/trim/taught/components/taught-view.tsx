@@ -84,7 +84,7 @@ interface PageProps {
   readonly page: TaughtPage;
 }
 
-/** What it is reckoned with, and what a usable kilo then costs. */
+/** What is used, and what a usable kilo then costs. */
 function Head({ page }: PageProps) {
   const { bare, currencySign, day, said } = useFormatters();
   const router = useRouter();
@@ -128,7 +128,7 @@ function Head({ page }: PageProps) {
   );
 }
 
-/** What the tests say that nothing is reckoned with yet, and what it would move. */
+/** What the tests say that is not used yet, and what it would move. */
 function Waiting({
   page,
   waits,
