@@ -129,7 +129,7 @@ test('from nothing: a menu is made, dishes put on it, what is sold said, and the
   page,
 }) => {
   await open(page, '/pour/menus');
-  await page.getByRole('button', { name: 'A new menu' }).click();
+  await page.getByRole('button', { name: 'New menu' }).click();
   const panel = page.getByRole('dialog');
   await panel.getByLabel('What the menu is called').fill('Banquet in May');
   await keeps(page, 'menu.keep', () => panel.getByRole('button', { name: 'Save', exact: true }).click());

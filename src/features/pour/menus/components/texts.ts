@@ -2,7 +2,7 @@
 
 // menu-forms.tsx
 export const whatMenuCalled = 'What is the menu called?';
-export const newMenu = 'A new menu';
+export const newMenu = 'New menu';
 export const whatMenuCalledUpper = 'What the menu is called';
 export const rename = 'Rename';
 
