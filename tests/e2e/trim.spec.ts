@@ -240,7 +240,7 @@ test('what no pot takes returns to the usable part, by as much as is left over',
   const leek = page.getByRole('row', { name: /^Leek, stock trim/ });
   await expect(leek).toContainText('left over');
   await expect(leek).toContainText('Trout-frame fumet');
-  await expect(page.getByRole('heading', { name: /^Nobody takes it/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^No pot takes it/ })).toBeVisible();
   await page.waitForLoadState('networkidle');
   const counted = leek.getByRole('button', { name: /^Use \d+ %$/ });
   await keeps(page, 'ingredient.trim-taken', () => counted.click());
