@@ -33,6 +33,7 @@ const textsElsewhere = [
     'labels',
   ],
   ["CallExpression[callee.name='tell'] > :matches(Literal, TemplateLiteral)", 'toasts'],
+  ['Property[key.name=/^(head|label|title)$/] > Literal[value=/[A-Za-z]{2}/]', 'headings'],
 ].map(([selector, what]) => ({ selector, message: `Put ${what} into texts.ts of this folder.` }));
 const troubleElsewhere = {
   selector:
@@ -85,7 +86,10 @@ const config = [
     rules: { 'no-restricted-syntax': ['error', suspendsThePage, ...textsElsewhere] },
   },
   { files: ['src/core/**/*.ts'], rules: { 'no-restricted-syntax': ['error', ...pure, troubleElsewhere] } },
-  { files: ['src/core/**/testing/**', 'src/core/**/__tests__/**'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['src/core/**/testing/**', 'src/core/**/__tests__/**'],
+    rules: { 'no-restricted-syntax': ['error', ...pure] },
+  },
   prettier,
 ];
 

@@ -49,7 +49,7 @@ function isWritten(path: string): boolean {
 const wantsPage = (request: NextRequest): boolean =>
   request.method === 'GET' && (request.headers.get('accept') ?? '').includes('text/html');
 
-/** React's own tools for anyone who develops make code out of text; nobody else's page does. */
+/** React's own developer tools make code out of text; no page of ours does. */
 const DEVELOPING = process.env.NODE_ENV === 'development' ? " 'unsafe-eval'" : '';
 
 /**

@@ -12,7 +12,7 @@ import { ColorScheme } from '@/ui/frame/color-scheme';
 import * as texts from '@/app/texts';
 
 export const metadata: Metadata = {
-  title: { default: texts.halfPot, template: texts.sHalfPot },
+  title: { default: texts.halfPot, template: texts.titleTemplate },
   description: texts.whatLitreCostsBefore,
 };
 export const dynamic = 'force-dynamic';

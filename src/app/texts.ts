@@ -9,7 +9,7 @@ export const cost = (name: string): string => `${name}, cost`;
 export const managerSignedPasswordTakes = 'A manager, signed in by password, takes the kitchen as a file.\n';
 
 // layout.tsx
-export const sHalfPot = '%s · Half Pot';
+export const titleTemplate = '%s · Half Pot';
 export const whatLitreCostsBefore = 'What a litre costs before, while and after it cooks.';
 
 // not-found.tsx
@@ -49,3 +49,14 @@ export const weighUp = 'Weigh up';
 export const rulesThumb = 'Rules of thumb';
 export const kitchenYourOwn = 'A kitchen of your own';
 export const sign = 'Sign in';
+export const larder = 'Larder';
+export const purchase = 'Purchase';
+export const purchases = 'Purchases';
+export const suppliers = 'Suppliers';
+export const people = 'People';
+export const pots = 'Pots';
+export const allergens = 'Allergens';
+export const menus = 'Menus';
+export const dishes = 'Dishes';
+export const stove = 'Stove';
+export const components = 'Components';

@@ -2,7 +2,7 @@ import 'server-only';
 import { cookies } from 'next/headers';
 import { COUNTED_COOKIE, countedIn, type Layer } from '@/core/layers';
 
-/** Which layers anyone who asks has counted in costs: the ingredients, unless another choice was made on this device. */
+/** Which layers the person asking has counted in costs: the ingredients, unless another choice was made on this device. */
 export async function countedLayers(): Promise<readonly Layer[]> {
   try {
     return countedIn((await cookies()).get(COUNTED_COOKIE)?.value);

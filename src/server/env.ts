@@ -4,7 +4,7 @@ const Env = z.object({
   DATABASE_URL: z.string().min(1),
   HALFPOT_SECRET: z.string().min(32),
   HALFPOT_DEMO: z.string().optional(),
-  /** The word that anyone who begins the kitchen of an empty database has to know. */
+  /** The word that the person who starts a kitchen in an empty database has to know. */
   HALFPOT_FIRST_WORD: z.string().min(8).optional(),
   /** Hosts this server is reached by, with their ports, between commas; any where it is not said. */
   HALFPOT_HOSTS: z.string().optional(),

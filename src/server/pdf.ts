@@ -67,7 +67,7 @@ export function pdfOf(
     defaultStyle: { font: 'latin', fontSize: 10.5, lineHeight: 1.15 },
     footer: (page, pages) =>
       pages > 1
-        ? { text: [...inLetters(texts.ofText(title, page, pages))], margin: [40, 10, 40, 0], fontSize: 9 }
+        ? { text: [...inLetters(texts.partOf(title, page, pages))], margin: [40, 10, 40, 0], fontSize: 9 }
         : '',
     content,
   };

@@ -8,7 +8,7 @@ interface Asked<Args extends readonly unknown[], Answer> {
   readonly role: Rank;
   /** What may be asked with: anything else is answered as if nobody had asked. */
   readonly of: ZodType<Args>;
-  /** The answer to anyone who may not ask, and to what cannot be asked. */
+  /** The answer where somebody may not ask, or asks what cannot be. */
   readonly otherwise: Answer;
 }
 

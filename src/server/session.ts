@@ -55,7 +55,7 @@ export async function registerDevice(kitchenId: string, id: string): Promise<voi
 /** ms between two times at which it is written down that somebody is still there. */
 const SEEN_EVERY_MS = 60_000;
 
-/** Anyone who is signed in, as the database has them now; undefined when nobody is. */
+/** The person who is signed in, as the database has them now; undefined when nobody is. */
 export async function currentWorker(): Promise<Worker | undefined> {
   const { kitchenId, id } = await session();
   if (!kitchenId || !id) return undefined;

@@ -36,7 +36,7 @@ function browserOf(agent: string): string {
   return on ? texts.on(plain(browser), plain(on)) : plain(browser);
 }
 
-/** Anyone who was found to be who they say. */
+/** Somebody who has proved who they are. */
 export interface Authenticated {
   readonly personId: string;
   readonly byPin: boolean;

@@ -1,7 +1,7 @@
 /** What people read in server. */
 
 // pdf.ts
-export const ofText = (title: string, page: number, pages: number): string => `${title}, ${page} of ${pages}`;
+export const partOf = (title: string, page: number, pages: number): string => `${title}, ${page} of ${pages}`;
 
 // outbound-fetch.ts
 export const notHttpAddress = 'it is not an http address';
@@ -19,8 +19,8 @@ export const whatAnswersProbesAddress = 'What answers at the probe’s address s
 export const probeDoesNotAnswer = 'The probe does not answer: is it plugged in? The degrees can be typed.';
 
 // disk.ts
-export const onlyMbFreeDisk = (floor: number, leastMb: number): string =>
-  `Only ${floor} MB are free on the disk, and ${leastMb} MB are kept in reserve: nothing can be written until there is room. What you typed is still here.`;
+export const onlyMbFreeDisk = (megabytes: number, leastMb: number): string =>
+  `Only ${megabytes} MB are free on the disk, and ${leastMb} MB are kept in reserve: nothing can be written until there is room. What you typed is still here.`;
 
 // unique-name.ts
 export const nameMostCharacters = (longest: number, count: number): string =>
@@ -31,4 +31,4 @@ export const more = (first: string, second: string, count: number): string =>
 
 // start-session.ts
 export const browser = 'a browser';
-export const on = (plain: string, plain2: string): string => `${plain} on ${plain2}`;
+export const on = (part: string, otherPart: string): string => `${part} on ${otherPart}`;

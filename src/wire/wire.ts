@@ -8,7 +8,7 @@ export interface MayWait {
   readonly whole: boolean;
   /** Whether this browser remembers for a while that it was sent: a page that was read before is shown with it. */
   readonly remembered?: boolean;
-  /** What was typed, as it is told to anyone who typed it. */
+  /** What was typed, as it is shown to the person who typed it. */
   readonly words: string;
 }
 

@@ -99,7 +99,7 @@ test('a PIN opens nowhere but on a device that a manager has let in, and no long
   await elsewhere.getByRole('button', { name: 'Sign out', exact: true }).click();
   await signIn(elsewhere, 'Ilse Brook', '1470');
   await expect(elsewhere.getByText('Ilse Brook, cook')).toBeVisible();
-  // Ended from the office: anyone who is in on it by PIN is out, and the PIN opens there no more.
+  // Removed from the office: people signed in on it by PIN are signed out, and the PIN opens there no more.
   await open(page, '/people');
   await keeps(page, 'device.end', () =>
     page.getByRole('button', { name: 'Remove Tablet at the pass' }).click(),

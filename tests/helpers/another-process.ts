@@ -6,7 +6,7 @@
 export function anotherProcess<Module>(file: string): Module {
   let made: Module | undefined;
   jest.isolateModules(() => {
-    // eslint-disable-next-line @typescript-eslint/no-require-imports -- the bundle, read once more
+    // eslint-disable-next-line @typescript-eslint/no-require-imports -- the bundle, loaded fresh
     const { modules } = require(process.env.HALFPOT_UNIT_BUNDLE ?? '') as {
       modules: Readonly<Record<string, () => unknown>>;
     };

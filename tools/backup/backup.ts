@@ -169,7 +169,7 @@ export async function checkBackup(file: string): Promise<Head> {
 }
 
 /**
- * Leaves out who made a trigger: anyone who restores is hardly called the same, and may not make one in another's name. What a trigger
+ * Leaves out who made a trigger: the person who restores has another name, and may not make one in somebody else's. What a trigger
  * is made by stands at the beginning of a line of its own, however long the lines before it are.
  */
 function asWhoeverRestores(): Transform {

@@ -52,7 +52,7 @@ const TRULY: Readonly<Record<string, number>> = {
   'Sloping saucepan 28 cm hard boil': 1.1,
   'Bratt pan 60 l wide pan': 0.88,
 };
-/** How much of what is used the demo’s bones really give, in times. */
+/** How much the demo’s bones really give, as a multiple of the value in use. */
 const GAVE: Readonly<Record<string, number>> = { 'Venison bone stock': 0.86, 'Duck broth': 1.04 };
 /** What really stays behind in them, and how full their portions really are, as a multiple of the value in use. */
 const LEFT: Readonly<Record<string, number>> = { 'Pepper passata': 1.3, 'Trout-frame fumet': 1.25 };

@@ -10,7 +10,7 @@ import { withKept } from './backup';
 const CLEAR = 'abcdefghjkmnpqrstuvwxyz23456789';
 const LENGTH = 12;
 
-/** `halfpot people [password NAME]`: who works in the kept kitchen; a new password for anyone who has forgotten theirs. */
+/** `halfpot people [password NAME]`: who works in the kept kitchen; a new password for somebody who has forgotten theirs. */
 export const people = ([what, ...name]: readonly string[]): Promise<number> =>
   withKept(async (url) => {
     const pool = openPool(url);

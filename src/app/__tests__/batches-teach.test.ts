@@ -248,7 +248,7 @@ test('what bones give and how long hands are at it are learned, too: held back, 
   });
   expect(await here.send(LEARN_TIMES, { kind: 'gives', of: bones.of })).toMatchObject({ ok: true });
   expect((await gelatin()) / before).toBeCloseTo(bones.learned!.mean, 2);
-  // In times of what is now used it says nothing more.
+  // As a multiple of the value now in use it says nothing more.
   const after = (await rows()).find((r) => r.of === bones.of)!;
   expect(Math.abs(after.learned!.mean - 1)).toBeLessThan(Math.abs(bones.learned!.mean - 1));
   expect(await here.send(UNDO, { change: null, again: false })).toMatchObject({ ok: true });
@@ -443,7 +443,7 @@ test('bones of two suppliers are told apart by the last delivery before each bat
   });
   const gelatin = (await here.read()).ingredients.find((i) => i.id === before.of)!.gelatin!.gPerKg;
   expect(gelatin).toBeCloseTo(theirs.figure!.after, 6);
-  // Used as one house's bones give, the mean of both waits for nobody, though it is another.
+  // With one supplier's value in use, the mean of both asks for nothing, though it differs.
   const now = await row();
   expect(Math.abs(now.suppliers.find((s) => s.id === other.id)!.mean - 1)).toBeLessThan(0.05);
   expect(Math.abs(now.learned!.mean - 1)).toBeGreaterThan(0.05);

@@ -1,8 +1,9 @@
 import { notFound } from 'next/navigation';
 import { env } from '@/server/env';
 import { AllComponents } from '@/ui/all-components';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Components' };
+export const metadata = { title: texts.components };
 
 /** Every component of the house in its look; it is there in the demo alone. */
 export default function Components() {

@@ -121,7 +121,7 @@ function taughtBy(of: readonly LessonOf[], typical: number): BoilsTaught {
   };
 }
 
-/** What one batch says of a figure that is used, in times of it. */
+/** What one batch says about a figure, as a multiple of the value in use. */
 export interface TimesLesson {
   readonly batch: string;
   /** What it is of: an ingredient, a kind of step. */
@@ -141,7 +141,7 @@ export interface TimesTaught {
   readonly learned: Learned | undefined;
 }
 
-/** How far what is used may be off before any batch, as the standard deviation of its logarithm, and how far one batch scatters (judgement). */
+/** How far the value in use may be off before any batch, as the standard deviation of its logarithm, and how far one batch scatters (judgement). */
 const TIMES = {
   gives: { spread: 0.3, scatter: 0.12 },
   hands: { spread: 0.5, scatter: 0.3 },

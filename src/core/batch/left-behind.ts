@@ -13,7 +13,7 @@ export interface LeftLesson {
   readonly kind: 'keeps' | 'clings' | 'loses' | 'pours';
   /** The ingredient that keeps most, by its id; “walls”, or “strainer” and what it is called; else what the line does, and of several such lines which one: “sieve 2”. */
   readonly of: string;
-  /** So many times what is used. */
+  /** As a multiple of the value in use. */
   readonly times: number;
   /** How sure that is: its standard deviation. */
   readonly sd: number;

@@ -65,10 +65,10 @@ export const HOUR = 3_600_000;
 export const STEP_H = 1 / 30;
 /** How far from the model the litres are before anything has been read, as a share of what came in: amounts are poured by eye. */
 export const POURED_SD = 0.015;
-/** How far what stays behind in solids, strainers, machines and on walls may be from what is used, as a share of it (judgement; retention is told as a range of a third). */
+/** How far what stays behind in solids, strainers, machines and on walls may be from the value in use, as a share of it (judgement; retention is told as a range of a third). */
 const LEFT = 0.2;
 const LEFT_IN = ['held in solids', 'clung', 'left in the blender', 'left in the sieve'] as const;
-/** How far what has stayed behind may be from what is used, g: one standard deviation. */
+/** How far what has stayed behind may be from the value in use, g: one standard deviation. */
 export const leftBehindSdG = ({ lost }: { readonly lost: Partial<PotState['lost']> }): number =>
   LEFT * LEFT_IN.reduce((g, loss) => g + (lost[loss] ?? 0), 0);
 /** How many standard deviations off a reading is asked about. */

@@ -47,7 +47,7 @@ const SCHOOLS = {
   weight: 'trim pays by weight',
 } as const;
 
-/** Packs of one thing compared; one that has no price would be used another’s, so it is said instead. */
+/** Packs of one thing compared; one without a price would be costed at another’s, so that is said instead. */
 function packs(
   on: SheetContext,
   others: readonly KitchenCosting[],

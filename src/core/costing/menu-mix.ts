@@ -57,14 +57,7 @@ function troublesOf(
     troubles.push(refuse('not-said', 'sold', texts.howManySoldNot(listed(unsaid))).trouble);
   const misses = mixIn === '%' && plates.length > 0 && Math.abs(all - 100) > ROUNDED;
   if (misses)
-    troubles.push(
-      refuse(
-        'mix-not-whole',
-        'sold',
-        texts.sharesMake(+all.toFixed(2), all, +(100 - all).toFixed(2), +(all - 100).toFixed(2)),
-        { value: all, limit: 100 },
-      ).trouble,
-    );
+    troubles.push(refuse('mix-not-whole', 'sold', texts.sharesMake(all), { value: all, limit: 100 }).trouble);
   if (noPrice.length > 0)
     troubles.push(refuse('no-menu-price', 'plates', texts.withoutPriceMenuLeft(listed(noPrice))).trouble);
   if (noCost.length > 0)

@@ -11,26 +11,26 @@ export const mergedIntoItself = (name: string): string => `${name} is merged int
 
 // in-force.ts
 export const twoVariantsSameId = (name: string): string => `${name}: two of its variants have the same id.`;
-export const housesWayNotOne = (name: string, name2: string): string =>
-  `${name}: the house’s way of “${name2}” is not one of its variants.`;
-export const stepBelongsVariantSheet = (name: string, j: number): string =>
-  `${name}, step ${j}: it belongs to a variant that this sheet does not have.`;
+export const housesWayNotOne = (name: string, otherName: string): string =>
+  `${name}: the house’s way of “${otherName}” is not one of its variants.`;
+export const stepBelongsVariantSheet = (name: string, number: number): string =>
+  `${name}, step ${number}: it belongs to a variant that this sheet does not have.`;
 
 // checks-recipes.ts
 export const nothingCalledPartsFrom = (part: string, name: string): string =>
   `Nothing called “${part}” parts from ${name}.`;
 export const dishTwice = (name: string): string => `${name} has this dish twice.`;
 export const cannotSizeItself = (name: string): string => `${name} cannot be a size of itself.`;
-export const sizeAnotherDishItself = (name: string, name2: string): string =>
-  `${name} is a size of another dish itself: make ${name2} a size of that one.`;
+export const sizeAnotherDishItself = (name: string, otherName: string): string =>
+  `${name} is a size of another dish itself: make ${otherName} a size of that one.`;
 export const twoThingsPartFrom = (name: string, as: string): string =>
   `Two things part from ${name} as “${as}”: rename one of them.`;
 export const step = (name: string, at: number, words: string): string => `${name}, step ${at}: ${words}`;
 
 // checks-tests.ts
 export const wouldComeOffItself = (name: string): string => `${name} would come off itself.`;
-export const doesNotSayComes = (name: string, name2: string): string =>
-  `${name} does not say that it comes off ${name2}.`;
+export const doesNotSayComes = (name: string, otherName: string): string =>
+  `${name} does not say that it comes off ${otherName}.`;
 
 // checks.ts
 export const idAlreadyUsed = (id: string, first: string): string =>

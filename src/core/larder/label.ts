@@ -115,7 +115,7 @@ function flawIn(label: NutritionLabel): ReturnType<typeof refuse> | undefined {
   for (const field of [...FIELDS, 'sugars', 'alcoholVolPct'] as const) {
     const value = label[field] ?? 0;
     if (!(value >= 0 && value <= 100))
-      return refuse('over-hundred', field, texts.n100CannotFrom0(value), {
+      return refuse('over-hundred', field, texts.shareOf100OutOfRange(value), {
         value,
         limit: 100,
       });

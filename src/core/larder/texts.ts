@@ -20,8 +20,8 @@ export const usableYieldCannotLies = (pct: string): string =>
   `A usable yield of ${pct} cannot be: it lies above 0 and at most at 100 %.`;
 export const stockTrimCannotLies = (pct: string): string =>
   `Stock trim of ${pct} cannot be: it lies between 0 and 100 %.`;
-export const usableStockTrimMake = (pct: string, pct2: string, pct3: string): string =>
-  `Usable ${pct} and stock trim ${pct2} make ${pct3}: together they cannot be more than 100 %.`;
+export const usableStockTrimMake = (usablePct: string, trimPct: string, sumPct: string): string =>
+  `Usable ${usablePct} and stock trim ${trimPct} make ${sumPct}: together they cannot be more than 100 %.`;
 
 // typed.ts
 export const priceMissingWriteNumber = 'A price is missing: write a number such as 24.50.';
@@ -48,23 +48,27 @@ export const bringsWhichDoesNot = (list: string, name: string): string =>
   `Brings ${list}, which ${name} does not carry.`;
 export const doesNotCarryLabel = (list: string): string =>
   `Does not carry ${list}: the label decides before anybody is told so.`;
-export const instead = (salt: number, pct: string, pct2: string): string =>
-  `${salt > 0 ? 'Saltier' : 'Less salty'}: ${pct} instead of ${pct2}.`;
-export const gelatinInstead = (gelatinPct: number, gelatinPct2: number, pct: string, pct2: string): string =>
-  `${gelatinPct > gelatinPct2 ? 'More' : 'Less'} gelatin: ${pct} instead of ${pct2}.`;
+export const instead = (salt: number, pct: string, oldPct: string): string =>
+  `${salt > 0 ? 'Saltier' : 'Less salty'}: ${pct} instead of ${oldPct}.`;
+export const gelatinInstead = (
+  gelatinPct: number,
+  oldGelatinPct: number,
+  pct: string,
+  oldPct: string,
+): string => `${gelatinPct > oldGelatinPct ? 'More' : 'Less'} gelatin: ${pct} instead of ${oldPct}.`;
 export const whatCostsBesideOther = (name: string): string =>
   `What it costs beside the other is not known: ${name} has no price.`;
-export const usableKiloInstead = (by: number, money: string, money2: string, money3: string): string =>
-  `${by > 0 ? 'Dearer' : 'Cheaper'} by ${money} a usable kilo: ${money2} instead of ${money3}.`;
+export const usableKiloInstead = (by: number, money: string, newMoney: string, oldMoney: string): string =>
+  `${by > 0 ? 'Dearer' : 'Cheaper'} by ${money} a usable kilo: ${newMoney} instead of ${oldMoney}.`;
 
 // label.ts
 export const whatLabelStatesFills = (fullMl: string): string =>
   `What the label states fills ${fullMl} ml of 100: is the table per 100 g?`;
 export const copyLeastOneFigure = 'Copy at least one figure of the table, such as its fat.';
-export const n100CannotFrom0 = (value: number): string => `${value} of 100 cannot be: from 0 to 100.`;
+export const shareOf100OutOfRange = (value: number): string => `${value} of 100 cannot be: from 0 to 100.`;
 export const sugarsGPartCarbohydrate = (sugars: number): string =>
   `Sugars of ${sugars} g are part of the carbohydrate: write that too.`;
 export const sugarsGMoreThan = (sugars: number, carbohydrate: number): string =>
   `Sugars of ${sugars} g are more than the carbohydrate they are part of, ${carbohydrate} g.`;
-export const tableAddsUpG = (round: number): string =>
-  `The table adds up to ${round} g: at most 100 g are in 100 g.`;
+export const tableAddsUpG = (grams: number): string =>
+  `The table adds up to ${grams} g: at most 100 g are in 100 g.`;

@@ -48,7 +48,7 @@ export function forCovers(
   const plate = costing.plates.get(plateId);
   if (!plate) return refuse('no-plate', '', texts.noSuchDish);
   if (!(covers >= 1 && covers <= 100_000))
-    return refuse('covers-out-of-range', '', texts.coversFrom1100000(covers), {
+    return refuse('covers-out-of-range', '', texts.coversOutOfRange(covers), {
       value: covers,
       limit: 100_000,
     });

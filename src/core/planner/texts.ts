@@ -4,7 +4,7 @@ import { plural } from '@/core/plural';
 
 // for-covers.ts
 export const noSuchDish = 'There is no such dish.';
-export const coversFrom1100000 = (covers: number): string => `${covers} covers: from 1 to 100000.`;
+export const coversOutOfRange = (covers: number): string => `${covers} covers: from 1 to 100000.`;
 export const leftOut = (name: string, count: number): string =>
   `${name}: ${plural(count, 'one line cannot be read and is', `${count} lines cannot be read and are`)} left out.`;
 export const cannotMade = (name: string): string => `${name} cannot be made.`;

@@ -3,14 +3,14 @@
 // warnings.ts
 export const standsAboveWhichShould = (
   litres: string,
-  litres2: string,
-  litres3: string,
+  overLitres: string,
+  limitLitres: string,
   name: string,
 ): string =>
-  `Stands at ${litres}, ${litres2} above the ${litres3} to which the ${name} should be filled: it cannot be stirred or skimmed.`;
+  `Stands at ${litres}, ${overLitres} above the ${limitLitres} to which the ${name} should be filled: it cannot be stirred or skimmed.`;
 export const putLessOrTake = (litres: string): string => `Put ${litres} less in, or take a larger vessel.`;
-export const saltAboveMostTasters = (percent: string, percent2: string): string =>
-  `Salt ${percent}: above ${percent2} most tasters call it too salty.`;
+export const saltAboveMostTasters = (percent: string, limitPercent: string): string =>
+  `Salt ${percent}: above ${limitPercent} most tasters call it too salty.`;
 export const leaveSaltOut = (kilos: string): string => `Leave ${kilos} of salt out.`;
 export const unsaltedStockOrWater = (litres: string): string =>
   `${litres} of unsalted stock or water would bring it back, or less reduction.`;
@@ -21,9 +21,9 @@ export const curdlesAboveCPot = (curdler: string, limit: string, celsius: string
 export const mountLastKeepBelow = 'Mount it last and keep it below that, or mount a little butter again.';
 export const stirOffHeatBelow = (limit: string, guardGPerL: string): string =>
   `Stir it in off the heat, below ${limit} °C, or bind with ${guardGPerL} g of flour a litre first.`;
-export const volumeFatHeldAbove = (whole: string, whole2: string, whole3: string): string =>
-  `${whole} of its volume is fat that is held: above ${whole2} it is about to split, and at ${whole3} it does.`;
-export const whiskMlWaterOr = (ceil: number): string => `Whisk in ${ceil} ml of water or stock.`;
+export const volumeFatHeldAbove = (share: string, warnsAt: string, splitsAt: string): string =>
+  `${share} of its volume is fat that is held: above ${warnsAt} it is about to split, and at ${splitsAt} it does.`;
+export const whiskMlWaterOr = (ml: number): string => `Whisk in ${ml} ml of water or stock.`;
 
 // look-ahead.ts
 export const leavesNoRoomStep = (step: number, litres: string): string =>

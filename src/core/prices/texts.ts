@@ -5,5 +5,5 @@ export const holds0GPrice = (per: string): string => `“${per}” holds 0 g: a 
 
 // supplies.ts
 export const noPrice = (name: string, day: string): string => `${name} has no price on ${day}.`;
-export const comesOffWhichNo = (name: string, name2: string, day: string): string =>
-  `${name} comes off ${name2}, which has no cost on ${day}.`;
+export const comesOffWhichNo = (name: string, otherName: string, day: string): string =>
+  `${name} comes off ${otherName}, which has no cost on ${day}.`;

@@ -127,7 +127,7 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
     if (!unit.ok) return unit;
     shown ??= unit.value;
     if (unit.value.kind !== shown.kind)
-      return refuse('mixed-units', '', texts.mixesWholeKindKind2(whole, shown.kind, unit.value.kind));
+      return refuse('mixed-units', '', texts.mixesKinds(whole, shown.kind, unit.value.kind));
     value += toBase(read.value.toNumber(), unit.value);
     rest = rest.slice(found[0].length);
   }

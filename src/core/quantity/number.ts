@@ -53,10 +53,8 @@ function readMarks(digits: string, typed: string, mark: DecimalMark): Outcome<De
         '',
         texts.canMeanOrWrite(
           typed,
-          head,
-          mark,
-          bare.slice(last + 1).replace(/0+$/, ''),
-          bare.slice(last + 1),
+          `${head}${mark}${bare.slice(last + 1).replace(/0+$/, '') || '0'}`,
+          `${head}${bare.slice(last + 1)}`,
         ),
       );
     return fine(new Decimal(`${head || '0'}.${bare.slice(last + 1) || '0'}`).times(sign));

@@ -4,13 +4,8 @@
 export const divides0 = (text: string): string => `“${text}” divides by 0.`;
 export const notNumber = (text: string): string => `“${text}” is not a number.`;
 export const notNumberTyped = (typed: string): string => `“${typed}” is not a number.`;
-export const canMeanOrWrite = (
-  typed: string,
-  head: string,
-  mark: string,
-  replace: string,
-  slice: string,
-): string => `“${typed}” can mean ${head}${mark}${replace || '0'} or ${head}${slice}: write one of these.`;
+export const canMeanOrWrite = (typed: string, fraction: string, thousands: string): string =>
+  `“${typed}” can mean ${fraction} or ${thousands}: write one of these.`;
 
 // arithmetic.ts
 export const cannotCalculated = (typed: string): string => `“${typed}” cannot be calculated.`;
@@ -18,14 +13,14 @@ export const divides0Typed = (typed: string): string => `“${typed}” divides 
 
 // amount.ts
 export const amountMissingWriteNumber = 'An amount is missing: write a number and a unit, such as 2.5 kg.';
-export const mixes = (text: string, kind: string, kind2: string): string =>
-  `“${text}” mixes ${kind} and ${kind2}.`;
+export const mixes = (text: string, kind: string, otherKind: string): string =>
+  `“${text}” mixes ${kind} and ${otherKind}.`;
 export const below0 = (text: string): string => `“${text}” is below 0.`;
 export const notAmountWriteNumber = (text: string): string =>
   `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`;
 export const divides0Whole = (whole: string): string => `“${whole}” divides by 0.`;
-export const mixesWholeKindKind2 = (whole: string, kind: string, kind2: string): string =>
-  `“${whole}” mixes ${kind} and ${kind2}.`;
+export const mixesKinds = (whole: string, kind: string, otherKind: string): string =>
+  `“${whole}” mixes ${kind} and ${otherKind}.`;
 export const noUnitWriteExample = (text: string, likelyUnit: string): string =>
   `“${text}” has no unit: write, for example, ${text} ${likelyUnit}.`;
 export const differsBetweenCountriesWrite = (wordTyped: string, doubt: string): string =>

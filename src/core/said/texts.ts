@@ -5,6 +5,6 @@ export const noCalled = (kind: string, said: string): string => `There is no ${k
 
 // read.ts
 export const sayWhatHappensSuch = 'Say what happens, such as “8 kg venison bones” or “reduce by half”.';
-export const notUnderstoodSayLike = (plain: string): string =>
-  `“${plain}” is not understood: say it like “8 kg venison bones”, “simmer 4 h” or “reduce by half”.`;
+export const notUnderstoodSayLike = (part: string): string =>
+  `“${part}” is not understood: say it like “8 kg venison bones”, “simmer 4 h” or “reduce by half”.`;
 export const nameUnclear = (said: string, which: string): string => `“${said}” ${which}.`;

@@ -140,7 +140,7 @@ function* cookUntilRest(
       }),
     );
   });
-  // Those that only are made from them are cooked once, when nothing moves any more.
+  // Those that are only made from them are cooked once, when nothing changes any more.
   for (const id of again)
     if (!feeds.has(id)) {
       cook(id);

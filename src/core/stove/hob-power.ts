@@ -20,7 +20,7 @@ export const netKwByLabel = (labelKw: number, share: number): Outcome<number> =>
  */
 export function netKwByBoiling(litres: number, fromC: number, minutes: number): Outcome<number> {
   if (!(litres > 0 && litres <= 500))
-    return refuse('litres-out-of-range', 'litres', texts.lCannotFrom0(litres), {
+    return refuse('litres-out-of-range', 'litres', texts.litresOutOfRange(litres), {
       value: litres,
       limit: 500,
     });
@@ -30,14 +30,14 @@ export function netKwByBoiling(litres: number, fromC: number, minutes: number): 
       limit: 90,
     });
   if (!(minutes > 0 && minutes <= 600))
-    return refuse('minutes-out-of-range', 'minutes', texts.minutesCannotFrom1(minutes), {
+    return refuse('minutes-out-of-range', 'minutes', texts.minutesOutOfRange(minutes), {
       value: minutes,
       limit: 600,
     });
   return inRange((litres * KJ_PER_L_K * (100 - fromC)) / (minutes * 60), 'minutes');
 }
 
-/** Minutes in which so much water boils with so many kW in it: what anyone who measures can hold against their watch. */
+/** Minutes in which so much water boils with so many kW in it: what a cook can check with a watch. */
 export const boilingMinutes = (litres: number, fromC: number, netKw: number): number =>
   (litres * KJ_PER_L_K * (100 - fromC)) / netKw / 60;
 

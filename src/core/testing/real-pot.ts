@@ -46,7 +46,7 @@ export interface Truth {
   /** So many times what the table says, of a heat under a lid. */
   readonly times: (heat: Heat, lid: Lid) => number;
   readonly normal: () => number;
-  /** How much of what is used bones really give, and hands really take, in times; left out, nobody meters it, and nobody says. */
+  /** How much bones really give and labour really takes, as a multiple of the value in use; left out, nobody measures it. */
   readonly gave?: number | undefined;
   readonly hands?: number | undefined;
   /** What really stays behind in solids, strainers and machines, and how full portions really are, as a multiple of the value in use; and whether both sides of such a line are read. */
@@ -197,7 +197,7 @@ class Cook {
     return this.events;
   }
 
-  /** A line as it really goes: more or less stays behind than anybody uses. */
+  /** A line as it really goes: more or less stays behind than the sheet says. */
   private really(step: PotDoing): PotDoing {
     const { left = 1 } = this.truth;
     const share = (loss: number): number => Math.min(0.9, loss * left);
@@ -307,7 +307,7 @@ class Cook {
     this.tell({ is: 'note', text });
   }
 
-  /** What was strained is read by a refractometer: bones gave more or less than is used. */
+  /** What was strained is read by a refractometer: bones gave more or less than the value in use. */
   private meters(): void {
     const { gave } = this.truth;
     if (gave === undefined) return;

@@ -125,7 +125,7 @@ function withLine(costing: KitchenCosting, state: KitchenState, { recipe: id, st
   return looped(recipes) ?? fine({ ...state, recipes });
 }
 
-/** Refuses pots that would are made from each other in a circle. */
+/** Refuses pots that would be made from each other in a circle. */
 function looped(recipes: KitchenState['recipes']): { ok: false; trouble: Trouble } | undefined {
   const loop = inOrder(recipes).loops[0];
   const names = new Map(recipes.map((r) => [r.id, r.name]));

@@ -6,4 +6,4 @@ export const archivedDoesNothingAny = (what: string): string =>
 export const nothingPriceDoesNothing = 'Nothing of it has a price: this does nothing.';
 export const noLabourCostPer = 'No labour cost per hour is set: this does nothing.';
 export const noEnergyPriceSet = 'No energy price is set: this does nothing.';
-export const nothingTakesDoesNothing = (a: string): string => `Nothing takes ${a}: this does nothing.`;
+export const nothingTakesDoesNothing = (what: string): string => `Nothing takes ${what}: this does nothing.`;

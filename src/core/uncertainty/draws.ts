@@ -1,6 +1,6 @@
 /**
  * A low-discrepancy sequence by Kronecker (Richtmyer): point n of dimension j is the fractional part of shift + n·√prime(j).
- * It fills a space far more evenly than chance, point n is the same anyone who asks for it and in whatever order, and a shift of its own
+ * It fills a space far more evenly than chance, point n is the same no matter who asks for it and in which order, and a shift of its own
  * for each dimension and seed makes it unbiased.
  */
 export class Draws {

@@ -48,7 +48,7 @@ export async function insertDevice(
   ]);
 }
 
-/** Ends a device, and anyone who is signed in on it by PIN. */
+/** Revokes a device, and signs out everybody who is signed in on it by PIN. */
 export async function revokeDevice(sql: Sql, kitchenId: string, id: string, at: Date): Promise<void> {
   await run(sql, 'UPDATE device SET ended_at = ? WHERE kitchen_id = ? AND id = ? AND ended_at IS NULL', [
     at,

@@ -62,7 +62,7 @@ export const secretsOf = (
 export const setPassword = (sql: Sql, kitchenId: string, id: string, hash: string): Promise<number> =>
   run(sql, 'UPDATE person SET password_hash = ? WHERE kitchen_id = ? AND id = ?', [hash, kitchenId, id]);
 
-/** Everybody who ever worked here, anyone who has left among them. */
+/** Everybody who ever worked here, those who have left among them. */
 export const allPeople = (
   sql: Sql,
   kitchenId: string,

@@ -25,7 +25,7 @@ export const SignIn = z.object({
 });
 export type SignIn = z.infer<typeof SignIn>;
 
-/** Anyone who is signed in under an id: not ended, not too old, on a device that has not been ended, somebody who still works here. */
+/** The person signed in under an id: not ended, not too old, on a device that has not been ended, somebody who still works here. */
 export const signedIn = (sql: Sql, kitchenId: string, id: string, now: Date): Promise<SignIn | undefined> =>
   maybeOne(
     sql,

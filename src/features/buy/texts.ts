@@ -14,3 +14,4 @@ export const set = (name: string): string => `set by ${name}`;
 export const priceBook = 'Price book';
 export const priceLists = 'Price lists';
 export const buying = 'Buying';
+export const usable = (typed: string): string => `${typed} % usable`;

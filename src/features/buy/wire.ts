@@ -16,7 +16,7 @@ export const YIELD = wire<null, PriceRow>()({
   kind: 'ingredient.yield',
   version: 1,
   body: z.object({ ingredient: ID, typed: TYPED }),
-  waits: ({ ingredient, typed }) => ({ thing: ingredient, whole: true, words: `${typed} % usable` }),
+  waits: ({ ingredient, typed }) => ({ thing: ingredient, whole: true, words: texts.usable(typed) }),
 });
 
 export const editPrice = sender(PRICE);

@@ -15,13 +15,13 @@ export const lastManagerKitchenNobody =
   'This was the last manager: a kitchen that nobody manages could never be changed again. Make somebody else a manager first.';
 
 // undoing.ts
-export const builtSinceUndoFirst = (listNames: string, count: number): string =>
-  `${listNames} ${plural(count, 'has', 'have')} been built on this since: undo that first.`;
+export const builtSinceUndoFirst = (names: string, count: number): string =>
+  `${names} ${plural(count, 'has', 'have')} been built on this since: undo that first.`;
 export const takesArchivedRestoreFirst = (name: string, kind: string): string =>
   `${name} takes a ${kind} that is archived: restore it first.`;
 export const sizeDishArchivedRestore = (name: string): string =>
   `${name} is a size of a dish that is archived: restore it first.`;
-export const followUndoFirst = (listNames: string): string => `${listNames} follow it: undo that first.`;
+export const followUndoFirst = (names: string): string => `${names} follow it: undo that first.`;
 export const somethingElseCalledNow = (name: string): string => `Something else is called ${name} now.`;
 export const ingredientNoLongerLarder = 'This ingredient is no longer in the larder.';
 export const trimNowUsableWould = (usablePct: number): string =>

@@ -57,7 +57,7 @@ import { no, now, ofKitchen, type UndoState, type Undoing } from './undoing-kind
 import { UNDOING_WORK } from './undoing-work';
 import * as texts from './texts';
 
-/** Why something cannot go: somebody is made from it by now. */
+/** Why something cannot go: something is made from it by now. */
 function held(state: UndoState, kind: Named, id: string): Trouble | undefined {
   const { recipes, plates } = usersOf(state, kind, id);
   const names = [...recipes, ...plates].map((u) => u.name);

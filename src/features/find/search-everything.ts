@@ -33,7 +33,7 @@ const SCREENS: readonly (SearchResult & { readonly words: string })[] = [
   ['/house/stove', texts.vesselsHobs, texts.pansBurners],
   ['/people', 'People', texts.passwordPinRoleDevices],
   ['/house/changes', texts.history, texts.historyUndoLog],
-].map(([id = '', name = '', words = '']) => ({ id, name, words, says: 'screen' }));
+].map(([id = '', name = '', words = '']) => ({ id, name, words, says: texts.screen }));
 
 type Search = (wanted: string) => readonly SearchResult[];
 type Lists = Pick<KitchenState, 'ingredients' | 'recipes' | 'plates' | 'suppliers' | 'vessels'>;
@@ -81,7 +81,7 @@ export async function searchEverything(who: Worker, wanted: string): Promise<Sea
     ...invoices.map((i) => ({
       id: `/buy/purchases/${i.id}`,
       name: i.number,
-      says: texts.ofText(i.kind, i.supplier),
+      says: texts.partOf(i.kind, i.supplier),
     })),
   ].slice(0, MOST + MOST_INVOICES);
 }

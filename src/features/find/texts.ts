@@ -28,4 +28,5 @@ export const passwordPinRoleDevices = 'password pin role devices sign in dark li
 export const history = 'History';
 export const historyUndoLog = 'history undo log';
 export const tests = 'its tests';
-export const ofText = (kind: string, supplier: string): string => `${kind} of ${supplier}`;
+export const partOf = (kind: string, supplier: string): string => `${kind} of ${supplier}`;
+export const screen = 'screen';

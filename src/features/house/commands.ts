@@ -39,7 +39,7 @@ function minutes(typed: string, path: string, mark: DecimalMark): number | undef
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   const value = read.value.toNumber();
   if (!(value >= 0 && value <= MOST_MINUTES))
-    throw refused('minutes-out-of-range', path, texts.minutesCannotFrom0(typed.trim(), MOST_MINUTES), {
+    throw refused('minutes-out-of-range', path, texts.minutesOutOfRange(typed.trim(), MOST_MINUTES), {
       value,
       limit: MOST_MINUTES,
     });

@@ -6,7 +6,7 @@ export const imperialCup284Ml = 'Imperial: a cup is 284 ml, a pint 568 ml, a gal
 export const metricCup250Ml = 'Metric: a cup is 250 ml, a tablespoon 15 ml; pints and gallons are asked for';
 
 // commands.ts
-export const minutesCannotFrom0 = (typed: string, mostMinutes: number): string =>
+export const minutesOutOfRange = (typed: string, mostMinutes: number): string =>
   `${typed} minutes cannot be: from 0 to ${mostMinutes}.`;
 export const notKindStep = (kind: string): string => `“${kind}” is not a kind of step.`;
 export const hereAlreadyArchiveMeasure = (other: string, there: string): string =>

@@ -76,7 +76,7 @@ const device = declare({
   moves: 'nothing that is costed',
   async look({ id }, { who }) {
     const found = await deviceOf(database(), who.kitchenId, id);
-    if (!found) throw gone(texts.deviceUpper);
+    if (!found) throw gone(texts.device);
     return found;
   },
   async write({ sql, kitchenId, at }, { id }, before) {

@@ -8,7 +8,8 @@ export const notPinName = 'That is not the PIN of this name.';
 export const notPasswordName = 'That is not the password of this name.';
 export const pinWorksOnlyDevice =
   'A PIN works only on a device that a manager has allowed: type your password here.';
-export const tooManyWrongTries = (s: number): string => `Too many wrong tries: try again in ${s} s.`;
+export const tooManyWrongTries = (seconds: number): string =>
+  `Too many wrong tries: try again in ${seconds} s.`;
 export const demosTablet = 'The demo’s tablet';
 
 // wire.ts
@@ -24,7 +25,7 @@ export const endedAlready = (what: string): string => `${what} has been ended al
 export const notYourCurrentPassword = 'That is not your current password.';
 export const newPasswordSameCurrent = 'The new password is the same as the current one.';
 export const onlyManagerMayEnd = 'Only a manager may end where somebody else is signed in.';
-export const deviceUpper = 'That device';
+export const device = 'That device';
 export const lastManagerKitchenNobody =
   'This is the last manager: a kitchen that nobody manages could never be changed again. Make somebody else a manager first.';
 export const personLeft = 'This person has left.';

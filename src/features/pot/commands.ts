@@ -20,7 +20,7 @@ import { sheetCommands } from './making';
 import { SERVED, SHEET, VERSION_NAMED, type MissingParts } from './wire';
 import * as texts from './texts';
 
-/** Who is made from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
+/** What is made from a changed recipe and can no longer be made or costed: the manager is told, not stopped. */
 function brokenBy(before: KitchenCosting, after: KitchenCosting, changed: string): MissingParts[] {
   const recipes = after.state.recipes
     .filter((r) => r.id !== changed)

@@ -73,7 +73,8 @@ function goalOf({
   const count = readNumber(amount, shelf.manner.mark);
   if (!count.ok) return count;
   const n = count.value.toNumber();
-  if (!(n >= 1 && n <= MOST)) return no('count-out-of-range', texts.from1(amount, kind, MOST), n, MOST);
+  if (!(n >= 1 && n <= MOST))
+    return no('count-out-of-range', texts.amountOutOfRange(amount, kind, MOST), n, MOST);
   if (kind === 'covers') {
     const plate = plates.find((p) => p.id === wanted.of) ?? plates[0];
     return plate ? { ok: true, value: { ml: plate.ml * n } } : no('no-plate', texts.noDishTakesAny);

@@ -29,15 +29,16 @@ export const lineCharactersStepMost = (long: number, count: number, longestLine:
   `Line ${long} has ${count} characters: a step has at most ${longestLine}. Put each step on a line of its own.`;
 export const potSheetNoLonger = 'This pot sheet is no longer in this kitchen.';
 export const potSheetArchivedAlready = 'This pot sheet is archived already.';
-export const madeFromChooseWhat = (listNames: string, count: number): string =>
-  `${listNames} ${plural(count, 'is', 'are')} made from it: choose what takes its place.`;
+export const madeFromChooseWhat = (names: string, count: number): string =>
+  `${names} ${plural(count, 'is', 'are')} made from it: choose what takes its place.`;
 export const whatTakePlaceNo = 'What is to take its place is no longer in this kitchen.';
 export const potSheetAlreadyHere = 'This pot sheet is already here.';
 export const usesArchivedRestoreFirst = (name: string, count: number, kind: string): string =>
   `${name} uses ${plural(count, `a ${kind} that is`, `${count} ${kind}s that are`)} archived: restore ${plural(count, 'it', 'them')} first.`;
 
 // commands.ts
-export const stepSameIdAnother = (i: number): string => `Step ${i} has the same id as another step.`;
+export const stepSameIdAnother = (number: number): string =>
+  `Step ${number} has the same id as another step.`;
 export const kitchenDoesNotVessel = 'This kitchen does not have that vessel or hob.';
 export const servedCCannotFrom = (celsius: string, servedFrom: number, servedTo: number): string =>
   `Served at ${celsius} °C cannot be: from ${servedFrom} to ${servedTo} °C.`;
@@ -46,7 +47,7 @@ export const sheetNoSuchVersion = 'This sheet has no such version.';
 // scaling.ts
 export const nothingGoesIntoPot = 'Nothing of that goes into this pot.';
 export const kg = (amount: string): string => `${amount} kg`;
-export const from1 = (amount: string, kind: string, most: number): string =>
+export const amountOutOfRange = (amount: string, kind: string, most: number): string =>
   `${amount} ${kind}: from 1 to ${most}.`;
 export const noDishTakesAny = 'No dish takes any of this directly: scale to litres or portions.';
 export const sheetDoesNotSay =
@@ -104,5 +105,5 @@ export const leaveOut = (grams: string): string => `Leave ${grams} of it out`;
 export const drainBefore = 'Drain it before';
 export const keepBareSimmer = 'Keep it at a bare simmer';
 export const combineName = (name: string): string => `Combine with the ${name}`;
-export const returnPiecesUpper = 'Return the pieces';
+export const returnPieces = 'Return the pieces';
 export const stand = (name: string): string => `Stand it on ${name}`;

@@ -109,7 +109,7 @@ const TRIES: Readonly<Record<Warning['cure']['do'], Tries>> = {
       draft: withLine(c, c.i + 1, `combine with ${name}`),
       words: texts.combineName(name),
     })),
-  return: (c) => [{ draft: withLine(c, c.i + 1, 'return the pieces'), words: texts.returnPiecesUpper }],
+  return: (c) => [{ draft: withLine(c, c.i + 1, 'return the pieces'), words: texts.returnPieces }],
   'stronger hob': (c) =>
     c.hobs
       .filter((h) => h.id !== c.draft.hob && (h.netKw ?? Infinity) >= c.value)

@@ -28,7 +28,7 @@ export const findForPlate = serverQuery(
       { id: r.id, name: r.name, says: texts.fromPot, of: { product: r.id } },
       ...partsOf(r).map((part) => ({
         id: `${r.id}#${part}`,
-        name: texts.ofText(part, r.name),
+        name: texts.partOf(part, r.name),
         says: texts.fromPot,
         of: { product: r.id, part },
       })),

@@ -164,7 +164,7 @@ function share(typed: string, path: string, here: KitchenState, most = 100): num
   const read = readPct(typed, here.kitchen.decimalMark, 'share');
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= most))
-    throw refused('share-out-of-range', path, texts.cannotFrom0(read.value, most), {
+    throw refused('share-out-of-range', path, texts.outOfRange(read.value, most), {
       value: read.value,
       limit: read.value > most ? most : 0,
     });

@@ -185,7 +185,7 @@ function nameOf(state: KitchenState, of: WrittenPlate['lines'][number]['of']): s
   const nameIn = (list: readonly { id: string; name: string }[], id: string): string =>
     list.find((x) => x.id === id)?.name ?? '';
   return 'product' in of
-    ? `${of.part === undefined ? '' : texts.ofTextPart(of.part)}${nameIn(state.recipes, of.product)}`
+    ? `${of.part === undefined ? '' : texts.partOfPrefix(of.part)}${nameIn(state.recipes, of.product)}`
     : 'ingredient' in of
       ? nameIn(state.ingredients, of.ingredient)
       : texts.stockTrimNameIn(nameIn(state.ingredients, of.stockTrimOf));

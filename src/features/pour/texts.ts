@@ -19,7 +19,7 @@ export const dishNoLongerKitchen = 'This dish is no longer in this kitchen.';
 export const eachPortionFromTimes = (typed: string, least: number, most: number, mark: string): string =>
   `${typed} of each portion: from ${least} to ${most} times. Write such as 0${mark}5 or 60 %.`;
 export const lineSameIdAnother = 'This line has the same id as another.';
-export const cannotFrom0 = (value: number, most: number): string =>
+export const outOfRange = (value: number, most: number): string =>
   `${value} % cannot be: from 0 to ${most} %.`;
 export const from = (value: number, what: string, least: number, most: number): string =>
   `${value} ${what}: from ${least} to ${most}.`;
@@ -29,8 +29,8 @@ export const onlyWhatBoughtCan = 'Only what is bought as it is can be packaging.
 export const lineNoLongerDish = 'This line is no longer in the dish.';
 export const dishArchivedAlready = 'This dish is archived already.';
 export const dishAlreadyList = 'This dish is already in the list.';
-export const archiveFirstOrMake = (listNames: string, count: number): string =>
-  `${listNames} ${plural(count, 'follows', 'follow')} it: archive that first, or make it independent.`;
+export const archiveFirstOrMake = (names: string, count: number): string =>
+  `${names} ${plural(count, 'follows', 'follow')} it: archive that first, or make it independent.`;
 export const noSuchDish = 'There is no such dish.';
 
 // finishing.ts
@@ -42,11 +42,11 @@ export const kitchenNoVesselYet = 'The kitchen has no vessel for it yet: say whi
 
 // actions.ts
 export const fromPot = 'from its pot';
-export const ofText = (part: string, name: string): string => `${part} of ${name}`;
+export const partOf = (part: string, name: string): string => `${part} of ${name}`;
 export const stockTrim = (name: string): string => `${name}, stock trim`;
 
 // queries.ts
-export const ofTextPart = (part: string): string => `${part} of `;
+export const partOfPrefix = (part: string): string => `${part} of `;
 export const stockTrimNameIn = (nameIn: string): string => `${nameIn}, stock trim`;
 
 // pour-nav.tsx

@@ -291,7 +291,7 @@ async function learns(
   }
 }
 
-/** Takes what was told or metered once in each batch into the figure that is used. */
+/** Takes what was told or measured once in each batch into the value in use. */
 const learnTimes = declare({
   wire: LEARN_TIMES,
   role: 'manager',

@@ -9,7 +9,7 @@ import { potOf } from '@/core/shelf';
 import { settingsOf, type KitchenSettings } from '@/db/kitchen/kitchen-settings';
 import * as texts from './texts';
 
-/** A figure as it is used and as it would be. */
+/** A figure in use, and as it would be. */
 export interface LearnableFigure {
   readonly now: number;
   readonly after: number;
@@ -75,7 +75,7 @@ function handsOf({ state: { kitchen } }: KitchenCosting, of: string): Learnable 
   if (!usual) return undefined;
   const { hands, sharedHands: shared } = kitchen;
   return {
-    title: `Labour: ${of}`,
+    title: texts.labourOf(of),
     figure: () => undefined,
     change: (times) => {
       const min = (h: number): number => bounded(h * 60 * times, 600);
@@ -187,7 +187,7 @@ function strainer({ state: { kitchen } }: KitchenCosting, name: string): Learnab
   const before = settingsOf(kitchen);
   const others = (kitchen.rules?.strainers ?? []).filter((s) => s.name !== name);
   return {
-    title: texts.whatStays(name.charAt(0).toUpperCase(), name.slice(1)),
+    title: texts.whatStays(name),
     figure: (times) => figureOf(now, after(times), 'ml'),
     change: (times) => ({
       what: 'settings',

@@ -21,7 +21,7 @@ export interface TimesRow extends Omit<TimesTaught, 'lessons'> {
     readonly on: string;
   })[];
   readonly waits: boolean;
-  /** The value weighed on the bench is used: there, and not here, it moves. */
+  /** The value weighed on the bench is in use; it changes there, not here. */
   readonly weighed: boolean;
   /** The value in use and what it would be; undefined where it is several figures at once. */
   readonly figure: LearnableFigure | undefined;
@@ -105,7 +105,7 @@ function lessonsIn(costing: KitchenCosting, { batches, said }: LessonSource, kin
   });
 }
 
-/** What is learned of a figure, as a multiple of the value in use; undefined where nothing is. */
+/** What is learned about a figure, as a multiple of the value in use; undefined where nothing is. */
 export const timesOf = (
   costing: KitchenCosting,
   looked: LessonSource,
@@ -163,7 +163,7 @@ export function timesRows(
       const weighed = kind === 'keeps' && isWeighed(costing, row.of);
       const mean = row.learned?.mean ?? 1;
       const suppliers = kind === 'gives' ? bySupplier(row, from, is) : [];
-      // Used as one supplier's bones give, what all say together does not ask for more.
+      // With one supplier's value in use, what all say together asks for nothing more.
       const chosen = suppliers.some((s) => Math.abs(s.mean - 1) <= LITTLE);
       const waits =
         !chosen &&

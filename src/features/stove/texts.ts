@@ -8,26 +8,27 @@ export const vesselOrHobArchived =
 export const whatGives = (name: string): string => `${name}: what it gives`;
 export const whatKeeps = (name: string): string => `${name}: what it keeps`;
 export const potsPouredOutWhat = 'Pots that are poured out: what stays on their walls';
-export const whatStays = (toUpperCase: string, slice: string): string =>
-  `${toUpperCase}${slice}: what stays in it`;
+export const whatStays = (strainer: string): string =>
+  `${strainer.charAt(0).toUpperCase()}${strainer.slice(1)}: what stays in it`;
 export const whatStaysBlender = 'what stays in the blender';
 export const whatStaysSieve = 'what stays in the sieve';
 export const howFullPortions = 'how full its portions are';
-export const time = (nth: undefined | string, nth2: string): string => `, the ${nth ?? `${nth2}th`} time`;
+export const time = (nth: undefined | string, otherNth: string): string =>
+  `, the ${nth ?? `${otherNth}th`} time`;
 
 // wire.ts
 export const batchLeastTwentiethSheet = 'A batch is at least a twentieth of its sheet.';
 export const batchMostFiftyTimes = 'A batch is at most fifty times its sheet.';
 
 // commands.ts
-export const wouldMinFromNow = (round: number): string =>
-  `This would be ${round} min from now: check the clock of this tablet.`;
+export const wouldMinFromNow = (minutes: number): string =>
+  `This would be ${minutes} min from now: check the clock of this tablet.`;
 export const wouldBeforeBatchStarted = 'This would be before the batch started.';
 export const wouldMoreThan14 = 'This would be more than 14 days ago: no pot stands so long.';
-export const potLeftUpH = (nightH: number, h: string): string =>
-  `A pot is left for up to ${nightH} h; this would be ${h} h.`;
-export const holdsSinceChooseAnother = (name: string, name2: string, since: string): string =>
-  `${name} holds ${name2} since ${since}: choose another vessel, or end that batch first.`;
+export const potLeftUpH = (nightH: number, hours: string): string =>
+  `A pot is left for up to ${nightH} h; this would be ${hours} h.`;
+export const holdsSinceChooseAnother = (name: string, otherName: string, since: string): string =>
+  `${name} holds ${otherName} since ${since}: choose another vessel, or end that batch first.`;
 export const sheetArchivedNothingCook = 'This sheet has been archived: there is nothing to cook by.';
 export const vesselOrHobArchivedChooseAnother = 'This vessel or hob has been archived: choose another.';
 export const noLinesYetWrite = (name: string): string => `${name} has no lines yet: write them first.`;
@@ -70,3 +71,4 @@ export const scaleShowsKgAlone = (g: string, name: string, emptyG: string): stri
 // actions.ts
 export const onlySomeoneWhoMay = 'Only someone who may write to a batch can take a reading.';
 export const entryUndone = 'an entry undone';
+export const labourOf = (kind: string): string => `Labour: ${kind}`;

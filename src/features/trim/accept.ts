@@ -10,7 +10,7 @@ import type { Connection } from '@/db/sql';
 import type { Wrote } from '@/server/door';
 import { TERMS } from './test-results';
 
-/** What tests say of an ingredient that is not used yet. */
+/** What tests say of an ingredient and is not in use yet. */
 export const proposalFrom = (
   costing: KitchenCosting,
   ingredient: WrittenIngredient,

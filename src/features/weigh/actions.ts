@@ -25,7 +25,7 @@ export const findOther = serverQuery(
       ...state.recipes.map(({ id, name }) => ({ id, name, says: texts.madeHere, is: 'product' as const })),
       ...state.ingredients
         .filter((i) => !madeHere && supplies.get(i.id)?.price)
-        .map(({ id, name }) => ({ id, name, says: 'bought', is: 'ingredient' as const })),
+        .map(({ id, name }) => ({ id, name, says: texts.bought, is: 'ingredient' as const })),
     ];
     return searcher(others)(wanted).slice(0, MOST);
   },

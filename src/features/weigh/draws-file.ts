@@ -30,7 +30,7 @@ export const drawsCsv = (ways: readonly string[], values: Float64Array): string 
   );
 };
 
-/** Hands a table to anyone who is at the browser, as a file. */
+/** Downloads a table as a file. */
 export function handOut(csv: string, name: string): void {
   const url = URL.createObjectURL(new Blob([csv], { type: 'text/csv' }));
   const link = document.createElement('a');

@@ -27,3 +27,4 @@ export const wholePot = 'the whole pot';
 // weigh-nav.tsx
 export const rulesThumb = 'Rules of thumb';
 export const weighingUp = 'Weighing up';
+export const bought = 'bought';

@@ -12,7 +12,7 @@ async function withFree(mb: number): Promise<string | undefined> {
   bavail = mb;
   let disk: typeof Disk | undefined;
   jest.isolateModules(() => {
-    // eslint-disable-next-line @typescript-eslint/no-require-imports -- looked at again, as after a start
+    // eslint-disable-next-line @typescript-eslint/no-require-imports -- loaded fresh, as after a start
     disk = require('../disk') as typeof Disk;
   });
   return disk?.noRoom();

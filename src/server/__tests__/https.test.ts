@@ -20,7 +20,7 @@ function started(more: Readonly<Record<string, string>>) {
   let proxy: typeof Proxy | undefined;
   let door: typeof Door | undefined;
   jest.isolateModules(() => {
-    /* eslint-disable @typescript-eslint/no-require-imports -- looked at again, as after a start */
+    /* eslint-disable @typescript-eslint/no-require-imports -- loaded fresh, as after a start */
     proxy = require('../../proxy') as typeof Proxy;
     door = require('../door/request') as typeof Door;
     /* eslint-enable */

@@ -194,7 +194,7 @@ async function dearer(by: number): Promise<string> {
   return supply.ingredient.id;
 }
 
-test('what stands in memory is brought up to date and not made anew: pots and ingredients that have not moved are the same', async () => {
+test('what stands in memory is brought up to date and not built again: pots and ingredients that have not moved are the same', async () => {
   const before = await one.costedKitchen(here.kitchenId);
   const id = await dearer(3);
   const after = await one.costedKitchen(here.kitchenId);

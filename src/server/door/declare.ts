@@ -7,7 +7,7 @@ import type { Wire } from '@/wire';
 import type { CostedKitchen } from '../kitchen';
 import type { Rank, Worker } from '../roles';
 
-/** Thrown anywhere in a write to have nothing of it happen, with the trouble for anyone who asked. */
+/** Thrown anywhere in a write to have nothing of it happen, with the trouble for the person who asked. */
 export class Refused extends Error {
   constructor(
     readonly trouble: Trouble,

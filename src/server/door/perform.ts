@@ -56,7 +56,7 @@ export type Tell = (change: ChangedBy, state: KitchenState) => string;
  * the kitchen's row first, change record, revision, and the answer kept with the write itself, so that sent twice it happens once.
  *
  * @param who somebody at work; undefined where nobody is signed in
- * @param tell what somebody else changed, to anyone who was overtaken; without it only who and when
+ * @param tell what somebody else changed, to the person who was overtaken; without it only who and when
  */
 export async function perform(
   declared: AnyDeclared | undefined,
@@ -94,7 +94,7 @@ export async function perform(
 
 const mayNot = (rank: Rank, least: Rank): string => texts.mayLookButNot(roleWords(rank), least);
 
-/** How the thing stands now, for anyone who was overtaken; undefined where that cannot be told, which is no reason to say less. */
+/** How the thing stands now, for the person who was overtaken; undefined where that cannot be told. */
 async function otherSide({ changes, wire }: AnyDeclared, body: unknown, looking: Looking): Promise<unknown> {
   try {
     return await changes?.theirs(body, looking);
@@ -160,7 +160,7 @@ async function inTries(
   for (let tries = 1; ; tries += 1) {
     const attempt = () => tryOnce(declared, envelope, body, who);
     try {
-      // Anyone who was overtaken once waits for his turn: overtaken for ever is lost as well.
+      // A writer who was overtaken once waits for a turn: overtaken for ever would be lost as well.
       return await (tries === 1 ? attempt() : withMutex(who.kitchenId, attempt));
     } catch (error) {
       const again = error instanceof MovedOn || isLockConflict(error);

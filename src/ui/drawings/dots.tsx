@@ -71,7 +71,7 @@ const words = (d: Dot, value: string): string =>
 
 /**
  * What was measured as dots, in rows, under the estimate and over what both together say. A dot that does not count is
- * hollow, one far from the others is a square, one that fades is pale. The black mark is what is used now.
+ * hollow, one far from the others is a square, one that fades is pale. The black mark is the value in use.
  */
 export function Dots({ figure: f }: { readonly figure: Dotted }) {
   const { bare } = useFormatters();

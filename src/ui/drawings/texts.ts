@@ -16,5 +16,5 @@ export const oneLitre = (strata: string): string => `One litre: ${strata}`;
 // dots.tsx
 export const farFromOthers = ', far from the others';
 export const doesNotCount = (not: string): string => `, does not count: ${not}`;
-export const usedNow = (show: string): string => `used now: ${show}`;
+export const usedNow = (figure: string): string => `used now: ${figure}`;
 export const estimate = 'estimate';

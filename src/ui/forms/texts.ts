@@ -8,7 +8,7 @@ export const nothingHereCalledInputValue = (inputValue: string): string =>
   `Nothing here is called “${inputValue}”.`;
 
 // edit-conflict.tsx
-export const theirs = (say: string): string => `theirs: ${say}`;
+export const theirs = (text: string): string => `theirs: ${text}`;
 export const keepMine = 'Keep mine';
 export const takeTheirs = 'Take theirs';
 

@@ -31,7 +31,7 @@ type Answer =
 
 interface How {
   /** False where the page is not to be read again: typed lines on it are not kept yet. */
-  readonly anew?: boolean;
+  readonly refresh?: boolean;
   /** The version of the thing whose fields these are, where it has one. */
   readonly version?: number | undefined;
 }
@@ -50,7 +50,7 @@ export function useSaveForm<Typed extends FieldValues>(
   defaults: DefaultValues<Typed>,
   send: (typed: Typed, form: UseFormReturn<Typed>, seen: number | undefined) => Promise<Answer>,
   asks?: (typed: Typed) => string | undefined,
-  { anew = true, version }: How = {},
+  { refresh = true, version }: How = {},
 ) {
   const router = useRouter();
   const [kept, setKept] = useState(false);
@@ -73,7 +73,7 @@ export function useSaveForm<Typed extends FieldValues>(
       seen.is(answer.ok ? (answer.version ?? undefined) : undefined);
       setKept(answer.ok);
       form.reset(form.getValues(), { keepValues: true });
-      if (anew && answer.ok) router.refresh();
+      if (refresh && answer.ok) router.refresh();
       return;
     }
     const other = sides.look(answer);

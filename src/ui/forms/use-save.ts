@@ -29,9 +29,9 @@ type Act = (seen?: number) => Promise<SaveAnswer>;
 /**
  * Keeps something through an action and has the page read again. What was typed stays in its field
  * when it is refused or when nobody answers.
- * @param again false where the page has typed lines on it that are not kept yet, and reads by itself what it needs
+ * @param refresh false where the page has typed lines on it that are not kept yet, and reads by itself what it needs
  */
-export function useSave(anew = true): [(act: Act) => Promise<boolean>, SaveState, () => void] {
+export function useSave(refresh = true): [(act: Act) => Promise<boolean>, SaveState, () => void] {
   const router = useRouter();
   const begin = usePageReset();
   const [state, setState] = useState<SaveState>({ busy: false, kept: false, message: undefined });
@@ -47,12 +47,12 @@ export function useSave(anew = true): [(act: Act) => Promise<boolean>, SaveState
           message: answer.ok ? undefined : answer.message,
           both: theirs === undefined ? undefined : { keepMine: () => void once(theirs), takeTheirs: begin },
         });
-        if (answer.ok && anew) router.refresh();
+        if (answer.ok && refresh) router.refresh();
         return answer.ok;
       };
       return once();
     },
-    [router, anew, begin],
+    [router, refresh, begin],
   );
   const clear = useCallback(() => setState({ busy: false, kept: false, message: undefined }), []);
   return [keep, state, clear];

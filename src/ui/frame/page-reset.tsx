@@ -17,7 +17,7 @@ const Context = createContext<() => void>(() => undefined);
 export function PageReset({ bar, children }: { readonly bar: ReactNode; readonly children: ReactNode }) {
   const router = useRouter();
   const [times, setTimes] = useState(0);
-  const anew = useCallback(() => {
+  const reset = useCallback(() => {
     // Both at once: started again before the server has answered it would begin with what was there before.
     startTransition(() => {
       router.refresh();
@@ -25,7 +25,7 @@ export function PageReset({ bar, children }: { readonly bar: ReactNode; readonly
     });
   }, [router]);
   return (
-    <Context value={anew}>
+    <Context value={reset}>
       {bar}
       <Fragment key={times}>{children}</Fragment>
     </Context>

@@ -7,7 +7,7 @@ export const undo = 'Undo';
 export const close = 'Close';
 
 // counted-layers.ts
-export const and = (slice: string, names: string): string => `${slice} and ${names}`;
+export const and = (part: string, names: string): string => `${part} and ${names}`;
 
 // stations.ts
 export const weighUp = 'Weigh up';
@@ -39,7 +39,7 @@ export const waitsWaitSomebodyElse = (others: number): string =>
 // top-bar.tsx
 export const skipContent = 'Skip to content';
 export const halfPot = (kitchen: string): string => `Half Pot at ${kitchen}`;
-export const halfPotUpper = 'Half Pot';
+export const productName = 'Half Pot';
 export const stations = 'Stations';
 export const settingsWholeKitchen = 'Settings for the whole kitchen';
 export const kitchen = 'This kitchen';
@@ -61,8 +61,8 @@ export const addressPlainHttpWhat =
 // when-calculated.tsx
 export const calculating = 'Calculating';
 export const applicationJustStarted = 'The application has just been started.';
-export const potsDoneFiguresCome = (done: number, ofValue: number): string =>
-  `${done} of ${ofValue} pots are done; the figures come with the last.`;
+export const potsDoneFiguresCome = (done: number, total: number): string =>
+  `${done} of ${total} pots are done; the figures come with the last.`;
 export const recipesBeingRead = 'The recipes are being read.';
 export const potsCalculated = 'Pots calculated';
 

@@ -51,7 +51,7 @@ export function TopBar({ kitchen, person, role, byPin, signOut, tools, kept }: P
         className="navbar-brand d-flex align-items-center gap-2"
         title={texts.halfPot(kitchen)}
       >
-        <PotMark /> {texts.halfPotUpper}
+        <PotMark /> {texts.productName}
       </Link>
       {kept}
       <Navbar.Toggle aria-controls="stations" label={texts.stations} />

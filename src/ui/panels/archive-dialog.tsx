@@ -12,7 +12,7 @@ import * as texts from './texts';
 
 interface Props {
   readonly name: string;
-  /** Who is made from it. */
+  /** What is made from it. */
   readonly users: readonly User[];
   /** What may take its place: undefined where nothing can. */
   readonly others?:
@@ -25,7 +25,7 @@ interface Props {
   readonly then?: (() => void) | undefined;
 }
 
-/** Before something is put away it is said who is made from it, and what may take its place everywhere. */
+/** Before something is put away it is said what is made from it, and what may replace it everywhere. */
 export function ArchiveDialog({ name, users, others, open, close, put, bringBack, then }: Props) {
   const [keep, state] = useSave();
   const tell = useToast();
@@ -41,7 +41,7 @@ export function ArchiveDialog({ name, users, others, open, close, put, bringBack
       then?.();
     });
   return (
-    <SidePanel title={texts.archive(name)} open={open} close={close}>
+    <SidePanel title={texts.archiveNamed(name)} open={open} close={close}>
       {users.length === 0 ? (
         <p>{texts.notUsedAnywhereYou}</p>
       ) : (
@@ -61,7 +61,7 @@ export function ArchiveDialog({ name, users, others, open, close, put, bringBack
       )}
       <div className="d-flex gap-2 mt-3">
         <Button disabled={state.busy || (users.length > 0 && (!others || !instead))} onClick={away}>
-          {users.length > 0 && others ? texts.archiveReplace : texts.archiveUpper}
+          {users.length > 0 && others ? texts.archiveReplace : texts.archive}
         </Button>
         <Button variant="plain" onClick={close}>
           {texts.cancel}

@@ -7,9 +7,9 @@ export const close = 'Close';
 
 // why-panel.tsx
 export const searching = 'Searching …';
-export const why = (money: undefined | null | number, money2: string): string =>
-  `Why ${money === null ? 'is the cost of this not known' : money2}?`;
-export const whyUpper = 'Why?';
+export const why = (money: undefined | null | number, otherMoney: string): string =>
+  `Why ${money === null ? 'is the cost of this not known' : otherMoney}?`;
+export const whyHeading = 'Why?';
 export const openPotSheet = 'Open the pot sheet';
 export const findPriceBook = 'Find it in the price book';
 export const openDish = 'Open the dish';
@@ -25,7 +25,7 @@ export const more = 'More';
 // archive-dialog.tsx
 export const replaced = (name: string): string => `, replaced by ${name}`;
 export const archived = (name: string, so: string): string => `${name} is archived${so}.`;
-export const archive = (name: string): string => `Archive ${name}?`;
+export const archiveNamed = (name: string): string => `Archive ${name}?`;
 export const notUsedAnywhereYou = 'Not used anywhere. You can restore it from the list at any time.';
 export const used = 'Used in ';
 export const whatTakesPlaceAll = (count: number): string =>
@@ -33,5 +33,5 @@ export const whatTakesPlaceAll = (count: number): string =>
 export const replacement = 'Replacement';
 export const removeFirst = 'Remove it there first.';
 export const archiveReplace = 'Archive and replace';
-export const archiveUpper = 'Archive';
+export const archive = 'Archive';
 export const cancel = 'Cancel';

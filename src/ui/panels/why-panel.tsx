@@ -43,7 +43,7 @@ function WhyHead({ why }: { why: Why | null }) {
   return (
     <div>
       <Offcanvas.Title id="why-title" as="h2" className="fs-4">
-        {why ? texts.why(why.money, money(why.money)) : texts.whyUpper}
+        {why ? texts.why(why.money, money(why.money)) : texts.whyHeading}
       </Offcanvas.Title>
       {why && (
         <div>

@@ -37,11 +37,11 @@ export function ArchivedList({
             <Button
               variant="plain"
               size="sm"
-              aria-label={texts.restore(r.name)}
+              aria-label={texts.restoreNamed(r.name)}
               disabled={state.busy}
               onClick={() => void keep(() => bringBack(r.id))}
             >
-              {texts.restoreUpper}
+              {texts.restore}
             </Button>
           </ListGroup.Item>
         ))}

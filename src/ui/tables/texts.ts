@@ -9,8 +9,8 @@ export const more = (count: number): string => ` and ${count} more`;
 // archived-list.tsx
 export const archived = (count: number): string => `Archived: ${count}`;
 export const since = (day: string): string => `since ${day}`;
-export const restore = (name: string): string => `Restore ${name}`;
-export const restoreUpper = 'Restore';
+export const restoreNamed = (name: string): string => `Restore ${name}`;
+export const restore = 'Restore';
 
 // changed-costs.tsx
 export const noCostNotUsed = (when: string): string => `No cost ${when}: not used in any recipe yet.`;

@@ -1,8 +1,9 @@
 import { PotList } from '@/features/pot/components/pot-list';
 import { awayPots, pots } from '@/features/pot/queries';
 import { may, requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Pots' };
+export const metadata = { title: texts.pots };
 
 export default async function Pots({ searchParams }: { searchParams: Promise<Record<string, string>> }) {
   const { order } = await searchParams;

@@ -1,8 +1,9 @@
 import { BoardView } from '@/features/stove/components/board/board-view';
 import { boardPage } from '@/features/stove/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Stove' };
+export const metadata = { title: texts.stove };
 
 interface Props {
   readonly searchParams: Promise<{ put?: string }>;

@@ -37,10 +37,10 @@ describe('the whole demo in every layer', () => {
             stepwise.set([[key, value]]);
             known.set(key, value);
           }
-          const anew = new CostGraph(nodes);
-          anew.set(known);
+          const rebuilt = new CostGraph(nodes);
+          rebuilt.set(known);
           for (const { key } of nodes) {
-            const [a, b] = [stepwise.cost(key), anew.cost(key)];
+            const [a, b] = [stepwise.cost(key), rebuilt.cost(key)];
             if (a === null || b === null) expect([key, a]).toEqual([key, b]);
             else expect(Math.abs(a - b)).toBeLessThanOrEqual(1e-9 * Math.max(1, Math.abs(b)));
           }

@@ -110,7 +110,7 @@ const EDITS: Readonly<Record<string, Edit>> = {
     ...f,
     recipes: put(f.recipes, at(f.recipes, pick), (r) => ({ ...r, batchesAWeek: amount })),
   }),
-  'the first step anew, the same': (f, pick) => ({
+  'the first step written again, the same': (f, pick) => ({
     ...f,
     recipes: put(f.recipes, at(f.recipes, pick), (r) => ({ ...r, steps: structuredClone(r.steps) })),
   }),
@@ -249,7 +249,7 @@ const near = (a: unknown, b: unknown): boolean =>
         : a === b;
 
 describe('a kitchen costed again', () => {
-  const anew = (file: KitchenFile) =>
+  const rebuilt = (file: KitchenFile) =>
     costKitchen(stateFrom(file), file.referenceDay, CONSTANTS, historyFrom(file, file.referenceDay));
 
   test('after any edits is what a costing from nothing says: every figure, every layer, every sentence', () => {
@@ -271,7 +271,7 @@ describe('a kitchen costed again', () => {
           told(costing);
           costing = costKitchen(stateOf(file), file.referenceDay, CONSTANTS, history, costing.workings);
         }
-        const [now, fromNothing] = [told(costing), told(anew(file))];
+        const [now, fromNothing] = [told(costing), told(rebuilt(file))];
         for (const part of ['costs', 'gaps', 'pots', 'plates'] as const)
           if (!near(now[part], fromNothing[part])) expect(now[part]).toEqual(fromNothing[part]);
       }),
@@ -304,7 +304,7 @@ describe('a kitchen costed again', () => {
     expect(price.after.graph.nodes).toBe(price.before.graph.nodes);
     expect(kept('yield', 70).again).toEqual([]);
     expect(kept('batches of a recipe', 30).again).toEqual([]);
-    expect(kept('the first step anew, the same', 30).again).toEqual([]);
+    expect(kept('the first step written again, the same', 30).again).toEqual([]);
   });
 
   test('an edit of a sheet runs that pot and what is made from it, and not what only stands beside it', () => {

@@ -96,16 +96,16 @@ describe('a kitchen costed', () => {
     expect(trout?.[1]).toBe(trout?.[0]);
   });
 
-  test('the graph alone says the same as costing the whole kitchen anew', () => {
+  test('the graph alone says the same as costing the whole kitchen rebuilt', () => {
     const here = cost();
     const bones = here.supplies.get(ingredient(here.state, 'Venison bones').id);
     here.graph.set(
       sourcePrices([{ ingredient: { id: bones?.ingredient.id ?? '' }, usablePerKg: 4.8, trimPerKg: 0 }]),
     );
-    const anew = cost((f) => priceOf(f, 'Venison bones', '48.00'));
-    for (const node of anew.graph.nodes)
+    const rebuilt = cost((f) => priceOf(f, 'Venison bones', '48.00'));
+    for (const node of rebuilt.graph.nodes)
       if (!node.key.startsWith('trim:'))
-        expect(here.graph.cost(node.key)).toBeCloseTo(anew.graph.cost(node.key) as number, 12);
+        expect(here.graph.cost(node.key)).toBeCloseTo(rebuilt.graph.cost(node.key) as number, 12);
   });
 
   test('a lower usable yield never lowers any cost', () => {

@@ -90,15 +90,15 @@ describe('the cost graph', () => {
             const next = nodes.slice();
             for (const [i, node] of changed) next[i] = node;
             const after = graph.with(changed.map(([, node]) => node));
-            const anew = new CostGraph(next);
-            anew.set(priced);
-            expect(next.map((n) => after.cost(n.key))).toEqual(next.map((n) => anew.cost(n.key)));
+            const rebuilt = new CostGraph(next);
+            rebuilt.set(priced);
+            expect(next.map((n) => after.cost(n.key))).toEqual(next.map((n) => rebuilt.cost(n.key)));
             expect(nodes.map((n) => graph.cost(n.key))).toEqual(before);
             // And prices go on moving what they move.
             for (const key of sources) {
-              expect(after.set([[key, 3]])).toEqual(anew.set([[key, 3]]));
+              expect(after.set([[key, 3]])).toEqual(rebuilt.set([[key, 3]]));
               after.set([[key, null]]);
-              anew.set([[key, null]]);
+              rebuilt.set([[key, null]]);
             }
             after.set(priced);
             [nodes, graph] = [next, after];

@@ -148,7 +148,7 @@ test('what has been archived does nothing, and is told of', () => {
 });
 
 test('one thing in place of another: a pot in place of one that it is made from is refused by name', () => {
-  // The sauce is made from the reduced base: with the sauce in the stock's place the base would are made from the sauce.
+  // The sauce is made from the reduced base: with the sauce in the stock's place the base would be made from the sauce.
   const recipe = (name: string): string => named(file.recipes, name).id;
   const other = {
     of: 'instead' as const,

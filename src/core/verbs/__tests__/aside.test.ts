@@ -4,7 +4,7 @@ import { CONSTANTS } from '../../reference';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { runPot, type PotStep } from '..';
 
-/* Pieces that are drained, blanched, clarified away, set aside and taken out; each case calculated beside it. */
+/* Pieces that are drained, blanched, clarified away, set aside and taken out; each case with its sum on paper. */
 const run = (...steps: PotStep[]): PotRun =>
   runPot({ vessel: round(40, 40, 40, 1), hob: hob(), steps }, CONSTANTS);
 const add = (what: Stuff, g: number): PotStep => ({ do: 'add', what: of(what), g });

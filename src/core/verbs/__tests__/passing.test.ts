@@ -6,7 +6,7 @@ import { adopted, CONSTANTS, referenceLarder } from '../../reference';
 import { hob, of, round, stuff } from '../../testing/stuff';
 import { runPot, type PotStep } from '..';
 
-/* What passes between pieces and liquid, each case calculated beside it (docs/model.md, "Passing"). */
+/* What passes between pieces and liquid, each case with its sum on paper (docs/model.md, "Passing"). */
 const run = (...steps: PotStep[]): PotRun =>
   runPot({ vessel: round(40, 40, 40, 1), hob: hob(), steps }, CONSTANTS);
 const add = (what: Stuff, g: number): PotStep => ({ do: 'add', what: of(what), g });

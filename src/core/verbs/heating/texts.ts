@@ -18,19 +18,19 @@ export const topUpOrUse = (litres: string): string => `Top up with ${litres} or 
 export const boilsCBonesAbove = (celsius: string, limit: string): string =>
   `Boils at ${celsius} °C with the bones in: above ${limit} °C scum and fat are beaten back in and the liquid clouds.`;
 export const keepBareSimmerC = (celsius: string): string => `Keep it at a bare simmer, ${celsius} °C.`;
-export const boilsDryAfterMin = (round: number, round2: number): string =>
-  `Boils dry after ${round} of its ${round2} min: it would burn.`;
-export const lessThanMinOr = (verb: string, round: number): string =>
-  `${verb} it less than ${round} min, or put a lid on.`;
+export const boilsDryAfterMin = (dryAfter: number, minutes: number): string =>
+  `Boils dry after ${dryAfter} of its ${minutes} min: it would burn.`;
+export const lessThanMinOr = (verb: string, minutes: number): string =>
+  `${verb} it less than ${minutes} min, or put a lid on.`;
 export const wouldDriveOffKg = (
   heat: string,
   name: string,
   wants: string,
   netKw: string,
-  name2: string,
+  otherName: string,
   gives: string,
 ): string =>
-  `A ${heat} in the ${name} would drive off ${wants} kg an hour; the ${netKw} kW of the ${name2} drive off ${gives} at most, so it takes longer.`;
+  `A ${heat} in the ${name} would drive off ${wants} kg an hour; the ${netKw} kW of the ${otherName} drive off ${gives} at most, so it takes longer.`;
 export const needsKwOrTwo = (kw: string): string => `It needs ${kw} kW, or two vessels on two hobs.`;
 
 // reduce.ts

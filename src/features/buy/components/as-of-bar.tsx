@@ -38,7 +38,7 @@ export function AsOfBar({
       />
       <DayField
         label={texts.changedSince}
-        lead={texts.movedSinceLower}
+        lead={texts.movedSince}
         value={data.since}
         max={data.day}
         onChange={(since) => go({ since })}

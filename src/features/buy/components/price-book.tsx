@@ -90,10 +90,10 @@ const OPTIONAL = [
   ['bought', texts.bought],
   ['kilo', texts.perKilo],
   ['trim', 'trim %'],
-  ['moved', 'moved'],
+  ['moved', texts.changed],
 ] as const;
 
-/** The price book: what everything costs usable, and at once who is made from it. */
+/** The price book: what everything costs usable, and at once what is made from it. */
 export function PriceBook({ data }: { data: PriceBookData }) {
   const asked = useMemo(
     (): PriceBookAsked => ({ on: data.day, known: data.known, since: data.since, order: data.order }),
@@ -107,7 +107,7 @@ export function PriceBook({ data }: { data: PriceBookData }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>{texts.priceBookUpper}</h1>
+          <h1>{texts.priceBookHeading}</h1>
           <p className="lead-line">{texts.whatUsableKiloCosts}</p>
         </div>
         <Form.Control
@@ -167,13 +167,13 @@ function Table({
   const { currencySign } = useFormatters();
   const columns = useMemo(
     (): Column<PriceRow>[] => [
-      { id: 'name', head: 'Ingredient' },
-      { id: 'bought', head: texts.boughtUpper, left: true, headClass: 'd-none d-md-table-cell' },
+      { id: 'name', head: texts.ingredient },
+      { id: 'bought', head: texts.boughtHeading, left: true, headClass: 'd-none d-md-table-cell' },
       { id: 'pack', head: texts.pack(currencySign) },
       { id: 'kilo', head: texts.perKiloCurrencySign(currencySign) },
-      { id: 'usable', head: 'usable %' },
-      { id: 'trim', head: 'trim %' },
-      { id: 'moved', head: 'moved' },
+      { id: 'usable', head: texts.usablePercent },
+      { id: 'trim', head: texts.trimPercent },
+      { id: 'moved', head: texts.changed },
       { id: 'cost', head: texts.usableKiloCurrencySign(currencySign) },
     ],
     [currencySign],

@@ -19,7 +19,7 @@ export const biggestChangeFirst = 'biggest change first';
 export const dearestUsableKilo = 'dearest usable kilo';
 export const costs = 'Costs as of';
 export const changedSince = 'Changed since';
-export const movedSinceLower = 'changed since';
+export const movedSince = 'changed since';
 export const order = 'in order';
 export const orderRows = 'Order of the rows';
 export const pricesYieldsThenThey = (day: string, known: string): string =>
@@ -30,7 +30,7 @@ export const backToday = 'Back to today';
 
 // price-line.tsx
 export const priceSince = (words: string, since: string): string => `${words}, price since ${since}`;
-export const comesOff = (ofValue: string): string => `comes off ${ofValue}`;
+export const comesOff = (parent: string): string => `comes off ${parent}`;
 export const notBoughtYet = 'not bought yet';
 export const keepMine = 'Keep mine';
 export const takeTheirs = (packPrice: string, usablePct: number): string =>
@@ -48,11 +48,11 @@ export const kept = 'kept';
 export const bought = 'bought as';
 export const perKilo = 'per kilo';
 export const priceBook = 'price book';
-export const priceBookUpper = 'Price book';
+export const priceBookHeading = 'Price book';
 export const whatUsableKiloCosts =
   'What a usable kilo costs. Type a price or a yield and see what changes; Enter saves it.';
 export const findIngredient = 'Find an ingredient';
-export const showMore = (min: number, hits: number): string => `Show ${min} more of ${hits}`;
+export const showMore = (more: number, hits: number): string => `Show ${more} more of ${hits}`;
 export const nothingPriceBookFits = (wanted: string): string => `Nothing in the price book fits “${wanted}”.`;
 export const noIngredientsYet = 'There are no ingredients yet:';
 export const takeSomeFromLarder = 'take some from the larder';
@@ -60,7 +60,11 @@ export const writeFirstInvoice = 'write the first invoice';
 export const or = ', or';
 export const writeFirstPotSheet = 'write the first pot sheet';
 export const whichAsksWhatMisses = ', which asks for what it misses.';
-export const boughtUpper = 'Bought as';
+export const boughtHeading = 'Bought as';
 export const pack = (currencySign: string): string => `${currencySign} a pack`;
 export const perKiloCurrencySign = (currencySign: string): string => `${currencySign} per kilo`;
 export const usableKiloCurrencySign = (currencySign: string): string => `${currencySign} a usable kilo`;
+export const changed = 'changed';
+export const ingredient = 'Ingredient';
+export const usablePercent = 'usable %';
+export const trimPercent = 'trim %';

@@ -11,10 +11,10 @@ export const kitchenAlreadyRecipeLines = (twin: string): string =>
 export const oneTwoNoLonger = 'One of the two is no longer in the larder.';
 export const cannotMergedIntoItself = (name: string): string =>
   `${name} cannot be merged into itself: choose two.`;
-export const potTheyNotSame = (name: string, role: string, name2: string, role2: string): string =>
-  `${name} is a ${role} in the pot and ${name2} a ${role2}: they are not the same thing.`;
+export const potTheyNotSame = (name: string, role: string, otherName: string, otherRole: string): string =>
+  `${name} is a ${role} in the pot and ${otherName} a ${otherRole}: they are not the same thing.`;
 export const theseAlreadySeparated = 'These have already been separated.';
 export const hereAlready = (name: string, amount: string): string => `A ${name} is ${amount} here already.`;
 export const measureArchivedAlready = 'This measure is archived already.';
-export const writtenSChangeFirst = (name: string, name2: string): string =>
-  `${name} is written in ${name2}s: change that first.`;
+export const writtenSChangeFirst = (name: string, otherName: string): string =>
+  `${name} is written in ${otherName}s: change that first.`;

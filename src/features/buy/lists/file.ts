@@ -8,7 +8,7 @@ import * as texts from './texts';
 export { MOST_BYTES } from './table';
 export type { ListTable } from './table';
 
-/** ms that a file may take to be read: what takes longer is refused, and anyone who waits is told. */
+/** ms that a file may take to be read: what takes longer is refused, and the person waiting is told. */
 const LONGEST_MS = 4500;
 /** ms that the thread may take to start, which says nothing about the file: a busy machine is slow. */
 const LONGEST_START_MS = 30_000;

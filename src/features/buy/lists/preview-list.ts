@@ -49,7 +49,7 @@ function oddTyped(typed: string): number {
   if (!share.ok) throw refused('share-unread', '', share.trouble.message);
   const odd = share.value / 100;
   if (!(odd > 0 && odd <= 10))
-    throw refused('share-out-of-range', '', texts.shareCannotAbove0(Math.round(odd * 100)));
+    throw refused('share-out-of-range', '', texts.shareOutOfRange(Math.round(odd * 100)));
   return odd;
 }
 

@@ -18,8 +18,8 @@ export const fileMbMostMb = (count: string, mostBytes: number): string =>
   `The file has ${count} MB; at most ${mostBytes} MB are read.`;
 export const fileNotListCsv = (kind: string): string =>
   `The file is ${kind}, not a list: CSV and Excel (.xlsx) are read.`;
-export const unpackedFileMbMost = (round: number, mostUnpacked: number): string =>
-  `Unpacked, the file has ${round} MB; at most ${mostUnpacked} MB are read.`;
+export const unpackedFileMbMost = (megabytes: number, mostUnpacked: number): string =>
+  `Unpacked, the file has ${megabytes} MB; at most ${mostUnpacked} MB are read.`;
 export const cellsMergedOverSheets = (merged: number, mostMerged: number): string =>
   `Cells are merged over ${merged} of the sheet's own; at most ${mostMerged} are read: save it again as CSV.`;
 export const fileLooksLikeExcel =
@@ -80,8 +80,8 @@ export const whichColumnPriceChoose = 'Which column is the price? Choose it.';
 export const whichColumnSaysWhat = 'Which column says what it is: the code, the name, or both? Choose one.';
 export const pricesDoNotShow =
   'Its prices do not show whether the comma or the point is the decimal mark: say which.';
-export const shareCannotAbove0 = (round: number): string =>
-  `A share of ${round} % cannot be: above 0 and at most 1000 %.`;
+export const shareOutOfRange = (percent: number): string =>
+  `A share of ${percent} % cannot be: above 0 and at most 1000 %.`;
 export const fromWhichDayDo = 'From which day on do these prices hold? Choose a day of the calendar.';
 export const pricesFromMostDays = (on: string, daysAhead: number, latest: string): string =>
   `Prices from ${on} on: at most ${daysAhead} days ahead, ${latest}, are taken.`;

@@ -97,7 +97,7 @@ const own = declare({
       typed.usable.trim() === '' ? { ok: true as const, value: 100 } : readPct(typed.usable, mark);
     if (!usable.ok) throw new Refused({ ...usable.trouble, path: 'usable' });
     if (!(usable.value > 0 && usable.value <= 100))
-      throw refused('usable-out-of-range', 'usable', texts.usableCannotAbove0(usable.value), {
+      throw refused('usable-out-of-range', 'usable', texts.usableOutOfRange(usable.value), {
         value: usable.value,
         limit: usable.value > 100 ? 100 : 0,
       });

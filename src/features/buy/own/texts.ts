@@ -10,7 +10,7 @@ export const kitchenAlreadyLineCould = (twin: string): string =>
   `“${twin}” is in the kitchen already: a line could mean either. Choose another name.`;
 export const gOneCannotAbove = (grams: number): string =>
   `${grams} g for one cannot be: above 0 and at most 100 kg.`;
-export const usableCannotAbove0 = (value: number): string =>
+export const usableOutOfRange = (value: number): string =>
   `${value} % usable cannot be: above 0 and at most 100.`;
 export const set = (name: string): string => `set by ${name}`;
 export const ingredientNoLongerLarder = 'This ingredient is no longer in the larder.';
@@ -22,11 +22,16 @@ export const anotherSpellingSeparateTwo = (name: string): string =>
   `${name} is another spelling of it: separate the two first.`;
 export const ingredientLarderAlready = 'This ingredient is in the larder already.';
 export const ingredientArchivedAlready = 'This ingredient is archived already.';
-export const chooseWhatTakesPlace = (listNames: string, count: number): string =>
-  `${listNames} ${plural(count, 'takes', 'take')} it: choose what takes its place.`;
+export const chooseWhatTakesPlace = (names: string, count: number): string =>
+  `${names} ${plural(count, 'takes', 'take')} it: choose what takes its place.`;
 export const whatTakePlaceNo = 'What is to take its place is no longer in the larder.';
-export const potCannotTakePlace = (name: string, role: string, name2: string, role2: string): string =>
-  `${name} is a ${role} in the pot and ${name2} a ${role2}: it cannot take its place by itself.`;
+export const potCannotTakePlace = (
+  name: string,
+  role: string,
+  otherName: string,
+  otherRole: string,
+): string =>
+  `${name} is a ${role} in the pot and ${otherName} a ${otherRole}: it cannot take its place by itself.`;
 
 // actions.ts
 export const usable = (role: string, pct: number): string =>

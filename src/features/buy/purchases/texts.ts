@@ -2,7 +2,7 @@
 
 // understand.ts
 export const howManyPacksInvoice = 'How many packs are on the invoice? Write a number such as 3 or 7.05.';
-export const packsCannotAbove0 = (value: string, mostPacks: number): string =>
+export const packsOutOfRange = (value: string, mostPacks: number): string =>
   `${value} packs cannot be: above 0 and at most ${mostPacks}.`;
 
 // wire.ts

@@ -40,12 +40,10 @@ export function understandGoods(
   const packs = calculate(typed.packs, manner.mark);
   if (!packs.ok) return { ok: false, trouble: under('packs', packs.trouble) };
   if (!packs.value.gt(0) || packs.value.gt(MOST_PACKS))
-    return refuse(
-      'packs-out-of-range',
-      'packs',
-      texts.packsCannotAbove0(packs.value.toString(), MOST_PACKS),
-      { value: packs.value.toNumber(), limit: packs.value.gt(0) ? MOST_PACKS : 0 },
-    );
+    return refuse('packs-out-of-range', 'packs', texts.packsOutOfRange(packs.value.toString(), MOST_PACKS), {
+      value: packs.value.toNumber(),
+      limit: packs.value.gt(0) ? MOST_PACKS : 0,
+    });
   const price = readPrice(typed.packPrice, manner.mark);
   if (!price.ok) return { ok: false, trouble: { ...price.trouble, path: 'packPrice' } };
   const line = {

@@ -16,5 +16,5 @@ export const whatSupplierCalled = 'What is the supplier called?';
 export const notWhereListFetched = (list: string): string =>
   `“${list}” is not where a list is fetched: an address that begins with https://`;
 export const supplierAlreadyList = 'This supplier is already in the list.';
-export const boughtFromArchiveFirst = (listNames: string, count: number, name: string): string =>
-  `${listNames} ${plural(count, 'is', 'are')} bought from ${name}: archive ${plural(count, 'that', 'these')} first, or keep the supplier.`;
+export const boughtFromArchiveFirst = (names: string, count: number, name: string): string =>
+  `${names} ${plural(count, 'is', 'are')} bought from ${name}: archive ${plural(count, 'that', 'these')} first, or keep the supplier.`;

@@ -24,4 +24,4 @@ export const after = 'As it was after this';
 export const redo = 'Redo';
 export const done = (what: string, words: string): string => `${what}: ${words}`;
 export const redone = 'Redone';
-export const undoneUpper = 'Undone';
+export const undoneHeading = 'Undone';

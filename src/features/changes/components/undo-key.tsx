@@ -17,7 +17,7 @@ const isKitchens = (target: EventTarget | null): boolean =>
 
 /** Takes back one's own last edit, by key or button, also after a reload; and does it again. In a field the key is the field's own. */
 export function UndoKey() {
-  const anew = usePageReset();
+  const reset = usePageReset();
   const tell = useToast();
   const [busy, setBusy] = useState(false);
   const act = useCallback(
@@ -28,10 +28,10 @@ export function UndoKey() {
       const answer = await undoChange({ change: null, again }).catch(() => undefined);
       setBusy(false);
       if (!answer?.ok) return tell(answer?.message ?? STILL_TYPED);
-      tell(texts.done(again ? texts.redone : texts.undoneUpper, answer.value.words));
-      anew();
+      tell(texts.done(again ? texts.redone : texts.undoneHeading, answer.value.words));
+      reset();
     },
-    [anew, tell],
+    [reset, tell],
   );
   const onKey =
     (again: boolean) =>

@@ -62,7 +62,7 @@ function Moves({ rows }: { readonly rows: ModelChangeRow['moves'] }) {
       <thead>
         <tr>
           <th scope="col">{texts.what}</th>
-          <th scope="col">{texts.ofText}</th>
+          <th scope="col">{texts.ofWord}</th>
           <th scope="col" className="fig">
             {texts.before}
           </th>

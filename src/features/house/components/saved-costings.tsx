@@ -145,12 +145,12 @@ function KeptLine({
           {since === undefined
             ? ''
             : Math.abs(since) < 0.0005
-              ? texts.nowLower
+              ? texts.nowInline
               : texts.nowValueSmall(since > 0 ? '+' : '−', small(Math.abs(since)))}
         </td>
         <td className="fig">
           <Button variant="link" size="sm" aria-expanded={open} onClick={onOpen}>
-            {open ? texts.foldUp : texts.whatUpper}
+            {open ? texts.foldUp : texts.whatHeading}
           </Button>
           {mayKeep && (
             <Button variant="link" size="sm" onClick={onAway}>

@@ -83,7 +83,7 @@ export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
   });
 
 /**
- * A kitchen with all that has happened to it, and anyone who begins it here as its manager: also where they had left it. All of it or
+ * A kitchen with its whole history, and the person who starts it here as its manager: also where they had left it. All of it or
  * nothing.
  * @returns who that is
  */
@@ -178,7 +178,7 @@ const toPlayIn = (file: KitchenFile, typed: FirstTyped): KitchenFile => ({
   people: file.people.map(({ id, name }) => ({ id, name, role: 'reader' as const })),
 });
 
-/** With anyone who begins it as its manager; what a file calls its managers they stay. */
+/** With the person who starts it as its manager; those whom the file calls managers stay managers. */
 const withManager = (file: KitchenFile, typed: FirstTyped, id: string): KitchenFile => ({
   ...file,
   people: [...file.people.filter((p) => p.id !== id), { id, name: typed.manager, role: 'manager' as const }],

@@ -18,7 +18,7 @@ function share(typed: string, path: string, mark: '.' | ','): number | null {
   const read = readPct(typed, mark, 'share');
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   if (!(read.value >= 0 && read.value <= 100))
-    throw refused('share-out-of-range', path, texts.cannotFrom0100(read.value), {
+    throw refused('share-out-of-range', path, texts.percentOutOfRange(read.value), {
       value: read.value,
       limit: read.value > 100 ? 100 : 0,
     });

@@ -19,8 +19,9 @@ export const most400ClosedDays = 'At most 400 closed days are kept.';
 
 // typed.ts
 export const ml = (name: string, typed: string): string => `${name} ${typed} ml`;
-export const cH = (typed: string, typed2: string): string => `${typed} °C in ${typed2} h`;
-export const reheatedCH = (typed: string, typed2: string): string => `reheated to ${typed} °C in ${typed2} h`;
+export const cH = (typed: string, otherTyped: string): string => `${typed} °C in ${otherTyped} h`;
+export const reheatedCH = (typed: string, otherTyped: string): string =>
+  `reheated to ${typed} °C in ${otherTyped} h`;
 export const heldC = (typed: string): string => `held at ${typed} °C`;
 
 // rules.ts
@@ -35,8 +36,8 @@ export const cWithinHWould = (toC: number, withinH: number): string =>
   `${toC} °C within ${withinH} h would be reached before a warmer limit: it takes longer to get colder.`;
 export const notRuleHotFood = (part: string): string =>
   `“${part}” is not a rule for hot food: write it like “reheated to 75 °C in 1 h; held at 63 °C”.`;
-export const hotFoodBetweenC = (hot: number, hot2: number, toC: number): string =>
-  `Hot food is between ${hot} and ${hot2} °C, not ${toC}.`;
+export const hotFoodBetweenC = (hot: number, toHot: number, toC: number): string =>
+  `Hot food is between ${hot} and ${toHot} °C, not ${toC}.`;
 export const foodReheatedWithinH = (lowH: number, highH: number, withinH: number): string =>
   `Food is reheated within ${lowH} to ${highH} h, not ${withinH}.`;
 export const notOvernightRuleWrite = (typed: string, heats: string): string =>
@@ -46,8 +47,8 @@ export const notServiceLossWrite = (part: string, services: string): string =>
 export const cannotLostServiceFrom = (value: number, mostLost: number): string =>
   `${value} % cannot be lost in service: from 0 to ${mostLost} %.`;
 export const twice = (service: string): string => `${service} is there twice.`;
-export const notStrainerWriteWhat = (slice: string): string =>
-  `“${slice}” is not a strainer: write what it is called and what stays in it, like “superbag 60 ml”, several with ; between them.`;
+export const notStrainerWriteWhat = (part: string): string =>
+  `“${part}” is not a strainer: write what it is called and what stays in it, like “superbag 60 ml”, several with ; between them.`;
 export const strainersNameMost40 = (count: number): string =>
   `A strainer’s name has at most 40 characters; this has ${count}.`;
 export const cannotStayStrainerMost = (held: string): string =>
@@ -65,6 +66,6 @@ export const most400ClosedDaysKeptThese = (count: number): string =>
   `At most 400 closed days are kept; these are ${count}.`;
 
 // commands.ts
-export const cannotFrom0100 = (value: number): string => `${value} % cannot be: from 0 to 100 %.`;
-export const strainedThroughWriteDifferently = (listNames: string, one: boolean, name: string): string =>
-  `${listNames} ${one ? 'is' : 'are'} strained through the ${name}: write ${one ? 'that line' : 'those lines'} differently first.`;
+export const percentOutOfRange = (value: number): string => `${value} % cannot be: from 0 to 100 %.`;
+export const strainedThroughWriteDifferently = (names: string, one: boolean, name: string): string =>
+  `${names} ${one ? 'is' : 'are'} strained through the ${name}: write ${one ? 'that line' : 'those lines'} differently first.`;

@@ -88,7 +88,7 @@ function vesselRow(v: KitchenState['vessels'][number], mark: DecimalMark) {
     ? v.baseCm === v.topCm
       ? texts.cmAcross(typed(v.baseCm))
       : texts.cmBaseRim(typed(v.baseCm), typed(v.topCm))
-    : texts.cmTypedTyped2(typed(v.lengthCm), typed(v.widthCm));
+    : texts.cmByCm(typed(v.lengthCm), typed(v.widthCm));
   return {
     id: v.id,
     typed: vesselTyped(v, mark),

@@ -36,7 +36,7 @@ export function OwnPassword({ name }: { readonly name: string }) {
         placeholder={texts.least8Characters}
       />
       <Button type="submit" variant="outline-primary" disabled={busy}>
-        {texts.changeUpper}
+        {texts.changeHeading}
       </Button>
       {kept && (
         <span role="status" className="small-line cheaper">

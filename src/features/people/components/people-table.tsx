@@ -127,7 +127,7 @@ function PersonForm({
   const { form } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: 'Name' }} autoFocus />
+      <FormField {...{ form, name: 'name', label: texts.name }} autoFocus />
       <Form.Group controlId="person-role">
         <Form.Label>{texts.role}</Form.Label>
         <Form.Select isInvalid={form.formState.errors.role !== undefined} {...form.register('role')}>

@@ -81,7 +81,7 @@ function SignedInTable({
             <tr key={r.id}>
               <th scope="row">
                 {r.name}
-                {r.byPin && <span className="quiet small-line"> {texts.pinLower}</span>}
+                {r.byPin && <span className="quiet small-line"> {texts.pinInline}</span>}
               </th>
               <td className="left">{r.where}</td>
               <td className="fig">{said(r.since)}</td>
@@ -130,7 +130,7 @@ function Refused({ rows }: { readonly rows: readonly RefusalRow[] }) {
             <tr>
               <th scope="col">{texts.last}</th>
               <th scope="col" className="left">
-                {texts.nameLower}
+                {texts.nameInline}
               </th>
               <th scope="col" className="left">
                 {texts.from}

@@ -28,7 +28,7 @@ export const asItIs = 'as it is';
 export const yourPassword = (name: string): string => `Your password, ${name}`;
 export const currentPassword = 'Current password';
 export const newPassword = 'New password';
-export const changeUpper = 'Change password';
+export const changeHeading = 'Change password';
 export const changed = '✓ changed';
 export const endedWhereYouSigned = (ended: number): string =>
   `; ended ${plural(ended, 'one other place', `${ended} other places`)} where you were signed in`;
@@ -46,7 +46,7 @@ export const where = 'where';
 export const since = 'since';
 export const lastSeen = 'last seen';
 export const end = 'Sign out';
-export const pinLower = 'by PIN';
+export const pinInline = 'by PIN';
 export const device = 'this device';
 export const endSince = (value: string, where: string, said: string): string =>
   `Sign out ${value}${where}, since ${said}`;
@@ -57,7 +57,7 @@ export const nameNobodyHere = 'a name nobody has here';
 export const failedSignIns = 'Failed sign-ins';
 export const noFailedSignIns = 'No failed sign-ins.';
 export const last = 'Last';
-export const nameLower = 'name';
+export const nameInline = 'name';
 export const from = 'from';
 export const why = 'why';
 export const timesDay = 'times that day';

@@ -94,7 +94,7 @@ function Pots({ pots }: { readonly pots: readonly PotSummary[] }) {
     return [
       {
         id: 'name',
-        head: 'Pot',
+        head: texts.pot,
         by: (p) => p.name,
         cell: (p) => <NameLink pot={p} />,
       },
@@ -159,7 +159,7 @@ function Litres({ pot: p, most }: { readonly pot: PotSummary; readonly most: num
   const left = p.mostMl > 0 ? Math.min(100, (p.ml / p.mostMl) * 100) : 0;
   return (
     <>
-      <span className="fig">{texts.ofText(litres(p.ml), litres(p.mostMl))}</span>
+      <span className="fig">{texts.partOf(litres(p.ml), litres(p.mostMl))}</span>
       <i className="ms-auto" style={{ width: `${(p.mostMl / most) * 100}%` }}>
         <i className="ms-auto" style={{ width: `${left}%` }} />
       </i>

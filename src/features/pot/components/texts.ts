@@ -19,6 +19,7 @@ export const larder = 'the larder';
 export const stands = 'Stands in';
 export const yieldPeakVolume = 'yield of peak volume';
 export const hob = 'on the hob';
-export const ofText = (litres: string, litres2: string): string => `${litres} of ${litres2}`;
+export const partOf = (litres: string, totalLitres: string): string => `${litres} of ${totalLitres}`;
 export const incomplete = 'incomplete';
 export const perKilo = 'per kilo';
+export const pot = 'Pot';

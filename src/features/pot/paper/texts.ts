@@ -4,8 +4,8 @@
 export const step = (step: number, message: string): string => `Step ${step}: ${message}`;
 
 // pages.ts
-export const now = (v: string): string => `in the ${v} now`;
-export const cm = (bare: string): string => `${bare} cm`;
+export const now = (vessel: string): string => `in the ${vessel} now`;
+export const cm = (cm: string): string => `${cm} cm`;
 export const whatDo = 'what to do';
 export const lookFromRim = 'look for, from the rim';
 export const dipRead = 'dip read';
@@ -26,5 +26,5 @@ export const prices = (litres: string, day: string, versionWords: string): strin
   `${litres}, at the prices of ${day} · ${versionWords}`;
 export const perLitreIncomplete = 'Per litre: incomplete';
 export const perLitreIngredients = (money: string): string => `${money} per litre, ingredients`;
-export const portionMl = (small: string, bare: string): string => `${small} a portion of ${bare} ml`;
+export const portionMl = (small: string, ml: string): string => `${small} a portion of ${ml} ml`;
 export const whatGoes = 'What goes in';

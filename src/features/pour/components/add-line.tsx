@@ -68,7 +68,7 @@ export function AddLine({ add, trouble }: { readonly add: Add; readonly trouble:
           ref={how}
           style={{ width: '7rem' }}
           aria-label={texts.howMuch}
-          placeholder={texts.n60Ml}
+          placeholder={texts.example60Ml}
           autoComplete="off"
           value={amount}
           onChange={(event) => setAmount(event.target.value)}

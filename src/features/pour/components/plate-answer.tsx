@@ -80,7 +80,7 @@ function Share({ data, plate, ids }: ShownPlate) {
       </dd>
       <dt>{texts.netTax}</dt>
       <dd className="fig">{money(plate.net)}</dd>
-      <dt>{texts.foodCostUpper}</dt>
+      <dt>{texts.foodCostHeading}</dt>
       <dd className="fig strong">{plate.pct === null ? '–' : `${bare(plate.pct, 1)} %`}</dd>
       <dt>{texts.target}</dt>
       <dd>

@@ -39,7 +39,7 @@ export function HeadForm({
       <FormField {...{ form, name: 'name', label: texts.whatCalled }} />
       {parent ? (
         <>
-          <FormField {...{ form, name: 'size', label: texts.howMuchEachPortion(parent.name) }} />
+          <FormField {...{ form, name: 'size', label: texts.howMuchEachPortionNamed(parent.name) }} />
           <p className="quiet small-line m-0">{texts.taxDishsLeaveField}</p>
         </>
       ) : (
@@ -68,7 +68,7 @@ export function HeadForm({
       />
       <FormField
         {...{ form, name: 'plates', label: texts.dishesPlatedOnce }}
-        placeholder={texts.n1EachOrder}
+        placeholder={texts.oneEachToOrder}
       />
       <SaveButton of={keeping} />
     </SaveForm>
@@ -96,13 +96,10 @@ export function NewPlateForm({
   const { form, busy, kept, message } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: texts.whatDishCalledUpper }} autoFocus />
+      <FormField {...{ form, name: 'name', label: texts.whatDishCalledHeading }} autoFocus />
       {asSize && (
         <>
-          <FormField
-            {...{ form, name: 'size', label: texts.howMuchEachPortionUpper }}
-            placeholder={texts.half}
-          />
+          <FormField {...{ form, name: 'size', label: texts.howMuchEachPortion }} placeholder={texts.half} />
           <p className="quiet small-line m-0">{texts.suchHalf60Or}</p>
         </>
       )}

@@ -78,10 +78,10 @@ function Sizes({ sizes }: Pick<PlateData, 'sizes'>) {
       <SheetTable className="list-table">
         <thead>
           <tr>
-            <th scope="col">{texts.dishUpper}</th>
+            <th scope="col">{texts.dishHeading}</th>
             <th scope="col">{texts.menu}</th>
             <th scope="col">{texts.foodCost}</th>
-            <th scope="col">{texts.targetLower}</th>
+            <th scope="col">{texts.targetInline}</th>
             <th scope="col">{texts.costs}</th>
           </tr>
         </thead>
@@ -216,7 +216,7 @@ function Followed({
           aria-label={texts.letFollowDishAgain(line.name)}
           onClick={() => plate.followAgain(i, there)}
         >
-          {texts.followAgainUpper}
+          {texts.followAgain}
         </Button>
       )}
     </div>

@@ -25,7 +25,7 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
     (): Column<PlateSummary>[] => [
       {
         id: 'name',
-        head: 'Dish',
+        head: texts.dishHeading,
         by: (p) => p.name,
         cell: (p) => (
           <>
@@ -54,7 +54,7 @@ function usePlateColumns(): readonly Column<PlateSummary>[] {
       },
       {
         id: 'target',
-        head: 'target',
+        head: texts.targetInline,
         largestFirst: true,
         // How far over it, so that what breaks its target comes first.
         by: (p) => (p.foodCostPct === null || p.target === undefined ? undefined : p.foodCostPct - p.target),

@@ -75,7 +75,7 @@ export function FinishForm({ line, data: { plate }, version }: OfLine) {
       <h3 className="fs-6">{texts.finishedSmallPotOrder}</h3>
       <p className="quiet small-line">{texts.potSheetWhoseBatch}</p>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: texts.whatSmallPotCalledUpper }} />
+        <FormField {...{ form, name: 'name', label: texts.whatSmallPotCalledHeading }} />
         <Button type="submit" variant="plain" disabled={busy}>
           {texts.finishSmallPot}
         </Button>

@@ -65,7 +65,7 @@ export function tintOf(costs: readonly (number | null)[]): (cost: number | null)
         : Math.min(1, Math.max(0, (Math.log(cost) - least) / (most - least)));
 }
 
-/** Who is folded away: anyone who is made from nobody but folded ones and their like. */
+/** What is folded away: all that is made from nothing but folded ones. */
 export function hiddenBy(family: Family, folded: ReadonlySet<string>): ReadonlySet<string> {
   const up = new Map<string, string[]>();
   for (const { from, to, last } of family.ties) if (!last) up.set(to, [...(up.get(to) ?? []), from]);

@@ -24,7 +24,7 @@ function soldOf(typed: string, path: string, here: KitchenState): number | undef
   if (!read.ok) throw new Refused({ ...read.trouble, path });
   const sold = read.value.toNumber();
   if (!(sold >= 0 && sold <= MOST_SOLD))
-    throw refused('sold-out-of-range', path, texts.soldCannotFrom0(sold, MOST_SOLD), {
+    throw refused('sold-out-of-range', path, texts.soldOutOfRange(sold, MOST_SOLD), {
       value: sold,
       limit: sold < 0 ? 0 : MOST_SOLD,
     });

@@ -7,7 +7,7 @@ export const menuMostDishes = (mostOnAMenu: number): string => `A menu has at mo
 // commands.ts
 export const menuAlreadyChooseAnother = (twin: string): string =>
   `“${twin}” is a menu already: choose another name.`;
-export const soldCannotFrom0 = (sold: number, mostSold: number): string =>
+export const soldOutOfRange = (sold: number, mostSold: number): string =>
   `${sold} sold cannot be: from 0 to ${mostSold}.`;
 export const menuArchivedAlready = 'This menu is archived already.';
 export const dishArchived = 'This dish has been archived.';

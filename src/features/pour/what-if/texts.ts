@@ -17,7 +17,7 @@ export const menu = (name: string): string => `${name}, on the menu`;
 export const howTrimCosted = 'How trim is costed';
 export const labourPerHour = 'Labour per hour';
 export const energyAll = 'Energy, all of it';
-export const place = (name: string, name2: string): string => `${name} in place of ${name2}`;
+export const place = (name: string, usual: string): string => `${name} in place of ${usual}`;
 export const trimFree = 'trim is free';
 export const trimSetValue = 'trim at a set value';
 export const sharedWeight = 'shared by weight';

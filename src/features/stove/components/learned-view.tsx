@@ -54,7 +54,7 @@ function Held({ rows }: { readonly rows: readonly JudgedRow[] }) {
   if (rows.length === 0) return null;
   const count = (of: JudgedRow['of']): string => {
     const all = rows.filter((r) => r.of === of);
-    return texts.ofText(all.filter((r) => r.within).length, all.length);
+    return texts.partOf(all.filter((r) => r.within).length, all.length);
   };
   const missed = rows.filter((r) => !r.within);
   const show = (r: JudgedRow, v: number): string => (r.of === 'hours' ? hours(v) : `${bare(v, 2)} l`);
@@ -129,7 +129,7 @@ const TIMES_SAY: Readonly<Record<TimesRow['kind'], (mean: string) => string>> = 
 /** How nearly each figure is said. */
 const DIGITS = { 'g/kg': 1, 'ml/kg': 0, ml: 0, '%': 1, '% over': 1, 'times the usual': 2 } as const;
 
-/** What bones give and keep, what stays behind, how full portions are, or how long hands are at it, as a multiple of the value in use. */
+/** What bones give and keep, what stays behind, how full portions are, or how long labour takes, as a multiple of the value in use. */
 function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPage }) {
   const { bare } = useFormatters();
   const { kind, of, figure, weighed } = row;
@@ -153,7 +153,7 @@ function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPa
   );
 }
 
-/** What bones of each supplier gave: they may be used as those do that are bought from now on. */
+/** What bones of each supplier gave: they may be used for those bought from now on. */
 function Suppliers({
   row: { kind, of, suppliers },
   mayAccept,
@@ -268,7 +268,7 @@ function Acts({
         )}
         {back && (
           <Button variant="outline-primary" disabled={state.busy} onClick={() => void keep(back)}>
-            {texts.useStandardValueUpper}
+            {texts.useStandardValueHeading}
           </Button>
         )}
       </p>
@@ -322,7 +322,7 @@ function Figure({
       </div>
       <details>
         <summary>
-          {row.lessons.length === 1 ? texts.oneBatchUpper : texts.batchesCount(row.lessons.length)}
+          {row.lessons.length === 1 ? texts.oneBatchHeading : texts.batchesCount(row.lessons.length)}
           {row.moves.length > 0 && texts.whatWouldChange}
           {odd && <b className="hot"> {texts.oneFarOff(far(odd.times))}</b>}
         </summary>

@@ -10,7 +10,7 @@ export const fromFinishedBatches = (batches: number, waits: number): string =>
   `From ${batches} finished batches. ${waits === 0 ? 'Nothing to accept.' : `${waits} ${plural(waits, 'figure', 'figures')} to accept.`}`;
 export const allBatches = 'all batches';
 export const nothingChangesUntilYou = 'Nothing changes until you accept it.';
-export const ofText = (count: number, count2: number): string => `${count} of ${count2}`;
+export const partOf = (count: number, totalCount: number): string => `${count} of ${totalCount}`;
 export const howOftenForecastRight = 'How often the forecast was right';
 export const forecastsGiveRangeShould =
   'Forecasts give a range that should hold in 8 of 10 batches. The time of reductions was inside it in';
@@ -20,10 +20,10 @@ export const batch = 'Batch';
 export const forecast = 'forecast';
 export const came = 'came';
 export const litresEnd = 'litres in the end';
-export const to = (show: string, show2: string): string => `${show} to ${show2}`;
+export const to = (figure: string, toFigure: string): string => `${figure} to ${toFigure}`;
 export const boilsAwayTimesFast = (mean: string): string =>
   `boils away ${mean} times as fast as the table says`;
-export const use = (bare: string): string => `In use: ${bare}.`;
+export const use = (figure: string): string => `In use: ${figure}.`;
 export const useStandardValue = 'In use: the standard value.';
 export const leftBoil = 'was it left to boil?';
 export const lidForgotten = 'was a lid forgotten?';
@@ -44,15 +44,15 @@ export const misread = 'was it misread?';
 export const supplier = 'By supplier';
 export const oneBatch = 'one batch';
 export const batches = (batches: number): string => `${batches} batches`;
-export const useTheirsGives = (say: string): string => `Use ${say}, as theirs gives`;
+export const useTheirsGives = (text: string): string => `Use ${text}, as theirs gives`;
 export const timesValueUse = (title: string): string => `${title}: times the value in use`;
 export const leftOut = 'left out';
 export const useBecomes = (becomes: string): string => `Use ${becomes}`;
-export const useStandardValueUpper = 'Use the standard value';
-export const likely = (says: string, bare: string, bare2: string): string =>
-  `${says}, likely ${bare} to ${bare2}`;
+export const useStandardValueHeading = 'Use the standard value';
+export const likely = (says: string, figure: string, toFigure: string): string =>
+  `${says}, likely ${figure} to ${toFigure}`;
 export const noBatchCounts = 'no batch counts';
-export const oneBatchUpper = 'One batch';
+export const oneBatchHeading = 'One batch';
 export const batchesCount = (count: number): string => `${count} batches`;
 export const whatWouldChange = ' and what would change';
 export const oneFarOff = (far: string): string => `· one is far off: ${far}`;

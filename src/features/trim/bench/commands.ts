@@ -75,7 +75,7 @@ async function typedOnto(
   throw refused('bad-test', issue?.path.join('.') ?? '', texts.couldNotRead(issue?.message ?? ''));
 }
 
-/** Puts an ingredient on the bench: an open test of its newest delivery, with anyone who begins it. */
+/** Puts an ingredient on the bench: an open test of its newest delivery, with the person who starts it. */
 const begin = declare({
   wire: BEGIN,
   role: 'cook',

@@ -27,7 +27,7 @@ export async function scaleAddress(who: Worker): Promise<string | undefined> {
   return (await costedKitchen(who.kitchenId)).costing.state.kitchen.scale;
 }
 
-/** One thing that could be tested: what is used now, and how much money hangs on it. */
+/** One thing that could be tested: the value in use, and how much money hangs on it. */
 export interface BenchRow {
   readonly id: string;
   readonly name: string;
@@ -38,7 +38,7 @@ export interface BenchRow {
   readonly tests: number;
   readonly lastOn?: string | undefined;
   readonly outliers: number;
-  /** What of it the tests say differently from what is used: it waits to be accepted. */
+  /** Where the tests differ from the value in use: waits to be accepted. */
   readonly waits: readonly string[];
   /** Money a week that hangs on its yield: what is spent on it × half the width of its range. */
   readonly inDoubt: number;

@@ -95,7 +95,7 @@ function takenTyped(typed: string | null, mark: DecimalMark): number | null {
   const taken = readPct(typed, mark);
   if (!taken.ok) throw new Refused(under('taken', taken.trouble));
   if (!(taken.value >= 0 && taken.value <= 100))
-    throw refused('taken-out-of-range', 'taken', texts.takenCannotBetween0(taken.value), {
+    throw refused('taken-out-of-range', 'taken', texts.takenOutOfRange(taken.value), {
       value: taken.value,
       limit: 100,
     });

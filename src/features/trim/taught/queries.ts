@@ -182,7 +182,7 @@ function whoPays(
   };
 }
 
-/** What was used before, the last first. */
+/** Values used before, the last first. */
 const pastYields = ({ ingredient }: Supply): TaughtPage['past'] =>
   [...ingredient.yields]
     .sort((a, b) => olderFirst(b, a))

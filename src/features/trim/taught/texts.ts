@@ -5,8 +5,7 @@ export const ingredientNoLongerLarder = 'This ingredient is no longer in the lar
 export const testsChangedSinceYou =
   'The tests have changed since you looked: somebody has finished one, or left one out. Look again.';
 export const supplierNoLonger = 'This supplier is no longer there.';
-export const takenCannotBetween0 = (value: number): string =>
-  `${value} % taken cannot be: between 0 and 100 %.`;
+export const takenOutOfRange = (value: number): string => `${value} % taken cannot be: between 0 and 100 %.`;
 export const stockTrimPerKilo = (value: string, name: string, paid: string): string =>
   `Stock trim at ${value} per kilo would be dearer than ${name} as bought, at ${paid}: at most that.`;
 export const whyDoesNotCount = 'Why does it not count? The next person will ask.';

@@ -52,7 +52,7 @@ export function SaveQuestion({ page, close }: Of) {
     <SidePanel title={kept ? texts.saveAnswer : texts.saveQuestion} open close={close}>
       <SaveForm className="stacked" of={keeping}>
         <FormField
-          {...{ form: keeping.form, name: 'name', label: texts.whatQuestionCalledUpper }}
+          {...{ form: keeping.form, name: 'name', label: texts.whatQuestionCalledHeading }}
           autoFocus
         />
         <p className="quiet small-line m-0">{texts.calculatedAgainWheneverSomebody}</p>
@@ -203,7 +203,7 @@ function InPots({ asks, set, page }: Asking<'pot'>) {
           onChange={(event) => set({ ...asks, vessels: [...vessels, event.target.value] })}
         >
           <option value="" disabled>
-            {texts.anotherPotLower}
+            {texts.anotherPotInline}
           </option>
           {others.map((v) => (
             <option key={v.id} value={v.id}>
@@ -234,7 +234,7 @@ function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
       {sheets.length < MOST_LAID - 1 && (
         <Combo<Other>
           label={texts.anotherPotBeside}
-          placeholder={texts.anotherPotBesideLower}
+          placeholder={texts.anotherPotBesideInline}
           chosen={undefined}
           choose={(other) => {
             if (!other || other.id === asks.recipe || sheets.includes(other.id)) return;
@@ -251,8 +251,8 @@ function OtherSheets({ asks, set, page }: Asking<'sheets'>) {
 const LeftOut = ({ name, leave }: { readonly name: string; readonly leave: () => void }) => (
   <Stack direction="horizontal" gap={2}>
     <span className="me-auto">{name}</span>
-    <Button variant="link" size="sm" aria-label={texts.leaveOut(name)} onClick={leave}>
-      {texts.leaveOutUpper}
+    <Button variant="link" size="sm" aria-label={texts.leaveOutNamed(name)} onClick={leave}>
+      {texts.leaveOut}
     </Button>
   </Stack>
 );
@@ -378,7 +378,7 @@ function AddOther({ add }: { readonly add: (other: Other) => void }) {
   return (
     <Combo<Other>
       label={texts.compareSomethingElse}
-      placeholder={texts.compareSomethingElseLower}
+      placeholder={texts.compareSomethingElseInline}
       chosen={undefined}
       choose={(other) => {
         if (other) add(other);

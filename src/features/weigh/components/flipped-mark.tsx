@@ -13,7 +13,7 @@ interface Props {
 
 let last: { readonly key: string; readonly answer: Promise<readonly QuestionListed[]> } | undefined;
 
-/** Asks once for a page, anyone who on it wants to know; nobody answers: it is asked again on the next. */
+/** Asks once for a page, however many of its parts want to know. Without an answer it is asked again on the next page. */
 function ask(key: string): Promise<readonly QuestionListed[]> {
   if (last?.key === key) return last.answer;
   const answer = fetch('/weigh/moved')

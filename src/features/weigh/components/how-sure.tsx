@@ -57,11 +57,11 @@ export function HowSure({ page, sure, drawn, stop, more, of: [a, b] }: Props) {
       <p className="m-0">
         {apart && (
           <>
-            {texts.n810CasesLitre(first)} <b>{dearerWords(apart, money)}</b> {texts.than(other)}{' '}
+            {texts.eightInTenALitre(first)} <b>{dearerWords(apart, money)}</b> {texts.than(other)}{' '}
           </>
         )}
         {page.ways[best]?.name} {texts.cheapestAll}{' '}
-        <b className="fig">{texts.ofText(bare((sure.wins[best] ?? 0) * of, 0), of)}</b> {texts.simulations}
+        <b className="fig">{texts.partOf(bare((sure.wins[best] ?? 0) * of, 0), of)}</b> {texts.simulations}
       </p>
       <HowFar page={page} drawn={drawn} stop={stop} more={more} />
       <BandsChart page={page} sure={sure} />

@@ -16,20 +16,20 @@ export const answer = 'the answer';
 export const perLitre = 'per litre';
 export const lessThanNext = 'less than the next';
 export const anotherPotBeside = 'Another pot beside it';
-export const anotherPotBesideLower = 'another pot beside it';
+export const anotherPotBesideInline = 'another pot beside it';
 export const placeWhichLine = 'In the place of which line';
 export const place = (words: string): string => `in the place of ${words}`;
 export const replace = 'Replace with';
 export const replaceSameAmount = 'replace with (same amount)';
 export const askAboutPot = 'Ask about a pot';
 export const whichPot = 'Which pot';
-export const whichPotLower = 'which pot';
+export const whichPotInline = 'which pot';
 
 // ask-forms.tsx
 export const whatQuestionCalled = 'What is the question called?';
 export const saveAnswer = 'Save this answer';
 export const saveQuestion = 'Save the question';
-export const whatQuestionCalledUpper = 'What the question is called';
+export const whatQuestionCalledHeading = 'What the question is called';
 export const calculatedAgainWheneverSomebody =
   'It is calculated again whenever somebody looks, at that day’s prices. If the answer changes, managers are told.';
 export const compared = 'Compared with';
@@ -40,9 +40,9 @@ export const chooseTwoPotsCompare = 'Choose two pots to compare.';
 export const chooseSomethingCompare = 'Choose something to compare with.';
 export const besideEachOther = 'Beside each other';
 export const anotherPot = 'Another pot';
-export const anotherPotLower = 'another pot';
-export const leaveOut = (name: string): string => `Leave ${name} out`;
-export const leaveOutUpper = 'Leave out';
+export const anotherPotInline = 'another pot';
+export const leaveOutNamed = (name: string): string => `Leave ${name} out`;
+export const leaveOut = 'Leave out';
 export const bodyLeast = 'Body, at least';
 export const saltMost = 'Salt, at most, %';
 export const cannotFrom = (figure: number, least: number, most: number): string =>
@@ -50,7 +50,7 @@ export const cannotFrom = (figure: number, least: number, most: number): string 
 export const stirredIntoWaterPaste = 'stirred into water: a paste, powder or cube';
 export const gLitreWater = (name: string): string => `g of ${name} in a litre of water`;
 export const compareSomethingElse = 'Compare with something else';
-export const compareSomethingElseLower = 'compare with something else';
+export const compareSomethingElseInline = 'compare with something else';
 
 // ask-tools.tsx
 export const deleted = (name: string): string => `${name} is deleted.`;
@@ -67,24 +67,24 @@ export const flips = 'it flips';
 // how-sure.tsx
 export const howBandsAreDrawn =
   'Cost per litre. 8 of 10 simulations lie inside the bar; half of all lie left of the line in it.';
-export const dearer = (money: string, money2: string): string => `${money} to ${money2} dearer`;
-export const cheaper = (money: string, money2: string): string => `${money} to ${money2} cheaper`;
-export const fromCheaperDearer = (money: string, money2: string): string =>
-  `from ${money} cheaper to ${money2} dearer`;
+export const dearer = (money: string, toMoney: string): string => `${money} to ${toMoney} dearer`;
+export const cheaper = (money: string, toMoney: string): string => `${money} to ${toMoney} cheaper`;
+export const fromCheaperDearer = (money: string, toMoney: string): string =>
+  `from ${money} cheaper to ${toMoney} dearer`;
 export const howSure = 'How sure';
 export const simulatingUncertainFigures = (count: number): string =>
   `Simulating ${count} uncertain figures …`;
-export const n810CasesLitre = (first: string): string => `In 8 of 10 cases a litre with ${first} is`;
+export const eightInTenALitre = (first: string): string => `In 8 of 10 cases a litre with ${first} is`;
 export const than = (other: string): string => `than with ${other}.`;
 export const cheapestAll = 'is the cheapest of all in';
-export const ofText = (bare: string, ofValue: number): string => `${bare} of ${ofValue}`;
+export const partOf = (figure: string, total: number): string => `${figure} of ${total}`;
 export const simulations = 'simulations.';
-export const simulationsDoneOfValue = (done: number, ofValue: number): string =>
-  `${done} of ${ofValue} simulations`;
-export const stoppedAfterSimulationsWhat = (done: number, ofValue: number): string =>
-  `stopped after ${done} of ${ofValue} simulations: this is what they say`;
-export const simulationsFiguresSameEvery = (done: number, many: number, bare: string): string =>
-  `${done} simulations of ${many} figures, the same for every way, in ${bare} s`;
+export const simulationsDoneOfValue = (done: number, total: number): string =>
+  `${done} of ${total} simulations`;
+export const stoppedAfterSimulationsWhat = (done: number, total: number): string =>
+  `stopped after ${done} of ${total} simulations: this is what they say`;
+export const simulationsFiguresSameEvery = (done: number, many: number, seconds: string): string =>
+  `${done} simulations of ${many} figures, the same for every way, in ${seconds} s`;
 export const stop = 'Stop';
 export const runTenThousandSimulations = 'Run ten thousand simulations';
 export const allSimulationsTable = 'All simulations as a table';
@@ -103,14 +103,15 @@ export const twoLitresSideSide = 'Two litres side by side';
 export const priceNotKnownYet = 'A price is not known yet.';
 
 // ways-table.tsx
-export const lReducedOneFirst = (bare: string): string => `${bare} l of it reduced to one first`;
+export const lReducedOneFirst = (litres: string): string => `${litres} l of it reduced to one first`;
 export const letDownWaterFirst = 'let down with water first';
-export const gMends = (bare: string, mend: undefined | string): string => `; ${bare} g of ${mend} mends that`;
+export const gMends = (grams: string, mend: undefined | string): string =>
+  `; ${grams} g of ${mend} mends that`;
 export const nothingMendsWhatLacking = '; nothing mends what is lacking';
-export const saltStopsBody = (bare: string, mended: string): string =>
-  `salt stops it at body ${bare}${mended}`;
-export const tooSaltyComes = (bare: string, mended: string): string =>
-  `too salty as it comes, ${bare} %${mended}`;
+export const saltStopsBody = (figure: string, mended: string): string =>
+  `salt stops it at body ${figure}${mended}`;
+export const tooSaltyComes = (percent: string, mended: string): string =>
+  `too salty as it comes, ${percent} %${mended}`;
 export const noReductionReachesBody = (mended: string): string => `no reduction reaches that body${mended}`;
 export const thickEnoughWithoutReducing = 'thick enough without reducing more';
 export const min = (minutes: number): string => `${minutes} min`;

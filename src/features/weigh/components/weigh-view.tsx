@@ -100,7 +100,7 @@ function OrBeside({
     <div className="stacked mt-3">
       <Combo<ComboOption>
         label={texts.anotherPotBeside}
-        placeholder={texts.anotherPotBesideLower}
+        placeholder={texts.anotherPotBesideInline}
         chosen={undefined}
         choose={(pot) => {
           if (pot && pot.id !== of) router.push(askedAt({ of: 'sheets', recipe: of, with: [pot.id] }));
@@ -152,7 +152,7 @@ function AskOf({ page }: { readonly page: WeighPage }) {
       <h2>{texts.askAboutPot}</h2>
       <Combo<ComboOption>
         label={texts.whichPot}
-        placeholder={texts.whichPotLower}
+        placeholder={texts.whichPotInline}
         chosen={page.of}
         choose={(pot) => router.push(pot ? `/weigh?of=${pot.id}` : '/weigh')}
         find={look}

@@ -3,8 +3,9 @@ import { Day } from '@/core/written';
 import { PurchaseListView } from '@/features/buy/purchases/components/purchase-list-view';
 import { purchaseList } from '@/features/buy/purchases/queries';
 import { requireWorker } from '@/server/session';
+import * as texts from '@/app/texts';
 
-export const metadata = { title: 'Purchases' };
+export const metadata = { title: texts.purchases };
 
 const Asked = z.object({
   supplier: z.uuid().optional().catch(undefined),

@@ -28,8 +28,13 @@ export function ArticleTools({ page, seller }: Props) {
   if (!page.mayEdit) return null;
   return (
     <>
-      <Button variant="link" size="sm" aria-label={texts.change(seller.name)} onClick={() => setOpen(true)}>
-        {texts.changeUpper}
+      <Button
+        variant="link"
+        size="sm"
+        aria-label={texts.changeNamed(seller.name)}
+        onClick={() => setOpen(true)}
+      >
+        {texts.change}
       </Button>
       {open && (
         <SidePanel title={seller.name} open close={() => setOpen(false)}>
@@ -50,7 +55,7 @@ export function AnotherArticle({ page }: Pick<Props, 'page'>) {
       name={page.name}
       says={texts.anotherPackOrAnother(page.name)}
       there={() => setOpen(false)}
-      anew
+      refresh
     />
   ) : (
     <Button variant="outline-primary" size="sm" className="mb-2" onClick={() => setOpen(true)}>

@@ -123,7 +123,7 @@ function ThreeFigures({ page }: { readonly page: IngredientPage }) {
             </WhyFigure>
           )}
         </span>
-        <span className="fig-label">{texts.usableKiloLower}</span>
+        <span className="fig-label">{texts.usableKilo}</span>
       </div>
     </Stack>
   );

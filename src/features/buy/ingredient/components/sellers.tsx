@@ -43,11 +43,11 @@ export function Sellers({ page }: { page: IngredientPage }) {
               {texts.article}
             </th>
             <th scope="col" className="left">
-              {texts.packUpper}
+              {texts.packHeading}
             </th>
             <th scope="col">{texts.packCurrencySign(currencySign)}</th>
             <th scope="col">{texts.perKilo(currencySign)}</th>
-            <th scope="col">{texts.usableKilo(currencySign)}</th>
+            <th scope="col">{texts.usableKiloIn(currencySign)}</th>
           </tr>
         </thead>
         <tbody>

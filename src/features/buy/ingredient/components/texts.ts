@@ -9,8 +9,8 @@ export const nothingYouEnteredChanges =
   'Nothing you have entered changes: the same allergens, salt, gelatin and cost. The label decides.';
 
 // article-panel.tsx
-export const change = (name: string): string => `Change ${name}`;
-export const changeUpper = 'Change';
+export const changeNamed = (name: string): string => `Change ${name}`;
+export const change = 'Change';
 export const anotherPackOrAnother = (name: string): string => `Another pack of ${name}, or another supplier`;
 export const anotherPackOrSupplier = 'Another pack or supplier';
 export const whatCalls = (supplier: string): string => `What ${supplier} calls it`;
@@ -30,17 +30,17 @@ export const archive = 'Archive';
 export const suppliers = 'Suppliers';
 export const costedFrom = 'Costed from';
 export const article = 'Article';
-export const packUpper = 'Pack';
+export const packHeading = 'Pack';
 export const packCurrencySign = (currencySign: string): string => `${currencySign} a pack`;
 export const perKilo = (currencySign: string): string => `${currencySign} per kilo`;
-export const usableKilo = (currencySign: string): string => `${currencySign} a usable kilo`;
+export const usableKiloIn = (currencySign: string): string => `${currencySign} a usable kilo`;
 export const held = (kilos: string, weighedOn: string): string => `held ${kilos} on ${weighedOn}`;
 export const calculated = (kilos: string): string => `calculated at ${kilos}`;
 export const weighPack = (name: string): string => `Weigh a pack of ${name}`;
 export const weighOne = 'weigh one';
 export const whatPackHeld = (name: string): string => `What a pack of ${name} held`;
-export const costFrom = (name: string, name2: string, supplier: string): string =>
-  `Cost ${name} from ${name2}, ${supplier}`;
+export const costFrom = (name: string, otherName: string, supplier: string): string =>
+  `Cost ${name} from ${otherName}, ${supplier}`;
 export const label = (allergens: string): string => ` · label: ${allergens || 'no allergens'}`;
 export const cheapest = 'cheapest';
 export const staysArticleChosen = 'Stays with the article chosen.';
@@ -87,7 +87,7 @@ export const usableEstimate = 'usable, an estimate';
 export const usableTests = 'usable: its tests';
 export const noPrice = 'no price';
 export const usableKiloName = (name: string): string => `${name}, a usable kilo`;
-export const usableKiloLower = 'a usable kilo';
+export const usableKilo = 'a usable kilo';
 export const comesOff = 'It comes off';
 export const costsWhatIngredientsTrim = ', and costs what that ingredient’s trim method charges for it.';
 export const notBoughtYetEnter = 'Not bought yet: enter an invoice under';

@@ -103,7 +103,7 @@ function Row({ row, mayEdit }: { row: LarderRow; mayEdit: boolean }) {
             <Button
               variant="plain"
               size="sm"
-              aria-label={texts.addMyIngredients(row.name)}
+              aria-label={texts.addMyIngredientsNamed(row.name)}
               onClick={() => setTaking(true)}
             >
               {texts.take}
@@ -144,7 +144,7 @@ function Take({ row, close }: { row: LarderRow; close: () => void }) {
         />
       </label>
       <Button type="submit" variant="plain" size="sm" disabled={state.busy}>
-        {texts.addMyIngredientsUpper}
+        {texts.addMyIngredients}
       </Button>
       <Button variant="plain" size="sm" onClick={close}>
         {texts.cancel}

@@ -54,7 +54,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
         <Form.Group controlId="mark">
           <Form.Label>{texts.decimalMark}</Form.Label>
           <Form.Select
-            aria-label={texts.decimalMarkUpper}
+            aria-label={texts.decimalMarkHeading}
             {...form.register('columns.mark', { setValueAs: (v: '.' | ',' | '') => v || undefined })}
           >
             <option value="">{texts.sayWhich}</option>
@@ -64,7 +64,7 @@ export function ChooseColumns({ page, asked }: { page: ListPage; asked: ColumnsA
         </Form.Group>
         <HoldsFrom form={form} />
         <FormField
-          {...{ form, name: 'odd', label: texts.flagChangesOver, called: texts.flagChangesOverUpper }}
+          {...{ form, name: 'odd', label: texts.flagChangesOver, called: texts.flagChangesOverHeading }}
           htmlSize={6}
         />
       </Stack>
@@ -126,7 +126,7 @@ function HoldsFrom({ form }: { readonly form: UseFormReturn<z.infer<typeof Previ
       <Form.Label>{texts.pricesHoldFrom}</Form.Label>
       <DayField
         free
-        label={texts.pricesHoldFromUpper}
+        label={texts.pricesHoldFromHeading}
         value={field.value}
         inputRef={field.ref}
         onChange={field.onChange}

@@ -20,7 +20,7 @@ export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   odd: texts.unusualCheck,
   ask: texts.notKnownWhat,
   refused: texts.cannotRead,
-  same: texts.beforeLower,
+  same: texts.before,
 };
 
 /** What would change, what is odd, what is asked and what is refused; then the decision. */
@@ -129,7 +129,7 @@ function Rows({ page, open }: { readonly page: ListPage; readonly open: boolean 
           <th scope="col">{texts.decideBefore}</th>
           <th scope="col">{texts.now}</th>
           <th scope="col" className="left">
-            {page.verdict === 'ask' ? texts.whatUpper : texts.why}
+            {page.verdict === 'ask' ? texts.whatHeading : texts.why}
           </th>
           <th scope="col">
             {open && page.verdict !== 'same' && page.verdict !== 'refused' ? texts.take : ''}

@@ -52,7 +52,7 @@ export function JobProgress({
     <div>
       <p role="status">
         {now?.stage === 'writing' ? texts.writing : texts.checking}{' '}
-        {now ? texts.ofText(now.done, now.total) : '…'}{' '}
+        {now ? texts.partOf(now.done, now.total) : '…'}{' '}
         {mayStop && (
           <Button variant="plain" size="sm" onClick={() => void stop(id)}>
             {texts.stop}

@@ -43,7 +43,9 @@ export function PriceListRow({ row, page, open }: { row: ImportRow; page: ListPa
       </td>
       <td className="left">
         {row.pack}
-        {row.packBefore && <div className="quiet small-line">{texts.before(row.packBefore)}</div>}
+        {row.packBefore && (
+          <div className="quiet small-line">{texts.beforeWithPackBefore(row.packBefore)}</div>
+        )}
       </td>
       <td className="fig">{row.priceBefore === undefined ? '' : bare(Number(row.priceBefore))}</td>
       <td className="fig strong">{row.price === undefined ? row.priceTyped : bare(Number(row.price))}</td>

@@ -85,7 +85,7 @@ function DropPlace({ suppliers }: Pick<ListsPage, 'suppliers'>) {
       <Stack direction="horizontal" gap={3} className="flex-wrap justify-content-center">
         <Combo
           label={texts.whoseList}
-          placeholder={texts.whoseListUpper}
+          placeholder={texts.whoseListHeading}
           className="which-thing"
           chosen={supplier}
           find={useSearch(suppliers)}
@@ -124,7 +124,7 @@ function Imports({ imports }: Pick<ListsPage, 'imports'>) {
     (): Column<Import>[] => [
       {
         id: 'list',
-        head: 'List',
+        head: texts.list,
         by: (i) => i.fileName,
         cell: (i) => (
           <Link prefetch={false} href={`/buy/lists/${i.id}`}>
@@ -134,14 +134,14 @@ function Imports({ imports }: Pick<ListsPage, 'imports'>) {
       },
       {
         id: 'supplier',
-        head: 'Supplier',
+        head: texts.supplier,
         left: true,
         by: (i) => i.supplierName,
         cell: (i) => i.supplierName,
       },
       {
         id: 'read',
-        head: 'Read',
+        head: texts.readOn,
         left: true,
         largestFirst: true,
         className: 'fig',

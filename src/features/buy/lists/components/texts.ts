@@ -17,7 +17,7 @@ export const holdsMbListMost = (name: string, size: string, largestMb: number): 
   `${name} holds ${size} MB: a list of at most ${largestMb} MB is taken.`;
 export const reading = (name: string): string => `Reading ${name} …`;
 export const whoseList = 'Whose list';
-export const whoseListUpper = 'Whose list is it?';
+export const whoseListHeading = 'Whose list is it?';
 export const priceListFile = 'Price list file';
 export const chooseFile = 'Choose its file';
 export const asking = (name: string): string => `Asking ${name} …`;
@@ -36,21 +36,21 @@ export const packsUnitIfApart = 'the pack’s unit, if apart';
 export const netPrice = 'the net price';
 export const whichColumnWhat = 'Which column is what?';
 export const decimalMark = 'decimal mark';
-export const decimalMarkUpper = 'Decimal mark';
+export const decimalMarkHeading = 'Decimal mark';
 export const sayWhich = 'say which';
 export const point1250 = 'a point: 12.50';
 export const comma1250 = 'a comma: 12,50';
 export const flagChangesOver = 'flag changes over, %';
-export const flagChangesOverUpper = 'Flag changes over';
+export const flagChangesOverHeading = 'Flag changes over';
 export const preview = 'Preview';
 export const discardList = 'Discard list';
 export const column = (words: string): string => `Column of ${words}`;
 export const notList = 'not in this list';
 export const pricesHoldFrom = 'prices hold from';
-export const pricesHoldFromUpper = 'Prices hold from';
+export const pricesHoldFromHeading = 'Prices hold from';
 
 // list-row.tsx
-export const before = (packBefore: string): string => `before: ${packBefore}`;
+export const beforeWithPackBefore = (packBefore: string): string => `before: ${packBefore}`;
 export const apply = (name: string): string => `Apply ${name}`;
 export const same = (pack: string): string => `the same, ${pack}`;
 export const newArticle = 'a new article of it';
@@ -60,8 +60,8 @@ export const leaveOut = 'leave it out';
 // undo-import.tsx
 export const pricesPriceBook = 'Its prices are in the price book.';
 export const undoWholeList = 'Undo the whole list';
-export const editedSinceLeftThey = (slice: string): string =>
-  `Edited since, and left as they are unless you choose otherwise:  ${slice}`;
+export const editedSinceLeftThey = (names: string): string =>
+  `Edited since, and left as they are unless you choose otherwise: ${names}`;
 export const more = (count: number): string => ` and ${count} more`;
 export const undoThoseListPrices = 'undo those list prices too';
 
@@ -69,7 +69,7 @@ export const undoThoseListPrices = 'undo those list prices too';
 export const unusualCheck = 'unusual: check';
 export const notKnownWhat = 'not known: what is it?';
 export const cannotRead = 'cannot be read';
-export const beforeLower = 'as before';
+export const before = 'as before';
 export const listUndonePricesNo = 'This list was undone: its prices no longer count.';
 export const rowsStatus = 'Rows by status';
 export const noRowsHere = 'No rows here.';
@@ -83,7 +83,7 @@ export const lineCodeWhat = 'Line, code, what';
 export const packed = 'Packed';
 export const decideBefore = 'before';
 export const now = 'now';
-export const whatUpper = 'What is it?';
+export const whatHeading = 'What is it?';
 export const why = 'Why';
 export const take = 'take';
 export const earlierRows = 'Earlier rows';
@@ -92,7 +92,7 @@ export const moreRows = 'More rows';
 // job-progress.tsx
 export const writing = 'Writing';
 export const checking = 'Checking';
-export const ofText = (done: number, total: number): string => `${done} of ${total}`;
+export const partOf = (done: number, total: number): string => `${done} of ${total}`;
 export const stop = 'Stop';
 export const howFar = 'How far it is';
 
@@ -101,3 +101,6 @@ export const read = (supplierName: string, day: string): string => `${supplierNa
 export const pricesFromDay = (day: string): string => `, prices from ${day}`;
 export const rows = (rows: number, how: string): string => ` · ${rows} rows, ${how}`;
 export const columnsDay = 'columns and day';
+export const list = 'List';
+export const supplier = 'Supplier';
+export const readOn = 'Read';

@@ -33,7 +33,7 @@ export function FirstPriceForm({
   name,
   there,
   says = texts.noPriceYet(name),
-  anew = false,
+  refresh = false,
 }: {
   readonly ingredient: string;
   readonly name: string;
@@ -41,7 +41,7 @@ export function FirstPriceForm({
   /** What is asked. */
   readonly says?: string;
   /** Whether the page is read again with it: nothing else stands typed there. */
-  readonly anew?: boolean;
+  readonly refresh?: boolean;
 }) {
   const suppliers = useSuppliers();
   const keeping = useSaveForm(
@@ -61,7 +61,7 @@ export function FirstPriceForm({
       return answer.ok || answer.path !== 'name' ? answer : { ...answer, path: 'from' };
     },
     undefined,
-    { anew },
+    { refresh },
   );
   const { form, busy, message } = keeping;
   return (
@@ -94,7 +94,7 @@ function Fields({
     <>
       <FormField
         {...{ form, name: 'pack', label: texts.pack, called: texts.packHolds(name) }}
-        placeholder={texts.n5Kg}
+        placeholder={texts.example5Kg}
       />
       <FormField
         {...{
@@ -148,7 +148,7 @@ function From({
         list={list}
         aria-label={texts.whoSellsName(name)}
         autoComplete="off"
-        placeholder={texts.whoSellsLower}
+        placeholder={texts.whoSellsInline}
         isInvalid={wrong !== undefined}
         {...form.register('from')}
       />

@@ -76,7 +76,7 @@ function NameForm({ of, close }: { readonly of: Props['of']; readonly close: () 
   return (
     <SidePanel title={texts.rename} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form, name: 'name', label: texts.whatCalledKitchenUpper }} />
+        <FormField {...{ form, name: 'name', label: texts.whatCalledKitchenHeading }} />
         <p className="quiet small-line m-0">{texts.recipesDishesShowNew}</p>
         <SaveButton of={keeping} />
       </SaveForm>

@@ -62,7 +62,7 @@ export function NewIngredientForm({
       return answer;
     },
     undefined,
-    { anew: false },
+    { refresh: false },
   );
   const { form, busy, message } = keeping;
   return (
@@ -118,8 +118,8 @@ const Table = ({ form }: { readonly form: TheForm }) => (
         aria-label={texts.tablePer}
         {...form.register('label.per')}
       >
-        <option value="100 g">{texts.n100G}</option>
-        <option value={texts.n100Ml}>{texts.n100Ml}</option>
+        <option value="100 g">{texts.per100G}</option>
+        <option value={texts.per100Ml}>{texts.per100Ml}</option>
       </Form.Select>
     </legend>
     <Row className="g-2">

@@ -22,8 +22,8 @@ export const proteinG = 'protein, g';
 export const saltG = 'salt, g';
 export const tablePacket = 'The table on its packet, in';
 export const tablePer = 'The table is per';
-export const n100G = '100 g';
-export const n100Ml = '100 ml';
+export const per100G = '100 g';
+export const per100Ml = '100 ml';
 export const leaveOutWhatNot = 'Leave out what is not stated. What the table does not account for is water.';
 
 // unknown-name.tsx
@@ -34,7 +34,7 @@ export const ingredientYourOwn = 'An ingredient of your own';
 
 // piece-weight-form.tsx
 export const one = (name: string): string => `One of ${name}`;
-export const aOf = (ofValue: string, name: string): string => `A ${ofValue} of ${name}`;
+export const aOf = (measure: string, name: string): string => `A ${measure} of ${name}`;
 export const weighs = (one: string): string => `${one} weighs`;
 export const save = 'Save';
 
@@ -46,14 +46,14 @@ export const noPriceYet = (name: string): string => `${name} has no price yet`;
 export const keepPrice = 'Keep the price';
 export const pack = 'a pack of';
 export const packHolds = (name: string): string => `${name}, a pack holds`;
-export const n5Kg = '5 kg';
+export const example5Kg = '5 kg';
 export const packCurrencySign = (currencySign: string): string => `${currencySign} a pack`;
 export const pricePack = (name: string): string => `${name}, price of a pack`;
 export const oneWeighs = 'one weighs';
 export const oneWeighsName = (name: string): string => `${name}, one weighs`;
 export const from = 'from';
 export const whoSellsName = (name: string): string => `${name}, who sells it`;
-export const whoSellsLower = 'who sells it';
+export const whoSellsInline = 'who sells it';
 
 // ingredient-tools.tsx
 export const whatCalledKitchen = 'What is it called in this kitchen?';
@@ -61,7 +61,7 @@ export const whereUsed = 'Where it is used';
 export const rename = 'Rename';
 export const history = 'History';
 export const archive = 'Archive';
-export const whatCalledKitchenUpper = 'What it is called in this kitchen';
+export const whatCalledKitchenHeading = 'What it is called in this kitchen';
 export const recipesDishesShowNew = 'Recipes and dishes show the new name from then on.';
 
 // label-form.tsx

@@ -21,7 +21,7 @@ export function DeleteInvoice({ view }: { readonly view: PurchaseView }) {
   const [open, setOpen] = useState(false);
   const [keep, state] = useSave();
   const tell = useToast();
-  const name = `${view.kind === 'invoice' ? 'Invoice' : texts.creditNoteUpper} ${view.number}`;
+  const name = `${view.kind === 'invoice' ? 'Invoice' : texts.creditNoteHeading} ${view.number}`;
   const stand = (): void => void keep(() => deleteInvoice({ id: view.id, back: false }));
   const ask = (): void => {
     setOpen(true);

@@ -229,7 +229,7 @@ function InPlaceOf({ index: i, invoice: { form, goods } }: Props) {
   const { field } = useController({ control: form.control, name: `lines.${i}.inPlaceOf` });
   return (
     <div className="small-line quiet d-flex align-items-center gap-2">
-      {texts.camePlaceLower}
+      {texts.camePlace}
       <Combo
         size="sm"
         label={texts.linePlace(i + 1)}
@@ -257,7 +257,7 @@ function useRead({ index: i, invoice }: Props, line: DraftGoods) {
   const own = messagesOf(form.formState.errors.lines?.[i]);
   const theirs =
     article && !page.corrects && article.supplier !== supplier
-      ? texts.sChooseWhatSells(
+      ? texts.belongsToOtherSupplier(
           article.name,
           named(page.suppliers, article.supplier),
           named(page.suppliers, supplier),

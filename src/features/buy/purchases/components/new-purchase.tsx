@@ -30,7 +30,7 @@ export function NewPurchase({ form: page }: { form: PurchaseForm }) {
       <p className="lead-line">{page.corrects ? texts.sayBesideEachLine : texts.paperYouCanType}</p>
       {found && (
         <Alert variant="primary" role="status" className="my-2">
-          {page.corrects ? texts.creditNote2 : texts.invoiceUpper} {texts.startedDeviceNotSaved}{' '}
+          {page.corrects ? texts.creditNoteTitle : texts.invoiceHeading} {texts.startedDeviceNotSaved}{' '}
           <Button variant="plain" size="sm" onClick={() => goOn(found)}>
             {texts.go}
           </Button>{' '}
@@ -53,7 +53,7 @@ function Lines({ invoice }: { readonly invoice: Invoice }) {
     <SheetTable className="roomy folds">
       <thead>
         <tr>
-          <th scope="col">{texts.whatUpper}</th>
+          <th scope="col">{texts.whatHeading}</th>
           <th scope="col">{page.corrects ? texts.packsCredited : texts.packs}</th>
           <th scope="col">{texts.netPack}</th>
           <th scope="col">{page.corrects ? texts.wentBack : texts.receivedIfDifferent}</th>

@@ -45,10 +45,10 @@ export function PurchaseHead({ invoice: { form, page } }: { readonly invoice: In
         <TroubleText id="number-mistake" as="span" says={errors.number?.message} />
       </div>
       <div>
-        <Form.Label>{texts.dayUpper}</Form.Label>
+        <Form.Label>{texts.dayHeading}</Form.Label>
         <DayField
           free
-          label={texts.dayUpper}
+          label={texts.dayHeading}
           value={on.value}
           max={page.today}
           inputRef={on.ref}

@@ -16,7 +16,7 @@ export function PurchasePage({ view }: { view: PurchaseView }) {
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
           <h1>
-            {view.kind === 'invoice' ? texts.invoice : texts.creditNoteUpper} {view.number}
+            {view.kind === 'invoice' ? texts.invoice : texts.creditNoteHeading} {view.number}
           </h1>
           <WhereFrom view={view} />
         </div>
@@ -83,7 +83,7 @@ function Line({ line: l }: { line: PurchaseViewLine }) {
         )}
         {l.instead && (
           <div>
-            <span className="warning">{texts.camePlace(l.instead.of)}</span>
+            <span className="warning">{texts.cameInPlaceOf(l.instead.of)}</span>
             <ul>
               {l.instead.differences.map((d) => (
                 <li key={d.message} className={d.grave ? 'dearer' : ''}>

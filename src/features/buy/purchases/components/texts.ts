@@ -25,7 +25,7 @@ export const takenBack = 'undone';
 export const line = 'line';
 
 // delete-invoice.tsx
-export const creditNoteUpper = 'Credit note';
+export const creditNoteHeading = 'Credit note';
 export const takenBackName = (name: string): string => `${name} undone.`;
 export const undone = (day: string): string => `Undone ${day}`;
 export const noLongerCounts = ': it no longer counts.';
@@ -49,16 +49,16 @@ export const received = 'received';
 export const perKgReceived = (currencySign: string): string => `${currencySign} per kg received`;
 export const net = (currencySign: string): string => `${currencySign} net`;
 export const together = 'Together';
-export const camePlace = (ofValue: string): string => `Came in place of ${ofValue}.`;
-export const entered = (supplier: string, day: string, day2: string): string =>
-  `${supplier}, ${day}, entered ${day2}`;
+export const cameInPlaceOf = (ordered: string): string => `Came in place of ${ordered}.`;
+export const entered = (supplier: string, day: string, otherDay: string): string =>
+  `${supplier}, ${day}, entered ${otherDay}`;
 export const corrects = ' · corrects ';
 export const credited = ' · credited by ';
 
 // new-article-fields.tsx
-export const lineILabel = (i: number, label: string): string => `Line ${i}, ${label}`;
+export const lineILabel = (number: number, label: string): string => `Line ${number}, ${label}`;
 export const itIs = 'It is';
-export const lineIngredient = (i: number): string => `Line ${i}, ingredient`;
+export const lineIngredient = (number: number): string => `Line ${number}, ingredient`;
 export const whichIngredient = 'which ingredient?';
 export const calledInvoice = 'Called on the invoice';
 export const leeksWashed = 'Leeks, washed';
@@ -83,28 +83,29 @@ export const back = (money: string): string => `${money} back`;
 export const outStore = (kilos: string): string => `, ${kilos} out of the store`;
 export const forText = (kilos: string, money: string): string => `${kilos} for ${money}`;
 export const perKilo = (money: string): string => `, ${money} per kilo`;
-export const dearerCheaperThanLast = (value: string, round: number, moved: number): string =>
-  `${value} ${round} % ${moved > 0 ? 'dearer' : 'cheaper'} than the last`;
-export const lineArticle = (i: number): string => `Line ${i}, article`;
+export const dearerCheaperThanLast = (value: string, percent: number, moved: number): string =>
+  `${value} ${percent} % ${moved > 0 ? 'dearer' : 'cheaper'} than the last`;
+export const lineArticle = (number: number): string => `Line ${number}, article`;
 export const what = 'what is it?';
-export const camePlaceLower = 'came in place of';
-export const linePlace = (i: number): string => `Line ${i}, in place of`;
+export const camePlace = 'came in place of';
+export const linePlace = (number: number): string => `Line ${number}, in place of`;
 export const nothingWhatOrdered = 'nothing: it is what was ordered';
-export const sChooseWhatSells = (name: string, named: string, named2: string): string =>
-  `${name} is ${named}’s: choose what ${named2} sells.`;
-export const lineIFieldWords = (i: number, fieldWords: string): string => `Line ${i}, ${fieldWords}`;
+export const belongsToOtherSupplier = (name: string, named: string, otherNamed: string): string =>
+  `${name} is ${named}’s: choose what ${otherNamed} sells.`;
+export const lineIFieldWords = (number: number, fieldWords: string): string =>
+  `Line ${number}, ${fieldWords}`;
 
 // money-row.tsx
 export const noPrice = 'in no price';
-export const lineIWords = (i: number, words: string): string => `Line ${i}, ${words}`;
-export const lineNote = (i: number): string => `Line ${i}, note`;
-export const removeLine = (i: number): string => `Remove line ${i}`;
+export const lineIWords = (number: number, words: string): string => `Line ${number}, ${words}`;
+export const lineNote = (number: number): string => `Line ${number}, note`;
+export const removeLine = (number: number): string => `Remove line ${number}`;
 
 // purchase-head.tsx
 export const creditNoteNumber = 'Credit note number';
 export const invoiceNumber = 'Invoice number';
 export const whoFrom = 'Who is it from?';
-export const dayUpper = 'Day on it';
+export const dayHeading = 'Day on it';
 
 // new-purchase.tsx
 export const newPurchaseCreditNote = (number: string): string => `Credit note for ${number}`;
@@ -112,12 +113,12 @@ export const sayBesideEachLine =
   'Say beside each line how many packs are credited; what is left empty is not on it. “Went back” only for goods that left the store again.';
 export const paperYouCanType =
   'As on the paper. You can type sums, such as 3*12.50. If something else arrived, say so beside it.';
-export const creditNote2 = 'A credit note';
-export const invoiceUpper = 'An invoice';
+export const creditNoteTitle = 'A credit note';
+export const invoiceHeading = 'An invoice';
 export const startedDeviceNotSaved = 'started on this device was not saved.';
 export const go = 'Go on with it';
 export const deleteText = 'Delete';
-export const whatUpper = 'What';
+export const whatHeading = 'What';
 export const packsCredited = 'packs credited';
 export const wentBack = 'went back';
 export const receivedIfDifferent = 'received, if different';

@@ -125,11 +125,11 @@ function Row({
             <Button
               variant="link"
               size="sm"
-              aria-label={texts.archive(s.name)}
+              aria-label={texts.archiveNamed(s.name)}
               disabled={state.busy}
               onClick={away}
             >
-              {texts.archiveUpper}
+              {texts.archive}
             </Button>
           </span>
         )}
@@ -159,7 +159,7 @@ function SupplierForm({
   const { form } = keeping;
   return (
     <SaveForm className="stacked" of={keeping}>
-      <FormField {...{ form, name: 'name', label: texts.whatSupplierCalledUpper }} autoFocus />
+      <FormField {...{ form, name: 'name', label: texts.whatSupplierCalledHeading }} autoFocus />
       <FormField
         {...{ form, name: 'priceList', label: texts.wherePriceListFetched }}
         placeholder={texts.httpsOrNothing}

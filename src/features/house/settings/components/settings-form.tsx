@@ -153,7 +153,7 @@ const ColdAndHot = ({ form, fixed }: { readonly form: TheForm; readonly fixed: b
     <Col sm={6}>
       <FormField
         {...{ form, name: 'cooling', label: texts.potCooled }}
-        placeholder={texts.n21C2H}
+        placeholder={texts.example21C2H}
         disabled={fixed}
       />
       <Form.Text>{texts.sheetWarnsWhereChilling}</Form.Text>

@@ -91,7 +91,7 @@ function ByKind({ form, page }: { readonly form: TheForm; readonly page: StovePa
     <details open={form.getValues('netKw') === ''}>
       <summary>{texts.offLabelOrWhat}</summary>
       <Form.Select aria-label={texts.whatKind} value={kind} onChange={(event) => setKind(event.target.value)}>
-        <option value="">{texts.whatKindLower}</option>
+        <option value="">{texts.whatKindInline}</option>
         {page.usualHobs.map((h) => (
           <option key={h.name} value={h.name}>
             {h.name}

@@ -142,7 +142,7 @@ function Hobs({ page, open }: Listed) {
               </th>
               <th scope="col">{texts.intoPot}</th>
               <th scope="col" className="left">
-                {texts.cookedLower}
+                {texts.cookedInline}
               </th>
               <th scope="col">
                 <span className="visually-hidden">{texts.change}</span>
@@ -217,10 +217,10 @@ const Tools = ({
   page.mayEdit && (
     <span className="d-flex justify-content-end gap-3">
       <Button variant="link" size="sm" aria-label={texts.changeName(name)} onClick={change}>
-        {texts.changeUpper}
+        {texts.changeHeading}
       </Button>
-      <Button variant="link" size="sm" aria-label={texts.archive(name)} onClick={away}>
-        {texts.archiveUpper}
+      <Button variant="link" size="sm" aria-label={texts.archiveNamed(name)} onClick={away}>
+        {texts.archive}
       </Button>
     </span>
   );

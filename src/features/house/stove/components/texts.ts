@@ -14,14 +14,14 @@ export const underHood = 'under a hood';
 export const noHood = 'no hood';
 export const offLabelOrWhat = 'Off its label, or what is usual';
 export const whatKind = 'What kind it is';
-export const whatKindLower = 'what kind it is …';
-export const usuallyKwReachPot = (bare: string, bare2: string, bare3: string): string =>
-  `Usually ${bare} kW reach the pot (${bare2} to ${bare3}).`;
+export const whatKindInline = 'what kind it is …';
+export const usuallyKwReachPot = (kw: string, otherFigure: string, toFigure: string): string =>
+  `Usually ${kw} kW reach the pot (${otherFigure} to ${toFigure}).`;
 export const use = 'Use it';
 export const orLabelSays = 'Or its label says';
 export const kwLabel = 'kW on its label';
 export const kw = 'kW';
-export const kwReachPotBare = (bare: string): string => `: ${bare} kW reach the pot.`;
+export const kwReachPotBare = (kw: string): string => `: ${kw} kW reach the pot.`;
 export const measureHowLongDoes = 'Measure it: how long does water take to boil?';
 export const litresWater = 'Litres of water';
 export const lWaterFrom = 'l of water, from';
@@ -29,7 +29,7 @@ export const degreesStarted = 'Degrees it started at';
 export const cLidBoilAfter = '°C, lid on, boil after';
 export const minutesUntilBoiled = 'Minutes until it boiled';
 export const minutes = 'minutes';
-export const hobFormKwReachPot = (bare: string): string => `${bare} kW reach the pot.`;
+export const hobFormKwReachPot = (kw: string): string => `${kw} kW reach the pot.`;
 
 // vessel-form.tsx
 export const acrossBaseCm = 'across the base, cm';
@@ -50,19 +50,19 @@ export const measureWaterInstead = 'Measure it with water instead';
 export const pourManyLitresRead =
   'Pour in so many litres, read the dip from the rim down to the water; pour in more, read again. A third reading tells how well it fits.';
 export const withText = 'with';
-export const readingLitres = (i: number): string => `Reading ${i}, litres in it`;
+export const readingLitres = (number: number): string => `Reading ${number}, litres in it`;
 export const lDip = 'l in it the dip is';
-export const readingDipCm = (i: number): string => `Reading ${i}, dip in cm`;
+export const readingDipCm = (number: number): string => `Reading ${number}, dip in cm`;
 export const cm = 'cm';
 export const howHighInsideMeasured = 'How high is it inside? That is measured with a ruler.';
 export const cmAcrossBaseRim = (
-  bare: string,
-  bare2: string,
-  bare3: string,
+  cm: string,
+  otherFigure: string,
+  otherLitres: string,
   offCm: undefined | number,
-  bare4: string,
+  otherCm: string,
 ): string =>
-  `${bare} cm across the base, ${bare2} at the rim: ${bare3} l to the brim. ${offCm === undefined ? 'Two readings leave nothing over to check it with.' : `Every reading fits within ${bare4} cm.`}`;
+  `${cm} cm across the base, ${otherFigure} at the rim: ${otherLitres} l to the brim. ${offCm === undefined ? 'Two readings leave nothing over to check it with.' : `Every reading fits within ${otherCm} cm.`}`;
 export const useThese = 'Use these';
 
 // stove-view.tsx
@@ -79,15 +79,15 @@ export const filled = 'filled to';
 export const cooked = 'cooked in it';
 export const change = 'Change it';
 export const whatCookedWeek = (name: string): string => `What is cooked in the ${name} in a week`;
-export const week = '(litres per week)';
+export const week = 'litres per week';
 export const noHobYetPot = 'There is no hob yet: a pot sheet asks for one, or add it here.';
 export const hob = 'Hob';
 export const burns = 'burns';
 export const intoPot = 'into the pot';
-export const cookedLower = 'cooked on it';
+export const cookedInline = 'cooked on it';
 export const underStrongHood = ', under a strong hood';
-export const kwBare = (bare: string): string => `${bare} kW`;
+export const kwBare = (kw: string): string => `${kw} kW`;
 export const changeName = (name: string): string => `Change ${name}`;
-export const changeUpper = 'Change';
-export const archive = (name: string): string => `Archive ${name}`;
-export const archiveUpper = 'Archive';
+export const changeHeading = 'Change';
+export const archiveNamed = (name: string): string => `Archive ${name}`;
+export const archive = 'Archive';

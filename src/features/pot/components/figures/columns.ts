@@ -21,7 +21,7 @@ const lostG = (row: LedgerRow): number =>
   LOSSES.reduce((sum, loss) => sum + (loss === 'evaporated' ? 0 : (row.lost[loss] ?? 0)), 0);
 
 const litres: LedgerColumn = {
-  head: 'litres',
+  head: texts.litres,
   bar: true,
   of: (row, _m, { bare }) => (there(row) ? bare(row.ml / 1000, row.ml < 995 ? 2 : 1) : ''),
 };
@@ -29,10 +29,10 @@ const dip: LedgerColumn = {
   head: texts.belowRim,
   of: (row, _m, { bare }) => (there(row) ? bare(row.dipCm, 1) : ''),
 };
-const body: LedgerColumn = { head: 'body', of: pct((r) => r.body) };
-const salt: LedgerColumn = { head: 'salt %', of: pct((r) => r.saltPct) };
+const body: LedgerColumn = { head: texts.body, of: pct((r) => r.body) };
+const salt: LedgerColumn = { head: texts.saltPercent, of: pct((r) => r.saltPct) };
 const perLitre = (sign: string): LedgerColumn => ({
-  head: texts.perLitre(sign),
+  head: texts.perLitreWithSign(sign),
   strong: true,
   of: (_r, money, { bare }) => (money?.perL === null || money?.perL === undefined ? '' : bare(money.perL)),
 });
@@ -51,14 +51,14 @@ export const VIEWS: Readonly<Record<string, (sign: string) => readonly LedgerCol
   'salt and body': () => [
     litres,
     salt,
-    { head: 'gelatin %', of: pct((r) => r.gelatinPct) },
+    { head: texts.gelatinPercent, of: pct((r) => r.gelatinPct) },
     { head: texts.bindsGL, of: (r, _m, { bare }) => (there(r) ? bare(r.bindingGPerL, 0) : '') },
     { ...body, strong: true },
   ],
   'fat and alcohol': () => [
     litres,
-    { head: 'fat %', of: pct((r) => r.fatPct) },
-    { head: 'alcohol %', of: pct((r) => r.ethanolPct), strong: true },
+    { head: texts.fatPercent, of: pct((r) => r.fatPct) },
+    { head: texts.alcoholPercent, of: pct((r) => r.ethanolPct), strong: true },
   ],
   time: () => [
     litres,

@@ -30,7 +30,7 @@ export function Drawing({ pot, chosen, mayEdit, onDrag, onDrop, onDip }: Props) 
     <figure style={{ margin: 0 }}>
       <figcaption className="drawing-title">
         {texts.afterStep(row.step + 1)} <b>{row.vessel.name}</b>
-        {texts.cmBelowRimStands(row.celsius, Math.round(row.celsius), draggable)}
+        {texts.cmBelowRimStands(row.celsius, draggable)}
         {draggable && <Dip row={row} onDip={onDip} />}
         {row.aside.trayG > 0.5 && <span> {texts.setAsideTray(kilos(row.aside.trayG))}</span>}
         {row.aside.vessels.map((s) => (
@@ -104,16 +104,16 @@ function marksFor(rows: readonly LedgerRow[], row: LedgerRow, litres: (ml: numbe
   const strained = [...here].reverse().find((r) => r.do === 'strain');
   const marks: TideMark[] = [];
   if (filled && filled.ml > row.ml * 1.02)
-    marks.push({ name: 'filled', levelCm: filled.levelCm, words: `filled · ${litres(filled.ml)}` });
+    marks.push({ name: 'filled', levelCm: filled.levelCm, words: texts.filled(litres(filled.ml)) });
   if (strained && strained !== filled && strained.ml > row.ml * 1.02)
-    marks.push({ name: 'strained', levelCm: strained.levelCm, words: `strained · ${litres(strained.ml)}` });
+    marks.push({ name: 'strained', levelCm: strained.levelCm, words: texts.strained(litres(strained.ml)) });
   const start = strained ?? filled;
   if (row.do === 'reduce' && start && row.ml < start.ml * 0.47) {
     const half = start.ml / 2;
     marks.push({
       name: 'half',
       levelCm: levelAt(row.vessel, (start.standingMl - start.piecesMl) / 2 + row.piecesMl),
-      words: `half · ${litres(half)}`,
+      words: texts.half(litres(half)),
     });
   }
   return marks;

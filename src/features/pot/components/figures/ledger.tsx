@@ -399,7 +399,7 @@ function LedgerHead({ columns }: { readonly columns: readonly LedgerColumn[] }) 
   return (
     <thead>
       <tr>
-        <th scope="col">{texts.stepUpper}</th>
+        <th scope="col">{texts.stepHeading}</th>
         {columns.map((c) => (
           <th key={c.head} scope="col">
             {c.head}

@@ -79,7 +79,7 @@ export function LitreCost({
   return (
     <section aria-label={labels.oneLitre}>
       <p className="drawing-title">
-        {labels.oneLitreUpper} <b className="fig">{money(total)}</b>,{' '}
+        {labels.oneLitreHeading} <b className="fig">{money(total)}</b>,{' '}
         {shown === 'all' ? labels.allLayersKnown : layerName(shown)}
         {over.length > 0 && <LayerOf shown={shown} over={over} onShow={setWanted} />}
       </p>

@@ -20,7 +20,7 @@ export function OpenedPacksList({ pot }: { pot: LivePot }) {
     <details className="mt-2" open={whole.length > 0}>
       <summary>
         {texts.partUsedPackPacks(opened.length)}
-        {whole.length > 0 && texts.chargedWhole(whole.length)}
+        {whole.length > 0 && texts.chargedWholeWithCount(whole.length)}
       </summary>
       <Table size="sm">
         <tbody>
@@ -28,7 +28,7 @@ export function OpenedPacksList({ pot }: { pot: LivePot }) {
             <tr key={o.supply}>
               <td className="left">
                 {o.name}
-                {o.pack.charged === 'whole' && <b> {texts.chargedWholeLower}</b>}
+                {o.pack.charged === 'whole' && <b> {texts.chargedWhole}</b>}
               </td>
               <td className="fig">{texts.left(kilos(o.leftG), kilos(o.pack.g))}</td>
             </tr>

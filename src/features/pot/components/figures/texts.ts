@@ -3,7 +3,7 @@ import { plural } from '@/core/plural';
 /** What people read in pot/figures. */
 
 // use-pot.ts
-export const ofText = (part: string, name: string): string => `${part} of ${name}`;
+export const partOf = (part: string, name: string): string => `${part} of ${name}`;
 export const recipeNotKitchen = 'This recipe is not in this kitchen.';
 export const lastBatch = (part: undefined | string, name: string): string =>
   `last batch of ${part === undefined ? name : `${part} of ${name}`}`;
@@ -11,7 +11,7 @@ export const noBatchCanMade = 'No batch of it can be made yet, so none has left 
 
 // columns.ts
 export const belowRim = 'below rim';
-export const perLitre = (sign: string): string => `${sign} per litre`;
+export const perLitreWithSign = (sign: string): string => `${sign} per litre`;
 export const pot = (sign: string): string => `${sign} in the pot`;
 export const bindsGL = 'binds g/l';
 export const step = 'this step';
@@ -25,7 +25,7 @@ export const elseLostKg = 'else lost kg';
 
 // time-chart.tsx
 export const hoursSinceStart = 'hours since the start';
-export const perLitreLower = 'per litre';
+export const perLitre = 'per litre';
 export const after = (step: string, hours: string): string => `${step}, after ${hours}`;
 export const perLitreIngredients = 'per litre, ingredients';
 export const alongTime = 'Along the time';
@@ -39,7 +39,7 @@ export const thinLikeSoup = 'thin, like a soup';
 export const coatsSpoon = 'coats a spoon';
 export const standsLikePaste = 'stands like a paste';
 export const whatBringsIntoEvery = 'What it brings into every dish';
-export const bindsLikeGFlour = (bare: string): string => `binds like ${bare} g of flour per litre`;
+export const bindsLikeGFlour = (grams: string): string => `binds like ${grams} g of flour per litre`;
 export const alcoholLeft = 'alcohol left';
 export const liquid = 'liquid';
 export const spoonful = 'spoonful';
@@ -52,8 +52,8 @@ export const c = '°C';
 export const potEmptyDrawnHere =
   'The pot is empty. It is drawn here, to scale, as soon as something is in it.';
 export const afterStep = (step: number): string => `After step ${step} in the`;
-export const cmBelowRimStands = (celsius: number, round: number, draggable: boolean): string =>
-  `, cm below the rim${celsius > 30 ? `, as it stands hot at ${round} °C` : ''}${draggable ? '. Drag the copper line to where it should stop, or say the dip: ' : '.'}`;
+export const cmBelowRimStands = (celsius: number, draggable: boolean): string =>
+  `, cm below the rim${celsius > 30 ? `, as it stands hot at ${Math.round(celsius)} °C` : ''}${draggable ? '. Drag the copper line to where it should stop, or say the dip: ' : '.'}`;
 export const setAsideTray = (kilos: string): string => `Set aside on a tray, ${kilos}.`;
 export const beside = (litres: string): string => `Beside it, ${litres} in the`;
 export const stopDipCm = 'Stop at a dip of, cm';
@@ -79,7 +79,7 @@ export const add = 'Add';
 export const useForm = 'Use a form';
 export const whatColumnsShow = 'What the columns show';
 export const standardColumns = 'standard columns';
-export const stepUpper = 'Step';
+export const stepHeading = 'Step';
 
 // loss-table.tsx
 export const whereWeightMoneyWent = 'Where weight and money went';
@@ -92,7 +92,7 @@ export const product = (money: string): string => `in the product, of ${money}`;
 // litre-cost.tsx
 export const oneLitreDrawnHere = 'One litre is drawn here once its cost is whole.';
 export const oneLitre = 'One litre';
-export const oneLitreUpper = 'One litre at';
+export const oneLitreHeading = 'One litre at';
 export const allLayersKnown = 'all layers that are known';
 export const whatLitreShows = 'What the litre shows';
 export const allLayers = 'all layers';
@@ -100,9 +100,9 @@ export const allLayers = 'all layers';
 // opened-packs-list.tsx
 export const partUsedPackPacks = (count: number): string =>
   `${count} part-used ${plural(count, 'pack', 'packs')} left over`;
-export const chargedWhole = (count: number): string => `, ${count} charged whole`;
-export const chargedWholeLower = 'charged whole';
-export const left = (kilos: string, kilos2: string): string => `${kilos} of ${kilos2} left`;
+export const chargedWholeWithCount = (count: number): string => `, ${count} charged whole`;
+export const chargedWhole = 'charged whole';
+export const left = (kilos: string, totalKilos: string): string => `${kilos} of ${totalKilos} left`;
 
 // evidence-list.tsx
 export const whatRestsIngredientIngredients = (count: number, guesses: number): string =>
@@ -112,5 +112,14 @@ export const measured = 'measured';
 export const usable = 'usable';
 export const keeps = 'keeps';
 export const mlKg = 'ml/kg';
-export const ownBrowning = (bare: string): string => `own browning ${bare} %`;
-export const fat = (bare: string): string => `, fat ${bare} %`;
+export const ownBrowning = (percent: string): string => `own browning ${percent} %`;
+export const fat = (percent: string): string => `, fat ${percent} %`;
+export const litres = 'litres';
+export const body = 'body';
+export const saltPercent = 'salt %';
+export const gelatinPercent = 'gelatin %';
+export const fatPercent = 'fat %';
+export const alcoholPercent = 'alcohol %';
+export const filled = (litres: string): string => `filled · ${litres}`;
+export const strained = (litres: string): string => `strained · ${litres}`;
+export const half = (litres: string): string => `half · ${litres}`;

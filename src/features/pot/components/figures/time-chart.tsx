@@ -70,13 +70,13 @@ const optionsFor = (points: readonly Point[], { bare, money, hours }: Formatters
     yaxis: [
       {
         min: 0,
-        title: { text: 'litres', style: { fontWeight: 400, color: 'var(--steel)' } },
+        title: { text: labels.litres, style: { fontWeight: 400, color: 'var(--steel)' } },
         labels: { formatter: (v: number) => bare(v, 1), style: { colors: 'var(--steel)' } },
       },
       {
         opposite: true,
         min: 0,
-        title: { text: labels.perLitreLower, style: { fontWeight: 400, color: 'var(--steel)' } },
+        title: { text: labels.perLitre, style: { fontWeight: 400, color: 'var(--steel)' } },
         labels: { formatter: (v: number) => money(v), style: { colors: 'var(--steel)' } },
       },
     ],

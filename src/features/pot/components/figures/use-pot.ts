@@ -74,7 +74,7 @@ export function shelfFrom(data: PotSheetData): Shelf {
       const p = products.get(id);
       const product = part === undefined ? p?.product : p?.parts.find((x) => x.part === part)?.product;
       return p && product && !p.loops
-        ? fine({ name: part === undefined ? p.name : texts.ofText(part, p.name), product })
+        ? fine({ name: part === undefined ? p.name : texts.partOf(part, p.name), product })
         : refuse('no-product', 'of', p?.trouble ?? texts.recipeNotKitchen);
     },
     // What the book as it was kept last leaves: the batch before this one.
@@ -231,7 +231,7 @@ export function potFor(data: PotSheetData): (draft: Draft) => LivePot {
   };
 }
 
-/** The pot of a sheet as it is in its lines, and anyone who runs others of it: with another line, in another way, in another vessel. */
+/** The pot of a sheet as it is in its lines, and what runs variants of it: with another line, in another way, in another vessel. */
 export function useLivePot(data: PotSheetData, draft: Draft) {
   const run = useMemo(() => potFor(data), [data]);
   const pot = useMemo(() => run(draft), [run, draft]);

@@ -7,7 +7,7 @@ import * as texts from './texts';
 
 const said = (line: SheetLine | undefined): string =>
   line === undefined
-    ? texts.takenOutLower
+    ? texts.takenOut
     : `“${line.text}”${line.off ? texts.switchedOff : ''}${line.note ? texts.noted(line.note) : ''}`;
 
 /** A line that somebody else has changed while it was changed here: both stand, and one is chosen. */

@@ -113,7 +113,7 @@ function CostField({
       {cost.by === 'credit' && (
         <Form.Control
           className="mt-1"
-          aria-label={texts.setValuePerKiloUpper}
+          aria-label={texts.setValuePerKiloHeading}
           value={cost.perKg ?? ''}
           onChange={(event) => onSet(JSON.stringify({ by: 'credit', perKg: event.target.value }))}
         />
@@ -138,7 +138,7 @@ function MatterField({
       ...names.ingredients.map((i) => thing(i.name, { ingredient: i.id })),
       ...names.recipes.filter((r) => r.id !== names.self).map((r) => thing(r.name, { product: r.id })),
       ...(names.parts ?? []).map((p) =>
-        thing(texts.ofText(p.part, names.recipes.find((r) => r.id === p.id)?.name ?? ''), {
+        thing(texts.partOf(p.part, names.recipes.find((r) => r.id === p.id)?.name ?? ''), {
           product: p.id,
           part: p.part,
         }),

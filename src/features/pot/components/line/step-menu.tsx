@@ -55,7 +55,7 @@ export function StepMenu({ index, line, choices, acts, handle, onNote, onOtherWa
           <Item words={texts.lineAbove} act={() => acts.put(id, 'above')} />
           <Item words={texts.duplicateLine} keys={texts.altShift} act={() => acts.twin(id)} />
           <Item words={texts.moveUp} keys={texts.alt} act={() => acts.move(id, -1)} />
-          <Item words={texts.moveDown} keys={texts.altUpper} act={() => acts.move(id, 1)} />
+          <Item words={texts.moveDown} keys={texts.altHeading} act={() => acts.move(id, 1)} />
           <Item
             words={line.off ? texts.switchAgain : texts.switchOff}
             keys={texts.ctrl}

@@ -44,7 +44,7 @@ export const altShift = 'Alt Shift ↓';
 export const moveUp = 'Move up';
 export const alt = 'Alt ↑';
 export const moveDown = 'Move down';
-export const altUpper = 'Alt ↓';
+export const altHeading = 'Alt ↓';
 export const switchAgain = 'Switch it on again';
 export const switchOff = 'Switch it off';
 export const ctrl = 'Ctrl /';
@@ -53,16 +53,16 @@ export const noteCook = 'A note for the cook';
 export const editForm = 'Edit in a form';
 export const anotherWayDoing = 'Another way of doing this';
 export const useEveryVariant = 'Use in every variant';
-export const onlyWhere = (name: string, name2: string): string => `Only where ${name} is ${name2}`;
+export const onlyWhere = (name: string, otherName: string): string => `Only where ${name} is ${otherName}`;
 export const removeStep = (index: number): string => `Remove step ${index}`;
 
 // line-conflict.tsx
-export const takenOutLower = 'taken out';
+export const takenOut = 'taken out';
 export const switchedOff = ', switched off';
 export const noted = (note: string): string => `, noted “${note}”`;
 export const somebodyElse = 'somebody else';
-export const changedHereTheirsYours = (by: string, said: string, said2: string): string =>
-  `Changed here and by ${by}. Theirs: ${said}. Yours: ${said2}.`;
+export const changedHereTheirsYours = (by: string, said: string, otherSaid: string): string =>
+  `Changed here and by ${by}. Theirs: ${said}. Yours: ${otherSaid}.`;
 export const keepMine = 'Keep mine';
 export const takeTheirs = 'Take theirs';
 
@@ -70,14 +70,18 @@ export const takeTheirs = 'Take theirs';
 export const comeUpHeat = 'to come up to heat';
 export const switchedOffStaysHere = 'Switched off: it stays here and is not done.';
 export const notPartVariantUse = 'Not part of the variant in use.';
-export const labour = (hours: string, shared: number, value: number, hours2: string): string =>
-  `${hours} of labour${shared > value ? `, ${hours2} of it setting up and washing up` : ''}`;
-export const meansBatchesOneGives = (kilos: string, name: string, batches: number, kilos2: string): string =>
-  `${kilos} of ${name} means ${batches} batches: one gives ${kilos2}`;
-export const usableBought = (kilos: string, kilos2: string): string =>
-  `usable ${kilos} of ${kilos2} as bought`;
-export const countedTrimmedPiecesSheet = (kilos: string, kilos2: string): string =>
-  `Counted as trimmed pieces, as this sheet was first written: ${kilos} go in. As bought it would be ${kilos2} of ${kilos}.`;
+export const labour = (hours: string, shared: number, value: number, otherHours: string): string =>
+  `${hours} of labour${shared > value ? `, ${otherHours} of it setting up and washing up` : ''}`;
+export const meansBatchesOneGives = (
+  kilos: string,
+  name: string,
+  batches: number,
+  otherKilos: string,
+): string => `${kilos} of ${name} means ${batches} batches: one gives ${otherKilos}`;
+export const usableBought = (kilos: string, totalKilos: string): string =>
+  `usable ${kilos} of ${totalKilos} as bought`;
+export const countedTrimmedPiecesSheet = (kilos: string, otherKilos: string): string =>
+  `Counted as trimmed pieces, as this sheet was first written: ${kilos} go in. As bought it would be ${otherKilos} of ${kilos}.`;
 export const countBought = 'Count as bought';
 
 // step-row.tsx
@@ -90,7 +94,7 @@ export const ourWay = ', our way';
 // ways.tsx
 export const variants = 'Variants';
 export const onlyOurWayLeft = (name: string): string => `Only our way of ${name} is left.`;
-export const ourWayNow = (name: string, name2: string): string => `${name}: ${name2} is our way now.`;
+export const ourWayNow = (name: string, otherName: string): string => `${name}: ${otherName} is our way now.`;
 export const keepOnlyOurOwn = 'Keep only our own way';
 export const ourWayWhatOthers = (name: string): string => `${name}: our way, and what the others would cost`;
 export const hob = 'on the hob';
@@ -109,8 +113,8 @@ export const notSaid = 'not said';
 export const usual = 'as usual';
 export const shareWeight = 'its share by weight';
 export const setValuePerKilo = 'a set value per kilo';
-export const setValuePerKiloUpper = 'Set value per kilo';
-export const ofText = (part: string, name: string): string => `${part} of ${name}`;
+export const setValuePerKiloHeading = 'Set value per kilo';
+export const partOf = (part: string, name: string): string => `${part} of ${name}`;
 export const lastBatch = (name: string): string => `last batch of ${name}`;
 export const stockTrim = (name: string): string => `stock trim of ${name}`;
 

@@ -125,14 +125,14 @@ function Asked({
   return (
     <>
       <Pick
-        label={texts.scaleUpper}
+        label={texts.scaleHeading}
         value={kind}
         options={Object.entries(KINDS).map(([id, { label }]) => [id, label])}
         set={(next) => set({ kind: next as ScaleRequest['kind'], of: '' })}
       />
       {kind === 'what came in' && (
         <Pick
-          label={texts.whatCameUpper}
+          label={texts.whatCameHeading}
           value={of || inputs[0]?.[0]}
           options={inputs}
           set={(next) => set({ of: next })}
@@ -222,7 +222,7 @@ function Found({
     <div role="status">
       <p className="fig-large mb-0">{batches === 1 ? litres(eachMl) : `${batches} × ${litres(eachMl)}`}</p>
       <p className="mb-2">
-        {texts.inTheLower} <b>{of.vessel.name}</b>
+        {texts.inTheVessel} <b>{of.vessel.name}</b>
         {texts.listTimes} <b>{bare(of.factor, 3)}</b>
         {batches > 1 && texts.eachBatch}
       </p>

@@ -21,8 +21,7 @@ export const move = (name: string): string => `Move ${name}`;
 // sheet-head.tsx
 export const peak = (litres: string): string => `of ${litres} at its peak`;
 export const hob = 'on the hob';
-export const portionMlThem = (bare: string, whole: number): string =>
-  `a portion of ${bare} ml, ${whole} of them`;
+export const portionMlThem = (ml: string, whole: number): string => `a portion of ${ml} ml, ${whole} of them`;
 export const perKilo = 'per kilo';
 export const perLitre = 'per litre';
 export const incomplete = 'incomplete';
@@ -57,8 +56,8 @@ export const manyPortions = 'so many portions';
 export const manyCoversDish = 'so many covers of a dish';
 export const whatCame = 'what came in';
 export const sheetSizeNow = 'The sheet has that size now.';
-export const scaleUpper = 'Scale to';
-export const whatCameUpper = 'What came in';
+export const scaleHeading = 'Scale to';
+export const whatCameHeading = 'What came in';
 export const whichDish = 'Of which dish';
 export const howMuch = 'How much';
 export const whichVessel = 'In which vessel';
@@ -71,15 +70,15 @@ export const spent = (money: string, spent: number): string =>
   `, ${money} ${spent > 0 ? 'more' : 'less'} spent`;
 export const multiplyingListWouldGiven = (
   litres: string,
-  litres2: string,
+  otherLitres: string,
   off: number,
   cost: string,
 ): string =>
-  `Multiplying the list would have given ${litres}: ${litres2} too ${off > 0 ? 'much' : 'little'}${cost}.`;
+  `Multiplying the list would have given ${litres}: ${otherLitres} too ${off > 0 ? 'much' : 'little'}${cost}.`;
 export const hobBatches = (batches: number): string => `on the hob${batches > 1 ? ', each batch' : ''}`;
 export const perLitreIngredients = 'per litre, ingredients';
 export const sheetStands = 'as the sheet stands';
-export const inTheLower = 'in the';
+export const inTheVessel = 'in the';
 export const listTimes = ', the list times';
 export const eachBatch = ' for each batch';
 export const sharesLevelsTimesStay =

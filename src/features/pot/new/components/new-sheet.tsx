@@ -33,7 +33,7 @@ const Pasted = ({ form }: { readonly form: UseFormReturn<z.infer<typeof Typed>> 
       as="textarea"
       rows={6}
       isInvalid={form.formState.errors.lines !== undefined}
-      placeholder={texts.n40GButter300}
+      placeholder={texts.example40GButter300}
       {...form.register('lines')}
     />
     <TroubleText says={form.formState.errors.lines?.message} />
@@ -52,7 +52,7 @@ function useNewSheet(page: NewSheetPage) {
       return {
         ok: false,
         path: '',
-        message: `Choose ${vessel ? 'what it stands on' : 'the vessel it is cooked in'}: yours, or a standard one.`,
+        message: vessel ? texts.chooseHob : texts.chooseVessel,
       };
     const answer = await makeSheet({
       name,

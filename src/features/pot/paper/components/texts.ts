@@ -7,7 +7,7 @@ export const printPage = 'Print this page';
 export const backSheet = 'Back to the sheet';
 export const stepDone = (n: number): string => `Step ${n} is done`;
 export const now = (vessel: string): string => `in the ${vessel} now`;
-export const cm = (bare: string): string => `${bare} cm`;
+export const cm = (cm: string): string => `${cm} cm`;
 export const fromRim = (hot: boolean): string => `from the rim${hot ? ', hot' : ''}`;
 export const takes = (hours: string): string => `takes ${hours}`;
 export const dipRead = 'dip read';

@@ -194,7 +194,7 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
   const { day } = useFormatters();
   const [keep, state] = useSave();
   const [back, setBack] = useState(false);
-  const anew = usePageReset();
+  const reset = usePageReset();
   const now = new Map(page.lines.map((l) => [l.id, l.text]));
   const was = new Map(of.lines.map((l) => [l.id, l.text]));
   const title = titleOf(page, of.version, day);
@@ -211,7 +211,7 @@ function Differs({ of, page }: { readonly of: VersionBeside; readonly page: Vers
     ).then((ok) => {
       if (!ok) return;
       setBack(true);
-      anew();
+      reset();
     });
   return (
     <section className="mt-4" aria-label={title}>

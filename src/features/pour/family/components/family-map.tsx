@@ -41,7 +41,7 @@ const LEGIBLE = 0.8;
 /** px: the page is scrolled through a map; a very large one is pushed about in its frame. */
 const [LOWEST, HIGHEST] = [340, 2400];
 
-/** px of one more line in a box: what share of its cost comes from anyone who is looked at. */
+/** px of one more line in a box: what share of its cost comes from the one that is looked at. */
 const ONE_MORE = 18;
 const FILLS: CSSProperties = { width: '100%', height: '100%' };
 const PRESSED = { pointerEvents: 'all' } as const;

@@ -107,7 +107,7 @@ export function FamilyView({ page }: { readonly page: FamilyPage }) {
   );
 }
 
-/** Who has any kin, or is looked at; and who stands alone. */
+/** What is connected to something or is looked at, and what is not connected. */
 function withKin(family: Family, of: string | undefined) {
   const kin = new Set([of, ...family.ties.flatMap((t) => [t.from, t.to])]);
   return {

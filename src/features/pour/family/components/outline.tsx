@@ -12,7 +12,7 @@ interface Known {
   readonly down: ReadonlyMap<string, readonly Tie[]>;
 }
 
-/** The family as a list: anyone who is made from nobody first, under each anyone who is made from her; told in full once, and named wherever else. */
+/** The family as a list: first what is made from nothing else, below each what is made from it. Each is shown in full once and named elsewhere. */
 export function Outline({ family, label }: { readonly family: Family; readonly label: string }) {
   const known = useMemo(
     () => ({ by: new Map(family.relatives.map((r) => [r.id, r])), down: tiesBy(family, 'from') }),

@@ -5,12 +5,12 @@ import { plural } from '@/core/plural';
 // outline.tsx
 export const takes = (takes: string, is: string, last: boolean): string =>
   `, takes ${takes} ${is === 'plate' ? 'per dish' : 'per batch'}${last ? ' of what the last batch left' : ''}`;
-export const cost = (bare: string): string => `, ${bare} % of its cost`;
+export const cost = (percent: string): string => `, ${percent} % of its cost`;
 export const listedAbove = ', listed above';
 
 // family-map.tsx
 export const familyTreeOutlineBelow = 'Family tree; the outline below shows the same';
-export const costFromHere = (bare: string): string => `${bare} % of its cost from here`;
+export const costFromHere = (percent: string): string => `${percent} % of its cost from here`;
 export const showWhatUses = (name: string): string => `Show what uses ${name}`;
 export const hideWhatUses = (name: string): string => `Hide what uses ${name}`;
 
@@ -29,11 +29,11 @@ export const notUsedAnyDish = '. Not used in any dish.';
 export const usualWeekOneEach =
   'A usual week, and one of each dish. Wider lines carry more litres; darker lines carry dearer litres. − hides what is made from a box, + shows it.';
 export const noLongerHere = 'This is no longer here.';
-export const potsDishesTooMany = (all: number): string =>
-  `${all} pots and dishes are too many for one picture: one family at a time.`;
+export const potsDishesTooMany = (sum: number): string =>
+  `${sum} pots and dishes are too many for one picture: one family at a time.`;
 export const moreFamilyNotDrawn = (more: number): string => ` ${more} more of its family are not drawn.`;
-export const usualWeekOneBatch = (batches: number, bare: string, litres: string): string =>
-  `In a usual week ${plural(batches, 'one batch gives', `${bare} batches give`)} ${litres}:`;
+export const usualWeekOneBatch = (batches: number, figure: string, litres: string): string =>
+  `In a usual week ${plural(batches, 'one batch gives', `${figure} batches give`)} ${litres}:`;
 export const into = 'into';
 export const moreThanGivesShort = (litres: string): string =>
   `. That is more than it gives: ${litres} are short.`;

@@ -27,7 +27,7 @@ export function NewMenu({ close }: { readonly close: () => void }) {
   return (
     <SidePanel title={texts.newMenu} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatMenuCalledUpper }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatMenuCalledHeading }} autoFocus />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>
@@ -57,7 +57,7 @@ export function RenameMenu({ id, typed, version, kept, close }: WholeMenu & { re
   return (
     <SidePanel title={texts.rename} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatMenuCalledUpper }} autoFocus />
+        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatMenuCalledHeading }} autoFocus />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>

@@ -131,7 +131,7 @@ function Plates({
           <th scope="col">{live.typed.mixIn === '%' ? texts.sales : texts.sold}</th>
           <th scope="col">{texts.all}</th>
           <th scope="col">{texts.foodCost}</th>
-          <th scope="col">{texts.leaves}</th>
+          <th scope="col">{texts.grossProfitHead}</th>
           <th scope="col">{texts.shareGrossProfit}</th>
           <th scope="col">{texts.effectMenuFoodCost}</th>
           <th scope="col">

@@ -3,7 +3,7 @@
 // menu-forms.tsx
 export const whatMenuCalled = 'What is the menu called?';
 export const newMenu = 'New menu';
-export const whatMenuCalledUpper = 'What the menu is called';
+export const whatMenuCalledHeading = 'What the menu is called';
 export const rename = 'Rename';
 
 // menu-tools.tsx
@@ -24,7 +24,7 @@ export const sales = '% of sales';
 export const sold = 'sold';
 export const all = 'of all';
 export const foodCost = 'food cost';
-export const leaves = 'leaves';
+export const grossProfitHead = 'gross profit';
 export const shareGrossProfit = 'share of gross profit';
 export const effectMenuFoodCost = 'effect on menu food cost, points';
 export const remove = 'Remove';

@@ -3,8 +3,8 @@ import { plural } from '@/core/plural';
 /** What people read in pour/used. */
 
 // used-view.tsx
-export const whereUsed = (name: string): string => `Where ${name} is used`;
-export const whereUsedUpper = 'Where is it used?';
+export const whereUsedNamed = (name: string): string => `Where ${name} is used`;
+export const whereUsed = 'Where is it used?';
 export const ingredientArticleSupplierPot = 'An ingredient, an article, a supplier, a pot or a vessel.';
 export const noLongerHere = 'This is no longer here.';
 export const findWhatUsed = 'Find what is used';
@@ -18,8 +18,8 @@ export const forText = ', for';
 export const endsUpNoDish = 'It ends up in no dish.';
 export const endsUp = (count: number): string =>
   `It ends up in ${plural(count, 'one dish', `${count} dishes`)}.`;
-export const notCountedBecauseCosted = (slice: string): string =>
-  `Not counted, because it is costed from another article now: ${slice}`;
+export const notCountedBecauseCosted = (part: string): string =>
+  `Not counted, because it is costed from another article now: ${part}`;
 export const more = (count: number): string => ` and ${count} more`;
 export const whoTakes = 'Who takes it';
 export const cooked = 'Cooked in it';
@@ -36,3 +36,4 @@ export const costsWeek = 'costs a week';
 export const potOrDish = 'Pot or dish';
 export const oneDish = 'of it in one dish';
 export const dishsCost = 'of the dish’s cost';
+export const dish = 'Dish';

@@ -18,7 +18,7 @@ export function UsedView({ page: { is, id, used, gone } }: { readonly page: Used
   return (
     <>
       <div className="page-head">
-        <h1>{used ? texts.whereUsed(used.name) : texts.whereUsedUpper}</h1>
+        <h1>{used ? texts.whereUsedNamed(used.name) : texts.whereUsed}</h1>
         {used ? (
           <Answer used={used} vessel={is === 'vessel'} />
         ) : (
@@ -195,7 +195,7 @@ function usePlates(): readonly Column<OnPlate>[] {
     (): readonly Column<OnPlate>[] => [
       {
         id: 'name',
-        head: 'Dish',
+        head: texts.dish,
         by: (p) => p.name,
         cell: (p) => (
           <Link prefetch={false} href={`/pour/${p.id}`}>

@@ -56,7 +56,7 @@ export function WhatChangedView({ page }: { readonly page: WhatChangedPage }) {
         <InputGroup className="w-auto flex-nowrap">
           <InputGroup.Text>{texts.pricesTests}</InputGroup.Text>
           <Form.Select
-            aria-label={texts.pricesTestsUpper}
+            aria-label={texts.pricesTestsHeading}
             value={page.known}
             onChange={(event) => go({ known: event.target.value })}
           >

@@ -7,7 +7,7 @@ export const whatEachDishsIngredients =
 export const fromEnd = 'From the end of';
 export const end = 'to the end of';
 export const pricesTests = 'prices and tests';
-export const pricesTestsUpper = 'Prices and tests';
+export const pricesTestsHeading = 'Prices and tests';
 export const correctedSince = 'as corrected since';
 export const knownThen = 'as known then';
 export const noDishesYet = 'There are no dishes yet.';
@@ -17,7 +17,7 @@ export const dishesKnownBothDays = 'of its dishes that are known on both days';
 export const notKnown = 'not known';
 export const closely = (name: string): string => `${name}, closely`;
 export const whichPricesChanged = 'Which prices changed it';
-export const perKilo = (money: string, money2: string): string => `${money} → ${money2} per kilo`;
+export const perKilo = (money: string, moneyAfter: string): string => `${money} → ${moneyAfter} per kilo`;
 export const calculatingCostsBetween = 'Calculating the costs in between …';
 export const whatCost = (name: string, costs: string): string => `What ${name} cost: ${costs}`;
 export const history = 'History';

@@ -40,7 +40,7 @@ const FIRST_WORDS: Readonly<Partial<Record<Kind, string>>> = {
   yield: texts.whichThing,
   line: texts.whichPot,
   portion: texts.whichDish,
-  'menu price': texts.whichDishLower,
+  'menu price': texts.whichDishInline,
   ingredient: texts.insteadWhichIngredient,
   recipe: texts.insteadWhichPot,
 };
@@ -64,7 +64,7 @@ export const AddTrial = memo(function AnotherTrial({ page, add }: Add) {
         value={kind}
         onChange={(e) => setKind(e.target.value as Kind | '')}
       >
-        <option value="">{texts.trySomethingLower}</option>
+        <option value="">{texts.trySomethingInline}</option>
         {KINDS.map(([id, words]) => (
           <option key={id} value={id}>
             {words}

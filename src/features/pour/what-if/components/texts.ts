@@ -19,12 +19,12 @@ export const onePotPlaceAnother = 'one pot in place of another';
 export const whichThing = 'of which thing';
 export const whichPot = 'of which pot';
 export const whichDish = 'in which dish';
-export const whichDishLower = 'of which dish';
+export const whichDishInline = 'of which dish';
 export const insteadWhichIngredient = 'instead of which ingredient';
 export const insteadWhichPot = 'instead of which pot';
 export const trySomething = 'Try something';
 export const whatTry = 'What to try';
-export const trySomethingLower = 'try something …';
+export const trySomethingInline = 'try something …';
 export const whichGroup = 'Which group';
 export const whichSupplier = 'Which supplier';
 export const addWhatIf = 'Add to the what-if';
@@ -35,7 +35,7 @@ export const whatPlace = 'what in its place';
 // tray-forms.tsx
 export const whatWhatIfCalled = 'What is the what-if called?';
 export const newWhatIf = 'New what-if';
-export const whatWhatIfCalledUpper = 'What the what-if is called';
+export const whatWhatIfCalledHeading = 'What the what-if is called';
 export const suchBonesFifthDearer = 'Such as “Bones a fifth dearer”. Everybody in the house sees it.';
 export const rename = 'Rename';
 
@@ -54,13 +54,13 @@ export const whatIfSaved = '✓ what-if saved';
 
 // trial-row.tsx
 export const remove = (title: string): string => `Remove ${title}`;
-export const ofText = (now: string): string => `of ${now}`;
+export const ofWhat = (now: string): string => `of ${now}`;
 export const now = (now: string): string => `now: ${now}`;
 export const trimFree = 'trim is free';
 export const trimSetValue = 'trim at a set value';
 export const sharedWeight = 'shared by weight';
-export const perKiloNowThen = (money: string, money2: string): string =>
-  `${money} per kilo now, ${money2} then`;
+export const perKiloNowThen = (money: string, otherMoney: string): string =>
+  `${money} per kilo now, ${otherMoney} then`;
 export const shareNow = (title: string): string => `${title}, share of now`;
 export const typed = (label: string): string => `${label}, typed`;
 export const cannotTriedFrom = (typed: string, least: number, most: number): string =>
@@ -97,6 +97,7 @@ export const moreSmallerChanges = (count: number): string => `And ${count} more 
 export const wouldNoCostTrim = 'It would have no cost: trim cannot be charged at such a price or yield.';
 export const noneSet = 'none set';
 export const noPrice = 'no price';
-export const over = (bare: string): string => `▲ over ${bare} %`;
+export const over = (percent: string): string => `▲ over ${percent} %`;
 export const newText = ', new';
-export const keeps = (bare: string): string => `keeps ${bare} %`;
+export const keeps = (percent: string): string => `keeps ${percent} %`;
+export const percentMoreOrLess = '% more or less';

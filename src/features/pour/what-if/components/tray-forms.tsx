@@ -28,7 +28,10 @@ export function NewWhatIf({ close }: { readonly close: () => void }) {
   return (
     <SidePanel title={texts.newWhatIf} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatWhatIfCalledUpper }} autoFocus />
+        <FormField
+          {...{ form: keeping.form, name: 'name', label: texts.whatWhatIfCalledHeading }}
+          autoFocus
+        />
         <p className="quiet small-line m-0">{texts.suchBonesFifthDearer}</p>
         <SaveButton of={keeping} />
       </SaveForm>
@@ -60,7 +63,10 @@ export function RenameWhatIf({ tray, live, close }: ApplyWhatIf & { readonly clo
   return (
     <SidePanel title={texts.rename} open close={close}>
       <SaveForm className="stacked" of={keeping}>
-        <FormField {...{ form: keeping.form, name: 'name', label: texts.whatWhatIfCalledUpper }} autoFocus />
+        <FormField
+          {...{ form: keeping.form, name: 'name', label: texts.whatWhatIfCalledHeading }}
+          autoFocus
+        />
         <SaveButton of={keeping} />
       </SaveForm>
     </SidePanel>

@@ -45,7 +45,7 @@ export const TrialRow = memo(function TrialRow({
       </Form.Group>
       {said?.now !== undefined && (
         <div className="quiet small-line">
-          {trial.of === 'group' || trial.of === 'supplier' ? texts.ofText(said.now) : texts.now(said.now)}
+          {trial.of === 'group' || trial.of === 'supplier' ? texts.ofWhat(said.now) : texts.now(said.now)}
         </div>
       )}
       <Tried trial={trial} said={said} page={page} set={(t) => set(i, t)} title={title} />
@@ -144,7 +144,7 @@ function Times({
     <>
       <Slide
         label={title}
-        unit="% more or less"
+        unit={texts.percentMoreOrLess}
         value={(trial.times - 1) * 100}
         range={[-50, 100, 1]}
         limits={[(TIMES.least - 1) * 100, (TIMES.most - 1) * 100]}

@@ -90,7 +90,7 @@ export function LogTable({
     <section aria-label={texts.log}>
       <h2>{texts.log}</h2>
       {batch.mayTell && <NoteIt tell={following.tell} />}
-      {newest.length === 0 && <p className="quiet">{texts.nothingYetUpper}</p>}
+      {newest.length === 0 && <p className="quiet">{texts.nothingYetHeading}</p>}
       <ul className="list-unstyled">
         {newest.map((e) => (
           <li key={e.id} className="told">

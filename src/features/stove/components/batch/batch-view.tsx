@@ -253,7 +253,7 @@ function Question({
           {texts.misread}
         </Button>
         <Button variant="outline-primary" onClick={() => answer('read')}>
-          {texts.rightUpper}
+          {texts.rightHeading}
         </Button>
       </div>
     </section>
@@ -266,7 +266,7 @@ function Section({ batch, figures }: { readonly batch: BatchShown; readonly figu
   if (!batch.vessel || !pot) return null;
   const marks =
     then && then.levelCm < pot.levelCm - 0.2
-      ? [{ name: 'then', levelCm: then.levelCm, words: `then ${litres(then.ml)}` }]
+      ? [{ name: 'then', levelCm: then.levelCm, words: texts.thenLitres(litres(then.ml)) }]
       : [];
   return (
     <figure className="m-0 section">

@@ -30,7 +30,7 @@ export function CurrentLine({
   if (!line) return <FinishBatch batch={batch} following={following} />;
   return (
     <section className="at-hand" aria-label={texts.hand}>
-      <p className="fig-label m-0">{texts.ofText(at + 1, batch.lines.length)}</p>
+      <p className="fig-label m-0">{texts.partOf(at + 1, batch.lines.length)}</p>
       <p className="batch-line m-0">{line.words}</p>
       {figures && left && <TimeLeft figures={figures} left={left} />}
       <LeftAlone until={figures?.leftUntil} zone={batch.zone} />
@@ -80,7 +80,7 @@ function TimeLeft({ figures, left }: { readonly figures: BatchFigures; readonly 
       {band !== undefined && (
         <small>
           {' '}
-          {band} {texts.n810}
+          {band} {texts.eightInTen}
         </small>
       )}
     </p>

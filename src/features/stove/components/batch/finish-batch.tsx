@@ -31,7 +31,7 @@ export function FinishBatch({
   const should = figures?.pot ? bare(figures.pot.servedMl / 1000, 2) : '';
   const text = typed ?? should;
   const l = figureText(text, batch.mark);
-  const wrong = text !== '' && !(l >= 0 && l <= 2000) ? texts.lCannotFrom02000(text) : undefined;
+  const wrong = text !== '' && !(l >= 0 && l <= 2000) ? texts.litresGotOutOfRange(text) : undefined;
   const portions = countOf(counted);
   const ends = (): void =>
     void tell({

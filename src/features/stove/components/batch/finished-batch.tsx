@@ -93,7 +93,7 @@ function Made({ batch: { lines, beside }, end }: { readonly batch: BatchShown; r
 function Took({ end, beside }: { readonly end: BatchResult; readonly beside: BatchShown['beside'] }) {
   const { hours, money } = useFormatters();
   const both = (of: readonly [was: number, should: number] | null | undefined): string =>
-    of ? texts.plannedMoneyMoney2(money(of[0]), money(of[1])) : '';
+    of ? texts.moneyAndPlanned(money(of[0]), money(of[1])) : '';
   return (
     <p className="quiet m-0">
       {texts.hobPlannedEnergyKwh(

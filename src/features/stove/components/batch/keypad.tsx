@@ -9,7 +9,7 @@ import * as texts from './texts';
 
 /** What can be read with figures: how it is asked for, and what it must lie between. */
 const READINGS = {
-  dip: { name: 'Dip', asks: texts.cmBelowRimLower, unit: 'cm', most: 300 },
+  dip: { name: 'Dip', asks: texts.cmBelowRim, unit: 'cm', most: 300 },
   spoon: { name: 'Spoon', asks: texts.cmBelowRimHandle, unit: 'cm', most: 300 },
   litres: { name: 'Litres', asks: texts.jug, unit: 'l', most: 2000 },
   kilos: { name: 'Kilos', asks: texts.withoutPot, unit: 'kg', most: 3000 },
@@ -123,7 +123,7 @@ export function Keypad({
   const { asks, unit, most } = READINGS[kind];
   const value = Number(typed);
   const wrong =
-    typed !== '' && !(value >= 0 && value <= most) ? texts.cannotFrom0(typed, unit, most) : undefined;
+    typed !== '' && !(value >= 0 && value <= most) ? texts.outOfRange(typed, unit, most) : undefined;
   const nothing = value === 0 && (kind === 'litres' || kind === 'kilos');
   // The keys are free for the next figure at once; one that was not taken stands there again.
   const go = (): void => {

@@ -124,8 +124,10 @@ function Ahead({ ahead, clock }: { readonly ahead: OvernightForecast; readonly c
       {pot && (
         <p className="m-0">
           {texts.shouldStand(clock)} <b className="fs-4 fig">{litres(pot.ml)}</b>
-          {ml && ml.high - ml.low > 50 && texts.l810(bare(ml.low / 1000, 1), bare(ml.high / 1000, 1))}
-          {texts.cmBelowRim(pot.dipCm.toFixed(1))}
+          {ml &&
+            ml.high - ml.low > 50 &&
+            texts.litresEightInTen(bare(ml.low / 1000, 1), bare(ml.high / 1000, 1))}
+          {texts.cmBelowRimWithDipCm(pot.dipCm.toFixed(1))}
         </p>
       )}
       {overH > 0.05 && <p className="m-0">{texts.lineWillFinished(hours(overH))}</p>}

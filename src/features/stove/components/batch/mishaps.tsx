@@ -48,7 +48,7 @@ function wrongLeft(
   left: number,
   stood: readonly [l: number, words: string] | undefined,
 ): string | undefined {
-  if (!(left >= 0)) return texts.lCannotFrom0(typed);
+  if (!(left >= 0)) return texts.litresOutOfRange(typed);
   return stood && left > stood[0] ? texts.lMoreThanL(typed, stood[1]) : undefined;
 }
 
@@ -165,7 +165,7 @@ export function SomethingCameIn({
         <Form.Control
           size="lg"
           value={typed}
-          placeholder={problem === 'wrong thing in' ? texts.n200MlCream : texts.n15LFish}
+          placeholder={problem === 'wrong thing in' ? texts.example200MlCream : texts.example15LFish}
           onChange={(event) => setTyped(event.target.value)}
         />
       </Form.Group>

@@ -54,7 +54,7 @@ export function RescuePanel({
   return (
     <SidePanel title={texts.whatWrong} open close={close}>
       <div className="stacked rescue">
-        <div className="d-flex flex-wrap gap-2" role="group" aria-label={texts.whatWrongUpper}>
+        <div className="d-flex flex-wrap gap-2" role="group" aria-label={texts.whatWrongHeading}>
           {all.map((p) => (
             <Button
               key={p}

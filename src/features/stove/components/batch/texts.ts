@@ -26,30 +26,30 @@ export const whatLostTookShare = 'What was lost took its share of everything.';
 export const drawSomeOffBefore =
   'Draw some off before it boils over, and label it: it is this batch’s, and has its share of everything.';
 export const litresStayPot = 'Litres that stay in the pot';
-export const lCannotFrom0 = (typed: string): string => `${typed} l cannot be: from 0 up.`;
+export const litresOutOfRange = (typed: string): string => `${typed} l cannot be: from 0 up.`;
 export const lMoreThanL = (typed: string, stood: string): string =>
   `${typed} l is more than there was: ${stood} l.`;
-export const standsShouldStandMost = (round: number, name: string, round2: number): string =>
-  `It stands at ${round} % of ${name}; it should stand at ${round2} % at most.`;
-export const lDrawnOffGone = (bare: string, drawnOff: boolean, round: number): string =>
-  `${bare} l ${drawnOff ? 'are drawn off' : 'are gone'}, ${round} % of all that went in; salt and body stay as they are.`;
-export const readingsL = (bare: string): string => `By the readings there were ${bare} l.`;
+export const standsShouldStandMost = (percent: number, name: string, otherPercent: number): string =>
+  `It stands at ${percent} % of ${name}; it should stand at ${otherPercent} % at most.`;
+export const lDrawnOffGone = (litres: string, drawnOff: boolean, percent: number): string =>
+  `${litres} l ${drawnOff ? 'are drawn off' : 'are gone'}, ${percent} % of all that went in; salt and body stay as they are.`;
+export const readingsL = (litres: string): string => `By the readings there were ${litres} l.`;
 export const soItIs = 'Save';
 export const whatWentHowMuch = 'What went in, and how much';
 export const whatPotAlreadyHow = 'What was in that pot already, and how much of it';
-export const n200MlCream = '200 ml cream';
-export const n15LFish = '1.5 l fish fumet';
+export const example200MlCream = '200 ml cream';
+export const example15LFish = '1.5 l fish fumet';
 export const becomeSaltBodyWhat = (
   litres: string,
-  litres2: string,
+  otherLitres: string,
   saltPct: string,
-  saltPct2: string,
+  saltPctAfter: string,
   body: string,
-  body2: string,
+  bodyAfter: string,
   cost: null | number,
   money: string,
 ): string =>
-  `${litres} become ${litres2}; salt ${saltPct} → ${saltPct2} %, body ${body} → ${body2}; ${cost === null ? 'what it cost is not known' : `it cost ${money}`}.`;
+  `${litres} become ${otherLitres}; salt ${saltPct} → ${saltPctAfter} %, body ${body} → ${bodyAfter}; ${cost === null ? 'what it cost is not known' : `it cost ${money}`}.`;
 export const itIsIn = 'Save';
 
 // rescue.tsx
@@ -61,7 +61,7 @@ export const tooMuchPot = 'too much for this pot';
 export const strainedIntoWrongPot = 'strained into the wrong pot';
 export const wrongThingWent = 'the wrong thing went in';
 export const whatWrong = 'What is wrong?';
-export const whatWrongUpper = 'What is wrong';
+export const whatWrongHeading = 'What is wrong';
 export const calculating = 'Calculating …';
 export const standsNow = (now: string): string => `It stands at ${now} now.`;
 export const nothingKitchenGets = 'Nothing in the kitchen gets it there.';
@@ -91,8 +91,9 @@ export const stands = 'As it stands';
 export const kitchensRuleDoesNot =
   'This kitchen’s rule does not allow this overnight: turn it down, or take it off the heat and cool it.';
 export const shouldStand = (clock: string): string => `At ${clock} it should stand at`;
-export const l810 = (bare: string, bare2: string): string => ` (${bare} to ${bare2} l, 8 in 10)`;
-export const cmBelowRim = (dipCm: string): string => `, ${dipCm} cm below the rim.`;
+export const litresEightInTen = (figure: string, toLitres: string): string =>
+  ` (${figure} to ${toLitres} l, 8 in 10)`;
+export const cmBelowRimWithDipCm = (dipCm: string): string => `, ${dipCm} cm below the rim.`;
 export const lineWillFinished = (hours: string): string => `Its line will have been finished for ${hours}.`;
 export const whatWillStickOut = 'What is in it will stick out of the liquid: it browns there, then burns.';
 export const withText = 'With';
@@ -103,7 +104,7 @@ export const waterPouredNowWill =
 export const heatOff = 'Heat off';
 
 // finish-batch.tsx
-export const lCannotFrom02000 = (text: string): string => `${text} l cannot be: from 0 to 2000.`;
+export const litresGotOutOfRange = (text: string): string => `${text} l cannot be: from 0 to 2000.`;
 export const hand = 'At hand';
 export const allStepsDoneHow = 'All steps done. How much is there?';
 export const litresMadeJugScale = 'Litres made, by jug, scale or dip';
@@ -113,15 +114,15 @@ export const finishBatch = 'Finish batch';
 export const portionsCannotWholeOnes = (said: string, mostPortions: number): string =>
   `${said} portions cannot be: whole ones, from 1 to ${mostPortions}.`;
 export const portionsServedIfCounted = 'Portions served, if counted';
-export const plannedSizeMl = (floor: number, bare: string): string =>
-  `At the planned size: ${floor} of ${bare} ml`;
+export const plannedSizeMl = (figure: number, ml: string): string =>
+  `At the planned size: ${figure} of ${ml} ml`;
 export const thatIs = '; that is';
-export const mlEach = (bare: string): string => `${bare} ml each`;
+export const mlEach = (ml: string): string => `${ml} ml each`;
 export const countedRight = ': was it counted right?';
 
 // current-line.tsx
-export const ofText = (at: number, count: number): string => `${at} of ${count}`;
-export const n810 = '(8 in 10)';
+export const partOf = (at: number, count: number): string => `${at} of ${count}`;
+export const eightInTen = '(8 in 10)';
 export const done = 'Done';
 export const then = 'then';
 export const lastStepFinishBatch = 'last step: finish batch';
@@ -141,7 +142,7 @@ export const whoSaw = 'Who saw it';
 export const by = (name: string): string => `by ${name}`;
 export const labour = 'Labour';
 export const usualLabour = 'usual labour';
-export const minLabour = (m: number): string => `${m} min labour`;
+export const minLabour = (minutes: number): string => `${minutes} min labour`;
 
 // batch-tables.tsx
 export const steps = 'Steps';
@@ -150,11 +151,11 @@ export const note = 'A note';
 export const noteNextShift = 'a note for the next shift';
 export const saveNote = 'Save note';
 export const log = 'Log';
-export const nothingYetUpper = 'Nothing yet.';
+export const nothingYetHeading = 'Nothing yet.';
 export const undo = 'Undo';
 
 // keypad.tsx
-export const cmBelowRimLower = 'cm below the rim';
+export const cmBelowRim = 'cm below the rim';
 export const cmBelowRimHandle = 'cm below the rim, by its handle';
 export const jug = 'by the jug';
 export const withoutPot = 'without the pot';
@@ -164,7 +165,7 @@ export const probe = 'by the probe';
 export const readings = 'Readings';
 export const deleteLastDigit = 'Delete the last digit';
 export const typedFar = 'Typed so far';
-export const cannotFrom0 = (typed: string, unit: string, most: number): string =>
+export const outOfRange = (typed: string, unit: string, most: number): string =>
   `${typed} ${unit} cannot be: from 0 to ${most}.`;
 export const reading = 'A reading';
 export const saveReading = 'Save reading';
@@ -186,11 +187,11 @@ export const finishedResultCalculatedWhen = 'Finished. The result is calculated 
 export const finishedOneStepsCould =
   'Finished. One of its steps could not be calculated, so there is no result.';
 export const howEnded = 'How it ended';
-export const l = (bare: string): string => `${bare} l`;
+export const l = (litres: string): string => `${litres} l`;
 export const planned = 'as planned';
-export const lThanPlanned = (bare: string, got: number, should: number): string =>
-  `${bare} l ${got < should ? 'less' : 'more'} than planned`;
-export const thinLWater = (bare: string): string => `thin, by ${bare} l of water`;
+export const lThanPlanned = (litres: string, got: number, should: number): string =>
+  `${litres} l ${got < should ? 'less' : 'more'} than planned`;
+export const thinLWater = (litres: string): string => `thin, by ${litres} l of water`;
 export const perLitre = 'per litre';
 export const fullStrength = ' at full strength';
 export const plannedMoney = (money: string): string => `; planned ${money}`;
@@ -199,17 +200,18 @@ export const totalDifference = 'total difference';
 export const costNotKnownPrice = 'Cost not known: a price is missing.';
 export const whereDifferenceLitresComes = 'Where the difference in litres comes from:';
 export const betweenLastReadingLitres = 'between the last reading and the litres at the end';
-export const plannedMoneyMoney2 = (money: string, money2: string): string => `, ${money} (planned ${money2})`;
+export const moneyAndPlanned = (money: string, plannedMoney: string): string =>
+  `, ${money} (planned ${plannedMoney})`;
 export const hobPlannedEnergyKwh = (
   hours: string,
-  hours2: string,
+  plannedHours: string,
   kWh: string,
   both: string,
-  hours3: string,
-  hours4: string,
-  both2: string,
+  otherHours: string,
+  plannedHoursToo: string,
+  otherBoth: string,
 ): string =>
-  `On the hob ${hours}, planned ${hours2}: energy ${kWh} kWh${both}. Labour ${hours3}, planned ${hours4}${both2}. Neither is in the cost per litre above.`;
+  `On the hob ${hours}, planned ${plannedHours}: energy ${kWh} kWh${both}. Labour ${otherHours}, planned ${plannedHoursToo}${otherBoth}. Neither is in the cost per litre above.`;
 
 // batch-view.tsx
 export const howCooled = 'How it cooled';
@@ -223,15 +225,16 @@ export const sheet = 'its sheet';
 export const sheetArchived = ' · its sheet has been archived';
 export const deleteBatchStartedMistake = 'Delete batch (started by mistake)';
 export const readingNotPossible = 'This reading is not possible';
-export const roseCanMostLevel = (litres: string, why: string, litres2: string): string =>
-  `is ${litres}. ${why === 'rose' ? `There can be at most ${litres2}: a level does not rise by itself. What was it?` : `There must be at least ${litres2}: this burner cannot boil away more. What was it?`}`;
+export const roseCanMostLevel = (litres: string, why: string, limitLitres: string): string =>
+  `is ${litres}. ${why === 'rose' ? `There can be at most ${limitLitres}: a level does not rise by itself. What was it?` : `There must be at least ${limitLitres}: this burner cannot boil away more. What was it?`}`;
 export const toppedUpWater = 'Topped up with water';
 export const drawnOffSpilledOr = 'Drawn off, spilled or boiled over';
 export const misread = 'Misread';
-export const rightUpper = 'It is right';
+export const rightHeading = 'It is right';
 export const forecastSaltGelatinBody = (
   saltPct: string,
   gelatinPct: string,
   body: string,
-  round: number,
-): string => `Forecast. Salt ${saltPct} %, gelatin ${gelatinPct} %, body ${body}, ${round} °C.`;
+  celsius: number,
+): string => `Forecast. Salt ${saltPct} %, gelatin ${gelatinPct} %, body ${body}, ${celsius} °C.`;
+export const thenLitres = (litres: string): string => `then ${litres}`;

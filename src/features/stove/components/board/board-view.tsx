@@ -92,7 +92,7 @@ function CardCooks({
     <>
       <span className="fig-large">{left ? leftWords(left, hours) : line ? texts.needsYou : texts.ended}</span>
       <span className="small-line">
-        {band !== undefined && texts.n810(band)}
+        {band !== undefined && texts.eightInTen(band)}
         {line ?? texts.allLinesDone}
       </span>
     </>

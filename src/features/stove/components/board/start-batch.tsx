@@ -39,7 +39,7 @@ export function StartBatch({
       <div className="stacked">
         <Combo<ComboOption>
           label={texts.whichSheet}
-          placeholder={texts.whichSheetLower}
+          placeholder={texts.whichSheetInline}
           chosen={sheet}
           choose={(chosen) => setSheet(page.sheets.find((s) => s.id === chosen?.id))}
           find={look}

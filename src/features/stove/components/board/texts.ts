@@ -5,18 +5,18 @@ import { plural } from '@/core/plural';
 // start-batch.tsx
 export const startBatch = 'Start a batch';
 export const whichSheet = 'Which sheet';
-export const whichSheetLower = 'which sheet';
+export const whichSheetInline = 'which sheet';
 export const holds = (name: string, holds: string): string => `${name}, holds ${holds}`;
 export const whichVessel = 'In which vessel';
 export const whichHob = 'On which hob';
 export const sinceWhen = 'Since when';
 export const start = 'Start';
 export const litresMade = 'Litres to be made';
-export const sheetMakesLEvery = (ofValue: string): string =>
-  `The sheet makes ${ofValue} l; every amount scales with it.`;
+export const sheetMakesLEvery = (litres: string): string =>
+  `The sheet makes ${litres} l; every amount scales with it.`;
 export const serverDoesNotAnswer = 'The server does not answer: type the kilos.';
 export const cameKg = (name: string): string => `${name} that came in, kg`;
-export const sheet = (bare: string): string => `${bare} on the sheet`;
+export const sheet = (figure: string): string => `${figure} on the sheet`;
 export const useScale = 'Use scale';
 
 // alarm-panel.tsx
@@ -48,9 +48,9 @@ export const batches = 'Batches on';
 export const on = (on: number): string => `${on} ${plural(on, 'batch', 'batches')} on`;
 export const needsYou = 'needs you';
 export const ended = 'to be ended';
-export const n810 = (band: string): string => `${band} (8 in 10) · `;
+export const eightInTen = (band: string): string => `${band} (8 in 10) · `;
 export const allLinesDone = 'all lines done';
-export const c = (round: number): string => `${round} °C`;
+export const c = (celsius: number): string => `${celsius} °C`;
 export const coolsC = (toC: number, by: undefined | string): string => `cools: ${toC} °C by ${by}`;
 export const cools = 'cools';
 export const pastLimitHouse = ', past a limit of this house';

@@ -40,11 +40,11 @@ export function CoolingNow({
         {texts.heatOffSince(clockIn(batch.zone, new Date(cooling.offAt)), hours(since))}
       </p>
       <p className="batch-left m-0">
-        {texts.c(Math.round(now.middle))}
+        {texts.cWithCelsius(Math.round(now.middle))}
         <small>
           {cooling.reads.length === 0
             ? texts.potsUsuallyCoolPut
-            : texts.readingsC810(Math.round(now.low), Math.round(now.high))}
+            : texts.celsiusEightInTen(Math.round(now.low), Math.round(now.high))}
         </small>
       </p>
       {limits.length === 0 && (
@@ -95,7 +95,7 @@ function Limit({
   if (read !== undefined)
     return (
       <p className="m-0">
-        <b>{texts.cToC(toC)}</b> {texts.read(by, clock(read))}
+        <b>{texts.cToC(toC)}</b> {texts.readWithBy(by, clock(read))}
       </p>
     );
   const left = (h: number): string => hours(Math.max(0, h - cooling.since));

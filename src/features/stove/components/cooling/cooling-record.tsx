@@ -97,9 +97,9 @@ function Reads({ cooling, clock, by }: Kept & { readonly by: ReadonlyMap<string,
             <tr>
               <th scope="col">{texts.at}</th>
               <th scope="col">{texts.after}</th>
-              <th scope="col">{texts.cLower}</th>
+              <th scope="col">{texts.c}</th>
               <th scope="col" className="left">
-                {texts.readLower}
+                {texts.read}
               </th>
             </tr>
           </thead>

@@ -6,10 +6,10 @@ export const howCools = (words: string): string => `How it cools: ${words || 'no
 // cooling-now.tsx
 export const cooling = 'Cooling';
 export const heatOffSince = (clockIn: string, hours: string): string => `heat off since ${clockIn}, ${hours}`;
-export const c = (round: number): string => `${round} °C`;
+export const cWithCelsius = (celsius: number): string => `${celsius} °C`;
 export const potsUsuallyCoolPut = 'as pots usually cool: put a probe in, and read it';
-export const readingsC810 = (round: number, round2: number): string =>
-  `by the readings; ${round} to ${round2} °C (8 in 10)`;
+export const celsiusEightInTen = (figure: number, toCelsius: number): string =>
+  `by the readings; ${figure} to ${toCelsius} °C (8 in 10)`;
 export const kitchenNoCoolingLimit = 'This kitchen has no cooling limit yet.';
 export const managerSetsHere = 'A manager sets it here.';
 export const whatPeopleUsuallyDo =
@@ -23,20 +23,20 @@ export const cPastLimitHouse = (
 ): string =>
   `${toC} °C by ${by}: past the limit of this house${readAt === undefined ? ', and not measured there' : `, measured there only at ${readAt}`}. ${planDecides}`;
 export const cToC = (toC: number): string => `${toC} °C`;
-export const read = (by: string, clock: string): string => `by ${by}: read there at ${clock}.`;
+export const readWithBy = (by: string, clock: string): string => `by ${by}: read there at ${clock}.`;
 export const by = 'by';
-export const inText = (left: string, high: number, left2: string, left3: string): string =>
-  `in ${left}${high < Infinity ? `, ${left2} to ${left3} (8 in 10)` : ''}`;
+export const inText = (left: string, high: number, otherLeft: string, toLeft: string): string =>
+  `in ${left}${high < Infinity ? `, ${otherLeft} to ${toLeft} (8 in 10)` : ''}`;
 export const willNotGetWhere = 'it will not get there where it is';
 export const tooLate = '; too late';
-export const tooLate10 = (round: number): string => `; too late in ${round} of 10`;
+export const tooLate10 = (figure: number): string => `; too late in ${figure} of 10`;
 export const whatAroundHardlyColder = '; what is around it is hardly colder';
 export const whereCools = 'Where it cools';
 export const cmDeepMoved = (to: string, depthCm: number): string =>
   `In the ${to}, ${depthCm} cm deep. Moved?`;
 export const whereDoesCool = 'Where does it cool?';
 export const howDeep = 'How deep it is';
-export const cmDeep = (d: number): string => `${d} cm deep`;
+export const cmDeep = (cm: number): string => `${cm} cm deep`;
 export const reheating = 'Reheating';
 export const heldHot = 'Held hot';
 export const reheatingReheatedHeldHot = (is: string, hours: string): string =>
@@ -66,5 +66,5 @@ export const readings = 'Readings';
 export const nothingYet = 'Nothing yet.';
 export const at = 'at';
 export const after = 'after';
-export const cLower = '°C';
-export const readLower = 'read by';
+export const c = '°C';
+export const read = 'read by';

@@ -104,7 +104,7 @@ function CameFrozen({ onDrained }: { readonly onDrained: (drained: string) => vo
       <input
         className="typed"
         aria-label={texts.thawedDrainedWeighs}
-        placeholder={texts.n18Kg}
+        placeholder={texts.example18Kg}
         value={drained}
         onChange={(event) => setDrained(event.target.value)}
         onBlur={done}

@@ -35,10 +35,10 @@ export function SavedTest({ page }: { readonly page: TestPage }) {
         <p className="lead-line">
           {texts.finished} {day(test.on)}
           {page.by ? texts.by(page.by) : ''}, {test.season}
-          {delivery ? texts.ofText(said(delivery.words)) : ''}. {test.note ? `“${test.note}”` : ''}
+          {delivery ? texts.ofWhat(said(delivery.words)) : ''}. {test.note ? `“${test.note}”` : ''}
         </p>
         {test.leftOut && <p className="warning">{texts.leftOut(test.leftOut.why)}</p>}
-        <p className="fig fs-5 my-3">{texts.startWeight(kilos(weighed.live.start.g ?? 0))}</p>
+        <p className="fig fs-5 my-3">{texts.startWeightWithKilos(kilos(weighed.live.start.g ?? 0))}</p>
         {!isDrained(test.kind) && <WeighBar typed={typed} live={weighed.live} products={page.products} />}
         <SheetTable>
           <tbody>

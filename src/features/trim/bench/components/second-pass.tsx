@@ -63,7 +63,7 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
     </label>
   );
   return (
-    <section className="mt-3 pt-2 border-top" aria-label={texts.secondPassUpper}>
+    <section className="mt-3 pt-2 border-top" aria-label={texts.secondPassHeading}>
       <h2>{texts.secondPassWaste}</h2>
       <None
         act={() => {
@@ -87,7 +87,7 @@ export function SecondPass({ typed, live, worth, troubleAt, scale, change, keep 
           trouble: troubleAt('second.parts'),
           as: withUsable,
         })}
-        <Said label={texts.labour} placeholder={texts.n10Min} {...field('time')} />
+        <Said label={texts.labour} placeholder={texts.example10Min} {...field('time')} />
       </Stack>
       <Worth worth={worth} />
     </section>

@@ -24,10 +24,10 @@ export function StartWeight(props: Props) {
   return (
     <Stack direction="horizontal" gap={4} className="flex-wrap align-items-end my-3">
       <div>
-        <span className="fig-label">{drained ? texts.raw : texts.startWeightUpper}</span>
+        <span className="fig-label">{drained ? texts.raw : texts.startWeight}</span>
         <WeightField
           large
-          label={drained ? texts.rawWeight : texts.startWeightUpper}
+          label={drained ? texts.rawWeight : texts.startWeight}
           field="start"
           value={typed.start}
           live={live}

@@ -32,7 +32,7 @@ export function TestHead({
         <WhatIsTested typed={typed} change={change} />
       </Stack>
       <Stack direction="horizontal" gap={3} className="flex-wrap mt-2">
-        <span className="quiet">{texts.ofTextLower}</span>
+        <span className="quiet">{texts.ofText}</span>
         <Combo
           label={texts.delivery}
           placeholder={texts.noDeliveryParticular}
@@ -43,7 +43,7 @@ export function TestHead({
         />
         <span className="quiet">{texts.season}</span>
         <Form.Select
-          aria-label={texts.seasonUpper}
+          aria-label={texts.seasonHeading}
           className="w-auto"
           value={typed.season}
           onChange={(event) => {

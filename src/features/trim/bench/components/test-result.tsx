@@ -28,7 +28,7 @@ export function TestResult({ page, weighed }: { readonly page: TestPage; readonl
         <Stack direction="horizontal" gap={4} className="align-items-end mb-2">
           <div>
             <span className="fig-large">{bare(test.usable * 100, 1)} %</span>
-            <span className="fig-label">{texts.usableLower}</span>
+            <span className="fig-label">{texts.usableInline}</span>
           </div>
           <div>
             <span className="fig-large hot">{bare(usablePerKg)}</span>

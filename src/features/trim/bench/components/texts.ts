@@ -4,14 +4,14 @@ import { plural } from '@/core/plural';
 
 // use-scale.ts
 export const scaleDidNotSettle = 'The scale did not settle: use what it shows, or type the weight.';
-export const gMinute = (abs: number): string => `${abs} g a minute`;
+export const gMinute = (grams: number): string => `${grams} g a minute`;
 export const moreThanScaleCan = 'That is more than the scale can weigh: weigh it in two parts.';
 export const scaleDriftsSomethingTouching = (speed: string): string =>
   `The scale drifts by ${speed}: is something touching it?`;
-export const scaleSwingsGWill = (round: number): string =>
-  `The scale swings by ${round} g and will not settle.`;
-export const scaleShowsGTare = (round: number): string =>
-  `The scale shows ${round} g: tare it before something is put on it.`;
+export const scaleSwingsGWill = (grams: number): string =>
+  `The scale swings by ${grams} g and will not settle.`;
+export const scaleShowsGTare = (grams: number): string =>
+  `The scale shows ${grams} g: tare it before something is put on it.`;
 export const nothingScalePutThen = 'There is nothing on the scale: put it on, then take the weight.';
 export const typeWeightIntoField = 'type the weight into the field';
 export const kitchenNoScaleType = 'This kitchen has no scale: type the weight.';
@@ -25,7 +25,7 @@ export const usableKiloWhoPays = (currencySign: string): string =>
   `${currencySign} a usable kilo, by who pays for what came off`;
 export const kitchenCosts = 'as this kitchen costs it';
 export const cannot = 'cannot be';
-export const trim = (bare: string): string => `trim ${bare}`;
+export const trim = (figure: string): string => `trim ${figure}`;
 export const noPotTakesWhat =
   'No pot takes what comes off: it carries no money away, so all three cost the same.';
 
@@ -69,29 +69,29 @@ export const keepMine = 'Keep mine';
 export const takeTheirs = 'Take theirs';
 
 // weight-field.tsx
-export const n52Kg = '5.2 kg';
+export const example52Kg = '5.2 kg';
 export const stopWaiting = (label: string): string => `Stop waiting for ${label}`;
-export const useScale = (label: string): string => `Use scale for ${label}`;
+export const useScaleOf = (label: string): string => `Use scale for ${label}`;
 export const settling = 'settling …';
-export const useScaleUpper = 'Use scale';
+export const useScale = 'Use scale';
 export const useShown = (written: string): string => `Use ${written} as shown`;
 
 // second-pass.tsx
 export const secondPass = 'second pass';
-export const secondPassUpper = 'A second pass';
+export const secondPassHeading = 'A second pass';
 export const secondPassWaste = 'Second pass of the waste';
 export const withThe = 'with the';
 export const millPress = 'mill, press';
 export const whatWentThroughAgain = 'What went through again';
 export const usable = 'usable of it';
 export const usableSecondPass = 'Usable of the second pass';
-export const n10Min = '10 min';
+export const example10Min = '10 min';
 export const noSecondPass = 'No second pass';
 export const secondPassLabel = (label: string): string => `Second pass: ${label}`;
 export const moreKilos = (kilos: string): string => `${kilos} more`;
 export const whichWouldCostBuy = (money: string): string => `, which would cost ${money} to buy.`;
-export const takesLabourPerKilo = (money: string, money2: string): string =>
-  `It takes ${money} of labour, ${money2} per kilo:`;
+export const takesLabourPerKilo = (money: string, otherMoney: string): string =>
+  `It takes ${money} of labour, ${otherMoney} per kilo:`;
 export const pays = 'it pays';
 export const doesNotPay = 'it does not pay';
 export const paysWhileHourLabour = (money: string): string =>
@@ -106,13 +106,13 @@ export const rawWeightGivenUp = 'of the raw weight was given up in wilting';
 export const butterClearFat = 'of the butter is clear fat';
 export const mlKeptBackRaw = 'ml kept back by a raw kilo, left to drain';
 export const mlKeptBackRawKiloPressed = 'ml kept back by a raw kilo, pressed';
-export const usableLower = 'usable';
+export const usableInline = 'usable';
 export const usableKilo = (currencySign: string): string => `${currencySign} a usable kilo`;
 export const useNow = 'In use now';
 export const useUntilNow = 'In use until now';
 export const estimate = 'an estimate';
 export const measured = 'measured';
-export const boughtPerKilo = (bare: string): string => `Bought at ${bare} per kilo.`;
+export const boughtPerKilo = (figure: string): string => `Bought at ${figure} per kilo.`;
 export const resultAppearsSoonWeights = 'The result appears as soon as the weights add up.';
 export const weighThenWeighEach =
   'Weigh in, then weigh each part as it comes off: what a usable kilo costs stands here at once.';
@@ -123,7 +123,7 @@ export const lostSecondPass = 'lost in the second pass';
 export const enterStartWeightFirst = 'Enter the start weight first.';
 export const unaccounted = (kilos: string): string => `unaccounted for ${kilos}`;
 export const wentKilosWords = (kilos: string, words: string): string => `${kilos} went in: ${words}`;
-export const noStartWeightYetUpper = 'No start weight yet.';
+export const noStartWeightYetHeading = 'No start weight yet.';
 export const unaccountedWhatWent = (kilos: string, pct: string): string =>
   `${kilos} unaccounted for, ${pct} of what went in`;
 export const moreThanWent = (kilos: string): string => `${kilos} more than went in`;
@@ -131,9 +131,9 @@ export const moreThanWent = (kilos: string): string => `${kilos} more than went 
 // saved-test.tsx
 export const finished = 'Finished';
 export const by = (by: string): string => ` by ${by}`;
-export const ofText = (said: string): string => `, of ${said}`;
+export const ofWhat = (said: string): string => `, of ${said}`;
 export const leftOut = (why: string): string => `Left out: ${why}`;
-export const startWeight = (kilos: string): string => `${kilos} start weight`;
+export const startWeightWithKilos = (kilos: string): string => `${kilos} start weight`;
 export const secondPassHow = (how: string): string => `The second pass, with the ${how}`;
 export const whatTestSays = 'What this test says';
 
@@ -151,15 +151,15 @@ export const addPart = 'Add part';
 export const thawDrip = 'thaw drip';
 export const cameFrozenThawedDrained = 'Came frozen? Thawed and drained it weighs';
 export const thawedDrainedWeighs = 'Thawed and drained it weighs';
-export const n18Kg = '1.8 kg';
-export const partWhat = (i: number): string => `Part ${i}, what it is`;
+export const example18Kg = '1.8 kg';
+export const partWhat = (number: number): string => `Part ${number}, what it is`;
 export const peelRoots = 'peel, roots …';
-export const partWeight = (i: number): string => `Part ${i}, weight`;
-export const removePart = (i: number): string => `Remove part ${i}`;
+export const partWeight = (number: number): string => `Part ${number}, weight`;
+export const removePart = (number: number): string => `Remove part ${number}`;
 export const removed = (name: string, fateWords: string, amount: string): string =>
   `${name || fateWords}, ${amount}, removed.`;
-export const partWhatBecomes = (i: number): string => `Part ${i}, what becomes of it`;
-export const partProduct = (i: number): string => `Part ${i}, product`;
+export const partWhatBecomes = (number: number): string => `Part ${number}, what becomes of it`;
+export const partProduct = (number: number): string => `Part ${number}, product`;
 export const whichProduct = 'which product?';
 export const newOne = 'a new one …';
 export const whatBecomes = 'What becomes of it';
@@ -169,11 +169,11 @@ export const all = '% of it all';
 export const removeLine = 'Remove line';
 
 // test-head.tsx
-export const ofTextLower = 'of';
+export const ofText = 'of';
 export const delivery = 'Delivery';
 export const noDeliveryParticular = 'no delivery in particular';
 export const season = 'season';
-export const seasonUpper = 'Season';
+export const seasonHeading = 'Season';
 export const whatTested = 'What is tested';
 
 // test-side.tsx
@@ -186,7 +186,7 @@ export const everyWeightSaved = '✓ every weight saved';
 
 // start-weight.tsx
 export const raw = 'Raw';
-export const startWeightUpper = 'Start weight';
+export const startWeight = 'Start weight';
 export const rawWeight = 'Raw weight';
 export const wentIntoWaterIf = 'went into the water, if browned';
 export const weightWentIntoWater = 'Weight that went into the water';

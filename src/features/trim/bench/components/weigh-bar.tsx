@@ -95,7 +95,7 @@ export function WeighBar({
       </div>
       <p className={`small-line text-end mt-1${open < -start * 0.01 ? ' trouble' : ''}`} role="status">
         {start <= 0
-          ? texts.noStartWeightYetUpper
+          ? texts.noStartWeightYetHeading
           : open >= 0
             ? texts.unaccountedWhatWent(kilos(open), pct(open))
             : texts.moreThanWent(kilos(-open))}

@@ -46,7 +46,7 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
         aria-invalid={wrong ? true : undefined}
         aria-describedby={wrong ? id : undefined}
         autoComplete="off"
-        placeholder={large ? texts.n52Kg : ''}
+        placeholder={large ? texts.example52Kg : ''}
         value={taking?.reading && taking.g !== undefined ? written(taking.g) : value}
         readOnly={taking?.reading}
         onChange={(event) => onTyped(event.target.value)}
@@ -60,11 +60,11 @@ export function WeightField({ label, field, value, live, trouble, scale, large, 
           variant="plain"
           size="sm"
 
-          aria-label={taking?.reading ? texts.stopWaiting(label) : texts.useScale(label)}
+          aria-label={taking?.reading ? texts.stopWaiting(label) : texts.useScaleOf(label)}
           onClick={() => (taking?.reading ? scale.give() : void scale.take(field, use))}
         >
           <Scale size={17} aria-hidden="true" />
-          {taking?.reading ? texts.settling : texts.useScaleUpper}
+          {taking?.reading ? texts.settling : texts.useScale}
         </Button>
       )}
       {understood && !taking && <span className="typed-understood small-line quiet ms-1">{understood}</span>}

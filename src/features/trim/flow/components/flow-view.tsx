@@ -206,7 +206,7 @@ function AskLine({ ask, page }: { readonly ask: Flow['asks'][number]; readonly p
               saveBatches({ id: ask.recipe, seen: seen ?? page.recipeVersions[ask.recipe] ?? 1, typed }),
             )
           }
-          unit="a week"
+          unit={texts.aWeek}
         />
       </span>
       <TroubleText id={`batches-${ask.recipe}`} as="div" says={state.message} both={state.both} />

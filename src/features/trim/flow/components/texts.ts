@@ -10,7 +10,7 @@ export const fourWeeksWhatHad = 'in four weeks, at what it had cost; trim no pot
 export const whatWasted = 'What was wasted';
 export const what = 'What was it?';
 export const whichPart = 'Which part of it';
-export const stockTrimLower = 'its stock trim';
+export const stockTrim = 'its stock trim';
 export const bought = 'as bought';
 export const amountWasted = 'Amount wasted';
 export const howMuch800G = 'How much? 800 g';
@@ -19,8 +19,8 @@ export const nothingFourWeeks = 'Nothing in four weeks.';
 
 // flow-view.tsx
 export const whereTrimGoes = 'Where trim goes';
-export const whatComesOffFrom = (day: string, day2: string): string =>
-  `What comes off from ${day} to ${day2}`;
+export const whatComesOffFrom = (day: string, toDay: string): string =>
+  `What comes off from ${day} to ${toDay}`;
 export const week = ', a week of it';
 export const againstWhatPotsAsk = ', against what the pots ask for.';
 export const whichWeek = 'Which week';
@@ -49,13 +49,13 @@ export const costCountsTakenCounting = (
   counted: number,
   pct: number,
   money: string,
-  money2: string,
-  money3: string,
+  otherMoney: string,
+  totalMoney: string,
 ): string =>
-  `Its cost counts as taken by ${counted} %. Counting ${pct} %, ${money} a week returns to the usable part: ${money2} a usable kilo instead of ${money3}.`;
+  `Its cost counts as taken by ${counted} %. Counting ${pct} %, ${money} a week returns to the usable part: ${otherMoney} a usable kilo instead of ${totalMoney}.`;
 export const use = (pct: number): string => `Use ${pct} %`;
-export const costReturnsUsablePart = (bare: string): string =>
-  `${bare} % of its cost returns to the usable part.`;
+export const costReturnsUsablePart = (percent: string): string =>
+  `${percent} % of its cost returns to the usable part.`;
 export const countAllTaken = 'Count all of it as taken';
 export const freeNothingLost = 'It is free, so nothing of it is lost with it.';
 export const whatComesOff = 'What comes off';
@@ -63,3 +63,5 @@ export const comesOffAskedWeek = 'comes off / asked for, a week';
 export const whoAsks = 'who asks';
 export const whatMeans = 'what it means';
 export const why = 'Why?';
+export const aWeek = 'a week';
+export const reason = 'Reason';

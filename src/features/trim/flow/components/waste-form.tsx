@@ -82,7 +82,7 @@ function WasteForm() {
         {...form.register('part')}
         {...(whole ? { value: 'whole' } : {})}
       >
-        <option value={'stock trim'}>{texts.stockTrimLower}</option>
+        <option value={'stock trim'}>{texts.stockTrim}</option>
         <option value="whole">{texts.bought}</option>
       </Form.Select>
       <FormField
@@ -90,7 +90,7 @@ function WasteForm() {
         placeholder={texts.howMuch800G}
       />
       <FormField
-        {...{ form, name: 'reason', label: 'Reason', hideLabel: true }}
+        {...{ form, name: 'reason', label: texts.reason, hideLabel: true }}
         placeholder={texts.why}
         list="reasons"
       />

@@ -26,7 +26,7 @@ export function SchoolsView({ page }: { readonly page: SchoolsPage }) {
     <>
       <Stack direction="horizontal" gap={3} className="page-head">
         <div>
-          <h1>{texts.howTrimCostedUpper}</h1>
+          <h1>{texts.howTrimCostedHeading}</h1>
           <p className="lead-line">{texts.sameKitchenSamePrices}</p>
         </div>
       </Stack>

@@ -42,7 +42,7 @@ export const staysWithOwnValue = 'keeps its own set value';
 export const cannot = 'cannot be';
 
 // schools-view.tsx
-export const howTrimCostedUpper = 'How trim is costed';
+export const howTrimCostedHeading = 'How trim is costed';
 export const sameKitchenSamePrices =
   'The same kitchen, the same prices, three ways to share them. Choose one and stay with it: trim that is free on one sheet and charged on another makes both wrong.';
 export const noDishesYetShow = 'There are no dishes yet to show it on.';
@@ -50,5 +50,5 @@ export const dishCosts = (currencySign: string): string => `A dish costs, in ${c
 export const apart = 'apart by';
 export const dish = (name: string): string => `Dish ${name}`;
 export const incomplete = 'incomplete';
-export const over = (bare: string): string => `over ${bare}`;
+export const over = (figure: string): string => `over ${figure}`;
 export const foodCost = 'food cost';

@@ -47,7 +47,7 @@ export function TestsTable({ page }: { readonly page: TaughtPage }) {
             {texts.whatTheySaid}
           </th>
           <th scope="col" className="left">
-            {texts.ofText}
+            {texts.ofWord}
           </th>
           <th scope="col" className="left">
             {texts.counts}
@@ -173,7 +173,7 @@ function WhyOut({
         onChange={(event) => setWhy(event.target.value)}
       />
       <Button type="submit" variant="plain" size="sm">
-        {texts.leaveOutUpper}
+        {texts.leaveOutHeading}
       </Button>
     </form>
   );

@@ -8,7 +8,7 @@ export const season = 'season';
 export const learnFromTestsWhich = 'Learn from tests of which season';
 export const allSeasons = 'of all seasons';
 export const seasonNow = 'of the season it is now';
-export const only = (s: string): string => `of ${s} only`;
+export const only = (what: string): string => `of ${what} only`;
 export const supplier = 'supplier';
 export const learnFromTestsWhichSupplier = 'Learn from tests of which supplier';
 export const allSuppliers = 'of all suppliers';
@@ -17,17 +17,17 @@ export const onlyName = (name: string): string => `of ${name} only`;
 // tests-table.tsx
 export const ownTests = 'Own tests';
 export const whatTheySaid = 'what they said';
-export const ofText = 'of';
+export const ofWord = 'of';
 export const counts = 'counts';
 export const farFromWhatOthers = 'far from what the others say';
 export const leftOut = 'left out:';
 export const countAgain = 'count it again';
 export const no = (not: string): string => `no: ${not}`;
-export const fades = (round: number): string => `by ${round} %, it fades`;
+export const fades = (percent: number): string => `by ${percent} %, it fades`;
 export const leaveTestOut = (day: string): string => `Leave the test of ${day} out`;
 export const leaveOut = 'leave out';
 export const whyDoesNotCount = 'Why it does not count';
-export const leaveOutUpper = 'Leave out';
+export const leaveOutHeading = 'Leave out';
 
 // trim-method-form.tsx
 export const howTrimCosted = 'How trim is costed';
@@ -67,11 +67,11 @@ export const wouldChange = 'would change';
 export const useFromToday = 'Use from today';
 export const waitsUntilManagerAccepts = 'It waits until a manager accepts it.';
 export const untilThenNothingChanges = 'Until then nothing changes.';
-export const likely = (bare: string, unit: string, bare2: string, bare3: string): string =>
-  `${bare} ${unit}, likely ${bare2} to ${bare3}`;
+export const likely = (figure: string, unit: string, otherFigure: string, toFigure: string): string =>
+  `${figure} ${unit}, likely ${otherFigure} to ${toFigure}`;
 export const noTestCounts = 'no test counts';
 export const valuesUsed = 'Values used';
-export const instead = (bare: string): string => ` instead of ${bare}`;
+export const instead = (figure: string): string => ` instead of ${figure}`;
 export const why = 'why?';
 export const shareOfTrim = '% of it, see ';
 export const whereTrimGoes = 'where trim goes';
