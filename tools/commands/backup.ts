@@ -2,7 +2,9 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { migrate, newestSchema } from '@/db/migrate';
-import { firstKitchen } from '@/db/kitchen/read-kitchen';
+import { readKitchenText } from '@/core/kitchen-file';
+import { mistakeWords } from '@/core/trouble';
+import { firstKitchen, readKitchenFrom } from '@/db/kitchen/read-kitchen';
 import { openPool } from '@/db/sql';
 import { backUp, checkBackup, makeBackup, readInto } from '../backup/backup';
 import { checkedUrl } from '../instance';
@@ -101,18 +103,35 @@ const asked = (args: readonly string[], command: string): { named: string; over:
 export async function restore(args: readonly string[]): Promise<number> {
   const { named, over } = asked(args, 'restore');
   const file = from(named);
-  const head = await checkBackup(file);
+  const checked = await checkBackup(file);
   await inPlace({
     command: 'restore',
     named,
     over,
     into: async (url) => {
-      await readInto(url, file);
+      await readInto(url, file, checked);
       await migrate(url);
+      await mustBeKitchen(url, checked.kitchenId, named);
     },
   });
-  say(`Restored ${head.kitchen} as of ${head.at}.`);
+  say(`Restored ${checked.kitchen} as of ${checked.at}. Everyone signs in again.`);
   return 0;
+}
+
+/** @throws Stop where what was restored is not a kitchen that Half Pot could have written */
+async function mustBeKitchen(url: string, kitchenId: string, named: string): Promise<void> {
+  const pool = openPool(url);
+  try {
+    const { file } = await readKitchenFrom(pool, kitchenId);
+    const read = readKitchenText(JSON.stringify(file));
+    if (read.ok) return;
+    const [first] = read.mistakes;
+    throw new Stop(
+      `${named} does not hold a whole kitchen: ${first ? mistakeWords(first) : 'it cannot be read'} Nothing was put in place.`,
+    );
+  } finally {
+    await pool.end();
+  }
 }
 
 /** `halfpot import FILE [--over]`: a kitchen file as the kept kitchen, with its history where it has one. */

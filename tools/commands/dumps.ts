@@ -20,8 +20,8 @@ const DAY = '2026-03-14';
  */
 export async function dumps(): Promise<number> {
   const step = String(newestSchema()).padStart(3, '0');
-  const to = (kind: string): string => path.join(ROOT, 'tests/dumps', `${step}.${kind}.gz`);
-  if (fs.existsSync(to('sql')))
+  const to = (kind: 'rows' | 'json'): string => path.join(ROOT, 'tests/dumps', `${step}.${kind}.gz`);
+  if (fs.existsSync(to('rows')))
     throw new Stop(`Step ${step} has left its database already: remove it if the step has not landed yet.`);
   const place = placeOf('pictures');
   takePlace(place, 'dumps');
@@ -35,7 +35,7 @@ export async function dumps(): Promise<number> {
     const kitchen = await firstKitchen(pool);
     const { file } = await readKitchenFrom(pool, kitchen?.id ?? '');
     await pool.end();
-    fs.copyFileSync(made.file, to('sql'));
+    fs.copyFileSync(made.file, to('rows'));
     fs.writeFileSync(to('json'), gzipSync(JSON.stringify(file)));
     own.drop('halfpot_dumps');
     say(`Left the demo at step ${step} in tests/dumps.`);

@@ -168,7 +168,7 @@ class Run {
         seed: this.#seed,
         env: {
           ...process.env,
-          HALFPOT_TEST_SERVER: own.url('halfpot_test'),
+          HALFPOT_TEST_SERVER: own.maker('halfpot'),
           HALFPOT_TEST_TEMPLATES: templates,
         },
         log: path.join(this.#place.folder, 'unit.log'),

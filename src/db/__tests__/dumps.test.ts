@@ -1,6 +1,7 @@
 import fs from 'node:fs';
+import os from 'node:os';
 import path from 'node:path';
-import { gunzipSync } from 'node:zlib';
+import { gunzipSync, gzipSync } from 'node:zlib';
 import { freshDatabase } from '../../../tests/helpers/test-database';
 import { readInto } from '../../../tools/backup/backup';
 import { costFile } from '../../core/costing';
@@ -13,10 +14,19 @@ import { openPool } from '../sql';
 
 const FOLDER = 'tests/dumps';
 /** Steps of which a filled database was left when they landed, each with the kitchen file that its own program wrote of it. */
-const STEPS = fs
-  .readdirSync(FOLDER)
-  .flatMap((file) => /^(\d{3})\.sql\.gz$/.exec(file)?.[1] ?? [])
-  .sort();
+const LEFT = new Map(
+  fs
+    .readdirSync(FOLDER)
+    .flatMap((file) => {
+      const step = /^(\d{3})\.(?:sql|rows)\.gz$/.exec(file)?.[1];
+      return step === undefined ? [] : [[step, file] as const];
+    })
+    .sort(),
+);
+const STEPS = [...LEFT.keys()];
+
+const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-dumps-'));
+afterAll(() => fs.rmSync(folder, { recursive: true }));
 
 /** The day all of them were filled for. */
 const DAY = '2026-03-14';
@@ -36,7 +46,7 @@ test.each(TRIED)(
   async (step) => {
     const { url, drop } = await freshDatabase();
     try {
-      await readInto(url, path.join(FOLDER, `${step}.sql.gz`));
+      await readInto(url, backupOf(step));
       expect(await migrate(url)).toHaveLength(newestSchema() - Number(step));
       const pool = openPool(url);
       const kitchen = await firstKitchen(pool);
@@ -56,6 +66,23 @@ test.each(TRIED)(
     }
   },
 );
+
+/** The backup left at a step. The oldest are plain dumps, from before a backup said what it is of. */
+function backupOf(step: string): string {
+  const file = path.join(FOLDER, LEFT.get(step) ?? '');
+  const text = gunzipSync(fs.readFileSync(file)).toString();
+  if (!text.startsWith('/*')) return file;
+  const head = {
+    format: 'half-pot-backup',
+    version: 1,
+    at: `${DAY}T12:00:00.000Z`,
+    kitchen: '',
+    schema: Number(step),
+  };
+  const named = path.join(folder, path.basename(file));
+  fs.writeFileSync(named, gzipSync(`-- half-pot-backup ${JSON.stringify(head)}\n${text}`));
+  return named;
+}
 
 /** Lines were given ids of their own when they came to have any: in the database by one hand, out of the file by another. */
 const withoutIds = (file: KitchenFile): unknown => ({

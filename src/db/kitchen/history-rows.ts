@@ -19,14 +19,15 @@ const OF_THE_MACHINE = new Set([
 /** What nobody may carry away. */
 const SECRET = new Set(['person.password_hash', 'person.pin_hash']);
 
-interface Column {
+/** A column that is written, with its type as the database names it. */
+export interface Column {
   readonly table: string;
   readonly name: string;
   readonly type: string;
 }
 
-/** Every column that is written, by table: those that are worked out from others are worked out again. */
-async function columnsOf(sql: Sql): Promise<ReadonlyMap<string, readonly Column[]>> {
+/** Every column that is written, by table. Generated columns are left out: the database fills them in itself. */
+export async function writtenColumns(sql: Sql): Promise<ReadonlyMap<string, readonly Column[]>> {
   const rows = await many(
     sql,
     z.object({ table: z.string(), name: z.string(), type: z.string(), extra: z.string() }),
@@ -34,10 +35,21 @@ async function columnsOf(sql: Sql): Promise<ReadonlyMap<string, readonly Column[
   );
   const found = new Map<string, Column[]>();
   for (const { extra, ...c } of rows) {
-    if (OF_THE_MACHINE.has(c.table) || SECRET.has(`${c.table}.${c.name}`) || /GENERATED/i.test(extra))
-      continue;
+    if (/GENERATED/i.test(extra)) continue;
     found.set(c.table, [...(found.get(c.table) ?? []), c]);
   }
+  return found;
+}
+
+/** The columns that a kitchen takes along with its history. */
+async function columnsOf(sql: Sql): Promise<ReadonlyMap<string, readonly Column[]>> {
+  const found = new Map<string, readonly Column[]>();
+  for (const [table, columns] of await writtenColumns(sql))
+    if (!OF_THE_MACHINE.has(table))
+      found.set(
+        table,
+        columns.filter((c) => !SECRET.has(`${table}.${c.name}`)),
+      );
   return found;
 }
 
@@ -52,18 +64,21 @@ const carried = ({ name, type }: Column): string =>
       ? `REPLACE(TO_BASE64(\`${name}\`), '\\n', '') AS \`${name}\``
       : `CAST(\`${name}\` AS CHAR) AS \`${name}\``;
 
+/** The rows of one kitchen in a table, written so that they can travel. Its one hole takes the kitchen's id. */
+export const selectRows = (table: string, columns: readonly Column[]): string =>
+  `SELECT ${columns.map(carried).join(', ')} FROM \`${table}\` WHERE ${ownerColumn(table)} = ? ORDER BY 1, 2, 3`;
+
+/** The column that says whose row it is. */
+export const ownerColumn = (table: string): 'id' | 'kitchen_id' =>
+  table === 'kitchen' ? 'id' : 'kitchen_id';
+
 const Row = z.record(z.string(), z.union([z.string(), z.number(), z.null()]));
 
 /** Everything that is written of a kitchen and of how it came to stand so, table by table, without anybody's secrets. */
 export async function readTables(sql: Sql, kitchenId: string, schema: number): Promise<History> {
   const tables: Record<string, z.infer<typeof Row>[]> = {};
   for (const [table, columns] of await columnsOf(sql)) {
-    const rows = await many(
-      sql,
-      Row,
-      `SELECT ${columns.map(carried).join(', ')} FROM \`${table}\` WHERE ${table === 'kitchen' ? 'id' : 'kitchen_id'} = ? ORDER BY 1, 2, 3`,
-      [kitchenId],
-    );
+    const rows = await many(sql, Row, selectRows(table, columns), [kitchenId]);
     if (rows.length > 0) tables[table] = rows;
   }
   return { schema, tables };
@@ -99,18 +114,20 @@ export async function loadRows(
           throw new HistoryError(
             `Its history has ${table}${odd ? `.${odd}` : ''}, which Half Pot did not have at step ${schema}.`,
           );
-        const own = table === 'kitchen' ? 'id' : 'kitchen_id';
         for (const row of rows) {
-          if (row[own] !== kitchenId) throw new HistoryError(`Its history has ${table} of another kitchen.`);
+          if (row[ownerColumn(table)] !== kitchenId)
+            throw new HistoryError(`Its history has ${table} of another kitchen.`);
           if (Object.keys(row).length !== names.length || !names.every((n) => n in row))
             throw new HistoryError(`Not every ${table} in its history says the same things: it is damaged.`);
         }
-        await writeRows(
-          sql,
-          table,
-          columns.filter((c) => names.includes(c.name)),
-          rows,
-        );
+        const written = columns.filter((c) => names.includes(c.name));
+        for (let i = 0; i < rows.length; i += AT_ONCE)
+          await writeRows(
+            sql,
+            table,
+            written,
+            rows.slice(i, i + AT_ONCE).map((row) => written.map((c) => row[c.name] ?? null)),
+          );
       }
     });
   } finally {
@@ -118,19 +135,17 @@ export async function loadRows(
   }
 }
 
-async function writeRows(
+/** Writes rows that came from `selectRows`, with one statement and bound values. */
+export async function writeRows(
   sql: Sql,
   table: string,
   columns: readonly Column[],
-  rows: readonly z.infer<typeof Row>[],
+  rows: readonly (readonly (string | number | null)[])[],
 ): Promise<void> {
   const one = `(${columns.map((c) => (BINARY.test(c.type) ? 'FROM_BASE64(?)' : '?')).join(',')})`;
-  for (let i = 0; i < rows.length; i += AT_ONCE) {
-    const part = rows.slice(i, i + AT_ONCE);
-    await run(
-      sql,
-      `INSERT INTO \`${table}\` (${columns.map((c) => `\`${c.name}\``).join(',')}) VALUES ${part.map(() => one).join(',')}`,
-      part.flatMap((row) => columns.map((c) => row[c.name] ?? null)),
-    );
-  }
+  await run(
+    sql,
+    `INSERT INTO \`${table}\` (${columns.map((c) => `\`${c.name}\``).join(',')}) VALUES ${rows.map(() => one).join(',')}`,
+    rows.flat(),
+  );
 }
