@@ -4,6 +4,8 @@ import { many, maybeOne, run, type Sql } from './sql';
 
 export interface Change {
   readonly kitchenId: string;
+  /** The number of the write it was done with. */
+  readonly seq: number;
   readonly personId: string;
   readonly at: Date;
   /** Such as `price`, `yield`, `recipe`, `plate`. */
@@ -21,10 +23,11 @@ export interface Change {
 export async function recordChange(sql: Sql, c: Change): Promise<void> {
   await run(
     sql,
-    'INSERT INTO change_record (kitchen_id, id, at, person_id, what, subject_id, before_value, after_value, undoes, act) VALUES (?,?,?,?,?,?,?,?,?,?)',
+    'INSERT INTO change_record (kitchen_id, id, seq, at, person_id, what, subject_id, before_value, after_value, undoes, act) VALUES (?,?,?,?,?,?,?,?,?,?,?)',
     [
       c.kitchenId,
       newId(),
+      c.seq,
       c.at,
       c.personId,
       c.what,
@@ -61,7 +64,7 @@ export const lastChange = (
         before: parsed(r.before_value),
         after: parsed(r.after_value),
       })),
-    'SELECT id, at, what, CAST(before_value AS CHAR) AS before_value, CAST(after_value AS CHAR) AS after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY id DESC LIMIT 1',
+    'SELECT id, at, what, CAST(before_value AS CHAR) AS before_value, CAST(after_value AS CHAR) AS after_value FROM change_record WHERE kitchen_id = ? AND subject_id = ? AND what IN (?, ?) ORDER BY seq DESC, id DESC LIMIT 1',
     [kitchenId, subjectId, ...what],
   );
 
@@ -107,6 +110,9 @@ const Row = z
 const SELECT =
   'SELECT c.id, c.at, c.person_id AS person, p.name AS byName, c.what, c.subject_id AS subject, CAST(c.before_value AS CHAR) AS before_value, CAST(c.after_value AS CHAR) AS after_value, c.undoes, c.act FROM change_record c LEFT JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ?';
 
+/** Where a change stands in the order of all: by the number of its write, and within that by its id. Takes the kitchen and the id. */
+const PLACE = '(SELECT u.seq, u.id FROM change_record u WHERE u.kitchen_id = ? AND u.id = ?)';
+
 interface Which {
   /** Of one thing only. */
   readonly subject?: string | undefined;
@@ -133,10 +139,10 @@ export function changesIn(
     values.push(by);
   }
   if (until !== undefined) {
-    and.push(' AND c.id < ?');
-    values.push(until);
+    and.push(` AND (c.seq, c.id) < ${PLACE}`);
+    values.push(kitchenId, until);
   }
-  return many(sql, Row, `${SELECT}${and.join('')} ORDER BY c.id DESC LIMIT ${Math.trunc(most)}`, [
+  return many(sql, Row, `${SELECT}${and.join('')} ORDER BY c.seq DESC, c.id DESC LIMIT ${Math.trunc(most)}`, [
     kitchenId,
     ...values,
   ]);
@@ -148,12 +154,12 @@ export async function actOf(sql: Sql, kitchenId: string, id: string): Promise<Ch
   if (!one) return [];
   // What was written down before acts were is told by its instant and its person.
   return one.act === null
-    ? many(sql, Row, `${SELECT} AND c.act IS NULL AND c.at = ? AND c.person_id <=> ? ORDER BY c.id`, [
+    ? many(sql, Row, `${SELECT} AND c.act IS NULL AND c.at = ? AND c.person_id <=> ? ORDER BY c.seq, c.id`, [
         kitchenId,
         one.at,
         one.by,
       ])
-    : many(sql, Row, `${SELECT} AND c.act = ? ORDER BY c.id`, [kitchenId, one.act]);
+    : many(sql, Row, `${SELECT} AND c.act = ? ORDER BY c.seq, c.id`, [kitchenId, one.act]);
 }
 
 /** What was written down of some things after a change, the oldest first. */
@@ -168,8 +174,8 @@ export const laterThan = (
     : many(
         sql,
         Row,
-        `${SELECT} AND c.id > ? AND c.subject_id IN (${subjects.map(() => '?').join(',')}) ORDER BY c.id`,
-        [kitchenId, id, ...subjects],
+        `${SELECT} AND (c.seq, c.id) > ${PLACE} AND c.subject_id IN (${subjects.map(() => '?').join(',')}) ORDER BY c.seq, c.id`,
+        [kitchenId, kitchenId, id, ...subjects],
       );
 
 /** Which of some changes have been taken back, by which change. */
@@ -182,7 +188,7 @@ export async function undoneBy(
   const rows = await many(
     sql,
     z.object({ id: z.string(), undoes: z.string() }),
-    `SELECT id, undoes FROM change_record WHERE kitchen_id = ? AND undoes IN (${ids.map(() => '?').join(',')}) ORDER BY id`,
+    `SELECT id, undoes FROM change_record WHERE kitchen_id = ? AND undoes IN (${ids.map(() => '?').join(',')}) ORDER BY seq, id`,
     [kitchenId, ...ids],
   );
   return new Map(rows.map((r) => [r.undoes, r.id]));
@@ -198,7 +204,7 @@ export const lastChangedBy = async (
     await maybeOne(
       sql,
       z.object({ name: z.string() }),
-      'SELECT p.name FROM change_record c JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ? AND c.subject_id = ? ORDER BY c.at DESC, c.id DESC LIMIT 1',
+      'SELECT p.name FROM change_record c JOIN person p ON p.kitchen_id = c.kitchen_id AND p.id = c.person_id WHERE c.kitchen_id = ? AND c.subject_id = ? ORDER BY c.seq DESC, c.id DESC LIMIT 1',
       [kitchenId, subjectId],
     )
   )?.name;
@@ -213,7 +219,7 @@ export const firstChangesFrom = (
   many(
     sql,
     Row,
-    `${SELECT} AND c.id IN (SELECT MIN(f.id) FROM change_record f WHERE f.kitchen_id = ? AND f.at >= ? AND f.what IN (${kinds.map(() => '?').join(',')}) GROUP BY f.what, f.subject_id) ORDER BY c.id`,
+    `${SELECT} AND c.id IN (SELECT id FROM (SELECT f.id, ROW_NUMBER() OVER (PARTITION BY f.what, f.subject_id ORDER BY f.seq, f.id) AS n FROM change_record f WHERE f.kitchen_id = ? AND f.at >= ? AND f.what IN (${kinds.map(() => '?').join(',')})) o WHERE n = 1) ORDER BY c.seq, c.id`,
     [kitchenId, kitchenId, from, ...kinds],
   );
 
@@ -228,6 +234,6 @@ export const changesBetween = (
   many(
     sql,
     Row,
-    `${SELECT} AND c.at >= ? AND c.at < ? AND c.what IN (${kinds.map(() => '?').join(',')}) ORDER BY c.id LIMIT 2000`,
+    `${SELECT} AND c.at >= ? AND c.at < ? AND c.what IN (${kinds.map(() => '?').join(',')}) ORDER BY c.seq, c.id LIMIT 2000`,
     [kitchenId, from, until, ...kinds],
   );

@@ -29,6 +29,8 @@ export interface ChangedIds {
   readonly articles: readonly string[];
   readonly recipes: readonly string[];
   readonly plates: readonly string[];
+  /** Vessels, hobs, measures, and the kitchen itself for its settings. */
+  readonly house: readonly string[];
 }
 
 /** Revisions that are remembered: who has read an older one reads the kitchen whole. */
@@ -65,6 +67,7 @@ export async function changedIdsSince(
     articles: ids('article'),
     recipes: ids('recipe'),
     plates: ids('plate'),
+    house: ids('house'),
   };
 }
 
@@ -72,12 +75,15 @@ export async function changedIdsSince(
 export async function bumpRevision(sql: Sql, kitchenId: string): Promise<void> {
   await run(sql, 'UPDATE kitchen SET revision = revision + 1, mark = ? WHERE id = ?', [newId(), kitchenId]);
   await keepMark(sql, kitchenId);
-  await run(
-    sql,
-    'DELETE m FROM kitchen_moved m JOIN kitchen k ON k.id = m.kitchen_id WHERE m.kitchen_id = ? AND m.revision + ? < k.revision',
-    [kitchenId, REMEMBERED],
-  );
 }
+
+/** Forgets what the oldest revisions have changed: now and then, and in no write's transaction. */
+export const forgetRevisions = (sql: Sql, kitchenId: string): Promise<number> =>
+  run(
+    sql,
+    'DELETE FROM kitchen_moved WHERE kitchen_id = ? AND revision + ? < (SELECT revision FROM kitchen WHERE id = ?)',
+    [kitchenId, REMEMBERED, kitchenId],
+  );
 
 const keepMark = (sql: Sql, kitchenId: string): Promise<number> =>
   run(

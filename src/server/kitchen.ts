@@ -2,7 +2,7 @@ import 'server-only';
 import { processSingleton } from './process-singleton';
 import * as own from './kitchens';
 
-export type { AsOf, CostedKitchen, PricedKitchen, Progress, StandingKitchen } from './kitchens';
+export type { AsOf, CostedKitchen, Freshness, PricedKitchen, Progress, StandingKitchen } from './kitchens';
 
 /** Kitchens as they stand and as they are costed: one memory of them, and one costing at a time, for pages and writes alike. */
 export const {

@@ -44,6 +44,8 @@ export interface PricedKitchen {
 /** What was made of a kitchen, and where the kitchen stood when it was asked for. */
 interface Made<T> {
   stood: RevisionMark;
+  /** Whether it is being read already; until then it will read what stands later than now. */
+  begun: boolean;
   readonly made: Promise<T>;
 }
 
@@ -62,20 +64,33 @@ const lastWorkings = keeping<Workings>();
 const reads = keeping<KitchenRead>();
 const pasts = keeping<{ readonly stood: RevisionMark; readonly past: ReadPast }>();
 
+/** Where what is held may stand, for whom it is good enough. */
+export interface Freshness {
+  /** Revisions that it may lie behind: for a write that asks again, when it writes, whether what it rests on has changed since. */
+  readonly behind: number;
+}
+const UP_TO_DATE: Freshness = { behind: 0 };
+
 /**
- * What is held under a key while the kitchen stands where it stood; else made again out of it. Anyone who asks meanwhile waits for
- * the same; a failure is handed to nobody who asks next.
+ * What is held under a key while the kitchen stands where it stood, or not much further; else made again out of it. Anyone who asks
+ * meanwhile waits for the same; a failure is handed to nobody who asks next.
  */
 function upToDate<T extends { readonly stood: RevisionMark }>(
   kept: LRUCache<string, Made<T>>,
   key: string,
   stood: RevisionMark,
+  { behind }: Freshness,
   make: (before: T | undefined) => Promise<T>,
 ): Promise<T> {
   const before = kept.get(key);
-  if (before && isSameRevision(before.stood, stood)) return before.made;
-  const made = Promise.resolve(before?.made.catch(() => undefined)).then(make);
-  const entry: Made<T> = { stood, made };
+  if (before && (isSameRevision(before.stood, stood) || !before.begun)) return before.made;
+  const behindBy = before && stood.revision - before.stood.revision;
+  if (before && behindBy !== undefined && behindBy > 0 && behindBy <= behind) return before.made;
+  const made = Promise.resolve(before?.made.catch(() => undefined)).then((was) => {
+    entry.begun = true;
+    return make(was);
+  });
+  const entry: Made<T> = { stood, begun: false, made };
   kept.set(key, entry);
   made.then(
     (found) => (entry.stood = found.stood),
@@ -99,9 +114,13 @@ async function nowAt(kitchenId: string, asOf?: AsOf) {
  * A kitchen costed for a day, today unless told. Of what has moved since it was last costed only that is read, and only what
  * depends on it is worked out again (`costingKitchen`), others being answered meanwhile.
  */
-export async function costedKitchen(kitchenId: string, asOf?: AsOf): Promise<CostedKitchen> {
+export async function costedKitchen(
+  kitchenId: string,
+  asOf?: AsOf,
+  fresh = UP_TO_DATE,
+): Promise<CostedKitchen> {
   const { stood, at, key } = await nowAt(kitchenId, asOf);
-  return upToDate(costed, key, stood, async (before) => {
+  return upToDate(costed, key, stood, fresh, async (before) => {
     const { read, history } = await readFor(kitchenId, at);
     const last = lastWorkings.get(kitchenId);
     const begun = last?.matter.day === at.day ? last : (before?.costing.workings ?? last);
@@ -175,9 +194,9 @@ export async function costedWith(
 }
 
 /** What stands in a kitchen now, other spellings followed. */
-export async function standingKitchen(kitchenId: string): Promise<StandingKitchen> {
+export async function standingKitchen(kitchenId: string, fresh = UP_TO_DATE): Promise<StandingKitchen> {
   const { stood } = await nowAt(kitchenId);
-  return upToDate(standing, kitchenId, stood, async () => {
+  return upToDate(standing, kitchenId, stood, fresh, async () => {
     const read = await withMutex(`read ${kitchenId}`, () =>
       inSnapshot(database(), (sql) => readNow(sql, kitchenId)),
     );
@@ -186,9 +205,13 @@ export async function standingKitchen(kitchenId: string): Promise<StandingKitche
 }
 
 /** Only what ingredients cost on a day, today unless told: no pot is run for it. */
-export async function pricedKitchen(kitchenId: string, asOf?: AsOf): Promise<PricedKitchen> {
+export async function pricedKitchen(
+  kitchenId: string,
+  asOf?: AsOf,
+  fresh = UP_TO_DATE,
+): Promise<PricedKitchen> {
   const { stood, at, key } = await nowAt(kitchenId, asOf);
-  return upToDate(priced, key, stood, async (before) => {
+  return upToDate(priced, key, stood, fresh, async (before) => {
     const { read, history } = await readFor(kitchenId, at);
     const past = historyMerged(read.state, history);
     const { supplies, kept } = await runInSlices(

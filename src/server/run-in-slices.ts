@@ -4,6 +4,11 @@ import type { Work } from '@/core/work';
 /** ms of work after which others get their turn. */
 const AT_MOST_MS = 10;
 
+let last: Promise<void> = Promise.resolve();
+
+/** The next part's turn: of all long work one part is done between two rounds of answers, however many there are. */
+const nextPart = (): Promise<void> => (last = last.then(() => others()));
+
 /**
  * Does long work while others are answered between its parts.
  * @param partDone told after each part
@@ -16,6 +21,6 @@ export async function runInSlices<T>(work: Work<T>, partDone?: () => void): Prom
       if (next.done) return next.value;
       partDone?.();
     } while (performance.now() < until);
-    await others();
+    await nextPart();
   }
 }

@@ -86,7 +86,7 @@ export async function kitchenAtWork(more: readonly AnyDeclared[] = []): Promise<
       return many(
         pool,
         z.object({ what: z.string(), before: text, after: text }),
-        'SELECT what, CAST(before_value AS CHAR) AS `before`, CAST(after_value AS CHAR) AS `after` FROM change_record WHERE kitchen_id = ? AND subject_id = ? ORDER BY at, id',
+        'SELECT what, CAST(before_value AS CHAR) AS `before`, CAST(after_value AS CHAR) AS `after` FROM change_record WHERE kitchen_id = ? AND subject_id = ? ORDER BY seq, id',
         [kitchenId, subject],
       );
     },

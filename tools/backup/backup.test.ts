@@ -107,9 +107,31 @@ test('a file that unpacks to more than a backup can be is refused with the limit
   await expect(read({ line: 2_000_000 })).rejects.toThrow('has a line of more than 2 MB');
 });
 
+let lines: string[];
+let empty: Awaited<ReturnType<typeof freshDatabase>>;
+
+const written = (changed: readonly string[]): string => {
+  const at = path.join(folder, 'changed.rows.gz');
+  fs.writeFileSync(at, gzipSync(`${changed.join('\n')}\n`));
+  return at;
+};
+/** The first row of a table, changed. */
+const withRow = (table: string, change: (row: (string | number | null)[]) => unknown): string => {
+  const at = lines.findIndex((line) => line.startsWith(`{"table":"${table}"`)) + 1;
+  return written(
+    lines.map((line, i) =>
+      i === at ? JSON.stringify(change(JSON.parse(line) as (string | number | null)[])) : line,
+    ),
+  );
+};
+const rowsThere = async (): Promise<number> => {
+  const there = openPool(empty.url);
+  const [rows] = await there.query<RowDataPacket[]>('SELECT COUNT(*) AS n FROM person');
+  await there.end();
+  return Number(rows[0]?.n);
+};
+
 describe('a file that someone has changed', () => {
-  let lines: string[];
-  let empty: Awaited<ReturnType<typeof freshDatabase>>;
   beforeAll(async () => {
     const { file: good } = await makeBackup(source.url, folder, new Date('2026-03-16T03:00:00Z'));
     lines = gunzipSync(fs.readFileSync(good)).toString().trimEnd().split('\n');
@@ -118,27 +140,6 @@ describe('a file that someone has changed', () => {
     empty = await freshDatabase('tables');
   });
   afterEach(() => empty.drop());
-
-  const written = (changed: readonly string[]): string => {
-    const at = path.join(folder, 'changed.rows.gz');
-    fs.writeFileSync(at, gzipSync(`${changed.join('\n')}\n`));
-    return at;
-  };
-  /** The first row of a table, changed. */
-  const withRow = (table: string, change: (row: (string | number | null)[]) => unknown): string => {
-    const at = lines.findIndex((line) => line.startsWith(`{"table":"${table}"`)) + 1;
-    return written(
-      lines.map((line, i) =>
-        i === at ? JSON.stringify(change(JSON.parse(line) as (string | number | null)[])) : line,
-      ),
-    );
-  };
-  const rowsThere = async (): Promise<number> => {
-    const there = openPool(empty.url);
-    const [rows] = await there.query<RowDataPacket[]>('SELECT COUNT(*) AS n FROM person');
-    await there.end();
-    return Number(rows[0]?.n);
-  };
 
   test.each([
     [

@@ -13,6 +13,7 @@ import { guesses, slow, uploads } from '../trial/crowd';
 import { deaths } from '../trial/deaths';
 import { fullDisk } from '../trial/full-disk';
 import { hostile } from '../trial/hostile';
+import { mixed } from '../trial/mixed';
 import { stoveDeaths } from '../trial/stove-deaths';
 import { writers, type Row } from '../trial/writers';
 import { HELD_DAY } from '../test/held';
@@ -56,6 +57,11 @@ export async function trial(args: readonly string[]): Promise<number> {
   }
   const app = await startIn(place);
   try {
+    if (values.only === 'mixed') {
+      await mixed(seconds, app, row);
+      return 0;
+    }
+    await mixed(seconds, app, row);
     await writers(8, seconds, file, app, row);
     await writers(32, seconds, file, app, row);
     await frozen(app, row);

@@ -201,6 +201,7 @@ describe('edits', () => {
         if (!fresh) return false;
         await addQuote(sql, K, article.id, '2026-03-14', AT, '25', '25.0000');
         await recordChange(sql, {
+          seq: 0,
           kitchenId: K,
           personId: manager,
           at: AT,

@@ -7,7 +7,7 @@ import { freshDatabase } from '../../../tests/helpers/test-database';
 import { addQuote, addYield, setBatchesAWeek, writePlate, writeRecipe } from '../edits';
 import { newId } from '../mapping/ids';
 import { addCount, addMeasure, addWeighing, setIngredient, setKitchenBasis } from '../buying/larder-edits';
-import { bumpRevision, changedIdsSince, currentRevision } from '../revisions';
+import { bumpRevision, forgetRevisions, changedIdsSince, currentRevision } from '../revisions';
 import { readKitchenState, type KitchenRead } from '../kitchen/read-kitchen';
 import { readHistory, type ReadPast } from '../kitchen/read-past';
 import { inSnapshot, inTransaction, openPool, run, type Sql } from '../sql';
@@ -241,12 +241,15 @@ test('revisions are remembered by the hundred and not for ever', async () => {
   const first = await currentRevision(pool, K);
   await run(pool, 'UPDATE kitchen SET revision = revision + 499 WHERE id = ?', [K]);
   await inTransaction(pool, (sql) => bumpRevision(sql, K));
+  await forgetRevisions(pool, K);
   expect(await changedIdsSince(pool, K, first, await currentRevision(pool, K))).toEqual({
     ingredients: [],
     articles: [],
     recipes: [],
     plates: [],
+    house: [],
   });
   await inTransaction(pool, (sql) => bumpRevision(sql, K));
+  await forgetRevisions(pool, K);
   expect(await changedIdsSince(pool, K, first, await currentRevision(pool, K))).toBeUndefined();
 });

@@ -14,10 +14,10 @@ export type BackupTable = z.infer<typeof BackupTable>;
 export type BackupPart = BackupTable | BackupRow;
 
 /**
- * Tables that no backup holds: our migrations write the first; the last two are caches. Nobody stays signed in through a restore,
+ * Tables that no backup holds: our migrations write the first; the others are caches and leases. Nobody stays signed in through a restore,
  * or a browser that was signed out since would be in again.
  */
-const NOT_BACKED_UP = new Set(['schema_version', 'signed_in', 'kitchen_moved', 'costs_last']);
+const NOT_BACKED_UP = new Set(['schema_version', 'signed_in', 'kitchen_moved', 'costs_last', 'lease']);
 
 const isTable = (part: BackupPart): part is BackupTable => !Array.isArray(part);
 

@@ -15,6 +15,7 @@ const OF_THE_MACHINE = new Set([
   'command_done',
   'kitchen_moved',
   'costs_last',
+  'lease',
 ]);
 /** What nobody may carry away. */
 const SECRET = new Set(['person.password_hash', 'person.pin_hash']);

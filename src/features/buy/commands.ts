@@ -3,7 +3,7 @@ import { checkShares, readPct, readPrice } from '@/core/larder';
 import { yieldOn } from '@/core/kitchen-file';
 import { priceAfterTrim, comesOffShare } from '@/core/knife';
 import { addQuote, addYield } from '@/db/edits';
-import { Refused, declare, refused } from '@/server/door';
+import { Refused, declare, idsIn, refused } from '@/server/door';
 import type { CostedKitchen } from '@/server/kitchen';
 import { priceRow } from './queries';
 import { PRICE, YIELD } from './wire';
@@ -38,6 +38,7 @@ const changePrice = declare({
     if (trouble) throw new Refused(trouble);
     return { price: price.value, before: supply.price.packPrice.toString() };
   },
+  rests: (body) => idsIn(body),
   async write({ sql, kitchenId, at, today }, { article, typed }, { price, before }) {
     await addQuote(sql, kitchenId, article, today, at, typed.trim(), price.toFixed(4));
     return {
@@ -73,6 +74,7 @@ const changeYield = declare({
     const { byProducts } = yieldOn(supply.ingredient, today);
     return { supply, usablePct: usable.value, byProducts };
   },
+  rests: (body) => idsIn(body),
   async write({ sql, kitchenId, who, at, today }, { ingredient, typed }, { supply, usablePct, byProducts }) {
     await addYield(sql, kitchenId, ingredient, {
       on: today,

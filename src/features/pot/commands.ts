@@ -13,9 +13,9 @@ import { setServed, writeRecipe } from '@/db/edits';
 import { withIds } from '@/db/recipes/recipe-steps';
 import { nameVersion, recipeAt, versionName } from '@/db/recipes/recipe-versions';
 import { database } from '@/server/database';
-import { Refused, declare, refused } from '@/server/door';
+import { Refused, declare, idsIn, refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
-import { refuseLoops } from './loops';
+import { idsUnder, refuseLoops } from './loops';
 import { sheetCommands } from './making';
 import { SERVED, SHEET, VERSION_NAMED, type MissingParts } from './wire';
 import * as texts from './texts';
@@ -100,8 +100,15 @@ const keepSheet = declare({
     if (run.refused) throw new Refused(under(`steps[${run.refused.step}]`, run.refused.trouble));
     const after = await costedWith(kitchen, (state) => ({ ...state, recipes }));
     const manner = mannerIn(costing.state);
-    return { before, recipe, manner, broken: brokenBy(costing, after, recipe.id) };
+    return {
+      before,
+      recipe,
+      manner,
+      broken: brokenBy(costing, after, recipe.id),
+      rests: new Set([...idsIn(before), ...idsUnder(recipe, recipes)]),
+    };
   },
+  rests: (_body, { rests }) => rests,
   async write({ sql, kitchenId, at, today, version }, _body, { before, recipe, manner, broken }) {
     await writeRecipe(sql, kitchenId, recipe, version ?? 1, today, at, manner);
     return { value: { broken }, what: 'recipe', subject: recipe.id, before, after: recipe };
@@ -135,6 +142,7 @@ const served = declare({
       );
     return { before: before.serveCelsius ?? null, celsius };
   },
+  rests: ({ id }) => [id],
   async write({ sql, kitchenId }, { id }, { before, celsius }) {
     await setServed(sql, kitchenId, id, celsius);
     return { value: null, what: 'served at', subject: id, before, after: celsius };

@@ -4,7 +4,7 @@ import { priceText, readPrice } from '@/core/larder';
 import { under } from '@/core/trouble';
 import { matterOf } from '@/core/verbs';
 import { writePlate } from '@/db/edits';
-import { Refused, declare, refused } from '@/server/door';
+import { idsIn, Refused, declare, refused } from '@/server/door';
 import { finishing } from './finishing';
 import { plateCommands, parentIn } from './making';
 import { menus } from './menus/commands';
@@ -50,6 +50,7 @@ const keepPlate = declare({
     const over = writtenOver(before, parentIn(state, before), lines, manner);
     return { before, after: { ...over, menuPrice: price && priceText(price.value) }, manner };
   },
+  rests: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await writePlate(sql, kitchenId, after, manner);
     return { value: null, what: 'plate', subject: id, before, after };

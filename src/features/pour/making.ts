@@ -15,7 +15,7 @@ import { matterOf } from '@/core/verbs';
 import { newId } from '@/db/mapping/ids';
 import { nowOf, setArchived, putPlate } from '@/db/archive';
 import { database } from '@/server/database';
-import { Refused, declare, refused, type Looking } from '@/server/door';
+import { idsIn, Refused, declare, refused, type Looking } from '@/server/door';
 import { listNames, uniqueName } from '@/server/unique-name';
 import { headTyped, servedTyped } from './head-typed';
 import { BY_ITSELF, LINE_SERVED, NEW_PLATE, PLATE_AWAY, PLATE_HEAD, PLATE_LINES } from './wire';
@@ -152,6 +152,7 @@ const lines = declare({
     }));
     return { before, after: writtenOver(before, parent, stands, manner), manner };
   },
+  rests: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };
@@ -202,6 +203,7 @@ const head = declare({
     };
     return { before, after, manner: mannerIn(here) };
   },
+  rests: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };
@@ -247,6 +249,7 @@ const byItself = declare({
     };
     return { before, after, manner: mannerIn(here) };
   },
+  rests: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };
@@ -283,6 +286,7 @@ const served = declare({
     const manner = mannerIn(here);
     return { before, after: writtenOver(before, parentIn(here, before), lines, manner), manner };
   },
+  rests: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };

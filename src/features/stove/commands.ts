@@ -19,7 +19,7 @@ import { allPeople } from '@/db/people/people';
 import { setBoils } from '@/db/cooking/stove';
 import { bumpVersion, nowOf, setArchived, putRecipe } from '@/db/archive';
 import { database } from '@/server/database';
-import { Refused, declare, refused, type Looking, type Writing } from '@/server/door';
+import { idsIn, Refused, declare, refused, type Looking, type Writing } from '@/server/door';
 import { figureTaught, timesTaughtOf } from './learned';
 import { learnable, type Learning } from './learnable';
 import { isWeighed } from './learned-times';
@@ -121,6 +121,7 @@ const start = declare({
     const foretold = startedAt === null ? await foretoldOf(after, here, costed) : undefined;
     return { after: { ...after, ...(foretold ? { foretold } : {}) }, stands };
   },
+  rests: (body) => idsIn(body),
   async write({ sql, kitchenId, who }, { id }, { after, stands }) {
     // Another tablet may have been faster.
     await mustBeFree(sql, who, stands);
@@ -192,6 +193,7 @@ const tell = declare({
     }
     return { told: false, event: await stamped(event, looking) };
   },
+  rests: (body) => idsIn(body),
   async write({ sql, kitchenId }, { batch }, { told, event }) {
     // Told before, it is on the page, or was taken back since: it is not to be remembered.
     const stands = told ? 0 : await insertEvent(sql, kitchenId, batch, event);

@@ -8,5 +8,6 @@ export {
   type Writing,
   type Wrote,
 } from './declare';
+export { idsIn } from './ids-in';
 export { perform } from './perform';
 export { answerCommand, kindsOf } from './request';

@@ -4,32 +4,66 @@ import { setTimeout as pause } from 'node:timers/promises';
 
 import { clockIn, dayIn } from '@/core/day';
 import type { KitchenState } from '@/core/kitchen-state';
-import { commandDone, forgetCommands, lockKitchen, rememberCommand, REMEMBERED_DAYS } from '@/db/commands';
+import {
+  beginWrite,
+  changedInTurn,
+  commandDone,
+  forgetCommands,
+  rememberCommand,
+  REMEMBERED_DAYS,
+} from '@/db/commands';
 import { changesIn, recordChange, type ChangedBy } from '@/db/changes';
-import { bumpRevision, isSameRevision, type RevisionMark } from '@/db/revisions';
+import {
+  bumpRevision,
+  changedIdsSince,
+  currentRevision,
+  forgetRevisions,
+  isSameRevision,
+  type RevisionMark,
+} from '@/db/revisions';
 import { takeVersion, versionOf } from '@/db/edits';
 import { UnresponsiveError } from '@/db/watchdog';
-import { BusyError, inTransaction, isDuplicate, isLockConflict, type Connection } from '@/db/sql';
+import { BusyError, inTransaction, isDuplicate, isLockConflict, type Connection, type Sql } from '@/db/sql';
 import { pathOf, type Envelope, type No, type Reply } from '@/wire';
 import { now } from '../clock';
 import { database } from '../database';
 import { noRoom } from '../disk';
 import { env } from '../env';
-import { costedKitchen, pricedKitchen, standingKitchen } from '../kitchen';
+import { costedKitchen, pricedKitchen, standingKitchen, type Freshness } from '../kitchen';
 import { log } from '../log';
-import { may, roleWords, type Rank, type Worker } from '../roles';
 import { withMutex } from '../mutex';
+import { may, roleWords, type Rank, type Worker } from '../roles';
 import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
 import * as texts from './texts';
+import { inTurn, turnEnded } from './turn';
 
 /** How often a write is started again: after a lock conflict, or because the kitchen moved between looking and writing. */
 const MOST_TRIES = 8;
+/** Revisions that a first look may lie behind. */
+const AS_HELD: Freshness = { behind: 100 };
+const UP_TO_DATE: Freshness = { behind: 0 };
+/** Tries before a write waits for a turn. The first is made at once, the others one after the other for each thing. */
+const BY_CHANCE = 3;
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 const no = (code: string, message: string, path = ''): No => ({ ok: false, code, message, path });
 
-/** Thrown inside a transaction when the kitchen is no longer as it was looked at. */
-class MovedOn extends Error {}
+/** Thrown inside a transaction when something that was looked at has changed since. */
+class MovedOn extends Error {
+  /**
+   * @param restsOn what the write rests on; null where that may be anything
+   * @param because one thing that has changed
+   */
+  constructor(
+    readonly restsOn: readonly string[] | null,
+    readonly because = '',
+  ) {
+    super('moved on');
+  }
+}
+
+/** Thrown inside a transaction when another writer, who was overtaken before, has the turn. */
+class NotOurTurn extends Error {}
 
 /** Hash of a body by what it says, whatever order its fields came in. Keyed: a body may hold a secret, and nobody is to try secrets against it. */
 export function bodyHash(body: unknown): string {
@@ -53,7 +87,7 @@ export type Tell = (change: ChangedBy, state: KitchenState) => string;
 
 /**
  * The one way to write: role, version of the kind, shape of the body, version seen, one transaction on one connection that takes
- * the kitchen's row first, change record, revision, and the answer kept with the write itself, so that sent twice it happens once.
+ * the kitchen's next number first, change record, revision, and the answer kept with the write itself, so that sent twice it happens once.
  *
  * @param who somebody at work; undefined where nobody is signed in
  * @param tell what somebody else changed, to the person who was overtaken; without it only who and when
@@ -74,13 +108,14 @@ export async function perform(
   const body = readBody(declared, envelope);
   if (!('read' in body)) return body;
   try {
-    const { reply, first, ready } = await inTries(declared, envelope, body.read, who);
+    const sent: Sent = { ...envelope, sha256: bodyHash(envelope.body) };
+    const { reply, first, ready } = await inTries(declared, sent, body.read, who);
     if (first) await afterwards(declared, body.read, ready, who);
     return reply;
   } catch (error) {
     if (!(error instanceof Stale)) return failed(error, envelope.kind);
     // How it stands now is read when nothing is locked any more.
-    const { looking } = lookingAs(who, envelope.seen);
+    const { looking } = lookingAs(who, envelope.seen, UP_TO_DATE);
     const theirs = await otherSide(declared, body.read, looking);
     return {
       ...no('stale', await overtaken(error.id, looking, tell)),
@@ -88,7 +123,7 @@ export async function perform(
       version: await versionNow(declared, error.id, who),
     };
   } finally {
-    forgetOld();
+    forgetOld(who.kitchenId);
   }
 }
 
@@ -151,54 +186,96 @@ interface Tried {
   readonly ready: unknown;
 }
 
-async function inTries(
-  declared: AnyDeclared,
-  envelope: Envelope,
-  body: unknown,
-  who: Worker,
-): Promise<Tried> {
+/** What was sent, with the hash it is known by. */
+interface Sent extends Envelope {
+  readonly sha256: string;
+}
+
+async function inTries(declared: AnyDeclared, sent: Sent, body: unknown, who: Worker): Promise<Tried> {
+  // What is held already is good enough to begin with, for one that can tell whether anything it rests on has changed since.
+  let fresh = declared.rests ? AS_HELD : UP_TO_DATE;
+  let restsOn: readonly string[] | null = null;
+  let because = '';
   for (let tries = 1; ; tries += 1) {
-    const attempt = () => tryOnce(declared, envelope, body, who);
+    const attempt = (holder: string | null) => tryOnce(declared, sent, body, who, { holder, fresh });
     try {
-      // A writer who was overtaken once waits for a turn: overtaken for ever would be lost as well.
-      return await (tries === 1 ? attempt() : withMutex(who.kitchenId, attempt));
+      if (tries > BY_CHANCE) return await inTurn(who.kitchenId, restsOn, attempt);
+      return await (tries === 1
+        ? attempt(null)
+        : withMutex(`${who.kitchenId} ${because}`, () => attempt(null)));
     } catch (error) {
-      const again = error instanceof MovedOn || isLockConflict(error);
+      // What is refused may have been made a moment ago.
+      const again =
+        error instanceof MovedOn || isLockConflict(error) || (fresh === AS_HELD && error instanceof Refused);
+      fresh = UP_TO_DATE;
       if (!again || tries >= MOST_TRIES) throw error;
+      if (error instanceof MovedOn) ({ restsOn, because } = error);
       await pause(5 * tries * Math.random());
     }
   }
 }
 
+/** Looks once, and writes as soon as it is let in. */
 async function tryOnce(
   declared: AnyDeclared,
-  { commandId, kind, seen, body: typed }: Envelope,
+  sent: Sent,
   body: unknown,
   who: Worker,
+  { holder, fresh }: Pick<Looked, 'holder'> & { readonly fresh: Freshness },
 ): Promise<Tried> {
-  const { kitchenId } = who;
-  const bodySha256 = bodyHash(typed);
-  const before = await commandDone(database(), kitchenId, commandId);
-  if (before) return { reply: sentBefore(before, who, kind, bodySha256), first: false, ready: undefined };
-  const { looking, stoodAt } = lookingAs(who, seen);
+  const before = await commandDone(database(), who.kitchenId, sent.commandId);
+  if (before) return sentBefore(before, who, sent);
+  const { looking, stoodAt } = lookingAs(who, sent.seen, fresh);
   const ready = await declared.look(body, looking);
+  const looked: Looked = { body, ready, looking, stoodAt: stoodAt(), holder };
+  // Seen before anybody is kept waiting for it.
+  if (looked.stoodAt.length > 0)
+    await mustStillRest(database(), declared, looked, await currentRevision(database(), who.kitchenId));
+  for (;;)
+    try {
+      // One after the other: they would wait for the kitchen's row, each with a connection that looking needs.
+      return await withMutex(`write ${who.kitchenId}`, () => writeOnce(declared, sent, looked));
+    } catch (error) {
+      if (!(error instanceof NotOurTurn)) throw error;
+      await turnEnded(who.kitchenId);
+    }
+}
+
+interface Looked {
+  readonly body: unknown;
+  readonly ready: unknown;
+  readonly looking: Looking;
+  readonly stoodAt: readonly RevisionMark[];
+  /** Of the turn, where this write has it. */
+  readonly holder: string | null;
+}
+
+function writeOnce(declared: AnyDeclared, sent: Sent, looked: Looked): Promise<Tried> {
+  const { body, ready, looking, holder } = looked;
+  const { at, today, who } = looking;
+  const { kitchenId } = who;
+  const { commandId, kind, sha256 } = sent;
   return inTransaction(database(), async (sql) => {
-    const stands = await lockKitchen(sql, kitchenId);
+    const begun = await beginWrite(sql, kitchenId);
     // Somebody may have sent the same write a moment ago.
     const done = await commandDone(sql, kitchenId, commandId);
-    if (done) return { reply: sentBefore(done, who, kind, bodySha256), first: false, ready };
-    if (!stoodAt().every((at) => isSameRevision(at, stands))) throw new MovedOn();
+    if (done) return sentBefore(done, who, sent);
+    const turn = begun.turn?.holder === holder ? undefined : begun.turn;
+    if (turn?.restsOn === null) throw new NotOurTurn();
+    await mustStillRest(sql, declared, looked, begun);
     const version = await takeSeen(sql, declared, body, looking);
-    const writing: Writing = { sql, who, kitchenId, at: looking.at, today: looking.today, version };
+    const writing: Writing = { sql, who, kitchenId, at, today, version };
     const { value, also = [], ...change } = await declared.write(writing, body, ready);
-    for (const { what, subject, before: was, after, undoes } of [change, ...also])
+    if (turn?.restsOn && (await changedInTurn(sql, kitchenId, begun, turn.restsOn))) throw new NotOurTurn();
+    for (const { what, subject, before, after, undoes } of [change, ...also])
       await recordChange(sql, {
         kitchenId,
+        seq: begun.seq,
         personId: who.person.id,
-        at: looking.at,
+        at,
         what,
         subjectId: subject,
-        before: was,
+        before,
         after,
         undoes,
         act: commandId,
@@ -208,15 +285,34 @@ async function tryOnce(
     await rememberCommand(
       sql,
       kitchenId,
-      { id: commandId, personId: who.person.id, kind, bodySha256, answer: reply },
-      looking.at,
+      { id: commandId, personId: who.person.id, kind, bodySha256: sha256, answer: reply },
+      at,
     );
     return { reply, first: true, ready };
   });
 }
 
+/** @throws MovedOn where something has changed since that the write has looked at */
+async function mustStillRest(
+  sql: Sql,
+  { rests }: AnyDeclared,
+  { body, ready, stoodAt, looking }: Looked,
+  now: RevisionMark,
+): Promise<void> {
+  const restsOn = rests ? [...rests(body, ready)] : null;
+  for (const at of stoodAt) {
+    if (isSameRevision(at, now)) continue;
+    const changed = restsOn && (await changedIdsSince(sql, looking.who.kitchenId, at, now));
+    if (!changed || changed.house.length > 0) throw new MovedOn(restsOn);
+    const { ingredients, articles, recipes, plates } = changed;
+    const moved = new Set([...ingredients, ...articles, ...recipes, ...plates]);
+    const because = restsOn.find((id) => moved.has(id));
+    if (because !== undefined) throw new MovedOn(restsOn, because);
+  }
+}
+
 /** What a write sees before it is done, and where the kitchen stood each time it looked. */
-function lookingAs(who: Worker, seen: number | null) {
+function lookingAs(who: Worker, seen: number | null, fresh: Freshness) {
   const { zone } = who;
   const at = now();
   const stood: RevisionMark[] = [];
@@ -230,9 +326,9 @@ function lookingAs(who: Worker, seen: number | null) {
     at,
     today: dayIn(zone, at),
     seen,
-    state: async () => (await kept(standingKitchen(who.kitchenId))).state,
-    supplies: async () => (await kept(pricedKitchen(who.kitchenId))).supplies,
-    costed: () => kept(costedKitchen(who.kitchenId)),
+    state: async () => (await kept(standingKitchen(who.kitchenId, fresh))).state,
+    supplies: async () => (await kept(pricedKitchen(who.kitchenId, undefined, fresh))).supplies,
+    costed: () => kept(costedKitchen(who.kitchenId, undefined, fresh)),
   };
   return { looking, stoodAt: (): readonly RevisionMark[] => stood };
 }
@@ -262,12 +358,13 @@ class Stale extends Error {
 function sentBefore(
   done: NonNullable<Awaited<ReturnType<typeof commandDone>>>,
   who: Worker,
-  kind: string,
-  bodySha256: string,
-): Reply<unknown, unknown> {
-  return done.personId === who.person.id && done.kind === kind && done.bodySha256 === bodySha256
+  { kind, sha256 }: Sent,
+): Tried {
+  const same = done.personId === who.person.id && done.kind === kind && done.bodySha256 === sha256;
+  const reply = same
     ? (done.answer as Reply<unknown, unknown>)
     : no('id-twice', texts.underCommandsIdSomething);
+  return { reply, first: false, ready: undefined };
 }
 
 function failed(error: unknown, kind: string): No<unknown> {
@@ -285,9 +382,17 @@ function failed(error: unknown, kind: string): No<unknown> {
 }
 
 let forgotAt = 0;
+let writes = 0;
+/** Writes after which old revisions are forgotten. */
+const FORGET_EVERY = 100;
 
-/** Now and then forgets writes that nobody will send again. */
-function forgetOld(): void {
+/** Now and then forgets revisions that nobody stands at, and writes that nobody will send again. */
+function forgetOld(kitchenId: string): void {
+  writes += 1;
+  if (writes % FORGET_EVERY === 0)
+    forgetRevisions(database(), kitchenId).catch((error: unknown) =>
+      log.error({ err: error }, 'old revisions could not be forgotten'),
+    );
   const at = now().getTime();
   if (at - forgotAt < DAY_MS / 24) return;
   forgotAt = at;

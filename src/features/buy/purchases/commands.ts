@@ -13,7 +13,7 @@ import { insertArticles, type ArticleRow } from '@/db/buying/larder-rows';
 import { insertPurchases, withdrawPurchase, type BookedLine } from '@/db/buying/purchases';
 import { notBack, purchaseById, sameInvoice } from '@/db/buying/purchases-read';
 import { database } from '@/server/database';
-import { declare, Refused } from '@/server/door';
+import { idsIn, declare, Refused } from '@/server/door';
 import { understandGoods } from './understand';
 import { PURCHASE, PURCHASE_BACK, type LineTyped, type NewArticle, type PurchaseTyped } from './wire';
 import * as texts from './texts';
@@ -56,6 +56,7 @@ const writePurchase = declare({
     };
     return { purchase, goods: lines.map((l) => l?.booked), made, place: here.articles.length };
   },
+  rests: (body) => idsIn(body),
   async write({ sql, kitchenId, who }, _body, { purchase, goods, made, place }) {
     for (const [id, weights] of made.weights) await setIngredient(sql, kitchenId, id, weights);
     await insertArticles(sql, kitchenId, made.articles, place);
