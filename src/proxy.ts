@@ -17,12 +17,20 @@ const YEAR_S = 365 * 24 * 60 * 60;
 
 async function answered(request: NextRequest): Promise<NextResponse> {
   if (!isOurs(request.headers.get('host'))) return plain(421, 'This address is not one of this kitchen’s.');
+  if (!METHODS.has(request.method)) return plain(405, 'This is not done here.');
   if (!isWritten(request.nextUrl.pathname)) return plain(400, 'This address cannot be read.');
-  if (!wantsPage(request)) return NextResponse.next();
+  // A browser says where a page is from that sends something. The door of writes says so in its own words.
+  if (request.method === 'POST' && !request.headers.has('origin') && request.nextUrl.pathname !== '/command')
+    return plain(403, 'This did not come from a page of this kitchen.');
+  if (!wantsPage(request)) {
+    const answer = NextResponse.next({ request: { headers: asSent(request) } });
+    answer.headers.set('content-security-policy', PLAIN_POLICY);
+    return answer;
+  }
   if (!(await databaseAnswers())) return notAnswering();
   const nonce = randomBytes(16).toString('base64');
   const policy = policyFor(nonce);
-  const headers = new Headers(request.headers);
+  const headers = asSent(request);
   // Next takes the nonce for its own scripts from here.
   headers.set('content-security-policy', policy);
   const answer = NextResponse.next({ request: { headers } });
@@ -36,11 +44,20 @@ function isOurs(host: string | null): boolean {
   return ours === undefined || (host !== null && ours.split(',').includes(host.toLowerCase()));
 }
 
-/** Whether an address is whole: half a letter in it (%E0%A4) is nobody's. */
+const METHODS = new Set(['GET', 'HEAD', 'POST']);
+
+/** What is sent along, without the host it says it was forwarded for: only a proxy that the house has named is believed. */
+function asSent(request: NextRequest): Headers {
+  const headers = new Headers(request.headers);
+  const host = request.headers.get('host');
+  if (env().HALFPOT_ORIGIN === undefined && host !== null) headers.set('x-forwarded-host', host);
+  return headers;
+}
+
+/** Whether an address is whole: half a letter in it (%E0%A4) is nobody's, nor a letter that nobody can type. */
 function isWritten(path: string): boolean {
   try {
-    decodeURIComponent(path);
-    return true;
+    return !/[\u0000-\u001f\u007f]/.test(decodeURIComponent(path));
   } catch {
     return false;
   }
@@ -72,8 +89,14 @@ const policyFor = (nonce: string): string =>
     "frame-ancestors 'none'",
   ].join('; ');
 
+/** For what is no page: files, answers to scripts, and the worker that keeps the stove's pages. */
+const PLAIN_POLICY = "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
+
 const plain = (status: number, words: string): NextResponse =>
-  new NextResponse(`${words}\n`, { status, headers: { 'content-type': 'text/plain; charset=utf-8' } });
+  new NextResponse(`${words}\n`, {
+    status,
+    headers: { 'content-type': 'text/plain; charset=utf-8', 'content-security-policy': PLAIN_POLICY },
+  });
 
 /** s after which a page that could not be shown is asked for again, by the browser itself. */
 const AGAIN_S = 5;

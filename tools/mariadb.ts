@@ -5,7 +5,7 @@ import os from 'node:os';
 import path from 'node:path';
 import { ensure, NEEDS } from './debian';
 import { keptSecret, ROOT, type Place } from './place';
-import { end, freePort, isAlive, isFree, sleep, start } from './processes';
+import { end, freePort, isAlive, isFree, sleep, start, takeOver, turnOver, turnOverOpen } from './processes';
 import { Stop } from './stop';
 
 /** A private MariaDB: own data folder, own socket and loopback port, strict, utf8mb4, durable. */
@@ -59,7 +59,8 @@ function writeConfig(place: Place, port: number, user: string | undefined): stri
     'skip-log-bin',
     'performance-schema=OFF',
   ];
-  fs.writeFileSync(file, `${lines.join('\n')}\n`);
+  fs.writeFileSync(file, `${lines.join('\n')}\n`, { mode: 0o600 });
+  fs.chmodSync(file, 0o600);
   return file;
 }
 
@@ -125,10 +126,10 @@ export async function startDatabase(place: Place): Promise<OwnDatabase> {
   ensure(NEEDS.database);
   const user = serverUser(place);
   if (!fs.existsSync(place.data)) initialise(place, user);
-  const port =
-    pidOf(place) && ping(place)
-      ? Number(fs.readFileSync(portFile(place), 'utf8'))
-      : await launch(place, user);
+  const running = pidOf(place);
+  const usable = running !== undefined && ping(place);
+  if (usable) takeOver(running);
+  const port = usable ? Number(fs.readFileSync(portFile(place), 'utf8')) : await launch(place, user);
   const secret = keptSecret(place, 'db.secret', () => randomBytes(24).toString('hex'));
   /** A user of its own for each database: one that reads a file in can write there and nowhere else. */
   const admit = (user: string, databases: string): string => {
@@ -184,10 +185,14 @@ async function launch(place: Place, user: string | undefined): Promise<number> {
   if (leftover !== undefined) await end(leftover, 30_000);
   const port = await portFor(place);
   const config = writeConfig(place, port, user);
-  for (const file of ['mariadbd.err']) fs.closeSync(fs.openSync(path.join(place.folder, file), 'w'));
-  if (user === 'mysql')
-    spawnSync('chown', ['mysql:mysql', place.folder, path.join(place.folder, 'mariadbd.err')]);
+  const log = path.join(place.folder, 'mariadbd.err');
+  turnOver(log);
+  fs.closeSync(fs.openSync(log, 'a', 0o600));
+  fs.chmodSync(log, 0o600);
+  if (user === 'mysql') spawnSync('chown', ['mysql:mysql', place.folder, log]);
   const child = start(place, 'mariadbd-launch', 'mariadbd', [`--defaults-file=${config}`], process.env);
+  const watch = setInterval(() => turnOverOpen(log), 60_000).unref();
+  child.once('exit', () => clearInterval(watch));
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (ping(place)) return port;
     if (child.exitCode !== null) throw new Stop(`The database did not start: ${lastError(place)}`);

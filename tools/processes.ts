@@ -50,6 +50,48 @@ export function turnOver(file: string, full = LOG_FULL): void {
   }
 }
 
+const LOOK_AT_LOGS_MS = 60_000;
+
+/** The same for a log that a running process writes at its end: what stands in it is copied, and it begins again. */
+export function turnOverOpen(file: string, full = LOG_FULL): void {
+  if (!fs.existsSync(file) || fs.statSync(file).size < full) return;
+  const copy = `${file}.open`;
+  fs.copyFileSync(file, copy);
+  fs.truncateSync(file);
+  for (let i = LOGS_KEPT; i > 1; i -= 1)
+    if (fs.existsSync(`${file}.${i - 1}`)) fs.renameSync(`${file}.${i - 1}`, `${file}.${i}`);
+  fs.renameSync(copy, `${file}.1`);
+}
+
+/** Processes that this command has started or taken over, by pid, the oldest first. */
+const ours = new Set<number>();
+let stopping = false;
+
+/** Counts a process that an earlier run left behind among those this command ends. */
+export const takeOver = (pid: number): void => void ours.add(pid);
+
+/**
+ * From here on Ctrl-C ends what this command has started, the newest first, and then the command: also before it has a way of
+ * stopping of its own.
+ *
+ * @returns hands the signals over to whoever has one
+ */
+export function endAllOnSignal(): () => void {
+  const stop = (): void => {
+    if (stopping) return;
+    stopping = true;
+    void (async () => {
+      for (const pid of [...ours].reverse()) await end(pid, 30_000).catch(() => undefined);
+      process.exit(130);
+    })();
+  };
+  const signals = ['SIGINT', 'SIGTERM', 'SIGHUP'] as const;
+  for (const signal of signals) process.on(signal, stop);
+  return () => {
+    for (const signal of signals) process.off(signal, stop);
+  };
+}
+
 /** Starts a process in a group of its own, so that Ctrl-C reaches us first and we stop it in order. */
 export function start(
   place: Place,
@@ -58,13 +100,24 @@ export function start(
   args: readonly string[],
   env: NodeJS.ProcessEnv,
 ): ChildProcess {
+  if (stopping) throw new Stop('Stopped.');
   const file = path.join(place.folder, `${name}.log`);
   turnOver(file);
-  const log = fs.openSync(file, 'a');
+  const log = fs.openSync(file, 'a', 0o600);
+  fs.fchmodSync(log, 0o600);
   fs.writeSync(log, `${JSON.stringify({ time: Date.now(), msg: `${name} started` })}\n`);
   const child = spawn(command, args, { cwd: ROOT, env, detached: true, stdio: ['ignore', log, log] });
   fs.closeSync(log);
-  if (child.pid !== undefined) fs.writeFileSync(path.join(place.folder, `${name}.pid`), String(child.pid));
+  const { pid } = child;
+  if (pid !== undefined) {
+    ours.add(pid);
+    fs.writeFileSync(path.join(place.folder, `${name}.pid`), String(pid));
+  }
+  const watch = setInterval(() => turnOverOpen(file), LOOK_AT_LOGS_MS).unref();
+  child.once('exit', () => {
+    clearInterval(watch);
+    if (pid !== undefined) ours.delete(pid);
+  });
   return child;
 }
 

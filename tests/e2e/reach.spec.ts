@@ -358,6 +358,21 @@ test('the main question of each screen is answered at 1280 by 800 without scroll
   expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
 });
 
+test('every answer has a policy, and what no browser sends is refused', async ({ page, request }) => {
+  await openPot(page, 'Juniper sauce');
+  const script = await page.locator('script[src*="/_next/static/"]').first().getAttribute('src');
+  for (const path of ['/ready', '/sw.js', '/icon.svg', '/kitchen-file', script ?? '', '/pot/%00']) {
+    const answer = await request.get(path);
+    expect([path, answer.headers()['content-security-policy']]).toEqual([
+      path,
+      expect.stringContaining("frame-ancestors 'none'"),
+    ]);
+  }
+  expect((await request.get('/pot/%00')).status()).toBe(400);
+  expect((await request.fetch('/ready', { method: 'DELETE' })).status()).toBe(405);
+  expect((await request.post('/sign-in', { form: { person: 'x' } })).status()).toBe(403);
+});
+
 test('nothing is asked of anything but this server', async ({ page }) => {
   const elsewhere: string[] = [];
   page.on('request', (r) => {

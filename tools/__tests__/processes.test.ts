@@ -4,8 +4,10 @@ import net from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import { spawn } from 'node:child_process';
+import { setTimeout as pause } from 'node:timers/promises';
+import { buildSync } from 'esbuild';
 import type { Place } from '../place';
-import { end, freePort, isFree, takePlace, turnOver } from '../processes';
+import { end, freePort, isAlive, isFree, takePlace, turnOver, turnOverOpen } from '../processes';
 
 test('a log goes on where it was until it is full; then it is put aside, and the oldest of those goes', () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-log-'));
@@ -33,6 +35,55 @@ test('a log goes on where it was until it is full; then it is put aside, and the
     'app.log.2': 'third run.',
     'app.log.3': 'second run',
   });
+  fs.rmSync(folder, { recursive: true });
+});
+
+test('a full log of a process that goes on writing is put aside, and nothing goes on into what was put aside', () => {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-log-'));
+  const log = path.join(folder, 'app.log');
+  const writer = fs.openSync(log, 'a');
+  for (const text of ['first page', 'another one', 'short', 'and on it goes', 'last']) {
+    fs.writeSync(writer, text);
+    turnOverOpen(log, 10);
+  }
+  fs.closeSync(writer);
+  const read = (name: string): string => fs.readFileSync(path.join(folder, name), 'utf8');
+  expect(fs.readdirSync(folder).sort()).toEqual(['app.log', 'app.log.1', 'app.log.2', 'app.log.3']);
+  expect(['app.log', 'app.log.1', 'app.log.2', 'app.log.3'].map(read)).toEqual([
+    'last',
+    'shortand on it goes',
+    'another one',
+    'first page',
+  ]);
+  fs.rmSync(folder, { recursive: true });
+});
+
+test('Ctrl-C before a command has a way of stopping ends what it has started, and then the command', async () => {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-stop-'));
+  const script = `
+    import { endAllOnSignal, start } from '${path.resolve('tools/processes.ts')}';
+    endAllOnSignal();
+    start({ folder: '${folder}' } as never, 'child', process.execPath, ['-e', 'setInterval(() => {}, 1000)'], process.env);
+    setInterval(() => {}, 1000);`;
+  const bundle = path.join(folder, 'run.mjs');
+  buildSync({
+    stdin: { contents: script, loader: 'ts', resolveDir: process.cwd() },
+    outfile: bundle,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    banner: {
+      js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+    },
+    logLevel: 'error',
+  });
+  const command = spawn(process.execPath, [bundle], { stdio: 'ignore' });
+  const pidFile = path.join(folder, 'child.pid');
+  while (!fs.existsSync(pidFile) || fs.readFileSync(pidFile, 'utf8') === '') await pause(50);
+  const child = Number(fs.readFileSync(pidFile, 'utf8'));
+  command.kill('SIGINT');
+  expect(await once(command, 'exit')).toEqual([130, null]);
+  expect(isAlive(child)).toBe(false);
   fs.rmSync(folder, { recursive: true });
 });
 

@@ -131,6 +131,29 @@ const rowsThere = async (): Promise<number> => {
   return Number(rows[0]?.n);
 };
 
+/** What is wrong with a row, where, and what is said. */
+const WRONG_ROWS: readonly [string, string, (row: unknown[]) => unknown, RegExp][] = [
+  [
+    'of another kitchen',
+    'recipe',
+    (row: unknown[]) => [crypto.randomUUID(), ...row.slice(1)],
+    /of another kitchen/,
+  ],
+  ['too short', 'recipe', (row: unknown[]) => row.slice(1), /has \d+ values, its table \d+/],
+  [
+    'that refers to nothing',
+    'recipe_step',
+    (row: unknown[]) => [...row.slice(0, 2), crypto.randomUUID(), ...row.slice(3)],
+    /recipe_step refers to one that is not there/,
+  ],
+  [
+    'that no column can hold',
+    'hob',
+    (row: unknown[]) => [...row.slice(0, 2), 'x'.repeat(500), ...row.slice(3)],
+    /The database refused a row/,
+  ],
+];
+
 describe('a file that someone has changed', () => {
   beforeAll(async () => {
     const { file: good } = await makeBackup(source.url, folder, new Date('2026-03-16T03:00:00Z'));
@@ -141,27 +164,7 @@ describe('a file that someone has changed', () => {
   });
   afterEach(() => empty.drop());
 
-  test.each([
-    [
-      'of another kitchen',
-      'recipe',
-      (row: unknown[]) => [crypto.randomUUID(), ...row.slice(1)],
-      /of another kitchen/,
-    ],
-    ['too short', 'recipe', (row: unknown[]) => row.slice(1), /has \d+ values, its table \d+/],
-    [
-      'that refers to nothing',
-      'recipe_step',
-      (row: unknown[]) => [...row.slice(0, 2), crypto.randomUUID(), ...row.slice(3)],
-      /recipe_step refers to one that is not there/,
-    ],
-    [
-      'that no column can hold',
-      'hob',
-      (row: unknown[]) => [...row.slice(0, 2), 'x'.repeat(500), ...row.slice(3)],
-      /The database refused a row/,
-    ],
-  ])('a row %s: nothing is put in place', async (_, table, change, words) => {
+  test.each(WRONG_ROWS)('a row %s: nothing is put in place', async (_, table, change, words) => {
     await expect(readInto(empty.url, withRow(table, change))).rejects.toThrow(words);
     expect(await rowsThere()).toBe(0);
   });

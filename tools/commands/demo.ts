@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { dayIn } from '@/core/day';
 import { build, mustBeFree } from '../app';
-import { endLeftover, takePlace } from '../processes';
+import { endAllOnSignal, endLeftover, takePlace } from '../processes';
 import { startInstance, type Instance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { placeOf } from '../place';
@@ -55,6 +55,7 @@ export function whereFrom(
 export async function demo(args: readonly string[], how: 'start' | 'dev' = 'start'): Promise<number> {
   const { port, origin } = whereFrom(args);
   const place = placeOf('demo');
+  const handOver = endAllOnSignal();
   takePlace(place, how === 'dev' ? 'dev' : 'demo');
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);
@@ -73,7 +74,7 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
   if (standIns[1])
     say(`The scale on the bench is simulated: put something on it at http://127.0.0.1:${SCALE_PORT}/`);
   if (standIns[2]) say(`The probe at the stove is simulated too: http://127.0.0.1:${PROBE_PORT}/`);
-  const code = await untilStopped(instance);
+  const code = await untilStopped(instance, handOver);
   await on.end();
   for (const s of standIns) await s?.stop();
   await instance.stop();
@@ -81,13 +82,14 @@ export async function demo(args: readonly string[], how: 'start' | 'dev' = 'star
 }
 
 /** Waits until somebody stops it, or until it cannot be kept going. */
-export function untilStopped(instance: Instance): Promise<number> {
+export function untilStopped(instance: Instance, handOver: () => void): Promise<number> {
   say('Ctrl-C stops it.');
   return new Promise<number>((done) => {
     for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const)
       process.on(signal, () => {
         done(0);
       });
+    handOver();
     // What ends by itself is started again; what cannot be kept going ends the command.
     void instance.keep().then(() => done(1));
   });

@@ -4,7 +4,7 @@ import { placeOf } from '../place';
 import { broughtCertificate, houseCertificate } from '../lan/authority';
 import { inAddress, isLoopback, reachedAs } from '../lan/names';
 import { serveLan } from '../lan/serve';
-import { endLeftover, freePort, takePlace } from '../processes';
+import { endAllOnSignal, endLeftover, freePort, takePlace } from '../processes';
 import { say, sentenceFor, Stop } from '../stop';
 import { backUp, backupsIn } from '../backup/backup';
 import { isDue } from '../backup/keep';
@@ -18,6 +18,7 @@ const PORT = 4280;
 export async function startKitchen(args: readonly string[]): Promise<number> {
   const { port, origin, host, cert, key } = whereFrom(args, PORT);
   const place = placeOf('kitchen');
+  const handOver = endAllOnSignal();
   takePlace(place, 'start');
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);
@@ -37,7 +38,7 @@ export async function startKitchen(args: readonly string[]): Promise<number> {
   if (instance.firstWord !== undefined)
     say(`There is no kitchen yet. Whoever begins it is asked for this word: ${instance.firstWord}`);
   const nights = everyNight(instance.databaseUrl, backupsOf(place));
-  const code = await untilStopped(instance);
+  const code = await untilStopped(instance, handOver);
   clearInterval(nights);
   await open?.stop();
   await instance.stop();

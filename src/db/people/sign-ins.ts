@@ -68,6 +68,14 @@ export const revokeSignIn = (sql: Sql, kitchenId: string, id: string, at: Date):
   ]);
 
 /** Ends everything somebody is signed in by, but for the one they do it with. */
+/** Ends wherever somebody is signed in by PIN: it is another one from now on. */
+export const revokePinSignIns = (sql: Sql, kitchenId: string, personId: string, at: Date): Promise<number> =>
+  run(
+    sql,
+    'UPDATE signed_in SET ended_at = ? WHERE kitchen_id = ? AND person_id = ? AND by_pin = 1 AND ended_at IS NULL',
+    [at, kitchenId, personId],
+  );
+
 export const revokeOtherSignIns = (
   sql: Sql,
   kitchenId: string,

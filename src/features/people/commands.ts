@@ -12,6 +12,7 @@ import {
 } from '@/db/people/people';
 import {
   revokeOtherSignIns,
+  revokePinSignIns,
   revokeSignIn,
   FREE_TRIES,
   signedInOf,
@@ -128,6 +129,7 @@ const person = declare({
     await writePerson(sql, kitchenId, { id, ...after }, hashes);
     if (hashes.password !== undefined || (before && before.role !== after.role))
       await revokeOtherSignIns(sql, kitchenId, id, id === who.person.id ? who.signedIn : undefined, at);
+    if (hashes.pin !== undefined) await revokePinSignIns(sql, kitchenId, id, at);
     return {
       value: { id },
       what: 'person',

@@ -102,7 +102,13 @@ export async function perform(
   if (envelope.person !== undefined && envelope.person !== who.person.id)
     return no('other-person', texts.signedHereNowTyped(who.person.name));
   if (!declared) return no('unknown-kind', texts.writtenAnotherVersionHalf);
-  if (!may(who.role, declared.role)) return no('not-allowed', mayNot(who.role, declared.role));
+  if (!may(who.role, declared.role)) {
+    log.warn(
+      { personId: who.person.id, kind: envelope.kind, role: who.role },
+      'a write was refused: not allowed',
+    );
+    return no('not-allowed', mayNot(who.role, declared.role));
+  }
   const room = await noRoom();
   if (room) return no('no-room', room);
   const body = readBody(declared, envelope);
@@ -367,7 +373,8 @@ function sentBefore(
   return { reply, first: false, ready: undefined };
 }
 
-function failed(error: unknown, kind: string): No<unknown> {
+/** What a write that was not done is answered. */
+export function failed(error: unknown, kind: string): No<unknown> {
   if (error instanceof Refused) {
     const { code, message, path, numbers } = error.trouble;
     const mistakes = error.more.mistakes?.map((m) => ({ path: m.path, message: m.message }));

@@ -4,7 +4,8 @@ import { Envelope } from '@/wire/envelope';
 import { env } from '../env';
 import { currentWorker } from '../session';
 import type { AnyDeclared } from './declare';
-import { perform, type Tell } from './perform';
+import { log } from '../log';
+import { failed, perform, type Tell } from './perform';
 import * as texts from './texts';
 
 /** Bytes of the largest write: a price list of 16 MB, in letters. */
@@ -19,12 +20,12 @@ const refused = (status: number, code: string, message: string): Response =>
  */
 export function isFromHere(headers: Headers): boolean {
   const origin = headers.get('origin');
-  const host = headers.get('x-forwarded-host') ?? headers.get('host');
   if (origin === null || !URL.canParse(origin)) return false;
   const from = new URL(origin);
   const ours = env().HALFPOT_ORIGIN;
-  // Whatever stands in front may have put its own host in the request's: where people reach us by is known.
-  return from.host === host || (ours !== undefined && from.origin === new URL(ours).origin);
+  // Whatever stands in front may have put its own host in the request's: where people reach us by is known. What a request says
+  // of the host it was forwarded for, anybody can write.
+  return from.host === headers.get('host') || (ours !== undefined && from.origin === new URL(ours).origin);
 }
 
 /** Half a letter, as JSON writes one: no browser types it, and no database keeps it. */
@@ -47,15 +48,22 @@ export async function answerCommand(
   kinds: ReadonlyMap<string, AnyDeclared>,
   tell?: Tell,
 ): Promise<Response> {
-  if (!isFromHere(request.headers)) return refused(403, 'other-origin', texts.didNotComeFrom);
+  if (!isFromHere(request.headers)) {
+    log.warn({ origin: request.headers.get('origin') }, 'a write was refused: it came from elsewhere');
+    return refused(403, 'other-origin', texts.didNotComeFrom);
+  }
   if (Number(request.headers.get('content-length') ?? 0) > LARGEST)
     return refused(413, 'too-large', texts.largerThanMbMost(LARGEST / 1024 / 1024));
   const json = readJson(await request.text().catch(() => ''));
   const envelope = Envelope.safeParse(json);
   if (!envelope.success) return refused(400, 'unreadable', texts.couldNotReadLoad);
-  return Response.json(
-    await perform(kinds.get(envelope.data.kind), envelope.data, await currentWorker(), tell),
-  );
+  const { data } = envelope;
+  try {
+    return Response.json(await perform(kinds.get(data.kind), data, await currentWorker(), tell));
+  } catch (error) {
+    // Before anything is tried the database is asked who this is: it may be silent then, too.
+    return Response.json(failed(error, data.kind));
+  }
 }
 
 /** Kinds by their names; throws where two declare the same. */

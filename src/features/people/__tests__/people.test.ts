@@ -1,5 +1,7 @@
-import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
+import { CLOCK, kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
+import { newId } from '../../../db/mapping/ids';
 import { allPeople, peopleToSignIn } from '../../../db/people/people';
+import { beginSignedIn, signedIn } from '../../../db/people/sign-ins';
 import { PERSON, PERSON_AWAY } from '../wire';
 
 let here: AtWork;
@@ -36,6 +38,25 @@ test('somebody new works here, leaves and comes back; two people with one name a
   const log = JSON.stringify(await here.changes(id));
   expect(log).toContain('"password":"set"');
   expect(log).not.toMatch(/copper|4711|argon/);
+});
+
+test('a new PIN ends where somebody is signed in by the old one, and nothing else', async () => {
+  const made = await here.send(PERSON, somebody('Ros Dunne', { pin: '4711' }));
+  if (!made.ok) throw new Error(made.message);
+  const { id } = made.value;
+  const at = new Date(CLOCK);
+  const [byPin, byPassword] = [newId(), newId()];
+  for (const row of [byPin, byPassword])
+    await beginSignedIn(
+      here.pool,
+      here.kitchenId,
+      { id: row, personId: id, byPin: row === byPin, deviceId: null, address: '127.0.0.1', browser: 'one' },
+      at,
+    );
+  const now = { ...somebody('Ros Dunne', { pin: '0815' }), id, password: '' };
+  expect(await here.send(PERSON, now, await here.seen('person', id))).toMatchObject({ ok: true });
+  expect(await signedIn(here.pool, here.kitchenId, byPin, at)).toBeUndefined();
+  expect(await signedIn(here.pool, here.kitchenId, byPassword, at)).toBeDefined();
 });
 
 test('Zoé and Zoe are one name, to the form and to the database alike', async () => {
