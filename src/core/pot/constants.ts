@@ -50,12 +50,19 @@ export interface ProcessConstants {
   readonly skimDrag: number;
   /** g of flour per litre, and % of gelatin, that coat a spoon: body 1. */
   readonly coating: { readonly flourGPerL: number; readonly gelatinPct: number };
-  /** Where what is delicate curdles or splits, °C; the held fat from which a mounted sauce is a butter sauce; flour equivalent, g per litre, that guards; held fat that is about to split. */
+  /**
+   * Where what is delicate curdles or splits, °C; the held fat from which a mounted sauce is a butter sauce; g of flour per litre
+   * (or as much starch) from which it bears `guardedC`, and from which it may boil; where thick yolk sets; held fat that is about to
+   * split.
+   */
   readonly delicate: {
     readonly mountedC: number;
     readonly butterSauceC: number;
     readonly butterSauceShare: number;
     readonly guardGPerL: number;
+    readonly guardedC: number;
+    readonly boilGPerL: number;
+    readonly thickYolkC: number;
     readonly heldWarns: number;
   };
   /** How much more body starch, gelatin and held fat have for each 10 °C below 80; where gelatin sets, and % of it that gives body 1 when it has. */

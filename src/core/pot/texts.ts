@@ -19,8 +19,8 @@ export const butterMountedIntoLets = (limit: string, celsius: string): string =>
 export const curdlesAboveCPot = (curdler: string, limit: string, celsius: string): string =>
   `${curdler} curdles above ${limit} °C: the pot is at ${celsius} °C.`;
 export const mountLastKeepBelow = 'Mount it last and keep it below that, or mount a little butter again.';
-export const stirOffHeatBelow = (limit: string, guardGPerL: string): string =>
-  `Stir it in off the heat, below ${limit} °C, or bind with ${guardGPerL} g of flour a litre first.`;
+export const stirOffHeatBelow = (limit: string, boilGPerL: string): string =>
+  `Stir it in off the heat, below ${limit} °C, or bind with ${boilGPerL} g of flour a litre first.`;
 export const volumeFatHeldAbove = (share: string, warnsAt: string, splitsAt: string): string =>
   `${share} of its volume is fat that is held: above ${warnsAt} it is about to split, and at ${splitsAt} it does.`;
 export const whiskMlWaterOr = (ml: number): string => `Whisk in ${ml} ml of water or stock.`;

@@ -153,12 +153,11 @@ export function spoiled(pot: PotState, before: Delicacy, heats: boolean, c: Proc
 
 function curdled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessConstants): Warning[] {
   const { liquid, celsius } = pot;
-  const limit = liquid.curdlesAt;
   const butter = liquid.curdler === MOUNTED;
+  const limit = butter ? liquid.curdlesAt : bears(pot, c);
   // Butter is mounted off the heat, whatever the pot was at: only heat after that counts.
-  const now = heats || celsius > before.celsius + 1 || (!butter && limit < before.curdlesAt);
+  const now = heats || celsius > before.celsius + 1 || (!butter && liquid.curdlesAt < before.curdlesAt);
   if (celsius <= limit || !now) return [];
-  if (!butter && bindingGPerL(pot) >= c.delicate.guardGPerL) return [];
   liquid.curdlesAt = NEVER;
   return [
     {
@@ -173,12 +172,36 @@ function curdled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessCons
         do: 'let it cool',
         message: butter
           ? texts.mountLastKeepBelow
-          : texts.stirOffHeatBelow(limit.toFixed(0), c.delicate.guardGPerL.toFixed(0)),
+          : texts.stirOffHeatBelow(limit.toFixed(0), c.delicate.boilGPerL.toFixed(0)),
         value: limit,
         unit: '°C',
       },
     },
   ];
+}
+
+/** Share of starch in plain flour, and g of flour that thicken like a gram of yolk (the larder's own figures). */
+const STARCH_OF_FLOUR = 0.72;
+const FLOUR_PER_YOLK = 0.24;
+/** Share of yolk in a liquid up to which it counts as thinned, and from which as thick: twelve in half a litre lie between. */
+const THIN_YOLK = 0.2;
+const THICK_YOLK = 0.5;
+
+/**
+ * °C that the most delicate thing in a liquid bears. Only starch guards it: some of it to about 90 °C, as much as in 40 g of flour
+ * a litre through a boil. What yolk itself thickens guards nothing; much of it sets sooner than a little (docs/model.md, "What
+ * curdles or splits").
+ */
+function bears({ liquid }: PotState, { delicate }: ProcessConstants): number {
+  const ml = liquidMl(liquid);
+  if (liquid.curdlesAt === NEVER || ml <= 0) return liquid.curdlesAt;
+  const flour = liquid.starch / STARCH_OF_FLOUR;
+  const flourGPerL = (flour / ml) * 1000;
+  if (flourGPerL >= delicate.boilGPerL) return NEVER;
+  if (flourGPerL >= delicate.guardGPerL) return Math.max(liquid.curdlesAt, delicate.guardedC);
+  const yolk = Math.max(0, liquid.binding - flour) / FLOUR_PER_YOLK / liquidG(liquid);
+  const thick = Math.min(1, Math.max(0, (yolk - THIN_YOLK) / (THICK_YOLK - THIN_YOLK)));
+  return Math.min(liquid.curdlesAt, liquid.curdlesAt + (delicate.thickYolkC - liquid.curdlesAt) * thick);
 }
 
 const whole = (share: number): string => `${(share * 100).toFixed(0)} %`;

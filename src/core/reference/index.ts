@@ -119,6 +119,9 @@ const binding = ({ of, band }: Reading) => ({
     butterSauceC: of('butter_sauce_max_temp'),
     butterSauceShare: of('butter_sauce_fat_share'),
     guardGPerL: of('curdle_guard_flour_eq'),
+    guardedC: of('curdle_guarded_temp'),
+    boilGPerL: of('curdle_boil_flour_eq'),
+    thickYolkC: of('yolk_thick_temp'),
     heldWarns: of('held_fat_warns'),
   },
   cold: {

@@ -183,8 +183,37 @@ describe('splitting and curdling', () => {
   test('yolk curdles in the heat, once, and not where flour guards it', () => {
     const r = run(add(broth, 1000), add(yolk, 80), simmer, simmer);
     expect(rowsOf(r).map((row) => codes(row).includes('curdles'))).toEqual([false, false, true, false]);
-    expect(end(run(add(broth, 1000), add(flour, 20), add(yolk, 80), simmer)).warnings).toEqual([]);
+    expect(end(run(add(broth, 1000), add(flour, 50), add(yolk, 80), simmer)).warnings).toEqual([]);
     expect(codes(end(run(add(broth, 1000), add(yolk, 80), { do: 'bring', celsius: 80 })))).toEqual([]);
+  });
+
+  const thickening = stuff(
+    'Egg yolk',
+    'liquid',
+    { water: 0.51, fat: 0.27 },
+    { fatBound: true, curdlesAt: 82, binding: 0.24 },
+  );
+  const curdlesAt = (celsius: number, ...first: PotStep[]): boolean =>
+    rowsOf(run(...first, { do: 'bring', celsius })).some((row) => codes(row).includes('curdles'));
+
+  test('what yolk thickens guards nothing: twelve in half a litre curdle, and sooner than one', () => {
+    const twelve = [add(broth, 500), add(thickening, 216)];
+    expect([75, 79, 95].map((c) => curdlesAt(c, ...twelve))).toEqual([false, true, true]);
+    expect([79, 84].map((c) => curdlesAt(c, add(broth, 500), add(thickening, 18)))).toEqual([false, true]);
+    // Nothing but yolk, as in a sabayon.
+    expect([66, 69].map((c) => curdlesAt(c, add(thickening, 216)))).toEqual([false, true]);
+  });
+
+  test.each([
+    [0, 82],
+    [20, 90],
+  ])('with %i g of flour a litre yolk bears %i °C', (g, bears) => {
+    const pot = [add(broth, 1000), ...(g > 0 ? [add(flour, g)] : []), add(thickening, 60)];
+    expect([bears - 1, bears + 1].map((c) => curdlesAt(c, ...pot))).toEqual([false, true]);
+  });
+
+  test('with as much as 45 g of flour a litre it may boil', () => {
+    expect(curdlesAt(99, add(broth, 1000), add(flour, 50), add(thickening, 60))).toBe(false);
   });
 
   test('mounted butter holds off the heat and lets go when it boils, a butter sauce sooner', () => {
