@@ -1,15 +1,13 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { z } from 'zod';
-import { kitchenAtWork, type AtWork } from '../../../../tests/helpers/at-work';
-import { endTurn, takeTurn, turnOf } from '../../../db/commands';
-import { newId } from '../../../db/mapping/ids';
-import { many, one, run } from '../../../db/sql';
-import { PRICE } from '../../../features/buy/wire';
-import { SETTING } from '../../../features/buy/ingredient/wire';
-import { HOB } from '../../../features/house/stove/wire';
-import { SERVED } from '../../../features/pot/wire';
-import { wire } from '../../../wire';
-import { declare } from '..';
+import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
+import { endTurn, many, newId, one, run, takeTurn, turnOf } from '../../../tests/helpers/turns';
+import { PRICE } from '../../features/buy/wire';
+import { SETTING } from '../../features/buy/ingredient/wire';
+import { HOB } from '../../features/house/stove/wire';
+import { SERVED } from '../../features/pot/wire';
+import { declare } from '../../server/door';
+import { wire } from '../../wire';
 
 /** A write that looks for as long as it is told to, and rests on one recipe, or says nothing about what it rests on. */
 const SLOW = wire<{ readonly looks: number }>()({
