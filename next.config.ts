@@ -1,4 +1,5 @@
 import type { NextConfig } from 'next';
+import { PLAIN_POLICY } from './src/server/plain-policy';
 
 const config: NextConfig = {
   poweredByHeader: false,
@@ -22,12 +23,7 @@ const config: NextConfig = {
       {
         // These do not come by the proxy, which gives every other answer its policy.
         source: '/_next/static/(.*)',
-        headers: [
-          {
-            key: 'Content-Security-Policy',
-            value: "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'",
-          },
-        ],
+        headers: [{ key: 'Content-Security-Policy', value: PLAIN_POLICY }],
       },
       {
         source: '/(.*)',

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { NextResponse, type NextRequest } from 'next/server';
 import { databaseAnswers } from '@/server/database';
 import { env, overHttps } from '@/server/env';
+import { PLAIN_POLICY } from '@/server/plain-policy';
 
 /** Everything that is asked of this server comes by here first. */
 export async function proxy(request: NextRequest): Promise<NextResponse> {
@@ -88,9 +89,6 @@ const policyFor = (nonce: string): string =>
     "form-action 'self'",
     "frame-ancestors 'none'",
   ].join('; ');
-
-/** For what is no page: files, answers to scripts, and the worker that keeps the stove's pages. */
-const PLAIN_POLICY = "default-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'";
 
 const plain = (status: number, words: string): NextResponse =>
   new NextResponse(`${words}\n`, {

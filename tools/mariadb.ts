@@ -5,7 +5,17 @@ import os from 'node:os';
 import path from 'node:path';
 import { ensure, NEEDS } from './debian';
 import { keptSecret, ROOT, type Place } from './place';
-import { end, freePort, isAlive, isFree, sleep, start, takeOver, turnOver, turnOverOpen } from './processes';
+import {
+  end,
+  freePort,
+  isAlive,
+  isFree,
+  sleep,
+  start,
+  takeOver,
+  rotateLog,
+  rotateOpenLog,
+} from './processes';
 import { Stop } from './stop';
 
 /** A private MariaDB: own data folder, own socket and loopback port, strict, utf8mb4, durable. */
@@ -15,7 +25,7 @@ export interface OwnDatabase {
   /** The same, emptied first. */
   fresh(database: string): string;
   /** Address of a user who may make databases whose names begin so, for tests. */
-  maker(prefix: string): string;
+  creatorUrl(prefix: string): string;
   drop(database: string): void;
   /** Settles when the server is no longer there. */
   ended(): Promise<void>;
@@ -163,7 +173,7 @@ GRANT ALL ON \`${databases}\`.* TO ${who};`,
       asRoot(place, `DROP DATABASE IF EXISTS \`${database}\`;`);
       return create(database);
     },
-    maker: (prefix) => `${admit(`${prefix}_maker`, `${exactly(prefix)}%`)}/`,
+    creatorUrl: (prefix) => `${admit(`${prefix}_creator`, `${exactly(prefix)}%`)}/`,
     drop: (database) =>
       asRoot(
         place,
@@ -186,12 +196,12 @@ async function launch(place: Place, user: string | undefined): Promise<number> {
   const port = await portFor(place);
   const config = writeConfig(place, port, user);
   const log = path.join(place.folder, 'mariadbd.err');
-  turnOver(log);
+  rotateLog(log);
   fs.closeSync(fs.openSync(log, 'a', 0o600));
   fs.chmodSync(log, 0o600);
   if (user === 'mysql') spawnSync('chown', ['mysql:mysql', place.folder, log]);
   const child = start(place, 'mariadbd-launch', 'mariadbd', [`--defaults-file=${config}`], process.env);
-  const watch = setInterval(() => turnOverOpen(log), 60_000).unref();
+  const watch = setInterval(() => rotateOpenLog(log), 60_000).unref();
   child.once('exit', () => clearInterval(watch));
   for (let waited = 0; waited < 60_000; waited += 100) {
     if (ping(place)) return port;

@@ -42,7 +42,7 @@ const LOG_FULL = 5 * 1024 * 1024;
 const LOGS_KEPT = 3;
 
 /** A log goes on where it was; a full one is put aside under a number, and the oldest of those goes. */
-export function turnOver(file: string, full = LOG_FULL): void {
+export function rotateLog(file: string, full = LOG_FULL): void {
   if (!fs.existsSync(file) || fs.statSync(file).size < full) return;
   for (let i = LOGS_KEPT; i > 0; i -= 1) {
     const older = i === 1 ? file : `${file}.${i - 1}`;
@@ -53,7 +53,7 @@ export function turnOver(file: string, full = LOG_FULL): void {
 const LOOK_AT_LOGS_MS = 60_000;
 
 /** The same for a log that a running process writes at its end: what stands in it is copied, and it begins again. */
-export function turnOverOpen(file: string, full = LOG_FULL): void {
+export function rotateOpenLog(file: string, full = LOG_FULL): void {
   if (!fs.existsSync(file) || fs.statSync(file).size < full) return;
   const copy = `${file}.open`;
   fs.copyFileSync(file, copy);
@@ -74,9 +74,9 @@ export const takeOver = (pid: number): void => void ours.add(pid);
  * From here on Ctrl-C ends what this command has started, the newest first, and then the command: also before it has a way of
  * stopping of its own.
  *
- * @returns hands the signals over to whoever has one
+ * @returns hands the signals over to a command that has a way of its own
  */
-export function endAllOnSignal(): () => void {
+export function endChildrenOnSignal(): () => void {
   const stop = (): void => {
     if (stopping) return;
     stopping = true;
@@ -102,7 +102,7 @@ export function start(
 ): ChildProcess {
   if (stopping) throw new Stop('Stopped.');
   const file = path.join(place.folder, `${name}.log`);
-  turnOver(file);
+  rotateLog(file);
   const log = fs.openSync(file, 'a', 0o600);
   fs.fchmodSync(log, 0o600);
   fs.writeSync(log, `${JSON.stringify({ time: Date.now(), msg: `${name} started` })}\n`);
@@ -113,7 +113,7 @@ export function start(
     ours.add(pid);
     fs.writeFileSync(path.join(place.folder, `${name}.pid`), String(pid));
   }
-  const watch = setInterval(() => turnOverOpen(file), LOOK_AT_LOGS_MS).unref();
+  const watch = setInterval(() => rotateOpenLog(file), LOOK_AT_LOGS_MS).unref();
   child.once('exit', () => {
     clearInterval(watch);
     if (pid !== undefined) ours.delete(pid);

@@ -5,25 +5,25 @@ import { many, maybeOne, one, run, type Connection, type Sql } from './sql';
 /** Days for which a write that was done is remembered, so that it happens once however often it is sent. */
 export const REMEMBERED_DAYS = 90;
 
-/** Who has the turn, and the ids their write rests on; null where it may be anything. */
-export interface Turn {
+/** A writer's lease, and the ids their write depends on; null where it may be anything. */
+export interface WriteLease {
   readonly holder: string;
-  readonly restsOn: readonly string[] | null;
+  readonly dependsOn: readonly string[] | null;
 }
 
 /** The number of a write, and where the kitchen stands as it begins. */
-export interface Begun extends RevisionMark {
+export interface StartedWrite extends RevisionMark {
   /** Every write of a kitchen has a higher one than all before it. */
   readonly seq: number;
-  /** Who has the turn at this moment (see `takeTurn`); undefined where nobody has. */
-  readonly turn?: Turn | undefined;
+  /** The lease that somebody holds (see `acquireLease`); undefined where nobody does. */
+  readonly lease?: WriteLease | undefined;
 }
 
 /**
  * Takes the next number, and with it the kitchen's own row, before anything else is locked: every writer begins there, so no two
  * wait for each other, and on a cluster two that begin at once collide.
  */
-export async function beginWrite(sql: Connection, kitchenId: string): Promise<Begun> {
+export async function startWrite(sql: Connection, kitchenId: string): Promise<StartedWrite> {
   await run(sql, 'UPDATE kitchen SET seq = seq + 1 WHERE id = ?', [kitchenId]);
   return one(
     sql,
@@ -33,42 +33,46 @@ export async function beginWrite(sql: Connection, kitchenId: string): Promise<Be
         mark: z.string(),
         seq: z.coerce.number(),
         holder: z.string().nullable(),
-        restsOn: z.string().nullable(),
+        dependsOn: z.string().nullable(),
       })
-      .transform(({ holder, restsOn, ...begun }) => ({
-        ...begun,
-        turn:
+      .transform(({ holder, dependsOn, ...started }) => ({
+        ...started,
+        lease:
           holder === null
             ? undefined
-            : { holder, restsOn: restsOn === null ? null : (JSON.parse(restsOn) as string[]) },
+            : { holder, dependsOn: dependsOn === null ? null : (JSON.parse(dependsOn) as string[]) },
       })),
-    "SELECT k.revision, k.mark, k.seq, l.holder, l.rests_on AS restsOn FROM kitchen k LEFT JOIN lease l ON l.kitchen_id = k.id AND l.name = 'write' AND l.until_at > UTC_TIMESTAMP(3) WHERE k.id = ?",
+    "SELECT k.revision, k.mark, k.seq, l.holder, l.depends_on AS dependsOn FROM kitchen k LEFT JOIN lease l ON l.kitchen_id = k.id AND l.name = 'write' AND l.until_at > UTC_TIMESTAMP(3) WHERE k.id = ?",
     [kitchenId],
   );
 }
 
-/** s after which a turn ends by itself. */
-const TURN_S = 5;
+/** s after which a lease ends by itself. */
+const LEASE_S = 5;
 
 /**
- * Takes the turn for a writer who was overtaken: until it ends, no write is let in that changes what theirs rests on.
- * @returns false where another has it
+ * Acquires the lease for a writer who was overtaken: until it ends, no write is let in that changes what theirs depends on.
+ * @returns false where another holds it
  */
-export async function takeTurn(sql: Sql, kitchenId: string, { holder, restsOn }: Turn): Promise<boolean> {
+export async function acquireLease(
+  sql: Sql,
+  kitchenId: string,
+  { holder, dependsOn }: WriteLease,
+): Promise<boolean> {
   await run(
     sql,
-    "INSERT INTO lease (kitchen_id, name, holder, rests_on, until_at) VALUES (?, 'write', ?, ?, UTC_TIMESTAMP(3) + INTERVAL ? SECOND) ON DUPLICATE KEY UPDATE holder = IF(until_at <= UTC_TIMESTAMP(3), VALUES(holder), holder), rests_on = IF(holder = VALUES(holder), VALUES(rests_on), rests_on), until_at = IF(holder = VALUES(holder), VALUES(until_at), until_at)",
-    [kitchenId, holder, restsOn && JSON.stringify(restsOn), TURN_S],
+    "INSERT INTO lease (kitchen_id, name, holder, depends_on, until_at) VALUES (?, 'write', ?, ?, UTC_TIMESTAMP(3) + INTERVAL ? SECOND) ON DUPLICATE KEY UPDATE holder = IF(until_at <= UTC_TIMESTAMP(3), VALUES(holder), holder), depends_on = IF(holder = VALUES(holder), VALUES(depends_on), depends_on), until_at = IF(holder = VALUES(holder), VALUES(until_at), until_at)",
+    [kitchenId, holder, dependsOn && JSON.stringify(dependsOn), LEASE_S],
   );
-  return (await turnOf(sql, kitchenId)) === holder;
+  return (await leaseHolder(sql, kitchenId)) === holder;
 }
 
-/** Whether the write that is under way in this transaction has changed something that the turn of another rests on. */
-export async function changedInTurn(
+/** Whether the write that is under way in this transaction has changed something that another's lease covers. */
+export async function changesLeased(
   sql: Connection,
   kitchenId: string,
   { revision }: RevisionMark,
-  restsOn: readonly string[],
+  dependsOn: readonly string[],
 ): Promise<boolean> {
   const rows = await many(
     sql,
@@ -76,15 +80,15 @@ export async function changedInTurn(
     'SELECT what, id FROM kitchen_moved WHERE kitchen_id = ? AND revision = ?',
     [kitchenId, revision + 1],
   );
-  const rests = new Set(restsOn);
-  return rows.some((r) => r.what === 'house' || rests.has(r.id));
+  const covered = new Set(dependsOn);
+  return rows.some((r) => r.what === 'house' || covered.has(r.id));
 }
 
-export const endTurn = (sql: Sql, kitchenId: string, holder: string): Promise<number> =>
+export const releaseLease = (sql: Sql, kitchenId: string, holder: string): Promise<number> =>
   run(sql, "DELETE FROM lease WHERE kitchen_id = ? AND name = 'write' AND holder = ?", [kitchenId, holder]);
 
-/** Who has the turn; undefined where nobody has. */
-export const turnOf = async (sql: Sql, kitchenId: string): Promise<string | undefined> =>
+/** Who holds the lease; undefined where nobody does. */
+export const leaseHolder = async (sql: Sql, kitchenId: string): Promise<string | undefined> =>
   (
     await maybeOne(
       sql,

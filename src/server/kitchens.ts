@@ -66,7 +66,7 @@ const pasts = keeping<{ readonly stood: RevisionMark; readonly past: ReadPast }>
 
 /** Where what is held may stand, for whom it is good enough. */
 export interface Freshness {
-  /** Revisions that it may lie behind: for a write that asks again, when it writes, whether what it rests on has changed since. */
+  /** Revisions that it may lie behind: for a write that asks again, when it writes, whether what it depends on has changed since. */
   readonly behind: number;
 }
 const UP_TO_DATE: Freshness = { behind: 0 };

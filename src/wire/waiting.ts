@@ -138,14 +138,14 @@ let sending: Promise<void> | undefined;
 
 /** Sends what waits, one after the other, as long as somebody answers. Two windows of one browser take turns; sent twice it happens once. */
 export function sendWaiting(): Promise<void> {
-  sending ??= inTurn(sendAll).finally(() => {
+  sending ??= withLease(sendAll).finally(() => {
     sending = undefined;
     if (list.some((w) => w.person === person && !w.refused)) again();
   });
   return sending;
 }
 
-const inTurn = async (work: () => Promise<void>): Promise<void> =>
+const withLease = async (work: () => Promise<void>): Promise<void> =>
   // Only pages that came safely have locks.
   'locks' in navigator ? void (await navigator.locks.request('half-pot waiting', work)) : work();
 

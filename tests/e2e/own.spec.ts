@@ -355,7 +355,7 @@ test('the kitchen is taken away as a file, and is the kitchen', async ({ page })
   if (!read.ok) throw new Error(read.mistakes.map((m) => m.message).join(' '));
   expect(read.file.recipes.length).toBeGreaterThan(20);
   expect(text).not.toMatch(/argon|kestrel-weir"/);
-  // Begun from it, another kitchen is the same.
+  // StartedWrite from it, another kitchen is the same.
   await begin(page);
   await page.getByLabel('The word that the command printed').fill('test word');
   await page.getByLabel('From a kitchen file').check();

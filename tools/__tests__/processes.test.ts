@@ -7,7 +7,7 @@ import { spawn } from 'node:child_process';
 import { setTimeout as pause } from 'node:timers/promises';
 import { buildSync } from 'esbuild';
 import type { Place } from '../place';
-import { end, freePort, isAlive, isFree, takePlace, turnOver, turnOverOpen } from '../processes';
+import { end, freePort, isAlive, isFree, takePlace, rotateLog, rotateOpenLog } from '../processes';
 
 test('a log goes on where it was until it is full; then it is put aside, and the oldest of those goes', () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-log-'));
@@ -20,13 +20,13 @@ test('a log goes on where it was until it is full; then it is put aside, and the
         .sort()
         .map((name) => [name, fs.readFileSync(path.join(folder, name), 'utf8')]),
     );
-  turnOver(log, 10);
+  rotateLog(log, 10);
   write('one');
-  turnOver(log, 10);
+  rotateLog(log, 10);
   write(' and on');
   expect(all()).toEqual({ 'app.log': 'one and on' });
   for (const text of ['second run', 'third run.', 'fourth run', 'fifth run.']) {
-    turnOver(log, 10);
+    rotateLog(log, 10);
     write(text);
   }
   expect(all()).toEqual({
@@ -44,7 +44,7 @@ test('a full log of a process that goes on writing is put aside, and nothing goe
   const writer = fs.openSync(log, 'a');
   for (const text of ['first page', 'another one', 'short', 'and on it goes', 'last']) {
     fs.writeSync(writer, text);
-    turnOverOpen(log, 10);
+    rotateOpenLog(log, 10);
   }
   fs.closeSync(writer);
   const read = (name: string): string => fs.readFileSync(path.join(folder, name), 'utf8');
@@ -61,8 +61,8 @@ test('a full log of a process that goes on writing is put aside, and nothing goe
 test('Ctrl-C before a command has a way of stopping ends what it has started, and then the command', async () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'halfpot-stop-'));
   const script = `
-    import { endAllOnSignal, start } from '${path.resolve('tools/processes.ts')}';
-    endAllOnSignal();
+    import { endChildrenOnSignal, start } from '${path.resolve('tools/processes.ts')}';
+    endChildrenOnSignal();
     start({ folder: '${folder}' } as never, 'child', process.execPath, ['-e', 'setInterval(() => {}, 1000)'], process.env);
     setInterval(() => {}, 1000);`;
   const bundle = path.join(folder, 'run.mjs');

@@ -11,7 +11,7 @@ import { checkedUrl } from '../instance';
 import { loadInto, mustRead } from '../kitchens';
 import { startDatabase, type OwnDatabase } from '../mariadb';
 import { placeOf, type Place } from '../place';
-import { endAllOnSignal, isRunning, takePlace } from '../processes';
+import { endChildrenOnSignal, isRunning, takePlace } from '../processes';
 import { say, Stop } from '../stop';
 
 export const backupsOf = (place: Place): string => path.join(place.folder, 'backups');
@@ -26,7 +26,7 @@ export async function withKept<T>(
   const place = placeOf('kitchen');
   const running = isRunning(place);
   // A database that others are at work with stays, whatever becomes of this command.
-  if (!running) endAllOnSignal();
+  if (!running) endChildrenOnSignal();
   const given = process.env.DATABASE_URL;
   const own = given === undefined ? await startDatabase(place) : undefined;
   try {

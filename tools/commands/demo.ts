@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { dayIn } from '@/core/day';
 import { build, mustBeFree } from '../app';
-import { endAllOnSignal, endLeftover, takePlace } from '../processes';
+import { endChildrenOnSignal, endLeftover, takePlace } from '../processes';
 import { startInstance, type Instance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { placeOf } from '../place';
@@ -55,7 +55,7 @@ export function whereFrom(
 export async function demo(args: readonly string[], how: 'start' | 'dev' = 'start'): Promise<number> {
   const { port, origin } = whereFrom(args);
   const place = placeOf('demo');
-  const handOver = endAllOnSignal();
+  const handOver = endChildrenOnSignal();
   takePlace(place, how === 'dev' ? 'dev' : 'demo');
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);

@@ -8,7 +8,7 @@ import { makeBackup } from '../backup/backup';
 import { prepareDemo } from '../kitchens';
 import { startDatabase } from '../mariadb';
 import { placeOf, ROOT } from '../place';
-import { endAllOnSignal, takePlace } from '../processes';
+import { endChildrenOnSignal, takePlace } from '../processes';
 import { say, Stop } from '../stop';
 
 /** The day that databases left behind are filled for. */
@@ -24,7 +24,7 @@ export async function dumps(): Promise<number> {
   if (fs.existsSync(to('rows')))
     throw new Stop(`Step ${step} has left its database already: remove it if the step has not landed yet.`);
   const place = placeOf('pictures');
-  endAllOnSignal();
+  endChildrenOnSignal();
   takePlace(place, 'dumps');
   const own = await startDatabase(place);
   const folder = fs.mkdtempSync(path.join(place.folder, 'dumps-'));

@@ -128,7 +128,7 @@ async function plantInStations(sample: number, seed: string): Promise<void> {
     const templates = path.join(place.folder, 'templates.json');
     await makeTemplates((name) => own.fresh(name), templates);
     plant(STATIONS, sample, seed, {
-      HALFPOT_TEST_SERVER: own.maker('halfpot'),
+      HALFPOT_TEST_SERVER: own.creatorUrl('halfpot'),
       HALFPOT_TEST_TEMPLATES: templates,
     });
   } finally {

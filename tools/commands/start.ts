@@ -4,7 +4,7 @@ import { placeOf } from '../place';
 import { broughtCertificate, houseCertificate } from '../lan/authority';
 import { inAddress, isLoopback, reachedAs } from '../lan/names';
 import { serveLan } from '../lan/serve';
-import { endAllOnSignal, endLeftover, freePort, takePlace } from '../processes';
+import { endChildrenOnSignal, endLeftover, freePort, takePlace } from '../processes';
 import { say, sentenceFor, Stop } from '../stop';
 import { backUp, backupsIn } from '../backup/backup';
 import { isDue } from '../backup/keep';
@@ -18,7 +18,7 @@ const PORT = 4280;
 export async function startKitchen(args: readonly string[]): Promise<number> {
   const { port, origin, host, cert, key } = whereFrom(args, PORT);
   const place = placeOf('kitchen');
-  const handOver = endAllOnSignal();
+  const handOver = endChildrenOnSignal();
   takePlace(place, 'start');
   await endLeftover(place, 'app', 'next');
   await mustBeFree(port);

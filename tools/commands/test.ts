@@ -168,7 +168,7 @@ class Run {
         seed: this.#seed,
         env: {
           ...process.env,
-          HALFPOT_TEST_SERVER: own.maker('halfpot'),
+          HALFPOT_TEST_SERVER: own.creatorUrl('halfpot'),
           HALFPOT_TEST_TEMPLATES: templates,
         },
         log: path.join(this.#place.folder, 'unit.log'),
@@ -185,7 +185,7 @@ class Run {
         // A kitchen is put back out of a copy beside it, which its own user may not make.
         fresh(name) {
           own.fresh(name);
-          return `${own.maker('halfpot')}${name}`;
+          return `${own.creatorUrl('halfpot')}${name}`;
         },
         log: path.join(this.#place.folder, 'browser.log'),
       });

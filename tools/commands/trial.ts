@@ -6,7 +6,7 @@ import { startInstance, type Instance } from '../instance';
 import { DEMO_FILE, mustRead } from '../kitchens';
 import { startDatabase } from '../mariadb';
 import { placeOf, type Place } from '../place';
-import { endAllOnSignal, takePlace } from '../processes';
+import { endChildrenOnSignal, takePlace } from '../processes';
 import { Stop } from '../stop';
 import { around, frozen, killed } from '../trial/around';
 import { guesses, slow, uploads } from '../trial/crowd';
@@ -39,7 +39,7 @@ export async function trial(args: readonly string[]): Promise<number> {
   const payloads = whole(values.payloads, 'payloads');
   const seconds = whole(values.seconds, 'seconds');
   const place = placeOf('bench');
-  endAllOnSignal();
+  endChildrenOnSignal();
   takePlace(place, 'trial');
   ensure(NEEDS.database);
   if (values.only === 'stove') ensure(NEEDS.wholeBrowser);

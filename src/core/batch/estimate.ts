@@ -148,7 +148,7 @@ export function runDoneLines(of: RunningBatch, constants: ProcessConstants): Fol
     if (step && !isIdle(step)) {
       if (isOnHeat(step)) follow.heats(step, since, until);
       else {
-        follow.rests(since, until);
+        follow.dependsOn(since, until);
         const trouble = follow.do(step);
         if (trouble) return { follow, at, since, trouble, after };
       }
@@ -174,7 +174,7 @@ export function potOfBatch(
 } {
   const { follow: model, since, trouble, after } = runDoneLines(of, constants);
   if (trouble) return { pot: undefined, inputs: model.inputs, after, gave: gaveOf(model) };
-  model.rests(since, Infinity);
+  model.dependsOn(since, Infinity);
   return { pot: model.pot, inputs: model.inputs, after, gave: gaveOf(model) };
 }
 
@@ -188,7 +188,7 @@ export function estimateBatch(of: RunningBatch, now: number, constants: ProcessC
   const step = of.pot.steps[at];
   const common = { at, since, trouble: undefined };
   if (!step || isIdle(step) || !isOnHeat(step)) {
-    model.rests(since, Infinity);
+    model.dependsOn(since, Infinity);
     return {
       ...common,
       ...standing(model),

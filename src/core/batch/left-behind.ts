@@ -41,7 +41,7 @@ export function leftToldOf(of: RunningBatch, c: ProcessConstants): LeftLesson[] 
   const whole = runDoneLines(of, c);
   if (whole.trouble) return [];
   const hand = of.pot.steps[whole.at];
-  if (!hand || !isOnHeat(hand)) whole.follow.rests(whole.since, Infinity);
+  if (!hand || !isOnHeat(hand)) whole.follow.dependsOn(whole.since, Infinity);
   const done = new Map(
     of.events.flatMap((e) => (e.is === 'done' ? [[e.step, Date.parse(e.at)] as const] : [])),
   );
@@ -111,7 +111,7 @@ function lessonAt(
   );
   const step = of.pot.steps[at];
   if (trouble || !step || !leaves(step)) return [];
-  follow.rests(since, ms);
+  follow.dependsOn(since, ms);
   const { pot } = follow;
   const model = afterLine(pot, step, c);
   if (!model) return [];

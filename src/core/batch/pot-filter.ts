@@ -144,7 +144,7 @@ export class PotFilter {
   }
 
   /** Readings of a pot that nothing is done to: each moves its water to where both are most likely right. */
-  rests(from: number, to: number): void {
+  dependsOn(from: number, to: number): void {
     for (const read of this.heard.between(from, to)) {
       if (isPotChange(read)) {
         this.change(read);

@@ -10,14 +10,14 @@ export const sizeDishArchivedRestore = (name: string): string =>
   `${name} is a size of a dish that is archived: restore it.`;
 
 // menu-mix.ts
-export const howManySoldNot = (names: string): string => `How many are sold is not said of ${names}.`;
+export const howManySoldNot = (names: string): string => `No sales are entered for ${names}.`;
 export const sharesMake = (sum: number): string => {
   const off = +Math.abs(sum - 100).toFixed(2);
   return `The shares make ${+sum.toFixed(2)} %: ${off} % ${sum < 100 ? 'are missing' : 'too much'}.`;
 };
 export const withoutPriceMenuLeft = (names: string): string =>
   `Without a price on the menu, and so left out: ${names}.`;
-export const whatCostsNotKnown = (names: string): string => `What it costs is not known of ${names}.`;
+export const whatCostsNotKnown = (names: string): string => `The cost is not known for ${names}.`;
 
 // menu-price.ts
 export const noPriceKeepsTarget = (targetPct: number): string =>

@@ -154,7 +154,7 @@ export function spoiled(pot: PotState, before: Delicacy, heats: boolean, c: Proc
 function curdled(pot: PotState, before: Delicacy, heats: boolean, c: ProcessConstants): Warning[] {
   const { liquid, celsius } = pot;
   const butter = liquid.curdler === MOUNTED;
-  const limit = butter ? liquid.curdlesAt : bears(pot, c);
+  const limit = butter ? liquid.curdlesAt : toleratedCelsius(pot, c);
   // Butter is mounted off the heat, whatever the pot was at: only heat after that counts.
   const now = heats || celsius > before.celsius + 1 || (!butter && liquid.curdlesAt < before.curdlesAt);
   if (celsius <= limit || !now) return [];
@@ -192,7 +192,7 @@ const THICK_YOLK = 0.5;
  * a litre through a boil. What yolk itself thickens guards nothing; much of it sets sooner than a little (docs/model.md, "What
  * curdles or splits").
  */
-function bears({ liquid }: PotState, { delicate }: ProcessConstants): number {
+function toleratedCelsius({ liquid }: PotState, { delicate }: ProcessConstants): number {
   const ml = liquidMl(liquid);
   if (liquid.curdlesAt === NEVER || ml <= 0) return liquid.curdlesAt;
   const flour = liquid.starch / STARCH_OF_FLOUR;

@@ -105,7 +105,7 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
   if (behind) {
     const by = readNumber(behind[2] ?? '', how.mark);
     if (!by.ok) return by;
-    if (by.value.isZero()) return refuse('divides-by-zero', '', texts.divides0Whole(whole));
+    if (by.value.isZero()) return refuse('divides-by-zero', '', texts.divides0(whole));
     divided = '/÷'.includes(behind[1] ?? '') ? 1 / by.value.toNumber() : by.value.toNumber();
     rest = rest.slice(0, behind.index);
   }
@@ -127,7 +127,7 @@ function readTerm(part: string, whole: string, how: Manner): Outcome<Amount> {
     if (!unit.ok) return unit;
     shown ??= unit.value;
     if (unit.value.kind !== shown.kind)
-      return refuse('mixed-units', '', texts.mixesKinds(whole, shown.kind, unit.value.kind));
+      return refuse('mixed-units', '', texts.mixes(whole, shown.kind, unit.value.kind));
     value += toBase(read.value.toNumber(), unit.value);
     rest = rest.slice(found[0].length);
   }

@@ -59,7 +59,7 @@ export function calculate(typed: string, mark: DecimalMark = '.'): Outcome<Decim
   const product = (): Outcome<Decimal> =>
     chain(operand, '*x×/÷', (a, b, sign) => {
       if (!'/÷'.includes(sign)) return fine(a.times(b));
-      return b.isZero() ? refuse('divides-by-zero', '', texts.divides0Typed(typed.trim())) : fine(a.div(b));
+      return b.isZero() ? refuse('divides-by-zero', '', texts.divides0(typed.trim())) : fine(a.div(b));
     });
   const sum = (): Outcome<Decimal> =>
     chain(product, '+-−', (a, b, sign) => fine(sign === '+' ? a.plus(b) : a.minus(b)));

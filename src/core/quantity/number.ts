@@ -43,7 +43,7 @@ function readMarks(digits: string, typed: string, mark: DecimalMark): Outcome<De
   const marks = bare.match(/[.,]/g) ?? [];
   const last = Math.max(bare.lastIndexOf('.'), bare.lastIndexOf(','));
   const tail = bare.length - last - 1;
-  const wrong = refuse('not-a-number', '', texts.notNumberTyped(typed));
+  const wrong = refuse('not-a-number', '', texts.notNumber(typed));
   if (marks.length === 0) return fine(new Decimal(bare).times(sign));
   if (marks.length === 1) {
     const head = bare.slice(0, last);

@@ -3,13 +3,11 @@
 // number.ts
 export const divides0 = (text: string): string => `“${text}” divides by 0.`;
 export const notNumber = (text: string): string => `“${text}” is not a number.`;
-export const notNumberTyped = (typed: string): string => `“${typed}” is not a number.`;
 export const canMeanOrWrite = (typed: string, fraction: string, thousands: string): string =>
   `“${typed}” can mean ${fraction} or ${thousands}: write one of these.`;
 
 // arithmetic.ts
 export const cannotCalculated = (typed: string): string => `“${typed}” cannot be calculated.`;
-export const divides0Typed = (typed: string): string => `“${typed}” divides by 0.`;
 
 // amount.ts
 export const amountMissingWriteNumber = 'An amount is missing: write a number and a unit, such as 2.5 kg.';
@@ -18,9 +16,6 @@ export const mixes = (text: string, kind: string, otherKind: string): string =>
 export const below0 = (text: string): string => `“${text}” is below 0.`;
 export const notAmountWriteNumber = (text: string): string =>
   `“${text}” is not an amount: write a number and a unit, such as 2.5 kg.`;
-export const divides0Whole = (whole: string): string => `“${whole}” divides by 0.`;
-export const mixesKinds = (whole: string, kind: string, otherKind: string): string =>
-  `“${whole}” mixes ${kind} and ${otherKind}.`;
 export const noUnitWriteExample = (text: string, likelyUnit: string): string =>
   `“${text}” has no unit: write, for example, ${text} ${likelyUnit}.`;
 export const differsBetweenCountriesWrite = (wordTyped: string, doubt: string): string =>

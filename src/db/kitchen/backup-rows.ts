@@ -14,8 +14,8 @@ export type BackupTable = z.infer<typeof BackupTable>;
 export type BackupPart = BackupTable | BackupRow;
 
 /**
- * Tables that no backup holds: our migrations write the first; the others are caches and leases. Nobody stays signed in through a restore,
- * or a browser that was signed out since would be in again.
+ * Tables that no backup holds: our migrations write the first; the others are caches and leases. Nobody stays
+ * signed in through a restore, or a browser that was signed out since would be in again.
  */
 const NOT_BACKED_UP = new Set(['schema_version', 'signed_in', 'kitchen_moved', 'costs_last', 'lease']);
 
@@ -102,12 +102,12 @@ class TableWriter {
     { table, columns }: BackupTable,
   ) {
     const there = known.get(table);
-    if (!there) throw new BackupError(`It has a table ${table}, which that step of Half Pot does not have.`);
+    if (!there) throw new BackupError(`It has a table ${table}, which Half Pot did not have at that step.`);
     [this.#sql, this.#table, this.#kitchenId] = [sql, table, kitchenId];
     this.#columns = columns.map((name) => {
       const column = there.find((c) => c.name === name);
       if (!column)
-        throw new BackupError(`It has a column ${table}.${name}, which that step of Half Pot does not have.`);
+        throw new BackupError(`It has a column ${table}.${name}, which Half Pot did not have at that step.`);
       return column;
     });
     this.#owner = columns.indexOf(ownerColumn(table));

@@ -6,19 +6,19 @@ ALTER TABLE change_record
   ADD KEY IF NOT EXISTS in_order (kitchen_id, seq, id),
   ADD KEY IF NOT EXISTS of_subject_in_order (kitchen_id, subject_id, seq, id);
 
--- Work that one process or writer does at a time. It expires by itself: its holder may have died. `rests_on` lists the ids that the
--- work rests on (JSON); NULL where that is not known, and anything may be among them.
+-- Work that one process or writer does at a time. It expires by itself: its holder may have died. `depends_on` lists the ids that
+-- the work depends on (JSON); NULL where that is not known, and anything may be among them.
 CREATE TABLE IF NOT EXISTS lease (
   kitchen_id CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   name VARCHAR(40) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   holder CHAR(36) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
   until_at DATETIME(3) NOT NULL,
-  rests_on LONGTEXT NULL,
+  depends_on LONGTEXT NULL,
   PRIMARY KEY (kitchen_id, name),
   FOREIGN KEY (kitchen_id) REFERENCES kitchen (id)
 ) ENGINE=InnoDB;
 
--- A write is repeated only where something has changed that it had read: what else changed has to be written down as well.
+-- A write is repeated only where something has changed that it depends on: what else changed has to be written down as well.
 ALTER TABLE kitchen_moved MODIFY COLUMN what VARCHAR(20) CHARACTER SET ascii COLLATE ascii_bin NOT NULL;
 CREATE TRIGGER IF NOT EXISTS kitchen_moved_update AFTER UPDATE ON kitchen FOR EACH ROW
   INSERT IGNORE INTO kitchen_moved (kitchen_id, revision, what, id)

@@ -38,7 +38,7 @@ const changePrice = declare({
     if (trouble) throw new Refused(trouble);
     return { price: price.value, before: supply.price.packPrice.toString() };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId, at, today }, { article, typed }, { price, before }) {
     await addQuote(sql, kitchenId, article, today, at, typed.trim(), price.toFixed(4));
     return {
@@ -74,7 +74,7 @@ const changeYield = declare({
     const { byProducts } = yieldOn(supply.ingredient, today);
     return { supply, usablePct: usable.value, byProducts };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId, who, at, today }, { ingredient, typed }, { supply, usablePct, byProducts }) {
     await addYield(sql, kitchenId, ingredient, {
       on: today,

@@ -15,7 +15,7 @@ import { nameVersion, recipeAt, versionName } from '@/db/recipes/recipe-versions
 import { database } from '@/server/database';
 import { Refused, declare, idsIn, refused } from '@/server/door';
 import { costedWith } from '@/server/kitchen';
-import { idsUnder, refuseLoops } from './loops';
+import { dependencyIds, refuseLoops } from './loops';
 import { sheetCommands } from './making';
 import { SERVED, SHEET, VERSION_NAMED, type MissingParts } from './wire';
 import * as texts from './texts';
@@ -105,10 +105,10 @@ const keepSheet = declare({
       recipe,
       manner,
       broken: brokenBy(costing, after, recipe.id),
-      rests: new Set([...idsIn(before), ...idsUnder(recipe, recipes)]),
+      dependsOn: new Set([...idsIn(before), ...dependencyIds(recipe, recipes)]),
     };
   },
-  rests: (_body, { rests }) => rests,
+  dependsOn: (_body, { dependsOn }) => dependsOn,
   async write({ sql, kitchenId, at, today, version }, _body, { before, recipe, manner, broken }) {
     await writeRecipe(sql, kitchenId, recipe, version ?? 1, today, at, manner);
     return { value: { broken }, what: 'recipe', subject: recipe.id, before, after: recipe };
@@ -142,7 +142,7 @@ const served = declare({
       );
     return { before: before.serveCelsius ?? null, celsius };
   },
-  rests: ({ id }) => [id],
+  dependsOn: ({ id }) => [id],
   async write({ sql, kitchenId }, { id }, { before, celsius }) {
     await setServed(sql, kitchenId, id, celsius);
     return { value: null, what: 'served at', subject: id, before, after: celsius };

@@ -2,7 +2,7 @@ import { inOrder, loopSentence, type WrittenRecipe } from '@/core/kitchen-file';
 import { idsIn, refused } from '@/server/door';
 
 /** Ids of all that a sheet is made from, through every generation, with its own. */
-export function idsUnder(recipe: WrittenRecipe, recipes: readonly WrittenRecipe[]): Set<string> {
+export function dependencyIds(recipe: WrittenRecipe, recipes: readonly WrittenRecipe[]): Set<string> {
   const byId = new Map(recipes.map((r) => [r.id, r]));
   const found = idsIn(recipe);
   // A set is walked to its end, also where that moves on meanwhile.

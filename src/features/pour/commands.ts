@@ -50,7 +50,7 @@ const keepPlate = declare({
     const over = writtenOver(before, parentIn(state, before), lines, manner);
     return { before, after: { ...over, menuPrice: price && priceText(price.value) }, manner };
   },
-  rests: (body, { before }) => idsIn(body, before),
+  dependsOn: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await writePlate(sql, kitchenId, after, manner);
     return { value: null, what: 'plate', subject: id, before, after };

@@ -152,7 +152,7 @@ const lines = declare({
     }));
     return { before, after: writtenOver(before, parent, stands, manner), manner };
   },
-  rests: (body, { before }) => idsIn(body, before),
+  dependsOn: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };
@@ -203,7 +203,7 @@ const head = declare({
     };
     return { before, after, manner: mannerIn(here) };
   },
-  rests: (body, { before }) => idsIn(body, before),
+  dependsOn: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };
@@ -249,7 +249,7 @@ const byItself = declare({
     };
     return { before, after, manner: mannerIn(here) };
   },
-  rests: (body, { before }) => idsIn(body, before),
+  dependsOn: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };
@@ -286,7 +286,7 @@ const served = declare({
     const manner = mannerIn(here);
     return { before, after: writtenOver(before, parentIn(here, before), lines, manner), manner };
   },
-  rests: (body, { before }) => idsIn(body, before),
+  dependsOn: (body, { before }) => idsIn(body, before),
   async write({ sql, kitchenId }, { id }, { before, after, manner }) {
     await putPlate(sql, kitchenId, after, manner, { taken: true });
     return { value: null, what: 'plate', subject: id, before, after };

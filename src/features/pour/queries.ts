@@ -188,7 +188,7 @@ function nameOf(state: KitchenState, of: WrittenPlate['lines'][number]['of']): s
     ? `${of.part === undefined ? '' : texts.partOfPrefix(of.part)}${nameIn(state.recipes, of.product)}`
     : 'ingredient' in of
       ? nameIn(state.ingredients, of.ingredient)
-      : texts.stockTrimNameIn(nameIn(state.ingredients, of.stockTrimOf));
+      : texts.stockTrim(nameIn(state.ingredients, of.stockTrimOf));
 }
 
 function lineData(

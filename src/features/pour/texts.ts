@@ -47,7 +47,6 @@ export const stockTrim = (name: string): string => `${name}, stock trim`;
 
 // queries.ts
 export const partOfPrefix = (part: string): string => `${part} of `;
-export const stockTrimNameIn = (nameIn: string): string => `${nameIn}, stock trim`;
 
 // pour-nav.tsx
 export const whatIf = 'What if';

@@ -121,7 +121,7 @@ const start = declare({
     const foretold = startedAt === null ? await foretoldOf(after, here, costed) : undefined;
     return { after: { ...after, ...(foretold ? { foretold } : {}) }, stands };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId, who }, { id }, { after, stands }) {
     // Another tablet may have been faster.
     await mustBeFree(sql, who, stands);
@@ -193,7 +193,7 @@ const tell = declare({
     }
     return { told: false, event: await stamped(event, looking) };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId }, { batch }, { told, event }) {
     // Told before, it is on the page, or was taken back since: it is not to be remembered.
     const stands = told ? 0 : await insertEvent(sql, kitchenId, batch, event);

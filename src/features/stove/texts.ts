@@ -28,7 +28,7 @@ export const wouldMoreThan14 = 'This would be more than 14 days ago: no pot stan
 export const potLeftUpH = (nightH: number, hours: string): string =>
   `A pot is left for up to ${nightH} h; this would be ${hours} h.`;
 export const holdsSinceChooseAnother = (name: string, otherName: string, since: string): string =>
-  `${name} holds ${otherName} since ${since}: choose another vessel, or end that batch first.`;
+  `${name} has held ${otherName} since ${since}: choose another vessel, or end that batch first.`;
 export const sheetArchivedNothingCook = 'This sheet has been archived: there is nothing to cook by.';
 export const vesselOrHobArchivedChooseAnother = 'This vessel or hob has been archived: choose another.';
 export const noLinesYetWrite = (name: string): string => `${name} has no lines yet: write them first.`;

@@ -96,13 +96,13 @@ export interface Declared<Body, Answer, Theirs, Ready> {
   readonly changes?: Changed<Body, Theirs>;
   /** Bodies of older versions, brought up one by one: the first makes version 2 of version 1. */
   readonly upgrades?: readonly ((older: unknown) => unknown)[];
-  /** Looks and refuses, with nothing locked; what it finds out is handed on. Done again if what it rests on has changed meanwhile. */
+  /** Looks and refuses, with nothing locked; what it finds out is handed on. Done again if what it depends on has changed meanwhile. */
   readonly look: (body: Body, looking: Looking) => Promise<Ready>;
   /**
-   * Ids of the ingredients, articles, recipes and dishes that the look rests on: a change to any other does not make it look again.
+   * Ids of the ingredients, articles, recipes and dishes that the look depends on: a change to any other does not make it look again.
    * Settings, vessels, hobs and measures always do. Left out, any change does.
    */
-  readonly rests?: (body: Body, ready: Ready) => Iterable<string>;
+  readonly dependsOn?: (body: Body, ready: Ready) => Iterable<string>;
   /** Writes, with the kitchen's row locked. Nothing is worked out here. */
   readonly write: (writing: Writing, body: Body, ready: Ready) => Promise<Wrote<Answer>>;
   /** Once it has been done, the first time only. */

@@ -5,8 +5,8 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { clockIn, dayIn } from '@/core/day';
 import type { KitchenState } from '@/core/kitchen-state';
 import {
-  beginWrite,
-  changedInTurn,
+  startWrite,
+  changesLeased,
   commandDone,
   forgetCommands,
   rememberCommand,
@@ -35,35 +35,35 @@ import { withMutex } from '../mutex';
 import { may, roleWords, type Rank, type Worker } from '../roles';
 import { Refused, type AnyDeclared, type Looking, type Writing } from './declare';
 import * as texts from './texts';
-import { inTurn, turnEnded } from './turn';
+import { withLease, leaseReleased } from './lease';
 
 /** How often a write is started again: after a lock conflict, or because the kitchen moved between looking and writing. */
 const MOST_TRIES = 8;
 /** Revisions that a first look may lie behind. */
-const AS_HELD: Freshness = { behind: 100 };
+const CACHED: Freshness = { behind: 100 };
 const UP_TO_DATE: Freshness = { behind: 0 };
-/** Tries before a write waits for a turn. The first is made at once, the others one after the other for each thing. */
-const BY_CHANCE = 3;
+/** Tries before a write asks for a lease. The first is made at once, the others one after the other for each thing. */
+const OPTIMISTIC_TRIES = 3;
 const DAY_MS = 24 * 60 * 60 * 1000;
 
 const no = (code: string, message: string, path = ''): No => ({ ok: false, code, message, path });
 
 /** Thrown inside a transaction when something that was looked at has changed since. */
-class MovedOn extends Error {
+class DependencyChanged extends Error {
   /**
-   * @param restsOn what the write rests on; null where that may be anything
+   * @param dependsOn ids that the write depends on; null where it may be anything
    * @param because one thing that has changed
    */
   constructor(
-    readonly restsOn: readonly string[] | null,
-    readonly because = '',
+    readonly dependsOn: readonly string[] | null,
+    readonly changedId = '',
   ) {
     super('moved on');
   }
 }
 
-/** Thrown inside a transaction when another writer, who was overtaken before, has the turn. */
-class NotOurTurn extends Error {}
+/** Thrown inside a transaction when another writer, who was overtaken before, holds the lease. */
+class LeaseHeld extends Error {}
 
 /** Hash of a body by what it says, whatever order its fields came in. Keyed: a body may hold a secret, and nobody is to try secrets against it. */
 export function bodyHash(body: unknown): string {
@@ -198,24 +198,26 @@ interface Sent extends Envelope {
 }
 
 async function inTries(declared: AnyDeclared, sent: Sent, body: unknown, who: Worker): Promise<Tried> {
-  // What is held already is good enough to begin with, for one that can tell whether anything it rests on has changed since.
-  let fresh = declared.rests ? AS_HELD : UP_TO_DATE;
-  let restsOn: readonly string[] | null = null;
-  let because = '';
+  // A cached kitchen is good enough to begin with, for a write that can tell whether anything it depends on has changed since.
+  let fresh = declared.dependsOn ? CACHED : UP_TO_DATE;
+  let dependsOn: readonly string[] | null = null;
+  let changedId = '';
   for (let tries = 1; ; tries += 1) {
     const attempt = (holder: string | null) => tryOnce(declared, sent, body, who, { holder, fresh });
     try {
-      if (tries > BY_CHANCE) return await inTurn(who.kitchenId, restsOn, attempt);
+      if (tries > OPTIMISTIC_TRIES) return await withLease(who.kitchenId, dependsOn, attempt);
       return await (tries === 1
         ? attempt(null)
-        : withMutex(`${who.kitchenId} ${because}`, () => attempt(null)));
+        : withMutex(`${who.kitchenId} ${changedId}`, () => attempt(null)));
     } catch (error) {
       // What is refused may have been made a moment ago.
       const again =
-        error instanceof MovedOn || isLockConflict(error) || (fresh === AS_HELD && error instanceof Refused);
+        error instanceof DependencyChanged ||
+        isLockConflict(error) ||
+        (fresh === CACHED && error instanceof Refused);
       fresh = UP_TO_DATE;
       if (!again || tries >= MOST_TRIES) throw error;
-      if (error instanceof MovedOn) ({ restsOn, because } = error);
+      if (error instanceof DependencyChanged) ({ dependsOn, changedId } = error);
       await pause(5 * tries * Math.random());
     }
   }
@@ -236,14 +238,14 @@ async function tryOnce(
   const looked: Looked = { body, ready, looking, stoodAt: stoodAt(), holder };
   // Seen before anybody is kept waiting for it.
   if (looked.stoodAt.length > 0)
-    await mustStillRest(database(), declared, looked, await currentRevision(database(), who.kitchenId));
+    await mustBeUnchanged(database(), declared, looked, await currentRevision(database(), who.kitchenId));
   for (;;)
     try {
       // One after the other: they would wait for the kitchen's row, each with a connection that looking needs.
       return await withMutex(`write ${who.kitchenId}`, () => writeOnce(declared, sent, looked));
     } catch (error) {
-      if (!(error instanceof NotOurTurn)) throw error;
-      await turnEnded(who.kitchenId);
+      if (!(error instanceof LeaseHeld)) throw error;
+      await leaseReleased(who.kitchenId);
     }
 }
 
@@ -252,7 +254,7 @@ interface Looked {
   readonly ready: unknown;
   readonly looking: Looking;
   readonly stoodAt: readonly RevisionMark[];
-  /** Of the turn, where this write has it. */
+  /** Holder of the lease, where this write has it. */
   readonly holder: string | null;
 }
 
@@ -262,21 +264,22 @@ function writeOnce(declared: AnyDeclared, sent: Sent, looked: Looked): Promise<T
   const { kitchenId } = who;
   const { commandId, kind, sha256 } = sent;
   return inTransaction(database(), async (sql) => {
-    const begun = await beginWrite(sql, kitchenId);
+    const started = await startWrite(sql, kitchenId);
     // Somebody may have sent the same write a moment ago.
     const done = await commandDone(sql, kitchenId, commandId);
     if (done) return sentBefore(done, who, sent);
-    const turn = begun.turn?.holder === holder ? undefined : begun.turn;
-    if (turn?.restsOn === null) throw new NotOurTurn();
-    await mustStillRest(sql, declared, looked, begun);
+    const lease = started.lease?.holder === holder ? undefined : started.lease;
+    if (lease?.dependsOn === null) throw new LeaseHeld();
+    await mustBeUnchanged(sql, declared, looked, started);
     const version = await takeSeen(sql, declared, body, looking);
     const writing: Writing = { sql, who, kitchenId, at, today, version };
     const { value, also = [], ...change } = await declared.write(writing, body, ready);
-    if (turn?.restsOn && (await changedInTurn(sql, kitchenId, begun, turn.restsOn))) throw new NotOurTurn();
+    if (lease?.dependsOn && (await changesLeased(sql, kitchenId, started, lease.dependsOn)))
+      throw new LeaseHeld();
     for (const { what, subject, before, after, undoes } of [change, ...also])
       await recordChange(sql, {
         kitchenId,
-        seq: begun.seq,
+        seq: started.seq,
         personId: who.person.id,
         at,
         what,
@@ -298,22 +301,22 @@ function writeOnce(declared: AnyDeclared, sent: Sent, looked: Looked): Promise<T
   });
 }
 
-/** @throws MovedOn where something has changed since that the write has looked at */
-async function mustStillRest(
+/** @throws DependencyChanged where something has changed since that the write depends on */
+async function mustBeUnchanged(
   sql: Sql,
-  { rests }: AnyDeclared,
+  { dependsOn: idsOf }: AnyDeclared,
   { body, ready, stoodAt, looking }: Looked,
   now: RevisionMark,
 ): Promise<void> {
-  const restsOn = rests ? [...rests(body, ready)] : null;
+  const dependsOn = idsOf ? [...idsOf(body, ready)] : null;
   for (const at of stoodAt) {
     if (isSameRevision(at, now)) continue;
-    const changed = restsOn && (await changedIdsSince(sql, looking.who.kitchenId, at, now));
-    if (!changed || changed.house.length > 0) throw new MovedOn(restsOn);
+    const changed = dependsOn && (await changedIdsSince(sql, looking.who.kitchenId, at, now));
+    if (!changed || changed.house.length > 0) throw new DependencyChanged(dependsOn);
     const { ingredients, articles, recipes, plates } = changed;
     const moved = new Set([...ingredients, ...articles, ...recipes, ...plates]);
-    const because = restsOn.find((id) => moved.has(id));
-    if (because !== undefined) throw new MovedOn(restsOn, because);
+    const changedId = dependsOn.find((id) => moved.has(id));
+    if (changedId !== undefined) throw new DependencyChanged(dependsOn, changedId);
   }
 }
 
@@ -381,7 +384,7 @@ export function failed(error: unknown, kind: string): No<unknown> {
     return { ok: false, code, message, path, numbers, mistakes, theirs: error.more.theirs };
   }
   if (isDuplicate(error)) return no('there-already', texts.somethingNameOrNumber);
-  if (error instanceof MovedOn || error instanceof BusyError || isLockConflict(error))
+  if (error instanceof DependencyChanged || error instanceof BusyError || isLockConflict(error))
     return no('busy', texts.manyPeopleWritingMoment);
   log.error({ err: error, kind }, 'a write failed');
   if (error instanceof UnresponsiveError) return no('no-database', texts.kitchensRecordsDoNot);
@@ -389,14 +392,15 @@ export function failed(error: unknown, kind: string): No<unknown> {
 }
 
 let forgotAt = 0;
-let writes = 0;
-/** Writes after which old revisions are forgotten. */
+const writes = new Map<string, number>();
+/** Writes of a kitchen after which its old revisions are forgotten. */
 const FORGET_EVERY = 100;
 
 /** Now and then forgets revisions that nobody stands at, and writes that nobody will send again. */
 function forgetOld(kitchenId: string): void {
-  writes += 1;
-  if (writes % FORGET_EVERY === 0)
+  const count = (writes.get(kitchenId) ?? 0) + 1;
+  writes.set(kitchenId, count);
+  if (count % FORGET_EVERY === 0)
     forgetRevisions(database(), kitchenId).catch((error: unknown) =>
       log.error({ err: error }, 'old revisions could not be forgotten'),
     );

@@ -38,8 +38,8 @@ test('shares that do not make a hundred, dishes without a price or without a cos
   ]);
   expect(words('portions', [plate('soup', 6, 10, null), plate('loin', undefined, 20, 9)])).toEqual([
     null,
-    'How many are sold is not said of loin.',
-    'What it costs is not known of soup.',
+    'No sales are entered for loin.',
+    'The cost is not known for soup.',
   ]);
   expect(words('portions', [])).toEqual([null]);
 });

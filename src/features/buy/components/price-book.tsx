@@ -90,7 +90,7 @@ const OPTIONAL = [
   ['bought', texts.bought],
   ['kilo', texts.perKilo],
   ['trim', 'trim %'],
-  ['moved', texts.changed],
+  ['moved', texts.priceChange],
 ] as const;
 
 /** The price book: what everything costs usable, and at once what is made from it. */
@@ -173,7 +173,7 @@ function Table({
       { id: 'kilo', head: texts.perKiloCurrencySign(currencySign) },
       { id: 'usable', head: texts.usablePercent },
       { id: 'trim', head: texts.trimPercent },
-      { id: 'moved', head: texts.changed },
+      { id: 'moved', head: texts.priceChange },
       { id: 'cost', head: texts.usableKiloCurrencySign(currencySign) },
     ],
     [currencySign],

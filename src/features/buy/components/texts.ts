@@ -64,7 +64,7 @@ export const boughtHeading = 'Bought as';
 export const pack = (currencySign: string): string => `${currencySign} a pack`;
 export const perKiloCurrencySign = (currencySign: string): string => `${currencySign} per kilo`;
 export const usableKiloCurrencySign = (currencySign: string): string => `${currencySign} a usable kilo`;
-export const changed = 'changed';
+export const priceChange = 'change';
 export const ingredient = 'Ingredient';
 export const usablePercent = 'usable %';
 export const trimPercent = 'trim %';

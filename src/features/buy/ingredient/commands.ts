@@ -58,7 +58,7 @@ const setBasis = declare({
     }
     return { basis, before: ingredient.priceBasis ?? null };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId }, { id }, { basis, before }) {
     await setIngredient(sql, kitchenId, id, { priceBasis: basis });
     return { value: null, what: 'price basis', subject: id, before: { basis: before }, after: { basis } };
@@ -75,7 +75,7 @@ const setSetting = declare({
     if (boughtAs && here.articles.find((a) => a.id === boughtAs)?.ingredient !== id) throw gone();
     return { boughtAs: ingredient.boughtAs ?? null, partPack: ingredient.partPack };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId }, { id, ...setting }, before) {
     await setIngredient(sql, kitchenId, id, setting);
     return { value: null, what: 'ingredient', subject: id, before, after: setting };
@@ -94,7 +94,7 @@ const count = declare({
     if (!g.ok) throw new Refused(g.trouble);
     return g.value;
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId, who, at, today }, { id, typed }, g) {
     const count = await addCount(sql, kitchenId, id, who.person.id, today, at, typed.trim(), g);
     return { value: null, what: 'count', subject: id, before: null, after: { count, counted: typed, g } };
@@ -128,7 +128,7 @@ const weighPack = declare({
       );
     return { pack: article.pack, g };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId, at, today }, { id, article, typed }, { pack, g }) {
     const weighing = await addWeighing(sql, kitchenId, article, today, at, typed.trim(), g);
     return {

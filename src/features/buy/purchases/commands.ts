@@ -56,7 +56,7 @@ const writePurchase = declare({
     };
     return { purchase, goods: lines.map((l) => l?.booked), made, place: here.articles.length };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId, who }, _body, { purchase, goods, made, place }) {
     for (const [id, weights] of made.weights) await setIngredient(sql, kitchenId, id, weights);
     await insertArticles(sql, kitchenId, made.articles, place);

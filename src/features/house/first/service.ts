@@ -56,7 +56,7 @@ function isTheWord(typed: string): Trouble | undefined {
 }
 
 type History = NonNullable<KitchenFile['history']>;
-type Begun =
+type StartedWrite =
   | { readonly ok: true; readonly kitchenId: string; readonly managerId: string }
   | {
       readonly ok: false;
@@ -65,10 +65,10 @@ type Begun =
       readonly mistakes?: readonly Mistake[];
     };
 
-const not = ({ message, path: at }: Trouble): Begun => ({ ok: false, message, path: at });
+const not = ({ message, path: at }: Trouble): StartedWrite => ({ ok: false, message, path: at });
 
 /** Begins the kitchen of this database: once. */
-export const beginKitchen = (typed: FirstTyped): Promise<Begun> =>
+export const beginKitchen = (typed: FirstTyped): Promise<StartedWrite> =>
   withMutex('first kitchen', async () => {
     if (!(await canBegin())) return not(refuse('begun', '', texts.kitchenAlreadyExistsSign).trouble);
     const wrong = isTheWord(typed.word);
@@ -100,9 +100,13 @@ const withHistory = (file: KitchenFile, history: History, name: string, password
   });
 
 /** The same for the first visit: what cannot be taken is said beside the file. */
-async function begunWithHistory(file: KitchenFile, history: History, typed: FirstTyped): Promise<Begun> {
+async function begunWithHistory(
+  file: KitchenFile,
+  history: History,
+  typed: FirstTyped,
+): Promise<StartedWrite> {
   const [step, ours] = [history.schema, newestSchema()];
-  const no = (message: string): Begun => not(refuse('bad-history', 'file', message).trouble);
+  const no = (message: string): StartedWrite => not(refuse('bad-history', 'file', message).trouble);
   if (step !== ours) return no(texts.filesHistoryWrittenStep(step, ours));
   try {
     const managerId = await withHistory(file, history, typed.manager, await hashSecret(typed.password));
@@ -113,7 +117,7 @@ async function begunWithHistory(file: KitchenFile, history: History, typed: Firs
   }
 }
 
-async function fileFor(typed: FirstTyped): Promise<KitchenFile | Begun> {
+async function fileFor(typed: FirstTyped): Promise<KitchenFile | StartedWrite> {
   const today = dayIn(typed.zone, now());
   if (typed.begins === 'empty') return emptyKitchen(typed, today);
   const text = typed.begins === 'demo' ? await readFile(DEMO, 'utf8') : typed.file;

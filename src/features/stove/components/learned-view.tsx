@@ -134,7 +134,7 @@ function Times({ row, page }: { readonly row: TimesRow; readonly page: LearnedPa
   const { bare } = useFormatters();
   const { kind, of, figure, weighed } = row;
   const amount = (x: number): string => (figure ? `${bare(x, DIGITS[figure.unit])} ${figure.unit}` : '');
-  const stands = weighed ? texts.useResultYieldTest : figure ? texts.useAmount(amount(figure.now)) : '';
+  const stands = weighed ? texts.useResultYieldTest : figure ? texts.use(amount(figure.now)) : '';
   return (
     <Figure
       row={row}

@@ -39,7 +39,6 @@ export const timesWhatLineSaysLitresOver = (mean: string): string =>
   `${mean} times what its line says, by litres over portions`;
 export const timesMinutesUsual = (mean: string): string => `${mean} times the minutes that are usual`;
 export const useResultYieldTest = 'In use: the result of a yield test.';
-export const useAmount = (amount: string): string => `In use: ${amount}.`;
 export const misread = 'was it misread?';
 export const supplier = 'By supplier';
 export const oneBatch = 'one batch';

@@ -41,7 +41,7 @@ const setBatches = declare({
       );
     return { before: recipe.batchesAWeek, batches };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId }, { id }, { before, batches }) {
     await setBatchesAWeek(sql, kitchenId, id, batches);
     return { value: null, what: 'batches a week', subject: id, before, after: batches };
@@ -59,7 +59,7 @@ const setTaken = declare({
     if (!found) throw refused('gone', '', texts.ingredientNoLongerLarder);
     return found;
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId }, { id, what, pct }, { trim, comesOff }) {
     const takenPct = pct >= 100 ? null : pct;
     await setIngredient(
@@ -117,7 +117,7 @@ const throwAway = declare({
     };
     return { waste, g: g.value };
   },
-  rests: (body) => idsIn(body),
+  dependsOn: (body) => idsIn(body),
   async write({ sql, kitchenId }, { ingredient }, { waste, g }) {
     await bookWaste(sql, kitchenId, waste, g, texts.typed);
     return { value: { g }, what: 'waste', subject: ingredient, before: null, after: waste };

@@ -319,7 +319,7 @@ function OneField({
   return (
     <input
       className="typed"
-      aria-label={texts.lineIFieldWords(i + 1, FIELD_WORDS[field])}
+      aria-label={texts.lineWords(i + 1, FIELD_WORDS[field])}
       aria-invalid={wrong ? true : undefined}
       aria-describedby={describedBy}
       autoComplete="off"

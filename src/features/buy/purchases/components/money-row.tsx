@@ -29,7 +29,7 @@ export function MoneyRow({
         <td data-of="money">
           <input
             className="typed"
-            aria-label={texts.lineIWords(i + 1, WORDS[is])}
+            aria-label={texts.lineWords(i + 1, WORDS[is])}
             aria-invalid={wrong ? true : undefined}
             autoComplete="off"
             {...form.register(`lines.${i}.amount`)}

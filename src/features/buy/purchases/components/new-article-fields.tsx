@@ -26,7 +26,7 @@ export function NewArticleFields({
       {label}
       <input
         className="typed typed-text w-100"
-        aria-label={texts.lineILabel(i + 1, label.toLowerCase())}
+        aria-label={texts.lineWords(i + 1, label.toLowerCase())}
         autoComplete="off"
         placeholder={placeholder}
         {...form.register(`lines.${i}.newArticle.${key}`, { onChange: () => form.clearErrors(`lines.${i}`) })}

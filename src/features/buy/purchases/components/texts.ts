@@ -56,7 +56,7 @@ export const corrects = ' · corrects ';
 export const credited = ' · credited by ';
 
 // new-article-fields.tsx
-export const lineILabel = (number: number, label: string): string => `Line ${number}, ${label}`;
+export const lineWords = (number: number, label: string): string => `Line ${number}, ${label}`;
 export const itIs = 'It is';
 export const lineIngredient = (number: number): string => `Line ${number}, ingredient`;
 export const whichIngredient = 'which ingredient?';
@@ -92,12 +92,9 @@ export const linePlace = (number: number): string => `Line ${number}, in place o
 export const nothingWhatOrdered = 'nothing: it is what was ordered';
 export const belongsToOtherSupplier = (name: string, named: string, otherNamed: string): string =>
   `${name} is ${named}’s: choose what ${otherNamed} sells.`;
-export const lineIFieldWords = (number: number, fieldWords: string): string =>
-  `Line ${number}, ${fieldWords}`;
 
 // money-row.tsx
 export const noPrice = 'in no price';
-export const lineIWords = (number: number, words: string): string => `Line ${number}, ${words}`;
 export const lineNote = (number: number): string => `Line ${number}, note`;
 export const removeLine = (number: number): string => `Remove line ${number}`;
 

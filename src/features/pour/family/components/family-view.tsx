@@ -122,7 +122,7 @@ function Alone({ relatives }: { readonly relatives: readonly Relative[] }) {
   const users = relatives.map((r) => ({ name: r.name, href: hrefOf(r) }));
   return (
     <p className="mt-2 mb-0 quiet">
-      <UsedBy by={users} lead={users.length === 1 ? texts.notConnected : texts.standAlone} most={24} />
+      <UsedBy by={users} lead={users.length === 1 ? texts.notConnected : texts.notConnected} most={24} />
     </p>
   );
 }

@@ -22,7 +22,6 @@ export const showAll = 'Show all';
 export const sameOutline = 'The same as an outline';
 export const familyOutline = 'The family as an outline';
 export const notConnected = 'Not connected: ';
-export const standAlone = 'Not connected: ';
 export const whatUses = (name: string): string => `What uses ${name}`;
 export const familyTree = 'Family tree';
 export const notUsedAnyDish = '. Not used in any dish.';

@@ -256,7 +256,7 @@ const Tastes = ({ tell }: { readonly tell: (what: UnsentEvent) => Promise<boolea
     ))}
     {(['flat', 'salty'] as const).map((salt) => (
       <Button key={salt} variant="outline-primary" onClick={() => void tell({ is: 'taste', salt })}>
-        {texts.tooSalt(salt)}
+        {texts.too(salt)}
       </Button>
     ))}
     <Button

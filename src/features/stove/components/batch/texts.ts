@@ -30,7 +30,7 @@ export const litresOutOfRange = (typed: string): string => `${typed} l cannot be
 export const lMoreThanL = (typed: string, stood: string): string =>
   `${typed} l is more than there was: ${stood} l.`;
 export const standsShouldStandMost = (percent: number, name: string, otherPercent: number): string =>
-  `It stands at ${percent} % of ${name}; it should stand at ${otherPercent} % at most.`;
+  `The ${name} is ${percent} % full; ${otherPercent} % is the most.`;
 export const lDrawnOffGone = (litres: string, drawnOff: boolean, percent: number): string =>
   `${litres} l ${drawnOff ? 'are drawn off' : 'are gone'}, ${percent} % of all that went in; salt and body stay as they are.`;
 export const readingsL = (litres: string): string => `By the readings there were ${litres} l.`;
@@ -179,7 +179,6 @@ export const orSpoonfulChilled = 'Or a spoonful, chilled:';
 export const spoonfulChilled = 'A spoonful, chilled';
 export const taste = 'A taste';
 export const too = (thick: string): string => `too ${thick}`;
-export const tooSalt = (salt: string): string => `too ${salt}`;
 export const right = 'right';
 
 // finished-batch.tsx

@@ -40,7 +40,7 @@ export function CoolingNow({
         {texts.heatOffSince(clockIn(batch.zone, new Date(cooling.offAt)), hours(since))}
       </p>
       <p className="batch-left m-0">
-        {texts.cWithCelsius(Math.round(now.middle))}
+        {texts.celsius(Math.round(now.middle))}
         <small>
           {cooling.reads.length === 0
             ? texts.potsUsuallyCoolPut
@@ -95,13 +95,13 @@ function Limit({
   if (read !== undefined)
     return (
       <p className="m-0">
-        <b>{texts.cToC(toC)}</b> {texts.readWithBy(by, clock(read))}
+        <b>{texts.celsius(toC)}</b> {texts.readWithBy(by, clock(read))}
       </p>
     );
   const left = (h: number): string => hours(Math.max(0, h - cooling.since));
   return (
     <p className={missed ? 'warning m-0' : 'm-0'} role={missed ? 'alert' : undefined}>
-      <b>{texts.cToC(toC)}</b> {texts.by} {by}:{' '}
+      <b>{texts.celsius(toC)}</b> {texts.by} {by}:{' '}
       {at && at.middle < Infinity
         ? texts.inText(left(at.middle), at.high, left(at.low), left(at.high))
         : texts.willNotGetWhere}

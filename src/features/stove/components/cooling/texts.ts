@@ -6,7 +6,6 @@ export const howCools = (words: string): string => `How it cools: ${words || 'no
 // cooling-now.tsx
 export const cooling = 'Cooling';
 export const heatOffSince = (clockIn: string, hours: string): string => `heat off since ${clockIn}, ${hours}`;
-export const cWithCelsius = (celsius: number): string => `${celsius} °C`;
 export const potsUsuallyCoolPut = 'as pots usually cool: put a probe in, and read it';
 export const celsiusEightInTen = (figure: number, toCelsius: number): string =>
   `by the readings; ${figure} to ${toCelsius} °C (8 in 10)`;
@@ -22,7 +21,7 @@ export const cPastLimitHouse = (
   planDecides: string,
 ): string =>
   `${toC} °C by ${by}: past the limit of this house${readAt === undefined ? ', and not measured there' : `, measured there only at ${readAt}`}. ${planDecides}`;
-export const cToC = (toC: number): string => `${toC} °C`;
+export const celsius = (toC: number): string => `${toC} °C`;
 export const readWithBy = (by: string, clock: string): string => `by ${by}: read there at ${clock}.`;
 export const by = 'by';
 export const inText = (left: string, high: number, otherLeft: string, toLeft: string): string =>

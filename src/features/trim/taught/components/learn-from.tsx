@@ -57,7 +57,7 @@ export function LearnFrom({ page }: { readonly page: TaughtPage }) {
             <option value="">{texts.allSuppliers}</option>
             {page.suppliers.map((s) => (
               <option key={s.id} value={s.id}>
-                {texts.onlyName(s.name)}
+                {texts.only(s.name)}
               </option>
             ))}
           </Form.Select>

@@ -12,7 +12,6 @@ export const only = (what: string): string => `of ${what} only`;
 export const supplier = 'supplier';
 export const learnFromTestsWhichSupplier = 'Learn from tests of which supplier';
 export const allSuppliers = 'of all suppliers';
-export const onlyName = (name: string): string => `of ${name} only`;
 
 // tests-table.tsx
 export const ownTests = 'Own tests';

@@ -1,7 +1,15 @@
 import { setTimeout as pause } from 'node:timers/promises';
 import { z } from 'zod';
 import { kitchenAtWork, type AtWork } from '../../../tests/helpers/at-work';
-import { endTurn, many, newId, one, run, takeTurn, turnOf } from '../../../tests/helpers/turns';
+import {
+  releaseLease,
+  many,
+  newId,
+  one,
+  run,
+  acquireLease,
+  leaseHolder,
+} from '../../../tests/helpers/leases';
 import { PRICE } from '../../features/buy/wire';
 import { SETTING } from '../../features/buy/ingredient/wire';
 import { HOB } from '../../features/house/stove/wire';
@@ -9,11 +17,11 @@ import { SERVED } from '../../features/pot/wire';
 import { declare } from '../../server/door';
 import { wire } from '../../wire';
 
-/** A write that looks for as long as it is told to, and rests on one recipe, or says nothing about what it rests on. */
+/** A write that looks for as long as it is told to, and depends on one recipe, or does not say what it depends on. */
 const SLOW = wire<{ readonly looks: number }>()({
   kind: 'test.slow',
   version: 1,
-  body: z.object({ recipe: z.uuid(), rests: z.boolean() }),
+  body: z.object({ recipe: z.uuid(), dependsOn: z.boolean() }),
 });
 let looks = 0;
 /** What happens while it looks. */
@@ -32,7 +40,7 @@ const slowWrite = {
   write: (_writing: unknown, { recipe }: { recipe: string }, looked: number) =>
     Promise.resolve({ value: { looks: looked }, what: 'slow', subject: recipe, before: null, after: null }),
 } as const;
-const resting = declare({ ...slowWrite, rests: ({ recipe }: { recipe: string }) => [recipe] });
+const resting = declare({ ...slowWrite, dependsOn: ({ recipe }: { recipe: string }) => [recipe] });
 const ANY = wire<{ readonly looks: number }>()({ ...SLOW, kind: 'test.any', version: 1 });
 const any = declare({ ...slowWrite, wire: ANY });
 
@@ -62,14 +70,14 @@ const changePrice = async (at: number): Promise<unknown> => {
 const serve = (at: number, celsius: number): Promise<unknown> =>
   here.send(SERVED, { id: first(here.file.recipes, at).id, at: String(celsius) });
 
-describe('a write looks again only where something has changed that it rests on', () => {
-  const send = (at = 0) => here.send(SLOW, { recipe: first(here.file.recipes, at).id, rests: true });
+describe('a write looks again only where something has changed that it depends on', () => {
+  const send = (at = 0) => here.send(SLOW, { recipe: first(here.file.recipes, at).id, dependsOn: true });
 
   test.each([
     ['a price', () => changePrice(0)],
     ['another recipe', () => serve(1, 61)],
     ['an ingredient', () => here.send(SETTING, { id: first(here.file.ingredients).id, partPack: 'whole' })],
-  ])('%s that it does not rest on: once is enough', async (_, work) => {
+  ])('%s that it does not depend on: once is enough', async (_, work) => {
     meanwhile = once(work);
     expect(await send()).toMatchObject({ ok: true, value: { looks: 1 } });
   });
@@ -79,7 +87,7 @@ describe('a write looks again only where something has changed that it rests on'
     expect(await send()).toMatchObject({ ok: true, value: { looks: 2 } });
   });
 
-  test('a hob, which anything may rest on: it looks again', async () => {
+  test('a hob, which anything may depend on: it looks again', async () => {
     const hob = first(here.file.hobs);
     meanwhile = once(async () =>
       here.send(HOB, hobTyped(hob), await here.seen('hob', hob.id)).then((a) => {
@@ -89,9 +97,9 @@ describe('a write looks again only where something has changed that it rests on'
     expect(await send()).toMatchObject({ ok: true, value: { looks: 2 } });
   });
 
-  test('one that does not say what it rests on looks again after any change', async () => {
+  test('one that does not say what it depends on looks again after any change', async () => {
     meanwhile = once(() => changePrice(0));
-    expect(await here.send(ANY, { recipe: first(here.file.recipes).id, rests: false })).toMatchObject({
+    expect(await here.send(ANY, { recipe: first(here.file.recipes).id, dependsOn: false })).toMatchObject({
       value: { looks: 2 },
     });
   });
@@ -106,7 +114,7 @@ const hobTyped = (hob: AtWork['file']['hobs'][number]) => ({
   draught: false,
 });
 
-describe('a writer who was overtaken gets a turn', () => {
+describe('a writer who was overtaken gets a lease', () => {
   test('beside eight who never stop it is done with its fourth look', async () => {
     let going = true;
     let others = 0;
@@ -115,20 +123,20 @@ describe('a writer who was overtaken gets a turn', () => {
     });
     const made = others;
     meanwhile = () => pause(300);
-    expect(await here.send(ANY, { recipe: first(here.file.recipes).id, rests: false })).toMatchObject({
+    expect(await here.send(ANY, { recipe: first(here.file.recipes).id, dependsOn: false })).toMatchObject({
       ok: true,
       value: { looks: 4 },
     });
     going = false;
     await Promise.all(writers);
     expect(others).toBeGreaterThan(made);
-    expect(await turnOf(here.pool, here.kitchenId)).toBeUndefined();
+    expect(await leaseHolder(here.pool, here.kitchenId)).toBeUndefined();
   });
 
-  test('who had it and died holds nobody up for longer than it lasts', async () => {
+  test('a holder who died holds nobody up for longer than it lasts', async () => {
     const gone = newId();
-    expect(await takeTurn(here.pool, here.kitchenId, { holder: gone, restsOn: null })).toBe(true);
-    expect(await takeTurn(here.pool, here.kitchenId, { holder: newId(), restsOn: null })).toBe(false);
+    expect(await acquireLease(here.pool, here.kitchenId, { holder: gone, dependsOn: null })).toBe(true);
+    expect(await acquireLease(here.pool, here.kitchenId, { holder: newId(), dependsOn: null })).toBe(false);
     await run(
       here.pool,
       'UPDATE lease SET until_at = UTC_TIMESTAMP(3) + INTERVAL 400000 MICROSECOND WHERE kitchen_id = ?',
@@ -138,26 +146,26 @@ describe('a writer who was overtaken gets a turn', () => {
     expect(await serve(2, 64)).toMatchObject({ ok: true });
     expect(performance.now() - began).toBeGreaterThan(300);
     const next = newId();
-    expect(await takeTurn(here.pool, here.kitchenId, { holder: next, restsOn: null })).toBe(true);
-    await endTurn(here.pool, here.kitchenId, gone);
-    expect(await turnOf(here.pool, here.kitchenId)).toBe(next);
-    await endTurn(here.pool, here.kitchenId, next);
+    expect(await acquireLease(here.pool, here.kitchenId, { holder: next, dependsOn: null })).toBe(true);
+    await releaseLease(here.pool, here.kitchenId, gone);
+    expect(await leaseHolder(here.pool, here.kitchenId)).toBe(next);
+    await releaseLease(here.pool, here.kitchenId, next);
   });
 });
 
-describe('a turn that rests on one recipe', () => {
+describe('a lease on one recipe', () => {
   const holder = newId();
   beforeEach(() =>
-    takeTurn(here.pool, here.kitchenId, { holder, restsOn: [first(here.file.recipes, 6).id] }),
+    acquireLease(here.pool, here.kitchenId, { holder, dependsOn: [first(here.file.recipes, 6).id] }),
   );
-  afterEach(() => endTurn(here.pool, here.kitchenId, holder));
+  afterEach(() => releaseLease(here.pool, here.kitchenId, holder));
 
   test('lets others in', async () => {
     const began = performance.now();
     expect(await serve(7, 64)).toMatchObject({ ok: true });
     await changePrice(1);
     expect(performance.now() - began).toBeLessThan(3000);
-    expect(await turnOf(here.pool, here.kitchenId)).toBe(holder);
+    expect(await leaseHolder(here.pool, here.kitchenId)).toBe(holder);
   });
 
   test('holds back who would change that recipe, and leaves nothing of it meanwhile', async () => {
@@ -166,7 +174,7 @@ describe('a turn that rests on one recipe', () => {
     const waiting = serve(6, 64).finally(() => (done = true));
     await pause(400);
     expect([done, await here.changes(id)]).toEqual([false, []]);
-    await endTurn(here.pool, here.kitchenId, holder);
+    await releaseLease(here.pool, here.kitchenId, holder);
     expect(await waiting).toMatchObject({ ok: true });
   });
 });
@@ -185,7 +193,7 @@ describe('the order of writes', () => {
     await serve(4, 61);
     await serve(4, 1000);
     await serve(4, 63);
-    await here.send(SLOW, { recipe: id, rests: true });
+    await here.send(SLOW, { recipe: id, dependsOn: true });
     expect(await seq()).toBe(before + 3);
     const rows = await many(
       here.pool,
