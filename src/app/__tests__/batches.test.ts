@@ -120,7 +120,7 @@ test('what cannot be is said with the number and the limit, and nothing of it is
   const twin = await putOn('Duck broth');
   expect(twin.answer).toMatchObject({
     ok: false,
-    message: expect.stringMatching(/Stockpot 50 l holds Leek and oat soup/),
+    message: expect.stringMatching(/Stockpot 50 l has held Leek and oat soup/),
   });
   expect((await putOn('Duck broth', { recipe: v7() })).answer).toMatchObject({
     ok: false,

@@ -89,7 +89,7 @@ function useGo(asked: PriceBookAsked, today: string): (next: PriceBookAsked) => 
 const OPTIONAL = [
   ['bought', texts.bought],
   ['kilo', texts.perKilo],
-  ['trim', 'trim %'],
+  ['trim', texts.trimPercent],
   ['moved', texts.priceChange],
 ] as const;
 
